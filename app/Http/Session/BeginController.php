@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Session;
+
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\View\View;
+
+/** The first page of an empty house: it makes the first Owner. */
+final class BeginController
+{
+    public function create(): View|RedirectResponse
+    {
+        return User::query()->exists() ? to_route('sign-in') : view('session.begin');
+    }
+
+    public function store(BeginRequest $request): RedirectResponse
+    {
+        $owner = DB::transaction(function () use ($request): User {
+            // Two people on this page at once: the second waits here, and is refused.
+            DB::statement('LOCK TABLE users IN SHARE ROW EXCLUSIVE MODE');
+            abort_if(User::query()->exists(), 403);
+
+            return User::enrol(
+                $request->string('name')->toString(),
+                $request->string('email')->toString(),
+                $request->string('password')->toString(),
+                Role::Owner,
+            );
+        });
+        Auth::login($owner);
+        $request->session()->regenerate();
+
+        return to_route('bring-in.create');
+    }
+}

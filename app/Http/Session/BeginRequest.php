@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Session;
+
+use App\Models\User;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rules\Password;
+
+/** Only a house without anybody in it can be begun. */
+final class BeginRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        return User::query()->doesntExist();
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:120'],
+            'email' => ['required', 'email', 'max:320'],
+            'password' => ['required', 'confirmed', Password::min(12), 'max:1000'],
+        ];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use SensitiveParameter;
+
+/**
+ * A person who signs in.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property Role $role
+ */
+final class User extends Authenticatable
+{
+    protected $fillable = ['name', 'email', 'password', 'role'];
+
+    protected $hidden = ['password'];
+
+    /** Sessions end; nobody is remembered past them. */
+    protected $rememberTokenName = '';
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'role' => Role::class];
+    }
+
+    public static function enrol(string $name, string $email, #[SensitiveParameter] string $password, Role $role): self
+    {
+        return self::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => $role]);
+    }
+}

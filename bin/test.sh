@@ -1,0 +1,70 @@
+# ./acre test and ./acre shot; sourced by ./acre. Both work on a stack of their own, beside a running application.
+
+test_stack() {
+  trap 'stack_running && stack_stop >/dev/null 2>&1' EXIT
+  stack_paths test
+  if stack_running; then stack_stop; fi
+  rm -rf "$DATA/storage" "$DATA/cache"
+  ACRE_PORT=$(free_port); ACRE_DB_PORT=$(free_port); DRIVER_PORT=$(free_port); ACRE_ADDRESS=127.0.0.1
+  DB_FLAGS="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+  stack_paths test
+  export ACRE_DRIVER=http://127.0.0.1:$DRIVER_PORT DB_DATABASE=acre_browser
+  folders
+  configure database web workers driver
+  stack_boot
+  make_roles
+}
+
+fresh_database() {
+  PGOPTIONS="-c client_min_messages=warning" sql -d postgres -c "DROP DATABASE IF EXISTS $1 WITH (FORCE)"
+  make_database "$1"
+}
+
+# The demo in a database of its own, served as the application is.
+serve_demo() {
+  step "the demo, served on port $ACRE_PORT"
+  fresh_database acre_browser
+  migrate
+  artisan acre:demo --first > "$DATA/log/demo.log"
+  control start 'web:*' 'workers:*' >/dev/null || true
+  wait_for "the first page" page_up
+}
+
+check() { step "$1"; shift; "$@" || die "that failed"; }
+
+run_tests() {
+  local part='' suites started=$SECONDS
+  while [ $# -gt 0 ]; do case $1 in --all) export ACRE_REFERENCE_ALL=1 ;; *) part=$1 ;; esac; shift; done
+  case $part in
+    '') suites=Core,Wire,Feature,Reference,Browser ;;
+    core) suites=Core,Wire ;;
+    feature) suites=Feature ;;
+    browser) suites=Browser ;;
+    reference) suites=Reference ;;
+    faults) suites=Faults ;;
+    *) die "there is no part '$part': core, feature, browser, reference or faults." ;;
+  esac
+  load_settings
+  install_all with-tests
+  if [ -z "$part" ]; then
+    mkdir -p var/phpstan
+    check "formatter" vendor/bin/pint --test -q
+    check "architecture and static analysis" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+  fi
+  test_stack
+  fresh_database acre_test
+  case $suites in *Browser*) serve_demo ;; esac
+  step "tests: $suites"
+  local code=0
+  DB_DATABASE=acre_test as_run php -d memory_limit=1G vendor/bin/phpunit --testsuite="$suites" --log-junit "$LARAVEL_STORAGE_PATH/junit.xml" || code=$?
+  php bin/counts.php "$LARAVEL_STORAGE_PATH/junit.xml" $((SECONDS - started)) || code=1
+  exit $code
+}
+
+take_pictures() {
+  load_settings
+  install_all with-tests
+  test_stack
+  serve_demo
+  php bin/shot.php "$@"
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
+    )
+    ->withCommands([__DIR__.'/../app/Console'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->prepend(SecurityHeaders::class);
+        $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
+        $middleware->redirectUsersTo(fn (Request $request): string => route('roll'));
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport(AuthorizationException::class);
+    })
+    ->create();

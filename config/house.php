@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+// Settings of the house that are not secrets. Sizes are bytes unless said.
+return [
+    'currency' => 'GBP',
+    'upload_limit' => 20 * 1024 * 1024,
+    'import_rows' => 50_000,
+    'import_chunk' => 250,
+    'ask_client_days' => 14,
+    'roll_page' => 50,
+    'selection_limit' => 1_000,
+];

@@ -1,0 +1,27 @@
+// The mark that tests and pictures wait for: styles, fonts and scripts are in.
+document.fonts.ready.then(() => document.documentElement.setAttribute('data-ready', 'yes'));
+
+// "/" goes to the search, as long as nothing is being typed.
+document.addEventListener('keydown', (event) => {
+    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
+    if (event.key === '/' && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
+        const find = document.querySelector('.mast-find input');
+        if (find) {
+            event.preventDefault();
+            find.focus();
+        }
+    }
+    if (event.key === 'Escape') {
+        document.querySelectorAll('details.menu[open]').forEach((menu) => {
+            menu.removeAttribute('open');
+            menu.querySelector('summary')?.focus();
+        });
+    }
+});
+
+// One list open at a time; a click elsewhere closes it.
+document.addEventListener('click', (event) => {
+    document.querySelectorAll('details.menu[open]').forEach((menu) => {
+        if (!menu.contains(event.target)) menu.removeAttribute('open');
+    });
+});

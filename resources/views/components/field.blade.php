@@ -1,0 +1,14 @@
+@props(['name', 'label', 'type' => 'text', 'value' => null, 'note' => null, 'id' => null])
+@php($id ??= 'f-'.str_replace(['[', ']', '.'], '-', $name))
+<div class="field">
+    <label for="{{ $id }}">{{ $label }}</label>
+    @if ($slot->isNotEmpty())
+        {{ $slot }}
+    @elseif ($type === 'area')
+        <textarea id="{{ $id }}" name="{{ $name }}" {{ $attributes }} @error($name) aria-invalid="true" aria-describedby="{{ $id }}-error" @enderror>{{ old($name, $value) }}</textarea>
+    @else
+        <input id="{{ $id }}" name="{{ $name }}" type="{{ $type }}" @if ($type !== 'password') value="{{ old($name, $value) }}" @endif {{ $attributes }} @error($name) aria-invalid="true" aria-describedby="{{ $id }}-error" @enderror>
+    @endif
+    @if ($note !== null)<p class="note">{{ $note }}</p>@endif
+    @error($name)<p class="wrong" id="{{ $id }}-error">{{ $message }}</p>@enderror
+</div>

@@ -1,0 +1,47 @@
+@props(['title', 'area' => ''])
+@inject('clock', App\Support\TradeClock::class)
+<!DOCTYPE html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <title>{{ $title }} · Acre Roll</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @vite(['resources/css/app.css', 'resources/js/app.js'])
+</head>
+<body>
+<a class="skip" href="#main">To the page</a>
+<header class="mast">
+    <a class="mast-mark" href="{{ route('roll') }}"><x-mark/>Acre Roll</a>
+    @auth
+        <nav class="mast-areas" aria-label="Areas">
+            @foreach (['roll' => 'Roll', 'dockets.index' => 'Movements', 'clients.index' => 'People', 'registrars.index' => 'Outside'] as $route => $word)
+                @if (Route::has($route))
+                    <a href="{{ route($route) }}" @if ($area === $word) aria-current="page" @endif>{{ $word }}</a>
+                @endif
+            @endforeach
+        </nav>
+        <form class="mast-find" action="{{ route('roll') }}" role="search">
+            <input type="search" name="q" aria-label="Find a name, account, client" placeholder="Find a name, account, client" maxlength="200">
+            <kbd aria-hidden="true">/</kbd>
+        </form>
+        <time class="mast-day" datetime="{{ $clock->today()->date() }}">{{ App\Support\Dates::full($clock->today()) }}</time>
+        <details class="menu mast-who">
+            <summary>{{ Str::before(auth()->user()->name, ' ') }}</summary>
+            <div class="menu-sheet">
+                <p class="lesser">{{ auth()->user()->name }}<br>{{ __('words.role.'.auth()->user()->role->value) }}</p>
+                <form method="post" action="{{ route('sign-out') }}">@csrf<button class="plain">Sign out</button></form>
+            </div>
+        </details>
+    @endauth
+</header>
+<main id="main" tabindex="-1">
+    @if (session('told'))
+        <p class="told" role="status">{{ session('told') }}</p>
+    @endif
+    {{ $slot }}
+</main>
+{{ $foot ?? '' }}
+</body>
+</html>

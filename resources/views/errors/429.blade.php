@@ -1,0 +1,1 @@
+<x-failure title="Too many tries"><p>Wait a minute, then try again.</p></x-failure>

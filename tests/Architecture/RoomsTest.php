@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Architecture;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/** Which way the rooms lean; run by PHPStan. */
+final class RoomsTest
+{
+    public function test_core_knows_no_framework_no_database_and_no_other_room(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Acre\Core'))
+            ->canOnlyDependOn()
+            ->classes(
+                Selector::inNamespace('Acre\Core'),
+                Selector::inNamespace('Brick\Math'),
+                Selector::inNamespace('Symfony\Component\Yaml'),
+            )
+            ->because('core is given facts and an instant; it asks nobody');
+    }
+
+    public function test_wire_knows_bytes_and_not_rules(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Acre\Wire'))
+            ->canOnlyDependOn()
+            ->classes(Selector::inNamespace('Acre\Wire'))
+            ->because('wire turns text into values and back');
+    }
+
+    public function test_models_decide_nothing(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\Models'))
+            ->shouldNotDependOn()
+            ->classes(
+                Selector::inNamespace('App\Actions'),
+                Selector::inNamespace('App\Queries'),
+                Selector::inNamespace('App\Http'),
+                Selector::inNamespace('Acre\Core\Lifecycle\Internal'),
+            )
+            ->because('models are tables, casts and relations');
+    }
+
+    public function test_actions_and_queries_know_no_pages(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\Actions'), Selector::inNamespace('App\Queries'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('App\Http'), Selector::inNamespace('Illuminate\Http'))
+            ->because('a deed can be done from a page, a job or the front door alike');
+    }
+}

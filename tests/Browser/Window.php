@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverExpectedCondition;
+use RuntimeException;
+
+/** One headless Chromium of an exact size on the test stack. Every step waits for the page's ready mark. */
+final readonly class Window
+{
+    private function __construct(public RemoteWebDriver $driver, private string $address, private int $patience) {}
+
+    public static function open(int $width = 1280, int $height = 800): self
+    {
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-dev-shm-usage', '--force-device-scale-factor=1',
+            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', "--window-size={$width},{$height}",
+        ]);
+        $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options)
+            ->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        $driver = RemoteWebDriver::create(self::setting('ACRE_DRIVER'), $capabilities, 30_000, 60_000);
+        $window = new self($driver, self::setting('APP_URL'), (int) (getenv('ACRE_BROWSER_PATIENCE') ?: 20));
+        $window->size($width, $height);
+
+        return $window;
+    }
+
+    private static function setting(string $name): string
+    {
+        return getenv($name) ?: throw new RuntimeException("{$name} is not set: run this by ./acre test browser.");
+    }
+
+    public function size(int $width, int $height): void
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+    }
+
+    public function go(string $path): self
+    {
+        $this->driver->get($this->address.$path);
+
+        return $this->ready();
+    }
+
+    public function ready(): self
+    {
+        $this->driver->wait($this->patience, 50)->until(
+            WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector('html[data-ready=yes]')),
+        );
+
+        return $this;
+    }
+
+    public function find(string $css): RemoteWebElement
+    {
+        $this->driver->wait($this->patience, 50)->until(WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)));
+
+        return $this->driver->findElement(WebDriverBy::cssSelector($css));
+    }
+
+    public function has(string $css): bool
+    {
+        return $this->driver->findElements(WebDriverBy::cssSelector($css)) !== [];
+    }
+
+    public function type(string $css, string $text): self
+    {
+        $this->find($css)->clear()->sendKeys($text);
+
+        return $this;
+    }
+
+    /** Clicks what leads to another page, and waits until that one is ready. */
+    public function follow(string $css): self
+    {
+        return $this->leave($this->find($css));
+    }
+
+    /** Clicks the link or button with these words. */
+    public function press(string $words): self
+    {
+        $quoted = "'".str_replace("'", '’', $words)."'";
+        $found = $this->driver->findElements(WebDriverBy::xpath("//main//*[self::a or self::button][contains(normalize-space(.), {$quoted})] | //div[contains(@class,'foot')]//*[self::a or self::button][contains(normalize-space(.), {$quoted})]"));
+        if ($found === []) {
+            throw new RuntimeException("Nothing to press says “{$words}” on: ".mb_substr($this->text(), 0, 1500));
+        }
+
+        return $this->leave($found[0]);
+    }
+
+    private function leave(RemoteWebElement $element): self
+    {
+        $this->driver->executeScript("document.documentElement.setAttribute('data-left', 'yes')");
+        $element->click();
+        $this->driver->wait($this->patience, 50)->until(
+            WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector('html[data-ready=yes]:not([data-left])')),
+        );
+
+        return $this;
+    }
+
+    public function waitForText(string $css, string $text): self
+    {
+        $this->driver->wait($this->patience, 100)->until(
+            WebDriverExpectedCondition::elementTextContains(WebDriverBy::cssSelector($css), $text),
+        );
+
+        return $this;
+    }
+
+    public function text(string $css = 'body'): string
+    {
+        return $this->find($css)->getText();
+    }
+
+    public function signIn(string $mailbox, string $password): self
+    {
+        return $this->go('/sign-in')->type('#f-email', $mailbox)->type('#f-password', $password)->press('Sign in');
+    }
+
+    public function picture(string $file): void
+    {
+        $this->driver->takeScreenshot($file);
+    }
+
+    public function close(): void
+    {
+        $this->driver->quit();
+    }
+}
