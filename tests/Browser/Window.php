@@ -16,7 +16,9 @@ use RuntimeException;
 /** One headless Chromium of an exact size on the test stack. Every step waits for the page's ready mark. */
 final readonly class Window
 {
-    private function __construct(public RemoteWebDriver $driver, private string $address, private int $patience) {}
+    private function __construct(public RemoteWebDriver $driver, private string $address, private int $patience)
+    {
+    }
 
     public static function open(int $width = 1280, int $height = 800): self
     {
