@@ -69,6 +69,11 @@ final readonly class Instant implements JsonSerializable
         return new self($this->epoch - (($this->epoch % self::DAY) + self::DAY) % self::DAY, Precision::Day);
     }
 
+    public function to(Precision $precision): self
+    {
+        return $precision === Precision::Day ? $this->toDay() : new self($this->epoch, Precision::Second);
+    }
+
     public function plusDays(int $days): self
     {
         return new self($this->epoch + $days * self::DAY, $this->precision);

@@ -29,15 +29,17 @@ final readonly class Window
         $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options)
             ->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $driver = RemoteWebDriver::create(self::setting('ACRE_DRIVER'), $capabilities, 30_000, 60_000);
-        $window = new self($driver, self::setting('APP_URL'), (int) (getenv('ACRE_BROWSER_PATIENCE') ?: 20));
+        $window = new self($driver, self::setting('APP_URL'), (int) self::setting('ACRE_BROWSER_PATIENCE', '20'));
         $window->size($width, $height);
 
         return $window;
     }
 
-    private static function setting(string $name): string
+    private static function setting(string $name, ?string $otherwise = null): string
     {
-        return getenv($name) ?: throw new RuntimeException("{$name} is not set: run this by ./acre test browser.");
+        $set = getenv($name);
+
+        return $set === false ? $otherwise ?? throw new RuntimeException("{$name} is not set: run this by ./acre test browser.") : $set;
     }
 
     public function size(int $width, int $height): void

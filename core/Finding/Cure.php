@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Finding;
+
+/** What would take a finding away. */
+enum Cure: string
+{
+    case RenewFirst = 'renew_first';
+    case RestoreFirst = 'restore_first';
+    case Wait = 'wait';
+    case MoveRegistrar = 'move_registrar';
+    case SeeDocket = 'see_docket';
+    case AskReceiver = 'ask_receiver';
+    case LiftHold = 'lift_hold';
+    case SayWhen = 'say_when';
+    case AskClient = 'ask_client';
+    case ChangeIntent = 'change_intent';
+    case KeepCopy = 'keep_copy';
+    case OtherAccount = 'other_account';
+    case GainAccess = 'gain_access';
+    case LookAtRecord = 'look_at_record';
+    case LeaveOut = 'leave_out';
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Lifecycle;
+
+use Acre\Core\Money\Money;
+
+/** A registrar's own terms around a name's end, and its prices for this name; null is not known. */
+final readonly class LateTerms
+{
+    /**
+     * @param  int  $chargeLead  days before the end on which an auto-renewal is charged
+     * @param  int|null  $darkAfter  days after the end until the name stops answering
+     * @param  int|null  $plainAfter  days after the end in which the plain price still holds
+     * @param  int|null  $lateUntil  days after the end in which the registrar renews at all
+     * @param  int  $askLead  days before the end by which a client must have said what they want
+     * @param  Money|null  $late  what is asked on top of the renewal after the plain days
+     */
+    public function __construct(
+        public int $chargeLead = 0,
+        public ?int $darkAfter = null,
+        public ?int $plainAfter = null,
+        public ?int $lateUntil = null,
+        public int $askLead = 14,
+        public ?Money $renew = null,
+        public ?Money $late = null,
+        public ?Money $restore = null,
+    ) {
+    }
+
+    /** Renewing after the plain days: the renewal and the late fee. */
+    public function lateSum(): ?Money
+    {
+        return $this->renew === null || $this->late === null || $this->renew->currency !== $this->late->currency ? null : $this->renew->plus($this->late);
+    }
+}

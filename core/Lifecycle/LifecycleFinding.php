@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Lifecycle;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Cost;
+use Acre\Core\Finding\Cure;
+use Acre\Core\Finding\FindingTag;
+
+/** What a name's dates say of it today. */
+enum LifecycleFinding: string implements FindingTag
+{
+    case RenewsByItself = 'renews_by_itself';
+    case RenewsAtUnknownPrice = 'renews_at_unknown_price';
+    /** The charge's day has passed, and the end has not moved yet. */
+    case ChargeUnconfirmed = 'charge_unconfirmed';
+    case EndsUnlessRenewed = 'ends_unless_renewed';
+    case AskClient = 'ask_client';
+    case AskedTooLate = 'asked_too_late';
+    case Lapses = 'lapses';
+    case PresumedRenewed = 'presumed_renewed';
+    case LatePlain = 'late_plain';
+    case LateDear = 'late_dear';
+    case Suspended = 'suspended';
+    case Redemption = 'redemption';
+    case PendingDelete = 'pending_delete';
+    case Released = 'released';
+    case OnHold = 'on_hold';
+    case EndNotKnown = 'end_not_known';
+    case MayNotMove = 'may_not_move';
+    case DefaultRules = 'default_rules';
+
+    public static function area(): string
+    {
+        return 'lifecycle';
+    }
+
+    public function arguments(): array
+    {
+        return match ($this) {
+            self::RenewsByItself => ['at', 'sum'],
+            self::EndsUnlessRenewed, self::RenewsAtUnknownPrice, self::Lapses, self::PendingDelete, self::Released => ['at'],
+            self::ChargeUnconfirmed => ['at', 'ends'],
+            self::AskClient => ['by', 'ends'],
+            self::AskedTooLate => ['ends', 'by'],
+            self::PresumedRenewed => ['ended', 'until'],
+            self::LatePlain => ['until', 'last'],
+            self::LateDear, self::Suspended, self::Redemption => ['until'],
+            self::OnHold => ['status'],
+            self::EndNotKnown => [],
+            self::MayNotMove => ['until', 'reason'],
+            self::DefaultRules => ['suffix'],
+        };
+    }
+
+    public function cost(): Cost
+    {
+        return match ($this) {
+            self::LateDear, self::Redemption, self::PendingDelete, self::Released => Cost::NameLost,
+            self::Lapses, self::EndsUnlessRenewed, self::AskedTooLate, self::Suspended, self::OnHold => Cost::Dark,
+            self::MayNotMove => Cost::MovementFails,
+            self::LatePlain => Cost::Money,
+            self::RenewsByItself, self::RenewsAtUnknownPrice, self::ChargeUnconfirmed, self::AskClient,
+            self::PresumedRenewed, self::EndNotKnown, self::DefaultRules => Cost::Attention,
+        };
+    }
+
+    public function actor(): Actor
+    {
+        return match ($this) {
+            self::AskClient, self::AskedTooLate => Actor::Client,
+            self::OnHold => Actor::Registrar,
+            self::MayNotMove, self::PendingDelete => Actor::Time,
+            default => Actor::House,
+        };
+    }
+
+    public function cure(): ?Cure
+    {
+        return match ($this) {
+            self::EndsUnlessRenewed, self::LatePlain, self::LateDear, self::Suspended => Cure::RenewFirst,
+            self::Redemption => Cure::RestoreFirst,
+            self::AskClient, self::AskedTooLate => Cure::AskClient,
+            self::Lapses => Cure::ChangeIntent,
+            self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released => Cure::LookAtRecord,
+            self::OnHold => Cure::LiftHold,
+            self::MayNotMove => Cure::Wait,
+            self::RenewsByItself, self::RenewsAtUnknownPrice, self::PendingDelete, self::DefaultRules => null,
+        };
+    }
+}

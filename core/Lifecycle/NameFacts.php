@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Lifecycle;
+
+use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
+
+/** What is known of one registration; null is not known, never assumed. */
+final readonly class NameFacts
+{
+    /**
+     * @param  Instant|null  $ends  the end of the paid term
+     * @param  Instant|null  $moved  when it last came from another registrar
+     * @param  list<Status>  $statuses
+     */
+    public function __construct(
+        public DomainName $name,
+        public ?Instant $created = null,
+        public ?Instant $ends = null,
+        public ?Instant $moved = null,
+        public array $statuses = [],
+        public Lock $lock = Lock::NotKnown,
+        public Intent $intent = Intent::WhenTold,
+    ) {
+    }
+
+    public function has(Status ...$any): bool
+    {
+        return array_filter($this->statuses, fn (Status $status): bool => in_array($status, $any, true)) !== [];
+    }
+
+    public function isLocked(): bool
+    {
+        return $this->lock === Lock::On || $this->has(Status::ClientTransferProhibited);
+    }
+}

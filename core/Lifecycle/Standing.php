@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Lifecycle;
+
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Money\Money;
+use Acre\Core\Movement\MovementFinding;
+use Acre\Core\Rulebook\Rescue;
+use Acre\Core\Time\Instant;
+
+/** What the rules say of a name today: the next date, how loudly to tell it, and the findings of its sentence. */
+final readonly class Standing
+{
+    /** Days before an unguarded end from which it is told as soon, and as grave. */
+    private const SOON = 60;
+
+    private const GRAVE = 14;
+
+    /**
+     * @param  Instant|null  $at  when the next thing comes; null: nothing comes
+     * @param  Money|null  $sum  what it costs
+     * @param  list<Finding>  $findings  dearest to miss first
+     * @param  Instant|null  $until  when this standing must be made again, if no fact changes first
+     */
+    private function __construct(
+        public Lifecycle $lifecycle,
+        public NextKind $next,
+        public ?Instant $at,
+        public ?Money $sum,
+        public Severity $severity,
+        public array $findings,
+        public ?Instant $until,
+    ) {
+    }
+
+    public static function of(Lifecycle $life, ?Waiting $waiting = null): self
+    {
+        [$kind, $at, $sum, $finding] = self::next($life);
+        $severity = self::severity($life, $kind, $at);
+        $findings = [$finding, ...self::others($life)];
+        if ($waiting !== null) {
+            $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Worth, null, docket: $waiting->docket, by: $waiting->by);
+            if ($severity !== Severity::Grave && ($at === null || ! $at->isBefore($waiting->by))) {
+                [$kind, $at, $sum, $severity] = [NextKind::Handover, $waiting->by, null, Severity::Moving];
+            }
+        }
+
+        return new self($life, $kind, $at, $sum, $severity, Finding::dearestFirst($findings), self::until($life));
+    }
+
+    /** @return array{NextKind, Instant|null, Money|null, Finding} */
+    private static function next(Lifecycle $life): array
+    {
+        $ends = $life->facts->ends;
+        if ($ends === null) {
+            return [NextKind::NotKnown, null, null, Finding::of(LifecycleFinding::EndNotKnown)];
+        }
+        if ($life->phase === Phase::InTerm) {
+            return self::inTerm($life, $ends);
+        }
+        $renewUntil = self::stageEnd($life, Rescue::Renew) ?? $ends;
+        if ($life->phase === Phase::Grace && $life->presumed && $life->facts->intent === Intent::ByItself && $life->renewedUntil !== null) {
+            return [NextKind::Presumed, $renewUntil, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedUntil)];
+        }
+        $lastAtAll = $life->event(EventKind::LastAtAll)->at ?? $ends;
+        $plain = $life->coming(EventKind::LastPlain);
+
+        return match ($life->phase) {
+            Phase::Grace => $plain !== null && $plain->at->epoch < $renewUntil->epoch
+                ? [NextKind::LatePlain, $plain->at, $life->terms->renew, Finding::of(LifecycleFinding::LatePlain, until: $plain->at, last: $renewUntil)]
+                : [NextKind::LateDear, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateDear, until: $renewUntil)],
+            Phase::Suspended => [NextKind::Suspended, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::Suspended, until: $renewUntil)],
+            Phase::Redemption => [NextKind::Redemption, $lastAtAll, $life->terms->restore, Finding::of(LifecycleFinding::Redemption, until: $lastAtAll)],
+            Phase::PendingDelete => [NextKind::PendingDelete, $life->event(EventKind::Released)->at ?? $ends, null, Finding::of(LifecycleFinding::PendingDelete, at: $life->event(EventKind::Released)->at ?? $ends)],
+            default => [NextKind::Released, null, null, Finding::of(LifecycleFinding::Released, at: $life->event(EventKind::Released)->at ?? $ends)],
+        };
+    }
+
+    /** @return array{NextKind, Instant, Money|null, Finding} */
+    private static function inTerm(Lifecycle $life, Instant $ends): array
+    {
+        $charge = $life->event(EventKind::Charge);
+        $ask = $life->event(EventKind::AskBy);
+        $renew = $life->terms->renew;
+
+        return match (true) {
+            $charge !== null && ! $charge->at->hasComeAt($life->now) => [NextKind::Charge, $charge->at, $renew, $renew === null
+                ? Finding::of(LifecycleFinding::RenewsAtUnknownPrice, at: $charge->at)
+                : Finding::of(LifecycleFinding::RenewsByItself, at: $charge->at, sum: $renew)],
+            $charge !== null => [NextKind::ChargeUnconfirmed, $ends, $renew, Finding::of(LifecycleFinding::ChargeUnconfirmed, at: $charge->at, ends: $ends)],
+            $ask !== null && ! $ask->at->hasComeAt($life->now) => [NextKind::AskClient, $ask->at, $renew, Finding::of(LifecycleFinding::AskClient, by: $ask->at, ends: $ends)],
+            $ask !== null => [NextKind::AskClient, $ends, $renew, Finding::of(LifecycleFinding::AskedTooLate, ends: $ends, by: $ask->at)],
+            $life->facts->intent === Intent::Lapse => [NextKind::Lapses, $ends, null, Finding::of(LifecycleFinding::Lapses, at: $ends)],
+            default => [NextKind::Ends, $ends, $renew, Finding::of(LifecycleFinding::EndsUnlessRenewed, at: $ends)],
+        };
+    }
+
+    private static function severity(Lifecycle $life, NextKind $kind, ?Instant $at): Severity
+    {
+        if ($life->facts->has(Status::ClientHold, Status::ServerHold)) {
+            return Severity::Grave;
+        }
+        $days = $at === null ? PHP_INT_MAX : $life->now->daysUntil($at);
+
+        return match ($kind) {
+            NextKind::LatePlain, NextKind::LateDear, NextKind::Suspended, NextKind::Redemption, NextKind::PendingDelete => Severity::Grave,
+            NextKind::Ends => $days <= self::GRAVE ? Severity::Grave : ($days <= self::SOON ? Severity::Soon : Severity::Calm),
+            NextKind::AskClient, NextKind::Lapses => $days <= self::SOON ? Severity::Soon : Severity::Calm,
+            NextKind::ChargeUnconfirmed, NextKind::Presumed, NextKind::NotKnown, NextKind::Released => Severity::Soon,
+            NextKind::Charge, NextKind::Handover => Severity::Calm,
+        };
+    }
+
+    /** @return list<Finding> */
+    private static function others(Lifecycle $life): array
+    {
+        $findings = [];
+        foreach ($life->facts->statuses as $status) {
+            if ($status === Status::ClientHold || $status === Status::ServerHold) {
+                $findings[] = Finding::of(LifecycleFinding::OnHold, status: $status->value);
+            }
+        }
+        $holds = $life->holdsNow();
+        usort($holds, fn (Hold $a, Hold $b): int => $b->until->epoch <=> $a->until->epoch);
+        if ($holds !== []) {
+            $findings[] = Finding::of(LifecycleFinding::MayNotMove, until: $holds[0]->until, reason: $holds[0]->reason->value);
+        }
+        if ($life->rules->isDefault) {
+            $findings[] = Finding::of(LifecycleFinding::DefaultRules, suffix: $life->rules->suffix);
+        }
+
+        return $findings;
+    }
+
+    private static function stageEnd(Lifecycle $life, Rescue $rescue): ?Instant
+    {
+        $until = null;
+        foreach ($life->stages as $stage) {
+            if ($stage->rescue === $rescue) {
+                $until = $stage->span->until;
+            }
+        }
+
+        return $until;
+    }
+
+    private static function until(Lifecycle $life): ?Instant
+    {
+        $changes = array_map(fn (Event $event): Instant => $event->at, $life->events);
+        if ($life->facts->ends !== null) {
+            $changes = [...$changes, $life->facts->ends->plusDays(-self::SOON), $life->facts->ends->plusDays(-self::GRAVE)];
+            foreach ($life->stages as $stage) {
+                if ($stage->span->until !== null) {
+                    $changes[] = $stage->span->until;
+                }
+            }
+        }
+        $changes = array_values(array_filter($changes, fn (Instant $at): bool => ! $at->hasComeAt($life->now)));
+
+        return $changes === [] ? null : Instant::earliest(...$changes);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Lifecycle;
+
+/** Object statuses of RFC 5731 §2.3, and the grace periods that RFC 3915 §3.1 shows as statuses. */
+enum Status: string
+{
+    case Ok = 'ok';
+    case Inactive = 'inactive';
+    case ClientHold = 'clientHold';
+    case ServerHold = 'serverHold';
+    case ClientTransferProhibited = 'clientTransferProhibited';
+    case ServerTransferProhibited = 'serverTransferProhibited';
+    case ClientUpdateProhibited = 'clientUpdateProhibited';
+    case ServerUpdateProhibited = 'serverUpdateProhibited';
+    case ClientRenewProhibited = 'clientRenewProhibited';
+    case ServerRenewProhibited = 'serverRenewProhibited';
+    case ClientDeleteProhibited = 'clientDeleteProhibited';
+    case ServerDeleteProhibited = 'serverDeleteProhibited';
+    case PendingCreate = 'pendingCreate';
+    case PendingDelete = 'pendingDelete';
+    case PendingRenew = 'pendingRenew';
+    case PendingTransfer = 'pendingTransfer';
+    case PendingUpdate = 'pendingUpdate';
+    case PendingRestore = 'pendingRestore';
+    case AddPeriod = 'addPeriod';
+    case AutoRenewPeriod = 'autoRenewPeriod';
+    case RenewPeriod = 'renewPeriod';
+    case TransferPeriod = 'transferPeriod';
+    case RedemptionPeriod = 'redemptionPeriod';
+
+    /** As people and spreadsheets write it: any capitals, with blanks, hyphens or underscores. */
+    public static function read(string $text): ?self
+    {
+        $wanted = strtolower((string) preg_replace('/[\s_-]+/', '', $text));
+        foreach (self::cases() as $status) {
+            if (strtolower($status->value) === $wanted) {
+                return $status;
+            }
+        }
+
+        return null;
+    }
+
+    /** The phase that it proves, if it proves one. */
+    public function phase(): ?Phase
+    {
+        return match ($this) {
+            self::AutoRenewPeriod => Phase::Grace,
+            self::RedemptionPeriod, self::PendingRestore => Phase::Redemption,
+            self::PendingDelete => Phase::PendingDelete,
+            default => null,
+        };
+    }
+}

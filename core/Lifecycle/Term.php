@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Lifecycle;
+
+use Acre\Core\Rulebook\RuleSet;
+use Acre\Core\Time\Instant;
+
+/** Years added to a name's end, as registries add them. */
+final class Term
+{
+    /**
+     * The end after so many more years. Counted from the first date where the end is an anniversary of it, so that a
+     * name of 29 February comes back to that day in leap years, however often it was renewed.
+     */
+    public static function extend(?Instant $created, Instant $ends, int $years): Instant
+    {
+        if ($created !== null) {
+            $run = (int) substr($ends->date(), 0, 4) - (int) substr($created->date(), 0, 4);
+            if ($run > 0 && $created->plusYears($run)->date() === $ends->date()) {
+                $extended = $created->plusYears($run + $years);
+
+                return Instant::second($ends->epoch + $extended->toDay()->epoch - $ends->toDay()->epoch)->to($ends->precision);
+            }
+        }
+
+        return $ends->plusYears($years);
+    }
+
+    /** How many years can be added today: never more than are sold at once, never past the years ahead that the rules allow. */
+    public static function addable(?Instant $created, Instant $ends, RuleSet $rules, Instant $now): int
+    {
+        $limit = $now->plusYears($rules->yearsAhead->value);
+        for ($years = $rules->mostYears->value; $years >= $rules->leastYears->value; $years--) {
+            if (! self::extend($created, $ends, $years)->isAfter($limit)) {
+                return $years;
+            }
+        }
+
+        return 0;
+    }
+}

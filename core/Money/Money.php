@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Money;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use JsonSerializable;
+
+/** An amount in one currency, to two decimals. Amounts of two currencies never add. */
+final readonly class Money implements JsonSerializable
+{
+    private const SIGNS = ['GBP' => '£', 'EUR' => '€', 'USD' => '$'];
+
+    private function __construct(private BigDecimal $amount, public string $currency)
+    {
+    }
+
+    /**
+     * @param  string  $amount  decimal with a point: `12.50`
+     * @param  string  $currency  ISO 4217, three capitals
+     *
+     * @throws MoneyError
+     */
+    public static function of(string $amount, string $currency): self
+    {
+        if (preg_match('/^-?\d{1,10}(\.\d{1,2})?$/D', $amount) !== 1) {
+            throw MoneyError::notAnAmount($amount);
+        }
+        if (preg_match('/^[A-Z]{3}$/D', $currency) !== 1) {
+            throw MoneyError::notACurrency($currency);
+        }
+
+        return new self(BigDecimal::of($amount)->toScale(2), $currency);
+    }
+
+    /** @throws MoneyError when the currencies differ */
+    public function plus(self $other): self
+    {
+        if ($other->currency !== $this->currency) {
+            throw MoneyError::twoCurrencies($this->currency, $other->currency);
+        }
+
+        return new self($this->amount->plus($other->amount), $this->currency);
+    }
+
+    public function times(int $count): self
+    {
+        return new self($this->amount->multipliedBy($count), $this->currency);
+    }
+
+    /** @param  string  $percent  such as `20` or `7.7`; halves round up, as invoices do */
+    public function withTax(string $percent): self
+    {
+        $rate = BigDecimal::of($percent)->dividedBy(100, 6, RoundingMode::HALF_UP)->plus(1);
+
+        return new self($this->amount->multipliedBy($rate)->toScale(2, RoundingMode::HALF_UP), $this->currency);
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->currency === $other->currency && $this->amount->isEqualTo($other->amount);
+    }
+
+    /** `12.50` */
+    public function decimal(): string
+    {
+        return (string) $this->amount;
+    }
+
+    /** The currency's sign where it has one that is understood, otherwise nothing. */
+    public function sign(): string
+    {
+        return self::SIGNS[$this->currency] ?? '¤';
+    }
+
+    /** `£12.50`, or `CHF 12.50` */
+    public function text(): string
+    {
+        $sign = self::SIGNS[$this->currency] ?? $this->currency."\u{00A0}";
+
+        return $this->amount->isNegative() ? '−'.$sign.$this->amount->abs() : $sign.$this->amount;
+    }
+
+    /** @return array{string, string} amount and currency */
+    public function jsonSerialize(): array
+    {
+        return [$this->decimal(), $this->currency];
+    }
+}

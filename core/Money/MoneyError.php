@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Money;
+
+use InvalidArgumentException;
+
+final class MoneyError extends InvalidArgumentException
+{
+    public static function notAnAmount(string $given): self
+    {
+        return new self("“{$given}” is not an amount: write it as 12.50, with two decimals at most.");
+    }
+
+    public static function notACurrency(string $given): self
+    {
+        return new self("“{$given}” is not a currency: write its three letters, such as GBP.");
+    }
+
+    public static function twoCurrencies(string $one, string $other): self
+    {
+        return new self("An amount in {$one} can’t be added to one in {$other}.");
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Movement;
+
+/** What is bought along with a name. */
+enum ExtraKind: string
+{
+    case Privacy = 'privacy';
+    case Mail = 'mail';
+    case Redirects = 'redirects';
+    case Zone = 'zone';
+    case Certificate = 'certificate';
+    case Hosting = 'hosting';
+
+    /** Whether it holds something that can be copied before it is gone. */
+    public function holdsContent(): bool
+    {
+        return match ($this) {
+            self::Mail, self::Redirects, self::Zone, self::Hosting => true,
+            self::Privacy, self::Certificate => false,
+        };
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Movement;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\EventKind;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Name\NameError;
+use Acre\Core\Time\Instant;
+
+/** One name that is to go from one account to another at the same registrar, and the judgement of it. */
+final readonly class Handover
+{
+    /**
+     * @param  Account|null  $receiver  null: not chosen yet, so only the name itself is judged
+     * @param  Instant  $answerBy  by when an answer is wanted
+     * @param  list<ExtraKind>  $extras  what was bought with the name
+     * @param  Waiting|null  $underWay  another movement of this name
+     */
+    public function __construct(
+        public Lifecycle $life,
+        public Account $giver,
+        public ?Account $receiver,
+        public HandoverTerms $terms,
+        public Instant $answerBy,
+        public array $extras = [],
+        public ?Waiting $underWay = null,
+    ) {
+    }
+
+    public function judge(): Readiness
+    {
+        $findings = [
+            ...$this->aboutTheMovement(), ...$this->aboutTheReceiver(), ...$this->aboutTheEnd(),
+            ...$this->aboutLocks(), ...$this->aboutExtras(),
+        ];
+
+        return Readiness::of($findings, $this->legs());
+    }
+
+    /** @return list<Finding> */
+    private function aboutTheMovement(): array
+    {
+        $findings = [];
+        if ($this->underWay !== null) {
+            $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Stops, null, docket: $this->underWay->docket, by: $this->underWay->by);
+        }
+        if ($this->life->facts->has(Status::PendingTransfer)) {
+            $findings[] = Finding::of(MovementFinding::TransferPending, Effect::Stops);
+        }
+        if (! $this->giver->ours) {
+            $findings[] = Finding::of(MovementFinding::NoAccess, Effect::Stops, null, account: $this->giver->number);
+        }
+        $since = $this->life->facts->moved ?? $this->life->facts->created;
+        if ($this->terms->holdDays > 0 && $since !== null) {
+            $until = $since->plusDays($this->terms->holdDays);
+            if (! $until->hasComeAt($this->life->now)) {
+                $findings[] = Finding::of(MovementFinding::HeldAtRegistrar, Effect::Delays, $until, until: $until);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function aboutTheReceiver(): array
+    {
+        $receiver = $this->receiver;
+        if ($receiver === null) {
+            return [];
+        }
+        if ($receiver->registrar !== $this->giver->registrar) {
+            return [Finding::of(MovementFinding::OtherRegistrar, Effect::Stops, null, held: $this->giver->registrarName, asked: $receiver->registrarName)];
+        }
+        if ($receiver->id === $this->giver->id) {
+            return [Finding::of(MovementFinding::AlreadyThere, Effect::Stops, null, account: $receiver->number)];
+        }
+        $findings = [];
+        foreach ($this->terms->receiverBy->identifiers() as $identifier) {
+            if (($receiver->identifier($identifier) ?? '') === '') {
+                $findings[] = Finding::of(MovementFinding::ReceiverLacks, Effect::Stops, null, registrar: $receiver->registrarName, identifier: $identifier->value);
+            }
+        }
+        if ($receiver->proven === null && $findings === []) {
+            // A single identifier with a slip in it gives the name to a stranger, so there the missing proof stops.
+            $findings[] = $this->terms->receiverBy->checksItself()
+                ? Finding::of(MovementFinding::ReceiverUnproven, Effect::Worth, null, registrar: $receiver->registrarName)
+                : Finding::of(MovementFinding::ReceiverUnprovenAlone, Effect::NotKnown, null, registrar: $receiver->registrarName);
+        }
+        if ($receiver->mailbox !== null && self::domainOf($receiver->mailbox)?->equals($this->life->facts->name) === true) {
+            $findings[] = Finding::of(MovementFinding::MailboxInside, Effect::Worth, null, mailbox: $receiver->mailbox);
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function aboutTheEnd(): array
+    {
+        $life = $this->life;
+        $ends = $life->facts->ends;
+        if ($ends === null) {
+            return $life->rules->showsEnd->value ? [Finding::of(MovementFinding::EndNotKnown, Effect::NotKnown)] : [];
+        }
+        if ($life->phase->isLate()) {
+            return [match (true) {
+                $life->phase === Phase::Redemption => Finding::of(MovementFinding::InRedemption, Effect::Stops, null, until: $life->event(EventKind::LastAtAll)->at ?? $ends),
+                $life->phase === Phase::PendingDelete || $life->phase === Phase::Released => Finding::of(MovementFinding::GoneForGood, Effect::Stops),
+                $life->presumed && $life->facts->intent === Intent::ByItself => Finding::of(MovementFinding::MaybeRenewed, Effect::NotKnown, null, ended: $ends),
+                default => Finding::of(MovementFinding::PastEnd, Effect::Stops, null, ended: $ends),
+            }];
+        }
+        $findings = [];
+        if ($ends->hasComeAt($life->now->plusDays(1))) {
+            return [Finding::of(MovementFinding::EndsToday, Effect::Stops, null, ends: $ends)];
+        }
+        if (! $this->answerBy->isBefore($ends)) {
+            $findings[] = Finding::of(MovementFinding::AcceptBeforeEnd, Effect::Worth, null, ends: $ends, by: $this->lastAnswer());
+        }
+        if ($life->facts->intent === Intent::Lapse) {
+            $findings[] = Finding::of(MovementFinding::MeantToLapse, Effect::Worth, null, ends: $ends);
+        }
+        $charge = $life->coming(EventKind::Charge);
+        if ($charge !== null && ! $charge->at->isAfter($this->answerBy)) {
+            $findings[] = Finding::of(MovementFinding::ChargedMeanwhile, Effect::Worth, null, at: $charge->at, account: $this->giver->number);
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function aboutLocks(): array
+    {
+        $findings = [];
+        if ($this->terms->lockFirst && $this->life->facts->isLocked()) {
+            $findings[] = Finding::of(MovementFinding::LockLifted);
+        } elseif ($this->terms->lockFirst && $this->life->facts->lock === Lock::NotKnown) {
+            $findings[] = Finding::of(MovementFinding::LockNotKnown);
+        }
+        if ($this->terms->unlockAccountFirst) {
+            $findings[] = Finding::of(MovementFinding::AccountUnlocked);
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function aboutExtras(): array
+    {
+        $findings = [];
+        foreach ($this->extras as $extra) {
+            $tag = match ($this->terms->extras[$extra->value] ?? null) {
+                ExtraFate::Ends => MovementFinding::ExtraEnds,
+                ExtraFate::Stays => MovementFinding::ExtraStays,
+                ExtraFate::ComesAlong => null,
+                null => MovementFinding::ExtraNotKnown,
+            };
+            if ($tag !== null) {
+                $findings[] = Finding::of($tag, Effect::Worth, null, extra: $extra->value);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Leg> */
+    private function legs(): array
+    {
+        $by = $this->lastAnswer();
+        $lifted = $this->terms->lockFirst && $this->life->facts->isLocked();
+        $kinds = [
+            ...($this->terms->unlockAccountFirst ? [LegKind::UnlockAccount] : []),
+            ...($lifted ? [LegKind::LiftLock] : []),
+            LegKind::Offer,
+            ...$this->terms->confirms->legs(),
+            ...($lifted ? [LegKind::SetLock] : []),
+        ];
+        $theirs = $this->receiver !== null && ! $this->receiver->ours;
+
+        return array_map(fn (LegKind $kind): Leg => new Leg(
+            $kind,
+            $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House,
+            $kind === LegKind::SetLock ? $by->plusDays(1) : $by,
+        ), $kinds);
+    }
+
+    /** By when it must be answered: as wanted, but before the name ends. */
+    private function lastAnswer(): Instant
+    {
+        $ends = $this->life->facts->ends;
+
+        return $ends === null || $this->answerBy->isBefore($ends) ? $this->answerBy : $ends->plusDays(-1);
+    }
+
+    private static function domainOf(string $mailbox): ?DomainName
+    {
+        $at = strrpos($mailbox, '@');
+        try {
+            return $at === false ? null : DomainName::of(substr($mailbox, $at + 1))->registrable();
+        } catch (NameError) {
+            return null;
+        }
+    }
+}

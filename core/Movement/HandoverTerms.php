@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Movement;
+
+/** How one registrar hands names over between its accounts. */
+final readonly class HandoverTerms
+{
+    /**
+     * @param  bool  $namesGiver  the giving account is asked for in the same way
+     * @param  int  $holdDays  days after a name was registered or arrived in which it is not handed over
+     * @param  array<string, ExtraFate>  $extras  by `ExtraKind` value; a kind that is missing is not known
+     */
+    public function __construct(
+        public ReceiverBy $receiverBy,
+        public Confirms $confirms,
+        public bool $namesGiver = false,
+        public bool $lockFirst = false,
+        public bool $unlockAccountFirst = false,
+        public int $holdDays = 0,
+        public array $extras = [],
+    ) {
+    }
+}

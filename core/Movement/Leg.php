@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Movement;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Time\Instant;
+
+/** A step with who must take it and by when. What happens if nobody does stands in the words of its kind. */
+final readonly class Leg
+{
+    public function __construct(public LegKind $kind, public Actor $actor, public Instant $by)
+    {
+    }
+}

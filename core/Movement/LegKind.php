@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Movement;
+
+/** One step of a handover. */
+enum LegKind: string
+{
+    /** The giving account itself is unlocked (a second step, a date of birth …). */
+    case UnlockAccount = 'unlock_account';
+    case LiftLock = 'lift_lock';
+    /** The names are offered to the receiving account. */
+    case Offer = 'offer';
+    /** The giving side confirms what it offered. */
+    case Confirm = 'confirm';
+    case Accept = 'accept';
+    case SetLock = 'set_lock';
+
+    /** Whether the step is taken on the giving side's pages. */
+    public function isGiving(): bool
+    {
+        return match ($this) {
+            self::UnlockAccount, self::LiftLock, self::Offer, self::Confirm => true,
+            self::Accept, self::SetLock => false,
+        };
+    }
+}

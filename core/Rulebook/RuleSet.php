@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Rulebook;
+
+/** What one suffix demands and allows at one instant. */
+final readonly class RuleSet
+{
+    /**
+     * @param  bool  $isDefault  the suffix has no file of its own, so cautious values stand in
+     * @param  Rule<int>  $leastYears  the shortest term that is sold
+     * @param  Rule<int>  $mostYears  the longest term that is sold at once
+     * @param  Rule<int>  $yearsAhead  how far ahead of today a name's end may lie
+     * @param  Rule<list<EndPhase>>  $end  what follows the end of the paid term, in order
+     * @param  Rule<int>  $lastDark  days at the end of the renewable time in which the name must not answer; 0: no such rule
+     * @param  Rule<int>  $holdAfterCreated  days without a transfer after registration
+     * @param  Rule<int>  $holdAfterMoved  days without a transfer after a transfer
+     * @param  Rule<bool>  $showsEnd  whether the public record shows an end
+     */
+    public function __construct(
+        public string $suffix,
+        public bool $isDefault,
+        public Rule $leastYears,
+        public Rule $mostYears,
+        public Rule $yearsAhead,
+        public Rule $end,
+        public Rule $lastDark,
+        public Rule $holdAfterCreated,
+        public Rule $holdAfterMoved,
+        public Rule $showsEnd,
+    ) {
+    }
+
+    /** The end of the time in which the name can still be renewed at all, by the suffix's own rules. */
+    public function renewableDays(): int
+    {
+        $days = 0;
+        foreach ($this->end->value as $phase) {
+            if ($phase->rescue === Rescue::Renew) {
+                $days += $phase->days;
+            }
+        }
+
+        return $days;
+    }
+
+    /** Days from the end of the term until the name is free again. */
+    public function releaseDays(): int
+    {
+        return array_sum(array_map(fn (EndPhase $phase): int => $phase->days, $this->end->value));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Rulebook;
+
+use Acre\Core\Time\Instant;
+
+/** What every suffix demands and allows: one file a suffix in a folder, and a cautious default for those without one. */
+final class Rulebook
+{
+    private const DEFAULT = '_default.yaml';
+
+    /** @var array<string, RuleFile> */
+    private array $read = [];
+
+    private ?string $digest = null;
+
+    public function __construct(private readonly string $folder)
+    {
+    }
+
+    /**
+     * @param  string  $suffix  as `DomainName::suffix()` gives it
+     *
+     * @throws RulebookError when its file can't be read
+     */
+    public function for(string $suffix, Instant $now): RuleSet
+    {
+        $file = is_file("{$this->folder}/{$suffix}.yaml") ? $suffix.'.yaml' : self::DEFAULT;
+        $this->read[$file] ??= RuleFile::read($this->folder.'/'.$file);
+
+        return $this->read[$file]->at($now, $suffix);
+    }
+
+    /** @return list<string> the suffixes that have a file of their own */
+    public function suffixes(): array
+    {
+        $files = glob($this->folder.'/[a-z0-9]*.yaml');
+
+        return array_map(fn (string $path): string => basename($path, '.yaml'), $files === false ? [] : $files);
+    }
+
+    /** Changes with any byte of the rulebook: what was judged by another one must be judged again. */
+    public function digest(): string
+    {
+        if ($this->digest === null) {
+            $files = glob($this->folder.'/*.yaml');
+            $this->digest = substr(hash('sha256', implode("\0", array_map(fn (string $path): string => (string) file_get_contents($path), $files === false ? [] : $files))), 0, 16);
+        }
+
+        return $this->digest;
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Lifecycle;
+
+use Acre\Core\Lifecycle\EventKind;
+use Acre\Core\Lifecycle\HoldReason;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Lifecycle\Stage;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Lifecycle\Term;
+use Acre\Core\Time\Instant;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Core\Given;
+
+final class LifecycleTest extends TestCase
+{
+    /** @return array<string, string> */
+    private static function dates(Lifecycle $life): array
+    {
+        $dates = [];
+        foreach ($life->events as $event) {
+            $dates[$event->kind->value] = $event->at->iso();
+        }
+
+        return $dates;
+    }
+
+    public function test_everything_to_come_of_a_com_name_by_the_registrars_terms(): void
+    {
+        $life = Given::life(ends: '2026-10-19', intent: Intent::ByItself, terms: Given::terms());
+        self::assertSame(Phase::InTerm, $life->phase);
+        self::assertSame([
+            'hold_ends' => '2021-01-01', 'charge' => '2026-10-12', 'end' => '2026-10-19', 'dark' => '2026-10-19',
+            'last_plain' => '2026-11-10', 'last_at_all' => '2026-12-18', 'released' => '2026-12-23',
+        ], self::dates($life));
+        self::assertSame(['charge', 'end', 'dark', 'last_plain', 'last_at_all', 'released'], array_map(fn ($event) => $event->kind->value, $life->toCome()));
+        self::assertSame('2027-10-19', $life->renewedUntil?->iso());
+        self::assertSame('£10.60', $life->event(EventKind::Charge)?->sum?->text());
+    }
+
+    public function test_without_terms_the_earliest_is_taken_and_said_to_be_uncertain(): void
+    {
+        $life = Given::life(ends: '2026-11-02');
+        self::assertSame('2026-11-02', $life->event(EventKind::Dark)?->at->iso());
+        self::assertFalse($life->event(EventKind::Dark)->certain);
+        self::assertFalse($life->event(EventKind::LastPlain)?->certain);
+    }
+
+    /** ICANN Expired Registration Recovery Policy §2.2: the last eight days in which it can be renewed are dark, whatever the registrar says. */
+    public function test_a_com_name_is_dark_for_the_last_eight_days_at_least(): void
+    {
+        $life = Given::life(ends: '2026-11-02', terms: new LateTerms(darkAfter: 44, lateUntil: 40));
+        self::assertSame(Instant::of('2026-11-02')->plusDays(32)->iso(), $life->event(EventKind::Dark)?->at->iso());
+    }
+
+    public function test_a_uk_name_is_suspended_before_it_is_cancelled(): void
+    {
+        $life = Given::life('peal-records.co.uk', ends: '2026-09-01');
+        self::assertSame(Phase::Suspended, $life->phase);
+        self::assertSame('2026-10-01', $life->event(EventKind::Dark)?->at->iso());
+        self::assertSame('2026-11-30', $life->event(EventKind::LastAtAll)?->at->iso());
+    }
+
+    #[TestWith(['2026-10-06', Phase::Grace])]
+    #[TestWith(['2026-10-07', Phase::InTerm])]
+    #[TestWith(['2026-08-23', Phase::Grace])]
+    #[TestWith(['2026-08-22', Phase::Redemption])]
+    #[TestWith(['2026-07-24', Phase::Redemption])]
+    #[TestWith(['2026-07-23', Phase::PendingDelete])]
+    #[TestWith(['2026-07-19', Phase::PendingDelete])]
+    #[TestWith(['2026-07-18', Phase::Released])]
+    public function test_a_phase_begins_with_the_first_instant_of_its_day(string $ends, Phase $phase): void
+    {
+        $life = Given::life(ends: $ends);
+        self::assertSame($phase, $life->phase);
+        self::assertSame($phase->isLate(), $life->presumed);
+    }
+
+    public function test_a_status_of_the_record_proves_the_phase(): void
+    {
+        $life = Given::life(ends: '2026-09-20', statuses: [Status::RedemptionPeriod]);
+        self::assertSame(Phase::Redemption, $life->phase);
+        self::assertFalse($life->presumed);
+    }
+
+    public function test_auto_renew_period_on_a_name_in_its_term_proves_nothing_late(): void
+    {
+        self::assertSame(Phase::InTerm, Given::life(ends: '2027-09-20', statuses: [Status::AutoRenewPeriod])->phase);
+    }
+
+    public function test_an_end_that_is_not_known_is_not_assumed(): void
+    {
+        $life = Given::life(ends: null);
+        self::assertSame(Phase::NotKnown, $life->phase);
+        self::assertSame(0, $life->addableYears());
+        self::assertNull($life->renewedUntil);
+    }
+
+    public function test_holds_have_from_to_and_why(): void
+    {
+        $life = Given::life(created: '2026-09-01', moved: '2026-09-20', ends: '2028-09-01');
+        self::assertSame([HoldReason::Registered, HoldReason::Moved], array_map(fn ($hold) => $hold->reason, $life->holdsNow()));
+        self::assertSame(['2026-10-31', '2026-11-19'], array_map(fn ($hold) => $hold->until->iso(), $life->holdsNow()));
+        self::assertSame([], Given::life('peal.co.uk', created: '2026-09-01', moved: '2026-09-20')->holds);
+    }
+
+    #[TestWith(['2028-04-27', 8])]
+    #[TestWith(['2026-10-06', 10])]
+    #[TestWith(['2026-10-07', 9])]
+    #[TestWith(['2036-10-06', 0])]
+    public function test_years_never_run_past_ten_ahead(string $ends, int $years): void
+    {
+        self::assertSame($years, Given::life(created: '2021-04-27', ends: $ends)->addableYears());
+    }
+
+    public function test_a_name_of_29_february_is_counted_from_its_first_date(): void
+    {
+        $created = Instant::of('2024-02-29');
+        $once = Term::extend($created, Instant::of('2025-02-28'), 3);
+        self::assertSame('2028-02-29', $once->iso());
+        self::assertSame('2028-02-28', Term::extend(null, Instant::of('2025-02-28'), 3)->iso());
+        self::assertSame('2029-02-27', Term::extend($created, Instant::of('2026-02-27'), 3)->iso());
+    }
+
+    /** Properties over generated facts, seeded: phases leave no gap and don't overlap; the clock moves no event. */
+    public function test_phases_are_seamless_and_the_clock_moves_no_event(): void
+    {
+        $random = new Randomizer(new Mt19937(20261006));
+        $names = ['bell.com', 'bell.org', 'bell.co.uk', 'bell.nothing-known'];
+        for ($case = 0; $case < 2000; $case++) {
+            $created = Instant::of('2015-01-01')->plusDays($random->getInt(0, 4000));
+            $ends = $created->plusYears($random->getInt(1, 10))->plusDays($random->getInt(0, 3));
+            $plain = $random->getInt(0, 30);
+            $terms = new LateTerms($random->getInt(0, 60), $random->getInt(0, 60), $plain, $random->getInt($plain, 60));
+            $now = $created->plusDays($random->getInt(-10, 5000));
+            $make = fn (Instant $at): Lifecycle => Given::life($names[$case % 4], $created->iso(), $ends->iso(), Intent::cases()[$case % 3], terms: $terms, now: $at->isoSecond());
+            $life = $make($now);
+            self::assertSeamless($life->stages, $created);
+            self::assertSame(self::dates($life), self::dates($make($now->plusDays($random->getInt(1, 900)))));
+            $order = array_map(fn ($event) => $event->at->epoch, $life->events);
+            $sorted = $order;
+            sort($sorted);
+            self::assertSame($sorted, $order);
+        }
+    }
+
+    /** @param  list<Stage>  $stages */
+    private static function assertSeamless(array $stages, Instant $created): void
+    {
+        self::assertSame($created->epoch, $stages[0]->span->from?->epoch);
+        for ($i = 1; $i < count($stages); $i++) {
+            self::assertSame($stages[$i - 1]->span->until?->epoch, $stages[$i]->span->from?->epoch);
+        }
+        self::assertNull($stages[count($stages) - 1]->span->until);
+    }
+}

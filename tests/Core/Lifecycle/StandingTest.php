@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Lifecycle;
+
+use Acre\Core\Finding\Finding;
+use Acre\Core\Finding\FindingError;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\LifecycleFinding;
+use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Lifecycle\Severity;
+use Acre\Core\Lifecycle\Standing;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Time\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Given;
+
+final class StandingTest extends TestCase
+{
+    /** @return iterable<string, array{string, Intent, NextKind, string|null, Severity}> */
+    public static function standings(): iterable
+    {
+        yield 'a charge to come' => ['2026-11-30', Intent::ByItself, NextKind::Charge, '2026-11-23', Severity::Calm];
+        yield 'a charge that has passed' => ['2026-10-12', Intent::ByItself, NextKind::ChargeUnconfirmed, '2026-10-12', Severity::Soon];
+        yield 'renewed by itself, or not' => ['2026-10-01', Intent::ByItself, NextKind::Presumed, '2026-10-31', Severity::Soon];
+        yield 'a client to ask' => ['2026-11-02', Intent::AskClient, NextKind::AskClient, '2026-10-19', Severity::Soon];
+        yield 'a client who has not said' => ['2026-10-12', Intent::AskClient, NextKind::AskClient, '2026-10-12', Severity::Soon];
+        yield 'a lapse near' => ['2026-11-02', Intent::Lapse, NextKind::Lapses, '2026-11-02', Severity::Soon];
+        yield 'a lapse far' => ['2027-11-02', Intent::Lapse, NextKind::Lapses, '2027-11-02', Severity::Calm];
+        yield 'an end within a fortnight' => ['2026-10-20', Intent::WhenTold, NextKind::Ends, '2026-10-20', Severity::Grave];
+        yield 'an end within two months' => ['2026-12-01', Intent::WhenTold, NextKind::Ends, '2026-12-01', Severity::Soon];
+        yield 'late at the plain price' => ['2026-09-22', Intent::WhenTold, NextKind::LatePlain, '2026-10-14', Severity::Grave];
+        yield 'late and dear' => ['2026-09-08', Intent::WhenTold, NextKind::LateDear, '2026-10-08', Severity::Grave];
+        yield 'in redemption' => ['2026-09-01', Intent::WhenTold, NextKind::Redemption, '2026-10-31', Severity::Grave];
+        yield 'being deleted' => ['2026-08-04', Intent::WhenTold, NextKind::PendingDelete, '2026-10-08', Severity::Grave];
+        yield 'free' => ['2026-06-01', Intent::WhenTold, NextKind::Released, null, Severity::Soon];
+    }
+
+    #[DataProvider('standings')]
+    public function test_the_next_date_and_how_loudly(string $ends, Intent $intent, NextKind $kind, ?string $at, Severity $severity): void
+    {
+        $standing = Standing::of(Given::life(ends: $ends, intent: $intent, terms: Given::terms()));
+        self::assertSame($kind, $standing->next);
+        self::assertSame($at, $standing->at?->iso());
+        self::assertSame($severity, $standing->severity);
+    }
+
+    public function test_the_sum_is_what_keeping_it_costs_then(): void
+    {
+        $of = fn (string $ends): ?string => Standing::of(Given::life(ends: $ends, terms: Given::terms()))->sum?->text();
+        self::assertSame('£10.60', $of('2026-09-22'));
+        self::assertSame('£86.00', $of('2026-09-08'));
+        self::assertSame('£120.00', $of('2026-09-01'));
+        self::assertNull(Standing::of(Given::life(ends: '2026-09-22', terms: new LateTerms))->sum);
+    }
+
+    public function test_findings_stand_dearest_first(): void
+    {
+        $standing = Standing::of(Given::life(ends: '2026-11-30', intent: Intent::ByItself, moved: '2026-08-20', statuses: [Status::ClientHold], terms: Given::terms()));
+        self::assertSame(
+            [LifecycleFinding::OnHold, LifecycleFinding::MayNotMove, LifecycleFinding::RenewsByItself],
+            array_map(fn (Finding $finding) => $finding->tag, $standing->findings),
+        );
+        self::assertSame(Severity::Grave, $standing->severity);
+    }
+
+    public function test_a_movement_that_waits_is_next_when_it_comes_first(): void
+    {
+        $life = Given::life(ends: '2027-04-01');
+        $standing = Standing::of($life, new Waiting(132, Instant::of('2026-10-20')));
+        self::assertSame([NextKind::Handover, '2026-10-20', Severity::Moving], [$standing->next, $standing->at?->iso(), $standing->severity]);
+        $late = Standing::of(Given::life(ends: '2026-09-22', terms: Given::terms()), new Waiting(132, Instant::of('2026-10-10')));
+        self::assertSame(NextKind::LatePlain, $late->next);
+    }
+
+    public function test_it_stands_until_the_first_date_that_changes_it(): void
+    {
+        self::assertSame('2026-10-12', Standing::of(Given::life(ends: '2026-10-19', intent: Intent::ByItself, terms: Given::terms()))->until?->iso());
+        self::assertSame('2027-09-03', Standing::of(Given::life(ends: '2027-11-02'))->until?->iso());
+        self::assertNull(Standing::of(Given::life(ends: '2020-11-02', created: '2019-11-02'))->until);
+    }
+
+    public function test_the_rules_of_an_unknown_suffix_are_said_to_be_cautious(): void
+    {
+        self::assertContains(LifecycleFinding::DefaultRules, array_map(fn (Finding $finding) => $finding->tag, Standing::of(Given::life('bells.nothing-known'))->findings));
+    }
+
+    public function test_a_finding_without_its_arguments_cannot_be_made(): void
+    {
+        $this->expectException(FindingError::class);
+        Finding::of(LifecycleFinding::Lapses);
+    }
+}

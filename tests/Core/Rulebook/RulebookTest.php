@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Rulebook;
+
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Rulebook\RulebookError;
+use Acre\Core\Rulebook\RuleFile;
+use Acre\Core\Time\Instant;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Yaml\Yaml;
+
+final class RulebookTest extends TestCase
+{
+    private const FOLDER = __DIR__.'/../../../rulebook';
+
+    /** @return iterable<string, array{string}> */
+    public static function files(): iterable
+    {
+        foreach (array_filter((array) glob(self::FOLDER.'/*.yaml'), is_string(...)) as $path) {
+            yield basename($path) => [$path];
+        }
+    }
+
+    #[DataProvider('files')]
+    public function test_every_file_is_of_the_published_shape_and_is_read(string $path): void
+    {
+        $data = json_decode((string) json_encode(Yaml::parseFile($path)));
+        $result = (new Validator)->validate($data, (string) file_get_contents(self::FOLDER.'/schema.json'));
+        self::assertTrue($result->isValid(), (string) $result);
+        $rules = RuleFile::read($path)->at(Instant::of('2026-10-06'), 'any');
+        self::assertGreaterThanOrEqual($rules->leastYears->value, $rules->mostYears->value);
+    }
+
+    public function test_a_suffix_without_a_file_gets_the_default_that_says_so(): void
+    {
+        $rules = (new Rulebook(self::FOLDER))->for('nothing-known', Instant::of('2026-10-06'));
+        self::assertTrue($rules->isDefault);
+        self::assertSame('nothing-known', $rules->suffix);
+        self::assertFalse((new Rulebook(self::FOLDER))->for('com', Instant::of('2026-10-06'))->isDefault);
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function broken(): iterable
+    {
+        yield 'a key that nobody knows' => ['least_years:', "fewest_years:\n    - { value: 1, mark: mem, source: x, from: \"2000-01-01\" }\n  least_years:", 'fewest_years'];
+        yield 'a mark that is none' => ['mark: mem', 'mark: sure', 'pub, cp or mem'];
+        yield 'a value without a source' => [', source: "registry\'s terms, from memory"', '', 'source'];
+        yield 'a number that is a text' => ['value: 10', 'value: ten', 'whole number'];
+        yield 'a date without quotes' => ['from: "2012-05-01"', 'from: soon', 'quoted date'];
+        yield 'a phase that is none' => ['phase: grace', 'phase: limbo', 'known phase'];
+        yield 'another suffix than its name' => ['suffix: uk', 'suffix: com', 'named after'];
+    }
+
+    #[DataProvider('broken')]
+    public function test_a_broken_file_is_refused_with_file_key_and_reason(string $find, string $put, string $says): void
+    {
+        $folder = sys_get_temp_dir().'/acre-rulebook-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        $text = (string) file_get_contents(self::FOLDER.'/uk.yaml');
+        file_put_contents($folder.'/uk.yaml', substr_replace($text, $put, (int) strpos($text, $find), strlen($find)));
+        try {
+            RuleFile::read($folder.'/uk.yaml');
+            self::fail('It was taken.');
+        } catch (RulebookError $e) {
+            self::assertStringContainsString('rulebook/uk.yaml', $e->getMessage());
+            self::assertStringContainsString($says, $e->getMessage());
+        } finally {
+            unlink($folder.'/uk.yaml');
+            rmdir($folder);
+        }
+    }
+
+    public function test_a_new_suffix_is_one_file_and_the_edition_in_force_is_taken(): void
+    {
+        $folder = sys_get_temp_dir().'/acre-rulebook-'.bin2hex(random_bytes(4));
+        mkdir($folder);
+        $text = str_replace('suffix: uk', 'suffix: sound', (string) file_get_contents(self::FOLDER.'/uk.yaml'));
+        $text = str_replace("  most_years:\n", "  most_years:\n    - { value: 3, mark: mem, source: later, from: \"2027-01-01\" }\n", $text);
+        file_put_contents($folder.'/sound.yaml', $text);
+        $book = new Rulebook($folder);
+        self::assertSame(['sound'], $book->suffixes());
+        self::assertSame(10, $book->for('sound', Instant::of('2026-12-31T23:59:59Z'))->mostYears->value);
+        self::assertSame(3, $book->for('sound', Instant::of('2027-01-01'))->mostYears->value);
+        $before = $book->digest();
+        file_put_contents($folder.'/sound.yaml', $text."\n");
+        self::assertNotSame($before, (new Rulebook($folder))->digest());
+        unlink($folder.'/sound.yaml');
+        rmdir($folder);
+    }
+}
