@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use Acre\Core\Rulebook\Rulebook;
 use App\Models\Right;
 use App\Models\User;
+use App\Queries\Names\CaseFiles;
+use App\Support\TradeClock;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\JobProcessing;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -16,6 +23,13 @@ use Illuminate\Support\Str;
 
 final class HouseServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        $this->app->singleton(TradeClock::class);
+        $this->app->singleton(Rulebook::class, fn (): Rulebook => new Rulebook(base_path('rulebook')));
+        $this->app->bind(CaseFiles::class, fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')));
+    }
+
     public function boot(): void
     {
         Model::shouldBeStrict();
@@ -28,5 +42,8 @@ final class HouseServiceProvider extends ServiceProvider
             Limit::perMinute(5)->by('who:'.Str::lower($request->string('email')->toString())),
             Limit::perMinute(30)->by('from:'.$request->ip()),
         ]);
+
+        // A worker lives long: what the clock was set to meanwhile must reach it.
+        Event::listen(JobProcessing::class, fn () => $this->app->make(TradeClock::class)->forget());
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Acre\Core\Time\Instant;
-use Illuminate\Database\ConnectionInterface;
+use Illuminate\Database\Connection;
 
 /**
  * Trade time: what rules, deadlines and holdings are judged by. The machine's clock plus an offset that the demo can move.
@@ -17,7 +17,7 @@ final class TradeClock
 
     private ?int $offset = null;
 
-    public function __construct(private readonly ConnectionInterface $database)
+    public function __construct(private readonly Connection $database)
     {
     }
 

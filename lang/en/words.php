@@ -2,11 +2,68 @@
 
 declare(strict_types=1);
 
+// Vocabularies: one word or a few for each case of an enum, and the words of ours explained.
 return [
     'role' => [
         'owner' => 'Owner: runs the place',
         'steward' => 'Steward: may spend and move names',
         'clerk' => 'Clerk: prepares, may not settle',
         'reader' => 'Reader: may look',
+    ],
+    'phase' => [
+        'in_term' => 'in its paid term', 'grace' => 'late, in grace', 'suspended' => 'late, switched off', 'redemption' => 'in redemption',
+        'pending_delete' => 'being deleted', 'released' => 'free for anybody', 'not_known' => 'end not known',
+    ],
+    'intent' => ['by_itself' => 'renews by itself', 'when_told' => 'renew when told', 'ask_client' => 'ask the client', 'lapse' => 'lapse'],
+    'lock' => ['on' => 'on', 'off' => 'off', 'unknown' => 'not known'],
+    'event' => [
+        'ask_by' => 'The client must have said', 'charge' => 'Charged', 'end' => 'The paid term ends', 'dark' => 'Stops answering', 'last_plain' => 'The plain price ends',
+        'last_at_all' => 'Last day at all', 'released' => 'Free for anybody', 'hold_ends' => 'May go to another registrar again',
+    ],
+    'cost' => ['NameLost' => 'the name', 'Dark' => 'it goes dark', 'MovementFails' => 'a movement fails', 'Money' => 'money', 'Attention' => 'nothing yet'],
+    'verdict' => ['clear' => 'Clear', 'clear_from' => 'Clear from :date', 'not_known' => 'Not known yet', 'stopped' => 'Stopped'],
+    'actor' => [
+        'house' => 'we', 'client' => 'the client', 'giver' => 'the giving side', 'receiver' => 'the receiver', 'registrar' => 'the registrar',
+        'registry' => 'the registry', 'time' => 'nobody: time does',
+    ],
+    'cure' => [
+        'renew_first' => 'Renew first', 'restore_first' => 'Restore first', 'wait' => 'Wait', 'move_registrar' => 'Move registrar instead', 'see_docket' => 'See the docket',
+        'ask_receiver' => 'Ask the receiver', 'lift_hold' => 'Have the hold lifted', 'say_when' => 'Write down its end', 'ask_client' => 'Ask the client',
+        'change_intent' => 'Change what is meant', 'keep_copy' => 'Keep a copy', 'other_account' => 'Choose another account', 'gain_access' => 'Gain access',
+        'look_at_record' => 'Look at the record', 'leave_out' => 'Leave it out',
+    ],
+    'identifier' => ['number' => 'number', 'login' => 'login', 'mailbox' => 'mailbox', 'handle' => 'handle'],
+    'receiver_by' => ['number_login' => 'number and login', 'mailbox_number' => 'mailbox and number', 'mailbox' => 'mailbox alone', 'handle' => 'public handle'],
+    'confirms' => [
+        'nobody' => 'nobody: it is done at once', 'receiver' => 'the receiver accepts', 'giver_then_receiver' => 'the giver confirms, then the receiver accepts',
+        'receiver_then_giver' => 'the receiver accepts, then the giver confirms',
+    ],
+    'extra' => ['privacy' => 'privacy service', 'mail' => 'mail service', 'redirects' => 'redirects', 'zone' => 'zone service', 'certificate' => 'certificate', 'hosting' => 'hosting'],
+    'fate' => ['along' => 'comes along', 'stays' => 'stays behind', 'ends' => 'ends'],
+    'action' => ['add' => 'register', 'renew' => 'renew a year', 'transfer' => 'transfer in', 'restore' => 'restore', 'late' => 'late fee', 'handover' => 'hand over'],
+    'reason' => ['registered' => '60 days after it was registered', 'moved' => '60 days after its last move'],
+    'access' => ['ours' => 'ours: we can sign in', 'theirs' => 'theirs: we can’t'],
+    'docket_state' => ['prepared' => 'prepared, waits for a Steward', 'settled' => 'under way', 'closed' => 'closed', 'called_off' => 'called off'],
+    'line_state' => [
+        'prepared' => 'prepared', 'waiting' => 'waits', 'begun' => 'on its slip', 'done' => 'done', 'stopped' => 'stopped', 'refused' => 'refused', 'called_off' => 'called off',
+    ],
+    'leg' => [
+        'unlock_account' => ['do' => 'Unlock the giving account', 'otherwise' => 'the registrar refuses the offer'],
+        'lift_lock' => ['do' => 'Lift the lock', 'otherwise' => 'the registrar refuses the offer'],
+        'offer' => ['do' => 'Offer the names to the receiving account', 'otherwise' => 'nothing moves'],
+        'confirm' => ['do' => 'Confirm from the giving side', 'otherwise' => 'the offer lapses and nothing moves'],
+        'accept' => ['do' => 'Accept in the receiving account', 'otherwise' => 'the offer lapses and nothing moves'],
+        'set_lock' => ['do' => 'Set the lock again', 'otherwise' => 'the name can be moved by whoever has its code'],
+    ],
+    'explained' => [
+        'roll' => 'the inventory: every name that is held',
+        'sheaf' => 'the names that you have gathered, from any page, to act on together',
+        'docket' => 'the record of one deed done to many names, name by name',
+        'slip' => 'the work to do at a registrar’s own page: steps in order, values to copy, lines to tick',
+        'handover' => 'a name goes from one account to another at the same registrar',
+        'intent' => 'what is to happen at a name’s end',
+        'lot' => 'the names of one docket that go together: one giving account, within the registrar’s limit',
+        'chain' => 'who has held a name, from when to when, and by what deed',
+        'folio' => 'one name’s own page',
     ],
 ];

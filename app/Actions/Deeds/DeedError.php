@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Deeds;
+
+use DomainException;
+
+/** Why a deed can't be done as asked; the message is for the person who asked. */
+final class DeedError extends DomainException
+{
+    /** @param  array<string, string|int>  $with */
+    private static function say(string $key, array $with = []): self
+    {
+        $said = __('deeds.errors.'.$key, $with);
+
+        return new self(is_string($said) ? $said : $key);
+    }
+
+    public static function nothingCanGo(): self
+    {
+        return self::say('nothing_can_go');
+    }
+
+    public static function shownHasChanged(): self
+    {
+        return self::say('shown_has_changed');
+    }
+
+    public static function notPrepared(): self
+    {
+        return self::say('not_prepared');
+    }
+
+    public static function notYet(string $date): self
+    {
+        return self::say('not_yet', ['date' => $date]);
+    }
+
+    public static function beforeItBegan(string $name, string $date): self
+    {
+        return self::say('before_it_began', ['name' => $name, 'date' => $date]);
+    }
+
+    public static function noReason(): self
+    {
+        return self::say('no_reason');
+    }
+
+    public static function nobodyChosen(): self
+    {
+        return self::say('nobody_chosen');
+    }
+
+    public static function nothingTicked(): self
+    {
+        return self::say('nothing_ticked');
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Deeds;
+
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Precision;
+use App\Actions\Standings\MakeStandings;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\DocketState;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\User;
+use App\Queries\Names\CaseFiles;
+use App\Support\Dates;
+use App\Support\HouseLog;
+use App\Support\TradeClock;
+use Illuminate\Database\Connection;
+
+/** Ends lines that are out on their slip: done on a day, refused for a reason, or called off. All or none of what was ticked. */
+final readonly class EndLines
+{
+    public function __construct(
+        private Connection $database,
+        private Deeds $deeds,
+        private CaseFiles $files,
+        private MakeStandings $standings,
+        private CloseDocket $close,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
+    }
+
+    /**
+     * The holding changes in the same transaction.
+     *
+     * @param  list<int>|null  $lineIds  null: all that are open
+     * @param  Instant  $on  the day on which the registrar's page showed it
+     * @return int how many were ended; those that somebody else has ended meanwhile are left as they are
+     *
+     * @throws DeedError when it can't have been done on that day
+     */
+    public function done(User $user, Docket $docket, ?array $lineIds, Instant $on): int
+    {
+        $now = $this->clock->now();
+        if ($on->epoch > $now->epoch) {
+            throw DeedError::notYet(Dates::full($on));
+        }
+        // Today's are known to the second, so that what follows on the same day follows.
+        $at = $on->precision === Precision::Day && $on->equals($now) ? $now : $on;
+
+        return $this->end($user, $docket, $lineIds, [LineState::Begun], function (DocketLine $line) use ($docket, $user, $on, $at, $now): void {
+            $file = $this->files->of([$line->name_id], $now)[$line->name_id];
+            $this->deeds->of($docket)->complete($line, $file, $docket->terms, $at);
+            $line->update(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
+        });
+    }
+
+    /**
+     * @param  list<int>|null  $lineIds
+     *
+     * @throws DeedError without a reason
+     */
+    public function refused(User $user, Docket $docket, ?array $lineIds, string $reason): int
+    {
+        if (trim($reason) === '') {
+            throw DeedError::noReason();
+        }
+
+        return $this->end($user, $docket, $lineIds, [LineState::Begun], function (DocketLine $line) use ($docket, $reason): void {
+            $this->deeds->of($docket)->abandon($line, $this->clock->now());
+            $line->update(['state' => LineState::Refused, 'reason' => trim($reason)]);
+        });
+    }
+
+    /** Whatever is still open; a docket that nobody settled yet is called off whole. */
+    public function calledOff(User $user, Docket $docket): int
+    {
+        return $this->end($user, $docket, null, [LineState::Prepared, LineState::Waiting, LineState::Begun], function (DocketLine $line) use ($docket): void {
+            $this->deeds->of($docket)->abandon($line, $this->clock->now());
+            $line->update(['state' => LineState::CalledOff]);
+        });
+    }
+
+    /**
+     * @param  list<int>|null  $lineIds
+     * @param  list<LineState>  $from
+     * @param  callable(DocketLine): void  $how
+     */
+    private function end(User $user, Docket $docket, ?array $lineIds, array $from, callable $how): int
+    {
+        return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $how): int {
+            $locked = Docket::query()->lockForUpdate()->findOrFail($docket->id);
+            $lines = DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', $from)
+                ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))
+                ->orderBy('name_id')->lockForUpdate()->get();
+            Name::query()->whereIn('id', $lines->pluck('name_id'))->orderBy('id')->lockForUpdate()->get();
+            foreach ($lines as $line) {
+                $how($line);
+            }
+            $ids = array_map(fn (mixed $id): int => is_int($id) ? $id : 0, array_values($lines->pluck('name_id')->all()));
+            $this->standings->of($ids);
+            $this->log->writeMany(array_map(fn (DocketLine $line): array => [
+                'event' => $line->state->value, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $docket->id],
+            ], array_values($lines->all())), $user->id);
+            if ($locked->state === DocketState::Prepared) {
+                $locked->update(['state' => DocketState::CalledOff, 'closed_on' => $this->clock->now()]);
+                $this->log->write('called_off', 'docket', $docket->id, [], $user->id);
+            }
+            $this->close->ifAllEnded($docket->id);
+
+            return $lines->count();
+        });
+    }
+}

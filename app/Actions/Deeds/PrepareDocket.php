@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Deeds;
+
+use Acre\Core\Movement\Readiness;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\DocketState;
+use App\Models\LineState;
+use App\Models\User;
+use App\Queries\Names\CaseFiles;
+use App\Support\HouseLog;
+use App\Support\TradeClock;
+use Illuminate\Database\Connection;
+
+/** Writes down a deed that is to be done to many names: the docket and a line a name, those that can't go with their reasons. */
+final readonly class PrepareDocket
+{
+    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private TradeClock $clock, private HouseLog $log)
+    {
+    }
+
+    /**
+     * A second press of the same button finds the docket that the first one made.
+     *
+     * @param  string  $token  the form's one-time id
+     * @param  list<int>  $nameIds
+     * @param  array<string, mixed>  $terms
+     * @param  list<int>  $shownClear  the names that the page said could go: fewer may go, never more
+     *
+     * @throws DeedError when nothing can go, or more would than was shown
+     */
+    public function handle(User $user, string $token, string $deed, array $nameIds, array $terms, array $shownClear): Docket
+    {
+        return $this->database->transaction(function () use ($user, $token, $deed, $nameIds, $terms, $shownClear): Docket {
+            $this->database->select('SELECT pg_advisory_xact_lock(hashtext(?))', [$token]);
+            $before = Docket::query()->where('token', $token)->first();
+            if ($before !== null) {
+                return $before;
+            }
+            $now = $this->clock->now();
+            $files = $this->files->of($nameIds, $now);
+            $contract = $this->deeds->named($deed);
+            $judged = array_map(fn ($file): Readiness => $contract->judge($file, $terms, $now), $files);
+            $clear = array_keys(array_filter($judged, fn (Readiness $readiness): bool => $readiness->isClear()));
+            if ($clear === []) {
+                throw DeedError::nothingCanGo();
+            }
+            if (array_diff($clear, $shownClear) !== []) {
+                throw DeedError::shownHasChanged();
+            }
+            $docket = Docket::query()->create([
+                'token' => $token, 'deed' => $deed, 'state' => DocketState::Prepared, 'terms' => $terms,
+                'digest' => hash('sha256', (string) json_encode([$deed, $terms, $shownClear])), 'prepared_by' => $user->id, 'prepared_on' => $now,
+            ]);
+            $rows = [];
+            $lots = new Lots;
+            foreach ($files as $id => $file) {
+                $isClear = $judged[$id]->isClear();
+                $change = $contract->beforeAndAfter($file, $terms);
+                $rows[] = [
+                    'docket_id' => $docket->id, 'name_id' => $id, 'giving_account_id' => $file->account->id, 'position' => count($rows) + 1,
+                    'lot' => $isClear ? $lots->next($file->account->id, $file->lotSize) : 0,
+                    'state' => ($isClear ? LineState::Prepared : LineState::Stopped)->value,
+                    'findings' => json_encode($judged[$id]->findings, JSON_THROW_ON_ERROR),
+                    'before' => json_encode($change['before'], JSON_THROW_ON_ERROR), 'after' => json_encode($change['after'], JSON_THROW_ON_ERROR),
+                    'created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond(),
+                ];
+            }
+            foreach (array_chunk($rows, 500) as $chunk) {
+                DocketLine::query()->insert($chunk);
+            }
+            $this->log->write('prepared', 'docket', $docket->id, ['deed' => $deed, 'clear' => count($clear), 'stopped' => count($files) - count($clear)], $user->id);
+
+            return $docket;
+        });
+    }
+}

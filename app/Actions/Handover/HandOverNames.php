@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Handover;
+
+use Acre\Core\Movement\ExtraFate;
+use Acre\Core\Movement\Leg as CoreLeg;
+use Acre\Core\Movement\Readiness;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Precision;
+use Acre\Core\Time\Span;
+use App\Actions\Deeds\Deed;
+use App\Actions\Deeds\DeedError;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\Extra;
+use App\Models\Holding;
+use App\Models\Leg;
+use App\Models\Movement;
+use App\Queries\Dockets\Slip;
+use App\Queries\Dockets\Slips;
+use App\Queries\Names\CaseFile;
+use App\Support\Dates;
+
+/** Names go from one account to another at the same registrar. */
+final class HandOverNames implements Deed
+{
+    /** @var array<int, Account> */
+    private array $receivers = [];
+
+    public function __construct(private readonly Rulebook $book, private readonly Slips $slips)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'hand_over';
+    }
+
+    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    {
+        $chosen = HandoverTermsChosen::unpack($terms);
+
+        return $file->handoverTo($this->receiver($chosen)->facts(), $chosen->answerBy, $this->book, $now)->judge();
+    }
+
+    public function begin(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now): void
+    {
+        $legs = $readiness->legs;
+        $movement = Movement::query()->create([
+            'name_id' => $file->nameId, 'docket_id' => $line->docket_id, 'kind' => 'handover', 'opened_on' => $now,
+            'expected_by' => $legs === [] ? HandoverTermsChosen::unpack($terms)->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)),
+        ]);
+        foreach ($legs as $place => $leg) {
+            Leg::query()->create(['movement_id' => $movement->id, 'position' => $place, 'kind' => $leg->kind, 'actor' => $leg->actor, 'due_by' => $leg->by]);
+        }
+    }
+
+    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
+    {
+        $chosen = HandoverTermsChosen::unpack($terms);
+        $held = Holding::query()->where('name_id', $file->nameId)->whereRaw('upper_inf(span)')->firstOrFail();
+        $since = $held->span->from;
+        if ($since !== null && $on->epoch <= $since->epoch) {
+            // A holding of the same day is left a second after it began; one of an earlier day can't be.
+            if ($on->precision !== Precision::Day || ! $on->equals($since)) {
+                throw DeedError::beforeItBegan($file->facts->name->unicode, Dates::exact($since));
+            }
+            $on = $since->plusSeconds(1);
+        }
+        $held->update(['span' => Span::of($since, $on)]);
+        Holding::query()->create([
+            'name_id' => $file->nameId, 'registration_id' => $file->registrationId, 'account_id' => $chosen->receiverId,
+            'client_id' => $chosen->clientId ?? $file->clientId, 'span' => Span::since($on), 'docket_id' => $line->docket_id,
+        ]);
+        foreach ($file->handover->extras as $kind => $fate) {
+            if ($fate !== ExtraFate::ComesAlong) {
+                Extra::query()->where('registration_id', $file->registrationId)->where('kind', $kind)->whereNull('ended_on')->update(['ended_on' => $on->isoSecond()]);
+            }
+        }
+        $this->close($line, $on, true);
+    }
+
+    public function abandon(DocketLine $line, Instant $now): void
+    {
+        $this->close($line, $now, false);
+    }
+
+    public function slip(Docket $docket): Slip
+    {
+        return $this->slips->of($docket, HandoverTermsChosen::unpack($docket->terms));
+    }
+
+    public function inOneLine(Docket $docket): string
+    {
+        $chosen = HandoverTermsChosen::unpack($docket->terms);
+        $receiver = $this->receiver($chosen);
+        $said = __('deeds.hand_over.one_line', [
+            'registrar' => $receiver->registrar->name, 'account' => $receiver->number, 'by' => $chosen->answerBy->iso(),
+            'client' => $chosen->clientId === null ? 'the same clients' : Client::query()->findOrFail($chosen->clientId)->name,
+        ]);
+
+        return is_string($said) ? $said : self::key();
+    }
+
+    public function beforeAndAfter(CaseFile $file, array $terms): array
+    {
+        $chosen = HandoverTermsChosen::unpack($terms);
+        $receiver = $this->receiver($chosen);
+        $client = $chosen->clientId === null ? $file->clientName : Client::query()->findOrFail($chosen->clientId)->name;
+
+        return [
+            'before' => ['account' => $file->account->registrarName.' '.$file->account->number, 'client' => $file->clientName],
+            'after' => ['account' => $receiver->registrar->name.' '.$receiver->number, 'client' => $client],
+        ];
+    }
+
+    private function close(DocketLine $line, Instant $on, bool $done): void
+    {
+        $movement = Movement::query()->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->whereNull('closed_on')->first();
+        $movement?->update(['closed_on' => $on]);
+        if ($movement !== null && $done) {
+            Leg::query()->where('movement_id', $movement->id)->whereNull('done_on')->update(['done_on' => $on->isoSecond()]);
+        }
+    }
+
+    private function receiver(HandoverTermsChosen $chosen): Account
+    {
+        return $this->receivers[$chosen->receiverId] ??= $chosen->receiver();
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Handover;
+
+use Acre\Core\Time\Instant;
+use App\Models\Account;
+use UnexpectedValueException;
+
+/** What was chosen for a handover: to which account, whose the names are afterwards, by when an answer is wanted. */
+final readonly class HandoverTermsChosen
+{
+    /** @param  int|null  $clientId  null: each name stays with its client */
+    public function __construct(public int $receiverId, public ?int $clientId, public Instant $answerBy)
+    {
+    }
+
+    /** @return array<string, mixed> as it stands in `dockets.terms` */
+    public function pack(): array
+    {
+        return ['receiver' => $this->receiverId, 'client' => $this->clientId, 'answer_by' => $this->answerBy->iso()];
+    }
+
+    /** @param  array<string, mixed>  $terms */
+    public static function unpack(array $terms): self
+    {
+        $receiver = $terms['receiver'] ?? null;
+        $client = $terms['client'] ?? null;
+        $by = $terms['answer_by'] ?? null;
+        if (! is_int($receiver) || ! is_string($by) || ! (is_int($client) || $client === null)) {
+            throw new UnexpectedValueException('These are not the terms of a handover.');
+        }
+
+        return new self($receiver, $client, Instant::of($by));
+    }
+
+    public function receiver(): Account
+    {
+        return Account::query()->with(['registrar', 'owner'])->findOrFail($this->receiverId);
+    }
+}

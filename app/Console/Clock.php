@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
+use App\Actions\Standings\MakeStandings;
+use App\Support\Dates;
+use App\Support\TradeClock;
+use Illuminate\Console\Command;
+
+/** `./acre clock`: shows or moves the demo's day, and waits until every standing is made again. */
+final class Clock extends Command
+{
+    protected $signature = 'acre:clock {to? : +3d, a date, or back}';
+
+    protected $description = 'Show or move the trade clock; back resets the demo';
+
+    public function handle(TradeClock $clock, MakeStandings $standings): int
+    {
+        $to = $this->argument('to');
+        if (! is_string($to)) {
+            $this->line('The house’s clock shows '.Dates::exact($clock->now()).' UTC.');
+
+            return self::SUCCESS;
+        }
+        if ($to === 'back') {
+            return $this->call('acre:demo');
+        }
+        try {
+            $instant = preg_match('/^\+(\d{1,4})d$/D', $to, $days) === 1 ? $clock->now()->plusDays((int) $days[1]) : $this->morning(Instant::of($to));
+        } catch (TimeError $e) {
+            $this->error($e->getMessage().' Or +3d, or back.');
+
+            return self::INVALID;
+        }
+        if ($instant->isBefore($clock->now())) {
+            $this->error('The clock only goes forward: what was done since can’t be undone by it. ./acre clock back resets the demo.');
+
+            return self::INVALID;
+        }
+        $clock->set($instant);
+        $made = $standings->due(fn (int $sofar) => $this->output->write("\r{$sofar} standings made again"));
+        $this->line(($made > 0 ? "\n" : '').'The house’s clock shows '.Dates::exact($clock->now()).' UTC.');
+
+        return self::SUCCESS;
+    }
+
+    private function morning(Instant $given): Instant
+    {
+        return $given->epoch % 86_400 === 0 ? $given->plusSeconds(9 * 3600) : $given;
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Acre\Core\Lifecycle\Event;
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\Standing;
+use Acre\Core\Movement\Readiness;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Name\NameError;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
+use App\Models\Name;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\CaseFiles;
+use App\Support\Dates;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Console\Command;
+
+/** `./acre tell NAME`: what the core says of a name. */
+final class Tell extends Command
+{
+    protected $signature = 'acre:tell {name : a domain name, however written} {--at= : a date to judge by, such as 2027-01-01} {--json : as data}';
+
+    protected $description = 'What the rules say of a name: its standing, everything to come, and what it may do';
+
+    public function handle(TradeClock $clock, CaseFiles $files, Rulebook $book, Words $words): int
+    {
+        $given = $this->argument('name');
+        $at = $this->option('at');
+        try {
+            $domain = DomainName::of(is_string($given) ? $given : '')->registrable();
+            $now = is_string($at) ? Instant::of($at) : $clock->now();
+        } catch (NameError|TimeError $e) {
+            $this->error($e->getMessage());
+
+            return self::INVALID;
+        }
+        $name = Name::query()->where('ascii', $domain->ascii)->first();
+        $file = $name === null ? null : $files->of([$name->id], $now)[$name->id] ?? null;
+        $life = $file?->life($book, $now) ?? Lifecycle::of(new NameFacts($domain), new LateTerms, $book->for($domain->suffix(), $now), $now);
+        $standing = Standing::of($life, $file?->waiting);
+        $readiness = $file?->handoverTo(null, $now->plusDays($file->acceptDays), $book, $now)->judge();
+
+        $this->option('json') === true
+            ? $this->line((string) json_encode($this->data($domain, $now, $standing, $file, $readiness), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES))
+            : $this->tell($domain, $now, $standing, $file, $readiness, $words);
+
+        return self::SUCCESS;
+    }
+
+    private function tell(DomainName $domain, Instant $now, Standing $standing, ?CaseFile $file, ?Readiness $readiness, Words $words): void
+    {
+        $this->line($domain->unicode.($domain->unicode === $domain->ascii ? '' : " ({$domain->ascii})").', on '.Dates::full($now));
+        $this->line($file === null ? 'Not on the Roll.' : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.");
+        if ($file !== null) {
+            foreach ($standing->findings as $finding) {
+                $this->line('  '.$words->finding($finding).'.');
+            }
+        }
+        foreach ($domain->findings() as [$finding, $about]) {
+            $this->line('  '.$words->say('names.'.$finding->value, ['about' => $about]).'.');
+        }
+        $events = $standing->lifecycle->toCome();
+        if ($events !== []) {
+            $this->line('To come, if it is not renewed:');
+            foreach ($events as $event) {
+                $this->line(sprintf('  %-12s %-34s%s; missed, it costs %s', Dates::full($event->at), $words->say('words.event.'.$event->kind->value).($event->certain ? '' : ', perhaps'), $event->sum?->text() ?? '', $words->say('words.cost.'.$event->kind->cost()->name)));
+            }
+        }
+        if ($readiness !== null) {
+            $this->line('Handover: '.$words->say('words.verdict.'.$readiness->verdict->value, ['date' => $readiness->from === null ? '' : Dates::full($readiness->from)]).'.');
+            foreach ($readiness->findings as $finding) {
+                $this->line("  [{$finding->effect->value}] ".$words->finding($finding).'.');
+            }
+        }
+        if (! $standing->lifecycle->rules->isDefault) {
+            return;
+        }
+        $this->line("Rules: the cautious default, since the rulebook has no page for .{$domain->suffix()}.");
+    }
+
+    /** @return array<string, mixed> */
+    private function data(DomainName $domain, Instant $now, Standing $standing, ?CaseFile $file, ?Readiness $readiness): array
+    {
+        return [
+            'name' => $domain->ascii,
+            'unicode' => $domain->unicode,
+            'at' => $now->isoSecond(),
+            'rules' => $standing->lifecycle->rules->isDefault ? 'default' : $domain->suffix(),
+            'held' => $file === null ? null : ['client' => $file->clientName, 'registrar' => $file->account->registrarName, 'account' => $file->account->number],
+            'standing' => [
+                'phase' => $standing->lifecycle->phase->value,
+                'presumed' => $standing->lifecycle->presumed,
+                'next' => ['kind' => $standing->next->value, 'at' => $standing->at, 'sum' => $standing->sum],
+                'findings' => $standing->findings,
+            ],
+            'to_come' => array_map(fn (Event $event): array => $event->jsonSerialize(), $standing->lifecycle->toCome()),
+            'handover' => $readiness === null ? null : ['verdict' => $readiness->verdict->value, 'from' => $readiness->from, 'findings' => $readiness->findings],
+        ];
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Acre\Core\Movement;
+use Acre\Core\Time\Instant;
+use App\Models\Casts\AsInstant;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A panel at a registrar: whose it is, and whether we can sign in to it.
+ *
+ * @property int $id
+ * @property int $registrar_id
+ * @property string $number
+ * @property string|null $login
+ * @property string|null $mailbox
+ * @property string|null $handle
+ * @property int|null $owner_id null: the house's own
+ * @property string $access `ours` or `theirs`
+ * @property Instant|null $proven_at since when its identifiers are known to belong together
+ * @property string|null $remarks
+ * @property int $version
+ * @property-read Registrar $registrar
+ * @property-read Client|null $owner
+ */
+final class Account extends Model
+{
+    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'remarks'];
+
+    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'remarks' => null, 'version' => 1];
+
+    protected $casts = ['proven_at' => AsInstant::class];
+
+    /** Needs the registrar loaded. */
+    public function facts(): Movement\Account
+    {
+        return new Movement\Account(
+            $this->id, $this->registrar_id, $this->registrar->name, $this->number, $this->login, $this->mailbox, $this->handle,
+            $this->access === 'ours', $this->proven_at,
+        );
+    }
+
+    /** @return BelongsTo<Registrar, $this> */
+    public function registrar(): BelongsTo
+    {
+        return $this->belongsTo(Registrar::class);
+    }
+
+    /** @return BelongsTo<Client, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(Client::class, 'owner_id');
+    }
+}

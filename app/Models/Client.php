@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * Whom the agency serves; the house itself is one of them.
+ *
+ * @property int $id
+ * @property string $name
+ * @property bool $is_house
+ * @property string|null $mailbox
+ * @property string|null $remarks
+ * @property int $version
+ */
+final class Client extends Model
+{
+    protected $fillable = ['name', 'is_house', 'mailbox', 'remarks'];
+
+    protected $attributes = ['is_house' => false, 'mailbox' => null, 'remarks' => null, 'version' => 1];
+
+    protected $casts = ['is_house' => 'boolean'];
+
+    /** @return HasMany<Account, $this> */
+    public function accounts(): HasMany
+    {
+        return $this->hasMany(Account::class, 'owner_id');
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Acre\Core\Time\Instant;
+use App\Models\Casts\AsInstant;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * What a deed does to one name, and how far it is.
+ *
+ * @property int $id
+ * @property int $docket_id
+ * @property int $name_id
+ * @property int|null $giving_account_id
+ * @property int $position
+ * @property int $lot
+ * @property LineState $state
+ * @property list<array<string, mixed>> $findings
+ * @property string|null $reason
+ * @property Instant|null $done_on
+ * @property int|null $done_by
+ * @property array<string, string>|null $before
+ * @property array<string, string>|null $after
+ * @property-read Name $name
+ * @property-read Docket $docket
+ * @property-read Account|null $givingAccount
+ */
+final class DocketLine extends Model
+{
+    protected $guarded = ['id'];
+
+    protected $attributes = ['findings' => '[]', 'reason' => null, 'done_on' => null, 'done_is_day' => true, 'done_by' => null, 'before' => null, 'after' => null, 'lot' => 0];
+
+    protected $casts = [
+        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean',
+    ];
+
+    /** @return BelongsTo<Name, $this> */
+    public function name(): BelongsTo
+    {
+        return $this->belongsTo(Name::class);
+    }
+
+    /** @return BelongsTo<Docket, $this> */
+    public function docket(): BelongsTo
+    {
+        return $this->belongsTo(Docket::class);
+    }
+
+    /** @return BelongsTo<Account, $this> */
+    public function givingAccount(): BelongsTo
+    {
+        return $this->belongsTo(Account::class, 'giving_account_id');
+    }
+}

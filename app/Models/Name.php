@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * One row an ASCII form, for ever.
+ *
+ * @property int $id
+ * @property string $ascii
+ * @property string $unicode
+ * @property string $suffix
+ * @property-read Registration|null $registration
+ */
+final class Name extends Model
+{
+    protected $fillable = ['ascii', 'unicode', 'suffix'];
+
+    public function getRouteKeyName(): string
+    {
+        return 'ascii';
+    }
+
+    /** @return HasOne<Registration, $this> */
+    public function registration(): HasOne
+    {
+        return $this->hasOne(Registration::class)->whereRaw('upper_inf(span)');
+    }
+
+    /** @return HasMany<Holding, $this> */
+    public function holdings(): HasMany
+    {
+        return $this->hasMany(Holding::class)->orderByRaw('lower(span) NULLS FIRST');
+    }
+
+    /** @return HasMany<DocketLine, $this> */
+    public function docketLines(): HasMany
+    {
+        return $this->hasMany(DocketLine::class);
+    }
+}

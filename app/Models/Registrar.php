@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Acre\Core\Movement\Confirms;
+use Acre\Core\Movement\ExtraFate;
+use Acre\Core\Movement\HandoverTerms;
+use Acre\Core\Movement\ReceiverBy;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A registrar and its terms. Days are whole; null is not known.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $link
+ * @property ReceiverBy $receiver_by
+ * @property Confirms $confirms
+ * @property bool $names_giver
+ * @property bool $lock_first
+ * @property bool $unlock_account_first
+ * @property int $accept_days
+ * @property int $lot_size
+ * @property int $handover_hold_days
+ * @property int $charge_lead_days
+ * @property int|null $dark_after_days
+ * @property int|null $plain_after_days
+ * @property int|null $late_until_days
+ * @property array<string, string> $extras what becomes of each extra in a handover
+ * @property string|null $remarks
+ * @property int $version
+ */
+final class Registrar extends Model
+{
+    protected $guarded = ['id', 'version'];
+
+    protected $attributes = [
+        'link' => 'slip', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => false, 'lock_first' => false,
+        'unlock_account_first' => false, 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 0,
+        'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'remarks' => null, 'version' => 1,
+    ];
+
+    protected $casts = [
+        'receiver_by' => ReceiverBy::class, 'confirms' => Confirms::class, 'names_giver' => 'boolean', 'lock_first' => 'boolean',
+        'unlock_account_first' => 'boolean', 'extras' => 'array',
+    ];
+
+    public function handoverTerms(): HandoverTerms
+    {
+        return new HandoverTerms(
+            $this->receiver_by, $this->confirms, $this->names_giver, $this->lock_first, $this->unlock_account_first, $this->handover_hold_days,
+            array_map(ExtraFate::from(...), $this->extras),
+        );
+    }
+
+    /** @return HasMany<Account, $this> */
+    public function accounts(): HasMany
+    {
+        return $this->hasMany(Account::class);
+    }
+
+    /** @return HasMany<Price, $this> */
+    public function prices(): HasMany
+    {
+        return $this->hasMany(Price::class);
+    }
+}

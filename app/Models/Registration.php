@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Models\Casts\AsInstant;
+use App\Models\Casts\AsSpan;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A name over the span in which it was registered, with the facts that are known of it.
+ *
+ * @property int $id
+ * @property int $name_id
+ * @property Span $span
+ * @property Instant|null $created_on
+ * @property Instant|null $ends_on
+ * @property Instant|null $moved_on
+ * @property list<string> $statuses
+ * @property Lock $lock
+ * @property Intent $intent
+ * @property string|null $registrant
+ * @property string|null $registrant_mailbox
+ * @property string|null $reference
+ * @property array<string, string> $raw
+ * @property array<string, array<string, mixed>> $sources
+ * @property int $version
+ */
+final class Registration extends Model
+{
+    protected $guarded = ['id', 'version'];
+
+    protected $attributes = [
+        'created_on' => null, 'created_is_day' => true, 'ends_on' => null, 'ends_is_day' => true, 'moved_on' => null, 'moved_is_day' => true,
+        'statuses' => '[]', 'lock' => 'unknown', 'intent' => 'when_told', 'registrant' => null, 'registrant_mailbox' => null, 'reference' => null,
+        'raw' => '{}', 'sources' => '{}', 'version' => 1,
+    ];
+
+    protected $casts = [
+        'span' => AsSpan::class, 'created_on' => AsInstant::class.':created_is_day', 'ends_on' => AsInstant::class.':ends_is_day',
+        'moved_on' => AsInstant::class.':moved_is_day', 'statuses' => 'array', 'lock' => Lock::class, 'intent' => Intent::class, 'raw' => 'array', 'sources' => 'array',
+        'created_is_day' => 'boolean', 'ends_is_day' => 'boolean', 'moved_is_day' => 'boolean',
+    ];
+
+    /** @return BelongsTo<Name, $this> */
+    public function name(): BelongsTo
+    {
+        return $this->belongsTo(Name::class);
+    }
+
+    /** @return HasMany<Extra, $this> */
+    public function extras(): HasMany
+    {
+        return $this->hasMany(Extra::class);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Dockets;
+
+use Acre\Core\Movement\Identifier;
+use Acre\Core\Movement\LegKind;
+use App\Actions\Handover\HandoverTermsChosen;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\Leg;
+use App\Models\LineState;
+use App\Models\Movement;
+
+/** Makes the slip of a handover from its open lines and the legs that were written when they began. */
+final readonly class Slips
+{
+    public function of(Docket $docket, HandoverTermsChosen $terms): Slip
+    {
+        $receiver = $terms->receiver();
+        $lines = DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
+            ->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
+        $kinds = $this->kinds($docket);
+        $lots = [];
+        foreach ($lines->groupBy('lot') as $number => $group) {
+            $account = $group->firstOrFail()->givingAccount;
+            if ($account !== null) {
+                $lots[] = $this->lot((int) $number, $account, $receiver, array_values($group->all()), $kinds);
+            }
+        }
+
+        return new Slip($receiver, $lots);
+    }
+
+    /** @return list<LegKind> every step that some name of the docket needs, in order */
+    private function kinds(Docket $docket): array
+    {
+        $needed = Leg::query()->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->whereNull('closed_on')->select('id'))
+            ->toBase()->distinct()->pluck('kind')->all();
+        $confirms = Leg::query()->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->select('id'))
+            ->toBase()->selectRaw('kind, min(position) AS place')->groupBy('kind')->orderBy('place')->pluck('kind')->all();
+
+        return array_values(array_filter(array_map(
+            fn (mixed $kind): ?LegKind => is_string($kind) && in_array($kind, $needed, true) ? LegKind::from($kind) : null, $confirms,
+        )));
+    }
+
+    /**
+     * @param  list<DocketLine>  $lines
+     * @param  list<LegKind>  $kinds
+     */
+    private function lot(int $number, Account $giver, Account $receiver, array $lines, array $kinds): SlipLot
+    {
+        $giving = $receiving = [];
+        foreach ($kinds as $kind) {
+            $step = new SlipStep($kind, $kind === LegKind::Offer ? $this->offer($giver, $receiver) : [], $kind !== LegKind::UnlockAccount);
+            if ($kind->isGiving()) {
+                $giving[] = $step;
+            } else {
+                $receiving[] = $step;
+            }
+        }
+
+        return new SlipLot($number, $giver, $lines, $giving, $receiving);
+    }
+
+    /** @return array<string, string> exactly what this registrar asks for */
+    private function offer(Account $giver, Account $receiver): array
+    {
+        $values = [];
+        $terms = $giver->registrar->handoverTerms();
+        $sides = $terms->namesGiver ? ['giving' => $giver, 'receiving' => $receiver] : ['receiving' => $receiver];
+        foreach ($sides as $side => $account) {
+            foreach ($terms->receiverBy->identifiers() as $identifier) {
+                $values["{$side} {$identifier->value}"] = match ($identifier) {
+                    Identifier::Number => $account->number,
+                    Identifier::Login => $account->login,
+                    Identifier::Mailbox => $account->mailbox,
+                    Identifier::Handle => $account->handle,
+                } ?? 'not written down';
+            }
+        }
+
+        return $values;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Names;
+
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Movement\Account;
+use Acre\Core\Movement\ExtraKind;
+use Acre\Core\Movement\Handover;
+use Acre\Core\Movement\HandoverTerms;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+
+/** Everything that the core asks about one held name, gathered from the tables. */
+final readonly class CaseFile
+{
+    /** @param  list<ExtraKind>  $extras  those that have not ended */
+    public function __construct(
+        public int $nameId,
+        public int $registrationId,
+        public NameFacts $facts,
+        public LateTerms $late,
+        public HandoverTerms $handover,
+        public Account $account,
+        public int $clientId,
+        public string $clientName,
+        public string $registrant,
+        public string $registrantMailbox,
+        public string $reference,
+        public int $acceptDays,
+        public int $lotSize,
+        public array $extras,
+        public ?Waiting $waiting,
+    ) {
+    }
+
+    public function life(Rulebook $book, Instant $now): Lifecycle
+    {
+        return Lifecycle::of($this->facts, $this->late, $book->for($this->facts->name->suffix(), $now), $now);
+    }
+
+    /** The handover of this name, to be judged; without a receiver only the name itself is. */
+    public function handoverTo(?Account $receiver, Instant $answerBy, Rulebook $book, Instant $now): Handover
+    {
+        return new Handover($this->life($book, $now), $this->account, $receiver, $this->handover, $answerBy, $this->extras, $this->waiting);
+    }
+}

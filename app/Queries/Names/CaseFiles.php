@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Names;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Money\Money;
+use Acre\Core\Movement\Account;
+use Acre\Core\Movement\Confirms;
+use Acre\Core\Movement\ExtraFate;
+use Acre\Core\Movement\ExtraKind;
+use Acre\Core\Movement\HandoverTerms;
+use Acre\Core\Movement\ReceiverBy;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** The case files of held names, four queries for however many. */
+final readonly class CaseFiles
+{
+    public function __construct(private Connection $database, private int $askLead)
+    {
+    }
+
+    /**
+     * Names that nobody holds are left out.
+     *
+     * @param  list<int>  $nameIds
+     * @param  Instant  $now  by trade time: which prices hold
+     * @return array<int, CaseFile> by name id, in the order asked for
+     */
+    public function of(array $nameIds, Instant $now): array
+    {
+        if ($nameIds === []) {
+            return [];
+        }
+        $in = '{'.implode(',', $nameIds).'}';
+        $rows = Row::all($this->database->select(<<<'SQL'
+            SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
+                r.statuses, r.lock, r.intent, r.registrant, r.registrant_mailbox, r.reference,
+                a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at,
+                c.id AS client_id, c.name AS client_name, g.id AS registrar_id, g.name AS registrar_name,
+                g.receiver_by, g.confirms, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days,
+                g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras
+            FROM names n
+            JOIN registrations r ON r.name_id = n.id AND upper_inf(r.span)
+            JOIN holdings h ON h.name_id = n.id AND upper_inf(h.span)
+            JOIN accounts a ON a.id = h.account_id
+            JOIN registrars g ON g.id = a.registrar_id
+            JOIN clients c ON c.id = h.client_id
+            WHERE n.id = ANY (?::bigint[])
+            SQL, [$in]));
+        $prices = $this->prices($rows, $now);
+        $extras = $this->extras($in);
+        $waiting = $this->waiting($in);
+        $found = [];
+        foreach ($rows as $row) {
+            $id = $row->int('id');
+            $found[$id] = $this->file($row, $prices[$row->int('registrar_id')][$row->text('suffix')] ?? [], $extras[$id] ?? [], $waiting[$id] ?? null);
+        }
+        $ordered = [];
+        foreach ($nameIds as $id) {
+            if (isset($found[$id])) {
+                $ordered[$id] = $found[$id];
+            }
+        }
+
+        return $ordered;
+    }
+
+    /**
+     * @param  array<string, Money>  $prices
+     * @param  list<ExtraKind>  $extras
+     */
+    private function file(Row $row, array $prices, array $extras, ?Waiting $waiting): CaseFile
+    {
+        $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
+        $fates = array_map(fn (mixed $fate): ?ExtraFate => is_string($fate) ? ExtraFate::tryFrom($fate) : null, $row->json('extras'));
+        /** @var array<string, ExtraFate> $known */
+        $known = array_filter($fates);
+
+        return new CaseFile(
+            $row->int('id'),
+            $row->int('registration_id'),
+            new NameFacts(
+                DomainName::of($row->text('ascii')),
+                $row->instant('created_on', 'created_is_day'),
+                $row->instant('ends_on', 'ends_is_day'),
+                $row->instant('moved_on', 'moved_is_day'),
+                array_values(array_filter($statuses)),
+                Lock::from($row->text('lock')),
+                Intent::from($row->text('intent')),
+            ),
+            new LateTerms(
+                $row->int('charge_lead_days'), $row->intOrNull('dark_after_days'), $row->intOrNull('plain_after_days'), $row->intOrNull('late_until_days'),
+                $this->askLead, $prices['renew'] ?? null, $prices['late'] ?? null, $prices['restore'] ?? null,
+            ),
+            new HandoverTerms(
+                ReceiverBy::from($row->text('receiver_by')), Confirms::from($row->text('confirms')), $row->bool('names_giver'),
+                $row->bool('lock_first'), $row->bool('unlock_account_first'), $row->int('handover_hold_days'), $known,
+            ),
+            new Account(
+                $row->int('account_id'), $row->int('registrar_id'), $row->text('registrar_name'), $row->text('number'), $row->textOrNull('login'),
+                $row->textOrNull('mailbox'), $row->textOrNull('handle'), $row->text('access') === 'ours', $row->instant('proven_at'),
+            ),
+            $row->int('client_id'),
+            $row->text('client_name'),
+            $row->textOrNull('registrant') ?? '',
+            $row->textOrNull('registrant_mailbox') ?? '',
+            $row->textOrNull('reference') ?? '',
+            $row->int('accept_days'),
+            $row->int('lot_size'),
+            $extras,
+            $waiting,
+        );
+    }
+
+    /**
+     * What is paid in the end for each action in force, by registrar and suffix.
+     *
+     * @param  list<Row>  $rows
+     * @return array<int, array<string, array<string, Money>>>
+     */
+    private function prices(array $rows, Instant $now): array
+    {
+        $registrars = array_unique(array_map(fn (Row $row): int => $row->int('registrar_id'), $rows));
+        $found = [];
+        $held = $this->database->select(
+            'SELECT registrar_id, suffix, action, amount, currency, tax_percent FROM prices WHERE registrar_id = ANY (?::bigint[]) AND span @> ?::timestamptz',
+            ['{'.implode(',', $registrars).'}', $now->isoSecond()],
+        );
+        foreach (Row::all($held) as $row) {
+            $found[$row->int('registrar_id')][$row->text('suffix')][$row->text('action')]
+                = Money::of($row->text('amount'), $row->text('currency'))->withTax($row->text('tax_percent'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<int, list<ExtraKind>> */
+    private function extras(string $in): array
+    {
+        $found = [];
+        $rows = $this->database->select(
+            'SELECT r.name_id, e.kind FROM extras e JOIN registrations r ON r.id = e.registration_id AND upper_inf(r.span)
+             WHERE r.name_id = ANY (?::bigint[]) AND e.ended_on IS NULL ORDER BY e.id',
+            [$in],
+        );
+        foreach (Row::all($rows) as $row) {
+            $found[$row->int('name_id')][] = ExtraKind::from($row->text('kind'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<int, Waiting> */
+    private function waiting(string $in): array
+    {
+        $found = [];
+        $rows = $this->database->select(
+            'SELECT name_id, docket_id, coalesce(expected_by, opened_on) AS by FROM movements WHERE closed_on IS NULL AND name_id = ANY (?::bigint[])',
+            [$in],
+        );
+        foreach (Row::all($rows) as $row) {
+            $by = $row->instant('by');
+            if ($by !== null) {
+                $found[$row->int('name_id')] = new Waiting($row->int('docket_id'), $by->toDay());
+            }
+        }
+
+        return $found;
+    }
+}

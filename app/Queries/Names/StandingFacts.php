@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Names;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Money\Money;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Support\Row;
+
+/** What a standing keeps beside its columns so that its row can be drawn without reading another table. */
+final readonly class StandingFacts
+{
+    private function __construct(public Lifecycle $life, public ?Waiting $waiting)
+    {
+    }
+
+    /** @return array<string, mixed> what goes into `standings.facts` */
+    public static function pack(CaseFile $file): array
+    {
+        return array_filter([
+            'created' => $file->facts->created,
+            'ends' => $file->facts->ends,
+            'moved' => $file->facts->moved,
+            'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
+            'lead' => $file->late->chargeLead,
+            'dark' => $file->late->darkAfter,
+            'plain' => $file->late->plainAfter,
+            'late' => $file->late->lateUntil,
+            'ask' => $file->late->askLead,
+            'renew' => $file->late->renew,
+            'fee' => $file->late->late,
+            'restore' => $file->late->restore,
+            'waiting' => $file->waiting === null ? null : [$file->waiting->docket, $file->waiting->by],
+        ], fn (mixed $value): bool => $value !== null && $value !== []);
+    }
+
+    public static function unpack(Row $standing, Rulebook $book, Instant $now): self
+    {
+        $facts = $standing->json('facts');
+        $at = fn (string $key): ?Instant => is_string($facts[$key] ?? null) ? Instant::of($facts[$key]) : null;
+        $days = fn (string $key): ?int => is_int($facts[$key] ?? null) ? $facts[$key] : null;
+        $money = function (string $key) use ($facts): ?Money {
+            $sum = $facts[$key] ?? null;
+
+            return is_array($sum) && is_string($sum[0] ?? null) && is_string($sum[1] ?? null) ? Money::of($sum[0], $sum[1]) : null;
+        };
+        $name = DomainName::of($standing->text('ascii'));
+        $waiting = $facts['waiting'] ?? null;
+        $given = is_array($facts['statuses'] ?? null) ? $facts['statuses'] : [];
+        $statuses = array_values(array_filter(array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, $given)));
+
+        return new self(
+            Lifecycle::of(
+                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent'))),
+                new LateTerms($days('lead') ?? 0, $days('dark'), $days('plain'), $days('late'), $days('ask') ?? 14, $money('renew'), $money('fee'), $money('restore')),
+                $book->for($name->suffix(), $now),
+                $now,
+            ),
+            is_array($waiting) && is_int($waiting[0] ?? null) && is_string($waiting[1] ?? null) ? new Waiting($waiting[0], Instant::of($waiting[1])) : null,
+        );
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Contracts\Auth\Factory as Auth;
+use Illuminate\Database\Connection;
+
+/** The append-only log. A row is written in the transaction of the deed that it tells of; people stand in it by id. */
+final readonly class HouseLog
+{
+    public function __construct(private Connection $database, private TradeClock $clock, private Auth $auth)
+    {
+    }
+
+    /** @param  array<string, scalar|null|list<mixed>>  $data */
+    public function write(string $event, string $subject, ?int $subjectId, array $data = [], ?int $userId = null): void
+    {
+        $this->writeMany([['event' => $event, 'subject' => $subject, 'subject_id' => $subjectId, 'data' => $data]], $userId);
+    }
+
+    /** @param  list<array{event: string, subject: string, subject_id: int|null, data: array<string, mixed>}>  $entries */
+    public function writeMany(array $entries, ?int $userId = null): void
+    {
+        $trade = $this->clock->now()->isoSecond();
+        $user = $userId ?? $this->auth->guard()->id();
+        foreach (array_chunk($entries, 500) as $chunk) {
+            $this->database->table('log')->insert(array_map(fn (array $entry): array => [
+                'trade_at' => $trade,
+                'user_id' => $user,
+                'event' => $entry['event'],
+                'subject' => $entry['subject'],
+                'subject_id' => $entry['subject_id'],
+                'data' => json_encode((object) $entry['data'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            ], $chunk));
+        }
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+use App\Support\Dates;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Contracts\Translation\Translator;
+
+/** Says in words what the core found; every word stands in lang/. */
+final readonly class Words
+{
+    public function __construct(private Translator $lang, private TradeClock $clock)
+    {
+    }
+
+    public function finding(Finding $finding): string
+    {
+        $with = [];
+        foreach ($finding->with as $name => $value) {
+            $with[$name] = match (true) {
+                $value instanceof Instant => $this->near($value),
+                $value instanceof Money => $value->text(),
+                is_string($value) && $this->lang->has("words.{$name}.{$value}") => $this->say("words.{$name}.{$value}"),
+                default => (string) $value,
+            };
+        }
+
+        return $this->say('findings.'.$finding->key(), $with);
+    }
+
+    /** @return array{string, string} the strong line and the lesser one */
+    public function next(Row $standing, ?Money $late = null): array
+    {
+        $kind = NextKind::from($standing->text('next_kind'));
+        $at = $standing->instant('next_at')?->toDay();
+        $ends = $standing->instant('ends_on')?->toDay();
+        $sum = $standing->textOrNull('sum');
+        $with = [
+            'at' => $at === null ? '' : $this->near($at),
+            'ends' => $ends === null ? '' : $this->near($ends),
+            'sum' => $sum === null ? '' : Money::of($sum, $standing->text('currency'))->text(),
+            'late' => $late?->text() ?? '',
+        ];
+        $form = $sum === null ? 'plain' : ($kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum');
+        $key = "standing.next.{$kind->value}";
+
+        return [
+            $this->say($this->lang->has("{$key}.{$form}") ? "{$key}.{$form}" : "{$key}.plain", $with),
+            $this->say("{$key}.lesser", $with),
+        ];
+    }
+
+    public function near(Instant $instant): string
+    {
+        return Dates::near($instant, $this->clock->today());
+    }
+
+    /** @param  array<string, string|int>  $with */
+    public function say(string $key, array $with = []): string
+    {
+        $said = $this->lang->get($key, $with);
+
+        return is_string($said) ? $said : $key;
+    }
+
+    /** @param  array<string, string|int>  $with */
+    public function count(string $key, int $number, array $with = []): string
+    {
+        return $this->lang->choice($key, $number, ['count' => number_format($number)] + $with);
+    }
+}

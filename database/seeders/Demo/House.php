@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+/** The demo's people, clients, registrars and accounts. All invented; hosts under .example, telephone numbers for drama only. */
+final class House
+{
+    public const PASSWORD = 'a tern over the sound';
+
+    /** @return list<array{string, string, string}> name, mailbox, role */
+    public static function people(): array
+    {
+        return [
+            ['Odile Harrow', 'odile@harrow-tern.example', 'owner'],
+            ['Theo Tern', 'theo@harrow-tern.example', 'steward'],
+            ['Maud Ekström', 'maud@harrow-tern.example', 'clerk'],
+            ['Pim Larkin', 'pim@harrow-tern.example', 'reader'],
+        ];
+    }
+
+    /** @return array<string, array{name: string, mailbox: string}> */
+    public static function clients(): array
+    {
+        return [
+            'house' => ['name' => 'Harrow & Tern', 'mailbox' => 'desk@harrow-tern.example'],
+            'foundry' => ['name' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@wickerby-bells.com'],
+            'kelp' => ['name' => 'Sound Kelp Farm', 'mailbox' => 'tide@kelp-post.example'],
+            'tram' => ['name' => 'Low Quay Tramway Museum', 'mailbox' => 'curator@lowquay.example'],
+            'observatory' => ['name' => 'Gannet Head Observatory Trust', 'mailbox' => 'trust@gannet-head.example'],
+            'theatre' => ['name' => 'Quayside Theatre Co-operative', 'mailbox' => 'box@quayside-stage.example'],
+            'choir' => ['name' => 'Sound Choir Association', 'mailbox' => 'notes@soundchoirs.example'],
+            'boatyard' => ['name' => 'Marrow’s Boatyard', 'mailbox' => 'slip@marrow-yard.example'],
+            'vets' => ['name' => 'Ferret & Fowl Veterinary', 'mailbox' => 'desk@ferret-fowl.example'],
+        ];
+    }
+
+    /** @return array<string, array<string, mixed>> the registrars' columns */
+    public static function registrars(): array
+    {
+        return [
+            'skerry' => [
+                'name' => 'Skerry Registrations', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true,
+                'accept_days' => 14, 'lot_size' => 500, 'charge_lead_days' => 7, 'dark_after_days' => 0, 'plain_after_days' => 22, 'late_until_days' => 30,
+                'extras' => ['privacy' => 'along', 'redirects' => 'ends', 'mail' => 'stays', 'certificate' => 'along'],
+            ],
+            'oriel' => [
+                'name' => 'Oriel Names', 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'unlock_account_first' => true,
+                'accept_days' => 7, 'lot_size' => 200, 'charge_lead_days' => 30, 'dark_after_days' => 3, 'plain_after_days' => 30, 'late_until_days' => 40,
+                'extras' => ['privacy' => 'ends', 'zone' => 'along'],
+            ],
+            'pellbridge' => [
+                'name' => 'Pellbridge', 'receiver_by' => 'mailbox_number', 'confirms' => 'receiver_then_giver',
+                'accept_days' => 10, 'lot_size' => 50, 'charge_lead_days' => 0, 'handover_hold_days' => 30, 'dark_after_days' => 1,
+                'extras' => ['mail' => 'stays', 'zone' => 'ends', 'hosting' => 'stays'],
+            ],
+        ];
+    }
+
+    /** @return list<array{string, string, string, string, string, string}> registrar, suffix, action, amount, tax per cent, since */
+    public static function prices(): array
+    {
+        $list = [];
+        $yearly = [
+            'skerry' => ['com' => '9.90', 'net' => '10.90', 'org' => '10.60', 'co.uk' => '7.20', 'uk' => '7.20', 'works' => '13.90', 'de' => '6.80', 'art' => '12.40'],
+            'oriel' => ['com' => '11.40', 'net' => '12.10', 'org' => '11.90', 'co.uk' => '8.40', 'uk' => '8.40'],
+            'pellbridge' => ['com' => '10.80', 'net' => '11.60', 'org' => '11.20', 'co.uk' => '7.20', 'uk' => '7.20', 'de' => '6.80'],
+        ];
+        foreach ($yearly as $registrar => $prices) {
+            foreach ($prices as $suffix => $amount) {
+                $list[] = [$registrar, $suffix, 'renew', $amount, '0', '2023-01-01'];
+                if (! str_ends_with($suffix, 'uk') && $suffix !== 'de') {
+                    $list[] = [$registrar, $suffix, 'restore', $registrar === 'oriel' ? '95.00' : '86.00', '0', '2023-01-01'];
+                }
+            }
+        }
+        foreach (['com', 'net', 'org', 'co.uk', 'uk', 'works'] as $suffix) {
+            $list[] = ['skerry', $suffix, 'late', '75.40', '0', '2023-01-01'];
+        }
+        $list[] = ['oriel', 'com', 'late', '40.00', '0', '2023-01-01'];
+
+        return $list;
+    }
+
+    /** @return array<array-key, array{string, string, string, string, string|null, string|null, string, bool}> registrar, number, login, mailbox, handle, owner, access, proven */
+    public static function accounts(): array
+    {
+        return [
+            '40718' => ['skerry', '40718', 'harrow-tern', 'desk@harrow-tern.example', null, null, 'ours', true],
+            '51877' => ['skerry', '51877', 'wickerby-foundry', 'ledger@wickerby-bells.com', null, 'foundry', 'theirs', true],
+            '51902' => ['skerry', '51902', 'soundkelp', 'tide@kelp-post.example', null, 'kelp', 'theirs', false],
+            '52044' => ['skerry', '52044', 'choirs-of-the-sound', 'notes@soundchoirs.example', null, 'choir', 'ours', true],
+            '7731' => ['oriel', '7731', 'harrow', 'desk@harrow-tern.example', 'HT-ORIEL', null, 'ours', true],
+            '7810' => ['oriel', '7810', 'gannethead', 'trust@gannet-head.example', 'GANNET', 'observatory', 'ours', true],
+            '7902' => ['oriel', '7902', 'quayside', 'box@quayside-stage.example', 'QSIDE', 'theatre', 'theirs', true],
+            '7955' => ['oriel', '7955', 'bells', 'ledger@wickerby-bells.com', 'FNDRY', 'foundry', 'theirs', false],
+            'H-2207' => ['pellbridge', 'H-2207', 'ht2207', 'desk@harrow-tern.example', null, null, 'ours', true],
+            'H-3115' => ['pellbridge', 'H-3115', 'marrow', 'slip@marrow-yard.example', null, 'boatyard', 'theirs', true],
+            'H-3178' => ['pellbridge', 'H-3178', 'lowquay', 'curator@lowquay.example', null, 'tram', 'ours', true],
+            'H-3240' => ['pellbridge', 'H-3240', 'ferretfowl', 'desk@ferret-fowl.example', null, 'vets', 'theirs', false],
+        ];
+    }
+}

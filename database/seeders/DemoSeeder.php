@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Acre\Core\Movement\Identifier;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Handover\HandoverTermsChosen;
+use App\Actions\Standings\MakeStandings;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Docket;
+use App\Models\Extra;
+use App\Models\Holding;
+use App\Models\Name;
+use App\Models\Price;
+use App\Models\Registrar;
+use App\Models\Registration;
+use App\Models\Role;
+use App\Models\User;
+use App\Support\TradeClock;
+use Database\Seeders\Demo\House;
+use Database\Seeders\Demo\Names;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Str;
+
+/**
+ * The demo of Harrow & Tern, told so that every page has its story on 6 October 2026. Three years of deeds are done by
+ * the application's own actions, the trade clock moved along.
+ */
+final class DemoSeeder extends Seeder
+{
+    public const DAY = '2026-10-06T09:00:00Z';
+
+    /** @var array<string, Client> */
+    private array $clients = [];
+
+    /** @var array<array-key, Account> */
+    private array $accounts = [];
+
+    /** @var array<string, int> */
+    private array $names = [];
+
+    public function __construct(
+        private readonly TradeClock $clock,
+        private readonly MakeStandings $standings,
+        private readonly PrepareDocket $prepare,
+        private readonly SettleDocket $settle,
+        private readonly BeginDocketLines $begin,
+        private readonly EndLines $end,
+    ) {
+    }
+
+    public function run(): void
+    {
+        $this->clock->set(Instant::of('2023-06-02T09:00:00Z'));
+        foreach (House::people() as [$name, $mailbox, $role]) {
+            User::enrol($name, $mailbox, House::PASSWORD, Role::from($role));
+        }
+        $this->house();
+        foreach ([...Names::told(), ...Names::others(176)] as $told) {
+            $this->name($told);
+        }
+        $this->standings->of(array_values($this->names));
+        $this->deeds();
+        $this->clock->set(Instant::of(self::DAY));
+        $this->standings->staleByRulebook(all: true);
+        $this->standings->due();
+    }
+
+    private function house(): void
+    {
+        foreach (House::clients() as $key => $client) {
+            $this->clients[$key] = Client::query()->create($client + ['is_house' => $key === 'house']);
+        }
+        $registrars = [];
+        foreach (House::registrars() as $key => $columns) {
+            $registrars[$key] = Registrar::query()->create($columns);
+        }
+        foreach (House::prices() as [$registrar, $suffix, $action, $amount, $tax, $since]) {
+            Price::query()->create([
+                'registrar_id' => $registrars[$registrar]->id, 'suffix' => $suffix, 'action' => $action, 'amount' => $amount, 'currency' => 'GBP',
+                'tax_percent' => $tax, 'span' => Span::since(Instant::of($since)),
+            ]);
+        }
+        foreach (House::accounts() as $key => [$registrar, $number, $login, $mailbox, $handle, $owner, $access, $proven]) {
+            $this->accounts[$key] = Account::query()->create([
+                'registrar_id' => $registrars[$registrar]->id, Identifier::Number->value => $number, Identifier::Login->value => $login,
+                Identifier::Mailbox->value => $mailbox, Identifier::Handle->value => $handle, 'owner_id' => $owner === null ? null : $this->clients[$owner]->id,
+                'access' => $access, 'proven_at' => $proven ? Instant::of('2024-01-15') : null,
+            ]);
+        }
+    }
+
+    /** @param  array{name: string, account: string, client: string, created: string, ends: string|null, intent: string, moved?: string, lock?: string, statuses?: list<string>, extras?: list<string>, registrant?: string, mailbox?: string}  $told */
+    private function name(array $told): void
+    {
+        $domain = DomainName::of($told['name']);
+        $name = Name::query()->create(['ascii' => $domain->ascii, 'unicode' => $domain->unicode, 'suffix' => $domain->suffix()]);
+        $client = $this->clients[$told['client']];
+        $created = Instant::of($told['created']);
+        $registration = Registration::query()->create([
+            'name_id' => $name->id, 'span' => Span::since($created), 'created_on' => $created, 'ends_on' => $told['ends'] === null ? null : Instant::of($told['ends']),
+            'moved_on' => isset($told['moved']) ? Instant::of($told['moved']) : null, 'statuses' => $told['statuses'] ?? [], 'lock' => $told['lock'] ?? 'unknown',
+            'intent' => $told['intent'], 'registrant' => $told['registrant'] ?? $client->name, 'registrant_mailbox' => $told['mailbox'] ?? $client->mailbox,
+            'reference' => 'R'.str_pad((string) (40_000 + $name->id * 7), 6, '0', STR_PAD_LEFT),
+            'sources' => array_fill_keys(['created', 'ends', 'lock', 'intent', 'registrant', 'mailbox'], ['from' => 'typed', 'at' => '2023-06-02']),
+        ]);
+        foreach ($told['extras'] ?? [] as $kind) {
+            Extra::query()->create(['registration_id' => $registration->id, 'kind' => $kind]);
+        }
+        Holding::query()->create([
+            'name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $this->accounts[$told['account']]->id, 'client_id' => $client->id,
+            'span' => Span::since(Instant::latest($created, Instant::of('2023-06-02'))),
+        ]);
+        $this->names[$domain->ascii] = $name->id;
+    }
+
+    /** Handovers of three years, one that waits today, and one that a Clerk has prepared. */
+    private function deeds(): void
+    {
+        $this->handOver('2024-06-02', '51877', $this->some('foundry', '40718', 5), '2024-06-04');
+        $this->handOver('2025-03-03', 'H-3178', $this->some('tram', 'H-2207', 2), '2025-03-05');
+        $this->handOver('2025-09-16', '52044', $this->some('choir', '40718', 4), '2025-09-16');
+        $this->handOver('2026-06-09', '51877', $this->some('foundry', '40718', 3), '2026-06-11');
+        $this->handOver('2026-10-02', '51877', [$this->names['bell-tuning.org'], ...$this->some('foundry', '40718', 2)], null);
+        $this->handOver('2026-10-05', '52044', $this->some('choir', '40718', 3), null, prepared: true);
+    }
+
+    /** @return list<int> names of a client in an account that end well after the story begins */
+    private function some(string $client, string $account, int $count): array
+    {
+        $ids = Name::query()
+            ->whereHas('holdings', fn ($holdings) => $holdings->where('account_id', $this->accounts[$account]->id)->where('client_id', $this->clients[$client]->id)->whereRaw('upper_inf(span)'))
+            ->whereHas('registration', fn ($registrations) => $registrations->where('ends_on', '>', '2027-02-01')->where('created_on', '<', '2023-06-01'))
+            ->whereNotIn('ascii', array_map(fn (array $told): string => DomainName::of($told['name'])->ascii, Names::told()))
+            ->orderBy('id')->limit($count)->toBase()->pluck('id')->all();
+
+        return array_map(fn (mixed $id): int => is_int($id) ? $id : 0, array_values($ids));
+    }
+
+    /** @param  list<int>  $names */
+    private function handOver(string $day, string $to, array $names, ?string $doneOn, bool $prepared = false): void
+    {
+        if ($names === []) {
+            return;
+        }
+        $this->clock->set(Instant::of($day)->plusSeconds(10 * 3600));
+        $this->standings->due();
+        $account = $this->accounts[$to];
+        $terms = new HandoverTermsChosen($account->id, null, $this->clock->today()->plusDays(14));
+        $steward = User::query()->where('role', Role::Steward)->firstOrFail();
+        $clerk = User::query()->where('role', Role::Clerk)->firstOrFail();
+        $docket = $this->prepare->handle($prepared ? $clerk : $steward, (string) Str::uuid(), 'hand_over', $names, $terms->pack(), $names);
+        if ($prepared) {
+            return;
+        }
+        $this->settle->handle($steward, $docket);
+        $this->begin->handle($docket->id);
+        if ($doneOn !== null) {
+            $this->clock->set(Instant::of($doneOn)->plusSeconds(15 * 3600));
+            $this->end->done($steward, Docket::query()->findOrFail($docket->id), null, Instant::of($doneOn));
+        }
+    }
+}
