@@ -2,8 +2,18 @@
 
 declare(strict_types=1);
 
+use App\Http\Accounts\AccountController;
+use App\Http\Clients\ClientController;
+use App\Http\Dockets\DocketController;
+use App\Http\Handover\HandOverController;
+use App\Http\Imports\ImportController;
+use App\Http\Names\NameController;
+use App\Http\Registrars\PriceController;
+use App\Http\Registrars\RegistrarController;
+use App\Http\Roll\RollController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
+use App\Http\Sheaf\SheafController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -13,9 +23,59 @@ Route::middleware('guest')->group(function (): void {
     Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 });
 
+// Every route below names who may; a test walks them all.
 Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->middleware('can:look');
     Route::redirect('/', '/roll')->middleware('can:look');
-    Route::view('bring-in', 'roll.index')->name('bring-in.create')->middleware('can:look');
-    Route::view('roll', 'roll.index')->name('roll')->middleware('can:look');
+    Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
+
+    Route::controller(SheafController::class)->prefix('sheaf')->name('sheaf.')->middleware('can:prepare')->group(function (): void {
+        Route::post('/', 'store')->name('add');
+        Route::patch('/', 'update')->name('remove');
+        Route::delete('/', 'destroy')->name('empty');
+    });
+
+    Route::controller(NameController::class)->prefix('names')->name('names.')->group(function (): void {
+        Route::get('{name}', 'show')->name('show')->middleware('can:view,name');
+        Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');
+        Route::put('{name}', 'update')->name('update')->middleware('can:change,name');
+    });
+
+    Route::controller(ImportController::class)->prefix('bring-in')->name('bring-in.')->group(function (): void {
+        Route::get('/', 'create')->name('create')->middleware('can:prepare');
+        Route::post('/', 'store')->name('store')->middleware('can:prepare');
+        Route::get('{import}', 'show')->name('show')->middleware('can:view,import')->whereNumber('import');
+        Route::get('{import}/state', 'state')->name('state')->middleware('can:view,import')->whereNumber('import');
+        Route::get('{import}/columns', 'edit')->name('edit')->middleware('can:match,import')->whereNumber('import');
+        Route::post('{import}/columns', 'match')->name('match')->middleware('can:match,import')->whereNumber('import');
+        Route::post('{import}/write', 'write')->name('write')->middleware('can:write,import')->whereNumber('import');
+    });
+
+    foreach (['clients' => ClientController::class, 'registrars' => RegistrarController::class, 'accounts' => AccountController::class] as $area => $controller) {
+        $one = rtrim($area, 's');
+        Route::get($area, [$controller, 'index'])->name("{$area}.index")->middleware('can:look');
+        Route::get("{$area}/create", [$controller, 'create'])->name("{$area}.create")->middleware('can:prepare');
+        Route::post($area, [$controller, 'store'])->name("{$area}.store")->middleware('can:prepare');
+        Route::get("{$area}/{{$one}}", [$controller, 'show'])->name("{$area}.show")->middleware('can:look')->whereNumber($one);
+        Route::get("{$area}/{{$one}}/edit", [$controller, 'edit'])->name("{$area}.edit")->middleware('can:prepare')->whereNumber($one);
+        Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare')->whereNumber($one);
+    }
+    Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');
+
+    Route::controller(HandOverController::class)->prefix('hand-over')->middleware('can:prepare')->group(function (): void {
+        Route::get('/', 'show')->name('hand-over');
+        Route::post('/', 'store')->name('hand-over.store');
+        Route::post('list', 'paste')->name('hand-over.paste');
+    });
+
+    Route::controller(DocketController::class)->prefix('dockets')->name('dockets.')->whereNumber('docket')->group(function (): void {
+        Route::get('/', 'index')->name('index')->middleware('can:look');
+        Route::get('{docket}', 'show')->name('show')->middleware('can:view,docket');
+        Route::get('{docket}/state', 'state')->name('state')->middleware('can:view,docket');
+        Route::get('{docket}/proof', 'proof')->name('proof')->middleware('can:view,docket');
+        Route::get('{docket}/proof.txt', 'proofText')->name('proof-text')->middleware('can:view,docket');
+        Route::post('{docket}/settle', 'settle')->name('settle')->middleware('can:settle,docket');
+        Route::post('{docket}/tick', 'tick')->name('tick')->middleware('can:tick,docket');
+        Route::post('{docket}/call-off', 'callOff')->name('call-off')->middleware('can:callOff,docket');
+    });
 });

@@ -71,7 +71,7 @@ final class Tell extends Command
         if ($events !== []) {
             $this->line('To come, if it is not renewed:');
             foreach ($events as $event) {
-                $this->line(sprintf('  %-12s %-34s%s; missed, it costs %s', Dates::full($event->at), $words->say('words.event.'.$event->kind->value).($event->certain ? '' : ', perhaps'), $event->sum?->text() ?? '', $words->say('words.cost.'.$event->kind->cost()->name)));
+                $this->line(sprintf('  %-12s %-34s%-9s missed: %s', Dates::full($event->at), $words->say('words.event.'.$event->kind->value).($event->certain ? '' : ', perhaps'), $event->sum?->text() ?? '', $words->say('words.cost.'.$event->kind->cost()->name)));
             }
         }
         if ($readiness !== null) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Name\DomainName;
+use Acre\Core\Name\NameError;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -24,6 +26,18 @@ final class Name extends Model
     public function getRouteKeyName(): string
     {
         return 'ascii';
+    }
+
+    /** An address may carry the name in either form. */
+    public function resolveRouteBinding($value, $field = null): ?self
+    {
+        try {
+            $ascii = DomainName::of(is_string($value) ? $value : '')->ascii;
+        } catch (NameError) {
+            return null;
+        }
+
+        return self::query()->where('ascii', $ascii)->first();
     }
 
     /** @return HasOne<Registration, $this> */

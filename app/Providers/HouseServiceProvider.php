@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use Acre\Core\Rulebook\Rulebook;
+use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\WriteImport;
+use App\Actions\Names\GatherNames;
 use App\Models\Right;
 use App\Models\User;
 use App\Queries\Names\CaseFiles;
 use App\Support\TradeClock;
+use App\View\CurrentSheaf;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
@@ -27,6 +31,10 @@ final class HouseServiceProvider extends ServiceProvider
     {
         $this->app->singleton(TradeClock::class);
         $this->app->singleton(Rulebook::class, fn (): Rulebook => new Rulebook(base_path('rulebook')));
+        $this->app->scoped(CurrentSheaf::class);
+        $this->app->bind(GatherNames::class, fn (Application $app): GatherNames => new GatherNames($app->make(Connection::class), config()->integer('house.selection_limit')));
+        $this->app->when([ReadImport::class, WriteImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
+        $this->app->when(ReadImport::class)->needs('$limit')->giveConfig('house.import_rows');
         $this->app->bind(CaseFiles::class, fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')));
     }
 

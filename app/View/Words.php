@@ -27,12 +27,33 @@ final readonly class Words
             $with[$name] = match (true) {
                 $value instanceof Instant => $this->near($value),
                 $value instanceof Money => $value->text(),
-                is_string($value) && $this->lang->has("words.{$name}.{$value}") => $this->say("words.{$name}.{$value}"),
+                is_string($value) => $this->vocabulary($name, $value),
                 default => (string) $value,
             };
         }
 
         return $this->say('findings.'.$finding->key(), $with);
+    }
+
+    /**
+     * A finding that was written down with a docket's line.
+     *
+     * @param  array<array-key, mixed>  $stored  as `Finding::jsonSerialize()` made it
+     */
+    public function stored(array $stored): string
+    {
+        $with = [];
+        foreach (is_array($stored['with'] ?? null) ? $stored['with'] : [] as $name => $typed) {
+            [$kind, $value] = is_array($typed) ? [$typed[0] ?? null, $typed[1] ?? null] : [null, null];
+            $with[(string) $name] = match (true) {
+                $kind === 'instant' && is_string($value) => $this->near(Instant::of($value)),
+                $kind === 'money' && is_array($value) && is_string($value[0] ?? null) && is_string($value[1] ?? null) => Money::of($value[0], $value[1])->text(),
+                $kind === 'text' && is_string($value) => $this->vocabulary((string) $name, $value),
+                default => is_scalar($value) ? (string) $value : '',
+            };
+        }
+
+        return $this->say('findings.'.(is_string($stored['key'] ?? null) ? $stored['key'] : ''), $with);
     }
 
     /** @return array{string, string} the strong line and the lesser one */
@@ -55,6 +76,12 @@ final readonly class Words
             $this->say($this->lang->has("{$key}.{$form}") ? "{$key}.{$form}" : "{$key}.plain", $with),
             $this->say("{$key}.lesser", $with),
         ];
+    }
+
+    /** A case of an enum in its word, anything else as it is. */
+    private function vocabulary(string $name, string $value): string
+    {
+        return $this->lang->has("words.{$name}.{$value}") ? $this->say("words.{$name}.{$value}") : $value;
     }
 
     public function near(Instant $instant): string

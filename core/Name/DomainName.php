@@ -41,6 +41,9 @@ final readonly class DomainName implements JsonSerializable
         if (filter_var(trim($text, '[]'), FILTER_VALIDATE_IP) !== false) {
             throw NameError::address($text);
         }
+        if (preg_match('/[\s\p{Z}]/u', $text) === 1) {
+            throw NameError::blankInside($text);
+        }
         $parts = explode('.', $text);
         if (in_array('', $parts, true)) {
             throw NameError::emptyLabel($text);

@@ -14,6 +14,11 @@ final class NameError extends InvalidArgumentException
         return new self('There is no name here.');
     }
 
+    public static function blankInside(string $given): self
+    {
+        return new self("“{$given}” has a blank in it: one name at a time, without blanks.");
+    }
+
     public static function oneLabel(string $given): self
     {
         return new self("“{$given}” has only one label: a name has a suffix too, such as {$given}.com.");

@@ -97,6 +97,7 @@ CREATE TABLE imports (
     user_id bigint NOT NULL REFERENCES users,
     file text NOT NULL,
     path text NOT NULL,
+    registrar_id bigint NOT NULL REFERENCES registrars,
     account_id bigint REFERENCES accounts,
     client_id bigint REFERENCES clients,
     shape jsonb NOT NULL,

@@ -126,20 +126,20 @@ final class DemoSeeder extends Seeder
     /** Handovers of three years, one that waits today, and one that a Clerk has prepared. */
     private function deeds(): void
     {
-        $this->handOver('2024-06-02', '51877', $this->some('foundry', '40718', 5), '2024-06-04');
-        $this->handOver('2025-03-03', 'H-3178', $this->some('tram', 'H-2207', 2), '2025-03-05');
-        $this->handOver('2025-09-16', '52044', $this->some('choir', '40718', 4), '2025-09-16');
-        $this->handOver('2026-06-09', '51877', $this->some('foundry', '40718', 3), '2026-06-11');
-        $this->handOver('2026-10-02', '51877', [$this->names['bell-tuning.org'], ...$this->some('foundry', '40718', 2)], null);
-        $this->handOver('2026-10-05', '52044', $this->some('choir', '40718', 3), null, prepared: true);
+        $this->handOver('2024-06-02', '51877', $this->some('foundry', '40718', 4, '2024-06-02'), '2024-06-04');
+        $this->handOver('2025-03-03', 'H-3115', $this->some('boatyard', 'H-2207', 4, '2025-01-20'), '2025-03-05');
+        $this->handOver('2025-09-16', '52044', $this->some('choir', '40718', 4, '2025-09-16'), '2025-09-16');
+        $this->handOver('2026-06-09', '51877', $this->some('foundry', '40718', 2, '2026-06-09'), '2026-06-11');
+        $this->handOver('2026-10-02', '51877', [$this->names['bell-tuning.org'], ...$this->some('foundry', '40718', 1, '2026-10-02')], null);
+        $this->handOver('2026-10-05', '52044', $this->some('theatre', '40718', 2, '2026-10-05'), null, prepared: true);
     }
 
     /** @return list<int> names of a client in an account that end well after the story begins */
-    private function some(string $client, string $account, int $count): array
+    private function some(string $client, string $account, int $count, string $day): array
     {
         $ids = Name::query()
             ->whereHas('holdings', fn ($holdings) => $holdings->where('account_id', $this->accounts[$account]->id)->where('client_id', $this->clients[$client]->id)->whereRaw('upper_inf(span)'))
-            ->whereHas('registration', fn ($registrations) => $registrations->where('ends_on', '>', '2027-02-01')->where('created_on', '<', '2023-06-01'))
+            ->whereHas('registration', fn ($registrations) => $registrations->where('ends_on', '>', '2027-02-01')->where('created_on', '<', $day))
             ->whereNotIn('ascii', array_map(fn (array $told): string => DomainName::of($told['name'])->ascii, Names::told()))
             ->orderBy('id')->limit($count)->toBase()->pluck('id')->all();
 

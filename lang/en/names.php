@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'none_known' => 'None of these is on the Roll: :unknown.',
+    'some_unknown' => '{1} One was not found on the Roll and is left out: :unknown.|[2,*] :count were not found on the Roll and are left out: :unknown.',
+    'changed' => 'What is known of :name is saved.',
     'symbol_in_label' => 'The label “:about” has a symbol that registries don’t take (RFC 5892)',
     'mixed_scripts' => 'The label “:about” mixes scripts, which registries don’t take and people misread',
     'reserved_hyphens' => 'The label “:about” has hyphens in the third and fourth place, which registries keep for encodings',

@@ -20,7 +20,7 @@ return [
         'ask_by' => 'The client must have said', 'charge' => 'Charged', 'end' => 'The paid term ends', 'dark' => 'Stops answering', 'last_plain' => 'The plain price ends',
         'last_at_all' => 'Last day at all', 'released' => 'Free for anybody', 'hold_ends' => 'May go to another registrar again',
     ],
-    'cost' => ['NameLost' => 'the name', 'Dark' => 'it goes dark', 'MovementFails' => 'a movement fails', 'Money' => 'money', 'Attention' => 'nothing yet'],
+    'cost' => ['NameLost' => 'the name is lost', 'Dark' => 'it goes dark', 'MovementFails' => 'a movement fails', 'Money' => 'it costs more', 'Attention' => 'nothing is lost'],
     'verdict' => ['clear' => 'Clear', 'clear_from' => 'Clear from :date', 'not_known' => 'Not known yet', 'stopped' => 'Stopped'],
     'actor' => [
         'house' => 'we', 'client' => 'the client', 'giver' => 'the giving side', 'receiver' => 'the receiver', 'registrar' => 'the registrar',

@@ -1,1 +1,3 @@
 import './ready.js';
+import './sheaf.js';
+import './deeds.js';

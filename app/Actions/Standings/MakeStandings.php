@@ -48,9 +48,10 @@ final readonly class MakeStandings
      * Takes what is due, a batch at a time; several workers may do so at once.
      *
      * @param  callable(int): void|null  $progress  told how many have been made so far
+     * @param  int|null  $batches  stop after so many, and leave the rest to the scheduler
      * @return int how many were made
      */
-    public function due(?callable $progress = null): int
+    public function due(?callable $progress = null, ?int $batches = null): int
     {
         $made = 0;
         do {
@@ -67,7 +68,7 @@ final readonly class MakeStandings
             if ($progress !== null && $count > 0) {
                 $progress($made);
             }
-        } while ($count > 0);
+        } while ($count > 0 && ($batches === null || --$batches > 0));
 
         return $made;
     }

@@ -42,6 +42,11 @@
     @endif
     {{ $slot }}
 </main>
-{{ $foot ?? '' }}
+@isset($foot)
+    {{ $foot }}
+@elseif (auth()->check())
+    @inject('current', App\View\CurrentSheaf::class)
+    <x-sheaf :sheaf="$current->get()"/>
+@endif
 </body>
 </html>

@@ -36,6 +36,7 @@ final class DomainNameTest extends TestCase
 
     #[TestWith(['', 'no name'])]
     #[TestWith(['bells', 'only one label'])]
+    #[TestWith(['the bells.com', 'blank'])]
     #[TestWith(['co.uk', 'public suffix'])]
     #[TestWith(['bells..com', 'two dots'])]
     #[TestWith(['192.0.2.7', 'IP address'])]

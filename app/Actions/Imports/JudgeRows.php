@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use Acre\Core\Name\DomainName;
+use App\Models\Import;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+use Illuminate\Database\Query\JoinClause;
+
+/** Says of each line that could be read whether it is new, changed, the same or refused, by what is on the Roll. */
+final readonly class JudgeRows
+{
+    public function __construct(private Connection $database, private Import $import)
+    {
+    }
+
+    /**
+     * @param  array<int, array{name: DomainName, facts: array<string, mixed>}>  $parsed  by line
+     * @return array<int, array{verdict: string, ascii: string|null, facts: array<string, mixed>, changes: list<array{string, mixed, mixed}>, reason: array{value: string, why: string}|null}>
+     */
+    public function handle(array $parsed): array
+    {
+        $asked = array_values(array_unique(array_map(fn (array $row): string => $row['name']->ascii, $parsed)));
+        $held = $this->held($asked);
+        $before = $this->before($asked);
+        $lines = [];
+        foreach ($parsed as $line => ['name' => $name, 'facts' => $facts]) {
+            try {
+                if (isset($before[$name->ascii])) {
+                    throw RefusedRow::because('twice', $name->unicode, ['line' => $before[$name->ascii]]);
+                }
+                $lines[$line] = $this->judge($name, $facts, $held[$name->ascii] ?? null);
+                $before[$name->ascii] = $line;
+            } catch (RefusedRow $e) {
+                $lines[$line] = ['verdict' => 'refused', 'ascii' => $name->ascii, 'facts' => [], 'changes' => [], 'reason' => ['value' => $e->value, 'why' => $e->getMessage()]];
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @return array{verdict: string, ascii: string, facts: array<string, mixed>, changes: list<array{string, mixed, mixed}>, reason: null}
+     */
+    private function judge(DomainName $name, array $facts, ?Row $held): array
+    {
+        if ($held === null) {
+            if (! isset($facts['account']) && $this->import->account_id === null) {
+                throw RefusedRow::because('no_account', $name->unicode);
+            }
+
+            return ['verdict' => 'new', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => [], 'reason' => null];
+        }
+        $account = $facts['account'] ?? null;
+        $sameAccount = is_string($account)
+            ? mb_strtolower($account) === mb_strtolower($held->text('number')) && $held->int('registrar_id') === $this->import->registrar_id
+            : $this->import->account_id === null || $this->import->account_id === $held->int('account_id');
+        if (! $sameAccount) {
+            throw RefusedRow::because('other_account', $name->unicode, ['account' => $held->text('registrar_name').' '.$held->text('number')]);
+        }
+        $client = $facts['client'] ?? null;
+        if (is_string($client) && mb_strtolower($client) !== mb_strtolower($held->text('client_name'))) {
+            throw RefusedRow::because('other_client', $client, ['client' => $held->text('client_name')]);
+        }
+        $changes = [];
+        foreach (array_diff_key($facts, ['account' => 1, 'client' => 1]) as $field => $after) {
+            $now = match ($field) {
+                'created', 'ends', 'moved' => $held->instant("{$field}_on")?->date(),
+                'mailbox' => $held->textOrNull('registrant_mailbox'),
+                'statuses', 'raw' => $held->json($field),
+                default => $held->textOrNull($field),
+            };
+            if ($field === 'raw' && is_array($now) && is_array($after)) {
+                $after = [...$now, ...$after];
+                ksort($after);
+                ksort($now);
+            }
+            if ($now !== $after) {
+                $changes[] = [$field, $now, $after];
+            }
+        }
+
+        return ['verdict' => $changes === [] ? 'same' : 'changed', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => $changes, 'reason' => null];
+    }
+
+    /**
+     * @param  list<string>  $asked
+     * @return array<string, Row>
+     */
+    private function held(array $asked): array
+    {
+        $found = [];
+        $rows = $this->database->table('names')->whereIn('ascii', $asked)
+            ->join('registrations', fn (JoinClause $join) => $join->on('registrations.name_id', '=', 'names.id')->whereRaw('upper_inf(registrations.span)'))
+            ->join('holdings', fn (JoinClause $join) => $join->on('holdings.name_id', '=', 'names.id')->whereRaw('upper_inf(holdings.span)'))
+            ->join('accounts', 'accounts.id', '=', 'holdings.account_id')
+            ->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
+            ->join('clients', 'clients.id', '=', 'holdings.client_id')
+            ->select(['names.ascii', 'registrations.*', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])->get();
+        foreach (Row::all($rows) as $row) {
+            $found[$row->text('ascii')] = $row;
+        }
+
+        return $found;
+    }
+
+    /**
+     * Names that an earlier chunk of this list has already.
+     *
+     * @param  list<string>  $asked
+     * @return array<string, int> line by name
+     */
+    private function before(array $asked): array
+    {
+        $found = [];
+        $rows = $this->database->table('import_rows')->where('import_id', $this->import->id)->where('verdict', '<>', 'refused')->whereIn('ascii', $asked)->get(['ascii', 'line']);
+        foreach (Row::all($rows) as $row) {
+            $found[$row->text('ascii')] = $row->int('line');
+        }
+
+        return $found;
+    }
+}

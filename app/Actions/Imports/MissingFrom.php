@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Import;
+use App\Models\User;
+use App\Support\HouseLog;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** Clients and accounts that a list names and nobody has written down yet: offered for creation before it is written. */
+final readonly class MissingFrom
+{
+    public function __construct(private Connection $database, private HouseLog $log)
+    {
+    }
+
+    /** @return list<Row> value, lines */
+    public function clients(Import $import): array
+    {
+        return $this->missing($import, 'client', 'SELECT 1 FROM clients WHERE lower(name) = lower(value)', []);
+    }
+
+    /** @return list<Row> value, lines */
+    public function accounts(Import $import): array
+    {
+        return $this->missing($import, 'account', 'SELECT 1 FROM accounts WHERE registrar_id = ? AND lower(number) = lower(value)', [$import->registrar_id]);
+    }
+
+    /**
+     * In the transaction that lets the list be written.
+     *
+     * @param  list<string>  $clients
+     * @param  list<string>  $accounts
+     */
+    public function create(User $user, Import $import, array $clients, array $accounts): void
+    {
+        foreach (array_intersect($this->values($this->clients($import)), $clients) as $name) {
+            $this->log->write('made', 'client', Client::query()->create(['name' => $name])->id, ['import' => $import->id], $user->id);
+        }
+        foreach (array_intersect($this->values($this->accounts($import)), $accounts) as $number) {
+            $this->log->write('made', 'account', Account::query()->create(['registrar_id' => $import->registrar_id, 'number' => $number])->id, ['import' => $import->id], $user->id);
+        }
+    }
+
+    /**
+     * @param  list<Row>  $rows
+     * @return list<string>
+     */
+    private function values(array $rows): array
+    {
+        return array_map(fn (Row $row): string => $row->text('value'), $rows);
+    }
+
+    /**
+     * @param  list<mixed>  $bindings
+     * @return list<Row>
+     */
+    private function missing(Import $import, string $field, string $known, array $bindings): array
+    {
+        return Row::all($this->database->select(
+            "SELECT value, lines FROM (SELECT min(facts->>'{$field}') AS value, count(*) AS lines FROM import_rows
+             WHERE import_id = ? AND verdict = 'new' AND facts->>'{$field}' IS NOT NULL GROUP BY lower(facts->>'{$field}')) named
+             WHERE NOT EXISTS ({$known}) ORDER BY value LIMIT 500",
+            [$import->id, ...$bindings],
+        ));
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Actions\Standings\MakeStandings;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Registrar;
+use App\Models\User;
+use App\Support\ChangedMeanwhile;
+use App\Support\Changes;
+use App\Support\HouseLog;
+use Illuminate\Database\Connection;
+
+/** Writes down a client, a registrar or an account, new or changed, and lets the standings that rest on it be made again. */
+final readonly class SaveRow
+{
+    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log)
+    {
+    }
+
+    /**
+     * @template T of Client|Registrar|Account
+     *
+     * @param  T  $row
+     * @param  array<string, mixed>  $values
+     * @param  int|null  $version  the one that the form was made from; null for a new row
+     * @return T
+     *
+     * @throws ChangedMeanwhile when somebody else has saved since
+     */
+    public function handle(User $user, Client|Registrar|Account $row, array $values, ?int $version): Client|Registrar|Account
+    {
+        $subject = match (true) {
+            $row instanceof Client => 'client',
+            $row instanceof Registrar => 'registrar',
+            $row instanceof Account => 'account',
+        };
+        $this->database->transaction(function () use ($user, $row, $values, $version, $subject): void {
+            if ($version === null) {
+                $row->fill($values)->save();
+                $this->log->write('made', $subject, $row->id, [], $user->id);
+
+                return;
+            }
+            $row->newQuery()->lockForUpdate()->findOrFail($row->id);
+            $changed = Changes::save($row->refresh(), $values, $version);
+            if ($changed !== []) {
+                $this->standings->stale($subject.'_id', $row->id);
+                $this->log->write('changed', $subject, $row->id, ['fields' => array_keys($changed)], $user->id);
+            }
+        });
+        // A few now, so that the next page is true; the scheduler takes what is left.
+        $this->standings->due(batches: 2);
+
+        return $row;
+    }
+}

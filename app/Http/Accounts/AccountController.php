@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Accounts;
+
+use App\Actions\SaveRow;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Registrar;
+use App\Queries\Accounts\FindAccounts;
+use App\Queries\Tallies;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** Accounts: a panel at a registrar, with number and login. */
+final readonly class AccountController
+{
+    public function __construct(private SaveRow $save, private Tallies $tallies)
+    {
+    }
+
+    public function index(Request $request, FindAccounts $find): View
+    {
+        $text = $request->string('q')->trim()->limit(200, '')->toString();
+
+        return view('accounts.index', ['accounts' => $find->matching($text, null, 200), 'text' => $text, 'tallies' => $this->tallies->by('account_id')]);
+    }
+
+    public function create(Request $request): View
+    {
+        $account = new Account;
+        if ($request->integer('registrar') > 0) {
+            $account->registrar_id = $request->integer('registrar');
+        }
+
+        return $this->form($account);
+    }
+
+    public function store(AccountRequest $request): RedirectResponse
+    {
+        $account = $this->save->handle($request->person(), new Account, $request->columns(), null);
+
+        return to_route('accounts.show', $account)->with('told', __('forms.saved', ['what' => $account->number]));
+    }
+
+    public function show(Account $account): View
+    {
+        return view('accounts.show', [
+            'account' => $account->load(['registrar', 'owner']),
+            'tally' => $this->tallies->by('account_id')[$account->id] ?? null,
+            'last' => $this->tallies->lastHandover($account->id),
+        ]);
+    }
+
+    public function edit(Account $account): View
+    {
+        return $this->form($account);
+    }
+
+    public function update(Account $account, AccountRequest $request): RedirectResponse
+    {
+        $this->save->handle($request->person(), $account, $request->columns(), $request->integer('version'));
+
+        return to_route('accounts.show', $account)->with('told', __('forms.saved', ['what' => $account->number]));
+    }
+
+    private function form(Account $account): View
+    {
+        return view('accounts.form', [
+            'account' => $account,
+            'registrars' => Registrar::query()->orderBy('name')->get(['id', 'name']),
+            'clients' => Client::query()->where('is_house', false)->orderBy('name')->get(['id', 'name']),
+        ]);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Clients;
+
+use App\Actions\SaveRow;
+use App\Models\Client;
+use App\Queries\Tallies;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+
+/** Whom we serve. */
+final readonly class ClientController
+{
+    public function __construct(private SaveRow $save, private Tallies $tallies)
+    {
+    }
+
+    public function index(): View
+    {
+        return view('clients.index', [
+            'clients' => Client::query()->orderByDesc('is_house')->orderBy('name')->paginate(100),
+            'tallies' => $this->tallies->by('client_id'),
+        ]);
+    }
+
+    public function create(): View
+    {
+        return view('clients.form', ['client' => new Client]);
+    }
+
+    public function store(ClientRequest $request): RedirectResponse
+    {
+        $client = $this->save->handle($request->person(), new Client, $request->values(), null);
+
+        return to_route('clients.show', $client)->with('told', __('forms.saved', ['what' => $request->string('name')->toString()]));
+    }
+
+    public function show(Client $client): View
+    {
+        return view('clients.show', [
+            'client' => $client,
+            'accounts' => $client->accounts()->with('registrar')->orderBy('number')->get(),
+            'names' => $this->tallies->by('client_id')[$client->id] ?? null,
+            'held' => $this->tallies->heldFor($client->id),
+        ]);
+    }
+
+    public function edit(Client $client): View
+    {
+        return view('clients.form', ['client' => $client]);
+    }
+
+    public function update(Client $client, ClientRequest $request): RedirectResponse
+    {
+        $this->save->handle($request->person(), $client, $request->values(), $request->integer('version'));
+
+        return to_route('clients.show', $client)->with('told', __('forms.saved', ['what' => $client->name]));
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Clients;
+
+use App\Http\NotTaken;
+use App\Http\SignedIn;
+use App\Models\Client;
+use Illuminate\Foundation\Http\FormRequest;
+
+final class ClientRequest extends FormRequest
+{
+    use SignedIn;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'name' => ['required', 'string', 'max:200', new NotTaken(Client::class, 'name', 'client', $this->route('client'))],
+            'mailbox' => ['nullable', 'email', 'max:320'],
+            'remarks' => ['nullable', 'string', 'max:4000'],
+            'version' => ['sometimes', 'integer'],
+        ];
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Dockets;
+
+use App\Actions\Deeds\DeedError;
+use App\Actions\Deeds\Deeds;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\SettleDocket;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Docket;
+use App\Models\DocketState;
+use App\Queries\Dockets\Progress;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\View\View;
+
+/** Dockets: what was done to many names, name by name; its slip; its proof. */
+final readonly class DocketController
+{
+    public function __construct(private Deeds $deeds, private Progress $progress, private TradeClock $clock, private Words $words)
+    {
+    }
+
+    public function index(Request $request): View
+    {
+        $open = $request->query('state') !== 'ended';
+        $dockets = Docket::query()->whereIn('state', $open ? [DocketState::Prepared, DocketState::Settled] : [DocketState::Closed, DocketState::CalledOff])
+            ->with(['preparer', 'proof'])->orderByDesc('id')->cursorPaginate(50)->withQueryString();
+        $receivers = Account::query()->with(['registrar', 'owner'])->findMany(array_map(fn (Docket $docket): int => $this->term($docket, 'receiver') ?? 0, $dockets->items()))->keyBy('id');
+
+        return view('dockets.index', [
+            'dockets' => $dockets, 'open' => $open, 'receivers' => $receivers, 'words' => $this->words,
+            'progress' => $this->progress->of(array_values(array_map(fn (Docket $docket): int => $docket->id, $dockets->items()))),
+        ]);
+    }
+
+    public function show(Docket $docket): View
+    {
+        return view('dockets.show', [
+            ...$this->told($docket),
+            'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
+            'lines' => $docket->lines()->with(['name', 'givingAccount.registrar'])->paginate(200)->withQueryString(),
+            'progress' => $this->progress->of([$docket->id])[$docket->id],
+            'today' => $this->clock->today(),
+        ]);
+    }
+
+    /** What a page that waits asks every second. */
+    public function state(Docket $docket): JsonResponse
+    {
+        $progress = $this->progress->of([$docket->id])[$docket->id];
+
+        return new JsonResponse(['waiting' => $progress->waiting, 'told' => $this->words->count('dockets.left', $progress->waiting)]);
+    }
+
+    public function settle(SettleRequest $request, Docket $docket, SettleDocket $settle): RedirectResponse
+    {
+        try {
+            $settle->handle($request->person(), $docket);
+        } catch (DeedError $e) {
+            return to_route('dockets.show', $docket)->withErrors(['deed' => $e->getMessage()]);
+        }
+
+        return to_route('dockets.show', $docket);
+    }
+
+    public function tick(TickRequest $request, Docket $docket, EndLines $end): RedirectResponse
+    {
+        try {
+            $count = match ($request->how()) {
+                'refused' => $end->refused($request->person(), $docket, $request->lines(), $request->string('reason')->toString()),
+                default => $end->done($request->person(), $docket, $request->lines(), $request->on()),
+            };
+        } catch (DeedError $e) {
+            return to_route('dockets.show', $docket)->withInput()->withErrors(['deed' => $e->getMessage()]);
+        }
+
+        return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.'.$request->how(), $count));
+    }
+
+    public function callOff(SettleRequest $request, Docket $docket, EndLines $end): RedirectResponse
+    {
+        $count = $end->calledOff($request->person(), $docket);
+
+        return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.called_off', $count));
+    }
+
+    public function proof(Docket $docket): View
+    {
+        return view('dockets.proof', [
+            ...$this->told($docket->load('proof')),
+            'proof' => $docket->proof ?? abort(404),
+            'lines' => $docket->lines()->with('name')->get(),
+        ]);
+    }
+
+    public function proofText(Docket $docket): Response
+    {
+        $proof = $docket->load('proof')->proof ?? abort(404);
+
+        return new Response($proof->text, 200, [
+            'Content-Type' => 'text/plain; charset=UTF-8',
+            'Content-Disposition' => "attachment; filename=\"docket-{$docket->id}.txt\"",
+        ]);
+    }
+
+    /** @return array<string, mixed> what every page of a docket tells */
+    private function told(Docket $docket): array
+    {
+        $client = $this->term($docket, 'client');
+
+        return [
+            'docket' => $docket->load(['preparer', 'settler', 'proof']),
+            'receiver' => Account::query()->with(['registrar', 'owner'])->findOrFail($this->term($docket, 'receiver')),
+            'client' => $client === null ? null : Client::query()->find($client),
+            'by' => is_string($docket->terms['answer_by'] ?? null) ? $docket->terms['answer_by'] : '',
+            'words' => $this->words,
+        ];
+    }
+
+    private function term(Docket $docket, string $key): ?int
+    {
+        $value = $docket->terms[$key] ?? null;
+
+        return is_int($value) ? $value : null;
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Handover;
+
+use App\Actions\Deeds\DeedError;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Handover\HandOverNames;
+use App\Actions\Handover\HandoverTermsChosen;
+use App\Actions\Names\GatherNames;
+use App\Actions\Names\ReadPastedNames;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Name;
+use App\Models\Right;
+use App\Queries\Accounts\FindAccounts;
+use App\Queries\Handover\JudgedName;
+use App\Queries\Handover\JudgeNames;
+use App\Queries\Tallies;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Illuminate\View\View;
+
+/** The page of a handover: terms, who is meant, what changes, and each name's verdict; then the button that does it. */
+final readonly class HandOverController
+{
+    private const DAYS_TO_ANSWER = 14;
+
+    public function __construct(private GatherNames $gather, private JudgeNames $judge, private TradeClock $clock, private FindAccounts $find, private Tallies $tallies, private Words $words)
+    {
+    }
+
+    public function show(HandOverRequest $request): View
+    {
+        $ids = $request->names($this->gather);
+        if ($ids === null || $ids === []) {
+            return view('handover.choose', ['emptied' => $ids === []]);
+        }
+        $receiver = $request->receiverId() === null ? null : Account::query()->with(['registrar', 'owner'])->find($request->receiverId());
+        $now = $this->clock->now();
+        $by = $request->answerBy($now->toDay()->plusDays($receiver->registrar->accept_days ?? self::DAYS_TO_ANSWER));
+        $judged = $this->judge->handle($ids, $receiver?->facts(), $by, $now);
+        $clear = array_values(array_filter($judged, fn (JudgedName $one): bool => $one->readiness->isClear()));
+
+        if ($request->query('found') === 'only') {
+            return view('handover.found', ['request' => $request, 'candidates' => $this->candidates($request, $judged)]);
+        }
+
+        return view('handover.show', [
+            'request' => $request,
+            'judged' => $request->onlyClear() ? $clear : $judged,
+            'all' => count($judged),
+            'clear' => $clear,
+            'stopped' => count($judged) - count($clear),
+            'receiver' => $receiver,
+            'client' => $this->client($request, $receiver),
+            'clients' => Client::query()->orderBy('name')->limit(300)->get(['id', 'name']),
+            'by' => $by,
+            'candidates' => $this->candidates($request, $judged),
+            'tally' => $receiver === null ? null : $this->tallies->by('account_id')[$receiver->id] ?? null,
+            'example' => $receiver === null ? null : $this->tallies->exampleIn($receiver->id),
+            'last' => $receiver === null ? null : $this->tallies->lastHandover($receiver->id),
+            'token' => old('token', (string) Str::uuid()),
+            'shown' => Crypt::encryptString((string) json_encode(array_map(fn (JudgedName $one): int => $one->file->nameId, $clear))),
+            'words' => $this->words,
+        ]);
+    }
+
+    public function store(StoreHandOverRequest $request, PrepareDocket $prepare, SettleDocket $settle): RedirectResponse
+    {
+        $ids = $request->names($this->gather) ?? [];
+        Name::query()->whereIn('id', $ids)->get()->each(fn (Name $name) => Gate::authorize('handOver', $name));
+        $terms = new HandoverTermsChosen($request->integer('receiver'), $request->clientId(), $request->answerBy($this->clock->today()));
+        if ($terms->clientId !== null) {
+            Client::query()->findOrFail($terms->clientId);
+        }
+        try {
+            $shown = $request->shown();
+            $docket = $prepare->handle(
+                $request->person(), $request->string('token')->toString(), HandOverNames::key(), $request->onlyClear() ? array_values(array_intersect($ids, $shown)) : $ids, $terms->pack(), $shown,
+            );
+            if ($request->string('act')->toString() === 'settle') {
+                Gate::authorize(Right::Settle->value);
+                if (Gate::allows('settle', $docket)) {
+                    $settle->handle($request->person(), $docket);
+                }
+            }
+        } catch (DeedError $e) {
+            return redirect($request->address(['client' => $request->string('client')->toString()]))->withErrors(['deed' => $e->getMessage()]);
+        }
+        if ($request->string('of')->toString() === 'sheaf') {
+            $this->gather->remove($request->person(), $shown);
+        }
+
+        return to_route('dockets.show', $docket);
+    }
+
+    /** Names pasted for one deed become a list of one's own. */
+    public function paste(PasteRequest $request, ReadPastedNames $read): RedirectResponse
+    {
+        $pasted = $read->handle($request->string('names')->toString());
+        if ($pasted->known === []) {
+            return back()->withInput()->withErrors(['names' => __('names.none_known', ['unknown' => $pasted->unknownShort()])]);
+        }
+        $list = $this->gather->list($request->person(), $pasted->known);
+        $redirect = to_route('hand-over', ['of' => $list]);
+
+        return $pasted->unknown === [] ? $redirect : $redirect->with('told', trans_choice('names.some_unknown', count($pasted->unknown), ['unknown' => $pasted->unknownShort()]));
+    }
+
+    /**
+     * At the registrar of these names, where they have only one.
+     *
+     * @param  list<JudgedName>  $judged
+     * @return Collection<int, Account>
+     */
+    private function candidates(HandOverRequest $request, array $judged): Collection
+    {
+        $registrars = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->registrar, $judged)));
+
+        return $this->find->matching($request->string('q')->toString(), count($registrars) === 1 ? $registrars[0] : null, 24);
+    }
+
+    private function client(HandOverRequest $request, ?Account $receiver): ?Client
+    {
+        if ($request->filled('client')) {
+            return $request->string('client')->toString() === 'keep' ? null : Client::query()->find($request->integer('client'));
+        }
+
+        return $receiver?->owner;
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Imports;
+
+use Acre\Wire\Csv\CsvError;
+use Acre\Wire\Csv\CsvFile;
+use Acre\Wire\Csv\DateOrder;
+use App\Actions\Imports\ImportField;
+use App\Actions\Imports\MatchColumns;
+use App\Actions\Imports\MissingFrom;
+use App\Actions\Imports\ReadImport;
+use App\Jobs\WorkImport;
+use App\Models\Client;
+use App\Models\Import;
+use App\Models\ImportState;
+use App\Models\Registrar;
+use App\Support\HouseLog;
+use App\View\Words;
+use Illuminate\Contracts\Filesystem\Factory as Storage;
+use Illuminate\Database\Connection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** Bringing names in: a list, its columns, its preview, and then the writing of it in the queue. */
+final readonly class ImportController
+{
+    private const SAMPLES = 200;
+
+    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words)
+    {
+    }
+
+    public function create(): View
+    {
+        return view('imports.create', [
+            'registrars' => Registrar::query()->with(['accounts' => fn ($accounts) => $accounts->with('owner')->orderBy('number')])->orderBy('name')->get(['id', 'name']),
+            'clients' => Client::query()->orderByDesc('is_house')->orderBy('name')->get(['id', 'name', 'is_house']),
+            'before' => Import::query()->with('registrar')->orderByDesc('id')->limit(10)->get(),
+        ]);
+    }
+
+    public function store(UploadRequest $request, Storage $storage): RedirectResponse
+    {
+        $upload = $request->list();
+        $path = $upload->store('imports');
+        if (! is_string($path)) {
+            return back()->withInput()->withErrors(['list' => __('imports.not_sent')]);
+        }
+        try {
+            $file = CsvFile::open($storage->disk()->path($path));
+            $samples = [];
+            foreach ($file->rows() as $row) {
+                $samples[] = $row->cells;
+                if (count($samples) === self::SAMPLES) {
+                    break;
+                }
+            }
+        } catch (CsvError $e) {
+            $storage->disk()->delete($path);
+
+            return back()->withInput()->withErrors(['list' => $e->getMessage()]);
+        }
+        $columns = $this->match->handle($file->headings, $samples);
+        $orders = $this->match->orders($columns, $samples);
+        $import = Import::query()->create([
+            'user_id' => $request->person()->id, 'file' => mb_substr(mb_scrub(basename($upload->getClientOriginalName())), 0, 200), 'path' => $path, 'registrar_id' => $request->integer('registrar'),
+            'account_id' => $request->filled('account') ? $request->integer('account') : null, 'client_id' => $request->filled('client') ? $request->integer('client') : null,
+            'shape' => ['headings' => $file->headings, 'samples' => $samples], 'state' => ImportState::Uploaded,
+            'matched' => ['columns' => array_column($columns, 'value')] + (count($orders) === 1 ? ['order' => $orders[0]->value] : []),
+        ]);
+
+        return to_route('bring-in.show', $import);
+    }
+
+    public function show(Import $import, Request $request): View
+    {
+        $verdict = $request->string('verdict')->toString();
+        $import->load(['registrar', 'account', 'client']);
+        $counts = $this->read->counts($import);
+        $verdict = isset($counts[$verdict]) ? $verdict : (array_key_first(array_filter($counts, fn (int $count): bool => $count > 0)) ?? 'new');
+
+        return match ($import->state) {
+            ImportState::Uploaded => view('imports.columns', $this->columns($import)),
+            ImportState::Reading, ImportState::Writing => view('imports.working', ['import' => $import, 'told' => $this->progress($import)]),
+            ImportState::Failed => view('imports.failed', ['import' => $import]),
+            ImportState::Read, ImportState::Done => view($import->state === ImportState::Read ? 'imports.preview' : 'imports.done', [
+                'import' => $import, 'counts' => $counts, 'verdict' => $verdict,
+                'rows' => $this->database->table('import_rows')->where('import_id', $import->id)->where('verdict', $verdict)->orderBy('line')->simplePaginate(100)->withQueryString(),
+                'clients' => $import->state === ImportState::Read ? $this->missing->clients($import) : [],
+                'accounts' => $import->state === ImportState::Read ? $this->missing->accounts($import) : [],
+                'words' => $this->words,
+            ]),
+        };
+    }
+
+    /** Columns again: what was read is forgotten, nothing was written yet. */
+    public function edit(Import $import): View
+    {
+        return view('imports.columns', $this->columns($import));
+    }
+
+    public function match(Import $import, ColumnsRequest $request): RedirectResponse
+    {
+        $this->database->transaction(function () use ($import, $request): void {
+            $locked = Import::query()->lockForUpdate()->findOrFail($import->id);
+            if (! in_array($locked->state, [ImportState::Uploaded, ImportState::Read], true)) {
+                return;
+            }
+            $this->database->table('import_rows')->where('import_id', $import->id)->delete();
+            $locked->update(['matched' => ['columns' => $request->columns(), 'order' => $request->filled('order') ? $request->string('order')->toString() : DateOrder::YearMonthDay->value], 'state' => ImportState::Reading, 'rows_seen' => 0]);
+            WorkImport::dispatch($import->id)->afterCommit();
+        });
+
+        return to_route('bring-in.show', $import);
+    }
+
+    public function write(Import $import, WriteRequest $request): RedirectResponse
+    {
+        $this->database->transaction(function () use ($import, $request): void {
+            $locked = Import::query()->lockForUpdate()->findOrFail($import->id);
+            if ($locked->state !== ImportState::Read) {
+                return;
+            }
+            $this->missing->create($request->person(), $locked, $request->texts('clients'), $request->texts('accounts'));
+            $counts = $this->read->counts($locked);
+            $locked->update(['state' => ImportState::Writing, 'rows_written' => 0, 'rows_total' => $counts['new'] + $counts['changed']]);
+            $this->log->write('list_written', 'import', $import->id, $counts, $request->person()->id);
+            WorkImport::dispatch($import->id)->afterCommit();
+        });
+
+        return to_route('bring-in.show', $import);
+    }
+
+    public function state(Import $import): JsonResponse
+    {
+        return new JsonResponse(['waiting' => $import->state->isWorking() ? 1 : 0, 'told' => $this->progress($import)]);
+    }
+
+    private function progress(Import $import): string
+    {
+        return $import->state === ImportState::Writing
+            ? $this->words->say('imports.progress.writing', ['seen' => number_format($import->rows_written), 'total' => number_format($import->rows_total), 'left' => number_format(max(0, $import->rows_total - $import->rows_written))])
+            : $this->words->say('imports.progress.reading', ['seen' => number_format($import->rows_seen)]);
+    }
+
+    /** @return array<string, mixed> */
+    private function columns(Import $import): array
+    {
+        $fields = array_map(ImportField::from(...), $import->matched['columns'] ?? []);
+
+        return [
+            'import' => $import, 'fields' => ImportField::cases(), 'matched' => $import->matched['columns'] ?? [],
+            'orders' => $this->match->orders($fields, $import->shape['samples']),
+        ];
+    }
+}

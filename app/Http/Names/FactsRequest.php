@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Names;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Time\Instant;
+use App\Http\SignedIn;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class FactsRequest extends FormRequest
+{
+    use SignedIn;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'created_on' => ['nullable', 'date_format:Y-m-d', 'after:1985-01-01', 'before:2100-01-01'],
+            'ends_on' => ['nullable', 'date_format:Y-m-d', 'after:created_on', 'before:2150-01-01'],
+            'moved_on' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:created_on', 'before:2100-01-01'],
+            'intent' => ['required', Rule::enum(Intent::class)],
+            'lock' => ['required', Rule::enum(Lock::class)],
+            'registrant' => ['nullable', 'string', 'max:300'],
+            'registrant_mailbox' => ['nullable', 'string', 'max:320'],
+            'version' => ['required', 'integer'],
+        ];
+    }
+
+    /** @return array<string, mixed> columns of a registration */
+    public function facts(): array
+    {
+        $facts = $this->values();
+        foreach (['created_on', 'ends_on', 'moved_on'] as $date) {
+            $facts[$date] = is_string($facts[$date] ?? null) ? Instant::of($facts[$date]) : null;
+        }
+
+        return $facts;
+    }
+}

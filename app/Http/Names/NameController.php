@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Names;
+
+use Acre\Core\Lifecycle\Standing;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
+use App\Actions\Names\ChangeFacts;
+use App\Models\Name;
+use App\Queries\Names\CaseFiles;
+use App\Queries\Names\History;
+use App\Support\TradeClock;
+use App\View\FolioDrawing;
+use App\View\Words;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** The folio: one name's own page. */
+final readonly class NameController
+{
+    public function __construct(private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private History $history, private Words $words)
+    {
+    }
+
+    public function show(Name $name, Request $request): View
+    {
+        $now = $this->clock->now();
+        $file = $this->files->of([$name->id], $now)[$name->id] ?? abort(404);
+        $life = $file->life($this->book, $now);
+        $chain = $this->history->chain($name->id);
+        $name->load('registration.extras');
+        $on = $this->asked($request);
+
+        return view('names.show', [
+            'name' => $name,
+            'file' => $file,
+            'life' => $life,
+            'standing' => Standing::of($life, $file->waiting),
+            'handover' => $file->handoverTo(null, $now->toDay()->plusDays($file->acceptDays), $this->book, $now)->judge(),
+            'chain' => $chain,
+            'on' => $on,
+            'heldOn' => $on === null ? null : $chain->on($on),
+            'happened' => $this->history->happened($name->id),
+            'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330)],
+            'registration' => $name->registration,
+            'words' => $this->words,
+        ]);
+    }
+
+    public function edit(Name $name): View
+    {
+        return view('names.edit', ['name' => $name, 'registration' => $name->registration ?? abort(404)]);
+    }
+
+    public function update(Name $name, FactsRequest $request, ChangeFacts $change): RedirectResponse
+    {
+        $change->handle($request->person(), $name, $request->facts(), $request->integer('version'));
+
+        return to_route('names.show', $name)->with('told', __('names.changed', ['name' => $name->unicode]));
+    }
+
+    private function asked(Request $request): ?Instant
+    {
+        $given = $request->query('on');
+        try {
+            return is_string($given) && $given !== '' ? Instant::of($given) : null;
+        } catch (TimeError) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Registrars;
+
+use Acre\Core\Movement\Confirms;
+use Acre\Core\Movement\ExtraFate;
+use Acre\Core\Movement\ExtraKind;
+use Acre\Core\Movement\ReceiverBy;
+use App\Http\NotTaken;
+use App\Http\SignedIn;
+use App\Models\Registrar;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class RegistrarRequest extends FormRequest
+{
+    use SignedIn;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $days = ['nullable', 'integer', 'between:0,90'];
+
+        return [
+            'name' => ['required', 'string', 'max:200', new NotTaken(Registrar::class, 'name', 'registrar', $this->route('registrar'))],
+            'receiver_by' => ['required', Rule::enum(ReceiverBy::class)],
+            'confirms' => ['required', Rule::enum(Confirms::class)],
+            'names_giver' => ['boolean'],
+            'lock_first' => ['boolean'],
+            'unlock_account_first' => ['boolean'],
+            'accept_days' => ['required', 'integer', 'between:1,90'],
+            'lot_size' => ['required', 'integer', 'between:1,10000'],
+            'handover_hold_days' => ['required', 'integer', 'between:0,365'],
+            'charge_lead_days' => ['required', 'integer', 'between:0,90'],
+            'dark_after_days' => $days,
+            'plain_after_days' => $days,
+            'late_until_days' => [...$days, 'gte:plain_after_days'],
+            'extras' => ['array:'.implode(',', array_column(ExtraKind::cases(), 'value'))],
+            'extras.*' => ['nullable', Rule::enum(ExtraFate::class)],
+            'remarks' => ['nullable', 'string', 'max:4000'],
+            'version' => ['sometimes', 'integer'],
+        ];
+    }
+
+    /** @return array<string, mixed> columns of a registrar */
+    public function columns(): array
+    {
+        $columns = $this->values();
+        foreach (['names_giver', 'lock_first', 'unlock_account_first'] as $tick) {
+            $columns[$tick] = $this->boolean($tick);
+        }
+        foreach (['accept_days', 'lot_size', 'handover_hold_days', 'charge_lead_days', 'dark_after_days', 'plain_after_days', 'late_until_days'] as $number) {
+            $columns[$number] = is_numeric($columns[$number] ?? null) ? (int) $columns[$number] : null;
+        }
+        $extras = $columns['extras'] ?? [];
+        $columns['extras'] = (object) array_filter(is_array($extras) ? $extras : [], fn (mixed $fate): bool => $fate !== null && $fate !== '');
+
+        return $columns;
+    }
+}

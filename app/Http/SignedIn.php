@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\User;
+use Illuminate\Auth\AuthenticationException;
+
+/** A request of somebody who has signed in; the route's middleware has made sure. */
+trait SignedIn
+{
+    /** @return array<string, mixed> what was found valid, but for the version that the form was made from */
+    public function values(): array
+    {
+        $values = [];
+        foreach ($this->safe()->except('version') as $key => $value) {
+            $values[(string) $key] = $value;
+        }
+
+        return $values;
+    }
+
+    public function person(): User
+    {
+        $user = $this->user();
+
+        return $user instanceof User ? $user : throw new AuthenticationException;
+    }
+}

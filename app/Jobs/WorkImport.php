@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\WriteImport;
+use App\Models\Import;
+use App\Models\ImportState;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
+use Throwable;
+
+/** Reads a list or writes it, whichever its state says. One worker a list; killed, it is sent again and goes on. */
+final class WorkImport implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 5;
+
+    public int $backoff = 2;
+
+    public int $timeout = 900;
+
+    public function __construct(public readonly int $importId)
+    {
+    }
+
+    public function handle(ReadImport $read, WriteImport $write): void
+    {
+        /** @var object{held: bool}|null $lock */
+        $lock = DB::selectOne('SELECT pg_try_advisory_lock(3, ?) AS held', [$this->importId]);
+        if ($lock === null || ! $lock->held) {
+            return;
+        }
+        try {
+            $import = Import::query()->findOrFail($this->importId);
+            match ($import->state) {
+                ImportState::Reading => $read->handle($import),
+                ImportState::Writing => $write->handle($import),
+                default => null,
+            };
+        } finally {
+            DB::select('SELECT pg_advisory_unlock(3, ?)', [$this->importId]);
+        }
+    }
+
+    public function failed(?Throwable $why): void
+    {
+        $said = __('imports.died');
+        Import::query()->whereKey($this->importId)->whereIn('state', [ImportState::Reading, ImportState::Writing])
+            ->update(['failure' => is_string($said) ? $said : 'died']);
+    }
+
+    /** Lists that were being worked on and whose job was lost. */
+    public static function sweep(): void
+    {
+        Import::query()->whereIn('state', [ImportState::Reading, ImportState::Writing])->where('updated_at', '<', gmdate('c', time() - 20))
+            ->toBase()->pluck('id')->each(fn (mixed $id) => self::dispatch(is_int($id) ? $id : 0));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A list that is brought in.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $file as it was called
+ * @property string $path in the storage
+ * @property int $registrar_id whose list it is
+ * @property int|null $account_id the account of names whose line says none
+ * @property int|null $client_id the client of new names whose line says none
+ * @property array{headings: list<string>, samples: list<list<string>>} $shape
+ * @property array{columns?: list<string>, order?: string} $matched
+ * @property ImportState $state
+ * @property int $rows_total
+ * @property int $rows_seen
+ * @property int $rows_written
+ * @property string|null $failure
+ * @property-read Registrar $registrar
+ * @property-read Account|null $account
+ * @property-read Client|null $client
+ */
+final class Import extends Model
+{
+    protected $guarded = ['id'];
+
+    protected $attributes = ['account_id' => null, 'client_id' => null, 'matched' => '{}', 'rows_total' => 0, 'rows_seen' => 0, 'rows_written' => 0, 'failure' => null];
+
+    protected $casts = ['shape' => 'array', 'matched' => 'array', 'state' => ImportState::class];
+
+    /** @return BelongsTo<Registrar, $this> */
+    public function registrar(): BelongsTo
+    {
+        return $this->belongsTo(Registrar::class);
+    }
+
+    /** @return BelongsTo<Account, $this> */
+    public function account(): BelongsTo
+    {
+        return $this->belongsTo(Account::class);
+    }
+
+    /** @return BelongsTo<Client, $this> */
+    public function client(): BelongsTo
+    {
+        return $this->belongsTo(Client::class);
+    }
+}

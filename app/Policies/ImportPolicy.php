@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Import;
+use App\Models\ImportState;
+use App\Models\Right;
+use App\Models\User;
+
+final class ImportPolicy
+{
+    public function view(User $user, Import $import): bool
+    {
+        return $user->role->may(Right::Prepare);
+    }
+
+    /** Columns are matched, and the list let be written, once. */
+    public function match(User $user, Import $import): bool
+    {
+        return $this->view($user, $import) && in_array($import->state, [ImportState::Uploaded, ImportState::Read], true);
+    }
+
+    public function write(User $user, Import $import): bool
+    {
+        return $this->view($user, $import) && $import->state === ImportState::Read;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Dockets;
+
+/** Lines of a docket by state. */
+final readonly class DocketProgress
+{
+    public function __construct(public int $all, public int $prepared, public int $waiting, public int $begun, public int $done, public int $stopped, public int $refused)
+    {
+    }
+
+    /** Those that were not stopped before they began. */
+    public function meant(): int
+    {
+        return $this->all - $this->stopped;
+    }
+}

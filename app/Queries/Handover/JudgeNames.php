@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Handover;
+
+use Acre\Core\Movement\Account;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\CaseFiles;
+
+/** The live verdicts of the handover's page: what stands there before anything is written. */
+final readonly class JudgeNames
+{
+    public function __construct(private CaseFiles $files, private Rulebook $book)
+    {
+    }
+
+    /**
+     * @param  list<int>  $nameIds
+     * @param  Account|null  $receiver  null: not chosen yet
+     * @return list<JudgedName> grouped by giving account
+     */
+    public function handle(array $nameIds, ?Account $receiver, Instant $answerBy, Instant $now): array
+    {
+        $judged = array_map(
+            fn (CaseFile $file): JudgedName => new JudgedName($file, $file->handoverTo($receiver, $answerBy, $this->book, $now)->judge()),
+            array_values($this->files->of($nameIds, $now)),
+        );
+        $order = array_flip(array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged))));
+        usort($judged, fn (JudgedName $a, JudgedName $b): int => $order[$a->file->account->id] <=> $order[$b->file->account->id]);
+
+        return $judged;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Names;
+
+use Acre\Core\Title\Chain;
+use Acre\Core\Title\Holding;
+use App\Models\Casts\AsSpan;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** What happened to a name, and who held it when. */
+final readonly class History
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    public function chain(int $nameId): Chain
+    {
+        $rows = $this->database->select(
+            "SELECT g.name || ' ' || a.number AS account, c.name AS client, h.span::text AS span, h.docket_id
+             FROM holdings h JOIN accounts a ON a.id = h.account_id JOIN registrars g ON g.id = a.registrar_id JOIN clients c ON c.id = h.client_id WHERE h.name_id = ?",
+            [$nameId],
+        );
+
+        return Chain::of(array_map(
+            fn (Row $row): Holding => new Holding($row->text('account'), $row->text('client'), AsSpan::read($row->text('span')), $row->intOrNull('docket_id')), Row::all($rows),
+        ));
+    }
+
+    /** @return list<Row> newest first: at (trade time), event, data, person */
+    public function happened(int $nameId, int $limit = 50): array
+    {
+        return Row::all($this->database->select(
+            "SELECT l.trade_at, l.event, l.data, u.name AS person FROM log l LEFT JOIN users u ON u.id = l.user_id WHERE l.subject = 'name' AND l.subject_id = ? ORDER BY l.trade_at DESC, l.id DESC LIMIT ?",
+            [$nameId, $limit],
+        ));
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** How many names there are of each client, registrar or account. */
+final readonly class Tallies
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /**
+     * @param  'client_id'|'registrar_id'|'account_id'  $column
+     * @return array<int, Row> by id: names, grave, first_end
+     */
+    public function by(string $column): array
+    {
+        $found = [];
+        $rows = $this->database->table('standings')->groupBy($column)
+            ->selectRaw("{$column} AS id, count(*) AS names, count(*) FILTER (WHERE severity = 3) AS grave, min(ends_on) FILTER (WHERE phase = 'in_term') AS first_end")->get();
+        foreach (Row::all($rows) as $row) {
+            $found[$row->int('id')] = $row;
+        }
+
+        return $found;
+    }
+
+    /** @return list<Row> where a client's names are held: account_id, account_number, registrar_name, names */
+    public function heldFor(int $clientId): array
+    {
+        return Row::all($this->database->table('standings')->where('client_id', $clientId)
+            ->groupBy('account_id', 'account_number', 'registrar_name')->orderByRaw('count(*) DESC')
+            ->selectRaw('account_id, account_number, registrar_name, count(*) AS names')->get());
+    }
+
+    /** The docket by which an account last received names, and when. */
+    public function lastHandover(int $accountId): ?Row
+    {
+        $row = $this->database->table('holdings')->where('account_id', $accountId)->whereNotNull('docket_id')
+            ->orderByRaw('lower(span) DESC')->selectRaw('docket_id, lower(span) AS at')->first();
+
+        return $row === null ? null : Row::of($row);
+    }
+
+    /** One name of those that an account holds, to know it by. */
+    public function exampleIn(int $accountId): ?string
+    {
+        $name = $this->database->table('standings')->where('account_id', $accountId)->orderBy('created_on')->value('unicode');
+
+        return is_string($name) ? $name : null;
+    }
+}

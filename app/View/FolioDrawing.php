@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Acre\Core\Drawing\Axis;
+use Acre\Core\Drawing\Bracket;
+use Acre\Core\Drawing\Label;
+use Acre\Core\Drawing\Labels;
+use Acre\Core\Drawing\LifeLine;
+use Acre\Core\Drawing\PlacedLabel;
+use Acre\Core\Drawing\Shape;
+use Acre\Core\Drawing\Tick;
+use Acre\Core\Lifecycle\EventKind;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Time\Instant;
+use Acre\Core\Title\Chain;
+use App\Support\Dates;
+
+/** The folio's life line with its labels, for one width. Pixels; the axis lies within a margin. */
+final readonly class FolioDrawing
+{
+    private const MARGIN = 6;
+
+    private const LANE = 18;
+
+    /**
+     * @param  list<Tick>  $ticks  places in pixels
+     * @param  list<Shape>  $shapes  places in per cent
+     * @param  list<PlacedLabel>  $above
+     * @param  list<PlacedLabel>  $below
+     * @param  list<float>  $links  pixels: where the name went to another account
+     */
+    private function __construct(
+        public int $width,
+        public array $ticks,
+        public array $shapes,
+        public array $above,
+        public array $below,
+        public array $links,
+        public float $today,
+        public string $told,
+    ) {
+    }
+
+    public static function of(Lifecycle $life, Chain $chain, ?Waiting $waiting, Words $words, int $width): self
+    {
+        $first = $life->facts->created ?? $chain->knownSince() ?? $life->now->plusYears(-1);
+        $last = Instant::latest($life->now->plusYears(1), $life->renewedUntil ?? $life->now, $life->event(EventKind::Released)->at ?? $life->now);
+        // A name of twenty years is drawn from ten years ago on: its past matters less than its next year.
+        $axis = Axis::ofYears(Instant::latest($first, $life->now->plusYears($width < 600 ? -4 : -9)), $last);
+        $x = fn (Instant $at): float => self::MARGIN + $axis->at($at) / 100 * ($width - 2 * self::MARGIN);
+
+        $above = [];
+        $below = [new Label($words->say('drawing.today'), $x($life->now), 'today')];
+        if ($life->facts->ends !== null) {
+            $above[] = new Label(Dates::full($life->facts->ends), $x($life->facts->ends), 'strong');
+            $below[] = new Label($words->say($life->phase->isLate() ? 'drawing.ended' : 'drawing.end'), $x($life->facts->ends), $life->phase->isLate() ? 'late' : 'plain');
+            if ($life->facts->intent === Intent::ByItself && $life->renewedUntil !== null) {
+                $above[] = new Label($words->say('drawing.renewed'), $x($life->renewedUntil));
+            }
+        }
+        foreach ($life->holdsNow() as $hold) {
+            $below[] = new Label($words->say('drawing.hold.'.$hold->reason->value, ['until' => $words->near($hold->until)]), $x($hold->from), 'hold', max(2, $x($hold->until) - $x($hold->from)));
+        }
+        $charge = $life->coming(EventKind::Charge);
+        if ($charge !== null) {
+            $below[] = new Label($words->say('drawing.charge', ['at' => $words->near($charge->at), 'sum' => $charge->sum?->text() ?? '']), $x($charge->at));
+        }
+        if ($life->phase->isLate() && ($lastAtAll = $life->coming(EventKind::LastAtAll)) !== null) {
+            $above[] = new Label($words->say('drawing.last', ['at' => $words->near($lastAtAll->at)]), $x($lastAtAll->at), 'late');
+        }
+        if ($waiting !== null) {
+            $above[] = new Label($words->say('drawing.answer', ['by' => $words->near($waiting->by)]), $x($waiting->by), 'flag');
+        }
+        if ($life->facts->created !== null && $axis->covers($life->facts->created)) {
+            $below[] = new Label($words->say('drawing.registered'), $x($life->facts->created));
+        }
+        $links = [];
+        foreach (array_slice($chain->holdings, 1) as $holding) {
+            if ($holding->span->from !== null && $axis->covers($holding->span->from)) {
+                $links[] = $x($holding->span->from);
+                $above[] = new Label($words->say('drawing.handed', ['account' => $holding->account]), $x($holding->span->from));
+            }
+        }
+
+        return new self(
+            $width,
+            array_map(fn (Tick $tick): Tick => new Tick(self::MARGIN + $tick->x / 100 * ($width - 2 * self::MARGIN), $tick->label, $tick->strong), $axis->years($width)),
+            array_values(array_filter(LifeLine::of($life, $axis, $waiting), fn (Shape $shape): bool => ! $shape instanceof Bracket)),
+            Labels::place($above, $width),
+            Labels::place($below, $width),
+            $links,
+            $x($life->now),
+            implode('; ', array_map(fn (Label $label): string => $label->text, [...$above, ...$below])),
+        );
+    }
+
+    /** Pixels of a shape's place. */
+    public function x(float $percent): float
+    {
+        return round(self::MARGIN + $percent / 100 * ($this->width - 2 * self::MARGIN), 1);
+    }
+
+    /** Pixels of a shape's extent. */
+    public function span(float $percent): float
+    {
+        return round($percent / 100 * ($this->width - 2 * self::MARGIN), 1);
+    }
+
+    /** The bar's upper edge. */
+    public function bar(): int
+    {
+        return 30 + self::LANE * max(1, self::lanes($this->above));
+    }
+
+    public function aboveY(PlacedLabel $label): int
+    {
+        return $this->bar() - 10 - self::LANE * $label->lane;
+    }
+
+    public function belowY(PlacedLabel $label): int
+    {
+        return $this->bar() + 36 + self::LANE * $label->lane;
+    }
+
+    public function height(): int
+    {
+        return $this->bar() + 30 + self::LANE * max(1, self::lanes($this->below));
+    }
+
+    /** @param  list<PlacedLabel>  $labels */
+    private static function lanes(array $labels): int
+    {
+        return $labels === [] ? 0 : 1 + max(array_map(fn (PlacedLabel $label): int => $label->lane, $labels));
+    }
+}

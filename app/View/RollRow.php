@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View;
+
+use Acre\Core\Drawing\Axis;
+use Acre\Core\Drawing\LifeLine;
+use Acre\Core\Drawing\Shape;
+use Acre\Core\Lifecycle\Hold;
+use Acre\Core\Lifecycle\Severity;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Queries\Names\StandingFacts;
+use App\Support\Dates;
+use App\Support\Row;
+
+/** One line of the Roll, ready to be drawn. */
+final readonly class RollRow
+{
+    /** @param  list<Shape>  $shapes */
+    private function __construct(
+        public int $id,
+        public string $ascii,
+        public string $unicode,
+        public string $client,
+        public string $registrar,
+        public string $account,
+        public array $shapes,
+        public string $told,
+        public string $next,
+        public string $lesser,
+        public string $tone,
+    ) {
+    }
+
+    public static function of(Row $row, Axis $axis, Rulebook $book, Instant $now, Words $words): self
+    {
+        $facts = StandingFacts::unpack($row, $book, $now);
+        [$next, $lesser] = $words->next($row, $facts->life->terms->lateSum());
+
+        return new self(
+            $row->int('name_id'), $row->text('ascii'), $row->text('unicode'), $row->text('client_name'), $row->text('registrar_name'), $row->text('account_number'),
+            LifeLine::of($facts->life, $axis, $facts->waiting),
+            self::tell($facts, $words), $next, $lesser,
+            match (Severity::from($row->int('severity'))) {
+                Severity::Grave => 'is-bad', Severity::Soon => 'is-soon', Severity::Moving => 'is-move', Severity::Calm => '',
+            },
+        );
+    }
+
+    /** The text equal of the drawing. */
+    private static function tell(StandingFacts $facts, Words $words): string
+    {
+        $life = $facts->life;
+
+        return trim(implode('; ', array_filter([
+            $life->facts->created === null ? null : 'registered '.Dates::full($life->facts->created),
+            $life->facts->ends === null ? 'end not known' : ($life->phase->isLate() ? 'ended ' : 'paid until ').Dates::full($life->facts->ends),
+            $words->say('words.intent.'.$life->facts->intent->value),
+            ...array_map(fn (Hold $hold): string => 'may not go to another registrar before '.Dates::full($hold->until), $life->holdsNow()),
+            $facts->waiting === null ? null : 'handover under way, answer by '.Dates::full($facts->waiting->by),
+        ], is_string(...))));
+    }
+}

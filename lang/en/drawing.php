@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'today' => 'today',
+    'registered' => 'registered',
+    'end' => 'end of the paid term',
+    'ended' => 'ended',
+    'renewed' => 'if renewed',
+    'charge' => 'charged :at, :sum',
+    'last' => 'last day at all, :at',
+    'answer' => 'answer by :by',
+    'handed' => 'to :account',
+    'hold' => [
+        'registered' => 'newly registered: may not go to another registrar before :until',
+        'moved' => 'came from another registrar: may not move again before :until',
+    ],
+];

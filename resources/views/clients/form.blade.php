@@ -1,0 +1,11 @@
+<x-layout :title="$client->exists ? 'Change '.$client->name : 'Write down a client'" area="People">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('clients.index') }}">Clients</a></nav>
+    <h1>{{ $client->exists ? 'Change '.$client->name : 'Write down a client' }}</h1>
+    <x-row-form :row="$client" route="clients">
+        <div class="columns">
+            <x-field name="name" label="Name" :value="$client->exists ? $client->name : null" required maxlength="200"/>
+            <x-field name="mailbox" label="Mailbox" type="email" :value="$client->mailbox" maxlength="320"/>
+        </div>
+        <x-field name="remarks" label="Remarks" type="area" :value="$client->remarks" maxlength="4000"/>
+    </x-row-form>
+</x-layout>

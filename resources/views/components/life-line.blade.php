@@ -1,0 +1,18 @@
+@props(['shapes', 'today', 'told'])
+<svg role="img" aria-label="{{ $told }}"><title>{{ $told }}</title>
+@foreach ($shapes as $s)
+@if ($s instanceof Acre\Core\Drawing\Bar)
+@if ($s->kind === Acre\Core\Drawing\BarKind::Paid)<rect class="d-paid" x="{{ $s->x }}%" y="17" width="{{ $s->width }}%" height="9"/><rect class="d-paid-edge" x="{{ $s->x }}%" y="16" width="{{ $s->width }}%" height="2"/>
+@elseif ($s->kind === Acre\Core\Drawing\BarKind::Expected)<rect class="d-expected" x="{{ $s->x }}%" y="17" width="{{ $s->width }}%" height="8.5"/>
+@else<rect class="d-late" x="{{ $s->x }}%" y="17" width="{{ $s->width }}%" height="9"/><rect fill="url(#hatch)" x="{{ $s->x }}%" y="17" width="{{ $s->width }}%" height="9"/>
+@endif
+@elseif ($s instanceof Acre\Core\Drawing\Post)<line class="d-post" x1="{{ $s->x }}%" x2="{{ $s->x }}%" y1="12" y2="30"/>
+@elseif ($s instanceof Acre\Core\Drawing\Coin)<circle class="d-coin" cx="{{ $s->x }}%" cy="21.5" r="5.5"/><text class="d-coin-sign" x="{{ $s->x }}%" y="24.6">{{ $s->sign }}</text>
+@elseif ($s instanceof Acre\Core\Drawing\Bracket)<line class="d-bracket" x1="{{ $s->x }}%" x2="{{ $s->x + $s->width }}%" y1="36" y2="36"/><line class="d-bracket" x1="{{ $s->x }}%" x2="{{ $s->x }}%" y1="33" y2="39"/><line class="d-bracket" x1="{{ $s->x + $s->width }}%" x2="{{ $s->x + $s->width }}%" y1="33" y2="39"/>
+@elseif ($s instanceof Acre\Core\Drawing\Flag)<svg x="{{ $s->x }}%" overflow="visible"><path class="d-flag" d="M0 4V17M0 4h9l-2.5 3.5 2.5 3.5h-9z"/></svg>
+@elseif ($s instanceof Acre\Core\Drawing\Arrow)<svg x="{{ $s->x }}%" overflow="visible"><path class="d-move" d="M-2 32l5 4-5 4M-8 32l5 4-5 4"/></svg>
+@elseif ($s instanceof Acre\Core\Drawing\Tail)<line class="d-tail" x1="{{ $s->x }}%" x2="{{ $s->x + $s->width }}%" y1="21.5" y2="21.5"/>
+@endif
+@endforeach
+<line class="d-today" x1="{{ $today }}%" x2="{{ $today }}%" y1="-1" y2="48"/>
+</svg>

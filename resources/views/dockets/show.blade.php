@@ -1,0 +1,79 @@
+@php($name = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
+@php($whose = $receiver->owner?->name ?? 'ourselves')
+<x-layout :title="'Docket '.$docket->id" area="Movements">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('dockets.index') }}">Movements</a> / docket {{ $docket->id }}</nav>
+    <div class="head">
+        <div>
+            <h1>Hand {{ $name($progress->meant()) }} to {{ $whose }}</h1>
+            <p class="sentence">Docket {{ $docket->id }}, to {{ $receiver->registrar->name }} <a href="{{ route('accounts.show', $receiver) }}">{{ $receiver->number }}</a>, held afterwards for {{ $client?->name ?? 'the client of each' }}.
+                @switch($docket->state)
+                    @case(App\Models\DocketState::Prepared) <span class="is-soon">Prepared by {{ $docket->preparer->name }} on {{ App\Support\Dates::full($docket->prepared_on) }}; nothing has begun. A Steward settles it.</span> @break
+                    @case(App\Models\DocketState::Settled) @if ($progress->waiting > 0)<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $words->count('dockets.left', $progress->waiting) }}</span>@else<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer by {{ $words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
+                    @case(App\Models\DocketState::Closed) <span class="is-good">Closed on {{ App\Support\Dates::full($docket->closed_on) }}: {{ $progress->done }} of {{ $progress->meant() }} done.</span> @break
+                    @default Called off on {{ App\Support\Dates::full($docket->closed_on) }}.
+                @endswitch
+            </p>
+        </div>
+        <div class="head-deeds">
+            @if ($docket->proof !== null)<a class="button main" href="{{ route('dockets.proof', $docket) }}">Proof</a>@endif
+            @can('settle', $docket)<form method="post" action="{{ route('dockets.settle', $docket) }}" data-once>@csrf<button class="main">Begin: hand {{ $name($progress->prepared) }} to {{ Str::limit($whose, 40) }}</button></form>@endcan
+            @can('callOff', $docket)<form method="post" action="{{ route('dockets.call-off', $docket) }}" data-once>@csrf<button class="grave">Call off what is open</button></form>@endcan
+        </div>
+    </div>
+    @if ($progress->waiting > 0)<noscript><meta http-equiv="refresh" content="3"></noscript>@endif
+    @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
+    @foreach (['on', 'reason', 'lines', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
+    @if ($docket->state === App\Models\DocketState::Settled)
+        <p class="progress"><progress max="{{ max(1, $progress->meant()) }}" value="{{ $progress->done + $progress->refused }}" aria-label="How far"></progress> <span class="lesser">{{ $progress->done }} of {{ $progress->meant() }} done, {{ $progress->begun + $progress->waiting }} left</span></p>
+    @endif
+    @if ($slip !== null && $slip->lots !== [])
+        <section class="card slip" aria-labelledby="slip-h">
+            <h2 id="slip-h">The <span class="term" title="{{ __('words.explained.slip') }}">slip</span>: what to do at {{ $receiver->registrar->name }}</h2>
+            @foreach ($slip->lots as $lot)
+                <div class="lot">
+                    @if (count($slip->lots) > 1)<h3>Lot {{ $lot->number }}: from account {{ $lot->account->number }}, {{ $name(count($lot->lines)) }}</h3>@endif
+                    <div class="sides">
+                        <div><h3>Giving side: account {{ $lot->account->number }}, login <span class="mono">{{ $lot->account->login ?? 'not written down' }}</span></h3>@include('dockets.steps', ['steps' => $lot->giving, 'lot' => $lot, 'side' => 'giving'])</div>
+                        <div><h3>Receiving side: account {{ $receiver->number }}, login <span class="mono">{{ $receiver->login ?? 'not written down' }}</span></h3>
+                            @if ($lot->receiving === [])<p>Nothing to do: it is there at once.</p>@else
+                                @if ($receiver->access !== 'ours')<p class="lesser">{{ $whose }} does this; we can’t sign in to that account.</p>@endif
+                                @include('dockets.steps', ['steps' => $lot->receiving, 'lot' => $lot, 'side' => 'receiving'])@endif</div>
+                    </div>
+                </div>
+            @endforeach
+        </section>
+    @endif
+    <form method="post" action="{{ route('dockets.tick', $docket) }}" id="tick">
+        @csrf
+        <table class="sheet">
+            <caption class="hide">Names of this docket</caption>
+            <thead><tr>@can('tick', $docket)<th class="c-tick" scope="col"><input type="checkbox" data-tick-all aria-label="Tick every open name"></th>@endcan<th scope="col">Name</th><th scope="col">State</th><th scope="col">From</th><th scope="col">To</th><th scope="col">When, or why not</th></tr></thead>
+            <tbody>
+            @foreach ($lines as $line)
+                <tr>
+                    @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
+                    <th scope="row"><a class="name" href="{{ route('names.show', $line->name) }}">{{ $line->name->unicode }}</a></th>
+                    <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.$line->state->value) }}</span></td>
+                    <td data-label="From">{{ $line->before['account'] ?? '' }}<span class="lesser">{{ $line->before['client'] ?? '' }}</span></td>
+                    <td data-label="To">{{ $line->after['account'] ?? '' }}<span class="lesser">{{ $line->after['client'] ?? '' }}</span></td>
+                    <td>@if ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>
+                </tr>
+            @endforeach
+            </tbody>
+        </table>
+        {{ $lines->links('components.pages') }}
+    </form>
+    @can('tick', $docket)
+        @if ($progress->begun > 0)
+        <x-slot:foot>
+            <div class="foot" role="region" aria-label="Tick off">
+                <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver->registrar->name }} shows as done.</p><p class="lesser">The holding changes with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>
+                <label class="tick">done on <input form="tick" type="date" name="on" value="{{ old('on', $today->date()) }}" max="{{ $today->date() }}"></label>
+                <button form="tick" name="how" value="done">The ticked ones</button>
+                <button form="tick" name="how" value="all" class="main">All {{ $progress->begun }} done</button>
+                <details class="menu up"><summary class="button grave">Refused</summary><div class="menu-sheet"><label for="reason">Why the ticked ones were refused</label><input form="tick" id="reason" name="reason" maxlength="1000" value="{{ old('reason') }}"><p></p><button form="tick" name="how" value="refused" class="grave">Write down as refused</button></div></details>
+            </div>
+        </x-slot:foot>
+        @endif
+    @endcan
+</x-layout>

@@ -1,0 +1,96 @@
+@php($count = count($clear))
+@php($what = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
+@php($whose = $receiver === null ? '' : ($receiver->owner?->name ?? $receiver->registrar->name.' '.$receiver->number))
+@php($givers = collect($judged)->groupBy(fn ($one) => $one->file->account->id))
+<x-layout :title="'Hand over '.$what($all)" area="Movements">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('roll') }}">The Roll</a> / @if ($request->filled('name')) <a href="{{ route('names.show', $judged[0]->file->facts->name->ascii ?? $request->input('name')) }}">{{ $judged[0]->file->facts->name->unicode ?? '' }}</a> @elseif ($request->input('of') === 'sheaf') the sheaf, {{ $what($all) }} @else a pasted list, {{ $what($all) }} @endif</nav>
+    <div class="deed-head">
+        <h1>Hand over {{ $what($all) }}</h1>
+        <p class="sentence">to
+            <details class="menu word" @if ($receiver === null) open @endif id="receiver"><summary>{{ $receiver === null ? 'an account to be chosen' : ($receiver->owner !== null ? $receiver->owner->name.', ' : '').$receiver->registrar->name.' '.$receiver->number }}</summary>
+                <div class="menu-sheet menu-wide">
+                    <form method="get" action="{{ route('hand-over') }}" class="ask" data-find-account>
+                        @foreach (['of', 'name', 'by', 'only'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
+                        <label for="q">Any part of number, login, handle or client</label>
+                        <input id="q" name="q" value="{{ $request->input('q') }}" autocomplete="off" maxlength="200"> <button>Find</button>
+                    </form>
+                    <div data-found aria-live="polite">@include('handover.found')</div>
+                </div>
+            </details>, held afterwards for
+            <x-word :label="$client?->name ?? 'the client of each'">
+                <a href="{{ $request->address(['client' => 'keep']) }}" @if ($client === null) aria-current="true" @endif>the client of each, as now</a>
+                @foreach ($clients as $one)<a href="{{ $request->address(['client' => $one->id]) }}" @if ($client?->id === $one->id) aria-current="true" @endif>{{ $one->name }}</a>@endforeach
+            </x-word>, registrant and servers <strong>kept as they are</strong>, answer wanted by
+            <x-word :label="$words->near($by)">
+                <form method="get" action="{{ route('hand-over') }}" class="ask">
+                    @foreach (['of', 'name', 'receiver', 'client', 'only'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
+                    <label for="by">Answer wanted by</label> <input id="by" type="date" name="by" value="{{ $by->date() }}" required> <button>Judge again</button>
+                </form>
+            </x-word>.
+        </p>
+    </div>
+    @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
+    @foreach (['receiver', 'by', 'client', 'token', 'shown'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
+    <div class="cards cards-deed">
+        <section class="card" aria-labelledby="them"><h2 id="them">Is it them?</h2>
+            @if ($receiver === null)
+                <p>Choose the receiving account above: by any part of its number, login, handle or client. It is then shown whole, so that no mistyped character gives a name away.</p>
+            @else
+                @php($asked = array_map(fn ($i) => [$i, $receiver->facts()->identifier($i)], $receiver->registrar->receiver_by->identifiers()))
+                <p>Account <strong>{{ $receiver->number }}</strong> at {{ $receiver->registrar->name }}, {{ $receiver->owner === null ? 'the house’s own' : 'of '.$receiver->owner->name }}.
+                    {{ $receiver->registrar->name }} asks for @foreach ($asked as [$which, $value]){{ __('words.identifier.'.$which->value) }} <strong class="mono">{{ $value ?? '(not written down)' }}</strong>{{ $loop->last ? '' : ' and ' }}@endforeach: @if ($receiver->proven_at !== null)<span class="is-good">known to belong together since {{ App\Support\Dates::full($receiver->proven_at) }}</span>.@else<span class="is-soon">unproven that they belong together</span>.@endif</p>
+                <p>Holds <a href="{{ route('roll', ['account' => $receiver->id]) }}"><strong>{{ $what($tally?->int('names') ?? 0) }}</strong></a>@if ($example !== null), <span class="mono">{{ $example }}</span> among them @endif. @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@else Has never taken a handover in our books.@endif</p>
+            @endif
+        </section>
+        <section class="card" aria-label="What changes">
+            <table class="sheet low keep">
+                <thead><tr><th scope="col">What changes</th><th scope="col">before</th><th scope="col">after</th></tr></thead>
+                <tbody>
+                <tr><th scope="row">Account</th><td>{{ $givers->map(fn ($group) => $group[0]->file->account->number)->join(', ') }}</td><td>{{ $receiver?->number ?? 'to be chosen' }}</td></tr>
+                <tr><th scope="row">Held for</th><td>{{ collect($judged)->map(fn ($one) => $one->file->clientName)->unique()->take(3)->join(', ') }}</td><td>{{ $client?->name ?? 'the same' }}</td></tr>
+                <tr><th scope="row">Who pays the renewals</th><td>{{ $givers->map(fn ($group) => 'account '.$group[0]->file->account->number)->take(3)->join(', ') }}</td><td>{{ $receiver === null ? 'to be chosen' : 'account '.$receiver->number.', '.($receiver->owner?->name ?? 'the house') }}</td></tr>
+                <tr><th scope="row">Registrant, servers, end</th><td></td><td>the same</td></tr>
+                </tbody>
+            </table>
+        </section>
+    </div>
+    <table class="sheet">
+        <thead><tr><th scope="col">Name</th><th scope="col">Ends</th><th scope="col">Today</th><th scope="col">What is in the way, or worth knowing</th><th scope="col">Cure</th></tr></thead>
+        <tbody>
+        @foreach ($givers as $group)
+            @if ($givers->count() > 1)<tr class="group"><th colspan="5" scope="rowgroup">From {{ $group[0]->file->account->registrarName }} {{ $group[0]->file->account->number }}: {{ $what($group->count()) }}</th></tr>@endif
+            @foreach ($group as $one)
+                <tr>
+                    <th scope="row"><a class="name" href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a></th>
+                    <td data-label="Ends">{{ $one->file->facts->ends === null ? 'not known' : App\Support\Dates::full($one->file->facts->ends) }}</td>
+                    <td><x-verdict :readiness="$one->readiness" :words="$words"/></td>
+                    <td>@forelse ($one->readiness->findings as $finding)<span class="reason">{{ $words->finding($finding) }}.</span>@empty<span class="lesser">nothing</span>@endforelse</td>
+                    <td>@include('handover.cures', ['findings' => $one->readiness->reasons(), 'file' => $one->file])</td>
+                </tr>
+            @endforeach
+        @endforeach
+        </tbody>
+    </table>
+    <x-slot:foot>
+        <div class="foot" aria-label="What will happen" role="region">
+            <div class="foot-say">
+                <p><strong>{{ number_format($count) }} of {{ number_format($all) }} can go now.</strong> @if ($stopped > 0 && ! $request->onlyClear()) {{ number_format($stopped) }} {{ $stopped === 1 ? 'can’t' : 'can’t' }}. @endif</p>
+                <p class="lesser">@if ($receiver !== null){{ $words->say('handover.confirms.'.$receiver->registrar->confirms->value, ['by' => $words->near($by)]) }} Free. It can be called off until then.@else Nothing changes before the receiver is chosen and the button pressed.@endif</p>
+            </div>
+            @if ($receiver !== null && $stopped > 0 && $count > 0 && ! $request->onlyClear())<a class="button" href="{{ $request->address(['only' => 'clear']) }}">Leave out the {{ $stopped === 1 ? 'one' : number_format($stopped) }}</a>@endif
+            @if ($receiver !== null && $count > 0)
+                <form method="post" action="{{ route('hand-over.store') }}" data-once>
+                    @csrf
+                    @foreach (['of', 'name', 'only'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
+                    <input type="hidden" name="receiver" value="{{ $receiver->id }}"><input type="hidden" name="client" value="{{ $client?->id ?? 'keep' }}"><input type="hidden" name="by" value="{{ $by->date() }}">
+                    <input type="hidden" name="token" value="{{ $token }}"><input type="hidden" name="shown" value="{{ $shown }}">
+                    @can('settle')
+                        <button class="main" name="act" value="settle">Hand {{ $what($count) }} to {{ Str::limit($whose, 40) }}</button>
+                    @else
+                        <button class="main" name="act" value="prepare">Prepare {{ $what($count) }} for {{ Str::limit($whose, 40) }}</button>
+                    @endcan
+                </form>
+            @endif
+        </div>
+    </x-slot:foot>
+</x-layout>

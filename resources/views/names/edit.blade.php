@@ -1,0 +1,19 @@
+<x-layout :title="'What is known of '.$name->unicode" area="Roll">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('names.show', $name) }}">{{ $name->unicode }}</a></nav>
+    <h1>What is known of <span class="name">{{ $name->unicode }}</span></h1>
+    <form method="post" action="{{ route('names.update', $name) }}" class="card fields">
+        @csrf @method('put')
+        <input type="hidden" name="version" value="{{ $errors->has('version') ? $registration->version : old('version', $registration->version) }}">
+        @error('version')<p class="wrong" role="alert">{{ $message }}</p>@enderror
+        <div class="columns">
+            <x-field name="created_on" label="Registered on" type="date" :value="$registration->created_on?->date()" note="Empty: not known"/>
+            <x-field name="ends_on" label="Ends on" type="date" :value="$registration->ends_on?->date()" note="The end of the paid term"/>
+            <x-field name="moved_on" label="Last came from another registrar on" type="date" :value="$registration->moved_on?->date()"/>
+            <x-choice name="intent" label="What is to happen at its end" :value="$registration->intent->value" words="words.intent"/>
+            <x-choice name="lock" label="Transfer lock" :value="$registration->lock->value" words="words.lock"/>
+            <x-field name="registrant" label="Registrant" :value="$registration->registrant" maxlength="300"/>
+            <x-field name="registrant_mailbox" label="Registrant’s mailbox" :value="$registration->registrant_mailbox" maxlength="320"/>
+        </div>
+        <p><button class="main">Save</button> <a class="button" href="{{ route('names.show', $name) }}">Leave it</a></p>
+    </form>
+</x-layout>

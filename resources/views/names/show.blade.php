@@ -1,0 +1,110 @@
+<x-layout :title="$name->unicode" area="Roll">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></nav>
+    <div class="head">
+        <div class="folio-name">
+            <h1 class="name">{{ $name->unicode }}</h1>
+            @if ($name->unicode !== $name->ascii)<span class="mono lesser">{{ $name->ascii }}</span>@endif
+        </div>
+        @can('prepare')
+            <div class="head-deeds">
+                @inject('current', App\View\CurrentSheaf::class)
+                <form method="post" action="{{ $current->get()->has($name->id) ? route('sheaf.remove') : route('sheaf.add') }}">
+                    @csrf
+                    @if ($current->get()->has($name->id)) @method('patch') @endif
+                    <input type="hidden" name="names[]" value="{{ $name->id }}">
+                    <button>{{ $current->get()->has($name->id) ? 'Out of the sheaf' : 'Into the sheaf' }}</button>
+                </form>
+                <a class="button main" href="{{ route('hand-over', ['name' => $name->ascii]) }}">Hand over</a>
+                <a class="button" href="{{ route('names.edit', $name) }}">Change what is known</a>
+            </div>
+        @endcan
+    </div>
+    <p class="sentence folio-sentence">
+        Held for <a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a> at {{ $file->account->registrarName }}, account <a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->number }}</a>.
+        @foreach ($standing->findings as $finding)
+            <span class="{{ $finding->tag->cost()->value <= 1 ? ($standing->severity->value >= 3 ? 'is-bad' : 'is-soon') : ($finding->tag->cost()->value === 4 ? 'is-plain' : 'is-soon') }}">{{ $words->finding($finding) }}.</span>
+        @endforeach
+    </p>
+    <div class="card drawing" data-drawing>
+        <div class="wide"><x-folio-line :drawing="$drawings[0]" id="w"/></div>
+        <div class="narrow"><x-folio-line :drawing="$drawings[1]" id="n"/></div>
+    </div>
+    <div class="cards">
+        <section class="card" aria-labelledby="may">
+            <h2 id="may">What it may do today</h2>
+            <dl class="facts">
+                <div>
+                    <dt>Handover</dt>
+                    <dd><x-verdict :readiness="$handover" :words="$words"/>
+                        <span class="lesser">any account at {{ $file->account->registrarName }}</span>
+                        @foreach ($handover->findings as $finding)<span class="lesser">{{ $words->finding($finding) }}</span>@endforeach
+                    </dd>
+                    @can('prepare')<dd>@if ($file->waiting !== null)<a href="{{ route('dockets.show', $file->waiting->docket) }}">Docket {{ $file->waiting->docket }}</a>@else<a href="{{ route('hand-over', ['name' => $name->ascii]) }}">Start</a>@endif</dd>@endcan
+                </div>
+                <div>
+                    <dt>Renewal</dt>
+                    <dd>@if ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits under the ten-year limit @endif
+                        <span class="lesser">{{ $life->terms->renew === null ? 'no price written down' : $life->terms->renew->text().' a year' }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd>
+                </div>
+                <div>
+                    <dt>Another registrar</dt>
+                    <dd>@forelse ($life->holdsNow() as $hold)<span class="is-soon">Not before {{ $words->near($hold->until) }}</span><span class="lesser">{{ $words->say('words.reason.'.$hold->reason->value) }}</span>@empty no hold is known @endforelse
+                        <span class="lesser">lock: {{ $words->say('words.lock.'.($life->facts->isLocked() ? 'on' : $life->facts->lock->value)) }}</span></dd>
+                </div>
+                <div><dt><span class="term" title="{{ $words->say('words.explained.intent') }}">Intent</span></dt><dd>{{ $words->say('words.intent.'.$life->facts->intent->value) }}</dd></div>
+            </dl>
+        </section>
+        <section class="card" aria-labelledby="behind">
+            <h2 id="behind">Who stands behind it</h2>
+            <dl class="facts">
+                <div><dt>Registrant</dt><dd>{{ $file->registrant === '' ? 'not known' : $file->registrant }}@if ($file->registrantMailbox !== '')<span class="lesser">{{ $file->registrantMailbox }}</span>@endif</dd></div>
+                <div><dt>Client</dt><dd><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></dd></div>
+                <div><dt>Account</dt><dd><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->registrarName }} {{ $file->account->number }}</a><span class="lesser">{{ $file->account->ours ? 'we can sign in' : 'we can’t sign in' }}</span></dd></div>
+                @if ($file->reference !== '')<div><dt>Registrar’s number</dt><dd class="mono">{{ $file->reference }}</dd></div>@endif
+                @foreach ($registration?->extras ?? [] as $extra)
+                    <div><dt>{{ ucfirst($words->say('words.extra.'.$extra->kind->value)) }}</dt><dd>{{ $extra->ended_on === null ? 'bought with it' : 'ended on '.App\Support\Dates::full($extra->ended_on) }}</dd></div>
+                @endforeach
+                @foreach ($registration?->raw ?? [] as $heading => $value)
+                    <div><dt>{{ $heading }}</dt><dd>{{ $value }}<span class="lesser">as it was brought in</span></dd></div>
+                @endforeach
+            </dl>
+        </section>
+        <section class="card" aria-labelledby="come">
+            <h2 id="come">What is to come</h2>
+            <dl class="facts">
+                @forelse ($life->toCome() as $event)
+                    <div><dt>{{ App\Support\Dates::full($event->at) }}</dt><dd>{{ $words->say('words.event.'.$event->kind->value) }}{{ $event->certain ? '' : ', perhaps' }}@if ($event->sum !== null), {{ $event->kind === Acre\Core\Lifecycle\EventKind::LastPlain ? 'then '.$event->sum->text().' more' : $event->sum->text() }}@endif<span class="lesser">missed: {{ $words->say('words.cost.'.$event->kind->cost()->name) }}</span></dd></div>
+                @empty
+                    <div><dt>Nothing</dt><dd>{{ $life->facts->ends === null ? 'its end is not known' : 'by its dates everything has come' }}</dd></div>
+                @endforelse
+            </dl>
+        </section>
+    </div>
+    <section class="card" aria-labelledby="happened">
+        <h2 id="happened">What happened to it</h2>
+        <form class="ask" method="get">
+            <label for="on">Who held it on</label> <input id="on" type="date" name="on" value="{{ $on?->date() }}"> <button>Ask</button>
+            @if ($on !== null)
+                <p role="status">On {{ App\Support\Dates::full($on) }}: @if ($heldOn !== null)<strong>{{ $heldOn->account }}, for {{ $heldOn->client }}</strong>@if ($heldOn->docket !== null) (<a href="{{ route('dockets.show', $heldOn->docket) }}">docket {{ $heldOn->docket }}</a>)@endif.@else<strong>not known</strong>; the chain of title begins on {{ $chain->knownSince() === null ? 'no day' : App\Support\Dates::full($chain->knownSince()) }}.@endif</p>
+            @endif
+        </form>
+        <dl class="facts">
+            @foreach (array_reverse($chain->holdings) as $holding)
+                <div>
+                    <dt>{{ $holding->span->from === null ? 'since ever' : App\Support\Dates::full($holding->span->from) }}</dt>
+                    <dd>{{ $loop->last ? 'In' : 'Handed to' }} {{ $holding->account }}, for {{ $holding->client }}@if ($holding->span->until !== null)<span class="lesser">until {{ App\Support\Dates::full($holding->span->until) }}</span>@endif</dd>
+                    <dd>@if ($holding->docket !== null)<a href="{{ route('dockets.show', $holding->docket) }}">docket {{ $holding->docket }}</a>@endif</dd>
+                </div>
+            @endforeach
+        </dl>
+        @if ($happened !== [])
+            <details class="log"><summary>The log of it ({{ count($happened) }})</summary>
+                <dl class="facts">
+                    @foreach ($happened as $entry)
+                        <div><dt>{{ App\Support\Dates::exact($entry->instant('trade_at')) }}</dt><dd>{{ $words->say('log.'.$entry->text('event')) }}<span class="lesser">{{ $entry->textOrNull('person') ?? 'Acre Roll' }}</span></dd><dd>@if (is_int($entry->json('data')['docket'] ?? null))<a href="{{ route('dockets.show', $entry->json('data')['docket']) }}">docket {{ $entry->json('data')['docket'] }}</a>@endif</dd></div>
+                    @endforeach
+                </dl>
+            </details>
+        @endif
+    </section>
+</x-layout>

@@ -1,0 +1,38 @@
+<x-layout :title="$registrar->exists ? 'Terms of '.$registrar->name : 'Write down a registrar'" area="Outside">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('registrars.index') }}">Registrars</a></nav>
+    <h1>{{ $registrar->exists ? 'Terms of '.$registrar->name : 'Write down a registrar' }}</h1>
+    <x-row-form :row="$registrar" route="registrars">
+        <x-field name="name" label="Name" :value="$registrar->exists ? $registrar->name : null" required maxlength="200"/>
+        <h2>Handovers between its accounts</h2>
+        <div class="columns">
+            <x-choice name="receiver_by" label="A receiver is named by" :value="$registrar->receiver_by->value" words="words.receiver_by"/>
+            <x-choice name="confirms" label="It is settled when" :value="$registrar->confirms->value" words="words.confirms"/>
+            <x-field name="accept_days" label="Days to accept" type="number" min="1" max="90" :value="$registrar->accept_days" required/>
+            <x-field name="lot_size" label="Names in a lot, at most" type="number" min="1" max="10000" :value="$registrar->lot_size" required/>
+            <x-field name="handover_hold_days" label="Days before a new name is handed over" type="number" min="0" max="365" :value="$registrar->handover_hold_days" required/>
+        </div>
+        <fieldset>
+            <legend class="label">Before a handover</legend>
+            @foreach (['names_giver' => 'the giving account is named in the same way', 'lock_first' => 'the lock must be lifted', 'unlock_account_first' => 'the giving account itself must be unlocked'] as $tick => $says)
+                <label class="tick"><input type="hidden" name="{{ $tick }}" value="0"><input type="checkbox" name="{{ $tick }}" value="1" @checked((bool) old($tick, $registrar->{$tick}))> {{ $says }}</label>
+            @endforeach
+        </fieldset>
+        <fieldset>
+            <legend class="label">What becomes of what was bought with a name</legend>
+            <div class="columns">
+                @foreach (Acre\Core\Movement\ExtraKind::cases() as $kind)
+                    <div class="field"><label for="x-{{ $kind->value }}">{{ ucfirst(__('words.extra.'.$kind->value)) }}</label>
+                        <select id="x-{{ $kind->value }}" name="extras[{{ $kind->value }}]"><option value="">not known</option>@foreach (__('words.fate') as $fate => $word)<option value="{{ $fate }}" @selected(old('extras.'.$kind->value, $registrar->extras[$kind->value] ?? '') === $fate)>{{ $word }}</option>@endforeach</select></div>
+                @endforeach
+            </div>
+        </fieldset>
+        <h2>Around a name’s end</h2>
+        <div class="columns">
+            <x-field name="charge_lead_days" label="Renewal charged, days before" type="number" min="0" max="90" :value="$registrar->charge_lead_days" required/>
+            <x-field name="dark_after_days" label="Stops answering, days after" type="number" min="0" max="90" :value="$registrar->dark_after_days" note="Empty: not known"/>
+            <x-field name="plain_after_days" label="Plain price, days after" type="number" min="0" max="90" :value="$registrar->plain_after_days" note="Empty: not known"/>
+            <x-field name="late_until_days" label="Renewable at all, days after" type="number" min="0" max="90" :value="$registrar->late_until_days" note="Empty: not known"/>
+        </div>
+        <x-field name="remarks" label="Remarks" type="area" :value="$registrar->remarks" maxlength="4000"/>
+    </x-row-form>
+</x-layout>
