@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\SecurityHeaders;
+use App\Support\ChangedMeanwhile;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -21,6 +22,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(fn (Request $request): string => route('roll'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport(AuthorizationException::class);
+        $exceptions->dontReport([AuthorizationException::class, ChangedMeanwhile::class]);
     })
     ->create();

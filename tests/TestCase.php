@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Support\TradeClock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Support\Uri;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** A test of the application, on the test stack's database, as the runtime role; the owner migrates it once. */
 abstract class TestCase extends BaseTestCase
@@ -16,6 +20,26 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         $this->withoutVite();
+    }
+
+    /**
+     * Each request begins as a process of its own would: nothing remembered from the one before.
+     *
+     * @param  string  $method
+     * @param  Uri|string  $uri
+     * @param  array<mixed>  $parameters
+     * @param  array<mixed>  $cookies
+     * @param  array<mixed>  $files
+     * @param  array<mixed>  $server
+     * @param  string|null  $content
+     * @return TestResponse<Response>
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
+    {
+        $this->app->forgetScopedInstances();
+        $this->app->make(TradeClock::class)->forget();
+
+        return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
     }
 
     /** @return array<string, mixed> */

@@ -131,7 +131,7 @@ final class DemoSeeder extends Seeder
         $this->handOver('2025-09-16', '52044', $this->some('choir', '40718', 4, '2025-09-16'), '2025-09-16');
         $this->handOver('2026-06-09', '51877', $this->some('foundry', '40718', 2, '2026-06-09'), '2026-06-11');
         $this->handOver('2026-10-02', '51877', [$this->names['bell-tuning.org'], ...$this->some('foundry', '40718', 1, '2026-10-02')], null);
-        $this->handOver('2026-10-05', '52044', $this->some('theatre', '40718', 2, '2026-10-05'), null, prepared: true);
+        $this->handOver('2026-10-05', '51902', $this->some('kelp', '40718', 3, '2026-10-05'), null, prepared: true);
     }
 
     /** @return list<int> names of a client in an account that end well after the story begins */

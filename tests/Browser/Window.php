@@ -6,11 +6,13 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverExpectedCondition;
+use Facebook\WebDriver\WebDriverSelect;
 use RuntimeException;
 
 /** One headless Chromium of an exact size on the test stack. Every step waits for the page's ready mark. */
@@ -56,16 +58,12 @@ final readonly class Window
 
     public function ready(): self
     {
-        $this->driver->wait($this->patience, 50)->until(
-            WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector('html[data-ready=yes]')),
-        );
-
-        return $this;
+        return $this->waitFor('html[data-ready=yes]');
     }
 
     public function find(string $css): RemoteWebElement
     {
-        $this->driver->wait($this->patience, 50)->until(WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)));
+        $this->waitFor($css);
 
         return $this->driver->findElement(WebDriverBy::cssSelector($css));
     }
@@ -104,20 +102,30 @@ final readonly class Window
     {
         $this->driver->executeScript("document.documentElement.setAttribute('data-left', 'yes')");
         $element->click();
-        $this->driver->wait($this->patience, 50)->until(
-            WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector('html[data-ready=yes]:not([data-left])')),
-        );
+
+        return $this->waitFor('html[data-ready=yes]:not([data-left])');
+    }
+
+    private function waitFor(string $css): self
+    {
+        return $this->until(WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)), $css);
+    }
+
+    private function until(WebDriverExpectedCondition $condition, string $what): self
+    {
+        try {
+            $this->driver->wait($this->patience, 50)->until($condition);
+        } catch (TimeoutException) {
+            $seen = $this->driver->findElement(WebDriverBy::cssSelector('body'))->getText();
+            throw new RuntimeException("{$what} did not come on {$this->driver->getCurrentURL()}, which says: ".mb_substr($seen, 0, 800));
+        }
 
         return $this;
     }
 
     public function waitForText(string $css, string $text): self
     {
-        $this->driver->wait($this->patience, 100)->until(
-            WebDriverExpectedCondition::elementTextContains(WebDriverBy::cssSelector($css), $text),
-        );
-
-        return $this;
+        return $this->until(WebDriverExpectedCondition::elementTextContains(WebDriverBy::cssSelector($css), $text), "“{$text}” in {$css}");
     }
 
     public function text(string $css = 'body'): string
@@ -128,6 +136,67 @@ final readonly class Window
     public function signIn(string $mailbox, string $password): self
     {
         return $this->go('/sign-in')->type('#f-email', $mailbox)->type('#f-password', $password)->press('Sign in');
+    }
+
+    public function count(string $css): int
+    {
+        return count($this->driver->findElements(WebDriverBy::cssSelector($css)));
+    }
+
+    public function choose(string $css, string $words): self
+    {
+        (new WebDriverSelect($this->find($css)))->selectByVisibleText($words);
+
+        return $this;
+    }
+
+    /** @return list<string> what the browser held against the pages so far: blocked by the policy, not found, failed */
+    public function complaints(): array
+    {
+        $said = [];
+        /** @var array{message: string} $entry */
+        foreach ($this->driver->manage()->getLog('browser') as $entry) {
+            $said[] = $entry['message'];
+        }
+
+        return $said;
+    }
+
+    /** @return list<string> what axe-core finds against WCAG 2.2 AA, a line each */
+    public function axe(): array
+    {
+        // The page's policy holds for the page; the driver's own script is not the page's.
+        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $found = $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then(
+                (result) => done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(' | ')}`)),
+                (error) => done([String(error)]),
+            );
+            JS);
+
+        return array_values(array_filter(is_array($found) ? $found : ['axe-core said nothing'], is_string(...)));
+    }
+
+    /** How wide the document is, which is more than the window when something scrolls sideways. */
+    public function width(): int
+    {
+        $width = $this->driver->executeScript('return document.documentElement.scrollWidth');
+
+        return is_int($width) ? $width : PHP_INT_MAX;
+    }
+
+    public function withoutScripts(): void
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setScriptExecutionDisabled', ['value' => true]);
+    }
+
+    /** Without scripts there is no ready mark; the driver itself waits for the document. */
+    public function goPlainly(string $path): self
+    {
+        $this->driver->get($this->address.$path);
+
+        return $this;
     }
 
     public function picture(string $file): void

@@ -53,7 +53,10 @@ final class MatchColumns
             }
         }
 
-        return DateOrder::provenBy($values);
+        $orders = DateOrder::provenBy($values);
+
+        // Where the year stands first there is nothing to mistake.
+        return in_array(DateOrder::YearMonthDay, $orders, true) ? [DateOrder::YearMonthDay] : $orders;
     }
 
     /** @param  array<int, ImportField>  $taken */

@@ -125,7 +125,10 @@ final readonly class HandOverController
     {
         $registrars = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->registrar, $judged)));
 
-        return $this->find->matching($request->string('q')->toString(), count($registrars) === 1 ? $registrars[0] : null, 24);
+        $givers = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged)));
+
+        return $this->find->matching($request->string('q')->toString(), count($registrars) === 1 ? $registrars[0] : null, 24)
+            ->reject(fn (Account $account): bool => $givers === [$account->id]);
     }
 
     private function client(HandOverRequest $request, ?Account $receiver): ?Client

@@ -1,8 +1,8 @@
 <x-layout title="Movements" area="Movements">
     <div class="head">
         <div><h1>Movements</h1>
-            <p class="sentence">Showing <span class="term" title="{{ __('words.explained.docket') }}">dockets</span> that are
-                <x-word :label="$open ? 'still open' : 'ended'"><a href="{{ route('dockets.index') }}" @if ($open) aria-current="true" @endif>still open</a><a href="{{ route('dockets.index', ['state' => 'ended']) }}" @if (! $open) aria-current="true" @endif>ended</a></x-word>, newest first.</p></div>
+            <div class="sentence">Showing <span class="term" title="{{ __('words.explained.docket') }}">dockets</span> that are
+                <x-word :label="$open ? 'still open' : 'ended'"><a href="{{ route('dockets.index') }}" @if ($open) aria-current="true" @endif>still open</a><a href="{{ route('dockets.index', ['state' => 'ended']) }}" @if (! $open) aria-current="true" @endif>ended</a></x-word>, newest first.</div></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('hand-over') }}">Hand over names</a></p>@endcan
     </div>
     @if ($dockets->isEmpty())

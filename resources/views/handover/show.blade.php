@@ -6,17 +6,8 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('roll') }}">The Roll</a> / @if ($request->filled('name')) <a href="{{ route('names.show', $judged[0]->file->facts->name->ascii ?? $request->input('name')) }}">{{ $judged[0]->file->facts->name->unicode ?? '' }}</a> @elseif ($request->input('of') === 'sheaf') the sheaf, {{ $what($all) }} @else a pasted list, {{ $what($all) }} @endif</nav>
     <div class="deed-head">
         <h1>Hand over {{ $what($all) }}</h1>
-        <p class="sentence">to
-            <details class="menu word" @if ($receiver === null) open @endif id="receiver"><summary>{{ $receiver === null ? 'an account to be chosen' : ($receiver->owner !== null ? $receiver->owner->name.', ' : '').$receiver->registrar->name.' '.$receiver->number }}</summary>
-                <div class="menu-sheet menu-wide">
-                    <form method="get" action="{{ route('hand-over') }}" class="ask" data-find-account>
-                        @foreach (['of', 'name', 'by', 'only'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
-                        <label for="q">Any part of number, login, handle or client</label>
-                        <input id="q" name="q" value="{{ $request->input('q') }}" autocomplete="off" maxlength="200"> <button>Find</button>
-                    </form>
-                    <div data-found aria-live="polite">@include('handover.found')</div>
-                </div>
-            </details>, held afterwards for
+        <div class="sentence">to
+            @if ($receiver === null)<strong>an account to be chosen</strong>@else<details class="menu word" id="receiver"><summary>{{ ($receiver->owner !== null ? $receiver->owner->name.', ' : '').$receiver->registrar->name.' '.$receiver->number }}</summary><div class="menu-sheet menu-wide">@include('handover.find')</div></details>@endif, held afterwards for
             <x-word :label="$client?->name ?? 'the client of each'">
                 <a href="{{ $request->address(['client' => 'keep']) }}" @if ($client === null) aria-current="true" @endif>the client of each, as now</a>
                 @foreach ($clients as $one)<a href="{{ $request->address(['client' => $one->id]) }}" @if ($client?->id === $one->id) aria-current="true" @endif>{{ $one->name }}</a>@endforeach
@@ -27,19 +18,20 @@
                     <label for="by">Answer wanted by</label> <input id="by" type="date" name="by" value="{{ $by->date() }}" required> <button>Judge again</button>
                 </form>
             </x-word>.
-        </p>
+        </div>
     </div>
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @foreach (['receiver', 'by', 'client', 'token', 'shown'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     <div class="cards cards-deed">
         <section class="card" aria-labelledby="them"><h2 id="them">Is it them?</h2>
             @if ($receiver === null)
-                <p>Choose the receiving account above: by any part of its number, login, handle or client. It is then shown whole, so that no mistyped character gives a name away.</p>
+                <p>Choose the receiving account; it is then shown whole, so that no mistyped character gives a name away.</p>
+                @include('handover.find')
             @else
                 @php($asked = array_map(fn ($i) => [$i, $receiver->facts()->identifier($i)], $receiver->registrar->receiver_by->identifiers()))
                 <p>Account <strong>{{ $receiver->number }}</strong> at {{ $receiver->registrar->name }}, {{ $receiver->owner === null ? 'the house’s own' : 'of '.$receiver->owner->name }}.
                     {{ $receiver->registrar->name }} asks for @foreach ($asked as [$which, $value]){{ __('words.identifier.'.$which->value) }} <strong class="mono">{{ $value ?? '(not written down)' }}</strong>{{ $loop->last ? '' : ' and ' }}@endforeach: @if ($receiver->proven_at !== null)<span class="is-good">known to belong together since {{ App\Support\Dates::full($receiver->proven_at) }}</span>.@else<span class="is-soon">unproven that they belong together</span>.@endif</p>
-                <p>Holds <a href="{{ route('roll', ['account' => $receiver->id]) }}"><strong>{{ $what($tally?->int('names') ?? 0) }}</strong></a>@if ($example !== null), <span class="mono">{{ $example }}</span> among them @endif. @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@else Has never taken a handover in our books.@endif</p>
+                <p>Holds <a href="{{ route('roll', ['account' => $receiver->id]) }}"><strong>{{ $what($tally?->int('names') ?? 0) }}</strong></a>{!! $example === null ? '' : ', <span class="mono">'.e($example).'</span> among them' !!}. @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@else Has never taken a handover in our books.@endif</p>
             @endif
         </section>
         <section class="card" aria-label="What changes">
@@ -74,7 +66,7 @@
     <x-slot:foot>
         <div class="foot" aria-label="What will happen" role="region">
             <div class="foot-say">
-                <p><strong>{{ number_format($count) }} of {{ number_format($all) }} can go now.</strong> @if ($stopped > 0 && ! $request->onlyClear()) {{ number_format($stopped) }} {{ $stopped === 1 ? 'can’t' : 'can’t' }}. @endif</p>
+                <p>@if ($receiver === null)<strong>Choose the receiving account.</strong> {{ $stopped === 0 ? '' : number_format($stopped).' of '.number_format($all).' can’t go anywhere now.' }}@else<strong>{{ number_format($count) }} of {{ number_format($all) }} can go now.</strong> @if ($stopped > 0 && ! $request->onlyClear()) {{ number_format($stopped) }} can’t. @endif @endif</p>
                 <p class="lesser">@if ($receiver !== null){{ $words->say('handover.confirms.'.$receiver->registrar->confirms->value, ['by' => $words->near($by)]) }} Free. It can be called off until then.@else Nothing changes before the receiver is chosen and the button pressed.@endif</p>
             </div>
             @if ($receiver !== null && $stopped > 0 && $count > 0 && ! $request->onlyClear())<a class="button" href="{{ $request->address(['only' => 'clear']) }}">Leave out the {{ $stopped === 1 ? 'one' : number_format($stopped) }}</a>@endif

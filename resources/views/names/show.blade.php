@@ -70,10 +70,10 @@
             </dl>
         </section>
         <section class="card" aria-labelledby="come">
-            <h2 id="come">What is to come</h2>
+            <h2 id="come">What is to come <span class="aside">if nothing is done</span></h2>
             <dl class="facts">
                 @forelse ($life->toCome() as $event)
-                    <div><dt>{{ App\Support\Dates::full($event->at) }}</dt><dd>{{ $words->say('words.event.'.$event->kind->value) }}{{ $event->certain ? '' : ', perhaps' }}@if ($event->sum !== null), {{ $event->kind === Acre\Core\Lifecycle\EventKind::LastPlain ? 'then '.$event->sum->text().' more' : $event->sum->text() }}@endif<span class="lesser">missed: {{ $words->say('words.cost.'.$event->kind->cost()->name) }}</span></dd></div>
+                    <div><dt>{{ App\Support\Dates::full($event->at) }}</dt><dd>{{ $words->say('words.event.'.$event->kind->value) }}{{ $event->certain ? '' : ', perhaps' }}@if ($event->sum !== null), {{ $event->kind === Acre\Core\Lifecycle\EventKind::LastPlain ? 'then '.$event->sum->text().' more' : $event->sum->text() }}@endif @if ($event->kind->cost() !== Acre\Core\Finding\Cost::Attention)<span class="lesser">missed: {{ $words->say('words.cost.'.$event->kind->cost()->name) }}</span>@endif</dd></div>
                 @empty
                     <div><dt>Nothing</dt><dd>{{ $life->facts->ends === null ? 'its end is not known' : 'by its dates everything has come' }}</dd></div>
                 @endforelse

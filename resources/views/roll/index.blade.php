@@ -4,7 +4,7 @@
     <div class="head">
         <div>
             <h1>The Roll</h1>
-            <p class="sentence">
+            <div class="sentence">
                 @php($client = $clients->firstWhere('id', $filter->client))
                 @php($registrar = $registrars->firstWhere('id', $filter->registrar))
                 @php($account = $registrars->pluck('accounts')->flatten()->firstWhere('id', $filter->account))
@@ -35,7 +35,7 @@
                         <a href="{{ $filter->address(['sort' => $one === App\Queries\Roll\Sort::Next ? null : $one->value]) }}" @if ($one === $filter->sort) aria-current="true" @endif>{{ __('roll.sort.'.$one->value) }}</a>
                     @endforeach
                 </x-word>@if ($filter->text !== ''), with <strong>“{{ $filter->text }}”</strong> in them (<a href="{{ $filter->address(['q' => null]) }}">without</a>)@endif.
-            </p>
+            </div>
         </div>
         @can('prepare')
             <p class="head-deeds"><a href="{{ route('bring-in.create') }}">Bring names in</a></p>

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** axe-core on every page, wide and narrow; nothing scrolls sideways, nothing is blocked by the policy. */
+final class PagesTest extends TestCase
+{
+    private static ?Window $window = null;
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$window?->close();
+        self::$window = null;
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function pages(): iterable
+    {
+        $pages = [
+            'the Roll' => '/roll', 'the Roll, narrowed to nothing' => '/roll?q=nothing-has-this', 'a folio' => '/names/xn--glockenwrts-s8a.com', 'a late folio' => '/names/ferret-fowl-vets.com?on=2025-03-03',
+            'a long folio' => '/names/the-low-quay-tramway-museum-and-its-friends-in-wickerby-sound.org', 'what is known of a name' => '/names/tern.works/edit',
+            'bring in' => '/bring-in', 'clients' => '/clients', 'a client' => '/clients/2', 'a new client' => '/clients/create', 'registrars' => '/registrars', 'a registrar' => '/registrars/1',
+            'terms' => '/registrars/1/edit', 'accounts' => '/accounts', 'an account' => '/accounts/2', 'a new account' => '/accounts/create',
+            'hand over, nothing chosen' => '/hand-over', 'hand over, no receiver' => '/hand-over?name=wickerby-bells.com', 'hand over' => '/hand-over?name=wickerby-bells.com&receiver=2',
+            'movements' => '/dockets', 'movements that ended' => '/dockets?state=ended', 'a docket prepared' => '/dockets/5', 'a docket under way' => '/dockets/4', 'a proof' => '/dockets/1/proof',
+            'nothing there' => '/nothing-here',
+        ];
+        foreach ($pages as $which => $path) {
+            yield $which => [$path];
+        }
+    }
+
+    #[DataProvider('pages')]
+    public function test_a_page_is_sound(string $path): void
+    {
+        $window = self::$window ??= Window::open()->signIn('odile@harrow-tern.example', 'a tern over the sound');
+        foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+            $window->size($width, $height);
+            str_contains($path, 'nothing-here') ? $window->goPlainly($path) : $window->go($path);
+            self::assertSame([], $window->axe(), "{$path} at {$width}");
+            self::assertLessThanOrEqual($width, $window->width(), "{$path} scrolls sideways at {$width}");
+        }
+        $blocked = array_filter($window->complaints(), fn (string $said): bool => ! str_contains($said, '404'));
+        self::assertSame([], array_values($blocked));
+    }
+
+    public function test_the_door_is_sound(): void
+    {
+        $window = Window::open();
+        try {
+            self::assertSame([], $window->go('/sign-in')->axe());
+        } finally {
+            $window->close();
+        }
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Time\Instant;
+use App\Models\Registration;
+use App\Support\Row;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+final class FolioTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+    }
+
+    public function test_it_begins_with_a_sentence_and_is_found_in_either_form(): void
+    {
+        $this->house->name('glockenwärts.com', facts: ['moved_on' => Instant::of('2026-08-20'), 'ends_on' => Instant::of('2028-04-27'), 'intent' => 'by_itself']);
+        foreach (['glockenwärts.com', 'xn--glockenwrts-s8a.com', 'GLOCKENWÄRTS.com'] as $written) {
+            $this->actingAs($this->house->reader)->get('/names/'.rawurlencode($written))->assertOk()
+                ->assertSeeInOrder(['glockenwärts.com', 'Held for', 'Wickerby Bell Foundry', 'May not go to another registrar before 19 Oct', 'Renews by itself on 20 Apr 2028 for £9.90', 'What it may do today']);
+        }
+        $this->get('/names/nobody-holds-this.com')->assertNotFound();
+        $this->get('/names/no%20name')->assertNotFound();
+    }
+
+    public function test_who_held_it_on_a_day(): void
+    {
+        $this->house->name('bell.com', since: '2025-03-03');
+        $this->actingAs($this->house->reader)->get('/names/bell.com?on=2025-03-03')->assertSee('On 3 Mar 2025')->assertSee('Skerry Registrations 40718, for Wickerby Bell Foundry');
+        $this->get('/names/bell.com?on=2025-03-02')->assertSee('not known');
+        $this->get('/names/bell.com?on=soon')->assertOk();
+    }
+
+    public function test_what_is_typed_is_kept_with_its_source_and_makes_the_standing_again(): void
+    {
+        $name = $this->house->name('bell.com');
+        $form = ['created_on' => '2020-11-02', 'ends_on' => '2026-10-10', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1];
+        $this->actingAs($this->house->clerk)->put('/names/bell.com', $form)->assertRedirect('/names/bell.com');
+        $registration = Registration::query()->sole();
+        self::assertSame([Intent::Lapse, '2026-10-10', 2], [$registration->intent, $registration->ends_on?->iso(), $registration->version]);
+        self::assertEquals(['from' => 'typed', 'at' => '2026-10-06', 'by' => $this->house->clerk->id], $registration->sources['ends_on']);
+        $standing = Row::of(DB::table('standings')->sole());
+        self::assertSame(['lapses', '2026-10-10'], [$standing->text('next_kind'), $standing->instant('next_at')?->date()]);
+        $this->assertDatabaseHas('log', ['event' => 'facts_changed', 'subject' => 'name', 'subject_id' => $name->id, 'user_id' => $this->house->clerk->id]);
+    }
+
+    public function test_the_second_to_save_sees_it_and_loses_nothing_typed(): void
+    {
+        $this->house->name('bell.com');
+        $form = ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1];
+        $this->actingAs($this->house->clerk)->put('/names/bell.com', $form)->assertSessionHasNoErrors();
+        $this->from('/names/bell.com/edit')->put('/names/bell.com', ['registrant' => 'The Foundry'] + $form)
+            ->assertRedirect('/names/bell.com/edit')->assertSessionHasErrors('version')->assertSessionHasInput('registrant', 'The Foundry');
+        self::assertNull(Registration::query()->sole()->registrant);
+    }
+
+    public function test_dates_that_cannot_be_are_refused_with_words(): void
+    {
+        $this->house->name('bell.com');
+        $form = ['created_on' => '2020-11-02', 'ends_on' => '2019-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1];
+        $this->actingAs($this->house->clerk)->put('/names/bell.com', $form)->assertSessionHasErrors('ends_on');
+        $this->put('/names/bell.com', ['ends_on' => '2027-02-30'] + $form)->assertSessionHasErrors('ends_on');
+    }
+}

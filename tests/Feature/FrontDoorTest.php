@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** What ./acre asks of the application: tell and clock. */
+final class FrontDoorTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House(['plain_after_days' => 22, 'late_until_days' => 30]);
+    }
+
+    public function test_tell_says_standing_what_is_to_come_and_readiness(): void
+    {
+        $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-11-02'), 'intent' => 'lapse']);
+        self::assertSame(0, Artisan::call('acre:tell', ['name' => 'https://www.BELL.com/']));
+        $said = Artisan::output();
+        foreach (['bell.com, on 6 Oct 2026', 'Held for Wickerby Bell Foundry at Skerry Registrations, account 40718', 'Meant to lapse on 2 Nov', '2 Nov 2026   The paid term ends', '1 Jan 2027   Last day at all', 'Handover: Clear'] as $part) {
+            self::assertStringContainsString($part, $said);
+        }
+        Artisan::call('acre:tell', ['name' => 'bell.com', '--at' => '2027-01-02', '--json' => true]);
+        $data = json_decode(Artisan::output(), true, 32, JSON_THROW_ON_ERROR);
+        self::assertIsArray($data);
+        self::assertIsArray($data['standing']);
+        self::assertIsArray($data['handover']);
+        self::assertSame(['pending_delete', true, 'stopped'], [$data['standing']['phase'], $data['standing']['presumed'], $data['handover']['verdict']]);
+    }
+
+    public function test_tell_of_a_name_that_is_not_held_or_none(): void
+    {
+        self::assertSame(0, Artisan::call('acre:tell', ['name' => 'bell.nothing-known']));
+        self::assertStringContainsString('Not on the Roll', Artisan::output());
+        self::assertSame(2, Artisan::call('acre:tell', ['name' => 'bell_.com']));
+        self::assertStringContainsString('underscore', Artisan::output());
+        self::assertSame(2, Artisan::call('acre:tell', ['name' => 'bell.com', '--at' => 'soon']));
+    }
+
+    public function test_moving_the_clock_makes_the_standings_again(): void
+    {
+        $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        $kind = fn (): string => Row::of(DB::table('standings')->sole())->text('next_kind');
+        self::assertSame('ends', $kind());
+        self::assertSame(0, Artisan::call('acre:clock', ['to' => '+6d']));
+        self::assertSame('late_plain', $kind());
+        Artisan::call('acre:clock', ['to' => '2026-11-05']);
+        self::assertSame('late_dear', $kind());
+        self::assertSame('2026-11-05', app(TradeClock::class)->today()->iso());
+        self::assertSame(2, Artisan::call('acre:clock', ['to' => '2026-10-01']));
+        self::assertSame(2, Artisan::call('acre:clock', ['to' => 'yesterday']));
+    }
+
+    public function test_a_house_that_is_no_demo_is_never_emptied(): void
+    {
+        $this->house->name('bell.com');
+        self::assertSame(1, Artisan::call('acre:demo'));
+        self::assertSame(1, DB::table('standings')->count());
+    }
+
+    public function test_a_change_of_terms_or_prices_reaches_the_standings(): void
+    {
+        $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-12-02'), 'intent' => 'by_itself']);
+        $this->actingAs($this->house->clerk)->post("/registrars/{$this->house->skerry->id}/prices", ['suffix' => '.COM', 'action' => 'renew', 'amount' => '12,40', 'currency' => 'gbp', 'tax_percent' => '20', 'since' => '2026-10-01'])->assertSessionHasNoErrors();
+        self::assertSame('14.88', Row::of(DB::table('standings')->sole())->text('sum'));
+        self::assertSame(2, DB::table('prices')->where('suffix', 'com')->count());
+        $this->put("/registrars/{$this->house->skerry->id}", ['name' => 'Skerry Registrations', 'receiver_by' => 'mailbox', 'confirms' => 'nobody', 'accept_days' => 7, 'lot_size' => 50, 'handover_hold_days' => 0, 'charge_lead_days' => 30, 'late_until_days' => 30, 'plain_after_days' => 22, 'version' => 1])->assertSessionHasNoErrors();
+        self::assertSame('2026-11-02', Row::of(DB::table('standings')->sole())->instant('next_at')?->date());
+        $this->put("/clients/{$this->house->foundry->id}", ['name' => 'The Foundry', 'version' => 1])->assertSessionHasNoErrors();
+        self::assertSame('The Foundry', Row::of(DB::table('standings')->sole())->text('client_name'));
+    }
+
+    public function test_rows_that_people_write_down_are_checked_and_kept_apart(): void
+    {
+        $this->actingAs($this->house->clerk)->post('/clients', ['name' => 'wickerby bell FOUNDRY'])->assertSessionHasErrors('name');
+        $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '40718', 'access' => 'ours'])->assertSessionHasErrors('number');
+        $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id, 'mailbox' => 'not one'])->assertSessionHasErrors('mailbox');
+        $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id])->assertSessionHasNoErrors()->assertRedirect();
+        $this->get('/accounts?q=52044')->assertSee('unproven that they belong together');
+        $this->put("/clients/{$this->house->foundry->id}", ['name' => 'One', 'version' => 1])->assertSessionHasNoErrors();
+        $this->from('/x')->put("/clients/{$this->house->foundry->id}", ['name' => 'Two', 'version' => 1])->assertSessionHasErrors('version')->assertSessionHasInput('name', 'Two');
+    }
+}

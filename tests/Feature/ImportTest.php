@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Time\Instant;
+use App\Actions\Imports\WriteImport;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Holding;
+use App\Models\Import;
+use App\Models\ImportState;
+use App\Models\Name;
+use App\Models\Registration;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use RuntimeException;
+use Tests\TestCase;
+
+final class ImportTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake();
+        $this->house = new House;
+        $this->actingAs($this->house->clerk);
+    }
+
+    private function upload(string $content, ?int $account = null, string $file = 'list.csv'): Import
+    {
+        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent($file, $content), 'registrar' => $this->house->skerry->id, 'account' => $account, 'client' => $this->house->harrow->id])
+            ->assertSessionHasNoErrors()->assertRedirect();
+
+        return Import::query()->latest('id')->firstOrFail();
+    }
+
+    private function match(Import $import, string $order = 'ymd'): Import
+    {
+        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => $order])->assertSessionHasNoErrors();
+
+        return $import->refresh();
+    }
+
+    public function test_from_the_file_to_the_roll(): void
+    {
+        $this->house->name('known.com', facts: ['ends_on' => Instant::of('2027-11-02'), 'registrant' => 'The Foundry']);
+        $this->house->name('same.com');
+        $import = $this->upload(implode("\r\n", [
+            'Domain;Expiry date;Created;Auto-renew;Lock;Owner;E-mail;Order ID;Colour of the folder;Account;Client',
+            'NEW.com;13.10.2027;12.10.2020;yes;on;Sound Kelp Farm;tide@kelp.example;R-1;green;40718;Sound Kelp Farm',
+            'known.com;2.11.2028;2.11.2020;no;;The Foundry;;;;40718;',
+            'same.com;2.11.2027;;;;;;;;40718;',
+            'new.com;12.10.2027;;;;;;;;40718;',
+            'bad_name.com;12.10.2027;;;;;;;;40718;',
+            'date.com;31.02.2027;;;;;;;;40718;',
+            'shop.known.com;12.10.2027;;;;;;;;40718;',
+            'elsewhere.com;12.10.2027;;maybe;;;;;;40718;',
+            'glockenwärts.com;12.10.2027;;;;;;;;99999;Wickerby Bell Foundry',
+            '',
+        ]));
+        self::assertSame(['name', 'ends', 'created', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'raw', 'account', 'client'], $import->matched['columns'] ?? []);
+        self::assertSame('dmy', $import->matched['order'] ?? '');
+        $this->get("/bring-in/{$import->id}")->assertOk()->assertSee('What its columns are')->assertSee('Colour of the folder');
+        $import = $this->match($import, 'dmy');
+        self::assertSame(ImportState::Read, $import->state);
+        self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
+
+        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Bring 3 names in')->assertSee('99999');
+        $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2027-11-02', '2028-11-02']);
+        $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
+        foreach (['Line 2 has this name already', 'has an underscore', '“31.02.2027” is no date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {
+            $refused->assertSee($why);
+        }
+        $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm', 'Never Offered'], 'accounts' => []])->assertRedirect();
+        $import->refresh();
+        self::assertSame([ImportState::Done, 3], [$import->state, $import->rows_written]);
+        self::assertSame(0, Client::query()->where('name', 'Never Offered')->count());
+        self::assertSame(0, Account::query()->where('number', '99999')->count());
+        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('Account 99999 was not to be created');
+
+        $new = Name::query()->where('ascii', 'new.com')->sole()->load('registration');
+        $registration = $new->registration;
+        self::assertNotNull($registration);
+        self::assertSame(['2027-10-13', '2020-10-12', Intent::ByItself, Lock::On, 'Sound Kelp Farm', 'tide@kelp.example', 'R-1', ['Colour of the folder' => 'green']], [
+            $registration->ends_on?->iso(), $registration->created_on?->iso(), $registration->intent, $registration->lock, $registration->registrant, $registration->registrant_mailbox, $registration->reference, $registration->raw,
+        ]);
+        self::assertSame('brought in', $registration->sources['ends']['from']);
+        $holding = Holding::query()->where('name_id', $new->id)->with('client')->sole();
+        self::assertSame(['Sound Kelp Farm', '2026-10-06'], [$holding->client->name, $holding->span->from?->date()]);
+        self::assertSame('2028-11-02', Registration::query()->whereRelation('name', 'ascii', 'known.com')->sole()->ends_on?->iso());
+        $this->get('/roll?q=new.com')->assertSee('new.com');
+        $this->get('/names/new.com')->assertSee('Colour of the folder')->assertSee('Brought in');
+    }
+
+    public function test_brought_in_again_there_is_nothing_to_change(): void
+    {
+        $list = "name,ends,created,owner,note\nbell.com,2027-11-02,2020-11-02,The Foundry,x\npeal.org,2028-01-31,,,\n";
+        $first = $this->match($this->upload($list, $this->house->ours->id));
+        $this->post("/bring-in/{$first->id}/write");
+        $second = $this->match($this->upload($list, $this->house->ours->id));
+        $this->get("/bring-in/{$second->id}")->assertSee('0 new')->assertSee('2 the same')->assertSee('There is nothing to write');
+    }
+
+    public function test_a_file_moves_no_name_to_another_account_or_client(): void
+    {
+        $this->house->name('bell.com');
+        $import = $this->match($this->upload("name,account,client\nbell.com,51877,Wickerby Bell Foundry\n"));
+        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('On the Roll it is in Skerry Registrations 40718. A file does not move a name');
+        $import = $this->match($this->upload("name,account,client\nbell.com,40718,Harrow & Tern\n"));
+        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('A file does not give a name to another client');
+    }
+
+    public function test_dates_whose_order_nothing_proves_are_asked_about(): void
+    {
+        $import = $this->upload("name,ends\nbell.com,03/04/2027\n", $this->house->ours->id);
+        self::assertArrayNotHasKey('order', $import->matched);
+        $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends']])->assertSessionHasErrors('order');
+        $import = $this->match($import, 'mdy');
+        $this->get("/bring-in/{$import->id}")->assertSee('2027-03-04');
+    }
+
+    public function test_columns_are_matched_sensibly_or_not_at_all(): void
+    {
+        $import = $this->upload("a,b\nbell.com,peal.com\n", $this->house->ours->id);
+        $post = fn (array $columns) => $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/columns", ['columns' => $columns]);
+        $post(['raw', 'raw'])->assertSessionHasErrors('columns');
+        $post(['name', 'name'])->assertSessionHasErrors('columns');
+        $post(['name', 'price'])->assertSessionHasErrors();
+        $bare = $this->upload("name\nbell.com\n");
+        $this->from('/')->post("/bring-in/{$bare->id}/columns", ['columns' => ['name']])->assertSessionHasErrors('columns');
+        self::assertSame(ImportState::Uploaded, $import->refresh()->state);
+    }
+
+    public function test_what_is_no_list_gets_words_and_the_form_keeps_what_was_chosen(): void
+    {
+        $tries = ['' => 'empty', "PK\x03\x04rest" => 'a spreadsheet', "name,ends\n" => 'nothing below it', "name\0,ends\nx\0\n" => 'NUL bytes', '%PDF-1.7' => 'a PDF'];
+        foreach ($tries as $content => $why) {
+            $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id])
+                ->assertSessionHasErrors('list')->assertSessionHasInput('registrar', $this->house->skerry->id);
+            $this->get('/bring-in')->assertSee($why);
+        }
+        config(['house.upload_limit' => 1000]);
+        $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', str_repeat('bell.com,', 500)), 'registrar' => $this->house->skerry->id])->assertSessionHasErrors('list');
+        self::assertSame(0, Import::query()->count());
+        self::assertSame([], Storage::allFiles());
+    }
+
+    public function test_a_list_that_was_being_written_when_its_worker_died_goes_on_and_repeats_nothing(): void
+    {
+        config(['house.import_chunk' => 10]);
+        $rows = implode("\n", array_map(fn (int $number): string => "bell-{$number}.com,2027-11-02", range(1, 35)));
+        $import = $this->match($this->upload("name,ends\n{$rows}\n", $this->house->ours->id));
+        $import->update(['state' => ImportState::Writing, 'rows_total' => 35]);
+        $chunks = 0;
+        DB::listen(function (QueryExecuted $query) use (&$chunks): void {
+            if (str_starts_with($query->sql, 'update "imports" set "rows_written"') && ++$chunks === 3) {
+                throw new RuntimeException('killed');
+            }
+        });
+        try {
+            app(WriteImport::class)->handle($import);
+            self::fail('It was not killed.');
+        } catch (RuntimeException $e) {
+            self::assertSame('killed', $e->getMessage());
+        }
+        self::assertSame([20, 20, 20], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count()]);
+        app(WriteImport::class)->handle($import->fresh() ?? $import);
+        self::assertSame([35, 35, 35, 35], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written]);
+        self::assertSame(35, DB::table('log')->where('event', 'brought_in')->count());
+    }
+}

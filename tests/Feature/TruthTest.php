@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use App\Http\Middleware\SecurityHeaders;
+use App\Models\Docket;
+use App\Models\Import;
+use App\Models\Role;
+use App\Models\User;
+use Illuminate\Database\QueryException;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route as Router;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** What must hold whatever a page does: policies, headers, queries, and a log that nobody rewrites. */
+final class TruthTest extends TestCase
+{
+    private const QUERIES = 24;
+
+    /** @return array<string, string|int> */
+    private function parameters(House $house): array
+    {
+        $name = $house->name('bell.com');
+        $docket = Docket::query()->create(['token' => House::token(), 'deed' => 'hand_over', 'state' => 'prepared', 'terms' => $house->terms()->pack(), 'digest' => '', 'prepared_by' => $house->clerk->id, 'prepared_on' => Instant::of('2026-10-06')]);
+        $import = Import::query()->create(['user_id' => $house->clerk->id, 'file' => 'list.csv', 'path' => 'none', 'registrar_id' => $house->skerry->id, 'shape' => ['headings' => ['name'], 'samples' => [['bell.com']]], 'state' => 'uploaded', 'matched' => ['columns' => ['name']]]);
+
+        return ['name' => $name->ascii, 'docket' => $docket->id, 'import' => $import->id, 'client' => $house->foundry->id, 'registrar' => $house->skerry->id, 'account' => $house->ours->id];
+    }
+
+    public function test_every_route_has_its_policy_its_headers_and_few_queries(): void
+    {
+        $house = new House;
+        $parameters = $this->parameters($house);
+        $walked = 0;
+        /** @var Route $route */
+        foreach (Router::getRoutes()->getRoutes() as $route) {
+            if (! in_array('web', $route->gatherMiddleware(), true)) {
+                continue;
+            }
+            $walked++;
+            $middleware = $route->gatherMiddleware();
+            $guest = in_array('guest', $middleware, true);
+            $can = array_filter($middleware, fn (mixed $name): bool => is_string($name) && str_starts_with($name, 'can:'));
+            self::assertTrue($guest || (in_array('auth', $middleware, true) && $can !== []), "{$route->uri()} says nobody who may.");
+            $path = '/'.preg_replace_callback('/\{(\w+)\}/', fn (array $found): string => rawurlencode((string) $parameters[$found[1]]), $route->uri());
+            if (! in_array('GET', $route->methods(), true)) {
+                continue;
+            }
+            auth()->forgetGuards();
+            $asGuest = $this->get($path);
+            $asGuest->isOk() && $guest ? $asGuest->assertOk() : $asGuest->assertRedirect('/sign-in');
+            $asGuest->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY');
+            if ($guest) {
+                continue;
+            }
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $answer = $this->actingAs($house->owner)->get($path);
+            self::assertContains($answer->getStatusCode(), [200, 302, 404], $path.': '.$answer->getStatusCode());
+            self::assertLessThanOrEqual(self::QUERIES, count(DB::getQueryLog()), $path);
+            $content = (string) $answer->getContent();
+            self::assertDoesNotMatchRegularExpression('/<[^>]+\s(style|on\w+)=/i', $content, $path);
+            self::assertDoesNotMatchRegularExpression('/<script(?![^>]*\ssrc=)/i', $content, $path);
+        }
+        self::assertGreaterThan(35, $walked);
+    }
+
+    #[TestWith(['reader', 'get', '/bring-in'])]
+    #[TestWith(['reader', 'get', '/clients/create'])]
+    #[TestWith(['reader', 'get', '/hand-over'])]
+    #[TestWith(['reader', 'get', '/names/bell.com/edit'])]
+    #[TestWith(['reader', 'put', '/names/bell.com'])]
+    #[TestWith(['reader', 'post', '/registrars'])]
+    #[TestWith(['reader', 'post', '/accounts'])]
+    #[TestWith(['reader', 'post', '/hand-over'])]
+    #[TestWith(['reader', 'delete', '/sheaf'])]
+    public function test_a_reader_only_looks(string $role, string $method, string $path): void
+    {
+        $house = new House;
+        $house->name('bell.com');
+        self::assertSame('reader', $role);
+        $this->actingAs($house->reader)->call($method, $path)->assertForbidden()->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
+    }
+
+    public function test_forms_carry_a_token(): void
+    {
+        $house = new House;
+        $content = (string) $this->actingAs($house->owner)->get('/clients/create')->getContent();
+        self::assertSame(substr_count($content, 'method="post"'), substr_count($content, 'name="_token"'));
+    }
+
+    #[TestWith(["UPDATE log SET event = 'never'"])]
+    #[TestWith(['DELETE FROM log'])]
+    #[TestWith(['TRUNCATE log'])]
+    #[TestWith(["UPDATE log_other SET event = 'never'"])]
+    #[TestWith(['DELETE FROM log_2026_11'])]
+    #[TestWith(["INSERT INTO log_2026_11 (trade_at, event, subject) VALUES (now(), 'forged', 'name')"])]
+    #[TestWith(['DROP TABLE log'])]
+    #[TestWith(["UPDATE proofs SET text = 'never'"])]
+    #[TestWith(['DELETE FROM proofs'])]
+    #[TestWith(['ALTER TABLE names ADD COLUMN mine text'])]
+    #[TestWith(['CREATE TABLE mine (id int)'])]
+    public function test_the_runtime_role_cannot_rewrite_log_or_proofs_and_owns_nothing(string $statement): void
+    {
+        $this->expectException(QueryException::class);
+        $this->expectExceptionMessageMatches('/permission denied|must be owner/');
+        DB::statement($statement);
+    }
+
+    public function test_the_runtime_role_can_add_to_the_log(): void
+    {
+        DB::insert("INSERT INTO log (trade_at, event, subject) VALUES (now(), 'tried', 'test')");
+        self::assertSame(1, DB::table('log')->where('event', 'tried')->count());
+        self::assertSame(0, DB::table('pg_class')->join('pg_roles', 'pg_roles.oid', '=', 'relowner')->whereRaw('rolname = current_user')->count());
+    }
+
+    public function test_passwords_are_kept_slowly_hashed(): void
+    {
+        $user = User::enrol('Pim', 'pim@harrow-tern.example', House::PASSWORD, Role::Reader);
+        self::assertStringStartsWith('$2y$', $user->password);
+        // The framework's own twelve rounds hold: only the tests' settings lower them.
+        self::assertStringNotContainsString('BCRYPT_ROUNDS', (string) file_get_contents(base_path('.env.example')).file_get_contents(base_path('bin/stack.sh')));
+        self::assertStringContainsString("env('BCRYPT_ROUNDS', 12)", (string) file_get_contents(base_path('vendor/laravel/framework/config/hashing.php')));
+    }
+
+    public function test_an_error_page_needs_no_database(): void
+    {
+        $house = new House;
+        $port = config('database.connections.pgsql.port');
+        config(['database.connections.pgsql.port' => 1]);
+        DB::purge('pgsql');
+        try {
+            $this->actingAs($house->reader)->get('/roll')->assertStatus(500)->assertSee('Something broke here')->assertDontSee('SQLSTATE')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
+        } finally {
+            config(['database.connections.pgsql.port' => $port]);
+            DB::purge('pgsql');
+        }
+    }
+}
