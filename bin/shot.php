@@ -3,17 +3,59 @@
 declare(strict_types=1);
 
 // Takes the pictures of docs/screenshots from the demo; run by ./acre shot.
-// With arguments it takes throwaway ones instead: ./acre shot PATH FILE [WIDTH [HEIGHT]] …
 
+use Facebook\WebDriver\WebDriverBy;
 use Tests\Browser\Window;
 
 require __DIR__.'/../vendor/autoload.php';
 
-$arguments = array_slice($argv, 1);
-[$width, $height] = [(int) ($arguments[2] ?? 1280), (int) ($arguments[3] ?? 800)];
-$window = Window::open($width, $height);
-if (($arguments[0] ?? '') !== '/sign-in') {
-    $window->signIn('odile@harrow-tern.example', 'a tern over the sound');
+$folder = dirname(__DIR__).'/docs/screenshots';
+$window = Window::open();
+$window->go('/sign-in')->picture("{$folder}/sign-in.png");
+$window->signIn('theo@harrow-tern.example', 'a tern over the sound');
+
+// Three names of the bell foundry gathered, one of which can't go.
+foreach (['wickerby-bells.com', 'glockenwärts.com', 'peal-records.co.uk', 'old-foundry.com', 'bell-tuning.org', 'bellfounders.net'] as $name) {
+    $window->go('/names/'.rawurlencode($name))->press('Into the sheaf');
 }
-$window->go($arguments[0] ?? '/roll')->picture($arguments[1] ?? 'docs/screenshots/roll.png');
+$pages = [
+    'roll' => '/roll',
+    'folio' => '/names/'.rawurlencode('glockenwärts.com'),
+    'folio-late' => '/names/ferret-fowl-vets.com',
+    'hand-over' => '/hand-over?of=sheaf&receiver=2',
+    'docket' => '/dockets/4',
+    'movements' => '/dockets',
+    'proof' => '/dockets/1/proof',
+    'bring-in' => '/bring-in',
+    'clients' => '/clients',
+    'registrar' => '/registrars/1',
+    'account' => '/accounts/2',
+];
+foreach ($pages as $picture => $path) {
+    $window->go($path)->picture("{$folder}/{$picture}.png");
+}
+
+// A list on its way in: its columns, and its preview.
+$list = sys_get_temp_dir().'/export-2026-10.csv';
+file_put_contents($list, implode("\n", [
+    'Domain,Expiry date,Created,Auto-renew,Client,Order ID,Folder',
+    'wickerby-tides.com,2027-04-13,2021-04-13,yes,Sound Kelp Farm,S-8812,green',
+    'foghorn-suppers.co.uk,2027-06-30,2023-06-30,no,The Foghorn,S-9921,blue',
+    'bellfounders.net,2028-08-03,2018-08-03,yes,Wickerby Bell Foundry,S-0041,',
+    'tide tables.com,2027-05-02,2022-05-02,no,Sound Kelp Farm,S-8813,',
+    'seaweed_soap.com,2027-05-02,2022-05-02,no,Sound Kelp Farm,S-8814,',
+    'glockenwärts.com,2028-04-27,2021-04-27,yes,Wickerby Bell Foundry,S-0042,',
+])."\n");
+$window->go('/bring-in');
+$window->find('#f-list')->sendKeys($list);
+$window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
+$window->press('Look into it')->picture("{$folder}/bring-in-columns.png");
+$window->press('Show what would happen')->waitForText('h1', 'What would happen');
+$window->ready()->driver->findElement(WebDriverBy::linkText('3 refused'))->click();
+$window->ready()->picture("{$folder}/bring-in-preview.png");
+unlink($list);
+
+$window->size(390, 844);
+$window->go('/roll')->picture("{$folder}/roll-narrow.png");
+$window->go('/names/'.rawurlencode('glockenwärts.com'))->picture("{$folder}/folio-narrow.png");
 $window->close();

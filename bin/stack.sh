@@ -105,7 +105,7 @@ stack_boot() {
   port_free "${ACRE_ADDRESS:-127.0.0.1}" "$ACRE_PORT" ACRE_PORT
   port_free 127.0.0.1 "$ACRE_DB_PORT" ACRE_DB_PORT
   make_cluster
-  supervisord -c "$CONF/supervisord.conf"
+  supervisord -c "$CONF/supervisord.conf" 9>&-
   wait_for "the database" database_up
 }
 

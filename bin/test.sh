@@ -1,13 +1,17 @@
 # ./acre test and ./acre shot; sourced by ./acre. Both work on a stack of their own, beside a running application.
 
+# A stack of the name given, on free ports; a second run of the same waits for nobody and is told so.
 test_stack() {
+  local name=$1
   trap 'stack_running && stack_stop >/dev/null 2>&1' EXIT
-  stack_paths test
+  stack_paths "$name"
+  exec 9> "$DATA/lock"
+  flock -n 9 || die "another run is at work in $DATA; wait for it to end."
   if stack_running; then stack_stop; fi
   rm -rf "$DATA/storage" "$DATA/cache"
   ACRE_PORT=$(free_port); ACRE_DB_PORT=$(free_port); DRIVER_PORT=$(free_port); ACRE_ADDRESS=127.0.0.1
   DB_FLAGS="-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
-  stack_paths test
+  stack_paths "$name"
   export ACRE_DRIVER=http://127.0.0.1:$DRIVER_PORT DB_DATABASE=acre_browser
   folders
   configure database web workers driver
@@ -52,7 +56,7 @@ run_tests() {
     check "formatter" vendor/bin/pint --test -q
     check "architecture and static analysis" vendor/bin/phpstan analyse --no-progress --memory-limit=1G
   fi
-  test_stack
+  test_stack test
   fresh_database acre_test
   case $suites in *Browser*) serve_demo ;; esac
   step "tests: $suites"
@@ -65,7 +69,7 @@ run_tests() {
 take_pictures() {
   load_settings
   install_all with-tests
-  test_stack
+  test_stack shots
   serve_demo
   php bin/shot.php "$@"
 }

@@ -8,6 +8,7 @@ use App\Http\Dockets\DocketController;
 use App\Http\Handover\HandOverController;
 use App\Http\Imports\ImportController;
 use App\Http\Names\NameController;
+use App\Http\People\PersonController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
 use App\Http\Roll\RollController;
@@ -61,6 +62,14 @@ Route::middleware('auth')->group(function (): void {
         Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare')->whereNumber($one);
     }
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');
+
+    Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->whereNumber('person')->group(function (): void {
+        Route::get('/', 'index')->name('index');
+        Route::get('create', 'create')->name('create');
+        Route::post('/', 'store')->name('store');
+        Route::get('{person}/edit', 'edit')->name('edit');
+        Route::put('{person}', 'update')->name('update');
+    });
 
     Route::controller(HandOverController::class)->prefix('hand-over')->middleware('can:prepare')->group(function (): void {
         Route::get('/', 'show')->name('hand-over');

@@ -15,10 +15,13 @@ use SensitiveParameter;
  * @property string $email
  * @property string $password
  * @property Role $role
+ * @property bool $may_sign_in
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'role'];
+    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in'];
+
+    protected $attributes = ['may_sign_in' => true];
 
     protected $hidden = ['password'];
 
@@ -28,7 +31,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean'];
     }
 
     public static function enrol(string $name, string $email, #[SensitiveParameter] string $password, Role $role): self

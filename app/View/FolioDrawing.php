@@ -50,8 +50,9 @@ final readonly class FolioDrawing
     {
         $first = $life->facts->created ?? $chain->knownSince() ?? $life->now->plusYears(-1);
         $last = Instant::latest($life->now->plusYears(1), $life->renewedUntil ?? $life->now, $life->event(EventKind::Released)->at ?? $life->now);
-        // A name of twenty years is drawn from ten years ago on: its past matters less than its next year.
-        $axis = Axis::ofYears(Instant::latest($first, $life->now->plusYears($width < 600 ? -4 : -9)), $last);
+        // Of an old name only the last years are drawn: its past matters less than its next year, and least when it is late.
+        $past = $life->phase->isLate() ? 1 : ($width < 600 ? 3 : 6);
+        $axis = Axis::ofYears(Instant::latest($first, $life->now->plusYears(-$past)), $last);
         $x = fn (Instant $at): float => self::MARGIN + $axis->at($at) / 100 * ($width - 2 * self::MARGIN);
 
         $above = [];
@@ -64,7 +65,7 @@ final readonly class FolioDrawing
             }
         }
         foreach ($life->holdsNow() as $hold) {
-            $below[] = new Label($words->say('drawing.hold.'.$hold->reason->value, ['until' => $words->near($hold->until)]), $x($hold->from), 'hold', max(2, $x($hold->until) - $x($hold->from)));
+            $below[] = new Label($words->say(($width < 600 ? 'drawing.hold_short.' : 'drawing.hold.').$hold->reason->value, ['until' => $words->near($hold->until)]), $x($hold->from), 'hold', max(2, $x($hold->until) - $x($hold->from)));
         }
         $charge = $life->coming(EventKind::Charge);
         if ($charge !== null) {
@@ -91,8 +92,8 @@ final readonly class FolioDrawing
             $width,
             array_map(fn (Tick $tick): Tick => new Tick(self::MARGIN + $tick->x / 100 * ($width - 2 * self::MARGIN), $tick->label, $tick->strong), $axis->years($width)),
             array_values(array_filter(LifeLine::of($life, $axis, $waiting), fn (Shape $shape): bool => ! $shape instanceof Bracket)),
-            Labels::place($above, $width),
-            Labels::place($below, $width),
+            Labels::place($above, $width, [$x($life->now)]),
+            Labels::place($below, $width, [$x($life->now)]),
             $links,
             $x($life->now),
             implode('; ', array_map(fn (Label $label): string => $label->text, [...$above, ...$below])),

@@ -11,14 +11,18 @@ final class Labels
 
     private const GAP = 6.0;
 
+    /** Beyond so many lanes a label may lie across a line rather than wander off. */
+    private const CLEAR_LANES = 4;
+
     /**
      * Each is tried right of its thing, then left of it, then around it, lane by lane.
      *
      * @param  list<Label>  $labels  most important first
      * @param  float  $width  pixels of the drawing
+     * @param  list<float>  $lines  places of lines that no label should lie across, as long as there is room beside them
      * @return list<PlacedLabel>
      */
-    public static function place(array $labels, float $width): array
+    public static function place(array $labels, float $width, array $lines = []): array
     {
         $placed = [];
         /** @var array<int, list<array{float, float}>> $taken by lane */
@@ -39,6 +43,9 @@ final class Labels
                     $from = min($left, $label->x) - self::GAP;
                     $until = max($left + $size, $label->x + $label->reach) + self::GAP;
                     $fits = $left >= -0.01 && $left + $size <= $width + 0.01;
+                    if ($lane < self::CLEAR_LANES && self::crosses($lines, $left, $left + $size)) {
+                        continue;
+                    }
                     if (($fits || $place === 2) && self::isFree($taken[$lane] ?? [], $from, $until)) {
                         $taken[$lane][] = [$from, $until];
                         $placed[] = new PlacedLabel($label, max(0.0, $left), $size, $lane);
@@ -50,6 +57,18 @@ final class Labels
         }
 
         return $placed;
+    }
+
+    /** @param  list<float>  $lines */
+    private static function crosses(array $lines, float $from, float $until): bool
+    {
+        foreach ($lines as $line) {
+            if ($line > $from - 2 && $line < $until + 2) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param  list<array{float, float}>  $taken */

@@ -18,6 +18,7 @@ return new class extends Migration
             $table->text('email');
             $table->text('password');
             $table->text('role');
+            $table->boolean('may_sign_in')->default(true);
             $table->timestampsTz();
         });
         DB::statement('CREATE UNIQUE INDEX users_email ON users (lower(email))');

@@ -12,6 +12,7 @@ return [
     'last' => 'last day at all, :at',
     'answer' => 'answer by :by',
     'handed' => 'to :account',
+    'hold_short' => ['registered' => 'new: may not move before :until', 'moved' => 'may not move before :until'],
     'hold' => [
         'registered' => 'newly registered: may not go to another registrar before :until',
         'moved' => 'came from another registrar: may not move again before :until',

@@ -46,9 +46,9 @@ return [
         'lock_not_known' => 'Whether the lock is on is not known; it must be off',
         'account_unlocked' => 'The giving account is unlocked first',
         'charged_meanwhile' => 'Its renewal on :at is charged to account :account if it is not accepted before',
-        'extra_ends' => 'Its :extra ends with the handover',
-        'extra_stays' => 'Its :extra stays behind in the giving account',
-        'extra_not_known' => 'What becomes of its :extra is not written down',
+        'extra_ends' => 'Lost with the handover: its :extra',
+        'extra_stays' => 'Left behind in the giving account: its :extra',
+        'extra_not_known' => 'Not written down what becomes of its :extra',
         'mailbox_inside' => 'The receiver signs in with :mailbox, a mailbox at this name',
     ],
 ];

@@ -100,6 +100,16 @@ final class ImportTest extends TestCase
         $this->get('/names/new.com')->assertSee('Colour of the folder')->assertSee('Brought in');
     }
 
+    public function test_a_list_can_name_a_registrar_that_nobody_has_written_down(): void
+    {
+        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name,account\nbell.com,A-1\n"), 'registrar' => '', 'new_registrar' => 'Oriel Names', 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();
+        $import = $this->match(Import::query()->sole());
+        $this->post("/bring-in/{$import->id}/write", ['accounts' => ['A-1']]);
+        self::assertSame('Oriel Names', Account::query()->where('number', 'A-1')->sole()->load('registrar')->registrar->name);
+        $this->get('/roll')->assertSee('Oriel Names')->assertSee('bell.com');
+        $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n")])->assertSessionHasErrors(['registrar', 'new_registrar']);
+    }
+
     public function test_brought_in_again_there_is_nothing_to_change(): void
     {
         $list = "name,ends,created,owner,note\nbell.com,2027-11-02,2020-11-02,The Foundry,x\npeal.org,2028-01-31,,,\n";

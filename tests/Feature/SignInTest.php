@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Client;
 use App\Models\Role;
 use App\Models\User;
 use Tests\TestCase;
@@ -57,12 +58,35 @@ final class SignInTest extends TestCase
         $this->assertGuest();
     }
 
+    public function test_capitals_in_the_mailbox_do_not_matter(): void
+    {
+        $this->odile();
+        $this->post('/sign-in', ['email' => ' ODILE@harrow-tern.example', 'password' => self::PASSWORD])->assertRedirect('/roll');
+    }
+
+    public function test_an_owner_says_who_signs_in_and_one_owner_always_stays(): void
+    {
+        $odile = $this->odile();
+        $form = ['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1', 'password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD];
+        $this->actingAs($odile)->post('/people', $form)->assertSessionHasNoErrors()->assertRedirect('/people');
+        $maud = User::query()->where('email', 'maud@harrow-tern.example')->sole();
+        $this->post('/people', ['email' => 'MAUD@harrow-tern.example'] + $form)->assertSessionHasErrors('email');
+        $this->put("/people/{$maud->id}", ['may_sign_in' => '0', 'password' => '', 'password_confirmation' => ''] + $form)->assertSessionHasNoErrors();
+        $this->put("/people/{$odile->id}", ['name' => 'Odile', 'email' => $odile->email, 'role' => 'reader', 'may_sign_in' => '1'])->assertSessionHasErrors('role');
+        $this->put("/people/{$odile->id}", ['name' => 'Odile', 'email' => $odile->email, 'role' => 'owner', 'may_sign_in' => '0'])->assertSessionHasErrors('may_sign_in');
+        $this->post('/sign-out');
+        $this->post('/sign-in', ['email' => 'maud@harrow-tern.example', 'password' => self::PASSWORD])->assertSessionHasErrors('email');
+        $this->actingAs($maud)->get('/people')->assertForbidden();
+    }
+
     public function test_an_empty_house_makes_its_first_owner_once(): void
     {
         $this->get('/sign-in')->assertRedirect('/begin');
-        $form = ['name' => 'Theo Tern', 'email' => 'theo@harrow-tern.example', 'password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD];
+        $form = ['house' => 'Harrow & Tern', 'name' => 'Theo Tern', 'email' => 'theo@harrow-tern.example', 'password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD];
         $this->post('/begin', $form)->assertRedirect('/bring-in');
         self::assertSame(Role::Owner, User::query()->sole()->role);
+        self::assertSame('Harrow & Tern', Client::query()->where('is_house', true)->sole()->name);
+        $this->get('/bring-in')->assertSee('Whose list it is');
         $this->post('/sign-out');
         $this->post('/begin', ['email' => 'second@harrow-tern.example'] + $form)->assertForbidden();
         self::assertSame(1, User::query()->count());

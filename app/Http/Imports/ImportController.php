@@ -11,6 +11,7 @@ use App\Actions\Imports\ImportField;
 use App\Actions\Imports\MatchColumns;
 use App\Actions\Imports\MissingFrom;
 use App\Actions\Imports\ReadImport;
+use App\Actions\SaveRow;
 use App\Jobs\WorkImport;
 use App\Models\Client;
 use App\Models\Import;
@@ -30,7 +31,7 @@ final readonly class ImportController
 {
     private const SAMPLES = 200;
 
-    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words)
+    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private SaveRow $save)
     {
     }
 
@@ -64,10 +65,11 @@ final readonly class ImportController
 
             return back()->withInput()->withErrors(['list' => $e->getMessage()]);
         }
+        $registrar = $this->registrar($request);
         $columns = $this->match->handle($file->headings, $samples);
         $orders = $this->match->orders($columns, $samples);
         $import = Import::query()->create([
-            'user_id' => $request->person()->id, 'file' => mb_substr(mb_scrub(basename($upload->getClientOriginalName())), 0, 200), 'path' => $path, 'registrar_id' => $request->integer('registrar'),
+            'user_id' => $request->person()->id, 'file' => mb_substr(mb_scrub(basename($upload->getClientOriginalName())), 0, 200), 'path' => $path, 'registrar_id' => $registrar->id,
             'account_id' => $request->filled('account') ? $request->integer('account') : null, 'client_id' => $request->filled('client') ? $request->integer('client') : null,
             'shape' => ['headings' => $file->headings, 'samples' => $samples], 'state' => ImportState::Uploaded,
             'matched' => ['columns' => array_column($columns, 'value')] + (count($orders) === 1 ? ['order' => $orders[0]->value] : []),
@@ -138,6 +140,18 @@ final readonly class ImportController
     public function state(Import $import): JsonResponse
     {
         return new JsonResponse(['waiting' => $import->state->isWorking() ? 1 : 0, 'told' => $this->progress($import)]);
+    }
+
+    /** The one that was chosen, or the one that was written, made where nobody has written it down yet. */
+    private function registrar(UploadRequest $request): Registrar
+    {
+        if (! $request->filled('new_registrar')) {
+            return Registrar::query()->findOrFail($request->integer('registrar'));
+        }
+        $name = $request->string('new_registrar')->trim()->toString();
+        $known = Registrar::query()->whereRaw('lower(name) = lower(?)', [$name])->first();
+
+        return $known ?? $this->save->handle($request->person(), new Registrar, ['name' => $name], null);
     }
 
     private function progress(Import $import): string

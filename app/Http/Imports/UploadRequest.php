@@ -18,7 +18,8 @@ final class UploadRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'registrar' => ['required', 'integer', 'exists:registrars,id'],
+            'registrar' => ['required_without:new_registrar', 'nullable', 'integer', 'exists:registrars,id'],
+            'new_registrar' => ['required_without:registrar', 'nullable', 'string', 'max:200'],
             'account' => ['nullable', 'integer', Rule::exists('accounts', 'id')->where('registrar_id', $this->integer('registrar'))],
             'client' => ['nullable', 'integer', 'exists:clients,id'],
             'list' => ['required', $this->sensible(...)],

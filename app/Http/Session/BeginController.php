@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Session;
 
+use App\Models\Client;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
@@ -25,6 +26,8 @@ final class BeginController
             // Two people on this page at once: the second waits here, and is refused.
             DB::statement('LOCK TABLE users IN SHARE ROW EXCLUSIVE MODE');
             abort_if(User::query()->exists(), 403);
+
+            Client::query()->create(['name' => $request->string('house')->toString(), 'is_house' => true]);
 
             return User::enrol(
                 $request->string('name')->toString(),

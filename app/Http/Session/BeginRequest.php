@@ -20,6 +20,7 @@ final class BeginRequest extends FormRequest
     public function rules(): array
     {
         return [
+            'house' => ['required', 'string', 'max:200'],
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:320'],
             'password' => ['required', 'confirmed', Password::min(12), 'max:1000'],

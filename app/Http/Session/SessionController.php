@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Session;
 
 use App\Models\User;
+use Illuminate\Contracts\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -24,7 +25,7 @@ final class SessionController
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        $known = Auth::attempt($request->safe()->only(['email', 'password']));
+        $known = Auth::attempt(['email' => fn (Builder $query) => $query->whereRaw('lower(email) = lower(?)', [$request->string('email')->trim()->toString()]), 'password' => $request->string('password')->toString(), 'may_sign_in' => true]);
         if (! $known) {
             return back()->onlyInput('email')->withErrors(['email' => __('session.unknown')]);
         }

@@ -31,6 +31,7 @@
             <summary>{{ Str::before(auth()->user()->name, ' ') }}</summary>
             <div class="menu-sheet">
                 <p class="lesser">{{ auth()->user()->name }}<br>{{ __('words.role.'.auth()->user()->role->value) }}</p>
+                @can('run')<p><a href="{{ route('people.index') }}">Who signs in</a></p>@endcan
                 <form method="post" action="{{ route('sign-out') }}">@csrf<button class="plain">Sign out</button></form>
             </div>
         </details>

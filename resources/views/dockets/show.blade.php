@@ -70,7 +70,7 @@
                 <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver->registrar->name }} shows as done.</p><p class="lesser">The holding changes with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>
                 <label class="tick">done on <input form="tick" type="date" name="on" value="{{ old('on', $today->date()) }}" max="{{ $today->date() }}"></label>
                 <button form="tick" name="how" value="done">The ticked ones</button>
-                <button form="tick" name="how" value="all" class="main">All {{ $progress->begun }} done</button>
+                <button form="tick" name="how" value="all" class="main">{{ $progress->begun === 1 ? 'It is done' : 'All '.number_format($progress->begun).' done' }}</button>
                 <details class="menu up"><summary class="button grave">Refused</summary><div class="menu-sheet"><label for="reason">Why the ticked ones were refused</label><input form="tick" id="reason" name="reason" maxlength="1000" value="{{ old('reason') }}"><p></p><button form="tick" name="how" value="refused" class="grave">Write down as refused</button></div></details>
             </div>
         </x-slot:foot>

@@ -22,7 +22,7 @@
     <p class="sentence folio-sentence">
         Held for <a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a> at {{ $file->account->registrarName }}, account <a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->number }}</a>.
         @foreach ($standing->findings as $finding)
-            <span class="{{ $finding->tag->cost()->value <= 1 ? ($standing->severity->value >= 3 ? 'is-bad' : 'is-soon') : ($finding->tag->cost()->value === 4 ? 'is-plain' : 'is-soon') }}">{{ $words->finding($finding) }}.</span>
+            <span class="{{ $loop->first && $standing->severity === Acre\Core\Lifecycle\Severity::Grave ? 'is-bad' : ($finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? '' : 'is-soon') }}">{{ $words->finding($finding) }}.</span>
         @endforeach
     </p>
     <div class="card drawing" data-drawing>
@@ -88,7 +88,7 @@
                 <p role="status">On {{ App\Support\Dates::full($on) }}: @if ($heldOn !== null)<strong>{{ $heldOn->account }}, for {{ $heldOn->client }}</strong>@if ($heldOn->docket !== null) (<a href="{{ route('dockets.show', $heldOn->docket) }}">docket {{ $heldOn->docket }}</a>)@endif.@else<strong>not known</strong>; the chain of title begins on {{ $chain->knownSince() === null ? 'no day' : App\Support\Dates::full($chain->knownSince()) }}.@endif</p>
             @endif
         </form>
-        <dl class="facts">
+        <dl class="facts facts-wide">
             @foreach (array_reverse($chain->holdings) as $holding)
                 <div>
                     <dt>{{ $holding->span->from === null ? 'since ever' : App\Support\Dates::full($holding->span->from) }}</dt>
@@ -99,7 +99,7 @@
         </dl>
         @if ($happened !== [])
             <details class="log"><summary>The log of it ({{ count($happened) }})</summary>
-                <dl class="facts">
+                <dl class="facts facts-wide">
                     @foreach ($happened as $entry)
                         <div><dt>{{ App\Support\Dates::exact($entry->instant('trade_at')) }}</dt><dd>{{ $words->say('log.'.$entry->text('event')) }}<span class="lesser">{{ $entry->textOrNull('person') ?? 'Acre Roll' }}</span></dd><dd>@if (is_int($entry->json('data')['docket'] ?? null))<a href="{{ route('dockets.show', $entry->json('data')['docket']) }}">docket {{ $entry->json('data')['docket'] }}</a>@endif</dd></div>
                     @endforeach

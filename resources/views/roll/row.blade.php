@@ -1,7 +1,7 @@
 <tr @class(['is-ticked' => $ticked])>
     <td class="c-tick"><input type="checkbox" name="names[]" value="{{ $row->id }}" @checked($ticked) aria-label="Tick {{ $row->unicode }}"></td>
     <th class="c-name" scope="row"><a class="name" href="{{ route('names.show', $row->ascii) }}">{{ $row->unicode }}</a><span class="lesser">{{ $row->client }}</span></th>
-    <td class="c-held">{{ $row->registrar }}<span class="lesser">{{ $row->account }}</span></td>
+    <td class="c-held">{{ $row->registrar }} <span class="lesser">{{ $row->account }}</span></td>
     <td class="c-line"><x-life-line :shapes="$row->shapes" :today="$todayAt" :told="$row->told"/></td>
     <td class="c-next"><span class="{{ $row->tone }}">{{ $row->next }}</span><span class="lesser">{{ $row->lesser }}</span></td>
 </tr>

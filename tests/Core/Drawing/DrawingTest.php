@@ -94,6 +94,12 @@ final class DrawingTest extends TestCase
         self::assertSame(10.0, Advances::width('鐘', false, 10));
     }
 
+    public function test_a_label_keeps_off_a_line_as_long_as_there_is_room(): void
+    {
+        [$placed] = Labels::place([new Label('27 Apr 2028', 115.0)], 400.0, [120.0]);
+        self::assertLessThan(118.0, $placed->left + $placed->width);
+    }
+
     /** Seeded: whatever labels there are, none lies over another one of its lane, and none leaves the drawing. */
     public function test_labels_never_overlap(): void
     {
@@ -106,7 +112,7 @@ final class DrawingTest extends TestCase
                 $reach = $random->getInt(0, 2) === 0 ? $random->getInt(0, 80) : 0;
                 $labels[] = new Label($words[$random->getInt(0, 5)], $random->getInt(0, (int) $width - $reach), $random->getInt(0, 1) === 1 ? 'strong' : 'plain', $reach);
             }
-            $placed = Labels::place($labels, $width);
+            $placed = Labels::place($labels, $width, $case % 2 === 0 ? [$width / 2] : []);
             self::assertCount(count($labels), $placed);
             foreach ($placed as $one => $label) {
                 self::assertGreaterThanOrEqual(0.0, $label->left);

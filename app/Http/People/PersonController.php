@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\People;
+
+use App\Models\User;
+use App\Support\HouseLog;
+use Illuminate\Database\Connection;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+
+/** Who may sign in, and as what; an Owner's page. */
+final readonly class PersonController
+{
+    public function __construct(private Connection $database, private HouseLog $log)
+    {
+    }
+
+    public function index(): View
+    {
+        return view('people.index', ['people' => User::query()->orderBy('name')->get()]);
+    }
+
+    public function create(): View
+    {
+        return view('people.form', ['person' => new User]);
+    }
+
+    public function store(PersonRequest $request): RedirectResponse
+    {
+        return $this->save(new User, $request);
+    }
+
+    public function edit(User $person): View
+    {
+        return view('people.form', ['person' => $person]);
+    }
+
+    public function update(User $person, PersonRequest $request): RedirectResponse
+    {
+        return $this->save($person, $request);
+    }
+
+    /** Whoever changes in what they may is signed out everywhere. */
+    private function save(User $person, PersonRequest $request): RedirectResponse
+    {
+        $values = $request->values();
+        if (($values['password'] ?? null) === null) {
+            unset($values['password']);
+        }
+        $values['may_sign_in'] = $request->boolean('may_sign_in', true);
+        $this->database->transaction(function () use ($person, $values, $request): void {
+            $isNew = ! $person->exists;
+            $person->fill($values)->save();
+            if ($person->wasChanged(['password', 'role', 'may_sign_in', 'email']) && $person->id !== $request->person()->id) {
+                $this->database->table('sessions')->where('user_id', $person->id)->delete();
+            }
+            $this->log->write($isNew ? 'made' : 'changed', 'person', $person->id, ['role' => $person->role->value, 'may_sign_in' => $person->may_sign_in], $request->person()->id);
+        });
+
+        return to_route('people.index')->with('told', __('forms.saved', ['what' => $person->name]));
+    }
+}

@@ -1,0 +1,17 @@
+<x-layout :title="$person->exists ? $person->name : 'Let somebody in'">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('people.index') }}">Who signs in</a></nav>
+    <h1>{{ $person->exists ? $person->name : 'Let somebody in' }}</h1>
+    <form method="post" action="{{ $person->exists ? route('people.update', $person) : route('people.store') }}" class="card fields">
+        @csrf @if ($person->exists) @method('put') @endif
+        <div class="columns">
+            <x-field name="name" label="Name" :value="$person->exists ? $person->name : null" required maxlength="120"/>
+            <x-field name="email" label="Mailbox" type="email" :value="$person->exists ? $person->email : null" required maxlength="320"/>
+            <x-choice name="role" label="Role" :value="$person->exists ? $person->role->value : 'clerk'" words="words.role"/>
+            <x-field name="password" label="Password" type="password" autocomplete="new-password" :note="$person->exists ? 'Empty: stays as it is' : 'At least 12 characters'"/>
+            <x-field name="password_confirmation" label="Password again" type="password" autocomplete="new-password"/>
+        </div>
+        <label class="tick"><input type="hidden" name="may_sign_in" value="0"><input type="checkbox" name="may_sign_in" value="1" @checked((bool) old('may_sign_in', $person->may_sign_in))> may sign in</label>
+        @error('may_sign_in')<p class="wrong">{{ $message }}</p>@enderror
+        <p><button class="main">Save</button> <a class="button" href="{{ route('people.index') }}">Leave it</a></p>
+    </form>
+</x-layout>
