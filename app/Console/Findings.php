@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Acre\Core\Finding\FindingTag;
+use Acre\Core\Lifecycle\LifecycleFinding;
+use Acre\Core\Movement\MovementFinding;
+use App\View\Words;
+use Illuminate\Console\Command;
+
+/** Writes docs/findings.md from the code: every finding with its words, what it costs, its cure and who can act. */
+final class Findings extends Command
+{
+    protected $signature = 'acre:findings';
+
+    protected $description = 'Print the list of every finding, as docs/findings.md keeps it';
+
+    public function handle(Words $words): int
+    {
+        $this->output->write(self::page($words));
+
+        return self::SUCCESS;
+    }
+
+    public static function page(Words $words): string
+    {
+        $lines = ['# Every finding', '', 'Made from the code by `./acre artisan acre:findings > docs/findings.md`; a test holds it against the code.', ''];
+        foreach ([LifecycleFinding::cases(), MovementFinding::cases()] as $cases) {
+            $lines[] = '## '.ucfirst($cases[0]::area());
+            $lines[] = '';
+            $lines[] = '| finding | says | missing it costs | cure | who acts |';
+            $lines[] = '| --- | --- | --- | --- | --- |';
+            $lines = [...$lines, ...array_map(fn (FindingTag $tag): string => self::row($tag, $words), $cases), ''];
+        }
+
+        return implode("\n", $lines);
+    }
+
+    private static function row(FindingTag $tag, Words $words): string
+    {
+        $cure = $tag->cure();
+
+        return sprintf(
+            '| `%s` | %s | %s | %s | %s |', $tag->value, $words->say("findings.{$tag::area()}.{$tag->value}"), $words->say('words.cost.'.$tag->cost()->name),
+            $cure === null ? '' : $words->say('words.cure.'.$cure->value), $words->say('words.actor.'.$tag->actor()->value),
+        );
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Cost;
+use Acre\Core\Finding\Cure;
+use Acre\Core\Lifecycle\EventKind;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\LifecycleFinding;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Movement\Confirms;
+use Acre\Core\Movement\ExtraFate;
+use Acre\Core\Movement\ExtraKind;
+use Acre\Core\Movement\Identifier;
+use Acre\Core\Movement\LegKind;
+use Acre\Core\Movement\MovementFinding;
+use Acre\Core\Movement\ReceiverBy;
+use Acre\Core\Movement\Verdict;
+use Acre\Core\Name\NameFinding;
+use Acre\Core\Time\Instant;
+use App\Actions\Imports\ImportField;
+use App\Console\Findings;
+use App\Models\DocketState;
+use App\Models\LineState;
+use App\Models\Role;
+use App\Support\Dates;
+use App\View\Words;
+use Tests\TestCase;
+
+/** Nothing that the core can say is without its words. */
+final class WordsTest extends TestCase
+{
+    public function test_every_case_that_a_page_can_show_has_its_word(): void
+    {
+        $keys = [];
+        foreach ([
+            'words.phase.' => Phase::cases(), 'words.intent.' => Intent::cases(), 'words.lock.' => Lock::cases(), 'words.event.' => EventKind::cases(), 'words.verdict.' => Verdict::cases(),
+            'words.actor.' => Actor::cases(), 'words.cure.' => Cure::cases(), 'words.identifier.' => Identifier::cases(), 'words.receiver_by.' => ReceiverBy::cases(), 'words.confirms.' => Confirms::cases(),
+            'handover.confirms.' => Confirms::cases(), 'words.extra.' => ExtraKind::cases(), 'words.fate.' => ExtraFate::cases(), 'words.docket_state.' => DocketState::cases(), 'words.line_state.' => LineState::cases(),
+            'words.role.' => Role::cases(), 'imports.field.' => ImportField::cases(), 'names.' => NameFinding::cases(),
+        ] as $area => $cases) {
+            foreach ($cases as $case) {
+                $keys[] = $area.$case->value;
+            }
+        }
+        foreach (Cost::cases() as $cost) {
+            $keys[] = 'words.cost.'.$cost->name;
+        }
+        foreach (LegKind::cases() as $kind) {
+            array_push($keys, "words.leg.{$kind->value}.do", "words.leg.{$kind->value}.otherwise");
+        }
+        foreach (NextKind::cases() as $kind) {
+            array_push($keys, "standing.next.{$kind->value}.plain", "standing.next.{$kind->value}.lesser");
+        }
+        self::assertSame([], array_values(array_filter($keys, fn (string $key): bool => ! is_string(__($key)) || __($key) === $key)));
+    }
+
+    public function test_the_words_of_a_finding_use_all_its_arguments_and_no_others(): void
+    {
+        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases()] as $tag) {
+            $said = __('findings.'.$tag::area().'.'.$tag->value);
+            self::assertIsString($said);
+            preg_match_all('/:([a-z]+)/', $said, $used);
+            self::assertEqualsCanonicalizing($tag->arguments(), array_values(array_unique($used[1])), $tag::area().'.'.$tag->value);
+            self::assertStringEndsNotWith('.', $said);
+        }
+    }
+
+    public function test_the_list_of_findings_in_docs_is_what_the_code_says(): void
+    {
+        self::assertSame(Findings::page(app(Words::class)), (string) file_get_contents(base_path('docs/findings.md')));
+    }
+
+    public function test_dates_near_today_leave_the_year_out(): void
+    {
+        $today = Instant::of('2026-10-06');
+        self::assertSame('19 Oct', Dates::near(Instant::of('2026-10-19'), $today));
+        self::assertSame('28 Mar 2028', Dates::near(Instant::of('2028-03-28'), $today));
+        self::assertSame('6 Oct 2026, 09:00', Dates::exact(Instant::of('2026-10-06T09:00:00Z')));
+    }
+}
