@@ -23,7 +23,8 @@ foreach (explode("\n", $found[1] ?? '') as $line) {
 ksort($rules);
 echo "<?php\n\n// The public suffix list's ICANN section, version {$argv[2]}, MPL-2.0 (https://publicsuffix.org/list/).\n";
 echo "// Made by bin/suffixes.php. 1: the suffix itself; 2: any label below it is one (*.); 4: this name is not one (!).\n\nreturn [\n";
-foreach ($rules as $suffix => $flags) {
-    echo "'{$suffix}' => {$flags},\n";
+$entries = array_map(fn (string $suffix, int $flags): string => "'{$suffix}' => {$flags},", array_keys($rules), $rules);
+foreach (array_chunk($entries, 40) as $line) {
+    echo implode(' ', $line), "\n";
 }
 echo "];\n";

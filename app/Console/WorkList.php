@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\WriteImport;
+use App\Jobs\WorkImport;
+use Illuminate\Console\Command;
+
+/** Reads or writes a list here and now, as its job would. */
+final class WorkList extends Command
+{
+    protected $signature = 'acre:work-list {list : its number}';
+
+    protected $description = 'Read or write a list that is being brought in';
+
+    public function handle(ReadImport $read, WriteImport $write): int
+    {
+        $list = $this->argument('list');
+        (new WorkImport((int) $list))->handle($read, $write);
+
+        return self::SUCCESS;
+    }
+}
