@@ -58,10 +58,12 @@ run_tests() {
   fi
   test_stack test
   fresh_database acre_test
-  case $suites in *Browser*) serve_demo ;; esac
+  case $suites in *Browser*|*Faults*) serve_demo ;; esac
   step "tests: $suites"
-  local code=0
-  DB_DATABASE=acre_test as_run php -d memory_limit=1G vendor/bin/phpunit --testsuite="$suites" "${groups[@]}" --log-junit "$LARAVEL_STORAGE_PATH/junit.xml" || code=$?
+  local code=0 as=as_run
+  # The heavy tests kill what other users' processes are, and ask the supervisor, whose socket is its starter's.
+  [ "$part" != faults ] || as=env
+  DB_DATABASE=acre_test $as php -d memory_limit=1G vendor/bin/phpunit --testsuite="$suites" "${groups[@]}" --log-junit "$LARAVEL_STORAGE_PATH/junit.xml" || code=$?
   php bin/counts.php "$LARAVEL_STORAGE_PATH/junit.xml" $((SECONDS - started)) || code=1
   exit $code
 }

@@ -5,10 +5,14 @@ declare(strict_types=1);
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\WorkImport;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schedule;
 
 // Standings whose time has come; whatever changes a fact makes its own at once.
 Schedule::call(fn (MakeStandings $standings) => $standings->due())->everyMinute()->name('standings')->withoutOverlapping();
+
+// Lists that were pasted for one deed.
+Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');
 
 // Work whose job was lost with its worker: the docket and the list are the truth, not the queue's row.
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');

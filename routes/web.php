@@ -30,6 +30,8 @@ Route::middleware('auth')->group(function (): void {
     Route::redirect('/', '/roll')->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
 
+    Route::view('words', 'words')->name('words')->middleware('can:look');
+
     Route::controller(SheafController::class)->prefix('sheaf')->name('sheaf.')->middleware('can:prepare')->group(function (): void {
         Route::post('/', 'store')->name('add');
         Route::patch('/', 'update')->name('remove');

@@ -10,6 +10,7 @@ use App\Actions\Standings\MakeStandings;
 use App\Support\Dates;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 
 /** `./acre clock`: shows or moves the demo's day, and waits until every standing is made again. */
 final class Clock extends Command
@@ -28,6 +29,11 @@ final class Clock extends Command
         }
         if ($to === 'back') {
             return $this->call('acre:demo');
+        }
+        if (DB::table('settings')->where('key', 'demo')->doesntExist()) {
+            $this->error('This house is not a demo: its clock is the machine’s, and stays so.');
+
+            return self::FAILURE;
         }
         try {
             $instant = preg_match('/^\+(\d{1,4})d$/D', $to, $days) === 1 ? $clock->now()->plusDays((int) $days[1]) : $this->morning(Instant::of($to));

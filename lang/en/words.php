@@ -66,4 +66,14 @@ return [
         'chain' => 'who has held a name, from when to when, and by what deed',
         'folio' => 'one name’s own page',
     ],
+    'spelt' => [
+        'roll' => 'the Roll', 'sheaf' => 'the sheaf', 'docket' => 'a docket', 'slip' => 'a slip', 'handover' => 'a handover', 'intent' => 'intent', 'lot' => 'a lot', 'chain' => 'chain of title', 'folio' => 'a folio',
+    ],
+    'keys' => [
+        '/' => 'to the search', '?' => 'to this page', 'g' => 'to the sheaf’s deed, when something is gathered', 'Tab' => 'to the next thing; the dotted words among them', 'Enter' => 'opens a dotted word’s list', 'Space' => 'ticks a row', 'Esc' => 'closes a list',
+    ],
+    'shapes' => [
+        'filled bar' => 'time that is paid for', 'dashed outline' => 'expected, not yet so', 'thick post' => 'the end of the paid term', 'coin' => 'a charge on that date', 'bracket below' => 'a hold: from, to', 'flag' => 'a person’s deadline',
+        'arrow below' => 'a movement under way', 'diagonal hatch' => 'late', 'dotted tail' => 'may take until', 'thin vertical line' => 'today',
+    ],
 ];

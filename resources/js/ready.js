@@ -3,7 +3,7 @@ document.fonts.ready.then(() => document.documentElement.setAttribute('data-read
 
 // "/" goes to the search, as long as nothing is being typed.
 document.addEventListener('keydown', (event) => {
-    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select, [contenteditable]');
+    const typing = event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable]');
     if (event.key === '/' && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
         const find = document.querySelector('.mast-find input');
         if (find) {
@@ -11,6 +11,8 @@ document.addEventListener('keydown', (event) => {
             find.focus();
         }
     }
+    if (event.key === '?' && !typing) document.querySelector('.mast-help')?.click();
+    if (event.key === 'g' && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) document.querySelector('#sheaf:not([hidden]) a.main')?.focus();
     if (event.key === 'Escape') {
         document.querySelectorAll('details.menu[open]').forEach((menu) => {
             menu.removeAttribute('open');

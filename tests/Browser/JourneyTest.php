@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 
 /** The slice from end to end, in a real browser, on the demo. */
@@ -36,11 +37,14 @@ final class JourneyTest extends TestCase
         $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
         $window->press('Look into it');
         self::assertStringContainsString('What its columns are', $window->text('h1'));
+        self::assertSame([], $window->axe());
         $window->press('Show what would happen')->waitForText('h1', 'What would happen');
         $window->ready();
+        self::assertSame([], $window->axe());
         self::assertStringContainsString('3 new', $window->text('.sentence'));
         self::assertStringContainsString('1 refused', $window->text('.sentence'));
         $window->press('Bring 3 names in')->waitForText('h1', '3 names brought in');
+        self::assertSame([], $window->ready()->axe());
         unlink($file);
 
         $window->go('/roll?q='.$tag);
@@ -80,9 +84,107 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
         $window->withoutScripts();
-        $window->goPlainly('/hand-over?name=lowquay-shop.com&q=H-3178');
-        self::assertStringContainsString('Choose the receiving account', $window->text('.foot'));
-        $window->goPlainly('/roll?sort=name');
+        $window->goPlainly('/roll?sort=name&ending=365');
         self::assertGreaterThan(40, $window->count('table.roll tbody tr'));
+        $window->goPlainly('/hand-over?name=bellfounders.net&q=51877');
+        self::assertStringContainsString('Choose the receiving account', $window->text('.foot'));
+        $window->find('.found a')->click();
+        self::assertStringContainsString('1 of 1 can go now', $window->text('.foot'));
+        $window->pressPlainly('Hand 1 name to Wickerby Bell Foundry');
+        $docket = basename($window->driver->getCurrentURL());
+        self::assertMatchesRegularExpression('/^\d+$/', $docket);
+        // Whoever has no scripts loads the page again until its names have begun.
+        $window->driver->wait(20, 200)->until(function () use ($window, $docket): bool {
+            $window->goPlainly('/dockets/'.$docket);
+
+            return str_contains($window->text('.sentence'), 'waits for an answer');
+        });
+        $window->pressPlainly('It is done');
+        self::assertStringContainsString('Closed on', $window->text('.sentence'));
+        $window->goPlainly("/dockets/{$docket}/proof");
+        self::assertStringContainsString('bellfounders.net', $window->text('.deed-paper'));
+    }
+
+    public function test_a_clerk_prepares_and_a_steward_begins_it(): void
+    {
+        $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD);
+        $window->go('/hand-over')->type('#f-names', "old-foundry.com, wickerby-bells.com\nnobody-holds-this.com")->press('Judge these names');
+        self::assertStringContainsString('One was not found on the Roll', $window->text('.told'));
+        $window->type('#q', '51877')->follow('[data-found] a:only-child');
+        self::assertStringContainsString('a mailbox at this name', $window->text('table.sheet:not(.keep)'));
+        $window->press('Prepare 2 names for Wickerby Bell Foundry');
+        self::assertStringContainsString('A Steward settles it', $window->text('.sentence'));
+        self::assertFalse($window->has('form[action$="/settle"]'));
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        $window->close();
+
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go($docket);
+        $window->press('Begin: hand 2 names')->waitForText('.sentence', 'wait for an answer');
+        $window->ready();
+        self::assertStringContainsString('Lift the lock', $window->text('.slip'));
+        $window->find("input[aria-label='Tick old-foundry.com']")->click();
+        $window->find('.foot details summary')->click();
+        $window->type('#reason', 'The receiver wants it later')->press('Write down as refused');
+        self::assertStringContainsString('The receiver wants it later', $window->text('#tick'));
+        $window->press('Call off what is open');
+        self::assertStringContainsString('Closed on', $window->text('.sentence'));
+        $window->go('/names/wickerby-bells.com');
+        self::assertStringContainsString('40718', $window->text('.folio-sentence'));
+        self::assertSame([], $window->complaints());
+    }
+
+    public function test_a_reader_sees_no_button_that_is_not_theirs(): void
+    {
+        $window = $this->window()->signIn('pim@harrow-tern.example', self::PASSWORD);
+        foreach (['/roll', '/names/tern.works', '/dockets/4', '/clients/2', '/registrars/1', '/accounts/1'] as $path) {
+            $window->go($path);
+            self::assertSame(0, $window->count('main form[method=post] button, .foot button, main a.button[href*="/edit"], main a[href$="/create"]'), $path);
+        }
+        $window->goPlainly('/bring-in');
+        self::assertStringContainsString('Not yours to do', $window->text('h1'));
+    }
+
+    public function test_the_keyboard_reaches_everything(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/roll');
+        $window->keys('/');
+        self::assertSame('q', $window->focused()->getAttribute('name'));
+        $window->keys('choir-nights', WebDriverKeys::ENTER)->waitForText('.sentence', '“choir-nights”');
+        $window->ready();
+        self::assertSame(1, $window->count('table.roll tbody tr'));
+        // The first dotted word: its list opens with Enter and closes with Escape, and the word keeps the focus.
+        $window->driver->executeScript("document.querySelector('.word summary').focus()");
+        $window->keys(WebDriverKeys::ENTER);
+        self::assertTrue($window->has('.word[open]'));
+        $window->keys(WebDriverKeys::ESCAPE);
+        self::assertFalse($window->has('.word[open]'));
+        self::assertSame('summary', $window->focused()->getTagName());
+        $window->driver->executeScript("document.querySelector('table.roll tbody input').focus()");
+        $window->keys(WebDriverKeys::SPACE)->waitForText('[data-sheaf-count]', '1');
+        $window->keys('g');
+        self::assertSame('Hand over', $window->focused()->getText());
+        $window->keys('?')->waitForText('h1', 'Words and shortcuts');
+        $window->ready()->press('Empty');
+        self::assertFalse($window->find('#sheaf')->isDisplayed());
+    }
+
+    public function test_a_list_that_is_no_list_loses_nothing_that_was_chosen(): void
+    {
+        $window = $this->window(390, 844)->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/bring-in');
+        $file = (string) tempnam(sys_get_temp_dir(), 'acre-picture-').'.csv';
+        file_put_contents($file, "\x89PNG\r\n\x1a\n".str_repeat("\0", 100));
+        $window->find('#f-list')->sendKeys($file);
+        $window->choose('#f-registrar', 'Pellbridge')->press('Look into it');
+        unlink($file);
+        self::assertStringContainsString('The file is not text but a picture', $window->text('main'));
+        self::assertSame('Pellbridge', $window->find('#f-registrar option:checked')->getText());
+
+        // Larger than we take, and smaller than the web server does: refused by us, with words.
+        $large = (string) tempnam(sys_get_temp_dir(), 'acre-large-').'.csv';
+        file_put_contents($large, str_repeat("bell.com,2027-11-02\n", 1_100_000));
+        $window->find('#f-list')->sendKeys($large);
+        $window->press('Look into it');
+        unlink($large);
+        self::assertStringContainsString('20 MB is the most', $window->text('main'));
     }
 }

@@ -162,7 +162,11 @@ final readonly class Window
         return $said;
     }
 
-    /** @return list<string> what axe-core finds against WCAG 2.2 AA, a line each */
+    /**
+     * @return list<string> what axe-core finds against WCAG 2.2 AA, a line each
+     *
+     * @phpstan-impure
+     */
     public function axe(): array
     {
         // The page's policy holds for the page; the driver's own script is not the page's.
@@ -189,6 +193,27 @@ final readonly class Window
     public function withoutScripts(): void
     {
         (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setScriptExecutionDisabled', ['value' => true]);
+    }
+
+    /** Without scripts: the driver itself waits for the document that the click leads to. */
+    public function pressPlainly(string $words): self
+    {
+        $this->driver->findElement(WebDriverBy::xpath("//button[contains(normalize-space(.), '{$words}')]"))->click();
+
+        return $this;
+    }
+
+    /** What is typed goes to whatever has the focus. */
+    public function keys(string ...$keys): self
+    {
+        $this->driver->getKeyboard()->sendKeys(array_values($keys));
+
+        return $this;
+    }
+
+    public function focused(): RemoteWebElement
+    {
+        return $this->driver->switchTo()->activeElement();
     }
 
     /** Without scripts there is no ready mark; the driver itself waits for the document. */

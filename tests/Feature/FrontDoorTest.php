@@ -52,6 +52,8 @@ final class FrontDoorTest extends TestCase
         $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
         $kind = fn (): string => Row::of(DB::table('standings')->sole())->text('next_kind');
         self::assertSame('ends', $kind());
+        self::assertSame(1, Artisan::call('acre:clock', ['to' => '+6d']), 'The clock of a house that is no demo stays.');
+        DB::table('settings')->insert(['key' => 'demo', 'value' => 'true']);
         self::assertSame(0, Artisan::call('acre:clock', ['to' => '+6d']));
         self::assertSame('late_plain', $kind());
         Artisan::call('acre:clock', ['to' => '2026-11-05']);

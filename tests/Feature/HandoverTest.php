@@ -21,8 +21,10 @@ use App\Models\Name;
 use App\Models\Proof;
 use App\Models\Registrar;
 use App\Support\TradeClock;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use RuntimeException;
 use Tests\TestCase;
 
 final class HandoverTest extends TestCase
@@ -260,6 +262,38 @@ final class HandoverTest extends TestCase
         $this->actingAs($this->house->steward)->get("/hand-over?name=new.com&receiver={$receiver->id}")->assertSee('Clear from 19 Oct')->assertSee('0 of 1 can go now');
         app(TradeClock::class)->set(Instant::of('2026-10-19T00:00:01Z'));
         $this->get("/hand-over?name=new.com&receiver={$receiver->id}")->assertSee('1 of 1 can go now');
+    }
+
+    public function test_log_row_and_deed_stand_or_fall_together(): void
+    {
+        $name = $this->house->name('one.com');
+        $docket = $this->settled([$name]);
+        DB::listen(function (QueryExecuted $query): void {
+            if (str_starts_with($query->sql, 'insert into "log"')) {
+                throw new RuntimeException('no log, no deed');
+            }
+        });
+        try {
+            app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+            self::fail('It went on without its log.');
+        } catch (RuntimeException $e) {
+            self::assertSame('no log, no deed', $e->getMessage());
+        }
+        self::assertSame([$this->house->ours->id, LineState::Begun], [House::holder($name), $docket->lines()->sole()->state]);
+        self::assertSame(1, Movement::query()->whereNull('closed_on')->count());
+    }
+
+    public function test_three_hundred_names_cost_one_reading_of_their_files(): void
+    {
+        $names = array_map(fn (int $number): Name => $this->house->name("bell-{$number}.com"), range(1, 30));
+        $docket = $this->settled($names);
+        $reads = 0;
+        DB::listen(function (QueryExecuted $query) use (&$reads): void {
+            $reads += (int) str_contains($query->sql, 'FROM names n');
+        });
+        app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+        // Once to end them, once to make their standings again.
+        self::assertSame(2, $reads);
     }
 
     public function test_two_holders_at_one_time_cannot_be_stored(): void

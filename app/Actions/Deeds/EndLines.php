@@ -13,6 +13,7 @@ use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\User;
+use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Support\Dates;
 use App\Support\HouseLog;
@@ -51,9 +52,10 @@ final readonly class EndLines
         // Today's are known to the second, so that what follows on the same day follows.
         $at = $on->precision === Precision::Day && $on->equals($now) ? $now : $on;
 
-        return $this->end($user, $docket, $lineIds, [LineState::Begun], function (DocketLine $line) use ($docket, $user, $on, $at, $now): void {
-            $file = $this->files->of([$line->name_id], $now)[$line->name_id];
-            $this->deeds->of($docket)->complete($line, $file, $docket->terms, $at);
+        $deed = $this->deeds->of($docket);
+
+        return $this->end($user, $docket, $lineIds, [LineState::Begun], function (DocketLine $line, CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
+            $deed->complete($line, $file, $docket->terms, $at);
             $line->update(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
         });
     }
@@ -87,7 +89,7 @@ final readonly class EndLines
     /**
      * @param  list<int>|null  $lineIds
      * @param  list<LineState>  $from
-     * @param  callable(DocketLine): void  $how
+     * @param  callable(DocketLine, CaseFile): void  $how
      */
     private function end(User $user, Docket $docket, ?array $lineIds, array $from, callable $how): int
     {
@@ -97,10 +99,11 @@ final readonly class EndLines
                 ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))
                 ->orderBy('name_id')->lockForUpdate()->get();
             Name::query()->whereIn('id', $lines->pluck('name_id'))->orderBy('id')->lockForUpdate()->get();
+            $ids = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
+            $files = $this->files->of($ids, $this->clock->now());
             foreach ($lines as $line) {
-                $how($line);
+                $how($line, $files[$line->name_id]);
             }
-            $ids = array_map(fn (mixed $id): int => is_int($id) ? $id : 0, array_values($lines->pluck('name_id')->all()));
             $this->standings->of($ids);
             $this->log->writeMany(array_map(fn (DocketLine $line): array => [
                 'event' => $line->state->value, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $docket->id],

@@ -32,6 +32,9 @@ final class HandOverNames implements Deed
     /** @var array<int, Account> */
     private array $receivers = [];
 
+    /** @var array<int, Client> */
+    private array $clients = [];
+
     public function __construct(private readonly Rulebook $book, private readonly Slips $slips)
     {
     }
@@ -101,7 +104,7 @@ final class HandOverNames implements Deed
         $receiver = $this->receiver($chosen);
         $said = __('deeds.hand_over.one_line', [
             'registrar' => $receiver->registrar->name, 'account' => $receiver->number, 'by' => $chosen->answerBy->iso(),
-            'client' => $chosen->clientId === null ? 'the same clients' : Client::query()->findOrFail($chosen->clientId)->name,
+            'client' => $chosen->clientId === null ? 'the same clients' : $this->client($chosen->clientId)->name,
         ]);
 
         return is_string($said) ? $said : self::key();
@@ -111,7 +114,7 @@ final class HandOverNames implements Deed
     {
         $chosen = HandoverTermsChosen::unpack($terms);
         $receiver = $this->receiver($chosen);
-        $client = $chosen->clientId === null ? $file->clientName : Client::query()->findOrFail($chosen->clientId)->name;
+        $client = $chosen->clientId === null ? $file->clientName : $this->client($chosen->clientId)->name;
 
         return [
             'before' => ['account' => $file->account->registrarName.' '.$file->account->number, 'client' => $file->clientName],
@@ -126,6 +129,11 @@ final class HandOverNames implements Deed
         if ($movement !== null && $done) {
             Leg::query()->where('movement_id', $movement->id)->whereNull('done_on')->update(['done_on' => $on->isoSecond()]);
         }
+    }
+
+    private function client(int $id): Client
+    {
+        return $this->clients[$id] ??= Client::query()->findOrFail($id);
     }
 
     private function receiver(HandoverTermsChosen $chosen): Account

@@ -27,6 +27,7 @@
             <kbd aria-hidden="true">/</kbd>
         </form>
         <time class="mast-day" datetime="{{ $clock->today()->date() }}">{{ App\Support\Dates::full($clock->today()) }}</time>
+        <a class="mast-help" href="{{ route('words') }}" aria-label="Words and shortcuts" title="Words and shortcuts">?</a>
         <details class="menu mast-who">
             <summary>{{ Str::before(auth()->user()->name, ' ') }}</summary>
             <div class="menu-sheet">

@@ -5,7 +5,7 @@
         @csrf @if ($person->exists) @method('put') @endif
         <div class="columns">
             <x-field name="name" label="Name" :value="$person->exists ? $person->name : null" required maxlength="120"/>
-            <x-field name="email" label="Mailbox" type="email" :value="$person->exists ? $person->email : null" required maxlength="320"/>
+            <x-field name="email" label="Mailbox" type="email" autocomplete="username" :value="$person->exists ? $person->email : null" required maxlength="320"/>
             <x-choice name="role" label="Role" :value="$person->exists ? $person->role->value : 'clerk'" words="words.role"/>
             <x-field name="password" label="Password" type="password" autocomplete="new-password" :note="$person->exists ? 'Empty: stays as it is' : 'At least 12 characters'"/>
             <x-field name="password_confirmation" label="Password again" type="password" autocomplete="new-password"/>
