@@ -150,13 +150,15 @@ final readonly class Standing
     private static function until(Lifecycle $life): ?Instant
     {
         $changes = array_map(fn (Event $event): Instant => $event->at, $life->events);
-        if ($life->facts->ends !== null) {
-            $changes = [...$changes, $life->facts->ends->plusDays(-self::SOON), $life->facts->ends->plusDays(-self::GRAVE)];
-            foreach ($life->stages as $stage) {
-                if ($stage->span->until !== null) {
-                    $changes[] = $stage->span->until;
-                }
+        foreach ($life->stages as $stage) {
+            if ($stage->span->until !== null) {
+                $changes[] = $stage->span->until;
             }
+        }
+        // How loudly a date is told changes so many whole days before it.
+        foreach ($changes as $at) {
+            $changes[] = $at->toDay()->plusDays(-self::SOON);
+            $changes[] = $at->toDay()->plusDays(-self::GRAVE);
         }
         $changes = array_values(array_filter($changes, fn (Instant $at): bool => ! $at->hasComeAt($life->now)));
 

@@ -11,7 +11,6 @@ use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverExpectedCondition;
 use Facebook\WebDriver\WebDriverSelect;
 use RuntimeException;
 
@@ -90,7 +89,7 @@ final readonly class Window
     public function press(string $words): self
     {
         $quoted = "'".str_replace("'", '’', $words)."'";
-        $found = $this->driver->findElements(WebDriverBy::xpath("//main//*[self::a or self::button][contains(normalize-space(.), {$quoted})] | //div[contains(@class,'foot')]//*[self::a or self::button][contains(normalize-space(.), {$quoted})]"));
+        $found = $this->driver->findElements(WebDriverBy::xpath("//main//*[self::a or self::button][contains(normalize-space(.), {$quoted})] | //*[contains(@class,'foot')]//*[self::a or self::button][contains(normalize-space(.), {$quoted})]"));
         if ($found === []) {
             throw new RuntimeException("Nothing to press says “{$words}” on: ".mb_substr($this->text(), 0, 1500));
         }
@@ -108,13 +107,14 @@ final readonly class Window
 
     private function waitFor(string $css): self
     {
-        return $this->until(WebDriverExpectedCondition::presenceOfElementLocated(WebDriverBy::cssSelector($css)), $css);
+        return $this->until(fn (): bool => $this->has($css), $css);
     }
 
-    private function until(WebDriverExpectedCondition $condition, string $what): self
+    /** @param  callable(): bool  $isSo */
+    private function until(callable $isSo, string $what): self
     {
         try {
-            $this->driver->wait($this->patience, 50)->until($condition);
+            $this->driver->wait($this->patience, 50)->until($isSo);
         } catch (TimeoutException) {
             $seen = $this->driver->findElement(WebDriverBy::cssSelector('body'))->getText();
             throw new RuntimeException("{$what} did not come on {$this->driver->getCurrentURL()}, which says: ".mb_substr($seen, 0, 800));
@@ -125,7 +125,8 @@ final readonly class Window
 
     public function waitForText(string $css, string $text): self
     {
-        return $this->until(WebDriverExpectedCondition::elementTextContains(WebDriverBy::cssSelector($css), $text), "“{$text}” in {$css}");
+        // Asked in one breath: an element that was found may belong to a page that is gone by the next question.
+        return $this->until(fn (): bool => $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText.includes(arguments[1]) ?? false', [$css, $text]) === true, "“{$text}” in {$css}");
     }
 
     public function text(string $css = 'body'): string
