@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CleanStrings;
 use App\Http\Middleware\SecurityHeaders;
 use App\Support\ChangedMeanwhile;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -18,6 +19,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(SecurityHeaders::class);
+        $middleware->append(CleanStrings::class);
         $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
         $middleware->redirectUsersTo(fn (Request $request): string => route('roll'));
     })

@@ -21,6 +21,14 @@ trait SignedIn
         return $values;
     }
 
+    /** One text of the address or the form; a list where a text belongs counts as nothing. */
+    public function word(string $key): string
+    {
+        $value = $this->input($key);
+
+        return is_string($value) ? $value : '';
+    }
+
     public function person(): User
     {
         $user = $this->user();

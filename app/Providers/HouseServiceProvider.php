@@ -46,10 +46,11 @@ final class HouseServiceProvider extends ServiceProvider
             Gate::define($right->value, fn (User $user): bool => $user->role->may($right));
         }
 
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(5)->by('who:'.Str::lower($request->string('email')->toString())),
-            Limit::perMinute(30)->by('from:'.$request->ip()),
-        ]);
+        RateLimiter::for('sign-in', function (Request $request): array {
+            $who = $request->input('email');
+
+            return [Limit::perMinute(5)->by('who:'.(is_string($who) ? Str::lower(trim($who)) : '')), Limit::perMinute(30)->by('from:'.$request->ip())];
+        });
 
         // A worker lives long: what the clock was set to meanwhile must reach it.
         Event::listen(JobProcessing::class, fn () => $this->app->make(TradeClock::class)->forget());

@@ -35,6 +35,11 @@ final class CsvError extends RuntimeException
         return new self("Line {$line} has more than {$limit} columns.");
     }
 
+    public static function brokenText(int $line): self
+    {
+        return new self("Near line {$line} the file is broken: its characters can't be read as the encoding that it begins with.");
+    }
+
     public static function unreadable(string $path): self
     {
         return new self("The file can't be opened: {$path}.");

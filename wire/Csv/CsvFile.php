@@ -93,7 +93,9 @@ final readonly class CsvFile
             $line = 0;
             $begins = 1;
             $pending = '';
-            while (($read = fgets($handle, self::LINE_LIMIT + 2)) !== false) {
+            error_clear_last();
+            // Half a character in a wide file is a warning and an early end: told below, not lost.
+            while (($read = @fgets($handle, self::LINE_LIMIT + 2)) !== false) {
                 $line++;
                 $pending .= $read;
                 if (strlen($pending) > self::LINE_LIMIT) {
@@ -109,6 +111,9 @@ final readonly class CsvFile
                 if (! $row->isBlank()) {
                     yield $row;
                 }
+            }
+            if (error_get_last() !== null) {
+                throw CsvError::brokenText($line + 1);
             }
         } finally {
             fclose($handle);
@@ -127,7 +132,7 @@ final readonly class CsvFile
             throw CsvError::tooManyColumns($number, self::COLUMN_LIMIT);
         }
 
-        return array_map(fn (?string $cell): string => trim((string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', '', mb_scrub($cell ?? '')), " \t\r\n\u{FEFF}"), $cells);
+        return array_map(fn (?string $cell): string => (string) preg_replace('/^[\s\x{FEFF}]+|[\s\x{FEFF}]+$|[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/u', '', mb_scrub($cell ?? '')), $cells);
     }
 
     private static function separator(string $text): string

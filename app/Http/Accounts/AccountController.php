@@ -23,7 +23,8 @@ final readonly class AccountController
 
     public function index(Request $request, FindAccounts $find): View
     {
-        $text = $request->string('q')->trim()->limit(200, '')->toString();
+        $asked = $request->query('q');
+        $text = is_string($asked) ? mb_substr(trim($asked), 0, 200) : '';
 
         return view('accounts.index', ['accounts' => $find->matching($text, null, 200), 'text' => $text, 'tallies' => $this->tallies->by('account_id')]);
     }

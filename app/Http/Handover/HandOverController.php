@@ -93,9 +93,9 @@ final readonly class HandOverController
                 }
             }
         } catch (DeedError $e) {
-            return redirect($request->address(['client' => $request->string('client')->toString()]))->withErrors(['deed' => $e->getMessage()]);
+            return redirect($request->address(['client' => $request->word('client')]))->withErrors(['deed' => $e->getMessage()]);
         }
-        if ($request->string('of')->toString() === 'sheaf') {
+        if ($request->word('of') === 'sheaf') {
             $this->gather->remove($request->person(), $shown);
         }
 
@@ -127,14 +127,14 @@ final readonly class HandOverController
 
         $givers = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged)));
 
-        return $this->find->matching($request->string('q')->toString(), count($registrars) === 1 ? $registrars[0] : null, 24)
+        return $this->find->matching($request->word('q'), count($registrars) === 1 ? $registrars[0] : null, 24)
             ->reject(fn (Account $account): bool => $givers === [$account->id]);
     }
 
     private function client(HandOverRequest $request, ?Account $receiver): ?Client
     {
         if ($request->filled('client')) {
-            return $request->string('client')->toString() === 'keep' ? null : Client::query()->find($request->integer('client'));
+            return $request->word('client') === 'keep' ? null : Client::query()->find($request->integer('client'));
         }
 
         return $receiver?->owner;

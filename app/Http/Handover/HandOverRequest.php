@@ -20,9 +20,9 @@ class HandOverRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'of' => ['nullable', 'string', 'max:40'],
+            'of' => ['nullable', 'string', 'max:300'],
             'name' => ['nullable', 'string', 'max:300'],
-            'q' => ['nullable', 'string', 'max:200'],
+            'q' => ['nullable', 'string', 'max:300'],
             'receiver' => ['nullable', 'integer', 'exists:accounts,id'],
             'client' => ['nullable', 'string', 'regex:/^(keep|\d{1,15})$/'],
             'by' => ['nullable', 'date_format:Y-m-d'],
@@ -33,8 +33,13 @@ class HandOverRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         foreach (['client' => '/^(keep|\d{1,15})$/D', 'by' => '/^\d{4}-\d\d-\d\d$/D', 'receiver' => '/^\d{1,15}$/D', 'only' => '/^clear$/D'] as $key => $shape) {
-            if ($this->isMethod('get') && preg_match($shape, $this->string($key)->toString()) !== 1) {
+            if ($this->isMethod('get') && preg_match($shape, $this->word($key)) !== 1) {
                 $this->merge([$key => null]);
+            }
+        }
+        foreach (['of', 'name', 'q'] as $key) {
+            if ($this->isMethod('get') && $this->has($key)) {
+                $this->merge([$key => mb_substr($this->word($key), 0, 300)]);
             }
         }
     }
@@ -43,11 +48,11 @@ class HandOverRequest extends FormRequest
     public function names(GatherNames $gather): ?array
     {
         if ($this->filled('name')) {
-            $name = (new Name)->resolveRouteBinding($this->string('name')->toString());
+            $name = (new Name)->resolveRouteBinding($this->word('name'));
 
             return $name === null ? null : [$name->id];
         }
-        $of = $this->string('of')->toString();
+        $of = $this->word('of');
 
         return match (true) {
             $of === '' => null,
@@ -59,7 +64,7 @@ class HandOverRequest extends FormRequest
     public function answerBy(Instant $otherwise): Instant
     {
         try {
-            return Instant::of($this->string('by')->toString());
+            return Instant::of($this->word('by'));
         } catch (TimeError) {
             return $otherwise;
         }
@@ -72,7 +77,7 @@ class HandOverRequest extends FormRequest
 
     public function onlyClear(): bool
     {
-        return $this->string('only')->toString() === 'clear';
+        return $this->word('only') === 'clear';
     }
 
     /**

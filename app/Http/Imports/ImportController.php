@@ -80,7 +80,8 @@ final readonly class ImportController
 
     public function show(Import $import, Request $request): View
     {
-        $verdict = $request->string('verdict')->toString();
+        $asked = $request->query('verdict');
+        $verdict = is_string($asked) ? $asked : '';
         $import->load(['registrar', 'account', 'client']);
         $counts = $this->read->counts($import);
         $verdict = isset($counts[$verdict]) ? $verdict : (array_key_first(array_filter($counts, fn (int $count): bool => $count > 0)) ?? 'new');

@@ -34,7 +34,7 @@ final class PersonRequest extends FormRequest
     private function leavesAnOwner(mixed $person): Closure
     {
         return function (string $field, mixed $value, Closure $fail) use ($person): void {
-            $stays = $this->string('role')->toString() === Role::Owner->value && $this->boolean('may_sign_in', true);
+            $stays = $this->word('role') === Role::Owner->value && $this->boolean('may_sign_in', true);
             $others = User::query()->where('role', Role::Owner)->where('may_sign_in', true)->when($person instanceof User, fn ($query) => $query->whereKeyNot($person instanceof User ? $person->id : 0))->exists();
             if (! $stays && ! $others) {
                 $fail(__('people.last_owner'));

@@ -17,9 +17,9 @@ final class PriceRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         $this->merge([
-            'suffix' => ltrim(mb_strtolower(trim($this->string('suffix')->toString())), '.'),
-            'currency' => mb_strtoupper(trim($this->string('currency')->toString())),
-            'amount' => str_replace(',', '.', trim($this->string('amount')->toString())),
+            'suffix' => ltrim(mb_strtolower(trim($this->word('suffix'))), '.'),
+            'currency' => mb_strtoupper(trim($this->word('currency'))),
+            'amount' => str_replace(',', '.', trim($this->word('amount'))),
         ]);
     }
 
@@ -39,13 +39,13 @@ final class PriceRequest extends FormRequest
     /** @return array<string, string> */
     public function price(): array
     {
-        $text = fn (string $key): string => $this->string($key)->toString();
+        $text = fn (string $key): string => $this->word($key);
 
         return ['suffix' => $text('suffix'), 'action' => $text('action'), 'amount' => $text('amount'), 'currency' => $text('currency'), 'tax_percent' => $text('tax_percent') === '' ? '0' : $text('tax_percent')];
     }
 
     public function since(): Instant
     {
-        return Instant::of($this->string('since')->toString());
+        return Instant::of($this->word('since'));
     }
 }

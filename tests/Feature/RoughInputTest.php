@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Docket;
+use App\Models\Import;
+use App\Models\ImportState;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\TestCase;
+
+/** Addresses and forms that nobody's page ever made: an answer with words, never a broken page, and nothing written. */
+final class RoughInputTest extends TestCase
+{
+    private const ROUGH = ['', '0', '-1', '99999999999999999999', '1e9', "'", '"><script>', '%', '_', "\u{202E}", 'ä', "\x80", '../../etc/passwd', 'null', 'NaN', '2026-02-30', '2026-10-20', 'keep', '~', '2026-10-06 00:00:00+00~x'];
+
+    private House $house;
+
+    private Randomizer $random;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+        $this->house->name('bell.com');
+        $this->random = new Randomizer(new Mt19937(419));
+        $this->actingAs($this->house->steward);
+    }
+
+    private function rough(): mixed
+    {
+        $value = self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)];
+
+        return $this->random->getInt(0, 9) === 0 ? [$value, [$value]] : $value;
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return array<string, mixed>
+     */
+    private function some(array $keys): array
+    {
+        return array_filter(array_combine($keys, array_map(fn (): mixed => $this->rough(), $keys)), fn (): bool => $this->random->getInt(0, 2) > 0);
+    }
+
+    public function test_rough_addresses_are_answered(): void
+    {
+        $pages = [
+            '/roll' => ['client', 'registrar', 'account', 'q', 'ending', 'sort', 'after'], '/hand-over' => ['of', 'name', 'q', 'receiver', 'client', 'by', 'only', 'found'],
+            '/names/bell.com' => ['on'], '/dockets' => ['state', 'cursor'], '/accounts' => ['q'], '/clients' => ['page'], '/accounts/create' => ['registrar'],
+        ];
+        foreach ($pages as $path => $keys) {
+            for ($case = 0; $case < 25; $case++) {
+                $query = http_build_query($this->some($keys));
+                self::assertContains($this->get("{$path}?{$query}")->getStatusCode(), [200, 302, 404, 422], "{$path}?{$query}");
+            }
+        }
+    }
+
+    public function test_rough_forms_write_nothing(): void
+    {
+        $forms = [
+            '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'token', 'shown', 'act'], '/hand-over/list' => ['names'], '/clients' => ['name', 'mailbox'], '/accounts' => ['registrar_id', 'number', 'access'],
+            "/registrars/{$this->house->skerry->id}/prices" => ['suffix', 'action', 'amount', 'currency', 'tax_percent', 'since'], '/sheaf' => ['names'], '/bring-in' => ['registrar', 'account', 'client', 'list'],
+            '/registrars' => ['name', 'receiver_by', 'confirms', 'accept_days', 'extras'],
+        ];
+        foreach ($forms as $path => $keys) {
+            for ($case = 0; $case < 15; $case++) {
+                $values = $this->some($keys);
+                self::assertContains($this->from('/roll')->post($path, $values)->getStatusCode(), [302, 403, 404, 419, 422], $path.' '.json_encode($values, JSON_INVALID_UTF8_SUBSTITUTE));
+            }
+        }
+        self::assertSame([0, 0], [Docket::query()->count(), Import::query()->count()]);
+    }
+
+    public function test_rough_signing_in_is_answered(): void
+    {
+        auth()->forgetGuards();
+        for ($case = 0; $case < 20; $case++) {
+            self::assertContains($this->from('/sign-in')->post('/sign-in', $this->some(['email', 'password']))->getStatusCode(), [302, 429]);
+        }
+        $this->assertGuest();
+    }
+
+    public function test_rough_lists_end_in_a_preview_or_in_words(): void
+    {
+        Storage::fake();
+        for ($case = 0; $case < 25; $case++) {
+            $content = "name,ends,client\n";
+            for ($line = $this->random->getInt(1, 6); $line > 0; $line--) {
+                $cell = $this->rough();
+                $content .= (is_string($cell) ? $cell : 'bell').$line.'.com,'.self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)].','.self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)]."\n";
+            }
+            $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id])->assertRedirect();
+            $import = Import::query()->latest('id')->first();
+            if ($import === null || $import->state !== ImportState::Uploaded) {
+                continue;
+            }
+            $this->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends', 'client'], 'order' => 'ymd'])->assertRedirect();
+            self::assertSame(ImportState::Read, $import->refresh()->state);
+            foreach (['new', 'changed', 'same', 'refused', 'rough'] as $verdict) {
+                $this->get("/bring-in/{$import->id}?verdict={$verdict}")->assertOk();
+            }
+            $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+            self::assertSame(ImportState::Done, $import->refresh()->state);
+            $this->get("/bring-in/{$import->id}")->assertOk();
+        }
+        $this->get('/roll')->assertOk();
+    }
+}
