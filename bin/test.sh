@@ -14,7 +14,7 @@ test_stack() {
   stack_paths "$name"
   export ACRE_DRIVER=http://127.0.0.1:$DRIVER_PORT DB_DATABASE=acre_browser
   folders
-  configure database web workers driver
+  if [ "$name" = bench ]; then DB_FLAGS=""; configure database; else configure database web workers driver; fi
   stack_boot
   make_roles
 }

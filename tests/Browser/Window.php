@@ -11,6 +11,7 @@ use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverExpectedCondition;
 use Facebook\WebDriver\WebDriverSelect;
 use RuntimeException;
 
@@ -199,9 +200,17 @@ final readonly class Window
     /** Without scripts: the driver itself waits for the document that the click leads to. */
     public function pressPlainly(string $words): self
     {
-        $this->driver->findElement(WebDriverBy::xpath("//button[contains(normalize-space(.), '{$words}')]"))->click();
+        return $this->leavePlainly("//button[contains(normalize-space(.), '{$words}')]");
+    }
 
-        return $this;
+    /** The page is left when what was clicked belongs to it no more. */
+    public function leavePlainly(string $xpath): self
+    {
+        $element = $this->driver->findElement(WebDriverBy::xpath($xpath));
+        $element->click();
+        $gone = WebDriverExpectedCondition::stalenessOf($element)->getApply();
+
+        return $this->until(fn (): bool => $gone($this->driver) === true, "the page behind {$xpath}");
     }
 
     /** What is typed goes to whatever has the focus. */

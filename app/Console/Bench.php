@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Actions\Standings\MakeStandings;
+use App\Http\Roll\RollController;
+use App\Http\Roll\RollRequest;
+use App\Models\User;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\CaseFiles;
+use App\Queries\Roll\Ending;
+use App\Queries\Roll\ReadRoll;
+use App\Queries\Roll\RollFilter;
+use App\Queries\Roll\Sort;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** Measures, in medians of several runs: the Roll's pages as it grows, the core, and making the standings again. */
+final class Bench extends Command
+{
+    private const RUNS = 15;
+
+    protected $signature = 'acre:bench {--sizes=1000,100000 : the Rolls to measure, smallest first}';
+
+    protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
+
+    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings): int
+    {
+        $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
+        $table = [];
+        foreach ($sizes as $size) {
+            $this->call('acre:generate', ['names' => $size]);
+            foreach ($this->sentences() as $says => $filter) {
+                $table[$says][$size] = $this->median(fn () => $roll->page($filter, $clock->today(), 50));
+            }
+            $table['far down, what is due first'][$size] = $this->median(fn () => $roll->page(new RollFilter(after: $this->farDown()), $clock->today(), 50));
+            $table['the whole page, as served'][$size] = $this->served();
+        }
+        $this->table(['a page of the Roll, ms', ...array_map(fn (int $size): string => number_format($size).' names', $sizes), 'grows'], array_map(
+            fn (string $says, array $row): array => [$says, ...array_map(fn (float $ms): string => number_format($ms, 2), array_values($row)), sprintf('%.2f×', $row[$sizes[count($sizes) - 1]] / max(0.001, $row[$sizes[0]]))],
+            array_keys($table), $table,
+        ));
+        $this->core($files, $book, $clock->now());
+        $this->standings($standings);
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, RollFilter> */
+    private function sentences(): array
+    {
+        $first = Row::of(DB::table('standings')->orderBy('name_id')->first());
+        $sentences = [];
+        foreach (Sort::cases() as $sort) {
+            $sentences["by {$sort->value}"] = new RollFilter(sort: $sort);
+            $sentences["by {$sort->value}, one client"] = new RollFilter(client: $first->int('client_id'), sort: $sort);
+        }
+
+        return [
+            ...$sentences,
+            'one account' => new RollFilter(account: $first->int('account_id')),
+            'ending within 30 days' => new RollFilter(ending: Ending::Month),
+            'a text that few have' => new RollFilter(text: 'made-77'),
+            'a text that nobody has' => new RollFilter(text: 'nobody-has-this'),
+        ];
+    }
+
+    private function farDown(): string
+    {
+        $row = Row::of(DB::table('standings')->orderByDesc('next_at')->where('next_at', '<', 'infinity')->orderByDesc('name_id')->offset(400)->first());
+
+        return $row->text('next_at').'~'.$row->int('name_id');
+    }
+
+    private function served(): float
+    {
+        Auth::setUser(User::query()->firstOrFail());
+
+        return $this->median(fn () => app(RollController::class)(RollRequest::create('/roll'))->render());
+    }
+
+    private function core(CaseFiles $files, Rulebook $book, Instant $now): void
+    {
+        $ids = array_map(fn (Row $row): int => $row->int('name_id'), Row::all(DB::table('standings')->orderBy('name_id')->limit(2000)->get(['name_id'])));
+        $cases = array_values($files->of($ids, $now));
+        $rates = [
+            'lifecycles' => fn (CaseFile $case) => $case->life($book, $now),
+            'readiness judgements' => fn (CaseFile $case) => $case->handoverTo(null, $now->plusDays(14), $book, $now)->judge(),
+        ];
+        $this->table(['on one core', 'a second'], array_map(function (string $what, callable $do) use ($cases): array {
+            $ms = $this->median(function () use ($cases, $do): void {
+                foreach ($cases as $case) {
+                    $do($case);
+                }
+            });
+
+            return [$what, number_format(count($cases) / $ms * 1000)];
+        }, array_keys($rates), $rates));
+    }
+
+    private function standings(MakeStandings $standings): void
+    {
+        $standings->staleByRulebook(all: true);
+        $start = hrtime(true);
+        $made = $standings->due();
+        $this->line(sprintf('All %s standings made again in %.1f s.', number_format($made), (hrtime(true) - $start) / 1e9));
+    }
+
+    private function median(callable $do): float
+    {
+        $times = [];
+        for ($run = 0; $run < self::RUNS; $run++) {
+            $start = hrtime(true);
+            $do();
+            $times[] = (hrtime(true) - $start) / 1e6;
+        }
+        sort($times);
+
+        return $times[intdiv(self::RUNS, 2)];
+    }
+}

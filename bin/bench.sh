@@ -1,0 +1,11 @@
+# ./acre bench; sourced by ./acre. On a stack of its own, whose database keeps what it writes as a real one does.
+
+bench() {
+  load_settings
+  install_all
+  test_stack bench
+  fresh_database acre_browser
+  migrate
+  artisan acre:demo --first > "$DATA/log/demo.log"
+  php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M artisan acre:bench "$@"
+}
