@@ -6,12 +6,13 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Exception\UnknownErrorException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverExpectedCondition;
 use Facebook\WebDriver\WebDriverSelect;
 use RuntimeException;
 
@@ -208,9 +209,17 @@ final readonly class Window
     {
         $element = $this->driver->findElement(WebDriverBy::xpath($xpath));
         $element->click();
-        $gone = WebDriverExpectedCondition::stalenessOf($element)->getApply();
 
-        return $this->until(fn (): bool => $gone($this->driver) === true, "the page behind {$xpath}");
+        return $this->until(function () use ($element): bool {
+            try {
+                $element->isEnabled();
+
+                return false;
+            } catch (StaleElementReferenceException|UnknownErrorException) {
+                // In the moment of leaving, the driver has another word for the same thing.
+                return true;
+            }
+        }, "the page behind {$xpath}");
     }
 
     /** What is typed goes to whatever has the focus. */
