@@ -101,7 +101,17 @@ port_free() {
   return 0
 }
 
+# A supervisor of ours whose socket is gone (a run that was killed, a /tmp that was swept) is found by what it was started with.
+end_leftover() {
+  local pid
+  for pid in $(pgrep -f "supervisord -c $CONF/supervisord.conf"); do
+    kill -TERM "$pid"
+    while kill -0 "$pid" 2>/dev/null; do sleep 0.1; done
+  done
+}
+
 stack_boot() {
+  end_leftover
   port_free "${ACRE_ADDRESS:-127.0.0.1}" "$ACRE_PORT" ACRE_PORT
   port_free 127.0.0.1 "$ACRE_DB_PORT" ACRE_DB_PORT
   make_cluster

@@ -3,10 +3,11 @@
 # A stack of the name given, on free ports; a second run of the same waits for nobody and is told so.
 test_stack() {
   local name=$1
-  trap 'stack_running && stack_stop >/dev/null 2>&1' EXIT
   stack_paths "$name"
   exec 9> "$DATA/lock"
   flock -n 9 || die "another run is at work in $DATA; wait for it to end."
+  # Only now is the stack ours to stop.
+  trap 'stack_running && stack_stop >/dev/null 2>&1' EXIT
   if stack_running; then stack_stop; fi
   rm -rf "$DATA/storage" "$DATA/cache"
   ACRE_PORT=$(free_port); ACRE_DB_PORT=$(free_port); DRIVER_PORT=$(free_port); ACRE_ADDRESS=127.0.0.1

@@ -12,6 +12,7 @@ use App\Http\People\PersonController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
 use App\Http\Roll\RollController;
+use App\Http\Rulebook\RulebookController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
 use App\Http\Sheaf\SheafController;
@@ -29,6 +30,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->middleware('can:look');
     Route::redirect('/', '/roll')->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
+
+    Route::get('rulebook', [RulebookController::class, 'index'])->name('rulebook.index')->middleware('can:look');
+    Route::get('rulebook/{suffix}', [RulebookController::class, 'show'])->name('rulebook.show')->middleware('can:look')->where('suffix', '[a-z0-9.-]+');
 
     Route::view('words', 'words')->name('words')->middleware('can:look');
 

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Acre\Core\Lifecycle\Event;
+use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Standing;
+use Acre\Core\Lifecycle\Status;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
@@ -26,7 +28,7 @@ use Illuminate\Console\Command;
 /** `./acre tell NAME`: what the core says of a name. */
 final class Tell extends Command
 {
-    protected $signature = 'acre:tell {name : a domain name, however written} {--at= : a date to judge by, such as 2027-01-01} {--json : as data}';
+    protected $signature = 'acre:tell {name : a domain name, however written} {--at= : a date to judge by, such as 2027-01-01} {--json : as data} {--created= : instead of what is known} {--ends= : instead of what is known} {--moved= : instead of what is known} {--status= : EPP statuses, commas between} {--lead= : days before the end on which a renewal is charged}';
 
     protected $description = 'What the rules say of a name: its standing, everything to come, and what it may do';
 
@@ -37,6 +39,7 @@ final class Tell extends Command
         try {
             $domain = DomainName::of(is_string($given) ? $given : '')->registrable();
             $now = is_string($at) ? Instant::of($at) : $clock->now();
+            $given = $this->given($domain);
         } catch (NameError|TimeError $e) {
             $this->error($e->getMessage());
 
@@ -44,7 +47,10 @@ final class Tell extends Command
         }
         $name = Name::query()->where('ascii', $domain->ascii)->first();
         $file = $name === null ? null : $files->of([$name->id], $now)[$name->id] ?? null;
-        $life = $file?->life($book, $now) ?? Lifecycle::of(new NameFacts($domain), new LateTerms, $book->for($domain->suffix(), $now), $now);
+        if ($given !== null) {
+            $file = null;
+        }
+        $life = $file?->life($book, $now) ?? Lifecycle::of($given ?? new NameFacts($domain), new LateTerms((int) $this->option('lead')), $book->for($domain->suffix(), $now), $now);
         $standing = Standing::of($life, $file?->waiting);
         $readiness = $file?->handoverTo(null, $now->plusDays($file->acceptDays), $book, $now)->judge();
 
@@ -58,8 +64,8 @@ final class Tell extends Command
     private function tell(DomainName $domain, Instant $now, Standing $standing, ?CaseFile $file, ?Readiness $readiness, Words $words): void
     {
         $this->line($domain->unicode.($domain->unicode === $domain->ascii ? '' : " ({$domain->ascii})").', on '.Dates::full($now));
-        $this->line($file === null ? 'Not on the Roll.' : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.");
-        if ($file !== null) {
+        $this->line($file === null ? ($standing->lifecycle->facts->ends === null ? 'Not on the Roll.' : 'By the facts given.') : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.");
+        if ($file !== null || $standing->lifecycle->facts->ends !== null) {
             foreach ($standing->findings as $finding) {
                 $this->line('  '.$words->finding($finding).'.');
             }
@@ -84,6 +90,26 @@ final class Tell extends Command
             return;
         }
         $this->line("Rules: the cautious default, since the rulebook has no page for .{$domain->suffix()}.");
+    }
+
+    /** Facts that stand in the command itself: what would be said of a name that had them. Null: none was given. */
+    private function given(DomainName $domain): ?NameFacts
+    {
+        $day = function (string $key): ?Instant {
+            $text = $this->option($key);
+
+            return is_string($text) ? Instant::of($text) : null;
+        };
+        $status = $this->option('status');
+        $statuses = array_values(array_filter(array_map(Status::read(...), is_string($status) ? explode(',', $status) : [])));
+        [$created, $ends, $moved] = [$day('created'), $day('ends'), $day('moved')];
+        if ($created !== null && $ends !== null && ! $ends->isAfter($created)) {
+            throw TimeError::emptySpan($created, $ends);
+        }
+
+        return $created === null && $ends === null && $moved === null && $statuses === []
+            ? null
+            : new NameFacts($domain, $created, $ends, $moved, $statuses, intent: $this->option('lead') === null ? Intent::WhenTold : Intent::ByItself);
     }
 
     /** @return array<string, mixed> */

@@ -15,6 +15,8 @@ enum Phase: string
     case Suspended = 'suspended';
     /** Deleted, and only to be restored (RFC 3915's redemptionPeriod). */
     case Redemption = 'redemption';
+    /** Deleted, and kept for its former holder for a time. */
+    case Quarantine = 'quarantine';
     /** Nobody can do anything any more (RFC 5731's pendingDelete). */
     case PendingDelete = 'pending_delete';
     /** Free for anybody. */
@@ -25,7 +27,7 @@ enum Phase: string
     public function isLate(): bool
     {
         return match ($this) {
-            self::Grace, self::Suspended, self::Redemption, self::PendingDelete, self::Released => true,
+            self::Grace, self::Suspended, self::Redemption, self::Quarantine, self::PendingDelete, self::Released => true,
             self::InTerm, self::NotKnown => false,
         };
     }

@@ -73,7 +73,7 @@ final readonly class Standing
                 ? [NextKind::LatePlain, $plain->at, $life->terms->renew, Finding::of(LifecycleFinding::LatePlain, until: $plain->at, last: $renewUntil)]
                 : [NextKind::LateDear, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateDear, until: $renewUntil)],
             Phase::Suspended => [NextKind::Suspended, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::Suspended, until: $renewUntil)],
-            Phase::Redemption => [NextKind::Redemption, $lastAtAll, $life->terms->restore, Finding::of(LifecycleFinding::Redemption, until: $lastAtAll)],
+            Phase::Redemption, Phase::Quarantine => [NextKind::Redemption, $lastAtAll, $life->terms->restore, Finding::of(LifecycleFinding::Redemption, until: $lastAtAll)],
             Phase::PendingDelete => [NextKind::PendingDelete, $life->event(EventKind::Released)->at ?? $ends, null, Finding::of(LifecycleFinding::PendingDelete, at: $life->event(EventKind::Released)->at ?? $ends)],
             default => [NextKind::Released, null, null, Finding::of(LifecycleFinding::Released, at: $life->event(EventKind::Released)->at ?? $ends)],
         };

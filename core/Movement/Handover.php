@@ -114,7 +114,7 @@ final readonly class Handover
         }
         if ($life->phase->isLate()) {
             return [match (true) {
-                $life->phase === Phase::Redemption => Finding::of(MovementFinding::InRedemption, Effect::Stops, null, until: $life->event(EventKind::LastAtAll)->at ?? $ends),
+                $life->phase === Phase::Redemption || $life->phase === Phase::Quarantine => Finding::of(MovementFinding::InRedemption, Effect::Stops, null, until: $life->event(EventKind::LastAtAll)->at ?? $ends),
                 $life->phase === Phase::PendingDelete || $life->phase === Phase::Released => Finding::of(MovementFinding::GoneForGood, Effect::Stops),
                 $life->presumed && $life->facts->intent === Intent::ByItself => Finding::of(MovementFinding::MaybeRenewed, Effect::NotKnown, null, ended: $ends),
                 default => Finding::of(MovementFinding::PastEnd, Effect::Stops, null, ended: $ends),

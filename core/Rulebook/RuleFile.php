@@ -17,11 +17,14 @@ use Symfony\Component\Yaml\Yaml;
  */
 final readonly class RuleFile
 {
-    private const KEYS = [
-        'least_years', 'most_years', 'years_ahead', 'end', 'last_dark_days', 'hold_after_created_days', 'hold_after_moved_days', 'shows_end',
+    public const KEYS = [
+        'least_years', 'most_years', 'years_ahead', 'end', 'last_dark_days', 'renewable_from_days', 'hold_after_created_days', 'hold_after_moved_days',
+        'moves_by', 'move_adds_years', 'code_days', 'has_lock', 'privacy_allowed', 'presence_needed', 'holder_validated', 'shows_end',
     ];
 
-    /** @param  array<string, list<Rule<int|bool|list<EndPhase>>>>  $rules  editions by key, oldest first */
+    private const FLAGS = ['has_lock', 'privacy_allowed', 'presence_needed', 'holder_validated', 'shows_end'];
+
+    /** @param  array<string, list<Rule<int|bool|MovesBy|list<EndPhase>>>>  $rules  editions by key, oldest first */
     private function __construct(private string $file, private bool $isDefault, private array $rules)
     {
     }
@@ -75,6 +78,14 @@ final readonly class RuleFile
             $this->number('hold_after_created_days', $now),
             $this->number('hold_after_moved_days', $now),
             $this->flag('shows_end', $now),
+            $this->number('renewable_from_days', $now),
+            $this->movesBy($now),
+            $this->number('move_adds_years', $now),
+            $this->number('code_days', $now),
+            $this->flag('has_lock', $now),
+            $this->flag('privacy_allowed', $now),
+            $this->flag('presence_needed', $now),
+            $this->flag('holder_validated', $now),
         );
     }
 
@@ -94,6 +105,24 @@ final readonly class RuleFile
         return is_bool($rule->value) ? new Rule($rule->value, $rule->mark, $rule->source, $rule->from) : throw RulebookError::value($this->file, $key, 'true or false', $rule->value);
     }
 
+    /** @return Rule<MovesBy> */
+    private function movesBy(Instant $now): Rule
+    {
+        $rule = $this->inForce('moves_by', $now);
+
+        return $rule->value instanceof MovesBy ? new Rule($rule->value, $rule->mark, $rule->source, $rule->from) : throw RulebookError::value($this->file, 'moves_by', 'code, tag or mail', $rule->value);
+    }
+
+    /**
+     * Every edition of every rule, as the page of a suffix shows them.
+     *
+     * @return array<string, list<Rule<int|bool|MovesBy|list<EndPhase>>>>
+     */
+    public function editionsByKey(): array
+    {
+        return $this->rules;
+    }
+
     /** @return Rule<list<EndPhase>> */
     private function phases(string $key, Instant $now): Rule
     {
@@ -102,7 +131,7 @@ final readonly class RuleFile
         return is_array($rule->value) ? new Rule($rule->value, $rule->mark, $rule->source, $rule->from) : throw RulebookError::value($this->file, $key, 'a list of phases', $rule->value);
     }
 
-    /** @return Rule<int|bool|list<EndPhase>> */
+    /** @return Rule<int|bool|MovesBy|list<EndPhase>> */
     private function inForce(string $key, Instant $now): Rule
     {
         $found = null;
@@ -116,7 +145,7 @@ final readonly class RuleFile
         return $found ?? $this->rules[$key][0] ?? throw RulebookError::nothingInForce($this->file, $key, $now->date());
     }
 
-    /** @return list<Rule<int|bool|list<EndPhase>>> */
+    /** @return list<Rule<int|bool|MovesBy|list<EndPhase>>> */
     private static function editions(string $file, string $key, mixed $given): array
     {
         if (! is_array($given) || $given === [] || ! array_is_list($given)) {
@@ -144,13 +173,16 @@ final readonly class RuleFile
         return $rules;
     }
 
-    /** @return int|bool|list<EndPhase> */
-    private static function checked(string $file, string $key, mixed $value): int|bool|array
+    /** @return int|bool|MovesBy|list<EndPhase> */
+    private static function checked(string $file, string $key, mixed $value): int|bool|MovesBy|array
     {
         if ($key === 'end') {
             return self::endPhases($file, $value);
         }
-        if ($key === 'shows_end') {
+        if ($key === 'moves_by') {
+            return (is_string($value) ? MovesBy::tryFrom($value) : null) ?? throw RulebookError::value($file, $key, 'code, tag or mail', $value);
+        }
+        if (in_array($key, self::FLAGS, true)) {
             return is_bool($value) ? $value : throw RulebookError::value($file, $key, 'true or false', $value);
         }
 

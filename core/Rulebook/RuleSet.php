@@ -17,6 +17,14 @@ final readonly class RuleSet
      * @param  Rule<int>  $holdAfterCreated  days without a transfer after registration
      * @param  Rule<int>  $holdAfterMoved  days without a transfer after a transfer
      * @param  Rule<bool>  $showsEnd  whether the public record shows an end
+     * @param  Rule<int>  $renewableFrom  days before the end from which it can be renewed; 0: at any time
+     * @param  Rule<MovesBy>  $movesBy  how it goes to another registrar
+     * @param  Rule<int>  $moveAdds  years that such a move adds to the end
+     * @param  Rule<int>  $codeDays  how long an auth code is good; 0: no limit
+     * @param  Rule<bool>  $hasLock  whether registrars can lock it against moves
+     * @param  Rule<bool>  $privacyAllowed  whether a privacy service may stand in the record
+     * @param  Rule<bool>  $presenceNeeded  whether the holder must live or sit somewhere
+     * @param  Rule<bool>  $holderValidated  whether the registry itself checks the holder's data
      */
     public function __construct(
         public string $suffix,
@@ -29,6 +37,14 @@ final readonly class RuleSet
         public Rule $holdAfterCreated,
         public Rule $holdAfterMoved,
         public Rule $showsEnd,
+        public Rule $renewableFrom,
+        public Rule $movesBy,
+        public Rule $moveAdds,
+        public Rule $codeDays,
+        public Rule $hasLock,
+        public Rule $privacyAllowed,
+        public Rule $presenceNeeded,
+        public Rule $holderValidated,
     ) {
     }
 

@@ -27,10 +27,15 @@ final class Rulebook
      */
     public function for(string $suffix, Instant $now): RuleSet
     {
-        $file = is_file("{$this->folder}/{$suffix}.yaml") ? $suffix.'.yaml' : self::DEFAULT;
-        $this->read[$file] ??= RuleFile::read($this->folder.'/'.$file);
+        return $this->file($suffix)->at($now, $suffix);
+    }
 
-        return $this->read[$file]->at($now, $suffix);
+    /** The whole file of a suffix, every edition in it; the default's where it has none of its own. */
+    public function file(string $suffix): RuleFile
+    {
+        $file = is_file("{$this->folder}/{$suffix}.yaml") ? $suffix.'.yaml' : self::DEFAULT;
+
+        return $this->read[$file] ??= RuleFile::read($this->folder.'/'.$file);
     }
 
     /** @return list<string> the suffixes that have a file of their own */

@@ -11,9 +11,10 @@ return [
         'reader' => 'Reader: may look',
     ],
     'phase' => [
-        'in_term' => 'in its paid term', 'grace' => 'late, in grace', 'suspended' => 'late, switched off', 'redemption' => 'in redemption',
+        'in_term' => 'in its paid term', 'grace' => 'late, in grace', 'suspended' => 'late, switched off', 'redemption' => 'in redemption', 'quarantine' => 'in quarantine',
         'pending_delete' => 'being deleted', 'released' => 'free for anybody', 'not_known' => 'end not known',
     ],
+    'phase_short' => ['grace' => 'grace', 'suspended' => 'switched off', 'redemption' => 'redemption', 'quarantine' => 'quarantine', 'pending_delete' => 'being deleted'],
     'intent' => ['by_itself' => 'renews by itself', 'when_told' => 'renew when told', 'ask_client' => 'ask the client', 'lapse' => 'lapse'],
     'lock' => ['on' => 'on', 'off' => 'off', 'unknown' => 'not known'],
     'event' => [

@@ -28,7 +28,7 @@ final class PagesTest extends TestCase
             'terms' => '/registrars/1/edit', 'accounts' => '/accounts', 'an account' => '/accounts/2', 'a new account' => '/accounts/create',
             'hand over, nothing chosen' => '/hand-over', 'hand over, no receiver' => '/hand-over?name=wickerby-bells.com', 'hand over' => '/hand-over?name=wickerby-bells.com&receiver=2',
             'movements' => '/dockets', 'movements that ended' => '/dockets?state=ended', 'a docket prepared' => '/dockets/5', 'a docket under way' => '/dockets/4', 'a proof' => '/dockets/1/proof',
-            'words and shortcuts' => '/words', 'who signs in' => '/people', 'a person' => '/people/2/edit',
+            'the rulebook' => '/rulebook', 'rules of a suffix' => '/rulebook/co.uk?created=2020-10-01&ends=2026-09-01', 'rules of an unknown suffix' => '/rulebook/works', 'words and shortcuts' => '/words', 'who signs in' => '/people', 'a person' => '/people/2/edit',
             'nothing there' => '/nothing-here',
         ];
         foreach ($pages as $which => $path) {

@@ -38,6 +38,30 @@ final class FrontDoorTest extends TestCase
         self::assertSame(['pending_delete', true, 'stopped'], [$data['standing']['phase'], $data['standing']['presumed'], $data['handover']['verdict']]);
     }
 
+    public function test_tell_by_facts_that_are_given(): void
+    {
+        self::assertSame(0, Artisan::call('acre:tell', ['name' => 'bell.nl', '--created' => '2020-01-01', '--ends' => '2026-09-20', '--moved' => '2026-09-01', '--status' => 'client hold']));
+        $said = Artisan::output();
+        foreach (['By the facts given', 'Deleted: it can only be restored, until 30 Oct', 'Its record says clientHold'] as $part) {
+            self::assertStringContainsString($part, $said);
+        }
+        Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--lead' => '30']);
+        self::assertStringContainsString('11 Jan 2027  Charged', Artisan::output());
+        self::assertSame(2, Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => 'soon']));
+    }
+
+    public function test_the_rulebook_is_read_a_suffix_a_row_with_every_source(): void
+    {
+        $this->actingAs($this->house->reader)->get('/rulebook')->assertOk()->assertSeeInOrder(['.co.uk', 'grace 30, switched off 60', 'tag', '.com', 'grace 45, redemption 30, being deleted 5', 'code', 'a year', '.nl', 'quarantine 40']);
+        $this->get('/rulebook/com?created=2020-11-02&ends=2026-09-22')->assertOk()
+            ->assertSeeInOrder(['What would happen', 'Late: it can be renewed', 'Last day at all', 'Every rule, every edition', 'published', 'RFC 5731', 'not in force']);
+        $this->get('/rulebook/works')->assertSee('has no page for .works');
+        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk();
+        foreach (['/rulebook/..', '/rulebook/a.b.com', '/rulebook/-'] as $nonsense) {
+            $this->get($nonsense)->assertNotFound();
+        }
+    }
+
     public function test_tell_of_a_name_that_is_not_held_or_none(): void
     {
         self::assertSame(0, Artisan::call('acre:tell', ['name' => 'bell.nothing-known']));

@@ -44,7 +44,7 @@
                 <div>
                     <dt>Renewal</dt>
                     <dd>@if ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits under the ten-year limit @endif
-                        <span class="lesser">{{ $life->terms->renew === null ? 'no price written down' : $life->terms->renew->text().' a year' }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd>
+                        <span class="lesser">{{ $life->terms->renew === null ? 'no price written down' : $life->terms->renew->text().' a year' }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd><dd><a href="{{ route('rulebook.show', $name->suffix) }}">Rules</a></dd>
                 </div>
                 <div>
                     <dt>Another registrar</dt>

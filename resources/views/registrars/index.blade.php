@@ -1,6 +1,6 @@
 <x-layout title="Registrars" area="Outside">
     <div class="head">
-        <div><h1>Registrars</h1><p class="sentence">Where names are kept, and on what terms. See also <a href="{{ route('accounts.index') }}">every account</a>.</p></div>
+        <div><h1>Registrars</h1><p class="sentence">Where names are kept, and on what terms. See also <a href="{{ route('accounts.index') }}">every account</a> and <a href="{{ route('rulebook.index') }}">the rulebook</a> of the suffixes.</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('registrars.create') }}">Write down a registrar</a></p>@endcan
     </div>
     @if ($registrars->isEmpty())

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core\Rulebook;
 
+use Acre\Core\Lifecycle\EventKind;
+use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Rulebook\MovesBy;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Rulebook\RulebookError;
 use Acre\Core\Rulebook\RuleFile;
@@ -12,6 +15,7 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Yaml\Yaml;
+use Tests\Core\Given;
 
 final class RulebookTest extends TestCase
 {
@@ -43,6 +47,33 @@ final class RulebookTest extends TestCase
         self::assertFalse((new Rulebook(self::FOLDER))->for('com', Instant::of('2026-10-06'))->isDefault);
     }
 
+    public function test_at_least_the_suffixes_that_agencies_keep_have_a_page(): void
+    {
+        $wanted = ['com', 'net', 'org', 'info', 'biz', 'app', 'dev', 'io', 'co', 'ai', 'me', 'us', 'uk', 'co.uk', 'org.uk', 'eu', 'de', 'fr', 'nl', 'ch', 'at', 'ca', 'au', 'com.au'];
+        self::assertSame([], array_values(array_diff($wanted, (new Rulebook(self::FOLDER))->suffixes())));
+    }
+
+    public function test_a_rule_that_changed_is_judged_by_the_edition_of_the_day(): void
+    {
+        $by = fn (string $suffix, string $day): MovesBy => (new Rulebook(self::FOLDER))->for($suffix, Instant::of($day))->movesBy->value;
+        self::assertSame([MovesBy::Mail, MovesBy::Code], [$by('eu', '2012-09-30'), $by('eu', '2012-10-01')]);
+        self::assertSame(MovesBy::Tag, $by('co.uk', '2026-10-06'));
+        // What a review would change stands in the file, and is not in force.
+        $com = (new Rulebook(self::FOLDER))->file('com');
+        self::assertSame([60, 30], array_column($com->editionsByKey()['hold_after_moved_days'], 'value'));
+        self::assertSame(60, $com->at(Instant::of('2040-01-01'), 'com')->holdAfterMoved->value);
+    }
+
+    public function test_quarantine_a_short_term_and_an_end_that_is_not_published(): void
+    {
+        $nl = Given::life('bell.nl', ends: '2026-09-20');
+        self::assertSame([Phase::Quarantine, '2026-10-30'], [$nl->phase, $nl->event(EventKind::LastAtAll)?->at->iso()]);
+        self::assertFalse(Given::life('bell.de')->rules->showsEnd->value);
+        self::assertSame(5, Given::life('bell.com.au', created: '2021-10-06', ends: '2026-10-06')->addableYears());
+        self::assertSame(2, Given::life('bell.ai')->rules->leastYears->value);
+        self::assertSame('2029-11-02', Given::life('bell.ai')->renewedUntil?->iso());
+    }
+
     /** @return iterable<string, array{string, string, string}> */
     public static function broken(): iterable
     {
@@ -50,7 +81,7 @@ final class RulebookTest extends TestCase
         yield 'a mark that is none' => ['mark: mem', 'mark: sure', 'pub, cp or mem'];
         yield 'a value without a source' => [', source: "registry\'s terms, from memory"', '', 'source'];
         yield 'a number that is a text' => ['value: 10', 'value: ten', 'whole number'];
-        yield 'a date without quotes' => ['from: "2012-05-01"', 'from: soon', 'quoted date'];
+        yield 'a date without quotes' => ['from: "2012-01-01"', 'from: soon', 'quoted date'];
         yield 'a phase that is none' => ['phase: grace', 'phase: limbo', 'known phase'];
         yield 'another suffix than its name' => ['suffix: uk', 'suffix: com', 'named after'];
     }

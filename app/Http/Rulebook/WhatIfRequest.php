@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Rulebook;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
+use App\Http\SignedIn;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** Facts given in an address, to see what would happen to a name that had them; what makes no sense counts as not given. */
+final class WhatIfRequest extends FormRequest
+{
+    use SignedIn;
+
+    public function facts(DomainName $name, Instant $today): NameFacts
+    {
+        $created = $this->day('created') ?? $today->plusYears(-3);
+        $ends = $this->day('ends') ?? $created->plusYears(4);
+
+        return new NameFacts($name, $created, $ends->isAfter($created) ? $ends : $created->plusYears(1), $this->day('moved'), intent: Intent::tryFrom($this->word('intent')) ?? Intent::WhenTold);
+    }
+
+    public function terms(): LateTerms
+    {
+        return new LateTerms(preg_match('/^\d{1,2}$/D', $this->word('lead')) === 1 ? min(90, (int) $this->word('lead')) : 0);
+    }
+
+    private function day(string $key): ?Instant
+    {
+        try {
+            return Instant::of($this->word($key))->toDay();
+        } catch (TimeError) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'rule' => [
+        'least_years' => 'Shortest term, years', 'most_years' => 'Longest term at once, years', 'years_ahead' => 'Never further ahead than, years', 'end' => 'What follows the end',
+        'last_dark_days' => 'Dark for the last renewable days', 'renewable_from_days' => 'Renewable from, days before the end (0: any time)', 'hold_after_created_days' => 'May not move after it was registered, days',
+        'hold_after_moved_days' => 'May not move after a move, days', 'moves_by' => 'Moves to another registrar', 'move_adds_years' => 'A move adds, years', 'code_days' => 'A code is good for, days (0: no limit)',
+        'has_lock' => 'Registrars can lock it', 'privacy_allowed' => 'A privacy service may stand in the record', 'presence_needed' => 'The holder must live or sit somewhere', 'holder_validated' => 'The registry checks the holder',
+        'shows_end' => 'The public record shows the end',
+    ],
+    'moves_by' => ['code' => 'with an auth code', 'tag' => 'by the gaining registrar’s tag', 'mail' => 'by answering a mail'],
+    'mark' => ['pub' => 'published', 'cp' => 'common practice', 'mem' => 'from memory: check it'],
+];
