@@ -30,6 +30,7 @@ $pages = [
     'clients' => '/clients',
     'registrar' => '/registrars/1',
     'account' => '/accounts/2',
+    'rulebook' => '/rulebook/com?created=2020-11-02&ends=2026-11-02&lead=7&intent=by_itself',
 ];
 foreach ($pages as $picture => $path) {
     $window->go($path)->picture("{$folder}/{$picture}.png");

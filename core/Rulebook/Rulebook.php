@@ -43,7 +43,10 @@ final class Rulebook
     {
         $files = glob($this->folder.'/[a-z0-9]*.yaml');
 
-        return array_map(fn (string $path): string => basename($path, '.yaml'), $files === false ? [] : $files);
+        $suffixes = array_map(fn (string $path): string => basename($path, '.yaml'), $files === false ? [] : $files);
+        sort($suffixes);
+
+        return $suffixes;
     }
 
     /** Changes with any byte of the rulebook: what was judged by another one must be judged again. */

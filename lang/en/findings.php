@@ -14,7 +14,7 @@ return [
         'lapses' => 'Meant to lapse on :at',
         'presumed_renewed' => 'Its term ended on :ended; renewed by itself it would now run until :until, but nothing confirms that',
         'late_plain' => 'Late: renewed before :until it costs no more than usual, and until :last it can be renewed at all',
-        'late_dear' => 'Late: it can be renewed, at the late price, until :until',
+        'late_dear' => 'Late: it can be renewed until :until, at its registrar’s late price if it has one',
         'suspended' => 'Switched off by the registry; renewed before :until it comes back, after that it is lost',
         'redemption' => 'Deleted: it can only be restored, until :until, and then it is lost',
         'pending_delete' => 'It can’t be kept any more; anybody may register it from :at',

@@ -43,7 +43,7 @@
                 </div>
                 <div>
                     <dt>Renewal</dt>
-                    <dd>@if ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits under the ten-year limit @endif
+                    <dd>@if ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits: it may not run more than {{ $life->rules->yearsAhead->value }} {{ $life->rules->yearsAhead->value === 1 ? 'year' : 'years' }} ahead @endif
                         <span class="lesser">{{ $life->terms->renew === null ? 'no price written down' : $life->terms->renew->text().' a year' }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd><dd><a href="{{ route('rulebook.show', $name->suffix) }}">Rules</a></dd>
                 </div>
                 <div>
