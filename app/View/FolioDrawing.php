@@ -69,7 +69,7 @@ final readonly class FolioDrawing
         }
         $charge = $life->coming(EventKind::Charge);
         if ($charge !== null) {
-            $below[] = new Label($words->say('drawing.charge', ['at' => $words->near($charge->at), 'sum' => $charge->sum?->text() ?? '']), $x($charge->at));
+            $below[] = new Label($words->say($charge->sum === null ? 'drawing.charge_unpriced' : 'drawing.charge', ['at' => $words->near($charge->at), 'sum' => $charge->sum?->text() ?? '']), $x($charge->at));
         }
         if ($life->phase->isLate() && ($lastAtAll = $life->coming(EventKind::LastAtAll)) !== null) {
             $above[] = new Label($words->say('drawing.last', ['at' => $words->near($lastAtAll->at)]), $x($lastAtAll->at), 'late');

@@ -53,11 +53,26 @@ final class Suffixes
     }
 
     /** @return array<string, int> */
+    private static function read(): array
+    {
+        $rules = [];
+        $text = (string) file_get_contents(__DIR__.'/Data/icann-suffixes.dat');
+        // The first line says what it is; the rules follow, with blanks between.
+        for ($rule = strtok(substr($text, (int) strpos($text, "\n")), " \n"); $rule !== false; $rule = strtok(" \n")) {
+            [$suffix, $flag] = match ($rule[0]) {
+                '!' => [substr($rule, 1), self::EXCEPT],
+                '*' => [substr($rule, 2), self::BELOW],
+                default => [$rule, self::ITSELF],
+            };
+            $rules[$suffix] = ($rules[$suffix] ?? 0) | $flag;
+        }
+
+        return $rules;
+    }
+
+    /** @return array<string, int> */
     private static function rules(): array
     {
-        /** @var array<string, int> $read */
-        $read = self::$rules ?? require __DIR__.'/Data/icann-suffixes.php';
-
-        return self::$rules = $read;
+        return self::$rules ??= self::read();
     }
 }

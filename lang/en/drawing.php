@@ -8,6 +8,7 @@ return [
     'end' => 'end of the paid term',
     'ended' => 'ended',
     'renewed' => 'if renewed',
+    'charge_unpriced' => 'charged :at',
     'charge' => 'charged :at, :sum',
     'last' => 'last day at all, :at',
     'answer' => 'answer by :by',

@@ -90,8 +90,9 @@ final class HandoverTest extends TestCase
         foreach ($fields as [, $field, $value]) {
             $form[$field] = html_entity_decode($value);
         }
-        $this->post('/hand-over', $form)->assertRedirect('/dockets/1')->assertSessionHasNoErrors();
+        $answer = $this->post('/hand-over', $form)->assertSessionHasNoErrors();
         $docket = Docket::query()->sole();
+        $answer->assertRedirect("/dockets/{$docket->id}");
         $this->post('/hand-over', $form)->assertRedirect("/dockets/{$docket->id}");
         self::assertSame(1, Docket::query()->count());
         self::assertSame(0, DB::table('selection_names')->count());

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Role;
+use App\Models\User;
+use App\Support\Row;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** Dockets as people meet them: lists, progress, what they may not reach, and what the log says afterwards. */
+final class DocketPagesTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+    }
+
+    /** @param  list<Name>  $names */
+    private function docket(array $names, bool $begin = true, ?User $by = null): Docket
+    {
+        $ids = array_map(fn (Name $name): int => $name->id, $names);
+        $docket = app(PrepareDocket::class)->handle($by ?? $this->house->clerk, House::token(), 'hand_over', $ids, $this->house->terms()->pack(), $ids);
+        if ($begin) {
+            app(SettleDocket::class)->handle($this->house->steward, $docket);
+            app(BeginDocketLines::class)->handle($docket->id);
+        }
+
+        return $docket->refresh();
+    }
+
+    public function test_the_list_says_what_waits_for_whom_and_what_has_ended(): void
+    {
+        $prepared = $this->docket([$this->house->name('one.com')], begin: false);
+        $open = $this->docket([$this->house->name('two.com'), $this->house->name('three.com')]);
+        $ended = $this->docket([$this->house->name('four.com')]);
+        app(EndLines::class)->done($this->house->steward, $ended, null, Instant::of('2026-10-06'));
+        $this->actingAs($this->house->reader)->get('/dockets')->assertSeeInOrder(["Docket {$open->id}", 'Hand 2 names', '0 of 2 done', "Docket {$prepared->id}", 'waits for a Steward'])->assertDontSee("Docket {$ended->id}");
+        $this->get('/dockets?state=ended')->assertSee("Docket {$ended->id}")->assertSee('1 of 1 done')->assertDontSee("Docket {$open->id}<", false);
+    }
+
+    public function test_the_state_that_a_waiting_page_asks_for(): void
+    {
+        $docket = $this->docket([$this->house->name('one.com')], begin: false);
+        DocketLine::query()->update(['state' => LineState::Waiting]);
+        $this->actingAs($this->house->reader)->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 1, 'told' => 'One name is left to begin.']);
+        DocketLine::query()->update(['state' => LineState::Begun]);
+        $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 0, 'told' => 'All have begun.']);
+    }
+
+    public function test_lines_of_another_docket_are_not_reached_by_their_number(): void
+    {
+        $mine = $this->docket([$this->house->name('mine.com')]);
+        $other = $this->docket([$elsewhere = $this->house->name('other.com')]);
+        $line = $other->lines()->sole();
+        $this->actingAs($this->house->steward)->post("/dockets/{$mine->id}/tick", ['how' => 'done', 'on' => '2026-10-06', 'lines' => [$line->id]])->assertSessionHas('told');
+        self::assertSame([LineState::Begun, $this->house->ours->id], [$line->refresh()->state, House::holder($elsewhere)]);
+        self::assertSame(LineState::Begun, $mine->lines()->sole()->state);
+    }
+
+    public function test_a_clerk_takes_back_only_what_they_prepared_themselves(): void
+    {
+        $second = User::enrol('Second Clerk', 'second@harrow-tern.example', House::PASSWORD, Role::Clerk);
+        $docket = $this->docket([$this->house->name('one.com')], begin: false);
+        $this->actingAs($second)->post("/dockets/{$docket->id}/call-off")->assertForbidden();
+        $this->actingAs($this->house->reader)->post("/dockets/{$docket->id}/call-off")->assertForbidden();
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/call-off")->assertRedirect();
+        $this->post("/dockets/{$docket->id}/call-off")->assertForbidden();
+        $this->post("/dockets/{$docket->id}/settle")->assertForbidden();
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertForbidden();
+    }
+
+    public function test_nothing_ticked_is_said_and_changes_nothing(): void
+    {
+        $docket = $this->docket([$this->house->name('one.com')]);
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/tick", ['how' => 'done', 'on' => '2026-10-06'])->assertSessionHasErrors('deed');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'done', 'on' => 'soon'])->assertSessionHasErrors('on');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'steal'])->assertSessionHasErrors('how');
+        self::assertSame(LineState::Begun, $docket->lines()->sole()->state);
+    }
+
+    public function test_two_hundred_and_ten_lines_stand_on_two_pages_and_all_are_ticked_at_once(): void
+    {
+        $names = array_map(fn (int $number): Name => $this->house->name("bell-{$number}.com"), range(1, 210));
+        $docket = $this->docket($names);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('All 210 done')->assertSee('The next ones');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertSessionHasNoErrors();
+        self::assertSame(210, $docket->lines()->where('state', LineState::Done)->count());
+        $this->get("/dockets/{$docket->id}/proof")->assertOk()->assertSee('names: 210');
+    }
+
+    public function test_the_log_says_who_did_what_to_which_name_by_which_day(): void
+    {
+        $name = $this->house->name('one.com');
+        $docket = $this->docket([$name]);
+        app(EndLines::class)->refused($this->house->steward, $docket, null, 'not wanted');
+        $rows = array_map(
+            fn (Row $row): string => "{$row->text('event')} {$row->text('subject')} by {$row->intOrNull('user_id')}",
+            Row::all(DB::select("SELECT * FROM log WHERE (subject, subject_id) IN (('docket', ?), ('name', ?)) ORDER BY id", [$docket->id, $name->id])),
+        );
+        [$clerk, $steward] = [$this->house->clerk->id, $this->house->steward->id];
+        self::assertSame(["prepared docket by {$clerk}", "settled docket by {$steward}", "begun name by {$steward}", "refused name by {$steward}", "closed docket by {$steward}"], $rows);
+        self::assertSame('2026-10-06', Row::of(DB::table('log')->orderByDesc('id')->first())->instant('trade_at')?->date());
+        // By the machine's clock the row lies in its month's own partition.
+        self::assertSame('log_'.gmdate('Y_m'), Row::of(DB::selectOne('SELECT tableoid::regclass::text AS part FROM log ORDER BY id DESC LIMIT 1'))->text('part'));
+        $this->actingAs($this->house->reader)->get('/names/one.com')->assertSeeInOrder(['The log of it (2)', 'The handover was refused', 'Steward Tern', 'A handover began']);
+    }
+}
