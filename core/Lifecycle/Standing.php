@@ -14,7 +14,7 @@ use Acre\Core\Time\Instant;
 /** What the rules say of a name today: the next date, how loudly to tell it, and the findings of its sentence. */
 final readonly class Standing
 {
-    /** Days before an unguarded end from which it is told as soon, and as grave. */
+    /** Days before an unguarded end from which it is told as soon, and as grave: the house's own choice, no rule of the trade. */
     private const SOON = 60;
 
     private const GRAVE = 14;

@@ -42,7 +42,7 @@ return [
     'extra' => ['privacy' => 'privacy service', 'mail' => 'mail service', 'redirects' => 'redirects', 'zone' => 'zone service', 'certificate' => 'certificate', 'hosting' => 'hosting'],
     'fate' => ['along' => 'comes along', 'stays' => 'stays behind', 'ends' => 'ends'],
     'action' => ['add' => 'register', 'renew' => 'renew a year', 'transfer' => 'transfer in', 'restore' => 'restore', 'late' => 'late fee', 'handover' => 'hand over'],
-    'reason' => ['registered' => '60 days after it was registered', 'moved' => '60 days after its last move'],
+    'reason' => ['registered' => 'it was registered lately', 'moved' => 'it came from another registrar lately'],
     'access' => ['ours' => 'ours: we can sign in', 'theirs' => 'theirs: we can’t'],
     'docket_state' => ['prepared' => 'prepared, waits for a Steward', 'settled' => 'under way', 'closed' => 'closed', 'called_off' => 'called off'],
     'line_state' => [

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Dockets;
 
-use Acre\Core\Movement\Identifier;
 use Acre\Core\Movement\LegKind;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Models\Account;
@@ -74,12 +73,7 @@ final readonly class Slips
         $sides = $terms->namesGiver ? ['giving' => $giver, 'receiving' => $receiver] : ['receiving' => $receiver];
         foreach ($sides as $side => $account) {
             foreach ($terms->receiverBy->identifiers() as $identifier) {
-                $values["{$side} {$identifier->value}"] = match ($identifier) {
-                    Identifier::Number => $account->number,
-                    Identifier::Login => $account->login,
-                    Identifier::Mailbox => $account->mailbox,
-                    Identifier::Handle => $account->handle,
-                } ?? 'not written down';
+                $values["{$side} {$identifier->value}"] = $account->facts()->identifier($identifier) ?? 'not written down';
             }
         }
 
