@@ -49,7 +49,8 @@ final readonly class FolioDrawing
     public static function of(Lifecycle $life, Chain $chain, ?Waiting $waiting, Words $words, int $width): self
     {
         $first = $life->facts->created ?? $chain->knownSince() ?? $life->now->plusYears(-1);
-        $last = Instant::latest($life->now->plusYears(1), $life->renewedUntil ?? $life->now, $life->event(EventKind::Released)->at ?? $life->now);
+        $renewed = $life->renewedUntil();
+        $last = Instant::latest($life->now->plusYears(1), $renewed ?? $life->now, $life->event(EventKind::Released)->at ?? $life->now);
         // Of an old name only the last years are drawn: its past matters less than its next year, and least when it is late.
         $past = $life->phase->isLate() ? 1 : ($width < 600 ? 3 : 6);
         $axis = Axis::ofYears(Instant::latest($first, $life->now->plusYears(-$past)), $last);
@@ -60,8 +61,8 @@ final readonly class FolioDrawing
         if ($life->facts->ends !== null) {
             $above[] = new Label(Dates::full($life->facts->ends), $x($life->facts->ends), 'strong');
             $below[] = new Label($words->say($life->phase->isLate() ? 'drawing.ended' : 'drawing.end'), $x($life->facts->ends), $life->phase->isLate() ? 'late' : 'plain');
-            if ($life->facts->intent === Intent::ByItself && $life->renewedUntil !== null) {
-                $above[] = new Label($words->say('drawing.renewed'), $x($life->renewedUntil));
+            if ($life->facts->intent === Intent::ByItself && $renewed !== null) {
+                $above[] = new Label($words->say('drawing.renewed'), $x($renewed));
             }
         }
         foreach ($life->holdsNow() as $hold) {

@@ -35,8 +35,9 @@ final class LifeLine
         if ($life->phase->isLate() && $last !== null && $axis->at($last) > $end) {
             $shapes[] = new Bar(BarKind::Late, $end, $axis->at($last) - $end);
         }
-        if ($life->facts->intent === Intent::ByItself && $life->renewedUntil !== null && $axis->at($life->renewedUntil) > $end) {
-            $shapes[] = new Bar(BarKind::Expected, $end, $axis->at($life->renewedUntil) - $end);
+        $renewed = $life->facts->intent === Intent::ByItself ? $life->renewedUntil() : null;
+        if ($renewed !== null && $axis->at($renewed) > $end) {
+            $shapes[] = new Bar(BarKind::Expected, $end, $axis->at($renewed) - $end);
         }
 
         return $shapes;

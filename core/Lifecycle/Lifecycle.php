@@ -23,7 +23,6 @@ final readonly class Lifecycle
      * @param  list<Stage>  $stages  if it is not renewed: from its creation without gap or overlap to its release
      * @param  list<Event>  $events  all of them in order, those already past included
      * @param  list<Hold>  $holds
-     * @param  Instant|null  $renewedUntil  the end if it is renewed for one more year
      */
     private function __construct(
         public NameFacts $facts,
@@ -35,7 +34,6 @@ final readonly class Lifecycle
         public array $stages,
         public array $events,
         public array $holds,
-        public ?Instant $renewedUntil,
     ) {
     }
 
@@ -60,8 +58,13 @@ final readonly class Lifecycle
             $stages,
             self::events($facts, $terms, $rules, $stages, $holds),
             $holds,
-            $facts->ends === null ? null : Term::extend($facts->created, $facts->ends, max(1, $rules->leastYears->value)),
         );
+    }
+
+    /** The end if it is renewed for one more year, or for the least that the registry sells. */
+    public function renewedUntil(): ?Instant
+    {
+        return $this->facts->ends === null ? null : Term::extend($this->facts->created, $this->facts->ends, max(1, $this->rules->leastYears->value));
     }
 
     /** @return list<Event> what is still to come, soonest first */
@@ -156,14 +159,14 @@ final readonly class Lifecycle
      */
     private static function events(NameFacts $facts, LateTerms $terms, RuleSet $rules, array $stages, array $holds): array
     {
-        $events = array_map(fn (Hold $hold): Event => new Event(EventKind::HoldEnds, $hold->until), $holds);
+        $events = [];
         $ends = $facts->ends;
         if ($ends !== null) {
-            if ($facts->intent === Intent::ByItself) {
-                $events[] = new Event(EventKind::Charge, $ends->plusDays(-$terms->chargeLead), $terms->renew);
-            }
             if ($facts->intent === Intent::AskClient) {
                 $events[] = new Event(EventKind::AskBy, $ends->plusDays(-$terms->askLead));
+            }
+            if ($facts->intent === Intent::ByItself) {
+                $events[] = new Event(EventKind::Charge, $ends->plusDays(-$terms->chargeLead), $terms->renew);
             }
             $events[] = new Event(EventKind::End, $ends);
             $events[] = self::dark($ends, $terms, $rules, $stages);
@@ -181,8 +184,11 @@ final readonly class Lifecycle
                 $events[] = new Event(EventKind::Released, $released);
             }
         }
-        $order = array_flip(array_map(fn (EventKind $kind): string => $kind->value, EventKind::cases()));
-        usort($events, fn (Event $a, Event $b): int => [$a->at->epoch, $order[$a->kind->value]] <=> [$b->at->epoch, $order[$b->kind->value]]);
+        foreach ($holds as $hold) {
+            $events[] = new Event(EventKind::HoldEnds, $hold->until);
+        }
+        // Sorting keeps what falls on one instant in the order of the kinds, in which they were made.
+        usort($events, fn (Event $a, Event $b): int => $a->at->epoch <=> $b->at->epoch);
 
         return $events;
     }
@@ -192,7 +198,7 @@ final readonly class Lifecycle
     {
         $at = $ends;
         foreach ($rules->end->value as $phase) {
-            $stage = array_values(array_filter($stages, fn (Stage $stage): bool => $stage->phase === $phase->phase))[0] ?? null;
+            $stage = self::stage($stages, $phase->phase);
             if ($stage === null) {
                 continue;
             }
@@ -213,6 +219,18 @@ final readonly class Lifecycle
         }
 
         return new Event(EventKind::Dark, $at);
+    }
+
+    /** @param  list<Stage>  $stages */
+    private static function stage(array $stages, Phase $phase): ?Stage
+    {
+        foreach ($stages as $stage) {
+            if ($stage->phase === $phase) {
+                return $stage;
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<Stage>  $stages */

@@ -62,8 +62,9 @@ final readonly class Standing
             return self::inTerm($life, $ends);
         }
         $renewUntil = self::stageEnd($life, Rescue::Renew) ?? $ends;
-        if ($life->phase === Phase::Grace && $life->presumed && $life->facts->intent === Intent::ByItself && $life->renewedUntil !== null) {
-            return [NextKind::Presumed, $renewUntil, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedUntil)];
+        $renewed = $life->phase === Phase::Grace && $life->presumed && $life->facts->intent === Intent::ByItself ? $life->renewedUntil() : null;
+        if ($renewed !== null) {
+            return [NextKind::Presumed, $renewUntil, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $renewed)];
         }
         $lastAtAll = $life->event(EventKind::LastAtAll)->at ?? $ends;
         $plain = $life->coming(EventKind::LastPlain);
@@ -149,19 +150,21 @@ final readonly class Standing
 
     private static function until(Lifecycle $life): ?Instant
     {
-        $changes = array_map(fn (Event $event): Instant => $event->at, $life->events);
-        foreach ($life->stages as $stage) {
-            if ($stage->span->until !== null) {
-                $changes[] = $stage->span->until;
+        $now = $life->now->epoch;
+        $least = null;
+        foreach ([...array_column($life->events, 'at'), ...array_column(array_column($life->stages, 'span'), 'until')] as $at) {
+            /** @var Instant|null $at */
+            if ($at === null || $at->epoch <= $now) {
+                continue;
+            }
+            // How loudly a date is told changes so many whole days before it.
+            foreach ([$at->toDay()->plusDays(-self::SOON), $at->toDay()->plusDays(-self::GRAVE), $at] as $change) {
+                if ($change->epoch > $now && ($least === null || $change->epoch < $least->epoch)) {
+                    $least = $change;
+                }
             }
         }
-        // How loudly a date is told changes so many whole days before it.
-        foreach ($changes as $at) {
-            $changes[] = $at->toDay()->plusDays(-self::SOON);
-            $changes[] = $at->toDay()->plusDays(-self::GRAVE);
-        }
-        $changes = array_values(array_filter($changes, fn (Instant $at): bool => ! $at->hasComeAt($life->now)));
 
-        return $changes === [] ? null : Instant::earliest(...$changes);
+        return $least;
     }
 }

@@ -20,7 +20,7 @@ final readonly class DomainName implements JsonSerializable
      * @param  string  $ascii  what DNS carries: lower case, A-labels, no trailing dot
      * @param  string  $unicode  the same with U-labels
      */
-    private function __construct(public array $labels, public string $ascii, public string $unicode, private int $suffixLength)
+    private function __construct(public array $labels, public string $ascii, public string $unicode, private int $suffixLength, private string $suffix)
     {
     }
 
@@ -64,13 +64,13 @@ final readonly class DomainName implements JsonSerializable
             throw NameError::suffixAlone($ascii);
         }
 
-        return new self($labels, $ascii, implode('.', $unicode), $length);
+        return new self($labels, $ascii, implode('.', $unicode), $length, implode('.', array_slice($labels, -$length)));
     }
 
     /** The public suffix: `co.uk`. */
     public function suffix(): string
     {
-        return implode('.', array_slice($this->labels, -$this->suffixLength));
+        return $this->suffix;
     }
 
     /** The part that is registered: `example.co.uk` of `www.example.co.uk`. */
@@ -83,7 +83,7 @@ final readonly class DomainName implements JsonSerializable
         /** @var non-empty-list<string> $labels */
         $labels = array_slice($this->labels, -$keep);
 
-        return new self($labels, implode('.', $labels), implode('.', array_slice(explode('.', $this->unicode), -$keep)), $this->suffixLength);
+        return new self($labels, implode('.', $labels), implode('.', array_slice(explode('.', $this->unicode), -$keep)), $this->suffixLength, $this->suffix);
     }
 
     public function isRegistrable(): bool

@@ -11,8 +11,11 @@ final class Rulebook
 {
     private const DEFAULT = '_default.yaml';
 
-    /** @var array<string, RuleFile> */
+    /** @var array<string, RuleFile> by suffix */
     private array $read = [];
+
+    /** @var array<string, array{int, RuleSet}> the last instant asked for, and what held then, by suffix */
+    private array $held = [];
 
     private ?string $digest = null;
 
@@ -27,15 +30,20 @@ final class Rulebook
      */
     public function for(string $suffix, Instant $now): RuleSet
     {
-        return $this->file($suffix)->at($now, $suffix);
+        $held = $this->held[$suffix] ?? null;
+        if ($held === null || $held[0] !== $now->epoch) {
+            $held = $this->held[$suffix] = [$now->epoch, $this->file($suffix)->at($now, $suffix)];
+        }
+
+        return $held[1];
     }
 
     /** The whole file of a suffix, every edition in it; the default's where it has none of its own. */
     public function file(string $suffix): RuleFile
     {
-        $file = is_file("{$this->folder}/{$suffix}.yaml") ? $suffix.'.yaml' : self::DEFAULT;
-
-        return $this->read[$file] ??= RuleFile::read($this->folder.'/'.$file);
+        return $this->read[$suffix] ??= is_file("{$this->folder}/{$suffix}.yaml")
+            ? RuleFile::read("{$this->folder}/{$suffix}.yaml")
+            : $this->read[self::DEFAULT] ??= RuleFile::read($this->folder.'/'.self::DEFAULT);
     }
 
     /** @return list<string> the suffixes that have a file of their own */

@@ -141,12 +141,20 @@ final readonly class Instant implements JsonSerializable
 
     public static function earliest(self $first, self ...$more): self
     {
-        return array_reduce($more, fn (self $least, self $next): self => $next->epoch < $least->epoch ? $next : $least, $first);
+        foreach ($more as $next) {
+            $first = $next->epoch < $first->epoch ? $next : $first;
+        }
+
+        return $first;
     }
 
     public static function latest(self $first, self ...$more): self
     {
-        return array_reduce($more, fn (self $most, self $next): self => $next->epoch > $most->epoch ? $next : $most, $first);
+        foreach ($more as $next) {
+            $first = $next->epoch > $first->epoch ? $next : $first;
+        }
+
+        return $first;
     }
 
     public function date(): string

@@ -42,7 +42,7 @@ final class LifecycleTest extends TestCase
             'last_plain' => '2026-11-10', 'last_at_all' => '2026-12-18', 'released' => '2026-12-23',
         ], self::dates($life));
         self::assertSame(['charge', 'end', 'dark', 'last_plain', 'last_at_all', 'released'], array_map(fn ($event) => $event->kind->value, $life->toCome()));
-        self::assertSame('2027-10-19', $life->renewedUntil?->iso());
+        self::assertSame('2027-10-19', $life->renewedUntil()?->iso());
         self::assertSame('£10.60', $life->event(EventKind::Charge)?->sum?->text());
     }
 
@@ -101,7 +101,7 @@ final class LifecycleTest extends TestCase
         $life = Given::life(ends: null);
         self::assertSame(Phase::NotKnown, $life->phase);
         self::assertSame(0, $life->addableYears());
-        self::assertNull($life->renewedUntil);
+        self::assertNull($life->renewedUntil());
     }
 
     public function test_holds_have_from_to_and_why(): void

@@ -71,7 +71,7 @@ final class RulebookTest extends TestCase
         self::assertFalse(Given::life('bell.de')->rules->showsEnd->value);
         self::assertSame(5, Given::life('bell.com.au', created: '2021-10-06', ends: '2026-10-06')->addableYears());
         self::assertSame(2, Given::life('bell.ai')->rules->leastYears->value);
-        self::assertSame('2029-11-02', Given::life('bell.ai')->renewedUntil?->iso());
+        self::assertSame('2029-11-02', Given::life('bell.ai')->renewedUntil()?->iso());
     }
 
     /** @return iterable<string, array{string, string, string}> */
