@@ -10,5 +10,5 @@ return [
     'import_chunk' => 250,
     'ask_client_days' => 14,
     'roll_page' => 50,
-    'selection_limit' => 1_000,
+    'selection_limit' => 5_000,
 ];

@@ -5,13 +5,16 @@ declare(strict_types=1);
 use App\Http\Accounts\AccountController;
 use App\Http\Clients\ClientController;
 use App\Http\Dockets\DocketController;
+use App\Http\Find\FindController;
 use App\Http\Handover\HandOverController;
 use App\Http\Imports\ImportController;
 use App\Http\Names\NameController;
 use App\Http\People\PersonController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
+use App\Http\Roll\LooksController;
 use App\Http\Roll\RollController;
+use App\Http\Roll\ViewController;
 use App\Http\Rulebook\RulebookController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
@@ -30,6 +33,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->middleware('can:look');
     Route::redirect('/', '/roll')->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
+    Route::post('roll/looks', LooksController::class)->name('roll.looks')->middleware('can:look');
+    Route::post('roll/views', [ViewController::class, 'store'])->name('roll.views.store')->middleware('can:look');
+    Route::delete('roll/views/{view}', [ViewController::class, 'destroy'])->name('roll.views.destroy')->middleware('can:delete,view')->whereNumber('view');
+    Route::get('find', FindController::class)->name('find')->middleware('can:look');
 
     Route::get('rulebook', [RulebookController::class, 'index'])->name('rulebook.index')->middleware('can:look');
     Route::get('rulebook/{suffix}', [RulebookController::class, 'show'])->name('rulebook.show')->middleware('can:look')->where('suffix', '[a-z0-9.-]+');
@@ -37,7 +44,10 @@ Route::middleware('auth')->group(function (): void {
     Route::view('words', 'words')->name('words')->middleware('can:look');
 
     Route::controller(SheafController::class)->prefix('sheaf')->name('sheaf.')->middleware('can:prepare')->group(function (): void {
+        Route::get('/', 'show')->name('show');
         Route::post('/', 'store')->name('add');
+        Route::post('list', 'paste')->name('paste');
+        Route::post('all', 'all')->name('all');
         Route::patch('/', 'update')->name('remove');
         Route::delete('/', 'destroy')->name('empty');
     });

@@ -10,6 +10,7 @@ use App\Actions\Standings\MakeStandings;
 use App\Http\Roll\RollController;
 use App\Http\Roll\RollRequest;
 use App\Models\User;
+use App\Queries\Find\FindAnything;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Roll\Ending;
@@ -21,6 +22,8 @@ use App\Support\TradeClock;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\View;
+use Illuminate\Support\ViewErrorBag;
 
 /** Measures, in medians of several runs: the Roll's pages as it grows, the core, and making the standings again. */
 final class Bench extends Command
@@ -31,17 +34,22 @@ final class Bench extends Command
 
     protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
 
-    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings): int
+    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find): int
     {
         $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
         $table = [];
         foreach ($sizes as $size) {
             $this->call('acre:generate', ['names' => $size]);
+            // What PostgreSQL does by itself in its own time.
+            DB::connection('owner')->statement('VACUUM ANALYZE');
             foreach ($this->sentences() as $says => $filter) {
                 $table[$says][$size] = $this->median(fn () => $roll->page($filter, $clock->today(), 50));
             }
             $table['far down, what is due first'][$size] = $this->median(fn () => $roll->page(new RollFilter(after: $this->farDown()), $clock->today(), 50));
             $table['the whole page, as served'][$size] = $this->served();
+            foreach (['a part of a name' => 'wren-choi', 'misspelt' => 'wikerby bels', 'two letters' => 'ma', 'nothing like it' => 'qzxv jjq'] as $says => $text) {
+                $table["/ for {$says}"][$size] = $this->median(fn () => $find->matching($text));
+            }
         }
         $this->table(['a page of the Roll, ms', ...array_map(fn (int $size): string => number_format($size).' names', $sizes), 'grows'], array_map(
             fn (string $says, array $row): array => [$says, ...array_map(fn (float $ms): string => number_format($ms, 2), array_values($row)), sprintf('%.2f×', $row[$sizes[count($sizes) - 1]] / max(0.001, $row[$sizes[0]]))],
@@ -67,7 +75,10 @@ final class Bench extends Command
             ...$sentences,
             'one account' => new RollFilter(account: $first->int('account_id')),
             'ending within 30 days' => new RollFilter(ending: Ending::Month),
-            'a text that few have' => new RollFilter(text: 'made-77'),
+            'under one suffix' => new RollFilter(facets: ['suffix' => 'org']),
+            'the lock off, by name' => new RollFilter(sort: Sort::Name, facets: ['lock' => 'off']),
+            'in grace' => new RollFilter(facets: ['phase' => 'grace']),
+            'a text that few have' => new RollFilter(text: 'wren-choir'),
             'a text that nobody has' => new RollFilter(text: 'nobody-has-this'),
         ];
     }
@@ -81,9 +92,13 @@ final class Bench extends Command
 
     private function served(): float
     {
-        Auth::setUser(User::query()->firstOrFail());
+        $user = User::query()->firstOrFail();
+        Auth::setUser($user);
+        View::share('errors', new ViewErrorBag);
+        $request = RollRequest::create('/roll');
+        $request->setUserResolver(fn (): User => $user);
 
-        return $this->median(fn () => app(RollController::class)(RollRequest::create('/roll'))->render());
+        return $this->median(fn () => app(RollController::class)($request)->render());
     }
 
     private function core(CaseFiles $files, Rulebook $book, Instant $now): void

@@ -10,7 +10,7 @@ use App\Support\TradeClock;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
-/** Adds generated names to a demo, for measuring: a realistic mix of ends, intents, suffixes, accounts and clients. */
+/** Adds generated names to a demo, for measuring: a realistic mix of labels, ends, intents, suffixes, accounts, clients and servers. */
 final class Generate extends Command
 {
     protected $signature = 'acre:generate {names : how many}';
@@ -27,14 +27,19 @@ final class Generate extends Command
                 -- One in a hundred is late; the others end within two years, a few much later.
                 ?::date + CASE WHEN dice % 100 = 0 THEN -1 - (dice / 100 % 70)::int WHEN dice % 100 < 90 THEN 1 + (dice / 100 % 730)::int ELSE 731 + (dice / 100 % 2500)::int END AS ends,
                 (ARRAY['by_itself', 'by_itself', 'by_itself', 'by_itself', 'by_itself', 'by_itself', 'by_itself', 'when_told', 'ask_client', 'lapse'])[1 + dice / 7 % 10] AS intent,
-                (ARRAY['on', 'on', 'off', 'unknown'])[1 + dice / 11 % 4] AS lock
+                (ARRAY['on', 'on', 'on', 'on', 'on', 'on', 'on', 'off', 'unknown', 'unknown'])[1 + dice / 11 % 10] AS lock,
+                (ARRAY['amber','anchor','ash','barley','beacon','bell','birch','bramble','brook','cedar','chalk','cliff','clover','copper','coral','crag','dune','ember','fern','flint','gannet','gorse','granite','gull','harbour','hazel','heath','heron','ivy','juniper','kelp','lantern','larch','linen','marsh','meadow','mill','moss','oak','otter','pebble','plover','quay','reed','ridge','rowan','saffron','shoal','slate','sorrel','spruce','tern','thistle','tide','timber','vale','walnut','willow','wren','yarrow'])[1 + dice / 13 % 60]
+                || (ARRAY['', '-'])[1 + dice / 17 % 2]
+                || (ARRAY['archive','bakery','barn','books','cafe','choir','club','craft','dairy','dance','design','farm','ferry','films','forge','foundry','garden','gallery','guild','hall','house','inn','joinery','kitchen','law','loom','market','motors','museum','music','news','optics','orchard','parts','pottery','press','records','school','shop','soap','sport','stables','studio','supply','surgery','tailor','theatre','tools','tours','toys','trust','vets','walks','wharf','wine','works','yard','yoga','zoo','radio'])[1 + dice / 19 % 60]
+                || '-' || n AS label
             FROM numbered
         ), named AS (
-            INSERT INTO names (ascii, unicode, suffix) SELECT 'made-' || n || '.' || suffix, 'made-' || n || '.' || suffix, suffix FROM described ORDER BY n RETURNING id, ascii
+            INSERT INTO names (ascii, unicode, suffix) SELECT label || '.' || suffix, label || '.' || suffix, suffix FROM described ORDER BY n RETURNING id, ascii
         ), registered AS (
-            INSERT INTO registrations (name_id, span, created_on, ends_on, intent, lock, registrant)
-            SELECT named.id, tstzrange(ends - 3652, NULL), ends - 3652 + (dice % 3000)::int, ends, intent, lock, 'Registrant ' || dice % 5000
-            FROM described JOIN named ON named.ascii = 'made-' || n || '.' || suffix RETURNING id, name_id
+            INSERT INTO registrations (name_id, span, created_on, ends_on, intent, lock, registrant, reference, servers)
+            SELECT named.id, tstzrange(ends - 3652, NULL), ends - 3652 + (dice % 3000)::int, ends, intent, lock, 'Registrant ' || dice % 5000, 'made-' || n,
+                jsonb_build_array('ns1.wire' || dice % 40 || '.example', 'ns2.wire' || dice % 40 || '.example')
+            FROM described JOIN named ON named.ascii = label || '.' || suffix RETURNING id, name_id
         ), placed AS (
             SELECT array_agg(id ORDER BY id) AS accounts FROM accounts
         ), served AS (
@@ -48,15 +53,18 @@ final class Generate extends Command
     public function handle(TradeClock $clock, MakeStandings $standings): int
     {
         $wanted = (int) $this->argument('names');
-        $made = DB::table('names')->where('ascii', 'like', 'made-%')->count();
+        DB::statement("INSERT INTO clients (name) SELECT 'Generated client ' || n FROM generate_series(1, ?::int) AS n ON CONFLICT DO NOTHING", [min(2_000, intdiv($wanted, 200))]);
+        DB::statement(
+            "INSERT INTO accounts (registrar_id, number, login) SELECT r.id, 'M-' || n, 'made-' || n FROM registrars r, generate_series(1, ?::int) AS n ON CONFLICT DO NOTHING", [min(200, intdiv($wanted, 2_000))],
+        );
+        $made = DB::table('registrations')->where('reference', 'like', 'made-%')->count();
         for ($from = $made + 1; $from <= $wanted; $from += 20_000) {
             $until = min($wanted, $from + 19_999);
             DB::statement(self::SQL, [$from, $until, $clock->today()->iso()]);
-            $ids = Row::all(DB::select("SELECT n.id FROM names n LEFT JOIN standings s ON s.name_id = n.id WHERE n.ascii LIKE 'made-%' AND s.name_id IS NULL ORDER BY n.id"));
+            $ids = Row::all(DB::select('SELECT h.name_id AS id FROM holdings h LEFT JOIN standings s ON s.name_id = h.name_id WHERE upper_inf(h.span) AND s.name_id IS NULL ORDER BY h.name_id'));
             $standings->of(array_map(fn (Row $row): int => $row->int('id'), $ids));
             $this->output->write("\r".number_format($until).' names');
         }
-        DB::connection('owner')->statement('ANALYZE');
         $this->line('');
 
         return self::SUCCESS;

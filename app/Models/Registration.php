@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Contact\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
@@ -24,6 +25,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Instant|null $ends_on
  * @property Instant|null $moved_on
  * @property list<string> $statuses
+ * @property list<string> $servers
+ * @property Disclosure $disclosure
  * @property Lock $lock
  * @property Intent $intent
  * @property string|null $registrant
@@ -40,12 +43,12 @@ final class Registration extends Model
     protected $attributes = [
         'created_on' => null, 'created_is_day' => true, 'ends_on' => null, 'ends_is_day' => true, 'moved_on' => null, 'moved_is_day' => true,
         'statuses' => '[]', 'lock' => 'unknown', 'intent' => 'when_told', 'registrant' => null, 'registrant_mailbox' => null, 'reference' => null,
-        'raw' => '{}', 'sources' => '{}', 'version' => 1,
+        'servers' => '[]', 'disclosure' => 'unknown', 'raw' => '{}', 'sources' => '{}', 'version' => 1,
     ];
 
     protected $casts = [
         'span' => AsSpan::class, 'created_on' => AsInstant::class.':created_is_day', 'ends_on' => AsInstant::class.':ends_is_day',
-        'moved_on' => AsInstant::class.':moved_is_day', 'statuses' => 'array', 'lock' => Lock::class, 'intent' => Intent::class, 'raw' => 'array', 'sources' => 'array',
+        'moved_on' => AsInstant::class.':moved_is_day', 'statuses' => 'array', 'lock' => Lock::class, 'intent' => Intent::class, 'servers' => 'array', 'disclosure' => Disclosure::class, 'raw' => 'array', 'sources' => 'array',
         'created_is_day' => 'boolean', 'ends_is_day' => 'boolean', 'moved_is_day' => 'boolean',
     ];
 

@@ -16,12 +16,13 @@ use SensitiveParameter;
  * @property string $password
  * @property Role $role
  * @property bool $may_sign_in
+ * @property array<string, mixed> $looks
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in'];
+    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks'];
 
-    protected $attributes = ['may_sign_in' => true];
+    protected $attributes = ['may_sign_in' => true, 'looks' => '{}'];
 
     protected $hidden = ['password'];
 
@@ -31,7 +32,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean'];
+        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean', 'looks' => 'array'];
     }
 
     public static function enrol(string $name, string $email, #[SensitiveParameter] string $password, Role $role): self

@@ -18,7 +18,10 @@ use App\Support\Row;
 /** One line of the Roll, ready to be drawn. */
 final readonly class RollRow
 {
-    /** @param  list<Shape>  $shapes */
+    /**
+     * @param  list<Shape>  $shapes
+     * @param  array<string, string>  $more  what the added columns say, by column
+     */
     private function __construct(
         public int $id,
         public string $ascii,
@@ -31,10 +34,15 @@ final readonly class RollRow
         public string $next,
         public string $lesser,
         public string $tone,
+        public array $more,
     ) {
     }
 
-    public static function of(Row $row, Axis $axis, Rulebook $book, Instant $now, Words $words): self
+    /**
+     * @param  list<RollColumn>  $columns
+     * @param  array<int, string>  $labels  of words, by id
+     */
+    public static function of(Row $row, Axis $axis, Rulebook $book, Instant $now, Words $words, array $columns, array $labels): self
     {
         $facts = StandingFacts::unpack($row, $book, $now);
         [$next, $lesser] = $words->next($row, $facts->life->terms->lateSum());
@@ -46,6 +54,10 @@ final readonly class RollRow
             match (Severity::from($row->int('severity'))) {
                 Severity::Grave => 'is-bad', Severity::Soon => 'is-soon', Severity::Moving => 'is-move', Severity::Calm => '',
             },
+            array_combine(
+                array_map(fn (RollColumn $column): string => $column->value, $columns),
+                array_map(fn (RollColumn $column): string => $column->text($row, $facts, $words, $labels), $columns),
+            ),
         );
     }
 

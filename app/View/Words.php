@@ -97,6 +97,14 @@ final readonly class Words
         return is_string($said) ? $said : $key;
     }
 
+    /** The same, or what is given where nobody has written words for it. */
+    public function sayOr(string $key, string $otherwise): string
+    {
+        $said = $this->say($key);
+
+        return $said === $key ? $otherwise : $said;
+    }
+
     /** @param  array<string, string|int>  $with */
     public function count(string $key, int $number, array $with = []): string
     {

@@ -14,6 +14,7 @@ enum Cure: string
     case SeeDocket = 'see_docket';
     case AskReceiver = 'ask_receiver';
     case LiftHold = 'lift_hold';
+    case SetLock = 'set_lock';
     case SayWhen = 'say_when';
     case AskClient = 'ask_client';
     case ChangeIntent = 'change_intent';

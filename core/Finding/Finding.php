@@ -22,9 +22,8 @@ final readonly class Finding implements JsonSerializable
     /** @throws FindingError when the arguments are not those that the tag declares */
     public static function of(FindingTag $tag, Effect $effect = Effect::Worth, ?Instant $from = null, Instant|Money|string|int ...$with): self
     {
-        $given = array_map(strval(...), array_keys($with));
-        if ($given !== $tag->arguments()) {
-            throw FindingError::arguments($tag, $given);
+        if (array_keys($with) !== $tag->arguments()) {
+            throw FindingError::arguments($tag, array_map(strval(...), array_keys($with)));
         }
 
         /** @var array<string, Instant|Money|string|int> $with */
@@ -40,9 +39,14 @@ final readonly class Finding implements JsonSerializable
     /** The first of its instants, for ordering among equals; far away when it has none. */
     public function instant(): int
     {
-        $instants = array_filter($this->with, fn (Instant|Money|string|int $value): bool => $value instanceof Instant);
+        $least = PHP_INT_MAX;
+        foreach ($this->with as $value) {
+            if ($value instanceof Instant && $value->epoch < $least) {
+                $least = $value->epoch;
+            }
+        }
 
-        return array_reduce($instants, fn (int $least, Instant $at): int => min($least, $at->epoch), PHP_INT_MAX);
+        return $least;
     }
 
     /**
@@ -53,6 +57,9 @@ final readonly class Finding implements JsonSerializable
      */
     public static function dearestFirst(array $findings): array
     {
+        if (count($findings) < 2) {
+            return $findings;
+        }
         usort($findings, fn (self $a, self $b): int => [$a->tag->cost()->value, $a->instant()] <=> [$b->tag->cost()->value, $b->instant()]);
 
         return $findings;

@@ -30,6 +30,8 @@ enum LifecycleFinding: string implements FindingTag
     case OnHold = 'on_hold';
     case EndNotKnown = 'end_not_known';
     case MayNotMove = 'may_not_move';
+    /** Whoever has its code can move it, and nobody is moving it. */
+    case LockOff = 'lock_off';
     case DefaultRules = 'default_rules';
 
     public static function area(): string
@@ -49,7 +51,7 @@ enum LifecycleFinding: string implements FindingTag
             self::LatePlain => ['until', 'last'],
             self::LateDear, self::Suspended, self::Redemption => ['until'],
             self::OnHold => ['status'],
-            self::EndNotKnown => [],
+            self::EndNotKnown, self::LockOff => [],
             self::MayNotMove => ['until', 'reason'],
             self::DefaultRules => ['suffix'],
         };
@@ -63,7 +65,7 @@ enum LifecycleFinding: string implements FindingTag
             self::MayNotMove => Cost::MovementFails,
             self::LatePlain => Cost::Money,
             self::RenewsByItself, self::RenewsAtUnknownPrice, self::ChargeUnconfirmed, self::AskClient,
-            self::PresumedRenewed, self::EndNotKnown, self::DefaultRules => Cost::Attention,
+            self::PresumedRenewed, self::EndNotKnown, self::LockOff, self::DefaultRules => Cost::Attention,
         };
     }
 
@@ -87,6 +89,7 @@ enum LifecycleFinding: string implements FindingTag
             self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released => Cure::LookAtRecord,
             self::OnHold => Cure::LiftHold,
             self::MayNotMove => Cure::Wait,
+            self::LockOff => Cure::SetLock,
             self::RenewsByItself, self::RenewsAtUnknownPrice, self::PendingDelete, self::DefaultRules => null,
         };
     }

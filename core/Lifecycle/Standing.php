@@ -40,7 +40,7 @@ final readonly class Standing
     {
         [$kind, $at, $sum, $finding] = self::next($life);
         $severity = self::severity($life, $kind, $at);
-        $findings = [$finding, ...self::others($life)];
+        $findings = [$finding, ...self::others($life, $waiting !== null)];
         if ($waiting !== null) {
             $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Worth, null, docket: $waiting->docket, by: $waiting->by);
             if ($severity !== Severity::Grave && ($at === null || ! $at->isBefore($waiting->by))) {
@@ -116,7 +116,7 @@ final readonly class Standing
     }
 
     /** @return list<Finding> */
-    private static function others(Lifecycle $life): array
+    private static function others(Lifecycle $life, bool $moving): array
     {
         $findings = [];
         foreach ($life->facts->statuses as $status) {
@@ -128,6 +128,9 @@ final readonly class Standing
         usort($holds, fn (Hold $a, Hold $b): int => $b->until->epoch <=> $a->until->epoch);
         if ($holds !== []) {
             $findings[] = Finding::of(LifecycleFinding::MayNotMove, until: $holds[0]->until, reason: $holds[0]->reason->value);
+        }
+        if (! $moving && $life->phase === Phase::InTerm && $life->facts->lock === Lock::Off && $life->rules->hasLock->value && ! $life->facts->isLocked() && ! $life->facts->has(Status::PendingTransfer)) {
+            $findings[] = Finding::of(LifecycleFinding::LockOff);
         }
         if ($life->rules->isDefault) {
             $findings[] = Finding::of(LifecycleFinding::DefaultRules, suffix: $life->rules->suffix);

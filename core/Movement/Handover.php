@@ -187,11 +187,12 @@ final readonly class Handover
         ];
         $theirs = $this->receiver !== null && ! $this->receiver->ours;
 
-        return array_map(fn (LegKind $kind): Leg => new Leg(
-            $kind,
-            $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House,
-            $kind === LegKind::SetLock ? $by->plusDays(1) : $by,
-        ), $kinds);
+        $legs = [];
+        foreach ($kinds as $kind) {
+            $legs[] = new Leg($kind, $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House, $kind === LegKind::SetLock ? $by->plusDays(1) : $by);
+        }
+
+        return $legs;
     }
 
     /** By when it must be answered: as wanted, but before the name ends. */

@@ -22,6 +22,7 @@ return [
         'on_hold' => 'Its record says :status: it does not answer',
         'end_not_known' => 'When it ends is not known',
         'may_not_move' => 'May not go to another registrar before :until (:reason)',
+        'lock_off' => 'The lock is off, and it is not moving',
         'default_rules' => 'The rulebook has no page for .:suffix, so cautious rules are used',
     ],
     'movement' => [

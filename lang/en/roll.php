@@ -5,4 +5,27 @@ declare(strict_types=1);
 return [
     'ending' => ['any' => 'whenever they end', 'late' => 'past their end', '30' => 'ending within 30 days', '90' => 'ending within 90 days', '365' => 'ending within a year'],
     'sort' => ['next' => 'what is due first', 'ends' => 'what ends first', 'name' => 'by name'],
+    // The sentence's further conditions, and their labels in the form that adds them.
+    'facet' => [
+        'suffix' => 'under .:value', 'phase' => ':value', 'intent' => 'meant to: :value', 'lock' => 'lock :value', 'disclosure' => 'registrant :value', 'server' => 'answered by :value',
+        'registrant' => 'registered to :value', 'created' => 'registered in :value', 'word' => 'with the word “:value”', 'finding' => 'of which is said: :value',
+    ],
+    'with' => 'with “:text” in them',
+    'facet_label' => [
+        'suffix' => 'Suffix', 'phase' => 'Phase', 'intent' => 'Intent', 'lock' => 'Transfer lock', 'disclosure' => 'Public record', 'server' => 'Name server or its domain',
+        'registrant' => 'Registrant, in full', 'created' => 'Registered in the year', 'word' => 'Word', 'finding' => 'What is said of it',
+    ],
+    'finding' => [
+        'lifecycle_lock_off' => 'the lock is off, and it is not moving', 'lifecycle_may_not_move' => 'it may not go to another registrar yet', 'lifecycle_on_hold' => 'it is on hold',
+        'lifecycle_renews_at_unknown_price' => 'it renews at a price not written down', 'lifecycle_charge_unconfirmed' => 'its charge is not confirmed',
+        'lifecycle_presumed_renewed' => 'it is presumed renewed', 'lifecycle_asked_too_late' => 'the client should have said', 'lifecycle_default_rules' => 'the rulebook lacks its suffix',
+        'movement_under_way' => 'it is moving',
+    ],
+    'column' => [
+        'line' => 'Life line', 'registrant' => 'Registrant', 'suffix' => 'Suffix', 'phase' => 'Phase', 'intent' => 'Intent', 'lock' => 'Lock', 'disclosure' => 'Public record', 'servers' => 'Name servers',
+        'created' => 'Registered', 'ends' => 'Ends', 'renewal' => 'A year costs', 'words' => 'Words', 'reference' => 'Registrar’s reference',
+    ],
+    'too_many_columns' => 'At most :most columns stand beside each other legibly; untick some.',
+    'view_kept' => 'Kept as “:name”.',
+    'view_gone' => '“:name” is no longer kept.',
 ];

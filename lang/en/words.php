@@ -17,6 +17,7 @@ return [
     'phase_short' => ['grace' => 'grace', 'suspended' => 'switched off', 'redemption' => 'redemption', 'quarantine' => 'quarantine', 'pending_delete' => 'being deleted'],
     'intent' => ['by_itself' => 'renews by itself', 'when_told' => 'renew when told', 'ask_client' => 'ask the client', 'lapse' => 'lapse'],
     'lock' => ['on' => 'on', 'off' => 'off', 'unknown' => 'not known'],
+    'disclosure' => ['shown' => 'shown', 'withheld' => 'withheld by our wish', 'replaced' => 'replaced by a privacy service', 'redacted' => 'redacted by rule', 'unknown' => 'not known'],
     'event' => [
         'ask_by' => 'The client must have said', 'charge' => 'Charged', 'end' => 'The paid term ends', 'dark' => 'Stops answering', 'last_plain' => 'The plain price ends',
         'last_at_all' => 'Last day at all', 'released' => 'Free for anybody', 'hold_ends' => 'May go to another registrar again',
@@ -29,7 +30,7 @@ return [
     ],
     'cure' => [
         'renew_first' => 'Renew first', 'restore_first' => 'Restore first', 'wait' => 'Wait', 'move_registrar' => 'Move registrar instead', 'see_docket' => 'See the docket',
-        'ask_receiver' => 'Ask the receiver', 'lift_hold' => 'Have the hold lifted', 'say_when' => 'Write down its end', 'ask_client' => 'Ask the client',
+        'ask_receiver' => 'Ask the receiver', 'lift_hold' => 'Have the hold lifted', 'set_lock' => 'Set the lock', 'say_when' => 'Write down its end', 'ask_client' => 'Ask the client',
         'change_intent' => 'Change what is meant', 'keep_copy' => 'Keep a copy', 'other_account' => 'Choose another account', 'gain_access' => 'Gain access',
         'look_at_record' => 'Look at the record', 'leave_out' => 'Leave it out',
     ],

@@ -5,17 +5,20 @@ document.querySelectorAll('form[data-once]').forEach((form) => {
     });
 });
 
-// The receiver is searched for while it is being typed.
-document.querySelectorAll('form[data-find-account]').forEach((form) => {
+// What is searched for is shown while it is being typed: a receiver on a deed's page, anything in the mast.
+document.querySelectorAll('form[data-find-account], .mast-find').forEach((form) => {
     const found = form.parentElement.querySelector('[data-found]');
     let asked = 0;
-    form.querySelector('input[name=q]').addEventListener('input', async () => {
+    form.querySelector('input[name=q]').addEventListener('input', async (event) => {
         const mine = ++asked;
+        if (found.hasAttribute('hidden') && event.target.value.trim() === '') return;
         const query = new URLSearchParams(new FormData(form));
         query.set('found', 'only');
         const answer = await fetch(`${form.action}?${query}`, { headers: { Accept: 'text/html' } });
         const text = await answer.text();
-        if (mine === asked && answer.ok) found.innerHTML = text;
+        if (mine !== asked || !answer.ok) return;
+        found.innerHTML = text;
+        found.hidden = text.trim() === '';
     });
 });
 

@@ -14,6 +14,7 @@ document.addEventListener('keydown', (event) => {
     if (event.key === '?' && !typing) document.querySelector('.mast-help')?.click();
     if (event.key === 'g' && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) document.querySelector('#sheaf:not([hidden]) a.main')?.focus();
     if (event.key === 'Escape') {
+        document.querySelectorAll('.mast-found').forEach((found) => { found.hidden = true; });
         document.querySelectorAll('details.menu[open]').forEach((menu) => {
             menu.removeAttribute('open');
             menu.querySelector('summary')?.focus();
@@ -25,5 +26,8 @@ document.addEventListener('keydown', (event) => {
 document.addEventListener('click', (event) => {
     document.querySelectorAll('details.menu[open]').forEach((menu) => {
         if (!menu.contains(event.target)) menu.removeAttribute('open');
+    });
+    document.querySelectorAll('.mast-find').forEach((find) => {
+        if (!find.contains(event.target)) find.querySelector('[data-found]').hidden = true;
     });
 });

@@ -8,6 +8,7 @@ use App\Models\User;
 use App\Queries\Roll\Sheaf;
 use App\Support\Row;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Str;
 
 /** The sheaf, and lists pasted for one deed: which names a person is about to act on. */
@@ -41,6 +42,27 @@ final readonly class GatherNames
             $this->put($id, array_slice($nameIds, 0, max(0, $room)));
 
             return max(0, count($nameIds) - max(0, $room));
+        });
+    }
+
+    /**
+     * All that a query finds, without their ids ever leaving the database.
+     *
+     * @param  Builder  $names  standings, in no order
+     * @return int how many did not fit any more
+     */
+    public function addAll(User $user, Builder $names): int
+    {
+        return $this->database->transaction(function () use ($user, $names): int {
+            $id = $this->sheafId($user);
+            $new = $names->whereNotExists(fn (Builder $in) => $in->selectRaw('1')->from('selection_names')->where('selection_id', $id)->whereColumn('selection_names.name_id', 'standings.name_id'));
+            $wanted = (clone $new)->count();
+            $room = max(0, $this->limit - $this->database->table('selection_names')->where('selection_id', $id)->count());
+            $this->database->table('selection_names')->insertUsing(
+                ['selection_id', 'name_id'], $new->orderBy('next_at')->orderBy('name_id')->limit($room)->selectRaw('?::uuid, name_id', [$id]),
+            );
+
+            return max(0, $wanted - $room);
         });
     }
 

@@ -6,18 +6,24 @@ namespace App\Actions\Standings;
 
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Rulebook\Rulebook;
-use Acre\Core\Time\Instant;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\StandingFacts;
+use App\Queries\Roll\Facet;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** Makes the flat rows that the Roll reads. Run twice, it writes the same. */
+/** Makes the flat rows that the Roll reads. Run twice, it writes the same; what comes out as it stood is not written. */
 final readonly class MakeStandings
 {
-    private const BATCH = 500;
+    private const BATCH = 1_000;
+
+    /** The columns of a standing that this class writes. */
+    private const COLUMNS = [
+        'name_id', 'ascii', 'unicode', 'suffix', 'client_id', 'client_name', 'account_id', 'account_number', 'registrar_id', 'registrar_name', 'phase', 'intent', 'lock',
+        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts',
+    ];
 
     public function __construct(private Connection $database, private CaseFiles $files, private Rulebook $book, private TradeClock $clock)
     {
@@ -32,14 +38,28 @@ final readonly class MakeStandings
     {
         $now = $this->clock->now();
         foreach (array_chunk($nameIds, self::BATCH) as $ids) {
+            $in = '{'.implode(',', $ids).'}';
             $files = $this->files->of($ids, $now);
-            $rows = array_map(fn (CaseFile $file): array => $this->row($file, $now), array_values($files));
-            if ($rows !== []) {
-                $this->database->table('standings')->upsert($rows, ['name_id']);
+            $before = [];
+            foreach (Row::all($this->database->select('SELECT name_id, digest FROM standing_ages WHERE name_id = ANY (?::bigint[])', [$in])) as $row) {
+                $before[$row->int('name_id')] = $row->text('digest');
             }
+            $rows = $ages = [];
+            foreach ($files as $id => $file) {
+                $standing = Standing::of($file->life($this->book, $now), $file->waiting);
+                $row = json_encode($this->row($file, $standing), JSON_THROW_ON_ERROR);
+                $digest = hash('xxh128', $row);
+                if ($digest !== ($before[$id] ?? null)) {
+                    $rows[] = $row;
+                }
+                $ages[] = ['name_id' => $id, 'stands_from' => $now, 'stands_until' => $standing->until?->isoSecond() ?? 'infinity', 'rulebook' => $this->book->digest(), 'digest' => $digest];
+            }
+            $this->put('standings', self::COLUMNS, '['.implode(',', $rows).']');
+            $this->put('standing_ages', ['name_id', 'stands_from', 'stands_until', 'rulebook', 'digest'], json_encode($ages, JSON_THROW_ON_ERROR));
             $gone = array_values(array_diff($ids, array_keys($files)));
             if ($gone !== []) {
                 $this->database->table('standings')->whereIn('name_id', $gone)->delete();
+                $this->database->table('standing_ages')->whereIn('name_id', $gone)->delete();
             }
         }
     }
@@ -57,7 +77,7 @@ final readonly class MakeStandings
         do {
             $count = $this->database->transaction(function (): int {
                 $rows = Row::all($this->database->select(
-                    'SELECT name_id FROM standings WHERE stands_until <= ?::timestamptz ORDER BY stands_until LIMIT ? FOR UPDATE SKIP LOCKED',
+                    'SELECT name_id FROM standing_ages WHERE stands_until <= ?::timestamptz ORDER BY stands_until LIMIT ? FOR UPDATE SKIP LOCKED',
                     [$this->clock->now()->isoSecond(), self::BATCH],
                 ));
                 $this->of(array_map(fn (Row $row): int => $row->int('name_id'), $rows));
@@ -77,21 +97,35 @@ final readonly class MakeStandings
     public function staleByRulebook(bool $all = false): int
     {
         return $this->database->affectingStatement(
-            "UPDATE standings SET stands_until = '-infinity' WHERE rulebook <> ? OR ?", [$this->book->digest(), $all],
+            "UPDATE standing_ages SET stands_until = '-infinity' WHERE rulebook <> ? OR ?", [$this->book->digest(), $all],
         );
     }
 
     /** In the transaction that changes terms, prices, an account or a client. */
     public function stale(string $column, int $id): void
     {
-        $this->database->table('standings')->where($column, $id)->update(['stands_until' => '-infinity']);
+        $this->database->update("UPDATE standing_ages a SET stands_until = '-infinity' FROM standings s WHERE s.name_id = a.name_id AND s.{$column} = ?", [$id]);
+    }
+
+    /**
+     * Rows as one value: a statement of thousands of placeholders takes longer to read than to carry out.
+     *
+     * @param  list<string>  $columns  name_id first
+     * @param  string  $rows  a JSON list
+     */
+    private function put(string $table, array $columns, string $rows): void
+    {
+        if ($rows === '[]') {
+            return;
+        }
+        $list = implode(', ', $columns);
+        $set = implode(', ', array_map(fn (string $column): string => "{$column} = excluded.{$column}", array_slice($columns, 1)));
+        $this->database->statement("INSERT INTO {$table} ({$list}) SELECT {$list} FROM json_populate_recordset(NULL::{$table}, ?::json) ON CONFLICT (name_id) DO UPDATE SET {$set}", [$rows]);
     }
 
     /** @return array<string, mixed> */
-    private function row(CaseFile $file, Instant $now): array
+    private function row(CaseFile $file, Standing $standing): array
     {
-        $standing = Standing::of($file->life($this->book, $now), $file->waiting);
-
         return [
             'name_id' => $file->nameId,
             'ascii' => $file->facts->name->ascii,
@@ -107,6 +141,11 @@ final readonly class MakeStandings
             'intent' => $file->facts->intent->value,
             'lock' => $file->facts->isLocked() ? 'on' : $file->facts->lock->value,
             'registrant' => $file->registrant,
+            'mailbox' => $file->registrantMailbox,
+            'reference' => $file->reference,
+            'disclosure' => $file->disclosure->value,
+            'servers' => implode(' ', $file->servers),
+            'marks' => Facet::marksOf($file, $standing),
             'created_on' => $file->facts->created?->isoSecond() ?? 'infinity',
             'ends_on' => $file->facts->ends?->isoSecond() ?? 'infinity',
             'next_at' => $standing->at?->isoSecond() ?? 'infinity',
@@ -114,11 +153,7 @@ final readonly class MakeStandings
             'sum' => $standing->sum?->decimal(),
             'currency' => $standing->sum?->currency,
             'severity' => $standing->severity->value,
-            'findings' => json_encode($standing->findings, JSON_THROW_ON_ERROR),
-            'facts' => json_encode((object) StandingFacts::pack($file), JSON_THROW_ON_ERROR),
-            'stands_from' => $now->isoSecond(),
-            'stands_until' => $standing->until?->isoSecond() ?? 'infinity',
-            'rulebook' => $this->book->digest(),
+            'facts' => (object) StandingFacts::pack($file),
         ];
     }
 }

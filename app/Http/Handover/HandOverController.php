@@ -11,6 +11,7 @@ use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\ReadPastedNames;
+use App\Http\Sheaf\PasteRequest;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Name;

@@ -5,23 +5,68 @@ declare(strict_types=1);
 namespace App\Http\Sheaf;
 
 use App\Actions\Names\GatherNames;
+use App\Actions\Names\ReadPastedNames;
+use App\Http\Roll\RollRequest;
+use App\Queries\Roll\ReadRoll;
+use App\Support\Row;
+use App\Support\TradeClock;
 use App\View\CurrentSheaf;
+use App\View\Words;
+use Illuminate\Database\Connection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\View\View;
 
 /** Putting names into one's sheaf and taking them out. */
 final readonly class SheafController
 {
-    public function __construct(private GatherNames $gather, private CurrentSheaf $sheaf)
+    /** As many as its page lists; the deeds' pages show them all. */
+    private const SHOWN = 500;
+
+    public function __construct(private GatherNames $gather, private CurrentSheaf $sheaf, private Connection $database, private Words $words)
     {
+    }
+
+    public function show(SheafRequest $request): View
+    {
+        $sheaf = $this->sheaf->get();
+
+        return view('sheaf.show', [
+            'sheaf' => $sheaf,
+            'rows' => Row::all($this->database->table('standings')->whereIn('name_id', array_slice($sheaf->ids, 0, self::SHOWN))->orderBy('next_at')->orderBy('name_id')->get()),
+            'words' => $this->words,
+        ]);
+    }
+
+    /** A pasted list, with any separators. */
+    public function paste(PasteRequest $request, ReadPastedNames $read): RedirectResponse
+    {
+        $pasted = $read->handle($request->word('names'));
+        $left = $this->gather->add($request->person(), $pasted->known);
+        $told = array_filter([
+            trans_choice('sheaf.pasted', count($pasted->known) - $left),
+            $left > 0 ? $this->full($left) : null,
+            $pasted->unknown === [] ? null : trans_choice('sheaf.unknown', count($pasted->unknown), ['names' => $pasted->unknownShort()]),
+        ], is_string(...));
+
+        return to_route('sheaf.show')->with('told', implode(' ', $told))->withInput(['names' => implode("\n", $pasted->unknown)]);
+    }
+
+    /** Everything that a sentence of the Roll shows. */
+    public function all(RollRequest $request, ReadRoll $roll, TradeClock $clock): RedirectResponse
+    {
+        $filter = $request->filter();
+        $left = $this->gather->addAll($request->person(), $roll->names($filter, $clock->today()));
+
+        return redirect($filter->address())->with('told', $left > 0 ? $this->full($left) : __('sheaf.all_in'));
     }
 
     public function store(SheafRequest $request): RedirectResponse|JsonResponse
     {
         $left = $this->gather->add($request->person(), $request->names());
 
-        return $this->answer($request, $left > 0 ? trans_choice('sheaf.full', $left, ['limit' => number_format(config()->integer('house.selection_limit'))]) : null);
+        return $this->answer($request, $left > 0 ? $this->full($left) : null);
     }
 
     public function update(SheafRequest $request): RedirectResponse|JsonResponse
@@ -36,6 +81,11 @@ final readonly class SheafController
         $this->gather->empty($request->person());
 
         return back();
+    }
+
+    private function full(int $left): string
+    {
+        return trans_choice('sheaf.full', $left, ['limit' => number_format(config()->integer('house.selection_limit'))]);
     }
 
     private function answer(Request $request, ?string $told): RedirectResponse|JsonResponse

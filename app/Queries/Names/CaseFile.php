@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
+use Acre\Core\Contact\Disclosure;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\NameFacts;
@@ -18,7 +19,11 @@ use Acre\Core\Time\Instant;
 /** Everything that the core asks about one held name, gathered from the tables. */
 final readonly class CaseFile
 {
-    /** @param  list<ExtraKind>  $extras  those that have not ended */
+    /**
+     * @param  list<string>  $servers  ASCII host names
+     * @param  list<int>  $words  ids of the labels that people gave it
+     * @param  list<ExtraKind>  $extras  those that have not ended
+     */
     public function __construct(
         public int $nameId,
         public int $registrationId,
@@ -31,6 +36,9 @@ final readonly class CaseFile
         public string $registrant,
         public string $registrantMailbox,
         public string $reference,
+        public Disclosure $disclosure,
+        public array $servers,
+        public array $words,
         public int $acceptDays,
         public int $lotSize,
         public array $extras,

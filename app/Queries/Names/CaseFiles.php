@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
+use Acre\Core\Contact\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lock;
@@ -22,7 +23,7 @@ use Acre\Core\Time\Instant;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** The case files of held names, four queries for however many. */
+/** The case files of held names, five queries for however many. */
 final readonly class CaseFiles
 {
     public function __construct(private Connection $database, private int $askLead)
@@ -44,7 +45,7 @@ final readonly class CaseFiles
         $in = '{'.implode(',', $nameIds).'}';
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
-                r.statuses, r.lock, r.intent, r.registrant, r.registrant_mailbox, r.reference,
+                r.statuses, r.lock, r.intent, r.registrant, r.registrant_mailbox, r.reference, r.disclosure, r.servers,
                 a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at,
                 c.id AS client_id, c.name AS client_name, g.id AS registrar_id, g.name AS registrar_name,
                 g.receiver_by, g.confirms, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days,
@@ -60,10 +61,11 @@ final readonly class CaseFiles
         $prices = $this->prices($rows, $now);
         $extras = $this->extras($in);
         $waiting = $this->waiting($in);
+        $words = $this->words($in);
         $found = [];
         foreach ($rows as $row) {
             $id = $row->int('id');
-            $found[$id] = $this->file($row, $prices[$row->int('registrar_id')][$row->text('suffix')] ?? [], $extras[$id] ?? [], $waiting[$id] ?? null);
+            $found[$id] = $this->file($row, $prices[$row->int('registrar_id')][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null);
         }
         $ordered = [];
         foreach ($nameIds as $id) {
@@ -78,8 +80,9 @@ final readonly class CaseFiles
     /**
      * @param  array<string, Money>  $prices
      * @param  list<ExtraKind>  $extras
+     * @param  list<int>  $words
      */
-    private function file(Row $row, array $prices, array $extras, ?Waiting $waiting): CaseFile
+    private function file(Row $row, array $prices, array $extras, array $words, ?Waiting $waiting): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
         $fates = array_map(fn (mixed $fate): ?ExtraFate => is_string($fate) ? ExtraFate::tryFrom($fate) : null, $row->json('extras'));
@@ -115,6 +118,9 @@ final readonly class CaseFiles
             $row->textOrNull('registrant') ?? '',
             $row->textOrNull('registrant_mailbox') ?? '',
             $row->textOrNull('reference') ?? '',
+            Disclosure::from($row->text('disclosure')),
+            array_values(array_filter($row->json('servers'), is_string(...))),
+            $words,
             $row->int('accept_days'),
             $row->int('lot_size'),
             $extras,
@@ -155,6 +161,17 @@ final readonly class CaseFiles
         );
         foreach (Row::all($rows) as $row) {
             $found[$row->int('name_id')][] = ExtraKind::from($row->text('kind'));
+        }
+
+        return $found;
+    }
+
+    /** @return array<int, list<int>> */
+    private function words(string $in): array
+    {
+        $found = [];
+        foreach (Row::all($this->database->select('SELECT name_id, word_id FROM name_words WHERE name_id = ANY (?::bigint[]) ORDER BY word_id', [$in])) as $row) {
+            $found[$row->int('name_id')][] = $row->int('word_id');
         }
 
         return $found;

@@ -16,15 +16,28 @@ final readonly class ReadRoll
 {
     public const COUNTED = 10_000;
 
+    /** From so many letters on a part is looked for anywhere; below, only at the beginning. */
+    private const LETTERS = 3;
+
+    private const SHOWN = [
+        'name_id', 'ascii', 'unicode', 'client_name', 'registrar_name', 'account_number', 'phase', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'disclosure',
+        'servers', 'marks', 'suffix', 'created_on', 'ends_on', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts',
+    ];
+
     public function __construct(private Connection $database)
     {
     }
 
     public function page(RollFilter $filter, Instant $today, int $size): RollPage
     {
+        $found = $this->names($filter, $today);
+        $counted = $this->database->query()->fromSub((clone $found)->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->count();
         $column = $filter->sort->column();
-        $query = $this->filtered($filter, $today)
-            ->orderBy($column)->orderBy('name_id')->limit($size + 1);
+        // Few that no index keeps in order are gathered first: walking the order until fifty are met could take the whole Roll.
+        $query = $counted <= self::COUNTED && $filter->isScattered()
+            ? $this->database->query()->fromSub($found->select(self::SHOWN)->offset(0), 'found')
+            : $found->select(self::SHOWN);
+        $query->orderBy($column)->orderBy('name_id')->limit($size + 1);
         $place = $this->place($filter);
         if ($place !== null) {
             $cast = $filter->sort === Sort::Name ? 'text' : 'timestamptz';
@@ -33,7 +46,6 @@ final readonly class ReadRoll
         $rows = Row::all($query->get());
         $more = count($rows) > $size;
         $rows = array_slice($rows, 0, $size);
-        $counted = $this->database->query()->fromSub($this->filtered($filter, $today)->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->count();
         $last = $rows === [] ? null : $rows[count($rows) - 1];
 
         return new RollPage(
@@ -42,18 +54,19 @@ final readonly class ReadRoll
         );
     }
 
-    private function filtered(RollFilter $filter, Instant $today): Builder
+    /** The standings that the sentence is about, in no order. */
+    public function names(RollFilter $filter, Instant $today): Builder
     {
-        $query = $this->database->table('standings')
-            ->when($filter->client !== null, fn (Builder $query) => $query->where('client_id', $filter->client))
-            ->when($filter->registrar !== null, fn (Builder $query) => $query->where('registrar_id', $filter->registrar))
-            ->when($filter->account !== null, fn (Builder $query) => $query->where('account_id', $filter->account));
-        if ($filter->text !== '') {
-            $query->whereRaw(
-                "lower(ascii || ' ' || unicode || ' ' || client_name || ' ' || account_number || ' ' || registrant) LIKE ?",
-                ['%'.addcslashes($this->needle($filter->text), '%_\\').'%'],
-            );
+        $query = $this->database->table('standings');
+        foreach (['client_id' => $filter->client, 'registrar_id' => $filter->registrar, 'account_id' => $filter->account] as $column => $id) {
+            if ($id !== null) {
+                $query->where($column, $id);
+            }
         }
+        foreach ($filter->facets as $word => $value) {
+            Facet::from($word)->narrow($query, $value);
+        }
+        $this->text($query, $filter->text);
         $days = $filter->ending->days();
         if ($days !== null) {
             $query->where('ends_on', '>=', $today->isoSecond())->where('ends_on', '<=', $today->plusDays($days)->isoSecond());
@@ -63,6 +76,21 @@ final readonly class ReadRoll
         }
 
         return $query;
+    }
+
+    private function text(Builder $query, string $text): void
+    {
+        if ($text === '') {
+            return;
+        }
+        $needle = $this->needle($text);
+        if (mb_strlen($needle) >= self::LETTERS) {
+            $query->where('sought', 'like', '%'.addcslashes($needle, '%_\\').'%');
+
+            return;
+        }
+        $beyond = $needle."\u{10FFFF}";
+        $query->where(fn (Builder $either) => $either->whereBetween('ascii', [$needle, $beyond])->orWhereBetween('unicode', [$needle, $beyond]));
     }
 
     /** What was typed, or the name in it when a web address was pasted. */

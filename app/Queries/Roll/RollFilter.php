@@ -7,6 +7,7 @@ namespace App\Queries\Roll;
 /** The Roll's sentence, as the address holds it. */
 final readonly class RollFilter
 {
+    /** @param  array<string, string>  $facets  by the word of the facet in the address */
     public function __construct(
         public ?int $client = null,
         public ?int $registrar = null,
@@ -15,7 +16,50 @@ final readonly class RollFilter
         public Ending $ending = Ending::Any,
         public Sort $sort = Sort::Next,
         public ?string $after = null,
+        public array $facets = [],
     ) {
+    }
+
+    /**
+     * From words as they stand in an address; what says nothing sensible is read as if it were not there, so that a link
+     * from a mail never fails.
+     *
+     * @param  array<array-key, mixed>  $words
+     */
+    public static function read(array $words): self
+    {
+        $text = function (string $key) use ($words): string {
+            $value = $words[$key] ?? '';
+
+            return is_string($value) || is_int($value) ? mb_substr(trim(mb_scrub(str_replace("\0", '', (string) $value))), 0, 300) : '';
+        };
+        $id = fn (string $key): ?int => preg_match('/^\d{1,15}$/D', $text($key)) === 1 ? (int) $text($key) : null;
+        $facets = [];
+        foreach (Facet::cases() as $facet) {
+            $facets[$facet->value] = ltrim($text($facet->value), $facet === Facet::Suffix ? '.' : '');
+        }
+
+        return new self(
+            $id('client'), $id('registrar'), $id('account'), mb_substr($text('q'), 0, 200),
+            Ending::tryFrom($text('ending')) ?? Ending::Any, Sort::tryFrom($text('sort')) ?? Sort::Next,
+            $text('after') === '' ? null : $text('after'),
+            array_filter($facets, fn (string $value): bool => $value !== ''),
+        );
+    }
+
+    /**
+     * The sentence as words of an address, without the place in the list.
+     *
+     * @return array<string, string|int>
+     */
+    public function words(): array
+    {
+        return array_filter([
+            'client' => $this->client, 'registrar' => $this->registrar, 'account' => $this->account, 'q' => $this->text,
+            'ending' => $this->ending === Ending::Any ? null : $this->ending->value,
+            'sort' => $this->sort === Sort::Next ? null : $this->sort->value,
+            ...$this->facets,
+        ], fn (string|int|null $value): bool => $value !== null && $value !== '');
     }
 
     /**
@@ -23,20 +67,35 @@ final readonly class RollFilter
      *
      * @param  array<string, string|int|null>  $change
      */
-    public function address(array $change = []): string
+    public function address(array $change = [], string $route = 'roll'): string
     {
-        $query = array_filter([
-            'client' => $this->client, 'registrar' => $this->registrar, 'account' => $this->account, 'q' => $this->text,
-            'ending' => $this->ending === Ending::Any ? null : $this->ending->value,
-            'sort' => $this->sort === Sort::Next ? null : $this->sort->value,
-            ...$change,
-        ], fn (string|int|null $value): bool => $value !== null && $value !== '');
+        return route($route, array_filter([...$this->words(), ...$change], fn (string|int|null $value): bool => $value !== null && $value !== ''));
+    }
 
-        return route('roll', $query);
+    public function facet(Facet $facet): ?string
+    {
+        return $this->facets[$facet->value] ?? null;
     }
 
     public function isNarrowed(): bool
     {
-        return $this->client !== null || $this->registrar !== null || $this->account !== null || $this->text !== '' || $this->ending !== Ending::Any;
+        return array_diff_key($this->words(), ['sort' => 1]) !== [];
+    }
+
+    /** Whether no index holds its names in the order of its sort. */
+    public function isScattered(): bool
+    {
+        $narrowing = array_keys(array_diff_key($this->words(), ['sort' => 1]));
+        if (count($narrowing) !== 1) {
+            return $narrowing !== [];
+        }
+        $facet = Facet::tryFrom($narrowing[0]);
+
+        return match (true) {
+            $facet === Facet::Phase => $this->sort === Sort::Name,
+            $facet !== null => ! $facet->isIndexed() || $this->sort !== Sort::Next,
+            $narrowing[0] === 'ending' => $this->sort !== Sort::Ends,
+            default => $narrowing[0] === 'q',
+        };
     }
 }

@@ -22,9 +22,10 @@
                 @endif
             @endforeach
         </nav>
-        <form class="mast-find" action="{{ route('roll') }}" role="search">
+        <form class="mast-find" action="{{ route('find') }}" role="search">
             <input type="search" name="q" aria-label="Find a name, account, client" placeholder="Find a name, account, client" maxlength="200">
             <kbd aria-hidden="true">/</kbd>
+            <div class="menu-sheet mast-found" data-found hidden></div>
         </form>
         <time class="mast-day" datetime="{{ $clock->today()->date() }}">{{ App\Support\Dates::full($clock->today()) }}</time>
         <a class="mast-help" href="{{ route('words') }}" aria-label="Words and shortcuts" title="Words and shortcuts">?</a>

@@ -2,7 +2,7 @@
 @can('prepare')
 <aside class="foot" id="sheaf" aria-label="The sheaf" @if ($sheaf->count() === 0) hidden @endif>
     <div class="foot-say" aria-live="polite">
-        <p><strong data-sheaf-count>{{ $sheaf->count() }}</strong> <strong>in the</strong> <strong class="term" title="{{ __('words.explained.sheaf') }}">sheaf</strong> <span class="lesser" data-sheaf-told>{{ $sheaf->told() }}</span></p>
+        <p><a href="{{ route('sheaf.show') }}" title="{{ __('words.explained.sheaf') }}"><strong data-sheaf-count>{{ number_format($sheaf->count()) }}</strong> <strong>in the sheaf</strong></a> <span class="lesser" data-sheaf-told>{{ $sheaf->told() }}</span></p>
     </div>
     <a class="button main" href="{{ route('hand-over', ['of' => 'sheaf']) }}">Hand over</a>
     <form method="post" action="{{ route('sheaf.empty') }}">@csrf @method('delete')<button class="plain">Empty</button></form>

@@ -2,45 +2,93 @@
     @inject('current', App\View\CurrentSheaf::class)
     @php($sheaf = $current->get())
     <div class="head">
-        <div>
-            <h1>The Roll</h1>
-            <div class="sentence">
-                @php($client = $clients->firstWhere('id', $filter->client))
-                @php($registrar = $registrars->firstWhere('id', $filter->registrar))
-                @php($account = $registrars->pluck('accounts')->flatten()->firstWhere('id', $filter->account))
-                Showing <strong>{{ $page->more ? 'more than '.number_format($page->count) : number_format($page->count) }} {{ $page->count === 1 ? 'name' : 'names' }}</strong> held for
-                <x-word :label="$client?->name ?? 'every client'">
-                    <a href="{{ $filter->address(['client' => null]) }}" @if ($filter->client === null) aria-current="true" @endif>every client</a>
-                    @foreach ($clients as $one)
-                        <a href="{{ $filter->address(['client' => $one->id]) }}" @if ($one->id === $filter->client) aria-current="true" @endif>{{ $one->name }}</a>
-                    @endforeach
-                </x-word>
-                at
-                <x-word :label="$account !== null ? $registrars->firstWhere('id', $account->registrar_id)->name.' '.$account->number : ($registrar?->name ?? 'every registrar')">
-                    <a href="{{ $filter->address(['registrar' => null, 'account' => null]) }}" @if ($filter->registrar === null && $filter->account === null) aria-current="true" @endif>every registrar</a>
-                    @foreach ($registrars as $one)
-                        <a href="{{ $filter->address(['registrar' => $one->id, 'account' => null]) }}" @if ($one->id === $filter->registrar) aria-current="true" @endif><strong>{{ $one->name }}</strong></a>
-                        @foreach ($one->accounts as $each)
-                            <a class="inner" href="{{ $filter->address(['account' => $each->id, 'registrar' => null]) }}" @if ($each->id === $filter->account) aria-current="true" @endif>account {{ $each->number }}</a>
+        <h1>The Roll</h1>
+        <div class="head-deeds">
+            @can('prepare')<a href="{{ route('bring-in.create') }}">Bring names in</a>@endcan
+            @if ($views->isNotEmpty())
+                <details class="menu"><summary class="link">{{ $view?->name ?? 'Views' }}</summary>
+                    <div class="menu-sheet views">
+                        @foreach ($views as $one)
+                            <p><a href="{{ route('roll', [...$one->sentence['words'], 'view' => $one->id]) }}" @if ($view?->id === $one->id) aria-current="true" @endif>{{ $one->name }}</a>
+                                @if ($one->user_id !== auth()->id())<span class="lesser">{{ $one->user->name }}’s</span>@elseif ($one->shared)<span class="lesser">shared</span>@endif
+                                @can('delete', $one)<form method="post" action="{{ route('roll.views.destroy', $one) }}">@csrf @method('delete')<button class="plain" aria-label="Keep {{ $one->name }} no longer">Let go</button></form>@endcan
+                            </p>
                         @endforeach
-                    @endforeach
-                </x-word>,
-                <x-word :label="__('roll.ending.'.$filter->ending->value)">
-                    @foreach (App\Queries\Roll\Ending::cases() as $one)
-                        <a href="{{ $filter->address(['ending' => $one === App\Queries\Roll\Ending::Any ? null : $one->value]) }}" @if ($one === $filter->ending) aria-current="true" @endif>{{ __('roll.ending.'.$one->value) }}</a>
-                    @endforeach
-                </x-word>,
-                <x-word :label="__('roll.sort.'.$filter->sort->value)">
-                    @foreach (App\Queries\Roll\Sort::cases() as $one)
-                        <a href="{{ $filter->address(['sort' => $one === App\Queries\Roll\Sort::Next ? null : $one->value]) }}" @if ($one === $filter->sort) aria-current="true" @endif>{{ __('roll.sort.'.$one->value) }}</a>
-                    @endforeach
-                </x-word>@if ($filter->text !== ''), with <strong>“{{ $filter->text }}”</strong> in them (<a href="{{ $filter->address(['q' => null]) }}">without</a>)@endif.
-            </div>
+                    </div>
+                </details>
+            @endif
+            <details class="menu"><summary class="link">Columns</summary>
+                <div class="menu-sheet">
+                    <form method="post" action="{{ route('roll.looks') }}" class="ticks">
+                        @csrf
+                        @foreach (App\View\RollColumn::cases() as $column)
+                            <label><input type="checkbox" name="columns[]" value="{{ $column->value }}" @checked($looks->has($column))> {{ __('roll.column.'.$column->value) }}</label>
+                        @endforeach
+                        <label class="apart"><input type="checkbox" name="compact" value="1" @checked($looks->compact)> Rows close together</label>
+                        <p><button>Show them so</button></p>
+                    </form>
+                </div>
+            </details>
         </div>
-        @can('prepare')
-            <p class="head-deeds"><a href="{{ route('bring-in.create') }}">Bring names in</a></p>
-        @endcan
     </div>
+    <div class="sentence">
+        @php($client = $clients->firstWhere('id', $filter->client))
+        @php($registrar = $registrars->firstWhere('id', $filter->registrar))
+        @php($account = $registrars->pluck('accounts')->flatten()->firstWhere('id', $filter->account))
+        Showing <strong>{{ $page->more ? 'more than '.number_format($page->count) : number_format($page->count) }} {{ $page->count === 1 ? 'name' : 'names' }}</strong> held for
+        <x-word :label="$client?->name ?? 'every client'">
+            <a href="{{ $filter->address(['client' => null]) }}" @if ($filter->client === null) aria-current="true" @endif>every client</a>
+            @foreach ($clients as $one)
+                <a href="{{ $filter->address(['client' => $one->id]) }}" @if ($one->id === $filter->client) aria-current="true" @endif>{{ $one->name }}</a>
+            @endforeach
+        </x-word>
+        at
+        <x-word :label="$account !== null ? $registrars->firstWhere('id', $account->registrar_id)->name.' '.$account->number : ($registrar?->name ?? 'every registrar')">
+            <a href="{{ $filter->address(['registrar' => null, 'account' => null]) }}" @if ($filter->registrar === null && $filter->account === null) aria-current="true" @endif>every registrar</a>
+            @foreach ($registrars as $one)
+                <a href="{{ $filter->address(['registrar' => $one->id, 'account' => null]) }}" @if ($one->id === $filter->registrar) aria-current="true" @endif><strong>{{ $one->name }}</strong></a>
+                @foreach ($one->accounts as $each)
+                    <a class="inner" href="{{ $filter->address(['account' => $each->id, 'registrar' => null]) }}" @if ($each->id === $filter->account) aria-current="true" @endif>account {{ $each->number }}</a>
+                @endforeach
+            @endforeach
+        </x-word>,
+        <x-word :label="__('roll.ending.'.$filter->ending->value)">
+            @foreach (App\Queries\Roll\Ending::cases() as $one)
+                <a href="{{ $filter->address(['ending' => $one === App\Queries\Roll\Ending::Any ? null : $one->value]) }}" @if ($one === $filter->ending) aria-current="true" @endif>{{ __('roll.ending.'.$one->value) }}</a>
+            @endforeach
+        </x-word>,
+        <x-word :label="__('roll.sort.'.$filter->sort->value)">
+            @foreach (App\Queries\Roll\Sort::cases() as $one)
+                <a href="{{ $filter->address(['sort' => $one === App\Queries\Roll\Sort::Next ? null : $one->value]) }}" @if ($one === $filter->sort) aria-current="true" @endif>{{ __('roll.sort.'.$one->value) }}</a>
+            @endforeach
+        </x-word>@foreach ($facets as $facet), <strong>{{ $facet->told }}</strong> (<a href="{{ $facet->without }}">without</a>)@endforeach
+        <x-word label="and …">
+            <form class="narrow-form" action="{{ route('roll') }}">
+                @foreach (array_diff_key($filter->words(), $filter->facets) as $word => $value)<input type="hidden" name="{{ $word }}" value="{{ $value }}">@endforeach
+                @foreach (App\Queries\Roll\Facet::cases() as $facet)
+                    @include('roll.facet')
+                @endforeach
+                <p><button class="main">Show these</button></p>
+            </form>
+        </x-word>
+        @if ($page->count > 0)
+            <span class="sentence-deeds">
+                @can('prepare')<form method="post" action="{{ route('sheaf.all') }}">@csrf @include('roll.sentence')<button class="plain">Tick all {{ $page->more ? 'of them' : number_format($page->count) }}</button></form>@endcan
+                <details class="menu word"><summary>Keep this view</summary>
+                    <div class="menu-sheet">
+                        <form method="post" action="{{ route('roll.views.store') }}">
+                            @csrf @include('roll.sentence')
+                            <x-field name="name" label="Its name" id="view-name" maxlength="80" required/>
+                            <p><label><input type="checkbox" name="shared" value="1"> Everybody here sees it</label></p>
+                            <p><button>Keep it</button></p>
+                        </form>
+                    </div>
+                </details>
+            </span>
+        @endif
+    </div>
+    @error('name')<p class="wrong" role="alert">{{ $message }}</p>@enderror
+    @error('columns')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     @if ($rows === [])
         <div class="empty">
             @if ($filter->isNarrowed() || $filter->after !== null)
@@ -55,20 +103,21 @@
     @else
         <form method="post" action="{{ route('sheaf.add') }}" id="ticks">
             @csrf
-            <table class="sheet roll">
+            <table @class(['sheet', 'roll', 'roll-close' => $looks->compact, 'roll-more' => count($looks->written()) > 0, 'roll-most' => count($looks->written()) > 2])>
                 <caption class="hide">Names, {{ __('roll.sort.'.$filter->sort->value) }}</caption>
                 <thead>
                 <tr>
                     <th class="c-tick" scope="col"><input type="checkbox" data-tick-all aria-label="Tick every name on this page"></th>
                     <th class="c-name" scope="col">Name, and whose it is</th>
                     <th class="c-held" scope="col">Where held</th>
-                    <th class="c-line" scope="col"><span class="hide">Life line</span><x-axis :axis="$axis" :today="$today"/></th>
+                    @foreach ($looks->written() as $column)<th class="c-more" scope="col">{{ __('roll.column.'.$column->value) }}</th>@endforeach
+                    @if ($looks->has(App\View\RollColumn::Line))<th class="c-line" scope="col"><span class="hide">Life line</span><x-axis :axis="$axis" :today="$today"/></th>@endif
                     <th class="c-next" scope="col">Next</th>
                 </tr>
                 </thead>
                 <tbody>
                 @foreach ($rows as $row)
-                    @include('roll.row', ['row' => $row, 'ticked' => $sheaf->has($row->id), 'todayAt' => $axis->at($today)])
+                    @include('roll.row', ['row' => $row, 'ticked' => $sheaf->has($row->id), 'todayAt' => $axis->at($today), 'line' => $looks->has(App\View\RollColumn::Line)])
                 @endforeach
                 </tbody>
             </table>

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Handover;
+namespace App\Http\Sheaf;
 
 use App\Http\SignedIn;
 use Illuminate\Foundation\Http\FormRequest;

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Roll;
+
+use App\View\Looks;
+use Illuminate\Http\RedirectResponse;
+
+/** Which columns a person sees, and how close the rows stand. */
+final readonly class LooksController
+{
+    public function __invoke(LooksRequest $request): RedirectResponse
+    {
+        $request->person()->update(['looks' => Looks::read($request->looks())->pack()]);
+
+        return back();
+    }
+}

@@ -1,0 +1,5 @@
+<?php
+
+declare(strict_types=1);
+
+return ['kind' => ['names' => 'Names', 'alike' => 'Names that come close', 'accounts' => 'Accounts', 'clients' => 'Clients', 'registrars' => 'Registrars', 'dockets' => 'Dockets']];

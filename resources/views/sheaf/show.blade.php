@@ -1,0 +1,30 @@
+<x-layout title="The sheaf" area="Roll">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('roll') }}">The Roll</a></nav>
+    <h1>The sheaf</h1>
+    <p class="sentence">{{ $sheaf->count() === 0 ? 'Nothing is gathered yet.' : number_format($sheaf->count()).($sheaf->count() === 1 ? ' name' : ' names').' gathered: '.$sheaf->told().'. They stay here until you take them out, also when you sign out.' }}</p>
+    <form method="post" action="{{ route('sheaf.paste') }}" class="card fields">
+        @csrf
+        <x-field name="names" type="area" label="Put in a list of names" note="Paste it as it is: lines, commas, semicolons, tabs or blanks between, web addresses too." rows="4" required/>
+        <p><button class="main">Put them in</button></p>
+    </form>
+    @if ($rows !== [])
+        <form method="post" action="{{ route('sheaf.remove') }}">
+            @csrf @method('patch')
+            <table class="sheet low">
+                <caption>What is in it{{ count($rows) < $sheaf->count() ? ': the first '.count($rows) : '' }}</caption>
+                <thead><tr><th scope="col">Name</th><th scope="col">Whose it is</th><th scope="col">Where held</th><th scope="col">Next</th><th scope="col"><span class="hide">Take it out</span></th></tr></thead>
+                <tbody>
+                @foreach ($rows as $row)
+                    <tr>
+                        <th scope="row"><a class="name" href="{{ route('names.show', $row->text('ascii')) }}">{{ $row->text('unicode') }}</a></th>
+                        <td>{{ $row->text('client_name') }}</td>
+                        <td>{{ $row->text('registrar_name') }} {{ $row->text('account_number') }}</td>
+                        <td>{{ $words->next($row)[0] }}</td>
+                        <td class="sum"><button class="plain" name="names[]" value="{{ $row->int('name_id') }}" aria-label="Take out {{ $row->text('unicode') }}">Take out</button></td>
+                    </tr>
+                @endforeach
+                </tbody>
+            </table>
+        </form>
+    @endif
+</x-layout>
