@@ -9,6 +9,7 @@ use App\Http\Find\FindController;
 use App\Http\Handover\HandOverController;
 use App\Http\Imports\ImportController;
 use App\Http\Names\NameController;
+use App\Http\Notes\NoteController;
 use App\Http\People\PersonController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
@@ -78,6 +79,14 @@ Route::middleware('auth')->group(function (): void {
         Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare')->whereNumber($one);
     }
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');
+
+    Route::controller(NoteController::class)->name('notes.')->group(function (): void {
+        Route::post('names/{name}/notes', 'onName')->name('on-name')->middleware('can:change,name');
+        Route::post('accounts/{account}/notes', 'onAccount')->name('on-account')->middleware('can:prepare')->whereNumber('account');
+        Route::post('clients/{client}/notes', 'onClient')->name('on-client')->middleware('can:prepare')->whereNumber('client');
+        Route::get('notes/{note}/file', 'file')->name('file')->middleware('can:view,note')->whereNumber('note');
+        Route::delete('notes/{note}', 'destroy')->name('destroy')->middleware('can:delete,note')->whereNumber('note');
+    });
 
     Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->whereNumber('person')->group(function (): void {
         Route::get('/', 'index')->name('index');

@@ -7,6 +7,7 @@ namespace App\Models;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $unicode
  * @property string $suffix
  * @property-read Registration|null $registration
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Word> $words
  */
 final class Name extends Model
 {
@@ -56,5 +58,11 @@ final class Name extends Model
     public function docketLines(): HasMany
     {
         return $this->hasMany(DocketLine::class);
+    }
+
+    /** @return BelongsToMany<Word, $this> */
+    public function words(): BelongsToMany
+    {
+        return $this->belongsToMany(Word::class, 'name_words')->orderByRaw('lower(label)');
     }
 }

@@ -11,6 +11,7 @@ return [
         'either' => '“:value” is neither yes nor no.',
         'mailbox' => '“:value” is not a mailbox.',
         'long' => 'The value is longer than 200 characters.',
+        'long_word' => 'The word “:value” is longer than :most letters.',
         'twice' => 'Line :line has this name already.',
         'no_account' => 'Neither the line nor the page says in which account it is.',
         'other_account' => 'On the Roll it is in :account. A file does not move a name: hand it over, or correct the file.',
@@ -20,7 +21,7 @@ return [
     'field' => [
         'name' => 'the name', 'created' => 'registered on', 'ends' => 'ends on', 'moved' => 'came from another registrar on', 'account' => 'account number', 'client' => 'client',
         'registrant' => 'registrant', 'mailbox' => 'registrant’s mailbox', 'reference' => 'the registrar’s own number', 'intent' => 'renews by itself (yes or no)', 'lock' => 'transfer lock (yes or no)',
-        'statuses' => 'status', 'raw' => 'kept as it is',
+        'statuses' => 'status', 'disclosure' => 'public record (privacy: yes or no)', 'servers' => 'name server', 'words' => 'words', 'left_out' => 'left out', 'raw' => 'kept as it is',
     ],
     'order' => ['ymd' => 'year, month, day', 'dmy' => 'day, month, year', 'mdy' => 'month, day, year'],
     'account_elsewhere' => 'This account is at another registrar than the one chosen above.',

@@ -138,10 +138,48 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('pim@harrow-tern.example', self::PASSWORD);
         foreach (['/roll', '/names/tern.works', '/dockets/4', '/clients/2', '/registrars/1', '/accounts/1'] as $path) {
             $window->go($path);
-            self::assertSame(0, $window->count('main form[method=post] button, .foot button, main a.button[href*="/edit"], main a[href$="/create"]'), $path);
+            self::assertSame(0, $window->count('main form[method=post]:not([action*="/roll/"]) button, .foot button, main a.button[href*="/edit"], main a[href$="/create"]'), $path);
         }
         $window->goPlainly('/bring-in');
         self::assertStringContainsString('Not yours to do', $window->text('h1'));
+    }
+
+    public function test_the_roll_is_narrowed_kept_and_gathered_whole(): void
+    {
+        $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD)->go('/roll');
+        $window->find('.sentence details.word:has(.narrow-form) > summary')->click();
+        $window->choose('#facet-lock', 'off')->type('#facet-suffix', 'com')->press('Show these');
+        self::assertStringContainsString('under .com (without), lock off (without)', $window->text('.sentence'));
+        $shown = $window->count('table.roll tbody tr');
+        self::assertGreaterThan(2, $shown);
+        $window->find('.sentence-deeds details > summary')->click();
+        $window->type('#view-name', 'Unlocked .com')->press('Keep it');
+        $window->find('.head-deeds details:last-of-type > summary')->click();
+        $window->find('input[value=registrant]')->click();
+        $window->press('Show them so');
+        self::assertSame(1, $window->count('th.c-more'));
+        $window->press('Tick all');
+        self::assertSame($shown, (int) $window->text('[data-sheaf-count]'));
+        $window->follow('#sheaf .foot-say a')->press('Take out');
+        self::assertSame($shown - 1, (int) $window->text('[data-sheaf-count]'));
+        $window->type('#f-names', 'tern.works, nobody-has-this.com')->press('Put them in');
+        self::assertStringContainsString('nobody-has-this.com', $window->text('.told'));
+        self::assertSame($shown, (int) $window->text('[data-sheaf-count]'));
+        $window->press('Empty');
+        self::assertSame([], $window->axe());
+        self::assertSame([], $window->complaints());
+    }
+
+    public function test_what_is_typed_in_the_mast_is_found_while_it_is_typed(): void
+    {
+        $window = $this->window()->signIn('pim@harrow-tern.example', self::PASSWORD)->go('/roll');
+        $window->keys('/');
+        $window->keys('wickerby bel')->waitForText('.mast-found', 'Wickerby Bell Foundry');
+        self::assertSame([], $window->axe());
+        $window->keys(WebDriverKeys::ESCAPE);
+        self::assertFalse($window->find('.mast-found')->isDisplayed());
+        $window->go('/find?q=tern.works');
+        self::assertSame('tern.works', $window->text('h1'));
     }
 
     public function test_the_keyboard_reaches_everything(): void
@@ -150,7 +188,7 @@ final class JourneyTest extends TestCase
         $window->keys('/');
         self::assertSame('q', $window->focused()->getAttribute('name'));
         $window->keys('choir-nights', WebDriverKeys::ENTER)->waitForText('.sentence', '“choir-nights”');
-        $window->ready();
+        $window->ready()->follow('main a[href*="/roll?q=choir-nights"]');
         self::assertSame(1, $window->count('table.roll tbody tr'));
         // The first dotted word: its list opens with Enter and closes with Escape, and the word keeps the focus.
         $window->driver->executeScript("document.querySelector('.word summary').focus()");

@@ -35,6 +35,11 @@ final class StandingsTest extends TestCase
         return Row::of(DB::table('standings')->where('name_id', $nameId)->sole());
     }
 
+    private static function age(int $nameId): Row
+    {
+        return Row::of(DB::table('standing_ages')->where('name_id', $nameId)->sole());
+    }
+
     public function test_a_case_file_holds_what_the_core_asks(): void
     {
         $name = $this->house->name('bell.com', facts: ['statuses' => ['clientHold', 'nonsense'], 'lock' => 'on', 'registrant' => 'The Foundry', 'reference' => 'R-1', 'moved_on' => Instant::of('2026-08-20')]);
@@ -94,18 +99,30 @@ final class StandingsTest extends TestCase
         }));
         self::assertSame([1], $told);
         self::assertSame('late_plain', self::standing($due->id)->text('next_kind'));
-        self::assertSame('2026-10-06', self::standing($later->id)->instant('stands_from')?->date());
-        self::assertSame('2026-10-12', self::standing($due->id)->instant('stands_from')?->date());
+        self::assertSame('2026-10-06', self::age($later->id)->instant('stands_from')?->date());
+        self::assertSame('2026-10-12', self::age($due->id)->instant('stands_from')?->date());
+    }
+
+    public function test_what_comes_out_as_it_stood_is_not_written(): void
+    {
+        $name = $this->house->name('bell.com');
+        // Spoilt behind its back: whatever is not written stays spoilt.
+        DB::table('standings')->update(['client_name' => 'spoilt']);
+        app(MakeStandings::class)->of([$name->id]);
+        self::assertSame('spoilt', self::standing($name->id)->text('client_name'));
+        $this->house->foundry->update(['name' => 'The Bell Foundry']);
+        app(MakeStandings::class)->of([$name->id]);
+        self::assertSame('The Bell Foundry', self::standing($name->id)->text('client_name'));
     }
 
     public function test_another_rulebook_makes_them_due(): void
     {
         $name = $this->house->name('bell.com');
         self::assertSame(0, app(MakeStandings::class)->staleByRulebook());
-        DB::table('standings')->update(['rulebook' => 'another']);
+        DB::table('standing_ages')->update(['rulebook' => 'another']);
         self::assertSame(1, app(MakeStandings::class)->staleByRulebook());
         self::assertSame(1, app(MakeStandings::class)->due());
-        self::assertSame(app(Rulebook::class)->digest(), self::standing($name->id)->text('rulebook'));
+        self::assertSame(app(Rulebook::class)->digest(), self::age($name->id)->text('rulebook'));
     }
 
     public function test_a_name_that_nobody_holds_any_more_leaves_the_roll(): void

@@ -19,12 +19,24 @@ enum ImportField: string
     case Intent = 'intent';
     case Lock = 'lock';
     case Statuses = 'statuses';
+    case Disclosure = 'disclosure';
+    /** May stand in several columns, a host each. */
+    case Servers = 'servers';
+    /** Labels that people gave. */
+    case Words = 'words';
+    /** What our own lists say and no list can tell us. */
+    case LeftOut = 'left_out';
     /** Kept as it is, under its heading. */
     case Raw = 'raw';
 
     public function isDate(): bool
     {
         return $this === self::Created || $this === self::Ends || $this === self::Moved;
+    }
+
+    public function mayRepeat(): bool
+    {
+        return $this === self::Servers || $this === self::Raw || $this === self::LeftOut;
     }
 
     /** @return list<string> headings that mean it, letters and digits only */
@@ -43,6 +55,10 @@ enum ImportField: string
             self::Intent => ['intent', 'autorenew', 'autorenewal', 'renewal', 'renewautomatically', 'renew'],
             self::Lock => ['lock', 'locked', 'transferlock', 'registrarlock'],
             self::Statuses => ['status', 'statuses', 'eppstatus', 'state'],
+            self::Disclosure => ['disclosure', 'publicrecord', 'privacy', 'whoisprivacy', 'idprotect', 'idprotection', 'privacyprotection', 'datenschutz'],
+            self::Servers => ['servers', 'nameserver', 'nameservers', 'ns', 'ns1', 'ns2', 'ns3', 'ns4', 'nameserver1', 'nameserver2', 'nameserver3', 'nameserver4', 'dns', 'dns1', 'dns2', 'serveurs', 'serveursdenoms'],
+            self::Words => ['words', 'tags', 'labels', 'schlagwörter', 'étiquettes'],
+            self::LeftOut => ['registrar', 'unicode', 'suffix', 'phase', 'next', 'nexton', 'yearcosts', 'currency'],
             self::Raw => [],
         };
     }

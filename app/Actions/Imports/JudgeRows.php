@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
+use App\Actions\Names\Labels;
 use App\Models\Import;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -71,13 +72,18 @@ final readonly class JudgeRows
             $now = match ($field) {
                 'created', 'ends', 'moved' => $held->instant("{$field}_on")?->date(),
                 'mailbox' => $held->textOrNull('registrant_mailbox'),
-                'statuses', 'raw' => $held->json($field),
+                'statuses', 'raw', 'servers' => $held->json($field),
+                'words' => $held->json('labels'),
                 default => $held->textOrNull($field),
             };
             if ($field === 'raw' && is_array($now) && is_array($after)) {
                 $after = [...$now, ...$after];
                 ksort($after);
                 ksort($now);
+            }
+            if ($field === 'words' && is_array($now) && is_array($after)) {
+                // A list adds words and takes none away: another list may have given them.
+                $after = Labels::joined($now, $after);
             }
             if ($now !== $after) {
                 $changes[] = [$field, $now, $after];
@@ -100,7 +106,8 @@ final readonly class JudgeRows
             ->join('accounts', 'accounts.id', '=', 'holdings.account_id')
             ->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
             ->join('clients', 'clients.id', '=', 'holdings.client_id')
-            ->select(['names.ascii', 'registrations.*', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])->get();
+            ->select(['names.ascii', 'registrations.*', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])
+            ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = names.id) AS labels")->get();
         foreach (Row::all($rows) as $row) {
             $found[$row->text('ascii')] = $row;
         }

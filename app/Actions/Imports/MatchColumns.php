@@ -64,7 +64,7 @@ final class MatchColumns
     {
         $plain = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', mb_strtolower($heading));
         foreach (ImportField::cases() as $field) {
-            if (in_array($plain, $field->headings(), true) && ! in_array($field, $taken, true)) {
+            if (in_array($plain, $field->headings(), true) && ($field->mayRepeat() || ! in_array($field, $taken, true))) {
                 return $field;
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use Acre\Core\Contact\Disclosure;
+use Acre\Core\Delegation\ServerNames;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
@@ -11,6 +13,7 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Wire\Csv\CsvRow;
 use Acre\Wire\Csv\DateOrder;
+use App\Actions\Names\Labels;
 
 /** Reads one line of a list into facts, or says which value is wrong and why. */
 final readonly class ReadRow
@@ -35,14 +38,17 @@ final readonly class ReadRow
     public function handle(CsvRow $row): array
     {
         $name = null;
-        $facts = $raw = [];
+        $facts = $raw = $servers = [];
         foreach ($this->columns as $column => $field) {
             $value = $row->cell($column);
-            if ($value === '') {
+            if ($value === '' || $field === ImportField::LeftOut) {
                 continue;
             }
             if ($field === ImportField::Name) {
                 $name = $this->name($value);
+            } elseif ($field === ImportField::Servers) {
+                $servers = [...$servers, ...$this->servers($value)];
+                $facts['servers'] = array_values(array_unique($servers));
             } elseif ($field === ImportField::Raw) {
                 $raw[$this->headings[$column] === '' ? 'column '.($column + 1) : $this->headings[$column]] = mb_substr($value, 0, 1000);
             } else {
@@ -82,10 +88,12 @@ final readonly class ReadRow
             ImportField::Created, ImportField::Ends, ImportField::Moved => $this->order->read($value) ?? throw RefusedRow::because('date', $value),
             ImportField::Intent => $this->either($value, Intent::ByItself->value, Intent::WhenTold->value, array_column(Intent::cases(), 'value')),
             ImportField::Lock => $this->either($value, Lock::On->value, Lock::Off->value, array_column(Lock::cases(), 'value')),
+            ImportField::Disclosure => $this->either($value, Disclosure::Replaced->value, Disclosure::Shown->value, array_column(Disclosure::cases(), 'value')),
             ImportField::Statuses => $this->statuses($value),
+            ImportField::Words => $this->labels($value),
             ImportField::Mailbox => mb_strlen($value) <= 320 && str_contains($value, '@') ? $value : throw RefusedRow::because('mailbox', $value),
             ImportField::Client, ImportField::Registrant, ImportField::Reference, ImportField::Account => mb_strlen($value) <= 200 ? $value : throw RefusedRow::because('long', $value),
-            ImportField::Name, ImportField::Raw => $value,
+            ImportField::Name, ImportField::Servers, ImportField::LeftOut, ImportField::Raw => $value,
         };
     }
 
@@ -100,6 +108,29 @@ final readonly class ReadRow
             in_array($plain, self::NO, true) => $no,
             default => throw RefusedRow::because('either', $value),
         };
+    }
+
+    /** @return list<string> */
+    private function servers(string $value): array
+    {
+        try {
+            return ServerNames::read($value);
+        } catch (NameError $e) {
+            throw RefusedRow::saying($e->getMessage(), $value);
+        }
+    }
+
+    /** @return list<string> */
+    private function labels(string $value): array
+    {
+        $labels = Labels::read($value);
+        foreach ($labels as $label) {
+            if (mb_strlen($label) > Labels::LENGTH) {
+                throw RefusedRow::because('long_word', $label, ['most' => Labels::LENGTH]);
+            }
+        }
+
+        return $labels;
     }
 
     /** @return list<string> */

@@ -7,6 +7,7 @@ namespace App\Actions\Imports;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Casts\AsSpan;
@@ -26,7 +27,7 @@ use Illuminate\Database\Connection;
  */
 final readonly class WriteImport
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private int $chunk)
     {
     }
 
@@ -89,6 +90,8 @@ final readonly class WriteImport
             'name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $account->id, 'client_id' => $client->id, 'span' => AsSpan::write(Span::since($now)),
         ]);
 
+        $this->label($name->id, $facts);
+
         return $name->id;
     }
 
@@ -106,8 +109,17 @@ final readonly class WriteImport
         $registration->version++;
         $registration->sources = [...$registration->sources, ...$this->sources($import, array_keys($changed))];
         $registration->save();
+        $this->label($name->id, $changed);
 
         return $name->id;
+    }
+
+    /** @param  array<array-key, mixed>  $facts */
+    private function label(int $nameId, array $facts): void
+    {
+        if (is_array($facts['words'] ?? null)) {
+            $this->words->give([$nameId], array_values(array_filter($facts['words'], is_string(...))));
+        }
     }
 
     /**
@@ -121,7 +133,7 @@ final readonly class WriteImport
             $columns += match ($field) {
                 'created', 'ends', 'moved' => ["{$field}_on" => is_string($value) ? Instant::of($value) : null],
                 'mailbox' => ['registrant_mailbox' => $value],
-                'statuses', 'raw', 'intent', 'lock', 'registrant', 'reference' => [$field => $value],
+                'statuses', 'raw', 'intent', 'lock', 'registrant', 'reference', 'disclosure', 'servers' => [$field => $value],
                 default => [],
             };
         }

@@ -37,7 +37,7 @@ final class ColumnsRequest extends FormRequest
                 $validator->errors()->add('columns', __('imports.no_name_column'));
             }
             foreach (array_count_values($fields) as $field => $count) {
-                if ($count > 1 && $field !== ImportField::Raw->value) {
+                if ($count > 1 && ! ImportField::from($field)->mayRepeat()) {
                     $validator->errors()->add('columns', __('imports.same_field', ['field' => __('imports.field.'.$field)]));
                 }
             }

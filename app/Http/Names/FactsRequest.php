@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Names;
 
+use Acre\Core\Contact\Disclosure;
+use Acre\Core\Delegation\ServerNames;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
 use App\Http\SignedIn;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -26,6 +30,8 @@ final class FactsRequest extends FormRequest
             'lock' => ['required', Rule::enum(Lock::class)],
             'registrant' => ['nullable', 'string', 'max:300'],
             'registrant_mailbox' => ['nullable', 'string', 'max:320'],
+            'disclosure' => ['sometimes', 'required', Rule::enum(Disclosure::class)],
+            'servers' => ['nullable', 'string', 'max:4000', $this->hosts(...)],
             'version' => ['required', 'integer'],
         ];
     }
@@ -38,6 +44,19 @@ final class FactsRequest extends FormRequest
             $facts[$date] = is_string($facts[$date] ?? null) ? Instant::of($facts[$date]) : null;
         }
 
+        if (array_key_exists('servers', $facts)) {
+            $facts['servers'] = ServerNames::read(is_string($facts['servers']) ? $facts['servers'] : '');
+        }
+
         return $facts;
+    }
+
+    private function hosts(string $field, mixed $value, Closure $fail): void
+    {
+        try {
+            ServerNames::read(is_string($value) ? $value : '');
+        } catch (NameError $e) {
+            $fail($e->getMessage());
+        }
     }
 }

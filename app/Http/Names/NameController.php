@@ -32,7 +32,7 @@ final readonly class NameController
         $file = $this->files->of([$name->id], $now)[$name->id] ?? abort(404);
         $life = $file->life($this->book, $now);
         $chain = $this->history->chain($name->id);
-        $name->load('registration.extras');
+        $name->load(['registration.extras', 'words']);
         $on = $this->asked($request);
 
         return view('names.show', [

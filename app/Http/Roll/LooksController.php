@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Roll;
 
+use App\Queries\Roll\RollFilter;
 use App\View\Looks;
 use Illuminate\Http\RedirectResponse;
 
@@ -14,6 +15,7 @@ final readonly class LooksController
     {
         $request->person()->update(['looks' => Looks::read($request->looks())->pack()]);
 
-        return back();
+        // To the sentence, without the view whose columns it was seen in.
+        return redirect(RollFilter::read($request->all())->address());
     }
 }

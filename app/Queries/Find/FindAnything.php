@@ -27,7 +27,7 @@ final readonly class FindAnything
     private const GATHERED = 200;
 
     /** How alike a misspelt word must be, from 0 to 1: the house's own choice. */
-    private const ALIKE = 0.45;
+    private const ALIKE = 0.4;
 
     public function __construct(private Connection $database, private FindAccounts $accounts)
     {

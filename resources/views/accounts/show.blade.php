@@ -16,4 +16,5 @@
             <div><dt>Remarks</dt><dd>{{ $account->remarks ?? 'none' }}</dd></div>
         </dl>
     </section>
+    <x-notes :of="$account" route="notes.on-account"/>
 </x-layout>

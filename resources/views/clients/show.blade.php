@@ -16,4 +16,5 @@
             <dl class="facts"><div><dt>Mailbox</dt><dd>{{ $client->mailbox ?? 'not written down' }}</dd></div><div><dt>Remarks</dt><dd>{{ $client->remarks ?? 'none' }}</dd></div></dl>
         </section>
     </div>
+    <x-notes :of="$client" route="notes.on-client"/>
 </x-layout>

@@ -13,6 +13,8 @@
             <x-choice name="lock" label="Transfer lock" :value="$registration->lock->value" words="words.lock"/>
             <x-field name="registrant" label="Registrant" :value="$registration->registrant" maxlength="300"/>
             <x-field name="registrant_mailbox" label="Registrant’s mailbox" :value="$registration->registrant_mailbox" maxlength="320"/>
+            <x-choice name="disclosure" label="What the public record shows of the registrant" :value="$registration->disclosure->value" words="words.disclosure"/>
+            <x-field name="servers" type="area" label="Name servers" :value="implode(chr(10), $registration->servers)" rows="3" note="One a line, as the registry has them"/>
         </div>
         <p><button class="main">Save</button> <a class="button" href="{{ route('names.show', $name) }}">Leave it</a></p>
     </form>

@@ -61,6 +61,9 @@
                 <div><dt>Client</dt><dd><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></dd></div>
                 <div><dt>Account</dt><dd><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->registrarName }} {{ $file->account->number }}</a><span class="lesser">{{ $file->account->ours ? 'we can sign in' : 'we can’t sign in' }}</span></dd></div>
                 @if ($file->reference !== '')<div><dt>Registrar’s number</dt><dd class="mono">{{ $file->reference }}</dd></div>@endif
+                <div><dt>Public record</dt><dd>{{ $words->say('words.disclosure.'.$file->disclosure->value) }}</dd></div>
+                <div><dt>Name servers</dt><dd>@forelse ($file->servers as $host)<span class="mono reason">{{ $host }}</span>@empty not known @endforelse</dd></div>
+                @if ($name->words->isNotEmpty())<div><dt>Words</dt><dd>@foreach ($name->words as $word)<a href="{{ route('roll', ['word' => $word->id]) }}">{{ $word->label }}</a>{{ $loop->last ? '' : ', ' }}@endforeach</dd></div>@endif
                 @foreach ($registration?->extras ?? [] as $extra)
                     <div><dt>{{ ucfirst($words->say('words.extra.'.$extra->kind->value)) }}</dt><dd>{{ $extra->ended_on === null ? 'bought with it' : 'ended on '.App\Support\Dates::full($extra->ended_on) }}</dd></div>
                 @endforeach
@@ -80,6 +83,7 @@
             </dl>
         </section>
     </div>
+    <x-notes :of="$name" route="notes.on-name"/>
     <section class="card" aria-labelledby="happened">
         <h2 id="happened">What happened to it</h2>
         <form class="ask" method="get">

@@ -20,7 +20,7 @@
             <details class="menu"><summary class="link">Columns</summary>
                 <div class="menu-sheet">
                     <form method="post" action="{{ route('roll.looks') }}" class="ticks">
-                        @csrf
+                        @csrf @include('roll.sentence')
                         @foreach (App\View\RollColumn::cases() as $column)
                             <label><input type="checkbox" name="columns[]" value="{{ $column->value }}" @checked($looks->has($column))> {{ __('roll.column.'.$column->value) }}</label>
                         @endforeach

@@ -8,7 +8,9 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Finding\FindingError;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\LifecycleFinding;
+use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Lifecycle\Severity;
 use Acre\Core\Lifecycle\Standing;
@@ -58,9 +60,23 @@ final class StandingTest extends TestCase
         self::assertNull(Standing::of(Given::life(ends: '2026-09-22', terms: new LateTerms))->sum);
     }
 
+    public function test_a_lock_that_is_off_is_told_only_of_a_name_that_stays(): void
+    {
+        $tells = fn (Lifecycle $life, ?Waiting $waiting = null): bool => in_array(LifecycleFinding::LockOff, array_map(fn (Finding $finding) => $finding->tag, Standing::of($life, $waiting)->findings), true);
+        self::assertTrue($tells(Given::life(lock: Lock::Off)));
+        self::assertFalse($tells(Given::life(lock: Lock::On)));
+        self::assertFalse($tells(Given::life(lock: Lock::NotKnown)));
+        self::assertFalse($tells(Given::life(lock: Lock::Off, statuses: [Status::ClientTransferProhibited])));
+        self::assertFalse($tells(Given::life(lock: Lock::Off, statuses: [Status::PendingTransfer])));
+        self::assertFalse($tells(Given::life(lock: Lock::Off), new Waiting(7, Instant::of('2026-10-20'))));
+        // Late, it has other cares; and under .de no registrar can lock.
+        self::assertFalse($tells(Given::life(ends: '2026-09-22', lock: Lock::Off)));
+        self::assertFalse($tells(Given::life('bell.de', lock: Lock::Off)));
+    }
+
     public function test_findings_stand_dearest_first(): void
     {
-        $standing = Standing::of(Given::life(ends: '2026-11-30', intent: Intent::ByItself, moved: '2026-08-20', statuses: [Status::ClientHold], terms: Given::terms()));
+        $standing = Standing::of(Given::life(ends: '2026-11-30', intent: Intent::ByItself, moved: '2026-08-20', statuses: [Status::ClientHold], lock: Lock::On, terms: Given::terms()));
         self::assertSame(
             [LifecycleFinding::OnHold, LifecycleFinding::MayNotMove, LifecycleFinding::RenewsByItself],
             array_map(fn (Finding $finding) => $finding->tag, $standing->findings),

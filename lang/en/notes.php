@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'empty' => 'Write something, or choose a file.',
+    'gone' => 'The note is gone.',
+];

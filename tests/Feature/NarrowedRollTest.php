@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use App\Actions\Names\GiveWords;
+use App\Actions\Standings\MakeStandings;
+use App\Models\SavedView;
+use App\Models\Word;
+use App\Queries\Roll\ReadRoll;
+use App\Queries\Roll\RollFilter;
+use App\Queries\Roll\Sort;
+use App\Support\Row;
+use App\View\RollColumn;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** The Roll's further conditions, its columns, and sentences kept by name. */
+final class NarrowedRollTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+        $this->house->name('bell.com', facts: [
+            'registrant' => 'The Bell Foundry', 'created_on' => Instant::of('2019-04-27'), 'servers' => ['ns1.quay.example', 'ns2.quay.example'], 'disclosure' => 'replaced',
+        ]);
+        $this->house->name('kelp.co.uk', facts: ['lock' => 'on', 'intent' => 'lapse', 'created_on' => Instant::of('2026-09-01'), 'ends_on' => Instant::of('2027-09-01')]);
+        $late = $this->house->name('late.org', facts: ['ends_on' => Instant::of('2026-09-20'), 'lock' => 'unknown', 'reference' => 'S-8812']);
+        app(GiveWords::class)->give([$late->id], ['Shop', 'to sell']);
+        app(MakeStandings::class)->of([$late->id]);
+    }
+
+    /** @return list<string> */
+    private static function names(string $address): array
+    {
+        parse_str($address, $words);
+        $rows = app(ReadRoll::class)->page(RollFilter::read($words), Instant::of('2026-10-06'), 50)->rows;
+
+        return array_map(fn (Row $row): string => $row->text('ascii'), $rows);
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function conditions(): iterable
+    {
+        yield 'suffix' => ['suffix=co.uk', ['kelp.co.uk']];
+        yield 'suffix with its dot, in capitals' => ['suffix=.ORG', ['late.org']];
+        yield 'phase' => ['phase=grace', ['late.org']];
+        yield 'intent' => ['intent=lapse', ['kelp.co.uk']];
+        yield 'lock' => ['lock=off', ['bell.com']];
+        yield 'public record' => ['disclosure=replaced', ['bell.com']];
+        yield 'name server' => ['server=ns2.quay.example', ['bell.com']];
+        yield 'the domain of its servers' => ['server=QUAY.example', ['bell.com']];
+        yield 'registrant' => ['registrant=the+bell+foundry', ['bell.com']];
+        yield 'year' => ['created=2019', ['bell.com']];
+        yield 'no year' => ['created=last', []];
+        yield 'finding' => ['finding=lifecycle.lapses', ['kelp.co.uk']];
+        yield 'lock off and not moving' => ['finding=lifecycle.lock_off', ['bell.com']];
+        yield 'two together' => ['lock=on&suffix=com', []];
+        yield 'nonsense' => ['phase=elsewhere', []];
+        yield 'under three letters, from the beginning' => ['q=be', ['bell.com']];
+        yield 'under three letters, not inside' => ['q=el', []];
+        yield 'reference' => ['q=s-8812', ['late.org']];
+    }
+
+    /** @param  list<string>  $expected */
+    #[DataProvider('conditions')]
+    public function test_each_condition_narrows(string $address, array $expected): void
+    {
+        self::assertSame($expected, self::names($address));
+        $this->actingAs($this->house->reader)->get('/roll?'.$address)->assertOk();
+    }
+
+    public function test_a_word_narrows_and_is_said_in_the_sentence(): void
+    {
+        $word = Word::query()->where('label', 'to sell')->sole();
+        self::assertSame(['late.org'], self::names("word={$word->id}"));
+        $this->actingAs($this->house->reader)->get("/roll?word={$word->id}")->assertSee('with the word “to sell”')->assertSee('late.org')->assertDontSee('kelp.co.uk');
+    }
+
+    #[TestWith(['marks', 'finding=lifecycle.lock_off'])]
+    #[TestWith(['text', 'q=bell-'])]
+    #[TestWith(['two words', 'client=1&lock=off'])]
+    public function test_what_no_index_keeps_in_order_comes_in_order_all_the_same(string $what, string $address): void
+    {
+        foreach (range(1, 9) as $number) {
+            $this->house->name("bell-{$number}.com", facts: ['ends_on' => Instant::of('2027-0'.(10 - $number).'-11')]);
+        }
+        parse_str(str_replace('client=1', "client={$this->house->foundry->id}", $address), $words);
+        foreach (Sort::cases() as $sort) {
+            $seen = [];
+            $after = null;
+            do {
+                $page = app(ReadRoll::class)->page(RollFilter::read([...$words, 'sort' => $sort->value, 'after' => $after]), Instant::of('2026-10-06'), 3);
+                array_push($seen, ...array_map(fn (Row $row): string => $row->text($sort->column()), $page->rows));
+                $after = $page->next;
+            } while ($after !== null);
+            $sorted = $seen;
+            sort($sorted);
+            self::assertContains(count($seen), [9, 10], $what);
+            self::assertSame($sorted, $seen, $what.' '.$sort->value);
+        }
+    }
+
+    public function test_columns_are_kept_for_the_person(): void
+    {
+        $this->actingAs($this->house->reader)->from('/roll')->post('/roll/looks', ['columns' => ['line', 'servers', 'words'], 'compact' => '1'])->assertRedirect('/roll');
+        $page = $this->get('/roll')->assertSee('ns1.quay.example ns2.quay.example')->assertSee('Shop, to sell')->assertSee('roll-close');
+        self::assertStringContainsString('c-line', (string) $page->getContent());
+        $this->actingAs($this->house->clerk)->get('/roll')->assertDontSee('ns1.quay.example')->assertDontSee('roll-close');
+        $this->actingAs($this->house->reader)->post('/roll/looks', ['columns' => ['registrant']]);
+        self::assertStringNotContainsString('c-line', (string) $this->get('/roll')->getContent());
+    }
+
+    public function test_every_column_says_something_for_a_name_that_has_it(): void
+    {
+        foreach (array_chunk(array_column(RollColumn::cases(), 'value'), RollColumn::MOST) as $columns) {
+            $this->actingAs($this->house->reader)->post('/roll/looks', ['columns' => $columns])->assertSessionHasNoErrors();
+            $page = $this->get('/roll')->assertOk();
+            foreach (array_diff($columns, ['line']) as $column) {
+                $label = __('roll.column.'.$column);
+                self::assertMatchesRegularExpression('/data-label="'.(is_string($label) ? $label : '').'">[^<]/u', (string) $page->getContent(), $column);
+            }
+        }
+        $this->post('/roll/looks', ['columns' => array_column(RollColumn::cases(), 'value')])->assertSessionHasErrors('columns');
+        $this->post('/roll/looks', ['columns' => ['nonsense']])->assertSessionHasErrors();
+    }
+
+    public function test_a_view_is_kept_by_name_with_its_columns_and_shared_if_wanted(): void
+    {
+        $this->actingAs($this->house->clerk)->post('/roll/looks', ['columns' => ['lock']]);
+        $this->post('/roll/views', ['name' => 'Unlocked', 'lock' => 'off', 'sort' => 'name', 'shared' => '1'])->assertRedirect();
+        $this->post('/roll/views', ['name' => 'unlocked'])->assertSessionHasErrors('name');
+        $this->post('/roll/views', ['name' => 'Mine alone', 'suffix' => 'com'])->assertSessionHasNoErrors();
+        $view = SavedView::query()->where('name', 'Unlocked')->sole();
+        $this->get('/roll')->assertSee('Mine alone');
+        $this->actingAs($this->house->reader)->get('/roll')->assertSee('Unlocked')->assertDontSee('Mine alone');
+        $page = $this->get("/roll?lock=off&sort=name&view={$view->id}")->assertSee('bell.com')->assertDontSee('kelp.co.uk');
+        self::assertStringContainsString('data-label="Lock"', (string) $page->getContent());
+        $this->delete("/roll/views/{$view->id}")->assertForbidden();
+        $this->actingAs($this->house->clerk)->delete("/roll/views/{$view->id}")->assertRedirect();
+        self::assertSame(['Mine alone'], SavedView::query()->pluck('name')->all());
+    }
+
+    public function test_all_that_a_sentence_shows_goes_into_the_sheaf_up_to_its_limit(): void
+    {
+        config(['house.selection_limit' => 2]);
+        $this->actingAs($this->house->clerk)->post('/sheaf/all', ['lock' => 'off'])->assertRedirect(route('roll', ['lock' => 'off']));
+        $this->get('/sheaf')->assertSee('bell.com')->assertDontSee('kelp.co.uk')->assertSee('1 name gathered');
+        $this->post('/sheaf/all')->assertSessionHas('told', 'The sheaf holds 2 names at most; one did not fit.');
+        self::assertSame(2, DB::table('selection_names')->count());
+        $this->actingAs($this->house->reader)->post('/sheaf/all')->assertForbidden();
+    }
+
+    public function test_a_pasted_list_goes_into_the_sheaf_and_what_is_not_known_is_said(): void
+    {
+        $this->actingAs($this->house->clerk)->post('/sheaf/list', ['names' => "bell.com; https://www.kelp.co.uk/shop\tnobody.net|no_name.com\n\nlate.org,bell.com"])
+            ->assertRedirect('/sheaf')->assertSessionHas('told', '3 names were put in. 2 are not known here: no_name.com, nobody.net.');
+        $this->get('/sheaf')->assertSee('3 names gathered')->assertSee('late.org');
+        $this->post('/sign-out');
+        $this->actingAs($this->house->clerk)->get('/sheaf')->assertSee('3 names gathered');
+        $this->post('/sheaf/list', ['names' => ''])->assertSessionHasErrors('names');
+    }
+}
