@@ -26,6 +26,8 @@ folders() {
     chown -R "$RUN_USER" "$LARAVEL_STORAGE_PATH"
     chgrp "$RUN_USER" .env && chmod 640 .env
   fi
+  # The settings that are kept there hold passwords.
+  chmod 700 "$DATA/cache"
 }
 
 fill() {

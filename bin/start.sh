@@ -20,6 +20,8 @@ start() {
     [ $house = empty ] || { step "the demo"; artisan acre:demo --first; }
     echo $house > "$DATA/house"
   fi
+  # Settings, routes and views read once and not on every request.
+  artisan optimize -q
   control start 'web:*' 'workers:*' >/dev/null || true
   artisan queue:restart >/dev/null
   wait_for "the first page" page_up

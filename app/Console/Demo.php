@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Storage;
 /** `./acre demo`: the demo as it was on its first day. Only a house that began as a demo is ever emptied. */
 final class Demo extends Command
 {
-    protected $signature = 'acre:demo {--first : the house is empty, fill it} {--sign-ins : only say who signs in}';
+    protected $signature = 'acre:demo {--first : the house is empty, fill it} {--sign-ins : only say who signs in} {--names= : and so many generated names beside its own}';
 
     protected $description = 'Put the demo back as it was on its first day';
 
@@ -31,6 +31,9 @@ final class Demo extends Command
             $clock->forget();
             $this->laravel->make(DemoSeeder::class)->run();
             DB::table('settings')->upsert([['key' => 'demo', 'value' => 'true']], ['key'], ['value']);
+            if ($this->option('names') !== null) {
+                $this->call('acre:generate', ['names' => $this->option('names')]);
+            }
         }
         $this->line('Sign in, all with the password “'.House::PASSWORD.'”:');
         foreach (House::people() as [$name, $mailbox, $role]) {
@@ -54,5 +57,6 @@ final class Demo extends Command
         $names = array_map(fn (Row $table): string => '"'.$table->text('tablename').'"', Row::all($tables));
         DB::connection('owner')->statement('TRUNCATE '.implode(', ', $names).' RESTART IDENTITY CASCADE');
         Storage::deleteDirectory('imports');
+        Storage::deleteDirectory('notes');
     }
 }

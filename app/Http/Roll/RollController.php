@@ -6,8 +6,6 @@ namespace App\Http\Roll;
 
 use Acre\Core\Drawing\Axis;
 use Acre\Core\Rulebook\Rulebook;
-use App\Models\Client;
-use App\Models\Registrar;
 use App\Models\SavedView;
 use App\Models\User;
 use App\Models\Word;
@@ -18,6 +16,7 @@ use App\View\FacetWord;
 use App\View\Looks;
 use App\View\RollRow;
 use App\View\Words;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\View\View;
 
@@ -25,9 +24,9 @@ use Illuminate\View\View;
 final readonly class RollController
 {
     /** As many words as a list in the sentence shows, the chosen one first; the search finds the others. */
-    private const LISTED = 200;
+    private const LISTED = 60;
 
-    public function __construct(private ReadRoll $roll, private TradeClock $clock, private Rulebook $book, private Words $words)
+    public function __construct(private ReadRoll $roll, private TradeClock $clock, private Rulebook $book, private Words $words, private Connection $database)
     {
     }
 
@@ -54,8 +53,10 @@ final readonly class RollController
             'view' => $view,
             'facets' => FacetWord::of($filter, $labels, $this->words),
             'rows' => array_map(fn (Row $row): RollRow => RollRow::of($row, $axis, $this->book, $now, $this->words, $looks->written(), $labels), $page->rows),
-            'clients' => Client::query()->orderByRaw('id = ? DESC', [$filter->client ?? 0])->orderBy('name')->limit(self::LISTED)->get(['id', 'name']),
-            'registrars' => Registrar::query()->with(['accounts' => fn ($accounts) => $accounts->orderByRaw('accounts.id = ? DESC', [$filter->account ?? 0])->orderBy('number')->limit(self::LISTED)])->orderBy('name')->limit(self::LISTED)->get(['id', 'name']),
+            'clients' => $this->listed('clients', ['id', 'name'], $filter->client),
+            'registrars' => $this->listed('registrars', ['id', 'name'], $filter->registrar),
+            'accounts' => $this->listed('accounts', ['id', 'number', 'registrar_id'], $filter->account),
+            'listed' => self::LISTED,
         ]);
     }
 
@@ -63,5 +64,16 @@ final readonly class RollController
     private function views(User $user): Collection
     {
         return SavedView::query()->where('user_id', $user->id)->orWhere('shared', true)->with('user')->orderByRaw('lower(name)')->limit(self::LISTED)->get();
+    }
+
+    /**
+     * What a list in the sentence offers; a row's second column is what it is called.
+     *
+     * @param  list<string>  $columns
+     * @return list<Row>
+     */
+    private function listed(string $table, array $columns, ?int $chosen): array
+    {
+        return Row::all($this->database->table($table)->orderByRaw('id = ? DESC', [$chosen ?? 0])->orderBy($columns[1])->limit(self::LISTED)->get($columns));
     }
 }

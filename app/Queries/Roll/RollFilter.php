@@ -7,6 +7,9 @@ namespace App\Queries\Roll;
 /** The Roll's sentence, as the address holds it. */
 final readonly class RollFilter
 {
+    /** Hundreds of addresses stand on one page: asking the router for each takes longer than reading the page's names. */
+    private const PATH = '/roll';
+
     /** @param  array<string, string>  $facets  by the word of the facet in the address */
     public function __construct(
         public ?int $client = null,
@@ -67,9 +70,11 @@ final readonly class RollFilter
      *
      * @param  array<string, string|int|null>  $change
      */
-    public function address(array $change = [], string $route = 'roll'): string
+    public function address(array $change = []): string
     {
-        return route($route, array_filter([...$this->words(), ...$change], fn (string|int|null $value): bool => $value !== null && $value !== ''));
+        $query = http_build_query(array_filter([...$this->words(), ...$change], fn (string|int|null $value): bool => $value !== null && $value !== ''), '', '&', PHP_QUERY_RFC3986);
+
+        return self::PATH.($query === '' ? '' : '?'.$query);
     }
 
     public function facet(Facet $facet): ?string

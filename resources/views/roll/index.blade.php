@@ -32,25 +32,26 @@
         </div>
     </div>
     <div class="sentence">
-        @php($client = $clients->firstWhere('id', $filter->client))
-        @php($registrar = $registrars->firstWhere('id', $filter->registrar))
-        @php($account = $registrars->pluck('accounts')->flatten()->firstWhere('id', $filter->account))
+        @php($chosen = fn (array $rows, ?int $id): ?App\Support\Row => $id !== null && $rows !== [] && $rows[0]->int('id') === $id ? $rows[0] : null)
+        @php([$client, $registrar, $account] = [$chosen($clients, $filter->client), $chosen($registrars, $filter->registrar), $chosen($accounts, $filter->account)])
         Showing <strong>{{ $page->more ? 'more than '.number_format($page->count) : number_format($page->count) }} {{ $page->count === 1 ? 'name' : 'names' }}</strong> held for
-        <x-word :label="$client?->name ?? 'every client'">
+        <x-word :label="$client?->text('name') ?? 'every client'">
             <a href="{{ $filter->address(['client' => null]) }}" @if ($filter->client === null) aria-current="true" @endif>every client</a>
             @foreach ($clients as $one)
-                <a href="{{ $filter->address(['client' => $one->id]) }}" @if ($one->id === $filter->client) aria-current="true" @endif>{{ $one->name }}</a>
+                <a href="{{ $filter->address(['client' => $one->int('id')]) }}" @if ($one->int('id') === $filter->client) aria-current="true" @endif>{{ $one->text('name') }}</a>
             @endforeach
+            @if (count($clients) === $listed)<p class="lesser">The search finds the others.</p>@endif
         </x-word>
         at
-        <x-word :label="$account !== null ? $registrars->firstWhere('id', $account->registrar_id)->name.' '.$account->number : ($registrar?->name ?? 'every registrar')">
+        <x-word :label="$account !== null ? 'account '.$account->text('number') : ($registrar?->text('name') ?? 'every registrar')">
             <a href="{{ $filter->address(['registrar' => null, 'account' => null]) }}" @if ($filter->registrar === null && $filter->account === null) aria-current="true" @endif>every registrar</a>
             @foreach ($registrars as $one)
-                <a href="{{ $filter->address(['registrar' => $one->id, 'account' => null]) }}" @if ($one->id === $filter->registrar) aria-current="true" @endif><strong>{{ $one->name }}</strong></a>
-                @foreach ($one->accounts as $each)
-                    <a class="inner" href="{{ $filter->address(['account' => $each->id, 'registrar' => null]) }}" @if ($each->id === $filter->account) aria-current="true" @endif>account {{ $each->number }}</a>
+                <a href="{{ $filter->address(['registrar' => $one->int('id'), 'account' => null]) }}" @if ($one->int('id') === $filter->registrar) aria-current="true" @endif><strong>{{ $one->text('name') }}</strong></a>
+                @foreach ($accounts as $each)
+                    @if ($each->int('registrar_id') === $one->int('id'))<a class="inner" href="{{ $filter->address(['account' => $each->int('id'), 'registrar' => null]) }}" @if ($each->int('id') === $filter->account) aria-current="true" @endif>account {{ $each->text('number') }}</a>@endif
                 @endforeach
             @endforeach
+            @if (count($accounts) === $listed)<p class="lesser">The search finds the other accounts.</p>@endif
         </x-word>,
         <x-word :label="__('roll.ending.'.$filter->ending->value)">
             @foreach (App\Queries\Roll\Ending::cases() as $one)
