@@ -46,7 +46,7 @@ once() {
 }
 
 # Some archives come readable for their owner only, and the web server is somebody else.
-composer_install() { COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts && chmod -R go+rX vendor; }
+composer_install() { COMPOSER_ALLOW_SUPERUSER=1 composer install --ignore-platform-req=php+ --no-interaction --no-progress --no-scripts && chmod -R go+rX vendor; }
 npm_install() { npm ci --no-audit --no-fund; }
 build_assets() { npm run build && chmod -R go+rX public/build; }
 

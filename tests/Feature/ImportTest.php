@@ -151,7 +151,7 @@ final class ImportTest extends TestCase
 
     public function test_what_is_no_list_gets_words_and_the_form_keeps_what_was_chosen(): void
     {
-        $tries = ['' => 'empty', "PK\x03\x04rest" => 'a spreadsheet', "name,ends\n" => 'nothing below it', "name\0,ends\nx\0\n" => 'NUL bytes', '%PDF-1.7' => 'a PDF'];
+        $tries = ['' => 'empty', "PK\x03\x04rest" => 'a broken archive', "name,ends\n" => 'nothing below it', "name\0,ends\nx\0\n" => 'NUL bytes', '%PDF-1.7' => 'a PDF'];
         foreach ($tries as $content => $why) {
             $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id])
                 ->assertSessionHasErrors('list')->assertSessionHasInput('registrar', $this->house->skerry->id);

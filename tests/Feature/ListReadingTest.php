@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Acre\Wire\Csv\CsvRow;
-use Acre\Wire\Csv\DateOrder;
+use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\ListRow;
 use App\Actions\Imports\ImportField;
 use App\Actions\Imports\MatchColumns;
 use App\Actions\Imports\ReadRow;
@@ -37,7 +37,7 @@ final class ListReadingTest extends TestCase
     /** @param  list<string>  $cells */
     private function read(ImportField $field, string $value, array $cells = []): mixed
     {
-        $row = (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'x', ''], DateOrder::DayMonthYear))->handle(new CsvRow(2, ['bell.com', $value, ...$cells]));
+        $row = (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'x', ''], DateOrder::DayMonthYear))->handle(new ListRow(2, ['bell.com', $value, ...$cells]));
 
         return $row['facts'][$field->value] ?? null;
     }
@@ -70,7 +70,7 @@ final class ListReadingTest extends TestCase
 
     public function test_a_value_of_three_hundred_characters_is_refused_and_a_raw_one_is_cut(): void
     {
-        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay))->handle(new CsvRow(2, ['bell.com', str_repeat('ä', 1500)]));
+        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay))->handle(new ListRow(2, ['bell.com', str_repeat('ä', 1500)]));
         self::assertSame(['remarks' => str_repeat('ä', 1000)], $row['facts']['raw']);
         $this->expectException(RefusedRow::class);
         $this->read(ImportField::Registrant, str_repeat('x', 300));
@@ -78,7 +78,7 @@ final class ListReadingTest extends TestCase
 
     public function test_a_web_address_with_www_is_the_name_and_another_name_below_it_is_not(): void
     {
-        $read = fn (string $name): string => (new ReadRow([ImportField::Name], ['name'], DateOrder::YearMonthDay))->handle(new CsvRow(2, [$name]))['name']->ascii;
+        $read = fn (string $name): string => (new ReadRow([ImportField::Name], ['name'], DateOrder::YearMonthDay))->handle(new ListRow(2, [$name]))['name']->ascii;
         self::assertSame('bell.co.uk', $read('https://www.Bell.co.uk/peal'));
         $this->expectExceptionMessage('a name below bell.co.uk');
         $read('shop.bell.co.uk');

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use Acre\Wire\Csv\CsvFile;
-use Acre\Wire\Csv\CsvRow;
+use Acre\Wire\Lists\CsvFile;
+use Acre\Wire\Lists\ListRow;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
@@ -38,8 +38,8 @@ final class CsvReferenceTest extends TestCase
         /** @var non-empty-list<list<string>> $meant */
         $meant = json_decode($writer->getOutput(), true, 16, JSON_THROW_ON_ERROR);
         $list = CsvFile::open($file);
-        self::assertSame(array_shift($meant), $list->headings);
-        $read = array_map(fn (CsvRow $row): array => $row->cells, iterator_to_array($list->rows(), false));
+        self::assertSame(array_shift($meant), $list->headings());
+        $read = array_map(fn (ListRow $row): array => $row->cells, iterator_to_array($list->rows(), false));
         unlink($file);
         self::assertSame($meant, $read);
     }

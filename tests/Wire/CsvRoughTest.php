@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Wire;
 
-use Acre\Wire\Csv\CsvError;
-use Acre\Wire\Csv\CsvFile;
+use Acre\Wire\Lists\CsvFile;
+use Acre\Wire\Lists\ListError;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -38,7 +38,7 @@ final class CsvRoughTest extends TestCase
                         self::assertDoesNotMatchRegularExpression('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $cell);
                     }
                 }
-            } catch (CsvError $e) {
+            } catch (ListError $e) {
                 $refused++;
                 self::assertNotSame('', $e->getMessage());
             }

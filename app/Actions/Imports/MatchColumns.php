@@ -7,7 +7,7 @@ namespace App\Actions\Imports;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
-use Acre\Wire\Csv\DateOrder;
+use Acre\Wire\Lists\DateOrder;
 
 /** Guesses what each column of a list is, by its heading and then by what stands in it. A person corrects it. */
 final class MatchColumns

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use Acre\Wire\Csv\CsvError;
-use Acre\Wire\Csv\CsvFile;
-use Acre\Wire\Csv\CsvRow;
-use Acre\Wire\Csv\DateOrder;
+use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\ListError;
+use Acre\Wire\Lists\ListRow;
 use App\Models\Import;
 use App\Models\ImportState;
 use App\Support\Row;
@@ -24,7 +23,7 @@ final readonly class ReadImport
     public function handle(Import $import): void
     {
         try {
-            $file = CsvFile::open($this->storage->disk()->path($import->path));
+            $file = OpenedList::open($this->storage->disk()->path($import->path));
             $columns = array_map(ImportField::from(...), $import->matched['columns'] ?? []);
             $read = new ReadRow($columns, $file->headings, DateOrder::from($import->matched['order'] ?? DateOrder::YearMonthDay->value));
             $seen = 0;
@@ -47,12 +46,12 @@ final readonly class ReadImport
             }
             $this->keep($import, $rows, $read, $seen);
             $import->update(['state' => ImportState::Read, 'rows_total' => $seen]);
-        } catch (CsvError $e) {
+        } catch (ListError $e) {
             $import->update(['state' => ImportState::Failed, 'failure' => $e->getMessage()]);
         }
     }
 
-    /** @param  list<CsvRow>  $rows */
+    /** @param  list<ListRow>  $rows */
     private function keep(Import $import, array $rows, ReadRow $read, int $seen): void
     {
         $this->database->transaction(function () use ($import, $rows, $read, $seen): void {

@@ -11,8 +11,8 @@ use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
-use Acre\Wire\Csv\CsvRow;
-use Acre\Wire\Csv\DateOrder;
+use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\ListRow;
 use App\Actions\Names\Labels;
 
 /** Reads one line of a list into facts, or says which value is wrong and why. */
@@ -35,7 +35,7 @@ final readonly class ReadRow
      *
      * @throws RefusedRow
      */
-    public function handle(CsvRow $row): array
+    public function handle(ListRow $row): array
     {
         $name = null;
         $facts = $raw = $servers = [];

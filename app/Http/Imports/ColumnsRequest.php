@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Imports;
 
-use Acre\Wire\Csv\DateOrder;
+use Acre\Wire\Lists\DateOrder;
 use App\Actions\Imports\ImportField;
 use App\Http\SignedIn;
 use App\Models\Import;

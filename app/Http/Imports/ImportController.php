@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Imports;
 
-use Acre\Wire\Csv\CsvError;
-use Acre\Wire\Csv\CsvFile;
-use Acre\Wire\Csv\DateOrder;
+use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\ListError;
 use App\Actions\Imports\ImportField;
 use App\Actions\Imports\MatchColumns;
 use App\Actions\Imports\MissingFrom;
+use App\Actions\Imports\OpenedList;
 use App\Actions\Imports\ReadImport;
 use App\Actions\SaveRow;
 use App\Jobs\WorkImport;
@@ -30,6 +30,9 @@ use Illuminate\View\View;
 final readonly class ImportController
 {
     private const SAMPLES = 200;
+
+    /** As long as a person waits for a first look into the file. */
+    private const SECONDS = 30;
 
     public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private SaveRow $save)
     {
@@ -52,15 +55,12 @@ final readonly class ImportController
             return back()->withInput()->withErrors(['list' => __('imports.not_sent')]);
         }
         try {
-            $file = CsvFile::open($storage->disk()->path($path));
+            $file = OpenedList::open($storage->disk()->path($path), self::SAMPLES, self::SECONDS);
             $samples = [];
             foreach ($file->rows() as $row) {
                 $samples[] = $row->cells;
-                if (count($samples) === self::SAMPLES) {
-                    break;
-                }
             }
-        } catch (CsvError $e) {
+        } catch (ListError $e) {
             $storage->disk()->delete($path);
 
             return back()->withInput()->withErrors(['list' => $e->getMessage()]);

@@ -22,7 +22,7 @@
             <legend class="hide">Dates</legend>
             <p><span class="label">Dates are written</span> @if (count($orders) === 1) as their own values prove. @else in an order that their own values don’t prove: say which. @endif</p>
             @php($said = old('order', $import->matched['order'] ?? (count($orders) === 1 ? $orders[0]->value : null)))
-            <div class="ask">@foreach (Acre\Wire\Csv\DateOrder::cases() as $order)<label class="tick"><input type="radio" name="order" value="{{ $order->value }}" @checked($said === $order->value)> {{ __('imports.order.'.$order->value) }}</label>@endforeach</div>
+            <div class="ask">@foreach (Acre\Wire\Lists\DateOrder::cases() as $order)<label class="tick"><input type="radio" name="order" value="{{ $order->value }}" @checked($said === $order->value)> {{ __('imports.order.'.$order->value) }}</label>@endforeach</div>
         </fieldset>
         <p class="turn"><button class="main">Show what would happen</button></p>
     </form>

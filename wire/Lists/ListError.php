@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Acre\Wire\Csv;
+namespace Acre\Wire\Lists;
 
 use RuntimeException;
 
 /** Why a file can't be read as a list; the message is for whoever chose the file. */
-final class CsvError extends RuntimeException
+final class ListError extends RuntimeException
 {
     public static function empty(): self
     {
@@ -43,5 +43,27 @@ final class CsvError extends RuntimeException
     public static function unreadable(string $path): self
     {
         return new self("The file can't be opened: {$path}.");
+    }
+
+    public static function bomb(): self
+    {
+        return new self('The archive unpacks to far more than a list of names can be; it was left closed. Save only the list, as CSV or in a new spreadsheet.');
+    }
+
+    public static function documentType(): self
+    {
+        return new self('The spreadsheet has a document type in it, which no program writes into a list and which can do harm; it was left closed. Save the list as CSV.');
+    }
+
+    /** The reading was stopped: it took more memory or time than any list does. */
+    public static function tooHeavy(): self
+    {
+        return new self('Reading the file took more memory or time than any list of names does, and was stopped. Save only the list, as CSV.');
+    }
+
+    /** What a child process said; the message is one of the above. */
+    public static function told(string $message): self
+    {
+        return new self($message);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Wire\Csv;
+namespace Acre\Wire\Lists;
 
 use Generator;
 
@@ -11,43 +11,37 @@ use Generator;
  *
  * Read line by line; nothing holds the whole file.
  */
-final readonly class CsvFile
+final readonly class CsvFile implements ListFile
 {
-    /** A cell of the largest sensible kind, a thousand times over. */
-    private const LINE_LIMIT = 262_144;
-
-    private const COLUMN_LIMIT = 200;
-
     private const START = 65_536;
 
     /** @param  list<string>  $headings */
-    private function __construct(private string $path, public Encoding $encoding, public string $separator, public array $headings)
+    private function __construct(private string $path, public Encoding $encoding, public string $separator, private array $headings)
     {
     }
 
-    /** @throws CsvError when it is no such list */
+    /** @throws ListError when it is no such list */
     public static function open(string $path): self
     {
         $start = is_file($path) && is_readable($path) ? file_get_contents($path, false, null, 0, self::START) : false;
         if ($start === false) {
-            throw CsvError::unreadable(basename($path));
+            throw ListError::unreadable(basename($path));
         }
         if (trim($start) === '') {
-            throw CsvError::empty();
+            throw ListError::empty();
         }
         $kind = match (true) {
-            str_starts_with($start, "PK\x03\x04") => 'a spreadsheet or an archive',
             str_starts_with($start, '%PDF') => 'a PDF',
-            str_starts_with($start, "\xD0\xCF\x11\xE0") => 'an old spreadsheet',
+            str_starts_with($start, "\xD0\xCF\x11\xE0") => 'a spreadsheet of an old kind, or one with a password',
             str_starts_with($start, "\x89PNG"), str_starts_with($start, "\xFF\xD8\xFF") => 'a picture',
             default => null,
         };
         if ($kind !== null) {
-            throw CsvError::notText($kind);
+            throw ListError::notText($kind);
         }
         $encoding = Encoding::of($start);
         if (! $encoding->isWide() && str_contains($start, "\0")) {
-            throw CsvError::notText('something with NUL bytes in it');
+            throw ListError::notText('something with NUL bytes in it');
         }
         $separator = self::separator($encoding->isWide() ? mb_convert_encoding(substr($start, 2, intdiv(strlen($start) - 2, 2) * 2), 'UTF-8', $encoding->value) : $start);
         $file = new self($path, $encoding, $separator, []);
@@ -58,16 +52,14 @@ final readonly class CsvFile
             }
             $headings = $row->cells;
         }
-        throw $headings === null ? CsvError::empty() : CsvError::noRows();
+        throw $headings === null ? ListError::empty() : ListError::noRows();
     }
 
-    /**
-     * The rows below the headings; blank ones are passed over.
-     *
-     * @return Generator<int, CsvRow>
-     *
-     * @throws CsvError when a line is not to be borne
-     */
+    public function headings(): array
+    {
+        return $this->headings;
+    }
+
     public function rows(): Generator
     {
         $first = true;
@@ -79,12 +71,12 @@ final readonly class CsvFile
         }
     }
 
-    /** @return Generator<int, CsvRow> */
+    /** @return Generator<int, ListRow> */
     private function all(): Generator
     {
         $handle = fopen($this->path, 'rb');
         if ($handle === false) {
-            throw CsvError::unreadable(basename($this->path));
+            throw ListError::unreadable(basename($this->path));
         }
         try {
             if ($this->encoding->isWide()) {
@@ -95,17 +87,17 @@ final readonly class CsvFile
             $pending = '';
             error_clear_last();
             // Half a character in a wide file is a warning and an early end: told below, not lost.
-            while (($read = @fgets($handle, self::LINE_LIMIT + 2)) !== false) {
+            while (($read = @fgets($handle, Lists::LINE_LIMIT + 2)) !== false) {
                 $line++;
                 $pending .= $read;
-                if (strlen($pending) > self::LINE_LIMIT) {
-                    throw CsvError::longLine($begins, self::LINE_LIMIT);
+                if (strlen($pending) > Lists::LINE_LIMIT) {
+                    throw ListError::longLine($begins, Lists::LINE_LIMIT);
                 }
                 // Quotation marks that are still open: the value goes on in the next line.
                 if (substr_count($pending, '"') % 2 === 1 && ! feof($handle)) {
                     continue;
                 }
-                $row = new CsvRow($begins, $this->cells(rtrim($pending, "\r\n"), $begins));
+                $row = new ListRow($begins, $this->cells(rtrim($pending, "\r\n"), $begins));
                 $begins = $line + 1;
                 $pending = '';
                 if (! $row->isBlank()) {
@@ -113,7 +105,7 @@ final readonly class CsvFile
                 }
             }
             if (error_get_last() !== null) {
-                throw CsvError::brokenText($line + 1);
+                throw ListError::brokenText($line + 1);
             }
         } finally {
             fclose($handle);
@@ -128,11 +120,11 @@ final readonly class CsvFile
             $line = mb_convert_encoding($line, 'UTF-8', Encoding::Latin1->value);
         }
         $cells = str_getcsv($line, $this->separator, '"', '');
-        if (count($cells) > self::COLUMN_LIMIT) {
-            throw CsvError::tooManyColumns($number, self::COLUMN_LIMIT);
+        if (count($cells) > Lists::COLUMN_LIMIT) {
+            throw ListError::tooManyColumns($number, Lists::COLUMN_LIMIT);
         }
 
-        return array_map(fn (?string $cell): string => (string) preg_replace('/^[\s\x{FEFF}]+|[\s\x{FEFF}]+$|[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/u', '', mb_scrub($cell ?? '')), $cells);
+        return array_map(fn (?string $cell): string => Lists::clean($cell ?? ''), $cells);
     }
 
     private static function separator(string $text): string

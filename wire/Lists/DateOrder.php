@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Wire\Csv;
+namespace Acre\Wire\Lists;
 
 /** In which order a list writes the parts of a date. */
 enum DateOrder: string

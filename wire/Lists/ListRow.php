@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Acre\Wire\Csv;
+namespace Acre\Wire\Lists;
 
 /** One line of a list. */
-final readonly class CsvRow
+final readonly class ListRow
 {
     /**
      * @param  int  $line  the line of the file that it begins on, the headings being line 1

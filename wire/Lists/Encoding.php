@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Wire\Csv;
+namespace Acre\Wire\Lists;
 
 /** How the bytes of a file spell its letters. */
 enum Encoding: string

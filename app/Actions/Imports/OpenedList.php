@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use Acre\Wire\Lists\ListError;
+use Acre\Wire\Lists\ListRow;
+use Generator;
+use Symfony\Component\Process\Exception\ProcessFailedException;
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
+use Symfony\Component\Process\PhpExecutableFinder;
+use Symfony\Component\Process\Process;
+
+/**
+ * A list that somebody sent, read in a process of its own: what the file does to it, it does not do to us.
+ *
+ * The process has neither our settings nor our secrets in its environment, a limit of memory and one of time.
+ */
+final readonly class OpenedList
+{
+    /** Bytes. */
+    private const MEMORY = 201_326_592;
+
+    /** @param  list<string>  $headings */
+    private function __construct(public array $headings, private Process $process, private Generator $values)
+    {
+    }
+
+    /**
+     * @param  int|null  $rows  no more than so many of them
+     * @param  int  $seconds  the longest that it may take
+     *
+     * @throws ListError when it is no list
+     */
+    public static function open(string $path, ?int $rows = null, int $seconds = 900): self
+    {
+        $nothing = array_fill_keys(array_keys(getenv()), false);
+        $process = new Process(
+            [(string) (new PhpExecutableFinder)->find(false), '-d', 'memory_limit='.self::MEMORY, '-d', 'display_errors=0', base_path('bin/read-list.php'), $path, (string) ($rows ?? PHP_INT_MAX)],
+            base_path(), [...$nothing, 'LANG' => 'C.UTF-8'], null, $seconds,
+        );
+        $process->start();
+        $values = self::values($process);
+        $first = $values->current();
+        $headings = is_array($first) ? $first['headings'] ?? null : null;
+        if (! is_array($headings)) {
+            throw ListError::tooHeavy();
+        }
+
+        return new self(array_values(array_filter($headings, is_string(...))), $process, $values);
+    }
+
+    /**
+     * Once only.
+     *
+     * @return Generator<int, ListRow>
+     *
+     * @throws ListError when the file is not to be borne
+     */
+    public function rows(): Generator
+    {
+        try {
+            for ($this->values->next(); $this->values->valid(); $this->values->next()) {
+                $value = $this->values->current();
+                if (! is_array($value) || isset($value['end'])) {
+                    return;
+                }
+                if (is_int($value[0] ?? null) && is_array($value[1] ?? null)) {
+                    yield new ListRow($value[0], array_values(array_filter($value[1], is_string(...))));
+                }
+            }
+            // It ended without saying so: something stopped it.
+            throw ListError::tooHeavy();
+        } finally {
+            $this->process->stop(0);
+        }
+    }
+
+    /** @return Generator<int, mixed> */
+    private static function values(Process $process): Generator
+    {
+        $pending = '';
+        try {
+            foreach ($process->getIterator(Process::ITER_SKIP_ERR) as $read) {
+                $pending .= $read;
+                $lines = explode("\n", $pending);
+                $pending = array_pop($lines);
+                foreach ($lines as $line) {
+                    $value = json_decode($line, true);
+                    if (is_array($value) && is_string($value['error'] ?? null)) {
+                        throw ListError::told($value['error']);
+                    }
+                    yield $value;
+                }
+            }
+        } catch (ProcessTimedOutException|ProcessFailedException) {
+            throw ListError::tooHeavy();
+        }
+    }
+}
