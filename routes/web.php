@@ -67,6 +67,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('{import}/columns', 'edit')->name('edit')->middleware('can:match,import')->whereNumber('import');
         Route::post('{import}/columns', 'match')->name('match')->middleware('can:match,import')->whereNumber('import');
         Route::post('{import}/write', 'write')->name('write')->middleware('can:write,import')->whereNumber('import');
+        Route::post('{import}/take-back', 'takeBack')->name('take-back')->middleware('can:takeBack,import')->whereNumber('import');
     });
 
     foreach (['clients' => ClientController::class, 'registrars' => RegistrarController::class, 'accounts' => AccountController::class] as $area => $controller) {

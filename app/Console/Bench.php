@@ -6,9 +6,13 @@ namespace App\Console;
 
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use App\Actions\Imports\ReadImport;
 use App\Actions\Standings\MakeStandings;
 use App\Http\Roll\RollController;
 use App\Http\Roll\RollRequest;
+use App\Models\Account;
+use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\User;
 use App\Queries\Find\FindAnything;
 use App\Queries\Names\CaseFile;
@@ -22,19 +26,25 @@ use App\Support\TradeClock;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ViewErrorBag;
+use RuntimeException;
+use Symfony\Component\Process\Process;
 
 /** Measures, in medians of several runs: the Roll's pages as it grows, the core, and making the standings again. */
 final class Bench extends Command
 {
     private const RUNS = 15;
 
+    /** Lines of the list that is brought in. */
+    private const LIST = 100_000;
+
     protected $signature = 'acre:bench {--sizes=1000,100000 : the Rolls to measure, smallest first}';
 
     protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
 
-    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find): int
+    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find, ReadImport $read): int
     {
         $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
         $table = [];
@@ -57,6 +67,7 @@ final class Bench extends Command
         ));
         $this->core($files, $book, $clock->now());
         $this->standings($standings);
+        $this->bringIn($read);
 
         return self::SUCCESS;
     }
@@ -127,6 +138,47 @@ final class Bench extends Command
         $start = hrtime(true);
         $made = $standings->due();
         $this->line(sprintf('All %s standings made again in %.1f s.', number_format($made), (hrtime(true) - $start) / 1e9));
+    }
+
+    private function bringIn(ReadImport $read): void
+    {
+        $account = Account::query()->firstOrFail();
+        $path = 'imports/bench.csv';
+        Storage::put($path, '');
+        $handle = fopen(Storage::path($path), 'wb');
+        if ($handle === false) {
+            throw new RuntimeException('The list can’t be written.');
+        }
+        fwrite($handle, "name,created,ends,lock,owner,ns1,ns2,price,remarks\n");
+        for ($line = 1; $line <= self::LIST; $line++) {
+            fwrite($handle, "brought-in-{$line}.com,2019-03-0".($line % 9 + 1).',2027-0'.($line % 9 + 1)."-12,yes,Owner {$line},ns1.wire.example,ns2.wire.example,\"12,50\",kept {$line}\n");
+        }
+        fclose($handle);
+        $import = Import::query()->create([
+            'user_id' => User::query()->firstOrFail()->id, 'file' => 'bench.csv', 'path' => $path, 'registrar_id' => $account->registrar_id, 'account_id' => $account->id,
+            'shape' => ['headings' => [], 'samples' => []], 'matched' => ['columns' => ['name', 'created', 'ends', 'lock', 'registrant', 'servers', 'servers', 'renewal', 'raw']], 'state' => ImportState::Reading,
+        ]);
+        $start = hrtime(true);
+        memory_reset_peak_usage();
+        $read->handle($import);
+        $this->line(sprintf('A list of %s lines read in %.1f s, with %d MB at most.', number_format(self::LIST), (hrtime(true) - $start) / 1e9, memory_get_peak_usage() >> 20));
+        $import->update(['state' => ImportState::Writing]);
+        $start = hrtime(true);
+        // Two workers, as the queue has them.
+        $workers = [$this->worker($import), $this->worker($import)];
+        foreach ($workers as $worker) {
+            $worker->wait();
+        }
+        $this->line(sprintf('And written in %.1f s: %s.', (hrtime(true) - $start) / 1e9, $import->refresh()->state->value));
+        Storage::delete($path);
+    }
+
+    private function worker(Import $import): Process
+    {
+        $worker = new Process([PHP_BINARY, base_path('artisan'), 'acre:work-list', (string) $import->id], timeout: null);
+        $worker->start();
+
+        return $worker;
     }
 
     private function median(callable $do): float

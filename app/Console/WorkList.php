@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
 use App\Jobs\WorkImport;
 use Illuminate\Console\Command;
@@ -16,10 +17,10 @@ final class WorkList extends Command
 
     protected $description = 'Read or write a list that is being brought in';
 
-    public function handle(ReadImport $read, WriteImport $write): int
+    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back): int
     {
         $list = $this->argument('list');
-        (new WorkImport((int) $list))->handle($read, $write);
+        (new WorkImport((int) $list))->handle($read, $write, $back);
 
         return self::SUCCESS;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
 use App\Models\Import;
 use App\Models\ImportState;
@@ -13,7 +14,7 @@ use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
-/** Reads a list or writes it, whichever its state says. One worker a list; killed, it is sent again and goes on. */
+/** Reads a list, writes it or takes it back, whichever its state says. Killed, it is sent again and goes on. */
 final class WorkImport implements ShouldQueue
 {
     use Queueable;
@@ -28,36 +29,44 @@ final class WorkImport implements ShouldQueue
     {
     }
 
-    public function handle(ReadImport $read, WriteImport $write): void
+    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back): void
     {
-        /** @var object{held: bool}|null $lock */
-        $lock = DB::selectOne('SELECT pg_try_advisory_lock(3, ?) AS held', [$this->importId]);
-        if ($lock === null || ! $lock->held) {
+        $import = Import::query()->findOrFail($this->importId);
+        // Lines are read and taken back in their order, by one; they are written by two.
+        $seats = $import->state === ImportState::Writing ? [3, 4] : [3];
+        foreach ($seats as $seat) {
+            /** @var object{held: bool}|null $lock */
+            $lock = DB::selectOne('SELECT pg_try_advisory_lock(?, ?) AS held', [$seat, $this->importId]);
+            if ($lock === null || ! $lock->held) {
+                continue;
+            }
+            try {
+                $import->refresh();
+                match ($import->state) {
+                    ImportState::Reading => $read->handle($import),
+                    ImportState::Writing => $write->handle($import),
+                    ImportState::Undoing => $back->handle($import),
+                    default => null,
+                };
+            } finally {
+                DB::select('SELECT pg_advisory_unlock(?, ?)', [$seat, $this->importId]);
+            }
+
             return;
-        }
-        try {
-            $import = Import::query()->findOrFail($this->importId);
-            match ($import->state) {
-                ImportState::Reading => $read->handle($import),
-                ImportState::Writing => $write->handle($import),
-                default => null,
-            };
-        } finally {
-            DB::select('SELECT pg_advisory_unlock(3, ?)', [$this->importId]);
         }
     }
 
     public function failed(?Throwable $why): void
     {
         $said = __('imports.died');
-        Import::query()->whereKey($this->importId)->whereIn('state', [ImportState::Reading, ImportState::Writing])
+        Import::query()->whereKey($this->importId)->whereIn('state', ImportState::WORKING)
             ->update(['failure' => is_string($said) ? $said : 'died']);
     }
 
     /** Lists that were being worked on and whose job was lost. */
     public static function sweep(): void
     {
-        Import::query()->whereIn('state', [ImportState::Reading, ImportState::Writing])->where('updated_at', '<', gmdate('c', time() - 20))
+        Import::query()->whereIn('state', ImportState::WORKING)->where('updated_at', '<', gmdate('c', time() - 20))
             ->toBase()->pluck('id')->each(fn (mixed $id) => self::dispatch(is_int($id) ? $id : 0));
     }
 }

@@ -17,8 +17,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $registrar_id whose list it is
  * @property int|null $account_id the account of names whose line says none
  * @property int|null $client_id the client of new names whose line says none
- * @property array{headings: list<string>, samples: list<list<string>>} $shape
+ * @property array{headings: list<string>, samples: list<list<string>>, habit?: bool} $shape as read at first; whether the columns were remembered
+ * @property bool $whole whether it is everything in the account
  * @property array{columns?: list<string>, order?: string} $matched
+ * @property array{clients?: list<int>, accounts?: list<int>} $made what was written down because it named them
  * @property ImportState $state
  * @property int $rows_total
  * @property int $rows_seen
@@ -32,9 +34,9 @@ final class Import extends Model
 {
     protected $guarded = ['id'];
 
-    protected $attributes = ['account_id' => null, 'client_id' => null, 'matched' => '{}', 'rows_total' => 0, 'rows_seen' => 0, 'rows_written' => 0, 'failure' => null];
+    protected $attributes = ['account_id' => null, 'client_id' => null, 'whole' => false, 'matched' => '{}', 'made' => '{}', 'rows_total' => 0, 'rows_seen' => 0, 'rows_written' => 0, 'failure' => null];
 
-    protected $casts = ['shape' => 'array', 'matched' => 'array', 'state' => ImportState::class];
+    protected $casts = ['shape' => 'array', 'whole' => 'boolean', 'matched' => 'array', 'made' => 'array', 'state' => ImportState::class];
 
     /** @return BelongsTo<Registrar, $this> */
     public function registrar(): BelongsTo

@@ -13,10 +13,15 @@ enum ImportState: string
     case Read = 'read';
     case Writing = 'writing';
     case Done = 'done';
+    case Undoing = 'undoing';
+    /** Taken back. */
+    case Undone = 'undone';
     case Failed = 'failed';
+
+    public const WORKING = [self::Reading, self::Writing, self::Undoing];
 
     public function isWorking(): bool
     {
-        return $this === self::Reading || $this === self::Writing;
+        return in_array($this, self::WORKING, true);
     }
 }

@@ -26,4 +26,9 @@ final class ImportPolicy
     {
         return $this->view($user, $import) && $import->state === ImportState::Read;
     }
+
+    public function takeBack(User $user, Import $import): bool
+    {
+        return $this->view($user, $import) && $import->state === ImportState::Done;
+    }
 }

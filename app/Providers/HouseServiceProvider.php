@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Names\GatherNames;
 use App\Models\Right;
@@ -38,7 +39,8 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->singleton(Rulebook::class, fn (): Rulebook => new Rulebook(base_path('rulebook')));
         $this->app->scoped(CurrentSheaf::class);
         $this->app->bind(GatherNames::class, fn (Application $app): GatherNames => new GatherNames($app->make(Connection::class), config()->integer('house.selection_limit')));
-        $this->app->when([ReadImport::class, WriteImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
+        $this->app->when([ReadImport::class, WriteImport::class, TakeBackImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
+        $this->app->when(ReadImport::class)->needs('$currency')->giveConfig('house.currency');
         $this->app->when(ReadImport::class)->needs('$limit')->giveConfig('house.import_rows');
         $this->app->bind(CaseFiles::class, fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')));
     }

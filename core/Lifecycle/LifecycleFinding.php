@@ -32,6 +32,8 @@ enum LifecycleFinding: string implements FindingTag
     case MayNotMove = 'may_not_move';
     /** Whoever has its code can move it, and nobody is moving it. */
     case LockOff = 'lock_off';
+    /** Its account was listed whole, and it was not there. */
+    case NotInList = 'not_in_list';
     case DefaultRules = 'default_rules';
 
     public static function area(): string
@@ -52,6 +54,7 @@ enum LifecycleFinding: string implements FindingTag
             self::LateDear, self::Suspended, self::Redemption => ['until'],
             self::OnHold => ['status'],
             self::EndNotKnown, self::LockOff => [],
+            self::NotInList => ['since'],
             self::MayNotMove => ['until', 'reason'],
             self::DefaultRules => ['suffix'],
         };
@@ -60,7 +63,7 @@ enum LifecycleFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::LateDear, self::Redemption, self::PendingDelete, self::Released => Cost::NameLost,
+            self::LateDear, self::Redemption, self::PendingDelete, self::Released, self::NotInList => Cost::NameLost,
             self::Lapses, self::EndsUnlessRenewed, self::AskedTooLate, self::Suspended, self::OnHold => Cost::Dark,
             self::MayNotMove => Cost::MovementFails,
             self::LatePlain => Cost::Money,
@@ -86,7 +89,7 @@ enum LifecycleFinding: string implements FindingTag
             self::Redemption => Cure::RestoreFirst,
             self::AskClient, self::AskedTooLate => Cure::AskClient,
             self::Lapses => Cure::ChangeIntent,
-            self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released => Cure::LookAtRecord,
+            self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released, self::NotInList => Cure::LookAtRecord,
             self::OnHold => Cure::LiftHold,
             self::MayNotMove => Cure::Wait,
             self::LockOff => Cure::SetLock,

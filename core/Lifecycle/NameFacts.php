@@ -14,6 +14,7 @@ final readonly class NameFacts
      * @param  Instant|null  $ends  the end of the paid term
      * @param  Instant|null  $moved  when it last came from another registrar
      * @param  list<Status>  $statuses
+     * @param  Instant|null  $missing  since when its registrar's whole list has been without it
      */
     public function __construct(
         public DomainName $name,
@@ -23,6 +24,7 @@ final readonly class NameFacts
         public array $statuses = [],
         public Lock $lock = Lock::NotKnown,
         public Intent $intent = Intent::WhenTold,
+        public ?Instant $missing = null,
     ) {
     }
 

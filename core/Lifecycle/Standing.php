@@ -104,6 +104,13 @@ final readonly class Standing
         if ($life->facts->has(Status::ClientHold, Status::ServerHold)) {
             return Severity::Grave;
         }
+        $severity = self::bySchedule($life, $kind, $at);
+
+        return $severity === Severity::Calm && $life->facts->missing !== null ? Severity::Soon : $severity;
+    }
+
+    private static function bySchedule(Lifecycle $life, NextKind $kind, ?Instant $at): Severity
+    {
         $days = $at === null ? PHP_INT_MAX : $life->now->daysUntil($at);
 
         return match ($kind) {
@@ -131,6 +138,9 @@ final readonly class Standing
         }
         if (! $moving && $life->phase === Phase::InTerm && $life->facts->lock === Lock::Off && $life->rules->hasLock->value && ! $life->facts->isLocked() && ! $life->facts->has(Status::PendingTransfer)) {
             $findings[] = Finding::of(LifecycleFinding::LockOff);
+        }
+        if ($life->facts->missing !== null) {
+            $findings[] = Finding::of(LifecycleFinding::NotInList, since: $life->facts->missing);
         }
         if ($life->rules->isDefault) {
             $findings[] = Finding::of(LifecycleFinding::DefaultRules, suffix: $life->rules->suffix);

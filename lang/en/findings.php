@@ -23,6 +23,7 @@ return [
         'end_not_known' => 'When it ends is not known',
         'may_not_move' => 'May not go to another registrar before :until (:reason)',
         'lock_off' => 'The lock is off, and it is not moving',
+        'not_in_list' => 'Its account was listed whole on :since, and it was not in the list: it may have gone elsewhere, or been deleted',
         'default_rules' => 'The rulebook has no page for .:suffix, so cautious rules are used',
     ],
     'movement' => [

@@ -8,6 +8,7 @@ use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
 use App\Actions\Imports\WriteImport;
+use App\Actions\Names\GiveWords;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Holding;
@@ -19,6 +20,7 @@ use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 use RuntimeException;
 use Tests\TestCase;
 
@@ -40,6 +42,15 @@ final class ImportTest extends TestCase
             ->assertSessionHasNoErrors()->assertRedirect();
 
         return Import::query()->latest('id')->firstOrFail();
+    }
+
+    private function bring(string $content, bool $whole = false): Import
+    {
+        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id, 'whole' => $whole])->assertSessionHasNoErrors();
+        $import = $this->match(Import::query()->latest('id')->firstOrFail());
+        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+
+        return $import->refresh();
     }
 
     private function match(Import $import, string $order = 'ymd'): Import
@@ -185,5 +196,91 @@ final class ImportTest extends TestCase
         app(WriteImport::class)->handle($import->fresh() ?? $import);
         self::assertSame([35, 35, 35, 35], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written]);
         self::assertSame(35, DB::table('log')->where('event', 'brought_in')->count());
+    }
+
+    public function test_a_list_of_everything_tells_what_is_missing_and_deletes_nothing(): void
+    {
+        foreach (['bell.com', 'peal.org', 'date.net'] as $name) {
+            $this->house->name($name);
+        }
+        $this->house->name('elsewhere.com', $this->house->theirs);
+        $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n"), 'registrar' => $this->house->skerry->id, 'whole' => '1'])->assertSessionHasErrors('account');
+
+        $import = $this->bring("name,ends\nbell.com,2027-11-02\ndate.net,31/31/2027\n", whole: true);
+        $this->get("/bring-in/{$import->id}?verdict=missing")->assertSee('1 missing')->assertSee('peal.org')->assertDontSee('elsewhere.com');
+        self::assertSame(4, Name::query()->count());
+        $this->get('/names/peal.org')->assertSee('Its account was listed whole on 6 Oct, and it was not in the list');
+        $this->get('/names/date.net')->assertDontSee('Its account was listed whole');
+        $this->get('/roll?finding=lifecycle.not_in_list')->assertSee('peal.org')->assertDontSee('bell.com');
+
+        // A list that has it again takes the finding away.
+        $again = $this->bring("name\npeal.org\n");
+        $this->get("/bring-in/{$again->id}?verdict=changed")->assertSeeInOrder(['peal.org', 'missing from the list since', '2026-10-06', 'nothing']);
+        $this->get('/names/peal.org')->assertDontSee('Its account was listed whole');
+    }
+
+    public function test_a_list_is_taken_back_as_a_whole(): void
+    {
+        $known = $this->house->name('bell.com', facts: ['registrant' => 'The Foundry', 'servers' => ['ns1.wire.example'], 'raw' => ['folder' => 'green']]);
+        $this->house->name('peal.org');
+        app(GiveWords::class)->give([$known->id], ['kept']);
+        $facts = ['ends_on', 'ends_is_day', 'created_on', 'registrant', 'lock', 'servers', 'raw', 'own_renewal', 'own_currency', 'intent'];
+        $before = (array) DB::table('registrations')->where('name_id', $known->id)->first($facts);
+        $list = "name,ends,owner,lock,ns,folder,price,words,account,client\nbell.com,2029-11-02,Somebody,on,ns9.wire.example,red,\"1.200,50\",\"kept, more\",,\nnew.com,2028-01-31,,,,,,fresh,A-9,Sound Kelp Farm\n";
+        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $list), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id, 'whole' => '1']);
+        $import = $this->match(Import::query()->sole());
+        $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => ['A-9']]);
+        self::assertSame(3, $import->refresh()->rows_written);
+        self::assertSame(['1200.50', 'GBP'], array_values((array) DB::table('registrations')->where('name_id', $known->id)->first(['own_renewal', 'own_currency'])));
+        self::assertSame('new.com', Name::query()->whereHas('words', fn ($words) => $words->where('label', 'fresh'))->sole()->ascii);
+        $this->get('/names/peal.org')->assertSee('Its account was listed whole');
+
+        $this->get("/bring-in/{$import->id}")->assertSee('Take the whole list back');
+        $this->post("/bring-in/{$import->id}/take-back")->assertRedirect();
+        self::assertSame([ImportState::Undone, 0], [$import->refresh()->state, $import->rows_written]);
+        self::assertSame($before, (array) DB::table('registrations')->where('name_id', $known->id)->first($facts));
+        self::assertSame(['kept'], app(GiveWords::class)->of([$known->id])[$known->id]);
+        self::assertSame(0, Name::query()->where('ascii', 'new.com')->count());
+        self::assertSame([0, 0], [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()]);
+        $this->get('/names/peal.org')->assertDontSee('Its account was listed whole');
+        $this->get("/bring-in/{$import->id}")->assertSee('What the list made is gone');
+        $this->post("/bring-in/{$import->id}/take-back")->assertForbidden();
+    }
+
+    public function test_what_something_else_has_touched_keeps_a_list_from_being_taken_back(): void
+    {
+        $import = $this->bring("name,ends\nbell.com,2027-11-02\npeal.org,2027-11-02\n");
+        $this->post('/names/bell.com/notes', ['note' => 'Asked for by telephone'])->assertSessionHasNoErrors();
+        $this->get("/bring-in/{$import->id}")->assertSee('It can’t be taken back as a whole any more')->assertSee('bell.com')->assertDontSee('Take the whole list back');
+        $this->post("/bring-in/{$import->id}/take-back");
+        self::assertSame([ImportState::Done, 2], [$import->refresh()->state, Name::query()->count()]);
+    }
+
+    public function test_columns_are_remembered_by_registrar_and_headings(): void
+    {
+        $list = "what,when,colour\nbell.com,03/04/2027,x\n";
+        $first = $this->upload($list, $this->house->ours->id);
+        $this->post("/bring-in/{$first->id}/columns", ['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'])->assertSessionHasNoErrors();
+        $second = $this->upload($list, $this->house->ours->id);
+        self::assertEquals(['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'], $second->matched);
+        $this->get("/bring-in/{$second->id}")->assertSee('Matched as they were the last time');
+        self::assertSame(['name', 'ends', 'raw'], $this->upload("what,when,flavour\nbell.com,03/04/2027,x\n", $this->house->ours->id)->matched['columns'] ?? []);
+    }
+
+    public function test_a_spreadsheet_is_brought_in_like_any_list(): void
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'acre-sheet-');
+        $writer = WriterEntityFactory::createXLSXWriter();
+        $writer->openToFile($path);
+        foreach ([['Domain', 'Expires', 'Price'], ['glockenwärts.com', 46692, 12.5], ['peal.org', '02/11/2027', 'CHF 9']] as $row) {
+            $writer->addRow(WriterEntityFactory::createRowFromArray($row));
+        }
+        $writer->close();
+        $import = $this->match($this->upload((string) file_get_contents($path), $this->house->ours->id, 'list.xlsx'), 'dmy');
+        unlink($path);
+        $this->post("/bring-in/{$import->id}/write");
+        $found = Registration::query()->with('name')->orderBy('id')->get()->map(fn (Registration $one): array => [$one->name?->unicode, $one->ends_on?->iso(), $one->own_renewal, $one->own_currency])->all();
+        self::assertSame([['glockenwärts.com', '2027-11-01', '12.50', 'GBP'], ['peal.org', '2027-11-02', '9.00', 'CHF']], $found);
+        $this->get('/names/peal.org')->assertSee('CHF');
     }
 }

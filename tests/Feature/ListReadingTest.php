@@ -26,8 +26,15 @@ final class ListReadingTest extends TestCase
     #[TestWith([['Domäne', 'Ablaufdatum', 'Inhaber', 'Kundennummer'], [], ['name', 'ends', 'registrant', 'account']])]
     #[TestWith([['nom de domaine', "date d'expiration", 'titulaire'], [], ['name', 'ends', 'registrant']])]
     #[TestWith([['A', 'B', 'C', 'D'], [['bell.com', 'ledger@bell.com', 'ok', 'green'], ['peal.org', 'x@peal.org', 'clientHold', 'blue']], ['name', 'mailbox', 'statuses', 'raw']])]
-    #[TestWith([['Name', 'Domain'], [['one', 'bell.com']], ['name', 'raw']])]
-    #[TestWith([['x'], [['12.10.2027']], ['raw']])]
+    #[TestWith([['Name', 'Domain'], [['one', 'bell.com']], ['raw', 'name']])]
+    #[TestWith([['x'], [['12.10.2027']], ['ends']])]
+    #[TestWith([['x', 'y', 'z'], [['2027-10-12', '40718', '12.10.2019'], ['2028-01-01', '40719', '13.10.2019']], ['ends', 'raw', 'created']])]
+    #[TestWith([['Domaine', 'Date d’expiration', 'Prix', 'Renouvellement automatique'], [['bell.com', '12.10.2027', '12,90 €', 'oui']], ['name', 'ends', 'renewal', 'intent']])]
+    #[TestWith([['Dominio', 'Vencimiento', 'Titular', 'Bloqueo'], [['bell.com', '12/10/2027', 'Bell', 'sí']], ['name', 'ends', 'registrant', 'lock']])]
+    #[TestWith([['Domeinnaam', 'Vervaldatum', 'Naamservers'], [['bell.com', '12-10-2027', 'ns1.wire.example ns2.wire.example']], ['name', 'ends', 'servers']])]
+    #[TestWith([['name', 'renewal'], [['bell.com', '12.90']], ['name', 'renewal']])]
+    #[TestWith([['name', 'renewal'], [['bell.com', 'yes']], ['name', 'intent']])]
+    #[TestWith([['name', 'domain'], [['Sound Kelp Farm', 'bell.com'], ['The Foundry', 'peal.org']], ['raw', 'name']])]
     #[TestWith([['x'], [['']], ['raw']])]
     public function test_columns_are_known_by_heading_and_then_by_content(array $headings, array $samples, array $fields): void
     {
@@ -37,7 +44,7 @@ final class ListReadingTest extends TestCase
     /** @param  list<string>  $cells */
     private function read(ImportField $field, string $value, array $cells = []): mixed
     {
-        $row = (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'x', ''], DateOrder::DayMonthYear))->handle(new ListRow(2, ['bell.com', $value, ...$cells]));
+        $row = (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'x', ''], DateOrder::DayMonthYear, 'GBP'))->handle(new ListRow(2, ['bell.com', $value, ...$cells]));
 
         return $row['facts'][$field->value] ?? null;
     }
@@ -52,6 +59,12 @@ final class ListReadingTest extends TestCase
     #[TestWith([ImportField::Statuses, 'ok https://icann.example/epp#ok', ['ok']])]
     #[TestWith([ImportField::Mailbox, 'ledger@bell.com', 'ledger@bell.com'])]
     #[TestWith([ImportField::Registrant, '', null])]
+    #[TestWith([ImportField::Ends, '46692', '2027-11-01'])]
+    #[TestWith([ImportField::Ends, '1 juillet 2027', '2027-07-01'])]
+    #[TestWith([ImportField::Ends, '3. März 2027', '2027-03-03'])]
+    #[TestWith([ImportField::Renewal, '1.234,50 €', ['1234.50', 'EUR']])]
+    #[TestWith([ImportField::Renewal, '12.9', ['12.90', 'GBP']])]
+    #[TestWith([ImportField::Lock, 'gesperrt', 'on'])]
     public function test_values_as_registrars_write_them(ImportField $field, string $written, mixed $read): void
     {
         self::assertSame($read, $this->read($field, $written));
@@ -61,6 +74,7 @@ final class ListReadingTest extends TestCase
     #[TestWith([ImportField::Lock, 'ajar', 'neither yes nor no'])]
     #[TestWith([ImportField::Ends, '4/13/2027', 'no date'])]
     #[TestWith([ImportField::Mailbox, 'ledger', 'not a mailbox'])]
+    #[TestWith([ImportField::Renewal, 'about 12', 'no amount'])]
     public function test_values_that_are_wrong_say_which_and_why(ImportField $field, string $written, string $why): void
     {
         $this->expectException(RefusedRow::class);
@@ -70,7 +84,7 @@ final class ListReadingTest extends TestCase
 
     public function test_a_value_of_three_hundred_characters_is_refused_and_a_raw_one_is_cut(): void
     {
-        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay))->handle(new ListRow(2, ['bell.com', str_repeat('ä', 1500)]));
+        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', str_repeat('ä', 1500)]));
         self::assertSame(['remarks' => str_repeat('ä', 1000)], $row['facts']['raw']);
         $this->expectException(RefusedRow::class);
         $this->read(ImportField::Registrant, str_repeat('x', 300));
@@ -78,7 +92,7 @@ final class ListReadingTest extends TestCase
 
     public function test_a_web_address_with_www_is_the_name_and_another_name_below_it_is_not(): void
     {
-        $read = fn (string $name): string => (new ReadRow([ImportField::Name], ['name'], DateOrder::YearMonthDay))->handle(new ListRow(2, [$name]))['name']->ascii;
+        $read = fn (string $name): string => (new ReadRow([ImportField::Name], ['name'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, [$name]))['name']->ascii;
         self::assertSame('bell.co.uk', $read('https://www.Bell.co.uk/peal'));
         $this->expectExceptionMessage('a name below bell.co.uk');
         $read('shop.bell.co.uk');

@@ -120,7 +120,8 @@ final class CsvTest extends TestCase
     #[TestWith(['Oct 12, 2027', '2027-10-12'])]
     #[TestWith(['03.04.2027 10:00', '2027-04-03'])]
     #[TestWith(['31.02.2027', null])]
-    #[TestWith(['46000', null])]
+    #[TestWith(['46000', '2025-12-09'])]
+    #[TestWith(['86000', null])]
     #[TestWith(['1.2.27', null])]
     public function test_dates_as_people_write_them(string $written, ?string $read): void
     {

@@ -11,7 +11,10 @@ enum DateOrder: string
     case DayMonthYear = 'dmy';
     case MonthDayYear = 'mdy';
 
-    private const MONTHS = ['jan' => 1, 'feb' => 2, 'mar' => 3, 'mär' => 3, 'apr' => 4, 'may' => 5, 'mai' => 5, 'mei' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'okt' => 10, 'nov' => 11, 'dec' => 12, 'dez' => 12];
+    /** Days from 30 December 1899, where spreadsheets begin to count, to 1 January 1970. */
+    private const SHEET_EPOCH = 25_569;
+
+    private const MONTHS = ['jan' => 1, 'feb' => 2, 'mar' => 3, 'mär' => 3, 'mrt' => 3, 'avr' => 4, 'fév' => 2, 'fev' => 2, 'ene' => 1, 'gen' => 1, 'abr' => 4, 'mag' => 5, 'giu' => 6, 'juin' => 6, 'juil' => 7, 'lug' => 7, 'ago' => 8, 'aoû' => 8, 'set' => 9, 'ott' => 10, 'déc' => 12, 'dic' => 12, 'apr' => 4, 'may' => 5, 'mai' => 5, 'mei' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'okt' => 10, 'nov' => 11, 'dec' => 12, 'dez' => 12];
 
     /**
      * The order that a column's own values prove.
@@ -44,17 +47,29 @@ enum DateOrder: string
         if (preg_match('~^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:[T ].*)?$~D', $text, $part) === 1 || preg_match('~^(\d{4})(\d\d)(\d\d)$~D', $text, $part) === 1) {
             return self::day((int) $part[1], (int) $part[2], (int) $part[3]);
         }
-        if (preg_match('~^(\d{1,2})(?:[-/. ]|\. )+(\p{L}{3})\p{L}*\.?,?[-/ ]+(\d{4})(?:[T ,].*)?$~uD', $text, $part) === 1) {
-            return self::day((int) $part[3], self::MONTHS[mb_strtolower($part[2])] ?? 0, (int) $part[1]);
+        if (preg_match('~^[2-7]\d{4}(?:\.\d+)?$~D', $text) === 1) {
+            // A spreadsheet's own count of days, from 1954 to 2119.
+            return gmdate('Y-m-d', ((int) $text - self::SHEET_EPOCH) * 86_400);
         }
-        if (preg_match('~^(\p{L}{3})\p{L}*\.? (\d{1,2}),? (\d{4})(?:[T ,].*)?$~uD', $text, $part) === 1) {
-            return self::day((int) $part[3], self::MONTHS[mb_strtolower($part[1])] ?? 0, (int) $part[2]);
+        if (preg_match('~^(\d{1,2})(?:[-/. ]|\. )+(\p{L}{3,})\.?,?[-/ ]+(\d{4})(?:[T ,].*)?$~uD', $text, $part) === 1) {
+            return self::day((int) $part[3], self::month($part[2]), (int) $part[1]);
+        }
+        if (preg_match('~^(\p{L}{3,})\.? (\d{1,2}),? (\d{4})(?:[T ,].*)?$~uD', $text, $part) === 1) {
+            return self::day((int) $part[3], self::month($part[1]), (int) $part[2]);
         }
         if ($this === self::YearMonthDay || preg_match('~^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4})(?:[T ,].*)?$~D', $text, $part) !== 1) {
             return null;
         }
 
         return $this === self::DayMonthYear ? self::day((int) $part[3], (int) $part[2], (int) $part[1]) : self::day((int) $part[3], (int) $part[1], (int) $part[2]);
+    }
+
+    /** By its first letters, three of them or, where that leaves two months, four. */
+    private static function month(string $word): int
+    {
+        $word = mb_strtolower($word);
+
+        return self::MONTHS[mb_substr($word, 0, 4)] ?? self::MONTHS[mb_substr($word, 0, 3)] ?? 0;
     }
 
     private static function day(int $year, int $month, int $day): ?string

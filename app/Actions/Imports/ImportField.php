@@ -20,6 +20,8 @@ enum ImportField: string
     case Lock = 'lock';
     case Statuses = 'statuses';
     case Disclosure = 'disclosure';
+    /** What renewing this one name costs, where it is no price of its suffix. */
+    case Renewal = 'renewal';
     /** May stand in several columns, a host each. */
     case Servers = 'servers';
     /** Labels that people gave. */
@@ -43,21 +45,22 @@ enum ImportField: string
     public function headings(): array
     {
         return match ($this) {
-            self::Name => ['name', 'domain', 'domainname', 'domains', 'fqdn', 'hostname', 'domäne', 'domaine', 'nomdedomaine', 'domeinnaam', 'dominio'],
-            self::Created => ['created', 'createdon', 'creationdate', 'registered', 'registeredon', 'registrationdate', 'createdate', 'regdate', 'registriert', 'datedecréation'],
-            self::Ends => ['ends', 'expires', 'expiry', 'expirydate', 'expiration', 'expirationdate', 'expireson', 'expiresat', 'enddate', 'renewaldate', 'validuntil', 'paiduntil', 'ablaufdatum', 'ablauf', 'datedexpiration', 'vervaldatum'],
-            self::Moved => ['moved', 'transferred', 'transferdate', 'transferredon', 'transferin'],
-            self::Account => ['account', 'accountnumber', 'accountno', 'accountid', 'customer', 'customernumber', 'customerno', 'kundennummer'],
-            self::Client => ['client', 'clientname', 'company', 'kunde', 'label', 'project'],
-            self::Registrant => ['registrant', 'owner', 'holder', 'organisation', 'organization', 'registrantname', 'registrantorganisation', 'inhaber', 'titulaire'],
-            self::Mailbox => ['mailbox', 'email', 'mail', 'registrantemail', 'owneremail', 'contactemail'],
-            self::Reference => ['reference', 'ref', 'orderid', 'domainid', 'contractnumber', 'id', 'serviceid', 'roid'],
-            self::Intent => ['intent', 'autorenew', 'autorenewal', 'renewal', 'renewautomatically', 'renew'],
-            self::Lock => ['lock', 'locked', 'transferlock', 'registrarlock'],
-            self::Statuses => ['status', 'statuses', 'eppstatus', 'state'],
-            self::Disclosure => ['disclosure', 'publicrecord', 'privacy', 'whoisprivacy', 'idprotect', 'idprotection', 'privacyprotection', 'datenschutz'],
-            self::Servers => ['servers', 'nameserver', 'nameservers', 'ns', 'ns1', 'ns2', 'ns3', 'ns4', 'nameserver1', 'nameserver2', 'nameserver3', 'nameserver4', 'dns', 'dns1', 'dns2', 'serveurs', 'serveursdenoms'],
-            self::Words => ['words', 'tags', 'labels', 'schlagwörter', 'étiquettes'],
+            self::Name => ['name', 'domain', 'domainname', 'domains', 'fqdn', 'hostname', 'domäne', 'domaine', 'nomdedomaine', 'domeinnaam', 'domein', 'dominio', 'nombrededominio', 'nomedominio', 'domainnavn'],
+            self::Created => ['created', 'createdon', 'creationdate', 'registered', 'registeredon', 'registrationdate', 'createdate', 'regdate', 'startdate', 'registriert', 'registrierungsdatum', 'registriertam', 'angelegt', 'datedecréation', 'dateenregistrement', 'datedenregistrement', 'créé', 'registratiedatum', 'aanmaakdatum', 'fechaderegistro', 'fechadecreación', 'datadiregistrazione', 'datadicreazione'],
+            self::Ends => ['ends', 'expires', 'expiry', 'expirydate', 'expiration', 'expirationdate', 'expireson', 'expiresat', 'expiringdate', 'enddate', 'renewaldate', 'renewalon', 'duedate', 'validuntil', 'paiduntil', 'paidthrough', 'ablaufdatum', 'ablauf', 'läuftabam', 'gültigbis', 'verlängerungam', 'datedexpiration', 'expirele', 'échéance', 'datedéchéance', 'vervaldatum', 'einddatum', 'verlooptop', 'fechadevencimiento', 'vencimiento', 'caducidad', 'fechadecaducidad', 'scadenza', 'datadiscadenza'],
+            self::Moved => ['moved', 'transferred', 'transferdate', 'transferredon', 'transferin', 'transferiertam', 'datedetransfert'],
+            self::Account => ['account', 'accountnumber', 'accountno', 'accountid', 'customer', 'customernumber', 'customerno', 'kundennummer', 'konto', 'numérodecompte', 'compte', 'klantnummer', 'cuenta', 'conto'],
+            self::Client => ['client', 'clientname', 'company', 'kunde', 'label', 'project', 'klant', 'cliente'],
+            self::Registrant => ['registrant', 'owner', 'holder', 'organisation', 'organization', 'registrantname', 'registrantorganisation', 'inhaber', 'domaininhaber', 'titulaire', 'propriétaire', 'houder', 'titular', 'propietario', 'intestatario'],
+            self::Mailbox => ['mailbox', 'email', 'mail', 'registrantemail', 'owneremail', 'contactemail', 'courriel', 'emailadresse', 'emailadres', 'correo', 'correoelectrónico'],
+            self::Reference => ['reference', 'ref', 'orderid', 'domainid', 'contractnumber', 'id', 'serviceid', 'roid', 'vertragsnummer', 'auftragsnummer', 'référence', 'referentie', 'referencia', 'riferimento'],
+            self::Intent => ['intent', 'autorenew', 'autorenewal', 'renewal', 'renewautomatically', 'renew', 'automatischeverlängerung', 'verlängerung', 'renouvellementautomatique', 'automatischverlengen', 'renovaciónautomática', 'rinnovoautomatico'],
+            self::Lock => ['lock', 'locked', 'transferlock', 'registrarlock', 'transfersperre', 'gesperrt', 'verrou', 'verrouillage', 'bloqueo', 'blocco', 'slot'],
+            self::Statuses => ['status', 'statuses', 'eppstatus', 'state', 'statut', 'estado', 'stato'],
+            self::Disclosure => ['disclosure', 'publicrecord', 'privacy', 'whoisprivacy', 'idprotect', 'idprotection', 'privacyprotection', 'datenschutz', 'confidentialité', 'privacidad'],
+            self::Renewal => ['renewalprice', 'renewprice', 'renewalcost', 'renewal', 'renew', 'price', 'amount', 'cost', 'yearlyprice', 'recurringamount', 'verlängerungspreis', 'preis', 'jahrespreis', 'prixderenouvellement', 'prix', 'prijs', 'verlengingsprijs', 'precio', 'precioderenovación', 'prezzo'],
+            self::Servers => ['servers', 'nameserver', 'nameservers', 'ns', 'ns1', 'ns2', 'ns3', 'ns4', 'nameserver1', 'nameserver2', 'nameserver3', 'nameserver4', 'dns', 'dns1', 'dns2', 'dns3', 'dns4', 'serveurs', 'serveursdenoms', 'serveurdns', 'naamservers', 'servidores', 'servidoresdenombres'],
+            self::Words => ['words', 'tags', 'labels', 'schlagwörter', 'étiquettes', 'etiquetas', 'etichette'],
             self::LeftOut => ['registrar', 'unicode', 'suffix', 'phase', 'next', 'nexton', 'yearcosts', 'currency'],
             self::Raw => [],
         };

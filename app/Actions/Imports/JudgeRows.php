@@ -70,6 +70,7 @@ final readonly class JudgeRows
         $changes = [];
         foreach (array_diff_key($facts, ['account' => 1, 'client' => 1]) as $field => $after) {
             $now = match ($field) {
+                'renewal' => $held->textOrNull('own_renewal') === null ? null : [$held->text('own_renewal'), $held->text('own_currency')],
                 'created', 'ends', 'moved' => $held->instant("{$field}_on")?->date(),
                 'mailbox' => $held->textOrNull('registrant_mailbox'),
                 'statuses', 'raw', 'servers' => $held->json($field),
@@ -90,6 +91,11 @@ final readonly class JudgeRows
             }
         }
 
+        $missing = $held->instant('missing_since');
+        if ($missing !== null) {
+            $changes[] = ['missing', $missing->date(), null];
+        }
+
         return ['verdict' => $changes === [] ? 'same' : 'changed', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => $changes, 'reason' => null];
     }
 
@@ -106,7 +112,7 @@ final readonly class JudgeRows
             ->join('accounts', 'accounts.id', '=', 'holdings.account_id')
             ->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
             ->join('clients', 'clients.id', '=', 'holdings.client_id')
-            ->select(['names.ascii', 'registrations.*', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])
+            ->select(['names.ascii', 'registrations.*', 'holdings.missing_since', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])
             ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = names.id) AS labels")->get();
         foreach (Row::all($rows) as $row) {
             $found[$row->text('ascii')] = $row;

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use Acre\Core\Delegation\ServerNames;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
+use Acre\Wire\Lists\Amount;
 use Acre\Wire\Lists\DateOrder;
 
-/** Guesses what each column of a list is, by its heading and then by what stands in it. A person corrects it. */
+/**
+ * Guesses what each column of a list is: by its heading where what stands below bears it out, otherwise by what stands
+ * below alone. A person corrects it.
+ */
 final class MatchColumns
 {
+    /** So many of a column's values must be what it is said to be; the rest are those lines' own faults. */
+    private const ENOUGH = 0.6;
+
     /**
      * @param  list<string>  $headings
      * @param  list<list<string>>  $samples  rows
@@ -19,22 +27,23 @@ final class MatchColumns
      */
     public function handle(array $headings, array $samples): array
     {
+        $values = [];
+        foreach (array_keys($headings) as $column) {
+            $values[$column] = array_values(array_filter(array_map(fn (array $row): string => $row[$column] ?? '', $samples), fn (string $value): bool => $value !== ''));
+        }
         $found = [];
         foreach ($headings as $column => $heading) {
-            $found[$column] = $this->byHeading($heading, $found) ?? ImportField::Raw;
+            $found[$column] = $this->byHeading($heading, $values[$column], $found) ?? ImportField::Raw;
         }
-        foreach ($headings as $column => $heading) {
-            if ($found[$column] !== ImportField::Raw) {
-                continue;
-            }
-            $values = array_values(array_filter(array_map(fn (array $row): string => $row[$column] ?? '', $samples), fn (string $value): bool => $value !== ''));
-            $guess = $values === [] ? null : $this->byContent($values);
-            if ($guess !== null && ! in_array($guess, $found, true)) {
-                $found[$column] = $guess;
+        foreach ([ImportField::Name, ImportField::Mailbox, ImportField::Servers, ImportField::Statuses] as $field) {
+            foreach ($headings as $column => $heading) {
+                if ($found[$column] === ImportField::Raw && ! in_array($field, $found, true) && $values[$column] !== [] && $this->fits($field, $values[$column])) {
+                    $found[$column] = $field;
+                }
             }
         }
 
-        return array_values($found);
+        return array_values($this->dates($found, $values));
     }
 
     /**
@@ -52,19 +61,22 @@ final class MatchColumns
                 $values = [...$values, ...array_map(fn (array $row): string => $row[$column] ?? '', $samples)];
             }
         }
-
         $orders = DateOrder::provenBy($values);
 
         // Where the year stands first there is nothing to mistake.
         return in_array(DateOrder::YearMonthDay, $orders, true) ? [DateOrder::YearMonthDay] : $orders;
     }
 
-    /** @param  array<int, ImportField>  $taken */
-    private function byHeading(string $heading, array $taken): ?ImportField
+    /**
+     * @param  list<string>  $values
+     * @param  array<int, ImportField>  $taken
+     */
+    private function byHeading(string $heading, array $values, array $taken): ?ImportField
     {
         $plain = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', mb_strtolower($heading));
         foreach (ImportField::cases() as $field) {
-            if (in_array($plain, $field->headings(), true) && ($field->mayRepeat() || ! in_array($field, $taken, true))) {
+            if (in_array($plain, $field->headings(), true) && ($field->mayRepeat() || ! in_array($field, $taken, true)) && ($values === [] || $field === ImportField::Statuses || $this->fits($field, $values))) {
+                // Registrars' own words stand among statuses, so that heading is believed.
                 return $field;
             }
         }
@@ -72,23 +84,71 @@ final class MatchColumns
         return null;
     }
 
-    /** @param  non-empty-list<string>  $values */
-    private function byContent(array $values): ?ImportField
+    /**
+     * Dates under headings that say nothing: the earliest on the whole is when names were registered, the latest when they end.
+     *
+     * @param  array<int, ImportField>  $found
+     * @param  array<int, list<string>>  $values
+     * @return array<int, ImportField>
+     */
+    private function dates(array $found, array $values): array
     {
-        $all = fn (callable $is): bool => count(array_filter($values, $is)) >= 0.8 * count($values);
+        $means = [];
+        foreach ($found as $column => $field) {
+            if ($field === ImportField::Raw && $values[$column] !== [] && ! ctype_digit(implode('', $values[$column])) && $this->fits(ImportField::Ends, $values[$column])) {
+                $order = DateOrder::provenBy($values[$column])[0];
+                $days = array_filter(array_map(fn (string $value): ?string => $order->read($value), $values[$column]), is_string(...));
+                $means[$column] = array_sum(array_map(fn (string $day): int => (int) strtotime($day.' UTC'), $days)) / max(1, count($days));
+            }
+        }
+        asort($means);
+        $wanted = array_values(array_filter([ImportField::Ends, ImportField::Created], fn (ImportField $field): bool => ! in_array($field, $found, true)));
+        foreach ($wanted as $field) {
+            $column = $field === ImportField::Ends ? array_key_last($means) : array_key_first($means);
+            if ($column !== null) {
+                $found[$column] = $field;
+                unset($means[$column]);
+            }
+        }
 
-        return match (true) {
-            $all(fn (string $value): bool => filter_var($value, FILTER_VALIDATE_EMAIL) !== false) => ImportField::Mailbox,
-            $all(fn (string $value): bool => Status::read($value) !== null) => ImportField::Statuses,
-            $all($this->isName(...)) => ImportField::Name,
-            default => null,
-        };
+        return $found;
     }
 
-    private function isName(string $value): bool
+    /** @param  non-empty-list<string>  $values */
+    private function fits(ImportField $field, array $values): bool
+    {
+        $is = match ($field) {
+            ImportField::Name => self::isName(...),
+            ImportField::Created, ImportField::Ends, ImportField::Moved => self::isDate(...),
+            ImportField::Mailbox => fn (string $value): bool => filter_var($value, FILTER_VALIDATE_EMAIL) !== false,
+            ImportField::Intent, ImportField::Lock, ImportField::Disclosure => fn (string $value): bool => ReadRow::isEither($field, $value),
+            ImportField::Renewal => fn (string $value): bool => Amount::read($value) !== null,
+            ImportField::Servers => self::isServers(...),
+            ImportField::Statuses => fn (string $value): bool => Status::read($value) !== null,
+            default => fn (): bool => true,
+        };
+
+        return count(array_filter($values, $is)) >= self::ENOUGH * count($values);
+    }
+
+    private static function isName(string $value): bool
     {
         try {
-            return DateOrder::provenBy([$value]) !== [] && DomainName::of($value)->findings() === [] && DateOrder::DayMonthYear->read($value) === null;
+            return str_contains($value, '.') && ! self::isDate($value) && DomainName::of($value)->findings() === [];
+        } catch (NameError) {
+            return false;
+        }
+    }
+
+    private static function isDate(string $value): bool
+    {
+        return array_filter(DateOrder::cases(), fn (DateOrder $order): bool => $order->read($value) !== null) !== [];
+    }
+
+    private static function isServers(string $value): bool
+    {
+        try {
+            return ServerNames::read($value) !== [] && str_contains($value, '.') && ! self::isDate($value);
         } catch (NameError) {
             return false;
         }

@@ -36,15 +36,24 @@ final readonly class MissingFrom
      *
      * @param  list<string>  $clients
      * @param  list<string>  $accounts
+     * @return array{clients: list<int>, accounts: list<int>} what was made
      */
-    public function create(User $user, Import $import, array $clients, array $accounts): void
+    public function create(User $user, Import $import, array $clients, array $accounts): array
     {
+        $made = ['clients' => [], 'accounts' => []];
         foreach (array_intersect($this->values($this->clients($import)), $clients) as $name) {
-            $this->log->write('made', 'client', Client::query()->create(['name' => $name])->id, ['import' => $import->id], $user->id);
+            $made['clients'][] = Client::query()->create(['name' => $name])->id;
         }
         foreach (array_intersect($this->values($this->accounts($import)), $accounts) as $number) {
-            $this->log->write('made', 'account', Account::query()->create(['registrar_id' => $import->registrar_id, 'number' => $number])->id, ['import' => $import->id], $user->id);
+            $made['accounts'][] = Account::query()->create(['registrar_id' => $import->registrar_id, 'number' => $number])->id;
         }
+        foreach ($made as $kind => $ids) {
+            foreach ($ids as $id) {
+                $this->log->write('made', rtrim($kind, 's'), $id, ['import' => $import->id], $user->id);
+            }
+        }
+
+        return $made;
     }
 
     /**

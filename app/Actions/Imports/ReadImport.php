@@ -16,7 +16,7 @@ use Illuminate\Database\Connection;
 /** Reads a list into its preview, a chunk a transaction; stopped anywhere, it goes on after the last chunk. */
 final readonly class ReadImport
 {
-    public function __construct(private Connection $database, private Storage $storage, private int $chunk, private int $limit)
+    public function __construct(private Connection $database, private Storage $storage, private int $chunk, private int $limit, private string $currency)
     {
     }
 
@@ -25,7 +25,7 @@ final readonly class ReadImport
         try {
             $file = OpenedList::open($this->storage->disk()->path($import->path));
             $columns = array_map(ImportField::from(...), $import->matched['columns'] ?? []);
-            $read = new ReadRow($columns, $file->headings, DateOrder::from($import->matched['order'] ?? DateOrder::YearMonthDay->value));
+            $read = new ReadRow($columns, $file->headings, DateOrder::from($import->matched['order'] ?? DateOrder::YearMonthDay->value), $this->currency);
             $seen = 0;
             $rows = [];
             foreach ($file->rows() as $row) {
@@ -45,7 +45,12 @@ final readonly class ReadImport
                 }
             }
             $this->keep($import, $rows, $read, $seen);
-            $import->update(['state' => ImportState::Read, 'rows_total' => $seen]);
+            $this->database->transaction(function () use ($import, $seen): void {
+                if ($import->whole) {
+                    $this->missing($import);
+                }
+                $import->update(['state' => ImportState::Read, 'rows_total' => $seen]);
+            });
         } catch (ListError $e) {
             $import->update(['state' => ImportState::Failed, 'failure' => $e->getMessage()]);
         }
@@ -60,27 +65,37 @@ final readonly class ReadImport
                 try {
                     $parsed[$row->line] = $read->handle($row);
                 } catch (RefusedRow $e) {
-                    $refused[$row->line] = $e;
+                    $refused[$row->line] = [$read->nameOf($row), $e];
                 }
             }
             $lines = (new JudgeRows($this->database, $import))->handle($parsed);
-            foreach ($refused as $line => $why) {
-                $lines[$line] = ['verdict' => 'refused', 'ascii' => null, 'facts' => [], 'changes' => [], 'reason' => ['value' => $why->value, 'why' => $why->getMessage()]];
+            foreach ($refused as $line => [$ascii, $why]) {
+                $lines[$line] = ['verdict' => 'refused', 'ascii' => $ascii, 'facts' => [], 'changes' => [], 'reason' => ['value' => $why->value, 'why' => $why->getMessage()]];
             }
             ksort($lines);
-            $this->database->table('import_rows')->insertOrIgnore(array_map(fn (int $line, array $row): array => [
-                'import_id' => $import->id, 'line' => $line, 'verdict' => $row['verdict'], 'ascii' => $row['ascii'],
-                'facts' => json_encode((object) $row['facts'], JSON_THROW_ON_ERROR), 'changes' => json_encode($row['changes'], JSON_THROW_ON_ERROR),
-                'reason' => $row['reason'] === null ? null : json_encode($row['reason'], JSON_THROW_ON_ERROR),
-            ], array_keys($lines), $lines));
+            $columns = 'import_id, line, verdict, ascii, facts, changes, reason';
+            $rows = array_map(fn (int $line, array $row): array => ['import_id' => $import->id, 'line' => $line, ...$row, 'facts' => (object) $row['facts']], array_keys($lines), $lines);
+            $this->database->statement("INSERT INTO import_rows ({$columns}) SELECT {$columns} FROM json_populate_recordset(NULL::import_rows, ?::json) ON CONFLICT DO NOTHING", [json_encode($rows, JSON_THROW_ON_ERROR)]);
             $import->update(['rows_seen' => $seen]);
         });
+    }
+
+    /** What the Roll has in the account and the list, said to be everything in it, has not: told below its last line. */
+    private function missing(Import $import): void
+    {
+        $this->database->statement(
+            "INSERT INTO import_rows (import_id, line, verdict, ascii)
+             SELECT ?, (SELECT coalesce(max(line), 1) FROM import_rows WHERE import_id = ?) + row_number() OVER (ORDER BY n.ascii), 'missing', n.ascii
+             FROM holdings h JOIN names n ON n.id = h.name_id
+             WHERE h.account_id = ? AND upper_inf(h.span) AND NOT EXISTS (SELECT 1 FROM import_rows r WHERE r.import_id = ? AND r.ascii = n.ascii)",
+            [$import->id, $import->id, $import->account_id, $import->id],
+        );
     }
 
     /** @return array<string, int> lines by verdict */
     public function counts(Import $import): array
     {
-        $counts = ['new' => 0, 'changed' => 0, 'same' => 0, 'refused' => 0];
+        $counts = ['new' => 0, 'changed' => 0, 'same' => 0, 'refused' => 0] + ($import->whole ? ['missing' => 0] : []);
         foreach (Row::all($this->database->table('import_rows')->where('import_id', $import->id)->groupBy('verdict')->selectRaw('verdict, count(*) AS lines')->get()) as $row) {
             $counts[$row->text('verdict')] = $row->int('lines');
         }

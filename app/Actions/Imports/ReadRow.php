@@ -11,6 +11,7 @@ use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
+use Acre\Wire\Lists\Amount;
 use Acre\Wire\Lists\DateOrder;
 use Acre\Wire\Lists\ListRow;
 use App\Actions\Names\Labels;
@@ -18,15 +19,22 @@ use App\Actions\Names\Labels;
 /** Reads one line of a list into facts, or says which value is wrong and why. */
 final readonly class ReadRow
 {
-    private const YES = ['yes', 'y', 'on', 'true', '1', 'auto', 'automatic', 'enabled', 'active', 'ja', 'oui', 'locked', 'renews by itself', 'by_itself'];
+    private const YES = [
+        'yes', 'y', 'on', 'true', '1', 'x', 'auto', 'automatic', 'enabled', 'active', 'locked', 'ja', 'an', 'ein', 'wahr', 'aktiv', 'gesperrt', 'aan', 'oui', 'vrai', 'actif', 'activé', 'sí', 'si', 'sì', 'verdadero', 'vero', 'attivo',
+        'renews by itself',
+    ];
 
-    private const NO = ['no', 'n', 'off', 'false', '0', 'manual', 'disabled', 'none', 'nein', 'non', 'unlocked', 'renew when told', 'when_told'];
+    private const NO = [
+        'no', 'n', 'off', 'false', '0', '-', 'manual', 'disabled', 'inactive', 'none', 'unlocked', 'nein', 'aus', 'falsch', 'inaktiv', 'nee', 'uit', 'non', 'faux', 'inactif', 'désactivé', 'falso', 'inattivo',
+        'renew when told',
+    ];
 
     /**
      * @param  list<ImportField>  $columns
      * @param  list<string>  $headings
+     * @param  string  $currency  of amounts that name none
      */
-    public function __construct(private array $columns, private array $headings, private DateOrder $order)
+    public function __construct(private array $columns, private array $headings, private DateOrder $order, private string $currency)
     {
     }
 
@@ -66,6 +74,25 @@ final readonly class ReadRow
         return ['name' => $name, 'facts' => $raw === [] ? $facts : [...$facts, 'raw' => $raw]];
     }
 
+    /** The name of a line that is refused for another reason: it is in the list all the same. */
+    public function nameOf(ListRow $row): ?string
+    {
+        $column = array_search(ImportField::Name, $this->columns, true);
+        try {
+            return $column === false ? null : $this->name($row->cell($column))->ascii;
+        } catch (RefusedRow) {
+            return null;
+        }
+    }
+
+    /** Whether a value says yes or no, or one of the words that the field itself has. */
+    public static function isEither(ImportField $field, string $value): bool
+    {
+        $plain = mb_strtolower($value);
+
+        return in_array($plain, self::YES, true) || in_array($plain, self::NO, true) || in_array($plain, self::cases($field), true);
+    }
+
     private function name(string $value): DomainName
     {
         try {
@@ -86,9 +113,10 @@ final readonly class ReadRow
     {
         return match ($field) {
             ImportField::Created, ImportField::Ends, ImportField::Moved => $this->order->read($value) ?? throw RefusedRow::because('date', $value),
-            ImportField::Intent => $this->either($value, Intent::ByItself->value, Intent::WhenTold->value, array_column(Intent::cases(), 'value')),
-            ImportField::Lock => $this->either($value, Lock::On->value, Lock::Off->value, array_column(Lock::cases(), 'value')),
-            ImportField::Disclosure => $this->either($value, Disclosure::Replaced->value, Disclosure::Shown->value, array_column(Disclosure::cases(), 'value')),
+            ImportField::Intent => $this->either($field, $value, Intent::ByItself->value, Intent::WhenTold->value),
+            ImportField::Lock => $this->either($field, $value, Lock::On->value, Lock::Off->value),
+            ImportField::Disclosure => $this->either($field, $value, Disclosure::Replaced->value, Disclosure::Shown->value),
+            ImportField::Renewal => $this->amount($value),
             ImportField::Statuses => $this->statuses($value),
             ImportField::Words => $this->labels($value),
             ImportField::Mailbox => mb_strlen($value) <= 320 && str_contains($value, '@') ? $value : throw RefusedRow::because('mailbox', $value),
@@ -97,17 +125,35 @@ final readonly class ReadRow
         };
     }
 
-    /** @param  list<string>  $cases */
-    private function either(string $value, string $yes, string $no, array $cases): string
+    private function either(ImportField $field, string $value, string $yes, string $no): string
     {
         $plain = mb_strtolower($value);
 
         return match (true) {
-            in_array($plain, $cases, true) => $plain,
+            in_array($plain, self::cases($field), true) => $plain,
             in_array($plain, self::YES, true) => $yes,
             in_array($plain, self::NO, true) => $no,
             default => throw RefusedRow::because('either', $value),
         };
+    }
+
+    /** @return list<string> */
+    private static function cases(ImportField $field): array
+    {
+        return match ($field) {
+            ImportField::Intent => array_column(Intent::cases(), 'value'),
+            ImportField::Lock => array_column(Lock::cases(), 'value'),
+            ImportField::Disclosure => array_column(Disclosure::cases(), 'value'),
+            default => [],
+        };
+    }
+
+    /** @return array{string, string} amount and currency */
+    private function amount(string $value): array
+    {
+        $amount = Amount::read($value) ?? throw RefusedRow::because('amount', $value);
+
+        return [$amount->decimal, $amount->currency ?? $this->currency];
     }
 
     /** @return list<string> */

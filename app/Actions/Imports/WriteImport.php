@@ -5,25 +5,19 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
-use Acre\Core\Time\Instant;
-use Acre\Core\Time\Span;
 use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
-use App\Models\Account;
-use App\Models\Casts\AsSpan;
-use App\Models\Client;
 use App\Models\Import;
 use App\Models\ImportState;
-use App\Models\Name;
-use App\Models\Registration;
 use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Query\Builder;
 
 /**
  * Writes what a list's preview promised, a chunk a transaction, each name whole or not at all. Stopped anywhere, it goes
- * on with the lines that are not yet written.
+ * on with the lines that are not yet written. A chunk is a handful of statements, however many lines it has.
  */
 final readonly class WriteImport
 {
@@ -31,114 +25,242 @@ final readonly class WriteImport
     {
     }
 
+    /** Several workers may do so at once; whoever writes the last line says that it is done. */
     public function handle(Import $import): void
     {
         do {
             $count = $this->database->transaction(function () use ($import): int {
-                $rows = Row::all($this->database->table('import_rows')->where('import_id', $import->id)->where('written', false)
-                    ->whereIn('verdict', ['new', 'changed'])->orderBy('line')->limit($this->chunk)->get());
+                $rows = Row::all($this->left($import)->orderBy('line')->limit($this->chunk)->lock('FOR UPDATE SKIP LOCKED')->get());
                 $this->write($import, $rows);
-                $import->update(['rows_written' => $import->rows_written + count($rows)]);
+                // Last, because it keeps the others waiting.
+                $import->newQuery()->whereKey($import->id)->increment('rows_written', count($rows));
 
                 return count($rows);
             });
         } while ($count > 0);
-        $import->update(['state' => ImportState::Done]);
+        if (! $this->left($import)->exists()) {
+            $import->newQuery()->whereKey($import->id)->where('state', ImportState::Writing)->update(['state' => ImportState::Done]);
+        }
+        $import->refresh();
+    }
+
+    private function left(Import $import): Builder
+    {
+        return $this->database->table('import_rows')->where('import_id', $import->id)->where('written', false)->whereIn('verdict', ['new', 'changed', 'missing']);
     }
 
     /** @param  list<Row>  $rows */
     private function write(Import $import, array $rows): void
     {
-        $names = $entries = $lines = [];
+        $of = ['new' => [], 'changed' => [], 'missing' => []];
         foreach ($rows as $row) {
-            $facts = $row->json('facts');
-            try {
-                $id = $row->text('verdict') === 'new' ? $this->create($import, $row->text('ascii'), $facts) : $this->change($import, $row);
-                $names[] = $id;
-                $lines[] = $row->int('line');
-                $entries[] = ['event' => $row->text('verdict') === 'new' ? 'brought_in' : 'brought_in_again', 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $import->id, 'line' => $row->int('line')]];
-            } catch (RefusedRow $e) {
-                $this->database->table('import_rows')->where('import_id', $import->id)->where('line', $row->int('line'))
-                    ->update(['verdict' => 'refused', 'written' => true, 'reason' => json_encode(['value' => $e->value, 'why' => $e->getMessage()])]);
-            }
+            $of[$row->text('verdict')][$row->text('ascii')] = $row;
         }
-        $this->standings->of($names);
+        $written = [...$this->create($import, $of['new']), ...$this->change($import, $of['changed']), ...$this->miss($import, array_keys($of['missing']))];
+        $entries = $done = [];
+        foreach ($rows as $row) {
+            [$id, $version, $event] = $written[$row->text('ascii')] ?? [null, null, ''];
+            if ($id !== null) {
+                $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $import->id, 'line' => $row->int('line')]];
+            }
+            $done[] = ['line' => $row->int('line'), 'name_id' => $id, 'version' => $version];
+        }
+        $this->standings->of(array_column($written, 0));
         $this->log->writeMany($entries, $import->user_id);
-        $this->database->table('import_rows')->where('import_id', $import->id)->whereIn('line', $lines)->update(['written' => true]);
-    }
-
-    /** @param  array<array-key, mixed>  $facts */
-    private function create(Import $import, string $ascii, array $facts): int
-    {
-        $domain = DomainName::of($ascii);
-        $name = Name::query()->firstOrCreate(['ascii' => $ascii], ['unicode' => $domain->unicode, 'suffix' => $domain->suffix()]);
-        Name::query()->lockForUpdate()->findOrFail($name->id);
-        if (Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->exists()) {
-            throw RefusedRow::because('twice', $ascii, ['line' => '?']);
-        }
-        $account = $this->account($import, is_string($facts['account'] ?? null) ? $facts['account'] : null);
-        $client = $this->client($import, is_string($facts['client'] ?? null) ? $facts['client'] : null);
-        $columns = $this->columns($facts);
-        $created = $columns['created_on'] ?? null;
-        $now = $this->clock->now();
-        $registration = Registration::query()->create([
-            'name_id' => $name->id, 'span' => Span::since($created instanceof Instant && $created->hasComeAt($now) ? $created : $now),
-            'sources' => $this->sources($import, array_keys($facts)),
-        ] + $columns);
-        // It is known to be there since it was brought in; what was before is not known.
-        $this->database->table('holdings')->insert([
-            'name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $account->id, 'client_id' => $client->id, 'span' => AsSpan::write(Span::since($now)),
-        ]);
-
-        $this->label($name->id, $facts);
-
-        return $name->id;
-    }
-
-    private function change(Import $import, Row $row): int
-    {
-        $name = Name::query()->where('ascii', $row->text('ascii'))->lockForUpdate()->firstOrFail();
-        $registration = Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->firstOrFail();
-        $changed = [];
-        foreach ($row->json('changes') as $change) {
-            if (is_array($change) && is_string($change[0] ?? null)) {
-                $changed[$change[0]] = $change[2] ?? null;
-            }
-        }
-        $registration->fill($this->columns($changed));
-        $registration->version++;
-        $registration->sources = [...$registration->sources, ...$this->sources($import, array_keys($changed))];
-        $registration->save();
-        $this->label($name->id, $changed);
-
-        return $name->id;
-    }
-
-    /** @param  array<array-key, mixed>  $facts */
-    private function label(int $nameId, array $facts): void
-    {
-        if (is_array($facts['words'] ?? null)) {
-            $this->words->give([$nameId], array_values(array_filter($facts['words'], is_string(...))));
-        }
+        $this->database->update(
+            'UPDATE import_rows r SET written = true, name_id = d.name_id, version = d.version
+             FROM json_to_recordset(?::json) AS d(line integer, name_id bigint, version integer) WHERE r.import_id = ? AND r.line = d.line', [json_encode($done, JSON_THROW_ON_ERROR), $import->id],
+        );
     }
 
     /**
-     * @param  array<array-key, mixed>  $facts
-     * @return array<string, mixed> columns of a registration
+     * @param  array<string, Row>  $rows  by name
+     * @return array<string, array{int, int, string}> name id, version, event; what was refused after all is not among them
      */
-    private function columns(array $facts): array
+    private function create(Import $import, array $rows): array
     {
-        $columns = [];
-        foreach ($facts as $field => $value) {
-            $columns += match ($field) {
-                'created', 'ends', 'moved' => ["{$field}_on" => is_string($value) ? Instant::of($value) : null],
-                'mailbox' => ['registrant_mailbox' => $value],
-                'statuses', 'raw', 'intent', 'lock', 'registrant', 'reference', 'disclosure', 'servers' => [$field => $value],
-                default => [],
-            };
+        $places = $this->places($import, $rows);
+        $rows = array_intersect_key($rows, $places);
+        if ($rows === []) {
+            return [];
+        }
+        $names = array_map(function (string $ascii): array {
+            $name = DomainName::of($ascii);
+
+            return ['ascii' => $ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()];
+        }, array_keys($rows));
+        $this->database->statement(
+            'INSERT INTO names (ascii, unicode, suffix, created_at, updated_at) SELECT ascii, unicode, suffix, now(), now() FROM json_populate_recordset(NULL::names, ?::json) ON CONFLICT (ascii) DO NOTHING', [json_encode($names, JSON_THROW_ON_ERROR)],
+        );
+        $ids = $this->locked(array_keys($rows));
+        foreach (Row::all($this->database->table('registrations')->whereIn('name_id', $ids)->whereRaw('upper_inf(span)')->get(['name_id'])) as $held) {
+            $ascii = (string) array_search($held->int('name_id'), $ids, true);
+            $this->refuse($import, $rows[$ascii], RefusedRow::because('meanwhile', $ascii));
+            unset($ids[$ascii], $rows[$ascii]);
+        }
+        $now = $this->clock->now();
+        $registrations = $holdings = $written = [];
+        foreach ($rows as $ascii => $row) {
+            $facts = $row->json('facts');
+            $created = is_string($facts['created'] ?? null) && strcmp($facts['created'], $now->date()) <= 0 ? $facts['created'].'T00:00:00Z' : $now->isoSecond();
+            $registrations[] = ['name_id' => $ids[$ascii], 'span' => "[{$created},)", 'sources' => (object) $this->sources($import, array_keys($facts)), ...ImportedFacts::columns($facts)];
+            // It is known to be there since it was brought in; what was before is not known.
+            $holdings[] = ['name_id' => $ids[$ascii], 'span' => "[{$now->isoSecond()},)", 'account_id' => $places[$ascii][0], 'client_id' => $places[$ascii][1]];
+            $written[$ascii] = [$ids[$ascii], 1, 'brought_in'];
+        }
+        $this->database->statement(ImportedFacts::INSERT, [json_encode($registrations, JSON_THROW_ON_ERROR)]);
+        $this->database->statement(
+            'INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT h.name_id, r.id, h.account_id, h.client_id, h.span
+             FROM json_populate_recordset(NULL::holdings, ?::json) h JOIN registrations r ON r.name_id = h.name_id AND upper_inf(r.span)', [json_encode($holdings, JSON_THROW_ON_ERROR)],
+        );
+        $this->label($ids, array_map(fn (Row $row): mixed => $row->json('facts')['words'] ?? null, $rows));
+
+        return $written;
+    }
+
+    /**
+     * @param  array<string, Row>  $rows  by name
+     * @return array<string, array{int, int, string}>
+     */
+    private function change(Import $import, array $rows): array
+    {
+        if ($rows === []) {
+            return [];
+        }
+        $ids = $this->locked(array_map(strval(...), array_keys($rows)));
+        $changed = $labels = $seen = [];
+        foreach ($rows as $ascii => $row) {
+            $facts = ImportedFacts::after($row->json('changes'));
+            $labels[$ascii] = $facts['words'] ?? null;
+            if (array_key_exists('missing', $facts)) {
+                $seen[] = $ids[$ascii];
+            }
+            unset($facts['missing']);
+            $changed[] = ['name_id' => $ids[$ascii], 'facts' => (object) ImportedFacts::columns($facts), 'sources' => (object) $this->sources($import, array_keys($facts))];
+        }
+        $versions = [];
+        foreach (Row::all($this->database->select(ImportedFacts::UPDATE, [json_encode($changed, JSON_THROW_ON_ERROR)])) as $row) {
+            $versions[$row->int('name_id')] = $row->int('version');
+        }
+        $this->label($ids, $labels);
+        $this->database->table('holdings')->whereIn('name_id', $seen)->whereRaw('upper_inf(span)')->update(['missing_since' => null, 'missing_import_id' => null]);
+        $written = [];
+        foreach (array_keys($rows) as $ascii) {
+            $written[$ascii] = [$ids[$ascii], $versions[$ids[$ascii]], 'brought_in_again'];
         }
 
-        return $columns;
+        return $written;
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return array<string, array{int, int, string}>
+     */
+    private function miss(Import $import, array $names): array
+    {
+        $written = [];
+        if ($names !== []) {
+            $rows = $this->database->select(
+                'UPDATE holdings h SET missing_since = ?::timestamptz, missing_import_id = ? FROM names n, registrations r
+                 WHERE n.id = h.name_id AND r.id = h.registration_id AND n.ascii IN (SELECT json_array_elements_text(?::json)) AND h.account_id = ? AND upper_inf(h.span) AND h.missing_since IS NULL
+                 RETURNING n.ascii, n.id, r.version', [$this->clock->today()->isoSecond(), $import->id, json_encode($names, JSON_THROW_ON_ERROR), $import->account_id],
+            );
+            foreach (Row::all($rows) as $row) {
+                $written[$row->text('ascii')] = [$row->int('id'), $row->int('version'), 'not_in_list'];
+            }
+        }
+
+        return $written;
+    }
+
+    /**
+     * @param  list<string>  $names
+     * @return array<string, int> ids by name, their rows locked
+     */
+    private function locked(array $names): array
+    {
+        $ids = [];
+        foreach (Row::all($this->database->table('names')->whereIn('ascii', $names)->orderBy('id')->lockForUpdate()->get(['id', 'ascii'])) as $row) {
+            $ids[$row->text('ascii')] = $row->int('id');
+        }
+
+        return $ids;
+    }
+
+    /**
+     * Where each new name goes. A line whose account or client was not to be created is refused.
+     *
+     * @param  array<string, Row>  $rows
+     * @return array<string, array{int, int}> account and client
+     */
+    private function places(Import $import, array $rows): array
+    {
+        $facts = array_map(fn (Row $row): array => $row->json('facts'), $rows);
+        $accounts = $this->known('accounts', 'number', array_column($facts, 'account'), $import->registrar_id);
+        $clients = $this->known('clients', 'name', array_column($facts, 'client'));
+        $client = $import->client_id ?? $this->database->table('clients')->where('is_house', true)->value('id');
+        $places = [];
+        foreach ($facts as $ascii => $said) {
+            try {
+                $places[$ascii] = [$this->place($said['account'] ?? null, $accounts, $import->account_id, 'Account '), $this->place($said['client'] ?? null, $clients, is_int($client) ? $client : null, 'Client ')];
+            } catch (RefusedRow $e) {
+                $this->refuse($import, $rows[$ascii], $e);
+            }
+        }
+
+        return $places;
+    }
+
+    /** @param  array<string, int>  $known */
+    private function place(mixed $said, array $known, ?int $otherwise, string $what): int
+    {
+        $said = is_string($said) ? $said : null;
+
+        return ($said === null ? $otherwise : $known[mb_strtolower($said)] ?? null) ?? throw RefusedRow::because('not_created', $said ?? '', ['what' => $what.($said ?? '')]);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $values
+     * @return array<string, int> ids by the value in small letters
+     */
+    private function known(string $table, string $column, array $values, ?int $registrar = null): array
+    {
+        $found = [];
+        $rows = $this->database->select(
+            "SELECT id, {$column} AS value FROM {$table} WHERE lower({$column}) IN (SELECT lower(json_array_elements_text(?::json)))".($registrar === null ? '' : ' AND registrar_id = ?'),
+            [json_encode(array_values(array_unique(array_filter($values, is_string(...)))), JSON_THROW_ON_ERROR), ...($registrar === null ? [] : [$registrar])],
+        );
+        foreach (Row::all($rows) as $row) {
+            $found[mb_strtolower($row->text('value'))] = $row->int('id');
+        }
+
+        return $found;
+    }
+
+    private function refuse(Import $import, Row $row, RefusedRow $why): void
+    {
+        $this->database->table('import_rows')->where('import_id', $import->id)->where('line', $row->int('line'))
+            ->update(['verdict' => 'refused', 'reason' => json_encode(['value' => $why->value, 'why' => $why->getMessage()], JSON_THROW_ON_ERROR)]);
+    }
+
+    /**
+     * @param  array<string, int>  $ids  by name
+     * @param  array<string, mixed>  $labels  a list of words by name, or nothing
+     */
+    private function label(array $ids, array $labels): void
+    {
+        $alike = [];
+        foreach ($labels as $ascii => $words) {
+            if (is_array($words) && $words !== []) {
+                $alike[json_encode($words, JSON_THROW_ON_ERROR)][] = $ids[$ascii];
+            }
+        }
+        // All of them first and in one order: two workers that wait for each other's new words would never end.
+        $this->words->make(array_merge(...array_values(array_filter($labels, is_array(...)))));
+        foreach ($alike as $words => $names) {
+            $given = json_decode($words, true);
+            $this->words->give($names, array_values(array_filter(is_array($given) ? $given : [], is_string(...))));
+        }
     }
 
     /**
@@ -148,25 +270,5 @@ final readonly class WriteImport
     private function sources(Import $import, array $fields): array
     {
         return array_fill_keys(array_map(strval(...), $fields), ['from' => 'brought in', 'import' => $import->id, 'at' => $this->clock->today()->iso()]);
-    }
-
-    private function account(Import $import, ?string $number): Account
-    {
-        $account = $number === null
-            ? Account::query()->find($import->account_id)
-            : Account::query()->where('registrar_id', $import->registrar_id)->whereRaw('lower(number) = lower(?)', [$number])->first();
-
-        return $account ?? throw RefusedRow::because('not_created', $number ?? '', ['what' => 'Account '.($number ?? '')]);
-    }
-
-    private function client(Import $import, ?string $name): Client
-    {
-        $client = match (true) {
-            $name !== null => Client::query()->whereRaw('lower(name) = lower(?)', [$name])->first(),
-            $import->client_id !== null => Client::query()->find($import->client_id),
-            default => Client::query()->where('is_house', true)->first(),
-        };
-
-        return $client ?? throw RefusedRow::because('not_created', $name ?? '', ['what' => 'Client “'.($name ?? '').'”']);
     }
 }

@@ -21,10 +21,18 @@ final readonly class GiveWords
     public function give(array $nameIds, array $labels): void
     {
         $list = self::list($labels);
-        $this->database->statement('INSERT INTO words (label) SELECT unnest(ARRAY(SELECT json_array_elements_text(?::json))) ON CONFLICT DO NOTHING', [$list]);
+        $this->make($labels);
         $this->database->statement(
             'INSERT INTO name_words (name_id, word_id) SELECT n, w.id FROM unnest(?::bigint[]) AS n, words w WHERE lower(w.label) IN (SELECT lower(json_array_elements_text(?::json))) ON CONFLICT DO NOTHING',
             ['{'.implode(',', $nameIds).'}', $list],
+        );
+    }
+
+    /** @param  array<array-key, mixed>  $labels */
+    public function make(array $labels): void
+    {
+        $this->database->statement(
+            'INSERT INTO words (label) SELECT label FROM json_array_elements_text(?::json) AS label ORDER BY lower(label) ON CONFLICT DO NOTHING', [self::list(array_values(array_filter($labels, is_string(...))))],
         );
     }
 

@@ -7,10 +7,12 @@ namespace App\Http\Imports;
 use Acre\Wire\Lists\DateOrder;
 use Acre\Wire\Lists\ListError;
 use App\Actions\Imports\ImportField;
+use App\Actions\Imports\ImportHabits;
 use App\Actions\Imports\MatchColumns;
 use App\Actions\Imports\MissingFrom;
 use App\Actions\Imports\OpenedList;
 use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\TakeBackImport;
 use App\Actions\SaveRow;
 use App\Jobs\WorkImport;
 use App\Models\Client;
@@ -34,7 +36,7 @@ final readonly class ImportController
     /** As long as a person waits for a first look into the file. */
     private const SECONDS = 30;
 
-    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private SaveRow $save)
+    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private SaveRow $save, private ImportHabits $habits, private TakeBackImport $back)
     {
     }
 
@@ -66,13 +68,16 @@ final readonly class ImportController
             return back()->withInput()->withErrors(['list' => $e->getMessage()]);
         }
         $registrar = $this->registrar($request);
-        $columns = $this->match->handle($file->headings, $samples);
+        $habit = $this->habits->recall($registrar->id, $file->headings);
+        $columns = $habit === null ? $this->match->handle($file->headings, $samples) : array_map(ImportField::from(...), $habit['columns']);
         $orders = $this->match->orders($columns, $samples);
+        // Remembered is what a person said; what this file's own values prove goes before it.
+        $order = count($orders) === 1 ? $orders[0]->value : $habit['order'] ?? null;
         $import = Import::query()->create([
             'user_id' => $request->person()->id, 'file' => mb_substr(mb_scrub(basename($upload->getClientOriginalName())), 0, 200), 'path' => $path, 'registrar_id' => $registrar->id,
             'account_id' => $request->filled('account') ? $request->integer('account') : null, 'client_id' => $request->filled('client') ? $request->integer('client') : null,
-            'shape' => ['headings' => $file->headings, 'samples' => $samples], 'state' => ImportState::Uploaded,
-            'matched' => ['columns' => array_column($columns, 'value')] + (count($orders) === 1 ? ['order' => $orders[0]->value] : []),
+            'whole' => $request->boolean('whole'), 'shape' => ['headings' => $file->headings, 'samples' => $samples, 'habit' => $habit !== null], 'state' => ImportState::Uploaded,
+            'matched' => ['columns' => array_column($columns, 'value')] + ($order === null ? [] : ['order' => $order]),
         ]);
 
         return to_route('bring-in.show', $import);
@@ -88,13 +93,14 @@ final readonly class ImportController
 
         return match ($import->state) {
             ImportState::Uploaded => view('imports.columns', $this->columns($import)),
-            ImportState::Reading, ImportState::Writing => view('imports.working', ['import' => $import, 'told' => $this->progress($import)]),
+            ImportState::Reading, ImportState::Writing, ImportState::Undoing => view('imports.working', ['import' => $import, 'told' => $this->progress($import)]),
             ImportState::Failed => view('imports.failed', ['import' => $import]),
-            ImportState::Read, ImportState::Done => view($import->state === ImportState::Read ? 'imports.preview' : 'imports.done', [
+            ImportState::Read, ImportState::Done, ImportState::Undone => view($import->state === ImportState::Read ? 'imports.preview' : 'imports.done', [
                 'import' => $import, 'counts' => $counts, 'verdict' => $verdict,
                 'rows' => $this->database->table('import_rows')->where('import_id', $import->id)->where('verdict', $verdict)->orderBy('line')->simplePaginate(100)->withQueryString(),
                 'clients' => $import->state === ImportState::Read ? $this->missing->clients($import) : [],
                 'accounts' => $import->state === ImportState::Read ? $this->missing->accounts($import) : [],
+                'touched' => $import->state === ImportState::Done ? $this->back->touched($import) : [],
                 'words' => $this->words,
             ]),
         };
@@ -115,6 +121,7 @@ final readonly class ImportController
             }
             $this->database->table('import_rows')->where('import_id', $import->id)->delete();
             $locked->update(['matched' => ['columns' => $request->columns(), 'order' => $request->filled('order') ? $request->string('order')->toString() : DateOrder::YearMonthDay->value], 'state' => ImportState::Reading, 'rows_seen' => 0]);
+            $this->habits->remember($locked);
             WorkImport::dispatch($import->id)->afterCommit();
         });
 
@@ -128,10 +135,26 @@ final readonly class ImportController
             if ($locked->state !== ImportState::Read) {
                 return;
             }
-            $this->missing->create($request->person(), $locked, $request->texts('clients'), $request->texts('accounts'));
+            $made = $this->missing->create($request->person(), $locked, $request->texts('clients'), $request->texts('accounts'));
             $counts = $this->read->counts($locked);
-            $locked->update(['state' => ImportState::Writing, 'rows_written' => 0, 'rows_total' => $counts['new'] + $counts['changed']]);
+            $locked->update(['state' => ImportState::Writing, 'made' => $made, 'rows_written' => 0, 'rows_total' => $counts['new'] + $counts['changed'] + ($counts['missing'] ?? 0)]);
             $this->log->write('list_written', 'import', $import->id, $counts, $request->person()->id);
+            WorkImport::dispatch($import->id)->afterCommit();
+            WorkImport::dispatch($import->id)->afterCommit();
+        });
+
+        return to_route('bring-in.show', $import);
+    }
+
+    public function takeBack(Import $import): RedirectResponse
+    {
+        $this->database->transaction(function () use ($import): void {
+            $locked = Import::query()->lockForUpdate()->findOrFail($import->id);
+            if ($locked->state !== ImportState::Done || $this->back->touched($locked, 1) !== []) {
+                return;
+            }
+            $locked->update(['state' => ImportState::Undoing, 'rows_total' => $locked->rows_written]);
+            $this->log->write('list_taken_back', 'import', $import->id, ['lines' => $locked->rows_written]);
             WorkImport::dispatch($import->id)->afterCommit();
         });
 
@@ -157,9 +180,11 @@ final readonly class ImportController
 
     private function progress(Import $import): string
     {
-        return $import->state === ImportState::Writing
-            ? $this->words->say('imports.progress.writing', ['seen' => number_format($import->rows_written), 'total' => number_format($import->rows_total), 'left' => number_format(max(0, $import->rows_total - $import->rows_written))])
-            : $this->words->say('imports.progress.reading', ['seen' => number_format($import->rows_seen)]);
+        return match ($import->state) {
+            ImportState::Writing => $this->words->say('imports.progress.writing', ['seen' => number_format($import->rows_written), 'total' => number_format($import->rows_total), 'left' => number_format(max(0, $import->rows_total - $import->rows_written))]),
+            ImportState::Undoing => $this->words->say('imports.progress.undoing', ['left' => number_format($import->rows_written), 'total' => number_format($import->rows_total)]),
+            default => $this->words->say('imports.progress.reading', ['seen' => number_format($import->rows_seen)]),
+        };
     }
 
     /** @return array<string, mixed> */

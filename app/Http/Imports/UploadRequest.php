@@ -20,7 +20,8 @@ final class UploadRequest extends FormRequest
         return [
             'registrar' => ['required_without:new_registrar', 'nullable', 'integer', 'exists:registrars,id'],
             'new_registrar' => ['required_without:registrar', 'nullable', 'string', 'max:200'],
-            'account' => ['nullable', 'integer', Rule::exists('accounts', 'id')->where('registrar_id', $this->integer('registrar'))],
+            'whole' => ['boolean'],
+            'account' => ['nullable', 'required_if_accepted:whole', 'integer', Rule::exists('accounts', 'id')->where('registrar_id', $this->integer('registrar'))],
             'client' => ['nullable', 'integer', 'exists:clients,id'],
             'list' => ['required', $this->sensible(...)],
         ];
@@ -29,7 +30,7 @@ final class UploadRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['account.exists' => __('imports.account_elsewhere'), 'list.required' => __('imports.not_sent')];
+        return ['account.exists' => __('imports.account_elsewhere'), 'account.required_if_accepted' => __('imports.whole_of_what'), 'list.required' => __('imports.not_sent')];
     }
 
     public function list(): UploadedFile

@@ -10,6 +10,7 @@ use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
+use Acre\Wire\Lists\Amount;
 use App\Http\SignedIn;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
@@ -32,6 +33,7 @@ final class FactsRequest extends FormRequest
             'registrant_mailbox' => ['nullable', 'string', 'max:320'],
             'disclosure' => ['sometimes', 'required', Rule::enum(Disclosure::class)],
             'servers' => ['nullable', 'string', 'max:4000', $this->hosts(...)],
+            'own_renewal' => ['nullable', 'string', 'max:40', $this->amount(...)],
             'version' => ['required', 'integer'],
         ];
     }
@@ -43,12 +45,23 @@ final class FactsRequest extends FormRequest
         foreach (['created_on', 'ends_on', 'moved_on'] as $date) {
             $facts[$date] = is_string($facts[$date] ?? null) ? Instant::of($facts[$date]) : null;
         }
-
+        if (array_key_exists('own_renewal', $facts)) {
+            $own = Amount::read(is_string($facts['own_renewal']) ? $facts['own_renewal'] : '');
+            $facts['own_renewal'] = $own?->decimal;
+            $facts['own_currency'] = $own === null ? null : $own->currency ?? config()->string('house.currency');
+        }
         if (array_key_exists('servers', $facts)) {
             $facts['servers'] = ServerNames::read(is_string($facts['servers']) ? $facts['servers'] : '');
         }
 
         return $facts;
+    }
+
+    private function amount(string $field, mixed $value, Closure $fail): void
+    {
+        if (! is_string($value) || Amount::read($value) === null) {
+            $fail(__('forms.amount'));
+        }
     }
 
     private function hosts(string $field, mixed $value, Closure $fail): void

@@ -46,6 +46,7 @@ final readonly class CaseFiles
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
                 r.statuses, r.lock, r.intent, r.registrant, r.registrant_mailbox, r.reference, r.disclosure, r.servers,
+                r.own_renewal, r.own_currency, h.missing_since,
                 a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at,
                 c.id AS client_id, c.name AS client_name, g.id AS registrar_id, g.name AS registrar_name,
                 g.receiver_by, g.confirms, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days,
@@ -100,10 +101,11 @@ final readonly class CaseFiles
                 array_values(array_filter($statuses)),
                 Lock::from($row->text('lock')),
                 Intent::from($row->text('intent')),
+                $row->instant('missing_since')?->toDay(),
             ),
             new LateTerms(
                 $row->int('charge_lead_days'), $row->intOrNull('dark_after_days'), $row->intOrNull('plain_after_days'), $row->intOrNull('late_until_days'),
-                $this->askLead, $prices['renew'] ?? null, $prices['late'] ?? null, $prices['restore'] ?? null,
+                $this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null,
             ),
             new HandoverTerms(
                 ReceiverBy::from($row->text('receiver_by')), Confirms::from($row->text('confirms')), $row->bool('names_giver'),

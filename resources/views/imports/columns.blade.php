@@ -1,7 +1,7 @@
 <x-layout title="What its columns are" area="Roll">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('bring-in.create') }}">Bring names in</a> / {{ $import->file }}</nav>
     <h1>What its columns are</h1>
-    <p class="sentence">{{ count($import->shape['headings']) }} columns in <strong>{{ $import->file }}</strong>. Correct what was guessed wrongly; what fits nothing is kept as it is.</p>
+    <p class="sentence">{{ count($import->shape['headings']) }} columns in <strong>{{ $import->file }}</strong>. {{ ($import->shape['habit'] ?? false) ? 'Matched as they were the last time, for a list of '.$import->registrar->name.' with these headings.' : 'Correct what was guessed wrongly; what fits nothing is kept as it is.' }}</p>
     @error('columns')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @error('order')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     <form method="post" action="{{ route('bring-in.match', $import) }}">

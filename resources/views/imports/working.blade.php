@@ -1,6 +1,6 @@
 <x-layout title="At work on the list" area="Roll">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('bring-in.create') }}">Bring names in</a> / {{ $import->file }}</nav>
-    <h1>{{ $import->state === App\Models\ImportState::Writing ? 'Writing the names' : 'Reading the list' }}</h1>
+    <h1>{{ ['writing' => 'Writing the names', 'undoing' => 'Taking the list back'][$import->state->value] ?? 'Reading the list' }}</h1>
     <p class="sentence" data-waiting="{{ route('bring-in.state', $import) }}" aria-live="polite">{{ $told }}</p>
     @if ($import->failure !== null)<p class="told told-bad">{{ $import->failure }}</p>@endif
     <noscript><meta http-equiv="refresh" content="3"></noscript>

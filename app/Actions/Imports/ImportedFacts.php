@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+/** What a line says of a name, as columns of its registration. */
+final class ImportedFacts
+{
+    private const COLUMNS = [
+        'created' => 'created_on', 'ends' => 'ends_on', 'moved' => 'moved_on', 'mailbox' => 'registrant_mailbox', 'statuses' => 'statuses', 'raw' => 'raw', 'intent' => 'intent', 'lock' => 'lock',
+        'registrant' => 'registrant', 'reference' => 'reference', 'disclosure' => 'disclosure', 'servers' => 'servers',
+    ];
+
+    /** Takes a list of rows as columns() makes them, with name_id, span and sources. */
+    public const INSERT = <<<'SQL'
+        INSERT INTO registrations (name_id, span, created_on, ends_on, moved_on, statuses, lock, intent, registrant, registrant_mailbox, reference, servers, disclosure, own_renewal, own_currency, raw, sources, created_at, updated_at)
+        SELECT name_id, span, created_on, ends_on, moved_on, coalesce(statuses, '[]'), coalesce(lock, 'unknown'), coalesce(intent, 'when_told'), registrant, registrant_mailbox, reference,
+            coalesce(servers, '[]'), coalesce(disclosure, 'unknown'), own_renewal, own_currency, coalesce(raw, '{}'), sources, now(), now()
+        FROM json_populate_recordset(NULL::registrations, ?::json)
+        SQL;
+
+    /** Takes a list of rows {name_id, facts, sources}: facts as columns() makes them, and those only that change. */
+    public const UPDATE = <<<'SQL'
+        UPDATE registrations r SET
+            created_on = n.created_on, ends_on = n.ends_on, moved_on = n.moved_on, statuses = n.statuses, lock = n.lock, intent = n.intent, registrant = n.registrant, registrant_mailbox = n.registrant_mailbox,
+            created_is_day = r.created_is_day OR jsonb_exists(c.facts, 'created_on'), ends_is_day = r.ends_is_day OR jsonb_exists(c.facts, 'ends_on'), moved_is_day = r.moved_is_day OR jsonb_exists(c.facts, 'moved_on'),
+            reference = n.reference, servers = n.servers, disclosure = n.disclosure, own_renewal = n.own_renewal, own_currency = n.own_currency, raw = n.raw,
+            sources = r.sources || c.sources, version = r.version + 1, updated_at = now()
+        FROM json_to_recordset(?::json) AS c(name_id bigint, facts jsonb, sources jsonb)
+        JOIN registrations o ON o.name_id = c.name_id AND upper_inf(o.span)
+        CROSS JOIN LATERAL jsonb_populate_record(o, c.facts) AS n
+        WHERE r.id = o.id RETURNING r.name_id, r.version
+        SQL;
+
+    /**
+     * @param  array<array-key, mixed>  $facts
+     * @return array<string, mixed>
+     */
+    public static function columns(array $facts): array
+    {
+        $columns = [];
+        foreach ($facts as $field => $value) {
+            if ($field === 'renewal') {
+                [$columns['own_renewal'], $columns['own_currency']] = is_array($value) ? array_values($value) : [null, null];
+            } elseif (isset(self::COLUMNS[$field])) {
+                $isDate = is_string($value) && in_array($field, ['created', 'ends', 'moved'], true);
+                $columns[self::COLUMNS[$field]] = match (true) {
+                    $isDate => $value.'T00:00:00Z',
+                    // An object also when nothing is in it.
+                    $field === 'raw' => (object) (is_array($value) ? $value : []),
+                    default => $value,
+                };
+            }
+        }
+
+        return $columns;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $changes  as JudgeRows tells them: field, before, after
+     * @return array<string, mixed> what it is to be, by field
+     */
+    public static function after(array $changes): array
+    {
+        return self::side($changes, 2);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $changes
+     * @return array<string, mixed> what it was, by field
+     */
+    public static function before(array $changes): array
+    {
+        return self::side($changes, 1);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $changes
+     * @return array<string, mixed>
+     */
+    private static function side(array $changes, int $side): array
+    {
+        $facts = [];
+        foreach ($changes as $change) {
+            if (is_array($change) && is_string($change[0] ?? null)) {
+                $facts[$change[0]] = $change[$side] ?? null;
+            }
+        }
+
+        return $facts;
+    }
+}

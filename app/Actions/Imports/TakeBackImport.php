@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Imports;
+
+use App\Actions\Names\GiveWords;
+use App\Actions\Standings\MakeStandings;
+use App\Models\Import;
+use App\Models\ImportState;
+use App\Support\HouseLog;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Database\Connection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\QueryException;
+
+/** Takes a written list back as a whole, a chunk a transaction: what it made is gone, what it changed is as before. */
+final readonly class TakeBackImport
+{
+    /** A line that something else has touched since: other facts, a deed, a note, another holder. */
+    private const TOUCHED = <<<'SQL'
+        (NOT EXISTS (SELECT 1 FROM registrations g WHERE g.name_id = r.name_id AND upper_inf(g.span) AND g.version = r.version)
+         OR r.verdict = 'new' AND (EXISTS (SELECT 1 FROM docket_lines d WHERE d.name_id = r.name_id) OR EXISTS (SELECT 1 FROM notes t WHERE t.name_id = r.name_id)
+            OR (SELECT count(*) FROM holdings h WHERE h.name_id = r.name_id) <> 1 OR (SELECT count(*) FROM registrations g WHERE g.name_id = r.name_id) <> 1))
+        SQL;
+
+    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private int $chunk)
+    {
+    }
+
+    /** @return list<Row> line, ascii of those that were touched since; while there are any, nothing is taken back */
+    public function touched(Import $import, int $limit = 100): array
+    {
+        return Row::all($this->database->select('SELECT r.line, r.ascii FROM import_rows r WHERE r.import_id = ? AND r.written AND r.name_id IS NOT NULL AND '.self::TOUCHED.' ORDER BY r.line LIMIT ?', [$import->id, $limit]));
+    }
+
+    public function handle(Import $import): void
+    {
+        $line = 0;
+        do {
+            $line = $this->database->transaction(function () use ($import, $line): ?int {
+                [$rows, $last] = $this->next($import, $line);
+                $this->takeBack($import, $rows);
+                $import->update(['rows_written' => max(0, $import->rows_written - count($rows))]);
+
+                return $last;
+            });
+        } while ($line !== null);
+        $this->unmake('accounts', $import->made['accounts'] ?? []);
+        $this->unmake('clients', $import->made['clients'] ?? []);
+        $import->update(['state' => ImportState::Undone]);
+    }
+
+    /** @return array{list<Row>, int|null} the untouched ones of the next lines, their names locked; the last of these lines */
+    private function next(Import $import, int $line): array
+    {
+        $rows = Row::all($this->database->select(
+            'SELECT r.line, n.id FROM import_rows r JOIN names n ON n.id = r.name_id WHERE r.import_id = ? AND r.written AND r.line > ? ORDER BY r.line LIMIT ? FOR UPDATE OF n', [$import->id, $line, $this->chunk],
+        ));
+        $lines = '{'.implode(',', array_map(fn (Row $row): int => $row->int('line'), $rows)).'}';
+
+        return [
+            Row::all($this->database->select('SELECT r.line, r.name_id, r.verdict, r.changes FROM import_rows r WHERE r.import_id = ? AND r.line = ANY (?::integer[]) AND NOT '.self::TOUCHED.' ORDER BY r.line', [$import->id, $lines])),
+            $rows === [] ? null : $rows[count($rows) - 1]->int('line'),
+        ];
+    }
+
+    /** @param  list<Row>  $rows */
+    private function takeBack(Import $import, array $rows): void
+    {
+        $new = $changed = $entries = $missing = $standing = [];
+        foreach ($rows as $row) {
+            $id = $row->int('name_id');
+            if ($row->text('verdict') === 'new') {
+                $new[] = $id;
+
+                continue;
+            }
+            $standing[] = $id;
+            $entries[] = ['event' => 'taken_back', 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $import->id, 'line' => $row->int('line')]];
+            if ($row->text('verdict') === 'missing') {
+                $missing[] = $id;
+
+                continue;
+            }
+            $before = ImportedFacts::before($row->json('changes'));
+            if (is_string($before['missing'] ?? null)) {
+                $this->database->table('holdings')->where('name_id', $id)->whereRaw('upper_inf(span)')->update(['missing_since' => $before['missing']]);
+            }
+            if (array_key_exists('words', $before)) {
+                $had = is_array($before['words']) ? $before['words'] : [];
+                $given = ImportedFacts::after($row->json('changes'))['words'];
+                $this->words->take([$id], array_values(array_filter(is_array($given) ? $given : [], fn (mixed $label): bool => is_string($label) && ! in_array($label, $had, true))));
+            }
+            $source = ['from' => 'taken back', 'import' => $import->id, 'at' => $this->clock->today()->iso()];
+            $changed[] = ['name_id' => $id, 'facts' => (object) ImportedFacts::columns($before), 'sources' => (object) array_fill_keys(array_keys(array_diff_key($before, ['missing' => 1])), $source)];
+        }
+        $this->database->table('holdings')->where('missing_import_id', $import->id)->whereIn('name_id', $missing)->update(['missing_since' => null, 'missing_import_id' => null]);
+        if ($changed !== []) {
+            $this->database->select(ImportedFacts::UPDATE, [json_encode($changed, JSON_THROW_ON_ERROR)]);
+        }
+        $this->database->table('import_rows')->where('import_id', $import->id)->whereIn('line', array_map(fn (Row $row): int => $row->int('line'), $rows))->update(['written' => false, 'name_id' => null, 'version' => null]);
+        foreach (['holdings' => 'name_id', 'registrations' => 'name_id', 'names' => 'id'] as $table => $column) {
+            $this->database->table($table)->whereIn($column, $new)->delete();
+        }
+        $this->standings->of($standing);
+        $this->log->writeMany($entries, $import->user_id);
+    }
+
+    /**
+     * Accounts and clients that the list made, where nothing has come to hang on them since.
+     *
+     * @param  list<int>  $ids
+     */
+    private function unmake(string $table, array $ids): void
+    {
+        foreach ($ids as $id) {
+            try {
+                $this->database->transaction(fn () => $this->database->table($table)->where('id', $id)->where('version', 1)
+                    ->whereNotExists(fn (Builder $note) => $note->from('notes')->where(rtrim($table, 's').'_id', $id))->delete());
+            } catch (QueryException) {
+                // Something refers to it by now: it stays.
+            }
+        }
+    }
+}
