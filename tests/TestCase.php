@@ -9,12 +9,22 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Uri;
 use Illuminate\Testing\TestResponse;
+use RuntimeException;
 use Symfony\Component\HttpFoundation\Response;
 
 /** A test of the application, on the test stack's database, as the runtime role; the owner migrates it once. */
 abstract class TestCase extends BaseTestCase
 {
     use RefreshDatabase;
+
+    /** Every test empties its database: run by hand, it must not be the house's own. */
+    public static function setUpBeforeClass(): void
+    {
+        parent::setUpBeforeClass();
+        if (getenv('ACRE_DRIVER') === false) {
+            throw new RuntimeException('Run this by ./acre test, which has a database of its own for it.');
+        }
+    }
 
     protected function setUp(): void
     {

@@ -17,8 +17,10 @@ use Acre\Wire\Lists\DateOrder;
  */
 final class MatchColumns
 {
-    /** So many of a column's values must be what it is said to be; the rest are those lines' own faults. */
-    private const ENOUGH = 0.6;
+    /** So many of a column's values must be what its heading says, or what is guessed without one; the rest are those lines' own faults. */
+    private const BEARS_OUT = 0.2;
+
+    private const PROVES = 0.6;
 
     /**
      * @param  list<string>  $headings
@@ -75,7 +77,7 @@ final class MatchColumns
     {
         $plain = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', mb_strtolower($heading));
         foreach (ImportField::cases() as $field) {
-            if (in_array($plain, $field->headings(), true) && ($field->mayRepeat() || ! in_array($field, $taken, true)) && ($values === [] || $field === ImportField::Statuses || $this->fits($field, $values))) {
+            if (in_array($plain, $field->headings(), true) && ($field->mayRepeat() || ! in_array($field, $taken, true)) && ($values === [] || $field === ImportField::Statuses || $this->fits($field, $values, self::BEARS_OUT))) {
                 // Registrars' own words stand among statuses, so that heading is believed.
                 return $field;
             }
@@ -115,7 +117,7 @@ final class MatchColumns
     }
 
     /** @param  non-empty-list<string>  $values */
-    private function fits(ImportField $field, array $values): bool
+    private function fits(ImportField $field, array $values, float $share = self::PROVES): bool
     {
         $is = match ($field) {
             ImportField::Name => self::isName(...),
@@ -128,7 +130,7 @@ final class MatchColumns
             default => fn (): bool => true,
         };
 
-        return count(array_filter($values, $is)) >= self::ENOUGH * count($values);
+        return count(array_filter($values, $is)) >= $share * count($values);
     }
 
     private static function isName(string $value): bool

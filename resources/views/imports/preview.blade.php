@@ -1,8 +1,12 @@
-@php($will = $counts['new'] + $counts['changed'] + ($counts['missing'] ?? 0))
+@php
+    $absent = $counts['missing'] ?? 0;
+    $will = $counts['new'] + $counts['changed'];
+    $does = collect([$will > 0 ? 'Bring '.number_format($will).($will === 1 ? ' name' : ' names').' in' : null, $absent > 0 ? 'tell '.number_format($absent).' as missing' : null])->filter()->join(', ');
+@endphp
 <x-layout title="What would happen" area="Roll">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('bring-in.create') }}">Bring names in</a> / {{ $import->file }}</nav>
     <h1>What would happen</h1>
-    <p class="sentence">Of {{ number_format(array_sum($counts)) }} lines in {{ $import->file }}, from {{ $import->registrar->name }}:
+    <p class="sentence">Of {{ number_format(array_sum($counts) - $absent) }} lines in {{ $import->file }}, from {{ $import->registrar->name }}:
         @foreach ($counts as $one => $count)<a href="{{ route('bring-in.show', [$import, 'verdict' => $one]) }}" class="pick {{ $one === 'refused' && $count > 0 ? 'is-bad' : '' }}" @if ($one === $verdict) aria-current="true" @endif>{{ number_format($count) }} {{ __('imports.verdict.'.$one) }}</a>{{ $loop->last ? '.' : ',' }} @endforeach</p>
     @include('imports.rows')
     <form method="post" action="{{ route('bring-in.write', $import) }}" id="write" data-once>
@@ -16,9 +20,9 @@
     </form>
     <x-slot:foot>
         <div class="foot" role="region" aria-label="What will happen">
-            <div class="foot-say"><p><strong>{{ number_format($counts['new']) }} new, {{ number_format($counts['changed']) }} changed{{ ($counts['missing'] ?? 0) > 0 ? ', '.number_format($counts['missing']).' told as missing' : '' }}.</strong> {{ $counts['refused'] > 0 ? number_format($counts['refused']).' refused: they are left out and stay listed here.' : '' }}</p><p class="lesser">New names are held since today; who held them before stays not known. As long as nothing else touches them it can be taken back as a whole.</p></div>
+            <div class="foot-say"><p><strong>{{ number_format($counts['new']) }} new, {{ number_format($counts['changed']) }} changed{{ $absent > 0 ? ', '.number_format($absent).' told as missing' : '' }}.</strong> {{ $counts['refused'] > 0 ? number_format($counts['refused']).' refused: they are left out and stay listed here.' : '' }}</p><p class="lesser">New names are held since today; who held them before stays not known. As long as nothing else touches them it can be taken back as a whole.</p></div>
             <a class="button" href="{{ route('bring-in.edit', $import) }}">Match the columns again</a>
-            @if ($will > 0)<button form="write" class="main">{{ $will === ($counts['missing'] ?? 0) ? 'Tell' : 'Bring' }} {{ number_format($will) }} {{ $will === 1 ? 'name' : 'names' }} {{ $will === ($counts['missing'] ?? 0) ? 'as missing' : 'in' }}</button>@else<span class="lesser">There is nothing to write.</span>@endif
+            @if ($does !== '')<button form="write" class="main">{{ ucfirst($does) }}</button>@else<span class="lesser">There is nothing to write.</span>@endif
         </div>
     </x-slot:foot>
 </x-layout>

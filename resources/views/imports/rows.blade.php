@@ -1,7 +1,8 @@
 @php($tell = fn ($v): string => $v === null || $v === '' || $v === [] ? 'nothing' : (is_array($v) ? collect($v)->map(fn ($x, $k) => is_int($k) ? $x : $k.': '.$x)->join(', ') : (string) $v))
+@if ($verdict === 'missing' && $rows->isNotEmpty())<p>On the Roll these are in account {{ $import->account?->number }}, and the file, said to be everything in it, does not have them. They may have gone elsewhere, or been deleted: nothing is taken off the Roll.</p>@endif
 <table class="sheet">
     <caption class="hide">Lines that are {{ __('imports.verdict.'.$verdict) }}</caption>
-    <thead><tr><th scope="col" class="sum">Line</th><th scope="col">Name</th><th scope="col">{{ ['new' => 'What is known of it', 'changed' => 'Before and after', 'same' => 'What is known of it', 'refused' => 'Why it is refused', 'missing' => 'What is told of it'][$verdict] }}</th></tr></thead>
+    <thead><tr><th scope="col" class="sum">Line</th><th scope="col">Name</th><th scope="col">{{ ['new' => 'What is known of it', 'changed' => 'Before and after', 'same' => 'What is known of it', 'refused' => 'Why it is refused', 'missing' => ''][$verdict] }}</th></tr></thead>
     <tbody>
     @forelse ($rows as $one)
         @php($row = App\Support\Row::of($one))
@@ -11,7 +12,7 @@
             <th scope="row">@if ($ascii === null)<span class="mono">{{ $row->json('reason')['value'] ?? '' }}</span>@else<span class="name">{{ Acre\Core\Name\DomainName::of($ascii)->unicode }}</span>@foreach (Acre\Core\Name\DomainName::of($ascii)->findings() as [$finding, $about])<span class="lesser is-soon">{{ $words->say('names.'.$finding->value, ['about' => $about]) }}</span>@endforeach @endif</th>
             <td>
                 @if ($verdict === 'refused'){{ $row->json('reason')['why'] ?? '' }}
-                @elseif ($verdict === 'missing')On the Roll it is in this account, and the file, said to be everything in it, does not have it.
+                @elseif ($verdict === 'missing')<a href="{{ route('names.show', $ascii) }}">What is known of it</a>
                 @elseif ($verdict === 'changed')@foreach ($row->json('changes') as [$field, $before, $after])<span class="reason"><span class="lesser-word">{{ __('imports.field.'.$field) }}:</span> {{ $tell($before) }} → <strong>{{ $tell($after) }}</strong></span>@endforeach
                 @else @foreach ($row->json('facts') as $field => $value)<span class="fact"><span class="lesser-word">{{ __('imports.field.'.$field) }}</span> {{ $tell($value) }}</span> @endforeach @endif
             </td>
