@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Accounts\AccountController;
 use App\Http\Clients\ClientController;
+use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
 use App\Http\Handover\HandOverController;
@@ -103,6 +104,11 @@ Route::middleware('auth')->group(function (): void {
         Route::post('list', 'paste')->name('hand-over.paste');
     });
 
+    Route::controller(DeedController::class)->prefix('deeds')->name('deeds.')->middleware('can:prepare')->where(['deed' => '[a-z_]+'])->group(function (): void {
+        Route::get('{deed}', 'show')->name('show');
+        Route::post('{deed}', 'store')->name('store');
+    });
+
     Route::controller(DocketController::class)->prefix('dockets')->name('dockets.')->whereNumber('docket')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');
         Route::get('{docket}', 'show')->name('show')->middleware('can:view,docket');
@@ -111,6 +117,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('{docket}/proof.txt', 'proofText')->name('proof-text')->middleware('can:view,docket');
         Route::post('{docket}/settle', 'settle')->name('settle')->middleware('can:settle,docket');
         Route::post('{docket}/tick', 'tick')->name('tick')->middleware('can:tick,docket');
+        Route::post('{docket}/again', 'again')->name('again')->middleware(['can:view,docket', 'can:prepare']);
         Route::post('{docket}/call-off', 'callOff')->name('call-off')->middleware('can:callOff,docket');
     });
 });

@@ -6,13 +6,20 @@ namespace App\Console;
 
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Handover\HandOverNames;
+use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Standings\MakeStandings;
 use App\Http\Roll\RollController;
 use App\Http\Roll\RollRequest;
 use App\Models\Account;
+use App\Models\DocketLine;
 use App\Models\Import;
 use App\Models\ImportState;
+use App\Models\LineState;
 use App\Models\User;
 use App\Queries\Find\FindAnything;
 use App\Queries\Names\CaseFile;
@@ -26,8 +33,10 @@ use App\Support\TradeClock;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Facades\View;
+use Illuminate\Support\Str;
 use Illuminate\Support\ViewErrorBag;
 use RuntimeException;
 use Symfony\Component\Process\Process;
@@ -37,6 +46,8 @@ final class Bench extends Command
 {
     private const RUNS = 15;
 
+    private const HANDOVERS = 1_000;
+
     /** Lines of the list that is brought in. */
     private const LIST = 100_000;
 
@@ -44,7 +55,7 @@ final class Bench extends Command
 
     protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
 
-    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find, ReadImport $read): int
+    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find, ReadImport $read, PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin): int
     {
         $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
         $table = [];
@@ -67,6 +78,7 @@ final class Bench extends Command
         ));
         $this->core($files, $book, $clock->now());
         $this->standings($standings);
+        $this->docket($prepare, $settle, $begin, $clock->now());
         $this->bringIn($read);
 
         return self::SUCCESS;
@@ -138,6 +150,21 @@ final class Bench extends Command
         $start = hrtime(true);
         $made = $standings->due();
         $this->line(sprintf('All %s standings made again in %.1f s.', number_format($made), (hrtime(true) - $start) / 1e9));
+    }
+
+    private function docket(PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin, Instant $now): void
+    {
+        $user = User::query()->firstOrFail();
+        $busiest = Row::of(DB::selectOne("SELECT account_id, registrar_id FROM standings WHERE phase = 'in_term' GROUP BY 1, 2 ORDER BY count(*) DESC LIMIT 1"));
+        $receiver = Account::query()->create(['registrar_id' => $busiest->int('registrar_id'), 'number' => 'bench', 'login' => 'bench', 'mailbox' => 'bench@accounts.example', 'handle' => 'BENCH', 'proven_at' => $now->toDay()]);
+        $ids = array_values(array_filter(DB::table('standings')->where('registrar_id', $busiest->int('registrar_id'))->orderByDesc('ends_on')->limit(self::HANDOVERS)->pluck('name_id')->all(), is_int(...)));
+        $start = hrtime(true);
+        Queue::fake();
+        $docket = $prepare->handle($user, (string) Str::uuid(), HandOverNames::key(), $ids, (new HandoverTermsChosen($receiver->id, null, $now->toDay()->plusDays(14)))->pack(), $ids);
+        $settle->handle($user, $docket);
+        $begin->handle($docket->id);
+        $begun = DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->count();
+        $this->line(sprintf('A docket of %s handovers prepared, settled and begun in %.1f s: %s begun.', number_format(count($ids)), (hrtime(true) - $start) / 1e9, number_format($begun)));
     }
 
     private function bringIn(ReadImport $read): void

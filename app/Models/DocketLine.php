@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $done_by
  * @property array<string, string>|null $before
  * @property array<string, string>|null $after
+ * @property array<string, mixed>|null $was what the name was before a deed in our own books, for undoing it
  * @property-read Name $name
  * @property-read Docket $docket
  * @property-read Account|null $givingAccount
@@ -33,10 +34,10 @@ final class DocketLine extends Model
 {
     protected $guarded = ['id'];
 
-    protected $attributes = ['findings' => '[]', 'reason' => null, 'done_on' => null, 'done_is_day' => true, 'done_by' => null, 'before' => null, 'after' => null, 'lot' => 0];
+    protected $attributes = ['findings' => '[]', 'reason' => null, 'done_on' => null, 'done_is_day' => true, 'done_by' => null, 'before' => null, 'after' => null, 'was' => null, 'lot' => 0];
 
     protected $casts = [
-        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean',
+        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'was' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean',
     ];
 
     /** @return BelongsTo<Name, $this> */

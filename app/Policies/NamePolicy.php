@@ -20,9 +20,4 @@ final class NamePolicy
     {
         return $user->role->may(Right::Prepare);
     }
-
-    public function handOver(User $user, Name $name): bool
-    {
-        return $user->role->may(Right::Prepare);
-    }
 }

@@ -35,6 +35,12 @@ final readonly class Words
         return $this->say('findings.'.$finding->key(), $with);
     }
 
+    /** What stands in the way of several names at once, without what differs from one to the next. */
+    public function inTheWay(Finding $finding): string
+    {
+        return $this->sayOr('deeds.in_the_way.'.$finding->key(), lcfirst($this->finding($finding)));
+    }
+
     /**
      * A finding that was written down with a docket's line.
      *

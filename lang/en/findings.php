@@ -26,6 +26,13 @@ return [
         'not_in_list' => 'Its account was listed whole on :since, and it was not in the list: it may have gone elsewhere, or been deleted',
         'default_rules' => 'The rulebook has no page for .:suffix, so cautious rules are used',
     ],
+    'books' => [
+        'already_so' => 'It is so already',
+        'changed_since' => 'Somebody has changed it since',
+        'never_done' => 'It was not done, so there is nothing to undo',
+        'stays_in_account' => 'It stays in account :account, which is :owner’s',
+        'registrar_renews' => 'What :registrar does by itself is switched there, not here',
+    ],
     'movement' => [
         'under_way' => 'Another movement is under way (docket :docket), expected to end by :by',
         'other_registrar' => 'Held at :held; this handover is at :asked',

@@ -50,6 +50,7 @@ final class DocketPagesTest extends TestCase
         $ended = $this->docket([$this->house->name('four.com')]);
         app(EndLines::class)->done($this->house->steward, $ended, null, Instant::of('2026-10-06'));
         $this->actingAs($this->house->reader)->get('/dockets')->assertSeeInOrder(["Docket {$open->id}", 'Hand 2 names', '0 of 2 done', "Docket {$prepared->id}", 'waits for a Steward'])->assertDontSee("Docket {$ended->id}");
+        $this->get("/dockets/{$open->id}")->assertSeeInOrder(['<td data-label="From">Skerry Registrations 40718<', '<td data-label="To">Skerry Registrations 51877<'], false);
         $this->get('/dockets?state=ended')->assertSee("Docket {$ended->id}")->assertSee('1 of 1 done')->assertDontSee("Docket {$open->id}<", false);
     }
 

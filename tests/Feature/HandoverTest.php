@@ -144,7 +144,7 @@ final class HandoverTest extends TestCase
         $docket = $this->prepare([$this->house->name('one.com')]);
         $this->actingAs($this->house->clerk)->get("/dockets/{$docket->id}")->assertSee('A Steward settles it')->assertDontSee('Begin: hand');
         $this->post("/dockets/{$docket->id}/settle")->assertForbidden();
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Begin: hand 1 name');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Begin: hand one name');
         $this->post("/dockets/{$docket->id}/settle")->assertRedirect();
         self::assertSame(LineState::Begun, $docket->lines()->sole()->state);
         $this->post("/dockets/{$docket->id}/settle")->assertForbidden();

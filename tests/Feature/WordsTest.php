@@ -23,6 +23,7 @@ use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Movement\Verdict;
 use Acre\Core\Name\NameFinding;
 use Acre\Core\Time\Instant;
+use Acre\Core\Title\BookFinding;
 use App\Actions\Imports\ImportField;
 use App\Console\Findings;
 use App\Models\DocketState;
@@ -62,7 +63,7 @@ final class WordsTest extends TestCase
 
     public function test_the_words_of_a_finding_use_all_its_arguments_and_no_others(): void
     {
-        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases()] as $tag) {
+        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases(), ...BookFinding::cases()] as $tag) {
             $said = __('findings.'.$tag::area().'.'.$tag->value);
             self::assertIsString($said);
             preg_match_all('/:([a-z]+)/', $said, $used);

@@ -4,20 +4,27 @@ declare(strict_types=1);
 
 namespace App\Actions\Deeds;
 
+use Acre\Core\Time\Instant;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Name;
+use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** Begins what waits, each line in a transaction of its own that judges again; killed anywhere, it goes on where it was. */
+/**
+ * Begins what waits, some lines a transaction, each judged again with its name locked; killed anywhere, it goes on where
+ * it was. Line by line it would ask the database twenty times a name.
+ */
 final readonly class BeginDocketLines
 {
+    private const TOGETHER = 50;
+
     public function __construct(
         private Connection $database,
         private Deeds $deeds,
@@ -37,8 +44,8 @@ final readonly class BeginDocketLines
         }
         try {
             $ids = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Waiting)->orderBy('name_id')->toBase()->pluck('id');
-            foreach ($ids as $id) {
-                $this->database->transaction(fn () => $this->begin(is_int($id) ? $id : 0));
+            foreach ($ids->chunk(self::TOGETHER) as $chunk) {
+                $this->database->transaction(fn () => $this->begin(array_values(array_filter($chunk->all(), is_int(...)))));
             }
             $this->close->ifAllEnded($docketId);
         } finally {
@@ -64,26 +71,43 @@ final readonly class BeginDocketLines
         return $row !== null && $row->held;
     }
 
-    private function begin(int $lineId): void
+    /** @param  list<int>  $lineIds */
+    private function begin(array $lineIds): void
     {
-        $line = DocketLine::query()->with('docket')->lockForUpdate()->findOrFail($lineId);
-        if ($line->state !== LineState::Waiting) {
-            return;
-        }
-        Name::query()->lockForUpdate()->findOrFail($line->name_id);
+        $lines = DocketLine::query()->with('docket')->whereIn('id', $lineIds)->where('state', LineState::Waiting)->orderBy('name_id')->lockForUpdate()->get();
+        $names = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
+        Name::query()->whereIn('id', $names)->orderBy('id')->lockForUpdate()->get();
         $now = $this->clock->now();
+        $files = $this->files->of($names, $now);
+        $entries = [];
+        foreach ($lines as $line) {
+            $event = $this->beginOne($line, $files[$line->name_id] ?? null, $now);
+            $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $line->docket_id, 'deed' => $line->docket->deed]];
+        }
+        $this->standings->of($names);
+        $this->log->writeMany($entries, $lines->first()?->docket->settled_by);
+    }
+
+    /** @return string what the log calls it */
+    private function beginOne(DocketLine $line, ?CaseFile $file, Instant $now): string
+    {
         $deed = $this->deeds->of($line->docket);
-        $file = $this->files->of([$line->name_id], $now)[$line->name_id] ?? null;
         $readiness = $file === null ? null : $deed->judge($file, $line->docket->terms, $now);
         if ($file === null || $readiness === null || ! $readiness->isClear() || $file->account->id !== $line->giving_account_id) {
             $line->update(['state' => LineState::Stopped, 'findings' => $readiness === null ? [] : json_decode((string) json_encode($readiness->findings), true)]);
-            $this->log->write('stopped', 'name', $line->name_id, ['docket' => $line->docket_id], $line->docket->settled_by);
 
-            return;
+            return 'stopped';
         }
-        $deed->begin($line, $file, $readiness, $line->docket->terms, $now);
-        $line->update(['state' => LineState::Begun]);
-        $this->standings->of([$line->name_id]);
-        $this->log->write('begun', 'name', $line->name_id, ['docket' => $line->docket_id, 'deed' => $line->docket->deed], $line->docket->settled_by);
+        try {
+            $state = $deed->perform($line, $file, $readiness, $line->docket->terms, $now);
+        } catch (DeedError $e) {
+            $line->update(['state' => LineState::Stopped, 'reason' => $e->getMessage()]);
+
+            return 'stopped';
+        }
+        $line->update(['state' => $state] + ($state === LineState::Done ? ['done_on' => $now->toDay(), 'done_by' => $line->docket->settled_by] : []));
+
+        // What waits for nobody is told by the deed's own name.
+        return $state === LineState::Done ? $deed::key() : $state->value;
     }
 }

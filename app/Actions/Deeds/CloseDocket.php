@@ -66,6 +66,6 @@ final readonly class CloseDocket
     /** @param  array<string, string>  $side */
     private static function say(array $side): string
     {
-        return ($side['account'] ?? 'not known').', for '.($side['client'] ?? 'not known');
+        return isset($side['account']) ? $side['account'].', for '.($side['client'] ?? 'not known') : implode(', ', $side);
     }
 }

@@ -4,18 +4,25 @@ declare(strict_types=1);
 
 namespace App\Actions\Deeds;
 
+use App\Actions\Books\ChangeIntent;
+use App\Actions\Books\ChangeWords;
+use App\Actions\Books\GiveToClient;
+use App\Actions\Books\TakeBack;
 use App\Actions\Handover\HandOverNames;
 use App\Models\Docket;
 use Illuminate\Contracts\Container\Container;
 use OutOfBoundsException;
 
 /** Every deed by its key. The next one is one class, and one line here. */
-final readonly class Deeds
+final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, TakeBack::class];
 
-    public function __construct(private Container $container)
+    /** @var array<string, Deed> */
+    private array $made = [];
+
+    public function __construct(private readonly Container $container)
     {
     }
 
@@ -26,11 +33,17 @@ final readonly class Deeds
 
     public function named(string $key): Deed
     {
+        return $this->find($key) ?? throw new OutOfBoundsException("There is no deed '{$key}'.");
+    }
+
+    public function find(string $key): ?Deed
+    {
         foreach (self::ALL as $class) {
             if ($class::key() === $key) {
-                return $this->container->make($class);
+                return $this->made[$key] ??= $this->container->make($class);
             }
         }
-        throw new OutOfBoundsException("There is no deed '{$key}'.");
+
+        return null;
     }
 }

@@ -77,10 +77,14 @@ final readonly class EndLines
         });
     }
 
-    /** Whatever is still open; a docket that nobody settled yet is called off whole. */
-    public function calledOff(User $user, Docket $docket): int
+    /**
+     * Whatever is still open; a docket that nobody settled yet is called off whole.
+     *
+     * @param  bool  $onlyWaiting  what has begun goes on
+     */
+    public function calledOff(User $user, Docket $docket, bool $onlyWaiting = false): int
     {
-        return $this->end($user, $docket, null, [LineState::Prepared, LineState::Waiting, LineState::Begun], function (DocketLine $line) use ($docket): void {
+        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : [LineState::Prepared, LineState::Waiting, LineState::Begun], function (DocketLine $line) use ($docket): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
             $line->update(['state' => LineState::CalledOff]);
         });

@@ -9,22 +9,19 @@ use Acre\Core\Movement\Leg as CoreLeg;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
-use Acre\Core\Time\Precision;
-use Acre\Core\Time\Span;
 use App\Actions\Deeds\Deed;
-use App\Actions\Deeds\DeedError;
+use App\Actions\Names\PassHolding;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\Extra;
-use App\Models\Holding;
 use App\Models\Leg;
+use App\Models\LineState;
 use App\Models\Movement;
 use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
-use App\Support\Dates;
 
 /** Names go from one account to another at the same registrar. */
 final class HandOverNames implements Deed
@@ -35,13 +32,29 @@ final class HandOverNames implements Deed
     /** @var array<int, Client> */
     private array $clients = [];
 
-    public function __construct(private readonly Rulebook $book, private readonly Slips $slips)
+    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass)
     {
     }
 
     public static function key(): string
     {
         return 'hand_over';
+    }
+
+    public function terms(array $said): ?array
+    {
+        $receiver = $said['receiver'] ?? null;
+        $client = $said['client'] ?? null;
+        $by = $said['by'] ?? null;
+
+        return is_numeric($receiver) && is_string($by) ? (new HandoverTermsChosen((int) $receiver, is_numeric($client) ? (int) $client : null, Instant::of($by)))->pack() : null;
+    }
+
+    public function said(array $terms): array
+    {
+        $chosen = HandoverTermsChosen::unpack($terms);
+
+        return ['receiver' => $chosen->receiverId, 'client' => $chosen->clientId ?? 'keep', 'by' => $chosen->answerBy->date()];
     }
 
     public function judge(CaseFile $file, array $terms, Instant $now): Readiness
@@ -51,35 +64,24 @@ final class HandOverNames implements Deed
         return $file->handoverTo($this->receiver($chosen)->facts(), $chosen->answerBy, $this->book, $now)->judge();
     }
 
-    public function begin(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now): void
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now): LineState
     {
         $legs = $readiness->legs;
         $movement = Movement::query()->create([
             'name_id' => $file->nameId, 'docket_id' => $line->docket_id, 'kind' => 'handover', 'opened_on' => $now,
             'expected_by' => $legs === [] ? HandoverTermsChosen::unpack($terms)->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)),
         ]);
-        foreach ($legs as $place => $leg) {
-            Leg::query()->create(['movement_id' => $movement->id, 'position' => $place, 'kind' => $leg->kind, 'actor' => $leg->actor, 'due_by' => $leg->by]);
-        }
+        Leg::query()->insert(array_map(fn (int $place, CoreLeg $leg): array => [
+            'movement_id' => $movement->id, 'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond(),
+        ], array_keys($legs), $legs));
+
+        return LineState::Begun;
     }
 
     public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
     {
         $chosen = HandoverTermsChosen::unpack($terms);
-        $held = Holding::query()->where('name_id', $file->nameId)->whereRaw('upper_inf(span)')->firstOrFail();
-        $since = $held->span->from;
-        if ($since !== null && $on->epoch <= $since->epoch) {
-            // A holding of the same day is left a second after it began; one of an earlier day can't be.
-            if ($on->precision !== Precision::Day || ! $on->equals($since)) {
-                throw DeedError::beforeItBegan($file->facts->name->unicode, Dates::exact($since));
-            }
-            $on = $since->plusSeconds(1);
-        }
-        $held->update(['span' => Span::of($since, $on)]);
-        Holding::query()->create([
-            'name_id' => $file->nameId, 'registration_id' => $file->registrationId, 'account_id' => $chosen->receiverId,
-            'client_id' => $chosen->clientId ?? $file->clientId, 'span' => Span::since($on), 'docket_id' => $line->docket_id,
-        ]);
+        $this->pass->handle($file, $chosen->receiverId, $chosen->clientId ?? $file->clientId, $on, $line->docket_id);
         foreach ($file->handover->extras as $kind => $fate) {
             if ($fate !== ExtraFate::ComesAlong) {
                 Extra::query()->where('registration_id', $file->registrationId)->where('kind', $kind)->whereNull('ended_on')->update(['ended_on' => $on->isoSecond()]);
@@ -96,6 +98,13 @@ final class HandOverNames implements Deed
     public function slip(Docket $docket): Slip
     {
         return $this->slips->of($docket, HandoverTermsChosen::unpack($docket->terms));
+    }
+
+    public function headline(array $terms, int $names): string
+    {
+        $receiver = $this->receiver(HandoverTermsChosen::unpack($terms));
+
+        return trans_choice('deeds.hand_over.headline', $names, ['names' => number_format($names), 'whose' => $receiver->owner->name ?? 'ourselves']);
     }
 
     public function inOneLine(Docket $docket): string

@@ -8,10 +8,15 @@ use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\SettleDocket;
+use App\Actions\Deeds\Undoable;
+use App\Actions\Handover\HandOverNames;
+use App\Actions\Names\GatherNames;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Docket;
+use App\Models\DocketLine;
 use App\Models\DocketState;
+use App\Models\LineState;
 use App\Queries\Dockets\Progress;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -33,10 +38,9 @@ final readonly class DocketController
         $open = $request->query('state') !== 'ended';
         $dockets = Docket::query()->whereIn('state', $open ? [DocketState::Prepared, DocketState::Settled] : [DocketState::Closed, DocketState::CalledOff])
             ->with(['preparer', 'proof'])->orderByDesc('id')->cursorPaginate(50)->withQueryString();
-        $receivers = Account::query()->with(['registrar', 'owner'])->findMany(array_map(fn (Docket $docket): int => $this->term($docket, 'receiver') ?? 0, $dockets->items()))->keyBy('id');
 
         return view('dockets.index', [
-            'dockets' => $dockets, 'open' => $open, 'receivers' => $receivers, 'words' => $this->words,
+            'dockets' => $dockets, 'open' => $open, 'deeds' => $this->deeds, 'words' => $this->words,
             'progress' => $this->progress->of(array_values(array_map(fn (Docket $docket): int => $docket->id, $dockets->items()))),
         ]);
     }
@@ -49,6 +53,7 @@ final readonly class DocketController
             'lines' => $docket->lines()->with(['name', 'givingAccount.registrar'])->paginate(200)->withQueryString(),
             'progress' => $this->progress->of([$docket->id])[$docket->id],
             'today' => $this->clock->today(),
+            'undoable' => $docket->state === DocketState::Closed && $this->deeds->of($docket) instanceof Undoable,
         ]);
     }
 
@@ -87,7 +92,7 @@ final readonly class DocketController
 
     public function callOff(SettleRequest $request, Docket $docket, EndLines $end): RedirectResponse
     {
-        $count = $end->calledOff($request->person(), $docket);
+        $count = $end->calledOff($request->person(), $docket, $request->input('which') === 'waiting');
 
         return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.called_off', $count));
     }
@@ -111,14 +116,30 @@ final readonly class DocketController
         ]);
     }
 
+    /** The page of the same deed on the same terms, with those of its names that did not go. */
+    public function again(SettleRequest $request, Docket $docket, GatherNames $gather): RedirectResponse
+    {
+        $ids = DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', [LineState::Stopped, LineState::Refused, LineState::CalledOff])->orderBy('position')->toBase()->pluck('name_id')
+            ->all();
+        $ids = array_values(array_filter($ids, is_int(...)));
+        if ($ids === []) {
+            return to_route('dockets.show', $docket)->withErrors(['deed' => __('deeds.errors.none_again')]);
+        }
+        $said = ['of' => $gather->list($request->person(), $ids), ...$this->deeds->of($docket)->said($docket->terms)];
+
+        return $docket->deed === HandOverNames::key() ? to_route('hand-over', $said) : to_route('deeds.show', [$docket->deed, ...$said]);
+    }
+
     /** @return array<string, mixed> what every page of a docket tells */
     private function told(Docket $docket): array
     {
         $client = $this->term($docket, 'client');
+        $receiver = $this->term($docket, 'receiver');
 
         return [
             'docket' => $docket->load(['preparer', 'settler', 'proof']),
-            'receiver' => Account::query()->with(['registrar', 'owner'])->findOrFail($this->term($docket, 'receiver')),
+            'deed' => $this->deeds->of($docket),
+            'receiver' => $receiver === null ? null : Account::query()->with(['registrar', 'owner'])->findOrFail($receiver),
             'client' => $client === null ? null : Client::query()->find($client),
             'by' => is_string($docket->terms['answer_by'] ?? null) ? $docket->terms['answer_by'] : '',
             'words' => $this->words,

@@ -15,6 +15,6 @@ final class SettleRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return [];
+        return ['which' => ['nullable', 'in:waiting']];
     }
 }

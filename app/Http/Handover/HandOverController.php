@@ -5,27 +5,24 @@ declare(strict_types=1);
 namespace App\Http\Handover;
 
 use App\Actions\Deeds\DeedError;
-use App\Actions\Deeds\PrepareDocket;
-use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\ReadPastedNames;
+use App\Http\Deeds\CarryDeed;
 use App\Http\Sheaf\PasteRequest;
 use App\Models\Account;
 use App\Models\Client;
-use App\Models\Name;
-use App\Models\Right;
 use App\Queries\Accounts\FindAccounts;
-use App\Queries\Handover\JudgedName;
-use App\Queries\Handover\JudgeNames;
+use App\Queries\Deeds\JudgedName;
+use App\Queries\Deeds\JudgeNames;
+use App\Queries\Deeds\Verdicts;
 use App\Queries\Tallies;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Crypt;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Illuminate\View\View;
 
@@ -33,6 +30,9 @@ use Illuminate\View\View;
 final readonly class HandOverController
 {
     private const DAYS_TO_ANSWER = 14;
+
+    /** So many names are shown one by one before the rest is only counted. */
+    public const ROWS = 300;
 
     public function __construct(private GatherNames $gather, private JudgeNames $judge, private TradeClock $clock, private FindAccounts $find, private Tallies $tallies, private Words $words)
     {
@@ -48,7 +48,7 @@ final readonly class HandOverController
         $now = $this->clock->now();
         $by = $request->answerBy($now->toDay()->plusDays($receiver->registrar->accept_days ?? self::DAYS_TO_ANSWER));
         $judged = $this->judge->handle($ids, $receiver?->facts(), $by, $now);
-        $clear = array_values(array_filter($judged, fn (JudgedName $one): bool => $one->readiness->isClear()));
+        $verdicts = new Verdicts($judged, $request->without());
 
         if ($request->query('found') === 'only') {
             return view('handover.found', ['request' => $request, 'candidates' => $this->candidates($request, $judged)]);
@@ -56,10 +56,9 @@ final readonly class HandOverController
 
         return view('handover.show', [
             'request' => $request,
-            'judged' => $request->onlyClear() ? $clear : $judged,
-            'all' => count($judged),
-            'clear' => $clear,
-            'stopped' => count($judged) - count($clear),
+            'verdicts' => $verdicts,
+            'rows' => $verdicts->rows($request->query('rows') === 'all' ? PHP_INT_MAX : self::ROWS),
+            'address' => $request->address(...),
             'receiver' => $receiver,
             'client' => $this->client($request, $receiver),
             'clients' => Client::query()->orderBy('name')->limit(300)->get(['id', 'name']),
@@ -69,35 +68,21 @@ final readonly class HandOverController
             'example' => $receiver === null ? null : $this->tallies->exampleIn($receiver->id),
             'last' => $receiver === null ? null : $this->tallies->lastHandover($receiver->id),
             'token' => old('token', (string) Str::uuid()),
-            'shown' => Crypt::encryptString((string) json_encode(array_map(fn (JudgedName $one): int => $one->file->nameId, $clear))),
+            'shown' => Crypt::encryptString((string) json_encode($verdicts->clearIds())),
             'words' => $this->words,
         ]);
     }
 
-    public function store(StoreHandOverRequest $request, PrepareDocket $prepare, SettleDocket $settle): RedirectResponse
+    public function store(StoreHandOverRequest $request, CarryDeed $carry): RedirectResponse
     {
-        $ids = $request->names($this->gather) ?? [];
-        Name::query()->whereIn('id', $ids)->get()->each(fn (Name $name) => Gate::authorize('handOver', $name));
         $terms = new HandoverTermsChosen($request->integer('receiver'), $request->clientId(), $request->answerBy($this->clock->today()));
         if ($terms->clientId !== null) {
             Client::query()->findOrFail($terms->clientId);
         }
         try {
-            $shown = $request->shown();
-            $docket = $prepare->handle(
-                $request->person(), $request->string('token')->toString(), HandOverNames::key(), $request->onlyClear() ? array_values(array_intersect($ids, $shown)) : $ids, $terms->pack(), $shown,
-            );
-            if ($request->string('act')->toString() === 'settle') {
-                Gate::authorize(Right::Settle->value);
-                if (Gate::allows('settle', $docket)) {
-                    $settle->handle($request->person(), $docket);
-                }
-            }
+            $docket = $carry->handle($request, $request->shown(), HandOverNames::key(), $terms->pack());
         } catch (DeedError $e) {
             return redirect($request->address(['client' => $request->word('client')]))->withErrors(['deed' => $e->getMessage()]);
-        }
-        if ($request->word('of') === 'sheaf') {
-            $this->gather->remove($request->person(), $shown);
         }
 
         return to_route('dockets.show', $docket);

@@ -6,59 +6,31 @@ namespace App\Http\Handover;
 
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
-use App\Actions\Names\GatherNames;
-use App\Http\SignedIn;
-use App\Models\Name;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Deeds\DeedRequest;
 
 /** Which names, to whom, on what terms: the same words in the address and in the form. */
-class HandOverRequest extends FormRequest
+class HandOverRequest extends DeedRequest
 {
-    use SignedIn;
-
     /** @return array<string, list<string>> */
     public function rules(): array
     {
         return [
-            'of' => ['nullable', 'string', 'max:300'],
-            'name' => ['nullable', 'string', 'max:300'],
+            ...parent::rules(),
             'q' => ['nullable', 'string', 'max:300'],
             'receiver' => ['nullable', 'integer', 'exists:accounts,id'],
             'client' => ['nullable', 'string', 'regex:/^(keep|\d{1,15})$/'],
             'by' => ['nullable', 'date_format:Y-m-d'],
-            'only' => ['nullable', 'in:clear'],
         ];
     }
 
     protected function prepareForValidation(): void
     {
-        foreach (['client' => '/^(keep|\d{1,15})$/D', 'by' => '/^\d{4}-\d\d-\d\d$/D', 'receiver' => '/^\d{1,15}$/D', 'only' => '/^clear$/D'] as $key => $shape) {
+        parent::prepareForValidation();
+        foreach (['client' => '/^(keep|\d{1,15})$/D', 'by' => '/^\d{4}-\d\d-\d\d$/D', 'receiver' => '/^\d{1,15}$/D'] as $key => $shape) {
             if ($this->isMethod('get') && preg_match($shape, $this->word($key)) !== 1) {
                 $this->merge([$key => null]);
             }
         }
-        foreach (['of', 'name', 'q'] as $key) {
-            if ($this->isMethod('get') && $this->has($key)) {
-                $this->merge([$key => mb_substr($this->word($key), 0, 300)]);
-            }
-        }
-    }
-
-    /** @return list<int>|null null: nothing was chosen yet */
-    public function names(GatherNames $gather): ?array
-    {
-        if ($this->filled('name')) {
-            $name = (new Name)->resolveRouteBinding($this->word('name'));
-
-            return $name === null ? null : [$name->id];
-        }
-        $of = $this->word('of');
-
-        return match (true) {
-            $of === '' => null,
-            $of === 'sheaf' => $gather->sheaf($this->person())->ids,
-            default => $gather->of($this->person(), $of),
-        };
     }
 
     public function answerBy(Instant $otherwise): Instant
@@ -75,19 +47,14 @@ class HandOverRequest extends FormRequest
         return $this->filled('receiver') ? $this->integer('receiver') : null;
     }
 
-    public function onlyClear(): bool
-    {
-        return $this->word('only') === 'clear';
-    }
-
     /**
      * The address of the same page with one word changed.
      *
-     * @param  array<string, string|int|null>  $change
+     * @param  array<string, string|int|list<string>|null>  $change
      */
     public function address(array $change): string
     {
-        $said = array_filter([...$this->only(['of', 'name', 'receiver', 'client', 'by', 'only']), ...$change], fn (mixed $value): bool => $value !== null && $value !== '');
+        $said = array_filter([...$this->which(), ...$this->only(['receiver', 'client', 'by']), ...$change], fn (mixed $value): bool => $value !== null && $value !== '' && $value !== []);
 
         return route('hand-over', $said);
     }

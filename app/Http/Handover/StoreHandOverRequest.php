@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Handover;
 
 use App\Actions\Deeds\DeedError;
-use Illuminate\Contracts\Encryption\DecryptException;
-use Illuminate\Support\Facades\Crypt;
+use App\Http\Deeds\StoresDeed;
 
 final class StoreHandOverRequest extends HandOverRequest
 {
+    use StoresDeed;
+
     /** @return array<string, list<string>> */
     public function rules(): array
     {
@@ -18,9 +19,7 @@ final class StoreHandOverRequest extends HandOverRequest
             'receiver' => ['required', 'integer', 'exists:accounts,id'],
             'client' => ['required', 'string', 'regex:/^(keep|\d{1,15})$/'],
             'by' => ['required', 'date_format:Y-m-d'],
-            'token' => ['required', 'uuid'],
-            'shown' => ['required', 'string', 'max:200000'],
-            'act' => ['required', 'in:prepare,settle'],
+            ...$this->buttonRules(),
         ];
     }
 
@@ -35,21 +34,5 @@ final class StoreHandOverRequest extends HandOverRequest
         $client = $this->string('client')->toString();
 
         return $client === 'keep' ? null : (int) $client;
-    }
-
-    /**
-     * The names that the page said could go, as the page itself wrote them: nobody can widen the list.
-     *
-     * @return list<int>
-     */
-    public function shown(): array
-    {
-        try {
-            $shown = json_decode(Crypt::decryptString($this->string('shown')->toString()), true);
-        } catch (DecryptException) {
-            throw DeedError::shownHasChanged();
-        }
-
-        return array_values(array_filter(is_array($shown) ? $shown : [], is_int(...)));
     }
 }

@@ -35,6 +35,7 @@ final readonly class Progress
             $count[LineState::Done->value] ?? 0,
             $count[LineState::Stopped->value] ?? 0,
             $count[LineState::Refused->value] ?? 0,
+            $count[LineState::CalledOff->value] ?? 0,
         ), $counts);
     }
 }

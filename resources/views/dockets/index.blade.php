@@ -13,12 +13,11 @@
         <tbody>
         @foreach ($dockets as $docket)
             @php($how = $progress[$docket->id])
-            @php($receiver = $receivers->get($docket->terms['receiver'] ?? 0))
             <tr>
                 <th scope="row"><a href="{{ route('dockets.show', $docket) }}">Docket {{ $docket->id }}</a></th>
-                <td>Hand {{ number_format($how->meant()) }} {{ $how->meant() === 1 ? 'name' : 'names' }} to {{ $receiver?->owner?->name ?? 'ourselves' }}<span class="lesser">{{ $receiver?->registrar->name }} {{ $receiver?->number }}</span></td>
+                <td>{{ $deeds->of($docket)->headline($docket->terms, $how->meant()) }}</td>
                 <td data-label="How far">@if ($docket->state === App\Models\DocketState::Prepared)<span class="is-soon">waits for a Steward</span>@elseif ($docket->state === App\Models\DocketState::CalledOff) called off @else {{ $how->done }} of {{ $how->meant() }} done @if ($how->refused > 0)<span class="lesser is-bad">{{ $how->refused }} refused</span>@endif @endif</td>
-                <td data-label="Answer by">{{ App\Support\Dates::full(Acre\Core\Time\Instant::of($docket->terms['answer_by'])) }}</td>
+                <td data-label="Answer by">{{ isset($docket->terms['answer_by']) ? App\Support\Dates::full(Acre\Core\Time\Instant::of($docket->terms['answer_by'])) : '' }}</td>
                 <td data-label="Prepared">{{ App\Support\Dates::full($docket->prepared_on) }}<span class="lesser">{{ $docket->preparer->name }}</span></td>
             </tr>
         @endforeach

@@ -2,16 +2,16 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('dockets.index') }}">Movements</a> / <a href="{{ route('dockets.show', $docket) }}">docket {{ $docket->id }}</a> / proof</nav>
     <article class="deed-paper">
         <h1>Proof of what happened</h1>
-        <p>On {{ App\Support\Dates::full($docket->settled_on) }} we began to hand {{ count($lines) === 1 ? 'one name' : count($lines).' names' }} over to the account <strong>{{ $receiver->number }}</strong> at {{ $receiver->registrar->name }}{{ $receiver->owner === null ? '' : ', which belongs to '.$receiver->owner->name }}. By {{ App\Support\Dates::full($docket->closed_on) }} each of them had come to an end, as follows.</p>
+        <p>On {{ App\Support\Dates::full($docket->settled_on) }} we began: {{ lcfirst($deed->headline($docket->terms, count($lines))) }}@if ($receiver !== null), to the account <strong>{{ $receiver->number }}</strong> at {{ $receiver->registrar->name }}{{ $receiver->owner === null ? '' : ', which belongs to '.$receiver->owner->name }}@endif. By {{ App\Support\Dates::full($docket->closed_on) }} each of them had come to an end, as follows.</p>
         <table class="sheet low">
             <thead><tr><th scope="col">Name</th><th scope="col">Before</th><th scope="col">After</th><th scope="col">Result</th></tr></thead>
             <tbody>
             @foreach ($lines as $line)
                 @php($done = $line->state === App\Models\LineState::Done)
                 <tr><th scope="row"><span class="name">{{ $line->name->unicode }}</span>@if ($line->name->unicode !== $line->name->ascii)<span class="lesser mono">{{ $line->name->ascii }}</span>@endif</th>
-                    <td data-label="Before">{{ $line->before['account'] ?? '' }}<span class="lesser">for {{ $line->before['client'] ?? '' }}</span></td>
-                    <td data-label="After">{{ ($done ? $line->after : $line->before)['account'] ?? '' }}<span class="lesser">for {{ ($done ? $line->after : $line->before)['client'] ?? '' }}</span></td>
-                    <td data-label="Result">@if ($done)handed over on {{ App\Support\Dates::full($line->done_on) }}@else{{ $words->say('words.line_state.'.$line->state->value) }}@if ($line->reason !== null)<span class="lesser">{{ $line->reason }}</span>@endif @endif</td></tr>
+                    <td data-label="Before">{{ $line->before['account'] ?? collect($line->before)->first() }}@isset($line->before['account'])<span class="lesser">for {{ $line->before['client'] ?? '' }}</span>@endisset</td>
+                    <td data-label="After">{{ ($done ? $line->after : $line->before)['account'] ?? collect($done ? $line->after : $line->before)->first() }}@isset($line->before['account'])<span class="lesser">for {{ ($done ? $line->after : $line->before)['client'] ?? '' }}</span>@endisset</td>
+                    <td data-label="Result">@if ($done){{ $receiver === null ? 'done' : 'handed over' }} on {{ App\Support\Dates::full($line->done_on) }}@else{{ $words->say('words.line_state.'.$line->state->value) }}@if ($line->reason !== null)<span class="lesser">{{ $line->reason }}</span>@endif @endif</td></tr>
             @endforeach
             </tbody>
         </table>

@@ -1,14 +1,14 @@
 @php($name = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
-@php($whose = $receiver->owner?->name ?? 'ourselves')
+@php($whose = $receiver === null ? '' : ($receiver->owner?->name ?? 'ourselves'))
 <x-layout :title="'Docket '.$docket->id" area="Movements">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('dockets.index') }}">Movements</a> / docket {{ $docket->id }}</nav>
     <div class="head">
         <div>
-            <h1>Hand {{ $name($progress->meant()) }} to {{ $whose }}</h1>
-            <p class="sentence">Docket {{ $docket->id }}, to {{ $receiver->registrar->name }} <a href="{{ route('accounts.show', $receiver) }}">{{ $receiver->number }}</a>, held afterwards for {{ $client?->name ?? 'the client of each' }}.
+            <h1>{{ $deed->headline($docket->terms, $progress->meant()) }}</h1>
+            <p class="sentence">Docket {{ $docket->id }}@if ($receiver !== null), to {{ $receiver->registrar->name }} <a href="{{ route('accounts.show', $receiver) }}">{{ $receiver->number }}</a>, held afterwards for {{ $client?->name ?? 'the client of each' }}@endif.
                 @switch($docket->state)
                     @case(App\Models\DocketState::Prepared) <span class="is-soon">Prepared by {{ $docket->preparer->name }} on {{ App\Support\Dates::full($docket->prepared_on) }}; nothing has begun. A Steward settles it.</span> @break
-                    @case(App\Models\DocketState::Settled) @if ($progress->waiting > 0)<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $words->count('dockets.left', $progress->waiting) }}</span>@else<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer by {{ $words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
+                    @case(App\Models\DocketState::Settled) @if ($progress->waiting > 0)<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $words->count('dockets.left', $progress->waiting) }}</span>@elseif ($progress->begun > 0)<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer by {{ $words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
                     @case(App\Models\DocketState::Closed) <span class="is-good">Closed on {{ App\Support\Dates::full($docket->closed_on) }}: {{ $progress->done }} of {{ $progress->meant() }} done.</span> @break
                     @default Called off on {{ App\Support\Dates::full($docket->closed_on) }}.
                 @endswitch
@@ -16,7 +16,10 @@
         </div>
         <div class="head-deeds">
             @if ($docket->proof !== null)<a class="button main" href="{{ route('dockets.proof', $docket) }}">Proof</a>@endif
-            @can('settle', $docket)<form method="post" action="{{ route('dockets.settle', $docket) }}" data-once>@csrf<button class="main">Begin: hand {{ $name($progress->prepared) }} to {{ Str::limit($whose, 40) }}</button></form>@endcan
+            @can('settle', $docket)<form method="post" action="{{ route('dockets.settle', $docket) }}" data-once>@csrf<button class="main">Begin: {{ lcfirst($deed->headline($docket->terms, $progress->prepared)) }}</button></form>@endcan
+            @if ($undoable && $progress->done > 0)@can('prepare')<a class="button" href="{{ route('deeds.show', ['take_back', 'docket' => $docket->id]) }}">Undo it</a>@endcan @endif
+            @if ($progress->again() > 0 && $docket->state !== App\Models\DocketState::Prepared)@can('prepare')<form method="post" action="{{ route('dockets.again', $docket) }}">@csrf<button>Try {{ $progress->again() === 1 ? 'that one' : 'those '.number_format($progress->again()) }} again</button></form>@endcan @endif
+            @if ($progress->waiting > 0)@can('callOff', $docket)<form method="post" action="{{ route('dockets.call-off', $docket) }}" data-once>@csrf<input type="hidden" name="which" value="waiting"><button>Call off what has not begun</button></form>@endcan @endif
             @can('callOff', $docket)<form method="post" action="{{ route('dockets.call-off', $docket) }}" data-once>@csrf<button class="grave">Call off what is open</button></form>@endcan
         </div>
     </div>
@@ -24,7 +27,7 @@
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @foreach (['on', 'reason', 'lines', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @if ($docket->state === App\Models\DocketState::Settled)
-        <p class="progress"><progress max="{{ max(1, $progress->meant()) }}" value="{{ $progress->done + $progress->refused }}" aria-label="How far"></progress> <span class="lesser">{{ $progress->done }} of {{ $progress->meant() }} done, {{ $progress->begun + $progress->waiting }} left</span></p>
+        <p class="progress"><progress max="{{ max(1, $progress->meant()) }}" value="{{ $progress->done + $progress->refused }}" aria-label="How far"></progress> <span class="lesser">{{ number_format($progress->done) }} of {{ number_format($progress->meant()) }} done, {{ number_format($progress->begun + $progress->waiting) }} left</span></p>
     @endif
     @if ($slip !== null && $slip->lots !== [])
         <section class="card slip" aria-labelledby="slip-h">
@@ -54,8 +57,8 @@
                     @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
                     <th scope="row"><a class="name" href="{{ route('names.show', $line->name) }}">{{ $line->name->unicode }}</a></th>
                     <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.$line->state->value) }}</span></td>
-                    <td data-label="From">{{ $line->before['account'] ?? '' }}<span class="lesser">{{ $line->before['client'] ?? '' }}</span></td>
-                    <td data-label="To">{{ $line->after['account'] ?? '' }}<span class="lesser">{{ $line->after['client'] ?? '' }}</span></td>
+                    <td data-label="From">{{ $line->before['account'] ?? collect($line->before)->first() }}<span class="lesser">{{ isset($line->before['account']) ? $line->before['client'] ?? '' : '' }}</span></td>
+                    <td data-label="To">{{ $line->after['account'] ?? collect($line->after)->first() }}<span class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
                     <td>@if ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>
                 </tr>
             @endforeach
@@ -67,7 +70,7 @@
         @if ($progress->begun > 0)
         <x-slot:foot>
             <div class="foot" role="region" aria-label="Tick off">
-                <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver->registrar->name }} shows as done.</p><p class="lesser">The holding changes with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>
+                <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver?->registrar->name }} shows as done.</p><p class="lesser">The holding changes with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>
                 <label class="tick">done on <input form="tick" type="date" name="on" value="{{ old('on', $today->date()) }}" max="{{ $today->date() }}"></label>
                 <button form="tick" name="how" value="done">The ticked ones</button>
                 <button form="tick" name="how" value="all" class="main">{{ $progress->begun === 1 ? 'It is done' : 'All '.number_format($progress->begun).' done' }}</button>

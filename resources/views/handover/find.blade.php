@@ -1,5 +1,5 @@
 <form method="get" action="{{ route('hand-over') }}" class="ask" data-find-account>
-    @foreach (['of', 'name', 'by', 'only'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
+    @foreach (['of', 'name', 'by'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
     <label for="q">Any part of number, login, handle or client</label>
     <input id="q" name="q" value="{{ $request->input('q') }}" autocomplete="off" maxlength="200"> <button>Find</button>
 </form>

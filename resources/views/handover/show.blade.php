@@ -1,7 +1,11 @@
-@php($count = count($clear))
+@php($count = count($verdicts->clear))
+@php($judged = $verdicts->kept)
+@php($all = count($verdicts->kept))
+@php($stopped = $verdicts->stopped())
 @php($what = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
 @php($whose = $receiver === null ? '' : ($receiver->owner?->name ?? $receiver->registrar->name.' '.$receiver->number))
 @php($givers = collect($judged)->groupBy(fn ($one) => $one->file->account->id))
+@php($shownOf = collect($rows)->groupBy(fn ($one) => $one->file->account->id))
 <x-layout :title="'Hand over '.$what($all)" area="Movements">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('roll') }}">The Roll</a> / @if ($request->filled('name')) <a href="{{ route('names.show', $judged[0]->file->facts->name->ascii ?? $request->input('name')) }}">{{ $judged[0]->file->facts->name->unicode ?? '' }}</a> @elseif ($request->input('of') === 'sheaf') the sheaf, {{ $what($all) }} @else a pasted list, {{ $what($all) }} @endif</nav>
     <div class="deed-head">
@@ -14,7 +18,7 @@
             </x-word>, registrant and servers <strong>kept as they are</strong>, answer wanted by
             <x-word :label="$words->near($by)">
                 <form method="get" action="{{ route('hand-over') }}" class="ask">
-                    @foreach (['of', 'name', 'receiver', 'client', 'only'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
+                    @foreach (['of', 'name', 'receiver', 'client'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
                     <label for="by">Answer wanted by</label> <input id="by" type="date" name="by" value="{{ $by->date() }}" required> <button>Judge again</button>
                 </form>
             </x-word>.
@@ -46,12 +50,13 @@
             </table>
         </section>
     </div>
+    @if ($receiver !== null || $stopped > 0)@include('deeds.groups')@endif
     <table class="sheet">
         <thead><tr><th scope="col">Name</th><th scope="col">Ends</th><th scope="col">Today</th><th scope="col">What is in the way, or worth knowing</th><th scope="col">Cure</th></tr></thead>
         <tbody>
         @foreach ($givers as $group)
             @if ($givers->count() > 1)<tr class="group"><th colspan="5" scope="rowgroup">From {{ $group[0]->file->account->registrarName }} {{ $group[0]->file->account->number }}: {{ $what($group->count()) }}</th></tr>@endif
-            @foreach ($group as $one)
+            @foreach ($shownOf[$group[0]->file->account->id] ?? [] as $one)
                 <tr>
                     <th scope="row"><a class="name" href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a></th>
                     <td data-label="Ends">{{ $one->file->facts->ends === null ? 'not known' : App\Support\Dates::full($one->file->facts->ends) }}</td>
@@ -63,17 +68,18 @@
         @endforeach
         </tbody>
     </table>
+    @if (count($rows) < $all)<p>{{ $what($all - count($rows)) }} more, judged as those above. <a href="{{ $address(['rows' => 'all']) }}">Show every one</a></p>@endif
     <x-slot:foot>
         <div class="foot" aria-label="What will happen" role="region">
             <div class="foot-say">
-                <p>@if ($receiver === null)<strong>Choose the receiving account.</strong> {{ $stopped === 0 ? '' : number_format($stopped).' of '.number_format($all).' can’t go anywhere now.' }}@else<strong>{{ number_format($count) }} of {{ number_format($all) }} can go now.</strong> @if ($stopped > 0 && ! $request->onlyClear()) {{ number_format($stopped) }} can’t. @endif @endif</p>
+                <p>@if ($receiver === null)<strong>Choose the receiving account.</strong> {{ $stopped === 0 ? '' : number_format($stopped).' of '.number_format($all).' can’t go anywhere now.' }}@else<strong>{{ number_format($count) }} of {{ number_format($all) }} can go now.</strong> @if ($stopped > 0) {{ number_format($stopped) }} can’t. @endif @endif</p>
                 <p class="lesser">@if ($receiver !== null){{ $words->say('handover.confirms.'.$receiver->registrar->confirms->value, ['by' => $words->near($by)]) }} Free. It can be called off until then.@else Nothing changes before the receiver is chosen and the button pressed.@endif</p>
             </div>
-            @if ($receiver !== null && $stopped > 0 && $count > 0 && ! $request->onlyClear())<a class="button" href="{{ $request->address(['only' => 'clear']) }}">Leave out the {{ $stopped === 1 ? 'one' : number_format($stopped) }}</a>@endif
+            @if ($receiver !== null && $stopped > 0 && $count > 0)<a class="button" href="{{ $request->address(['without' => array_map(fn ($group) => $group->finding->key(), $verdicts->groups())]) }}">Leave out the {{ $stopped === 1 ? 'one' : number_format($stopped) }}</a>@endif
             @if ($receiver !== null && $count > 0)
                 <form method="post" action="{{ route('hand-over.store') }}" data-once>
                     @csrf
-                    @foreach (['of', 'name', 'only'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
+                    @foreach ($request->which() as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
                     <input type="hidden" name="receiver" value="{{ $receiver->id }}"><input type="hidden" name="client" value="{{ $client?->id ?? 'keep' }}"><input type="hidden" name="by" value="{{ $by->date() }}">
                     <input type="hidden" name="token" value="{{ $token }}"><input type="hidden" name="shown" value="{{ $shown }}">
                     @can('settle')

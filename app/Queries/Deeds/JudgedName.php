@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Handover;
+namespace App\Queries\Deeds;
 
 use Acre\Core\Movement\Readiness;
 use App\Queries\Names\CaseFile;

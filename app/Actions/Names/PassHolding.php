@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Names;
+
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Deeds\DeedError;
+use App\Models\Holding;
+use App\Queries\Names\CaseFile;
+use App\Support\Dates;
+
+/** Ends who holds a name and where, and begins the next, without a gap. The name must be locked. */
+final readonly class PassHolding
+{
+    /** @throws DeedError when it can't have passed then, because it came only later */
+    public function handle(CaseFile $file, int $accountId, int $clientId, Instant $on, int $docketId): void
+    {
+        $held = Holding::query()->where('name_id', $file->nameId)->whereRaw('upper_inf(span)')->firstOrFail();
+        $since = $held->span->from;
+        if ($since !== null && $on->epoch <= $since->epoch) {
+            // A holding of the same day is left a second after it began; one of an earlier day can't be.
+            if (! $on->toDay()->equals($since->toDay())) {
+                throw DeedError::beforeItBegan($file->facts->name->unicode, Dates::exact($since));
+            }
+            $on = $since->plusSeconds(1);
+        }
+        $held->update(['span' => Span::of($since, $on)]);
+        Holding::query()->create([
+            'name_id' => $file->nameId, 'registration_id' => $file->registrationId, 'account_id' => $accountId, 'client_id' => $clientId, 'span' => Span::since($on), 'docket_id' => $docketId,
+        ]);
+    }
+}

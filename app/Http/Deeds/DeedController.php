@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Deeds;
+
+use App\Actions\Deeds\DeedError;
+use App\Actions\Deeds\DeedInBooks;
+use App\Actions\Deeds\Deeds;
+use App\Actions\Names\GatherNames;
+use App\Models\Client;
+use App\Models\Word;
+use App\Queries\Deeds\JudgedName;
+use App\Queries\Deeds\Verdicts;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\CaseFiles;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Str;
+use Illuminate\View\View;
+
+/** The page of a deed in our own books: its terms, what they make of each name, and the button that does it. */
+final readonly class DeedController
+{
+    /** So many names are shown one by one before the rest is only counted. */
+    private const ROWS = 300;
+
+    public function __construct(private Deeds $deeds, private GatherNames $gather, private CaseFiles $files, private TradeClock $clock, private Words $words)
+    {
+    }
+
+    public function show(string $deed, DeedRequest $request): View|RedirectResponse
+    {
+        $contract = $this->deed($deed);
+        $ids = $request->names($this->gather);
+        if ($ids === null || $ids === []) {
+            return to_route('sheaf.show')->withErrors(['names' => __('sheaf.gather_first')]);
+        }
+        $terms = $contract->terms($request->all());
+        $now = $this->clock->now();
+        $files = array_values($this->files->of($ids, $now));
+        $verdicts = $terms === null ? null : new Verdicts(array_map(fn (CaseFile $file): JudgedName => new JudgedName($file, $contract->judge($file, $terms, $now)), $files), $request->without());
+        $said = $terms === null ? [] : $contract->said($terms);
+
+        return view('deeds.show', [
+            'deed' => $deed,
+            'contract' => $contract,
+            'request' => $request,
+            'terms' => $terms,
+            'said' => $said,
+            'count' => count($ids),
+            'verdicts' => $verdicts,
+            'rows' => $verdicts?->rows($request->query('rows') === 'all' ? PHP_INT_MAX : self::ROWS) ?? [],
+            'address' => fn (array $change): string => route('deeds.show', [$deed, ...$request->which(), ...$said, ...$change]),
+            'token' => old('token', (string) Str::uuid()),
+            'shown' => Crypt::encryptString((string) json_encode($verdicts?->clearIds() ?? [])),
+            'clients' => $deed === 'give_to_client' ? Client::query()->orderBy('name')->limit(500)->get(['id', 'name']) : [],
+            'labels' => $deed === 'change_words' ? Word::labels() : [],
+            'words' => $this->words,
+        ]);
+    }
+
+    public function store(string $deed, StoreDeedRequest $request, CarryDeed $carry): RedirectResponse
+    {
+        $contract = $this->deed($deed);
+        $terms = $contract->terms($request->all());
+        $back = route('deeds.show', [$deed, ...$request->which(), ...($terms === null ? [] : $contract->said($terms))]);
+        if ($terms === null) {
+            return redirect($back)->withErrors(['deed' => __('deeds.errors.no_terms')]);
+        }
+        try {
+            return to_route('dockets.show', $carry->handle($request, $request->shown(), $deed, $terms));
+        } catch (DeedError $e) {
+            return redirect($back)->withErrors(['deed' => $e->getMessage()]);
+        }
+    }
+
+    private function deed(string $key): DeedInBooks
+    {
+        $deed = $this->deeds->find($key);
+
+        return $deed instanceof DeedInBooks ? $deed : abort(404);
+    }
+}

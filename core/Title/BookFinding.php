@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Title;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Cost;
+use Acre\Core\Finding\Cure;
+use Acre\Core\Finding\FindingTag;
+
+/** What is in the way of writing something in our own books, or worth knowing before. */
+enum BookFinding: string implements FindingTag
+{
+    case AlreadySo = 'already_so';
+    /** What was to be undone is not any more as it was made. */
+    case ChangedSince = 'changed_since';
+    /** It was not done, so there is nothing to undo. */
+    case NeverDone = 'never_done';
+    /** The account that it stays in belongs to somebody else than it is held for. */
+    case StaysInAccount = 'stays_in_account';
+    /** What we mean is not what the registrar does. */
+    case RegistrarRenews = 'registrar_renews';
+
+    public static function area(): string
+    {
+        return 'books';
+    }
+
+    public function arguments(): array
+    {
+        return match ($this) {
+            self::AlreadySo, self::ChangedSince, self::NeverDone => [],
+            self::StaysInAccount => ['account', 'owner'],
+            self::RegistrarRenews => ['registrar'],
+        };
+    }
+
+    public function cost(): Cost
+    {
+        return $this === self::RegistrarRenews ? Cost::Money : Cost::Attention;
+    }
+
+    public function actor(): Actor
+    {
+        return Actor::House;
+    }
+
+    public function cure(): ?Cure
+    {
+        return match ($this) {
+            self::AlreadySo, self::ChangedSince, self::NeverDone => Cure::LeaveOut,
+            self::StaysInAccount, self::RegistrarRenews => null,
+        };
+    }
+}

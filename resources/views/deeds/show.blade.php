@@ -1,0 +1,53 @@
+@php($what = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
+@php($clear = $verdicts === null ? 0 : count($verdicts->clear))
+<x-layout :title="__('deeds.'.$deed.'.title')" area="Roll">
+    <nav class="trail" aria-label="Where you are">@if ($request->filled('docket')) <a href="{{ route('dockets.index') }}">Movements</a> / <a href="{{ route('dockets.show', $request->integer('docket')) }}">docket {{ $request->integer('docket') }}</a> @elseif ($request->filled('name')) <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('names.show', $request->input('name')) }}">{{ $request->input('name') }}</a> @else <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('sheaf.show') }}">{{ $request->word('of') === 'sheaf' ? 'the sheaf' : 'a list' }}</a> @endif</nav>
+    <h1>{{ $terms === null ? __('deeds.'.$deed.'.title') : $contract->headline($terms, $verdicts === null ? $count : count($verdicts->kept)) }}</h1>
+    <p class="sentence">{{ __('deeds.'.$deed.'.explained') }}</p>
+    @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
+    @if (View::exists('deeds.terms.'.$deed))
+        <form method="get" action="{{ route('deeds.show', $deed) }}" class="card fields">
+            @foreach ($request->which() as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
+            <div class="columns">@include('deeds.terms.'.$deed)</div>
+            <p><button @class(['main' => $terms === null])>{{ $terms === null ? 'Show what it would do' : 'Judge again' }}</button></p>
+        </form>
+    @endif
+    @if ($verdicts !== null)
+        @include('deeds.groups')
+        <table class="sheet">
+            <caption class="hide">What it would do to each name</caption>
+            <thead><tr><th scope="col">Name</th><th scope="col">Before</th><th scope="col">After</th><th scope="col">Today</th><th scope="col">What is in the way, or worth knowing</th></tr></thead>
+            <tbody>
+            @foreach ($rows as $one)
+                @php($change = $contract->beforeAndAfter($one->file, $terms))
+                <tr>
+                    <th scope="row"><a class="name" href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a></th>
+                    <td data-label="Before">{{ implode(', ', $change['before']) }}</td>
+                    <td data-label="After">@if ($one->readiness->isClear())<strong>{{ implode(', ', $change['after']) }}</strong>@else<span class="lesser">as before</span>@endif</td>
+                    <td><x-verdict :readiness="$one->readiness" :words="$words"/></td>
+                    <td>@foreach ($one->readiness->findings as $finding)<span class="reason">{{ $words->finding($finding) }}.</span>@endforeach</td>
+                </tr>
+            @endforeach
+            </tbody>
+        </table>
+        @if (count($rows) < count($verdicts->kept))<p>{{ $what(count($verdicts->kept) - count($rows)) }} more, judged as those above. <a href="{{ $address(['rows' => 'all']) }}">Show every one</a></p>@endif
+    @endif
+    @if ($verdicts !== null)
+    <x-slot:foot>
+        <div class="foot" aria-label="What will happen" role="region">
+            <div class="foot-say">
+                <p><strong>{{ number_format($clear) }} of {{ number_format(count($verdicts->kept)) }} can go now.</strong> @if ($verdicts->stopped() > 0){{ number_format($verdicts->stopped()) }} can’t.@endif</p>
+                <p class="lesser">{{ __('deeds.'.$deed.'.after') }}</p>
+            </div>
+            @if ($clear > 0)
+                <form method="post" action="{{ route('deeds.store', $deed) }}" data-once>
+                    @csrf
+                    @foreach ([...$request->which(), ...$said] as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
+                    <input type="hidden" name="token" value="{{ $token }}"><input type="hidden" name="shown" value="{{ $shown }}">
+                    <button class="main" name="act" value="{{ Gate::allows('settle') ? 'settle' : 'prepare' }}">{{ Gate::allows('settle') ? '' : 'Prepare: ' }}{{ $contract->headline($terms, $clear) }}</button>
+                </form>
+            @endif
+        </div>
+    </x-slot:foot>
+    @endif
+</x-layout>

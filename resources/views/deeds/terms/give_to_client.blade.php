@@ -1,0 +1,1 @@
+<div class="field"><label for="f-client">Held from now on for</label><select id="f-client" name="client" required><option value="">choose</option>@foreach ($clients as $one)<option value="{{ $one->id }}" @selected(($said['client'] ?? null) === $one->id)>{{ $one->name }}</option>@endforeach</select></div>

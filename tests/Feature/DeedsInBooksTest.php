@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Time\Instant;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Names\GatherNames;
+use App\Actions\Names\GiveWords;
+use App\Actions\Standings\MakeStandings;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\DocketState;
+use App\Models\Holding;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Registration;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** Deeds that are written in our own books: judged, done at once, proven, and undone as long as nobody changed them since. */
+final class DeedsInBooksTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+    }
+
+    /**
+     * Presses the button of the page at that address, as somebody.
+     *
+     * @return TestResponse<Response>
+     */
+    private function press(string $address, ?User $by = null): TestResponse
+    {
+        $page = $this->actingAs($by ?? $this->house->steward)->get($address)->assertOk()->getContent();
+        preg_match_all('/<input type="hidden" name="([^"]+)" value="([^"]*)"/', substr((string) $page, (int) strrpos((string) $page, '<form method="post" action="http://localhost/deeds/')), $found);
+        parse_str(implode('&', array_map(fn (string $key, string $value): string => urlencode($key).'='.urlencode(html_entity_decode($value)), $found[1], $found[2])), $form);
+
+        return $this->post((string) strtok($address, '?'), $form + ['act' => $by === null ? 'settle' : 'prepare']);
+    }
+
+    /** @param  list<Name>  $names */
+    private function gather(array $names, ?User $by = null): void
+    {
+        app(GatherNames::class)->add($by ?? $this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
+    }
+
+    public function test_whose_they_are_passes_in_our_own_books_and_is_undone(): void
+    {
+        [$one, $two] = [$this->house->name('one.com'), $this->house->name('two.com', $this->house->theirs)];
+        $already = $this->house->name('already.com', client: $this->house->harrow);
+        $this->gather([$one, $two, $already]);
+        $client = $this->house->harrow->id;
+        $this->actingAs($this->house->steward)->get("/deeds/give_to_client?of=sheaf&client={$client}")
+            ->assertSeeInOrder(['Hold 3 names for Harrow &amp; Tern', '1 can’t:', 'it is so already', 'Leave it out', '2 of 3 can go now'], false)->assertSee('It stays in account 51877, which is Wickerby Bell Foundry’s');
+        $this->press("/deeds/give_to_client?of=sheaf&client={$client}&without[]=books.already_so")->assertRedirect();
+
+        $docket = Docket::query()->sole();
+        self::assertSame([DocketState::Closed, 2], [$docket->state, $docket->lines()->count()]);
+        self::assertSame([$client, $this->house->ours->id], array_values((array) DB::table('holdings')->where('name_id', $one->id)->whereRaw('upper_inf(span)')->first(['client_id', 'account_id'])));
+        self::assertSame(2, Holding::query()->where('name_id', $one->id)->count());
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Hold 2 names for Harrow &amp; Tern', 'Closed on 6 Oct 2026: 2 of 2 done', 'Proof', 'Undo it', 'Wickerby Bell Foundry', 'Harrow &amp; Tern'], false);
+        $this->get("/dockets/{$docket->id}/proof")->assertSee('hold for Harrow &amp; Tern, in the accounts where they are', false);
+        $this->get('/names/one.com')->assertSee('Held for another client from now on');
+        self::assertSame([$already->id], app(GatherNames::class)->sheaf($this->house->steward)->ids);
+
+        // Somebody gives one of them on; undoing leaves that one alone.
+        $this->press("/deeds/give_to_client?name=two.com&client={$this->house->foundry->id}")->assertRedirect();
+        $this->get("/deeds/take_back?docket={$docket->id}")->assertSeeInOrder(['Undo docket', '1 can’t:', 'changed again since'], false);
+        $this->press("/deeds/take_back?docket={$docket->id}")->assertRedirect();
+        $undone = Docket::query()->latest('id')->firstOrFail();
+        self::assertSame([LineState::Done, LineState::Stopped], [self::line($undone, $one)->state, self::line($undone, $two)->state]);
+        self::assertSame($this->house->foundry->id, DB::table('holdings')->where('name_id', $one->id)->whereRaw('upper_inf(span)')->value('client_id'));
+        $this->get("/dockets/{$undone->id}")->assertSee('Undo docket '.$docket->id)->assertDontSee('Undo it');
+    }
+
+    private static function line(Docket $docket, Name $name): DocketLine
+    {
+        return DocketLine::query()->where('docket_id', $docket->id)->where('name_id', $name->id)->sole();
+    }
+
+    public function test_what_is_to_happen_at_their_end(): void
+    {
+        $one = $this->house->name('one.com', facts: ['intent' => Intent::ByItself]);
+        $version = Registration::query()->where('name_id', $one->id)->sole()->version;
+        $this->actingAs($this->house->steward)->get('/deeds/change_intent?name=one.com&intent=lapse')->assertSee('What Skerry Registrations does by itself is switched there, not here');
+        $this->press('/deeds/change_intent?name=one.com&intent=lapse')->assertRedirect();
+        $registration = Registration::query()->where('name_id', $one->id)->sole();
+        self::assertSame([Intent::Lapse, $version + 1, 'docket'], [$registration->intent, $registration->version, $registration->sources['intent']['from']]);
+        self::assertSame('lapse', DB::table('standings')->where('name_id', $one->id)->value('intent'));
+        $this->press('/deeds/take_back?docket='.Docket::query()->sole()->id)->assertRedirect();
+        self::assertSame(Intent::ByItself, $registration->refresh()->intent);
+    }
+
+    public function test_words_are_given_and_taken_away(): void
+    {
+        [$one, $two] = [$this->house->name('one.com'), $this->house->name('two.com')];
+        app(GiveWords::class)->give([$two->id], ['Shops', 'old']);
+        $this->gather([$one, $two]);
+        $this->press('/deeds/change_words?of=sheaf&give=shops,+keep&take=OLD')->assertRedirect();
+        self::assertSame([['keep', 'Shops'], ['keep', 'Shops']], [app(GiveWords::class)->of([$one->id])[$one->id], app(GiveWords::class)->of([$two->id])[$two->id]]);
+        $docket = Docket::query()->sole();
+        $this->get("/dockets/{$docket->id}")->assertSee('2 names: give “shops”, “keep”, take away “OLD”')->assertSeeInOrder(['no words', 'shops, keep']);
+        $this->press("/deeds/take_back?docket={$docket->id}")->assertRedirect();
+        self::assertSame([$two->id => ['old', 'Shops']], app(GiveWords::class)->of([$one->id, $two->id]));
+        // Nothing to do is nothing done.
+        $this->get('/deeds/change_words?name=two.com&give=old')->assertSee('It is so already')->assertDontSee('name="act"', false);
+    }
+
+    public function test_a_clerk_prepares_and_a_reader_may_not(): void
+    {
+        $this->house->name('one.com');
+        $this->press('/deeds/change_intent?name=one.com&intent=lapse', $this->house->clerk)->assertRedirect();
+        self::assertSame(DocketState::Prepared, Docket::query()->sole()->state);
+        self::assertSame(Intent::WhenTold, Registration::query()->sole()->intent);
+        $this->actingAs($this->house->reader)->get('/deeds/change_intent?name=one.com')->assertForbidden();
+        $this->actingAs($this->house->steward)->get('/deeds/hand_over?name=one.com')->assertNotFound();
+        $this->get('/deeds/nonsense?name=one.com')->assertNotFound();
+        $this->get('/deeds/change_intent')->assertRedirect('/sheaf');
+        $this->get('/deeds/change_intent?name=one.com&intent=sometimes')->assertOk()->assertSee('Show what it would do');
+        $this->post('/deeds/change_intent', ['name' => 'one.com', 'token' => House::token(), 'shown' => 'x', 'act' => 'settle'])->assertSessionHasErrors('deed');
+    }
+
+    public function test_what_has_not_begun_is_called_off_and_tried_again(): void
+    {
+        $names = array_map(fn (int $n): Name => $this->house->name("bell-{$n}.com"), range(1, 3));
+        $this->gather($names);
+        Queue::fake();
+        $this->press('/deeds/change_words?of=sheaf&give=keep');
+        $docket = Docket::query()->sole();
+        self::line($docket, $names[0])->update(['state' => LineState::Done, 'done_on' => Instant::of('2026-10-06'), 'was' => ['words' => []]]);
+        $this->get("/dockets/{$docket->id}")->assertSee('2 names are left to begin')->assertSee('Call off what has not begun');
+        $this->post("/dockets/{$docket->id}/call-off", ['which' => 'waiting'])->assertRedirect();
+        app(BeginDocketLines::class)->handle($docket->id);
+        self::assertSame([DocketState::Closed, 2], [$docket->refresh()->state, $docket->lines()->where('state', LineState::CalledOff)->count()]);
+
+        $this->get("/dockets/{$docket->id}")->assertSee('Try those 2 again');
+        $again = (string) $this->post("/dockets/{$docket->id}/again")->assertRedirect()->headers->get('Location');
+        self::assertStringContainsString('give=keep', $again);
+        $this->get($again)->assertSee('2 of 2 can go now')->assertSee('bell-2.com')->assertDontSee('bell-1.com');
+    }
+
+    public function test_what_was_stopped_in_a_handover_is_tried_again_on_its_terms(): void
+    {
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-10-01')]);
+        $this->house->name('good.com');
+        $ids = Name::query()->orderBy('id')->pluck('id')->all();
+        $this->actingAs($this->house->steward);
+        $this->gather(array_values(Name::query()->get()->all()));
+        $page = $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}")->assertSeeInOrder(['1 can’t:', 'past their end, to be renewed first', 'Leave it out'], false);
+        self::assertCount(2, $ids);
+        $page->assertSee('1 of 2 can go now');
+        $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}&without[]=movement.past_end")->assertSee('Hand over 1 name')->assertSeeInOrder(['1 left out', 'Put it back'], false)->assertDontSee('late.com</a>', false);
+    }
+
+    public function test_five_thousand_names_are_one_page_with_its_groups(): void
+    {
+        $this->house->name('bell.com', client: $this->house->harrow);
+        DB::statement("INSERT INTO names (ascii, unicode, suffix) SELECT 'many-' || n || '.com', 'many-' || n || '.com', 'com' FROM generate_series(1, 600) n");
+        DB::statement("INSERT INTO registrations (name_id, span) SELECT id, '[2020-01-01,)' FROM names WHERE ascii LIKE 'many-%'");
+        DB::statement('INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT r.name_id, r.id, ?, ?, r.span FROM registrations r JOIN names n ON n.id = r.name_id WHERE n.ascii LIKE ?', [$this->house->ours->id, $this->house->foundry->id, 'many-%']);
+        $ids = array_values(array_filter(Name::query()->pluck('id')->all(), is_int(...)));
+        app(MakeStandings::class)->of($ids);
+        $this->actingAs($this->house->steward);
+        $of = app(GatherNames::class)->list($this->house->steward, $ids);
+        $page = (string) $this->get("/deeds/give_to_client?of={$of}&client={$this->house->harrow->id}")->assertSeeInOrder(['1 can’t:', 'bell.com', '301 names more, judged as those above', '600 of 601 can go now'], false)->getContent();
+        self::assertSame(300, substr_count($page, '<th scope="row">'));
+        self::assertSame(601, substr_count((string) $this->get("/deeds/give_to_client?of={$of}&client={$this->house->harrow->id}&rows=all")->getContent(), '<th scope="row">'));
+    }
+}
