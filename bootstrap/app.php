@@ -21,7 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(SecurityHeaders::class);
         $middleware->append(CleanStrings::class);
         $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
-        $middleware->redirectUsersTo(fn (Request $request): string => route('roll'));
+        $middleware->redirectUsersTo(fn (Request $request): string => route('rounds'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([AuthorizationException::class, ChangedMeanwhile::class]);

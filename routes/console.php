@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\WorkImport;
 use Illuminate\Support\Facades\DB;
@@ -10,6 +11,9 @@ use Illuminate\Support\Facades\Schedule;
 
 // Standings whose time has come; whatever changes a fact makes its own at once.
 Schedule::call(fn (MakeStandings $standings) => $standings->due())->everyMinute()->name('standings')->withoutOverlapping();
+
+// By the house's own clock. Sent again within the hour, it only sends what was not sent.
+Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly()->between('5:00', '7:00')->name('morning')->withoutOverlapping();
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

@@ -17,6 +17,8 @@ use App\Http\Registrars\RegistrarController;
 use App\Http\Roll\LooksController;
 use App\Http\Roll\RollController;
 use App\Http\Roll\ViewController;
+use App\Http\Rounds\LetterController;
+use App\Http\Rounds\RoundsController;
 use App\Http\Rulebook\RulebookController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
@@ -33,7 +35,11 @@ Route::middleware('guest')->group(function (): void {
 // Every route below names who may; a test walks them all.
 Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->middleware('can:look');
-    Route::redirect('/', '/roll')->middleware('can:look');
+    Route::redirect('/', '/rounds')->middleware('can:look');
+    Route::get('rounds', [RoundsController::class, 'show'])->name('rounds')->middleware('can:look');
+    Route::post('rounds', [RoundsController::class, 'mark'])->name('rounds.mark')->middleware('can:prepare');
+    Route::get('rounds/letter', [LetterController::class, 'show'])->name('rounds.letter')->middleware('can:look');
+    Route::post('rounds/letter', [LetterController::class, 'update'])->name('rounds.letter.update')->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
     Route::post('roll/looks', LooksController::class)->name('roll.looks')->middleware('can:look');
     Route::post('roll/views', [ViewController::class, 'store'])->name('roll.views.store')->middleware('can:look');

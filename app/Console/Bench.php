@@ -28,6 +28,7 @@ use App\Queries\Roll\Ending;
 use App\Queries\Roll\ReadRoll;
 use App\Queries\Roll\RollFilter;
 use App\Queries\Roll\Sort;
+use App\Queries\Rounds\ReadRounds;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
@@ -55,7 +56,7 @@ final class Bench extends Command
 
     protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
 
-    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find, ReadImport $read, PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin): int
+    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find, ReadRounds $rounds, ReadImport $read, PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin): int
     {
         $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
         $table = [];
@@ -68,6 +69,7 @@ final class Bench extends Command
             }
             $table['far down, what is due first'][$size] = $this->median($this->serving(new RollFilter(after: $this->farDown())));
             $table['of that, asking the database'][$size] = $this->median(fn () => $roll->page(new RollFilter, $clock->today(), 50));
+            $table['Rounds, reading all of it'][$size] = $this->median(fn () => $rounds->handle($clock->today(), null));
             foreach (['a part of a name' => 'wren-choi', 'misspelt' => 'wikerby bels', 'two letters' => 'ma', 'nothing like it' => 'qzxv jjq'] as $says => $text) {
                 $table["/ for {$says}"][$size] = $this->median(fn () => $find->matching($text));
             }

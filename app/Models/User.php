@@ -16,13 +16,14 @@ use SensitiveParameter;
  * @property string $password
  * @property Role $role
  * @property bool $may_sign_in
+ * @property bool $morning whether they want Rounds as a letter every morning
  * @property array<string, mixed> $looks
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks'];
+    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks', 'morning'];
 
-    protected $attributes = ['may_sign_in' => true, 'looks' => '{}'];
+    protected $attributes = ['may_sign_in' => true, 'looks' => '{}', 'morning' => false];
 
     protected $hidden = ['password'];
 
@@ -32,7 +33,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean', 'looks' => 'array'];
+        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean', 'looks' => 'array', 'morning' => 'boolean'];
     }
 
     public static function enrol(string $name, string $email, #[SensitiveParameter] string $password, Role $role): self

@@ -51,6 +51,14 @@ final readonly class Standing
         return new self($life, $kind, $at, $sum, $severity, Finding::dearestFirst($findings), self::until($life));
     }
 
+    /** From when it may go to another registrar, where something holds it today; null: nothing does. */
+    public function heldUntil(): ?Instant
+    {
+        $holds = array_map(fn (Hold $hold): Instant => $hold->until, $this->lifecycle->holdsNow());
+
+        return $holds === [] ? null : Instant::latest(...$holds);
+    }
+
     /** @return array{NextKind, Instant|null, Money|null, Finding} */
     private static function next(Lifecycle $life): array
     {

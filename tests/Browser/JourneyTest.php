@@ -27,7 +27,7 @@ final class JourneyTest extends TestCase
     public function test_from_a_spreadsheet_to_the_chain_of_title(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
-        self::assertStringContainsString('/roll', $window->driver->getCurrentURL());
+        self::assertStringContainsString('/rounds', $window->driver->getCurrentURL());
 
         $file = (string) tempnam(sys_get_temp_dir(), 'acre-journey-').'.csv';
         $tag = bin2hex(random_bytes(3));
@@ -224,5 +224,28 @@ final class JourneyTest extends TestCase
         $window->press('Look into it');
         unlink($large);
         self::assertStringContainsString('40 MB is the most', $window->text('main'));
+    }
+
+    public function test_a_thing_in_rounds_is_put_off_and_put_back(): void
+    {
+        $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD)->go('/rounds');
+        self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
+        $window->find('summary[aria-label="More about fowl-advice.org"]')->click();
+        $window->follow('tr:has(summary[aria-label="More about fowl-advice.org"]) button[value=off]')->waitForText('.told', 'Put off until');
+        self::assertStringNotContainsString('fowl-advice.org', $window->text('.rounds'));
+        $window->press('Put it back')->waitForText('.told', 'Back in Rounds');
+        self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
+    }
+
+    public function test_words_are_given_to_what_was_gathered_and_the_docket_undoes_it(): void
+    {
+        $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD)->go('/deeds/change_words?name=sea-shanty.org');
+        $window->find('#f-give')->sendKeys('choirs');
+        $window->press('Show what it would do')->waitForText('h1', 'One name: give “choirs”');
+        $window->press('One name: give “choirs”')->waitForText('.sentence', '1 of 1 done');
+        $window->follow('.head-deeds a[href*="take_back"]')->waitForText('h1', 'Undo docket');
+        $window->find('.foot button.main')->click();
+        $window->waitForText('.sentence', '1 of 1 done');
+        self::assertStringContainsString('Undo docket', $window->text('h1'));
     }
 }

@@ -22,7 +22,7 @@ final class PagesTest extends TestCase
     public static function pages(): iterable
     {
         $pages = [
-            'the Roll' => '/roll', 'the Roll, narrowed to nothing' => '/roll?q=nothing-has-this', 'a folio' => '/names/xn--glockenwrts-s8a.com', 'a late folio' => '/names/ferret-fowl-vets.com?on=2025-03-03',
+            'Rounds' => '/rounds', 'Rounds as a letter' => '/rounds/letter', 'a deed in our books' => '/deeds/give_to_client?name=tern.works&client=3', 'the sheaf' => '/sheaf', 'the Roll' => '/roll', 'the Roll, narrowed to nothing' => '/roll?q=nothing-has-this', 'a folio' => '/names/xn--glockenwrts-s8a.com', 'a late folio' => '/names/ferret-fowl-vets.com?on=2025-03-03',
             'a long folio' => '/names/the-low-quay-tramway-museum-and-its-friends-in-wickerby-sound.org', 'what is known of a name' => '/names/tern.works/edit',
             'bring in' => '/bring-in', 'clients' => '/clients', 'a client' => '/clients/2', 'a new client' => '/clients/create', 'registrars' => '/registrars', 'a registrar' => '/registrars/1',
             'terms' => '/registrars/1/edit', 'accounts' => '/accounts', 'an account' => '/accounts/2', 'a new account' => '/accounts/create',

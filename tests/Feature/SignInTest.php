@@ -21,7 +21,7 @@ final class SignInTest extends TestCase
     public function test_a_guest_is_sent_to_the_door(): void
     {
         $this->odile();
-        $this->get('/roll')->assertRedirect('/sign-in');
+        $this->get('/rounds')->assertRedirect('/sign-in');
     }
 
     public function test_the_right_password_opens_the_roll_with_a_new_session(): void
@@ -29,9 +29,9 @@ final class SignInTest extends TestCase
         $this->odile();
         $this->get('/sign-in')->assertOk()->assertSee('Sign in');
         $before = session()->getId();
-        $this->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => self::PASSWORD])->assertRedirect('/roll');
+        $this->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => self::PASSWORD])->assertRedirect('/rounds');
         self::assertNotSame($before, session()->getId());
-        $this->get('/roll')->assertOk()->assertSee('Odile');
+        $this->get('/rounds')->assertOk()->assertSee('Odile');
     }
 
     public function test_a_wrong_password_keeps_the_mailbox_and_says_so(): void
@@ -61,7 +61,7 @@ final class SignInTest extends TestCase
     public function test_capitals_in_the_mailbox_do_not_matter(): void
     {
         $this->odile();
-        $this->post('/sign-in', ['email' => ' ODILE@harrow-tern.example', 'password' => self::PASSWORD])->assertRedirect('/roll');
+        $this->post('/sign-in', ['email' => ' ODILE@harrow-tern.example', 'password' => self::PASSWORD])->assertRedirect('/rounds');
     }
 
     public function test_an_owner_says_who_signs_in_and_one_owner_always_stays(): void

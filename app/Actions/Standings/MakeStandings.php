@@ -22,7 +22,7 @@ final readonly class MakeStandings
     /** The columns of a standing that this class writes. */
     private const COLUMNS = [
         'name_id', 'ascii', 'unicode', 'suffix', 'client_id', 'client_name', 'account_id', 'account_number', 'registrar_id', 'registrar_name', 'phase', 'intent', 'lock',
-        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts',
+        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'next_at', 'next_kind', 'held_until', 'sum', 'currency', 'severity', 'facts',
     ];
 
     public function __construct(private Connection $database, private CaseFiles $files, private Rulebook $book, private TradeClock $clock)
@@ -150,6 +150,7 @@ final readonly class MakeStandings
             'ends_on' => $file->facts->ends?->isoSecond() ?? 'infinity',
             'next_at' => $standing->at?->isoSecond() ?? 'infinity',
             'next_kind' => $standing->next->value,
+            'held_until' => $standing->heldUntil()?->isoSecond() ?? 'infinity',
             'sum' => $standing->sum?->decimal(),
             'currency' => $standing->sum?->currency,
             'severity' => $standing->severity->value,

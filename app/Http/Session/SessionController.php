@@ -31,7 +31,7 @@ final class SessionController
         }
         $request->session()->regenerate();
 
-        return redirect()->intended(route('roll'));
+        return redirect()->intended(route('rounds'));
     }
 
     public function destroy(Request $request): RedirectResponse

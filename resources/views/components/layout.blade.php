@@ -13,10 +13,10 @@
 <body>
 <a class="skip" href="#main">To the page</a>
 <header class="mast">
-    <a class="mast-mark" href="{{ route('roll') }}"><x-mark/>Acre Roll</a>
+    <a class="mast-mark" href="{{ route('rounds') }}"><x-mark/>Acre Roll</a>
     @auth
         <nav class="mast-areas" aria-label="Areas">
-            @foreach (['roll' => 'Roll', 'dockets.index' => 'Movements', 'clients.index' => 'People', 'registrars.index' => 'Outside'] as $route => $word)
+            @foreach (['rounds' => 'Rounds', 'roll' => 'Roll', 'dockets.index' => 'Movements', 'clients.index' => 'People', 'registrars.index' => 'Outside'] as $route => $word)
                 @if (Route::has($route))
                     <a href="{{ route($route) }}" @if ($area === $word) aria-current="page" @endif>{{ $word }}</a>
                 @endif

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Rounds;
+
+use App\Actions\Rounds\MarkThing;
+use App\Http\SignedInRequest;
+use App\Models\User;
+use App\Queries\Rounds\ReadRounds;
+use App\Support\Dates;
+use App\Support\TradeClock;
+use App\View\RoundsInWords;
+use App\View\WeeksDrawing;
+use App\View\Words;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+
+/** The first page: what is due, dearest to miss first. */
+final readonly class RoundsController
+{
+    public function __construct(private ReadRounds $rounds, private TradeClock $clock, private Words $words)
+    {
+    }
+
+    public function show(SignedInRequest $request): View
+    {
+        $mine = $request->query('whose') === 'mine' ? $request->person() : null;
+        $rounds = $this->rounds->handle($this->clock->today(), $mine);
+
+        return view('rounds.show', [
+            'rounds' => $rounds,
+            'mine' => $mine !== null,
+            'told' => new RoundsInWords($rounds, $this->words),
+            'drawing' => WeeksDrawing::of($rounds->today, $rounds->items),
+            'people' => User::query()->where('may_sign_in', true)->orderBy('name')->get(['id', 'name']),
+            'words' => $this->words,
+        ]);
+    }
+
+    public function mark(MarkRequest $request, MarkThing $mark): RedirectResponse
+    {
+        $thing = $request->string('thing')->toString();
+        $person = $request->person();
+        $told = match ($request->string('how')->toString()) {
+            'done' => $this->words->say('rounds.marked.done'),
+            'off' => $this->words->say('rounds.marked.off', ['day' => Dates::full($request->until())]),
+            'given' => $this->words->say('rounds.marked.given', ['who' => $request->givenTo()->name]),
+            default => $this->words->say('rounds.marked.back'),
+        };
+        match ($request->string('how')->toString()) {
+            'done' => $mark->done($person, $thing),
+            'off' => $mark->putOff($person, $thing, $request->until()),
+            'given' => $mark->give($person, $thing, $request->givenTo()),
+            default => $mark->back($person, $thing),
+        };
+
+        return back()->with('told', $told)->with('undo', in_array($request->string('how')->toString(), ['done', 'off'], true) ? $thing : null);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Rounds\Kinds;
+
+use Acre\Core\Time\Instant;
+use App\Queries\Rounds\NamesDue;
+use App\Queries\Rounds\RoundsItem;
+use App\Queries\Rounds\RoundsKind;
+use App\Queries\Rounds\RoundsSection;
+use App\Support\Row;
+use App\View\Words;
+use Illuminate\Database\Connection;
+
+/** Names whose record says that they are on hold: they do not answer. */
+final readonly class HeldNames implements RoundsKind
+{
+    public function __construct(private Connection $database, private Words $words)
+    {
+    }
+
+    public function due(Instant $today, Instant $until): array
+    {
+        $rows = $this->database->select(
+            "SELECT client_id AS of_id, min(client_name) AS of_name, count(*) AS names, min(ascii) AS ascii, (array_agg(unicode ORDER BY ascii))[1] AS unicode
+             FROM standings WHERE marks @> ARRAY['finding:lifecycle.on_hold'] GROUP BY 1 ORDER BY names DESC LIMIT ?", [self::MOST],
+        );
+
+        return array_map(fn (Row $row): RoundsItem => new RoundsItem(
+            "held:{$row->int('of_id')}:{$row->text('ascii')}:{$row->int('names')}", RoundsSection::Dark, $today, NamesDue::title($row),
+            $this->words->say('rounds.held.says', ['client' => $row->text('of_name')]), $this->words->say('rounds.held.cost'), $this->words->say($row->int('names') === 1 ? 'rounds.see' : 'rounds.see_them'),
+            NamesDue::address($row, ['client' => $row->int('of_id'), 'finding' => 'lifecycle.on_hold']), $row->int('names'),
+        ), Row::all($rows));
+    }
+}

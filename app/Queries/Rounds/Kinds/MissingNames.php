@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Rounds\Kinds;
+
+use Acre\Core\Time\Instant;
+use App\Queries\Rounds\NamesDue;
+use App\Queries\Rounds\RoundsItem;
+use App\Queries\Rounds\RoundsKind;
+use App\Queries\Rounds\RoundsSection;
+use App\Support\Row;
+use App\View\Words;
+use Illuminate\Database\Connection;
+
+/** Names that a list of everything in their account was without. */
+final readonly class MissingNames implements RoundsKind
+{
+    public function __construct(private Connection $database, private Words $words)
+    {
+    }
+
+    public function due(Instant $today, Instant $until): array
+    {
+        $rows = $this->database->select(
+            "SELECT account_id AS of_id, min(registrar_name) AS registrar, min(account_number) AS number, count(*) AS names, min(ascii) AS ascii, (array_agg(unicode ORDER BY ascii))[1] AS unicode, min(facts->>'missing') AS since
+             FROM standings WHERE marks @> ARRAY['finding:lifecycle.not_in_list'] GROUP BY 1 ORDER BY names DESC LIMIT ?", [self::MOST],
+        );
+
+        return array_map(fn (Row $row): RoundsItem => new RoundsItem(
+            "missing:{$row->int('of_id')}:{$row->text('since')}:{$row->int('names')}", RoundsSection::Lost, $today, NamesDue::title($row),
+            $this->words->say('rounds.missing.says', ['account' => $row->text('registrar').' '.$row->text('number')]), $this->words->say('rounds.missing.cost'), $this->words->say($row->int('names') === 1 ? 'rounds.see' : 'rounds.see_them'),
+            NamesDue::address($row, ['account' => $row->int('of_id'), 'finding' => 'lifecycle.not_in_list']), $row->int('names'),
+        ), Row::all($rows));
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Rounds;
+
+use Acre\Core\Time\Instant;
+use App\Models\User;
+use App\Queries\Rounds\Kinds\AskClients;
+use App\Queries\Rounds\Kinds\Charges;
+use App\Queries\Rounds\Kinds\Ends;
+use App\Queries\Rounds\Kinds\HeldNames;
+use App\Queries\Rounds\Kinds\HoldsEnding;
+use App\Queries\Rounds\Kinds\LastChances;
+use App\Queries\Rounds\Kinds\LateNames;
+use App\Queries\Rounds\Kinds\ListsWithRefusals;
+use App\Queries\Rounds\Kinds\MissingNames;
+use App\Queries\Rounds\Kinds\OpenDockets;
+use App\Queries\Rounds\Kinds\Unconfirmed;
+use App\Support\Row;
+use Illuminate\Contracts\Container\Container;
+use Illuminate\Database\Connection;
+
+/** Everything that is due today and in the coming weeks, of every kind, without what somebody has said is done or put off. */
+final readonly class ReadRounds
+{
+    /** Days. */
+    public const WEEKS = 35;
+
+    /** @var list<class-string<RoundsKind>> */
+    private const KINDS = [
+        LastChances::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
+        OpenDockets::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, HoldsEnding::class,
+    ];
+
+    public function __construct(private Connection $database, private Container $container)
+    {
+    }
+
+    /** @param  User|null  $mine  only what was given to them, or to nobody yet; null: everybody's */
+    public function handle(Instant $today, ?User $mine): Rounds
+    {
+        $items = [];
+        foreach (self::KINDS as $kind) {
+            $items = [...$items, ...$this->container->make($kind)->due($today, $today->plusDays(self::WEEKS))];
+        }
+        $marks = $this->marks(array_map(fn (RoundsItem $item): string => $item->key, $items));
+        $items = array_values(array_filter($items, function (RoundsItem $item) use ($marks, $today, $mine): bool {
+            $mark = $marks[$item->key] ?? null;
+
+            return $mark === null || (! $mark->hides($today) && ($mine === null || $mark->givenTo === null || $mark->givenTo === $mine->id));
+        }));
+        $order = array_flip(array_column(RoundsSection::cases(), 'value'));
+        usort($items, fn (RoundsItem $a, RoundsItem $b): int => [$order[$a->section->value], $a->due->epoch, -$a->names, $a->key] <=> [$order[$b->section->value], $b->due->epoch, -$b->names, $b->key]);
+
+        return new Rounds($today, $items, $marks);
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return array<string, RoundsMark>
+     */
+    private function marks(array $keys): array
+    {
+        $found = [];
+        $rows = $this->database->select(
+            'SELECT m.thing, m.done_on, m.off_until, m.given_to, u.name FROM rounds_marks m LEFT JOIN users u ON u.id = m.given_to WHERE m.thing IN (SELECT json_array_elements_text(?::json))', [json_encode($keys, JSON_THROW_ON_ERROR)],
+        );
+        foreach (Row::all($rows) as $row) {
+            $found[$row->text('thing')] = new RoundsMark($row->textOrNull('done_on') !== null, $row->instant('off_until')?->toDay(), $row->intOrNull('given_to'), $row->textOrNull('name') ?? '');
+        }
+
+        return $found;
+    }
+}

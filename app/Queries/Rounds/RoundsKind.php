@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Rounds;
+
+use Acre\Core\Time\Instant;
+
+/** One kind of thing that falls due. The next kind is one class, and one line in ReadRounds. */
+interface RoundsKind
+{
+    /** The most things that a kind tells one by one; an agency of any size reads no more of them in a morning. */
+    public const MOST = 100;
+
+    /**
+     * Computed afresh, from an index, whatever the size of the Roll.
+     *
+     * @param  Instant  $today  a day
+     * @param  Instant  $until  things due on that day or later are left out
+     * @return list<RoundsItem>
+     */
+    public function due(Instant $today, Instant $until): array;
+}

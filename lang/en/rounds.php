@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+// What each kind of thing in Rounds says, what leaving it costs, and its button.
+return [
+    'section' => ['lost' => 'Is lost for good', 'dark' => 'Goes dark', 'money' => 'Costs money', 'waits' => 'Waits for somebody', 'look' => 'Worth a look'],
+    'see' => 'See it',
+    'see_them' => 'See them',
+    'renewed' => 'It is renewed',
+    'last' => [
+        'late_dear' => 'late, for :client: after this day it is deleted',
+        'suspended' => 'switched off, for :client: after this day it is deleted',
+        'redemption' => 'deleted, for :client: it can only be restored',
+        'cost' => 'lost, and free for anybody',
+        'for' => ':sum, or lost and free for anybody',
+    ],
+    'ends' => ['says' => 'ends, for :client, unless it is renewed', 'cost' => 'site and mail stop', 'renewing' => ':sum to renew'],
+    'late' => ['says' => 'late; no dearer until this day', 'for' => 'late; :sum until :at', 'cost' => 'dearer afterwards', 'more' => ':sum more afterwards'],
+    'ask' => ['says' => ':client is to say whether it is kept', 'cost' => 'ends :at', 'deed' => 'Write down what they say'],
+    'unconfirmed' => [
+        'charge_unconfirmed' => 'was to be charged to :account, and still ends',
+        'presumed' => 'should have renewed at :account; nothing confirms it',
+        'cost' => 'may not have renewed',
+        'deed' => 'Write the new end',
+    ],
+    'charge' => ['says' => 'charged by itself to :account', 'unknown' => 'price not written down'],
+    'missing' => ['says' => 'missing from the whole list of :account', 'cost' => 'gone elsewhere, or deleted'],
+    'held' => ['says' => 'on hold, for :client', 'cost' => 'does not answer now'],
+    'hold' => ['says' => 'may go to another registrar from then on, for :client', 'cost' => 'nothing is lost'],
+    'docket' => [
+        'prepared' => 'prepared; a Steward settles it',
+        'half' => 'slip half ticked: :done of :meant done',
+        'waiting' => 'not yet accepted',
+        'cost' => ['prepared' => 'docket :docket', 'half' => 'docket :docket', 'waiting' => 'nothing moves otherwise'],
+        'deed' => ['prepared' => 'Look at it', 'half' => 'Go on', 'waiting' => 'See it'],
+    ],
+    'list' => [
+        'waits' => 'a list that nobody has brought in yet',
+        'refused' => '{1} one line of the list was refused|[2,*] :count lines of the list were refused',
+        'cost' => ['waits' => 'its names are not on the Roll', 'refused' => 'they are not on the Roll'],
+        'deed' => ['waits' => 'Go on', 'refused' => 'See them'],
+    ],
+    'told' => [
+        'nothing' => 'Nothing is due in the next two weeks.',
+        'things' => '{1} One thing|[2,*] :count things',
+        'today' => '{0} none of them today|{1} one of them today|[2,*] :count of them today',
+        'dark' => '{1} one name goes dark|[2,*] :count names go dark',
+    ],
+    'letter' => ['wanted' => 'It is written to you every morning.', 'unwanted' => 'It is written to you no more.'],
+    'marked' => ['done' => 'Written down as done.', 'off' => 'Put off until :day.', 'given' => 'Given to :who.', 'back' => 'Back in Rounds.'],
+];

@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Rounds\WriteMorningLetters;
+use App\Actions\Standings\MakeStandings;
+use App\Models\Docket;
+use App\Models\Holding;
+use App\Models\Import;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Price;
+use App\Queries\Rounds\ReadRounds;
+use App\Queries\Rounds\Rounds;
+use App\Queries\Rounds\RoundsItem;
+use App\Queries\Rounds\RoundsSection;
+use App\Support\TradeClock;
+use App\View\WeeksDrawing;
+use Illuminate\Mail\Mailer;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
+use Tests\TestCase;
+
+/** Rounds: every kind of thing that falls due, by what it costs to miss it; what people say of them; the letter. Today is 6 October 2026. */
+final class RoundsTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House(['plain_after_days' => 20, 'late_until_days' => 40]);
+        Price::query()->create(['registrar_id' => $this->house->skerry->id, 'suffix' => 'com', 'action' => 'late', 'amount' => '75.40', 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))]);
+    }
+
+    private function rounds(): Rounds
+    {
+        return app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null);
+    }
+
+    /** @return array{RoundsItem, string} the only thing that says so, and its section */
+    private function item(string $title): array
+    {
+        $found = array_values(array_filter($this->rounds()->items, fn (RoundsItem $item): bool => $item->title === $title));
+        self::assertCount(1, $found, $title);
+
+        return [$found[0], $found[0]->section->value];
+    }
+
+    private function docket(Name ...$names): Docket
+    {
+        $ids = array_values(array_map(fn (Name $name): int => $name->id, $names));
+
+        return app(PrepareDocket::class)->handle($this->house->clerk, House::token(), 'hand_over', $ids, $this->house->terms()->pack(), $ids);
+    }
+
+    public function test_names_fall_due_by_what_it_costs_to_miss_them(): void
+    {
+        $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        $this->house->name('ends-too.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24')]);
+        $this->house->name('dear.com', facts: ['ends_on' => Instant::of('2026-09-05')]);
+        $this->house->name('ask.com', facts: ['ends_on' => Instant::of('2026-10-25'), 'intent' => Intent::AskClient]);
+        $this->house->name('charged.com', facts: ['ends_on' => Instant::of('2026-10-18'), 'intent' => Intent::ByItself]);
+        $this->house->name('unseen.com', facts: ['ends_on' => Instant::of('2026-10-09'), 'intent' => Intent::ByItself]);
+        $this->house->name('held.com', facts: ['statuses' => [Status::ClientHold->value]]);
+        $this->house->name('young.com', facts: ['created_on' => Instant::of('2026-08-14'), 'ends_on' => Instant::of('2027-08-14')]);
+        $this->house->name('calm.com');
+
+        [$ends, $section] = $this->item('ends-too.com and 1 more');
+        self::assertSame(['dark', '2026-10-12', 2, null], [$section, $ends->due->date(), $ends->names, $ends->loss?->text()]);
+        [$late, $section] = $this->item('late.com');
+        self::assertSame(['money', '£75.40', '£75.40 more afterwards'], [$section, $late->loss?->text(), $late->cost]);
+        self::assertSame('lost', $this->item('dear.com')[1]);
+        self::assertSame(['waits', '2026-10-11'], [$this->item('ask.com')[1], $this->item('ask.com')[0]->due->date()]);
+        self::assertSame(['look', '£9.90'], [$this->item('charged.com')[1], $this->item('charged.com')[0]->cost]);
+        self::assertSame('look', $this->item('unseen.com')[1]);
+        self::assertSame(['dark', '2026-10-06'], [$this->item('held.com')[1], $this->item('held.com')[0]->due->date()]);
+        self::assertSame(['look', 'nothing is lost'], [$this->item('young.com')[1], $this->item('young.com')[0]->cost]);
+        self::assertSame([], array_filter($this->rounds()->items, fn (RoundsItem $item): bool => str_contains($item->title, 'calm')));
+
+        $this->actingAs($this->house->reader)->get('/')->assertRedirect('/rounds');
+        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', 'things', 'one of them today', 'Left undone this week', '3 names go dark', 'Is lost for good', 'dear.com', 'Goes dark', 'held.com', 'ends-too.com and 1 more', 'Costs money', 'late.com', 'Waits for somebody', 'ask.com', 'Worth a look'])
+            ->assertDontSee('name="how"', false);
+    }
+
+    public function test_missing_names_dockets_and_lists_are_there_too(): void
+    {
+        $gone = $this->house->name('gone.com');
+        Holding::query()->where('name_id', $gone->id)->update(['missing_since' => '2026-10-05']);
+        app(MakeStandings::class)->of([$gone->id]);
+        self::assertSame('lost', $this->item('gone.com')[1]);
+
+        $prepared = $this->docket($this->house->name('one.com'));
+        self::assertSame(['waits', 'prepared; a Steward settles it'], [$this->item('Hand one name to Wickerby Bell Foundry')[1], $this->item('Hand one name to Wickerby Bell Foundry')[0]->says]);
+        app(EndLines::class)->calledOff($this->house->steward, $prepared);
+        $open = $this->docket($this->house->name('two.com'), $this->house->name('three.com'));
+        app(SettleDocket::class)->handle($this->house->steward, $open);
+        app(BeginDocketLines::class)->handle($open->id);
+        self::assertSame('not yet accepted', $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->says);
+        app(EndLines::class)->done($this->house->steward, $open, [$open->lines()->firstOrFail()->id], Instant::of('2026-10-06'));
+        self::assertSame(['slip half ticked: 1 of 2 done', 'Go on', '2026-10-06'], [$this->item('Hand 2 names to Wickerby Bell Foundry')[0]->says, $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->deed, $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->due->date()]);
+        self::assertSame(1, $open->lines()->where('state', LineState::Done)->count());
+
+        $list = Import::query()->create(['user_id' => $this->house->clerk->id, 'file' => 'refused.csv', 'path' => 'none', 'registrar_id' => $this->house->skerry->id, 'shape' => ['headings' => ['name'], 'samples' => []], 'state' => 'done']);
+        DB::table('import_rows')->insert(['import_id' => $list->id, 'line' => 2, 'verdict' => 'refused', 'reason' => '{"value": "x", "why": "no name"}']);
+        Import::query()->create(['user_id' => $this->house->clerk->id, 'file' => 'waits.csv', 'path' => 'none', 'registrar_id' => $this->house->skerry->id, 'shape' => ['headings' => ['name'], 'samples' => []], 'state' => 'read']);
+        self::assertSame(['look', 'one line of the list was refused'], [$this->item('refused.csv')[1], $this->item('refused.csv')[0]->says]);
+        self::assertSame('waits', $this->item('waits.csv')[1]);
+    }
+
+    public function test_a_thing_is_done_put_off_and_given(): void
+    {
+        $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        [$item] = $this->item('ends.com');
+        $this->actingAs($this->house->clerk);
+        $say = fn (array $said) => $this->from('/rounds')->post('/rounds', ['thing' => $item->key, ...$said]);
+        $say(['how' => 'given', 'to' => $this->house->steward->id])->assertRedirect('/rounds');
+        $this->get('/rounds')->assertSee('Steward’s');
+        $this->get('/rounds?whose=mine')->assertDontSee('ends.com');
+        $this->actingAs($this->house->steward)->get('/rounds?whose=mine')->assertSee('ends.com');
+
+        $this->actingAs($this->house->clerk);
+        $say(['how' => 'off', 'until' => '2026-10-08']);
+        $this->get('/rounds')->assertSee('Put off until 8 Oct 2026')->assertDontSee('ends.com</a>', false);
+        app(TradeClock::class)->set(Instant::of('2026-10-08T09:00:00Z'));
+        $this->get('/rounds')->assertSee('ends.com</a>', false);
+        $say(['how' => 'done']);
+        $this->get('/rounds')->assertDontSee('ends.com</a>', false);
+        $say(['how' => 'back']);
+        $this->get('/rounds')->assertSee('ends.com</a>', false);
+        self::assertSame(['thing_given', 'thing_put_off', 'thing_done', 'thing_back'], DB::table('log')->where('subject', 'thing')->orderBy('id')->pluck('event')->all());
+
+        $say(['how' => 'off'])->assertSessionHasErrors('until');
+        $say(['how' => 'eaten'])->assertSessionHasErrors('how');
+        $this->actingAs($this->house->reader);
+        $say(['how' => 'done'])->assertForbidden();
+    }
+
+    public function test_done_this_year_it_is_there_again_the_next(): void
+    {
+        $name = $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        $this->actingAs($this->house->clerk)->post('/rounds', ['thing' => $this->item('ends.com')[0]->key, 'how' => 'done']);
+        self::assertSame([], $this->rounds()->items);
+        DB::table('registrations')->where('name_id', $name->id)->update(['ends_on' => '2027-10-12']);
+        app(TradeClock::class)->set(Instant::of('2027-10-05T09:00:00Z'));
+        app(MakeStandings::class)->of([$name->id]);
+        self::assertSame('2027-10-12', $this->item('ends.com')[0]->due->date());
+    }
+
+    public function test_the_morning_letter_is_written_once_a_day_to_those_who_want_it(): void
+    {
+        $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        $this->actingAs($this->house->clerk)->get('/rounds/letter')->assertSee('by 12 Oct: ends.com, ends, for Wickerby Bell Foundry')->assertSee('/names/ends.com/edit');
+        $this->post('/rounds/letter', ['morning' => '1'])->assertRedirect();
+        $mailer = Mail::mailer();
+        self::assertInstanceOf(Mailer::class, $mailer);
+        self::assertSame([1, 0], [app(WriteMorningLetters::class)->handle(), app(WriteMorningLetters::class)->handle()]);
+        self::assertSame(1, DB::table('letters')->whereNotNull('sent_at')->count());
+        $this->get('/rounds/letter')->assertSee('Written before')->assertSee('Rounds, Tuesday, 6 October: one thing, none of them today. This week one name goes dark.');
+        app(TradeClock::class)->set(Instant::of('2026-10-07T06:00:00Z'));
+        self::assertSame(1, app(WriteMorningLetters::class)->handle());
+        $this->post('/rounds/letter', ['morning' => '0']);
+        app(TradeClock::class)->set(Instant::of('2026-10-08T06:00:00Z'));
+        self::assertSame(0, app(WriteMorningLetters::class)->handle());
+    }
+
+    public function test_the_weeks_are_drawn_from_this_monday(): void
+    {
+        $item = fn (string $due, RoundsSection $section): RoundsItem => new RoundsItem("x:{$due}", $section, Instant::of($due), 'x', '', '', '', '');
+        $drawing = WeeksDrawing::of(Instant::of('2026-10-06'), [
+            $item('2026-10-01', RoundsSection::Waits), $item('2026-10-06', RoundsSection::Dark), $item('2026-11-08', RoundsSection::Look), $item('2026-11-09', RoundsSection::Look), ...array_fill(0, 7, $item('2026-10-12', RoundsSection::Money)),
+        ]);
+        self::assertSame(['5 Oct', '12 Oct', '19 Oct', '26 Oct', '2 Nov'], array_column($drawing->weeks, 'text'));
+        self::assertSame(['dark', 'money', 'money', 'money', 'money', 'money', 'waits', 'look'], array_column($drawing->boxes, 'section'));
+        // What is overdue stands on today, above what is dearer.
+        [$dark, $waits] = [$drawing->boxes[0], $drawing->boxes[6]];
+        self::assertSame($dark['x'], $waits['x']);
+        self::assertLessThan($dark['y'], $waits['y']);
+        self::assertSame(['+2'], array_column($drawing->more, 'text'));
+        self::assertSame('Five weeks from 5 Oct 2026: 1 goes dark, 7 costs money, 1 waits for somebody, 1 worth a look.', $drawing->told);
+    }
+
+    public function test_however_many_names_it_is_a_handful_of_questions(): void
+    {
+        DB::statement("INSERT INTO names (ascii, unicode, suffix) SELECT 'many-' || n || '.com', 'many-' || n || '.com', 'com' FROM generate_series(1, 400) n");
+        DB::statement("INSERT INTO registrations (name_id, span, ends_on) SELECT id, '[2020-01-01,)', '2026-10-07'::timestamptz + (id % 30) * interval '1 day' FROM names");
+        DB::statement('INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT name_id, id, ?, ?, span FROM registrations', [$this->house->ours->id, $this->house->foundry->id]);
+        app(MakeStandings::class)->of(array_values(array_filter(Name::query()->pluck('id')->all(), is_int(...))));
+        DB::enableQueryLog();
+        $rounds = $this->rounds();
+        self::assertLessThanOrEqual(16, count(DB::getQueryLog()));
+        self::assertCount(30, $rounds->items);
+        self::assertSame(400, array_sum(array_map(fn (RoundsItem $item): int => $item->names, $rounds->items)));
+    }
+}
