@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Acre\Wire\Lists\ListKind;
 use App\Http\Accounts\AccountController;
 use App\Http\Clients\ClientController;
 use App\Http\Deeds\DeedController;
@@ -14,8 +15,10 @@ use App\Http\Notes\NoteController;
 use App\Http\People\PersonController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
+use App\Http\Roll\CalendarController;
 use App\Http\Roll\LooksController;
 use App\Http\Roll\RollController;
+use App\Http\Roll\TakeAwayController;
 use App\Http\Roll\ViewController;
 use App\Http\Rounds\LetterController;
 use App\Http\Rounds\RoundsController;
@@ -32,6 +35,9 @@ Route::middleware('guest')->group(function (): void {
     Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 });
 
+// The address is the right: long, random, and kept as a digest only.
+Route::get('calendar/{token}.ics', [TakeAwayController::class, 'subscribed'])->name('calendar.subscribed')->middleware('throttle:60,1')->where('token', '[A-Za-z0-9]{48}');
+
 // Every route below names who may; a test walks them all.
 Route::middleware('auth')->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->middleware('can:look');
@@ -41,6 +47,11 @@ Route::middleware('auth')->group(function (): void {
     Route::get('rounds/letter', [LetterController::class, 'show'])->name('rounds.letter')->middleware('can:look');
     Route::post('rounds/letter', [LetterController::class, 'update'])->name('rounds.letter.update')->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
+    Route::get('roll/take-away/{kind}', [TakeAwayController::class, 'list'])->name('roll.take-away')->middleware('can:look')->whereIn('kind', array_column(ListKind::cases(), 'value'));
+    Route::get('roll/calendar.ics', [TakeAwayController::class, 'calendar'])->name('roll.calendar')->middleware('can:look');
+    Route::post('roll/calendars', [TakeAwayController::class, 'subscribe'])->name('roll.subscribe')->middleware('can:look');
+    Route::get('calendars', [CalendarController::class, 'index'])->name('calendars')->middleware('can:look');
+    Route::delete('calendars/{calendar}', [CalendarController::class, 'destroy'])->name('calendars.destroy')->middleware('can:delete,calendar')->whereNumber('calendar');
     Route::post('roll/looks', LooksController::class)->name('roll.looks')->middleware('can:look');
     Route::post('roll/views', [ViewController::class, 'store'])->name('roll.views.store')->middleware('can:look');
     Route::delete('roll/views/{view}', [ViewController::class, 'destroy'])->name('roll.views.destroy')->middleware('can:delete,view')->whereNumber('view');
@@ -86,6 +97,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get("{$area}/{{$one}}/edit", [$controller, 'edit'])->name("{$area}.edit")->middleware('can:prepare')->whereNumber($one);
         Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare')->whereNumber($one);
     }
+    Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])->name('clients.sheet')->middleware('can:look')->whereNumber('client');
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');
 
     Route::controller(NoteController::class)->name('notes.')->group(function (): void {

@@ -13,6 +13,7 @@ return [
         'amount' => '“:value” is no amount of money.',
         'long' => 'The value is longer than 200 characters.',
         'long_word' => 'The word “:value” is longer than :most letters.',
+        'other_registrar' => 'The line is of :value, and the list was said to be of another registrar. Bring those lines in by themselves.',
         'meanwhile' => 'It came on the Roll by another way while this file was looked at. Bring the file in again.',
         'twice' => 'Line :line has this name already.',
         'no_account' => 'Neither the line nor the page says in which account it is.',
@@ -23,7 +24,7 @@ return [
     'field' => [
         'name' => 'the name', 'created' => 'registered on', 'ends' => 'ends on', 'moved' => 'came from another registrar on', 'account' => 'account number', 'client' => 'client',
         'registrant' => 'registrant', 'mailbox' => 'registrant’s mailbox', 'reference' => 'the registrar’s own number', 'intent' => 'renews by itself (yes or no)', 'lock' => 'transfer lock (yes or no)',
-        'statuses' => 'status', 'disclosure' => 'public record (privacy: yes or no)', 'renewal' => 'what renewing costs', 'servers' => 'name server', 'words' => 'words', 'missing' => 'missing from the list since', 'left_out' => 'left out', 'raw' => 'kept as it is',
+        'statuses' => 'status', 'disclosure' => 'public record (privacy: yes or no)', 'renewal' => 'what renewing costs', 'servers' => 'name server', 'words' => 'words', 'missing' => 'missing from the list since', 'registrar' => 'registrar', 'left_out' => 'left out', 'raw' => 'kept as it is',
     ],
     'order' => ['ymd' => 'year, month, day', 'dmy' => 'day, month, year', 'mdy' => 'month, day, year'],
     'whole_of_what' => 'A list of everything needs its account: choose it.',

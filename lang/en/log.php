@@ -7,6 +7,8 @@ return [
     'brought_in_again' => 'Changed by a file that was brought in',
     'not_in_list' => 'Missing from a list of everything in its account',
     'taken_back' => 'What a file had changed was taken back',
+    'taken_away' => 'A list was taken away',
+    'calendar_given' => 'An address for calendars was given',
     'facts_changed' => 'What is known of it was changed',
     'begun' => 'A handover began',
     'stopped' => 'Something that was to be done to it could not be',

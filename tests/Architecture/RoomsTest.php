@@ -29,7 +29,7 @@ final class RoomsTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Acre\Wire'))
             ->canOnlyDependOn()
-            ->classes(Selector::inNamespace('Acre\Wire'), Selector::inNamespace('OpenSpout'))
+            ->classes(Selector::inNamespace('Acre\Wire'), Selector::inNamespace('OpenSpout'), Selector::inNamespace('Sabre\VObject'))
             ->because('wire turns text into values and back');
     }
 

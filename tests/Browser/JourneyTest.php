@@ -152,7 +152,7 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('under .com (without), lock off (without)', $window->text('.sentence'));
         $shown = $window->count('table.roll tbody tr');
         self::assertGreaterThan(2, $shown);
-        $window->find('.sentence-deeds details > summary')->click();
+        $window->find('.sentence-deeds details:has(#view-name) > summary')->click();
         $window->type('#view-name', 'Unlocked .com')->press('Keep it');
         $window->find('.head-deeds details:last-of-type > summary')->click();
         $window->find('input[value=registrant]')->click();

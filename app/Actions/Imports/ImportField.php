@@ -26,6 +26,8 @@ enum ImportField: string
     case Servers = 'servers';
     /** Labels that people gave. */
     case Words = 'words';
+    /** At which registrar a line's account is, where a list has several. */
+    case Registrar = 'registrar';
     /** What our own lists say and no list can tell us. */
     case LeftOut = 'left_out';
     /** Kept as it is, under its heading. */
@@ -61,7 +63,8 @@ enum ImportField: string
             self::Renewal => ['renewalprice', 'renewprice', 'renewalcost', 'renewal', 'renew', 'price', 'amount', 'cost', 'yearlyprice', 'recurringamount', 'verlängerungspreis', 'preis', 'jahrespreis', 'prixderenouvellement', 'prix', 'prijs', 'verlengingsprijs', 'precio', 'precioderenovación', 'prezzo'],
             self::Servers => ['servers', 'nameserver', 'nameservers', 'ns', 'ns1', 'ns2', 'ns3', 'ns4', 'nameserver1', 'nameserver2', 'nameserver3', 'nameserver4', 'dns', 'dns1', 'dns2', 'dns3', 'dns4', 'serveurs', 'serveursdenoms', 'serveurdns', 'naamservers', 'servidores', 'servidoresdenombres'],
             self::Words => ['words', 'tags', 'labels', 'schlagwörter', 'étiquettes', 'etiquetas', 'etichette'],
-            self::LeftOut => ['registrar', 'unicode', 'suffix', 'phase', 'next', 'nexton', 'yearcosts', 'currency'],
+            self::Registrar => ['registrar'],
+            self::LeftOut => ['unicode', 'suffix', 'phase', 'next', 'nexton', 'yearcosts', 'currency'],
             self::Raw => [],
         };
     }

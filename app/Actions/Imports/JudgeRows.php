@@ -49,7 +49,12 @@ final readonly class JudgeRows
      */
     private function judge(DomainName $name, array $facts, ?Row $held): array
     {
+        $registrar = is_string($facts['registrar'] ?? null) ? mb_strtolower($facts['registrar']) : null;
+        unset($facts['registrar']);
         if ($held === null) {
+            if ($registrar !== null && $registrar !== mb_strtolower($this->import->registrar->name)) {
+                throw RefusedRow::because('other_registrar', $registrar);
+            }
             if (! isset($facts['account']) && $this->import->account_id === null) {
                 throw RefusedRow::because('no_account', $name->unicode);
             }
@@ -58,7 +63,7 @@ final readonly class JudgeRows
         }
         $account = $facts['account'] ?? null;
         $sameAccount = is_string($account)
-            ? mb_strtolower($account) === mb_strtolower($held->text('number')) && $held->int('registrar_id') === $this->import->registrar_id
+            ? mb_strtolower($account) === mb_strtolower($held->text('number')) && ($registrar === null ? $held->int('registrar_id') === $this->import->registrar_id : $registrar === mb_strtolower($held->text('registrar_name')))
             : $this->import->account_id === null || $this->import->account_id === $held->int('account_id');
         if (! $sameAccount) {
             throw RefusedRow::because('other_account', $name->unicode, ['account' => $held->text('registrar_name').' '.$held->text('number')]);

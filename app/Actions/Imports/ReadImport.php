@@ -22,6 +22,7 @@ final readonly class ReadImport
 
     public function handle(Import $import): void
     {
+        $import->loadMissing('registrar');
         try {
             $file = OpenedList::open($this->storage->disk()->path($import->path));
             $columns = array_map(ImportField::from(...), $import->matched['columns'] ?? []);

@@ -12,6 +12,7 @@ use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Wire\Lists\Amount;
+use Acre\Wire\Lists\Cell;
 use Acre\Wire\Lists\DateOrder;
 use Acre\Wire\Lists\ListRow;
 use App\Actions\Names\Labels;
@@ -21,12 +22,10 @@ final readonly class ReadRow
 {
     private const YES = [
         'yes', 'y', 'on', 'true', '1', 'x', 'auto', 'automatic', 'enabled', 'active', 'locked', 'ja', 'an', 'ein', 'wahr', 'aktiv', 'gesperrt', 'aan', 'oui', 'vrai', 'actif', 'activé', 'sí', 'si', 'sì', 'verdadero', 'vero', 'attivo',
-        'renews by itself',
     ];
 
     private const NO = [
         'no', 'n', 'off', 'false', '0', '-', 'manual', 'disabled', 'inactive', 'none', 'unlocked', 'nein', 'aus', 'falsch', 'inaktiv', 'nee', 'uit', 'non', 'faux', 'inactif', 'désactivé', 'falso', 'inattivo',
-        'renew when told',
     ];
 
     /**
@@ -48,7 +47,7 @@ final readonly class ReadRow
         $name = null;
         $facts = $raw = $servers = [];
         foreach ($this->columns as $column => $field) {
-            $value = $row->cell($column);
+            $value = Cell::plain($row->cell($column));
             if ($value === '' || $field === ImportField::LeftOut) {
                 continue;
             }
@@ -79,7 +78,7 @@ final readonly class ReadRow
     {
         $column = array_search(ImportField::Name, $this->columns, true);
         try {
-            return $column === false ? null : $this->name($row->cell($column))->ascii;
+            return $column === false ? null : $this->name(Cell::plain($row->cell($column)))->ascii;
         } catch (RefusedRow) {
             return null;
         }
@@ -90,7 +89,7 @@ final readonly class ReadRow
     {
         $plain = mb_strtolower($value);
 
-        return in_array($plain, self::YES, true) || in_array($plain, self::NO, true) || in_array($plain, self::cases($field), true);
+        return in_array($plain, self::YES, true) || in_array($plain, self::NO, true) || isset(self::words($field)[$plain]);
     }
 
     private function name(string $value): DomainName
@@ -120,7 +119,7 @@ final readonly class ReadRow
             ImportField::Statuses => $this->statuses($value),
             ImportField::Words => $this->labels($value),
             ImportField::Mailbox => mb_strlen($value) <= 320 && str_contains($value, '@') ? $value : throw RefusedRow::because('mailbox', $value),
-            ImportField::Client, ImportField::Registrant, ImportField::Reference, ImportField::Account => mb_strlen($value) <= 200 ? $value : throw RefusedRow::because('long', $value),
+            ImportField::Client, ImportField::Registrant, ImportField::Reference, ImportField::Account, ImportField::Registrar => mb_strlen($value) <= 200 ? $value : throw RefusedRow::because('long', $value),
             ImportField::Name, ImportField::Servers, ImportField::LeftOut, ImportField::Raw => $value,
         };
     }
@@ -130,22 +129,29 @@ final readonly class ReadRow
         $plain = mb_strtolower($value);
 
         return match (true) {
-            in_array($plain, self::cases($field), true) => $plain,
+            isset(self::words($field)[$plain]) => self::words($field)[$plain],
             in_array($plain, self::YES, true) => $yes,
             in_array($plain, self::NO, true) => $no,
             default => throw RefusedRow::because('either', $value),
         };
     }
 
-    /** @return list<string> */
-    private static function cases(ImportField $field): array
+    /** @return array<string, string> what a field's own words mean, in small letters: as they are kept, and as we say them */
+    private static function words(ImportField $field): array
     {
-        return match ($field) {
+        $cases = match ($field) {
             ImportField::Intent => array_column(Intent::cases(), 'value'),
             ImportField::Lock => array_column(Lock::cases(), 'value'),
             ImportField::Disclosure => array_column(Disclosure::cases(), 'value'),
             default => [],
         };
+        $words = array_combine($cases, $cases);
+        foreach ($cases as $case) {
+            $said = __("words.{$field->value}.{$case}");
+            $words[mb_strtolower(is_string($said) ? $said : $case)] = $case;
+        }
+
+        return $words;
     }
 
     /** @return array{string, string} amount and currency */

@@ -6,14 +6,17 @@ namespace App\Http\Clients;
 
 use App\Actions\SaveRow;
 use App\Models\Client;
+use App\Queries\Clients\ClientSheet;
 use App\Queries\Tallies;
+use App\Support\TradeClock;
+use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 
 /** Whom we serve. */
 final readonly class ClientController
 {
-    public function __construct(private SaveRow $save, private Tallies $tallies)
+    public function __construct(private SaveRow $save, private Tallies $tallies, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -45,6 +48,12 @@ final readonly class ClientController
             'names' => $this->tallies->by('client_id')[$client->id] ?? null,
             'held' => $this->tallies->heldFor($client->id),
         ]);
+    }
+
+    /** What is kept for a client, to be printed and given to them. */
+    public function sheet(Client $client, ClientSheet $sheet): View
+    {
+        return view('clients.sheet', ['client' => $client, 'today' => $this->clock->today(), 'words' => $this->words, 'names' => $sheet->names($client->id), 'sums' => $sheet->sums($client->id)]);
     }
 
     public function edit(Client $client): View

@@ -3,7 +3,7 @@
     <div class="head">
         <div><h1>{{ $client->name }}</h1>
             <p class="sentence">@if ($names === null) No name is held for {{ $client->is_house ? 'us' : 'them' }} yet. @else <a href="{{ route('roll', ['client' => $client->id]) }}">{{ number_format($names->int('names')) }} {{ $names->int('names') === 1 ? 'name' : 'names' }}</a> held for {{ $client->is_house ? 'ourselves' : 'them' }}@if ($names->int('grave') > 0), <span class="is-bad">{{ $names->int('grave') }} of which {{ $names->int('grave') === 1 ? 'needs' : 'need' }} somebody now</span>@endif. @endif</p></div>
-        @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('clients.edit', $client) }}">Change</a></p>@endcan
+        <p class="head-deeds">@if ($names !== null)<a class="button" href="{{ route('clients.sheet', $client) }}">Their sheet</a> @endif @can('prepare')<a class="button" href="{{ route('clients.edit', $client) }}">Change</a>@endcan</p>
     </div>
     <div class="cards">
         <section class="card" aria-labelledby="where"><h2 id="where">Where their names are held</h2>

@@ -75,6 +75,14 @@
         @if ($page->count > 0)
             <span class="sentence-deeds">
                 @can('prepare')<form method="post" action="{{ route('sheaf.all') }}">@csrf @include('roll.sentence')<button class="plain">Tick all {{ $page->more ? 'of them' : number_format($page->count) }}</button></form>@endcan
+                <details class="menu word"><summary>Take away</summary>
+                    <div class="menu-sheet">
+                        @foreach (['csv' => 'as CSV', 'xlsx' => 'as a spreadsheet, XLSX', 'ods' => 'as a spreadsheet, ODS', 'json' => 'as JSON'] as $kind => $as)<a href="{{ route('roll.take-away', [$kind, ...$filter->words()]) }}">{{ $as }}</a>@endforeach
+                        <a href="{{ route('roll.calendar', $filter->words()) }}">as a calendar</a>
+                        <form method="post" action="{{ route('roll.subscribe') }}">@csrf @include('roll.sentence')<p><button>Give it an address for calendars</button></p></form>
+                        <a href="{{ route('calendars') }}">My calendar addresses</a>
+                    </div>
+                </details>
                 <details class="menu word"><summary>Keep this view</summary>
                     <div class="menu-sheet">
                         <form method="post" action="{{ route('roll.views.store') }}">

@@ -2,7 +2,7 @@
     <td class="rounds-due">{{ $told->due($item->due) }}</td>
     <th scope="row"><a class="{{ $item->isName ? 'name' : 'thing' }}" href="{{ $item->see ?? $item->address }}">{{ $item->title }}</a> <span class="rounds-says">{{ $item->says }}</span></th>
     <td data-label="Otherwise">{{ $item->cost }}</td>
-    <td data-label="Whose"><span class="lesser">{{ $whose($item) === '' ? '' : Str::before($whose($item), ' ').'’s' }}</span></td>
+    @if ($whose($item) === '')<td class="nobody"></td>@else<td data-label="Whose"><span class="lesser">{{ Str::before($whose($item), ' ') }}’s</span></td>@endif
     <td class="rounds-deed"><a class="button {{ in_array($item->section->value, ['lost', 'dark', 'money'], true) && $rounds->today->daysUntil($item->due) <= 7 ? 'main' : '' }}" href="{{ $item->address }}">{{ $item->deed }}</a>
         @can('prepare')<details class="menu left"><summary class="button" aria-label="More about {{ $item->title }}">…</summary><div class="menu-sheet">
             <form method="post" action="{{ route('rounds.mark') }}">@csrf<input type="hidden" name="thing" value="{{ $item->key }}">

@@ -6,7 +6,7 @@
     <div class="sentence">{{ $told->day() }}. <strong>{{ $told->things() }}</strong> @if ($told->dark() !== null || $told->loss() !== null)Left undone this week, @if ($told->dark() !== null)<strong class="is-bad">{{ $told->dark() }}</strong>{{ $told->loss() === null ? '.' : ' and' }}@endif @if ($told->loss() !== null)<strong>{{ $told->loss() }}</strong> is lost.@endif @endif
         Showing <x-word :label="$mine ? 'mine and nobody’s' : 'everybody’s'"><a href="{{ route('rounds') }}" @if (! $mine) aria-current="true" @endif>everybody’s</a><a href="{{ route('rounds', ['whose' => 'mine']) }}" @if ($mine) aria-current="true" @endif>mine and nobody’s</a></x-word>. <a class="no-paper" href="{{ route('rounds.letter') }}">As a letter</a></div>
     @if (session('undo') !== null)<form method="post" action="{{ route('rounds.mark') }}" class="inline">@csrf<input type="hidden" name="thing" value="{{ session('undo') }}"><button class="plain" name="how" value="back">Put it back</button></form>@endif
-    <section class="card weeks" aria-label="The coming weeks">
+    <section class="card weeks" aria-label="The coming weeks" tabindex="0">
         <svg viewBox="0 0 {{ App\View\WeeksDrawing::WIDTH }} {{ $drawing->base + 8 }}" role="img" aria-label="{{ $drawing->told }}">
             @foreach ($drawing->weekends as $x)<rect class="w-weekend" x="{{ $x }}" y="20" width="{{ $drawing->day * 2 }}" height="{{ $drawing->base - 20 }}"/>@endforeach
             @foreach ($drawing->weeks as $week)<line class="w-week" x1="{{ $week['x'] }}" x2="{{ $week['x'] }}" y1="20" y2="{{ $drawing->base }}"/><text class="w-label" x="{{ $week['x'] + 3 }}" y="13">{{ $week['text'] }}</text>@endforeach

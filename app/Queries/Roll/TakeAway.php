@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Roll;
+
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Time\Instant;
+use Acre\Wire\Calendar\CalendarDay;
+use App\Support\Dates;
+use App\Support\Row;
+use App\View\Words;
+use Generator;
+use Illuminate\Database\Connection;
+use Illuminate\Database\Query\JoinClause;
+
+/** What the sentence shows, row by row, as it is taken away: bringing the list back in, unchanged, changes nothing. */
+final readonly class TakeAway
+{
+    /** In the words that our own lists are read by. */
+    public const HEADINGS = [
+        'Name', 'Unicode', 'Suffix', 'Client', 'Registrar', 'Account', 'Registrant', 'Mailbox', 'Created', 'Ends', 'Moved', 'Status', 'Lock', 'Intent', 'Public record', 'Name servers',
+        'Renewal price', 'Reference', 'Words', 'Phase', 'Next', 'Next on', 'Year costs', 'Currency',
+    ];
+
+    private const FETCH = 1_000;
+
+    public function __construct(private Connection $database, private ReadRoll $roll, private Words $words)
+    {
+    }
+
+    /** @return Generator<int, list<string>> as long as HEADINGS */
+    public function rows(RollFilter $filter, Instant $today): Generator
+    {
+        foreach ($this->fetch($filter, $today) as $row) {
+            $day = fn (string $column): string => $row->instant($column)?->date() ?? '';
+            $list = fn (string $column, string $between): string => implode($between, array_filter($row->json($column), is_string(...)));
+            $word = fn (string $column): string => $row->text($column) === 'unknown' ? '' : $this->words->say("words.{$column}.".$row->text($column));
+            yield [
+                $row->text('ascii'), $row->text('unicode'), $row->text('suffix'), $row->text('client_name'), $row->text('registrar_name'), $row->text('account_number'), $row->text('registrant'), $row->text('mailbox'),
+                $day('created_on'), $day('ends_on'), $day('moved_on'), $list('statuses', ', '), $word('lock'), $word('intent'), $word('disclosure'), $list('servers', ' '),
+                $row->textOrNull('own_renewal') === null ? '' : $row->text('own_renewal').' '.$row->text('own_currency'), $row->text('reference'), $list('labels', ', '),
+                $this->words->say('words.phase.'.$row->text('phase')), $this->words->next($row)[0], $day('next_at'), $row->textOrNull('year') ?? '', $row->textOrNull('year_currency') ?? '',
+            ];
+        }
+    }
+
+    /** @return Generator<int, CalendarDay> the end of each name, and when its registrar charges */
+    public function days(RollFilter $filter, Instant $today): Generator
+    {
+        foreach ($this->fetch($filter, $today) as $row) {
+            $name = $row->text('unicode');
+            $ends = $row->instant('ends_on');
+            $about = $row->text('client_name').', '.$row->text('registrar_name').' '.$row->text('account_number');
+            $address = route('names.show', $row->text('ascii'));
+            if ($ends !== null) {
+                $alarms = $row->text('intent') === Intent::ByItself->value ? [] : [30, 7, 1];
+                yield new CalendarDay($row->text('ascii').'.end', $ends->toDateTime(), "{$name} ends", "{$about}. ".ucfirst($this->words->say('words.intent.'.$row->text('intent'))).'.', $address, $alarms);
+            }
+            $next = $row->instant('next_at');
+            if ($next !== null && $row->text('next_kind') === NextKind::Charge->value) {
+                yield new CalendarDay($row->text('ascii').'.charge', $next->toDateTime(), "{$name} is charged", "{$about}. ".$this->words->next($row)[0].', renews by itself; ends '.($ends === null ? 'not known' : Dates::full($ends)).'.', $address, [1]);
+            }
+        }
+    }
+
+    /**
+     * By a cursor in the order of the sentence: flat memory, and one reading of the table.
+     *
+     * @return Generator<int, Row>
+     */
+    private function fetch(RollFilter $filter, Instant $today): Generator
+    {
+        $query = $this->database->query()->fromSub($this->roll->names($filter, $today)->select('*'), 's')
+            ->join('registrations as r', fn (JoinClause $join) => $join->on('r.name_id', '=', 's.name_id')->whereRaw('upper_inf(r.span)'))
+            ->select(['s.ascii', 's.unicode', 's.suffix', 's.client_name', 's.registrar_name', 's.account_number', 's.registrant', 's.mailbox', 's.reference', 's.phase', 's.next_at', 's.next_kind', 's.sum', 's.currency'])
+            ->addSelect(['r.created_on', 'r.ends_on', 'r.moved_on', 'r.statuses', 'r.lock', 'r.intent', 'r.disclosure', 'r.servers', 'r.own_renewal', 'r.own_currency'])
+            ->selectRaw("s.facts->'renew'->>0 AS year, s.facts->'renew'->>1 AS year_currency")
+            ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = s.name_id) AS labels")
+            ->orderBy('s.'.$filter->sort->column())->orderBy('s.name_id');
+        $this->database->beginTransaction();
+        try {
+            $this->database->statement('DECLARE taken_away NO SCROLL CURSOR FOR '.$query->toRawSql());
+            do {
+                $rows = Row::all($this->database->select('FETCH '.self::FETCH.' FROM taken_away'));
+                yield from $rows;
+            } while (count($rows) === self::FETCH);
+        } finally {
+            $this->database->rollBack();
+        }
+    }
+}

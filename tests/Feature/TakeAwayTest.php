@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Contact\Disclosure;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Time\Instant;
+use Acre\Wire\Lists\Cell;
+use Acre\Wire\Lists\ListRow;
+use Acre\Wire\Lists\Lists;
+use App\Actions\Names\GiveWords;
+use App\Actions\Standings\MakeStandings;
+use App\Models\CalendarAddress;
+use App\Models\Import;
+use App\Models\Registrar;
+use App\Queries\Roll\TakeAway;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use PHPUnit\Framework\Attributes\TestWith;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Property;
+use Sabre\VObject\Reader;
+use Tests\TestCase;
+
+/** Taking away what the sentence shows, and bringing it back. */
+final class TakeAwayTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake();
+        $this->house = new House;
+        $this->house->name('glockenwärts.com', facts: [
+            'registrant' => '=HYPERLINK("x")', 'registrant_mailbox' => 'ledger@bells.example', 'reference' => '-12', 'intent' => Intent::ByItself, 'lock' => Lock::NotKnown, 'moved_on' => Instant::of('2024-01-31'),
+            'statuses' => [Status::ClientTransferProhibited->value], 'servers' => ['ns1.wire.example', 'ns2.wire.example'], 'disclosure' => Disclosure::Withheld, 'own_renewal' => '120.50', 'own_currency' => 'EUR', 'raw' => ['folder' => 'green'],
+        ]);
+        $other = Registrar::query()->create(['name' => 'Oriel Names']);
+        $peal = $this->house->name('peal.org', $this->house->account('77', null, $other), facts: ['intent' => Intent::AskClient, 'registrant' => "'quoted'", 'ends_on' => null]);
+        app(GiveWords::class)->give([$peal->id], ['Shops', 'a b']);
+        app(MakeStandings::class)->of([$peal->id]);
+        $this->actingAs($this->house->clerk);
+    }
+
+    /** @return array{list<string>, list<list<string>>} headings and rows, read as any list is */
+    private function read(string $content): array
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'acre-away-');
+        file_put_contents($path, $content);
+        $list = Lists::open($path);
+        $rows = array_map(fn (ListRow $row): array => array_map(Cell::plain(...), $row->cells), iterator_to_array($list->rows(), false));
+        unlink($path);
+
+        return [$list->headings(), $rows];
+    }
+
+    #[TestWith(['csv'])]
+    #[TestWith(['xlsx'])]
+    #[TestWith(['ods'])]
+    public function test_a_list_is_read_back_as_it_was(string $kind): void
+    {
+        $content = $this->get("/roll/take-away/{$kind}?sort=name")->assertOk()->streamedContent();
+        [$headings, $rows] = $this->read($content);
+        self::assertSame(TakeAway::HEADINGS, $headings);
+        $bell = array_combine($headings, array_pad($rows[1], count($headings), ''));
+        $wanted = [
+            'Name' => 'xn--glockenwrts-s8a.com', 'Unicode' => 'glockenwärts.com', 'Client' => 'Wickerby Bell Foundry', 'Account' => '40718', 'Registrant' => '=HYPERLINK("x")', 'Moved' => '2024-01-31',
+            'Status' => 'clientTransferProhibited', 'Lock' => '', 'Intent' => 'renews by itself', 'Public record' => 'withheld by our wish', 'Name servers' => 'ns1.wire.example ns2.wire.example', 'Renewal price' => '120.50 EUR', 'Reference' => '-12',
+        ];
+        self::assertSame($wanted, array_intersect_key($bell, $wanted));
+        if ($kind === 'csv') {
+            self::assertStringContainsString("\"'=HYPERLINK(\"\"x\"\")\"", $content);
+            self::assertStringContainsString(",'-12,", $content);
+        }
+    }
+
+    public function test_json_is_as_it_is(): void
+    {
+        $rows = json_decode($this->get('/roll/take-away/json?q=glocken')->streamedContent(), true, 8, JSON_THROW_ON_ERROR);
+        self::assertIsArray($rows);
+        self::assertCount(1, $rows);
+        self::assertSame('=HYPERLINK("x")', is_array($rows[0]) ? $rows[0]['Registrant'] : null);
+        self::assertSame("[\n]\n", $this->get('/roll/take-away/json?q=nothing-has-this')->streamedContent());
+        $this->get('/roll/take-away/exe')->assertNotFound();
+    }
+
+    public function test_brought_back_unchanged_there_is_nothing_to_change(): void
+    {
+        $content = $this->get('/roll/take-away/csv')->streamedContent();
+        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('acre-roll.csv', $content), 'registrar' => $this->house->skerry->id, 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();
+        $import = Import::query()->sole();
+        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+        $this->get("/bring-in/{$import->id}")->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to write');
+    }
+
+    /** @return list<VEvent> */
+    private function events(string $content): array
+    {
+        $calendar = Reader::read($content);
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate());
+
+        return array_values(array_filter(iterator_to_array($calendar->children()), fn (mixed $child): bool => $child instanceof VEvent));
+    }
+
+    private static function value(VEvent $event, string $key): string
+    {
+        $property = array_values($event->select($key))[0] ?? null;
+
+        return $property instanceof Property && is_string($property->getValue()) ? $property->getValue() : '';
+    }
+
+    public function test_a_calendar_says_when_each_name_ends_and_is_charged(): void
+    {
+        $content = $this->get('/roll/calendar.ics')->assertHeader('Content-Type', 'text/calendar; charset=UTF-8')->streamedContent();
+        self::assertDoesNotMatchRegularExpression('/(?<!\r)\n/', $content);
+        self::assertLessThanOrEqual(75, max(array_map(strlen(...), explode("\r\n", $content))));
+        $events = $this->events($content);
+        self::assertSame(['glockenwärts.com ends', 'glockenwärts.com is charged'], array_map(fn (VEvent $event): string => self::value($event, 'SUMMARY'), $events));
+        self::assertSame(['20271102', '20271026'], array_map(fn (VEvent $event): string => self::value($event, 'DTSTART'), $events));
+        self::assertStringStartsWith('xn--glockenwrts-s8a.com.end@', self::value($events[0], 'UID'));
+        $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01')]);
+        $before = $this->events($this->get('/roll/calendar.ics?q=oak.com')->streamedContent())[0];
+        self::assertCount(3, $before->select('VALARM'));
+        self::assertSame('oak.com.end@127.0.0.1', self::value($before, 'UID'));
+    }
+
+    public function test_an_address_answers_without_a_session_until_it_is_taken_back(): void
+    {
+        $this->post('/roll/calendars', ['q' => 'glocken'])->assertRedirect('/calendars');
+        $address = session('address');
+        self::assertIsString($address);
+        $path = (string) parse_url($address, PHP_URL_PATH);
+        $this->get('/calendars')->assertSee($address)->assertSee('never');
+        $kept = CalendarAddress::query()->sole();
+        self::assertStringNotContainsString(basename($path, '.ics'), (string) json_encode($kept->getAttributes()));
+
+        auth()->forgetGuards();
+        self::assertCount(2, $this->events($this->get($path)->assertOk()->streamedContent()));
+        $this->get('/calendar/'.str_repeat('x', 48).'.ics')->assertNotFound();
+        $this->actingAs($this->house->steward)->delete("/calendars/{$kept->id}")->assertForbidden();
+
+        // Who may not sign in any more takes nothing away either.
+        $this->house->clerk->update(['may_sign_in' => false]);
+        $this->get($path)->assertNotFound();
+        $this->house->clerk->update(['may_sign_in' => true]);
+        $this->actingAs($this->house->clerk)->delete("/calendars/{$kept->id}")->assertRedirect('/calendars');
+        $this->get($path)->assertNotFound();
+    }
+
+    public function test_a_clients_sheet_says_what_is_kept_what_ends_and_what_it_costs(): void
+    {
+        $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01'), 'intent' => Intent::Lapse]);
+        $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()
+            ->assertSeeInOrder(['What we keep for Wickerby Bell Foundry', '3 names', '€120.50', 'for one of them', '£9.90', 'for one of them', 'oak.com', '1 Jan 2027', 'it is given up', 'glockenwärts.com', 'it renews by itself', '€120.50', 'peal.org', 'not known', 'we ask you before']);
+    }
+}

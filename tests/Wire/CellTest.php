@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Wire;
+
+use Acre\Wire\Lists\Cell;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** Cells that can't become formulas. The characters: OWASP, "CSV Injection". */
+final class CellTest extends TestCase
+{
+    #[TestWith(['=1+1'])]
+    #[TestWith(['+44 20'])]
+    #[TestWith(['-12'])]
+    #[TestWith(['@sum'])]
+    #[TestWith(["'quoted"])]
+    #[TestWith(["\tx"])]
+    #[TestWith(["\rx"])]
+    #[TestWith(["''"])]
+    #[TestWith(['='])]
+    public function test_what_a_spreadsheet_would_run_gets_one_apostrophe_and_loses_it_again(string $text): void
+    {
+        self::assertSame("'".$text, Cell::guard($text));
+        self::assertSame($text, Cell::plain(Cell::guard($text)));
+    }
+
+    #[TestWith([''])]
+    #[TestWith(['bell.com'])]
+    #[TestWith(['1-2'])]
+    #[TestWith([' =1'])]
+    public function test_anything_else_stays_as_it_is(string $text): void
+    {
+        self::assertSame([$text, $text], [Cell::guard($text), Cell::plain($text)]);
+    }
+}
