@@ -10,6 +10,8 @@ use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
 use App\Http\Handover\HandOverController;
 use App\Http\Imports\ImportController;
+use App\Http\Log\LogController;
+use App\Http\Me\MeController;
 use App\Http\Names\NameController;
 use App\Http\Notes\NoteController;
 use App\Http\People\PersonController;
@@ -33,6 +35,8 @@ Route::middleware('guest')->group(function (): void {
     Route::post('begin', [BeginController::class, 'store']);
     Route::get('sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('sign-in/second', [SessionController::class, 'second'])->name('sign-in.second');
+    Route::post('sign-in/second', [SessionController::class, 'storeSecond'])->middleware('throttle:second');
 });
 
 // The address is the right: long, random, and kept as a digest only.
@@ -59,6 +63,14 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('rulebook', [RulebookController::class, 'index'])->name('rulebook.index')->middleware('can:look');
     Route::get('rulebook/{suffix}', [RulebookController::class, 'show'])->name('rulebook.show')->middleware('can:look')->where('suffix', '[a-z0-9.-]+');
+
+    Route::controller(MeController::class)->prefix('me')->middleware('can:look')->group(function (): void {
+        Route::get('/', 'show')->name('me');
+        Route::post('sessions', 'endSession')->name('me.sessions');
+        Route::get('second', 'second')->name('me.second');
+        Route::post('second', 'beginSecond')->middleware('throttle:second');
+        Route::delete('second', 'endSecond')->middleware('throttle:second');
+    });
 
     Route::view('words', 'words')->name('words')->middleware('can:look');
 
@@ -108,8 +120,11 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('notes/{note}', 'destroy')->name('destroy')->middleware('can:delete,note')->whereNumber('note');
     });
 
+    Route::get('log', LogController::class)->name('log')->middleware('can:run');
+
     Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->whereNumber('person')->group(function (): void {
         Route::get('/', 'index')->name('index');
+        Route::view('roles', 'people.roles')->name('roles');
         Route::get('create', 'create')->name('create');
         Route::post('/', 'store')->name('store');
         Route::get('{person}/edit', 'edit')->name('edit');

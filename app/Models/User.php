@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsSecret;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use SensitiveParameter;
 
@@ -16,16 +17,18 @@ use SensitiveParameter;
  * @property string $password
  * @property Role $role
  * @property bool $may_sign_in
+ * @property string|null $otp_secret bytes of the second factor
+ * @property int|null $otp_step the last step of which a code was taken
  * @property bool $morning whether they want Rounds as a letter every morning
  * @property array<string, mixed> $looks
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks', 'morning'];
+    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks', 'morning', 'otp_secret', 'otp_step'];
 
-    protected $attributes = ['may_sign_in' => true, 'looks' => '{}', 'morning' => false];
+    protected $attributes = ['may_sign_in' => true, 'looks' => '{}', 'morning' => false, 'otp_secret' => null, 'otp_step' => null];
 
-    protected $hidden = ['password'];
+    protected $hidden = ['password', 'otp_secret'];
 
     /** Sessions end; nobody is remembered past them. */
     protected $rememberTokenName = '';
@@ -33,7 +36,7 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean', 'looks' => 'array', 'morning' => 'boolean'];
+        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean', 'looks' => 'array', 'morning' => 'boolean', 'otp_secret' => AsSecret::class];
     }
 
     public static function enrol(string $name, string $email, #[SensitiveParameter] string $password, Role $role): self

@@ -59,6 +59,13 @@ final class HouseServiceProvider extends ServiceProvider
             return [Limit::perMinute(5)->by('who:'.(is_string($who) ? Str::lower(trim($who)) : '')), Limit::perMinute(30)->by('from:'.$request->ip())];
         });
 
+        RateLimiter::for('second', function (Request $request): array {
+            $waiting = $request->session()->get('waits_for_code');
+            $who = $request->user()?->getAuthIdentifier() ?? (is_array($waiting) ? $waiting[0] ?? '' : '');
+
+            return [Limit::perMinute(5)->by('second:'.(is_scalar($who) ? $who : '')), Limit::perMinute(30)->by('second-from:'.$request->ip())];
+        });
+
         // A worker lives long: what the clock was set to meanwhile must reach it.
         Event::listen(JobProcessing::class, fn () => $this->app->make(TradeClock::class)->forget());
     }

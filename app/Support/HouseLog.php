@@ -6,11 +6,12 @@ namespace App\Support;
 
 use Illuminate\Contracts\Auth\Factory as Auth;
 use Illuminate\Database\Connection;
+use Illuminate\Http\Request;
 
 /** The append-only log. A row is written in the transaction of the deed that it tells of; people stand in it by id. */
 final readonly class HouseLog
 {
-    public function __construct(private Connection $database, private TradeClock $clock, private Auth $auth)
+    public function __construct(private Connection $database, private TradeClock $clock, private Auth $auth, private ?Request $request = null)
     {
     }
 
@@ -25,10 +26,13 @@ final readonly class HouseLog
     {
         $trade = $this->clock->now()->isoSecond();
         $user = $userId ?? $this->auth->guard()->id();
+        // A worker acts from nowhere.
+        $from = $this->request?->route() === null ? null : $this->request->ip();
         foreach (array_chunk($entries, 500) as $chunk) {
             $this->database->table('log')->insert(array_map(fn (array $entry): array => [
                 'trade_at' => $trade,
                 'user_id' => $user,
+                'from_address' => $from,
                 'event' => $entry['event'],
                 'subject' => $entry['subject'],
                 'subject_id' => $entry['subject_id'],

@@ -24,7 +24,7 @@ final class PagesTest extends TestCase
         $pages = [
             'Rounds' => '/rounds', 'Rounds as a letter' => '/rounds/letter', 'a deed in our books' => '/deeds/give_to_client?name=tern.works&client=3', 'the sheaf' => '/sheaf', 'the Roll' => '/roll', 'the Roll, narrowed to nothing' => '/roll?q=nothing-has-this', 'a folio' => '/names/xn--glockenwrts-s8a.com', 'a late folio' => '/names/ferret-fowl-vets.com?on=2025-03-03',
             'a long folio' => '/names/the-low-quay-tramway-museum-and-its-friends-in-wickerby-sound.org', 'what is known of a name' => '/names/tern.works/edit',
-            'bring in' => '/bring-in', 'clients' => '/clients', 'a client' => '/clients/2', 'a client’s sheet' => '/clients/2/sheet', 'calendars' => '/calendars', 'a new client' => '/clients/create', 'registrars' => '/registrars', 'a registrar' => '/registrars/1',
+            'bring in' => '/bring-in', 'clients' => '/clients', 'a client' => '/clients/2', 'a client’s sheet' => '/clients/2/sheet', 'calendars' => '/calendars', 'my way in' => '/me', 'a second factor' => '/me/second', 'the log' => '/log', 'what each role may' => '/people/roles', 'a new client' => '/clients/create', 'registrars' => '/registrars', 'a registrar' => '/registrars/1',
             'terms' => '/registrars/1/edit', 'accounts' => '/accounts', 'an account' => '/accounts/2', 'a new account' => '/accounts/create',
             'hand over, nothing chosen' => '/hand-over', 'hand over, no receiver' => '/hand-over?name=wickerby-bells.com', 'hand over' => '/hand-over?name=wickerby-bells.com&receiver=2',
             'movements' => '/dockets', 'movements that ended' => '/dockets?state=ended', 'a docket prepared' => '/dockets/5', 'a docket under way' => '/dockets/4', 'a proof' => '/dockets/1/proof',

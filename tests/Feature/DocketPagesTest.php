@@ -8,15 +8,20 @@ use Acre\Core\Time\Instant;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\ProofOfDocket;
 use App\Actions\Deeds\SettleDocket;
+use App\Actions\Deeds\VerifyProofs;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\Name;
+use App\Models\Proof;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\Row;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Dockets as people meet them: lists, progress, what they may not reach, and what the log says afterwards. */
@@ -119,5 +124,42 @@ final class DocketPagesTest extends TestCase
         // By the machine's clock the row lies in its month's own partition.
         self::assertSame('log_'.gmdate('Y_m'), Row::of(DB::selectOne('SELECT tableoid::regclass::text AS part FROM log ORDER BY id DESC LIMIT 1'))->text('part'));
         $this->actingAs($this->house->reader)->get('/names/one.com')->assertSeeInOrder(['The log of it (2)', 'The handover was refused', 'Steward Tern', 'A handover began']);
+    }
+
+    public function test_the_chain_of_proofs_is_walked_and_a_changed_line_is_found(): void
+    {
+        self::assertSame([0, "There is no proof yet.\n"], [Artisan::call('acre:verify'), Artisan::output()]);
+        foreach (['one.com', 'two.com', 'three.com'] as $name) {
+            app(EndLines::class)->done($this->house->steward, $this->docket([$this->house->name($name)]), null, Instant::of('2026-10-06'));
+        }
+        // What things are called may change; what happened may not.
+        $this->house->foundry->update(['name' => 'Another Name']);
+        self::assertSame([0, "3 proofs, and the chain is whole.\n"], [Artisan::call('acre:verify'), Artisan::output()]);
+
+        $second = Docket::query()->orderBy('id')->skip(1)->firstOrFail();
+        DB::table('docket_lines')->where('docket_id', $second->id)->update(['done_on' => '2026-10-01']);
+        self::assertSame(
+            [1, "Docket {$second->id}: the docket’s lines are not what its text says: “result: done on 2026-10-06” is now “result: done on 2026-10-01”.\n3 proofs, 1 of them changed.\n"], [Artisan::call('acre:verify'), Artisan::output()],
+        );
+    }
+
+    /** The runtime role can change no proof, so each fault is one that was made wrong. */
+    #[TestWith(['text', 'its text is not what its digest says'])]
+    #[TestWith(['previous', 'it does not carry the digest of the proof before it'])]
+    #[TestWith(['position', 'proof 2 is missing from the chain'])]
+    public function test_a_changed_text_and_a_broken_chain_are_found(string $wrong, string $fault): void
+    {
+        app(EndLines::class)->done($this->house->steward, $this->docket([$this->house->name('one.com')]), null, Instant::of('2026-10-06'));
+        $docket = $this->docket([$this->house->name('two.com')]);
+        $now = Instant::of('2026-10-06T12:00:00Z');
+        $docket->lines()->update(['state' => LineState::Done, 'done_on' => '2026-10-06']);
+        $docket->update(['state' => 'closed', 'closed_on' => $now]);
+        $previous = $wrong === 'previous' ? str_repeat('0', 64) : Proof::query()->sole()->sha256;
+        $proof = app(ProofOfDocket::class)->make($docket->refresh(), $now, 2, $previous);
+        Proof::query()->create([
+            'docket_id' => $docket->id, 'position' => $wrong === 'position' ? 3 : 2, 'text' => $wrong === 'text' ? str_replace('two.com', 'too.com', $proof->text) : $proof->text,
+            'sha256' => $proof->sha256, 'previous_sha256' => $previous, 'made_on' => $now,
+        ]);
+        self::assertSame([null, $fault], array_map(fn (array $walked): ?string => $walked[1], iterator_to_array(app(VerifyProofs::class)->handle(), false)));
     }
 }

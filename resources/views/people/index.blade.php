@@ -1,6 +1,6 @@
 <x-layout title="Who signs in">
     <div class="head">
-        <div><h1>Who signs in</h1><p class="sentence">An Owner runs the place; a Steward may spend and move names; a Clerk prepares, and may not settle; a Reader may look.</p></div>
+        <div><h1>Who signs in</h1><p class="sentence">An Owner runs the place; a Steward may spend and move names; a Clerk prepares, and may not settle; a Reader may look. <a href="{{ route('people.roles') }}">What each may do</a></p></div>
         <p class="head-deeds"><a class="button" href="{{ route('people.create') }}">Let somebody in</a></p>
     </div>
     <table class="sheet">

@@ -1,0 +1,13 @@
+<x-layout title="Set up a second factor">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('me') }}">My way in</a> / a second factor</nav>
+    <h1>Set up a second factor</h1>
+    <p class="sentence">Put this key into a program that shows codes by the clock (RFC 6238), then type the code that it shows.</p>
+    <section class="card">
+        <p class="lesser">Key, for typing</p><p class="values" tabindex="0">{{ $secret }}</p>
+        <p class="lesser">The same as an address</p><p class="values" tabindex="0">{{ $address }}</p>
+        <form method="post" action="{{ route('me.second') }}" class="fields">@csrf
+            <div class="columns"><x-field name="code" label="The code that it shows" inputmode="numeric" autocomplete="one-time-code" maxlength="10" required/><x-field name="password" label="Your password" type="password" autocomplete="current-password" required/></div>
+            <p><button class="main">Ask for it from now on</button></p>
+        </form>
+    </section>
+</x-layout>

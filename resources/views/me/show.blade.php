@@ -1,0 +1,22 @@
+<x-layout title="My way in">
+    <h1>My way in</h1>
+    <p class="sentence">{{ auth()->user()->email }}, {{ __('words.role.'.auth()->user()->role->value) }}.</p>
+    @error('password')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
+    <section class="card" aria-labelledby="second">
+        <h2 id="second">A second factor</h2>
+        @if ($hasSecond)
+            <p>A code is asked for after the password. {{ $left }} of your recovery codes are left.</p>
+            <form method="post" action="{{ route('me.second') }}" class="fields">@csrf @method('delete')<x-field name="password" label="Your password" type="password" autocomplete="current-password" required/><p><button class="grave">Take it off</button></p></form>
+        @else
+            <p>A code by the clock, beside the password: whoever learns the password alone does not come in.</p>
+            <p><a class="button main" href="{{ route('me.second') }}">Set it up</a></p>
+        @endif
+    </section>
+    <section class="card" aria-labelledby="sessions">
+        <h2 id="sessions">Where you are signed in</h2>
+        <table class="sheet low"><caption class="hide">Your sessions</caption>
+            <thead><tr><th scope="col">With</th><th scope="col">From</th><th scope="col">Last seen</th><th scope="col"><span class="hide">Deed</span></th></tr></thead>
+            <tbody>@foreach ($sessions as $one)<tr><th scope="row"><span class="lesser">{{ $one['with'] }}</span></th><td data-label="From" class="mono">{{ $one['from'] }}</td><td data-label="Last seen">{{ gmdate('j M Y, H:i', $one['last']) }} UTC</td><td class="sum">@if ($one['isThis'])this one @else<form method="post" action="{{ route('me.sessions') }}">@csrf<button name="session" value="{{ $one['key'] }}">End it</button></form>@endif</td></tr>@endforeach</tbody></table>
+        @if (count($sessions) > 1)<form method="post" action="{{ route('me.sessions') }}">@csrf<p><button name="session" value="others" class="grave">End every other one</button></p></form>@endif
+    </section>
+</x-layout>

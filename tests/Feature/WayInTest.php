@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Wire\Otp\Totp;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** One's own way in: sessions seen and ended, the second factor, what each role may; and the log that tells of it. */
+final class WayInTest extends TestCase
+{
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+    }
+
+    private function secret(): string
+    {
+        $page = (string) $this->get('/me/second')->assertOk()->getContent();
+        preg_match('/secret=([A-Z2-7]+)/', $page, $found);
+        $kept = session('second_factor_secret');
+        self::assertIsString($kept);
+        $secret = (string) base64_decode($kept, true);
+        self::assertSame([Totp::base32($secret)], array_slice($found, 1));
+
+        return $secret;
+    }
+
+    /** @return list<string> recovery codes */
+    private function setUpSecond(string $secret): array
+    {
+        $page = (string) $this->post('/me/second', ['code' => Totp::code($secret, time() - 30), 'password' => House::PASSWORD])->assertOk()->getContent();
+        preg_match_all('/\b(?:[0-9a-f]{4}-){3}[0-9a-f]{4}\b/', $page, $found);
+        self::assertCount(10, $found[0]);
+
+        return $found[0];
+    }
+
+    public function test_a_second_factor_is_asked_for_and_no_code_is_taken_twice(): void
+    {
+        $user = $this->house->clerk;
+        $this->actingAs($user);
+        $secret = $this->secret();
+        $this->from('/me/second')->post('/me/second', ['code' => '000000', 'password' => House::PASSWORD])->assertSessionHasErrors('code');
+        $this->from('/me/second')->post('/me/second', ['code' => Totp::code($secret, time()), 'password' => 'wrong'])->assertSessionHasErrors('password');
+        $codes = $this->setUpSecond($secret);
+        self::assertStringNotContainsString($secret, (string) json_encode(DB::table('users')->find($user->id)));
+        self::assertSame($secret, $user->refresh()->otp_secret);
+        $this->post('/sign-out');
+        $this->travel(2)->minutes();
+
+        $this->post('/sign-in', ['email' => $user->email, 'password' => House::PASSWORD])->assertRedirect('/sign-in/second');
+        $this->get('/rounds')->assertRedirect('/sign-in');
+        // The code that set it up is used.
+        $this->from('/sign-in/second')->post('/sign-in/second', ['code' => Totp::code($secret, time() - 30)])->assertSessionHasErrors('code');
+        $now = Totp::code($secret, time());
+        $this->post('/sign-in/second', ['code' => substr($now, 0, 3).' '.substr($now, 3)])->assertRedirect('/rounds');
+        $this->get('/me')->assertOk()->assertSee('10 of your recovery codes are left');
+        $this->post('/sign-out');
+        $this->travel(2)->minutes();
+
+        $this->post('/sign-in', ['email' => $user->email, 'password' => House::PASSWORD]);
+        $this->from('/sign-in/second')->post('/sign-in/second', ['code' => $now])->assertSessionHasErrors('code');
+        $this->post('/sign-in/second', ['code' => strtoupper($codes[3])])->assertRedirect('/rounds');
+        $this->post('/sign-out');
+        $this->post('/sign-in', ['email' => $user->email, 'password' => House::PASSWORD]);
+        $this->from('/sign-in/second')->post('/sign-in/second', ['code' => $codes[3]])->assertSessionHasErrors('code');
+    }
+
+    public function test_without_the_password_before_it_no_code_opens(): void
+    {
+        $this->get('/sign-in/second')->assertRedirect('/sign-in');
+        $this->post('/sign-in/second', ['code' => '123456'])->assertRedirect('/sign-in');
+        $this->post('/sign-in', ['email' => $this->house->clerk->email, 'password' => 'wrong'])->assertSessionHasErrors('email');
+        $this->get('/sign-in/second')->assertRedirect('/sign-in');
+    }
+
+    public function test_it_is_taken_off_with_the_password(): void
+    {
+        $this->actingAs($this->house->clerk);
+        $this->setUpSecond($this->secret());
+        $this->from('/me')->delete('/me/second', ['password' => 'wrong'])->assertSessionHasErrors('password');
+        $this->delete('/me/second', ['password' => House::PASSWORD])->assertRedirect('/me');
+        self::assertNull($this->house->clerk->refresh()->otp_secret);
+        self::assertSame(0, DB::table('recovery_codes')->count());
+    }
+
+    public function test_sessions_are_seen_and_ended_each_by_whose_they_are(): void
+    {
+        $put = fn (string $id, User $of) => DB::table('sessions')->insert(['id' => $id, 'user_id' => $of->id, 'ip_address' => '198.51.100.7', 'user_agent' => "A Program {$id}", 'payload' => '', 'last_activity' => 1_790_000_000]);
+        $put('one', $this->house->clerk);
+        $put('two', $this->house->clerk);
+        $put('three', $this->house->clerk);
+        $put('other', $this->house->owner);
+        $this->actingAs($this->house->clerk)->get('/me')->assertSee('A Program one')->assertSee('198.51.100.7')->assertDontSee('A Program other')->assertDontSee('"one"', false);
+        $this->post('/me/sessions', ['session' => hash('sha256', 'other')]);
+        $this->post('/me/sessions', ['session' => hash('sha256', 'two')])->assertRedirect('/me');
+        self::assertSame(['one', 'other', 'three'], DB::table('sessions')->orderBy('id')->pluck('id')->all());
+        $this->post('/me/sessions', ['session' => 'others']);
+        self::assertSame(['other'], DB::table('sessions')->pluck('id')->all());
+    }
+
+    public function test_the_log_is_searched_by_whoever_runs_the_house(): void
+    {
+        $this->house->name('bell.com');
+        $this->actingAs($this->house->clerk)->post('/names/bell.com/notes', ['note' => 'Asked for by telephone']);
+        $this->put('/names/bell.com', ['ends_on' => '2028-11-02', 'intent' => 'lapse', 'lock' => 'on', 'version' => 1])->assertSessionHasNoErrors();
+        $this->get('/log')->assertForbidden();
+        $this->actingAs($this->house->owner)->get('/log')->assertOk()->assertSeeInOrder(['Clerk Tern', 'What is known of it was changed', 'bell.com', '127.0.0.1']);
+        $this->get('/log?event=facts_changed&q=bell')->assertSee('bell.com');
+        $this->get('/log?q=nobody-wrote-this')->assertSee('Nothing was written that answers to this');
+        $this->get("/log?person={$this->house->reader->id}")->assertDontSee('bell.com');
+        $this->get('/log?person=x&before=y&event=%00')->assertOk();
+    }
+
+    public function test_what_each_role_may_is_one_page(): void
+    {
+        $this->actingAs($this->house->owner)->get('/people/roles')->assertOk()->assertSeeInOrder(['Owner', 'Steward', 'Clerk', 'Reader', 'See whatever the house keeps', 'may', 'Settle a deed', 'may not']);
+        $this->actingAs($this->house->clerk)->get('/people/roles')->assertForbidden();
+    }
+}
