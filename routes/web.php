@@ -9,6 +9,7 @@ use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
 use App\Http\Handover\HandOverController;
+use App\Http\House\HouseController;
 use App\Http\Imports\ImportController;
 use App\Http\Log\LogController;
 use App\Http\Me\MeController;
@@ -120,6 +121,8 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('notes/{note}', 'destroy')->name('destroy')->middleware('can:delete,note')->whereNumber('note');
     });
 
+    Route::get('house', [HouseController::class, 'edit'])->name('house')->middleware('can:run');
+    Route::put('house', [HouseController::class, 'update'])->middleware('can:run');
     Route::get('log', LogController::class)->name('log')->middleware('can:run');
 
     Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->whereNumber('person')->group(function (): void {

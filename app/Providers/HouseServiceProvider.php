@@ -12,6 +12,7 @@ use App\Actions\Names\GatherNames;
 use App\Models\Right;
 use App\Models\User;
 use App\Queries\Names\CaseFiles;
+use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use App\View\CurrentSheaf;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -40,7 +41,8 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->scoped(CurrentSheaf::class);
         $this->app->bind(GatherNames::class, fn (Application $app): GatherNames => new GatherNames($app->make(Connection::class), config()->integer('house.selection_limit')));
         $this->app->when([ReadImport::class, WriteImport::class, TakeBackImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
-        $this->app->when(ReadImport::class)->needs('$currency')->giveConfig('house.currency');
+        $this->app->scoped(HouseSettings::class);
+        $this->app->when(ReadImport::class)->needs('$currency')->give(fn (Application $app): string => $app->make(HouseSettings::class)->currency());
         $this->app->when(ReadImport::class)->needs('$limit')->giveConfig('house.import_rows');
         $this->app->bind(CaseFiles::class, fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')));
     }

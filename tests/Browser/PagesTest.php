@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** axe-core on every page, wide and narrow; nothing scrolls sideways, nothing is blocked by the policy. */
@@ -48,6 +49,26 @@ final class PagesTest extends TestCase
         }
         $blocked = array_filter($window->complaints(), fn (string $said): bool => ! str_contains($said, '404'));
         self::assertSame([], array_values($blocked));
+    }
+
+    #[TestWith(['/rounds'])]
+    #[TestWith(['/roll'])]
+    #[TestWith(['/names/ferret-fowl-vets.com'])]
+    #[TestWith(['/hand-over?name=wickerby-bells.com&receiver=2'])]
+    #[TestWith(['/dockets/4'])]
+    #[TestWith(['/dockets/1/proof'])]
+    #[TestWith(['/registrars/1/edit'])]
+    #[TestWith(['/rulebook/co.uk?created=2020-10-01&ends=2026-09-01'])]
+    public function test_a_page_is_sound_in_dark_surroundings(string $path): void
+    {
+        $window = (self::$window ??= Window::open()->signIn('odile@harrow-tern.example', 'a tern over the sound'))->dark(true);
+        try {
+            $window->size(1280, 800);
+            self::assertSame([], $window->go($path)->axe());
+            self::assertSame('rgb(18, 25, 22)', $window->driver->executeScript('return getComputedStyle(document.documentElement).backgroundColor'));
+        } finally {
+            $window->dark(false);
+        }
     }
 
     public function test_the_door_is_sound(): void

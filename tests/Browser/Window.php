@@ -50,6 +50,13 @@ final readonly class Window
         (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
     }
 
+    public function dark(bool $isDark): self
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $isDark ? 'dark' : 'light']]]);
+
+        return $this;
+    }
+
     public function go(string $path): self
     {
         $this->driver->get($this->address.$path);

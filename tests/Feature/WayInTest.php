@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Wire\Otp\Totp;
+use App\Actions\Deeds\PrepareDocket;
 use App\Models\User;
+use App\Support\HouseSettings;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -123,5 +125,34 @@ final class WayInTest extends TestCase
     {
         $this->actingAs($this->house->owner)->get('/people/roles')->assertOk()->assertSeeInOrder(['Owner', 'Steward', 'Clerk', 'Reader', 'See whatever the house keeps', 'may', 'Settle a deed', 'may not']);
         $this->actingAs($this->house->clerk)->get('/people/roles')->assertForbidden();
+    }
+
+    public function test_the_house_sets_its_currency_its_letterhead_and_four_eyes(): void
+    {
+        $this->actingAs($this->house->clerk)->get('/house')->assertForbidden();
+        $this->actingAs($this->house->owner)->get('/house')->assertOk()->assertSee('GBP');
+        $this->from('/house')->put('/house', ['currency' => 'euro', 'letterhead' => 'x'])->assertSessionHasErrors('currency');
+        $this->put('/house', ['currency' => 'EUR', 'letterhead' => "Harrow & Tern\r\n1 Tern Lane", 'four_eyes' => '1'])->assertSessionHasNoErrors();
+        $this->get("/clients/{$this->house->foundry->id}/sheet")->assertSeeInOrder(['Harrow &amp; Tern<br>', '1 Tern Lane', 'What we keep for'], false);
+        $this->house->name('bell.com');
+        $this->put('/names/bell.com', ['intent' => 'lapse', 'lock' => 'on', 'own_renewal' => '1.200,50', 'version' => 1])->assertSessionHasNoErrors();
+        self::assertSame(['1200.50', 'EUR'], array_values((array) DB::table('registrations')->first(['own_renewal', 'own_currency'])));
+        $this->get('/log?event=house_set')->assertSee('Harrow');
+        $this->get('/log?event=facts_changed')->assertSee('when_told')->assertSee('lapse');
+    }
+
+    public function test_over_so_many_names_who_prepared_may_not_settle(): void
+    {
+        app(HouseSettings::class)->set(['four_eyes' => 1]);
+        $names = array_map(fn (int $n): int => $this->house->name("bell-{$n}.com")->id, [1, 2]);
+        $prepare = fn (int ...$ids) => app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'change_intent', array_values($ids), ['intent' => 'lapse'], array_values($ids));
+        $one = $prepare($this->house->name('one.com')->id);
+        $two = $prepare(...$names);
+        $this->actingAs($this->house->steward)->get("/dockets/{$two->id}")->assertSee('somebody else than you must settle it')->assertDontSee('Begin:');
+        $this->post("/dockets/{$two->id}/settle")->assertForbidden();
+        $this->post("/dockets/{$one->id}/settle")->assertRedirect();
+        $this->actingAs($this->house->owner)->get("/dockets/{$two->id}")->assertSee('Begin:');
+        $this->post("/dockets/{$two->id}/settle")->assertRedirect();
+        self::assertSame(2, $two->lines()->where('state', 'done')->count());
     }
 }

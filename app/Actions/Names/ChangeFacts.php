@@ -31,6 +31,7 @@ final readonly class ChangeFacts
     {
         $this->database->transaction(function () use ($user, $name, $facts, $version): void {
             $registration = Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->lockForUpdate()->firstOrFail();
+            $before = $registration->getRawOriginal();
             $changed = Changes::save($registration, $facts, $version);
             if ($changed === []) {
                 return;
@@ -38,7 +39,7 @@ final readonly class ChangeFacts
             $source = ['from' => 'typed', 'at' => $this->clock->today()->iso(), 'by' => $user->id];
             $registration->update(['sources' => [...$registration->sources, ...array_fill_keys(array_keys($changed), $source)]]);
             $this->standings->of([$name->id]);
-            $this->log->write('facts_changed', 'name', $name->id, ['fields' => array_keys($changed)], $user->id);
+            $this->log->write('facts_changed', 'name', $name->id, ['fields' => array_keys($changed), 'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR), 'after' => json_encode($changed, JSON_THROW_ON_ERROR)], $user->id);
         });
     }
 }

@@ -12,6 +12,7 @@ use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Lists\Amount;
 use App\Http\SignedIn;
+use App\Support\HouseSettings;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -48,7 +49,7 @@ final class FactsRequest extends FormRequest
         if (array_key_exists('own_renewal', $facts)) {
             $own = Amount::read(is_string($facts['own_renewal']) ? $facts['own_renewal'] : '');
             $facts['own_renewal'] = $own?->decimal;
-            $facts['own_currency'] = $own === null ? null : $own->currency ?? config()->string('house.currency');
+            $facts['own_currency'] = $own === null ? null : $own->currency ?? app(HouseSettings::class)->currency();
         }
         if (array_key_exists('servers', $facts)) {
             $facts['servers'] = ServerNames::read(is_string($facts['servers']) ? $facts['servers'] : '');

@@ -1,6 +1,7 @@
 <x-layout :title="'What we keep for '.$client->name" area="People">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('clients.index') }}">Clients</a> / <a href="{{ route('clients.show', $client) }}">{{ $client->name }}</a> / sheet</nav>
     <article class="deed-paper">
+        <x-letterhead/>
         <h1>What we keep for {{ $client->name }}</h1>
         <p>As it stands on {{ App\Support\Dates::full($today) }}: {{ count($names) === 1 ? 'one name' : number_format(count($names)).' names' }}.
             @foreach ($sums as [$count, $sum]){{ $loop->first ? 'A year costs ' : ' and ' }}<strong>{{ $sum->text() }}</strong> for {{ $count === 1 ? 'one of them' : number_format($count).' of them' }}@endforeach{{ $sums === [] ? '' : '.' }}</p>

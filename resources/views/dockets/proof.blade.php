@@ -1,6 +1,7 @@
 <x-layout :title="'Proof of docket '.$docket->id" area="Movements">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('dockets.index') }}">Movements</a> / <a href="{{ route('dockets.show', $docket) }}">docket {{ $docket->id }}</a> / proof</nav>
     <article class="deed-paper">
+        <x-letterhead/>
         <h1>Proof of what happened</h1>
         <p>On {{ App\Support\Dates::full($docket->settled_on) }} we began: {{ lcfirst($deed->headline($docket->terms, count($lines))) }}@if ($receiver !== null), to the account <strong>{{ $receiver->number }}</strong> at {{ $receiver->registrar->name }}{{ $receiver->owner === null ? '' : ', which belongs to '.$receiver->owner->name }}@endif. By {{ App\Support\Dates::full($docket->closed_on) }} each of them had come to an end, as follows.</p>
         <table class="sheet low">
