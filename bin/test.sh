@@ -38,6 +38,20 @@ serve_demo() {
 
 check() { step "$1"; shift; "$@" || die "that failed"; }
 
+# The demo kept and brought back; a changed byte and another passphrase are found.
+round_trip() {
+  . bin/kept.sh
+  step "kept and brought back"
+  local kept=$DATA/round-trip
+  export ACRE_PASSPHRASE="seven herring gulls"
+  keep_into "$kept" acre_browser
+  rehearse "$kept" || return 1
+  if ACRE_PASSPHRASE="eight herring gulls" rehearse "$kept" 2>/dev/null; then say "another passphrase opened it"; return 1; fi
+  printf x | dd of="$kept" bs=1 seek=2000 conv=notrunc status=none
+  if rehearse "$kept" 2>/dev/null; then say "a changed byte was not found"; return 1; fi
+  rm -f "$kept"
+}
+
 run_tests() {
   local part='' all=no suites groups=(--exclude-group published) started=$SECONDS
   while [ $# -gt 0 ]; do case $1 in --all) all=yes ;; *) part=$1 ;; esac; shift; done
@@ -66,6 +80,7 @@ run_tests() {
   # The heavy tests kill what other users' processes are, and ask the supervisor, whose socket is its starter's.
   [ "$part" != faults ] || as=env
   DB_DATABASE=acre_test $as php -d memory_limit=1G vendor/bin/phpunit --testsuite="$suites" "${groups[@]}" --log-junit "$LARAVEL_STORAGE_PATH/junit.xml" || code=$?
+  case $suites in *Browser*|*Faults*) round_trip || code=1 ;; esac
   php bin/counts.php "$LARAVEL_STORAGE_PATH/junit.xml" $((SECONDS - started)) || code=1
   exit $code
 }
