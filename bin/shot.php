@@ -19,6 +19,8 @@ foreach (['wickerby-bells.com', 'glockenwärts.com', 'peal-records.co.uk', 'old-
     $window->go('/names/'.rawurlencode($name))->press('Into the sheaf');
 }
 $pages = [
+    'rounds' => '/rounds',
+    'deed' => '/deeds/give_to_client?of=sheaf&client=3',
     'roll' => '/roll',
     'folio' => '/names/'.rawurlencode('glockenwärts.com'),
     'folio-late' => '/names/ferret-fowl-vets.com',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\CleanStrings;
 use App\Http\Middleware\SecurityHeaders;
 use App\Support\ChangedMeanwhile;
+use App\Support\Outage;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -24,6 +25,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(fn (Request $request): string => route('rounds'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(fn (PDOException $e, Request $request) => Outage::is($e)
+            ? response()->view('errors.outage', ['again' => $request->isMethod('get')], 503)->header('Retry-After', '5') : null);
         $exceptions->dontReport([AuthorizationException::class, ChangedMeanwhile::class]);
     })
     ->create();

@@ -13,8 +13,11 @@ return new class extends Migration
         DB::unprepared(<<<'SQL'
 -- From when a name may go to another registrar, where something holds it; infinity: nothing does.
 ALTER TABLE standings ADD held_until timestamptz NOT NULL DEFAULT 'infinity';
-CREATE INDEX standings_held ON standings (held_until, name_id) WHERE held_until < 'infinity';
-CREATE INDEX standings_kind_next ON standings (next_kind, next_at, name_id);
+-- What falls due is counted from these alone, without the rows.
+CREATE INDEX standings_held ON standings (held_until) INCLUDE (client_id, name_id) WHERE held_until < 'infinity';
+CREATE INDEX standings_kind_next ON standings (next_kind, next_at) INCLUDE (client_id, account_id, name_id, sum, currency);
+CREATE INDEX standings_on_hold ON standings (client_id) INCLUDE (name_id) WHERE marks @> ARRAY['finding:lifecycle.on_hold'];
+CREATE INDEX standings_not_in_list ON standings (account_id) INCLUDE (name_id) WHERE marks @> ARRAY['finding:lifecycle.not_in_list'];
 UPDATE standing_ages SET stands_until = '-infinity', digest = '';
 
 -- A thing of Rounds is computed afresh each time; what stands here is only what somebody said of it.

@@ -29,6 +29,11 @@ final class ChangeWords extends DeedInBooks implements Undoable
         return 'change_words';
     }
 
+    public function choices(): array
+    {
+        return Word::labels();
+    }
+
     public function terms(array $said): ?array
     {
         $read = fn (string $key): array => array_values(array_filter(

@@ -36,6 +36,16 @@ final class GiveToClient extends DeedInBooks implements Undoable
         return 'give_to_client';
     }
 
+    public function choices(): array
+    {
+        $names = [];
+        foreach (Client::query()->orderBy('name')->limit(500)->get(['id', 'name']) as $client) {
+            $names[$client->id] = $client->name;
+        }
+
+        return $names;
+    }
+
     public function terms(array $said): ?array
     {
         $client = $said['client'] ?? null;

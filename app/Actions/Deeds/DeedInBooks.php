@@ -26,6 +26,16 @@ abstract class DeedInBooks implements Deed
      */
     abstract protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array;
 
+    /**
+     * What its form offers, by what it is called.
+     *
+     * @return array<int|string, string>
+     */
+    public function choices(): array
+    {
+        return [];
+    }
+
     public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now): LineState
     {
         $line->was = $this->write($line, $file, $terms, $now);

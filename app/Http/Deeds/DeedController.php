@@ -8,8 +8,6 @@ use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Names\GatherNames;
-use App\Models\Client;
-use App\Models\Word;
 use App\Queries\Deeds\JudgedName;
 use App\Queries\Deeds\Verdicts;
 use App\Queries\Names\CaseFile;
@@ -56,8 +54,7 @@ final readonly class DeedController
             'address' => fn (array $change): string => route('deeds.show', [$deed, ...$request->which(), ...$said, ...$change]),
             'token' => old('token', (string) Str::uuid()),
             'shown' => Crypt::encryptString((string) json_encode($verdicts?->clearIds() ?? [])),
-            'clients' => $deed === 'give_to_client' ? Client::query()->orderBy('name')->limit(500)->get(['id', 'name']) : [],
-            'labels' => $deed === 'change_words' ? Word::labels() : [],
+            'choices' => $contract->choices(),
             'words' => $this->words,
         ]);
     }

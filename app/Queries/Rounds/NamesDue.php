@@ -20,20 +20,22 @@ final readonly class NamesDue
     /**
      * @param  list<NextKind>  $kinds
      * @param  'client'|'account'  $of  whose names stand together
-     * @param  Instant|null  $until  null: however late
-     * @return list<Row> of_id, of_name, registrar, number, day, names, ascii, unicode (of one of them), sum, fee, currency
+     * @return list<Row> of_id, next_kind, day, names, sum, fee, currency; client_name, registrar, number, ascii, unicode, ends_on of one of them
      */
-    public function grouped(array $kinds, string $of, ?Instant $until): array
+    public function grouped(array $kinds, string $of, Instant $until): array
     {
-        $columns = $of === 'client' ? ['client_id', 'client_name'] : ['account_id', 'account_number'];
+        $id = "{$of}_id";
 
+        // Counted from the index alone; only the names that stand for their groups are looked up.
         return Row::all($this->database->select(
-            "SELECT {$columns[0]} AS of_id, min({$columns[1]}) AS of_name, min(registrar_name) AS registrar, min(account_number) AS number, next_kind,
-                CASE WHEN next_at = 'infinity' THEN NULL ELSE next_at::date END AS day, count(*) AS names, min(ascii) AS ascii, (array_agg(unicode ORDER BY ascii))[1] AS unicode,
-                sum(sum)::text AS sum, sum((facts->'fee'->>0)::numeric)::text AS fee, min(currency) AS currency, count(DISTINCT currency) AS currencies, min(ends_on) AS ends_on
-             FROM standings WHERE next_kind = ANY (?) AND next_at < ?::timestamptz
-             GROUP BY 1, next_kind, day ORDER BY day, names DESC LIMIT ?",
-            ['{'.implode(',', array_column($kinds, 'value')).'}', $until?->isoSecond() ?? 'infinity', RoundsKind::MOST],
+            "WITH due AS (
+                SELECT {$id} AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one, sum(sum)::text AS sum, min(currency) AS currency, min(currency) = max(currency) AS one_currency
+                FROM standings WHERE next_kind = ANY (?) AND next_at < ?::timestamptz GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
+             SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on,
+                CASE WHEN d.next_kind = 'late_plain' THEN (SELECT sum((x.facts->'fee'->>0)::numeric)::text FROM standings x
+                    WHERE x.next_kind = 'late_plain' AND x.next_at >= d.day AND x.next_at < d.day + 1 AND x.{$id} = d.of_id) END AS fee
+             FROM due d JOIN standings s ON s.name_id = d.one ORDER BY d.day, d.names DESC",
+            ['{'.implode(',', array_column($kinds, 'value')).'}', $until->isoSecond(), RoundsKind::MOST],
         ));
     }
 
@@ -50,7 +52,7 @@ final readonly class NamesDue
     {
         $sum = $group->textOrNull($column);
 
-        return $sum === null || $group->int('currencies') !== 1 ? null : Money::of($sum, $group->text('currency'));
+        return $sum === null || ! $group->bool('one_currency') ? null : Money::of($sum, $group->text('currency'));
     }
 
     public static function day(Row $group): Instant

@@ -41,8 +41,11 @@ final readonly class ReadRounds
     public function handle(Instant $today, ?User $mine): Rounds
     {
         $items = [];
+        $isCut = false;
         foreach (self::KINDS as $kind) {
-            $items = [...$items, ...$this->container->make($kind)->due($today, $today->plusDays(self::WEEKS))];
+            $due = $this->container->make($kind)->due($today, $today->plusDays(self::WEEKS));
+            $isCut = $isCut || count($due) >= RoundsKind::MOST;
+            $items = [...$items, ...$due];
         }
         $marks = $this->marks(array_map(fn (RoundsItem $item): string => $item->key, $items));
         $items = array_values(array_filter($items, function (RoundsItem $item) use ($marks, $today, $mine): bool {
@@ -53,7 +56,7 @@ final readonly class ReadRounds
         $order = array_flip(array_column(RoundsSection::cases(), 'value'));
         usort($items, fn (RoundsItem $a, RoundsItem $b): int => [$order[$a->section->value], $a->due->epoch, -$a->names, $a->key] <=> [$order[$b->section->value], $b->due->epoch, -$b->names, $b->key]);
 
-        return new Rounds($today, $items, $marks);
+        return new Rounds($today, $items, $marks, $isCut);
     }
 
     /**

@@ -16,8 +16,9 @@ final readonly class Rounds
     /**
      * @param  list<RoundsItem>  $items  dearest first, then soonest
      * @param  array<string, RoundsMark>  $marks  what was said of them, by key
+     * @param  bool  $isCut  whether some kind has more than are told
      */
-    public function __construct(public Instant $today, public array $items, public array $marks)
+    public function __construct(public Instant $today, public array $items, public array $marks, public bool $isCut = false)
     {
     }
 

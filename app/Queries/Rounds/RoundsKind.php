@@ -10,7 +10,7 @@ use Acre\Core\Time\Instant;
 interface RoundsKind
 {
     /** The most things that a kind tells one by one; an agency of any size reads no more of them in a morning. */
-    public const MOST = 100;
+    public const MOST = 40;
 
     /**
      * Computed afresh, from an index, whatever the size of the Roll.

@@ -30,6 +30,7 @@
         @endforeach
     </table>
     @endif
+    @if ($rounds->isCut)<p class="lesser">Of each kind the first {{ App\Queries\Rounds\RoundsKind::MOST }} are told, what is due first before the rest; <a href="{{ route('roll') }}">the Roll</a> has every one.</p>@endif
     @if ($later !== [])
         <details class="card later"><summary>{{ count($later) === 1 ? 'One thing' : number_format(count($later)).' things' }} in the weeks after</summary>
             <table class="sheet rounds low"><caption class="hide">What is due in the weeks after</caption><thead class="hide"><tr><th scope="col">By when</th><th scope="col">What</th><th scope="col">What leaving it means</th><th scope="col">Whose</th><th scope="col">Deed</th></tr></thead><tbody>@foreach (array_slice($later, 0, 200) as $item)@include('rounds.item')@endforeach</tbody></table>

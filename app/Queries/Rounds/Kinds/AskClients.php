@@ -27,7 +27,7 @@ final readonly class AskClients implements RoundsKind
 
             return new RoundsItem(
                 "ask:{$row->int('of_id')}:{$day->date()}", RoundsSection::Waits, $day, NamesDue::title($row),
-                $this->words->say('rounds.ask.says', ['client' => $row->text('of_name')]), $this->words->say('rounds.ask.cost', ['at' => $this->words->near(Instant::of($row->text('ends_on'))->toDay())]),
+                $this->words->say('rounds.ask.says', ['client' => $row->text('client_name')]), $this->words->say('rounds.ask.cost', ['at' => $this->words->near(Instant::of($row->text('ends_on'))->toDay())]),
                 $this->words->say($row->int('names') === 1 ? 'rounds.ask.deed' : 'rounds.see_them'),
                 $row->int('names') === 1 ? route('deeds.show', ['change_intent', 'name' => $row->text('ascii')]) : NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
                 $row->int('names'), null, NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),

@@ -31,7 +31,7 @@ final readonly class Ends implements RoundsKind
 
             return new RoundsItem(
                 "ends:{$row->int('of_id')}:{$day->date()}", RoundsSection::Dark, $day, NamesDue::title($row),
-                $this->words->say('rounds.ends.says', ['client' => $row->text('of_name')]),
+                $this->words->say('rounds.ends.says', ['client' => $row->text('client_name')]),
                 $sum === null ? $this->words->say('rounds.ends.cost') : $this->words->say('rounds.ends.renewing', ['sum' => $sum->text()]),
                 $this->words->say($deed), $address, $row->int('names'), null, NamesDue::address($row, $narrow),
             );

@@ -23,13 +23,13 @@ final readonly class HeldNames implements RoundsKind
     public function due(Instant $today, Instant $until): array
     {
         $rows = $this->database->select(
-            "SELECT client_id AS of_id, min(client_name) AS of_name, count(*) AS names, min(ascii) AS ascii, (array_agg(unicode ORDER BY ascii))[1] AS unicode
-             FROM standings WHERE marks @> ARRAY['finding:lifecycle.on_hold'] GROUP BY 1 ORDER BY names DESC LIMIT ?", [self::MOST],
+            "WITH held AS (SELECT client_id AS of_id, count(*) AS names, min(name_id) AS one FROM standings WHERE marks @> ARRAY['finding:lifecycle.on_hold'] GROUP BY 1 ORDER BY 2 DESC LIMIT ?)
+             SELECT h.*, s.client_name, s.ascii, s.unicode FROM held h JOIN standings s ON s.name_id = h.one", [self::MOST],
         );
 
         return array_map(fn (Row $row): RoundsItem => new RoundsItem(
             "held:{$row->int('of_id')}:{$row->text('ascii')}:{$row->int('names')}", RoundsSection::Dark, $today, NamesDue::title($row),
-            $this->words->say('rounds.held.says', ['client' => $row->text('of_name')]), $this->words->say('rounds.held.cost'), $this->words->say($row->int('names') === 1 ? 'rounds.see' : 'rounds.see_them'),
+            $this->words->say('rounds.held.says', ['client' => $row->text('client_name')]), $this->words->say('rounds.held.cost'), $this->words->say($row->int('names') === 1 ? 'rounds.see' : 'rounds.see_them'),
             NamesDue::address($row, ['client' => $row->int('of_id'), 'finding' => 'lifecycle.on_hold']), $row->int('names'),
         ), Row::all($rows));
     }

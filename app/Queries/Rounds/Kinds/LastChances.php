@@ -35,7 +35,7 @@ final readonly class LastChances implements RoundsKind
 
             return new RoundsItem(
                 "last:{$kind}:{$row->int('of_id')}:{$day->date()}", RoundsSection::Lost, $day, NamesDue::title($row),
-                $this->words->say("rounds.last.{$kind}", ['client' => $row->text('of_name')]), $sum === null ? $this->words->say('rounds.last.cost') : $this->words->say('rounds.last.for', ['sum' => $sum->text()]),
+                $this->words->say("rounds.last.{$kind}", ['client' => $row->text('client_name')]), $sum === null ? $this->words->say('rounds.last.cost') : $this->words->say('rounds.last.for', ['sum' => $sum->text()]),
                 $this->words->say($deed), $address, $row->int('names'), null, NamesDue::address($row, $narrow),
             );
         }, $this->names->grouped([NextKind::LateDear, NextKind::Suspended, NextKind::Redemption], 'client', $until));

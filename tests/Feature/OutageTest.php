@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Http\Middleware\SecurityHeaders;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+use PDOException;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** When the database is away or full: a calm page that comes back by itself. The states: PostgreSQL, appendix A. */
+final class OutageTest extends TestCase
+{
+    #[TestWith(['08006', 'connection to server failed: Connection refused'])]
+    #[TestWith(['57P01', 'terminating connection due to administrator command'])]
+    #[TestWith(['57P03', 'the database system is starting up'])]
+    #[TestWith(['53100', 'could not extend file: No space left on device'])]
+    #[TestWith(['HY000', 'server closed the connection unexpectedly'])]
+    public function test_it_is_told_calmly(string $state, string $said): void
+    {
+        $wrong = new PDOException("SQLSTATE[{$state}] [7] {$said}");
+        Route::match(['get', 'post'], 'out', fn () => throw new QueryException('pgsql', 'SELECT 1', [], $wrong));
+        $this->get('/out')->assertStatus(503)->assertHeader('Retry-After', '5')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)->assertSee('The books are closed for a moment')->assertSee('http-equiv="refresh"', false);
+        $this->post('/out')->assertStatus(503)->assertSee('What you just sent was not written')->assertDontSee('http-equiv="refresh"', false);
+    }
+
+    public function test_a_question_that_is_wrong_is_no_outage(): void
+    {
+        Route::get('wrong', fn () => DB::select('SELECT nothing_like_this'));
+        $this->get('/wrong')->assertStatus(500)->assertSee('Something broke here');
+    }
+}
