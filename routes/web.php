@@ -132,6 +132,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/', 'store')->name('store');
         Route::get('{person}/edit', 'edit')->name('edit');
         Route::put('{person}', 'update')->name('update');
+        Route::delete('{person}/second', 'endSecond')->name('second');
     });
 
     Route::controller(HandOverController::class)->prefix('hand-over')->middleware('can:prepare')->group(function (): void {

@@ -93,6 +93,18 @@ final class WayInTest extends TestCase
         self::assertSame(0, DB::table('recovery_codes')->count());
     }
 
+    public function test_an_owner_takes_off_what_somebody_has_lost(): void
+    {
+        $this->actingAs($this->house->clerk);
+        $this->setUpSecond($this->secret());
+        $this->delete("/people/{$this->house->clerk->id}/second")->assertForbidden();
+        $this->actingAs($this->house->owner)->get("/people/{$this->house->clerk->id}/edit")->assertSee('Their second factor');
+        $this->delete("/people/{$this->house->clerk->id}/second")->assertRedirect();
+        self::assertNull($this->house->clerk->refresh()->otp_secret);
+        self::assertSame($this->house->owner->id, DB::table('log')->where('event', 'second_factor_off')->value('user_id'));
+        $this->get("/people/{$this->house->clerk->id}/edit")->assertDontSee('Their second factor');
+    }
+
     public function test_sessions_are_seen_and_ended_each_by_whose_they_are(): void
     {
         $put = fn (string $id, User $of) => DB::table('sessions')->insert(['id' => $id, 'user_id' => $of->id, 'ip_address' => '198.51.100.7', 'user_agent' => "A Program {$id}", 'payload' => '', 'last_activity' => 1_790_000_000]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\People;
 
+use App\Actions\People\SecondFactor;
+use App\Http\SignedInRequest;
 use App\Models\User;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
@@ -40,6 +42,14 @@ final readonly class PersonController
     public function update(User $person, PersonRequest $request): RedirectResponse
     {
         return $this->save($person, $request);
+    }
+
+    /** For somebody who has lost what shows their codes, and their recovery codes too. */
+    public function endSecond(User $person, SecondFactor $second, SignedInRequest $request): RedirectResponse
+    {
+        $second->end($person, $request->person()->id);
+
+        return to_route('people.edit', $person)->with('told', __('people.second_off', ['who' => $person->name]));
     }
 
     /** Whoever changes in what they may is signed out everywhere. */

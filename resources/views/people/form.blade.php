@@ -14,4 +14,8 @@
         @error('may_sign_in')<p class="wrong">{{ $message }}</p>@enderror
         <p><button class="main">Save</button> <a class="button" href="{{ route('people.index') }}">Leave it</a></p>
     </form>
+    @if ($person->exists && $person->otp_secret !== null)
+        <section class="card" aria-labelledby="second"><h2 id="second">Their second factor</h2><p>A code is asked for after their password. Take it off only when they have lost what shows it, and their recovery codes too.</p>
+            <form method="post" action="{{ route('people.second', $person) }}">@csrf @method('delete')<p><button class="grave">Take it off</button></p></form></section>
+    @endif
 </x-layout>
