@@ -13,6 +13,8 @@ use Generator;
  */
 final readonly class CsvFile implements ListFile
 {
+    use BelowHeadings;
+
     private const START = 65_536;
 
     /** @param  list<string>  $headings */
@@ -53,22 +55,6 @@ final readonly class CsvFile implements ListFile
             $headings = $row->cells;
         }
         throw $headings === null ? ListError::empty() : ListError::noRows();
-    }
-
-    public function headings(): array
-    {
-        return $this->headings;
-    }
-
-    public function rows(): Generator
-    {
-        $first = true;
-        foreach ($this->all() as $row) {
-            if (! $first) {
-                yield $row;
-            }
-            $first = false;
-        }
     }
 
     /** @return Generator<int, ListRow> */

@@ -21,6 +21,8 @@ use ZipArchive;
  */
 final readonly class SheetFile implements ListFile
 {
+    use BelowHeadings;
+
     private const FILES = 2_000;
 
     /** Bytes unpacked, all files together: a million rows of a list of names stay below. */
@@ -54,22 +56,6 @@ final readonly class SheetFile implements ListFile
             $headings = $row->cells;
         }
         throw $headings === null ? ListError::empty() : ListError::noRows();
-    }
-
-    public function headings(): array
-    {
-        return $this->headings;
-    }
-
-    public function rows(): Generator
-    {
-        $first = true;
-        foreach ($this->all() as $row) {
-            if (! $first) {
-                yield $row;
-            }
-            $first = false;
-        }
     }
 
     /** @return bool whether it is ODS */
