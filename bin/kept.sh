@@ -13,10 +13,13 @@ COUNTS="SELECT c.relname || ' ' || (xpath('/row/n/text()', query_to_xml(format('
   FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind IN ('r', 'p') AND n.nspname = 'public' AND NOT c.relispartition ORDER BY c.relname"
 
 # The database at one instant, uploads with their digests, the key that secrets are encrypted with.
-keep_into() {
-  local file=$1 database=$2 work
-  work=$(mktemp -d "$DATA/keep.XXXXXX"); chmod 700 "$work"
-  PG_DUMP="$(PG_BIN)/pg_dump" WORK=$work PGHOST=127.0.0.1 PGPORT=$ACRE_DB_PORT PGUSER=acre_admin PGPASSWORD=$DB_ADMIN_PASSWORD PGDATABASE=$database psql -q -v ON_ERROR_STOP=1 <<SQL > "$work/counts" || { rm -rf "$work"; die "the database could not be read"; }
+# In a process of its own, so that what lies open meanwhile is gone however it ends.
+keep_into() (
+  file=$1 database=$2
+  work=$(mktemp -d "$DATA/keep.XXXXXX")
+  trap 'rm -rf "$work" "$file.part"' EXIT
+  chmod 700 "$work"
+  PG_DUMP="$(PG_BIN)/pg_dump" WORK=$work PGHOST=127.0.0.1 PGPORT=$ACRE_DB_PORT PGUSER=acre_admin PGPASSWORD=$DB_ADMIN_PASSWORD PGDATABASE=$database psql -q -v ON_ERROR_STOP=1 <<SQL > "$work/counts" || die "the database could not be read"
 \\pset tuples_only on
 \\pset format unaligned
 BEGIN ISOLATION LEVEL REPEATABLE READ;
@@ -26,20 +29,22 @@ SELECT pg_export_snapshot() AS snapshot \\gset
 $COUNTS;
 COMMIT;
 SQL
-  [ -s "$work/database.dump" ] || { rm -rf "$work"; die "the database could not be read"; }
+  [ -s "$work/database.dump" ] || die "the database could not be read"
   grep '^APP_KEY=' .env > "$work/key"
   mkdir -p "$LARAVEL_STORAGE_PATH/app"
   (cd "$LARAVEL_STORAGE_PATH" && find app -type f -print0 | sort -z | xargs -0r sha256sum) > "$work/files"
-  (umask 077; tar -cf - -C "$work" database.dump counts key files -C "$LARAVEL_STORAGE_PATH" app | php bin/seal.php seal > "$file.part") || { rm -rf "$work" "$file.part"; die "the file could not be written"; }
-  rm -rf "$work"
+  (umask 077; tar -cf - -C "$work" database.dump counts key files -C "$LARAVEL_STORAGE_PATH" app | php bin/seal.php seal > "$file.part") || die "the file could not be written"
   mv "$file.part" "$file"
-}
+)
 
 # Opens a kept file into a new folder, whose path is left in OPENED, and checks every upload against its digest.
+# The folder is gone when the process ends that opened it.
 open_kept() {
-  OPENED=$(mktemp -d "$DATA/kept.XXXXXX"); chmod 700 "$OPENED"
-  php bin/seal.php open < "$1" > "$OPENED/tar" || { rm -rf "$OPENED"; return 1; }
-  tar -xf "$OPENED/tar" -C "$OPENED" && rm "$OPENED/tar" && (cd "$OPENED" && { [ ! -s files ] || sha256sum --quiet -c files; }) || { rm -rf "$OPENED"; return 1; }
+  OPENED=$(mktemp -d "$DATA/kept.XXXXXX")
+  trap 'rm -rf "$OPENED"' EXIT
+  chmod 700 "$OPENED"
+  php bin/seal.php open < "$1" > "$OPENED/tar" || return 1
+  tar -xf "$OPENED/tar" -C "$OPENED" && rm "$OPENED/tar" && (cd "$OPENED" && { [ ! -s files ] || sha256sum --quiet -c files; })
 }
 
 # Restores what was opened into a database, and compares the rows of each table with what was kept.
@@ -52,17 +57,16 @@ restore_into() {
 }
 
 # The whole way back, into a throwaway database, with the chain of proofs walked in it.
-rehearse() {
+rehearse() (
   open_kept "$1" || return 1
-  local code=0 key
+  code=0
   key=$(sed 's/^APP_KEY=//' "$OPENED/key")
   restore_into acre_rehearsal || code=1
   [ $code = 1 ] || APP_CONFIG_CACHE=$OPENED/none DB_DATABASE=acre_rehearsal APP_KEY=$key as_run env APP_CONFIG_CACHE="$OPENED/none" DB_DATABASE=acre_rehearsal APP_KEY="$key" php artisan acre:verify || code=1
   sql -d postgres -c "DROP DATABASE IF EXISTS acre_rehearsal WITH (FORCE)"
   [ $code = 1 ] || say "$(awk '{ rows += $2 } END { print NR " tables with " rows " rows" }' "$OPENED/counts") and $(wc -l < "$OPENED/files") uploads came back as they were kept."
-  rm -rf "$OPENED"
   return $code
-}
+)
 
 keep() {
   local file=${1:-}
@@ -84,11 +88,10 @@ bring_back() {
   open_kept "$file" || die "nothing was changed"
   step "stopping pages and workers"
   control stop 'web:*' 'workers:*' >/dev/null
-  restore_into acre || die "the database could not be restored; $OPENED holds what was opened"
+  restore_into acre || die "the database could not be restored: $file is whole, and the house is closed until it is brought back"
   rm -rf "$LARAVEL_STORAGE_PATH/app"
   mv "$OPENED/app" "$LARAVEL_STORAGE_PATH/app"
   sed -i "s|^APP_KEY=.*|$(cat "$OPENED/key")|" .env
-  rm -rf "$OPENED"
   load_settings; folders
   make_roles
   migrate

@@ -39,10 +39,11 @@ final class Given
         LateTerms $terms = new LateTerms,
         string $now = self::NOW,
         Lock $lock = Lock::Off,
+        ?string $missing = null,
     ): Lifecycle {
         $domain = DomainName::of($name);
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);
-        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent);
+        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing));
 
         return Lifecycle::of($facts, $terms, self::rulebook()->for($domain->suffix(), Instant::of($now)), Instant::of($now));
     }

@@ -18,6 +18,7 @@ use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Registration;
 use App\Models\User;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
@@ -176,5 +177,38 @@ final class DeedsInBooksTest extends TestCase
         $page = (string) $this->get("/deeds/give_to_client?of={$of}&client={$this->house->harrow->id}")->assertSeeInOrder(['1 can’t:', 'bell.com', '301 names more, judged as those above', '600 of 601 can go now'], false)->getContent();
         self::assertSame(300, substr_count($page, '<th scope="row">'));
         self::assertSame(601, substr_count((string) $this->get("/deeds/give_to_client?of={$of}&client={$this->house->harrow->id}&rows=all")->getContent(), '<th scope="row">'));
+    }
+
+    public function test_undone_once_there_is_nothing_to_undo_again(): void
+    {
+        $this->house->name('one.com');
+        $this->press('/deeds/change_intent?name=one.com&intent=lapse');
+        $docket = Docket::query()->sole();
+        $this->press("/deeds/take_back?docket={$docket->id}")->assertRedirect();
+        $this->get("/deeds/take_back?docket={$docket->id}")->assertSee('Somebody has changed it since')->assertDontSee('name="act"', false);
+        $this->get('/deeds/take_back?docket=999999')->assertRedirect('/sheaf');
+        // What happened outside can't be undone in our books.
+        $handed = Docket::query()->create(['token' => House::token(), 'deed' => 'hand_over', 'state' => 'prepared', 'terms' => $this->house->terms()->pack(), 'digest' => '', 'prepared_by' => $this->house->clerk->id, 'prepared_on' => Instant::of('2026-10-06')]);
+        $this->get("/deeds/take_back?docket={$handed->id}")->assertRedirect('/sheaf');
+    }
+
+    public function test_a_clerk_can_not_settle_by_what_a_form_says(): void
+    {
+        $this->house->name('one.com');
+        $this->actingAs($this->house->clerk)->get('/deeds/change_intent?name=one.com&intent=lapse')->assertSee('Prepare: ')->assertDontSee('value="settle"', false);
+        $shown = Crypt::encryptString((string) json_encode([Name::query()->sole()->id]));
+        $this->post('/deeds/change_intent', ['name' => 'one.com', 'intent' => 'lapse', 'token' => House::token(), 'shown' => $shown, 'act' => 'settle'])->assertForbidden();
+        self::assertSame(0, Docket::query()->count());
+        self::assertSame(Intent::WhenTold, Registration::query()->sole()->intent);
+    }
+
+    public function test_more_than_was_shown_is_never_done(): void
+    {
+        $this->house->name('one.com');
+        $two = $this->house->name('two.com');
+        $this->gather(array_values(Name::query()->get()->all()));
+        $shown = Crypt::encryptString((string) json_encode([$two->id]));
+        $this->actingAs($this->house->steward)->post('/deeds/change_intent', ['of' => 'sheaf', 'intent' => 'lapse', 'token' => House::token(), 'shown' => $shown, 'act' => 'settle'])->assertSessionHasErrors('deed');
+        self::assertSame(0, Docket::query()->count());
     }
 }

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
+use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Names\GiveWords;
 use App\Models\Account;
@@ -245,6 +246,71 @@ final class ImportTest extends TestCase
         $this->get('/names/peal.org')->assertDontSee('Its account was listed whole');
         $this->get("/bring-in/{$import->id}")->assertSee('What the list made is gone');
         $this->post("/bring-in/{$import->id}/take-back")->assertForbidden();
+    }
+
+    public function test_taking_back_that_was_killed_goes_on_and_a_reader_may_not(): void
+    {
+        config(['house.import_chunk' => 10]);
+        $rows = implode("\n", array_map(fn (int $number): string => "bell-{$number}.com,2027-11-02", range(1, 35)));
+        $import = $this->bring("name,ends\n{$rows}\nbad_name.com,2027-11-02\n");
+        $this->actingAs($this->house->reader)->post("/bring-in/{$import->id}/take-back")->assertForbidden();
+        $import->update(['state' => ImportState::Undoing]);
+        $chunks = 0;
+        DB::listen(function (QueryExecuted $query) use (&$chunks): void {
+            if (str_starts_with($query->sql, 'update "imports" set "rows_written"') && ++$chunks === 3) {
+                throw new RuntimeException('killed');
+            }
+        });
+        try {
+            app(TakeBackImport::class)->handle($import);
+            self::fail('It was not killed.');
+        } catch (RuntimeException $e) {
+            self::assertSame('killed', $e->getMessage());
+        }
+        self::assertSame([15, 15, 15], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count()]);
+        app(TakeBackImport::class)->handle($import->fresh() ?? $import);
+        self::assertSame([0, 0, 0, 0], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written]);
+        self::assertSame(1, DB::table('import_rows')->where('verdict', 'refused')->count());
+    }
+
+    public function test_what_is_touched_while_a_list_is_taken_back_stays_and_is_told(): void
+    {
+        $import = $this->bring("name,ends\nbell.com,2027-11-02\npeal.org,2027-11-02\n");
+        $import->update(['state' => ImportState::Undoing]);
+        Registration::query()->whereRelation('name', 'ascii', 'bell.com')->increment('version');
+        app(TakeBackImport::class)->handle($import);
+        self::assertSame(['bell.com'], Name::query()->pluck('ascii')->all());
+        $this->actingAs($this->house->clerk)->get("/bring-in/{$import->id}")->assertSee('1 name was touched while the list was taken back');
+    }
+
+    public function test_of_two_writers_each_writes_its_own_lines_and_the_last_says_that_it_is_done(): void
+    {
+        config(['house.import_chunk' => 10]);
+        $rows = implode("\n", array_map(fn (int $number): string => "bell-{$number}.com,2027-11-02", range(1, 25)));
+        $import = $this->match($this->upload("name,ends\n{$rows}\n", $this->house->ours->id));
+        $import->update(['state' => ImportState::Writing, 'rows_total' => 25]);
+        $other = Import::query()->findOrFail($import->id);
+        // The second one begins while the first is between two chunks.
+        $begun = false;
+        DB::listen(function (QueryExecuted $query) use (&$begun, $other): void {
+            if (! $begun && DB::transactionLevel() === 2 && str_starts_with($query->sql, 'update "imports" set "rows_written"')) {
+                $begun = true;
+                app(WriteImport::class)->handle($other);
+            }
+        });
+        app(WriteImport::class)->handle($import);
+        self::assertSame([25, 25, 25], [Name::query()->count(), $import->refresh()->rows_written, DB::table('log')->where('event', 'brought_in')->count()]);
+        self::assertSame(ImportState::Done, $import->state);
+    }
+
+    public function test_a_whole_list_without_a_readable_line_deletes_nothing(): void
+    {
+        $this->house->name('bell.com');
+        $import = $this->bring("name,ends\nnot a name,2027-11-02\n", whole: true);
+        $this->get("/bring-in/{$import->id}?verdict=missing")->assertSee('1 missing')->assertSee('bell.com');
+        self::assertSame(1, Name::query()->count());
+        $this->post("/bring-in/{$import->id}/take-back");
+        $this->get('/names/bell.com')->assertDontSee('Its account was listed whole');
     }
 
     public function test_what_something_else_has_touched_keeps_a_list_from_being_taken_back(): void

@@ -45,6 +45,16 @@ final class MatchColumns
             }
         }
 
+        if (! in_array(ImportField::Name, $found, true)) {
+            // Where no value is a name at all, the heading is what there is; each line then says what is wrong with it.
+            foreach ($headings as $column => $heading) {
+                if ($found[$column] === ImportField::Raw && in_array(self::plain($heading), ImportField::Name->headings(), true)) {
+                    $found[$column] = ImportField::Name;
+                    break;
+                }
+            }
+        }
+
         return array_values($this->dates($found, $values));
     }
 
@@ -75,7 +85,7 @@ final class MatchColumns
      */
     private function byHeading(string $heading, array $values, array $taken): ?ImportField
     {
-        $plain = (string) preg_replace('/[^\p{L}\p{N}]+/u', '', mb_strtolower($heading));
+        $plain = self::plain($heading);
         foreach (ImportField::cases() as $field) {
             if (in_array($plain, $field->headings(), true) && ($field->mayRepeat() || ! in_array($field, $taken, true)) && ($values === [] || $field === ImportField::Statuses || $this->fits($field, $values, self::BEARS_OUT))) {
                 // Registrars' own words stand among statuses, so that heading is believed.
@@ -131,6 +141,11 @@ final class MatchColumns
         };
 
         return count(array_filter($values, $is)) >= $share * count($values);
+    }
+
+    private static function plain(string $heading): string
+    {
+        return (string) preg_replace('/[^\p{L}\p{N}]+/u', '', mb_strtolower($heading));
     }
 
     private static function isName(string $value): bool

@@ -30,14 +30,15 @@ final readonly class CarryDeed
     {
         $ids = $request->names($this->gather) ?? [];
         Name::query()->whereIn('id', $ids)->get()->each(fn (Name $name) => Gate::authorize('change', $name));
+        $settles = $request->string('act')->toString() === 'settle';
+        if ($settles) {
+            Gate::authorize(Right::Settle->value);
+        }
         $docket = $this->prepare->handle(
             $request->person(), $request->string('token')->toString(), $deed, $request->without() === [] ? $ids : array_values(array_intersect($ids, $shown)), $terms, $shown,
         );
-        if ($request->string('act')->toString() === 'settle') {
-            Gate::authorize(Right::Settle->value);
-            if (Gate::allows('settle', $docket)) {
-                $this->settle->handle($request->person(), $docket);
-            }
+        if ($settles && Gate::allows('settle', $docket)) {
+            $this->settle->handle($request->person(), $docket);
         }
         if ($request->word('of') === 'sheaf') {
             $this->gather->remove($request->person(), $shown);

@@ -74,6 +74,24 @@ final class StandingTest extends TestCase
         self::assertFalse($tells(Given::life('bell.de', lock: Lock::Off)));
     }
 
+    public function test_a_name_that_its_accounts_list_was_without_is_told_before_everything_that_only_costs(): void
+    {
+        $standing = Standing::of(Given::life(missing: '2026-10-05', terms: Given::terms()));
+        self::assertSame(LifecycleFinding::NotInList, $standing->findings[0]->tag);
+        self::assertSame('2026-10-05', $standing->findings[0]->with['since'] instanceof Instant ? $standing->findings[0]->with['since']->date() : null);
+        // It makes a calm name one to look at, and takes nothing from a grave one.
+        self::assertSame([Severity::Soon, Severity::Calm], [$standing->severity, Standing::of(Given::life(terms: Given::terms()))->severity]);
+        self::assertSame(Severity::Grave, Standing::of(Given::life(ends: '2026-09-22', missing: '2026-10-05'))->severity);
+    }
+
+    /** ICANN's transfer policy: sixty days after creation and after a transfer. */
+    public function test_a_name_is_held_until_the_last_of_its_holds_ends(): void
+    {
+        self::assertNull(Standing::of(Given::life())->heldUntil());
+        self::assertSame('2026-10-19', Standing::of(Given::life(created: '2026-08-20'))->heldUntil()?->date());
+        self::assertSame('2026-11-19', Standing::of(Given::life(created: '2026-08-20', moved: '2026-09-20'))->heldUntil()?->date());
+    }
+
     public function test_findings_stand_dearest_first(): void
     {
         $standing = Standing::of(Given::life(ends: '2026-11-30', intent: Intent::ByItself, moved: '2026-08-20', statuses: [Status::ClientHold], lock: Lock::On, terms: Given::terms()));
