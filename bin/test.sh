@@ -52,16 +52,24 @@ round_trip() {
   rm -f "$kept"
 }
 
+# Runs tests as somebody, and adds to `code` and `records`.
+phpunit() {
+  local as=$1 record=$LARAVEL_STORAGE_PATH/junit-$2.xml; shift 2
+  step "tests: $*"
+  records+=("$record")
+  DB_DATABASE=acre_test $as php -d memory_limit=1G vendor/bin/phpunit "$@" --log-junit "$record" || code=$?
+}
+
 run_tests() {
-  local part='' all=no suites groups=(--exclude-group published) started=$SECONDS
+  local part='' all=no suites faults=no groups=(--exclude-group published) started=$SECONDS
   while [ $# -gt 0 ]; do case $1 in --all) all=yes ;; *) part=$1 ;; esac; shift; done
   case $part in
-    '') suites=Core,Wire,Feature,Reference,Browser ;;
+    '') suites=Core,Wire,Feature,Reference,Browser; faults=light ;;
     core) suites=Core,Wire ;;
     feature) suites=Feature ;;
     browser) suites=Browser ;;
     reference) suites=Reference ;;
-    faults) suites=Faults ;;
+    faults) suites=''; faults=heavy ;;
     *) die "there is no part '$part': core, feature, browser, reference or faults." ;;
   esac
   load_settings
@@ -74,14 +82,16 @@ run_tests() {
   fi
   test_stack test
   fresh_database acre_test
-  case $suites in *Browser*|*Faults*) serve_demo ;; esac
-  step "tests: $suites"
-  local code=0 as=as_run
-  # The heavy tests kill what other users' processes are, and ask the supervisor, whose socket is its starter's.
-  [ "$part" != faults ] || as=env
-  DB_DATABASE=acre_test $as php -d memory_limit=1G vendor/bin/phpunit --testsuite="$suites" "${groups[@]}" --log-junit "$LARAVEL_STORAGE_PATH/junit.xml" || code=$?
-  case $suites in *Browser*|*Faults*) round_trip || code=1 ;; esac
-  php bin/counts.php "$LARAVEL_STORAGE_PATH/junit.xml" $((SECONDS - started)) || code=1
+  if [[ $suites = *Browser* || $faults = heavy ]]; then serve_demo; fi
+  local code=0 records=()
+  if [ -n "$suites" ]; then phpunit as_run first --testsuite="$suites" "${groups[@]}"; fi
+  # What kills other users' processes and asks the supervisor must be its starter.
+  case $faults in
+    light) phpunit env faults --testsuite=Faults --exclude-group=heavy ;;
+    heavy) phpunit env faults --testsuite=Faults ;;
+  esac
+  [ $faults = no ] || round_trip || code=1
+  php bin/counts.php $((SECONDS - started)) "${records[@]}" || code=1
   exit $code
 }
 

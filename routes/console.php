@@ -6,6 +6,7 @@ use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\WorkImport;
+use App\Support\HouseSettings;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schedule;
 
@@ -13,7 +14,8 @@ use Illuminate\Support\Facades\Schedule;
 Schedule::call(fn (MakeStandings $standings) => $standings->due())->everyMinute()->name('standings')->withoutOverlapping();
 
 // By the house's own clock. Sent again within the hour, it only sends what was not sent.
-Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly()->between('5:00', '7:00')->name('morning')->withoutOverlapping();
+Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly()
+    ->when(fn (HouseSettings $house): bool => in_array((int) (new DateTimeImmutable('now', $house->zone()))->format('G'), [5, 6, 7], true))->name('morning')->withoutOverlapping();
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

@@ -29,6 +29,7 @@ use App\Queries\Roll\ReadRoll;
 use App\Queries\Roll\RollFilter;
 use App\Queries\Roll\Sort;
 use App\Queries\Rounds\ReadRounds;
+use App\Support\Helper;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
@@ -40,7 +41,6 @@ use Illuminate\Support\Facades\View;
 use Illuminate\Support\Str;
 use Illuminate\Support\ViewErrorBag;
 use RuntimeException;
-use Symfony\Component\Process\Process;
 
 /** Measures, in medians of several runs: the Roll's pages as it grows, the core, and making the standings again. */
 final class Bench extends Command
@@ -148,10 +148,12 @@ final class Bench extends Command
 
     private function standings(MakeStandings $standings): void
     {
-        $standings->staleByRulebook(all: true);
+        $all = $standings->staleByRulebook(all: true);
         $start = hrtime(true);
-        $made = $standings->due();
-        $this->line(sprintf('All %s standings made again in %.1f s.', number_format($made), (hrtime(true) - $start) / 1e9));
+        $helper = Helper::start('acre:standings');
+        $standings->due();
+        $helper->wait();
+        $this->line(sprintf('All %s standings made again in %.1f s, by two workers.', number_format($all), (hrtime(true) - $start) / 1e9));
     }
 
     private function docket(PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin, Instant $now): void
@@ -194,20 +196,12 @@ final class Bench extends Command
         $import->update(['state' => ImportState::Writing]);
         $start = hrtime(true);
         // Two workers, as the queue has them.
-        $workers = [$this->worker($import), $this->worker($import)];
+        $workers = [Helper::start('acre:work-list', (string) $import->id), Helper::start('acre:work-list', (string) $import->id)];
         foreach ($workers as $worker) {
             $worker->wait();
         }
         $this->line(sprintf('And written in %.1f s: %s.', (hrtime(true) - $start) / 1e9, $import->refresh()->state->value));
         Storage::delete($path);
-    }
-
-    private function worker(Import $import): Process
-    {
-        $worker = new Process([PHP_BINARY, base_path('artisan'), 'acre:work-list', (string) $import->id], timeout: null);
-        $worker->start();
-
-        return $worker;
     }
 
     private function median(callable $do): float

@@ -8,6 +8,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Standings\MakeStandings;
 use App\Support\Dates;
+use App\Support\Helper;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -23,7 +24,7 @@ final class Clock extends Command
     {
         $to = $this->argument('to');
         if (! is_string($to)) {
-            $this->line('The house’s clock shows '.Dates::exact($clock->now()).' UTC.');
+            $this->line('The house’s clock shows '.Dates::exact($clock->now()).'.');
 
             return self::SUCCESS;
         }
@@ -48,8 +49,10 @@ final class Clock extends Command
             return self::INVALID;
         }
         $clock->set($instant);
-        $made = $standings->due(fn (int $sofar) => $this->output->write("\r{$sofar} standings made again"));
-        $this->line(($made > 0 ? "\n" : '').'The house’s clock shows '.Dates::exact($clock->now()).' UTC.');
+        $helper = Helper::start('acre:standings');
+        $made = $standings->due(fn (int $sofar) => $this->output->write("\r{$sofar} standings made again here, about as many beside"));
+        $helper->wait();
+        $this->line(($made > 0 ? "\n" : '').'The house’s clock shows '.Dates::exact($clock->now()).'.');
 
         return self::SUCCESS;
     }

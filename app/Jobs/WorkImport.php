@@ -10,6 +10,7 @@ use App\Actions\Imports\WriteImport;
 use App\Models\Import;
 use App\Models\ImportState;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -63,10 +64,12 @@ final class WorkImport implements ShouldQueue
             ->update(['failure' => is_string($said) ? $said : 'died']);
     }
 
-    /** Lists that were being worked on and whose job was lost. */
+    /** Lists that should be worked on and whose seats nobody holds: their job waits, or was lost with its worker. */
     public static function sweep(): void
     {
-        Import::query()->whereIn('state', ImportState::WORKING)->where('updated_at', '<', gmdate('c', time() - 20))
+        Import::query()->whereIn('state', ImportState::WORKING)
+            ->whereNotExists(fn (Builder $lock) => $lock->from('pg_locks')->where('locktype', 'advisory')->whereIn('classid', [3, 4])->whereColumn('objid', 'imports.id')
+                ->whereRaw('database = (SELECT oid FROM pg_database WHERE datname = current_database())'))
             ->toBase()->pluck('id')->each(fn (mixed $id) => self::dispatch(is_int($id) ? $id : 0));
     }
 }

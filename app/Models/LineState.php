@@ -19,8 +19,10 @@ enum LineState: string
     case Refused = 'refused';
     case CalledOff = 'called_off';
 
+    public const OPEN = [self::Prepared, self::Waiting, self::Begun];
+
     public function isOpen(): bool
     {
-        return $this === self::Prepared || $this === self::Waiting || $this === self::Begun;
+        return in_array($this, self::OPEN, true);
     }
 }

@@ -12,7 +12,9 @@ use App\Actions\Names\GatherNames;
 use App\Models\Right;
 use App\Models\User;
 use App\Queries\Names\CaseFiles;
+use App\Support\Fault;
 use App\Support\HouseSettings;
+use App\Support\HouseTranslator;
 use App\Support\TradeClock;
 use App\View\CurrentSheaf;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -21,11 +23,13 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobProcessing;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
+use Illuminate\Translation\Translator;
 use PDO;
 
 final class HouseServiceProvider extends ServiceProvider
@@ -42,6 +46,7 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->bind(GatherNames::class, fn (Application $app): GatherNames => new GatherNames($app->make(Connection::class), config()->integer('house.selection_limit')));
         $this->app->when([ReadImport::class, WriteImport::class, TakeBackImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
         $this->app->scoped(HouseSettings::class);
+        $this->app->extend('translator', fn (Translator $translator, Application $app): Translator => new HouseTranslator($translator->getLoader(), $translator->getLocale(), fn (): HouseSettings => $app->make(HouseSettings::class)));
         $this->app->when(ReadImport::class)->needs('$currency')->give(fn (Application $app): string => $app->make(HouseSettings::class)->currency());
         $this->app->when(ReadImport::class)->needs('$limit')->giveConfig('house.import_rows');
         $this->app->bind(CaseFiles::class, fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')));
@@ -67,6 +72,11 @@ final class HouseServiceProvider extends ServiceProvider
 
             return [Limit::perMinute(5)->by('second:'.(is_scalar($who) ? $who : '')), Limit::perMinute(30)->by('second-from:'.$request->ip())];
         });
+
+        $fault = Fault::planned();
+        if ($fault !== null) {
+            DB::listen(fn () => $fault->arrive(Fault::STATEMENT));
+        }
 
         // A worker lives long: what the clock was set to meanwhile must reach it.
         Event::listen(JobProcessing::class, fn () => $this->app->make(TradeClock::class)->forget());

@@ -7,13 +7,16 @@ namespace App\Support;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
 
-/** Dates as people read them. */
+/**
+ * Dates as people read them, written as the house writes them. A day is the trade's own, in UTC, wherever the house is;
+ * a time of day is the house's, and says its zone.
+ */
 final class Dates
 {
     /** `6 Oct 2026` */
     public static function full(Instant $instant): string
     {
-        return gmdate('j M Y', $instant->epoch);
+        return gmdate(self::house()->dates()->format(), $instant->epoch);
     }
 
     /** `6 Oct` within the year around today, `6 Oct 2028` beyond it. */
@@ -21,12 +24,24 @@ final class Dates
     {
         $days = $today->daysUntil($instant);
 
-        return $days > -180 && $days < 330 ? gmdate('j M', $instant->epoch) : self::full($instant);
+        return $days > -180 && $days < 330 ? self::short($instant) : self::full($instant);
     }
 
-    /** With the time of day where it is known: `6 Oct 2026, 09:00` */
+    /** `6 Oct` */
+    public static function short(Instant $instant): string
+    {
+        return gmdate(self::house()->dates()->short(), $instant->epoch);
+    }
+
+    /** With the time of day where it is known: `6 Oct 2026, 09:00 UTC` */
     public static function exact(Instant $instant): string
     {
-        return $instant->precision === Precision::Day ? self::full($instant) : gmdate('j M Y, H:i', $instant->epoch);
+        return $instant->precision === Precision::Day ? self::full($instant)
+            : $instant->toDateTime()->setTimezone(self::house()->zone())->format(self::house()->dates()->format().', H:i T');
+    }
+
+    private static function house(): HouseSettings
+    {
+        return app(HouseSettings::class);
     }
 }

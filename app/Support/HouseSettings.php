@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use DateTimeZone;
 use Illuminate\Database\Connection;
 
 /** What the house has set for itself; read once a page or job. */
@@ -40,6 +41,38 @@ final class HouseSettings
         $set = $this->all()['four_eyes'] ?? null;
 
         return is_int($set) ? $set : null;
+    }
+
+    /** Of times of day; days are the trade's, in UTC. */
+    public function zone(): DateTimeZone
+    {
+        $set = $this->all()['zone'] ?? null;
+
+        return new DateTimeZone(is_string($set) && in_array($set, DateTimeZone::listIdentifiers(), true) ? $set : 'UTC');
+    }
+
+    public function dates(): DateStyle
+    {
+        $set = $this->all()['dates'] ?? null;
+
+        return (is_string($set) ? DateStyle::tryFrom($set) : null) ?? DateStyle::Words;
+    }
+
+    /** What those we serve are called. */
+    public function served(): Served
+    {
+        $set = $this->all()['served'] ?? null;
+
+        return (is_string($set) ? Served::tryFrom($set) : null) ?? Served::Client;
+    }
+
+    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string} as its form has them */
+    public function stand(): array
+    {
+        return [
+            'currency' => $this->currency(), 'letterhead' => implode("\n", $this->letterhead()), 'four_eyes' => $this->fourEyes(),
+            'zone' => $this->zone()->getName(), 'dates' => $this->dates()->value, 'served' => $this->served()->value,
+        ];
     }
 
     /** @param  array<string, string|int|null>  $settings */

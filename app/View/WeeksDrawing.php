@@ -61,7 +61,7 @@ final readonly class WeeksDrawing
         }
         $weeks = $weekends = [];
         for ($place = 0; $place < self::DAYS; $place += 7) {
-            $weeks[] = ['x' => round($place * $width, 1), 'text' => gmdate('j M', $first->plusDays($place)->epoch)];
+            $weeks[] = ['x' => round($place * $width, 1), 'text' => Dates::short($first->plusDays($place))];
             $weekends[] = round(($place + 5) * $width, 1);
         }
         $parts = array_map(fn (string $section, int $count): string => $count.' '.mb_strtolower(self::word($section)), array_keys($told), $told);

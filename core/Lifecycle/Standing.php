@@ -179,10 +179,12 @@ final readonly class Standing
                 continue;
             }
             // How loudly a date is told changes so many whole days before it.
-            foreach ([$at->toDay()->plusDays(-self::SOON), $at->toDay()->plusDays(-self::GRAVE), $at] as $change) {
-                if ($change->epoch > $now && ($least === null || $change->epoch < $least->epoch)) {
-                    $least = $change;
-                }
+            $day = $at->toDay();
+            $soon = $day->plusDays(-self::SOON);
+            $grave = $day->plusDays(-self::GRAVE);
+            $change = $soon->epoch > $now ? $soon : ($grave->epoch > $now ? $grave : $at);
+            if ($least === null || $change->epoch < $least->epoch) {
+                $least = $change;
             }
         }
 

@@ -18,11 +18,11 @@ return [
         'twice' => 'Line :line has this name already.',
         'no_account' => 'Neither the line nor the page says in which account it is.',
         'other_account' => 'On the Roll it is in :account. A file does not move a name: hand it over, or correct the file.',
-        'other_client' => 'On the Roll it is held for :client. A file does not give a name to another client.',
+        'other_client' => 'On the Roll it is held for :client. A file does not give a name to another :served.',
         'not_created' => ':what was not to be created, so the line has nowhere to go.',
     ],
     'field' => [
-        'name' => 'the name', 'created' => 'registered on', 'ends' => 'ends on', 'moved' => 'came from another registrar on', 'account' => 'account number', 'client' => 'client',
+        'name' => 'the name', 'created' => 'registered on', 'ends' => 'ends on', 'moved' => 'came from another registrar on', 'account' => 'account number', 'client' => ':served',
         'registrant' => 'registrant', 'mailbox' => 'registrant’s mailbox', 'reference' => 'the registrar’s own number', 'intent' => 'renews by itself (yes or no)', 'lock' => 'transfer lock (yes or no)',
         'statuses' => 'status', 'disclosure' => 'public record (privacy: yes or no)', 'renewal' => 'what renewing costs', 'servers' => 'name server', 'words' => 'words', 'missing' => 'missing from the list since', 'registrar' => 'registrar', 'left_out' => 'left out', 'raw' => 'kept as it is',
     ],

@@ -17,7 +17,7 @@ return [
     'facts_changed' => 'What is known of it was changed',
     'begun' => 'A handover began',
     'stopped' => 'Something that was to be done to it could not be',
-    'give_to_client' => 'Held for another client from now on',
+    'give_to_client' => 'Held for another :served from now on',
     'change_intent' => 'What is to happen at its end was changed',
     'change_words' => 'Its words were changed',
     'take_back' => 'What a docket did was undone',

@@ -18,7 +18,7 @@ return [
     'finding' => [
         'lifecycle_lock_off' => 'the lock is off, and it is not moving', 'lifecycle_may_not_move' => 'it may not go to another registrar yet', 'lifecycle_on_hold' => 'it is on hold',
         'lifecycle_renews_at_unknown_price' => 'it renews at a price not written down', 'lifecycle_charge_unconfirmed' => 'its charge is not confirmed',
-        'lifecycle_presumed_renewed' => 'it is presumed renewed', 'lifecycle_asked_too_late' => 'the client should have said', 'lifecycle_default_rules' => 'the rulebook lacks its suffix',
+        'lifecycle_presumed_renewed' => 'it is presumed renewed', 'lifecycle_asked_too_late' => 'the :served should have said', 'lifecycle_default_rules' => 'the rulebook lacks its suffix',
         'movement_under_way' => 'it is moving',
     ],
     'column' => [

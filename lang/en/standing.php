@@ -8,7 +8,7 @@ return [
         'charge' => ['plain' => ':at', 'sum' => ':at, :sum', 'lesser' => 'renews by itself'],
         'charge_unconfirmed' => ['plain' => 'Ends :at, charge unseen', 'lesser' => 'was to renew by itself'],
         'ends' => ['plain' => 'Ends :at', 'sum' => 'Ends :at, :sum', 'lesser' => 'renewed when told'],
-        'ask_client' => ['plain' => 'Client to say by :at', 'lesser' => 'ends :ends'],
+        'ask_client' => ['plain' => ':Served to say by :at', 'lesser' => 'ends :ends'],
         'lapses' => ['plain' => 'Lapses on :at', 'lesser' => 'meant to lapse'],
         'presumed' => ['plain' => 'Renewed, or late', 'lesser' => 'ended :ends; not confirmed'],
         'late_plain' => ['plain' => 'Late: renew by :at', 'sum' => ':sum to :at', 'then' => ':sum to :at, then :late', 'lesser' => 'ended :ends'],

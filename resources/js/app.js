@@ -1,3 +1,4 @@
 import './ready.js';
 import './sheaf.js';
 import './deeds.js';
+import './key.js';

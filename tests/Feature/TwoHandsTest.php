@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Symfony\Component\Process\Process;
+use Tests\Until;
 
 /** What only two real connections can show: both see the same name free, and one of them wins. */
 final class TwoHandsTest extends TestCase
@@ -58,7 +59,7 @@ final class TwoHandsTest extends TestCase
 
             return $worker;
         }, $dockets);
-        $this->untilBothWait();
+        Until::so('the two workers at the lock', fn (): bool => DB::connection('owner')->table('pg_locks')->where('granted', false)->distinct()->count('pid') >= 2);
         DB::connection('owner')->rollBack();
         foreach ($workers as $worker) {
             self::assertSame(0, $worker->wait(), $worker->getErrorOutput().$worker->getOutput());
@@ -74,17 +75,5 @@ final class TwoHandsTest extends TestCase
             self::assertEquals(['docket' => ['count', $winner->docket_id]], array_intersect_key((array) $stopped->findings[0]['with'], ['docket' => 1]));
         }
         self::assertSame(2, Docket::query()->count());
-    }
-
-    private function untilBothWait(): void
-    {
-        // Asks the database until it sees both; bounded by its own patience and not by a guess at the machine's speed.
-        for ($tries = 0; $tries < 3000; $tries++) {
-            if (DB::connection('owner')->table('pg_locks')->where('granted', false)->distinct()->count('pid') >= 2) {
-                return;
-            }
-            DB::connection('owner')->select('SELECT pg_sleep(0.01)');
-        }
-        self::fail('The two workers never met at the lock.');
     }
 }

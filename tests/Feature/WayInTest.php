@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Time\Instant;
 use Acre\Wire\Otp\Totp;
 use App\Actions\Deeds\PrepareDocket;
 use App\Models\User;
+use App\Support\Dates;
 use App\Support\HouseSettings;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
@@ -14,6 +16,8 @@ use Tests\TestCase;
 /** One's own way in: sessions seen and ended, the second factor, what each role may; and the log that tells of it. */
 final class WayInTest extends TestCase
 {
+    private const SET = ['currency' => 'GBP', 'zone' => 'UTC', 'dates' => 'words', 'served' => 'client'];
+
     private House $house;
 
     protected function setUp(): void
@@ -139,12 +143,25 @@ final class WayInTest extends TestCase
         $this->actingAs($this->house->clerk)->get('/people/roles')->assertForbidden();
     }
 
+    public function test_an_administrator_has_departments_their_own_days_and_their_own_clock(): void
+    {
+        $this->house->name('bell.com', facts: ['intent' => 'ask_client', 'ends_on' => Instant::of('2026-10-30')]);
+        $this->actingAs($this->house->owner)->get('/roll')->assertSeeInOrder(['Find a name, account, client', 'every client', 'Client to say by']);
+        $this->put('/house', [...self::SET, 'zone' => 'Mars/Utopia', 'dates' => 'runes', 'served' => 'subjects'])->assertSessionHasErrors(['zone', 'dates', 'served']);
+        $this->put('/house', [...self::SET, 'zone' => 'Pacific/Auckland', 'dates' => 'iso', 'served' => 'department'])->assertSessionHasNoErrors();
+        $this->get('/roll')->assertSeeInOrder(['Find a name, account, department', 'every department', 'Department to say by'])->assertDontSee('every client');
+        $this->get('/clients')->assertSee('Departments')->assertSee('A department is not the same as the registrant');
+        // Half past nine in the evening of the sixth in UTC is the seventh there; a day stays the trade's.
+        self::assertSame('2026-10-07, 10:30 NZDT', Dates::exact(Instant::of('2026-10-06T21:30:00Z')));
+        self::assertSame(['2026-10-06', '10-06'], [Dates::exact(Instant::of('2026-10-06')), Dates::short(Instant::of('2026-10-06T21:30:00Z'))]);
+    }
+
     public function test_the_house_sets_its_currency_its_letterhead_and_four_eyes(): void
     {
         $this->actingAs($this->house->clerk)->get('/house')->assertForbidden();
         $this->actingAs($this->house->owner)->get('/house')->assertOk()->assertSee('GBP');
-        $this->from('/house')->put('/house', ['currency' => 'euro', 'letterhead' => 'x'])->assertSessionHasErrors('currency');
-        $this->put('/house', ['currency' => 'EUR', 'letterhead' => "Harrow & Tern\r\n1 Tern Lane", 'four_eyes' => '1'])->assertSessionHasNoErrors();
+        $this->from('/house')->put('/house', [...self::SET, 'currency' => 'euro', 'letterhead' => 'x'])->assertSessionHasErrors('currency');
+        $this->put('/house', [...self::SET, 'currency' => 'EUR', 'letterhead' => "Harrow & Tern\r\n1 Tern Lane", 'four_eyes' => '1'])->assertSessionHasNoErrors();
         $this->get("/clients/{$this->house->foundry->id}/sheet")->assertSeeInOrder(['Harrow &amp; Tern<br>', '1 Tern Lane', 'What we keep for'], false);
         $this->house->name('bell.com');
         $this->put('/names/bell.com', ['intent' => 'lapse', 'lock' => 'on', 'own_renewal' => '1.200,50', 'version' => 1])->assertSessionHasNoErrors();

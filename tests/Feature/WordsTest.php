@@ -82,6 +82,6 @@ final class WordsTest extends TestCase
         $today = Instant::of('2026-10-06');
         self::assertSame('19 Oct', Dates::near(Instant::of('2026-10-19'), $today));
         self::assertSame('28 Mar 2028', Dates::near(Instant::of('2028-03-28'), $today));
-        self::assertSame('6 Oct 2026, 09:00', Dates::exact(Instant::of('2026-10-06T09:00:00Z')));
+        self::assertSame('6 Oct 2026, 09:00 UTC', Dates::exact(Instant::of('2026-10-06T09:00:00Z')));
     }
 }

@@ -13,6 +13,7 @@ use App\Models\LineState;
 use App\Models\Name;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -46,6 +47,7 @@ final readonly class BeginDocketLines
             $ids = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Waiting)->orderBy('name_id')->toBase()->pluck('id');
             foreach ($ids->chunk(self::TOGETHER) as $chunk) {
                 $this->database->transaction(fn () => $this->begin(array_values(array_filter($chunk->all(), is_int(...)))));
+                Failpoint::LinesBegun->reach();
             }
             $this->close->ifAllEnded($docketId);
         } finally {
@@ -53,11 +55,12 @@ final readonly class BeginDocketLines
         }
     }
 
-    /** Settled dockets with waiting lines whose job was lost. */
+    /** Settled dockets whose job was lost, with waiting lines or with none open and no proof yet. */
     public function sweep(): void
     {
-        $ids = Docket::query()->where('state', DocketState::Settled)
-            ->whereHas('lines', fn ($lines) => $lines->where('state', LineState::Waiting))->toBase()->pluck('id');
+        $ids = Docket::query()->where('state', DocketState::Settled)->where(fn ($lost) => $lost
+            ->whereHas('lines', fn ($lines) => $lines->where('state', LineState::Waiting))
+            ->orWhereDoesntHave('lines', fn ($lines) => $lines->whereIn('state', LineState::OPEN)))->toBase()->pluck('id');
         foreach ($ids as $id) {
             $this->handle(is_int($id) ? $id : 0);
         }
@@ -77,15 +80,19 @@ final readonly class BeginDocketLines
         $lines = DocketLine::query()->with('docket')->whereIn('id', $lineIds)->where('state', LineState::Waiting)->orderBy('name_id')->lockForUpdate()->get();
         $names = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
         Name::query()->whereIn('id', $names)->orderBy('id')->lockForUpdate()->get();
+        Failpoint::LinesLocked->reach();
         $now = $this->clock->now();
         $files = $this->files->of($names, $now);
         $entries = [];
         foreach ($lines as $line) {
             $event = $this->beginOne($line, $files[$line->name_id] ?? null, $now);
             $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $line->docket_id, 'deed' => $line->docket->deed]];
+            Failpoint::LineBegun->reach();
         }
         $this->standings->of($names);
+        Failpoint::LinesStandingsMade->reach();
         $this->log->writeMany($entries, $lines->first()?->docket->settled_by);
+        Failpoint::LinesLogged->reach();
     }
 
     /** @return string what the log calls it */

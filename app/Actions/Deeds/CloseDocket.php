@@ -9,6 +9,7 @@ use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Proof;
+use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -24,12 +25,13 @@ final readonly class CloseDocket
     {
         $this->database->transaction(function () use ($docketId): void {
             $docket = Docket::query()->lockForUpdate()->findOrFail($docketId);
-            $isOpen = DocketLine::query()->where('docket_id', $docketId)->whereIn('state', [LineState::Prepared, LineState::Waiting, LineState::Begun])->exists();
+            $isOpen = DocketLine::query()->where('docket_id', $docketId)->whereIn('state', LineState::OPEN)->exists();
             if ($docket->state !== DocketState::Settled || $isOpen || $docket->settled_by === null || $docket->settled_on === null) {
                 return;
             }
             $now = $this->clock->now();
             $docket->update(['state' => DocketState::Closed, 'closed_on' => $now]);
+            Failpoint::DocketClosing->reach();
             // One proof at a time, so that each knows the one before it.
             $this->database->select('SELECT pg_advisory_xact_lock(2, 0)');
             $previous = Proof::query()->orderByDesc('position')->first();
@@ -39,6 +41,7 @@ final readonly class CloseDocket
                 'docket_id' => $docketId, 'position' => $position, 'text' => $proof->text, 'sha256' => $proof->sha256, 'previous_sha256' => $previous?->sha256, 'made_on' => $now,
             ]);
             $this->log->write('closed', 'docket', $docketId, ['sha256' => $proof->sha256], $docket->settled_by);
+            Failpoint::DocketProven->reach();
         });
     }
 }

@@ -84,7 +84,7 @@ final readonly class EndLines
      */
     public function calledOff(User $user, Docket $docket, bool $onlyWaiting = false): int
     {
-        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : [LineState::Prepared, LineState::Waiting, LineState::Begun], function (DocketLine $line) use ($docket): void {
+        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, function (DocketLine $line) use ($docket): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
             $line->update(['state' => LineState::CalledOff]);
         });

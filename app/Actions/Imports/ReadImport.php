@@ -9,6 +9,7 @@ use Acre\Wire\Lists\ListError;
 use Acre\Wire\Lists\ListRow;
 use App\Models\Import;
 use App\Models\ImportState;
+use App\Support\Failpoint;
 use App\Support\Row;
 use Illuminate\Contracts\Filesystem\Factory as Storage;
 use Illuminate\Database\Connection;
@@ -51,6 +52,7 @@ final readonly class ReadImport
                     $this->missing($import);
                 }
                 $import->update(['state' => ImportState::Read, 'rows_total' => $seen]);
+                Failpoint::ListRead->reach();
             });
         } catch (ListError $e) {
             $import->update(['state' => ImportState::Failed, 'failure' => $e->getMessage()]);
@@ -78,7 +80,9 @@ final readonly class ReadImport
             $rows = array_map(fn (int $line, array $row): array => ['import_id' => $import->id, 'line' => $line, ...$row, 'facts' => (object) $row['facts']], array_keys($lines), $lines);
             $this->database->statement("INSERT INTO import_rows ({$columns}) SELECT {$columns} FROM json_populate_recordset(NULL::import_rows, ?::json) ON CONFLICT DO NOTHING", [json_encode($rows, JSON_THROW_ON_ERROR)]);
             $import->update(['rows_seen' => $seen]);
+            Failpoint::ListChunkJudged->reach();
         });
+        Failpoint::ListChunkKept->reach();
     }
 
     /** What the Roll has in the account and the list, said to be everything in it, has not: told below its last line. */

@@ -8,6 +8,7 @@ use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Import;
 use App\Models\ImportState;
+use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -42,10 +43,12 @@ final readonly class TakeBackImport
             $line = $this->database->transaction(function () use ($import, $line): ?int {
                 [$rows, $last] = $this->next($import, $line);
                 $this->takeBack($import, $rows);
+                Failpoint::ListRowsTakenBack->reach();
                 $import->update(['rows_written' => max(0, $import->rows_written - count($rows))]);
 
                 return $last;
             });
+            Failpoint::ListChunkTakenBack->reach();
         } while ($line !== null);
         $this->unmake('accounts', $import->made['accounts'] ?? []);
         $this->unmake('clients', $import->made['clients'] ?? []);

@@ -9,6 +9,7 @@ use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Import;
 use App\Models\ImportState;
+use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -31,12 +32,15 @@ final readonly class WriteImport
         do {
             $count = $this->database->transaction(function () use ($import): int {
                 $rows = Row::all($this->left($import)->orderBy('line')->limit($this->chunk)->lock('FOR UPDATE SKIP LOCKED')->get());
+                Failpoint::ListRowsLocked->reach();
                 $this->write($import, $rows);
+                Failpoint::ListRowsMarked->reach();
                 // Last, because it keeps the others waiting.
                 $import->newQuery()->whereKey($import->id)->increment('rows_written', count($rows));
 
                 return count($rows);
             });
+            Failpoint::ListChunkWritten->reach();
         } while ($count > 0);
         if (! $this->left($import)->exists()) {
             $import->newQuery()->whereKey($import->id)->where('state', ImportState::Writing)->update(['state' => ImportState::Done]);
@@ -65,7 +69,9 @@ final readonly class WriteImport
             }
             $done[] = ['line' => $row->int('line'), 'name_id' => $id, 'version' => $version];
         }
+        Failpoint::ListNamesWritten->reach();
         $this->standings->of(array_column($written, 0));
+        Failpoint::ListStandingsMade->reach();
         $this->log->writeMany($entries, $import->user_id);
         $this->database->update(
             'UPDATE import_rows r SET written = true, name_id = d.name_id, version = d.version

@@ -5,18 +5,24 @@ declare(strict_types=1);
 namespace App\Http\House;
 
 use App\Http\SignedIn;
+use App\Support\DateStyle;
+use App\Support\Served;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class HouseRequest extends FormRequest
 {
     use SignedIn;
 
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             'currency' => ['required', 'string', 'regex:/^[A-Z]{3}$/D'],
             'letterhead' => ['nullable', 'string', 'max:1000'],
+            'zone' => ['required', 'timezone:all'],
+            'dates' => ['required', Rule::enum(DateStyle::class)],
+            'served' => ['required', Rule::enum(Served::class)],
             'four_eyes' => ['nullable', 'integer', 'min:0', 'max:100000'],
         ];
     }
@@ -27,9 +33,13 @@ final class HouseRequest extends FormRequest
         return ['currency.regex' => __('forms.currency')];
     }
 
-    /** @return array{currency: string, letterhead: string, four_eyes: int|null} */
+    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string} */
     public function settings(): array
     {
-        return ['currency' => $this->word('currency'), 'letterhead' => trim(str_replace("\r", '', $this->word('letterhead'))), 'four_eyes' => $this->filled('four_eyes') ? $this->integer('four_eyes') : null];
+        return [
+            'currency' => $this->word('currency'), 'letterhead' => trim(str_replace("\r", '', $this->word('letterhead'))),
+            'four_eyes' => $this->filled('four_eyes') ? $this->integer('four_eyes') : null,
+            'zone' => $this->word('zone'), 'dates' => $this->word('dates'), 'served' => $this->word('served'),
+        ];
     }
 }

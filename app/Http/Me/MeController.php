@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Me;
 
+use Acre\Core\Time\Instant;
 use Acre\Wire\Otp\Totp;
 use App\Actions\People\SecondFactor;
 use App\Http\SignedInRequest;
@@ -30,7 +31,7 @@ final readonly class MeController
 
         return view('me.show', [
             'sessions' => array_map(fn (Row $row): array => [
-                'key' => hash('sha256', $row->text('id')), 'isThis' => $row->text('id') === $request->session()->getId(), 'from' => $row->textOrNull('ip_address') ?? '', 'with' => mb_strimwidth($row->textOrNull('user_agent') ?? '', 0, 90, '…'), 'last' => $row->int('last_activity'),
+                'key' => hash('sha256', $row->text('id')), 'isThis' => $row->text('id') === $request->session()->getId(), 'from' => $row->textOrNull('ip_address') ?? '', 'with' => mb_strimwidth($row->textOrNull('user_agent') ?? '', 0, 90, '…'), 'last' => Instant::second($row->int('last_activity')),
             ], Row::all($sessions)),
             'hasSecond' => $user->otp_secret !== null,
             'left' => $this->second->codesLeft($user),

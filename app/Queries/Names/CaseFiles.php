@@ -6,24 +6,18 @@ namespace App\Queries\Names;
 
 use Acre\Core\Contact\Disclosure;
 use Acre\Core\Lifecycle\Intent;
-use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
-use Acre\Core\Movement\Account;
-use Acre\Core\Movement\Confirms;
-use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\ExtraKind;
-use Acre\Core\Movement\HandoverTerms;
-use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** The case files of held names, five queries for however many. */
+/** The case files of held names, six queries for however many. */
 final readonly class CaseFiles
 {
     public function __construct(private Connection $database, private int $askLead)
@@ -46,27 +40,23 @@ final readonly class CaseFiles
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
                 r.statuses, r.lock, r.intent, r.registrant, r.registrant_mailbox, r.reference, r.disclosure, r.servers,
-                r.own_renewal, r.own_currency, h.missing_since,
-                a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at,
-                c.id AS client_id, c.name AS client_name, g.id AS registrar_id, g.name AS registrar_name,
-                g.receiver_by, g.confirms, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days,
-                g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras
+                r.own_renewal, r.own_currency, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name
             FROM names n
             JOIN registrations r ON r.name_id = n.id AND upper_inf(r.span)
             JOIN holdings h ON h.name_id = n.id AND upper_inf(h.span)
-            JOIN accounts a ON a.id = h.account_id
-            JOIN registrars g ON g.id = a.registrar_id
             JOIN clients c ON c.id = h.client_id
             WHERE n.id = ANY (?::bigint[])
             SQL, [$in]));
-        $prices = $this->prices($rows, $now);
+        $places = $this->places($rows);
+        $prices = $this->prices($places, $now);
         $extras = $this->extras($in);
         $waiting = $this->waiting($in);
         $words = $this->words($in);
         $found = [];
         foreach ($rows as $row) {
             $id = $row->int('id');
-            $found[$id] = $this->file($row, $prices[$row->int('registrar_id')][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null);
+            $place = $places[$row->int('account_id')];
+            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null);
         }
         $ordered = [];
         foreach ($nameIds as $id) {
@@ -83,12 +73,9 @@ final readonly class CaseFiles
      * @param  list<ExtraKind>  $extras
      * @param  list<int>  $words
      */
-    private function file(Row $row, array $prices, array $extras, array $words, ?Waiting $waiting): CaseFile
+    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
-        $fates = array_map(fn (mixed $fate): ?ExtraFate => is_string($fate) ? ExtraFate::tryFrom($fate) : null, $row->json('extras'));
-        /** @var array<string, ExtraFate> $known */
-        $known = array_filter($fates);
 
         return new CaseFile(
             $row->int('id'),
@@ -103,18 +90,9 @@ final readonly class CaseFiles
                 Intent::from($row->text('intent')),
                 $row->instant('missing_since')?->toDay(),
             ),
-            new LateTerms(
-                $row->int('charge_lead_days'), $row->intOrNull('dark_after_days'), $row->intOrNull('plain_after_days'), $row->intOrNull('late_until_days'),
-                $this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null,
-            ),
-            new HandoverTerms(
-                ReceiverBy::from($row->text('receiver_by')), Confirms::from($row->text('confirms')), $row->bool('names_giver'),
-                $row->bool('lock_first'), $row->bool('unlock_account_first'), $row->int('handover_hold_days'), $known,
-            ),
-            new Account(
-                $row->int('account_id'), $row->int('registrar_id'), $row->text('registrar_name'), $row->text('number'), $row->textOrNull('login'),
-                $row->textOrNull('mailbox'), $row->textOrNull('handle'), $row->text('access') === 'ours', $row->instant('proven_at'),
-            ),
+            $place->lateTerms($this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null),
+            $place->terms,
+            $place->account,
             $row->int('client_id'),
             $row->text('client_name'),
             $row->textOrNull('registrant') ?? '',
@@ -123,22 +101,39 @@ final readonly class CaseFiles
             Disclosure::from($row->text('disclosure')),
             array_values(array_filter($row->json('servers'), is_string(...))),
             $words,
-            $row->int('accept_days'),
-            $row->int('lot_size'),
+            $place->acceptDays,
+            $place->lotSize,
             $extras,
             $waiting,
         );
     }
 
     /**
-     * What is paid in the end for each action in force, by registrar and suffix.
+     * The accounts that the names lie in, each read once however many names it has.
      *
      * @param  list<Row>  $rows
+     * @return array<int, Place> by account id
+     */
+    private function places(array $rows): array
+    {
+        $accounts = array_unique(array_map(fn (Row $row): int => $row->int('account_id'), $rows));
+        $places = [];
+        foreach (Row::all($this->database->select(Place::QUERY, ['{'.implode(',', $accounts).'}'])) as $row) {
+            $places[$row->int('account_id')] = Place::of($row);
+        }
+
+        return $places;
+    }
+
+    /**
+     * What is paid in the end for each action in force, by registrar and suffix.
+     *
+     * @param  array<int, Place>  $places
      * @return array<int, array<string, array<string, Money>>>
      */
-    private function prices(array $rows, Instant $now): array
+    private function prices(array $places, Instant $now): array
     {
-        $registrars = array_unique(array_map(fn (Row $row): int => $row->int('registrar_id'), $rows));
+        $registrars = array_unique(array_map(fn (Place $place): int => $place->account->registrar, $places));
         $found = [];
         $held = $this->database->select(
             'SELECT registrar_id, suffix, action, amount, currency, tax_percent FROM prices WHERE registrar_id = ANY (?::bigint[]) AND span @> ?::timestamptz',

@@ -4,7 +4,7 @@
         <div><h1>Accounts</h1><p class="sentence">Panels at registrars: a number, a login, and whose they are.</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('accounts.create') }}">Write down an account</a></p>@endcan
     </div>
-    <form class="ask" method="get"><label for="q">Any part of number, login, handle, mailbox, client or registrar</label> <input id="q" name="q" value="{{ $text }}" maxlength="200"> <button>Find</button></form>
+    <form class="ask" method="get"><label for="q">Any part of number, login, handle, mailbox, {{ __(':served') }} or registrar</label> <input id="q" name="q" value="{{ $text }}" maxlength="200"> <button>Find</button></form>
     @if ($accounts->isEmpty())
         <div class="empty"><h2>{{ $text === '' ? 'No account yet' : 'No account answers to “'.$text.'”' }}</h2><p>{{ $text === '' ? 'Write down a registrar first, then the accounts at it.' : 'Try a shorter part of it.' }}</p></div>
     @else

@@ -1,6 +1,6 @@
-<x-layout :title="$client->exists ? 'Change '.$client->name : 'Write down a client'" area="People">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('clients.index') }}">Clients</a></nav>
-    <h1>{{ $client->exists ? 'Change '.$client->name : 'Write down a client' }}</h1>
+<x-layout :title="$client->exists ? 'Change '.$client->name : __('Write down a :served')" area="People">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('clients.index') }}">{{ __(':Served_many') }}</a></nav>
+    <h1>{{ $client->exists ? 'Change '.$client->name : __('Write down a :served') }}</h1>
     <x-row-form :row="$client" route="clients">
         <div class="columns">
             <x-field name="name" label="Name" :value="$client->exists ? $client->name : null" required maxlength="200"/>

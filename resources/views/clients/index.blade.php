@@ -1,13 +1,13 @@
-<x-layout title="Clients" area="People">
+<x-layout :title="__(':Served_many')" area="People">
     <div class="head">
-        <div><h1>Clients</h1><p class="sentence">Whom we serve: {{ number_format($clients->total()) }} in all. A client is not the same as the registrant, nor as the account in which a name is kept.</p></div>
-        @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('clients.create') }}">Write down a client</a></p>@endcan
+        <div><h1>{{ __(':Served_many') }}</h1><p class="sentence">Whom we serve: {{ number_format($clients->total()) }} in all. A {{ __(':served') }} is not the same as the registrant, nor as the account in which a name is kept.</p></div>
+        @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('clients.create') }}">{{ __('Write down a :served') }}</a></p>@endcan
     </div>
     @if ($clients->isEmpty())
-        <div class="empty"><h2>No client yet</h2><p>Bring names in: clients that a file names are offered for creation. Or write one down.</p></div>
+        <div class="empty"><h2>{{ __('No :served yet') }}</h2><p>Bring names in: {{ __(':served_many') }} that a file names are offered for creation. Or write one down.</p></div>
     @else
     <table class="sheet">
-        <thead><tr><th scope="col">Client</th><th scope="col">Mailbox</th><th scope="col" class="sum">Names</th><th scope="col" class="sum">Need somebody now</th><th scope="col">First to end</th></tr></thead>
+        <thead><tr><th scope="col">{{ __(':Served') }}</th><th scope="col">Mailbox</th><th scope="col" class="sum">Names</th><th scope="col" class="sum">Need somebody now</th><th scope="col">First to end</th></tr></thead>
         <tbody>
         @foreach ($clients as $client)
             @php($tally = $tallies[$client->id] ?? null)

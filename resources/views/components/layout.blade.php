@@ -23,7 +23,7 @@
             @endforeach
         </nav>
         <form class="mast-find" action="{{ route('find') }}" role="search">
-            <input type="search" name="q" aria-label="Find a name, account, client" placeholder="Find a name, account, client" maxlength="200">
+            <input type="search" name="q" aria-label="{{ __('Find a name, account, :served') }}" placeholder="{{ __('Find a name, account, :served') }}" maxlength="200">
             <kbd aria-hidden="true">/</kbd>
             <div class="menu-sheet mast-found" data-found hidden></div>
         </form>

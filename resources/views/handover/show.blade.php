@@ -12,8 +12,8 @@
         <h1>Hand over {{ $what($all) }}</h1>
         <div class="sentence">to
             @if ($receiver === null)<strong>an account to be chosen</strong>@else<details class="menu word" id="receiver"><summary>{{ ($receiver->owner !== null ? $receiver->owner->name.', ' : '').$receiver->registrar->name.' '.$receiver->number }}</summary><div class="menu-sheet menu-wide">@include('handover.find')</div></details>@endif, held afterwards for
-            <x-word :label="$client?->name ?? 'the client of each'">
-                <a href="{{ $request->address(['client' => 'keep']) }}" @if ($client === null) aria-current="true" @endif>the client of each, as now</a>
+            <x-word :label="$client?->name ?? __('the :served of each')">
+                <a href="{{ $request->address(['client' => 'keep']) }}" @if ($client === null) aria-current="true" @endif>{{ __('the :served of each, as now') }}</a>
                 @foreach ($clients as $one)<a href="{{ $request->address(['client' => $one->id]) }}" @if ($client?->id === $one->id) aria-current="true" @endif>{{ $one->name }}</a>@endforeach
             </x-word>, registrant and servers <strong>kept as they are</strong>, answer wanted by
             <x-word :label="$words->near($by)">

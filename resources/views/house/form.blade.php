@@ -1,12 +1,16 @@
 <x-layout title="What the house sets">
     <h1>What the house sets</h1>
+    @if ($itself !== null)<p class="sentence">The house is called <strong>{{ $itself->name }}</strong>. <a href="{{ route('clients.edit', $itself) }}">Call it otherwise</a></p>@endif
     <form method="post" action="{{ route('house') }}" class="card fields">
         @csrf @method('put')
         <div class="columns">
+            <x-field name="served" type="choice" label="Those we serve are our" :value="$house->served()->value" :options="$served"/>
             <x-field name="currency" label="Currency of amounts that name none" :value="$house->currency()" maxlength="3" note="Three letters, such as GBP"/>
+            <x-field name="dates" type="choice" label="Days are written" :value="$house->dates()->value" :options="$dates"/>
+            <x-field name="zone" type="choice" label="Time zone" :value="$house->zone()->getName()" :options="$zones" note="For times of day. A day on which something ends or falls due is the trade’s, in UTC"/>
             <x-field name="four_eyes" label="Four eyes over so many names" :value="$house->fourEyes()" inputmode="numeric" note="A deed over more names is settled by somebody else than who prepared it. 0: every deed. Empty: none"/>
-            <x-field name="letterhead" type="area" label="Letterhead" :value="implode(chr(10), $house->letterhead())" rows="4" note="Above what is printed for somebody else: a client’s sheet, a proof"/>
         </div>
+        <x-field name="letterhead" type="area" label="Letterhead" :value="implode(chr(10), $house->letterhead())" rows="4" :note="__('Above what is printed for somebody else: a :served’s sheet, a proof')"/>
         <p><button class="main">Save</button></p>
     </form>
 </x-layout>

@@ -1,8 +1,9 @@
 <x-layout title="Set up a second factor">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('me') }}">My way in</a> / a second factor</nav>
     <h1>Set up a second factor</h1>
-    <p class="sentence">Put this key into a program that shows codes by the clock (RFC 6238), then type the code that it shows.</p>
+    <p class="sentence">Show this key to a program that shows codes by the clock (RFC 6238), or type it there; then type the code that it shows.</p>
     <section class="card">
+        <div class="key-picture" data-key="{{ $address }}" data-says="The key as a picture, for a telephone’s camera" hidden></div>
         <p class="lesser">Key, for typing</p><p class="values" tabindex="0">{{ $secret }}</p>
         <p class="lesser">The same as an address</p><p class="values" tabindex="0">{{ $address }}</p>
         <form method="post" action="{{ route('me.second') }}" class="fields">@csrf

@@ -16,7 +16,7 @@
         <h2 id="sessions">Where you are signed in</h2>
         <table class="sheet low"><caption class="hide">Your sessions</caption>
             <thead><tr><th scope="col">With</th><th scope="col">From</th><th scope="col">Last seen</th><th scope="col"><span class="hide">Deed</span></th></tr></thead>
-            <tbody>@foreach ($sessions as $one)<tr><th scope="row"><span class="lesser">{{ $one['with'] }}</span></th><td data-label="From" class="mono">{{ $one['from'] }}</td><td data-label="Last seen">{{ gmdate('j M Y, H:i', $one['last']) }} UTC</td><td class="sum">@if ($one['isThis'])this one @else<form method="post" action="{{ route('me.sessions') }}">@csrf<button name="session" value="{{ $one['key'] }}">End it</button></form>@endif</td></tr>@endforeach</tbody></table>
+            <tbody>@foreach ($sessions as $one)<tr><th scope="row"><span class="lesser">{{ $one['with'] }}</span></th><td data-label="From" class="mono">{{ $one['from'] }}</td><td data-label="Last seen">{{ App\Support\Dates::exact($one['last']) }}</td><td class="sum">@if ($one['isThis'])this one @else<form method="post" action="{{ route('me.sessions') }}">@csrf<button name="session" value="{{ $one['key'] }}">End it</button></form>@endif</td></tr>@endforeach</tbody></table>
         @if (count($sessions) > 1)<form method="post" action="{{ route('me.sessions') }}">@csrf<p><button name="session" value="others" class="grave">End every other one</button></p></form>@endif
     </section>
 </x-layout>

@@ -8,6 +8,6 @@
     @else
         <table class="sheet"><caption class="hide">Your addresses</caption>
             <thead><tr><th scope="col">What it tells</th><th scope="col">Since</th><th scope="col">Last read</th><th scope="col"><span class="hide">Deed</span></th></tr></thead>
-            <tbody>@foreach ($calendars as $one)<tr><th scope="row"><a href="{{ route('roll', $one->sentence) }}">{{ $one->sentence === [] ? 'every name' : collect($one->sentence)->map(fn ($value, $word) => $word.' '.$value)->join(', ') }}</a></th><td data-label="Since">{{ $one->created_at->format('j M Y') }}</td><td data-label="Last read">{{ $one->asked_at?->format('j M Y, H:i') ?? 'never' }}</td><td class="sum"><form method="post" action="{{ route('calendars.destroy', $one) }}">@csrf @method('delete')<button class="grave">Take it back</button></form></td></tr>@endforeach</tbody></table>
+            <tbody>@foreach ($calendars as $one)<tr><th scope="row"><a href="{{ route('roll', $one->sentence) }}">{{ $one->sentence === [] ? 'every name' : collect($one->sentence)->map(fn ($value, $word) => $word.' '.$value)->join(', ') }}</a></th><td data-label="Since">{{ App\Support\Dates::full(Acre\Core\Time\Instant::from($one->created_at)) }}</td><td data-label="Last read">{{ $one->asked_at === null ? 'never' : App\Support\Dates::exact(Acre\Core\Time\Instant::from($one->asked_at)) }}</td><td class="sum"><form method="post" action="{{ route('calendars.destroy', $one) }}">@csrf @method('delete')<button class="grave">Take it back</button></form></td></tr>@endforeach</tbody></table>
     @endif
 </x-layout>

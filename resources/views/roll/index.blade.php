@@ -35,8 +35,8 @@
         @php($chosen = fn (array $rows, ?int $id): ?App\Support\Row => $id !== null && $rows !== [] && $rows[0]->int('id') === $id ? $rows[0] : null)
         @php([$client, $registrar, $account] = [$chosen($clients, $filter->client), $chosen($registrars, $filter->registrar), $chosen($accounts, $filter->account)])
         Showing <strong>{{ $page->more ? 'more than '.number_format($page->count) : number_format($page->count) }} {{ $page->count === 1 ? 'name' : 'names' }}</strong> held for
-        <x-word :label="$client?->text('name') ?? 'every client'">
-            <a href="{{ $filter->address(['client' => null]) }}" @if ($filter->client === null) aria-current="true" @endif>every client</a>
+        <x-word :label="$client?->text('name') ?? __('every :served')">
+            <a href="{{ $filter->address(['client' => null]) }}" @if ($filter->client === null) aria-current="true" @endif>{{ __('every :served') }}</a>
             @foreach ($clients as $one)
                 <a href="{{ $filter->address(['client' => $one->int('id')]) }}" @if ($one->int('id') === $filter->client) aria-current="true" @endif>{{ $one->text('name') }}</a>
             @endforeach
@@ -125,9 +125,7 @@
                 </tr>
                 </thead>
                 <tbody>
-                @foreach ($rows as $row)
-                    @include('roll.row', ['row' => $row, 'ticked' => $sheaf->has($row->id), 'todayAt' => $axis->at($today), 'line' => $looks->has(App\View\RollColumn::Line)])
-                @endforeach
+                @include('roll.rows', ['todayAt' => $axis->at($today), 'line' => $looks->has(App\View\RollColumn::Line)])
                 </tbody>
             </table>
             @can('prepare')<noscript><p class="turn"><button>Put the ticked names into the sheaf</button></p></noscript>@endcan

@@ -1,6 +1,12 @@
-@props(['shapes', 'today', 'told'])
-<svg role="img" aria-label="{{ $told }}"><title>{{ $told }}</title>
-@foreach ($shapes as $s)
+{{-- All rows in one view, drawings included: a view a row takes half as long again. --}}
+@foreach ($rows as $row)
+<tr @class(['is-ticked' => $sheaf->has($row->id)])>
+    <td class="c-tick"><input type="checkbox" name="names[]" value="{{ $row->id }}" @checked($sheaf->has($row->id)) aria-label="Tick {{ $row->unicode }}"></td>
+    <th class="c-name" scope="row"><a class="name" href="{{ route('names.show', $row->ascii) }}">{{ $row->unicode }}</a><span class="lesser">{{ $row->client }}</span></th>
+    <td class="c-held">{{ $row->registrar }} <span class="lesser">{{ $row->account }}</span></td>
+    @foreach ($row->more as $column => $said)<td class="c-more" data-label="{{ __('roll.column.'.$column) }}">{{ $said }}</td>@endforeach
+    @if ($line)<td class="c-line"><svg role="img" aria-label="{{ $row->told }}"><title>{{ $row->told }}</title>
+@foreach ($row->shapes as $s)
 @if ($s instanceof Acre\Core\Drawing\Bar)
 @if ($s->kind === Acre\Core\Drawing\BarKind::Paid)<rect class="d-paid" x="{{ $s->x }}%" y="17" width="{{ $s->width }}%" height="9"/><rect class="d-paid-edge" x="{{ $s->x }}%" y="16" width="{{ $s->width }}%" height="2"/>
 @elseif ($s->kind === Acre\Core\Drawing\BarKind::Expected)<rect class="d-expected" x="{{ $s->x }}%" y="17" width="{{ $s->width }}%" height="8.5"/>
@@ -14,5 +20,8 @@
 @elseif ($s instanceof Acre\Core\Drawing\Tail)<line class="d-tail" x1="{{ $s->x }}%" x2="{{ $s->x + $s->width }}%" y1="21.5" y2="21.5"/>
 @endif
 @endforeach
-<line class="d-today" x1="{{ $today }}%" x2="{{ $today }}%" y1="-1" y2="48"/>
-</svg>
+<line class="d-today" x1="{{ $todayAt }}%" x2="{{ $todayAt }}%" y1="-1" y2="48"/>
+</svg></td>@endif
+    <td class="c-next"><span class="{{ $row->tone }}">{{ $row->next }}</span><span class="lesser">{{ $row->lesser }}</span></td>
+</tr>
+@endforeach

@@ -1,0 +1,306 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Faults;
+
+use Acre\Core\Lifecycle\Intent;
+use App\Actions\Books\ChangeIntent;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Deeds\VerifyProofs;
+use App\Actions\Handover\HandOverNames;
+use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\WriteImport;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\DocketState;
+use App\Models\Import;
+use App\Models\ImportState;
+use App\Models\LineState;
+use App\Models\Proof;
+use App\Support\Failpoint;
+use App\Support\Fault;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
+use PDOException;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use RuntimeException;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
+use Symfony\Component\Process\Process;
+use Tests\Feature\House;
+use Tests\Until;
+
+/**
+ * The worker, or PostgreSQL, killed with -9 in the middle of a list and of a docket of three hundred: at each named place,
+ * and after answers of the database that chance picks (its seed is fixed). Afterwards nothing is lost, doubled or half done.
+ */
+final class KilledTest extends TestCase
+{
+    private const NAMES = 300;
+
+    /** Three chunks of a list. */
+    private const LINES = 1_100;
+
+    private const WORKER = 'worker';
+
+    private const DATABASE = 'database';
+
+    private static ?House $house = null;
+
+    private static int $works = 0;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Queue::fake();
+        if (self::$house === null) {
+            Artisan::call('migrate:fresh', ['--database' => 'owner', '--force' => true]);
+            // The test stack is fast and forgetful; here a commit must be one.
+            DB::connection('owner')->statement('ALTER DATABASE '.DB::connection('owner')->getDatabaseName().' SET synchronous_commit = on');
+            DB::purge();
+            self::$house = new House;
+        }
+    }
+
+    /** @return iterable<string, array{Failpoint, string}> */
+    public static function places(): iterable
+    {
+        foreach (Failpoint::cases() as $place) {
+            foreach ([self::WORKER, self::DATABASE] as $victim) {
+                yield "the {$victim} at {$place->value}" => [$place, $victim];
+            }
+        }
+    }
+
+    #[DataProvider('places')]
+    public function test_killed_at_a_named_place(Failpoint $place, string $victim): void
+    {
+        $fault = fn (): string => $this->fault($place->value, 1, $victim);
+        $kills = match (true) {
+            str_starts_with($place->value, 'list_') => $this->list($fault, 1, str_contains($place->value, 'taken_back')),
+            str_starts_with($place->value, 'docket_') => $this->change($this->names(), $fault, 1),
+            default => $this->handOver($this->names(), $fault, 1),
+        };
+        self::assertSame(1, $kills, 'The work never came by.');
+    }
+
+    #[TestWith([10])]
+    public function test_killed_anywhere(int $times): void
+    {
+        $random = new Randomizer(new Mt19937(25));
+        $fault = fn (): string => $this->fault(Fault::STATEMENT, $random->getInt(1, 60), $random->getInt(0, 2) === 0 ? self::DATABASE : self::WORKER);
+        $kills = 0;
+        while ($kills < $times) {
+            $before = $kills;
+            $kills += $this->list($fault, min(intdiv($times, 2) + 1, $times - $kills), false);
+            $kills += $this->handOver($this->names(), $fault, $times - $kills);
+            self::assertGreaterThan($before, $kills, 'Nothing was killed.');
+        }
+        self::assertSame($times, $kills);
+    }
+
+    #[Group('heavy')]
+    public function test_killed_anywhere_two_hundred_times(): void
+    {
+        $this->test_killed_anywhere(200);
+    }
+
+    /**
+     * Brings a list in, and takes it back where asked, killed so many times on the way.
+     *
+     * @param  callable(): string  $fault
+     */
+    private function list(callable $fault, int $times, bool $andBack): int
+    {
+        $import = $this->import(self::LINES);
+        $kills = $this->work(['acre:work-list', (string) $import->id], fn (): bool => $this->stateOf($import) !== ImportState::Reading, $fault, $times);
+        self::assertSame([ImportState::Read, self::LINES], [$this->stateOf($import), DB::table('import_rows')->where('import_id', $import->id)->where('verdict', 'new')->count()]);
+
+        $import->refresh()->update(['state' => ImportState::Writing]);
+        $kills += $this->work(['acre:work-list', (string) $import->id], fn (): bool => $this->stateOf($import) !== ImportState::Writing, $fault, $times - $kills);
+        $this->assertListIsWritten($import->refresh());
+
+        if ($andBack) {
+            $import->update(['state' => ImportState::Undoing]);
+            $kills += $this->work(['acre:work-list', (string) $import->id], fn (): bool => $this->stateOf($import) !== ImportState::Undoing, $fault, $times - $kills);
+            self::assertSame([ImportState::Undone, 0], [$this->stateOf($import), $import->refresh()->rows_written]);
+            self::assertSame(0, DB::table('names')->where('ascii', 'like', "fault-{$import->id}-%")->count());
+            self::assertSame(0, DB::table('standings')->where('ascii', 'like', "fault-{$import->id}-%")->count());
+        }
+        Storage::delete($import->path);
+
+        return $kills;
+    }
+
+    private function assertListIsWritten(Import $import): void
+    {
+        $names = DB::table('names')->where('ascii', 'like', "fault-{$import->id}-%");
+        $of = fn (string $table): int => DB::table($table)->whereIn('name_id', $names->clone()->select('id'))->count();
+        self::assertSame([ImportState::Done, self::LINES], [$import->state, $import->rows_written]);
+        self::assertSame(
+            ['names' => self::LINES, 'registrations' => self::LINES, 'holdings' => self::LINES, 'standings' => self::LINES, 'name_words' => self::LINES],
+            ['names' => $names->count(), 'registrations' => $of('registrations'), 'holdings' => $of('holdings'), 'standings' => $of('standings'), 'name_words' => $of('name_words')],
+        );
+        self::assertSame(self::LINES, DB::table('log')->where('event', 'brought_in')->whereIn('subject_id', $names->clone()->select('id'))->count());
+    }
+
+    /**
+     * @param  list<int>  $names
+     * @param  callable(): string  $fault
+     */
+    private function handOver(array $names, callable $fault, int $times): int
+    {
+        $docket = $this->settled(HandOverNames::key(), $names, $this->house()->terms()->pack());
+        $kills = $this->work(['acre:begin', (string) $docket->id], fn (): bool => $docket->lines()->where('state', LineState::Waiting)->doesntExist(), $fault, $times);
+
+        $lines = DocketLine::query()->where('docket_id', $docket->id);
+        self::assertSame(self::NAMES, $lines->clone()->where('state', LineState::Begun)->count());
+        $movements = DB::table('movements')->whereNull('closed_on')->whereIn('name_id', $names);
+        self::assertSame([self::NAMES, self::NAMES], [$movements->count(), $movements->distinct()->count('name_id')]);
+        self::assertSame(2 * self::NAMES, DB::table('legs')->whereIn('movement_id', $movements->clone()->select('id'))->count());
+        self::assertSame(self::NAMES, DB::table('log')->where('event', 'begun')->whereIn('subject_id', $names)->count());
+        self::assertSame(self::NAMES, DB::table('standings')->where('next_kind', 'handover')->whereIn('name_id', $names)->count());
+
+        return $kills;
+    }
+
+    /**
+     * A deed in our own books, which closes its docket and makes its proof.
+     *
+     * @param  list<int>  $names
+     * @param  callable(): string  $fault
+     */
+    private function change(array $names, callable $fault, int $times): int
+    {
+        $docket = $this->settled(ChangeIntent::key(), $names, ['intent' => Intent::Lapse->value]);
+        // By the sweeper's own rule: whatever is not closed is found again.
+        $isDone = function () use ($docket): bool {
+            app(BeginDocketLines::class)->sweep();
+
+            return $docket->refresh()->state === DocketState::Closed;
+        };
+        $kills = $this->work(['acre:begin', (string) $docket->id], $isDone, $fault, $times, beginsAtOnce: true);
+
+        self::assertSame(self::NAMES, DB::table('registrations')->whereIn('name_id', $names)->where('intent', Intent::Lapse->value)->where('version', 2)->count());
+        self::assertSame(self::NAMES, DB::table('log')->where('event', ChangeIntent::key())->whereIn('subject_id', $names)->count());
+        self::assertSame([1, 1], [Proof::query()->where('docket_id', $docket->id)->count(), DB::table('log')->where('event', 'closed')->where('subject_id', $docket->id)->count()]);
+        self::assertSame([], array_filter(iterator_to_array(app(VerifyProofs::class)->handle(), false), fn (array $proof): bool => $proof[1] !== null));
+
+        return $kills;
+    }
+
+    /** @return list<int> three hundred new names, in our account */
+    private function names(): array
+    {
+        $import = $this->import(self::NAMES);
+        app(ReadImport::class)->handle($import);
+        $import->refresh()->update(['state' => ImportState::Writing]);
+        app(WriteImport::class)->handle($import);
+        Storage::delete($import->path);
+
+        return array_values(array_filter(DB::table('names')->where('ascii', 'like', "fault-{$import->id}-%")->orderBy('id')->pluck('id')->all(), is_int(...)));
+    }
+
+    private function import(int $lines): Import
+    {
+        $house = $this->house();
+        $import = Import::query()->create([
+            'user_id' => $house->clerk->id, 'file' => 'faults.csv', 'path' => 'imports/faults-'.++self::$works.'.csv', 'registrar_id' => $house->skerry->id, 'account_id' => $house->ours->id, 'client_id' => $house->foundry->id,
+            'shape' => ['headings' => ['name', 'ends', 'created', 'words'], 'samples' => []], 'matched' => ['columns' => ['name', 'ends', 'created', 'words'], 'order' => 'ymd'], 'state' => ImportState::Reading,
+        ]);
+        $rows = array_map(fn (int $line): string => "fault-{$import->id}-{$line}.com,2027-11-02,2020-11-02,autumn", range(1, $lines));
+        Storage::put($import->path, "name,ends,created,words\n".implode("\n", $rows)."\n");
+
+        return $import;
+    }
+
+    /**
+     * @param  list<int>  $names
+     * @param  array<string, mixed>  $terms
+     */
+    private function settled(string $deed, array $names, array $terms): Docket
+    {
+        $docket = app(PrepareDocket::class)->handle($this->house()->clerk, House::token(), $deed, $names, $terms, $names);
+        app(SettleDocket::class)->handle($this->house()->steward, $docket);
+
+        return $docket;
+    }
+
+    /**
+     * Starts a worker again and again until its work is done, the first ones with a fault.
+     *
+     * @param  list<string>  $command
+     * @param  callable(): bool  $isDone
+     * @param  callable(): string  $fault
+     * @return int how many times something was killed
+     */
+    private function work(array $command, callable $isDone, callable $fault, int $times, bool $beginsAtOnce = false): int
+    {
+        $kills = 0;
+        for ($starts = 0; $starts === 0 && $beginsAtOnce || ! $isDone(); $starts++) {
+            $database = $this->postmaster();
+            $worker = new Process([PHP_BINARY, 'artisan', ...$command], base_path(), $kills < $times ? ['ACRE_FAULT' => $fault()] : [], null, 120);
+            try {
+                $worker->run();
+            } catch (ProcessSignaledException) {
+                // Which is what was planned.
+            }
+            if (! str_contains($worker->getErrorOutput(), Fault::STRUCK)) {
+                self::assertSame(0, $worker->getExitCode(), $worker->getOutput().$worker->getErrorOutput());
+
+                continue;
+            }
+            $kills++;
+            if (! $worker->hasBeenSignaled()) {
+                $this->untilDatabaseIsBack($database);
+            }
+        }
+
+        return $kills;
+    }
+
+    private function fault(string $place, int $arrival, string $victim): string
+    {
+        return "{$place}:{$arrival}".($victim === self::DATABASE ? ':'.$this->postmaster() : '');
+    }
+
+    private function postmaster(): int
+    {
+        $file = dirname((string) getenv('LARAVEL_STORAGE_PATH')).'/pg/postmaster.pid';
+        $lines = file($file);
+
+        return (int) ($lines === false ? throw new RuntimeException("{$file} can't be read.") : $lines[0]);
+    }
+
+    private function untilDatabaseIsBack(int $killed): void
+    {
+        Until::so('the database', function () use ($killed): bool {
+            DB::purge();
+            DB::purge('owner');
+            try {
+                return $this->postmaster() !== $killed && DB::select('SELECT 1') !== [];
+            } catch (PDOException) {
+                return false;
+            }
+        });
+    }
+
+    private function stateOf(Import $import): ImportState
+    {
+        return $import->refresh()->state;
+    }
+
+    private function house(): House
+    {
+        return self::$house ?? throw new RuntimeException('There is no house yet.');
+    }
+}
