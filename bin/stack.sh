@@ -76,9 +76,9 @@ SQL
 }
 
 make_database() {
-  local name=$1
+  local name=$1 where=${2:-pg_default}
   [ "$(sql -d postgres -Atc "SELECT 1 FROM pg_database WHERE datname = '$name'")" = 1 ] && return 0
-  sql -d postgres -c "CREATE DATABASE $name OWNER acre_owner"
+  sql -d postgres -c "CREATE DATABASE $name OWNER acre_owner TABLESPACE $where"
   sql -d "$name" <<'SQL'
 REVOKE ALL ON SCHEMA public FROM PUBLIC;
 GRANT ALL ON SCHEMA public TO acre_owner;

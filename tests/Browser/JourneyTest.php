@@ -248,4 +248,36 @@ final class JourneyTest extends TestCase
         $window->waitForText('.sentence', '1 of 1 done');
         self::assertStringContainsString('Undo docket', $window->text('h1'));
     }
+
+    public function test_names_as_long_as_names_get_and_from_right_to_left_keep_every_page_in_order(): void
+    {
+        // 63 octets is the most that a label may have, 253 a name (RFC 1035 §2.3.4); the latter is no name that can be registered.
+        $long = 'ä'.str_repeat('b', 55).'.com';
+        $longest = implode('.', array_fill(0, 3, 'ä'.str_repeat('b', 55))).'.ä'.str_repeat('b', 49).'.com';
+        self::assertSame([63 + 4, 253], [strlen((string) idn_to_ascii($long)), strlen((string) idn_to_ascii($longest))]);
+        $right = 'نحاس-الجرس.com';
+        $file = (string) tempnam(sys_get_temp_dir(), 'acre-journey-').'.csv';
+        file_put_contents($file, "name,ends,client,words\n{$long},2026-11-01,مسبك الأجراس,جرس\n{$right},2026-10-20,مسبك الأجراس,جرس\n{$longest},2026-10-20,,\n");
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/bring-in');
+        $window->find('#f-list')->sendKeys($file);
+        $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
+        $window->press('Look into it')->press('Show what would happen')->waitForText('h1', 'What would happen');
+        self::assertStringContainsString('1 refused', $window->ready()->text('.sentence'));
+        $import = basename($window->driver->getCurrentURL());
+        $window->press('Bring 2 names in')->waitForText('h1', '2 names brought in');
+        unlink($file);
+        $ascii = idn_to_ascii($long);
+        foreach (['/rounds', '/roll?q=bbbbbb', "/names/{$ascii}", "/names/{$ascii}/edit", "/hand-over?name={$ascii}&receiver=2", "/deeds/change_words?name={$ascii}&give=x", '/names/'.idn_to_ascii($right), '/roll?q='.rawurlencode('جرس'), '/clients', "/bring-in/{$import}", '/find?q='.rawurlencode('الجرس')] as $path) {
+            foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
+                $window->size($width, $height);
+                $window->go($path);
+                self::assertSame([], $window->axe(), "{$path} at {$width}");
+                self::assertLessThanOrEqual($width, $window->width(), "{$path} scrolls sideways at {$width}");
+            }
+        }
+        // The label stands left of its suffix, as in every other name.
+        $window->go('/roll?q='.rawurlencode('الجرس'));
+        self::assertSame($right, $window->text('.roll a.name'));
+        self::assertSame(['isolate', 'ltr'], $window->driver->executeScript('const s = getComputedStyle(document.querySelector(".roll a.name")); return [s.unicodeBidi, s.direction]'));
+    }
 }

@@ -222,7 +222,7 @@ final class ImportTest extends TestCase
 
     public function test_a_list_is_taken_back_as_a_whole(): void
     {
-        $known = $this->house->name('bell.com', facts: ['registrant' => 'The Foundry', 'servers' => ['ns1.wire.example'], 'raw' => ['folder' => 'green']]);
+        $known = $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2027-11-02T18:30:05Z'), 'ends_is_day' => false, 'registrant' => 'The Foundry', 'servers' => ['ns1.wire.example'], 'raw' => ['folder' => 'green']]);
         $this->house->name('peal.org');
         app(GiveWords::class)->give([$known->id], ['kept']);
         $facts = ['ends_on', 'ends_is_day', 'created_on', 'registrant', 'lock', 'servers', 'raw', 'own_renewal', 'own_currency', 'intent'];

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Precision;
+
 /** What a line says of a name, as columns of its registration. */
 final class ImportedFacts
 {
@@ -24,7 +27,7 @@ final class ImportedFacts
     public const UPDATE = <<<'SQL'
         UPDATE registrations r SET
             created_on = n.created_on, ends_on = n.ends_on, moved_on = n.moved_on, statuses = n.statuses, lock = n.lock, intent = n.intent, registrant = n.registrant, registrant_mailbox = n.registrant_mailbox,
-            created_is_day = r.created_is_day OR jsonb_exists(c.facts, 'created_on'), ends_is_day = r.ends_is_day OR jsonb_exists(c.facts, 'ends_on'), moved_is_day = r.moved_is_day OR jsonb_exists(c.facts, 'moved_on'),
+            created_is_day = n.created_is_day, ends_is_day = n.ends_is_day, moved_is_day = n.moved_is_day,
             reference = n.reference, servers = n.servers, disclosure = n.disclosure, own_renewal = n.own_renewal, own_currency = n.own_currency, raw = n.raw,
             sources = r.sources || c.sources, version = r.version + 1, updated_at = now()
         FROM json_to_recordset(?::json) AS c(name_id bigint, facts jsonb, sources jsonb)
@@ -44,9 +47,12 @@ final class ImportedFacts
             if ($field === 'renewal') {
                 [$columns['own_renewal'], $columns['own_currency']] = is_array($value) ? array_values($value) : [null, null];
             } elseif (isset(self::COLUMNS[$field])) {
-                $isDate = is_string($value) && in_array($field, ['created', 'ends', 'moved'], true);
+                $day = is_string($value) && in_array($field, ['created', 'ends', 'moved'], true) ? Instant::of($value) : null;
+                if ($day !== null) {
+                    $columns["{$field}_is_day"] = $day->precision === Precision::Day;
+                }
                 $columns[self::COLUMNS[$field]] = match (true) {
-                    $isDate => $value.'T00:00:00Z',
+                    $day !== null => $day->isoSecond(),
                     // An object also when nothing is in it.
                     $field === 'raw' => (object) (is_array($value) ? $value : []),
                     default => $value,

@@ -92,7 +92,8 @@ final readonly class JudgeRows
                 $after = Labels::joined($now, $after);
             }
             if ($now !== $after) {
-                $changes[] = [$field, $now, $after];
+                // Compared by day, for a list knows no more; kept as it was known.
+                $changes[] = [$field, in_array($field, ['created', 'ends', 'moved'], true) ? $held->instant("{$field}_on", "{$field}_is_day")?->iso() : $now, $after];
             }
         }
 

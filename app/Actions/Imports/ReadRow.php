@@ -18,7 +18,7 @@ use Acre\Wire\Lists\ListRow;
 use App\Actions\Names\Labels;
 
 /** Reads one line of a list into facts, or says which value is wrong and why. */
-final readonly class ReadRow
+final class ReadRow
 {
     private const YES = [
         'yes', 'y', 'on', 'true', '1', 'x', 'auto', 'automatic', 'enabled', 'active', 'locked', 'ja', 'an', 'ein', 'wahr', 'aktiv', 'gesperrt', 'aan', 'oui', 'vrai', 'actif', 'activé', 'sí', 'si', 'sì', 'verdadero', 'vero', 'attivo',
@@ -28,13 +28,25 @@ final readonly class ReadRow
         'no', 'n', 'off', 'false', '0', '-', 'manual', 'disabled', 'inactive', 'none', 'unlocked', 'nein', 'aus', 'falsch', 'inaktiv', 'nee', 'uit', 'non', 'faux', 'inactif', 'désactivé', 'falso', 'inattivo',
     ];
 
+    /** Name servers repeat from line to line: so many cells are remembered. */
+    private const REMEMBERED = 2_000;
+
+    /** @var array<string, array<string, string>> what each column's own words mean, by field */
+    private array $words = [];
+
+    /** @var array<string, list<string>> hosts by the cell that names them */
+    private array $hosts = [];
+
     /**
      * @param  list<ImportField>  $columns
      * @param  list<string>  $headings
      * @param  string  $currency  of amounts that name none
      */
-    public function __construct(private array $columns, private array $headings, private DateOrder $order, private string $currency)
+    public function __construct(private readonly array $columns, private readonly array $headings, private readonly DateOrder $order, private readonly string $currency)
     {
+        foreach ($columns as $field) {
+            $this->words[$field->value] ??= self::words($field);
+        }
     }
 
     /**
@@ -129,7 +141,7 @@ final readonly class ReadRow
         $plain = mb_strtolower($value);
 
         return match (true) {
-            isset(self::words($field)[$plain]) => self::words($field)[$plain],
+            isset($this->words[$field->value][$plain]) => $this->words[$field->value][$plain],
             in_array($plain, self::YES, true) => $yes,
             in_array($plain, self::NO, true) => $no,
             default => throw RefusedRow::because('either', $value),
@@ -165,8 +177,11 @@ final readonly class ReadRow
     /** @return list<string> */
     private function servers(string $value): array
     {
+        if (count($this->hosts) >= self::REMEMBERED) {
+            $this->hosts = [];
+        }
         try {
-            return ServerNames::read($value);
+            return $this->hosts[$value] ??= ServerNames::read($value);
         } catch (NameError $e) {
             throw RefusedRow::saying($e->getMessage(), $value);
         }

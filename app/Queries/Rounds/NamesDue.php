@@ -13,6 +13,9 @@ use Illuminate\Database\Connection;
 /** Names by what comes next, those of one client and one day together; read from the index of what comes next. */
 final readonly class NamesDue
 {
+    /** Days. */
+    private const NEAR = 3;
+
     public function __construct(private Connection $database)
     {
     }
@@ -22,20 +25,26 @@ final readonly class NamesDue
      * @param  'client'|'account'  $of  whose names stand together
      * @return list<Row> of_id, next_kind, day, names, sum, fee, currency; client_name, registrar, number, ascii, unicode, ends_on of one of them
      */
-    public function grouped(array $kinds, string $of, Instant $until): array
+    public function grouped(array $kinds, string $of, Instant $today, Instant $until): array
     {
         $id = "{$of}_id";
+        $in = '{'.implode(',', array_column($kinds, 'value')).'}';
+        $near = Instant::earliest($until, $today->plusDays(self::NEAR))->isoSecond();
 
         // Counted from the index alone; only the names that stand for their groups are looked up.
         return Row::all($this->database->select(
-            "WITH due AS (
+            // Where the next days alone have more than is shown, only those are counted: more names don't cost more.
+            "WITH near AS (
+                SELECT CASE WHEN count(DISTINCT ({$id}, next_kind, next_at::date)) >= ? THEN ?::timestamptz ELSE ?::timestamptz END AS until
+                FROM standings WHERE next_kind = ANY (?) AND next_at < ?::timestamptz),
+             due AS (
                 SELECT {$id} AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one, sum(sum)::text AS sum, min(currency) AS currency, min(currency) = max(currency) AS one_currency
-                FROM standings WHERE next_kind = ANY (?) AND next_at < ?::timestamptz GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
+                FROM standings WHERE next_kind = ANY (?) AND next_at < (SELECT until FROM near) GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
              SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on,
                 CASE WHEN d.next_kind = 'late_plain' THEN (SELECT sum((x.facts->'fee'->>0)::numeric)::text FROM standings x
                     WHERE x.next_kind = 'late_plain' AND x.next_at >= d.day AND x.next_at < d.day + 1 AND x.{$id} = d.of_id) END AS fee
              FROM due d JOIN standings s ON s.name_id = d.one ORDER BY d.day, d.names DESC",
-            ['{'.implode(',', array_column($kinds, 'value')).'}', $until->isoSecond(), RoundsKind::MOST],
+            [RoundsKind::MOST, $near, $until->isoSecond(), $in, $near, $in, RoundsKind::MOST],
         ));
     }
 

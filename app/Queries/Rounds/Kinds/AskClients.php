@@ -32,6 +32,6 @@ final readonly class AskClients implements RoundsKind
                 $row->int('names') === 1 ? route('deeds.show', ['change_intent', 'name' => $row->text('ascii')]) : NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
                 $row->int('names'), null, NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
             );
-        }, $this->names->grouped([NextKind::AskClient], 'client', $until));
+        }, $this->names->grouped([NextKind::AskClient], 'client', $today, $until));
     }
 }

@@ -35,6 +35,6 @@ final readonly class Ends implements RoundsKind
                 $sum === null ? $this->words->say('rounds.ends.cost') : $this->words->say('rounds.ends.renewing', ['sum' => $sum->text()]),
                 $this->words->say($deed), $address, $row->int('names'), null, NamesDue::address($row, $narrow),
             );
-        }, $this->names->grouped([NextKind::Ends], 'client', $until));
+        }, $this->names->grouped([NextKind::Ends], 'client', $today, $until));
     }
 }

@@ -38,6 +38,6 @@ final readonly class LastChances implements RoundsKind
                 $this->words->say("rounds.last.{$kind}", ['client' => $row->text('client_name')]), $sum === null ? $this->words->say('rounds.last.cost') : $this->words->say('rounds.last.for', ['sum' => $sum->text()]),
                 $this->words->say($deed), $address, $row->int('names'), null, NamesDue::address($row, $narrow),
             );
-        }, $this->names->grouped([NextKind::LateDear, NextKind::Suspended, NextKind::Redemption], 'client', $until));
+        }, $this->names->grouped([NextKind::LateDear, NextKind::Suspended, NextKind::Redemption], 'client', $today, $until));
     }
 }
