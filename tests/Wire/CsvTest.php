@@ -91,6 +91,22 @@ final class CsvTest extends TestCase
         $this->rows("name,note\na.com,\"never\n".str_repeat("b.com,x\n", 60_000));
     }
 
+    /** RFC 4180 §2.5 to §2.7: marks enclose a value only where it begins with one, and are doubled inside. */
+    public function test_a_quotation_mark_inside_a_value_is_a_character(): void
+    {
+        self::assertSame(
+            [['a.com', '5" pipes'], ['b.com', 'say "x"'], ['c.com', 'a "b", c'], ['d.com', '']],
+            $this->rows("name,note\na.com,5\" pipes\nb.com,say \"x\"\nc.com,\"a \"\"b\"\", c\"\nd.com,\"\"\n"),
+        );
+    }
+
+    public function test_a_quotation_mark_without_fellow_hides_no_lines(): void
+    {
+        $this->expectException(ListError::class);
+        $this->expectExceptionMessage('a value of line 3 begins with has no fellow');
+        $this->rows("name,note\na.com,x\nb.com,\"never\nc.com,x\nd.com,x\n");
+    }
+
     public function test_a_line_of_a_thousand_columns_is_refused(): void
     {
         $this->expectException(ListError::class);

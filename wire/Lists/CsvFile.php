@@ -79,8 +79,7 @@ final readonly class CsvFile implements ListFile
                 if (strlen($pending) > Lists::LINE_LIMIT) {
                     throw ListError::longLine($begins, Lists::LINE_LIMIT);
                 }
-                // Quotation marks that are still open: the value goes on in the next line.
-                if (substr_count($pending, '"') % 2 === 1 && ! feof($handle)) {
+                if ($this->isOpen($pending)) {
                     continue;
                 }
                 $row = new ListRow($begins, $this->cells(rtrim($pending, "\r\n"), $begins));
@@ -93,8 +92,35 @@ final readonly class CsvFile implements ListFile
             if (error_get_last() !== null) {
                 throw ListError::brokenText($line + 1);
             }
+            if ($pending !== '') {
+                throw ListError::openQuote($begins);
+            }
         } finally {
             fclose($handle);
+        }
+    }
+
+    /**
+     * Whether a value goes on in the next line: it began with a quotation mark (RFC 4180 §2.5), and that has no fellow yet.
+     * A mark inside a value that did not begin with one is a character like any other.
+     */
+    private function isOpen(string $text): bool
+    {
+        for ($at = 0; ; $at = $next + 1) {
+            $at += strspn($text, ' ', $at);
+            if (($text[$at] ?? '') === '"') {
+                do {
+                    $end = strpos($text, '"', $at + 1);
+                    if ($end === false) {
+                        return true;
+                    }
+                    $at = $end + 1;
+                } while (($text[$at] ?? '') === '"');
+            }
+            $next = strpos($text, $this->separator, $at);
+            if ($next === false) {
+                return false;
+            }
         }
     }
 

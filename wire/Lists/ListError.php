@@ -40,6 +40,11 @@ final class ListError extends RuntimeException
         return new self("Near line {$line} the file is broken: its characters can't be read as the encoding that it begins with.");
     }
 
+    public static function openQuote(int $line): self
+    {
+        return new self("The quotation mark that a value of line {$line} begins with has no fellow. Put one at the value's end, or take this one away.");
+    }
+
     public static function unreadable(string $path): self
     {
         return new self("The file can't be opened: {$path}.");
