@@ -47,11 +47,15 @@ final readonly class DocketController
 
     public function show(Docket $docket): View
     {
+        // Asked first: a page on which something still waits loads again, one on which nothing does must show the rest as it is by then.
+        $progress = $this->progress->of([$docket->id])[$docket->id];
+        $docket->refresh();
+
         return view('dockets.show', [
             ...$this->told($docket),
+            'progress' => $progress,
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
             'lines' => $docket->lines()->with(['name', 'givingAccount.registrar'])->paginate(200)->withQueryString(),
-            'progress' => $this->progress->of([$docket->id])[$docket->id],
             'today' => $this->clock->today(),
             'undoable' => $docket->state === DocketState::Closed && $this->deeds->of($docket) instanceof Undoable,
         ]);
