@@ -6,6 +6,7 @@ namespace App\Http\Rounds;
 
 use App\Actions\Rounds\MarkThing;
 use App\Http\SignedInRequest;
+use App\Models\Holding;
 use App\Models\User;
 use App\Queries\Rounds\ReadRounds;
 use App\Support\Dates;
@@ -30,6 +31,7 @@ final readonly class RoundsController
 
         return view('rounds.show', [
             'rounds' => $rounds,
+            'holds' => $rounds->items !== [] || Holding::query()->exists(),
             'mine' => $mine !== null,
             'told' => new RoundsInWords($rounds, $this->words),
             'drawing' => WeeksDrawing::of($rounds->today, $rounds->items),

@@ -17,7 +17,16 @@
         </svg>
     </section>
     @if ($sections === [])
-        <div class="empty"><h2>Nothing is due</h2><p>{{ __('rounds.told.nothing') }} @if ($later !== []){{ count($later) === 1 ? 'One thing comes' : count($later).' things come' }} later.@endif</p></div>
+        <div class="empty">
+            @if ($holds)
+                <h2>Nothing to do today</h2>
+                <p>{{ $later === [] ? 'And nothing in the weeks that are drawn.' : (count($later) === 1 ? 'One thing comes' : count($later).' things come').' later; the drawing shows when.' }} <a href="{{ route('roll') }}">To the Roll</a></p>
+            @else
+                <h2>Nothing is on the Roll yet</h2>
+                <p>What must be done, and by when, stands here as soon as there are names.</p>
+                @can('prepare')<p><a class="button main" href="{{ route('bring-in.create') }}">Bring names in from a spreadsheet</a></p>@endcan
+            @endif
+        </div>
     @else
     <table class="sheet rounds">
         <caption class="hide">What is due in the next two weeks, dearest to miss first</caption>
