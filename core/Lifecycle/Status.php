@@ -44,6 +44,12 @@ enum Status: string
         return null;
     }
 
+    /** As a directory says it (RFC 8056 §2): EPP's words with blanks, and `active` for `ok`. */
+    public static function ofDirectory(string $text): ?self
+    {
+        return strtolower(trim($text)) === 'active' ? self::Ok : self::read($text);
+    }
+
     /** The phase that it proves, if it proves one. */
     public function phase(): ?Phase
     {

@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use Acre\Wire\Epp\Command\DomainChange;
+use Acre\Wire\Epp\Command\DomainCheck;
+use Acre\Wire\Epp\Command\DomainCreate;
+use Acre\Wire\Epp\Command\DomainDelete;
+use Acre\Wire\Epp\Command\DomainInfo;
+use Acre\Wire\Epp\Command\DomainRenew;
+use Acre\Wire\Epp\Command\DomainTransfer;
+use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\Login;
+use Acre\Wire\Epp\Command\Logout;
+use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\TransferStep;
+use Acre\Wire\Epp\Data\Availability;
+use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\NewEnd;
+use Acre\Wire\Epp\Data\TransferData;
+use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppCommand;
+use Acre\Wire\Epp\EppFrame;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppResponse;
+use DateTimeImmutable;
+use DOMDocument;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\TestCase;
+
+/** EPP held against the published texts: their schemas, their result codes, their own frames. */
+#[Group('published')]
+final class EppReferenceTest extends TestCase
+{
+    /** Where each schema stands. */
+    private const SCHEMAS = [5730 => ['eppcom-1.0', 'epp-1.0'], 5732 => ['host-1.0'], 5731 => ['domain-1.0'], 5733 => ['contact-1.0'], 3915 => ['rgp-1.0'], 5910 => ['secDNS-1.1']];
+
+    private static string $folder = '';
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$folder = sys_get_temp_dir().'/acre-schemas-'.getmypid();
+        mkdir(self::$folder);
+        $imports = '';
+        foreach (self::SCHEMAS as $rfc => $names) {
+            preg_match_all('/^ *<schema\b.*?<\/schema>/ms', Published::whole($rfc), $found);
+            foreach ($names as $name) {
+                $schema = array_values(array_filter($found[0], fn (string $text): bool => str_contains($text, "targetNamespace=\"urn:ietf:params:xml:ns:{$name}\"")));
+                file_put_contents(self::$folder."/{$name}.xsd", '<?xml version="1.0" encoding="UTF-8"?>'.($schema[0] ?? self::fail("RFC {$rfc} has no schema {$name}.")));
+                $imports .= "<import namespace=\"urn:ietf:params:xml:ns:{$name}\" schemaLocation=\"{$name}.xsd\"/>";
+            }
+        }
+        file_put_contents(self::$folder.'/all.xsd', "<schema xmlns=\"http://www.w3.org/2001/XMLSchema\" targetNamespace=\"urn:acre:all\">{$imports}</schema>");
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        $files = glob(self::$folder.'/*');
+        array_map(unlink(...), $files === false ? [] : $files);
+        rmdir(self::$folder);
+    }
+
+    /** @return list<EppCommand> every command that we can send, as the examples of the RFCs have it where they have one */
+    private static function commands(): array
+    {
+        $objects = [EppNamespace::Domain->value, EppNamespace::Contact->value];
+
+        return [
+            new Login('ClientX', 'foo-BAR2', $objects, [EppNamespace::Grace->value, EppNamespace::SecDns->value], 'bar-FOO2'), new Logout, Poll::next(), Poll::kept('12345'),
+            new DomainCheck(['example.com', 'example.net', 'example.org']), new DomainInfo('example.com'), new DomainInfo('example.com', '2fooBAR'),
+            new DomainCreate('example.com', 2, ['ns1.example.net', 'ns2.example.net'], 'jd1234', ['admin' => 'sh8013', 'tech' => 'sh8013'], '2fooBAR'),
+            new DomainRenew('example.com', new DateTimeImmutable('2000-04-03T00:00:00Z'), 5), new DomainDelete('example.com'),
+            new DomainTransfer(TransferStep::Request, 'example.com', '2fooBAR', 1), new DomainTransfer(TransferStep::Query, 'example.com'), new DomainTransfer(TransferStep::Approve, 'example.com', '2fooBAR'),
+            new DomainUpdate('example.com', new DomainChange(['ns2.example.com'], ['clientHold'], ['tech' => 'mak21']), new DomainChange(['ns1.example.com'], ['clientUpdateProhibited'], ['tech' => 'sh8013']), 'sh8013', '2BARfoo'),
+            new DomainUpdate('example.com', restore: true),
+        ];
+    }
+
+    /** Source: the formal syntax of RFC 5730 §4, 5731 §4, 3915 §5 (their schemas, cut out of the texts). */
+    public function test_every_command_passes_the_schemas(): void
+    {
+        foreach (self::commands() as $command) {
+            $this->assertValid(EppFrame::command($command, 'ABC-12345'));
+        }
+        $this->assertValid(EppFrame::hello());
+    }
+
+    /** The check itself: a frame with one word wrong does not pass. */
+    public function test_the_schemas_refuse_what_is_wrong(): void
+    {
+        $this->assertSame(false, $this->isValid(str_replace('curExpDate', 'curEndDate', EppFrame::command(self::commands()[8], 'ABC-12345'))));
+    }
+
+    /** Source: the client's frames of RFC 5731 §3: check, info, renew, delete and the transfer query, word for word. */
+    public function test_commands_are_the_examples_of_rfc_5731(): void
+    {
+        $examples = array_map(self::plain(...), Published::frames(5731, 'C'));
+        $same = 0;
+        foreach (self::commands() as $command) {
+            $same += in_array(self::plain(EppFrame::command($command, 'ABC-12345')), $examples, true) ? 1 : 0;
+        }
+        self::assertGreaterThanOrEqual(4, $same);
+    }
+
+    /** Source: the server's frames of RFC 5730, 5731, 3915 and 5910. */
+    public function test_the_servers_examples_are_read(): void
+    {
+        $read = ['infData' => 0, 'chkData' => 0, 'trnData' => 0, 'renData' => 0, 'creData' => 0];
+        foreach ([5730, 5731, 3915, 5910] as $rfc) {
+            foreach (Published::frames($rfc, 'S') as $frame) {
+                $answer = EppFrame::read(trim($frame));
+                if (! $answer instanceof EppResponse) {
+                    continue;
+                }
+                foreach (array_keys($read) as $name) {
+                    if ($answer->objectOrNull(EppNamespace::Domain, $name) !== null) {
+                        $what = match ($name) {
+                            'infData' => DomainData::of($answer)->name,
+                            'chkData' => (string) array_key_first(Availability::allOf($answer)),
+                            'trnData' => TransferData::of($answer)->name,
+                            default => NewEnd::of($answer)->name,
+                        };
+                        self::assertStringContainsString('example', $what);
+                        $read[$name]++;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThanOrEqual(3, $read['infData']);
+        self::assertNotContains(0, $read);
+    }
+
+    /** Source: RFC 5731 §3.1.2, its whole answer. */
+    public function test_the_example_of_an_info_means_what_it_says(): void
+    {
+        $whole = array_values(array_filter(Published::frames(5731, 'S'), fn (string $frame): bool => str_contains($frame, 'infData') && str_contains($frame, '<domain:pw>')));
+        $answer = EppFrame::read(trim($whole[0] ?? ''));
+        self::assertInstanceOf(EppResponse::class, $answer);
+        $data = DomainData::of($answer);
+        self::assertSame(['example.com', 'EXAMPLE1-REP', ['ok'], 'jd1234', 'ClientX', '2fooBAR'], [$data->name, $data->roid, $data->statuses, $data->registrant, $data->sponsor, $data->code]);
+        self::assertSame([['ns1.example.com', 'ns1.example.net'], ['ns1.example.com', 'ns2.example.com']], [$data->servers, $data->hosts]);
+        self::assertSame(['1999-04-03', '2005-04-03', '2000-04-08'], [$data->created?->format('Y-m-d'), $data->ends?->format('Y-m-d'), $data->moved?->format('Y-m-d')]);
+    }
+
+    /** Source: RFC 5730 §3, every code and none beside. */
+    public function test_the_result_codes_are_those_of_rfc_5730(): void
+    {
+        preg_match_all('/^ {3,6}([12]\d{3}) {4}"/m', Published::whole(5730), $found);
+        $codes = array_map(intval(...), array_unique($found[1]));
+        sort($codes);
+        self::assertSame($codes, array_column(EppCode::cases(), 'value'));
+    }
+
+    private function assertValid(string $frame): void
+    {
+        self::assertTrue($this->isValid($frame), $frame);
+    }
+
+    private function isValid(string $frame): bool
+    {
+        $document = new DOMDocument;
+        $document->loadXML($frame, LIBXML_NONET);
+        libxml_use_internal_errors(true);
+        $isValid = $document->schemaValidate(self::$folder.'/all.xsd');
+        libxml_clear_errors();
+        libxml_use_internal_errors(false);
+
+        return $isValid;
+    }
+
+    /** Without prologue, blanks between elements, and the names of locations that only tools read. */
+    private static function plain(string $frame): string
+    {
+        $document = new DOMDocument;
+        $document->preserveWhiteSpace = false;
+        $document->loadXML((string) preg_replace('/\s+xsi:schemaLocation="[^"]*"|\s+xmlns:xsi="[^"]*"/', '', trim($frame)), LIBXML_NONET);
+
+        return (string) preg_replace('/>\s+</', '><', (string) $document->C14N());
+    }
+}

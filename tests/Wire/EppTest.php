@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Wire;
+
+use Acre\Wire\Epp\Command\DomainChange;
+use Acre\Wire\Epp\Command\DomainCheck;
+use Acre\Wire\Epp\Command\DomainRenew;
+use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\Login;
+use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Data\Availability;
+use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\NewEnd;
+use Acre\Wire\Epp\Data\TransferData;
+use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppError;
+use Acre\Wire\Epp\EppFrame;
+use Acre\Wire\Epp\EppFraming;
+use Acre\Wire\Epp\EppGreeting;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppResponse;
+use Acre\Wire\Xml\XmlError;
+use DateTimeImmutable;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Frames in the shapes of RFC 5730, 5731, 3915 and 5910, with invented contents; tests/Reference holds them against the RFCs' own schemas and examples. */
+final class EppTest extends TestCase
+{
+    private static function response(string $inside, string $code = '1000', string $extension = ''): string
+    {
+        return '<?xml version="1.0" encoding="UTF-8"?><epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response>'
+            ."<result code=\"{$code}\"><msg>Done</msg></result>{$inside}{$extension}<trID><clTRID>A-1</clTRID><svTRID>S-1</svTRID></trID></response></epp>";
+    }
+
+    private function answer(string $inside, string $code = '1000', string $extension = ''): EppResponse
+    {
+        $answer = EppFrame::read(self::response($inside, $code, $extension));
+        self::assertInstanceOf(EppResponse::class, $answer);
+
+        return $answer;
+    }
+
+    public function test_a_name_is_read_with_its_grace_period_and_its_keys(): void
+    {
+        $data = DomainData::of($this->answer(<<<'XML'
+            <resData><domain:infData xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>Wickerby-Bells.COM</domain:name><domain:roid>7-REG</domain:roid>
+            <domain:status s="clientTransferProhibited"/><domain:status s="ok" lang="en">fine</domain:status><domain:registrant>H-1</domain:registrant>
+            <domain:contact type="tech">H-2</domain:contact><domain:contact type="tech">H-3</domain:contact>
+            <domain:ns><domain:hostObj>NS1.wire.example</domain:hostObj><domain:hostObj>ns2.wire.example</domain:hostObj></domain:ns>
+            <domain:clID>skerry</domain:clID><domain:crDate>2019-10-13T08:00:00.0Z</domain:crDate><domain:exDate>2026-10-13T08:00:00Z</domain:exDate>
+            <domain:authInfo><domain:pw>a &lt; b</domain:pw></domain:authInfo></domain:infData></resData>
+            XML, '1000', '<extension><rgp:infData xmlns:rgp="urn:ietf:params:xml:ns:rgp-1.0"><rgp:rgpStatus s="autoRenewPeriod"/></rgp:infData>'
+            .'<secDNS:infData xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:dsData><secDNS:keyTag>60485</secDNS:keyTag><secDNS:alg>5</secDNS:alg><secDNS:digestType>1</secDNS:digestType><secDNS:digest>2bb1</secDNS:digest></secDNS:dsData></secDNS:infData>'
+            .'<odd:thing xmlns:odd="urn:nobody:knows">kept</odd:thing></extension>'));
+        self::assertSame(['wickerby-bells.com', ['clientTransferProhibited', 'ok', 'autoRenewPeriod'], 'skerry', 'a < b'], [$data->name, $data->statuses, $data->sponsor, $data->code]);
+        self::assertSame([['tech' => ['H-2', 'H-3']], ['ns1.wire.example', 'ns2.wire.example']], [$data->contacts, $data->servers]);
+        self::assertSame(['2026-10-13', null], [$data->ends?->format('Y-m-d'), $data->moved]);
+        self::assertSame([60485, '2BB1'], [$data->ds[0]->keyTag, $data->ds[0]->digest]);
+    }
+
+    public function test_an_extension_that_nobody_knows_is_kept_whole(): void
+    {
+        $answer = $this->answer('', '1000', '<extension><odd:thing xmlns:odd="urn:nobody:knows"><odd:in>kept</odd:in></odd:thing></extension>');
+        self::assertStringContainsString('<odd:thing xmlns:odd="urn:nobody:knows"><odd:in>kept</odd:in></odd:thing>', $answer->extensions[0]->source());
+        self::assertNull($answer->extension(EppNamespace::Fee, 'infData'));
+    }
+
+    public function test_results_transfers_renewals_and_messages(): void
+    {
+        $domain = 'xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"';
+        $moved = TransferData::of($this->answer("<resData><domain:trnData {$domain}><domain:name>bell.com</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>oriel</domain:reID><domain:reDate>2026-10-06T09:00:00Z</domain:reDate><domain:acID>skerry</domain:acID><domain:acDate>2026-10-11T09:00:00Z</domain:acDate></domain:trnData></resData>", '1001'));
+        self::assertSame([true, 'oriel', '2026-10-11', null], [$moved->isPending(), $moved->asker, $moved->actAt?->format('Y-m-d'), $moved->ends]);
+        self::assertSame('2027-11-02', NewEnd::of($this->answer("<resData><domain:renData {$domain}><domain:name>bell.com</domain:name><domain:exDate>2027-11-02T00:00:00Z</domain:exDate></domain:renData></resData>"))->ends?->format('Y-m-d'));
+        $free = Availability::allOf($this->answer("<resData><domain:chkData {$domain}><domain:cd><domain:name avail=\"1\">a.com</domain:name></domain:cd><domain:cd><domain:name avail=\"false\">b.com</domain:name><domain:reason>In use</domain:reason></domain:cd></domain:chkData></resData>"));
+        self::assertSame([true, null, false, 'In use'], [$free['a.com']->isFree, $free['a.com']->reason, $free['b.com']->isFree, $free['b.com']->reason]);
+        $message = $this->answer('<msgQ count="5" id="12345"><qDate>2026-10-06T09:00:00Z</qDate><msg>Transfer asked for.</msg></msgQ>', '1301');
+        $first = $message->message ?? self::fail('There is no message.');
+        self::assertSame([EppCode::AckToDequeue, 5, '12345', 'Transfer asked for.'], [$message->code(), $first->count, $first->id, $first->text]);
+        self::assertSame(['A-1', 'S-1'], [$message->client, $message->server]);
+    }
+
+    public function test_a_refusal_says_why_and_a_code_that_the_rfc_lacks_is_refused(): void
+    {
+        $text = str_replace('<msg>Done</msg>', '<msg>No</msg><value><x xmlns="">bell</x></value><extValue><value><x xmlns="">5</x></value><reason>too many years</reason></extValue>', self::response('', '2306'));
+        $answer = EppFrame::read($text);
+        self::assertInstanceOf(EppResponse::class, $answer);
+        self::assertSame([EppCode::Policy, ['bell', '5: too many years'], false], [$answer->code(), $answer->results[0]->why, $answer->code()->isSuccess()]);
+        $this->expectException(EppError::class);
+        $this->expectExceptionMessage('no result code 2999');
+        EppFrame::read(self::response('', '2999'));
+    }
+
+    public function test_a_greeting_says_what_may_be_spoken_of(): void
+    {
+        $greeting = EppFrame::read('<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><greeting><svID>Skerry gate</svID><svDate>2026-10-06T09:00:00.0Z</svDate><svcMenu><version>1.0</version><lang>en</lang><objURI>urn:ietf:params:xml:ns:domain-1.0</objURI><svcExtension><extURI>urn:ietf:params:xml:ns:rgp-1.0</extURI></svcExtension></svcMenu><dcp><access><all/></access></dcp></greeting></epp>');
+        self::assertInstanceOf(EppGreeting::class, $greeting);
+        self::assertSame(['Skerry gate', true, true, false], [$greeting->server, $greeting->has(EppNamespace::Domain), $greeting->has(EppNamespace::Grace), $greeting->has(EppNamespace::Fee)]);
+    }
+
+    public function test_commands_are_written_with_what_was_given_and_nothing_is_markup(): void
+    {
+        $frame = EppFrame::command(new DomainUpdate('bell.com', new DomainChange(statuses: ['clientHold']), new DomainChange(servers: ['ns1.wire.example']), code: '<&"'), 'A-2');
+        self::assertStringContainsString('<domain:add><domain:status s="clientHold"/></domain:add><domain:rem><domain:ns><domain:hostObj>ns1.wire.example</domain:hostObj></domain:ns></domain:rem><domain:chg><domain:authInfo><domain:pw>&lt;&amp;&quot;</domain:pw>', $frame);
+        self::assertStringEndsWith("<clTRID>A-2</clTRID></command></epp>\n", $frame);
+        self::assertStringContainsString('<domain:chg/></domain:update></update><extension><rgp:update xmlns:rgp="urn:ietf:params:xml:ns:rgp-1.0"><rgp:restore op="request"/>', EppFrame::command(new DomainUpdate('bell.com', restore: true), 'A-3'));
+        // The end that it renews from is a day of UTC, whatever zone it comes in (RFC 5731 §3.2.3).
+        self::assertStringContainsString('<domain:curExpDate>2026-10-13</domain:curExpDate>', EppFrame::command(new DomainRenew('bell.com', new DateTimeImmutable('2026-10-14T01:30:00+02:00'), 1), 'A-4'));
+        self::assertStringContainsString('<poll op="ack" msgID="12345"/>', EppFrame::command(Poll::kept('12345'), 'A-5'));
+        self::assertStringContainsString('<newPW>n</newPW>', EppFrame::command(new Login('skerry', 'p', [EppNamespace::Domain->value], [], 'n'), 'A-6'));
+    }
+
+    /** RFC 5734 §4: the length counts itself. */
+    public function test_frames_are_found_however_their_bytes_arrive(): void
+    {
+        $frames = [EppFrame::hello(), EppFrame::command(new DomainCheck(['a.com']), 'A-1'), self::response('')];
+        $bytes = implode('', array_map(EppFraming::pack(...), $frames));
+        $random = new Randomizer(new Mt19937(5734));
+        for ($run = 0; $run < 200; $run++) {
+            $framing = new EppFraming;
+            $found = [];
+            for ($at = 0; $at < strlen($bytes); $at += $width) {
+                $width = $random->getInt(1, 90);
+                array_push($found, ...$framing->feed(substr($bytes, $at, $width)));
+            }
+            self::assertSame([$frames, false], [$found, $framing->isInside()]);
+        }
+    }
+
+    #[TestWith(["\x00\x00\x00\x04"])]
+    #[TestWith(["\x7f\xff\xff\xff<"])]
+    #[TestWith(['HTTP/1.1 400 Bad Request'])]
+    public function test_what_is_no_frame_is_refused_before_it_is_waited_for(string $bytes): void
+    {
+        $this->expectException(EppError::class);
+        (new EppFraming)->feed($bytes);
+    }
+
+    #[TestWith(['<!DOCTYPE epp [<!ENTITY a "b">]><epp>&a;</epp>', 'declares a type at byte 0'])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response>', 'no XML'])]
+    #[TestWith(["<epp>\n<a></b></epp>", 'in line 2'])]
+    #[TestWith(['', 'nothing is in it'])]
+    #[TestWith(["<epp>\xff</epp>", 'not UTF-8 from byte 5'])]
+    #[TestWith(['<html/>', 'should begin with epp'])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><trID><svTRID>1</svTRID></trID></response></epp>', 'epp/response/result is missing'])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1000"><msg>x</msg></result></response></epp>', 'epp/response/trID is missing'])]
+    public function test_what_is_malformed_is_refused_with_its_place(string $document, string $said): void
+    {
+        $this->expectException(XmlError::class);
+        $this->expectExceptionMessage($said);
+        EppFrame::read($document);
+    }
+
+    public function test_whatever_arrives_is_read_or_refused_and_nothing_else(): void
+    {
+        $random = new Randomizer(new Mt19937(5730));
+        $whole = self::response('<msgQ count="5" id="1"><qDate>2026-10-06T09:00:00Z</qDate><msg>é</msg></msgQ>');
+        $refused = 0;
+        for ($run = 0; $run < 2000; $run++) {
+            $at = $random->getInt(0, strlen($whole) - 1);
+            $text = substr($whole, 0, $at).$random->getBytes($random->getInt(1, 3)).substr($whole, $at + $random->getInt(0, 30));
+            try {
+                EppFrame::read($text);
+            } catch (XmlError|EppError) {
+                $refused++;
+            }
+        }
+        self::assertGreaterThan(1000, $refused);
+        $this->expectException(XmlError::class);
+        EppFrame::read(str_repeat('<a>', 5000));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Wire\Epp\Command;
+
+use Acre\Wire\Epp\EppExtended;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppWriter;
+use SensitiveParameter;
+
+/** RFC 5731 §3.2.5; with `$restore` the request of RFC 3915 §4.2.5 to take a deleted name back. */
+final readonly class DomainUpdate implements EppExtended
+{
+    public function __construct(
+        private string $name,
+        private DomainChange $add = new DomainChange,
+        private DomainChange $remove = new DomainChange,
+        private ?string $registrant = null,
+        #[SensitiveParameter] private ?string $code = null,
+        private bool $restore = false,
+    ) {
+    }
+
+    public function write(EppWriter $to): void
+    {
+        $to->open('update', [], fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'update', function (EppWriter $to): void {
+            $to->text('domain:name', $this->name);
+            $this->add->write($to, 'add');
+            $this->remove->write($to, 'rem');
+            if ($this->registrant !== null || $this->code !== null || $this->restore) {
+                // A restore changes nothing else, and says so with an empty change (RFC 3915 §4.2.5).
+                $to->open('domain:chg', [], function (EppWriter $to): void {
+                    if ($this->registrant !== null) {
+                        $to->text('domain:registrant', $this->registrant);
+                    }
+                    if ($this->code !== null) {
+                        $to->open('domain:authInfo', [], fn (EppWriter $to) => $to->text('domain:pw', $this->code));
+                    }
+                });
+            }
+        }));
+    }
+
+    public function isExtended(): bool
+    {
+        return $this->restore;
+    }
+
+    public function writeExtension(EppWriter $to): void
+    {
+        $to->object(EppNamespace::Grace, 'update', fn (EppWriter $to) => $to->sign('rgp:restore', ['op' => 'request']));
+    }
+}

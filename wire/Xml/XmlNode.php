@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Wire\Xml;
+
+use DateTimeImmutable;
+use DOMDocument;
+use DOMElement;
+
+/** An element of an XML document, asked for its children by namespace and name; entities and document types are refused. */
+final readonly class XmlNode
+{
+    private function __construct(private DOMElement $element, public string $path)
+    {
+    }
+
+    /**
+     * @param  int  $limit  bytes
+     *
+     * @throws XmlError
+     */
+    public static function read(string $text, int $limit): self
+    {
+        if (strlen($text) > $limit) {
+            throw XmlError::tooLong(strlen($text), $limit);
+        }
+        if (! mb_check_encoding($text, 'UTF-8') || str_contains($text, "\0")) {
+            throw XmlError::notUtf8(self::firstOdd($text));
+        }
+        // No frame of EPP has one (RFC 5730 §2); without it there is nothing to expand.
+        if (preg_match('/<!(?:DOCTYPE|ENTITY)/i', $text, $found, PREG_OFFSET_CAPTURE) === 1) {
+            throw XmlError::documentType($found[0][1]);
+        }
+        $before = libxml_use_internal_errors(true);
+        $document = new DOMDocument;
+        $isRead = $text !== '' && $document->loadXML($text, LIBXML_NONET | LIBXML_COMPACT);
+        $error = libxml_get_last_error();
+        libxml_clear_errors();
+        libxml_use_internal_errors($before);
+        if (! $isRead || $document->documentElement === null) {
+            throw XmlError::notXml($error === false ? 1 : $error->line, $error === false ? 1 : $error->column, $error === false ? 'nothing is in it' : trim($error->message));
+        }
+
+        return new self($document->documentElement, $document->documentElement->localName ?? '');
+    }
+
+    /** The byte at which a text is no UTF-8 any more, or holds a NUL. */
+    private static function firstOdd(string $text): int
+    {
+        $whole = mb_scrub(str_replace("\0", "\xff", $text));
+
+        return strspn($whole ^ $text, "\0");
+    }
+
+    public function is(string $namespace, string $name): bool
+    {
+        return $this->element->namespaceURI === $namespace && $this->element->localName === $name;
+    }
+
+    public function name(): string
+    {
+        return $this->element->localName ?? '';
+    }
+
+    public function namespace(): string
+    {
+        return $this->element->namespaceURI ?? '';
+    }
+
+    /** @throws XmlError when there is none */
+    public function child(string $namespace, string $name): self
+    {
+        return $this->childOrNull($namespace, $name) ?? throw XmlError::missing("{$this->path}/{$name}");
+    }
+
+    public function childOrNull(string $namespace, string $name): ?self
+    {
+        return $this->children($namespace, $name)[0] ?? null;
+    }
+
+    /**
+     * @param  string|null  $name  null: whichever of that namespace
+     * @return list<self>
+     */
+    public function children(string $namespace, ?string $name = null): array
+    {
+        return array_values(array_filter($this->all(), fn (self $child): bool => $child->namespace() === $namespace && ($name === null || $child->name() === $name)));
+    }
+
+    /** @return list<self> every child element, of whatever namespace */
+    public function all(): array
+    {
+        $children = [];
+        foreach ($this->element->childNodes as $node) {
+            if ($node instanceof DOMElement) {
+                $children[] = new self($node, $this->path.'/'.($node->localName ?? ''));
+            }
+        }
+
+        return $children;
+    }
+
+    /** Its text, blanks around it and runs of blanks inside taken as one (an XML Schema token). */
+    public function text(): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', $this->element->textContent));
+    }
+
+    /** @throws XmlError when there is no such child */
+    public function textOf(string $namespace, string $name): string
+    {
+        return $this->child($namespace, $name)->text();
+    }
+
+    public function textOrNull(string $namespace, string $name): ?string
+    {
+        return $this->childOrNull($namespace, $name)?->text();
+    }
+
+    /** @return list<string> */
+    public function texts(string $namespace, string $name): array
+    {
+        return array_map(fn (self $child): string => $child->text(), $this->children($namespace, $name));
+    }
+
+    /** @throws XmlError when it is no date and time (XML Schema dateTime; EPP writes it in UTC, RFC 5731 §2.4) */
+    public function timeOrNull(string $namespace, string $name): ?DateTimeImmutable
+    {
+        $child = $this->childOrNull($namespace, $name);
+        if ($child === null) {
+            return null;
+        }
+        $text = $child->text();
+        $time = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?(Z|[+-]\d\d:\d\d)$/D', $text) === 1 ? date_create_immutable((string) preg_replace('/\.\d+/', '', $text)) : false;
+
+        return $time !== false && str_starts_with($text, $time->format('Y-m-d')) ? $time : throw XmlError::wrong($child->path, 'a date and time', $text);
+    }
+
+    public function attribute(string $name): ?string
+    {
+        return $this->element->hasAttribute($name) ? trim($this->element->getAttribute($name)) : null;
+    }
+
+    /** @throws XmlError when it is missing or no whole number */
+    public function number(string $attribute): int
+    {
+        $value = $this->attribute($attribute) ?? throw XmlError::missing("{$this->path}/@{$attribute}");
+
+        return preg_match('/^\d{1,9}$/D', $value) === 1 ? (int) $value : throw XmlError::wrong("{$this->path}/@{$attribute}", 'a whole number', $value);
+    }
+
+    /** As it stood in the document, with the namespaces that it needs: what nobody here understands is kept so. */
+    public function source(): string
+    {
+        return (string) $this->element->ownerDocument?->saveXML($this->element);
+    }
+}
