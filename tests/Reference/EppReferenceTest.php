@@ -4,26 +4,37 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use Acre\Wire\Epp\Command\Check;
+use Acre\Wire\Epp\Command\ContactCreate;
+use Acre\Wire\Epp\Command\ContactInfo;
+use Acre\Wire\Epp\Command\ContactUpdate;
+use Acre\Wire\Epp\Command\Delete;
 use Acre\Wire\Epp\Command\DomainChange;
-use Acre\Wire\Epp\Command\DomainCheck;
 use Acre\Wire\Epp\Command\DomainCreate;
-use Acre\Wire\Epp\Command\DomainDelete;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainRenew;
 use Acre\Wire\Epp\Command\DomainTransfer;
 use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\HostAddresses;
+use Acre\Wire\Epp\Command\HostCreate;
+use Acre\Wire\Epp\Command\HostInfo;
+use Acre\Wire\Epp\Command\HostUpdate;
 use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\Availability;
+use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\HostData;
 use Acre\Wire\Epp\Data\NewEnd;
+use Acre\Wire\Epp\Data\PostalInfo;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppCommand;
 use Acre\Wire\Epp\EppFrame;
 use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use DateTimeImmutable;
 use DOMDocument;
@@ -66,15 +77,22 @@ final class EppReferenceTest extends TestCase
     private static function commands(): array
     {
         $objects = [EppNamespace::Domain->value, EppNamespace::Contact->value];
+        $postal = new PostalInfo(false, 'John Doe', 'Example Inc.', ['123 Example Dr.', 'Suite 100'], 'Dulles', 'VA', '20166-6503', 'US');
 
         return [
             new Login('ClientX', 'foo-BAR2', $objects, [EppNamespace::Grace->value, EppNamespace::SecDns->value], 'bar-FOO2'), new Logout, Poll::next(), Poll::kept('12345'),
-            new DomainCheck(['example.com', 'example.net', 'example.org']), new DomainInfo('example.com'), new DomainInfo('example.com', '2fooBAR'),
+            new Check(EppObject::Domain, ['example.com', 'example.net', 'example.org']), new DomainInfo('example.com'), new DomainInfo('example.com', '2fooBAR'),
             new DomainCreate('example.com', 2, ['ns1.example.net', 'ns2.example.net'], 'jd1234', ['admin' => 'sh8013', 'tech' => 'sh8013'], '2fooBAR'),
-            new DomainRenew('example.com', new DateTimeImmutable('2000-04-03T00:00:00Z'), 5), new DomainDelete('example.com'),
+            new DomainRenew('example.com', new DateTimeImmutable('2000-04-03T00:00:00Z'), 5), new Delete(EppObject::Domain, 'example.com'),
             new DomainTransfer(TransferStep::Request, 'example.com', '2fooBAR', 1), new DomainTransfer(TransferStep::Query, 'example.com'), new DomainTransfer(TransferStep::Approve, 'example.com', '2fooBAR'),
             new DomainUpdate('example.com', new DomainChange(['ns2.example.com'], ['clientHold'], ['tech' => 'mak21']), new DomainChange(['ns1.example.com'], ['clientUpdateProhibited'], ['tech' => 'sh8013']), 'sh8013', '2BARfoo'),
             new DomainUpdate('example.com', restore: true),
+            new Check(EppObject::Host, ['ns1.example.com', 'ns2.example.com', 'ns3.example.com']), new HostInfo('ns1.example.com'), new Delete(EppObject::Host, 'ns1.example.com'),
+            new HostCreate('ns1.example.com', new HostAddresses(['192.0.2.2', '192.0.2.29', '1080:0:0:0:8:800:200C:417A'])),
+            new HostUpdate('ns1.example.com', new HostAddresses(['192.0.2.22']), new HostAddresses(['1080:0:0:0:8:800:200C:417A']), 'ns2.example.com'),
+            new Check(EppObject::Contact, ['sh8013', 'sah8013', '8013sah']), new ContactInfo('sh8013', '2fooBAR'), new Delete(EppObject::Contact, 'sh8013'),
+            new ContactCreate('sh8013', [$postal, new PostalInfo(true, 'Jöhn Doe', null, ['Straße 1'], 'Würzburg', null, null, 'DE')], '+1.7035555555', 'jdoe@example.com', '2fooBAR'),
+            new ContactUpdate('sh8013', [$postal], '+1.7034444444', 'other@example.com'),
         ];
     }
 
@@ -93,15 +111,14 @@ final class EppReferenceTest extends TestCase
         $this->assertSame(false, $this->isValid(str_replace('curExpDate', 'curEndDate', EppFrame::command(self::commands()[8], 'ABC-12345'))));
     }
 
-    /** Source: the client's frames of RFC 5731 §3: check, info, renew, delete and the transfer query, word for word. */
-    public function test_commands_are_the_examples_of_rfc_5731(): void
+    /** Source: the clients' frames of RFC 5731, 5732 and 5733, §3 of each: many of ours are theirs word for word. */
+    public function test_commands_are_the_examples_of_the_rfcs(): void
     {
-        $examples = array_map(self::plain(...), Published::frames(5731, 'C'));
-        $same = 0;
-        foreach (self::commands() as $command) {
-            $same += in_array(self::plain(EppFrame::command($command, 'ABC-12345')), $examples, true) ? 1 : 0;
+        $ours = array_map(fn (EppCommand $command): string => self::plain(EppFrame::command($command, 'ABC-12345')), self::commands());
+        foreach ([5731 => 4, 5732 => 4, 5733 => 3] as $rfc => $atLeast) {
+            $theirs = array_map(self::plain(...), Published::frames($rfc, 'C'));
+            self::assertGreaterThanOrEqual($atLeast, count(array_intersect($ours, $theirs)), "RFC {$rfc}");
         }
-        self::assertGreaterThanOrEqual(4, $same);
     }
 
     /** Source: the server's frames of RFC 5730, 5731, 3915 and 5910. */
@@ -118,7 +135,7 @@ final class EppReferenceTest extends TestCase
                     if ($answer->objectOrNull(EppNamespace::Domain, $name) !== null) {
                         $what = match ($name) {
                             'infData' => DomainData::of($answer)->name,
-                            'chkData' => (string) array_key_first(Availability::allOf($answer)),
+                            'chkData' => (string) array_key_first(Availability::allOf($answer, EppObject::Domain)),
                             'trnData' => TransferData::of($answer)->name,
                             default => NewEnd::of($answer)->name,
                         };
@@ -130,6 +147,29 @@ final class EppReferenceTest extends TestCase
         }
         self::assertGreaterThanOrEqual(3, $read['infData']);
         self::assertNotContains(0, $read);
+    }
+
+    /** Source: RFC 5732 §3.1 and RFC 5733 §3.1, their answers to check and info. */
+    public function test_the_examples_of_hosts_and_contacts_mean_what_they_say(): void
+    {
+        $checked = Availability::allOf($this->answer(5732, 'chkData'), EppObject::Host);
+        self::assertSame([true, false, 'In use'], [$checked['ns1.example.com']->isFree, $checked['ns2.example2.com']->isFree, $checked['ns2.example2.com']->reason]);
+        $host = HostData::of($this->answer(5732, 'infData'));
+        self::assertSame(['ns1.example.com', ['linked', 'clientUpdateProhibited'], ['192.0.2.2', '192.0.2.29', '1080:0:0:0:8:800:200C:417A'], 'ClientY'], [$host->host, $host->statuses, $host->addresses, $host->sponsor]);
+        $contact = ContactData::of($this->answer(5733, 'infData'));
+        self::assertSame(['sh8013', '+1.7035555555x1234', 'jdoe@example.com'], [$contact->handle, $contact->voice, $contact->mailbox]);
+        self::assertEquals(new PostalInfo(false, 'John Doe', 'Example Inc.', ['123 Example Dr.', 'Suite 100'], 'Dulles', 'VA', '20166-6503', 'US'), $contact->postal[0]);
+    }
+
+    private function answer(int $rfc, string $data): EppResponse
+    {
+        foreach (Published::frames($rfc, 'S') as $frame) {
+            $answer = str_contains($frame, $data) ? EppFrame::read(trim($frame)) : null;
+            if ($answer instanceof EppResponse) {
+                return $answer;
+            }
+        }
+        self::fail("RFC {$rfc} has no example of {$data}.");
     }
 
     /** Source: RFC 5731 §3.1.2, its whole answer. */

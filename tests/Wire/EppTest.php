@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Wire;
 
+use Acre\Wire\Epp\Command\Check;
 use Acre\Wire\Epp\Command\DomainChange;
-use Acre\Wire\Epp\Command\DomainCheck;
 use Acre\Wire\Epp\Command\DomainRenew;
 use Acre\Wire\Epp\Command\DomainUpdate;
 use Acre\Wire\Epp\Command\Login;
@@ -20,6 +20,7 @@ use Acre\Wire\Epp\EppFrame;
 use Acre\Wire\Epp\EppFraming;
 use Acre\Wire\Epp\EppGreeting;
 use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Xml\XmlError;
 use DateTimeImmutable;
@@ -76,7 +77,7 @@ final class EppTest extends TestCase
         $moved = TransferData::of($this->answer("<resData><domain:trnData {$domain}><domain:name>bell.com</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>oriel</domain:reID><domain:reDate>2026-10-06T09:00:00Z</domain:reDate><domain:acID>skerry</domain:acID><domain:acDate>2026-10-11T09:00:00Z</domain:acDate></domain:trnData></resData>", '1001'));
         self::assertSame([true, 'oriel', '2026-10-11', null], [$moved->isPending(), $moved->asker, $moved->actAt?->format('Y-m-d'), $moved->ends]);
         self::assertSame('2027-11-02', NewEnd::of($this->answer("<resData><domain:renData {$domain}><domain:name>bell.com</domain:name><domain:exDate>2027-11-02T00:00:00Z</domain:exDate></domain:renData></resData>"))->ends?->format('Y-m-d'));
-        $free = Availability::allOf($this->answer("<resData><domain:chkData {$domain}><domain:cd><domain:name avail=\"1\">a.com</domain:name></domain:cd><domain:cd><domain:name avail=\"false\">b.com</domain:name><domain:reason>In use</domain:reason></domain:cd></domain:chkData></resData>"));
+        $free = Availability::allOf($this->answer("<resData><domain:chkData {$domain}><domain:cd><domain:name avail=\"1\">a.com</domain:name></domain:cd><domain:cd><domain:name avail=\"false\">b.com</domain:name><domain:reason>In use</domain:reason></domain:cd></domain:chkData></resData>"), EppObject::Domain);
         self::assertSame([true, null, false, 'In use'], [$free['a.com']->isFree, $free['a.com']->reason, $free['b.com']->isFree, $free['b.com']->reason]);
         $message = $this->answer('<msgQ count="5" id="12345"><qDate>2026-10-06T09:00:00Z</qDate><msg>Transfer asked for.</msg></msgQ>', '1301');
         $first = $message->message ?? self::fail('There is no message.');
@@ -117,7 +118,7 @@ final class EppTest extends TestCase
     /** RFC 5734 §4: the length counts itself. */
     public function test_frames_are_found_however_their_bytes_arrive(): void
     {
-        $frames = [EppFrame::hello(), EppFrame::command(new DomainCheck(['a.com']), 'A-1'), self::response('')];
+        $frames = [EppFrame::hello(), EppFrame::command(new Check(EppObject::Domain, ['a.com']), 'A-1'), self::response('')];
         $bytes = implode('', array_map(EppFraming::pack(...), $frames));
         $random = new Randomizer(new Mt19937(5734));
         for ($run = 0; $run < 200; $run++) {
