@@ -25,7 +25,7 @@ final readonly class RoundsInWords
     {
         $count = count($this->rounds->soon());
 
-        return $count === 0 ? $this->words->say('rounds.told.nothing') : $this->words->count('rounds.told.things', $count).', '.$this->words->count('rounds.told.today', $this->rounds->todays()).'.';
+        return $count === 0 ? $this->words->say('rounds.told.nothing') : ($this->rounds->isCut ? $this->words->say('rounds.told.more_than').' ' : '').$this->words->count('rounds.told.things', $count).', '.$this->words->count('rounds.told.today', $this->rounds->todays()).'.';
     }
 
     public function dark(): ?string

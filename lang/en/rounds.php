@@ -43,6 +43,7 @@ return [
     ],
     'told' => [
         'nothing' => 'Nothing is due in the next two weeks.',
+        'more_than' => 'More than',
         'things' => '{1} One thing|[2,*] :count things',
         'today' => '{0} none of them today|{1} one of them today|[2,*] :count of them today',
         'dark' => '{1} one name goes dark|[2,*] :count names go dark',

@@ -66,6 +66,13 @@ final class DocketPagesTest extends TestCase
         $this->actingAs($this->house->reader)->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 1, 'told' => 'One name is left to begin.']);
         DocketLine::query()->update(['state' => LineState::Begun]);
         $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 0, 'told' => 'All have begun.']);
+        $docket->update(['state' => 'settled', 'settled_by' => $this->house->steward->id, 'settled_on' => $docket->prepared_on]);
+        // Its last line is done, and the proof is being made: the page goes on asking.
+        $docket->lines()->update(['state' => 'done', 'done_on' => '2026-10-06', 'done_by' => $this->house->steward->id]);
+        $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 1, 'told' => 'All are done; the proof is being made.']);
+        $this->get("/dockets/{$docket->id}")->assertSee('the proof is being made')->assertSee('data-waiting', false);
+        $docket->update(['state' => 'closed', 'closed_on' => $docket->settled_on]);
+        $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 0, 'told' => 'All have begun.']);
     }
 
     public function test_lines_of_another_docket_are_not_reached_by_their_number(): void

@@ -66,7 +66,9 @@ final readonly class DocketController
     {
         $progress = $this->progress->of([$docket->id])[$docket->id];
 
-        return new JsonResponse(['waiting' => $progress->waiting, 'told' => $this->words->count('dockets.left', $progress->waiting)]);
+        $isClosing = $docket->refresh()->state === DocketState::Settled && $progress->isOver();
+
+        return new JsonResponse(['waiting' => $isClosing ? 1 : $progress->waiting, 'told' => $isClosing ? $this->words->say('dockets.closing') : $this->words->count('dockets.left', $progress->waiting)]);
     }
 
     public function settle(SettleRequest $request, Docket $docket, SettleDocket $settle): RedirectResponse

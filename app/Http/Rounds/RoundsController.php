@@ -20,6 +20,9 @@ use Illuminate\View\View;
 /** The first page: what is due, dearest to miss first. */
 final readonly class RoundsController
 {
+    /** Things of one section that are listed at first. */
+    private const SECTION = 20;
+
     public function __construct(private ReadRounds $rounds, private TradeClock $clock, private Words $words)
     {
     }
@@ -32,6 +35,8 @@ final readonly class RoundsController
         return view('rounds.show', [
             'rounds' => $rounds,
             'holds' => $rounds->items !== [] || Holding::query()->exists(),
+            'all' => $request->boolean('all'),
+            'most' => self::SECTION,
             'mine' => $mine !== null,
             'told' => new RoundsInWords($rounds, $this->words),
             'drawing' => WeeksDrawing::of($rounds->today, $rounds->items),

@@ -85,7 +85,7 @@ final readonly class SheafController
 
     private function full(int $left): string
     {
-        return trans_choice('sheaf.full', $left, ['limit' => number_format(config()->integer('house.selection_limit'))]);
+        return $this->words->count('sheaf.full', $left, ['limit' => number_format(config()->integer('house.selection_limit'))]);
     }
 
     private function answer(Request $request, ?string $told): RedirectResponse|JsonResponse

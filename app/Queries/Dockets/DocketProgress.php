@@ -11,6 +11,12 @@ final readonly class DocketProgress
     {
     }
 
+    /** Nothing is open any more: a settled docket is being closed, and its proof made. */
+    public function isOver(): bool
+    {
+        return $this->prepared + $this->waiting + $this->begun === 0;
+    }
+
     /** Those that did not go, and could be tried once more. */
     public function again(): int
     {

@@ -16,6 +16,7 @@
             <line class="w-today" x1="{{ $drawing->today }}" x2="{{ $drawing->today }}" y1="18" y2="{{ $drawing->base }}"/>
         </svg>
     </section>
+    @if ($rounds->isCut)<p class="lesser">Of each kind the first {{ App\Queries\Rounds\RoundsKind::MOST }} are told and drawn, what is due first before the rest; <a href="{{ route('roll') }}">the Roll</a> has every one.</p>@endif
     @if ($sections === [])
         <div class="empty">
             @if ($holds)
@@ -34,12 +35,12 @@
         @foreach ($sections as $section => $items)
             <tbody>
             <tr class="group rounds-{{ $section }}"><th colspan="5" scope="rowgroup">{{ __('rounds.section.'.$section) }}</th></tr>
-            @foreach ($items as $item)@include('rounds.item')@endforeach
+            @foreach ($all ? $items : array_slice($items, 0, $most) as $item)@include('rounds.item')@endforeach
+            @if (! $all && count($items) > $most)<tr><td></td><td colspan="4"><a href="{{ route('rounds', array_filter(['all' => 1, 'whose' => $mine ? 'mine' : null])) }}">And {{ number_format(count($items) - $most) }} more: show all</a></td></tr>@endif
             </tbody>
         @endforeach
     </table>
     @endif
-    @if ($rounds->isCut)<p class="lesser">Of each kind the first {{ App\Queries\Rounds\RoundsKind::MOST }} are told, what is due first before the rest; <a href="{{ route('roll') }}">the Roll</a> has every one.</p>@endif
     @if ($later !== [])
         <details class="card later"><summary>{{ count($later) === 1 ? 'One thing' : number_format(count($later)).' things' }} in the weeks after</summary>
             <table class="sheet rounds low"><caption class="hide">What is due in the weeks after</caption><thead class="hide"><tr><th scope="col">By when</th><th scope="col">What</th><th scope="col">What leaving it means</th><th scope="col">Whose</th><th scope="col">Deed</th></tr></thead><tbody>@foreach (array_slice($later, 0, 200) as $item)@include('rounds.item')@endforeach</tbody></table>
