@@ -60,7 +60,11 @@ final readonly class Finding implements JsonSerializable
         if (count($findings) < 2) {
             return $findings;
         }
-        usort($findings, fn (self $a, self $b): int => [$a->tag->cost()->value, $a->instant()] <=> [$b->tag->cost()->value, $b->instant()]);
+        usort($findings, function (self $a, self $b): int {
+            $dearer = $a->tag->cost()->value <=> $b->tag->cost()->value;
+
+            return $dearer === 0 ? $a->instant() <=> $b->instant() : $dearer;
+        });
 
         return $findings;
     }

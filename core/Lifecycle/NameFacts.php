@@ -30,7 +30,13 @@ final readonly class NameFacts
 
     public function has(Status ...$any): bool
     {
-        return array_filter($this->statuses, fn (Status $status): bool => in_array($status, $any, true)) !== [];
+        foreach ($this->statuses as $status) {
+            if (in_array($status, $any, true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function isLocked(): bool

@@ -178,13 +178,13 @@ final readonly class Handover
     {
         $by = $this->lastAnswer();
         $lifted = $this->terms->lockFirst && $this->life->facts->isLocked();
-        $kinds = [
-            ...($this->terms->unlockAccountFirst ? [LegKind::UnlockAccount] : []),
-            ...($lifted ? [LegKind::LiftLock] : []),
-            LegKind::Offer,
-            ...$this->terms->confirms->legs(),
-            ...($lifted ? [LegKind::SetLock] : []),
-        ];
+        $kinds = [LegKind::Offer, ...$this->terms->confirms->legs()];
+        if ($lifted) {
+            $kinds = [LegKind::LiftLock, ...$kinds, LegKind::SetLock];
+        }
+        if ($this->terms->unlockAccountFirst) {
+            array_unshift($kinds, LegKind::UnlockAccount);
+        }
         $theirs = $this->receiver !== null && ! $this->receiver->ours;
 
         $legs = [];

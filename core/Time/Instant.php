@@ -66,7 +66,7 @@ final readonly class Instant implements JsonSerializable
     /** The day that it lies in, as a fact known to the day. */
     public function toDay(): self
     {
-        return new self($this->epoch - (($this->epoch % self::DAY) + self::DAY) % self::DAY, Precision::Day);
+        return new self($this->dayNumber() * self::DAY, Precision::Day);
     }
 
     public function to(Precision $precision): self
@@ -129,14 +129,20 @@ final readonly class Instant implements JsonSerializable
     public function compare(self $other): int
     {
         return $this->precision->coarser($other->precision) === Precision::Day
-            ? $this->toDay()->epoch <=> $other->toDay()->epoch
+            ? $this->dayNumber() <=> $other->dayNumber()
             : $this->epoch <=> $other->epoch;
+    }
+
+    /** Days since the first of 1970, also before it. */
+    private function dayNumber(): int
+    {
+        return intdiv($this->epoch - (($this->epoch % self::DAY) + self::DAY) % self::DAY, self::DAY);
     }
 
     /** Whole days from here to there, the part of a day dropped; negative when it lies before. */
     public function daysUntil(self $other): int
     {
-        return intdiv($other->toDay()->epoch - $this->toDay()->epoch, self::DAY);
+        return $other->dayNumber() - $this->dayNumber();
     }
 
     public static function earliest(self $first, self ...$more): self
