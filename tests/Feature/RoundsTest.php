@@ -23,7 +23,9 @@ use App\Models\Price;
 use App\Queries\Rounds\ReadRounds;
 use App\Queries\Rounds\Rounds;
 use App\Queries\Rounds\RoundsItem;
+use App\Queries\Rounds\RoundsKind;
 use App\Queries\Rounds\RoundsSection;
+use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use App\View\WeeksDrawing;
 use Illuminate\Mail\Mailer;
@@ -202,5 +204,57 @@ final class RoundsTest extends TestCase
         self::assertLessThanOrEqual(16, count(DB::getQueryLog()));
         self::assertCount(30, $rounds->items);
         self::assertSame(400, array_sum(array_map(fn (RoundsItem $item): int => $item->names, $rounds->items)));
+    }
+
+    /** Names of sixty clients that end on the seventh, and as many of each on every other day of the month. */
+    private function sixtyClients(): void
+    {
+        DB::statement("INSERT INTO clients (name) SELECT 'Client ' || lpad(n::text, 2, '0') FROM generate_series(1, 60) n");
+        DB::statement("INSERT INTO names (ascii, unicode, suffix) SELECT 'many-' || n || '.com', 'many-' || n || '.com', 'com' FROM generate_series(1, 600) n");
+        DB::statement("INSERT INTO registrations (name_id, span, ends_on) SELECT id, '[2020-01-01,)', '2026-10-07'::timestamptz + ((id % 600) / 60) * interval '3 days' FROM names");
+        DB::statement("INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT r.name_id, r.id, ?, c.id, r.span FROM registrations r JOIN clients c ON c.name = 'Client ' || lpad((r.name_id % 60 + 1)::text, 2, '0')", [$this->house->ours->id]);
+        app(MakeStandings::class)->of(array_values(array_filter(Name::query()->pluck('id')->all(), is_int(...))));
+    }
+
+    public function test_of_very_many_things_the_soonest_are_told_and_it_is_said_that_there_are_more(): void
+    {
+        $this->sixtyClients();
+        $rounds = $this->rounds();
+        self::assertTrue($rounds->isCut);
+        self::assertCount(RoundsKind::MOST, $rounds->items);
+        self::assertSame(['2026-10-07'], array_values(array_unique(array_map(fn (RoundsItem $item): string => $item->due->date(), $rounds->items))), 'No later day may push out a sooner one.');
+
+        $rest = RoundsKind::MOST - 20;
+        $page = $this->actingAs($this->house->clerk)->get('/rounds')->assertOk()->assertSee('More than '.RoundsKind::MOST.' things')
+            ->assertSee('Of each kind the first '.RoundsKind::MOST.' are told and drawn')->assertSee("And {$rest} more: show all");
+        self::assertSame(20, substr_count((string) $page->getContent(), 'class="rounds-due"'));
+        $all = $this->get('/rounds?all=1&whose=mine')->assertOk()->assertDontSee('show all');
+        self::assertSame(RoundsKind::MOST, substr_count((string) $all->getContent(), 'class="rounds-due"'));
+    }
+
+    public function test_fewer_than_are_told_come_from_all_the_weeks(): void
+    {
+        $this->sixtyClients();
+        DB::table('standings')->where('client_name', '<>', 'Client 07')->delete();
+        $rounds = $this->rounds();
+        self::assertFalse($rounds->isCut);
+        self::assertSame(['2026-10-07', '2026-11-03'], [$rounds->items[0]->due->date(), $rounds->items[count($rounds->items) - 1]->due->date()]);
+        self::assertSame(10, array_sum(array_map(fn (RoundsItem $item): int => $item->names, $rounds->items)));
+    }
+
+    public function test_an_empty_house_is_told_where_to_begin_and_a_quiet_one_that_nothing_is_to_do(): void
+    {
+        $this->actingAs($this->house->clerk)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertSee('Bring names in from a spreadsheet');
+        $this->actingAs($this->house->reader)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertDontSee('Bring names in from a spreadsheet');
+        $this->house->name('quiet.com');
+        $this->get('/rounds')->assertSee('Nothing to do today')->assertSee('nothing in the weeks that are drawn')->assertDontSee('Nothing is on the Roll yet');
+        $this->house->name('later.com', facts: ['ends_on' => Instant::of('2026-11-01')]);
+        $this->get('/rounds')->assertSee('Nothing to do today')->assertSee('comes later');
+    }
+
+    public function test_the_weeks_are_written_as_the_house_writes_days(): void
+    {
+        app(HouseSettings::class)->set(['dates' => 'points']);
+        self::assertSame(['05.10.', '12.10.', '19.10.', '26.10.', '02.11.'], array_column(WeeksDrawing::of(Instant::of('2026-10-06'), [])->weeks, 'text'));
     }
 }

@@ -30,7 +30,9 @@ use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Role;
 use App\Support\Dates;
+use App\Support\HouseSettings;
 use App\View\Words;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Nothing that the core can say is without its words. */
@@ -83,5 +85,40 @@ final class WordsTest extends TestCase
         self::assertSame('19 Oct', Dates::near(Instant::of('2026-10-19'), $today));
         self::assertSame('28 Mar 2028', Dates::near(Instant::of('2028-03-28'), $today));
         self::assertSame('6 Oct 2026, 09:00 UTC', Dates::exact(Instant::of('2026-10-06T09:00:00Z')));
+    }
+
+    #[TestWith(['words', '6 Oct 2026', '6 Oct', '6 Oct 2028'])]
+    #[TestWith(['iso', '2026-10-06', '10-06', '2028-10-06'])]
+    #[TestWith(['points', '06.10.2026', '06.10.', '06.10.2028'])]
+    #[TestWith(['slashes', '06/10/2026', '06/10', '06/10/2028'])]
+    #[TestWith(['something that is not set any more', '6 Oct 2026', '6 Oct', '6 Oct 2028'])]
+    public function test_days_are_written_as_the_house_writes_them(string $style, string $full, string $near, string $far): void
+    {
+        app(HouseSettings::class)->set(['dates' => $style]);
+        [$today, $sixth] = [Instant::of('2026-10-01'), Instant::of('2026-10-06')];
+        self::assertSame([$full, $near, $near, $far], [Dates::full($sixth), Dates::short($sixth), Dates::near($sixth, $today), Dates::near($sixth->plusYears(2), $today)]);
+    }
+
+    #[TestWith(['UTC', '6 Oct 2026, 22:30 UTC'])]
+    #[TestWith(['Europe/Berlin', '7 Oct 2026, 00:30 CEST'])]
+    #[TestWith(['America/New_York', '6 Oct 2026, 18:30 EDT'])]
+    #[TestWith(['Moon/Tycho', '6 Oct 2026, 22:30 UTC'])]
+    public function test_a_time_of_day_is_the_houses_and_a_day_the_trades(string $zone, string $said): void
+    {
+        app(HouseSettings::class)->set(['zone' => $zone]);
+        $late = Instant::of('2026-10-06T22:30:00Z');
+        self::assertSame([$said, '6 Oct 2026'], [Dates::exact($late), Dates::exact($late->toDay())]);
+    }
+
+    #[TestWith(['client', 'the client, Client, clients'])]
+    #[TestWith(['department', 'the department, Department, departments'])]
+    #[TestWith(['brand', 'the brand, Brand, brands'])]
+    #[TestWith(['customer', 'the customer, Customer, customers'])]
+    public function test_those_served_are_called_as_the_house_calls_them(string $served, string $said): void
+    {
+        app(HouseSettings::class)->set(['served' => $served]);
+        self::assertSame($said, __('the :served, :Served, :served_many'));
+        self::assertSame("Held for another {$served} from now on", __('log.give_to_client'));
+        self::assertSame('for x and :unknown', __('for :who and :unknown', ['who' => 'x']));
     }
 }

@@ -5,14 +5,21 @@ declare(strict_types=1);
 namespace Tests\Wire;
 
 use Acre\Wire\Epp\Command\Check;
+use Acre\Wire\Epp\Command\ContactCreate;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainRenew;
 use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\HostAddresses;
+use Acre\Wire\Epp\Command\HostCreate;
+use Acre\Wire\Epp\Command\HostUpdate;
 use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Data\Availability;
+use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\HostData;
 use Acre\Wire\Epp\Data\NewEnd;
+use Acre\Wire\Epp\Data\PostalInfo;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppError;
@@ -173,5 +180,42 @@ final class EppTest extends TestCase
         self::assertGreaterThan(1000, $refused);
         $this->expectException(XmlError::class);
         EppFrame::read(str_repeat('<a>', 5000));
+    }
+
+    public function test_hosts_and_contacts_are_written_and_read(): void
+    {
+        self::assertStringContainsString('<host:addr ip="v4">192.0.2.7</host:addr><host:addr ip="v6">2001:db8::7</host:addr>', EppFrame::command(new HostCreate('ns1.wire.example', new HostAddresses(['192.0.2.7', '2001:db8::7'])), 'A-1'));
+        $update = EppFrame::command(new HostUpdate('ns1.wire.example', remove: new HostAddresses(['192.0.2.7'])), 'A-2');
+        self::assertStringContainsString('<host:rem><host:addr ip="v4">192.0.2.7</host:addr></host:rem></host:update>', $update);
+        self::assertStringNotContainsString('host:add>', $update);
+        $postal = new PostalInfo(true, 'Jöhn <Doe>', null, ['one', 'two', 'three', 'a fourth that has no place'], 'Würzburg', null, '97070', 'DE');
+        $create = EppFrame::command(new ContactCreate('H-1', [$postal], null, 'a@wire.example', 'c'), 'A-3');
+        self::assertStringContainsString('<contact:postalInfo type="loc"><contact:name>Jöhn &lt;Doe&gt;</contact:name><contact:addr>', $create);
+        self::assertSame(3, substr_count($create, '<contact:street>'), 'RFC 5733 §2.4 has room for three lines.');
+        self::assertStringNotContainsString('contact:voice', $create);
+
+        $host = HostData::of($this->answer('<resData><host:infData xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>NS1.wire.example</host:name><host:roid>1-R</host:roid><host:status s="ok"/><host:addr ip="v6">2001:db8::7</host:addr><host:clID>skerry</host:clID></host:infData></resData>'));
+        self::assertSame(['ns1.wire.example', ['ok'], ['2001:db8::7'], 'skerry'], [$host->host, $host->statuses, $host->addresses, $host->sponsor]);
+        $contact = ContactData::of($this->answer('<resData><contact:infData xmlns:contact="urn:ietf:params:xml:ns:contact-1.0"><contact:id>H-1</contact:id><contact:roid>2-R</contact:roid><contact:status s="linked"/><contact:postalInfo type="int"><contact:name>John Doe</contact:name><contact:addr><contact:city>Wickerby Sound</contact:city><contact:cc>GB</contact:cc></contact:addr></contact:postalInfo><contact:voice/><contact:email>a@wire.example</contact:email></contact:infData></resData>'));
+        self::assertSame(['H-1', null, [], 'GB'], [$contact->handle, $contact->voice, $contact->postal[0]->street, $contact->postal[0]->country]);
+    }
+
+    public function test_an_answer_without_the_object_that_was_asked_for_is_refused(): void
+    {
+        $this->expectException(EppError::class);
+        $this->expectExceptionMessage('no <domain:infData>');
+        DomainData::of($this->answer(''));
+    }
+
+    /** RFC 5730 §3: 2400 and 2502 are the server's own trouble, 1500 and 25xx end the session, 1001 is a success that is not over. */
+    #[TestWith([EppCode::Pending, true, false, false])]
+    #[TestWith([EppCode::Ending, true, true, false])]
+    #[TestWith([EppCode::Failed, false, false, true])]
+    #[TestWith([EppCode::SessionLimit, false, true, true])]
+    #[TestWith([EppCode::AuthenticationClosing, false, true, false])]
+    #[TestWith([EppCode::StatusProhibits, false, false, false])]
+    public function test_what_a_code_means_for_the_session(EppCode $code, bool $isSuccess, bool $ends, bool $isServers): void
+    {
+        self::assertSame([$isSuccess, $ends, $isServers], [$code->isSuccess(), $code->endsSession(), $code->isServers()]);
     }
 }

@@ -59,7 +59,7 @@ enum ImportField: string
             self::Intent => ['intent', 'autorenew', 'autorenewal', 'renewal', 'renewautomatically', 'renew', 'automatischeverlängerung', 'verlängerung', 'renouvellementautomatique', 'automatischverlengen', 'renovaciónautomática', 'rinnovoautomatico'],
             self::Lock => ['lock', 'locked', 'transferlock', 'registrarlock', 'transfersperre', 'gesperrt', 'verrou', 'verrouillage', 'bloqueo', 'blocco', 'slot'],
             self::Statuses => ['status', 'statuses', 'eppstatus', 'state', 'statut', 'estado', 'stato'],
-            self::Disclosure => ['disclosure', 'publicrecord', 'privacy', 'whoisprivacy', 'idprotect', 'idprotection', 'privacyprotection', 'datenschutz', 'confidentialité', 'privacidad'],
+            self::Disclosure => ['disclosure', 'publicrecord', 'privacy', 'whoisprivacy', 'privacyprotection', 'datenschutz', 'confidentialité', 'privacidad'],
             self::Renewal => ['renewalprice', 'renewprice', 'renewalcost', 'renewal', 'renew', 'price', 'amount', 'cost', 'yearlyprice', 'recurringamount', 'verlängerungspreis', 'preis', 'jahrespreis', 'prixderenouvellement', 'prix', 'prijs', 'verlengingsprijs', 'precio', 'precioderenovación', 'prezzo'],
             self::Servers => ['servers', 'nameserver', 'nameservers', 'ns', 'ns1', 'ns2', 'ns3', 'ns4', 'nameserver1', 'nameserver2', 'nameserver3', 'nameserver4', 'dns', 'dns1', 'dns2', 'dns3', 'dns4', 'serveurs', 'serveursdenoms', 'serveurdns', 'naamservers', 'servidores', 'servidoresdenombres'],
             self::Words => ['words', 'tags', 'labels', 'schlagwörter', 'étiquettes', 'etiquetas', 'etichette'],

@@ -5,7 +5,7 @@
     <div class="head">
         <div>
             <h1>{{ $deed->headline($docket->terms, $progress->meant()) }}</h1>
-            <p class="sentence">Docket {{ $docket->id }}@if ($receiver !== null), to {{ $receiver->registrar->name }} <a href="{{ route('accounts.show', $receiver) }}">{{ $receiver->number }}</a>, held afterwards for {{ $client?->name ?? 'the client of each' }}@endif.
+            <p class="sentence">Docket {{ $docket->id }}@if ($receiver !== null), to {{ $receiver->registrar->name }} <a href="{{ route('accounts.show', $receiver) }}">{{ $receiver->number }}</a>, held afterwards for {{ $client?->name ?? __('the :served of each') }}@endif.
                 @switch($docket->state)
                     @case(App\Models\DocketState::Prepared) <span class="is-soon">Prepared by {{ $docket->preparer->name }} on {{ App\Support\Dates::full($docket->prepared_on) }}; nothing has begun. @can('needsOtherEyes', $docket)Over so many names somebody else than you must settle it.@else A Steward settles it.@endcan</span> @break
                     @case(App\Models\DocketState::Settled) @if ($progress->waiting > 0 || $progress->isOver())<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $progress->isOver() ? $words->say('dockets.closing') : $words->count('dockets.left', $progress->waiting) }}</span>@elseif ($progress->begun > 0)<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer by {{ $words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
