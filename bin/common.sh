@@ -11,8 +11,10 @@ load_settings() {
     cp .env.example .env
     chmod 600 .env
     sed -i "s|^APP_KEY=$|APP_KEY=base64:$(head -c 32 /dev/urandom | base64)|" .env
-    for key in DB_ADMIN_PASSWORD DB_OWNER_PASSWORD DB_PASSWORD; do sed -i "s|^$key=$|$key=$(secret)|" .env; done
+    for key in WORLD_KEY DB_ADMIN_PASSWORD DB_OWNER_PASSWORD DB_PASSWORD; do sed -i "s|^$key=$|$key=$(secret)|" .env; done
   fi
+  # Settings of a house that began before the world outside was there.
+  grep -q '^WORLD_KEY=' .env || echo "WORLD_KEY=$(secret)" >> .env
   set -a
   # shellcheck disable=SC1091
   . ./.env

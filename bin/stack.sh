@@ -15,14 +15,28 @@ stack_paths() {
   export LARAVEL_STORAGE_PATH=$DATA/storage
   export APP_SERVICES_CACHE=$DATA/cache/services.php APP_PACKAGES_CACHE=$DATA/cache/packages.php
   export APP_CONFIG_CACHE=$DATA/cache/config.php APP_ROUTES_CACHE=$DATA/cache/routes.php APP_EVENTS_CACHE=$DATA/cache/events.php
+  world_settings
   export APP_URL=http://${ACRE_ADDRESS:-127.0.0.1}:${ACRE_PORT:-8420} ACRE_DB_PORT ACRE_PORT
+}
+
+# Where the simulated world listens; tests say ports of their own beforehand.
+world_settings() {
+  local first=${ACRE_WORLD_PORT:-8430}
+  export ACRE_WORLD=${ACRE_WORLD:-on} WORLD_KEY WORLD_FOLDER=$DATA/world
+  export WORLD_PAGE_PORT=${WORLD_PAGE_PORT:-$first} WORLD_RDAP_PORT=${WORLD_RDAP_PORT:-$((first + 1))} WORLD_TEXT_PORT=${WORLD_TEXT_PORT:-$((first + 2))} WORLD_DNS_PORT=${WORLD_DNS_PORT:-$((first + 3))}
+}
+world_up() { answers "${ACRE_ADDRESS:-127.0.0.1}" "$WORLD_PAGE_PORT"; }
+start_world() {
+  [ "$ACRE_WORLD" = on ] || return 0
+  control restart world >/dev/null || true
+  wait_for "the simulated world" world_up
 }
 
 folders() {
   install -d -m 700 "$SOCKETS"
-  mkdir -p "$LARAVEL_STORAGE_PATH"/{app,logs,framework/{cache,views,sessions}} "$DATA/log" "$DATA/web"
+  mkdir -p "$LARAVEL_STORAGE_PATH"/{app,logs,framework/{cache,views,sessions}} "$DATA/log" "$DATA/web" "$WORLD_FOLDER"
   if is_root && [ "$RUN_USER" != root ]; then
-    chown "$RUN_USER" "$SOCKETS" "$DATA/cache" "$DATA/web"
+    chown "$RUN_USER" "$SOCKETS" "$DATA/cache" "$DATA/web" "$WORLD_FOLDER"
     chown -R "$RUN_USER" "$LARAVEL_STORAGE_PATH"
     chgrp "$RUN_USER" .env && chmod 640 .env
   fi

@@ -10,12 +10,13 @@ start() {
   if stack_running; then
     step "already running; bringing it up to date"
   else
-    configure database web workers
+    configure database web workers world
     stack_boot
   fi
   make_roles
   make_database acre
   migrate
+  start_world
   if [ ! -f "$DATA/house" ]; then
     [ $house = empty ] || { step "the demo"; artisan acre:demo --first; }
     echo $house > "$DATA/house"

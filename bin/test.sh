@@ -9,16 +9,17 @@ test_stack() {
   # Only now is the stack ours to stop.
   trap 'stack_running && stack_stop >/dev/null 2>&1' EXIT
   if stack_running; then stack_stop; fi
-  rm -rf "$DATA/storage" "$DATA/cache"
-  ACRE_PORT=$(free_port); ACRE_DB_PORT=$(free_port); DRIVER_PORT=$(free_port); ACRE_ADDRESS=127.0.0.1
+  rm -rf "$DATA/storage" "$DATA/cache" "$DATA/world"
+  ACRE_PORT=$(free_port); ACRE_DB_PORT=$(free_port); DRIVER_PORT=$(free_port); WORLD_PAGE_PORT=$(free_port) WORLD_RDAP_PORT=$(free_port) WORLD_TEXT_PORT=$(free_port) WORLD_DNS_PORT=$(free_port) ACRE_WORLD=on; ACRE_ADDRESS=127.0.0.1
   # Plans are tested, and must not depend on when a table was last analysed.
   DB_FLAGS="-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c autovacuum=off"
   stack_paths "$name"
   export ACRE_DRIVER=http://127.0.0.1:$DRIVER_PORT DB_DATABASE=acre_browser
   folders
-  if [ "$name" = bench ]; then DB_FLAGS=""; configure database; else configure database web workers driver; fi
+  if [ "$name" = bench ]; then DB_FLAGS=""; configure database world; else configure database web workers driver world; fi
   stack_boot
   make_roles
+  start_world
 }
 
 fresh_database() {

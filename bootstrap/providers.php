@@ -4,4 +4,5 @@ declare(strict_types=1);
 
 return [
     App\Providers\HouseServiceProvider::class,
+    App\Providers\OutsideServiceProvider::class,
 ];

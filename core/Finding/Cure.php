@@ -23,4 +23,7 @@ enum Cure: string
     case GainAccess = 'gain_access';
     case LookAtRecord = 'look_at_record';
     case LeaveOut = 'leave_out';
+    case SettleDrift = 'settle_drift';
+    case ChangeServers = 'change_servers';
+    case AskHost = 'ask_host';
 }

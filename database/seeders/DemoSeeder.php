@@ -25,9 +25,11 @@ use App\Models\Registrar;
 use App\Models\Registration;
 use App\Models\Role;
 use App\Models\User;
+use App\Outside\World;
 use App\Support\TradeClock;
 use Database\Seeders\Demo\House;
 use Database\Seeders\Demo\Names;
+use Database\Seeders\Demo\Outside;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 
@@ -55,6 +57,7 @@ final class DemoSeeder extends Seeder
         private readonly SettleDocket $settle,
         private readonly BeginDocketLines $begin,
         private readonly EndLines $end,
+        private readonly World $world,
     ) {
     }
 
@@ -65,12 +68,14 @@ final class DemoSeeder extends Seeder
             User::enrol($name, $mailbox, House::PASSWORD, Role::from($role));
         }
         $this->house();
-        foreach ([...Names::told(), ...Names::others(176)] as $told) {
+        $names = [...Names::told(), ...Names::others(176)];
+        foreach ($names as $told) {
             $this->name($told);
         }
         $this->standings->of(array_values($this->names));
         $this->deeds();
         $this->clock->set(Instant::of(self::DAY));
+        $this->world->load(Outside::document($names, Instant::of(self::DAY)));
         $this->standings->staleByRulebook(all: true);
         $this->standings->due();
     }
@@ -109,7 +114,7 @@ final class DemoSeeder extends Seeder
         $registration = Registration::query()->create([
             'name_id' => $name->id, 'span' => Span::since($created), 'created_on' => $created, 'ends_on' => $told['ends'] === null ? null : Instant::of($told['ends']),
             'moved_on' => isset($told['moved']) ? Instant::of($told['moved']) : null, 'statuses' => $told['statuses'] ?? [], 'lock' => $told['lock'] ?? 'unknown',
-            'intent' => $told['intent'], 'registrant' => $told['registrant'] ?? $client->name, 'registrant_mailbox' => $told['mailbox'] ?? $client->mailbox,
+            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']), 'registrant' => $told['registrant'] ?? $client->name, 'registrant_mailbox' => $told['mailbox'] ?? $client->mailbox,
             'reference' => 'R'.str_pad((string) (40_000 + $name->id * 7), 6, '0', STR_PAD_LEFT),
             'sources' => array_fill_keys(['created', 'ends', 'lock', 'intent', 'registrant', 'mailbox'], ['from' => 'typed', 'at' => '2023-06-02']),
         ]);

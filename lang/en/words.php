@@ -33,6 +33,7 @@ return [
         'ask_receiver' => 'Ask the receiver', 'lift_hold' => 'Have the hold lifted', 'set_lock' => 'Set the lock', 'say_when' => 'Write down its end', 'ask_client' => 'Ask the :served',
         'change_intent' => 'Change what is meant', 'keep_copy' => 'Keep a copy', 'other_account' => 'Choose another account', 'gain_access' => 'Gain access',
         'look_at_record' => 'Look at the record', 'leave_out' => 'Leave it out',
+        'settle_drift' => 'Settle it', 'change_servers' => 'Change the servers at the registry', 'ask_host' => 'Ask whoever runs that server',
     ],
     'identifier' => ['number' => 'number', 'login' => 'login', 'mailbox' => 'mailbox', 'handle' => 'handle'],
     'receiver_by' => ['number_login' => 'number and login', 'mailbox_number' => 'mailbox and number', 'mailbox' => 'mailbox alone', 'handle' => 'public handle'],

@@ -33,6 +33,24 @@ final class RoomsTest
             ->because('wire turns text into values and back');
     }
 
+    public function test_the_simulated_world_can_disagree_with_us(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Standin'))
+            ->canOnlyDependOn()
+            ->classes(Selector::inNamespace('Standin'), Selector::inNamespace('Acre\Wire'), Selector::inNamespace('Acre\Core\Name'), Selector::inNamespace('React'))
+            ->because('what knows our rules can only agree with them');
+    }
+
+    public function test_nobody_reaches_into_the_simulated_world(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App'), Selector::inNamespace('Database'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('Standin'))
+            ->because('it is reached over its sockets only');
+    }
+
     public function test_models_decide_nothing(): Rule
     {
         return PHPat::rule()

@@ -41,7 +41,6 @@ final readonly class RdapDomain
     public static function of(JsonNode $node): self
     {
         $secure = $node->nodeOrNull('secureDNS');
-        $told = [...$node->nodes('notices'), ...$node->nodes('remarks')];
 
         return new self(
             self::host($node->text('ldhName')),
@@ -54,7 +53,7 @@ final readonly class RdapDomain
             RdapEntity::allOf($node),
             RdapLink::allOf($node),
             RdapRedaction::allOf($node),
-            array_map(fn (JsonNode $notice): string => trim(($notice->textOrNull('title') ?? '').': '.implode(' ', $notice->texts('description')), ': '), $told),
+            [...RdapNotice::texts($node, 'notices'), ...RdapNotice::texts($node, 'remarks')],
             $node->texts('rdapConformance'),
         );
     }

@@ -18,6 +18,7 @@ final readonly class RdapEntity
      * @param  list<string>  $statuses  such as `validated`, `private`
      * @param  list<self>  $entities
      * @param  list<RdapLink>  $links
+     * @param  list<string>  $remarks  what the directory notes of them, a text each
      */
     private function __construct(
         public ?string $handle,
@@ -27,6 +28,7 @@ final readonly class RdapEntity
         public array $statuses,
         public array $entities,
         public array $links,
+        public array $remarks,
     ) {
     }
 
@@ -41,7 +43,7 @@ final readonly class RdapEntity
 
             return new self(
                 $entity->textOrNull('handle'), array_map(strtolower(...), $entity->texts('roles')), RdapCard::of($entity), $ids,
-                array_map(strtolower(...), $entity->texts('status')), self::allOf($entity, $depth - 1), RdapLink::allOf($entity),
+                array_map(strtolower(...), $entity->texts('status')), self::allOf($entity, $depth - 1), RdapLink::allOf($entity), RdapNotice::texts($entity, 'remarks'),
             );
         }, $node->nodes('entities'));
     }

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Directory;
+
+use Acre\Core\Name\DomainName;
+
+/** The public directories of registries and registrars. */
+interface Directory
+{
+    /** @return list<Told> one a source that was asked, the registry's first; what went wrong is said in it and not thrown */
+    public function ask(DomainName $name): array;
+}

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Directory;
+
+use Acre\Core\Name\DomainName;
+use Acre\Core\Record\Source;
+use Acre\Wire\Json\JsonError;
+use Acre\Wire\Rdap\RdapAnswer;
+use Acre\Wire\Rdap\RdapBootstrap;
+use Acre\Wire\Rdap\RdapDomain;
+use Acre\Wire\Rdap\RdapError;
+use Acre\Wire\Whois\WhoisError;
+use Acre\Wire\Whois\WhoisText;
+use App\Outside\Reach\Fetch;
+use App\Outside\Reach\Hosts;
+use App\Outside\Reach\NotReached;
+use App\Outside\Reach\Patience;
+use Illuminate\Contracts\Cache\Repository;
+
+/** Bootstrap, then the registry, then the registrar's own (RFC 9224, 9082); or the text of a registry that has no other. */
+final class PublicDirectories implements Directory
+{
+    /** Seconds that the list of directories is kept (RFC 9224 §8 leaves it to the server's own word). */
+    private const KEEP = 86_400;
+
+    /** @var array{string, RdapBootstrap}|null the list as it was read, and itself */
+    private ?array $bootstrap = null;
+
+    /** @param  array<string, string>  $textServers  by suffix */
+    public function __construct(
+        private readonly Fetch $fetch,
+        private readonly Hosts $hosts,
+        private readonly Patience $patience,
+        private readonly Repository $cache,
+        private readonly ?string $bootstrapAt,
+        private readonly array $textServers,
+        private readonly int $seconds,
+    ) {
+    }
+
+    public function ask(DomainName $name): array
+    {
+        $suffix = $name->suffix();
+        $tld = substr((string) strrchr(".{$suffix}", '.'), 1);
+        try {
+            $base = $this->bootstrap()?->for($name->ascii)[0] ?? null;
+        } catch (NotReached $e) {
+            return [Told::not(Source::Registry, (string) $this->bootstrapAt, $e)];
+        }
+        if ($base === null) {
+            $server = $this->textServers[$suffix] ?? $this->textServers[$tld] ?? null;
+
+            return [$server === null ? Told::nobody($suffix) : $this->text($name, $server)];
+        }
+        $registrys = $this->rdap($name, Source::Registry, rtrim($base, '/')."/domain/{$name->ascii}");
+        $own = $registrys[1]?->registrarsOwn();
+
+        return $own === null ? [$registrys[0]] : [$registrys[0], $this->rdap($name, Source::Registrar, $own)[0]];
+    }
+
+    /** @return array{Told, RdapDomain|null} */
+    private function rdap(DomainName $name, Source $source, string $url): array
+    {
+        $host = (string) parse_url($url, PHP_URL_HOST);
+        $raw = null;
+        try {
+            $this->patience->ask($host);
+            $fetched = $this->fetch->get($url, RdapAnswer::TYPE);
+            $raw = $fetched->body;
+            if ($fetched->status === 429) {
+                throw $this->patience->rest($host, $fetched->retryAfter);
+            }
+            if ($fetched->status >= 300 && $fetched->status < 400) {
+                throw NotReached::elsewhere($host, $fetched->location ?? 'somewhere else');
+            }
+            if ($fetched->status === 404) {
+                return [Told::noSuchName($source, $url, $raw), null];
+            }
+            if ($fetched->status !== 200) {
+                throw NotReached::refused($host, $fetched->status, '');
+            }
+            $answer = RdapAnswer::read($raw, $name->ascii);
+
+            return $answer instanceof RdapDomain
+                ? [Told::record($url, RecordOfRdap::read($answer, $source), $raw), $answer]
+                : throw NotReached::refused($host, $answer->code, trim("{$answer->title} {$answer->description}"));
+        } catch (JsonError|RdapError $e) {
+            return [Told::not($source, $url, NotReached::garbled($host, $e->getMessage()), $raw), null];
+        } catch (NotReached $e) {
+            return [Told::not($source, $url, $e, $raw), null];
+        }
+    }
+
+    private function text(DomainName $name, string $server): Told
+    {
+        $from = "{$server}, port 43";
+        try {
+            $this->patience->ask($server);
+            $text = WhoisText::read($this->asked($server, $name->ascii));
+            if ($text->saysNothing()) {
+                return Told::noSuchName(Source::Text, $from, $text->text);
+            }
+            $record = RecordOfText::read($text, $name->ascii);
+
+            return $record === null ? Told::not(Source::Text, $from, NotReached::garbled($server, 'it names no domain.'), $text->text) : Told::record($from, $record, $text->text);
+        } catch (WhoisError $e) {
+            return Told::not(Source::Text, $from, NotReached::garbled($server, $e->getMessage()));
+        } catch (NotReached $e) {
+            return Told::not(Source::Text, $from, $e);
+        }
+    }
+
+    /** RFC 3912 §2: the name and CRLF, then everything until the connection closes. */
+    private function asked(string $server, string $name): string
+    {
+        [$address, $port] = $this->hosts->dial($server, 43);
+        $socket = @stream_socket_client("tcp://{$address}:{$port}", $code, $why, $this->seconds);
+        if ($socket === false) {
+            throw NotReached::silent($server, is_string($why) && $why !== '' ? $why : 'no connection');
+        }
+        fwrite($socket, "{$name}\r\n");
+        $until = microtime(true) + $this->seconds;
+        $text = '';
+        while (! feof($socket) && strlen($text) <= WhoisText::LIMIT) {
+            $left = $until - microtime(true);
+            if ($left <= 0) {
+                throw NotReached::silent($server, 'it took too long');
+            }
+            stream_set_timeout($socket, (int) $left, (int) (($left - (int) $left) * 1_000_000));
+            $text .= (string) fread($socket, 65_536);
+        }
+        fclose($socket);
+
+        return $text;
+    }
+
+    /** @throws NotReached */
+    private function bootstrap(): ?RdapBootstrap
+    {
+        if ($this->bootstrapAt === null) {
+            return null;
+        }
+        $text = $this->cache->get('outside.bootstrap');
+        if (! is_string($text)) {
+            $fetched = $this->fetch->get($this->bootstrapAt, 'application/json');
+            $text = $fetched->status === 200 ? $fetched->body : throw NotReached::refused((string) parse_url($this->bootstrapAt, PHP_URL_HOST), $fetched->status, '');
+        }
+        if (($this->bootstrap[0] ?? null) !== $text) {
+            try {
+                $this->bootstrap = [$text, RdapBootstrap::read($text)];
+            } catch (JsonError|RdapError $e) {
+                throw NotReached::garbled((string) parse_url($this->bootstrapAt, PHP_URL_HOST), $e->getMessage());
+            }
+            $this->cache->put('outside.bootstrap', $text, self::KEEP);
+        }
+
+        return $this->bootstrap[1];
+    }
+}

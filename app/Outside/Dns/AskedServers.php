@@ -1,0 +1,281 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Dns;
+
+use Acre\Core\Delegation\Answer;
+use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Name\DomainName;
+use App\Outside\Reach\Hosts;
+use React\Dns\Model\Message;
+use React\Dns\Model\Record;
+
+/** From the root downwards, without a resolver between: what parent and child say themselves (RFC 1034 §5.3.3). */
+final class AskedServers implements Dns
+{
+    private const TYPE_DS = 43;
+
+    /** Steps from the root, and aliases, after which something goes round in circles. */
+    private const DEEP = 10;
+
+    /** Zones and hosts that are remembered. */
+    private const REMEMBERED = 5_000;
+
+    /** @var array<string, list<string>> addresses of the servers of zones that names lie under */
+    private array $zones = [];
+
+    /** @var array<string, array{list<string>, bool}> addresses of hosts, and whether one is an alias */
+    private array $hosts = [];
+
+    /** @param  list<string>  $roots  addresses */
+    public function __construct(private readonly Exchange $exchange, private readonly Hosts $reach, array $roots, private readonly int $atOnce)
+    {
+        $this->zones[''] = $roots;
+    }
+
+    public function delegations(iterable $names, callable $told): void
+    {
+        $this->exchange->each($names, fn (DomainName $name) => $told($this->delegation($name->ascii)), $this->atOnce);
+    }
+
+    private function delegation(string $name): DelegationSeen
+    {
+        [$answer, $from] = $this->walk($name, Message::TYPE_NS);
+        if ($answer === null) {
+            return new DelegationSeen($name, null, null, null, [], "no server of {$from} answered");
+        }
+        $records = array_values(array_filter([...$answer->authority, ...$answer->answers], fn (Record $record): bool => $record->type === Message::TYPE_NS && self::host($record->name) === $name));
+        if ($records === []) {
+            return new DelegationSeen($name, [], null, false, []);
+        }
+        $hosts = array_values(array_unique(array_map(self::target(...), $records)));
+        $places = [];
+        foreach ($hosts as $host) {
+            $glue = self::glue($answer, $host);
+            [$addresses, $isAlias] = $glue === [] ? $this->addresses($host) : [$glue, false];
+            foreach ($addresses === [] ? [null] : $addresses as $address) {
+                $places[] = [$host, $address, $isAlias];
+            }
+        }
+
+        return new DelegationSeen($name, $hosts, $records[0]->ttl, ...$this->asked($name, $places, $this->zones[$from] ?? []));
+    }
+
+    /**
+     * @param  list<array{string, string|null, bool}>  $places
+     * @param  list<string>  $parents  addresses of the parent's servers
+     * @return array{signed: bool|null, servers: list<ServerSeen>}
+     */
+    private function asked(string $name, array $places, array $parents): array
+    {
+        $questions = [];
+        foreach ($places as $place => [, $address]) {
+            $dialled = $address === null ? null : $this->reach->nameServer($address);
+            if ($dialled !== null) {
+                $questions["soa{$place}"] = [$dialled, $name, Message::TYPE_SOA];
+                $questions["ns{$place}"] = [$dialled, $name, Message::TYPE_NS];
+            }
+        }
+        $parent = $parents === [] ? null : $this->reach->nameServer($parents[0]);
+        if ($parent !== null) {
+            $questions['ds'] = [$parent, $name, self::TYPE_DS];
+        }
+        $answers = $this->exchange->ask($questions);
+        $ds = $answers['ds'] ?? null;
+        $servers = [];
+        foreach ($places as $place => [$host, $address, $isAlias]) {
+            $servers[] = match (true) {
+                $address === null => new ServerSeen($host, null, Answer::NoAddress, isAlias: $isAlias),
+                ! isset($questions["soa{$place}"]) => new ServerSeen($host, $address, Answer::NotPublic, isAlias: $isAlias),
+                default => self::server($host, $address, $isAlias, $answers["soa{$place}"] ?? null, $answers["ns{$place}"] ?? null),
+            };
+        }
+
+        return ['signed' => $ds === null || $ds->rcode !== Message::RCODE_OK ? null : array_filter($ds->answers, fn (Record $record): bool => $record->type === self::TYPE_DS) !== [], 'servers' => $servers];
+    }
+
+    private static function server(string $host, string $address, bool $isAlias, ?Message $soa, ?Message $ns): ServerSeen
+    {
+        if ($soa === null) {
+            return new ServerSeen($host, $address, Answer::Silent, isAlias: $isAlias);
+        }
+        $serial = null;
+        foreach ($soa->answers as $record) {
+            $data = $record->data;
+            if ($record->type === Message::TYPE_SOA && is_array($data) && is_int($data['serial'] ?? null)) {
+                $serial = $data['serial'];
+            }
+        }
+        $answer = match (true) {
+            $soa->rcode === Message::RCODE_REFUSED => Answer::Refused,
+            $soa->rcode === Message::RCODE_NAME_ERROR => Answer::NoSuchName,
+            $soa->rcode !== Message::RCODE_OK => Answer::Fails,
+            ! $soa->aa || $serial === null => Answer::Lame,
+            default => Answer::Authoritative,
+        };
+        $servers = array_map(self::target(...), array_values(array_filter($ns === null ? [] : $ns->answers, fn (Record $record): bool => $record->type === Message::TYPE_NS)));
+        sort($servers);
+
+        return new ServerSeen($host, $address, $answer, $serial, $servers, $isAlias);
+    }
+
+    /**
+     * Down from the deepest zone that is known, until somebody refers to the name itself, answers, or says that there is none.
+     *
+     * @param  list<string>  $within  hosts whose addresses are being looked for, so that none is needed to find itself
+     * @return array{Message|null, string} the answer, and the zone whose servers gave it
+     */
+    private function walk(string $name, int $type, array $within = []): array
+    {
+        $zone = $name;
+        do {
+            $zone = str_contains($zone, '.') ? substr((string) strstr($zone, '.'), 1) : '';
+        } while (! isset($this->zones[$zone]));
+        $servers = $this->zones[$zone];
+        for ($step = 0; $step < self::DEEP; $step++) {
+            $answer = $this->first($servers, $name, $type);
+            if ($answer === null) {
+                break;
+            }
+            $next = null;
+            foreach ($answer->authority as $record) {
+                $cut = self::host($record->name);
+                if ($record->type === Message::TYPE_NS && $cut !== $name && strlen($cut) > strlen($zone) && str_ends_with(".{$name}", ".{$cut}")) {
+                    $next = $cut;
+                }
+            }
+            if ($next === null) {
+                return [$answer, $zone];
+            }
+            $servers = $this->zones[$next] ?? $this->serversOf($answer, $next, $within);
+            $zone = $next;
+            $this->forget();
+            $this->zones[$zone] = $servers;
+        }
+
+        return [null, $zone === '' ? 'the root' : ".{$zone}"];
+    }
+
+    /**
+     * @param  list<string>  $within
+     * @return list<string>
+     */
+    private function serversOf(Message $referral, string $zone, array $within): array
+    {
+        $addresses = [];
+        foreach ($referral->authority as $record) {
+            if ($record->type === Message::TYPE_NS && self::host($record->name) === $zone) {
+                $host = self::target($record);
+                $glue = self::glue($referral, $host);
+                // A host inside the very zone can be found by its glue only.
+                array_push($addresses, ...($glue === [] && ! str_ends_with(".{$host}", ".{$zone}") ? $this->addresses($host, $within)[0] : $glue));
+            }
+        }
+
+        return $addresses;
+    }
+
+    /**
+     * @param  list<string>  $within
+     * @return array{list<string>, bool} addresses, and whether the host is an alias
+     */
+    private function addresses(string $host, array $within = []): array
+    {
+        if (isset($this->hosts[$host]) || in_array($host, $within, true)) {
+            return $this->hosts[$host] ?? [[], false];
+        }
+        $within[] = $host;
+        $asked = $host;
+        $found = [];
+        for ($step = 0; $step < self::DEEP; $step++) {
+            [$answer] = $this->walk($asked, Message::TYPE_A, $within);
+            $answer = $this->below($answer, $asked, $within);
+            $alias = null;
+            foreach ($answer->answers ?? [] as $record) {
+                if ($record->type === Message::TYPE_A && is_string($record->data)) {
+                    $found[] = $record->data;
+                } elseif ($record->type === Message::TYPE_CNAME) {
+                    $alias = self::target($record);
+                }
+            }
+            if ($found !== [] || $alias === null) {
+                return $this->hosts[$host] = [$found, $alias !== null || $asked !== $host];
+            }
+            $asked = $alias;
+        }
+
+        return $this->hosts[$host] = [[], true];
+    }
+
+    /**
+     * A host that is a zone of its own is asked for at that zone's servers.
+     *
+     * @param  list<string>  $within
+     */
+    private function below(?Message $answer, string $host, array $within): ?Message
+    {
+        if ($answer === null || $answer->answers !== []) {
+            return $answer;
+        }
+        foreach ($answer->authority as $record) {
+            if ($record->type === Message::TYPE_NS && self::host($record->name) === $host) {
+                return $this->first($this->serversOf($answer, $host, $within), $host, Message::TYPE_A);
+            }
+        }
+
+        return $answer;
+    }
+
+    /**
+     * The first server's answer that is one; the others are asked when it has none.
+     *
+     * @param  list<string>  $addresses
+     */
+    private function first(array $addresses, string $name, int $type): ?Message
+    {
+        foreach ($addresses as $address) {
+            $dialled = $this->reach->nameServer($address);
+            $answer = $dialled === null ? null : $this->exchange->ask(['it' => [$dialled, $name, $type]])['it'];
+            if ($answer !== null && in_array($answer->rcode, [Message::RCODE_OK, Message::RCODE_NAME_ERROR], true)) {
+                return $answer;
+            }
+        }
+
+        return null;
+    }
+
+    private function forget(): void
+    {
+        if (count($this->hosts) > self::REMEMBERED) {
+            $this->hosts = [];
+        }
+        if (count($this->zones) > self::REMEMBERED) {
+            $this->zones = ['' => $this->zones['']];
+        }
+    }
+
+    /** @return list<string> */
+    private static function glue(Message $message, string $host): array
+    {
+        $found = [];
+        foreach ($message->additional as $record) {
+            if ($record->type === Message::TYPE_A && self::host($record->name) === $host && is_string($record->data)) {
+                $found[] = $record->data;
+            }
+        }
+
+        return $found;
+    }
+
+    private static function target(Record $record): string
+    {
+        return self::host(is_string($record->data) ? $record->data : '');
+    }
+
+    private static function host(string $name): string
+    {
+        return strtolower(rtrim($name, '.'));
+    }
+}

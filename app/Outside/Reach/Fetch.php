@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Reach;
+
+use CurlHandle;
+use RuntimeException;
+
+/** GET over TLS to a listed host: dialled where it was judged, nothing followed, bytes and seconds capped. */
+final class Fetch
+{
+    private ?CurlHandle $curl = null;
+
+    /**
+     * @param  string|null  $authority  a file of certificates to trust instead of the machine's own
+     * @param  int  $connect  seconds
+     * @param  int  $answer  seconds
+     * @param  int  $limit  bytes of an answer
+     */
+    public function __construct(private readonly Hosts $hosts, private readonly ?string $authority, private readonly int $connect, private readonly int $answer, private readonly int $limit)
+    {
+    }
+
+    /** @throws NotReached */
+    public function get(string $url, string $accept): Fetched
+    {
+        $parts = parse_url($url);
+        $host = strtolower($parts['host'] ?? '');
+        if ($url === '' || ($parts['scheme'] ?? '') !== 'https' || $host === '' || isset($parts['user'])) {
+            throw NotReached::address($url);
+        }
+        $port = $parts['port'] ?? 443;
+        [$address, $dialled] = $this->hosts->dial($host, $port);
+        $body = '';
+        $headers = [];
+        $curl = $this->curl ??= curl_init();
+        // Set anew each time; the connection is kept.
+        curl_reset($curl);
+        $isSet = curl_setopt_array($curl, [
+            CURLOPT_URL => $url,
+            CURLOPT_CONNECT_TO => ["{$host}:{$port}:{$address}:{$dialled}"],
+            CURLOPT_PROTOCOLS => CURLPROTO_HTTPS,
+            CURLOPT_PROXY => '',
+            CURLOPT_FOLLOWLOCATION => false,
+            CURLOPT_CONNECTTIMEOUT => $this->connect,
+            CURLOPT_TIMEOUT => $this->answer,
+            CURLOPT_HTTPHEADER => ["Accept: {$accept}", 'User-Agent: Acre Roll'],
+            CURLOPT_HEADERFUNCTION => function (CurlHandle $curl, string $line) use (&$headers): int {
+                [$name, $value] = [...explode(':', $line, 2), ''];
+                $headers[strtolower(trim($name))] = trim($value);
+
+                return strlen($line);
+            },
+            CURLOPT_WRITEFUNCTION => function (CurlHandle $curl, string $bytes) use (&$body): int {
+                $body .= $bytes;
+
+                // Fewer than were given: curl stops there.
+                return strlen($body) > $this->limit ? 0 : strlen($bytes);
+            },
+        ] + ($this->authority === null || $this->authority === '' ? [] : [CURLOPT_CAINFO => $this->authority, CURLOPT_CAPATH => '/nonexistent']));
+        if (! $isSet) {
+            throw new RuntimeException('curl takes an option no more: '.curl_error($curl));
+        }
+        curl_exec($curl);
+        match (curl_errno($curl)) {
+            CURLE_OK => null,
+            CURLE_WRITE_ERROR => throw NotReached::tooLong($host, $this->limit),
+            CURLE_SSL_CONNECT_ERROR, CURLE_SSL_CERTPROBLEM, CURLE_SSL_CACERT, 60, CURLE_SSL_CACERT_BADFILE => throw NotReached::certificate($host, curl_error($curl)),
+            default => throw NotReached::silent($host, curl_error($curl)),
+        };
+        $retry = $headers['retry-after'] ?? null;
+        $at = $retry === null || ctype_digit($retry) ? null : strtotime($retry);
+
+        return new Fetched(curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $body, $retry === null ? null : ($at === null ? (int) $retry : max(0, (int) $at - time())), $headers['location'] ?? null);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Reach;
+
+/** The hosts that may be asked by RDAP, EPP, SMTP and HTTP, and where each is dialled; and which addresses DNS may ask. */
+final readonly class Hosts
+{
+    /**
+     * @param  array<string, string|null>  $listed  host in small letters => `address:port` where it is dialled instead of where it resolves to
+     * @param  array<string, string>  $networks  beginnings of addresses => what is dialled instead; only a simulation has any
+     */
+    public function __construct(private array $listed, private array $networks = [])
+    {
+    }
+
+    /**
+     * Where a listed host is dialled: judged here and pinned, so that what was judged is what is dialled.
+     *
+     * @return array{string, int} address and port
+     *
+     * @throws NotReached
+     */
+    public function dial(string $host, int $port): array
+    {
+        $host = strtolower($host);
+        if (! array_key_exists($host, $this->listed)) {
+            throw NotReached::notListed($host);
+        }
+        $instead = $this->listed[$host];
+        if ($instead !== null) {
+            $colon = (int) strrpos($instead, ':');
+
+            return [substr($instead, 0, $colon), (int) substr($instead, $colon + 1)];
+        }
+        $addresses = gethostbynamel($host);
+        $address = $addresses === false ? null : $addresses[0] ?? null;
+        if ($address === null) {
+            throw NotReached::noAddress($host);
+        }
+
+        return self::isPublic($address) ? [$address, $port] : throw NotReached::notPublic($host, $address);
+    }
+
+    /** The address that is dialled to ask the name server at this one; null: it may not be asked. */
+    public function nameServer(string $address): ?string
+    {
+        foreach ($this->networks as $there => $here) {
+            if (str_starts_with($address, $there)) {
+                return $here.substr($address, strlen($there));
+            }
+        }
+
+        return self::isPublic($address) ? $address : null;
+    }
+
+    /** Whether no special-purpose range has it (RFC 6890 and its registries, as PHP knows them). */
+    public static function isPublic(string $address): bool
+    {
+        return filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_GLOBAL_RANGE) !== false;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Reach;
+
+use Illuminate\Cache\RateLimiter;
+use Illuminate\Contracts\Cache\Repository;
+
+/** How often one host may be asked: no more than the house's own limit, and not at all while it wants to be left alone. */
+final readonly class Patience
+{
+    /** Seconds, where a host says that it is too often and not for how long; and the longest that is believed. */
+    private const OTHERWISE = 60;
+
+    private const LONGEST = 86_400;
+
+    public function __construct(private Repository $cache, private RateLimiter $limiter, private int $aMinute)
+    {
+    }
+
+    /** @throws NotReached when it is not its turn */
+    public function ask(string $host): void
+    {
+        $until = $this->cache->get("outside.rests.{$host}");
+        if (is_int($until) && $until > time()) {
+            throw NotReached::tooOften($host, $until - time());
+        }
+        if ($this->limiter->attempt("outside.{$host}", $this->aMinute, fn (): bool => true) === false) {
+            throw NotReached::tooOften($host, max(1, $this->limiter->availableIn("outside.{$host}")));
+        }
+    }
+
+    public function rest(string $host, ?int $seconds): NotReached
+    {
+        $seconds = min(self::LONGEST, max(1, $seconds ?? self::OTHERWISE));
+        $this->cache->put("outside.rests.{$host}", time() + $seconds, $seconds);
+
+        return NotReached::tooOften($host, $seconds);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside;
+
+use Acre\Core\Time\Instant;
+use Illuminate\Support\Facades\Http;
+use RuntimeException;
+
+/** The simulated world, as whoever runs the demo moves it: over its own page, as anybody could. There is none with real hosts. */
+final readonly class World
+{
+    private const SECONDS = 120;
+
+    /** @param  string|null  $page  its address; null: the hosts outside are real */
+    public function __construct(private ?string $page, private string $key)
+    {
+    }
+
+    public function isThere(): bool
+    {
+        return $this->page !== null;
+    }
+
+    /** @param  array<string, mixed>  $document  instant, names, hosts, moods and zones; what was there is forgotten */
+    public function load(array $document): void
+    {
+        $this->post('/load', json_encode($document, JSON_THROW_ON_ERROR));
+    }
+
+    /** @param  array<string, mixed>  $document */
+    public function add(array $document): void
+    {
+        $this->post('/more', json_encode($document, JSON_THROW_ON_ERROR));
+    }
+
+    /** Time passes there until then, and what should happen meanwhile happens. */
+    public function moveTo(Instant $instant): void
+    {
+        $this->post('/clock', http_build_query(['to' => $instant->epoch]));
+    }
+
+    /** Something that another party does to a name, in the words of the world's page. */
+    public function play(string $name, string $part, string $with = ''): void
+    {
+        $this->post('/name', http_build_query(['name' => $name, 'part' => $part, 'with' => $with]));
+    }
+
+    /** How the name server at an address behaves from now on. */
+    public function mood(string $address, string $mood): void
+    {
+        $this->post('/mood', http_build_query(['address' => $address, 'mood' => $mood]));
+    }
+
+    private function post(string $path, string $body): void
+    {
+        if ($this->page === null) {
+            return;
+        }
+        $answer = Http::timeout(self::SECONDS)->withHeaders(['World-Key' => $this->key])->withoutRedirecting()->withBody($body, 'application/x-www-form-urlencoded')->post($this->page.$path);
+        if ($answer->failed()) {
+            throw new RuntimeException("The simulated world did not take {$path}: {$answer->status()} ".substr($answer->body(), 0, 300));
+        }
+    }
+}

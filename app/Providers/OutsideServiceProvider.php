@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Outside\Directory\Directory;
+use App\Outside\Directory\PublicDirectories;
+use App\Outside\Dns\AskedServers;
+use App\Outside\Dns\Dns;
+use App\Outside\Dns\Exchange;
+use App\Outside\Reach\Fetch;
+use App\Outside\Reach\Hosts;
+use App\Outside\Reach\Patience;
+use App\Outside\World;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\ServiceProvider;
+
+/** Which adapter stands for what outside, and what it may reach; all of it from config/outside.php. */
+final class OutsideServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Hosts::class, function (): Hosts {
+            /** @var array<string, string|null> $listed */
+            $listed = config()->array('outside.hosts');
+            /** @var array<string, string> $networks */
+            $networks = config()->array('outside.dns.dialled');
+
+            return new Hosts($listed, $networks);
+        });
+        $this->app->bind(Fetch::class, fn (Application $app): Fetch => new Fetch(
+            $app->make(Hosts::class), $this->textOrNull('outside.authority'), config()->integer('outside.connect'), config()->integer('outside.answer'), config()->integer('outside.bytes'),
+        ));
+        $this->app->when(Patience::class)->needs('$aMinute')->giveConfig('outside.a_minute');
+        $this->app->singleton(Directory::class, PublicDirectories::class);
+        $this->app->when(PublicDirectories::class)->needs('$bootstrapAt')->give(fn (): ?string => $this->textOrNull('outside.bootstrap'));
+        $this->app->when(PublicDirectories::class)->needs('$textServers')->giveConfig('outside.text');
+        $this->app->when(PublicDirectories::class)->needs('$seconds')->giveConfig('outside.answer');
+        $this->app->bind(Dns::class, function (Application $app): Dns {
+            /** @var list<string> $roots */
+            $roots = config()->array('outside.dns.roots');
+
+            return new AskedServers(new Exchange(config()->integer('outside.dns.port'), config()->float('outside.dns.seconds'), config()->integer('outside.dns.tries')), $app->make(Hosts::class), $roots, config()->integer('outside.dns.at_once'));
+        });
+        $this->app->bind(World::class, function (): World {
+            $world = config('outside.world');
+
+            return is_array($world) && is_string($world['page'] ?? null) && is_string($world['key'] ?? null) ? new World($world['page'], $world['key']) : new World(null, '');
+        });
+    }
+
+    private function textOrNull(string $key): ?string
+    {
+        $value = config($key);
+
+        return is_string($value) && $value !== '' ? $value : null;
+    }
+}

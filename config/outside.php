@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+// The world outside: which hosts may be asked, and where they are dialled. Nothing else is reached by RDAP or HTTP.
+
+/** @return array<string, string|null> host => where it is dialled, null: where it resolves to; `a=127.0.0.1:8431,b` */
+$hosts = function (string $list): array {
+    $found = [];
+    foreach (array_filter(array_map(trim(...), explode(',', $list)), fn (string $entry): bool => $entry !== '') as $entry) {
+        [$host, $dialled] = [...explode('=', $entry, 2), null];
+        $found[strtolower((string) $host)] = $dialled;
+    }
+
+    return $found;
+};
+$port = fn (string $name, int $otherwise): int => (int) env($name, $otherwise);
+
+$patience = [
+    // Seconds, and bytes of an answer.
+    'connect' => 5, 'answer' => 15, 'bytes' => 1_000_000,
+    // Questions a minute that one host is asked, unless it says less.
+    'a_minute' => (int) env('ACRE_DIRECTORY_A_MINUTE', 60),
+];
+
+if (env('ACRE_WORLD', 'off') === 'on') {
+    $rdap = '127.0.0.1:'.$port('WORLD_RDAP_PORT', 8431);
+
+    return [
+        // The simulated registries take six hundred.
+        'a_minute' => 600,
+        'world' => ['page' => 'http://'.env('ACRE_ADDRESS', '127.0.0.1').':'.$port('WORLD_PAGE_PORT', 8430), 'key' => env('WORLD_KEY', '')],
+        'authority' => env('WORLD_FOLDER', base_path('var/world')).'/authority.pem',
+        // Farshore's directory is not listed: its links are shown, and not followed.
+        'hosts' => [
+            'bootstrap.example' => $rdap, 'rdap.harbour-registry.example' => $rdap, 'rdap.wharf-names.example' => $rdap,
+            'rdap.skerry.example' => $rdap, 'rdap.oriel-names.example' => $rdap, 'rdap.anchorage.example' => $rdap,
+            'text.lode.example' => '127.0.0.1:'.$port('WORLD_TEXT_PORT', 8432),
+        ],
+        'bootstrap' => 'https://bootstrap.example/dns.json',
+        'text' => ['de' => 'text.lode.example'],
+        'dns' => [
+            'roots' => ['192.0.2.1'], 'port' => $port('WORLD_DNS_PORT', 8433), 'seconds' => 1.0, 'tries' => 2, 'at_once' => 200,
+            'dialled' => ['192.0.2.' => '127.53.0.', '198.51.100.' => '127.53.1.', '203.0.113.' => '127.53.2.'],
+        ],
+    ] + $patience;
+}
+
+return $patience + [
+    'world' => null,
+    'authority' => null,
+    'hosts' => $hosts((string) env('ACRE_DIRECTORY_HOSTS', '')),
+    'bootstrap' => env('ACRE_DIRECTORY_BOOTSTRAP'),
+    'text' => array_map(strval(...), $hosts((string) env('ACRE_TEXT_SERVERS', ''))),
+    'dns' => [
+        'roots' => array_keys($hosts((string) env('ACRE_DNS_ROOTS', ''))), 'port' => 53, 'seconds' => 2.0, 'tries' => 2, 'at_once' => 100, 'dialled' => [],
+    ],
+];

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Delegation;
+
+/** How a name server answered for a zone that it is said to have. */
+enum Answer: string
+{
+    case Authoritative = 'authoritative';
+    /** It answers, without authority for that zone: lame (RFC 1912 §2.8). */
+    case Lame = 'lame';
+    case Refused = 'refused';
+    case Fails = 'fails';
+    case NoSuchName = 'no_such_name';
+    case Silent = 'silent';
+    case NoAddress = 'no_address';
+    /** Its address lies in a range that nobody outside can reach, and was not asked. */
+    case NotPublic = 'not_public';
+}

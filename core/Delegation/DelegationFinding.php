@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Delegation;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Cost;
+use Acre\Core\Finding\Cure;
+use Acre\Core\Finding\FindingTag;
+
+/** What is wrong with a delegation, or weak. */
+enum DelegationFinding: string implements FindingTag
+{
+    /** Not one of its servers answers for it. */
+    case NobodyAnswers = 'nobody_answers';
+    case NotDelegated = 'not_delegated';
+    case ServerSilent = 'server_silent';
+    case ServerLame = 'server_lame';
+    case ServerNoAddress = 'server_no_address';
+    case ServerIsAlias = 'server_is_alias';
+    case ListsDiffer = 'lists_differ';
+    case OutOfStep = 'out_of_step';
+    case OneServer = 'one_server';
+    case OneNetwork = 'one_network';
+
+    public static function area(): string
+    {
+        return 'delegation';
+    }
+
+    public function arguments(): array
+    {
+        return match ($this) {
+            self::NobodyAnswers, self::NotDelegated, self::OneServer => [],
+            self::ServerSilent, self::ServerNoAddress, self::ServerIsAlias => ['host'],
+            self::ServerLame => ['host', 'answer'],
+            self::ListsDiffer => ['parent', 'child'],
+            self::OutOfStep => ['host', 'serial', 'newest'],
+            self::OneNetwork => ['network'],
+        };
+    }
+
+    public function cost(): Cost
+    {
+        return match ($this) {
+            self::NobodyAnswers, self::NotDelegated => Cost::Dark,
+            default => Cost::Attention,
+        };
+    }
+
+    public function actor(): Actor
+    {
+        return Actor::House;
+    }
+
+    public function cure(): Cure
+    {
+        return match ($this) {
+            self::NotDelegated, self::ListsDiffer, self::OneServer => Cure::ChangeServers,
+            default => Cure::AskHost,
+        };
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Record;
+
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Time\Instant;
+
+/** One disagreement between the Roll and what the outside said, and how sure it is. */
+final readonly class Drift
+{
+    /** Days after which what was seen is taken for old: the house's own choice, no rule of the trade. */
+    private const OLD = 21;
+
+    /** What comes and goes by itself with the dates, and is no disagreement. */
+    private const PASSING = [Status::Ok, Status::Inactive, Status::AddPeriod, Status::AutoRenewPeriod, Status::RenewPeriod, Status::TransferPeriod, Status::PendingUpdate, Status::PendingRenew, Status::PendingCreate];
+
+    private function __construct(public Finding $finding, public RecordFinding $tag, public Certainty $certainty)
+    {
+    }
+
+    /**
+     * @param  list<Seen>  $seen  the last word of each source, with what it came to
+     * @return list<self> dearest first
+     */
+    public static function between(Held $held, array $seen, Instant $now): array
+    {
+        $registrys = self::last($seen, true);
+        $registrars = self::last($seen, false);
+        if ($registrys === null) {
+            return [];
+        }
+        if ($registrys->record === null) {
+            return [self::of(RecordFinding::NotInDirectory, $held, $registrys, null, $now)];
+        }
+        $record = $registrys->record;
+        $drifts = [
+            ...self::registrar($held, $record, $registrys, $now),
+            ...self::statuses($held, $record, $registrys, $now),
+            ...self::lock($held, $record, $registrys, $now),
+            ...self::end($held, $record, $registrys, $registrars?->record, $now),
+            ...self::created($held, $record, $registrys, $now),
+            ...self::servers($held, $record, $registrys, $registrars?->record, $now),
+        ];
+        if ($record->validated === false) {
+            $drifts[] = self::of(RecordFinding::HolderDoubted, $held, $registrys, null, $now);
+        }
+        usort($drifts, fn (self $a, self $b): int => [$a->tag->cost()->value, $a->finding->instant()] <=> [$b->tag->cost()->value, $b->finding->instant()]);
+
+        return $drifts;
+    }
+
+    /** @return list<self> */
+    private static function registrar(Held $held, Record $record, Seen $seen, Instant $now): array
+    {
+        if ($record->registrar === null && $record->tag === null || $held->isBehind($record->registrar, $record->tag, $record->registrarId)) {
+            return [];
+        }
+
+        return [self::of(RecordFinding::OtherRegistrar, $held, $seen, null, $now, held: $held->registrar, seen: $record->registrar ?? (string) $record->tag)];
+    }
+
+    /** @return list<self> */
+    private static function statuses(Held $held, Record $record, Seen $seen, Instant $now): array
+    {
+        if (! $record->saysStatuses()) {
+            return [];
+        }
+        $drifts = [];
+        // The lock has a fact of its own.
+        $beside = [...self::PASSING, Status::ClientTransferProhibited];
+        foreach ($record->statuses as $status) {
+            if ($held->facts->has($status) || in_array($status, $beside, true)) {
+                continue;
+            }
+            $drifts[] = match ($status) {
+                Status::PendingTransfer => $held->isMoving ? null : self::of(RecordFinding::TransferNotOurs, $held, $seen, null, $now),
+                Status::ServerHold => self::of(RecordFinding::HeldByRegistry, $held, $seen, null, $now),
+                Status::ClientHold => self::of(RecordFinding::HeldByRegistrar, $held, $seen, null, $now),
+                default => self::of(RecordFinding::StatusSeen, $held, $seen, null, $now, status: $status->value),
+            };
+        }
+        foreach ($held->facts->statuses as $status) {
+            if (! $record->has($status) && ! in_array($status, $beside, true)) {
+                $drifts[] = self::of(RecordFinding::StatusGone, $held, $seen, null, $now, status: $status->value);
+            }
+        }
+
+        return array_values(array_filter($drifts));
+    }
+
+    /** @return list<self> */
+    private static function lock(Held $held, Record $record, Seen $seen, Instant $now): array
+    {
+        // A registry that moves names by tag or has no lock says `ok` and nothing more: that proves no lock off.
+        if (! $record->saysStatuses() || $record->tag !== null) {
+            return [];
+        }
+        $isOn = $record->has(Status::ClientTransferProhibited);
+
+        return match (true) {
+            $held->facts->isLocked() && ! $isOn => [self::of(RecordFinding::LockIsOff, $held, $seen, null, $now)],
+            $held->facts->lock === Lock::Off && $isOn => [self::of(RecordFinding::LockIsOn, $held, $seen, null, $now)],
+            $held->facts->lock === Lock::NotKnown && ! $held->facts->isLocked() => [self::of(RecordFinding::LockNotWritten, $held, $seen, null, $now, seen: $isOn ? Lock::On->value : Lock::Off->value)],
+            default => [],
+        };
+    }
+
+    /** @return list<self> */
+    private static function end(Held $held, Record $record, Seen $seen, ?Record $registrars, Instant $now): array
+    {
+        $there = $record->paidUntil();
+        $here = $held->facts->ends;
+        // In the grace the registry's own end is as right: whoever wrote it down looked there.
+        if ($there === null || $here !== null && ($here->compare($there) === 0 || $record->ends !== null && $here->compare($record->ends) === 0)) {
+            return [];
+        }
+        if ($here === null) {
+            return [self::of(RecordFinding::EndNotWritten, $held, $seen, null, $now, seen: $there)];
+        }
+        $agrees = $registrars?->ends === null ? null : $registrars->ends->compare($here) !== 0;
+
+        return [self::of($there->isBefore($here) ? RecordFinding::EndsSooner : RecordFinding::EndsLater, $held, $seen, $agrees, $now, held: $here, seen: $there)];
+    }
+
+    /** @return list<self> */
+    private static function created(Held $held, Record $record, Seen $seen, Instant $now): array
+    {
+        [$here, $there] = [$held->facts->created, $record->created];
+        if ($there === null || $here !== null && $here->compare($there) === 0) {
+            return [];
+        }
+
+        return [$here === null
+            ? self::of(RecordFinding::CreatedNotWritten, $held, $seen, null, $now, seen: $there)
+            : self::of(RecordFinding::CreatedDiffers, $held, $seen, null, $now, held: $here, seen: $there)];
+    }
+
+    /** @return list<self> */
+    private static function servers(Held $held, Record $record, Seen $seen, ?Record $registrars, Instant $now): array
+    {
+        if ($record->servers === null || self::sorted($record->servers) === self::sorted($held->servers)) {
+            return [];
+        }
+        if ($held->servers === []) {
+            return [self::of(RecordFinding::ServersNotWritten, $held, $seen, null, $now, seen: implode(' ', $record->servers))];
+        }
+        $agrees = $registrars?->servers === null ? null : self::sorted($registrars->servers) !== self::sorted($held->servers);
+
+        return [self::of(RecordFinding::ServersChanged, $held, $seen, $agrees, $now, held: implode(' ', $held->servers), seen: $record->servers === [] ? '—' : implode(' ', $record->servers))];
+    }
+
+    /**
+     * @param  bool|null  $second  whether the registrar's own directory says as the registry does; null: it says nothing of it
+     */
+    private static function of(RecordFinding $tag, Held $books, Seen $word, ?bool $second, Instant $now, Instant|string ...$with): self
+    {
+        $written = $books->writtenAt[$tag->about()->value] ?? null;
+        $certainty = match (true) {
+            $written !== null && $word->at->isBefore($written), $word->at->plusDays(self::OLD)->isBefore($now) => Certainty::Stale,
+            $second === false => Certainty::Split,
+            default => Certainty::Sure,
+        };
+
+        return new self(Finding::of($tag, Effect::Worth, null, ...$with), $tag, $certainty);
+    }
+
+    /**
+     * @param  list<string>  $hosts
+     * @return list<string>
+     */
+    private static function sorted(array $hosts): array
+    {
+        sort($hosts);
+
+        return $hosts;
+    }
+
+    /** @param  list<Seen>  $seen */
+    private static function last(array $seen, bool $registrys): ?Seen
+    {
+        $last = null;
+        foreach ($seen as $one) {
+            if ($one->source->isRegistrys() === $registrys && $one->source !== Source::Dns && ($last === null || $one->at->isAfter($last->at))) {
+                $last = $one;
+            }
+        }
+
+        return $last;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Record;
+
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Time\Instant;
+
+/** What one source says of a name. Null is not said; an empty list is said to be empty. */
+final readonly class Record
+{
+    /**
+     * @param  string  $name  A-labels
+     * @param  string|null  $registrarId  the number it is accredited under
+     * @param  string|null  $tag  of the registrar, where the registry knows them by tags
+     * @param  list<Status>  $statuses
+     * @param  list<string>  $words  statuses that are none of RFC 5731, in the source's words
+     * @param  Instant|null  $ends  of the term, as this source counts it
+     * @param  list<string>|null  $servers  A-labels
+     * @param  bool|null  $signed  whether the delegation is signed
+     * @param  array<string, FieldSeen>  $holder  by field
+     * @param  bool|null  $validated  whether the registry believes the holder's data
+     * @param  string|null  $reach  a mailbox or a page through which the holder is reached
+     * @param  string|null  $abuse  the registrar's mailbox for complaints
+     * @param  list<string>  $notices
+     */
+    public function __construct(
+        public string $name,
+        public Source $source,
+        public ?string $registrar = null,
+        public ?string $registrarId = null,
+        public ?string $tag = null,
+        public ?string $reseller = null,
+        public array $statuses = [],
+        public array $words = [],
+        public ?Instant $created = null,
+        public ?Instant $ends = null,
+        public ?Instant $moved = null,
+        public ?Instant $changed = null,
+        public ?array $servers = null,
+        public ?bool $signed = null,
+        public array $holder = [],
+        public ?bool $validated = null,
+        public ?string $reach = null,
+        public ?string $abuse = null,
+        public array $notices = [],
+    ) {
+    }
+
+    public function has(Status $status): bool
+    {
+        return in_array($status, $this->statuses, true);
+    }
+
+    /** Whether it speaks of statuses in EPP's words at all; many registries of countries don't. */
+    public function saysStatuses(): bool
+    {
+        return $this->statuses !== [];
+    }
+
+    public function field(Field $field): FieldSeen
+    {
+        return $this->holder[$field->value] ?? FieldSeen::absent();
+    }
+
+    /**
+     * The end of the term that was paid for. In the grace after an end that the registry renewed by itself its record is a
+     * year ahead (RFC 3915 §3.1), and is taken back if the registrar deletes the name.
+     */
+    public function paidUntil(): ?Instant
+    {
+        return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod) ? $this->ends->plusYears(-1) : $this->ends;
+    }
+
+    /** The same for the same record, whenever it was asked for and in whatever order it was written. */
+    public function digest(): string
+    {
+        $values = get_object_vars($this);
+        $values['statuses'] = array_map(fn (Status $status): string => $status->value, $this->statuses);
+        sort($values['statuses']);
+        unset($values['notices']);
+        if (is_array($values['servers'])) {
+            sort($values['servers']);
+        }
+
+        return hash('xxh128', json_encode($values, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+}

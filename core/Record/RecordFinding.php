@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Record;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Cost;
+use Acre\Core\Finding\Cure;
+use Acre\Core\Finding\FindingTag;
+
+/** Where the record outside and the Roll disagree. */
+enum RecordFinding: string implements FindingTag
+{
+    case NotInDirectory = 'not_in_directory';
+    case OtherRegistrar = 'other_registrar';
+    case TransferNotOurs = 'transfer_not_ours';
+    case EndsSooner = 'ends_sooner';
+    case EndsLater = 'ends_later';
+    case HeldByRegistry = 'held_by_registry';
+    case HeldByRegistrar = 'held_by_registrar';
+    case ServersChanged = 'servers_changed';
+    case HolderDoubted = 'holder_doubted';
+    case LockIsOff = 'lock_is_off';
+    case LockIsOn = 'lock_is_on';
+    case StatusSeen = 'status_seen';
+    case StatusGone = 'status_gone';
+    case CreatedDiffers = 'created_differs';
+    /** The Roll has nothing where the record has something. */
+    case EndNotWritten = 'end_not_written';
+    case CreatedNotWritten = 'created_not_written';
+    case ServersNotWritten = 'servers_not_written';
+    case LockNotWritten = 'lock_not_written';
+
+    public static function area(): string
+    {
+        return 'record';
+    }
+
+    public function arguments(): array
+    {
+        return match ($this) {
+            self::NotInDirectory, self::HolderDoubted, self::TransferNotOurs, self::LockIsOff, self::LockIsOn, self::HeldByRegistry, self::HeldByRegistrar => [],
+            self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::CreatedDiffers => ['held', 'seen'],
+            self::StatusSeen, self::StatusGone => ['status'],
+            self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten => ['seen'],
+        };
+    }
+
+    public function cost(): Cost
+    {
+        return match ($this) {
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::EndsSooner => Cost::NameLost,
+            self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderDoubted => Cost::Dark,
+            self::LockIsOn => Cost::MovementFails,
+            default => Cost::Attention,
+        };
+    }
+
+    public function actor(): Actor
+    {
+        return match ($this) {
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::HeldByRegistrar => Actor::Registrar,
+            self::HeldByRegistry => Actor::Registry,
+            self::HolderDoubted => Actor::Client,
+            default => Actor::House,
+        };
+    }
+
+    public function cure(): Cure
+    {
+        return match ($this) {
+            self::HolderDoubted, self::NotInDirectory, self::TransferNotOurs, self::OtherRegistrar => Cure::LookAtRecord,
+            self::HeldByRegistry, self::HeldByRegistrar => Cure::LiftHold,
+            self::LockIsOff => Cure::SetLock,
+            default => Cure::SettleDrift,
+        };
+    }
+
+    /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */
+    public function isAlarming(): bool
+    {
+        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::HeldByRegistry, self::ServersChanged], true);
+    }
+
+    /** The fact of ours that it is about. */
+    public function about(): DriftField
+    {
+        return match ($this) {
+            self::NotInDirectory => DriftField::Registered,
+            self::OtherRegistrar => DriftField::Registrar,
+            self::EndsSooner, self::EndsLater, self::EndNotWritten => DriftField::Ends,
+            self::CreatedDiffers, self::CreatedNotWritten => DriftField::Created,
+            self::ServersChanged, self::ServersNotWritten => DriftField::Servers,
+            self::LockIsOff, self::LockIsOn, self::LockNotWritten => DriftField::Lock,
+            self::HolderDoubted => DriftField::Holder,
+            self::TransferNotOurs, self::HeldByRegistry, self::HeldByRegistrar, self::StatusSeen, self::StatusGone => DriftField::Statuses,
+        };
+    }
+}

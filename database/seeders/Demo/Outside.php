@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
+
+/**
+ * What the simulated world holds on the demo's first day: the names as the house has them, but for those that tell of a
+ * world that went on without it.
+ */
+final class Outside
+{
+    /** The two hosts that serve the agency's names, on two networks. */
+    public const SERVERS = ['ns1.sound-hosting.example', 'ns2.sound-hosting.example'];
+
+    /** Of clients who have their own. */
+    private const THEIRS = ['observatory' => ['ns1.gannet-net.example', 'ns2.gannet-net.example'], 'choir' => ['ns1.tidemark.example', 'ns2.tidemark.example']];
+
+    /** @return list<string> the name servers that our books have */
+    public static function servers(string $client): array
+    {
+        return self::THEIRS[$client] ?? self::SERVERS;
+    }
+
+    /**
+     * @param  list<array{name: string, account: string, client: string, created: string, ends: string|null, intent: string, moved?: string, lock?: string, statuses?: list<string>, registrant?: string, mailbox?: string}>  $told
+     * @return array<string, mixed> what the world loads
+     */
+    public static function document(array $told, Instant $now): array
+    {
+        return [
+            'now' => $now->epoch,
+            'names' => [...array_map(fn (array $one): array => self::name($one, $now), $told), ...self::strangers($now)],
+            'hosts' => [
+                self::host('ns1.sound-hosting.example', '192.0.2.21'), self::host('ns2.sound-hosting.example', '198.51.100.21'),
+                self::host('ns1.gannet-net.example', '192.0.2.22'), self::host('ns2.gannet-net.example', '198.51.100.22'),
+                self::host('ns1.tidemark.example', '192.0.2.23'), self::host('ns2.tidemark.example', '192.0.2.24'),
+                self::host('ns1.farshore.example', '203.0.113.31'), self::host('ns2.farshore.example', '203.0.113.32'),
+                self::host('mail.sound-hosting.example', '192.0.2.90'), self::host('ns1.wickerby-bells.com', '198.51.100.40'), self::host('ns2.wickerby-bells.com', '203.0.113.40'),
+            ],
+            'moods' => [['address' => '192.0.2.24', 'mood' => 'silent']],
+            'zones' => [
+                // The second server was never told of this name; and the list in the zone is an older one.
+                ['zone' => 'gannet-head.org', 'records' => '{"servedBy": ["ns1.gannet-net.example"]}'],
+                ['zone' => 'tramway-museum.org', 'records' => '{"servers": ["ns1.sound-hosting.example", "ns3.sound-hosting.example"]}'],
+            ],
+        ];
+    }
+
+    /**
+     * @param  array{name: string, account: string, client: string, created: string, ends: string|null, intent: string, moved?: string, lock?: string, statuses?: list<string>, registrant?: string, mailbox?: string}  $one
+     * @return array<string, mixed>
+     */
+    private static function name(array $one, Instant $now): array
+    {
+        $name = DomainName::of($one['name']);
+        $suffix = $name->suffix();
+        $isTagged = str_ends_with($suffix, 'uk');
+        $shop = House::accounts()[$one['account']][0];
+        $client = House::clients()[$one['client']];
+        $ends = $one['ends'] === null ? null : Instant::of($one['ends'])->epoch;
+        $statuses = [...$one['statuses'] ?? [], ...($one['lock'] ?? 'off') === 'on' && ! $isTagged ? ['clientTransferProhibited'] : []];
+        if ($ends !== null && $ends <= $now->epoch && ! $isTagged && $suffix !== 'de' && array_intersect($statuses, ['redemptionPeriod', 'pendingDelete']) === []) {
+            // Renewed by the registry itself, which its registrar may still take back.
+            $ends = Instant::second($ends)->plusYears(1)->epoch;
+            $statuses[] = 'autoRenewPeriod';
+        }
+        $record = [
+            'name' => $name->ascii, 'registrar' => $shop === 'pellbridge' ? 'anchorage' : $shop, 'reseller' => $shop === 'pellbridge' ? 'Pellbridge' : null,
+            'created' => Instant::of($one['created'])->epoch, 'ends' => $ends ?? ($suffix === 'de' ? null : Instant::of($one['created'])->plusYears(5)->epoch), 'updated' => Instant::of($one['moved'] ?? '2026-09-01')->epoch,
+            'moved' => isset($one['moved']) ? Instant::of($one['moved'])->epoch : null, 'statuses' => $statuses, 'servers' => self::servers($one['client']), 'ds' => [],
+            'holder' => self::holder($one['client'], $one['registrant'] ?? $client['name'], $one['mailbox'] ?? $client['mailbox']), 'shown' => ['organisation'],
+            'validated' => $isTagged ? true : null, 'autoRenew' => $one['intent'] === 'by_itself', 'due' => null,
+        ];
+
+        return [...$record, ...self::otherwise($record)[$name->ascii] ?? []];
+    }
+
+    /**
+     * What happened outside that the house has not written down.
+     *
+     * @param  array{statuses: list<string>}  $record
+     * @return array<string, array<string, mixed>> by name
+     */
+    private static function otherwise(array $record): array
+    {
+        return [
+            // Renewed at the registrar for three years, and nobody wrote it down.
+            'sound-choirs.org' => ['ends' => Instant::of('2030-02-20')->epoch],
+            // Its servers were changed last night, by nobody here.
+            'bellfounders.net' => ['servers' => ['ns1.farshore.example', 'ns2.farshore.example'], 'updated' => Instant::of('2026-10-05T22:41:07Z')->epoch],
+            // It went to another registrar.
+            'peal-records.co.uk' => ['registrar' => 'farshore', 'reseller' => null, 'updated' => Instant::of('2026-10-04T15:20:00Z')->epoch],
+            'kelp-recipes.co.uk' => ['validated' => false],
+            'tramway-museum.org' => ['statuses' => []],
+            'kelp-farm-shop.com' => ['statuses' => [...$record['statuses'], 'serverHold', 'serverTransferProhibited']],
+            'marrow-slipway.com' => ['statuses' => ['pendingTransfer']],
+            'harrow-tern.com' => ['ds' => [['tag' => 31407, 'algorithm' => 13, 'type' => 2, 'digest' => hash('sha256', 'a key made up for the demo')]]],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> names of others, which a client may ask about */
+    private static function strangers(Instant $now): array
+    {
+        $holder = ['handle' => 'FS-2210', 'name' => 'Ansel Rooke', 'organisation' => 'Rooke & Daughters', 'street' => '7 Gansey Row', 'town' => 'Farshore', 'region' => 'Outer Sound', 'postcode' => 'FS1 2AB', 'country' => 'GB', 'voice' => '+44.1632960355', 'mailbox' => 'ansel@rooke.example'];
+        $stranger = fn (string $name, string $created, string $ends, array $shown): array => [
+            'name' => $name, 'registrar' => 'farshore', 'reseller' => null, 'created' => Instant::of($created)->epoch, 'ends' => Instant::of($ends)->epoch, 'updated' => Instant::of('2026-03-03')->epoch,
+            'moved' => null, 'statuses' => ['clientTransferProhibited', 'clientDeleteProhibited'], 'servers' => ['ns1.farshore.example', 'ns2.farshore.example'], 'ds' => [], 'holder' => $holder, 'shown' => $shown,
+            'validated' => null, 'autoRenew' => true, 'due' => null,
+        ];
+
+        return [$stranger('wickerby-bells.net', '2021-03-03', '2027-03-03', ['organisation']), $stranger('sound-kelp.com', '2019-11-11', '2026-11-11', ['organisation', 'mailbox'])];
+    }
+
+    /** @return array<string, string> */
+    private static function holder(string $client, string $organisation, string $mailbox): array
+    {
+        $place = abs(crc32($client));
+
+        return [
+            'handle' => 'WS-'.str_pad((string) ($place % 9000 + 1000), 4, '0'), 'name' => 'The Secretary', 'organisation' => $organisation, 'street' => ($place % 60 + 1).' Tenter Lane', 'town' => 'Wickerby Sound',
+            'region' => 'North Sound', 'postcode' => 'WS1 '.($place % 9 + 1).'AB', 'country' => 'GB', 'voice' => '+44.16329600'.str_pad((string) ($place % 90 + 10), 2, '0'), 'mailbox' => $mailbox,
+        ];
+    }
+
+    /** @return array{host: string, addresses: list<string>} */
+    private static function host(string $host, string $address): array
+    {
+        return ['host' => $host, 'addresses' => [$address]];
+    }
+}

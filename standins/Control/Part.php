@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Control;
+
+use Standin\Registry\Registered;
+
+/** What another party can be made to do with a name. */
+enum Part: string
+{
+    case Servers = 'servers';
+    case Moved = 'moved';
+    case Hold = 'hold';
+    case NoHold = 'no-hold';
+    case Lock = 'lock';
+    case NoLock = 'no-lock';
+    case Transfer = 'transfer';
+    case End = 'end';
+    case Validated = 'validated';
+    case NotValidated = 'not-validated';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Servers => 'somebody changes its name servers',
+            self::Moved => 'it goes to another registrar',
+            self::Hold => 'the registry places a hold on it',
+            self::NoHold => 'the registry lifts its hold',
+            self::Lock => 'its registrar sets the transfer lock',
+            self::NoLock => 'its registrar lifts the transfer lock',
+            self::Transfer => 'somebody starts a transfer',
+            self::End => 'its end becomes another day',
+            self::Validated => 'the registry validates its holder',
+            self::NotValidated => 'the registry doubts its holder',
+        };
+    }
+
+    public function play(Registered $name, string $with, int $now): void
+    {
+        match ($this) {
+            self::Servers => $name->servers = array_values(array_filter(explode(' ', strtolower(strtr($with, ',', ' '))), fn (string $host): bool => $host !== '')),
+            self::Moved => [$name->registrar, $name->moved, $name->reseller] = [$with === '' ? 'farshore' : $with, $now, null],
+            self::Hold => $name->change(['ok'], ['serverHold', 'serverTransferProhibited']),
+            self::NoHold => $name->change(['serverHold', 'serverTransferProhibited'], []),
+            self::Lock => $name->change(['ok'], ['clientTransferProhibited']),
+            self::NoLock => $name->change(['clientTransferProhibited'], []),
+            self::Transfer => $name->change(['ok'], ['pendingTransfer']),
+            self::End => $name->ends = self::day($with) ?? $name->ends,
+            self::Validated => $name->validated = true,
+            self::NotValidated => $name->validated = false,
+        };
+    }
+
+    private static function day(string $date): ?int
+    {
+        $epoch = strtotime("{$date} UTC");
+
+        return $epoch === false ? null : $epoch;
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Control;
+
+use Acre\Wire\Json\JsonNode;
+use Standin\Dns\Addresses;
+use Standin\Dns\DnsServer;
+use Standin\Dns\Mood;
+use Standin\Http\HttpRequest;
+use Standin\Http\HttpResponse;
+use Standin\Registry\Registrar;
+use Standin\Settings;
+use Standin\World;
+
+/** The page of the simulation, and what moves it. Whoever moves it says the key. */
+final readonly class WorldPages
+{
+    private const LIMIT = 8_000_000;
+
+    public function __construct(private World $world, private DnsServer $dns, private Settings $settings)
+    {
+    }
+
+    public function answer(HttpRequest $request): HttpResponse
+    {
+        if ($request->method === 'GET') {
+            return match ($request->path) {
+                '/' => $this->page(''),
+                '/clock' => HttpResponse::json(['now' => $this->world->now()]),
+                default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
+            };
+        }
+        $form = $request->form();
+        if (! hash_equals($this->settings->key, $request->headers['world-key'] ?? $form['key'] ?? '')) {
+            return new HttpResponse(403, 'text/plain', "The key is missing.\n");
+        }
+
+        return match ($request->path) {
+            '/clock' => $this->moved((int) ($form['to'] ?? 0)),
+            '/load', '/more' => $this->loaded(JsonNode::read($request->body, self::LIMIT), $request->path === '/load'),
+            '/mood' => $this->inMood($form['address'] ?? '', $form['mood'] ?? ''),
+            '/name' => $this->played($form),
+            default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
+        };
+    }
+
+    private function moved(int $to): HttpResponse
+    {
+        if ($to < $this->world->now() - 1) {
+            return new HttpResponse(422, 'text/plain', "The clock only goes forward.\n");
+        }
+        $this->world->moveTo($to);
+
+        return HttpResponse::json(['now' => $this->world->now()]);
+    }
+
+    private function loaded(JsonNode $document, bool $anew): HttpResponse
+    {
+        $this->world->load($document, $anew);
+        $this->dns->listen();
+
+        return HttpResponse::json(['names' => $this->world->store->count()]);
+    }
+
+    private function inMood(string $address, string $mood): HttpResponse
+    {
+        $this->world->store->putMood($address, Mood::from($mood)->value);
+
+        return $this->back();
+    }
+
+    /** @param  array<string, string>  $form */
+    private function played(array $form): HttpResponse
+    {
+        $name = $this->world->store->name(strtolower(trim($form['name'] ?? '')));
+        $part = Part::tryFrom($form['part'] ?? '');
+        if ($name === null || $part === null) {
+            return new HttpResponse(422, 'text/html; charset=utf-8', $this->page($name === null ? 'Nobody has registered “'.($form['name'] ?? '').'” in this world.' : 'There is no such part to play.')->body);
+        }
+        $part->play($name, trim($form['with'] ?? ''), $this->world->now());
+        $this->world->change($name);
+
+        return $this->back();
+    }
+
+    private function back(): HttpResponse
+    {
+        return new HttpResponse(303, 'text/plain', '', ['Location' => '/']);
+    }
+
+    private function page(string $said): HttpResponse
+    {
+        $esc = fn (string $text): string => htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
+        $key = '<input type="hidden" name="key" value="'.$esc($this->settings->key).'">';
+        $parts = implode('', array_map(fn (Part $part): string => '<option value="'.$part->value.'">'.$esc($part->words()).'</option>', Part::cases()));
+        $moods = '';
+        foreach ($this->dns->addresses() as $address) {
+            $now = $this->world->store->mood($address) ?? Mood::Fine->value;
+            $choices = implode('', array_map(fn (Mood $mood): string => '<option'.($mood->value === $now ? ' selected' : '').'>'.$mood->value.'</option>', Mood::cases()));
+            $moods .= "<tr><td>{$address}</td><td>{$esc($this->world->store->hostsByAddress()[$address] ?? ($address === Addresses::ROOT ? 'root' : 'a suffix’s'))}</td><td><form method=post action=/mood>{$key}<input type=hidden name=address value={$address}><label>Mood <select name=mood>{$choices}</select></label> <button>Set</button></form></td></tr>";
+        }
+        $registrars = implode(', ', array_map(fn (Registrar $one): string => $one->id, Registrar::all()));
+        $said = $said === '' ? '' : "<p><strong>{$esc($said)}</strong></p>";
+
+        return new HttpResponse($said === '' ? 200 : 422, 'text/html; charset=utf-8', <<<HTML
+<!doctype html><html lang=en><meta charset=utf-8><meta name=viewport content="width=device-width"><title>The simulated world</title><link rel=icon href="data:,">
+<body><main><h1>The simulated world</h1>
+<p>This is the simulation, and no part of the product. Nothing here is real: registries, registrars, hosts and people are made up.</p>{$said}
+<p>Its clock shows {$esc(gmdate('Y-m-d H:i:s', $this->world->now()))} UTC. <code>./acre clock</code> moves it. {$this->world->store->count()} names are registered.</p>
+<h2>Play another party</h2>
+<form method=post action=/name>{$key}<p><label>Name <input name=name required size=40></label></p><p><label>What happens <select name=part>{$parts}</select></label></p>
+<p><label>With, where it needs more <input name=with size=40></label> (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p><p><button>Let it happen</button></p></form>
+<h2>Name servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table></main></body></html>
+HTML, ['Content-Security-Policy' => "default-src 'none'; form-action 'self'; frame-ancestors 'none'", 'Referrer-Policy' => 'no-referrer']);
+    }
+}

@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Dns;
+
+use React\Dns\Model\Message;
+use React\Dns\Model\Record;
+use React\Dns\Query\Query;
+use Standin\Registry\Registry;
+use Standin\Store;
+
+/** What the server at one address answers to one question (RFC 1034 §4.3.2, RFC 2308). */
+final readonly class Answers
+{
+    private const TYPE_DS = 43;
+
+    private const TTL = 86_400;
+
+    public function __construct(private Store $store)
+    {
+    }
+
+    /** @param  string  $address  of the world */
+    public function to(Query $query, string $address, Mood $mood): Message
+    {
+        $answer = new Message;
+        $answer->qr = true;
+        $answer->questions = [$query];
+        $name = strtolower(rtrim($query->name, '.'));
+        if ($mood === Mood::Refuses || $mood === Mood::Fails) {
+            $answer->rcode = $mood === Mood::Refuses ? Message::RCODE_REFUSED : Message::RCODE_SERVER_FAILURE;
+        } elseif ($mood !== Mood::Lame) {
+            match (true) {
+                $address === Addresses::ROOT => $this->root($answer, $name, $query->type),
+                $address === Addresses::EXAMPLE => $this->example($answer, $name, $query->type),
+                $this->registryAt($address) !== null => $this->registry($answer, $this->registryAt($address), $name, $query->type),
+                default => $this->host($answer, $this->store->hostsByAddress()[$address] ?? '', $name, $query->type, $mood === Mood::OutOfStep),
+            };
+        }
+
+        return $answer;
+    }
+
+    private function registryAt(string $address): ?Registry
+    {
+        foreach (Registry::all() as $registry) {
+            if (in_array($address, $registry->servers, true)) {
+                return $registry;
+            }
+        }
+
+        return null;
+    }
+
+    private function root(Message $answer, string $name, int $type): void
+    {
+        $tld = substr((string) strrchr(".{$name}", '.'), 1);
+        if ($tld === 'example') {
+            $this->refer($answer, 'example', ['ns.example'], self::TTL, ['ns.example' => [Addresses::EXAMPLE]]);
+
+            return;
+        }
+        foreach (Registry::all() as $registry) {
+            if (in_array($tld, $registry->suffixes, true)) {
+                $this->refer($answer, $tld, $this->hostsOf($registry), 172_800, array_combine($this->hostsOf($registry), array_map(fn (string $address): array => [$address], $registry->servers)));
+
+                return;
+            }
+        }
+        $this->nothing($answer, Zone::of('', ['a.root.example'], '{"records": []}'), $name !== '');
+        if ($name === '' && $type === Message::TYPE_NS) {
+            $answer->answers = [new Record('', Message::TYPE_NS, Message::CLASS_IN, self::TTL, 'a.root.example')];
+            $answer->authority = [];
+        }
+    }
+
+    /** Every host under `example` stands in one zone. */
+    private function example(Message $answer, string $name, int $type): void
+    {
+        $addresses = $name === 'a.root.example' ? [Addresses::ROOT] : ($name === 'ns.example' ? [Addresses::EXAMPLE] : $this->store->addresses($name));
+        foreach (Registry::all() as $registry) {
+            $addresses = [...$addresses, ...array_values(array_filter($registry->servers, fn (string $address, int $place): bool => $this->hostsOf($registry)[$place] === $name, ARRAY_FILTER_USE_BOTH))];
+        }
+        $answer->aa = true;
+        if ($type === Message::TYPE_A && $addresses !== []) {
+            $answer->answers = $this->addressRecords($name, $addresses);
+
+            return;
+        }
+        $this->nothing($answer, Zone::of('example', ['ns.example'], '{"records": []}'), $addresses === []);
+    }
+
+    private function registry(Message $answer, Registry $registry, string $name, int $type): void
+    {
+        foreach ($registry->suffixes as $suffix) {
+            if ($name === $suffix) {
+                $answer->aa = true;
+                $zone = Zone::of($suffix, $this->hostsOf($registry), '{"records": []}');
+                $type === Message::TYPE_SOA ? $answer->answers = [$zone->soa()] : ($type === Message::TYPE_NS ? $answer->answers = $zone->ns() : $this->nothing($answer, $zone, false));
+
+                return;
+            }
+        }
+        $registered = $this->registered($registry, $name);
+        if ($registered === null) {
+            $answer->rcode = Message::RCODE_REFUSED;
+
+            return;
+        }
+        [$suffix, $owner] = $registered;
+        $found = $this->store->name($owner);
+        $zone = Zone::of($suffix, $this->hostsOf($registry), '{"records": []}');
+        if ($found === null || ! $found->isDelegated()) {
+            $this->nothing($answer, $zone, true);
+        } elseif ($type === self::TYPE_DS && $name === $owner) {
+            $answer->answers = array_map(fn (array $ds): Record => new Record($owner, self::TYPE_DS, Message::CLASS_IN, self::TTL, pack('nCC', $ds[0], $ds[1], $ds[2]).hex2bin($ds[3])), $found->ds);
+            $answer->answers === [] ? $this->nothing($answer, $zone, false) : $answer->aa = true;
+        } else {
+            $glue = [];
+            foreach ($found->servers as $host) {
+                // Only what lies inside the name needs it (RFC 9471).
+                if ($host === $owner || str_ends_with($host, ".{$owner}")) {
+                    $glue[$host] = $this->store->addresses($host);
+                }
+            }
+            $this->refer($answer, $owner, $found->servers, $registry->ttl, $glue);
+        }
+    }
+
+    /** @return array{string, string}|null suffix and registered name */
+    private function registered(Registry $registry, string $name): ?array
+    {
+        $suffixes = $registry->suffixes;
+        usort($suffixes, fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+        foreach ($suffixes as $suffix) {
+            if (str_ends_with($name, ".{$suffix}")) {
+                $labels = explode('.', substr($name, 0, -strlen($suffix) - 1));
+
+                return [$suffix, end($labels).".{$suffix}"];
+            }
+        }
+
+        return null;
+    }
+
+    private function host(Message $answer, string $host, string $name, int $type, bool $older): void
+    {
+        foreach (Registry::all() as $registry) {
+            $registered = $this->registered($registry, $name);
+            if ($registered !== null) {
+                break;
+            }
+        }
+        $found = isset($registered) ? $this->store->name($registered[1]) : null;
+        $zone = $found === null ? null : Zone::of($found->name, $found->servers, $this->store->records($found->name));
+        if ($zone === null || ! in_array($host, $zone->servedBy, true)) {
+            $answer->rcode = Message::RCODE_REFUSED;
+
+            return;
+        }
+        $answer->aa = true;
+        if ($name === $zone->origin && ($type === Message::TYPE_SOA || $type === Message::TYPE_NS)) {
+            $answer->answers = $type === Message::TYPE_SOA ? [$zone->soa($older)] : $zone->ns();
+
+            return;
+        }
+        $addresses = $this->store->addresses($name);
+        if ($addresses !== []) {
+            $answer->answers = $type === Message::TYPE_A ? $this->addressRecords($name, $addresses) : [];
+            if ($answer->answers === []) {
+                $this->nothing($answer, $zone, false);
+            }
+
+            return;
+        }
+        $this->follow($answer, $zone, $name, $type);
+    }
+
+    /** An alias is followed as far as the zone goes. */
+    private function follow(Message $answer, Zone $zone, string $name, int $type): void
+    {
+        for ($steps = 0; $steps < 8; $steps++) {
+            $records = $zone->at($name);
+            $answer->answers = [...$answer->answers, ...array_values(array_filter($records, fn (Record $record): bool => $record->type === $type || $type === Message::TYPE_ANY || $record->type === Message::TYPE_CNAME))];
+            $alias = array_values(array_filter($records, fn (Record $record): bool => $record->type === Message::TYPE_CNAME))[0] ?? null;
+            if ($alias === null || $type === Message::TYPE_CNAME) {
+                break;
+            }
+            $name = is_string($alias->data) ? $alias->data : '';
+            if ($name !== $zone->origin && ! str_ends_with($name, ".{$zone->origin}")) {
+                return;
+            }
+        }
+        if ($answer->answers === []) {
+            $this->nothing($answer, $zone, $zone->at($name) === [] && ! $zone->exists($name));
+        }
+    }
+
+    /** No such name, or nothing of that type; the SOA says for how long (RFC 2308 §2). */
+    private function nothing(Message $answer, Zone $zone, bool $noSuchName): void
+    {
+        $answer->aa = true;
+        $answer->rcode = $noSuchName ? Message::RCODE_NAME_ERROR : Message::RCODE_OK;
+        $answer->authority = [$zone->soa()];
+    }
+
+    /**
+     * @param  list<string>  $hosts
+     * @param  array<string, list<string>>  $glue
+     */
+    private function refer(Message $answer, string $zone, array $hosts, int $ttl, array $glue): void
+    {
+        $answer->authority = array_map(fn (string $host): Record => new Record($zone, Message::TYPE_NS, Message::CLASS_IN, $ttl, $host), $hosts);
+        foreach ($glue as $host => $addresses) {
+            $answer->additional = [...$answer->additional, ...$this->addressRecords($host, $addresses)];
+        }
+    }
+
+    /**
+     * @param  list<string>  $addresses
+     * @return list<Record>
+     */
+    private function addressRecords(string $host, array $addresses): array
+    {
+        return array_map(fn (string $address): Record => new Record($host, Message::TYPE_A, Message::CLASS_IN, self::TTL, $address), $addresses);
+    }
+
+    /** @return list<string> */
+    private function hostsOf(Registry $registry): array
+    {
+        return array_map(fn (int $place): string => chr(97 + $place).".{$registry->id}-registry.example", array_keys($registry->servers));
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Dns;
+
+use InvalidArgumentException;
+use React\Dns\Model\Message;
+use React\Dns\Model\Record;
+use React\Dns\Protocol\BinaryDumper;
+use React\Dns\Protocol\Parser;
+use React\EventLoop\Loop;
+use React\Socket\ConnectionInterface;
+use React\Socket\TcpServer;
+use RuntimeException;
+use Standin\Registry\Registry;
+use Standin\Store;
+
+/** All name servers of the world, each on an address of its own, over UDP and TCP (RFC 1035 §4.2, RFC 6891, RFC 7766). */
+final class DnsServer
+{
+    private const PLAIN = 512;
+
+    private const MOST = 4096;
+
+    private readonly Answers $answers;
+
+    private readonly Parser $parser;
+
+    private readonly BinaryDumper $dumper;
+
+    /** @var array<string, list<mixed>> what listens, by address */
+    private array $listening = [];
+
+    public function __construct(private readonly Store $store, private readonly int $port)
+    {
+        $this->answers = new Answers($store);
+        $this->parser = new Parser;
+        $this->dumper = new BinaryDumper;
+    }
+
+    /** Opens every address that is not open yet. */
+    public function listen(): void
+    {
+        $addresses = [Addresses::ROOT, Addresses::EXAMPLE, ...array_merge(...array_map(fn (Registry $registry): array => $registry->servers, Registry::all())), ...array_keys($this->store->hostsByAddress())];
+        foreach (array_unique($addresses) as $address) {
+            $this->listening[$address] ??= $this->open($address);
+        }
+    }
+
+    /** @return list<string> */
+    public function addresses(): array
+    {
+        return array_keys($this->listening);
+    }
+
+    /** @return list<mixed> */
+    private function open(string $address): array
+    {
+        $here = Addresses::here($address).":{$this->port}";
+        $udp = stream_socket_server("udp://{$here}", $code, $why, STREAM_SERVER_BIND);
+        if ($udp === false) {
+            throw new RuntimeException("UDP {$here}: {$why}");
+        }
+        stream_set_blocking($udp, false);
+        Loop::addReadStream($udp, function () use ($udp, $address): void {
+            // As many as have arrived: one wake for each would cost more than the answer.
+            for ($taken = 0; $taken < 200; $taken++) {
+                $bytes = stream_socket_recvfrom($udp, self::MOST, 0, $peer);
+                if ($bytes === false || $bytes === '' || ! is_string($peer)) {
+                    return;
+                }
+                $this->answer($bytes, $address, false, fn (string $answer) => @stream_socket_sendto($udp, $answer, 0, $peer));
+            }
+        });
+        $tcp = new TcpServer($here);
+        $tcp->on('connection', function (ConnectionInterface $connection) use ($address): void {
+            $pending = '';
+            $connection->on('data', function (string $bytes) use ($connection, $address, &$pending): void {
+                $pending .= $bytes;
+                while (strlen($pending) >= 2 && strlen($pending) >= 2 + ($length = (ord($pending[0]) << 8) + ord($pending[1]))) {
+                    $message = substr($pending, 2, $length);
+                    $pending = substr($pending, 2 + $length);
+                    $this->answer($message, $address, true, fn (string $answer) => $connection->write(pack('n', strlen($answer)).$answer));
+                }
+            });
+        });
+
+        return [$udp, $tcp];
+    }
+
+    /** @param  callable(string): mixed  $send */
+    private function answer(string $bytes, string $address, bool $isStream, callable $send): void
+    {
+        try {
+            $asked = $this->parser->parseMessage($bytes);
+        } catch (InvalidArgumentException) {
+            if (strlen($bytes) >= 12) {
+                $send(substr($bytes, 0, 2).pack('n5', 0x8000 | Message::RCODE_FORMAT_ERROR, 0, 0, 0, 0));
+            }
+
+            return;
+        }
+        $mood = Mood::from($this->store->mood($address) ?? Mood::Fine->value);
+        if ($asked->qr || $mood === Mood::Silent) {
+            return;
+        }
+        $answer = $this->answered($asked, $address, $mood, $isStream);
+        $mood === Mood::Slow ? Loop::addTimer(1.5, fn () => $send($answer)) : $send($answer);
+    }
+
+    private function answered(Message $asked, string $address, Mood $mood, bool $isStream): string
+    {
+        $options = array_values(array_filter($asked->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT))[0] ?? null;
+        if ($asked->opcode !== Message::OPCODE_QUERY || count($asked->questions) !== 1) {
+            $answer = new Message;
+            $answer->qr = true;
+            $answer->rcode = $asked->opcode === Message::OPCODE_QUERY ? Message::RCODE_FORMAT_ERROR : Message::RCODE_NOT_IMPLEMENTED;
+            $answer->questions = $asked->questions;
+        } else {
+            $answer = $this->answers->to($asked->questions[0], $address, $mood);
+        }
+        [$answer->id, $answer->opcode, $answer->rd] = [$asked->id, $asked->opcode, $asked->rd];
+        if ($options !== null) {
+            $answer->additional[] = new Record('', Message::TYPE_OPT, self::MOST, 0, []);
+        }
+        $bytes = $this->dumper->toBinary($answer);
+        $room = $options === null ? self::PLAIN : max(self::PLAIN, min(self::MOST, $options->class));
+        if ($isStream || strlen($bytes) <= $room) {
+            return $bytes;
+        }
+        $answer->tc = true;
+        [$answer->answers, $answer->authority] = [[], []];
+        $answer->additional = array_values(array_filter($answer->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT));
+
+        return $this->dumper->toBinary($answer);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Registry;
+
+/** What a registry does with a name at its end. Days from memory of what such registries publish, not from any rule of ours. */
+enum EndHabit
+{
+    /** It renews by itself and takes that back if the registrar deletes in time. */
+    case Renews;
+    /** It waits, suspends, and at last cancels. */
+    case Suspends;
+    /** There is no end: it goes on until it is given up. */
+    case GoesOn;
+
+    /** When something next happens to a name by itself. */
+    public function due(Registered $name): ?int
+    {
+        $day = 86_400;
+        if ($name->ends === null || $this === self::GoesOn) {
+            return null;
+        }
+        if ($this === self::Suspends) {
+            return $name->has('serverHold') ? $name->ends + 90 * $day : ($name->autoRenew ? $name->ends : $name->ends + 30 * $day);
+        }
+
+        return match (true) {
+            $name->has('redemptionPeriod') => $name->updated + 30 * $day,
+            $name->has('pendingDelete') => $name->updated + 5 * $day,
+            $name->has('autoRenewPeriod') => $name->updated + ($name->autoRenew ? 45 : 30) * $day,
+            default => $name->ends,
+        };
+    }
+
+    /** Lets it happen; null when the name is gone. */
+    public function pass(Registered $name, int $at): ?Registered
+    {
+        $name->updated = $at;
+        if ($this === self::Suspends) {
+            if ($name->has('serverHold')) {
+                return null;
+            }
+            if ($name->autoRenew) {
+                $name->ends = self::yearAfter($name->ends ?? $at);
+            } else {
+                $name->change([], ['serverHold']);
+            }
+        } elseif ($name->has('redemptionPeriod')) {
+            $name->change(['redemptionPeriod'], ['pendingDelete']);
+        } elseif ($name->has('pendingDelete')) {
+            return null;
+        } elseif ($name->has('autoRenewPeriod')) {
+            $name->autoRenew ? $name->change(['autoRenewPeriod'], []) : $name->change(['autoRenewPeriod'], ['pendingDelete', 'redemptionPeriod']);
+        } else {
+            $name->ends = self::yearAfter($name->ends ?? $at);
+            $name->change([], ['autoRenewPeriod']);
+        }
+        $name->due = $this->due($name);
+
+        return $name;
+    }
+
+    /** The 29th of February has its anniversary on the 28th. */
+    private static function yearAfter(int $epoch): int
+    {
+        [$year, $month, $day, $time] = array_map(intval(...), explode('-', gmdate('Y-n-j-', $epoch).($epoch % 86_400)));
+
+        return (int) gmmktime(0, 0, 0, $month, $month === 2 && $day === 29 ? 28 : $day, $year + 1) + $time;
+    }
+}

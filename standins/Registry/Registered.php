@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Registry;
+
+use Acre\Wire\Json\JsonNode;
+
+/** A name as its registry has it. Instants are seconds since 1970. */
+final class Registered
+{
+    /** Bytes of one. */
+    private const LIMIT = 100_000;
+
+    /**
+     * @param  string  $name  A-labels
+     * @param  string|null  $reseller  between the registrar and whoever pays
+     * @param  list<string>  $statuses  EPP's words, the grace periods among them
+     * @param  list<string>  $servers  A-labels
+     * @param  list<array{int, int, int, string}>  $ds  key tag, algorithm, digest type, digest
+     * @param  list<string>  $shown  the holder's fields that the registry is asked to show
+     * @param  bool|null  $validated  whether the registry believes the holder's data; null: it doesn't check
+     * @param  int|null  $due  when something happens to it by itself
+     */
+    public function __construct(
+        public readonly string $name,
+        public string $registrar,
+        public ?string $reseller,
+        public int $created,
+        public ?int $ends,
+        public int $updated,
+        public ?int $moved,
+        public array $statuses,
+        public array $servers,
+        public array $ds,
+        public Holder $holder,
+        public array $shown,
+        public ?bool $validated,
+        public bool $autoRenew,
+        public ?int $due,
+    ) {
+    }
+
+    public static function read(string $json): self
+    {
+        return self::of(JsonNode::read($json, self::LIMIT));
+    }
+
+    public static function of(JsonNode $node): self
+    {
+        $ds = array_map(fn (JsonNode $one): array => [$one->intOrNull('tag') ?? 0, $one->intOrNull('algorithm') ?? 0, $one->intOrNull('type') ?? 0, $one->text('digest')], $node->has('ds') ? $node->nodes('ds') : []);
+
+        return new self(
+            $node->text('name'), $node->text('registrar'), $node->textOrNull('reseller'), $node->intOrNull('created') ?? 0, $node->intOrNull('ends'), $node->intOrNull('updated') ?? 0,
+            $node->intOrNull('moved'), $node->texts('statuses'), $node->texts('servers'), $ds, Holder::of($node->nodeOrNull('holder') ?? $node), $node->texts('shown'),
+            $node->boolOrNull('validated'), $node->boolOrNull('autoRenew') ?? false, $node->intOrNull('due'),
+        );
+    }
+
+    public function json(): string
+    {
+        $fields = get_object_vars($this);
+        $fields['ds'] = array_map(fn (array $ds): array => ['tag' => $ds[0], 'algorithm' => $ds[1], 'type' => $ds[2], 'digest' => $ds[3]], $this->ds);
+
+        return json_encode($fields, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+    }
+
+    public function has(string $status): bool
+    {
+        return in_array($status, $this->statuses, true);
+    }
+
+    /**
+     * @param  list<string>  $gone
+     * @param  list<string>  $new
+     */
+    public function change(array $gone, array $new): void
+    {
+        $this->statuses = array_values(array_unique([...array_diff($this->statuses, $gone), ...$new]));
+    }
+
+    /** Whether its servers stand in the suffix's zone. */
+    public function isDelegated(): bool
+    {
+        return $this->servers !== [] && ! $this->has('clientHold') && ! $this->has('serverHold') && ! $this->has('redemptionPeriod') && ! $this->has('pendingDelete');
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin;
+
+/** Where the world listens and keeps what it holds; given by the front door in the environment. */
+final readonly class Settings
+{
+    /**
+     * @param  string  $folder  for its storage and its certificates
+     * @param  string  $key  that whoever moves the world must say
+     */
+    private function __construct(
+        public string $address,
+        public string $folder,
+        public string $key,
+        public int $pagePort,
+        public int $rdapPort,
+        public int $textPort,
+        public int $dnsPort,
+    ) {
+    }
+
+    public static function fromEnvironment(): self
+    {
+        return new self(
+            self::text('ACRE_ADDRESS', '127.0.0.1'), self::text('WORLD_FOLDER', 'var/world'), self::text('WORLD_KEY', ''),
+            self::port('WORLD_PAGE_PORT', 8430), self::port('WORLD_RDAP_PORT', 8431), self::port('WORLD_TEXT_PORT', 8432), self::port('WORLD_DNS_PORT', 8433),
+        );
+    }
+
+    private static function text(string $key, string $otherwise): string
+    {
+        $value = getenv($key);
+
+        return $value === false || $value === '' ? $otherwise : $value;
+    }
+
+    private static function port(string $key, int $otherwise): int
+    {
+        return (int) self::text($key, (string) $otherwise);
+    }
+}
