@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Outside\TellAlarms;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
+use App\Jobs\LookOutside;
 use App\Jobs\WorkImport;
 use App\Support\HouseSettings;
 use Illuminate\Support\Facades\DB;
@@ -16,6 +18,10 @@ Schedule::call(fn (MakeStandings $standings) => $standings->due())->everyMinute(
 // By the house's own clock. Sent again within the hour, it only sends what was not sent.
 Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly()
     ->when(fn (HouseSettings $house): bool => in_array((int) (new DateTimeImmutable('now', $house->zone()))->format('G'), [5, 6, 7], true))->name('morning')->withoutOverlapping();
+
+// What the outside says of our names, each in its turn.
+Schedule::call(fn () => LookOutside::dispatch())->everyMinute()->name('outside');
+Schedule::call(fn (TellAlarms $alarms) => $alarms->handle())->everyMinute()->name('alarms');
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

@@ -15,6 +15,9 @@ use App\Http\Log\LogController;
 use App\Http\Me\MeController;
 use App\Http\Names\NameController;
 use App\Http\Notes\NoteController;
+use App\Http\Outside\DriftController;
+use App\Http\Outside\OutsideController;
+use App\Http\Outside\RecordController;
 use App\Http\People\PersonController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
@@ -89,6 +92,18 @@ Route::middleware('auth')->group(function (): void {
         Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');
         Route::put('{name}', 'update')->name('update')->middleware('can:change,name');
     });
+
+    Route::controller(DriftController::class)->prefix('drift')->name('drift.')->group(function (): void {
+        Route::get('/', 'index')->name('index')->middleware('can:look');
+        Route::post('/', 'gather')->name('gather')->middleware('can:prepare');
+    });
+    Route::controller(RecordController::class)->prefix('record')->name('record.')->middleware('can:look')->group(function (): void {
+        Route::get('/', 'index')->name('index');
+        Route::post('/', 'ask')->name('ask')->middleware('throttle:asks');
+        Route::get('{name}', 'show')->name('show');
+        Route::get('{name}/{observation}', 'raw')->name('raw')->whereNumber('observation');
+    });
+    Route::get('outside', OutsideController::class)->name('outside')->middleware('can:look');
 
     Route::controller(ImportController::class)->prefix('bring-in')->name('bring-in.')->group(function (): void {
         Route::get('/', 'create')->name('create')->middleware('can:prepare');

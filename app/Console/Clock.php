@@ -7,6 +7,7 @@ namespace App\Console;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Standings\MakeStandings;
+use App\Outside\World;
 use App\Support\Dates;
 use App\Support\Helper;
 use App\Support\TradeClock;
@@ -20,7 +21,7 @@ final class Clock extends Command
 
     protected $description = 'Show or move the trade clock; back resets the demo';
 
-    public function handle(TradeClock $clock, MakeStandings $standings): int
+    public function handle(TradeClock $clock, MakeStandings $standings, World $world): int
     {
         $to = $this->argument('to');
         if (! is_string($to)) {
@@ -48,6 +49,7 @@ final class Clock extends Command
 
             return self::INVALID;
         }
+        $world->moveTo($instant);
         $clock->set($instant);
         $helper = Helper::start('acre:standings');
         $made = $standings->due(fn (int $sofar) => $this->output->write("\r{$sofar} standings made again here, about as many beside"));

@@ -30,6 +30,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $plain_after_days
  * @property int|null $late_until_days
  * @property array<string, string> $extras what becomes of each extra in a handover
+ * @property list<string> $behind the accredited registrars and tags that stand behind it in public records
  * @property string|null $remarks
  * @property int $version
  */
@@ -40,12 +41,12 @@ final class Registrar extends Model
     protected $attributes = [
         'link' => 'slip', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => false, 'lock_first' => false,
         'unlock_account_first' => false, 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 0,
-        'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'remarks' => null, 'version' => 1,
+        'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'behind' => '[]', 'remarks' => null, 'version' => 1,
     ];
 
     protected $casts = [
         'receiver_by' => ReceiverBy::class, 'confirms' => Confirms::class, 'names_giver' => 'boolean', 'lock_first' => 'boolean',
-        'unlock_account_first' => 'boolean', 'extras' => 'array',
+        'unlock_account_first' => 'boolean', 'extras' => 'array', 'behind' => 'array',
     ];
 
     public function handoverTerms(): HandoverTerms

@@ -23,6 +23,12 @@ final readonly class World
         return $this->page !== null;
     }
 
+    /** Of the world's own page. */
+    public function address(): ?string
+    {
+        return $this->page;
+    }
+
     /** @param  array<string, mixed>  $document  instant, names, hosts, moods and zones; what was there is forgotten */
     public function load(array $document): void
     {

@@ -73,6 +73,9 @@ final class HouseServiceProvider extends ServiceProvider
             return [Limit::perMinute(5)->by('second:'.(is_scalar($who) ? $who : '')), Limit::perMinute(30)->by('second-from:'.$request->ip())];
         });
 
+        // What is asked outside goes out in the house's name.
+        RateLimiter::for('asks', fn (Request $request): Limit => Limit::perMinute(30)->by('asks:'.self::whoAsks($request)));
+
         $fault = Fault::planned();
         if ($fault !== null) {
             DB::listen(fn () => $fault->arrive(Fault::STATEMENT));
@@ -80,5 +83,12 @@ final class HouseServiceProvider extends ServiceProvider
 
         // A worker lives long: what the clock was set to meanwhile must reach it.
         Event::listen(JobProcessing::class, fn () => $this->app->make(TradeClock::class)->forget());
+    }
+
+    private static function whoAsks(Request $request): string
+    {
+        $who = $request->user()?->getAuthIdentifier();
+
+        return is_scalar($who) ? (string) $who : (string) $request->ip();
     }
 }

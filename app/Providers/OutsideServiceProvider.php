@@ -13,6 +13,7 @@ use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\Patience;
 use App\Outside\World;
+use App\Queries\Outside\ReadPlan;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
 
@@ -32,7 +33,7 @@ final class OutsideServiceProvider extends ServiceProvider
         $this->app->bind(Fetch::class, fn (Application $app): Fetch => new Fetch(
             $app->make(Hosts::class), $this->textOrNull('outside.authority'), config()->integer('outside.connect'), config()->integer('outside.answer'), config()->integer('outside.bytes'),
         ));
-        $this->app->when(Patience::class)->needs('$aMinute')->giveConfig('outside.a_minute');
+        $this->app->when([Patience::class, ReadPlan::class])->needs('$aMinute')->giveConfig('outside.a_minute');
         $this->app->singleton(Directory::class, PublicDirectories::class);
         $this->app->when(PublicDirectories::class)->needs('$bootstrapAt')->give(fn (): ?string => $this->textOrNull('outside.bootstrap'));
         $this->app->when(PublicDirectories::class)->needs('$textServers')->giveConfig('outside.text');

@@ -21,6 +21,7 @@ final readonly class RollRow
     /**
      * @param  list<Shape>  $shapes
      * @param  array<string, string>  $more  what the added columns say, by column
+     * @param  string|null  $drift  how loudly the outside says otherwise: `alarm` or `differs`
      */
     private function __construct(
         public int $id,
@@ -35,6 +36,7 @@ final readonly class RollRow
         public string $lesser,
         public string $tone,
         public array $more,
+        public ?string $drift,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class RollRow
                 array_map(fn (RollColumn $column): string => $column->value, $columns),
                 array_map(fn (RollColumn $column): string => $column->text($row, $facts, $words, $labels), $columns),
             ),
+            $facts->drift,
         );
     }
 

@@ -83,6 +83,12 @@ enum RecordFinding: string implements FindingTag
         return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::HeldByRegistry, self::ServersChanged], true);
     }
 
+    /** Whether the Roll says nothing of it, rather than something else. */
+    public function isLack(): bool
+    {
+        return in_array($this, [self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten], true);
+    }
+
     /** The fact of ours that it is about. */
     public function about(): DriftField
     {

@@ -22,6 +22,11 @@ enum BookFinding: string implements FindingTag
     /** What we mean is not what the registrar does. */
     case RegistrarRenews = 'registrar_renews';
 
+    /** Nothing that was seen outside could be written here. */
+    case NothingSeen = 'nothing_seen';
+    /** What was seen outside is old, or one source against another. */
+    case SeenUnsurely = 'seen_unsurely';
+
     public static function area(): string
     {
         return 'books';
@@ -30,7 +35,7 @@ enum BookFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone => [],
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely => [],
             self::StaysInAccount => ['account', 'owner'],
             self::RegistrarRenews => ['registrar'],
         };
@@ -49,7 +54,8 @@ enum BookFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone => Cure::LeaveOut,
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen => Cure::LeaveOut,
+            self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews => null,
         };
     }

@@ -13,6 +13,7 @@ use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandoverTermsChosen;
+use App\Actions\Outside\Observe;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Client;
@@ -58,6 +59,7 @@ final class DemoSeeder extends Seeder
         private readonly BeginDocketLines $begin,
         private readonly EndLines $end,
         private readonly World $world,
+        private readonly Observe $observe,
     ) {
     }
 
@@ -78,6 +80,13 @@ final class DemoSeeder extends Seeder
         $this->world->load(Outside::document($names, Instant::of(self::DAY)));
         $this->standings->staleByRulebook(all: true);
         $this->standings->due();
+        $this->observed();
+    }
+
+    /** The demo opens on a Roll that was looked at already. */
+    private function observed(): void
+    {
+        $this->observe->of(array_values($this->names));
     }
 
     private function house(): void

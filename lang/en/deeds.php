@@ -30,6 +30,20 @@ return [
         'explained' => 'Words are labels of your own; the Roll can be narrowed to any of them.',
         'after' => 'It is done at once, and it can be undone as long as nobody changes it again.',
     ],
+    'take_observed' => [
+        'title' => 'Take what was seen',
+        'headline' => '{1} Write :what of one name as seen outside|[0,*] Write :what of :names names as seen outside',
+        'one_line' => 'write :what as seen outside',
+        'explained' => 'What the directories said is written into the Roll, with where it was seen and when. Nothing outside changes.',
+        'after' => 'It is done at once, nobody outside is asked, and it can be undone as long as nobody changes it again.',
+    ],
+    'leave_drift' => [
+        'title' => 'Leave it as it is',
+        'headline' => '{1} Leave one name as it is: :because|[0,*] Leave :names names as they are: :because',
+        'one_line' => 'left as it is: :because',
+        'explained' => 'The Roll and the outside stay different, and your reason stays beside. If the outside changes again, it is told again.',
+        'after' => 'It is done at once, and it can be undone.',
+    ],
     'take_back' => [
         'title' => 'Undo',
         'headline' => '{1} Undo docket :docket for one name|[0,*] Undo docket :docket for :names names',
@@ -43,6 +57,7 @@ return [
             'already_so' => 'it is so already',
             'changed_since' => 'changed again since',
             'never_done' => 'it was not done to them',
+            'nothing_seen' => 'nothing seen outside could be written',
         ],
         'movement' => [
             'under_way' => 'another movement is under way',

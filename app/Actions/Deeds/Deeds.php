@@ -9,6 +9,8 @@ use App\Actions\Books\ChangeWords;
 use App\Actions\Books\GiveToClient;
 use App\Actions\Books\TakeBack;
 use App\Actions\Handover\HandOverNames;
+use App\Actions\Outside\LeaveDrift;
+use App\Actions\Outside\TakeObserved;
 use App\Models\Docket;
 use Illuminate\Contracts\Container\Container;
 use OutOfBoundsException;
@@ -17,7 +19,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

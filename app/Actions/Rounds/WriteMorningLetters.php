@@ -6,18 +6,15 @@ namespace App\Actions\Rounds;
 
 use App\Models\User;
 use App\Queries\Rounds\ReadRounds;
-use App\Support\Row;
 use App\Support\TradeClock;
 use App\View\RoundsInWords;
 use App\View\Words;
-use Illuminate\Contracts\Mail\Mailer;
 use Illuminate\Database\Connection;
-use Illuminate\Mail\Message;
 
 /** The day's Rounds as a letter to everybody who wants it: one a day, in the letterbox first and then by mail. */
 final readonly class WriteMorningLetters
 {
-    public function __construct(private Connection $database, private ReadRounds $rounds, private TradeClock $clock, private Words $words, private Mailer $mailer)
+    public function __construct(private Connection $database, private ReadRounds $rounds, private TradeClock $clock, private Words $words, private SendLetters $send)
     {
     }
 
@@ -32,16 +29,8 @@ final readonly class WriteMorningLetters
                 'user_id' => $user->id, 'mailbox' => $user->email, 'subject' => $said->subject(), 'body' => $said->letter(), 'written_on' => $this->clock->now()->isoSecond(), 'day' => $today->date(),
             ]);
         }
-        $this->send();
+        $this->send->handle();
 
         return $written;
-    }
-
-    private function send(): void
-    {
-        foreach (Row::all($this->database->table('letters')->whereNull('sent_at')->orderBy('id')->limit(500)->get(['id', 'mailbox', 'subject', 'body'])) as $letter) {
-            $this->mailer->raw($letter->text('body'), fn (Message $message) => $message->to($letter->text('mailbox'))->subject($letter->text('subject')));
-            $this->database->table('letters')->where('id', $letter->int('id'))->update(['sent_at' => gmdate('c')]);
-        }
     }
 }

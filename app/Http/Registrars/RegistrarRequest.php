@@ -37,6 +37,7 @@ final class RegistrarRequest extends FormRequest
             'dark_after_days' => $days,
             'plain_after_days' => $days,
             'late_until_days' => [...$days, 'gte:plain_after_days'],
+            'behind' => ['nullable', 'string', 'max:1000'],
             'extras' => ['array:'.implode(',', array_column(ExtraKind::cases(), 'value'))],
             'extras.*' => ['nullable', Rule::enum(ExtraFate::class)],
             'remarks' => ['nullable', 'string', 'max:4000'],
@@ -54,6 +55,8 @@ final class RegistrarRequest extends FormRequest
         foreach (['accept_days', 'lot_size', 'handover_hold_days', 'charge_lead_days', 'dark_after_days', 'plain_after_days', 'late_until_days'] as $number) {
             $columns[$number] = is_numeric($columns[$number] ?? null) ? (int) $columns[$number] : null;
         }
+        $behind = is_string($columns['behind'] ?? null) ? preg_split('/\s*[,;\n]\s*/u', trim($columns['behind']), -1, PREG_SPLIT_NO_EMPTY) : [];
+        $columns['behind'] = $behind === false ? [] : array_values(array_unique($behind));
         $extras = $columns['extras'] ?? [];
         $columns['extras'] = (object) array_filter(is_array($extras) ? $extras : [], fn (mixed $fate): bool => $fate !== null && $fate !== '');
 

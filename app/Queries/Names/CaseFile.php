@@ -23,6 +23,7 @@ final readonly class CaseFile
      * @param  list<string>  $servers  ASCII host names
      * @param  list<int>  $words  ids of the labels that people gave it
      * @param  list<ExtraKind>  $extras  those that have not ended
+     * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
      */
     public function __construct(
         public int $nameId,
@@ -43,6 +44,7 @@ final readonly class CaseFile
         public int $lotSize,
         public array $extras,
         public ?Waiting $waiting,
+        public array $drifts,
     ) {
     }
 

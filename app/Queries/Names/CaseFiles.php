@@ -17,7 +17,7 @@ use Acre\Core\Time\Instant;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** The case files of held names, six queries for however many. */
+/** The case files of held names, seven queries for however many. */
 final readonly class CaseFiles
 {
     public function __construct(private Connection $database, private int $askLead)
@@ -52,11 +52,12 @@ final readonly class CaseFiles
         $extras = $this->extras($in);
         $waiting = $this->waiting($in);
         $words = $this->words($in);
+        $drifts = $this->drifts($in);
         $found = [];
         foreach ($rows as $row) {
             $id = $row->int('id');
             $place = $places[$row->int('account_id')];
-            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null);
+            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? []);
         }
         $ordered = [];
         foreach ($nameIds as $id) {
@@ -72,8 +73,9 @@ final readonly class CaseFiles
      * @param  array<string, Money>  $prices
      * @param  list<ExtraKind>  $extras
      * @param  list<int>  $words
+     * @param  list<OpenDrift>  $drifts
      */
-    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting): CaseFile
+    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
 
@@ -105,6 +107,7 @@ final readonly class CaseFiles
             $place->lotSize,
             $extras,
             $waiting,
+            $drifts,
         );
     }
 
@@ -169,6 +172,17 @@ final readonly class CaseFiles
         $found = [];
         foreach (Row::all($this->database->select('SELECT name_id, word_id FROM name_words WHERE name_id = ANY (?::bigint[]) ORDER BY word_id', [$in])) as $row) {
             $found[$row->int('name_id')][] = $row->int('word_id');
+        }
+
+        return $found;
+    }
+
+    /** @return array<int, list<OpenDrift>> */
+    private function drifts(string $in): array
+    {
+        $found = [];
+        foreach (Row::all($this->database->select("SELECT id, name_id, finding, said, certainty, last_seen FROM drifts WHERE state = 'open' AND name_id = ANY (?::bigint[]) ORDER BY cost, id", [$in])) as $row) {
+            $found[$row->int('name_id')][] = OpenDrift::of($row);
         }
 
         return $found;

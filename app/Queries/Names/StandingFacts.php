@@ -20,7 +20,8 @@ use App\Support\Row;
 /** What a standing keeps beside its columns so that its row can be drawn without reading another table. */
 final readonly class StandingFacts
 {
-    private function __construct(public Lifecycle $life, public ?Waiting $waiting)
+    /** @param  string|null  $drift  `alarm` or `differs`, where the outside says otherwise */
+    private function __construct(public Lifecycle $life, public ?Waiting $waiting, public ?string $drift)
     {
     }
 
@@ -41,6 +42,7 @@ final readonly class StandingFacts
             'renew' => $file->late->renew,
             'fee' => $file->late->late,
             'restore' => $file->late->restore,
+            'drift' => self::drift($file),
             'waiting' => $file->waiting === null ? null : [$file->waiting->docket, $file->waiting->by],
         ], fn (mixed $value): bool => $value !== null && $value !== []);
     }
@@ -68,6 +70,15 @@ final readonly class StandingFacts
                 $now,
             ),
             is_array($waiting) && is_int($waiting[0] ?? null) && is_string($waiting[1] ?? null) ? new Waiting($waiting[0], Instant::of($waiting[1])) : null,
+            is_string($facts['drift'] ?? null) ? $facts['drift'] : null,
         );
+    }
+
+    /** What the Roll lacks alone is no disagreement that a row must tell. */
+    private static function drift(CaseFile $file): ?string
+    {
+        $telling = array_filter($file->drifts, fn (OpenDrift $drift): bool => ! $drift->tag->isLack());
+
+        return $telling === [] ? null : (array_filter($telling, fn (OpenDrift $drift): bool => $drift->tag->isAlarming()) === [] ? 'differs' : 'alarm');
     }
 }

@@ -41,17 +41,17 @@ final class House
     {
         return [
             'skerry' => [
-                'name' => 'Skerry Registrations', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true,
+                'name' => 'Skerry Registrations', 'behind' => ['SKERRY'], 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true,
                 'accept_days' => 14, 'lot_size' => 500, 'charge_lead_days' => 7, 'dark_after_days' => 0, 'plain_after_days' => 22, 'late_until_days' => 30,
                 'extras' => ['privacy' => 'along', 'redirects' => 'ends', 'mail' => 'stays', 'certificate' => 'along'],
             ],
             'oriel' => [
-                'name' => 'Oriel Names', 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'unlock_account_first' => true,
+                'name' => 'Oriel Names', 'behind' => ['ORIEL'], 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'unlock_account_first' => true,
                 'accept_days' => 7, 'lot_size' => 200, 'charge_lead_days' => 30, 'dark_after_days' => 3, 'plain_after_days' => 30, 'late_until_days' => 40,
                 'extras' => ['privacy' => 'ends', 'zone' => 'along'],
             ],
             'pellbridge' => [
-                'name' => 'Pellbridge', 'receiver_by' => 'mailbox_number', 'confirms' => 'receiver_then_giver',
+                'name' => 'Pellbridge', 'behind' => ['Anchorage Registrar Services', 'ANCHORAGE'], 'receiver_by' => 'mailbox_number', 'confirms' => 'receiver_then_giver',
                 'accept_days' => 10, 'lot_size' => 50, 'charge_lead_days' => 0, 'handover_hold_days' => 30, 'dark_after_days' => 1,
                 'extras' => ['mail' => 'stays', 'zone' => 'ends', 'hosting' => 'stays'],
             ],

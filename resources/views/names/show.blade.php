@@ -25,6 +25,10 @@
             <span class="{{ $loop->first && $standing->severity === Acre\Core\Lifecycle\Severity::Grave ? 'is-bad' : ($finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? '' : 'is-soon') }}">{{ $words->finding($finding) }}.</span>
         @endforeach
     </p>
+    @foreach ($file->drifts as $drift)
+        @continue($drift->tag->isLack())
+        <p @class(['told', 'told-bad' => $drift->tag->isAlarming()])><strong>The outside says otherwise.</strong> <bdi>{{ $words->finding($drift->finding) }}.</bdi> <a href="{{ route('record.show', $name->ascii) }}">See and settle it</a></p>
+    @endforeach
     <div class="card drawing" data-drawing>
         <div class="wide"><x-folio-line :drawing="$drawings[0]" id="w"/></div>
         <div class="narrow"><x-folio-line :drawing="$drawings[1]" id="n"/></div>
@@ -61,7 +65,7 @@
                 <div><dt>Client</dt><dd><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></dd></div>
                 <div><dt>Account</dt><dd><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->registrarName }} {{ $file->account->number }}</a><span class="lesser">{{ $file->account->ours ? 'we can sign in' : 'we can’t sign in' }}</span></dd></div>
                 @if ($file->reference !== '')<div><dt>Registrar’s number</dt><dd class="mono">{{ $file->reference }}</dd></div>@endif
-                <div><dt>Public record</dt><dd>{{ $words->say('words.disclosure.'.$file->disclosure->value) }}</dd></div>
+                <div><dt>Public record</dt><dd><a href="{{ route('record.show', $name->ascii) }}">What the world reads</a><span class="lesser">disclosure: {{ $words->say('words.disclosure.'.$file->disclosure->value) }}</span></dd></div>
                 <div><dt>Name servers</dt><dd>@forelse ($file->servers as $host)<span class="mono reason">{{ $host }}</span>@empty not known @endforelse</dd></div>
                 @if ($name->words->isNotEmpty())<div><dt>Words</dt><dd>@foreach ($name->words as $word)<a href="{{ route('roll', ['word' => $word->id]) }}">{{ $word->label }}</a>{{ $loop->last ? '' : ', ' }}@endforeach</dd></div>@endif
                 @foreach ($registration?->extras ?? [] as $extra)

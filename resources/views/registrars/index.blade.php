@@ -1,4 +1,5 @@
 <x-layout title="Registrars" area="Outside">
+    @include('outside.ways')
     <div class="head">
         <div><h1>Registrars</h1><p class="sentence">Where names are kept, and on what terms. See also <a href="{{ route('accounts.index') }}">every account</a> and <a href="{{ route('rulebook.index') }}">the rulebook</a> of the suffixes.</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('registrars.create') }}">Write down a registrar</a></p>@endcan

@@ -1,5 +1,5 @@
 <x-layout title="The rulebook" area="Outside">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('registrars.index') }}">Registrars</a> / the rulebook</nav>
+    @include('outside.ways')
     <h1>The rulebook</h1>
     <p class="sentence">What each suffix demands and allows, as this house judges by it. A suffix opens with every rule’s source, and whether it is published, common practice, or only from memory.</p>
     <table class="sheet low">

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Outside;
+
+use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Record\Drift as CoreDrift;
+use Acre\Core\Record\Pace;
+use Acre\Core\Record\Seen;
+use Acre\Core\Record\Source;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Actions\Standings\MakeStandings;
+use App\Outside\Directory\Directory;
+use App\Outside\Directory\Told;
+use App\Outside\Dns\Dns;
+use App\Outside\Dns\PackedDelegation;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\CaseFiles;
+use App\Queries\Outside\HeldFacts;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Database\Connection;
+
+/** Asks the outside about names, keeps what it said, and writes down where it disagrees with the Roll. Run twice, it writes the same. */
+final readonly class Observe
+{
+    /** Names that are asked for before anything is written. */
+    private const BATCH = 50;
+
+    /** Seconds after which a name is asked for again where nobody answered; doubled with every failure. */
+    private const AGAIN = 900;
+
+    public function __construct(
+        private Connection $database,
+        private Directory $directory,
+        private Dns $dns,
+        private CaseFiles $files,
+        private HeldFacts $held,
+        private WriteDrifts $drifts,
+        private MakeStandings $standings,
+        private TellAlarms $alarms,
+        private Rulebook $book,
+        private TradeClock $clock,
+    ) {
+    }
+
+    /** @param  list<int>  $nameIds */
+    public function of(array $nameIds): void
+    {
+        foreach (array_chunk($nameIds, self::BATCH) as $ids) {
+            $names = [];
+            foreach (Row::all($this->database->table('names')->whereIn('id', $ids)->orderBy('id')->get(['id', 'ascii'])) as $row) {
+                $names[$row->int('id')] = DomainName::of($row->text('ascii'));
+            }
+            $told = array_map($this->directory->ask(...), $names);
+            $seen = [];
+            $this->dns->delegations($names, function (DelegationSeen $one) use (&$seen): void {
+                $seen[$one->name] = $one;
+            });
+            $this->database->transaction(fn () => $this->write($names, $told, $seen));
+            $this->alarms->handle();
+        }
+    }
+
+    /**
+     * @param  array<int, DomainName>  $names
+     * @param  array<int, list<Told>>  $told
+     * @param  array<string, DelegationSeen>  $seen
+     */
+    private function write(array $names, array $told, array $seen): void
+    {
+        $now = $this->clock->now();
+        $ids = array_keys($names);
+        $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR UPDATE', ['{'.implode(',', $ids).'}']);
+        $files = $this->files->of($ids, $now);
+        $held = $this->held->of($files);
+        $changed = [];
+        foreach ($names as $id => $name) {
+            $this->keep($id, $told[$id], $seen[$name->ascii] ?? null, $now);
+            if (isset($files[$id]) && self::isAnswered($told[$id])) {
+                $last = array_values(array_filter(array_map(fn (Told $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now) : null, $told[$id])));
+                if ($this->drifts->handle($id, CoreDrift::between($held[$id], $last, $now), $now)) {
+                    $changed[] = $id;
+                }
+            }
+            $this->plan($id, $name, $told[$id], $files[$id] ?? null, $now);
+        }
+        $this->standings->of($changed);
+    }
+
+    /** @param  list<Told>  $told */
+    private static function isAnswered(array $told): bool
+    {
+        return $told !== [] && $told[0]->isAnswer;
+    }
+
+    /** @param  list<Told>  $told */
+    private function keep(int $id, array $told, ?DelegationSeen $seen, Instant $now): void
+    {
+        foreach ($told as $one) {
+            if ($one->isAnswer) {
+                $this->keepOne($id, $one->source, $one->from, $one->digest(), $one->record !== null, $one->raw ?? '', $now);
+            }
+        }
+        if ($seen !== null && $seen->parent !== null) {
+            $this->keepOne($id, Source::Dns, 'the name servers of the suffix and of the name', $seen->digest(), $seen->parent !== [], PackedDelegation::pack($seen), $now);
+        }
+    }
+
+    private function keepOne(int $id, Source $source, string $from, string $digest, bool $found, string $body, Instant $now): void
+    {
+        $last = $this->database->selectOne('SELECT id, digest FROM observations WHERE name_id = ? AND source = ? ORDER BY last_seen DESC, id DESC LIMIT 1', [$id, $source->value]);
+        $row = $last === null ? null : Row::of($last);
+        if ($row !== null && $row->text('digest') === $digest) {
+            $this->database->update('UPDATE observations SET last_seen = greatest(last_seen, ?::timestamptz), asked = ? WHERE id = ?', [$now->isoSecond(), $from, $row->int('id')]);
+
+            return;
+        }
+        $observation = $this->database->table('observations')->insertGetId([
+            'name_id' => $id, 'source' => $source->value, 'asked' => $from, 'digest' => $digest, 'found' => $found, 'first_seen' => $now->isoSecond(), 'last_seen' => $now->isoSecond(),
+        ]);
+        $this->database->insert('INSERT INTO observation_bodies VALUES (?, decode(?, \'base64\'))', [$observation, base64_encode((string) gzdeflate($body))]);
+    }
+
+    /** @param  list<Told>  $told */
+    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, Instant $now): void
+    {
+        $troubles = [];
+        foreach ($told as $one) {
+            if (! $one->isAnswer && $one->why !== null) {
+                $troubles[$one->source->value] = ['why' => $one->why->value, 'reason' => $one->reason, 'asked' => $one->from, 'at' => $now->isoSecond()];
+            }
+        }
+        $drifted = Row::of($this->database->selectOne("SELECT max(first_seen) AS at, coalesce(bool_or(alarming) FILTER (WHERE state = 'open'), false) AS alarm FROM drifts WHERE name_id = ?", [$id]));
+        $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
+        $isAnswered = self::isAnswered($told);
+        $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures FROM observing WHERE name_id = ?', [$id]));
+        $failures = $isAnswered ? 0 : min(10, $before->int('failures') + 1);
+        $next = $isAnswered ? $pace->next($name->ascii, $now) : $now->plusSeconds(min($pace->seconds(), max($told[0]->wait ?? 0, self::AGAIN * 2 ** ($failures - 1))));
+        $this->database->table('observing')->upsert([[
+            'name_id' => $id, 'due_at' => $next->isoSecond(), 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
+        ]], ['name_id']);
+    }
+}

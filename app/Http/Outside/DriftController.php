@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Outside;
+
+use Acre\Core\Record\RecordFinding;
+use App\Actions\Names\GatherNames;
+use App\Queries\Outside\ReadDrifts;
+use App\View\Words;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** Where outside and Roll disagree, and the way to settle it for one name or for many. */
+final readonly class DriftController
+{
+    public function __construct(private ReadDrifts $drifts, private Words $words)
+    {
+    }
+
+    public function index(Request $request): View
+    {
+        $kind = RecordFinding::tryFrom($request->string('kind')->toString());
+        $isLeft = $request->query('kind') === 'left';
+
+        return view('outside.drift', [
+            'kind' => $kind, 'isLeft' => $isLeft, 'counts' => $this->drifts->counts(), 'left' => $this->drifts->left(),
+            'few' => $kind === null && ! $isLeft ? $this->drifts->few() : null,
+            'page' => $isLeft ? $this->drifts->leftOnes() : ($kind === null ? null : $this->drifts->ofKind($kind)),
+            'words' => $this->words,
+        ]);
+    }
+
+    /** The ticked names, or all of a kind, become a list of their own, which the deed's page takes from there. */
+    public function gather(GatherDriftRequest $request, GatherNames $gather): RedirectResponse
+    {
+        $kind = $request->kind();
+        $names = $request->isAll() && $kind !== null ? $this->drifts->names($kind, config()->integer('house.selection_limit')) : $request->names();
+        if ($names === []) {
+            return back()->withErrors(['names' => __('outside.drift.ticked_none')]);
+        }
+
+        return to_route('deeds.show', [$request->deed(), 'of' => $gather->list($request->person(), $names), 'what' => $kind?->about()->value ?? 'all']);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Names;
+
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Record\Certainty;
+use Acre\Core\Record\RecordFinding;
+use Acre\Core\Time\Instant;
+use App\Support\Row;
+
+/** Where the outside says otherwise of a name, and nobody has settled it. */
+final readonly class OpenDrift
+{
+    private function __construct(public int $id, public RecordFinding $tag, public Finding $finding, public Certainty $certainty, public Instant $seen)
+    {
+    }
+
+    /** @param  Row  $row  of `drifts` */
+    public static function of(Row $row): self
+    {
+        $tag = RecordFinding::from($row->text('finding'));
+        $stored = $row->json('said')['with'] ?? null;
+        $with = [];
+        // jsonb keeps members in an order of its own.
+        foreach ($tag->arguments() as $argument) {
+            $typed = is_array($stored) ? $stored[$argument] ?? null : null;
+            $value = is_array($typed) && is_string($typed[1] ?? null) ? $typed[1] : '';
+            $with[$argument] = is_array($typed) && ($typed[0] ?? null) === 'instant' ? Instant::of($value) : $value;
+        }
+
+        return new self($row->int('id'), $tag, Finding::of($tag, Effect::Worth, null, ...$with), Certainty::from($row->text('certainty')), $row->instant('last_seen') ?? Instant::second(0));
+    }
+
+    /** What the outside says, as the fact of ours would be; null where it says that there is none. */
+    public function seen(): Instant|string|null
+    {
+        $seen = $this->finding->with['seen'] ?? $this->finding->with['status'] ?? null;
+
+        return $seen instanceof Instant || is_string($seen) ? $seen : null;
+    }
+}

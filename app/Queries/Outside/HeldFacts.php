@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Outside;
+
+use Acre\Core\Record\DriftField;
+use Acre\Core\Record\Held;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
+use App\Queries\Names\CaseFile;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** Our books' side of names, as it is compared with what was seen outside. */
+final readonly class HeldFacts
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /**
+     * @param  array<int, CaseFile>  $files  by name id
+     * @return array<int, Held>
+     */
+    public function of(array $files): array
+    {
+        $behind = $written = [];
+        $registrars = '{'.implode(',', array_unique(array_map(fn (CaseFile $file): int => $file->account->registrar, $files))).'}';
+        foreach (Row::all($this->database->select('SELECT id, behind FROM registrars WHERE id = ANY (?::bigint[])', [$registrars])) as $row) {
+            $behind[$row->int('id')] = array_values(array_filter($row->json('behind'), is_string(...)));
+        }
+        $registrations = '{'.implode(',', array_map(fn (CaseFile $file): int => $file->registrationId, $files)).'}';
+        foreach (Row::all($this->database->select('SELECT name_id, sources FROM registrations WHERE id = ANY (?::bigint[])', [$registrations])) as $row) {
+            $written[$row->int('name_id')] = self::written($row->json('sources'));
+        }
+        $held = [];
+        foreach ($files as $id => $file) {
+            $held[$id] = new Held($file->facts, $file->servers, $file->account->registrarName, $behind[$file->account->registrar] ?? [], $file->waiting !== null, $written[$id] ?? []);
+        }
+
+        return $held;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $sources
+     * @return array<string, Instant> by what a drift is about
+     */
+    private static function written(array $sources): array
+    {
+        // A form says the column, a list the fact.
+        $facts = ['ends_on' => DriftField::Ends, 'ends' => DriftField::Ends, 'created_on' => DriftField::Created, 'created' => DriftField::Created, 'statuses' => DriftField::Statuses, 'lock' => DriftField::Lock, 'servers' => DriftField::Servers];
+        $written = [];
+        foreach ($sources as $fact => $source) {
+            $field = $facts[$fact] ?? null;
+            if ($field === null || ! is_array($source) || ! is_string($source['at'] ?? null)) {
+                continue;
+            }
+            try {
+                $written[$field->value] = Instant::of($source['at']);
+            } catch (TimeError) {
+                // An older shape of the same fact says nothing of when.
+            }
+        }
+
+        return $written;
+    }
+}

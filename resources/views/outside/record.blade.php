@@ -1,0 +1,128 @@
+@php
+    $last = $seen['registry'][0] ?? $seen['text'][0] ?? null;
+    $own = $seen['registrar'][0] ?? null;
+    $dns = $seen['dns'][0] ?? null;
+    $record = $last?->record;
+    $full = fn (?Acre\Core\Time\Instant $at): string => $at === null ? 'not said' : App\Support\Dates::full($at);
+    $hosts = fn (?array $list): string => $list === null ? 'not said' : ($list === [] ? 'none' : implode(' ', $list));
+    $statuses = fn (?Acre\Core\Record\Record $one): string => $one === null ? '' : (implode(', ', [...array_map(fn ($s) => $s->value, $one->statuses), ...$one->words]) ?: 'not said');
+    $differs = $drifts->where('state', App\Models\DriftState::Open);
+    $left = $drifts->where('state', App\Models\DriftState::Left);
+    $about = fn (string $field): bool => $differs->contains(fn ($d) => $d->field->value === $field);
+    $operators = collect($record?->servers ?? $dns?->delegation?->parent ?? [])->map(fn ($h) => implode('.', array_slice(explode('.', $h), -2)))->unique()->values();
+@endphp
+<x-layout :title="'Public record of '.$domain->unicode" area="Outside">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('record.index') }}">Public record</a>@if ($file !== null) / <a href="{{ route('names.show', $domain->ascii) }}">folio</a>@endif</nav>
+    <div class="head">
+        <div class="folio-name"><h1 class="name">{{ $domain->unicode }}</h1>@if ($domain->unicode !== $domain->ascii)<span class="mono lesser">{{ $domain->ascii }}</span>@endif</div>
+        <form method="post" action="{{ route('record.ask') }}" class="head-deeds">@csrf<input type="hidden" name="names" value="{{ $domain->ascii }}"><button class="{{ $last === null ? 'main' : '' }}">{{ $last === null ? 'Ask the directories' : 'Ask again' }}</button></form>
+    </div>
+    <p class="sentence">
+        @if ($last === null) {{ __('outside.record.unread') }}
+        @elseif (! $last->found) {{ __('outside.record.empty') }}
+        @elseif ($record === null) What came can’t be read; <a href="{{ route('record.raw', [$domain->ascii, $last->id]) }}">the raw answer</a>.
+        @else At <strong><bdi>{{ $record->registrar ?? $record->tag ?? 'a registrar that is not named' }}</bdi></strong>@if ($record->tag !== null) (tag <span class="mono">{{ $record->tag }}</span>)@endif, which alone can act on it{{ $record->reseller === null ? '' : '; ask '}}@if ($record->reseller !== null)<bdi>{{ $record->reseller }}</bdi>, who sells for it@endif. {{ $record->ends === null ? 'Its registry publishes no end.' : 'It ends on '.App\Support\Dates::full($record->ends).'.' }}
+        @endif
+        @if ($last !== null)<span class="lesser">Seen {{ App\Support\Dates::exact($last->last) }}, the same since {{ App\Support\Dates::exact($last->first) }}.</span>@endif
+        @if ($file === null) It is not on the Roll. @endif
+    </p>
+    @foreach ($troubles as $source => $reason)<p class="told" role="status">{{ ucfirst(__('outside.source.'.$source)) }} was not read: <bdi>{{ $reason }}</bdi></p>@endforeach
+    @if ($drifts->isNotEmpty())
+        <section class="card drift {{ $differs->contains(fn ($d) => $d->alarming) ? 'is-alarm' : '' }}" aria-labelledby="otherwise">
+            <h2 id="otherwise">{{ $differs->isEmpty() ? 'Differs, and is left as it is' : 'The Roll says otherwise' }}</h2>
+            <dl class="facts facts-wide">
+                @foreach ($differs->merge($left) as $drift)
+                    <div><dt>{{ __('outside.field.'.$drift->field->value) }}</dt><dd><bdi>{{ $words->stored($drift->said) }}.</bdi><span class="lesser">@if ($drift->state === App\Models\DriftState::Left)Left: {{ $drift->because }} @else{{ __('outside.drift.cure.'.$drift->finding->value) }} @endif{{ ucfirst(__('outside.certainty.'.$drift->certainty->value)) }}; first seen {{ App\Support\Dates::exact($drift->first_seen) }}.</span></dd>
+                        <dd>@can('prepare') @if ($drift->state === App\Models\DriftState::Open) @if ($drift->field->canBeTaken())<a class="button" href="{{ route('deeds.show', ['take_observed', 'name' => $domain->ascii, 'what' => $drift->field->value]) }}">Take it</a> @endif<a class="button" href="{{ route('deeds.show', ['leave_drift', 'name' => $domain->ascii, 'what' => $drift->field->value]) }}">Leave it</a>@endif @endcan @if ($drift->docket_id !== null)<a href="{{ route('dockets.show', $drift->docket_id) }}">docket {{ $drift->docket_id }}</a>@endif</dd></div>
+                @endforeach
+            </dl>
+        </section>
+    @endif
+    @if ($record !== null)
+        <table class="sheet low">
+            <caption class="hide">What each source says</caption>
+            <thead><tr><th scope="col">Field</th><th scope="col">{{ ucfirst(__('outside.source_short.'.$last->source->value)) }}</th><th scope="col">Registrar’s own</th>@if ($file !== null)<th scope="col">The Roll</th>@endif</tr></thead>
+            <tbody>
+                @foreach ([
+                    ['registrar', $record->registrar ?? $record->tag ?? 'not said', $own?->record?->registrar, $file?->account->registrarName],
+                    ['ends', $full($record->ends), $own?->record === null ? null : $full($own->record->ends), $file === null ? null : ($file->facts->ends === null ? 'not written' : App\Support\Dates::full($file->facts->ends))],
+                    ['created', $full($record->created), $own?->record === null ? null : $full($own->record->created), $file === null ? null : ($file->facts->created === null ? 'not written' : App\Support\Dates::full($file->facts->created))],
+                    ['statuses', $statuses($record), $own === null ? null : $statuses($own->record), $file === null ? null : (implode(', ', array_map(fn ($s) => $s->value, $file->facts->statuses)) ?: 'none written').'; lock: '.__('words.lock.'.($file->facts->isLocked() ? 'on' : $file->facts->lock->value))],
+                    ['servers', $hosts($record->servers), $own?->record === null ? null : $hosts($own->record->servers), $file === null ? null : ($file->servers === [] ? 'not written' : implode(' ', $file->servers))],
+                ] as [$field, $there, $second, $here])
+                    <tr>
+                        <th scope="row">{{ __('outside.field.'.$field) }}</th>
+                        <td data-label="Registry" @class(['mono' => $field === 'servers'])><bdi @class(['mark' => $about($field)])>{{ $there }}</bdi></td>
+                        <td data-label="Registrar’s own" @class(['mono' => $field === 'servers'])>@if ($own === null)<span class="lesser">not asked</span>@else<bdi>{{ $second ?? 'not said' }}</bdi>@endif</td>
+                        @if ($file !== null)<td data-label="The Roll" @class(['mono' => $field === 'servers'])>{{ $here }}</td>@endif
+                    </tr>
+                @endforeach
+                @if ($record->moved !== null || $record->changed !== null)<tr><th scope="row">Moved, changed</th><td data-label="Registry">{{ $record->moved === null ? 'never moved, as far as it says' : 'moved '.App\Support\Dates::full($record->moved) }}{{ $record->changed === null ? '' : ', changed '.App\Support\Dates::exact($record->changed) }}</td><td data-label="Registrar’s own"></td>@if ($file !== null)<td data-label="The Roll">{{ $file->facts->moved === null ? '' : 'moved '.App\Support\Dates::full($file->facts->moved) }}</td>@endif</tr>@endif
+            </tbody>
+        </table>
+        <div class="cards">
+            <section class="card" aria-labelledby="forbids">
+                <h2 id="forbids">What its statuses forbid</h2>
+                <dl class="facts">
+                    @forelse ($record->statuses as $status)
+                        <div><dt class="mono">{{ $status->value }}</dt><dd>{{ __('outside.status.'.$status->value)[0] }}<span class="lesser">Lifted by: {{ __('outside.status.'.$status->value)[1] }}</span></dd></div>
+                    @empty
+                        <div><dt>None</dt><dd>Its registry says none in words that are known.</dd></div>
+                    @endforelse
+                    @foreach ($record->words as $word)<div><dt class="mono"><bdi>{{ $word }}</bdi></dt><dd>a word of this registry’s own</dd></div>@endforeach
+                </dl>
+            </section>
+            <section class="card" aria-labelledby="answers">
+                <h2 id="answers">Who answers for its DNS</h2>
+                @if ($dns?->delegation !== null)
+                    @foreach ($dns->delegation->findings() as $finding)<p class="{{ $finding->tag->cost() === Acre\Core\Finding\Cost::Dark ? 'is-bad' : 'is-soon' }}">{{ $words->finding($finding) }}.</p>@endforeach
+                    <dl class="facts">
+                        @foreach ($dns->delegation->servers as $server)<div><dt class="mono">{{ $server->host }}</dt><dd><span @class(['is-bad' => $server->answer !== Acre\Core\Delegation\Answer::Authoritative])>{{ __('outside.answer.'.$server->answer->value) }}</span><span class="lesser mono">{{ $server->address ?? 'no address' }}{{ $server->serial === null ? '' : ', zone '.$server->serial }}</span></dd></div>@endforeach
+                        <div><dt>Signed</dt><dd>{{ $dns->delegation->signed === null ? 'not known' : ($dns->delegation->signed ? 'yes, a DS stands at the registry' : 'no') }}</dd></div>
+                        @if ($dns->delegation->ttl !== null)<div><dt>A change shows</dt><dd>within {{ $dns->delegation->ttl >= 3600 ? number_format($dns->delegation->ttl / 3600).' hours' : $dns->delegation->ttl.' seconds' }}<span class="lesser">so long may the suffix’s answer be kept (TTL)</span></dd></div>@endif
+                    </dl>
+                @else
+                    <p class="lesser">Its name servers were not asked yet.</p>
+                @endif
+                @if ($operators->isNotEmpty())<p>To change a record, ask whoever runs <span class="mono">{{ $operators->join(', ', ' or ') }}</span>.</p>@endif
+            </section>
+            <section class="card" aria-labelledby="holder">
+                <h2 id="holder">Its holder, as published</h2>
+                <dl class="facts">
+                    @foreach (Acre\Core\Record\Field::cases() as $field)
+                        @php($one = $record->field($field))
+                        @if ($one->value !== null || $one->isRedacted)<div><dt>{{ __('outside.holder.'.$field->value) }}</dt><dd>@if ($one->value !== null)<bdi>{{ $one->value }}</bdi>@else<span class="redacted">redacted</span><span class="lesser"><bdi>{{ $one->reason ?? 'no reason is given' }}</bdi></span>@endif</dd></div>@endif
+                    @endforeach
+                    @if ($record->holder === [])<div><dt>Nothing</dt><dd>This directory publishes nothing of the holder; that is its habit, and proves nothing.</dd></div>@endif
+                    <div><dt>Validated</dt><dd>{{ $record->validated === null ? 'this registry doesn’t say' : ($record->validated ? 'yes, by the registry' : 'no: the registry could not validate it') }}</dd></div>
+                    @if ($record->reach !== null)<div><dt>Reached by</dt><dd class="mono"><bdi>{{ $record->reach }}</bdi></dd></div>@endif
+                    @if ($record->abuse !== null)<div><dt>Complaints</dt><dd class="mono"><bdi>{{ $record->abuse }}</bdi></dd></div>@endif
+                </dl>
+            </section>
+        </div>
+    @endif
+    @if ($seen !== [])
+        <table class="sheet low">
+            <caption>Where this comes from</caption>
+            <thead><tr><th scope="col">Source</th><th scope="col">Asked</th><th scope="col">First seen so</th><th scope="col">Last seen so</th><th scope="col">Answer</th></tr></thead>
+            <tbody>
+            @foreach ($seen as $list)
+                @foreach ($list as $one)
+                    <tr @class(['is-past' => ! $loop->first])>
+                        <th scope="row">{{ __('outside.source_short.'.$one->source->value) }}{{ $loop->first ? '' : ', before' }}</th>
+                        <td data-label="Asked" class="mono said"><bdi>{{ $one->asked }}</bdi></td>
+                        <td data-label="First seen so">{{ App\Support\Dates::exact($one->first) }}</td>
+                        <td data-label="Last seen so">{{ App\Support\Dates::exact($one->last) }}</td>
+                        <td data-label="Answer">{{ $one->found ? '' : 'no such name; ' }}<a href="{{ route('record.raw', [$domain->ascii, $one->id]) }}">as it came</a></td>
+                    </tr>
+                @endforeach
+            @endforeach
+            </tbody>
+        </table>
+    @endif
+    @if ($settled->isNotEmpty())
+        <section class="card" aria-labelledby="settled"><h2 id="settled">Settled before</h2>
+            <dl class="facts facts-wide">@foreach ($settled as $drift)<div><dt>{{ App\Support\Dates::exact($drift->settled_at) }}</dt><dd><bdi>{{ $words->stored($drift->said) }}.</bdi><span class="lesser">{{ $drift->state === App\Models\DriftState::Taken ? 'Taken into the Roll' : 'Seen the same again' }}</span></dd><dd>@if ($drift->docket_id !== null)<a href="{{ route('dockets.show', $drift->docket_id) }}">docket {{ $drift->docket_id }}</a>@endif</dd></div>@endforeach</dl>
+        </section>
+    @endif
+</x-layout>
