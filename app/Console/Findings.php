@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Acre\Core\Delegation\DelegationFinding;
 use Acre\Core\Finding\FindingTag;
 use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Movement\MovementFinding;
+use Acre\Core\Record\RecordFinding;
 use Acre\Core\Title\BookFinding;
 use App\View\Words;
 use Illuminate\Console\Command;
@@ -28,7 +30,7 @@ final class Findings extends Command
     public static function page(Words $words): string
     {
         $lines = ['# Every finding', '', 'Made from the code by `./acre artisan acre:findings > docs/findings.md`; a test holds it against the code.', ''];
-        foreach ([LifecycleFinding::cases(), MovementFinding::cases(), BookFinding::cases()] as $cases) {
+        foreach ([LifecycleFinding::cases(), MovementFinding::cases(), BookFinding::cases(), RecordFinding::cases(), DelegationFinding::cases()] as $cases) {
             $lines[] = '## '.ucfirst($cases[0]::area());
             $lines[] = '';
             $lines[] = '| finding | says | missing it costs | cure | who acts |';

@@ -29,7 +29,6 @@ final class LookOutside implements ShouldBeUnique, ShouldQueue
         $until = time() + self::SECONDS;
         do {
             $names = $take->handle(self::AT_ONCE);
-            $observe->of($names);
-        } while ($names !== [] && time() < $until);
+        } while ($names !== [] && $observe->of($names) && time() < $until);
     }
 }

@@ -64,6 +64,19 @@ final readonly class Record
         return $this->holder[$field->value] ?? FieldSeen::absent();
     }
 
+    /** @return array<string, list<Field>> what is held and not shown, by the source's reason; an empty text where it gives none */
+    public function redactedByReason(): array
+    {
+        $found = [];
+        foreach (Field::cases() as $field) {
+            if ($this->field($field)->isRedacted) {
+                $found[$this->field($field)->reason ?? ''][] = $field;
+            }
+        }
+
+        return $found;
+    }
+
     /**
      * The end of the term that was paid for. In the grace after an end that the registry renewed by itself its record is a
      * year ahead (RFC 3915 §3.1), and is taken back if the registrar deletes the name.

@@ -77,7 +77,14 @@ CREATE INDEX drifts_open ON drifts (cost, finding, name_id) WHERE state = 'open'
 ALTER TABLE letters DROP CONSTRAINT letters_user_id_day_key, ADD kind text NOT NULL DEFAULT 'morning' CHECK (kind IN ('morning', 'alarm')), ADD about text NOT NULL DEFAULT '';
 CREATE UNIQUE INDEX letters_once ON letters (user_id, kind, day, about);
 
--- Every name that is held is looked at.
+-- Every name that comes onto the Roll is looked at, whichever way it came.
+CREATE FUNCTION look_at_new_names() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+    INSERT INTO observing (name_id, due_at) SELECT name_id, '-infinity' FROM new_rows
+    ON CONFLICT (name_id) DO UPDATE SET due_at = '-infinity' WHERE observing.due_at = 'infinity';
+    RETURN NULL;
+END $$;
+CREATE TRIGGER standings_looked_at AFTER INSERT ON standings REFERENCING NEW TABLE AS new_rows FOR EACH STATEMENT EXECUTE FUNCTION look_at_new_names();
 INSERT INTO observing (name_id, due_at) SELECT name_id, '-infinity' FROM standings;
 SQL);
     }

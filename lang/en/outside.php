@@ -57,11 +57,10 @@ return [
             'lock_not_written' => 'Take it over.',
         ],
         'nothing' => 'Outside and Roll say the same',
-        'ticked_none' => 'Tick at least one name first.',
     ],
     // What a status forbids, who can lift it, and how. RFC 5731 §2.3, RFC 3915 §3.1; the ways of lifting are common practice.
     'status' => [
-        'ok' => ['Nothing stands against it', 'nobody need lift it'],
+        'ok' => ['Nothing stands against it', ''],
         'inactive' => ['It has no name servers, and does not answer', 'it goes when name servers are set'],
         'clientHold' => ['Its registrar has switched it off: it does not answer', 'the registrar; ask what it wants, often a verified mailbox or a payment'],
         'serverHold' => ['Its registry has switched it off: it does not answer', 'the registry alone; ask through the registrar what it wants'],
@@ -93,6 +92,15 @@ return [
         'unread' => 'Nobody has looked at it yet.',
         'wrong' => 'Not names: :names.',
         'too_many' => 'At most :limit names at once; the rest was left out.',
+    ],
+    'rounds' => [
+        'deed' => 'See and settle it',
+        'names' => '{1} one name|[2,*] :count names',
+        'not_in_directory' => 'its registry’s directory doesn’t have it',
+        'other_registrar' => 'the record names another registrar: it is gone from our account',
+        'transfer_not_ours' => 'a transfer is pending that nobody here started',
+        'held_by_registry' => 'its registry has placed a hold on it',
+        'servers_changed' => 'its name servers were changed by nobody here',
     ],
     'alarm' => [
         'subject_one' => ':name: something happened that nobody here did',

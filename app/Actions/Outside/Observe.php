@@ -17,6 +17,7 @@ use App\Outside\Directory\Directory;
 use App\Outside\Directory\Told;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\PackedDelegation;
+use App\Outside\Reach\Why;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Outside\HeldFacts;
@@ -47,9 +48,13 @@ final readonly class Observe
     ) {
     }
 
-    /** @param  list<int>  $nameIds */
-    public function of(array $nameIds): void
+    /**
+     * @param  list<int>  $nameIds
+     * @return bool whether asking on makes sense; false: a host wants to be left alone for now
+     */
+    public function of(array $nameIds): bool
     {
+        $goesOn = true;
         foreach (array_chunk($nameIds, self::BATCH) as $ids) {
             $names = [];
             foreach (Row::all($this->database->table('names')->whereIn('id', $ids)->orderBy('id')->get(['id', 'ascii'])) as $row) {
@@ -62,7 +67,10 @@ final readonly class Observe
             });
             $this->database->transaction(fn () => $this->write($names, $told, $seen));
             $this->alarms->handle();
+            $goesOn = $goesOn && ! array_reduce($told, fn (bool $found, array $all): bool => $found || self::isTooOften($all), false);
         }
+
+        return $goesOn;
     }
 
     /**
@@ -95,6 +103,12 @@ final readonly class Observe
     private static function isAnswered(array $told): bool
     {
         return $told !== [] && $told[0]->isAnswer;
+    }
+
+    /** @param  list<Told>  $told */
+    private static function isTooOften(array $told): bool
+    {
+        return ($told[0]->why ?? null) === Why::TooOften;
     }
 
     /** @param  list<Told>  $told */
@@ -138,10 +152,12 @@ final readonly class Observe
         $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
         $isAnswered = self::isAnswered($told);
         $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures FROM observing WHERE name_id = ?', [$id]));
-        $failures = $isAnswered ? 0 : min(10, $before->int('failures') + 1);
-        $next = $isAnswered ? $pace->next($name->ascii, $now) : $now->plusSeconds(min($pace->seconds(), max($told[0]->wait ?? 0, self::AGAIN * 2 ** ($failures - 1))));
+        // Not to have had a turn is no failure.
+        $failures = $isAnswered ? 0 : min(10, $before->int('failures') + (self::isTooOften($told) ? 0 : 1));
+        // What nobody holds was asked about once, and is not looked at by itself.
+        $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now) : $now->plusSeconds(min($pace->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
         $this->database->table('observing')->upsert([[
-            'name_id' => $id, 'due_at' => $next->isoSecond(), 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
+            'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
         ]], ['name_id']);
     }
 }

@@ -32,15 +32,13 @@ final readonly class DriftController
         ]);
     }
 
-    /** The ticked names, or all of a kind, become a list of their own, which the deed's page takes from there. */
+    /** The ticked names of a kind, or all of it, become a list of their own, which the deed's page takes from there. */
     public function gather(GatherDriftRequest $request, GatherNames $gather): RedirectResponse
     {
-        $kind = $request->kind();
-        $names = $request->isAll() && $kind !== null ? $this->drifts->names($kind, config()->integer('house.selection_limit')) : $request->names();
-        if ($names === []) {
-            return back()->withErrors(['names' => __('outside.drift.ticked_none')]);
-        }
+        $kind = $request->kind() ?? abort(404);
+        $ticked = $request->names();
+        $names = $ticked === [] ? $this->drifts->names($kind, config()->integer('house.selection_limit')) : $ticked;
 
-        return to_route('deeds.show', [$request->deed(), 'of' => $gather->list($request->person(), $names), 'what' => $kind?->about()->value ?? 'all']);
+        return to_route('deeds.show', [$request->deed(), 'of' => $gather->list($request->person(), $names), 'what' => $kind->about()->value]);
     }
 }

@@ -9,21 +9,20 @@ use App\Actions\Outside\LeaveDrift;
 use App\Actions\Outside\TakeObserved;
 use App\Http\SignedIn;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
 
 final class GatherDriftRequest extends FormRequest
 {
     use SignedIn;
 
-    /** @return array<string, list<mixed>> */
+    /** @return array<string, list<string>> */
     public function rules(): array
     {
         return [
-            // take or leave, and of one kind or of whatever is ticked: `take`, `take:ends_later`
-            'act' => ['required', 'string', 'regex:/^(take|leave)(:[a-z_]+)?$/D'],
-            'all' => ['nullable', 'string', Rule::in(['1'])],
-            'names' => ['nullable', 'array', 'max:500'],
-            'names.*' => ['integer', 'min:1', 'max:999999999999'],
+            // What is done, and to which kind: `take:ends_later`.
+            'act' => ['required', 'string', 'regex:/^(take|leave):[a-z_]+$/D'],
+            'names' => ['nullable', 'array'],
+            'names.*' => ['array', 'max:500'],
+            'names.*.*' => ['integer', 'min:1', 'max:999999999999'],
         ];
     }
 
@@ -37,15 +36,10 @@ final class GatherDriftRequest extends FormRequest
         return RecordFinding::tryFrom(substr((string) strstr($this->word('act'), ':'), 1));
     }
 
-    public function isAll(): bool
-    {
-        return $this->word('all') === '1';
-    }
-
-    /** @return list<int> */
+    /** @return list<int> those ticked of that kind; none: all of it are meant */
     public function names(): array
     {
-        $names = $this->input('names');
+        $names = $this->input('names.'.($this->kind()->value ?? ''));
 
         return array_values(array_unique(array_map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, is_array($names) ? $names : [])));
     }

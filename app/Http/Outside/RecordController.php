@@ -69,7 +69,7 @@ final readonly class RecordController
             AskOutside::dispatch($some);
         }
 
-        return to_route('record.index', ['names' => implode(' ', array_map(fn (DomainName $name): string => $name->unicode, $asked->names))])->with('told', $this->words->count('outside.record.asked', count($ids)));
+        return to_route('record.index', ['names' => implode(' ', array_map(fn (DomainName $name): string => $name->unicode, $asked->names))])->with('told', trim($this->words->count('outside.record.asked', count($ids)).'. '.($asked->wrong === [] ? '' : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)]))));
     }
 
     /** As it came, and as text whatever it says that it is. */

@@ -23,7 +23,7 @@ final readonly class ReadPlan
     {
         $names = array_fill_keys(array_column(Pace::cases(), 'value'), 0);
         $aMinute = 0.0;
-        foreach (Row::all($this->database->select('SELECT pace, count(*) AS names FROM observing GROUP BY pace')) as $row) {
+        foreach (Row::all($this->database->select("SELECT pace, count(*) AS names FROM observing WHERE due_at < 'infinity' GROUP BY pace")) as $row) {
             $names[$row->text('pace')] = $row->int('names');
             $aMinute += $row->int('names') * 60 / Pace::from($row->text('pace'))->seconds();
         }

@@ -8,6 +8,7 @@ use Acre\Core\Time\Instant;
 use App\Models\User;
 use App\Queries\Rounds\Kinds\AskClients;
 use App\Queries\Rounds\Kinds\Charges;
+use App\Queries\Rounds\Kinds\Drifted;
 use App\Queries\Rounds\Kinds\Ends;
 use App\Queries\Rounds\Kinds\HeldNames;
 use App\Queries\Rounds\Kinds\HoldsEnding;
@@ -29,7 +30,7 @@ final readonly class ReadRounds
 
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
-        LastChances::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
+        LastChances::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
         OpenDockets::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, HoldsEnding::class,
     ];
 

@@ -16,7 +16,7 @@
     <a class="mast-mark" href="{{ route('rounds') }}"><x-mark/>Acre Roll</a>
     @auth
         <nav class="mast-areas" aria-label="Areas">
-            @foreach (['rounds' => 'Rounds', 'roll' => 'Roll', 'dockets.index' => 'Movements', 'clients.index' => 'People', 'outside' => 'Outside'] as $route => $word)
+            @foreach (['rounds' => 'Rounds', 'roll' => 'Roll', 'dockets.index' => 'Movements', 'clients.index' => 'People', 'drift.index' => 'Outside'] as $route => $word)
                 @if (Route::has($route))
                     <a href="{{ route($route) }}" @if ($area === $word) aria-current="page" @endif>{{ $word }}</a>
                 @endif

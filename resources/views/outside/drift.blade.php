@@ -14,31 +14,44 @@
     @if ($total === 0 && ! $isLeft)
         <div class="empty"><h2>{{ __('outside.drift.nothing') }}</h2><p>Each name is looked at in its turn; <a href="{{ route('outside') }}">how that is planned</a>. What is seen otherwise than written here comes to this page.</p></div>
     @endif
-    @foreach ($few !== null ? array_keys($counts) : ($page !== null ? [$kind?->value ?? 'left'] : []) as $one)
-        @php($finding = Acre\Core\Record\RecordFinding::tryFrom($one))
-        @php($rows = collect($few !== null ? $few[$one] ?? [] : $page->items()))
-        <form method="post" action="{{ route('drift.gather') }}" @class(['card', 'drift', 'is-alarm' => $finding?->isAlarming()]) aria-labelledby="k-{{ $one }}">
-            @csrf
-            <div class="drift-head">
-                <h2 id="k-{{ $one }}">{{ $finding === null ? 'Left as they are' : __('outside.drift.kind.'.$one) }} @if ($finding !== null)<span class="aside">{{ number_format($counts[$one] ?? 0) }} {{ ($counts[$one] ?? 0) === 1 ? 'name' : 'names' }}</span>@endif</h2>
-                @if ($finding !== null)<p class="lesser">{{ __('outside.drift.cure.'.$one) }}</p>@endif
-            </div>
-            <table class="sheet low">
-                <caption class="hide">{{ $finding === null ? 'Left as they are' : __('outside.drift.kind.'.$one) }}</caption>
-                <thead><tr><th scope="col"><span class="hide">Tick</span></th><th scope="col">Name</th><th scope="col">What was seen</th><th scope="col">How sure</th><th scope="col">First seen</th></tr></thead>
-                <tbody>@include('outside.drift-rows', ['drifts' => $rows])</tbody>
-            </table>
-            @if ($finding !== null)
-            <div class="drift-deeds">
-                @can('prepare')
-                    @if ($takes($finding))<button name="act" value="take:{{ $one }}" class="main">Take what was seen</button>@endif
-                    <button name="act" value="leave:{{ $one }}">Leave it, and say why</button>
-                    <label class="tick"><input type="checkbox" name="all" value="1"> for all {{ number_format($counts[$one] ?? 0) }}, ticked or not</label>
-                @endcan
-                @if ($few !== null && ($counts[$one] ?? 0) > $rows->count())<a href="{{ route('drift.index', ['kind' => $one]) }}">All {{ number_format($counts[$one]) }}</a>@endif
-            </div>
-            @endif
-        </form>
-        @if ($page !== null){{ $page->links('components.pages') }}@endif
-    @endforeach
+    @php($kinds = $few !== null ? array_keys($counts) : ($page !== null ? [$kind?->value ?? 'left'] : []))
+    @if ($kinds !== [])
+    <form method="post" action="{{ route('drift.gather') }}">
+        @csrf
+        <table class="sheet low drift-list">
+            <caption class="hide">What differs</caption>
+            <thead><tr><th scope="col" class="c-tick"><span class="hide">Tick</span></th><th scope="col" class="c-name">Name</th><th scope="col">What was seen</th><th scope="col" class="c-when">First seen</th></tr></thead>
+            @foreach ($kinds as $one)
+                @php($finding = Acre\Core\Record\RecordFinding::tryFrom($one))
+                @php($rows = collect($few !== null ? $few[$one] ?? [] : $page->items()))
+                @php($count = $counts[$one] ?? 0)
+                <tbody @class(['is-alarm' => $finding?->isAlarming()])>
+                    <tr class="drift-kind"><th colspan="4" scope="rowgroup"><div class="drift-head">
+                        <h2>{{ $finding === null ? 'Left as they are' : __('outside.drift.kind.'.$one) }}</h2>
+                        @if ($finding !== null)
+                            <p class="lesser">{{ $count > 1 ? number_format($count).' names. ' : '' }}{{ __('outside.drift.cure.'.$one) }}</p>
+                            @can('prepare')
+                                <p class="drift-deeds">
+                                    @if ($takes($finding))<button name="act" value="take:{{ $one }}" aria-label="Take what was seen: {{ __('outside.drift.kind.'.$one) }}">Take what was seen</button>@endif
+                                    <button name="act" value="leave:{{ $one }}" aria-label="Leave it: {{ __('outside.drift.kind.'.$one) }}">Leave it</button>
+                                </p>
+                            @endcan
+                        @endif
+                    </div></th></tr>
+                    @foreach ($rows as $drift)
+                        <tr>
+                            <td class="c-tick">@if ($finding !== null && $count > 1)<input type="checkbox" name="names[{{ $one }}][]" value="{{ $drift->name_id }}" aria-label="Tick {{ $drift->name->unicode }}">@endif</td>
+                            <th scope="row" class="c-name"><a class="name" href="{{ route('record.show', $drift->name->ascii) }}">{{ $drift->name->unicode }}</a></th>
+                            <td data-label="What was seen"><bdi>{{ $words->stored($drift->said) }}.</bdi>@if ($drift->because !== null)<span class="lesser">Left: {{ $drift->because }}</span>@endif @if ($drift->certainty !== Acre\Core\Record\Certainty::Sure)<span class="lesser is-soon">Not sure: {{ __('outside.certainty.'.$drift->certainty->value) }}</span>@endif</td>
+                            <td class="c-when" data-label="First seen">{{ App\Support\Dates::exact($drift->first_seen) }}</td>
+                        </tr>
+                    @endforeach
+                    @if ($few !== null && $count > $rows->count())<tr><td></td><td colspan="3"><a href="{{ route('drift.index', ['kind' => $one]) }}">All {{ number_format($count) }}</a></td></tr>@endif
+                </tbody>
+            @endforeach
+        </table>
+        @if ($few === null || max($counts) > 1)<p class="lesser">Where some are ticked, a button takes those; else all of its kind. The next page shows each before anything is done.</p>@endif
+    </form>
+    @if ($page !== null){{ $page->links('components.pages') }}@endif
+    @endif
 </x-layout>

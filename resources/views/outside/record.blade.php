@@ -4,7 +4,7 @@
     $dns = $seen['dns'][0] ?? null;
     $record = $last?->record;
     $full = fn (?Acre\Core\Time\Instant $at): string => $at === null ? 'not said' : App\Support\Dates::full($at);
-    $hosts = fn (?array $list): string => $list === null ? 'not said' : ($list === [] ? 'none' : implode(' ', $list));
+    $hosts = fn (?array $list): string => $list === null ? 'not said' : ($list === [] ? 'none' : implode("\n", $list));
     $statuses = fn (?Acre\Core\Record\Record $one): string => $one === null ? '' : (implode(', ', [...array_map(fn ($s) => $s->value, $one->statuses), ...$one->words]) ?: 'not said');
     $differs = $drifts->where('state', App\Models\DriftState::Open);
     $left = $drifts->where('state', App\Models\DriftState::Left);
@@ -21,7 +21,7 @@
         @if ($last === null) {{ __('outside.record.unread') }}
         @elseif (! $last->found) {{ __('outside.record.empty') }}
         @elseif ($record === null) What came can’t be read; <a href="{{ route('record.raw', [$domain->ascii, $last->id]) }}">the raw answer</a>.
-        @else At <strong><bdi>{{ $record->registrar ?? $record->tag ?? 'a registrar that is not named' }}</bdi></strong>@if ($record->tag !== null) (tag <span class="mono">{{ $record->tag }}</span>)@endif, which alone can act on it{{ $record->reseller === null ? '' : '; ask '}}@if ($record->reseller !== null)<bdi>{{ $record->reseller }}</bdi>, who sells for it@endif. {{ $record->ends === null ? 'Its registry publishes no end.' : 'It ends on '.App\Support\Dates::full($record->ends).'.' }}
+        @else At <strong><bdi>{{ $record->registrar ?? $record->tag ?? 'a registrar that is not named' }}</bdi></strong>@if ($record->tag !== null) (tag <span class="mono">{{ $record->tag }}</span>)@endif, which alone can act on it{{ $record->reseller === null ? '.' : ';' }} @if ($record->reseller !== null) ask <bdi>{{ $record->reseller }}</bdi>, who sells for it.@endif {{ $record->ends === null ? 'Its registry publishes no end.' : 'It ends on '.App\Support\Dates::full($record->ends).'.' }}
         @endif
         @if ($last !== null)<span class="lesser">Seen {{ App\Support\Dates::exact($last->last) }}, the same since {{ App\Support\Dates::exact($last->first) }}.</span>@endif
         @if ($file === null) It is not on the Roll. @endif
@@ -48,13 +48,13 @@
                     ['ends', $full($record->ends), $own?->record === null ? null : $full($own->record->ends), $file === null ? null : ($file->facts->ends === null ? 'not written' : App\Support\Dates::full($file->facts->ends))],
                     ['created', $full($record->created), $own?->record === null ? null : $full($own->record->created), $file === null ? null : ($file->facts->created === null ? 'not written' : App\Support\Dates::full($file->facts->created))],
                     ['statuses', $statuses($record), $own === null ? null : $statuses($own->record), $file === null ? null : (implode(', ', array_map(fn ($s) => $s->value, $file->facts->statuses)) ?: 'none written').'; lock: '.__('words.lock.'.($file->facts->isLocked() ? 'on' : $file->facts->lock->value))],
-                    ['servers', $hosts($record->servers), $own?->record === null ? null : $hosts($own->record->servers), $file === null ? null : ($file->servers === [] ? 'not written' : implode(' ', $file->servers))],
+                    ['servers', $hosts($record->servers), $own?->record === null ? null : $hosts($own->record->servers), $file === null ? null : ($file->servers === [] ? 'not written' : implode("\n", $file->servers))],
                 ] as [$field, $there, $second, $here])
                     <tr>
                         <th scope="row">{{ __('outside.field.'.$field) }}</th>
-                        <td data-label="Registry" @class(['mono' => $field === 'servers'])><bdi @class(['mark' => $about($field)])>{{ $there }}</bdi></td>
-                        <td data-label="Registrar’s own" @class(['mono' => $field === 'servers'])>@if ($own === null)<span class="lesser">not asked</span>@else<bdi>{{ $second ?? 'not said' }}</bdi>@endif</td>
-                        @if ($file !== null)<td data-label="The Roll" @class(['mono' => $field === 'servers'])>{{ $here }}</td>@endif
+                        <td data-label="Registry" @class(['mono hosts' => $field === 'servers'])><bdi @class(['mark' => $about($field)])>{{ $there }}</bdi></td>
+                        <td data-label="Registrar’s own" @class(['mono hosts' => $field === 'servers'])>@if ($own === null)<span class="lesser">not asked</span>@else<bdi>{{ $second ?? 'not said' }}</bdi>@endif</td>
+                        @if ($file !== null)<td data-label="The Roll" @class(['mono hosts' => $field === 'servers'])>{{ $here }}</td>@endif
                     </tr>
                 @endforeach
                 @if ($record->moved !== null || $record->changed !== null)<tr><th scope="row">Moved, changed</th><td data-label="Registry">{{ $record->moved === null ? 'never moved, as far as it says' : 'moved '.App\Support\Dates::full($record->moved) }}{{ $record->changed === null ? '' : ', changed '.App\Support\Dates::exact($record->changed) }}</td><td data-label="Registrar’s own"></td>@if ($file !== null)<td data-label="The Roll">{{ $file->facts->moved === null ? '' : 'moved '.App\Support\Dates::full($file->facts->moved) }}</td>@endif</tr>@endif
@@ -65,7 +65,7 @@
                 <h2 id="forbids">What its statuses forbid</h2>
                 <dl class="facts">
                     @forelse ($record->statuses as $status)
-                        <div><dt class="mono">{{ $status->value }}</dt><dd>{{ __('outside.status.'.$status->value)[0] }}<span class="lesser">Lifted by: {{ __('outside.status.'.$status->value)[1] }}</span></dd></div>
+                        <div><dt class="mono">{{ $status->value }}</dt><dd>{{ __('outside.status.'.$status->value)[0] }}@if (__('outside.status.'.$status->value)[1] !== '')<span class="lesser">Who lifts it: {{ __('outside.status.'.$status->value)[1] }}</span>@endif</dd></div>
                     @empty
                         <div><dt>None</dt><dd>Its registry says none in words that are known.</dd></div>
                     @endforelse
@@ -76,7 +76,7 @@
                 <h2 id="answers">Who answers for its DNS</h2>
                 @if ($dns?->delegation !== null)
                     @foreach ($dns->delegation->findings() as $finding)<p class="{{ $finding->tag->cost() === Acre\Core\Finding\Cost::Dark ? 'is-bad' : 'is-soon' }}">{{ $words->finding($finding) }}.</p>@endforeach
-                    <dl class="facts">
+                    <dl class="facts facts-hosts">
                         @foreach ($dns->delegation->servers as $server)<div><dt class="mono">{{ $server->host }}</dt><dd><span @class(['is-bad' => $server->answer !== Acre\Core\Delegation\Answer::Authoritative])>{{ __('outside.answer.'.$server->answer->value) }}</span><span class="lesser mono">{{ $server->address ?? 'no address' }}{{ $server->serial === null ? '' : ', zone '.$server->serial }}</span></dd></div>@endforeach
                         <div><dt>Signed</dt><dd>{{ $dns->delegation->signed === null ? 'not known' : ($dns->delegation->signed ? 'yes, a DS stands at the registry' : 'no') }}</dd></div>
                         @if ($dns->delegation->ttl !== null)<div><dt>A change shows</dt><dd>within {{ $dns->delegation->ttl >= 3600 ? number_format($dns->delegation->ttl / 3600).' hours' : $dns->delegation->ttl.' seconds' }}<span class="lesser">so long may the suffix’s answer be kept (TTL)</span></dd></div>@endif
@@ -90,8 +90,10 @@
                 <h2 id="holder">Its holder, as published</h2>
                 <dl class="facts">
                     @foreach (Acre\Core\Record\Field::cases() as $field)
-                        @php($one = $record->field($field))
-                        @if ($one->value !== null || $one->isRedacted)<div><dt>{{ __('outside.holder.'.$field->value) }}</dt><dd>@if ($one->value !== null)<bdi>{{ $one->value }}</bdi>@else<span class="redacted">redacted</span><span class="lesser"><bdi>{{ $one->reason ?? 'no reason is given' }}</bdi></span>@endif</dd></div>@endif
+                        @if ($record->field($field)->value !== null)<div><dt>{{ __('outside.holder.'.$field->value) }}</dt><dd><bdi>{{ $record->field($field)->value }}</bdi></dd></div>@endif
+                    @endforeach
+                    @foreach ($record->redactedByReason() as $reason => $fields)
+                        <div><dt><span class="redacted">redacted</span></dt><dd>{{ ucfirst(strtolower(implode(', ', array_map(fn ($f) => __('outside.holder.'.$f->value), $fields)))) }}<span class="lesser"><bdi>{{ $reason === '' ? 'no reason is given' : $reason }}</bdi></span></dd></div>
                     @endforeach
                     @if ($record->holder === [])<div><dt>Nothing</dt><dd>This directory publishes nothing of the holder; that is its habit, and proves nothing.</dd></div>@endif
                     <div><dt>Validated</dt><dd>{{ $record->validated === null ? 'this registry doesn’t say' : ($record->validated ? 'yes, by the registry' : 'no: the registry could not validate it') }}</dd></div>
