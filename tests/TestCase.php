@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Outside\World;
 use App\Support\TradeClock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
@@ -30,6 +31,8 @@ abstract class TestCase extends BaseTestCase
     {
         parent::setUp();
         $this->withoutVite();
+        // The world is shared by all tests, and its clock only goes forward.
+        $this->app->instance(World::class, new World(null, ''));
     }
 
     /**

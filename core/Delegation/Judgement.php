@@ -27,14 +27,14 @@ final class Judgement
     /** @return list<Finding> */
     private static function servers(DelegationSeen $seen): array
     {
-        $newest = max([0, ...array_map(fn (ServerSeen $server): int => $server->serial ?? 0, $seen->servers)]);
+        $newest = array_reduce($seen->servers, fn (?int $newest, ServerSeen $server): ?int => $server->serial !== null && ($newest === null || self::isAtLeast($server->serial, $newest)) ? $server->serial : $newest);
         $findings = [];
         foreach ($seen->servers as $server) {
             $findings[] = match ($server->answer) {
                 Answer::Silent => self::finding(DelegationFinding::ServerSilent, host: $server->host),
                 Answer::NoAddress, Answer::NotPublic => self::finding(DelegationFinding::ServerNoAddress, host: $server->host),
                 Answer::Lame, Answer::Refused, Answer::Fails, Answer::NoSuchName => self::finding(DelegationFinding::ServerLame, host: $server->host, answer: $server->answer->value),
-                Answer::Authoritative => $server->serial === null || self::isAtLeast($server->serial, $newest) ? null : self::finding(DelegationFinding::OutOfStep, host: $server->host, serial: $server->serial, newest: $newest),
+                Answer::Authoritative => $server->serial === null || $newest === null || self::isAtLeast($server->serial, $newest) ? null : self::finding(DelegationFinding::OutOfStep, host: $server->host, serial: $server->serial, newest: $newest),
             };
             if ($server->isAlias) {
                 $findings[] = self::finding(DelegationFinding::ServerIsAlias, host: $server->host);

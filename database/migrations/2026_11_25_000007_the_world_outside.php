@@ -78,7 +78,7 @@ ALTER TABLE letters DROP CONSTRAINT letters_user_id_day_key, ADD kind text NOT N
 CREATE UNIQUE INDEX letters_once ON letters (user_id, kind, day, about);
 
 -- Every name that comes onto the Roll is looked at, whichever way it came.
-CREATE FUNCTION look_at_new_names() RETURNS trigger LANGUAGE plpgsql AS $$
+CREATE OR REPLACE FUNCTION look_at_new_names() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
     INSERT INTO observing (name_id, due_at) SELECT name_id, '-infinity' FROM new_rows
     ON CONFLICT (name_id) DO UPDATE SET due_at = '-infinity' WHERE observing.due_at = 'infinity';

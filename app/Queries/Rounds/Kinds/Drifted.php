@@ -35,7 +35,7 @@ final readonly class Drifted implements RoundsKind
                 $this->words->say('outside.rounds.'.$kind->value), $this->words->say('words.cost.'.$kind->cost()->name), $this->words->say('outside.rounds.deed'), route('record.show', $row->text('ascii')), 1,
             );
         }
-        foreach (Row::all($this->database->select("SELECT finding, count(*) AS names, max(id) AS newest, min(n.ascii) AS ascii, min(n.unicode) AS one FROM drifts d JOIN names n ON n.id = d.name_id WHERE state = 'open' AND NOT alarming GROUP BY 1 ORDER BY min(cost), 2 DESC LIMIT ?", [self::MOST - self::ALARMS])) as $row) {
+        foreach (Row::all($this->database->select("SELECT finding, count(*) AS names, max(d.id) AS newest, min(n.ascii) AS ascii, min(n.unicode) AS one FROM drifts d JOIN names n ON n.id = d.name_id WHERE state = 'open' AND NOT alarming GROUP BY 1 ORDER BY min(cost), 2 DESC LIMIT ?", [self::MOST - self::ALARMS])) as $row) {
             $kind = RecordFinding::from($row->text('finding'));
             $items[] = new RoundsItem(
                 "drift:{$kind->value}:{$row->int('newest')}", $kind->cost() === Cost::Dark ? RoundsSection::Dark : ($kind->cost() === Cost::NameLost ? RoundsSection::Lost : RoundsSection::Look), $today,

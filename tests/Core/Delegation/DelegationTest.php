@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Delegation;
+
+use Acre\Core\Delegation\Answer;
+use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Finding\Finding;
+use PHPUnit\Framework\TestCase;
+
+/** What is wrong with a delegation, as its servers answered. */
+final class DelegationTest extends TestCase
+{
+    private const BOTH = ['ns1.a.example', 'ns2.b.example'];
+
+    /**
+     * @param  list<ServerSeen>  $servers
+     * @param  list<string>|null  $parent
+     * @return list<string>
+     */
+    private static function found(array $servers, ?array $parent = self::BOTH): array
+    {
+        return array_map(fn (Finding $finding): string => $finding->tag->value, (new DelegationSeen('a.com', $parent, 3600, false, $servers))->findings());
+    }
+
+    /** @param  list<string>  $names */
+    private static function server(int $place, Answer $answer = Answer::Authoritative, ?int $serial = 7, array $names = self::BOTH, bool $isAlias = false, ?string $address = null): ServerSeen
+    {
+        return new ServerSeen(self::BOTH[$place], $address ?? ($place === 0 ? '192.0.2.1' : '198.51.100.1'), $answer, $answer === Answer::Authoritative ? $serial : null, $answer === Answer::Authoritative ? $names : [], $isAlias);
+    }
+
+    public function test_a_delegation_that_holds_says_nothing(): void
+    {
+        self::assertSame([], self::found([self::server(0), self::server(1)]));
+        self::assertSame([], self::found([], null), 'nobody of the suffix was reached: nothing is known');
+    }
+
+    public function test_dark_names(): void
+    {
+        self::assertSame(['not_delegated'], self::found([], []));
+        self::assertSame(['nobody_answers', 'server_silent', 'server_lame'], self::found([self::server(0, Answer::Silent), self::server(1, Answer::Refused)]));
+    }
+
+    public function test_one_weak_server(): void
+    {
+        self::assertSame(['server_silent'], self::found([self::server(0), self::server(1, Answer::Silent)]));
+        self::assertSame(['server_lame'], self::found([self::server(0), self::server(1, Answer::Lame)]));
+        self::assertSame(['server_no_address'], self::found([self::server(0), new ServerSeen(self::BOTH[1], null, Answer::NoAddress), self::server(1)]));
+        self::assertSame(['server_is_alias'], self::found([self::server(0), self::server(1, isAlias: true)]));
+    }
+
+    /** RFC 1982 §3.2: serials count round. */
+    public function test_out_of_step_also_where_serials_have_come_round(): void
+    {
+        self::assertSame(['out_of_step'], self::found([self::server(0), self::server(1, serial: 6)]));
+        $seen = new DelegationSeen('a.com', self::BOTH, 3600, false, [self::server(0, serial: 5), self::server(1, serial: 4294967290)]);
+        self::assertSame(['host' => self::BOTH[1], 'serial' => 4294967290, 'newest' => 5], $seen->findings()[0]->with);
+    }
+
+    /** RFC 1034 §4.1 and §4.2.2, RFC 2182 §3.1. */
+    public function test_lists_and_networks(): void
+    {
+        self::assertSame(['lists_differ'], self::found([self::server(0, names: ['ns1.a.example', 'ns3.c.example']), self::server(1, names: ['ns1.a.example', 'ns3.c.example'])]));
+        self::assertSame(['one_network'], self::found([self::server(0), self::server(1, address: '192.0.2.9')]));
+        self::assertSame(['one_server'], self::found([self::server(0, names: [self::BOTH[0]])], [self::BOTH[0]]));
+    }
+
+    public function test_a_serial_alone_makes_no_other_delegation(): void
+    {
+        $one = fn (int $serial, Answer $second): string => (new DelegationSeen('a.com', self::BOTH, 3600, false, [self::server(0, serial: $serial), self::server(1, $second)]))->digest();
+        self::assertSame($one(7, Answer::Authoritative), $one(8, Answer::Authoritative));
+        self::assertNotSame($one(7, Answer::Authoritative), $one(7, Answer::Silent));
+    }
+}

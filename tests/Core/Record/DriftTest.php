@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Record;
+
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Record\Certainty;
+use Acre\Core\Record\Drift;
+use Acre\Core\Record\DriftField;
+use Acre\Core\Record\Held;
+use Acre\Core\Record\Record;
+use Acre\Core\Record\RecordFinding;
+use Acre\Core\Record\Seen;
+use Acre\Core\Record\Source;
+use Acre\Core\Time\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Given;
+
+/** Where the outside and our books disagree, how sure that is, and what is no disagreement although it looks like one. */
+final class DriftTest extends TestCase
+{
+    private const SERVERS = ['ns1.sound.example', 'ns2.sound.example'];
+
+    /**
+     * @param  list<Status>  $statuses
+     * @param  list<string>  $servers
+     * @param  array<string, Instant>  $written
+     */
+    private static function held(?string $ends = '2027-11-02', array $statuses = [], Lock $lock = Lock::On, array $servers = self::SERVERS, bool $moving = false, array $written = [], ?string $created = '2020-11-02'): Held
+    {
+        $at = fn (?string $day): ?Instant => $day === null ? null : Instant::of($day);
+
+        return new Held(new NameFacts(DomainName::of('wickerby-bells.com'), $at($created), $at($ends), null, $statuses, $lock), $servers, 'Pellbridge', ['Anchorage', 'ANCHOR-TAG', '990207'], $moving, $written);
+    }
+
+    /**
+     * @param  list<Status>  $statuses
+     * @param  list<string>|null  $servers
+     */
+    private static function record(
+        ?string $ends = '2027-11-02T04:12:09Z', array $statuses = [Status::ClientTransferProhibited], ?array $servers = ['NS2.sound.example', 'ns1.sound.example'], ?string $registrar = 'Anchorage', ?string $tag = null,
+        ?bool $validated = null, Source $source = Source::Registry, ?string $created = '2020-11-02T10:00:00Z',
+    ): Record {
+        $at = fn (?string $day): ?Instant => $day === null ? null : Instant::of($day);
+
+        return new Record('wickerby-bells.com', $source, $registrar, null, $tag, null, $statuses, [], $at($created), $at($ends), null, null, $servers === null ? null : array_map(strtolower(...), $servers), null, [], $validated);
+    }
+
+    /**
+     * @param  Record|null  ...$records  of the registry first, then of the registrar
+     * @return array<string, Certainty> by what was found
+     */
+    private static function drifts(Held $held, ?Record ...$records): array
+    {
+        $seen = array_map(fn (?Record $record): Seen => new Seen($record->source ?? Source::Registry, $record, Instant::of('2026-10-06T08:00:00Z')), $records);
+        $found = [];
+        foreach (Drift::between($held, array_values($seen), Instant::of(Given::NOW)) as $drift) {
+            $found[$drift->tag->value] = $drift->certainty;
+        }
+
+        return $found;
+    }
+
+    public function test_what_says_the_same_in_other_words_is_no_drift(): void
+    {
+        self::assertSame([], self::drifts(self::held(), self::record()));
+        self::assertSame([], self::drifts(self::held(), self::record(registrar: null, tag: 'anchor-tag', statuses: [Status::Ok])));
+        self::assertSame([], self::drifts(self::held(lock: Lock::Off), self::record(statuses: [Status::Ok, Status::AddPeriod])));
+        self::assertSame([], self::drifts(self::held(), self::record(servers: null, ends: null, created: null)), 'what a record does not say is no other word');
+    }
+
+    /** @return iterable<string, array{Held, Record, RecordFinding}> */
+    public static function differences(): iterable
+    {
+        yield 'sooner' => [self::held(), self::record(ends: '2026-11-02T04:12:09Z'), RecordFinding::EndsSooner];
+        yield 'later' => [self::held(), self::record(ends: '2030-11-02T04:12:09Z'), RecordFinding::EndsLater];
+        yield 'end not written' => [self::held(ends: null), self::record(), RecordFinding::EndNotWritten];
+        yield 'elsewhere' => [self::held(), self::record(registrar: 'Farshore'), RecordFinding::OtherRegistrar];
+        yield 'another tag' => [self::held(), self::record(registrar: null, tag: 'FAR', statuses: [Status::Ok]), RecordFinding::OtherRegistrar];
+        yield 'servers' => [self::held(), self::record(servers: ['ns1.elsewhere.example']), RecordFinding::ServersChanged];
+        yield 'no servers any more' => [self::held(), self::record(servers: []), RecordFinding::ServersChanged];
+        yield 'servers not written' => [self::held(servers: []), self::record(), RecordFinding::ServersNotWritten];
+        yield 'lock off outside' => [self::held(), self::record(statuses: [Status::Ok]), RecordFinding::LockIsOff];
+        yield 'lock on outside' => [self::held(lock: Lock::Off), self::record(), RecordFinding::LockIsOn];
+        yield 'lock not written' => [self::held(lock: Lock::NotKnown), self::record(), RecordFinding::LockNotWritten];
+        yield 'registry holds' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ServerHold]), RecordFinding::HeldByRegistry];
+        yield 'registrar holds' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ClientHold]), RecordFinding::HeldByRegistrar];
+        yield 'somebody moves it' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingTransfer]), RecordFinding::TransferNotOurs];
+        yield 'a status more' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ServerUpdateProhibited]), RecordFinding::StatusSeen];
+        yield 'a status less' => [self::held(statuses: [Status::ClientHold]), self::record(), RecordFinding::StatusGone];
+        yield 'doubted' => [self::held(), self::record(validated: false), RecordFinding::HolderDoubted];
+        yield 'registered otherwise' => [self::held(created: '2020-11-03'), self::record(), RecordFinding::CreatedDiffers];
+    }
+
+    #[DataProvider('differences')]
+    public function test_each_difference_is_found_alone_and_surely(Held $held, Record $record, RecordFinding $finding): void
+    {
+        self::assertSame([$finding->value => Certainty::Sure], self::drifts($held, $record));
+    }
+
+    public function test_a_name_that_is_gone_from_its_registry_says_that_and_nothing_else(): void
+    {
+        self::assertSame(['not_in_directory' => Certainty::Sure], self::drifts(self::held(), null));
+        self::assertSame([], Drift::between(self::held(), [], Instant::of(Given::NOW)), 'nobody answered: nothing is known');
+    }
+
+    /** RFC 3915 §3.1: the registry adds a year by itself at the end, and takes it back when the registrar deletes the name. */
+    public function test_the_year_that_a_registry_adds_by_itself_is_no_renewal(): void
+    {
+        $late = self::held(ends: '2026-10-02');
+        $statuses = [Status::ClientTransferProhibited, Status::AutoRenewPeriod];
+        self::assertSame([], self::drifts($late, self::record(ends: '2027-10-02T00:00:00Z', statuses: $statuses)));
+        self::assertSame(['ends_later'], array_keys(self::drifts($late, self::record(ends: '2027-10-02T00:00:00Z'))), 'without that status it is one');
+        self::assertSame([], self::drifts(self::held(ends: '2027-10-02'), self::record(ends: '2027-10-02T00:00:00Z', statuses: $statuses)), 'whoever wrote the registry’s own end looked there');
+    }
+
+    public function test_our_own_movement_is_no_alarm(): void
+    {
+        self::assertSame([], self::drifts(self::held(moving: true), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingTransfer])));
+    }
+
+    public function test_how_sure_it_is(): void
+    {
+        $registry = self::record(ends: '2030-11-02T00:00:00Z');
+        self::assertSame(['ends_later' => Certainty::Split], self::drifts(self::held(), $registry, self::record(source: Source::Registrar)), 'the registrar says as we do');
+        self::assertSame(['ends_later' => Certainty::Sure], self::drifts(self::held(), $registry, self::record(ends: '2030-11-02T00:00:00Z', source: Source::Registrar)));
+        self::assertSame(['ends_later' => Certainty::Stale], self::drifts(self::held(written: [DriftField::Ends->value => Instant::of('2026-10-06T08:30:00Z')]), $registry), 'ours was written after it was seen');
+        $old = Drift::between(self::held(), [new Seen(Source::Registry, $registry, Instant::of('2026-08-01'))], Instant::of(Given::NOW));
+        self::assertSame(Certainty::Stale, $old[0]->certainty);
+    }
+
+    public function test_what_costs_most_comes_first_and_only_some_of_it_is_alarming(): void
+    {
+        $all = Drift::between(self::held(), [new Seen(Source::Registry, self::record(ends: '2030-11-02T00:00:00Z', statuses: [Status::ServerHold], servers: ['ns9.elsewhere.example'], registrar: 'Farshore'), Instant::of(Given::NOW))], Instant::of(Given::NOW));
+        self::assertSame(['other_registrar', 'held_by_registry', 'servers_changed', 'ends_later', 'lock_is_off'], array_map(fn (Drift $drift): string => $drift->tag->value, $all));
+        self::assertSame([true, true, true, false, false], array_map(fn (Drift $drift): bool => $drift->tag->isAlarming(), $all));
+    }
+}

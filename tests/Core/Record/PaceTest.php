@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Record;
+
+use Acre\Core\Record\Pace;
+use Acre\Core\Time\Instant;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\Given;
+
+/** How often a name is looked at outside. */
+final class PaceTest extends TestCase
+{
+    private static function pace(string $ends, bool $moving = false, bool $alarm = false, ?string $drifted = null): Pace
+    {
+        return Pace::of(Given::life(ends: $ends, created: '2018-03-03', terms: Given::terms()), $moving, $alarm, $drifted === null ? null : Instant::of($drifted), Instant::of(Given::NOW));
+    }
+
+    public function test_quiet_names_are_looked_at_weekly_others_more_often(): void
+    {
+        self::assertSame(Pace::Weekly, self::pace('2028-03-03'));
+        self::assertSame(Pace::Daily, self::pace('2026-10-12'), 'close to its end');
+        self::assertSame(Pace::Daily, self::pace('2026-10-02'), 'just past its end');
+        self::assertSame(Pace::Daily, self::pace('2028-03-03', drifted: '2026-10-01'));
+        self::assertSame(Pace::Weekly, self::pace('2028-03-03', drifted: '2026-08-01'));
+        self::assertSame(Pace::Hourly, self::pace('2028-03-03', moving: true));
+        self::assertSame(Pace::Hourly, self::pace('2028-03-03', alarm: true));
+    }
+
+    public function test_what_was_looked_at_together_does_not_fall_due_together(): void
+    {
+        $last = Instant::of(Given::NOW);
+        foreach (Pace::cases() as $pace) {
+            $next = array_map(fn (int $one): int => $pace->next("name-{$one}.com", $last)->epoch - $last->epoch, range(1, 500));
+            self::assertGreaterThanOrEqual($pace->seconds() * 0.9 - 1, min($next));
+            self::assertLessThan($pace->seconds() * 1.1 + 1, max($next));
+            self::assertGreaterThan(200, count(array_unique($next)), 'spread out');
+            self::assertSame($pace->next('name-7.com', $last)->epoch, $pace->next('name-7.com', $last)->epoch);
+        }
+    }
+}

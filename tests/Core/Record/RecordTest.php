@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Record;
+
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Record\Field;
+use Acre\Core\Record\FieldSeen;
+use Acre\Core\Record\Record;
+use Acre\Core\Record\Source;
+use Acre\Core\Time\Instant;
+use PHPUnit\Framework\TestCase;
+
+/** What one source says of a name. */
+final class RecordTest extends TestCase
+{
+    /**
+     * @param  list<Status>  $statuses
+     * @param  list<string>  $servers
+     * @param  list<string>  $notices
+     */
+    private static function record(array $statuses, array $servers, array $notices = [], string $ends = '2027-01-01'): Record
+    {
+        return new Record('a.com', Source::Registry, statuses: $statuses, ends: Instant::of($ends), servers: $servers, notices: $notices, holder: [
+            'name' => FieldSeen::redacted('policy'), 'street' => FieldSeen::redacted('policy'), 'mailbox' => FieldSeen::redacted(null), 'country' => FieldSeen::shown('GB'),
+        ]);
+    }
+
+    public function test_order_and_notices_make_no_other_record(): void
+    {
+        $one = self::record([Status::ClientHold, Status::ServerHold], ['ns1.a.com', 'ns2.a.com']);
+        self::assertSame($one->digest(), self::record([Status::ServerHold, Status::ClientHold], ['ns2.a.com', 'ns1.a.com'], ['Terms of use'])->digest());
+        self::assertNotSame($one->digest(), self::record([Status::ServerHold], ['ns2.a.com', 'ns1.a.com'])->digest());
+        self::assertNotSame($one->digest(), self::record([Status::ClientHold, Status::ServerHold], ['ns1.a.com', 'ns2.a.com'], ends: '2028-01-01')->digest());
+    }
+
+    public function test_redacted_is_told_apart_from_absent(): void
+    {
+        $record = self::record([], []);
+        self::assertTrue($record->field(Field::Name)->isRedacted);
+        self::assertFalse($record->field(Field::Voice)->isRedacted);
+        self::assertSame('GB', $record->field(Field::Country)->value);
+        self::assertSame(['policy' => [Field::Name, Field::Street], '' => [Field::Mailbox]], $record->redactedByReason());
+    }
+
+    /** The words of the gTLD response profile beside RFC 9537 (from memory). */
+    public function test_fields_are_known_by_what_directories_call_them(): void
+    {
+        self::assertSame(Field::Organisation, Field::ofRedaction('Registrant Organization'));
+        self::assertSame(Field::Region, Field::ofRedaction('registrant state/province'));
+        self::assertNull(Field::ofRedaction('Tech Name'));
+        self::assertNull(Field::ofRedaction('Registry Domain ID'));
+    }
+}
