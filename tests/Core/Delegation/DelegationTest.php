@@ -22,7 +22,7 @@ final class DelegationTest extends TestCase
      */
     private static function found(array $servers, ?array $parent = self::BOTH): array
     {
-        return array_map(fn (Finding $finding): string => $finding->tag->value, (new DelegationSeen('a.com', $parent, 3600, false, $servers))->findings());
+        return array_map(fn (Finding $finding): string => (string) $finding->tag->value, (new DelegationSeen('a.com', $parent, 3600, false, $servers))->findings());
     }
 
     /** @param  list<string>  $names */

@@ -1,0 +1,449 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Delegation\Answer;
+use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Record\Field;
+use Acre\Core\Record\Source;
+use Acre\Core\Time\Instant;
+use App\Actions\Outside\Observe;
+use App\Actions\Outside\TakeDue;
+use App\Actions\Outside\TellAlarms;
+use App\Jobs\AskOutside;
+use App\Jobs\LookOutside;
+use App\Models\Drift;
+use App\Models\Name;
+use App\Models\Registration;
+use App\Outside\Directory\Directory;
+use App\Outside\Dns\Dns;
+use App\Outside\Reach\Fetch;
+use App\Outside\Reach\Hosts;
+use App\Outside\Reach\NotReached;
+use App\Outside\Reach\Patience;
+use App\Outside\Reach\Why;
+use App\Outside\World;
+use App\Providers\OutsideServiceProvider;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** Asking the simulated world over its sockets, keeping what it said, and settling where it disagrees. Every test adds names of its own to the world. */
+final class OutsideTest extends TestCase
+{
+    private House $house;
+
+    private World $world;
+
+    private static int $trials = 1;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // As in the application, not absent as in other tests.
+        $this->app->forgetInstance(World::class);
+        $this->app->register(OutsideServiceProvider::class, true);
+        $this->world = $this->app->make(World::class);
+        Cache::flush();
+        $this->house = new House(['behind' => ['SKERRY']]);
+        $this->world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [
+            ['host' => 'ns1.first-host.example', 'addresses' => ['192.0.2.101']], ['host' => 'ns2.first-host.example', 'addresses' => ['198.51.100.101']],
+            ['host' => 'ns1.other-host.example', 'addresses' => ['203.0.113.101']], ['host' => 'ns.inside-host.example', 'addresses' => ['10.0.0.1']],
+        ]]);
+    }
+
+    /**
+     * A name as its registry has it, under a label that no other test uses.
+     *
+     * @param  array<string, mixed>  $otherwise
+     */
+    private function registered(string $suffix = 'com', array $otherwise = [], ?string $as = null): string
+    {
+        $name = $as ?? 'trial-'.self::$trials++.".{$suffix}";
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [[
+            'name' => $name, 'registrar' => 'skerry', 'reseller' => null, 'created' => Instant::of('2020-11-02')->epoch, 'ends' => Instant::of('2027-11-02')->epoch, 'updated' => Instant::of('2026-09-01')->epoch, 'moved' => null,
+            'statuses' => [], 'servers' => ['ns1.first-host.example', 'ns2.first-host.example'], 'ds' => [], 'shown' => ['organisation'], 'validated' => null, 'autoRenew' => true, 'due' => Instant::of('2099-01-01')->epoch,
+            'holder' => ['handle' => 'T-1', 'name' => 'The Secretary', 'organisation' => 'Wickerby Bell Foundry', 'street' => '4 Tenter Lane', 'town' => 'Wickerby Sound', 'region' => 'North Sound', 'postcode' => 'WS1 4AB', 'country' => 'GB', 'voice' => '+44.1632960114', 'mailbox' => 'ledger@wickerby-bells.com'],
+            ...$otherwise,
+        ]]]);
+
+        return $name;
+    }
+
+    /** @param  array<string, mixed>  $facts */
+    private function held(string $name, array $facts = []): Name
+    {
+        return $this->house->name($name, facts: ['servers' => ['ns1.first-host.example', 'ns2.first-host.example'], ...$facts]);
+    }
+
+    private function observe(Name ...$names): void
+    {
+        app(Observe::class)->of(array_values(array_map(fn (Name $name): int => $name->id, $names)));
+    }
+
+    /** @return array<string, string> state by what was found */
+    private function drifts(Name $name): array
+    {
+        return Drift::query()->where('name_id', $name->id)->orderBy('id')->get()->mapWithKeys(fn (Drift $drift): array => [$drift->finding->value => $drift->state->value])->all();
+    }
+
+    /** @return TestResponse<Response> */
+    private function press(string $address): TestResponse
+    {
+        $page = (string) $this->actingAs($this->house->steward)->get($address)->assertOk()->getContent();
+        preg_match_all('/<input type="hidden" name="([^"]+)" value="([^"]*)"/', substr($page, (int) strrpos($page, '<form method="post" action="http://localhost/deeds/')), $found);
+        parse_str(implode('&', array_map(fn (string $key, string $value): string => urlencode($key).'='.urlencode(html_entity_decode($value)), $found[1], $found[2])), $form);
+
+        return $this->post((string) strtok($address, '?'), $form + ['act' => 'settle']);
+    }
+
+    public function test_what_is_said_is_kept_when_it_changes_and_its_age_always(): void
+    {
+        $name = $this->held($ascii = $this->registered());
+        $this->observe($name);
+        $kept = fn (): array => DB::table('observations')->where('name_id', $name->id)->orderBy('id')->pluck('source')->all();
+        self::assertEqualsCanonicalizing(['registry', 'registrar', 'dns'], $kept());
+        app(TradeClock::class)->set(Instant::of('2026-10-07T09:00:00Z'));
+        $this->observe($name);
+        self::assertCount(3, $kept(), 'nothing new was said');
+        self::assertSame(1, DB::table('observations')->where('name_id', $name->id)->where('source', 'registry')->where('last_seen', '2026-10-07T09:00:00Z')->count());
+        $this->registered(otherwise: ['ends' => Instant::of('2028-11-02')->epoch], as: $ascii);
+        app(TradeClock::class)->set(Instant::of('2026-10-08T09:00:00Z'));
+        $this->observe($name);
+        self::assertCount(5, $kept(), 'both directories say another end, the name servers the same');
+        $page = $this->actingAs($this->house->reader)->get("/record/{$ascii}")->assertOk();
+        $page->assertSee('2 Nov 2028')->assertSee('Registry, before');
+    }
+
+    public function test_drift_is_seen_explained_taken_confirmed_and_undone(): void
+    {
+        $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch, 'statuses' => ['clientTransferProhibited']]), ['lock' => 'on']);
+        $this->observe($name);
+        self::assertSame(['ends_later' => 'open'], $this->drifts($name));
+        $this->actingAs($this->house->steward)->get('/drift')->assertSee('End later than written here')->assertSee($ascii);
+        $this->get('/roll?finding=record.ends_later')->assertSee($ascii)->assertSee('differs');
+        $this->get("/names/{$ascii}")->assertSee('The outside says otherwise');
+        $to = $this->post('/drift', ['act' => 'take:ends_later'])->headers->get('Location');
+        $this->press((string) $to)->assertRedirect();
+        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+        $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
+        self::assertSame('2030-11-02', $registration->ends_on?->date());
+        self::assertSame('directory', $registration->sources['ends']['from']);
+        self::assertSame(['ends_later' => 'taken'], $this->drifts($name));
+        $this->observe($name);
+        self::assertSame(['ends_later' => 'taken'], $this->drifts($name), 'the next look confirms it');
+        $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
+        self::assertIsInt($docket);
+        $this->press("/deeds/take_back?docket={$docket}")->assertRedirect();
+        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+        self::assertSame('2027-11-02', $registration->refresh()->ends_on?->date());
+        self::assertSame(['ends_later' => 'open'], $this->drifts($name));
+    }
+
+    public function test_all_that_can_be_taken_is_taken_at_once(): void
+    {
+        $name = $this->held($this->registered(otherwise: ['statuses' => ['clientTransferProhibited', 'serverHold', 'clientUpdateProhibited'], 'servers' => ['ns1.other-host.example'], 'created' => Instant::of('2019-05-05')->epoch]), ['ends_on' => null, 'lock' => 'unknown']);
+        $this->observe($name);
+        self::assertEqualsCanonicalizing(['held_by_registry', 'servers_changed', 'lock_not_written', 'end_not_written', 'created_differs', 'status_seen'], array_keys($this->drifts($name)));
+        $this->press("/deeds/take_observed?name={$name->ascii}&what=all")->assertRedirect();
+        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+        $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
+        self::assertSame([Lock::On, ['ns1.other-host.example'], '2027-11-02', '2019-05-05'], [$registration->lock, $registration->servers, $registration->ends_on?->date(), $registration->created_on?->date()]);
+        self::assertEqualsCanonicalizing(['serverHold', 'clientUpdateProhibited'], $registration->statuses);
+        $this->observe($name);
+        self::assertSame([], array_filter($this->drifts($name), fn (string $state): bool => $state === 'open'));
+    }
+
+    public function test_left_with_a_reason_it_stays_left_until_the_outside_changes_again(): void
+    {
+        $name = $this->held($ascii = $this->registered(otherwise: ['servers' => ['ns1.other-host.example']]));
+        $this->observe($name);
+        $this->actingAs($this->house->steward)->get("/deeds/leave_drift?name={$ascii}&what=servers")->assertOk()->assertSee('Why it may stay so');
+        $this->press("/deeds/leave_drift?name={$ascii}&what=servers&because=their+own+host,+agreed")->assertRedirect();
+        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
+        self::assertSame(['servers_changed' => 'left'], $this->drifts($name));
+        $this->observe($name);
+        self::assertSame(['servers_changed' => 'left'], $this->drifts($name));
+        $this->get('/drift?kind=left')->assertSee('their own host, agreed');
+        $this->registered(otherwise: ['servers' => ['ns2.first-host.example']], as: $ascii);
+        $this->observe($name);
+        self::assertSame(['servers_changed' => 'open'], $this->drifts($name));
+    }
+
+    public function test_put_right_outside_it_goes_by_itself(): void
+    {
+        $name = $this->held($ascii = $this->registered(otherwise: ['servers' => ['ns1.other-host.example']]));
+        $this->observe($name);
+        $this->registered(as: $ascii);
+        $this->observe($name);
+        self::assertSame(['servers_changed' => 'gone'], $this->drifts($name));
+        $this->actingAs($this->house->reader)->get("/record/{$ascii}")->assertSee('Seen the same again');
+    }
+
+    public function test_an_alarm_is_written_once_to_those_who_may_act(): void
+    {
+        $names = [$this->held($this->registered(otherwise: ['servers' => ['ns1.other-host.example']])), $this->held($this->registered(otherwise: ['registrar' => 'farshore']))];
+        $this->observe(...$names);
+        $letters = DB::table('letters')->where('kind', 'alarm')->get();
+        self::assertEqualsCanonicalizing([$this->house->owner->id, $this->house->steward->id], $letters->pluck('user_id')->all());
+        self::assertStringContainsString($names[0]->ascii, (string) json_encode($letters));
+        self::assertStringContainsString($names[1]->ascii, (string) json_encode($letters), 'one letter tells of both');
+        $this->observe(...$names);
+        app(TellAlarms::class)->handle();
+        self::assertSame(2, DB::table('letters')->where('kind', 'alarm')->count());
+    }
+
+    public function test_the_accredited_registrar_and_the_reseller_behind_a_shop_are_no_drift(): void
+    {
+        $name = $this->held($this->registered('co.uk', ['registrar' => 'anchorage', 'reseller' => 'Skerry']));
+        $this->observe($name);
+        self::assertSame(['other_registrar' => 'open'], $this->drifts($name));
+        $this->house->skerry->update(['behind' => ['Anchorage Registrar Services', 'ANCHORAGE']]);
+        $this->observe($name);
+        self::assertSame(['other_registrar' => 'gone'], $this->drifts($name));
+    }
+
+    public function test_any_name_can_be_asked_about_and_an_empty_record_proves_nothing(): void
+    {
+        $free = 'nobody-'.self::$trials++.'.com';
+        $this->actingAs($this->house->reader)->get("/record/{$free}")->assertOk()->assertSee('Nobody has looked at it yet')->assertSee('not on the Roll');
+        $this->post('/record', ['names' => "https://www.{$free}/shop"])->assertRedirect("/record/{$free}");
+        $this->get("/record/{$free}")->assertSee('does not prove that the name is free');
+        self::assertSame('infinity', DB::table('observing')->where('name_id', Name::query()->where('ascii', $free)->value('id'))->value('due_at'), 'it is not looked at by itself');
+        $stranger = $this->registered(otherwise: ['registrar' => 'farshore', 'shown' => ['organisation', 'mailbox']]);
+        $this->post('/record', ['names' => $stranger]);
+        $this->get("/record/{$stranger}")->assertSee('Farshore Domains')->assertSee('ledger@wickerby-bells.com')->assertSee('it was not followed')->assertSee('redacted');
+    }
+
+    public function test_a_pasted_list_is_asked_about_in_the_background_and_what_is_no_name_is_said(): void
+    {
+        Queue::fake();
+        $this->actingAs($this->house->reader)->post('/record', ['names' => "one-trial.com, two-trial.com\nnot_a_name!!"])->assertRedirectContains('/record?names=one-trial.com');
+        Queue::assertPushed(AskOutside::class, 1);
+        $told = session()->get('told');
+        self::assertIsString($told);
+        self::assertStringContainsString('not_a_name', $told);
+        $this->post('/record', ['names' => '!!'])->assertSessionHasErrors('names');
+    }
+
+    public function test_a_raw_answer_is_plain_text_whatever_it_holds(): void
+    {
+        $name = $this->held($ascii = $this->registered(otherwise: ['holder' => ['handle' => 'T-2', 'organisation' => '<script>alert(1)</script>', 'name' => 'x', 'mailbox' => 'a@b.example']]));
+        $this->observe($name);
+        $id = DB::table('observations')->where('name_id', $name->id)->where('source', 'registry')->value('id');
+        self::assertIsInt($id);
+        $raw = $this->actingAs($this->house->reader)->get("/record/{$ascii}/{$id}")->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff');
+        self::assertStringStartsWith('text/plain', (string) $raw->headers->get('Content-Type'));
+        self::assertStringContainsString('<script>', (string) $raw->getContent());
+        $this->get("/record/{$ascii}")->assertOk()->assertDontSee('<script>alert', false)->assertSee('&lt;script&gt;alert', false);
+        $this->get("/record/other-name.com/{$id}")->assertNotFound();
+    }
+
+    public function test_the_registry_of_the_old_kind_says_little_and_that_is_read_as_little(): void
+    {
+        $name = $this->held($this->registered('de', ['ends' => null]), ['ends_on' => null]);
+        $this->observe($name);
+        $told = app(Directory::class)->ask(DomainName::of($name->ascii));
+        self::assertSame([Source::Text, 'Skerry Registrations', null, []], [$told[0]->source, $told[0]->record?->registrar, $told[0]->record?->ends, $told[0]->record?->holder]);
+        self::assertSame([], $this->drifts($name), 'what it does not say is no other word');
+        self::assertFalse(app(Directory::class)->ask(DomainName::of('nobody-'.self::$trials++.'.de'))[0]->record !== null);
+    }
+
+    public function test_redaction_reaches_the_record_field_by_field(): void
+    {
+        $told = app(Directory::class)->ask(DomainName::of($this->registered()))[0];
+        self::assertNotNull($told->record);
+        self::assertSame('Wickerby Bell Foundry', $told->record->field(Field::Organisation)->value);
+        self::assertSame([true, null], [$told->record->field(Field::Street)->isRedacted, $told->record->field(Field::Street)->value]);
+        self::assertSame('GB', $told->record->field(Field::Country)->value);
+    }
+
+    public function test_names_come_in_their_turn_and_what_a_worker_dies_with_comes_round_again(): void
+    {
+        $names = array_map(fn (int $one): Name => $this->held("in-turn-{$one}.com"), [1, 2, 3]);
+        $take = app(TakeDue::class);
+        self::assertCount(2, $taken = $take->handle(2));
+        self::assertCount(1, $take->handle(10));
+        self::assertSame([], $take->handle(10));
+        app(TradeClock::class)->set(Instant::of('2026-10-06T09:16:00Z'));
+        self::assertEqualsCanonicalizing(array_map(fn (Name $name): int => $name->id, $names), $take->handle(10));
+        self::assertNotSame([], $taken);
+    }
+
+    public function test_a_host_that_was_asked_often_enough_is_left_alone_and_nothing_fails(): void
+    {
+        config(['outside.a_minute' => 1]);
+        $this->app->forgetInstance(Directory::class);
+        $names = [$this->held($this->registered()), $this->held($this->registered())];
+        app(LookOutside::class)->handle(app(TakeDue::class), app(Observe::class));
+        $rows = DB::table('observing')->whereIn('name_id', array_map(fn (Name $name): int => $name->id, $names))->orderBy('name_id')->get();
+        self::assertSame([0, 0], $rows->pluck('failures')->all());
+        self::assertSame(['weekly', 'weekly'], $rows->pluck('pace')->all());
+        self::assertSame(1, DB::table('observing')->where('name_id', $names[1]->id)->where('due_at', '<', '2026-10-06T09:15:00Z')->count(), 'its turn comes soon');
+        $this->actingAs($this->house->reader)->get('/outside')->assertSee('wants to be left alone');
+    }
+
+    public function test_a_directory_that_says_429_is_left_alone_for_as_long_as_it_says(): void
+    {
+        $patience = app(Patience::class);
+        $patience->ask('rdap.trial.example');
+        $patience->rest('rdap.trial.example', 90);
+        try {
+            $patience->ask('rdap.trial.example');
+            self::fail('It was asked.');
+        } catch (NotReached $e) {
+            self::assertSame(Why::TooOften, $e->why);
+            self::assertEqualsWithDelta(90, $e->wait, 5);
+        }
+    }
+
+    public function test_silence_is_no_drift_and_is_asked_again_later_each_time(): void
+    {
+        $name = $this->held($this->registered(otherwise: ['servers' => ['ns1.other-host.example']]));
+        $this->observe($name);
+        // Nobody listens there.
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        self::assertIsResource($socket);
+        $dead = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+        config(['outside.hosts' => array_map(fn (): string => $dead, config()->array('outside.hosts'))]);
+        $this->app->forgetInstance(Hosts::class);
+        $this->app->forgetInstance(Directory::class);
+        $due = [];
+        foreach ([1, 2, 3] as $failures) {
+            $this->observe($name);
+            $row = Row::of(DB::table('observing')->where('name_id', $name->id)->first());
+            self::assertSame($failures, $row->int('failures'));
+            $due[] = $row->instant('due_at')?->epoch;
+        }
+        self::assertGreaterThan($due[0], $due[1]);
+        self::assertSame(['servers_changed' => 'open'], $this->drifts($name), 'what was known stays');
+        $this->actingAs($this->house->reader)->get("/record/{$name->ascii}")->assertOk()->assertSee('did not answer')->assertSee('ns1.other-host.example');
+    }
+
+    public function test_a_directory_that_cannot_prove_who_it_is_is_not_believed(): void
+    {
+        config(['outside.authority' => null]);
+        $this->app->forgetInstance(Directory::class);
+        $told = app(Directory::class)->ask(DomainName::of($this->registered()))[0];
+        self::assertSame([Why::Certificate, null], [$told->why, $told->record]);
+    }
+
+    #[TestWith(['https://rdap.elsewhere.example/domain/a.com', Why::NotListed])]
+    #[TestWith(['http://rdap.harbour-registry.example/domain/a.com', Why::NotListed])]
+    #[TestWith(['file:///etc/passwd', Why::NotListed])]
+    #[TestWith(['https://user@rdap.harbour-registry.example/', Why::NotListed])]
+    #[TestWith(['gopher://rdap.harbour-registry.example/', Why::NotListed])]
+    public function test_only_listed_hosts_are_asked_and_only_over_tls(string $url, Why $why): void
+    {
+        try {
+            app(Fetch::class)->get($url, 'application/rdap+json');
+            self::fail('It was asked.');
+        } catch (NotReached $e) {
+            self::assertSame($why, $e->why);
+        }
+    }
+
+    /** RFC 6890: a listed host that resolves to one of these is not dialled. */
+    #[TestWith(['127.0.0.1'])]
+    #[TestWith(['10.1.2.3'])]
+    #[TestWith(['169.254.169.254'])]
+    #[TestWith(['192.168.0.1'])]
+    #[TestWith(['100.64.0.1'])]
+    #[TestWith(['192.0.2.7'])]
+    #[TestWith(['::1'])]
+    #[TestWith(['fe80::1'])]
+    #[TestWith(['fd00::1'])]
+    #[TestWith(['::ffff:10.0.0.1'])]
+    public function test_no_special_purpose_address_is_public(string $address): void
+    {
+        self::assertFalse(Hosts::isPublic($address));
+        self::assertNull((new Hosts([]))->nameServer($address));
+    }
+
+    public function test_public_addresses_are_and_a_listed_host_at_a_private_one_is_refused(): void
+    {
+        self::assertTrue(Hosts::isPublic('1.1.1.1'));
+        self::assertTrue(Hosts::isPublic('2606:4700::1'));
+        $this->expectExceptionMessage('no public address');
+        (new Hosts(['localhost' => null]))->dial('localhost', 443);
+    }
+
+    public function test_an_answer_longer_than_is_read_is_refused(): void
+    {
+        $fetch = new Fetch(app(Hosts::class), (string) config()->string('outside.authority'), 5, 5, 200);
+        $this->expectExceptionMessage('more than 200 bytes');
+        $fetch->get('https://rdap.harbour-registry.example/domain/'.$this->registered(), 'application/rdap+json');
+    }
+
+    /**
+     * @param-out DelegationSeen  $seen
+     *
+     * @return array<string, ServerSeen> by host
+     */
+    private function servers(string $name, ?DelegationSeen &$seen = null): array
+    {
+        app(Dns::class)->delegations([DomainName::of($name)], function (DelegationSeen $one) use (&$seen): void {
+            $seen = $one;
+        });
+        self::assertInstanceOf(DelegationSeen::class, $seen);
+
+        return array_combine(array_map(fn (ServerSeen $server): string => $server->host, $seen->servers), $seen->servers);
+    }
+
+    public function test_name_servers_are_asked_one_by_one(): void
+    {
+        $name = $this->registered(otherwise: ['servers' => ['ns1.first-host.example', 'ns.inside-host.example', 'ns.nowhere-host.example'], 'ds' => [['tag' => 60485, 'algorithm' => 5, 'type' => 1, 'digest' => str_repeat('AB', 20)]]]);
+        $servers = $this->servers($name, $seen);
+        self::assertSame([Answer::Authoritative, Answer::NotPublic, Answer::NoAddress], [$servers['ns1.first-host.example']->answer, $servers['ns.inside-host.example']->answer, $servers['ns.nowhere-host.example']->answer]);
+        self::assertSame([true, 172_800], [$seen->signed, $seen->ttl]);
+        self::assertSame([], $this->servers('nobody-'.self::$trials++.'.com', $none));
+        self::assertSame([], $none->parent);
+    }
+
+    #[TestWith(['silent', Answer::Silent])]
+    #[TestWith(['refuses', Answer::Refused])]
+    #[TestWith(['lame', Answer::Lame])]
+    #[TestWith(['fails', Answer::Fails])]
+    #[TestWith(['out of step', Answer::Authoritative])]
+    public function test_a_server_in_a_mood(string $mood, Answer $answer): void
+    {
+        $place = 110 + (int) array_search($mood, ['silent', 'refuses', 'lame', 'fails', 'out of step'], true);
+        $host = "ns{$place}.moody-host.example";
+        $this->world->add(['names' => [], 'zones' => [], 'hosts' => [['host' => $host, 'addresses' => ["203.0.113.{$place}"]]], 'moods' => [['address' => "203.0.113.{$place}", 'mood' => $mood]]]);
+        $servers = $this->servers($this->registered(otherwise: ['servers' => [$host, 'ns1.first-host.example']]), $seen);
+        self::assertSame($answer, $servers[$host]->answer);
+        self::assertSame($mood === 'out of step' ? ['out_of_step'] : [$mood === 'silent' ? 'server_silent' : 'server_lame'], array_map(fn ($finding): string => (string) $finding->tag->value, $seen->findings()));
+    }
+
+    public function test_hosts_inside_the_name_are_found_by_their_glue(): void
+    {
+        $name = $this->registered();
+        $this->world->add(['names' => [], 'zones' => [], 'moods' => [], 'hosts' => [['host' => "ns1.{$name}", 'addresses' => ['203.0.113.121']]]]);
+        $this->registered(otherwise: ['servers' => ["ns1.{$name}", 'ns1.first-host.example']], as: $name);
+        $servers = $this->servers($name);
+        self::assertSame(['203.0.113.121', Answer::Authoritative], [$servers["ns1.{$name}"]->address, $servers["ns1.{$name}"]->answer]);
+    }
+
+    public function test_settling_takes_a_clerk_and_a_reader_only_looks(): void
+    {
+        $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch]));
+        $this->observe($name);
+        $this->actingAs($this->house->reader)->get('/drift')->assertOk()->assertSee($ascii)->assertDontSee('Take what was seen');
+        $this->post('/drift', ['act' => 'take:ends_later'])->assertForbidden();
+        $this->actingAs($this->house->clerk)->post('/drift', ['act' => 'take:ends_later', 'names' => ['ends_later' => [$name->id]]])->assertRedirectContains('/deeds/take_observed');
+        $this->post('/drift', ['act' => 'take:nothing_such'])->assertNotFound();
+        $this->post('/drift', ['act' => 'steal'])->assertSessionHasErrors('act');
+    }
+}
