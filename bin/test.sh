@@ -76,8 +76,8 @@ run_tests() {
   local part='' all=no suites faults=no groups=(--exclude-group published) started=$SECONDS
   while [ $# -gt 0 ]; do case $1 in --all) all=yes ;; *) part=$1 ;; esac; shift; done
   case $part in
-    '') suites=Core,Wire,Feature,Reference,Browser; faults=light ;;
-    core) suites=Core,Wire ;;
+    '') suites=Core,Wire,Standin,Feature,Reference,Browser; faults=light ;;
+    core) suites=Core,Wire,Standin ;;
     feature) suites=Feature ;;
     browser) suites=Browser ;;
     reference) suites=Reference ;;

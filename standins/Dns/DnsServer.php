@@ -44,7 +44,10 @@ final class DnsServer
     {
         $addresses = [Addresses::ROOT, Addresses::EXAMPLE, ...array_merge(...array_map(fn (Registry $registry): array => $registry->servers, Registry::all())), ...array_keys($this->store->hostsByAddress())];
         foreach (array_unique($addresses) as $address) {
-            $this->listening[$address] ??= $this->open($address);
+            // Any other belongs to a world that nobody plays.
+            if (Addresses::here($address) !== $address) {
+                $this->listening[$address] ??= $this->open($address);
+            }
         }
     }
 

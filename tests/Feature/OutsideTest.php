@@ -136,7 +136,6 @@ final class OutsideTest extends TestCase
         $this->get("/names/{$ascii}")->assertSee('The outside says otherwise');
         $to = $this->post('/drift', ['act' => 'take:ends_later'])->headers->get('Location');
         $this->press((string) $to)->assertRedirect();
-        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
         $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
         self::assertSame('2030-11-02', $registration->ends_on?->date());
         self::assertSame('directory', $registration->sources['ends']['from']);
@@ -146,7 +145,6 @@ final class OutsideTest extends TestCase
         $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
         self::assertIsInt($docket);
         $this->press("/deeds/take_back?docket={$docket}")->assertRedirect();
-        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
         self::assertSame('2027-11-02', $registration->refresh()->ends_on?->date());
         self::assertSame(['ends_later' => 'open'], $this->drifts($name));
     }
@@ -157,7 +155,6 @@ final class OutsideTest extends TestCase
         $this->observe($name);
         self::assertEqualsCanonicalizing(['held_by_registry', 'servers_changed', 'lock_not_written', 'end_not_written', 'created_differs', 'status_seen'], array_keys($this->drifts($name)));
         $this->press("/deeds/take_observed?name={$name->ascii}&what=all")->assertRedirect();
-        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
         $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
         self::assertSame([Lock::On, ['ns1.other-host.example'], '2027-11-02', '2019-05-05'], [$registration->lock, $registration->servers, $registration->ends_on?->date(), $registration->created_on?->date()]);
         self::assertEqualsCanonicalizing(['serverHold', 'clientUpdateProhibited'], $registration->statuses);
@@ -171,7 +168,6 @@ final class OutsideTest extends TestCase
         $this->observe($name);
         $this->actingAs($this->house->steward)->get("/deeds/leave_drift?name={$ascii}&what=servers")->assertOk()->assertSee('Why it may stay so');
         $this->press("/deeds/leave_drift?name={$ascii}&what=servers&because=their+own+host,+agreed")->assertRedirect();
-        $this->artisan('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]);
         self::assertSame(['servers_changed' => 'left'], $this->drifts($name));
         $this->observe($name);
         self::assertSame(['servers_changed' => 'left'], $this->drifts($name));

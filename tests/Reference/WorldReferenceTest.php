@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use App\Outside\World;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
+
+/**
+ * The simulated world asked by programs of others: `dig` (BIND), dnspython, `whois` and curl. Our client against our
+ * stand-in alone would prove nothing.
+ */
+final class WorldReferenceTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $page = config('outside.world');
+        self::assertIsArray($page);
+        self::assertIsString($page['page'] ?? null);
+        self::assertIsString($page['key'] ?? null);
+        $text = str_repeat('long enough not to fit into five hundred octets, ', 16);
+        (new World($page['page'], $page['key']))->add([
+            'moods' => [], 'hosts' => [['host' => 'ns1.dig-host.example', 'addresses' => ['192.0.2.151']], ['host' => 'ns2.dig-host.example', 'addresses' => ['198.51.100.151']], ['host' => 'ns1.dig-trial.com', 'addresses' => ['203.0.113.151']]],
+            'zones' => [['zone' => 'dig-trial.com', 'records' => json_encode(['serial' => 2026100699, 'records' => [
+                ['name' => 'dig-trial.com', 'type' => 'A', 'data' => '192.0.2.80'], ['name' => 'www.dig-trial.com', 'type' => 'CNAME', 'data' => 'web.dig-trial.com'], ['name' => 'web.dig-trial.com', 'type' => 'A', 'data' => '192.0.2.81'],
+                ['name' => '*.wild.dig-trial.com', 'type' => 'A', 'data' => '192.0.2.82'], ['name' => 'long.dig-trial.com', 'type' => 'TXT', 'data' => $text], ['name' => 'dig-trial.com', 'type' => 'MX', 'data' => '10 mail.dig-host.example'],
+            ]])]],
+            'names' => array_map(fn (string $name): array => [
+                'name' => $name, 'registrar' => 'skerry', 'created' => 1_600_000_000, 'ends' => 1_900_000_000, 'updated' => 1_600_000_000, 'statuses' => ['clientTransferProhibited'],
+                'servers' => $name === 'dig-trial.com' ? ['ns1.dig-host.example', 'ns1.dig-trial.com'] : ['ns1.dig-host.example', 'ns2.dig-host.example'],
+                'ds' => [['tag' => 60485, 'algorithm' => 5, 'type' => 1, 'digest' => '2BB183AF5F22588179A53B0A98631FAD1A292118']], 'shown' => [], 'holder' => ['handle' => 'D-1', 'name' => 'The Secretary'], 'autoRenew' => true, 'due' => 4_000_000_000,
+            ], ['dig-trial.com', 'dig-trial.de', 'xn--glocken-trial-gfb.com']),
+        ]);
+    }
+
+    /** @param  list<string>  $command */
+    private static function run_(array $command): string
+    {
+        $process = new Process($command, null, ['LC_ALL' => 'C.UTF-8'], null, 30);
+        $process->run();
+
+        return $process->getOutput().$process->getErrorOutput();
+    }
+
+    private static function dig(string $address, string ...$asked): string
+    {
+        return self::run_(['dig', "@{$address}", '-p', (string) config()->integer('outside.dns.port'), '+tries=1', '+time=3', '+norecurse', ...array_values($asked)]);
+    }
+
+    /** @return iterable<string, array{string, list<string>, list<string>}> */
+    public static function questions(): iterable
+    {
+        yield 'the root refers downwards, with glue' => ['127.53.0.1', ['dig-trial.com', 'NS'], ['status: NOERROR', 'com.			172800	IN	NS	a.harbour-registry.example.', 'a.harbour-registry.example. 86400 IN	A	192.0.2.11']];
+        yield 'the registry refers to the name, with glue only inside it' => ['127.53.0.11', ['www.dig-trial.com', 'A'], ['AUTHORITY: 2', 'dig-trial.com.		172800	IN	NS	ns1.dig-host.example.', 'ns1.dig-trial.com.	86400	IN	A	203.0.113.151']];
+        yield 'the registry has the DS' => ['127.53.0.11', ['dig-trial.com', 'DS'], ['flags: qr aa', '60485 5 1 2BB183AF5F22588179A53B0A98631FAD1A292118']];
+        yield 'no such name' => ['127.53.0.11', ['nobody-has-this.com', 'NS'], ['status: NXDOMAIN', 'SOA']];
+        yield 'the name answers with authority' => ['127.53.0.151', ['dig-trial.com', 'SOA'], ['flags: qr aa', '2026100699']];
+        yield 'an alias is followed inside the zone' => ['127.53.0.151', ['www.dig-trial.com', 'A'], ['www.dig-trial.com.	3600	IN	CNAME	web.dig-trial.com.', '192.0.2.81']];
+        yield 'a wildcard' => ['127.53.0.151', ['any.wild.dig-trial.com', 'A'], ['any.wild.dig-trial.com.	3600	IN	A	192.0.2.82']];
+        yield 'nothing of that type' => ['127.53.0.151', ['web.dig-trial.com', 'TXT'], ['status: NOERROR', 'ANSWER: 0', 'SOA']];
+        yield 'nothing of that name' => ['127.53.0.151', ['none.dig-trial.com', 'A'], ['status: NXDOMAIN', 'SOA']];
+        yield 'not its zone' => ['127.53.0.151', ['other.org', 'A'], ['status: REFUSED']];
+        yield 'too long for UDP, asked again over TCP' => ['127.53.0.151', ['+noedns', 'long.dig-trial.com', 'TXT'], [';; Truncated, retrying in TCP mode.', 'long enough not to fit']];
+        yield 'with EDNS it fits' => ['127.53.0.151', ['+bufsize=4096', '+notcp', '+ignore', 'long.dig-trial.com', 'TXT'], ['EDNS: version: 0', 'ANSWER: 1']];
+        yield 'over TCP' => ['127.53.0.151', ['+tcp', 'dig-trial.com', 'MX'], ['10 mail.dig-host.example.']];
+        yield 'what is no question' => ['127.53.0.151', ['+opcode=notify', 'dig-trial.com', 'SOA'], ['status: NOTIMP']];
+    }
+
+    /**
+     * @param  list<string>  $asked
+     * @param  list<string>  $wanted
+     */
+    #[DataProvider('questions')]
+    public function test_dig_reads_the_answers(string $address, array $asked, array $wanted): void
+    {
+        $answer = (string) preg_replace('/[\t ]+/', ' ', self::dig($address, ...$asked));
+        foreach ($wanted as $line) {
+            self::assertStringContainsString((string) preg_replace('/[\t ]+/', ' ', $line), $answer);
+        }
+    }
+
+    public function test_a_library_in_another_language_walks_down_from_the_root(): void
+    {
+        $port = config()->integer('outside.dns.port');
+        $answer = self::run_(['/usr/bin/python3', '-c', <<<PY
+            import dns.message, dns.query
+            here = lambda a: a.replace('192.0.2.', '127.53.0.').replace('198.51.100.', '127.53.1.').replace('203.0.113.', '127.53.2.')
+            at, steps = '192.0.2.1', 0
+            while steps < 5:
+                steps += 1
+                r = dns.query.udp(dns.message.make_query('web.dig-trial.com', 'A', use_edns=0), here(at), port={$port}, timeout=3)
+                if r.answer:
+                    print('answer', r.answer[0][0].address, 'steps', steps)
+                    break
+                at = [rr[0].address for rr in r.additional if rr.rdtype == 1][0]
+            PY]);
+        self::assertSame("answer 192.0.2.81 steps 3\n", $answer);
+    }
+
+    public function test_a_whois_client_reads_the_old_kind(): void
+    {
+        $port = (string) preg_replace('/^.*:/', '', (string) json_encode(config()->array('outside.hosts')['text.lode.example'] ?? ''));
+        $answer = self::run_(['whois', '-h', '127.0.0.1', '-p', trim($port, '"'), 'dig-trial.de']);
+        self::assertStringContainsString("Domain: dig-trial.de\n", str_replace("\r", '', $answer));
+        self::assertStringContainsString('Nserver: ns2.dig-host.example', $answer);
+        self::assertStringContainsString('Status: free', self::run_(['whois', '-h', '127.0.0.1', '-p', trim($port, '"'), 'nobody-has-this.de']));
+    }
+
+    /** curl verifies the certificate of the world's own authority, and no other. */
+    public function test_the_directory_answers_over_tls_that_others_can_verify(): void
+    {
+        $at = config()->array('outside.hosts')['rdap.harbour-registry.example'] ?? '';
+        self::assertIsString($at);
+        $curl = fn (string ...$more): string => self::run_(['curl', '-s', '-i', '--connect-to', "rdap.harbour-registry.example:443:{$at}", ...array_values($more), 'https://rdap.harbour-registry.example/domain/dig-trial.com']);
+        $answer = $curl('--cacert', config()->string('outside.authority'));
+        self::assertStringContainsString('HTTP/1.1 200', $answer);
+        self::assertStringContainsString('Content-Type: application/rdap+json', $answer);
+        self::assertStringContainsString('"client transfer prohibited"', $answer);
+        self::assertSame('', $curl());
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Standin;
+
+use PHPUnit\Framework\TestCase;
+use React\Dns\Model\Record;
+use Standin\Dns\Zone;
+
+/** What a zone of the simulated world has at a name. */
+final class ZoneTest extends TestCase
+{
+    /** @return list<mixed> */
+    private static function at(Zone $zone, string $name): array
+    {
+        return array_map(fn (Record $record): mixed => $record->data, $zone->at($name));
+    }
+
+    /** RFC 4592 §2.2.1: what exists, and what lies between, is not covered; nor what lies below an existing name. */
+    public function test_wildcards_cover_what_does_not_exist(): void
+    {
+        $zone = Zone::of('a.com', ['ns1.b.example'], (string) json_encode(['records' => [
+            ['name' => '*.a.com', 'type' => 'TXT', 'data' => 'wild'], ['name' => 'host1.a.com', 'type' => 'A', 'data' => '192.0.2.1'], ['name' => '_telnet._tcp.host2.a.com', 'type' => 'TXT', 'data' => 'srv'],
+        ]]));
+        self::assertSame([['wild']], self::at($zone, 'host3.a.com'));
+        self::assertSame([['wild']], self::at($zone, 'foo.bar.a.com'));
+        self::assertSame(['192.0.2.1'], self::at($zone, 'host1.a.com'));
+        self::assertSame([], self::at($zone, 'sub.host1.a.com'));
+        self::assertSame([], self::at($zone, '_telnet._tcp.host1.a.com'));
+        self::assertSame([], self::at($zone, 'host2.a.com'), 'an empty name between exists');
+        self::assertTrue($zone->exists('host2.a.com'));
+        self::assertFalse($zone->exists('host3.a.com'));
+    }
+
+    public function test_what_a_zone_says_of_itself_may_be_other_than_what_its_registry_has(): void
+    {
+        $zone = Zone::of('a.com', ['ns1.b.example'], '{"servers": ["ns2.b.example"], "servedBy": ["ns1.b.example", "ns2.b.example"], "serial": 7}');
+        self::assertSame(['ns2.b.example'], array_map(fn (Record $record): mixed => $record->data, $zone->ns()));
+        self::assertSame(['ns1.b.example', 'ns2.b.example'], $zone->servedBy);
+        self::assertSame(7, $zone->serial);
+    }
+}
