@@ -18,7 +18,7 @@ final readonly class WeeksDrawing
 
     private const BOX = 17;
 
-    /** So many boxes a day; what is more is a number above them. */
+    /** So many boxes a day; what is more is a number beside the highest. */
     private const HIGHEST = 5;
 
     /**
@@ -56,7 +56,7 @@ final readonly class WeeksDrawing
         }
         foreach ($heights as $place => $count) {
             if ($count > self::HIGHEST) {
-                $more[] = ['x' => round(($place + 0.5) * $width, 1), 'y' => $base - self::HIGHEST * self::BOX - 4, 'text' => '+'.($count - self::HIGHEST)];
+                $more[] = ['x' => round(($place + 1) * $width + 1, 1), 'y' => $base - self::HIGHEST * self::BOX + 11, 'text' => '+'.($count - self::HIGHEST)];
             }
         }
         $weeks = $weekends = [];

@@ -280,4 +280,21 @@ final class JourneyTest extends TestCase
         self::assertSame($right, $window->text('.roll a.name'));
         self::assertSame(['isolate', 'ltr'], $window->driver->executeScript('const s = getComputedStyle(document.querySelector(".roll a.name")); return [s.unicodeBidi, s.direction]'));
     }
+
+    /** Drift is seen, explained, cured, and confirmed by the next look at the simulated world. */
+    public function test_drift_seen_explained_cured_and_confirmed(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/rounds');
+        self::assertStringContainsString('its name servers were changed by nobody here', $window->text('main'));
+        $window->go('/drift')->follow("a[href*='/record/sound-choirs.org']");
+        self::assertStringContainsString('Somebody renewed it', $window->text('main'));
+        $window->follow('.drift a.button')->press('Write the end of one name as seen outside')->waitForText('h1', 'Write the end');
+        $window->waitForText('main', 'done');
+        $window->go('/record/sound-choirs.org')->press('Ask again')->ready();
+        self::assertStringContainsString('Taken into the Roll', $window->text('main'));
+        self::assertStringNotContainsString('The Roll says otherwise', $window->text('main'));
+        $window->go('/names/sound-choirs.org');
+        self::assertStringContainsString('20 Feb 2030', $window->text('main'));
+    }
 }

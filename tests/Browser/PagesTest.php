@@ -30,6 +30,9 @@ final class PagesTest extends TestCase
             'hand over, nothing chosen' => '/hand-over', 'hand over, no receiver' => '/hand-over?name=wickerby-bells.com', 'hand over' => '/hand-over?name=wickerby-bells.com&receiver=2',
             'movements' => '/dockets', 'movements that ended' => '/dockets?state=ended', 'a docket prepared' => '/dockets/5', 'a docket under way' => '/dockets/4', 'a proof' => '/dockets/1/proof',
             'the rulebook' => '/rulebook', 'rules of a suffix' => '/rulebook/co.uk?created=2020-10-01&ends=2026-09-01', 'rules of an unknown suffix' => '/rulebook/works', 'words and shortcuts' => '/words', 'who signs in' => '/people', 'a person' => '/people/2/edit',
+            'drift' => '/drift', 'drift of one kind' => '/drift?kind=lock_not_written', 'drift that was left' => '/drift?kind=left', 'how the outside is looked at' => '/outside',
+            'public record' => '/record', 'records of a list' => '/record?names=sound-kelp.com+tern.works+bellfounders.net', 'a record that drifted' => '/record/bellfounders.net', 'a record of a name gone' => '/record/peal-records.co.uk', 'a record by text' => '/record/marrow-boatyard.de',
+            'a record nobody has read' => '/record/nobody-has-asked.com', 'taking what was seen' => '/deeds/take_observed?name=sound-choirs.org&what=ends', 'leaving drift' => '/deeds/leave_drift?name=kelp-recipes.co.uk&what=holder&because=being+put+right',
             'nothing there' => '/nothing-here',
         ];
         foreach ($pages as $which => $path) {

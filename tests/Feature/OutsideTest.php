@@ -436,7 +436,7 @@ final class OutsideTest extends TestCase
     {
         $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch]));
         $this->observe($name);
-        $this->actingAs($this->house->reader)->get('/drift')->assertOk()->assertSee($ascii)->assertDontSee('Take what was seen');
+        $this->actingAs($this->house->reader)->get('/drift')->assertOk()->assertSee($ascii)->assertDontSee('take:ends_later');
         $this->post('/drift', ['act' => 'take:ends_later'])->assertForbidden();
         $this->actingAs($this->house->clerk)->post('/drift', ['act' => 'take:ends_later', 'names' => ['ends_later' => [$name->id]]])->assertRedirectContains('/deeds/take_observed');
         $this->post('/drift', ['act' => 'take:nothing_such'])->assertNotFound();

@@ -12,7 +12,7 @@
             @foreach ($drawing->weeks as $week)<line class="w-week" x1="{{ $week['x'] }}" x2="{{ $week['x'] }}" y1="20" y2="{{ $drawing->base }}"/><text class="w-label" x="{{ $week['x'] + 3 }}" y="13">{{ $week['text'] }}</text>@endforeach
             <line class="w-ground" x1="0" x2="{{ App\View\WeeksDrawing::WIDTH }}" y1="{{ $drawing->base }}" y2="{{ $drawing->base }}"/>
             @foreach ($drawing->boxes as $box)<rect class="w-box w-{{ $box['section'] }}" x="{{ $box['x'] }}" y="{{ $box['y'] }}" width="{{ round($drawing->day - 10, 1) }}" height="14"><title>{{ $box['title'] }}</title></rect>@endforeach
-            @foreach ($drawing->more as $more)<text class="w-label" x="{{ $more['x'] }}" y="{{ $more['y'] }}" text-anchor="middle">{{ $more['text'] }}</text>@endforeach
+            @foreach ($drawing->more as $more)<text class="w-label" x="{{ $more['x'] }}" y="{{ $more['y'] }}">{{ $more['text'] }}</text>@endforeach
             <line class="w-today" x1="{{ $drawing->today }}" x2="{{ $drawing->today }}" y1="18" y2="{{ $drawing->base }}"/>
         </svg>
     </section>
