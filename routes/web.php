@@ -101,6 +101,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/', 'index')->name('index');
         Route::post('/', 'ask')->name('ask')->middleware('throttle:asks');
         Route::get('{name}', 'show')->name('show');
+        Route::post('{name}/watch', 'watch')->name('watch')->middleware('can:prepare');
+        Route::delete('{name}/watch', 'unwatch')->name('unwatch')->middleware('can:prepare');
         Route::get('{name}/{observation}', 'raw')->name('raw')->whereNumber('observation');
     });
     Route::get('outside', OutsideController::class)->name('outside')->middleware('can:look');

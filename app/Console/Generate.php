@@ -63,6 +63,8 @@ final class Generate extends Command
             DB::statement(self::SQL, [$from, $until, $clock->today()->iso()]);
             $ids = Row::all(DB::select('SELECT h.name_id AS id FROM holdings h LEFT JOIN standings s ON s.name_id = h.name_id WHERE upper_inf(h.span) AND s.name_id IS NULL ORDER BY h.name_id'));
             $standings->of(array_map(fn (Row $row): int => $row->int('id'), $ids));
+            // The simulated world has never heard of them: looked at, every one would be an alarm.
+            DB::statement("UPDATE observing o SET due_at = 'infinity' FROM registrations r WHERE r.name_id = o.name_id AND r.reference LIKE 'made-%' AND o.due_at = '-infinity'");
             $this->output->write("\r".number_format($until).' names');
         }
         $this->line('');

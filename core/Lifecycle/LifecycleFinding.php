@@ -34,6 +34,8 @@ enum LifecycleFinding: string implements FindingTag
     case LockOff = 'lock_off';
     /** Its account was listed whole, and it was not there. */
     case NotInList = 'not_in_list';
+    /** Registered elsewhere, or not at all, and in no account of ours. */
+    case Watched = 'watched';
     case DefaultRules = 'default_rules';
 
     public static function area(): string
@@ -55,6 +57,7 @@ enum LifecycleFinding: string implements FindingTag
             self::OnHold => ['status'],
             self::EndNotKnown, self::LockOff => [],
             self::NotInList => ['since'],
+            self::Watched => ['why'],
             self::MayNotMove => ['until', 'reason'],
             self::DefaultRules => ['suffix'],
         };
@@ -68,7 +71,7 @@ enum LifecycleFinding: string implements FindingTag
             self::MayNotMove => Cost::MovementFails,
             self::LatePlain => Cost::Money,
             self::RenewsByItself, self::RenewsAtUnknownPrice, self::ChargeUnconfirmed, self::AskClient,
-            self::PresumedRenewed, self::EndNotKnown, self::LockOff, self::DefaultRules => Cost::Attention,
+            self::PresumedRenewed, self::EndNotKnown, self::LockOff, self::Watched, self::DefaultRules => Cost::Attention,
         };
     }
 
@@ -89,7 +92,7 @@ enum LifecycleFinding: string implements FindingTag
             self::Redemption => Cure::RestoreFirst,
             self::AskClient, self::AskedTooLate => Cure::AskClient,
             self::Lapses => Cure::ChangeIntent,
-            self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released, self::NotInList => Cure::LookAtRecord,
+            self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released, self::NotInList, self::Watched => Cure::LookAtRecord,
             self::OnHold => Cure::LiftHold,
             self::MayNotMove => Cure::Wait,
             self::LockOff => Cure::SetLock,

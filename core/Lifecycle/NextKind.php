@@ -21,4 +21,6 @@ enum NextKind: string
     case Released = 'released';
     case Handover = 'handover';
     case NotKnown = 'not_known';
+    /** It is somebody else's, and only looked at. */
+    case Watched = 'watched';
 }

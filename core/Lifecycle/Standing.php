@@ -51,6 +51,16 @@ final readonly class Standing
         return new self($life, $kind, $at, $sum, $severity, Finding::dearestFirst($findings), self::until($life));
     }
 
+    /**
+     * Of a name that is only watched: its end is somebody else's to mind.
+     *
+     * @param  string  $why  why it is watched, in the house's words
+     */
+    public static function watched(Lifecycle $life, string $why): self
+    {
+        return new self($life, NextKind::Watched, $life->facts->ends, null, Severity::Calm, [Finding::of(LifecycleFinding::Watched, why: $why)], self::until($life));
+    }
+
     /** From when it may go to another registrar, where something holds it today; null: nothing does. */
     public function heldUntil(): ?Instant
     {
@@ -126,7 +136,7 @@ final readonly class Standing
             NextKind::Ends => $days <= self::GRAVE ? Severity::Grave : ($days <= self::SOON ? Severity::Soon : Severity::Calm),
             NextKind::AskClient, NextKind::Lapses => $days <= self::SOON ? Severity::Soon : Severity::Calm,
             NextKind::ChargeUnconfirmed, NextKind::Presumed, NextKind::NotKnown, NextKind::Released => Severity::Soon,
-            NextKind::Charge, NextKind::Handover => Severity::Calm,
+            NextKind::Charge, NextKind::Handover, NextKind::Watched => Severity::Calm,
         };
     }
 

@@ -86,6 +86,30 @@ final readonly class Record
         return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod) ? $this->ends->plusYears(-1) : $this->ends;
     }
 
+    /** @return list<string> which of its parts are others than in another record: `registrar`, `ends`, `created`, `statuses`, `servers`, `holder`, `signed` */
+    public function differsFrom(self $other): array
+    {
+        $parts = fn (self $one): array => [
+            'registrar' => [$one->registrar, $one->tag, $one->reseller], 'ends' => $one->ends?->iso(), 'created' => $one->created?->iso(),
+            'statuses' => self::sorted([...array_map(fn (Status $status): string => $status->value, $one->statuses), ...$one->words]),
+            'servers' => $one->servers === null ? null : self::sorted($one->servers), 'holder' => [array_map(fn (FieldSeen $field): array => [$field->value, $field->isRedacted], $one->holder), $one->validated], 'signed' => $one->signed,
+        ];
+        [$here, $there] = [$parts($this), $parts($other)];
+
+        return array_values(array_filter(array_keys($here), fn (string $part): bool => $here[$part] !== $there[$part]));
+    }
+
+    /**
+     * @param  list<string>  $list
+     * @return list<string>
+     */
+    private static function sorted(array $list): array
+    {
+        sort($list);
+
+        return $list;
+    }
+
     /** The same for the same record, whenever it was asked for and in whatever order it was written. */
     public function digest(): string
     {

@@ -27,6 +27,9 @@ enum BookFinding: string implements FindingTag
     /** What was seen outside is old, or one source against another. */
     case SeenUnsurely = 'seen_unsurely';
 
+    /** Registered elsewhere: there is nothing of ours to change. */
+    case OnlyWatched = 'only_watched';
+
     public static function area(): string
     {
         return 'books';
@@ -35,7 +38,7 @@ enum BookFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely => [],
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched => [],
             self::StaysInAccount => ['account', 'owner'],
             self::RegistrarRenews => ['registrar'],
         };
@@ -54,7 +57,7 @@ enum BookFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen => Cure::LeaveOut,
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched => Cure::LeaveOut,
             self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews => null,
         };

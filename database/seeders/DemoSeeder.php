@@ -13,6 +13,7 @@ use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandoverTermsChosen;
+use App\Actions\Names\WatchNames;
 use App\Actions\Outside\Observe;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
@@ -60,6 +61,7 @@ final class DemoSeeder extends Seeder
         private readonly EndLines $end,
         private readonly World $world,
         private readonly Observe $observe,
+        private readonly WatchNames $watch,
     ) {
     }
 
@@ -87,6 +89,11 @@ final class DemoSeeder extends Seeder
     private function observed(): void
     {
         $this->observe->of(array_values($this->names));
+        $steward = User::query()->where('role', Role::Steward)->firstOrFail();
+        foreach (Outside::watched() as [$ascii, $client, $why]) {
+            $name = DomainName::of($ascii);
+            $this->watch->watch($steward, Name::query()->create(['ascii' => $name->ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()]), $this->clients[$client], $why);
+        }
     }
 
     private function house(): void

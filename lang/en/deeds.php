@@ -57,6 +57,7 @@ return [
             'already_so' => 'it is so already',
             'changed_since' => 'changed again since',
             'never_done' => 'it was not done to them',
+            'only_watched' => 'only watched, in no account of ours',
             'nothing_seen' => 'nothing seen outside could be written',
         ],
         'movement' => [

@@ -24,6 +24,7 @@ return [
         'may_not_move' => 'May not go to another registrar before :until (:reason)',
         'lock_off' => 'The lock is off, and it is not moving',
         'not_in_list' => 'Its account was listed whole on :since, and it was not in the list: it may have gone elsewhere, or been deleted',
+        'watched' => 'Only watched, in no account of ours: :why',
         'default_rules' => 'The rulebook has no page for .:suffix, so cautious rules are used',
     ],
     'books' => [
@@ -31,6 +32,7 @@ return [
         'changed_since' => 'Somebody has changed it since',
         'never_done' => 'It was not done, so there is nothing to undo',
         'stays_in_account' => 'It stays in account :account, which is :owner’s',
+        'only_watched' => 'It is only watched: registered elsewhere, and in no account of ours',
         'nothing_seen' => 'Nothing that was seen outside could be written here',
         'seen_unsurely' => 'What was seen outside is old, or one source says so and another does not',
         'registrar_renews' => 'What :registrar does by itself is switched there, not here',

@@ -10,7 +10,7 @@ return [
     'pace' => ['hourly' => 'every hour', 'daily' => 'every day', 'weekly' => 'every week'],
     'pace_why' => ['hourly' => 'something is under way, or an alarm is open', 'daily' => 'a date is close, or it drifted lately', 'weekly' => 'quiet'],
     'differs' => ['short' => 'differs', 'alarm' => 'The outside says otherwise, and nobody here did it', 'differs' => 'The outside says otherwise'],
-    'field' => ['registered' => 'Registered at all', 'registrar' => 'Registrar', 'ends' => 'End', 'created' => 'Registered on', 'statuses' => 'Statuses', 'lock' => 'Lock', 'servers' => 'Name servers', 'holder' => 'Holder'],
+    'field' => ['registered' => 'Registered at all', 'registrar' => 'Registrar', 'ends' => 'End', 'created' => 'Registered on', 'statuses' => 'Statuses', 'lock' => 'Lock', 'servers' => 'Name servers', 'holder' => 'Holder', 'signed' => 'Signed'],
     'what' => ['all' => 'everything that differs', 'registered' => 'whether it is registered', 'registrar' => 'the registrar', 'ends' => 'the end', 'created' => 'the day of registration', 'statuses' => 'the statuses', 'lock' => 'the lock', 'servers' => 'the name servers', 'holder' => 'the holder'],
     'taken' => ['all' => 'what differs', 'ends' => 'the end', 'created' => 'the day of registration', 'statuses' => 'the statuses', 'lock' => 'the lock', 'servers' => 'the name servers'],
     'nothing_written' => 'nothing written',
@@ -91,6 +91,8 @@ return [
         'asked' => '{1} One name is asked about|[2,*] :count names are asked about',
         'unread' => 'Nobody has looked at it yet.',
         'wrong' => 'Not names: :names.',
+        'not_said' => 'not said', 'none' => 'none', 'yes' => 'yes', 'no' => 'no', 'another' => 'another', 'was_there' => 'it was there', 'was_not' => 'no such name', 'same' => 'the same in what is shown here',
+        'held_statuses' => ':statuses; lock: :lock',
         'too_many' => 'At most :limit names at once; the rest was left out.',
     ],
     'rounds' => [
@@ -102,6 +104,7 @@ return [
         'held_by_registry' => 'its registry has placed a hold on it',
         'servers_changed' => 'its name servers were changed by nobody here',
     ],
+    'watched' => ['begun' => ':name is on the Roll, and looked at.', 'held' => ':name is held here already, and looked at.', 'ended' => ':name is watched no more.'],
     'alarm' => [
         'subject_one' => ':name: something happened that nobody here did',
         'subject' => ':name and others: something happened that nobody here did',

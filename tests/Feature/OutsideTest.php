@@ -12,12 +12,15 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Field;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
 use App\Actions\Outside\TellAlarms;
+use App\Actions\Standings\MakeStandings;
 use App\Jobs\AskOutside;
 use App\Jobs\LookOutside;
 use App\Models\Drift;
+use App\Models\Holding;
 use App\Models\Name;
 use App\Models\Registration;
 use App\Outside\Directory\Directory;
@@ -441,5 +444,50 @@ final class OutsideTest extends TestCase
         $this->actingAs($this->house->clerk)->post('/drift', ['act' => 'take:ends_later', 'names' => ['ends_later' => [$name->id]]])->assertRedirectContains('/deeds/take_observed');
         $this->post('/drift', ['act' => 'take:nothing_such'])->assertNotFound();
         $this->post('/drift', ['act' => 'steal'])->assertSessionHasErrors('act');
+    }
+
+    public function test_a_watched_name_stands_on_the_roll_says_what_its_registry_says_and_is_held_when_it_arrives(): void
+    {
+        $ascii = $this->registered(otherwise: ['registrar' => 'farshore', 'ends' => Instant::of('2026-11-11')->epoch]);
+        $this->actingAs($this->house->clerk)->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => ''])->assertSessionHasErrors('why');
+        $this->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'wanted, should it lapse'])->assertRedirect("/record/{$ascii}");
+        $name = Name::query()->where('ascii', $ascii)->firstOrFail();
+        $this->get('/roll?finding=lifecycle.watched')->assertSee($ascii)->assertSee('Farshore Domains')->assertSee('watched; not ours')->assertSee('Ends 11 Nov');
+        $this->get("/record/{$ascii}")->assertSee('wanted, should it lapse');
+        $this->get("/names/{$ascii}")->assertRedirect("/record/{$ascii}");
+        self::assertSame([], $this->drifts($name), 'our books have nothing of their own to say of it');
+        $this->actingAs($this->house->steward)->get("/deeds/change_intent?name={$ascii}&intent=lapse")->assertOk()->assertSee('It is only watched');
+        $this->get("/hand-over?name={$ascii}&receiver={$this->house->theirs->id}")->assertOk()->assertSee('It is only watched');
+        $this->press("/deeds/change_words?name={$ascii}&give=wanted")->assertRedirect();
+        $this->get('/roll')->assertSee($ascii);
+        $this->registered(otherwise: ['registrar' => 'farshore', 'ends' => Instant::of('2027-11-11')->epoch], as: $ascii);
+        $this->observe($name);
+        $this->get('/roll?finding=lifecycle.watched')->assertSee('Ends 11 Nov 2027');
+        self::assertSame(1, DB::table('observing')->where('name_id', $name->id)->where('due_at', '<', 'infinity')->count());
+        $this->registered(otherwise: ['ends' => Instant::of('2027-11-11')->epoch], as: $ascii);
+        $registration = Registration::query()->create(['name_id' => $name->id, 'span' => Span::since(Instant::of('2026-10-06')), 'ends_on' => Instant::of('2027-11-11'), 'lock' => 'off']);
+        Holding::query()->create(['name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $this->house->ours->id, 'client_id' => $this->house->foundry->id, 'span' => Span::since(Instant::of('2026-10-06'))]);
+        app(MakeStandings::class)->of([$name->id]);
+        self::assertSame(0, DB::table('watchings')->count(), 'held, and watched no more');
+        $this->get("/names/{$ascii}")->assertOk();
+        $this->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'again'])->assertSessionHas('told');
+        self::assertSame(0, DB::table('watchings')->count());
+    }
+
+    public function test_watching_can_be_ended_and_a_reader_cannot_begin_it(): void
+    {
+        $ascii = $this->registered(otherwise: ['registrar' => 'farshore']);
+        $this->actingAs($this->house->reader)->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'x'])->assertForbidden();
+        $this->actingAs($this->house->clerk)->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'x'])->assertRedirect();
+        $this->delete("/record/{$ascii}/watch")->assertRedirect();
+        $this->get('/roll')->assertDontSee($ascii);
+        $this->get("/record/{$ascii}")->assertSee('not on the Roll');
+    }
+
+    public function test_the_database_keeps_held_and_watched_apart(): void
+    {
+        $name = $this->held($this->registered());
+        $this->expectExceptionMessage('is held');
+        DB::table('watchings')->insert(['name_id' => $name->id, 'client_id' => $this->house->foundry->id, 'why' => 'x', 'since' => '2026-10-06']);
     }
 }

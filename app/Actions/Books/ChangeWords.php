@@ -7,6 +7,7 @@ namespace App\Actions\Books;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedInBooks;
+use App\Actions\Deeds\ForWatched;
 use App\Actions\Deeds\Undoable;
 use App\Actions\Names\GiveWords;
 use App\Actions\Names\Labels;
@@ -15,7 +16,7 @@ use App\Models\Word;
 use App\Queries\Names\CaseFile;
 
 /** Gives words to names, and takes others away. */
-final class ChangeWords extends DeedInBooks implements Undoable
+final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
 {
     /** @var array<int, string> labels by id */
     private array $labels = [];

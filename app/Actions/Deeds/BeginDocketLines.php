@@ -99,8 +99,8 @@ final readonly class BeginDocketLines
     private function beginOne(DocketLine $line, ?CaseFile $file, Instant $now): string
     {
         $deed = $this->deeds->of($line->docket);
-        $readiness = $file === null ? null : $deed->judge($file, $line->docket->terms, $now);
-        if ($file === null || $readiness === null || ! $readiness->isClear() || $file->account->id !== $line->giving_account_id) {
+        $readiness = $file === null ? null : Deeds::judge($deed, $file, $line->docket->terms, $now);
+        if ($file === null || $readiness === null || ! $readiness->isClear() || $file->accountId() !== $line->giving_account_id) {
             $line->update(['state' => LineState::Stopped, 'findings' => $readiness === null ? [] : json_decode((string) json_encode($readiness->findings), true)]);
 
             return 'stopped';

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Deeds;
 
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\Readiness;
+use Acre\Core\Time\Instant;
+use Acre\Core\Title\BookFinding;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\ChangeWords;
 use App\Actions\Books\GiveToClient;
@@ -12,6 +17,7 @@ use App\Actions\Handover\HandOverNames;
 use App\Actions\Outside\LeaveDrift;
 use App\Actions\Outside\TakeObserved;
 use App\Models\Docket;
+use App\Queries\Names\CaseFile;
 use Illuminate\Contracts\Container\Container;
 use OutOfBoundsException;
 
@@ -36,6 +42,16 @@ final class Deeds
     public function named(string $key): Deed
     {
         return $this->find($key) ?? throw new OutOfBoundsException("There is no deed '{$key}'.");
+    }
+
+    /**
+     * The deed's own verdict, after what is the same for all of them.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    public static function judge(Deed $deed, CaseFile $file, array $terms, Instant $now): Readiness
+    {
+        return $file->watched !== null && ! $deed instanceof ForWatched ? Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], []) : $deed->judge($file, $terms, $now);
     }
 
     public function find(string $key): ?Deed

@@ -43,7 +43,7 @@ final readonly class PrepareDocket
             $now = $this->clock->now();
             $files = $this->files->of($nameIds, $now);
             $contract = $this->deeds->named($deed);
-            $judged = array_map(fn ($file): Readiness => $contract->judge($file, $terms, $now), $files);
+            $judged = array_map(fn ($file): Readiness => Deeds::judge($contract, $file, $terms, $now), $files);
             $clear = array_keys(array_filter($judged, fn (Readiness $readiness): bool => $readiness->isClear()));
             if ($clear === []) {
                 throw DeedError::nothingCanGo();
@@ -61,7 +61,7 @@ final readonly class PrepareDocket
                 $isClear = $judged[$id]->isClear();
                 $change = $contract->beforeAndAfter($file, $terms);
                 $rows[] = [
-                    'docket_id' => $docket->id, 'name_id' => $id, 'giving_account_id' => $file->account->id, 'position' => count($rows) + 1,
+                    'docket_id' => $docket->id, 'name_id' => $id, 'giving_account_id' => $file->accountId(), 'position' => count($rows) + 1,
                     'lot' => $isClear ? $lots->next($file->account->id, $file->lotSize) : 0,
                     'state' => ($isClear ? LineState::Prepared : LineState::Stopped)->value,
                     'findings' => json_encode($judged[$id]->findings, JSON_THROW_ON_ERROR),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Outside;
 
 use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Drift as CoreDrift;
+use Acre\Core\Record\Field;
 use Acre\Core\Record\Pace;
 use Acre\Core\Record\Seen;
 use Acre\Core\Record\Source;
@@ -84,11 +86,15 @@ final readonly class Observe
         $ids = array_keys($names);
         $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR UPDATE', ['{'.implode(',', $ids).'}']);
         $files = $this->files->of($ids, $now);
-        $held = $this->held->of($files);
+        $held = $this->held->of(array_filter($files, fn (CaseFile $file): bool => $file->watched === null));
         $changed = [];
         foreach ($names as $id => $name) {
             $this->keep($id, $told[$id], $seen[$name->ascii] ?? null, $now);
-            if (isset($files[$id]) && self::isAnswered($told[$id])) {
+            if (isset($files[$id]) && $files[$id]->watched !== null) {
+                if ($this->refresh($id, $told[$id])) {
+                    $changed[] = $id;
+                }
+            } elseif (isset($files[$id]) && self::isAnswered($told[$id])) {
                 $last = array_values(array_filter(array_map(fn (Told $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now) : null, $told[$id])));
                 if ($this->drifts->handle($id, CoreDrift::between($held[$id], $last, $now), $now)) {
                     $changed[] = $id;
@@ -97,6 +103,31 @@ final readonly class Observe
             $this->plan($id, $name, $told[$id], $files[$id] ?? null, $now);
         }
         $this->standings->of($changed);
+    }
+
+    /**
+     * Of a name that is only watched the Roll says what its registry says.
+     *
+     * @param  list<Told>  $told
+     * @return bool whether that is something else than before
+     */
+    private function refresh(int $id, array $told): bool
+    {
+        if (! self::isAnswered($told)) {
+            return false;
+        }
+        $record = $told[0]->record;
+        $columns = [
+            'registrar' => $record->registrar ?? $record->tag ?? '', 'registrant' => $record?->field(Field::Organisation)->value ?? $record?->field(Field::Name)->value ?? '',
+            'created_on' => $record?->created?->isoSecond(), 'ends_on' => $record?->ends?->isoSecond(), 'moved_on' => $record?->moved?->isoSecond(),
+            'statuses' => json_encode(array_map(fn (Status $status): string => $status->value, $record->statuses ?? []), JSON_THROW_ON_ERROR), 'servers' => json_encode($record->servers ?? [], JSON_THROW_ON_ERROR),
+        ];
+
+        return $this->database->update(
+            'UPDATE watchings SET (registrar, registrant, created_on, ends_on, moved_on, statuses, servers) = (:registrar, :registrant, :created_on::timestamptz, :ends_on::timestamptz, :moved_on::timestamptz, :statuses::jsonb, :servers::jsonb)
+             WHERE name_id = :id AND (registrar, registrant, created_on, ends_on, moved_on, statuses, servers) IS DISTINCT FROM (:registrar2, :registrant2, :created_on2::timestamptz, :ends_on2::timestamptz, :moved_on2::timestamptz, :statuses2::jsonb, :servers2::jsonb)',
+            ['id' => $id, ...$columns, ...array_combine(array_map(fn (string $column): string => "{$column}2", array_keys($columns)), $columns)],
+        ) > 0;
     }
 
     /** @param  list<Told>  $told */

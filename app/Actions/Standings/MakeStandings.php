@@ -30,7 +30,7 @@ final readonly class MakeStandings
     }
 
     /**
-     * At once, in the caller's transaction; a name that nobody holds loses its row.
+     * At once, in the caller's transaction; a name that nobody holds or watches loses its row.
      *
      * @param  list<int>  $nameIds
      */
@@ -46,7 +46,7 @@ final readonly class MakeStandings
             }
             $rows = $ages = [];
             foreach ($files as $id => $file) {
-                $standing = Standing::of($file->life($this->book, $now), $file->waiting);
+                $standing = $file->standing($this->book, $now);
                 $row = json_encode($this->row($file, $standing), JSON_THROW_ON_ERROR);
                 $digest = hash('xxh128', $row);
                 if ($digest !== ($before[$id] ?? null)) {

@@ -39,7 +39,7 @@ final readonly class DeedController
         $terms = $contract->terms($request->all());
         $now = $this->clock->now();
         $files = array_values($this->files->of($ids, $now));
-        $verdicts = $terms === null ? null : new Verdicts(array_map(fn (CaseFile $file): JudgedName => new JudgedName($file, $contract->judge($file, $terms, $now)), $files), $request->without());
+        $verdicts = $terms === null ? null : new Verdicts(array_map(fn (CaseFile $file): JudgedName => new JudgedName($file, Deeds::judge($contract, $file, $terms, $now)), $files), $request->without());
         $said = $terms === null ? [] : $contract->said($terms);
 
         return view('deeds.show', [

@@ -26,10 +26,13 @@ final readonly class NameController
     {
     }
 
-    public function show(Name $name, Request $request): View
+    public function show(Name $name, Request $request): View|RedirectResponse
     {
         $now = $this->clock->now();
         $file = $this->files->of([$name->id], $now)[$name->id] ?? abort(404);
+        if ($file->watched !== null) {
+            return to_route('record.show', $name->ascii);
+        }
         $life = $file->life($this->book, $now);
         $chain = $this->history->chain($name->id);
         $name->load(['registration.extras', 'words']);

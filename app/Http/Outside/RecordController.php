@@ -6,14 +6,18 @@ namespace App\Http\Outside;
 
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
+use App\Actions\Names\WatchNames;
 use App\Actions\Outside\Observe;
+use App\Http\SignedInRequest;
 use App\Jobs\AskOutside;
+use App\Models\Client;
 use App\Models\Drift;
 use App\Models\DriftState;
 use App\Models\Name;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Outside\LastSeen;
 use App\Support\TradeClock;
+use App\View\RecordPage;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
@@ -42,13 +46,16 @@ final readonly class RecordController
         }
         $file = $known === null ? null : $this->files->of([$known->id], $this->clock->now())[$known->id] ?? null;
 
+        $drifts = Drift::query()->where('name_id', $known->id ?? 0)->whereIn('state', [DriftState::Open, DriftState::Left])->orderBy('cost')->orderBy('id')->get();
+
         return view('outside.record', [
-            'domain' => $domain, 'file' => $file,
-            'seen' => $known === null ? [] : $this->seen->of($known->id, $domain->ascii),
+            'domain' => $domain,
+            'page' => new RecordPage($file, $known === null ? [] : $this->seen->of($known->id, $domain->ascii), $drifts, $this->words),
+            'drifts' => $drifts,
             'troubles' => $known === null ? [] : $this->seen->troubles($known->id),
-            'drifts' => $known === null ? collect() : Drift::query()->where('name_id', $known->id)->whereIn('state', [DriftState::Open, DriftState::Left])->orderBy('cost')->orderBy('id')->get(),
             'settled' => $known === null ? collect() : Drift::query()->where('name_id', $known->id)->whereIn('state', [DriftState::Taken, DriftState::Gone])->orderByDesc('settled_at')->limit(10)->get(),
-            'words' => $this->words, 'now' => $this->clock->now(),
+            'clients' => $file === null || $file->watched !== null ? Client::query()->orderByDesc('is_house')->orderBy('name')->pluck('name', 'id')->all() : [],
+            'words' => $this->words,
         ]);
     }
 
@@ -70,6 +77,23 @@ final readonly class RecordController
         }
 
         return to_route('record.index', ['names' => implode(' ', array_map(fn (DomainName $name): string => $name->unicode, $asked->names))])->with('told', trim($this->words->count('outside.record.asked', count($ids)).'. '.($asked->wrong === [] ? '' : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)]))));
+    }
+
+    public function watch(string $name, WatchRequest $request, WatchNames $watch): RedirectResponse
+    {
+        $domain = self::domain($name) ?? abort(404);
+        $known = Name::query()->firstOrCreate(['ascii' => $domain->ascii], ['unicode' => $domain->unicode, 'suffix' => $domain->suffix()]);
+        $done = $watch->watch($request->person(), $known, $request->client(), $request->word('why'));
+
+        return to_route('record.show', $domain->ascii)->with('told', $this->words->say($done ? 'outside.watched.begun' : 'outside.watched.held', ['name' => $domain->unicode]));
+    }
+
+    public function unwatch(string $name, SignedInRequest $request, WatchNames $watch): RedirectResponse
+    {
+        $known = Name::query()->where('ascii', self::domain($name)->ascii ?? '')->firstOrFail();
+        $watch->stop($request->person(), $known);
+
+        return to_route('record.show', $known->ascii)->with('told', $this->words->say('outside.watched.ended', ['name' => $known->unicode]));
     }
 
     /** As it came, and as text whatever it says that it is. */

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries\Deeds;
 
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Account;
+use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use Acre\Core\Title\BookFinding;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 
@@ -25,7 +29,7 @@ final readonly class JudgeNames
     public function handle(array $nameIds, ?Account $receiver, Instant $answerBy, Instant $now): array
     {
         $judged = array_map(
-            fn (CaseFile $file): JudgedName => new JudgedName($file, $file->handoverTo($receiver, $answerBy, $this->book, $now)->judge()),
+            fn (CaseFile $file): JudgedName => new JudgedName($file, $file->watched === null ? $file->handoverTo($receiver, $answerBy, $this->book, $now)->judge() : Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], [])),
             array_values($this->files->of($nameIds, $now)),
         );
         $order = array_flip(array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged))));

@@ -8,6 +8,7 @@ use Acre\Core\Contact\Disclosure;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Movement\Account;
 use Acre\Core\Movement\ExtraKind;
@@ -16,7 +17,7 @@ use Acre\Core\Movement\HandoverTerms;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 
-/** Everything that the core asks about one held name, gathered from the tables. */
+/** Everything that the core asks about one name that is held or watched, gathered from the tables. A watched one lies in no account: its account has the id 0. */
 final readonly class CaseFile
 {
     /**
@@ -24,6 +25,7 @@ final readonly class CaseFile
      * @param  list<int>  $words  ids of the labels that people gave it
      * @param  list<ExtraKind>  $extras  those that have not ended
      * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
+     * @param  Watched|null  $watched  null: it is held
      */
     public function __construct(
         public int $nameId,
@@ -45,12 +47,26 @@ final readonly class CaseFile
         public array $extras,
         public ?Waiting $waiting,
         public array $drifts,
+        public ?Watched $watched = null,
     ) {
     }
 
     public function life(Rulebook $book, Instant $now): Lifecycle
     {
         return Lifecycle::of($this->facts, $this->late, $book->for($this->facts->name->suffix(), $now), $now);
+    }
+
+    /** Null: it is watched, and lies in no account of our books. */
+    public function accountId(): ?int
+    {
+        return $this->watched === null ? $this->account->id : null;
+    }
+
+    public function standing(Rulebook $book, Instant $now): Standing
+    {
+        $life = $this->life($book, $now);
+
+        return $this->watched === null ? Standing::of($life, $this->waiting) : Standing::watched($life, $this->watched->why);
     }
 
     /** The handover of this name, to be judged; without a receiver only the name itself is. */

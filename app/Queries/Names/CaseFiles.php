@@ -6,18 +6,23 @@ namespace App\Queries\Names;
 
 use Acre\Core\Contact\Disclosure;
 use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
+use Acre\Core\Movement\Account;
+use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraKind;
+use Acre\Core\Movement\HandoverTerms;
+use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** The case files of held names, seven queries for however many. */
+/** The case files of names that are held or watched, eight queries for however many. */
 final readonly class CaseFiles
 {
     public function __construct(private Connection $database, private int $askLead)
@@ -25,7 +30,7 @@ final readonly class CaseFiles
     }
 
     /**
-     * Names that nobody holds are left out.
+     * Names that nobody holds or watches are left out.
      *
      * @param  list<int>  $nameIds
      * @param  Instant  $now  by trade time: which prices hold
@@ -59,6 +64,8 @@ final readonly class CaseFiles
             $place = $places[$row->int('account_id')];
             $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? []);
         }
+        $missing = array_values(array_diff($nameIds, array_keys($found)));
+        $found += $missing === [] ? [] : $this->watched('{'.implode(',', $missing).'}', $words);
         $ordered = [];
         foreach ($nameIds as $id) {
             if (isset($found[$id])) {
@@ -109,6 +116,28 @@ final readonly class CaseFiles
             $waiting,
             $drifts,
         );
+    }
+
+    /**
+     * @param  array<int, list<int>>  $words  by name
+     * @return array<int, CaseFile>
+     */
+    private function watched(string $in, array $words): array
+    {
+        $found = [];
+        $rows = $this->database->select('SELECT w.*, n.ascii, c.name AS client_name FROM watchings w JOIN names n ON n.id = w.name_id JOIN clients c ON c.id = w.client_id WHERE w.name_id = ANY (?::bigint[])', [$in]);
+        foreach (Row::all($rows) as $row) {
+            $id = $row->int('name_id');
+            $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
+            $found[$id] = new CaseFile(
+                $id, 0, new NameFacts(DomainName::of($row->text('ascii')), $row->instant('created_on'), $row->instant('ends_on'), $row->instant('moved_on'), array_values(array_filter($statuses))),
+                new LateTerms(askLead: $this->askLead), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Nobody), new Account(0, 0, $row->text('registrar'), '', null, null, null, false, null),
+                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), '', '', Disclosure::NotKnown, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
+                new Watched($row->text('why'), $row->instant('since') ?? Instant::second(0)),
+            );
+        }
+
+        return $found;
     }
 
     /**

@@ -102,6 +102,12 @@ final class Outside
         ];
     }
 
+    /** @return list<array{string, string, string}> names of others that are watched: name, client, why */
+    public static function watched(): array
+    {
+        return [['sound-kelp.com', 'kelp', 'wanted, should its holder let it go'], ['wickerby-bells.net', 'foundry', 'looks like the foundry’s own']];
+    }
+
     /** @return list<array<string, mixed>> names of others, which a client may ask about */
     private static function strangers(Instant $now): array
     {

@@ -1,18 +1,6 @@
-@php
-    $last = $seen['registry'][0] ?? $seen['text'][0] ?? null;
-    $own = $seen['registrar'][0] ?? null;
-    $dns = $seen['dns'][0] ?? null;
-    $record = $last?->record;
-    $full = fn (?Acre\Core\Time\Instant $at): string => $at === null ? 'not said' : App\Support\Dates::full($at);
-    $hosts = fn (?array $list): string => $list === null ? 'not said' : ($list === [] ? 'none' : implode("\n", $list));
-    $statuses = fn (?Acre\Core\Record\Record $one): string => $one === null ? '' : (implode(', ', [...array_map(fn ($s) => $s->value, $one->statuses), ...$one->words]) ?: 'not said');
-    $differs = $drifts->where('state', App\Models\DriftState::Open);
-    $left = $drifts->where('state', App\Models\DriftState::Left);
-    $about = fn (string $field): bool => $differs->contains(fn ($d) => $d->field->value === $field);
-    $operators = collect($record?->servers ?? $dns?->delegation?->parent ?? [])->map(fn ($h) => implode('.', array_slice(explode('.', $h), -2)))->unique()->values();
-@endphp
+@php([$file, $last, $own, $dns, $record] = [$page->file, $page->last, $page->own, $page->dns, $page->record])
 <x-layout :title="'Public record of '.$domain->unicode" area="Outside">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('record.index') }}">Public record</a>@if ($file !== null) / <a href="{{ route('names.show', $domain->ascii) }}">folio</a>@endif</nav>
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('record.index') }}">Public record</a>@if ($page->isHeld()) / <a href="{{ route('names.show', $domain->ascii) }}">folio</a>@endif</nav>
     <div class="head">
         <div class="folio-name"><h1 class="name">{{ $domain->unicode }}</h1>@if ($domain->unicode !== $domain->ascii)<span class="mono lesser">{{ $domain->ascii }}</span>@endif</div>
         <form method="post" action="{{ route('record.ask') }}" class="head-deeds">@csrf<input type="hidden" name="names" value="{{ $domain->ascii }}"><button class="{{ $last === null ? 'main' : '' }}">{{ $last === null ? 'Ask the directories' : 'Ask again' }}</button></form>
@@ -24,14 +12,14 @@
         @else At <strong><bdi>{{ $record->registrar ?? $record->tag ?? 'a registrar that is not named' }}</bdi></strong>@if ($record->tag !== null) (tag <span class="mono">{{ $record->tag }}</span>)@endif, which alone can act on it{{ $record->reseller === null ? '.' : ';' }} @if ($record->reseller !== null) ask <bdi>{{ $record->reseller }}</bdi>, who sells for it.@endif {{ $record->ends === null ? 'Its registry publishes no end.' : 'It ends on '.App\Support\Dates::full($record->ends).'.' }}
         @endif
         @if ($last !== null)<span class="lesser">Seen {{ App\Support\Dates::exact($last->last) }}, the same since {{ App\Support\Dates::exact($last->first) }}.</span>@endif
-        @if ($file === null) It is not on the Roll. @endif
+        @if ($file === null) It is not on the Roll. @elseif ($file->watched !== null) Watched for <a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a> since {{ App\Support\Dates::full($file->watched->since) }}: <bdi>{{ $file->watched->why }}</bdi>. @endif
     </p>
     @foreach ($troubles as $source => $reason)<p class="told" role="status">{{ ucfirst(__('outside.source.'.$source)) }} was not read: <bdi>{{ $reason }}</bdi></p>@endforeach
     @if ($drifts->isNotEmpty())
-        <section class="card drift {{ $differs->contains(fn ($d) => $d->alarming) ? 'is-alarm' : '' }}" aria-labelledby="otherwise">
-            <h2 id="otherwise">{{ $differs->isEmpty() ? 'Differs, and is left as it is' : 'The Roll says otherwise' }}</h2>
+        <section @class(['card', 'drift', 'is-alarm' => $page->isAlarming()]) aria-labelledby="otherwise">
+            <h2 id="otherwise">{{ $page->differing()->isEmpty() ? 'Differs, and is left as it is' : 'The Roll says otherwise' }}</h2>
             <dl class="facts facts-wide">
-                @foreach ($differs->merge($left) as $drift)
+                @foreach ($drifts->sortBy(fn ($drift) => $drift->state !== App\Models\DriftState::Open) as $drift)
                     <div><dt>{{ __('outside.field.'.$drift->field->value) }}</dt><dd><bdi>{{ $words->stored($drift->said) }}.</bdi><span class="lesser">@if ($drift->state === App\Models\DriftState::Left)Left: {{ $drift->because }} @else{{ __('outside.drift.cure.'.$drift->finding->value) }} @endif{{ ucfirst(__('outside.certainty.'.$drift->certainty->value)) }}; first seen {{ App\Support\Dates::exact($drift->first_seen) }}.</span></dd>
                         <dd>@can('prepare') @if ($drift->state === App\Models\DriftState::Open) @if ($drift->field->canBeTaken())<a class="button" href="{{ route('deeds.show', ['take_observed', 'name' => $domain->ascii, 'what' => $drift->field->value]) }}">Take it</a> @endif<a class="button" href="{{ route('deeds.show', ['leave_drift', 'name' => $domain->ascii, 'what' => $drift->field->value]) }}">Leave it</a>@endif @endcan @if ($drift->docket_id !== null)<a href="{{ route('dockets.show', $drift->docket_id) }}">docket {{ $drift->docket_id }}</a>@endif</dd></div>
                 @endforeach
@@ -41,29 +29,23 @@
     @if ($record !== null)
         <table class="sheet low">
             <caption class="hide">What each source says</caption>
-            <thead><tr><th scope="col">Field</th><th scope="col">{{ ucfirst(__('outside.source_short.'.$last->source->value)) }}</th><th scope="col">Registrar’s own</th>@if ($file !== null)<th scope="col">The Roll</th>@endif</tr></thead>
+            <thead><tr><th scope="col">Field</th><th scope="col">{{ ucfirst(__('outside.source_short.'.$last->source->value)) }}</th>@if ($own !== null)<th scope="col">Registrar’s own</th>@endif @if ($page->isHeld())<th scope="col">The Roll</th>@endif</tr></thead>
             <tbody>
-                @foreach ([
-                    ['registrar', $record->registrar ?? $record->tag ?? 'not said', $own?->record?->registrar, $file?->account->registrarName],
-                    ['ends', $full($record->ends), $own?->record === null ? null : $full($own->record->ends), $file === null ? null : ($file->facts->ends === null ? 'not written' : App\Support\Dates::full($file->facts->ends))],
-                    ['created', $full($record->created), $own?->record === null ? null : $full($own->record->created), $file === null ? null : ($file->facts->created === null ? 'not written' : App\Support\Dates::full($file->facts->created))],
-                    ['statuses', $statuses($record), $own === null ? null : $statuses($own->record), $file === null ? null : (implode(', ', array_map(fn ($s) => $s->value, $file->facts->statuses)) ?: 'none written').'; lock: '.__('words.lock.'.($file->facts->isLocked() ? 'on' : $file->facts->lock->value))],
-                    ['servers', $hosts($record->servers), $own?->record === null ? null : $hosts($own->record->servers), $file === null ? null : ($file->servers === [] ? 'not written' : implode("\n", $file->servers))],
-                ] as [$field, $there, $second, $here])
+                @foreach ($page->rows() as $row)
                     <tr>
-                        <th scope="row">{{ __('outside.field.'.$field) }}</th>
-                        <td data-label="Registry" @class(['mono hosts' => $field === 'servers'])><bdi @class(['mark' => $about($field)])>{{ $there }}</bdi></td>
-                        <td data-label="Registrar’s own" @class(['mono hosts' => $field === 'servers'])>@if ($own === null)<span class="lesser">not asked</span>@else<bdi>{{ $second ?? 'not said' }}</bdi>@endif</td>
-                        @if ($file !== null)<td data-label="The Roll" @class(['mono hosts' => $field === 'servers'])>{{ $here }}</td>@endif
+                        <th scope="row">{{ __('outside.field.'.$row['field']) }}</th>
+                        <td data-label="Registry" @class(['mono hosts' => $row['field'] === 'servers'])><bdi @class(['mark' => $row['differs']])>{{ $row['registry'] }}</bdi></td>
+                        @if ($own !== null)<td data-label="Registrar’s own" @class(['mono hosts' => $row['field'] === 'servers'])><bdi>{{ $row['own'] }}</bdi></td>@endif
+                        @if ($page->isHeld())<td data-label="The Roll" @class(['mono hosts' => $row['field'] === 'servers'])>{{ $row['roll'] }}</td>@endif
                     </tr>
                 @endforeach
-                @if ($record->moved !== null || $record->changed !== null)<tr><th scope="row">Moved, changed</th><td data-label="Registry">{{ $record->moved === null ? 'never moved, as far as it says' : 'moved '.App\Support\Dates::full($record->moved) }}{{ $record->changed === null ? '' : ', changed '.App\Support\Dates::exact($record->changed) }}</td><td data-label="Registrar’s own"></td>@if ($file !== null)<td data-label="The Roll">{{ $file->facts->moved === null ? '' : 'moved '.App\Support\Dates::full($file->facts->moved) }}</td>@endif</tr>@endif
+                @if ($record->moved !== null || $record->changed !== null)<tr><th scope="row">Moved, changed</th><td data-label="Registry">{{ $record->moved === null ? 'never moved, as far as it says' : 'moved '.App\Support\Dates::full($record->moved) }}{{ $record->changed === null ? '' : ', changed '.App\Support\Dates::exact($record->changed) }}</td>@if ($own !== null)<td data-label="Registrar’s own"></td>@endif @if ($page->isHeld())<td data-label="The Roll">{{ $file->facts->moved === null ? '' : 'moved '.App\Support\Dates::full($file->facts->moved) }}</td>@endif</tr>@endif
             </tbody>
         </table>
         <div class="cards">
             <section class="card" aria-labelledby="forbids">
                 <h2 id="forbids">What its statuses forbid</h2>
-                <dl class="facts">
+                <dl class="facts facts-status">
                     @forelse ($record->statuses as $status)
                         <div><dt class="mono">{{ $status->value }}</dt><dd>{{ __('outside.status.'.$status->value)[0] }}@if (__('outside.status.'.$status->value)[1] !== '')<span class="lesser">Who lifts it: {{ __('outside.status.'.$status->value)[1] }}</span>@endif</dd></div>
                     @empty
@@ -84,7 +66,7 @@
                 @else
                     <p class="lesser">Its name servers were not asked yet.</p>
                 @endif
-                @if ($operators->isNotEmpty())<p>To change a record, ask whoever runs <span class="mono">{{ $operators->join(', ', ' or ') }}</span>.</p>@endif
+                @if ($page->operators() !== [])<p>To change a record, ask whoever runs <span class="mono">{{ collect($page->operators())->join(', ', ' or ') }}</span>.</p>@endif
             </section>
             <section class="card" aria-labelledby="holder">
                 <h2 id="holder">Its holder, as published</h2>
@@ -103,16 +85,16 @@
             </section>
         </div>
     @endif
-    @if ($seen !== [])
+    @if ($page->seen !== [])
         <table class="sheet low">
             <caption>Where this comes from</caption>
             <thead><tr><th scope="col">Source</th><th scope="col">Asked</th><th scope="col">First seen so</th><th scope="col">Last seen so</th><th scope="col">Answer</th></tr></thead>
             <tbody>
-            @foreach ($seen as $list)
+            @foreach ($page->seen as $list)
                 @foreach ($list as $one)
                     <tr @class(['is-past' => ! $loop->first])>
                         <th scope="row">{{ __('outside.source_short.'.$one->source->value) }}{{ $loop->first ? '' : ', before' }}</th>
-                        <td data-label="Asked" class="mono said"><bdi>{{ $one->asked }}</bdi></td>
+                        <td data-label="Asked" class="said">@if ($loop->first)<bdi class="mono">{{ $one->asked }}</bdi>@else<bdi>{{ $page->before($one, $list[0]) }}</bdi>@endif</td>
                         <td data-label="First seen so">{{ App\Support\Dates::exact($one->first) }}</td>
                         <td data-label="Last seen so">{{ App\Support\Dates::exact($one->last) }}</td>
                         <td data-label="Answer">{{ $one->found ? '' : 'no such name; ' }}<a href="{{ route('record.raw', [$domain->ascii, $one->id]) }}">as it came</a></td>
@@ -122,8 +104,21 @@
             </tbody>
         </table>
     @endif
+    @if (! $page->isHeld() && Gate::allows('prepare'))
+        <section class="card apart" aria-labelledby="watch">
+            <h2 id="watch">{{ $file === null ? 'Watch it' : 'Why it is watched' }}</h2>
+            <p class="lesser">A name that is watched stands on the Roll and is looked at in its turn. It lies in no account of ours, so no deed can move or renew it; when it arrives in one, it is held.</p>
+            <form method="post" action="{{ route('record.watch', $domain->ascii) }}" class="fields">
+                @csrf
+                <div class="columns"><x-field name="client" type="choice" :label="__('For which :served')" :options="$clients" :value="$file?->clientId"/>
+                <x-field name="why" label="Why" :value="$file?->watched?->why" maxlength="300" required/></div>
+                <p><button>{{ $file === null ? 'Watch it' : 'Keep that' }}</button></p>
+            </form>
+            @if ($file !== null)<form method="post" action="{{ route('record.unwatch', $domain->ascii) }}">@csrf @method('delete')<p><button class="plain">Watch it no more</button></p></form>@endif
+        </section>
+    @endif
     @if ($settled->isNotEmpty())
-        <section class="card" aria-labelledby="settled"><h2 id="settled">Settled before</h2>
+        <section class="card apart" aria-labelledby="settled"><h2 id="settled">Settled before</h2>
             <dl class="facts facts-wide">@foreach ($settled as $drift)<div><dt>{{ App\Support\Dates::exact($drift->settled_at) }}</dt><dd><bdi>{{ $words->stored($drift->said) }}.</bdi><span class="lesser">{{ $drift->state === App\Models\DriftState::Taken ? 'Taken into the Roll' : 'Seen the same again' }}</span></dd><dd>@if ($drift->docket_id !== null)<a href="{{ route('dockets.show', $drift->docket_id) }}">docket {{ $drift->docket_id }}</a>@endif</dd></div>@endforeach</dl>
         </section>
     @endif

@@ -11,7 +11,7 @@
     @if ($asked->left > 0)<p class="told told-bad" role="alert">{{ __('outside.record.too_many', ['limit' => 50]) }}</p>@endif
     @if ($rows !== [])
         <table class="sheet">
-            <caption>What was last seen. <a href="{{ url()->full() }}">Look again</a></caption>
+            <caption>What was last seen</caption>
             <thead><tr><th scope="col">Name</th><th scope="col">Registrar</th><th scope="col">Ends</th><th scope="col">Statuses</th><th scope="col">Name servers</th><th scope="col">Last seen</th></tr></thead>
             <tbody>
             @foreach ($rows as $row)
@@ -35,5 +35,6 @@
             @endforeach
             </tbody>
         </table>
+        <p><a class="button" href="{{ url()->full() }}">Look whether more has come</a></p>
     @endif
 </x-layout>
