@@ -19,6 +19,7 @@ final readonly class Settings
         public int $rdapPort,
         public int $textPort,
         public int $dnsPort,
+        public int $eppPort,
     ) {
     }
 
@@ -26,7 +27,7 @@ final readonly class Settings
     {
         return new self(
             self::text('ACRE_ADDRESS', '127.0.0.1'), self::text('WORLD_FOLDER', 'var/world'), self::text('WORLD_KEY', ''),
-            self::port('WORLD_PAGE_PORT', 8430), self::port('WORLD_RDAP_PORT', 8431), self::port('WORLD_TEXT_PORT', 8432), self::port('WORLD_DNS_PORT', 8433),
+            self::port('WORLD_PAGE_PORT', 8430), self::port('WORLD_RDAP_PORT', 8431), self::port('WORLD_TEXT_PORT', 8432), self::port('WORLD_DNS_PORT', 8433), self::port('WORLD_EPP_PORT', 8434),
         );
     }
 

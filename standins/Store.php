@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Standin;
 
+use Acre\Wire\Json\JsonNode;
 use PDO;
 use PDOStatement;
+use Standin\Registry\Account;
 use Standin\Registry\Registered;
 
 /** What the world holds, in a file of its own. Nobody but the world reads it. */
@@ -25,6 +27,11 @@ final class Store
 CREATE TABLE IF NOT EXISTS told (key TEXT PRIMARY KEY, value TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS names (name TEXT PRIMARY KEY, body TEXT NOT NULL, due INTEGER, public TEXT, public_until INTEGER);
 CREATE INDEX IF NOT EXISTS names_due ON names (due);
+CREATE TABLE IF NOT EXISTS accounts (number TEXT PRIMARY KEY, login TEXT NOT NULL UNIQUE, body TEXT NOT NULL);
+CREATE TABLE IF NOT EXISTS contacts (id TEXT PRIMARY KEY, account TEXT NOT NULL, body TEXT NOT NULL);
+CREATE TABLE IF NOT EXISTS messages (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, at INTEGER NOT NULL, text TEXT NOT NULL, body TEXT NOT NULL);
+CREATE INDEX IF NOT EXISTS messages_account ON messages (account, id);
+CREATE TABLE IF NOT EXISTS transactions (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, client TEXT, verb TEXT NOT NULL, code INTEGER NOT NULL, at INTEGER NOT NULL);
 CREATE TABLE IF NOT EXISTS hosts (host TEXT PRIMARY KEY, addresses TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS moods (address TEXT PRIMARY KEY, mood TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS records (zone TEXT NOT NULL, records TEXT NOT NULL, PRIMARY KEY (zone));
@@ -41,7 +48,7 @@ SQL);
 
     public function empty(): void
     {
-        foreach (['told', 'names', 'hosts', 'moods', 'records'] as $table) {
+        foreach (['told', 'names', 'hosts', 'moods', 'records', 'accounts', 'contacts', 'messages', 'transactions'] as $table) {
             $this->file->exec("DELETE FROM {$table}");
         }
     }
@@ -136,6 +143,77 @@ SQL);
         $this->run('INSERT INTO moods VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET mood = excluded.mood', $address, $mood);
     }
 
+    public function putAccount(Account $account): void
+    {
+        $this->run('INSERT INTO accounts VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET login = excluded.login, body = excluded.body', $account->number, $account->login, $account->json());
+    }
+
+    /** By number, or by login. */
+    public function account(string $which): ?Account
+    {
+        $body = $this->text('SELECT body FROM accounts WHERE number = ? OR login = ? LIMIT 1', $which, $which);
+
+        return $body === null ? null : Account::of(JsonNode::read($body, 10_000));
+    }
+
+    public function putContact(string $id, string $account, string $body): void
+    {
+        $this->run('INSERT INTO contacts VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET body = excluded.body', $id, $account, $body);
+    }
+
+    /** @return array{string, string}|null account and body */
+    public function contact(string $id): ?array
+    {
+        return $this->all('SELECT account, body FROM contacts WHERE id = ?', $id)[0] ?? null;
+    }
+
+    public function removeContact(string $id): void
+    {
+        $this->run('DELETE FROM contacts WHERE id = ?', $id);
+    }
+
+    public function isHolder(string $id): bool
+    {
+        return $this->text("SELECT 1 FROM names WHERE json_extract(body, '$.holder.handle') = ? LIMIT 1", $id) !== null;
+    }
+
+    /** @return list<Registered> */
+    public function namesOfHolder(string $id): array
+    {
+        return array_map(fn (array $row): Registered => Registered::read($row[1]), $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.holder.handle') = ?", $id));
+    }
+
+    public function leave(string $account, int $at, string $text, string $body): void
+    {
+        $this->run('INSERT INTO messages (account, at, text, body) VALUES (?, ?, ?, ?)', $account, $at, $text, $body);
+    }
+
+    /** @return array{int, string, int, string, string}|null how many, id, at, text and body of the first */
+    public function firstMessage(string $account): ?array
+    {
+        $row = $this->run('SELECT id, at, text, body, (SELECT count(*) FROM messages WHERE account = m.account) AS waiting FROM messages m WHERE account = ? ORDER BY id LIMIT 1', $account)->fetch(PDO::FETCH_ASSOC);
+
+        return is_array($row) && is_int($row['waiting']) && is_int($row['at']) && is_string($row['text']) && is_string($row['body']) ? [$row['waiting'], is_int($row['id']) ? (string) $row['id'] : '', $row['at'], $row['text'], $row['body']] : null;
+    }
+
+    public function messages(string $account): int
+    {
+        return (int) ($this->text('SELECT count(*) FROM messages WHERE account = ?', $account) ?? '0');
+    }
+
+    public function removeMessage(string $account, string $id): bool
+    {
+        return $this->run('DELETE FROM messages WHERE account = ? AND id = ?', $account, $id)->rowCount() === 1;
+    }
+
+    /** @return int its number */
+    public function transaction(string $account, ?string $client, string $verb, int $code, int $at): int
+    {
+        $this->run('INSERT INTO transactions (account, client, verb, code, at) VALUES (?, ?, ?, ?, ?)', $account, $client, $verb, $code, $at);
+
+        return (int) $this->file->lastInsertId();
+    }
+
     /** What the hosts of a zone answer, as JSON, where it was said. */
     public function records(string $zone): ?string
     {
@@ -157,10 +235,10 @@ SQL);
     }
 
     /** @return list<array{string, string}> */
-    private function all(string $sql): array
+    private function all(string $sql, string|int ...$values): array
     {
         $rows = [];
-        foreach ($this->run($sql)->fetchAll(PDO::FETCH_NUM) as $row) {
+        foreach ($this->run($sql, ...$values)->fetchAll(PDO::FETCH_NUM) as $row) {
             if (is_array($row) && is_string($row[0] ?? null) && is_string($row[1] ?? null)) {
                 $rows[] = [$row[0], $row[1]];
             }

@@ -7,6 +7,9 @@ namespace Standin;
 use Acre\Wire\Json\JsonNode;
 use RuntimeException;
 use Standin\Dns\Mood;
+use Standin\Registry\Account;
+use Standin\Registry\Ended;
+use Standin\Registry\EndHabit;
 use Standin\Registry\Registered;
 use Standin\Registry\Registry;
 
@@ -37,8 +40,16 @@ final readonly class World
     {
         $registry = Registry::for($name->name) ?? throw new RuntimeException("No registry here has {$name->name}.");
         $name->updated = $this->now();
-        $name->due = $registry->habit->due($name);
+        $name->due = $this->due($name);
         $this->store->put($name, $registry->behind === 0 ? null : $this->now() + $registry->behind);
+    }
+
+    /** When something next happens to it by itself. */
+    private function due(Registered $name): ?int
+    {
+        $all = array_filter([Registry::for($name->name)?->habit->due($name), $name->handover?->by, $name->transfer?->by], is_int(...));
+
+        return $all === [] ? null : min($all);
     }
 
     /** Lets happen, in order, what time brought about since. */
@@ -46,10 +57,62 @@ final readonly class World
     {
         $now = $this->now();
         while (($name = $this->store->firstDue($now)) !== null) {
-            $habit = Registry::for($name->name)->habit ?? throw new RuntimeException("No registry here has {$name->name}.");
-            $gone = $name->name;
-            $name = $habit->pass($name, $name->due ?? $now);
-            $name === null ? $this->store->remove($gone) : $this->store->put($name);
+            $at = $name->due ?? $now;
+            if ($name->handover !== null && $name->handover->by <= $at) {
+                $this->endHandover($name, 'lapsed', $at);
+            } elseif ($name->transfer !== null && $name->transfer->by <= $at) {
+                $this->endTransfer($name, 'serverApproved', $at);
+            } else {
+                $gone = $name->name;
+                $name = (Registry::for($name->name)->habit ?? throw new RuntimeException("No registry here has {$name->name}."))->pass($name, $at);
+                if ($name === null) {
+                    $this->store->remove($gone);
+
+                    continue;
+                }
+            }
+            $name->due = $this->due($name);
+            $this->store->put($name);
+        }
+    }
+
+    /** @param  'accepted'|'refused'|'cancelled'|'lapsed'  $how */
+    public function endHandover(Registered $name, string $how, int $at): void
+    {
+        $pending = $name->handover;
+        if ($pending === null) {
+            return;
+        }
+        $from = $name->account ?? '';
+        $name->handover = null;
+        $name->updated = $at;
+        if ($how === 'accepted') {
+            $name->account = $pending->to;
+        }
+        foreach ([$from, $pending->to] as $account) {
+            $this->store->leave($account, $at, "The handover of {$name->name} was {$how}.", json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'at' => $at], JSON_THROW_ON_ERROR));
+        }
+    }
+
+    /** @param  'clientApproved'|'clientRejected'|'clientCancelled'|'serverApproved'|'serverCancelled'  $how  RFC 5731 §3.1.3 */
+    public function endTransfer(Registered $name, string $how, int $at): void
+    {
+        $pending = $name->transfer;
+        if ($pending === null) {
+            return;
+        }
+        $from = $name->account ?? $name->registrar;
+        $name->transfer = null;
+        $name->updated = $at;
+        $name->change(['pendingTransfer'], []);
+        $name->lastTransfer = new Ended($pending->to, $pending->asked, $at, $how);
+        if (str_ends_with($how, 'Approved')) {
+            $account = $this->store->account($pending->to);
+            [$name->registrar, $name->account, $name->moved, $name->code, $name->reseller] = [$account === null ? $pending->to : $account->registrar, $account?->number, $at, null, null];
+            $name->ends = $name->ends === null ? null : EndHabit::yearAfter($name->ends);
+        }
+        foreach ([$from, $pending->to] as $account) {
+            $this->store->leave($account, $at, "The transfer of {$name->name}: {$how}.", json_encode(['kind' => 'transfer', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'asked' => $pending->asked, 'at' => $at, 'ends' => $name->ends], JSON_THROW_ON_ERROR));
         }
     }
 
@@ -73,8 +136,14 @@ final readonly class World
             }
             foreach ($document->nodes('names') as $node) {
                 $name = Registered::of($node);
-                $name->due ??= Registry::for($name->name)?->habit->due($name);
+                $name->due ??= $this->due($name);
                 $this->store->put($name);
+                if ($name->holder->handle !== '') {
+                    $this->store->putContact($name->holder->handle, $name->account ?? '', json_encode($name->holder, JSON_THROW_ON_ERROR));
+                }
+            }
+            foreach ($document->has('accounts') ? $document->nodes('accounts') : [] as $account) {
+                $this->store->putAccount(Account::of($account));
             }
             foreach ($document->nodes('hosts') as $host) {
                 $this->store->putHost($host->text('host'), $host->texts('addresses'));

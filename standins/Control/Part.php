@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Standin\Control;
 
 use Standin\Registry\Registered;
+use Standin\World;
 
 /** What another party can be made to do with a name. */
 enum Part: string
@@ -19,6 +20,8 @@ enum Part: string
     case End = 'end';
     case Validated = 'validated';
     case NotValidated = 'not-validated';
+    case Accepts = 'accepts';
+    case Refuses = 'refuses';
 
     public function words(): string
     {
@@ -33,11 +36,14 @@ enum Part: string
             self::End => 'its end becomes another day',
             self::Validated => 'the registry validates its holder',
             self::NotValidated => 'the registry doubts its holder',
+            self::Accepts => 'the receiver accepts the handover',
+            self::Refuses => 'the receiver refuses the handover',
         };
     }
 
-    public function play(Registered $name, string $with, int $now): void
+    public function play(Registered $name, string $with, World $world): void
     {
+        $now = $world->now();
         match ($this) {
             self::Servers => $name->servers = array_values(array_filter(explode(' ', strtolower(strtr($with, ',', ' '))), fn (string $host): bool => $host !== '')),
             self::Moved => [$name->registrar, $name->moved, $name->reseller] = [$with === '' ? 'farshore' : $with, $now, null],
@@ -49,6 +55,8 @@ enum Part: string
             self::End => $name->ends = self::day($with) ?? $name->ends,
             self::Validated => $name->validated = true,
             self::NotValidated => $name->validated = false,
+            self::Accepts => $world->endHandover($name, 'accepted', $now),
+            self::Refuses => $world->endHandover($name, 'refused', $now),
         };
     }
 

@@ -42,6 +42,7 @@ final readonly class WorldPages
             '/load', '/more' => $this->loaded(JsonNode::read($request->body, self::LIMIT), $request->path === '/load'),
             '/mood' => $this->inMood($form['address'] ?? '', $form['mood'] ?? ''),
             '/name' => $this->played($form),
+            '/weather' => $this->weather($form['weather'] ?? '', (int) ($form['times'] ?? 1)),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };
     }
@@ -71,6 +72,13 @@ final readonly class WorldPages
         return $this->back();
     }
 
+    private function weather(string $weather, int $times): HttpResponse
+    {
+        Weather::from($weather)->set($this->world->store, max(0, min(1000, $times)));
+
+        return $this->back();
+    }
+
     /** @param  array<string, string>  $form */
     private function played(array $form): HttpResponse
     {
@@ -79,7 +87,7 @@ final readonly class WorldPages
         if ($name === null || $part === null) {
             return new HttpResponse(422, 'text/html; charset=utf-8', $this->page($name === null ? 'Nobody has registered “'.($form['name'] ?? '').'” in this world.' : 'There is no such part to play.')->body);
         }
-        $part->play($name, trim($form['with'] ?? ''), $this->world->now());
+        $part->play($name, trim($form['with'] ?? ''), $this->world);
         $this->world->change($name);
 
         return $this->back();
@@ -95,6 +103,7 @@ final readonly class WorldPages
         $esc = fn (string $text): string => htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
         $key = '<input type="hidden" name="key" value="'.$esc($this->settings->key).'">';
         $parts = implode('', array_map(fn (Part $part): string => '<option value="'.$part->value.'">'.$esc($part->words()).'</option>', Part::cases()));
+        $weathers = implode('', array_map(fn (Weather $one): string => "<option>{$esc($one->value)}</option>", Weather::cases()));
         $moods = '';
         foreach ($this->dns->addresses() as $address) {
             $now = $this->world->store->mood($address) ?? Mood::Fine->value;
@@ -112,6 +121,8 @@ final readonly class WorldPages
 <h2>Play another party</h2>
 <form method=post action=/name>{$key}<p><label>Name <input name=name required size=40></label></p><p><label>What happens <select name=part>{$parts}</select></label></p>
 <p><label>With, where it needs more <input name=with size=40></label> (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p><p><button>Let it happen</button></p></form>
+<h2>Weather at the gates</h2>
+<form method=post action=/weather>{$key}<p><label>What befalls the next answers <select name=weather>{$weathers}</select></label> <label>so many times <input name=times value=1 size=4></label> <button>Set</button></p></form>
 <h2>Name servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table></main></body></html>
 HTML, ['Content-Security-Policy' => "default-src 'none'; form-action 'self'; frame-ancestors 'none'", 'Referrer-Policy' => 'no-referrer']);
     }

@@ -62,7 +62,7 @@ enum EndHabit
     }
 
     /** The 29th of February has its anniversary on the 28th. */
-    private static function yearAfter(int $epoch): int
+    public static function yearAfter(int $epoch): int
     {
         [$year, $month, $day, $time] = array_map(intval(...), explode('-', gmdate('Y-n-j-', $epoch).($epoch % 86_400)));
 

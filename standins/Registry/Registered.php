@@ -21,6 +21,10 @@ final class Registered
      * @param  list<string>  $shown  the holder's fields that the registry is asked to show
      * @param  bool|null  $validated  whether the registry believes the holder's data; null: it doesn't check
      * @param  int|null  $due  when something happens to it by itself
+     * @param  string|null  $account  at its registrar, by number
+     * @param  string|null  $code  without which no other registrar may ask for it
+     * @param  Pending|null  $handover  to another account there
+     * @param  Pending|null  $transfer  to another registrar
      */
     public function __construct(
         public readonly string $name,
@@ -38,6 +42,11 @@ final class Registered
         public ?bool $validated,
         public bool $autoRenew,
         public ?int $due,
+        public ?string $account = null,
+        public ?string $code = null,
+        public ?Pending $handover = null,
+        public ?Pending $transfer = null,
+        public ?Ended $lastTransfer = null,
     ) {
     }
 
@@ -54,6 +63,7 @@ final class Registered
             $node->text('name'), $node->text('registrar'), $node->textOrNull('reseller'), $node->intOrNull('created') ?? 0, $node->intOrNull('ends'), $node->intOrNull('updated') ?? 0,
             $node->intOrNull('moved'), $node->texts('statuses'), $node->texts('servers'), $ds, Holder::of($node->nodeOrNull('holder') ?? $node), $node->texts('shown'),
             $node->boolOrNull('validated'), $node->boolOrNull('autoRenew') ?? false, $node->intOrNull('due'),
+            $node->textOrNull('account'), $node->textOrNull('code'), Pending::of($node->nodeOrNull('handover')), Pending::of($node->nodeOrNull('transfer')), Ended::of($node->nodeOrNull('lastTransfer')),
         );
     }
 

@@ -21,12 +21,14 @@ enum EppNamespace: string
     case SecDns = 'urn:ietf:params:xml:ns:secDNS-1.1';
     /** RFC 8748 §6 */
     case Fee = 'urn:ietf:params:xml:ns:epp:fee-1.0';
+    /** What a registrar knows beyond the registry; our own, docs/account-extension.md */
+    case Account = 'urn:acre-roll:params:xml:ns:account-1.0';
 
     public function prefix(): string
     {
         return match ($this) {
             self::Epp => 'epp', self::Domain => 'domain', self::Host => 'host', self::Contact => 'contact',
-            self::Grace => 'rgp', self::SecDns => 'secDNS', self::Fee => 'fee',
+            self::Grace => 'rgp', self::SecDns => 'secDNS', self::Fee => 'fee', self::Account => 'account',
         };
     }
 }

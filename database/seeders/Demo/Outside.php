@@ -41,6 +41,7 @@ final class Outside
                 self::host('ns1.farshore.example', '203.0.113.31'), self::host('ns2.farshore.example', '203.0.113.32'),
                 self::host('mail.sound-hosting.example', '192.0.2.90'), self::host('ns1.wickerby-bells.com', '198.51.100.40'), self::host('ns2.wickerby-bells.com', '203.0.113.40'),
             ],
+            'accounts' => self::accounts(),
             'moods' => [['address' => '192.0.2.24', 'mood' => 'silent']],
             'zones' => [
                 // The second server was never told of this name; and the list in the zone is an older one.
@@ -73,7 +74,7 @@ final class Outside
             'created' => Instant::of($one['created'])->epoch, 'ends' => $ends ?? ($suffix === 'de' ? null : Instant::of($one['created'])->plusYears(5)->epoch), 'updated' => Instant::of($one['moved'] ?? '2026-09-01')->epoch,
             'moved' => isset($one['moved']) ? Instant::of($one['moved'])->epoch : null, 'statuses' => $statuses, 'servers' => self::servers($one['client']), 'ds' => [],
             'holder' => self::holder($one['client'], $one['registrant'] ?? $client['name'], $one['mailbox'] ?? $client['mailbox']), 'shown' => ['organisation'],
-            'validated' => $isTagged ? true : null, 'autoRenew' => $one['intent'] === 'by_itself', 'due' => null,
+            'validated' => $isTagged ? true : null, 'autoRenew' => $one['intent'] === 'by_itself', 'due' => null, 'account' => (string) $one['account'],
         ];
 
         return [...$record, ...self::otherwise($record)[$name->ascii] ?? []];
@@ -130,6 +131,20 @@ final class Outside
             'handle' => 'WS-'.str_pad((string) ($place % 9000 + 1000), 4, '0'), 'name' => 'The Secretary', 'organisation' => $organisation, 'street' => ($place % 60 + 1).' Tenter Lane', 'town' => 'Wickerby Sound',
             'region' => 'North Sound', 'postcode' => 'WS1 '.($place % 9 + 1).'AB', 'country' => 'GB', 'voice' => '+44.16329600'.str_pad((string) ($place % 90 + 10), 2, '0'), 'mailbox' => $mailbox,
         ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function accounts(): array
+    {
+        return array_values(array_map(fn (array $account): array => [
+            'number' => $account[1], 'registrar' => $account[0] === 'pellbridge' ? 'anchorage' : $account[0], 'login' => (string) $account[2], 'mailbox' => (string) $account[3], 'password' => self::password($account[1]), 'balance' => 250_00,
+        ], House::accounts()));
+    }
+
+    /** With which the demo's house signs in at a gate; made up, and good for the simulated world alone. */
+    public static function password(string $account): string
+    {
+        return "gate-{$account}-".substr(hash('sha256', $account), 0, 8);
     }
 
     /** @return array{host: string, addresses: list<string>} */

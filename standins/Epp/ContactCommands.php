@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Epp;
+
+use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppWriter;
+use Acre\Wire\Json\JsonNode;
+use Acre\Wire\Xml\XmlNode;
+use Standin\Registry\Account;
+use Standin\Registry\Holder;
+use Standin\World;
+
+/** People and organisations (RFC 5733). */
+final readonly class ContactCommands
+{
+    public function __construct(private World $world, private Account $account)
+    {
+    }
+
+    public function carryOut(XmlNode $verb, XmlNode $object): EppAnswer
+    {
+        $contact = EppNamespace::Contact->value;
+        $store = $this->world->store;
+        if ($verb->name() === 'check') {
+            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'chkData', function (EppWriter $to) use ($object, $contact, $store): void {
+                foreach ($object->texts($contact, 'id') as $id) {
+                    $to->open('contact:cd', [], fn (EppWriter $to) => $to->text('contact:id', $id, ['avail' => $store->contact($id) === null ? '1' : '0']));
+                }
+            }));
+        }
+        $id = $object->textOf($contact, 'id');
+        if (strlen($id) < 3 || strlen($id) > 16) {
+            throw EppRefusal::because(EppCode::ValueSyntax, 'A handle has 3 to 16 characters.');
+        }
+        $known = $store->contact($id);
+        if ($verb->name() === 'create') {
+            if ($known !== null) {
+                throw EppRefusal::because(EppCode::Exists, "{$id} is there already.");
+            }
+            $store->putContact($id, $this->account->number, json_encode($this->holder($id, $object, null), JSON_THROW_ON_ERROR));
+
+            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'creData', fn (EppWriter $to) => $to->text('contact:id', $id)->text('contact:crDate', DomainAnswers::at($this->world->now()))));
+        }
+        [$account, $body] = $known ?? throw EppRefusal::because(EppCode::DoesNotExist, "There is no contact {$id}.");
+        if ($account !== $this->account->number) {
+            throw EppRefusal::because(EppCode::Authorization, 'It is another account’s.');
+        }
+        $holder = Holder::of(JsonNode::read($body, 20_000));
+
+        return match ($verb->name()) {
+            'info' => EppAnswer::done(fn (EppWriter $to) => $this->info($to, $holder)),
+            'update' => $this->update($id, $object, $holder),
+            'delete' => $this->delete($id),
+            default => throw EppRefusal::because(EppCode::UnimplementedCommand, "{$verb->name()} of a contact is not carried out here."),
+        };
+    }
+
+    private function info(EppWriter $to, Holder $holder): void
+    {
+        $to->object(EppNamespace::Contact, 'infData', function (EppWriter $to) use ($holder): void {
+            $to->text('contact:id', $holder->handle)->text('contact:roid', strtoupper(substr(hash('sha256', $holder->handle), 0, 12)).'-ROLL')->sign('contact:status', ['s' => $this->world->store->isHolder($holder->handle) ? 'linked' : 'ok']);
+            $to->open('contact:postalInfo', ['type' => 'loc'], function (EppWriter $to) use ($holder): void {
+                $to->text('contact:name', $holder->name === '' ? $holder->organisation : $holder->name);
+                if ($holder->organisation !== '') {
+                    $to->text('contact:org', $holder->organisation);
+                }
+                $to->open('contact:addr', [], fn (EppWriter $to) => $to->text('contact:street', $holder->street)->text('contact:city', $holder->town)->text('contact:sp', $holder->region)->text('contact:pc', $holder->postcode)->text('contact:cc', $holder->country));
+            });
+            if ($holder->voice !== '') {
+                $to->text('contact:voice', $holder->voice);
+            }
+            $to->text('contact:email', $holder->mailbox)->text('contact:clID', $this->account->number)->text('contact:crID', $this->account->number)->text('contact:crDate', DomainAnswers::at(0));
+        });
+    }
+
+    private function update(string $id, XmlNode $object, Holder $holder): EppAnswer
+    {
+        $change = $object->childOrNull(EppNamespace::Contact->value, 'chg') ?? throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
+        $changed = $this->holder($id, $change, $holder);
+        $this->world->store->putContact($id, $this->account->number, json_encode($changed, JSON_THROW_ON_ERROR));
+        foreach ($this->world->store->namesOfHolder($id) as $name) {
+            $name->holder = $changed;
+            $this->world->change($name);
+        }
+
+        return EppAnswer::done();
+    }
+
+    private function delete(string $id): EppAnswer
+    {
+        if ($this->world->store->isHolder($id)) {
+            throw EppRefusal::because(EppCode::AssociationProhibits, 'Names are held by it.');
+        }
+        $this->world->store->removeContact($id);
+
+        return EppAnswer::done();
+    }
+
+    private function holder(string $id, XmlNode $node, ?Holder $before): Holder
+    {
+        $contact = EppNamespace::Contact->value;
+        $postal = $node->childOrNull($contact, 'postalInfo');
+        $address = $postal?->childOrNull($contact, 'addr');
+        if ($before === null && ($postal === null || $address === null)) {
+            throw EppRefusal::because(EppCode::MissingParameter, 'The address is missing.');
+        }
+        $country = $address?->textOrNull($contact, 'cc') ?? $before->country ?? '';
+        if (preg_match('/^[A-Z]{2}$/D', $country) !== 1) {
+            throw EppRefusal::because(EppCode::ValueSyntax, 'A country is two letters.');
+        }
+        $voice = $node->textOrNull($contact, 'voice') ?? $before->voice ?? '';
+        if ($voice !== '' && preg_match('/^\+\d{1,3}\.\d{1,14}$/D', $voice) !== 1) {
+            throw EppRefusal::because(EppCode::ValueSyntax, 'A telephone number is written +CC.NNN.');
+        }
+
+        return new Holder(
+            $id, $postal?->textOrNull($contact, 'name') ?? $before->name ?? '', $postal?->textOrNull($contact, 'org') ?? ($postal === null ? $before->organisation ?? '' : ''),
+            $address === null ? $before->street ?? '' : implode(', ', $address->texts($contact, 'street')), $address?->textOrNull($contact, 'city') ?? $before->town ?? '', $address?->textOrNull($contact, 'sp') ?? $before->region ?? '',
+            $address?->textOrNull($contact, 'pc') ?? $before->postcode ?? '', $country, $voice, $node->textOrNull($contact, 'email') ?? $before->mailbox ?? throw EppRefusal::because(EppCode::MissingParameter, 'The mailbox is missing.'),
+        );
+    }
+}

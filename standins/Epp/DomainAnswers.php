@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Epp;
+
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppWriter;
+use Standin\Registry\Registered;
+
+/** What is written of a name (RFC 5731 §3.1.2 and §3.1.3, RFC 3915 §4.1.2, RFC 5910 §5.1.2). */
+final class DomainAnswers
+{
+    /** RFC 3915 shows these beside, RFC 5731 knows them not. */
+    private const GRACE = ['addPeriod', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod', 'redemptionPeriod', 'pendingRestore'];
+
+    /** @param  bool  $whole  to its own account; a stranger is told less */
+    public static function info(EppWriter $to, Registered $name, bool $whole): void
+    {
+        $to->object(EppNamespace::Domain, 'infData', function (EppWriter $to) use ($name, $whole): void {
+            $to->text('domain:name', $name->name)->text('domain:roid', strtoupper(substr(hash('sha256', $name->name), 0, 12)).'-ROLL');
+            $statuses = array_values(array_diff($name->statuses, self::GRACE));
+            foreach ($statuses === [] ? ['ok'] : $statuses as $status) {
+                $to->sign('domain:status', ['s' => $status]);
+            }
+            if ($whole && $name->holder->handle !== '') {
+                $to->text('domain:registrant', $name->holder->handle);
+            }
+            if ($name->servers !== []) {
+                $to->open('domain:ns', [], fn (EppWriter $to) => $to->texts('domain:hostObj', $name->servers));
+            }
+            $to->text('domain:clID', $name->account ?? $name->registrar)->text('domain:crDate', self::at($name->created))->text('domain:upDate', self::at($name->updated));
+            if ($name->ends !== null) {
+                $to->text('domain:exDate', self::at($name->ends));
+            }
+            if ($name->moved !== null) {
+                $to->text('domain:trDate', self::at($name->moved));
+            }
+            if ($whole && $name->code !== null) {
+                $to->open('domain:authInfo', [], fn (EppWriter $to) => $to->text('domain:pw', $name->code));
+            }
+        });
+    }
+
+    public static function infoExtension(EppWriter $to, Registered $name, bool $whole): void
+    {
+        $grace = array_values(array_intersect($name->statuses, self::GRACE));
+        if ($grace !== []) {
+            $to->object(EppNamespace::Grace, 'infData', function (EppWriter $to) use ($grace): void {
+                foreach ($grace as $status) {
+                    $to->sign('rgp:rgpStatus', ['s' => $status]);
+                }
+            });
+        }
+        if ($name->ds !== []) {
+            $to->object(EppNamespace::SecDns, 'infData', function (EppWriter $to) use ($name): void {
+                foreach ($name->ds as [$tag, $algorithm, $type, $digest]) {
+                    $to->open('secDNS:dsData', [], fn (EppWriter $to) => $to->text('secDNS:keyTag', (string) $tag)->text('secDNS:alg', (string) $algorithm)->text('secDNS:digestType', (string) $type)->text('secDNS:digest', $digest));
+                }
+            });
+        }
+        if ($whole) {
+            $to->object(EppNamespace::Account, 'infData', function (EppWriter $to) use ($name): void {
+                $to->text('account:number', $name->account ?? '')->text('account:autoRenew', $name->autoRenew ? '1' : '0');
+                if ($name->handover !== null) {
+                    $to->open('account:handover', [], fn (EppWriter $to) => $to->text('account:to', $name->handover->to)->text('account:asked', self::at($name->handover->asked))->text('account:by', self::at($name->handover->by)));
+                }
+            });
+        }
+    }
+
+    public static function transfer(EppWriter $to, string $name, string $state, string $asker, int $asked, string $actor, int $at, ?int $ends): void
+    {
+        $to->object(EppNamespace::Domain, 'trnData', function (EppWriter $to) use ($name, $state, $asker, $asked, $actor, $at, $ends): void {
+            $to->text('domain:name', $name)->text('domain:trStatus', $state)->text('domain:reID', $asker)->text('domain:reDate', self::at($asked))->text('domain:acID', $actor)->text('domain:acDate', self::at($at));
+            if ($ends !== null) {
+                $to->text('domain:exDate', self::at($ends));
+            }
+        });
+    }
+
+    public static function at(int $epoch): string
+    {
+        return gmdate('Y-m-d\TH:i:s.0\Z', $epoch);
+    }
+}

@@ -1,0 +1,466 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Epp;
+
+use Acre\Core\Name\DomainName;
+use Acre\Core\Name\NameError;
+use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppWriter;
+use Acre\Wire\Json\JsonNode;
+use Acre\Wire\Xml\XmlNode;
+use Standin\Registry\Account;
+use Standin\Registry\EndHabit;
+use Standin\Registry\Holder;
+use Standin\Registry\Pending;
+use Standin\Registry\Prices;
+use Standin\Registry\Registered;
+use Standin\Registry\Registry;
+use Standin\World;
+
+/** Names, as an account at the registrar may command them (RFC 5731), with what is said beside (RFC 3915, 5910, 8748, and our own). */
+final readonly class DomainCommands
+{
+    private const DAY = 86_400;
+
+    private const CLIENT_STATUSES = ['clientHold', 'clientTransferProhibited', 'clientUpdateProhibited', 'clientRenewProhibited', 'clientDeleteProhibited'];
+
+    private const PENDING = ['pendingCreate', 'pendingDelete', 'pendingRenew', 'pendingTransfer', 'pendingUpdate'];
+
+    /** Days that a receiver has, and that the losing side of a transfer has. */
+    private const ACCEPT_DAYS = 14;
+
+    private const TRANSFER_DAYS = 5;
+
+    private const YEARS_AHEAD = 10;
+
+    /** @param  list<XmlNode>  $extensions  of the command */
+    public function __construct(private World $world, private Account $account, private array $extensions)
+    {
+    }
+
+    public function carryOut(XmlNode $verb, XmlNode $object): EppAnswer
+    {
+        return match ($verb->name()) {
+            'check' => $this->check($object),
+            'info' => $this->info($object),
+            'create' => $this->create($object),
+            'renew' => $this->renew($object),
+            'transfer' => $this->transfer($verb->attribute('op') ?? '', $object),
+            'update' => $this->update($object),
+            'delete' => $this->delete($object),
+            default => throw EppRefusal::because(EppCode::UnknownCommand, "There is no {$verb->name()} of a name."),
+        };
+    }
+
+    private function check(XmlNode $object): EppAnswer
+    {
+        $names = $object->texts(EppNamespace::Domain->value, 'name');
+        if ($names === []) {
+            throw EppRefusal::because(EppCode::MissingParameter, 'Name one name at least.');
+        }
+        $fees = $this->extension(EppNamespace::Fee, 'check') === null ? null : fn (EppWriter $to) => $to->object(EppNamespace::Fee, 'chkData', function (EppWriter $to) use ($names): void {
+            $to->text('fee:currency', 'GBP');
+            foreach ($names as $name) {
+                $to->open('fee:cd', ['avail' => '1'], function (EppWriter $to) use ($name): void {
+                    $to->text('fee:objID', $name);
+                    foreach (['create', 'renew', 'transfer', 'restore'] as $what) {
+                        $to->open('fee:command', ['name' => $what], fn (EppWriter $to) => ($what === 'restore' ? $to : $to->text('fee:period', '1', ['unit' => 'y']))->text('fee:fee', self::money(Prices::of($what, strtolower($name)))));
+                    }
+                });
+            }
+        });
+
+        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'chkData', function (EppWriter $to) use ($names): void {
+            foreach ($names as $name) {
+                $to->open('domain:cd', [], function (EppWriter $to) use ($name): void {
+                    $why = $this->whyNot($name);
+                    $to->text('domain:name', $name, ['avail' => $why === null ? '1' : '0']);
+                    if ($why !== null) {
+                        $to->text('domain:reason', $why);
+                    }
+                });
+            }
+        }), $fees);
+    }
+
+    private function whyNot(string $name): ?string
+    {
+        try {
+            $domain = DomainName::of($name);
+        } catch (NameError) {
+            return 'Not a name';
+        }
+
+        return Registry::for($domain->ascii) === null ? 'Not sold here' : ($this->world->store->name($domain->ascii) === null ? null : 'In use');
+    }
+
+    private function info(XmlNode $object): EppAnswer
+    {
+        $name = $this->known($object);
+        $code = $object->childOrNull(EppNamespace::Domain->value, 'authInfo')?->textOrNull(EppNamespace::Domain->value, 'pw');
+        if ($code !== null && $code !== $name->code) {
+            throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another.');
+        }
+        $whole = $this->isOwn($name) || $code !== null;
+
+        return new EppAnswer(EppCode::Done, fn (EppWriter $to) => DomainAnswers::info($to, $name, $whole), $whole || $name->ds !== [] ? fn (EppWriter $to) => DomainAnswers::infoExtension($to, $name, $whole) : null);
+    }
+
+    private function create(XmlNode $object): EppAnswer
+    {
+        $domain = EppNamespace::Domain->value;
+        $asked = $object->textOf($domain, 'name');
+        if ($this->whyNot($asked) !== null) {
+            throw EppRefusal::because($this->whyNot($asked) === 'In use' ? EppCode::Exists : EppCode::ValueSyntax, "{$asked}: {$this->whyNot($asked)}");
+        }
+        $name = DomainName::of($asked)->ascii;
+        $years = $this->years($object, 1);
+        $contact = $object->textOrNull($domain, 'registrant') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The registrant is missing.');
+        $holder = $this->holder($contact);
+        $code = $object->childOrNull($domain, 'authInfo')?->textOrNull($domain, 'pw') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The code is missing.');
+        $this->charge(Prices::of('create', $name, $years));
+        $now = $this->world->now();
+        $ends = $now;
+        for ($year = 0; $year < $years; $year++) {
+            $ends = EndHabit::yearAfter($ends);
+        }
+        $goesOn = Registry::for($name)?->habit === EndHabit::GoesOn;
+        $registered = new Registered(
+            $name, $this->account->registrar, null, $now, $goesOn ? null : $ends, $now, null, ['addPeriod'], $this->servers($object->childOrNull($domain, 'ns')), $this->ds($this->extension(EppNamespace::SecDns, 'create')),
+            $holder, ['organisation'], Registry::for($name)?->validates === true ? false : null, true, null, $this->account->number, $code,
+        );
+        $this->world->change($registered);
+
+        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'creData', function (EppWriter $to) use ($registered): void {
+            $to->text('domain:name', $registered->name)->text('domain:crDate', DomainAnswers::at($registered->created));
+            if ($registered->ends !== null) {
+                $to->text('domain:exDate', DomainAnswers::at($registered->ends));
+            }
+        }));
+    }
+
+    private function renew(XmlNode $object): EppAnswer
+    {
+        $name = $this->own($object);
+        $this->forbid($name, ['clientRenewProhibited', 'serverRenewProhibited', ...self::PENDING]);
+        $years = $this->years($object, 1);
+        $ends = $name->ends ?? throw EppRefusal::because(EppCode::NotRenewable, 'It goes on by itself.');
+        // The date guards against renewing twice (RFC 5731 §3.2.3).
+        if ($object->textOf(EppNamespace::Domain->value, 'curExpDate') !== gmdate('Y-m-d', $ends)) {
+            throw EppRefusal::because(EppCode::ValueRange, 'It ends on another day: '.gmdate('Y-m-d', $ends).'.');
+        }
+        for ($year = 0; $year < $years; $year++) {
+            $ends = EndHabit::yearAfter($ends);
+        }
+        if ($ends > $this->world->now() + self::YEARS_AHEAD * 365.25 * self::DAY) {
+            throw EppRefusal::because(EppCode::ValueRange, 'It may not run more than ten years ahead.');
+        }
+        $this->charge(Prices::of('renew', $name->name, $years));
+        $name->ends = $ends;
+        $name->change(['autoRenewPeriod'], ['renewPeriod']);
+        $this->world->change($name);
+
+        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'renData', fn (EppWriter $to) => $to->text('domain:name', $name->name)->text('domain:exDate', DomainAnswers::at($ends))));
+    }
+
+    private function transfer(string $op, XmlNode $object): EppAnswer
+    {
+        $name = $this->known($object);
+        $pending = $name->transfer;
+        $now = $this->world->now();
+        if ($op === 'query') {
+            return $this->transferState($name);
+        }
+        if ($op === 'request') {
+            if ($this->isOwn($name)) {
+                throw EppRefusal::because(EppCode::NotTransferable, 'It is here already.');
+            }
+            if ($pending !== null) {
+                throw EppRefusal::because(EppCode::TransferPending, 'A transfer is pending.');
+            }
+            $this->forbid($name, ['clientTransferProhibited', 'serverTransferProhibited', ...self::PENDING]);
+            $code = $object->childOrNull(EppNamespace::Domain->value, 'authInfo')?->textOrNull(EppNamespace::Domain->value, 'pw');
+            if ($name->code === null || $code === null || ! hash_equals($name->code, $code)) {
+                throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another, or there is none.');
+            }
+            $this->charge(Prices::of('transfer', $name->name));
+            $by = $now + self::TRANSFER_DAYS * self::DAY;
+            $name->transfer = new Pending($this->account->number, $now, $by);
+            $name->change(['ok'], ['pendingTransfer']);
+            $this->world->store->leave($name->account ?? $name->registrar, $now, "A transfer of {$name->name} was asked for.", json_encode(['kind' => 'transfer', 'name' => $name->name, 'from' => $name->account ?? $name->registrar, 'to' => $this->account->number, 'state' => 'pending', 'asked' => $now, 'at' => $by, 'ends' => null], JSON_THROW_ON_ERROR));
+            $this->world->change($name);
+
+            return new EppAnswer(EppCode::Pending, $this->transferState($name)->data);
+        }
+        if ($pending === null) {
+            throw EppRefusal::because(EppCode::NoTransferPending, 'No transfer is pending.');
+        }
+        $how = match ($op) {
+            'approve' => 'clientApproved', 'reject' => 'clientRejected', 'cancel' => 'clientCancelled',
+            default => throw EppRefusal::because(EppCode::ValueSyntax, 'op is request, query, approve, reject or cancel.'),
+        };
+        if (($op === 'cancel') !== ($pending->to === $this->account->number) || ($op !== 'cancel' && ! $this->isOwn($name))) {
+            throw EppRefusal::because(EppCode::Authorization, 'That is the other side’s to say.');
+        }
+        $this->world->endTransfer($name, $how, $now);
+        $this->world->change($name);
+
+        return $this->transferState($name);
+    }
+
+    private function transferState(Registered $name): EppAnswer
+    {
+        $pending = $name->transfer;
+        $last = $name->lastTransfer;
+        $actor = $name->account ?? $name->registrar;
+        if ($pending !== null) {
+            return EppAnswer::done(fn (EppWriter $to) => DomainAnswers::transfer($to, $name->name, 'pending', $pending->to, $pending->asked, $actor, $pending->by, $name->ends === null ? null : EndHabit::yearAfter($name->ends)));
+        }
+        if ($last === null) {
+            throw EppRefusal::because(EppCode::NoTransferPending, 'No transfer is known.');
+        }
+
+        return EppAnswer::done(fn (EppWriter $to) => DomainAnswers::transfer($to, $name->name, $last->state, $last->to, $last->asked, $actor, $last->at, $name->ends));
+    }
+
+    private function update(XmlNode $object): EppAnswer
+    {
+        $domain = EppNamespace::Domain->value;
+        $name = $this->own($object);
+        if ($this->extension(EppNamespace::Grace, 'update') !== null) {
+            return $this->restore($name);
+        }
+        $own = $this->extension(EppNamespace::Account, 'update');
+        $handover = $own?->childOrNull(EppNamespace::Account->value, 'handover');
+        if ($handover !== null) {
+            return $this->handOver($name, $handover);
+        }
+        [$add, $remove, $change] = [$object->childOrNull($domain, 'add'), $object->childOrNull($domain, 'rem'), $object->childOrNull($domain, 'chg')];
+        [$new, $gone] = [$this->statuses($add), $this->statuses($remove)];
+        $isFreed = in_array('clientUpdateProhibited', $gone, true);
+        $this->forbid($name, [...($isFreed ? [] : ['clientUpdateProhibited']), 'serverUpdateProhibited', ...self::PENDING]);
+        if ($add === null && $remove === null && $change === null && $own === null && $this->extension(EppNamespace::SecDns, 'update') === null) {
+            throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
+        }
+        foreach ($new as $status) {
+            if ($name->has($status)) {
+                throw EppRefusal::because(EppCode::Policy, "It carries {$status} already.");
+            }
+        }
+        foreach ($gone as $status) {
+            if (! $name->has($status)) {
+                throw EppRefusal::because(EppCode::Policy, "It does not carry {$status}.");
+            }
+        }
+        $name->change([...$gone, 'ok'], $new);
+        $servers = array_values(array_unique([...array_diff($name->servers, $this->servers($remove?->childOrNull($domain, 'ns'))), ...$this->servers($add?->childOrNull($domain, 'ns'))]));
+        if (count($servers) > 13) {
+            throw EppRefusal::because(EppCode::Policy, 'Thirteen name servers at most.');
+        }
+        $name->servers = $servers;
+        if ($change?->textOrNull($domain, 'registrant') !== null) {
+            $name->holder = $this->holder($change->textOf($domain, 'registrant'));
+        }
+        $code = $change?->childOrNull($domain, 'authInfo');
+        $name->code = $code === null ? $name->code : $code->textOrNull($domain, 'pw');
+        $autoRenew = $own?->textOrNull(EppNamespace::Account->value, 'autoRenew');
+        $name->autoRenew = $autoRenew === null ? $name->autoRenew : in_array($autoRenew, ['1', 'true'], true);
+        $this->changeDs($name);
+        $this->world->change($name);
+
+        return EppAnswer::done();
+    }
+
+    /** RFC 3915 §4.2.5; the report that real registries want beside is not asked for here. */
+    private function restore(Registered $name): EppAnswer
+    {
+        if (! $name->has('redemptionPeriod')) {
+            throw EppRefusal::because(EppCode::StatusProhibits, 'It is not in redemption.');
+        }
+        $this->charge(Prices::of('restore', $name->name));
+        $name->change(['redemptionPeriod', 'pendingDelete'], []);
+        $this->world->change($name);
+
+        return EppAnswer::done(null, fn (EppWriter $to) => $to->object(EppNamespace::Grace, 'upData', fn (EppWriter $to) => $to->sign('rgp:rgpStatus', ['s' => 'renewPeriod'])));
+    }
+
+    private function handOver(Registered $name, XmlNode $handover): EppAnswer
+    {
+        $own = EppNamespace::Account->value;
+        $now = $this->world->now();
+        $op = $handover->attribute('op');
+        if ($op === 'cancel') {
+            if ($name->handover === null) {
+                throw EppRefusal::because(EppCode::StatusProhibits, 'No handover is pending.');
+            }
+            $this->world->endHandover($name, 'cancelled', $now);
+            $this->world->change($name);
+
+            return EppAnswer::done();
+        }
+        if ($op !== 'request') {
+            throw EppRefusal::because(EppCode::ValueSyntax, 'op is request or cancel.');
+        }
+        if ($name->handover !== null) {
+            throw EppRefusal::because(EppCode::StatusProhibits, "A handover to {$name->handover->to} is pending.");
+        }
+        $this->forbid($name, ['clientTransferProhibited', ...self::PENDING]);
+        $to = $this->world->store->account($handover->textOf($own, 'number'));
+        // Number and login together name an account, so that one mistyped character gives nothing away.
+        if ($to === null || $to->registrar !== $this->account->registrar || $to->login !== $handover->textOf($own, 'login')) {
+            throw EppRefusal::because(EppCode::Policy, 'There is no account with that number and that login.');
+        }
+        if ($to->number === $this->account->number) {
+            throw EppRefusal::because(EppCode::Policy, 'It lies in that account already.');
+        }
+        $name->handover = new Pending($to->number, $now, $now + self::ACCEPT_DAYS * self::DAY);
+        $this->world->store->leave($to->number, $now, "{$name->name} is offered to this account.", json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $this->account->number, 'to' => $to->number, 'state' => 'offered', 'at' => $name->handover->by], JSON_THROW_ON_ERROR));
+        $this->world->change($name);
+
+        return new EppAnswer(EppCode::Pending);
+    }
+
+    private function delete(XmlNode $object): EppAnswer
+    {
+        $name = $this->own($object);
+        $this->forbid($name, ['clientDeleteProhibited', 'serverDeleteProhibited', ...self::PENDING]);
+        if ($name->has('addPeriod')) {
+            $this->world->store->remove($name->name);
+
+            return EppAnswer::done();
+        }
+        $name->change(['ok', 'autoRenewPeriod'], ['pendingDelete', 'redemptionPeriod']);
+        $this->world->change($name);
+
+        return new EppAnswer(EppCode::Pending);
+    }
+
+    private function known(XmlNode $object): Registered
+    {
+        $asked = $object->textOf(EppNamespace::Domain->value, 'name');
+        try {
+            $name = DomainName::of($asked)->ascii;
+        } catch (NameError $e) {
+            throw EppRefusal::because(EppCode::ValueSyntax, $e->getMessage());
+        }
+
+        return $this->world->store->name($name) ?? throw EppRefusal::because(EppCode::DoesNotExist, "{$name} is not registered.");
+    }
+
+    private function own(XmlNode $object): Registered
+    {
+        $name = $this->known($object);
+
+        return $this->isOwn($name) ? $name : throw EppRefusal::because(EppCode::Authorization, "{$name->name} does not lie in this account.");
+    }
+
+    private function isOwn(Registered $name): bool
+    {
+        return $name->account === $this->account->number && $name->registrar === $this->account->registrar;
+    }
+
+    /** @param  list<string>  $statuses */
+    private function forbid(Registered $name, array $statuses): void
+    {
+        $held = array_values(array_intersect($statuses, $name->statuses));
+        if ($held !== []) {
+            throw EppRefusal::because(EppCode::StatusProhibits, "It carries {$held[0]}.");
+        }
+    }
+
+    private function charge(int $pence): void
+    {
+        if ($this->account->balance < $pence) {
+            throw EppRefusal::because(EppCode::Billing, 'The account holds too little: '.self::money($this->account->balance).' of '.self::money($pence).'.');
+        }
+        $this->account->balance -= $pence;
+        $this->world->store->putAccount($this->account);
+    }
+
+    private function years(XmlNode $object, int $otherwise): int
+    {
+        $period = $object->childOrNull(EppNamespace::Domain->value, 'period');
+        if ($period === null) {
+            return $otherwise;
+        }
+        $years = preg_match('/^\d{1,2}$/D', $period->text()) === 1 ? (int) $period->text() : 0;
+        if ($period->attribute('unit') !== 'y' || $years < 1 || $years > self::YEARS_AHEAD) {
+            throw EppRefusal::because(EppCode::ValueRange, 'One to ten years.');
+        }
+
+        return $years;
+    }
+
+    private function holder(string $contact): Holder
+    {
+        [, $body] = $this->world->store->contact($contact) ?? throw EppRefusal::because(EppCode::DoesNotExist, "There is no contact {$contact}.");
+
+        return Holder::of(JsonNode::read($body, 20_000));
+    }
+
+    /** @return list<string> */
+    private function servers(?XmlNode $ns): array
+    {
+        $servers = array_map(strtolower(...), $ns?->texts(EppNamespace::Domain->value, 'hostObj') ?? []);
+        foreach ($servers as $server) {
+            if ($this->world->store->addresses($server) === []) {
+                throw EppRefusal::because(EppCode::DoesNotExist, "There is no host {$server}.");
+            }
+        }
+
+        return $servers;
+    }
+
+    /** @return list<string> */
+    private function statuses(?XmlNode $part): array
+    {
+        $statuses = array_map(fn (XmlNode $status): string => $status->attribute('s') ?? '', $part?->children(EppNamespace::Domain->value, 'status') ?? []);
+        foreach ($statuses as $status) {
+            if (! in_array($status, self::CLIENT_STATUSES, true)) {
+                throw EppRefusal::because(str_starts_with($status, 'server') || str_starts_with($status, 'pending') || $status === 'ok' ? EppCode::Policy : EppCode::ValueSyntax, "{$status} is not a client’s to set.");
+            }
+        }
+
+        return $statuses;
+    }
+
+    /** @return list<array{int, int, int, string}> */
+    private function ds(?XmlNode $part): array
+    {
+        $dns = EppNamespace::SecDns->value;
+
+        return array_map(fn (XmlNode $ds): array => [(int) $ds->textOf($dns, 'keyTag'), (int) $ds->textOf($dns, 'alg'), (int) $ds->textOf($dns, 'digestType'), strtoupper($ds->textOf($dns, 'digest'))], $part?->children($dns, 'dsData') ?? []);
+    }
+
+    /** RFC 5910 §5.2.5: what goes first, then what comes. */
+    private function changeDs(Registered $name): void
+    {
+        $update = $this->extension(EppNamespace::SecDns, 'update');
+        $dns = EppNamespace::SecDns->value;
+        $remove = $update?->childOrNull($dns, 'rem');
+        if ($remove?->textOrNull($dns, 'all') !== null && in_array($remove->textOf($dns, 'all'), ['1', 'true'], true)) {
+            $name->ds = [];
+        }
+        $gone = $this->ds($remove);
+        $name->ds = [...array_values(array_filter($name->ds, fn (array $ds): bool => ! in_array($ds, $gone, true))), ...$this->ds($update?->childOrNull($dns, 'add'))];
+    }
+
+    private function extension(EppNamespace $namespace, string $name): ?XmlNode
+    {
+        foreach ($this->extensions as $extension) {
+            if ($extension->is($namespace->value, $name)) {
+                return $extension;
+            }
+        }
+
+        return null;
+    }
+
+    private static function money(int $pence): string
+    {
+        return sprintf('%d.%02d', intdiv($pence, 100), $pence % 100);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Epp;
+
+use Acre\Wire\Epp\EppError;
+use Acre\Wire\Epp\EppFraming;
+use React\EventLoop\Loop;
+use React\Socket\ConnectionInterface;
+use React\Socket\ServerInterface;
+use Standin\Control\Weather;
+use Standin\World;
+
+/** A registrar's gate: EPP over TLS (RFC 5734), in whatever weather. */
+final readonly class EppServer
+{
+    public function __construct(private World $world, private string $registrar)
+    {
+    }
+
+    public function listen(ServerInterface $server): void
+    {
+        $server->on('connection', $this->serve(...));
+    }
+
+    private function serve(ConnectionInterface $connection): void
+    {
+        $session = new EppSession($this->world, $this->registrar);
+        $framing = new EppFraming;
+        $connection->write(EppFraming::pack($session->greeting()));
+        $connection->on('close', $session->end(...));
+        $connection->on('data', function (string $bytes) use ($connection, $session, $framing): void {
+            try {
+                foreach ($framing->feed($bytes) as $document) {
+                    $this->answer($connection, $session, $document);
+                }
+            } catch (EppError) {
+                $connection->close();
+            }
+        });
+    }
+
+    private function answer(ConnectionInterface $connection, EppSession $session, string $document): void
+    {
+        $answer = EppFraming::pack($session->handle($document));
+        $send = fn (string $bytes) => $session->closes ? $connection->end($bytes) : $connection->write($bytes);
+        match (str_contains($document, '<hello') || str_contains($document, '<login>') ? Weather::Fair : Weather::now($this->world->store)) {
+            Weather::Fair => $send($answer),
+            Weather::ClosesAfter => $connection->close(),
+            Weather::Silent => null,
+            Weather::Twice => $send($answer.$answer),
+            Weather::Garbage => $send(EppFraming::pack("<epp>\xff not a document")),
+            Weather::Slow => Loop::addTimer(2.0, fn () => $send($answer)),
+        };
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Epp;
+
+use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppWriter;
+use Acre\Wire\Xml\XmlNode;
+use Standin\Registry\Account;
+use Standin\World;
+
+/** Hosts that names are answered by (RFC 5732). */
+final readonly class HostCommands
+{
+    public function __construct(private World $world, private Account $account)
+    {
+    }
+
+    public function carryOut(XmlNode $verb, XmlNode $object): EppAnswer
+    {
+        $host = EppNamespace::Host->value;
+        $store = $this->world->store;
+        if ($verb->name() === 'check') {
+            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'chkData', function (EppWriter $to) use ($object, $host, $store): void {
+                foreach ($object->texts($host, 'name') as $name) {
+                    $to->open('host:cd', [], fn (EppWriter $to) => $to->text('host:name', $name, ['avail' => $store->addresses(strtolower($name)) === [] ? '1' : '0']));
+                }
+            }));
+        }
+        $name = strtolower($object->textOf($host, 'name'));
+        $addresses = $store->addresses($name);
+        if ($verb->name() === 'create') {
+            if ($addresses !== []) {
+                throw EppRefusal::because(EppCode::Exists, "{$name} is there already.");
+            }
+            $given = $this->addresses($object);
+            if ($given === []) {
+                throw EppRefusal::because(EppCode::MissingParameter, 'An address is missing.');
+            }
+            $store->putHost($name, $given);
+
+            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'creData', fn (EppWriter $to) => $to->text('host:name', $name)->text('host:crDate', DomainAnswers::at($this->world->now()))));
+        }
+        if ($addresses === []) {
+            throw EppRefusal::because(EppCode::DoesNotExist, "There is no host {$name}.");
+        }
+
+        return match ($verb->name()) {
+            'info' => EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'infData', function (EppWriter $to) use ($name, $addresses): void {
+                $to->text('host:name', $name)->text('host:roid', strtoupper(substr(hash('sha256', $name), 0, 12)).'-ROLL')->sign('host:status', ['s' => 'ok']);
+                foreach ($addresses as $address) {
+                    $to->text('host:addr', $address, ['ip' => str_contains($address, ':') ? 'v6' : 'v4']);
+                }
+                $to->text('host:clID', $this->account->number)->text('host:crID', $this->account->number)->text('host:crDate', DomainAnswers::at(0));
+            })),
+            'update' => $this->update($object, $name, $addresses),
+            default => throw EppRefusal::because(EppCode::UnimplementedCommand, "{$verb->name()} of a host is not carried out here."),
+        };
+    }
+
+    /** @param  list<string>  $addresses */
+    private function update(XmlNode $object, string $name, array $addresses): EppAnswer
+    {
+        $host = EppNamespace::Host->value;
+        $left = array_values(array_unique([...array_diff($addresses, $this->addresses($object->childOrNull($host, 'rem'))), ...$this->addresses($object->childOrNull($host, 'add'))]));
+        if ($left === []) {
+            throw EppRefusal::because(EppCode::Policy, 'It would have no address.');
+        }
+        $this->world->store->putHost($name, $left);
+
+        return EppAnswer::done();
+    }
+
+    /** @return list<string> */
+    private function addresses(?XmlNode $node): array
+    {
+        $addresses = $node?->texts(EppNamespace::Host->value, 'addr') ?? [];
+        foreach ($addresses as $address) {
+            if (filter_var($address, FILTER_VALIDATE_IP) === false) {
+                throw EppRefusal::because(EppCode::ValueSyntax, "{$address} is no address.");
+            }
+        }
+
+        return $addresses;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Registry;
+
+use Acre\Wire\Json\JsonNode;
+
+/** Something that was asked for and waits for an answer. */
+final readonly class Pending
+{
+    /**
+     * @param  string  $to  an account's number, or a registrar
+     * @param  int  $by  when time answers
+     */
+    public function __construct(public string $to, public int $asked, public int $by)
+    {
+    }
+
+    public static function of(?JsonNode $node): ?self
+    {
+        return $node === null ? null : new self($node->text('to'), $node->intOrNull('asked') ?? 0, $node->intOrNull('by') ?? 0);
+    }
+}
