@@ -18,7 +18,7 @@ $port = fn (string $name, int $otherwise): int => (int) env($name, $otherwise);
 
 $patience = [
     // Seconds, and bytes of an answer.
-    'connect' => 5, 'answer' => 15, 'bytes' => 1_000_000,
+    'connect' => 5, 'answer' => 15, 'bytes' => 1_000_000, 'gate_seconds' => (float) env('ACRE_GATE_SECONDS', 15),
     // Questions a minute that one host is asked, unless it says less.
     'a_minute' => (int) env('ACRE_DIRECTORY_A_MINUTE', 60),
 ];
@@ -35,6 +35,7 @@ if (env('ACRE_WORLD', 'off') === 'on') {
         'hosts' => [
             'bootstrap.example' => $rdap, 'rdap.harbour-registry.example' => $rdap, 'rdap.wharf-names.example' => $rdap,
             'rdap.skerry.example' => $rdap, 'rdap.oriel-names.example' => $rdap, 'rdap.anchorage.example' => $rdap,
+            'epp.skerry.example' => '127.0.0.1:'.$port('WORLD_EPP_PORT', 8434),
             'text.lode.example' => '127.0.0.1:'.$port('WORLD_TEXT_PORT', 8432),
         ],
         'bootstrap' => 'https://bootstrap.example/dns.json',
@@ -49,7 +50,7 @@ if (env('ACRE_WORLD', 'off') === 'on') {
 return $patience + [
     'world' => null,
     'authority' => null,
-    'hosts' => $hosts((string) env('ACRE_DIRECTORY_HOSTS', '')),
+    'hosts' => $hosts(env('ACRE_DIRECTORY_HOSTS', '').','.env('ACRE_GATE_HOSTS', '')),
     'bootstrap' => env('ACRE_DIRECTORY_BOOTSTRAP'),
     'text' => array_map(strval(...), $hosts((string) env('ACRE_TEXT_SERVERS', ''))),
     'dns' => [

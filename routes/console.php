@@ -7,6 +7,7 @@ use App\Actions\Outside\TellAlarms;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\LookOutside;
+use App\Jobs\WorkGate;
 use App\Jobs\WorkImport;
 use App\Support\HouseSettings;
 use Illuminate\Support\Facades\DB;
@@ -28,4 +29,6 @@ Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw
 
 // Work whose job was lost with its worker: the docket and the list are the truth, not the queue's row.
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');
+Schedule::call(fn () => WorkGate::sweep())->everyTenSeconds()->name('orders');
+Schedule::call(fn () => WorkGate::listen())->everyMinute()->name('gates');
 Schedule::call(fn () => WorkImport::sweep())->everyTenSeconds()->name('lists');

@@ -23,15 +23,16 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $access `ours` or `theirs`
  * @property Instant|null $proven_at since when its identifiers are known to belong together
  * @property string|null $remarks
+ * @property int|null $gate_secret_id the password for its registrar's gate
  * @property int $version
  * @property-read Registrar $registrar
  * @property-read Client|null $owner
  */
 final class Account extends Model
 {
-    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'remarks'];
+    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'remarks', 'gate_secret_id'];
 
-    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'remarks' => null, 'version' => 1];
+    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'remarks' => null, 'gate_secret_id' => null, 'version' => 1];
 
     protected $casts = ['proven_at' => AsInstant::class];
 

@@ -8,6 +8,7 @@ use Acre\Core\Time\Instant;
 use App\Models\Casts\AsInstant;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * What a deed does to one name, and how far it is.
@@ -27,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, string>|null $after
  * @property array<string, mixed>|null $was what the name was before a deed in our own books, for undoing it
  * @property-read Name $name
+ * @property-read Order|null $order
  * @property-read Docket $docket
  * @property-read Account|null $givingAccount
  */
@@ -56,5 +58,15 @@ final class DocketLine extends Model
     public function givingAccount(): BelongsTo
     {
         return $this->belongsTo(Account::class, 'giving_account_id');
+    }
+
+    /**
+     * What its registrar was told for it; none: a person acts.
+     *
+     * @return HasOne<Order, $this>
+     */
+    public function order(): HasOne
+    {
+        return $this->hasOne(Order::class)->latestOfMany();
     }
 }

@@ -16,7 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property int $id
  * @property string $name
- * @property string $link
+ * @property string $link `slip`, `wire` or `bridge`
+ * @property string|null $gate `host:port` that takes commands by wire
  * @property ReceiverBy $receiver_by
  * @property Confirms $confirms
  * @property bool $names_giver
@@ -39,7 +40,7 @@ final class Registrar extends Model
     protected $guarded = ['id', 'version'];
 
     protected $attributes = [
-        'link' => 'slip', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => false, 'lock_first' => false,
+        'link' => 'slip', 'gate' => null, 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => false, 'lock_first' => false,
         'unlock_account_first' => false, 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 0,
         'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'behind' => '[]', 'remarks' => null, 'version' => 1,
     ];

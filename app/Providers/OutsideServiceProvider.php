@@ -12,8 +12,10 @@ use App\Outside\Dns\Exchange;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\Patience;
+use App\Outside\Registrar\Gates;
 use App\Outside\World;
 use App\Queries\Outside\ReadPlan;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\ServiceProvider;
 
@@ -44,6 +46,7 @@ final class OutsideServiceProvider extends ServiceProvider
 
             return new AskedServers(new Exchange(config()->integer('outside.dns.port'), config()->float('outside.dns.seconds'), config()->integer('outside.dns.tries')), $app->make(Hosts::class), $roots, config()->integer('outside.dns.at_once'));
         });
+        $this->app->singleton(Gates::class, fn (Application $app): Gates => new Gates($app->make(Hosts::class), $app->make(Repository::class), $this->textOrNull('outside.authority'), config()->float('outside.gate_seconds')));
         $this->app->bind(World::class, function (): World {
             $world = config('outside.world');
 

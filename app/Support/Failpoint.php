@@ -27,6 +27,9 @@ enum Failpoint: string
     case LinesBegun = 'lines_begun';
     case DocketClosing = 'docket_closing';
     case DocketProven = 'docket_proven';
+    case OrderMarked = 'order_marked';
+    case OrderAnswered = 'order_answered';
+    case MessageKept = 'message_kept';
 
     public function reach(): void
     {

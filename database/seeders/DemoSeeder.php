@@ -26,6 +26,7 @@ use App\Models\Price;
 use App\Models\Registrar;
 use App\Models\Registration;
 use App\Models\Role;
+use App\Models\Secret;
 use App\Models\User;
 use App\Outside\World;
 use App\Support\TradeClock;
@@ -83,6 +84,17 @@ final class DemoSeeder extends Seeder
         $this->standings->staleByRulebook(all: true);
         $this->standings->due();
         $this->observed();
+        $this->gates();
+    }
+
+    /** From the demo's day on Skerry takes commands from the two accounts that are the house's to act in; what began before goes on by its slip. */
+    private function gates(): void
+    {
+        Registrar::query()->where('name', 'Skerry Registrations')->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
+        foreach (['40718', '52044'] as $number) {
+            $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => "the gate of Skerry Registrations, account {$number}", 'value' => Outside::password($number)]);
+            $this->accounts[$number]->update(['gate_secret_id' => $secret->id]);
+        }
     }
 
     /** The demo opens on a Roll that was looked at already. */

@@ -24,6 +24,7 @@ return [
     'drift_gone' => 'Seen outside as it is written here again',
     'take_observed' => 'What was seen outside was written here',
     'leave_drift' => 'What differs outside was left as it is',
+    'gate_said' => 'Its registrar said something by wire',
     'watched' => 'Put on the Roll to be watched',
     'watched_no_more' => 'Watched no more',
     'take_back' => 'What a docket did was undone',

@@ -104,6 +104,7 @@ return [
         'held_by_registry' => 'its registry has placed a hold on it',
         'servers_changed' => 'its name servers were changed by nobody here',
     ],
+    'order' => ['waiting' => 'to be told by wire', 'sent' => 'told by wire; no answer yet, so it is asked what became of it', 'pending' => 'taken by the registrar; the receiver must accept', 'done' => 'done', 'refused' => 'refused', 'called_off' => 'called off'],
     'watched' => ['begun' => ':name is on the Roll, and looked at.', 'held' => ':name is held here already, and looked at.', 'ended' => ':name is watched no more.'],
     'alarm' => [
         'subject_one' => ':name: something happened that nobody here did',

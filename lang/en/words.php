@@ -28,6 +28,7 @@ return [
         'house' => 'we', 'client' => 'the :served', 'giver' => 'the giving side', 'receiver' => 'the receiver', 'registrar' => 'the registrar',
         'registry' => 'the registry', 'time' => 'nobody: time does',
     ],
+    'link' => ['slip' => 'by slip: a person acts on its web page', 'wire' => 'by wire: it takes commands (EPP)'],
     'cure' => [
         'renew_first' => 'Renew first', 'restore_first' => 'Restore first', 'wait' => 'Wait', 'move_registrar' => 'Move registrar instead', 'see_docket' => 'See the docket',
         'ask_receiver' => 'Ask the receiver', 'lift_hold' => 'Have the hold lifted', 'set_lock' => 'Set the lock', 'say_when' => 'Write down its end', 'ask_client' => 'Ask the :served',
@@ -48,7 +49,7 @@ return [
     'access' => ['ours' => 'ours: we can sign in', 'theirs' => 'theirs: we can’t'],
     'docket_state' => ['prepared' => 'prepared, waits for a Steward', 'settled' => 'under way', 'closed' => 'closed', 'called_off' => 'called off'],
     'line_state' => [
-        'prepared' => 'prepared', 'waiting' => 'waits', 'begun' => 'on its slip', 'done' => 'done', 'stopped' => 'stopped', 'refused' => 'refused', 'called_off' => 'called off',
+        'prepared' => 'prepared', 'waiting' => 'waits', 'begun' => 'on its slip', 'by_wire' => 'told by wire', 'done' => 'done', 'stopped' => 'stopped', 'refused' => 'refused', 'called_off' => 'called off',
     ],
     'leg' => [
         'unlock_account' => ['do' => 'Unlock the giving account', 'otherwise' => 'the registrar refuses the offer'],

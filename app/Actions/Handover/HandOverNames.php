@@ -10,6 +10,7 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\Deed;
+use App\Actions\Gates\PlaceOrder;
 use App\Actions\Names\PassHolding;
 use App\Models\Account;
 use App\Models\Client;
@@ -19,6 +20,7 @@ use App\Models\Extra;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
+use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
@@ -32,7 +34,7 @@ final class HandOverNames implements Deed
     /** @var array<int, Client> */
     private array $clients = [];
 
-    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass)
+    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass, private readonly PlaceOrder $orders)
     {
     }
 
@@ -75,6 +77,10 @@ final class HandOverNames implements Deed
             'movement_id' => $movement->id, 'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond(),
         ], array_keys($legs), $legs));
 
+        $receiver = $this->receiver(HandoverTermsChosen::unpack($terms));
+        // By wire it is told; otherwise the slip says it to a person.
+        $this->orders->handle($line, $file->account->id, OrderKind::HandOver, ['number' => $receiver->number, 'login' => $receiver->login ?? '']);
+
         return LineState::Begun;
     }
 
@@ -92,6 +98,7 @@ final class HandOverNames implements Deed
 
     public function abandon(DocketLine $line, Instant $now): void
     {
+        $this->orders->takeBack($line);
         $this->close($line, $now, false);
     }
 

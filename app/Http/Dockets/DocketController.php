@@ -55,7 +55,7 @@ final readonly class DocketController
             ...$this->told($docket),
             'progress' => $progress,
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
-            'lines' => $docket->lines()->with(['name', 'givingAccount.registrar'])->paginate(200)->withQueryString(),
+            'lines' => $docket->lines()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
             'today' => $this->clock->today(),
             'undoable' => $docket->state === DocketState::Closed && $this->deeds->of($docket) instanceof Undoable,
         ]);

@@ -37,6 +37,8 @@ final class RegistrarRequest extends FormRequest
             'dark_after_days' => $days,
             'plain_after_days' => $days,
             'late_until_days' => [...$days, 'gte:plain_after_days'],
+            'link' => ['sometimes', 'required', Rule::in(['slip', 'wire'])],
+            'gate' => ['nullable', 'required_if:link,wire', 'string', 'max:300', 'regex:/^[a-z0-9.-]+:\d{1,5}$/D'],
             'behind' => ['nullable', 'string', 'max:1000'],
             'extras' => ['array:'.implode(',', array_column(ExtraKind::cases(), 'value'))],
             'extras.*' => ['nullable', Rule::enum(ExtraFate::class)],

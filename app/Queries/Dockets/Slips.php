@@ -12,6 +12,7 @@ use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
+use Illuminate\Database\Query\Builder;
 
 /** Makes the slip of a handover from its open lines and the legs that were written when they began. */
 final readonly class Slips
@@ -20,6 +21,8 @@ final readonly class Slips
     {
         $receiver = $terms->receiver();
         $lines = DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
+            // What is told by wire is nobody's to do by hand.
+            ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
             ->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
         $kinds = $this->kinds($docket);
         $lots = [];

@@ -54,12 +54,12 @@
             <tbody>
             @foreach ($lines as $line)
                 <tr>
-                    @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
+                    @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun && $line->order === null)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
                     <th scope="row"><a class="name" href="{{ route('names.show', $line->name) }}">{{ $line->name->unicode }}</a></th>
-                    <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.$line->state->value) }}</span></td>
+                    <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.($line->state === App\Models\LineState::Begun && $line->order !== null ? 'by_wire' : $line->state->value)) }}</span></td>
                     <td data-label="From">{{ $line->before['account'] ?? collect($line->before)->first() }}<span class="lesser">{{ isset($line->before['account']) ? $line->before['client'] ?? '' : '' }}</span></td>
                     <td data-label="To">{{ $line->after['account'] ?? collect($line->after)->first() }}<span class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
-                    <td>@if ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>
+                    <td>@if ($line->state === App\Models\LineState::Begun && $line->order !== null){{ __('outside.order.'.$line->order->state->value) }}@if ($line->order->answer !== null && $line->order->state !== App\Models\OrderState::Pending)<span class="lesser"><bdi>{{ $line->order->answer }}</bdi></span>@endif @elseif ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>
                 </tr>
             @endforeach
             </tbody>
@@ -67,7 +67,8 @@
         {{ $lines->links('components.pages') }}
     </form>
     @can('tick', $docket)
-        @if ($progress->begun > 0)
+        {{-- What is told by wire ends by what its registrar says. --}}
+        @if ($progress->begun > 0 && $slip !== null && $slip->lots !== [])
         <x-slot:foot>
             <div class="foot" role="region" aria-label="Tick off">
                 <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver?->registrar->name }} shows as done.</p><p class="lesser">The holding changes with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>

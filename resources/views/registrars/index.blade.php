@@ -13,7 +13,7 @@
         @foreach ($registrars as $registrar)
             <tr>
                 <th scope="row"><a href="{{ route('registrars.show', $registrar) }}">{{ $registrar->name }}</a></th>
-                <td data-label="Reached"><span class="term" title="{{ __('words.explained.slip') }}">by slip</span></td>
+                <td data-label="Reached"><span class="term" title="{{ __('words.link.'.$registrar->link) }}">by {{ $registrar->link }}</span></td>
                 <td data-label="A receiver is named by">{{ __('words.receiver_by.'.$registrar->receiver_by->value) }}</td>
                 <td data-label="Confirmed by">{{ __('words.confirms.'.$registrar->confirms->value) }}</td>
                 <td class="sum" data-label="Accounts">{{ $registrar->accounts_count }}</td>

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Outside\Registrar\Order as OrderTold;
+use App\Outside\Registrar\OrderKind;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * What a registrar is to be told, written down before it is.
+ *
+ * @property int $id
+ * @property int $account_id
+ * @property int $name_id
+ * @property int|null $docket_line_id
+ * @property OrderKind $kind
+ * @property array<string, string> $terms
+ * @property string $transaction
+ * @property OrderState $state
+ * @property int $attempts
+ * @property int|null $code
+ * @property string|null $answer
+ * @property-read Account $account
+ * @property-read Name $name
+ * @property-read DocketLine|null $line
+ */
+final class Order extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = ['id'];
+
+    protected $casts = ['kind' => OrderKind::class, 'terms' => 'array', 'state' => OrderState::class];
+
+    public function told(): OrderTold
+    {
+        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, $this->terms['number'] ?? null, $this->terms['login'] ?? null);
+    }
+
+    /** @return BelongsTo<Account, $this> */
+    public function account(): BelongsTo
+    {
+        return $this->belongsTo(Account::class);
+    }
+
+    /** @return BelongsTo<Name, $this> */
+    public function name(): BelongsTo
+    {
+        return $this->belongsTo(Name::class);
+    }
+
+    /** @return BelongsTo<DocketLine, $this> */
+    public function line(): BelongsTo
+    {
+        return $this->belongsTo(DocketLine::class, 'docket_line_id');
+    }
+}

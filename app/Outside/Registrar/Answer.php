@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+/** What became of an order. */
+final readonly class Answer
+{
+    /** @param  string  $words  in the registrar's words, without secrets */
+    private function __construct(public AnswerKind $kind, public ?int $code, public string $words)
+    {
+    }
+
+    public static function done(?int $code, string $words): self
+    {
+        return new self(AnswerKind::Done, $code, $words);
+    }
+
+    public static function pending(?int $code, string $words): self
+    {
+        return new self(AnswerKind::Pending, $code, $words);
+    }
+
+    public static function refused(?int $code, string $words): self
+    {
+        return new self(AnswerKind::Refused, $code, $words);
+    }
+
+    public static function later(?int $code, string $words): self
+    {
+        return new self(AnswerKind::Later, $code, $words);
+    }
+}

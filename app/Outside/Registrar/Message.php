@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+use Acre\Core\Time\Instant;
+
+/** What a registrar had waiting for an account. */
+final readonly class Message
+{
+    /**
+     * @param  string  $id  the registrar's
+     * @param  string  $body  as it came, without secrets
+     * @param  string|null  $name  that it is about, A-labels
+     * @param  string|null  $state  of the handover or transfer that it is about
+     */
+    public function __construct(public string $id, public ?Instant $at, public string $text, public string $body, public ?string $name, public ?MessageKind $kind, public ?string $state, public ?string $to)
+    {
+    }
+}

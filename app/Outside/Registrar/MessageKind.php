@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+enum MessageKind: string
+{
+    case Handover = 'handover';
+    case Transfer = 'transfer';
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+/** What a registrar can be told to do with a name. */
+enum OrderKind: string
+{
+    case HandOver = 'hand_over';
+    case CancelHandover = 'cancel_handover';
+    case LockOn = 'lock_on';
+    case LockOff = 'lock_off';
+    case AutoRenewOn = 'auto_renew_on';
+    case AutoRenewOff = 'auto_renew_off';
+}

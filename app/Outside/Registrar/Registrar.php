@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+use App\Models\Account;
+use App\Outside\Reach\NotReached;
+
+/** A registrar that takes commands, for the accounts that are ours to act in. One adapter a kind of link; a slip has none, because a person acts. */
+interface Registrar
+{
+    /** @throws NotReached when no answer came: what became of the order must be found out by asking */
+    public function carryOut(Account $account, Order $order): Answer;
+
+    /**
+     * What became of an order that was sent and never answered.
+     *
+     * @return Answer|null null: it was not carried out, and may be told again
+     *
+     * @throws NotReached
+     */
+    public function find(Account $account, Order $order): ?Answer;
+
+    /**
+     * Takes what waits for the account, one after the other. What is told is acknowledged when the callback has come back.
+     *
+     * @param  callable(Message): void  $keep
+     *
+     * @throws NotReached
+     */
+    public function messages(Account $account, callable $keep): void;
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+use App\Models\Account;
+use Illuminate\Contracts\Container\Container;
+
+/** The adapter of a registrar's link. The next link is one class, and one line here. */
+final readonly class Registrars
+{
+    /** @var array<string, class-string<Registrar>> by `registrars.link`; a slip has none */
+    private const LINKS = ['wire' => WireRegistrar::class];
+
+    public function __construct(private Container $container)
+    {
+    }
+
+    /** Null: a person acts at its page. */
+    public function of(Account $account): ?Registrar
+    {
+        $class = $account->access === 'ours' && $account->gate_secret_id !== null ? self::LINKS[$account->registrar->link] ?? null : null;
+
+        return $class === null ? null : $this->container->make($class);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+use Acre\Core\Time\Instant;
+use Acre\Wire\Epp\Command\AccountUpdate;
+use Acre\Wire\Epp\Command\DomainChange;
+use Acre\Wire\Epp\Command\DomainInfo;
+use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Data\AccountData;
+use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\HandoverData;
+use Acre\Wire\Epp\Data\TransferData;
+use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppCommand;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppResponse;
+use Acre\Wire\Xml\XmlNode;
+use App\Models\Account;
+
+/** A registrar by wire: EPP. */
+final readonly class WireRegistrar implements Registrar
+{
+    private const LOCK = 'clientTransferProhibited';
+
+    /** Messages that are taken in one go. */
+    private const MOST = 500;
+
+    public function __construct(private Gates $gates)
+    {
+    }
+
+    public function carryOut(Account $account, Order $order): Answer
+    {
+        $response = $this->gates->of($account)->command(self::command($order), $order->transaction);
+        $code = $response->code();
+        $words = self::words($response);
+
+        return match (true) {
+            $code === EppCode::Pending => Answer::pending($code->value, $words),
+            $code->isSuccess() => Answer::done($code->value, $words),
+            $code->isServers() || $code->endsSession() => Answer::later($code->value, $words),
+            default => Answer::refused($code->value, $words),
+        };
+    }
+
+    public function find(Account $account, Order $order): ?Answer
+    {
+        $response = $this->gates->of($account)->command(new DomainInfo($order->name), 'find-'.bin2hex(random_bytes(8)));
+        if ($response->code() !== EppCode::Done) {
+            return $response->code() === EppCode::DoesNotExist ? Answer::refused($response->code()->value, self::words($response)) : null;
+        }
+        $domain = DomainData::of($response);
+        $beyond = AccountData::of($response);
+        $isLocked = in_array(self::LOCK, $domain->statuses, true);
+
+        return match ($order->kind) {
+            OrderKind::LockOn => $isLocked ? Answer::done(null, 'seen by asking') : null,
+            OrderKind::LockOff => $isLocked ? null : Answer::done(null, 'seen by asking'),
+            OrderKind::AutoRenewOn => $beyond?->autoRenew === true ? Answer::done(null, 'seen by asking') : null,
+            OrderKind::AutoRenewOff => $beyond?->autoRenew === false ? Answer::done(null, 'seen by asking') : null,
+            // Told to an account that has it no more, a registrar names the one that has.
+            OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === $order->number ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo === $order->number ? Answer::pending(null, 'seen by asking') : null),
+            OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
+        };
+    }
+
+    public function messages(Account $account, callable $keep): void
+    {
+        for ($taken = 0; $taken < self::MOST; $taken++) {
+            $response = $this->gates->of($account)->command(Poll::next(), 'poll-'.bin2hex(random_bytes(8)));
+            $message = $response->message;
+            if ($response->code() !== EppCode::AckToDequeue || $message === null) {
+                return;
+            }
+            $keep(self::message($response));
+            $this->gates->of($account)->command(Poll::kept($message->id), 'kept-'.bin2hex(random_bytes(8)));
+        }
+    }
+
+    private static function command(Order $order): EppCommand
+    {
+        return match ($order->kind) {
+            OrderKind::LockOn => new DomainUpdate($order->name, add: new DomainChange(statuses: [self::LOCK])),
+            OrderKind::LockOff => new DomainUpdate($order->name, remove: new DomainChange(statuses: [self::LOCK])),
+            OrderKind::AutoRenewOn => AccountUpdate::autoRenew($order->name, true),
+            OrderKind::AutoRenewOff => AccountUpdate::autoRenew($order->name, false),
+            OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->number ?? '', $order->login ?? ''),
+            OrderKind::CancelHandover => AccountUpdate::cancelHandover($order->name),
+        };
+    }
+
+    private static function message(EppResponse $response): Message
+    {
+        $handover = HandoverData::of($response);
+        $transfer = $response->objectOrNull(EppNamespace::Domain, 'trnData') === null ? null : TransferData::of($response);
+        $at = $response->message?->at;
+        // What nobody here understands is kept as it came.
+        $body = Redacted::frame(implode("\n", array_map(fn (XmlNode $node): string => $node->source(), [...$response->data, ...$response->extensions])));
+
+        return new Message(
+            $response->message->id ?? '', $at === null ? null : Instant::from($at), $response->message->text ?? '', $body, $handover->name ?? $transfer?->name,
+            $handover !== null ? MessageKind::Handover : ($transfer !== null ? MessageKind::Transfer : null), $handover->state ?? $transfer?->state, $handover->to ?? $transfer?->asker,
+        );
+    }
+
+    private static function words(EppResponse $response): string
+    {
+        return mb_substr(Redacted::frame(trim($response->results[0]->message.'. '.implode(' ', $response->results[0]->why), '. ')), 0, 1_000);
+    }
+}
