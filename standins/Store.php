@@ -214,6 +214,12 @@ SQL);
         return (int) $this->file->lastInsertId();
     }
 
+    /** @return list<string> verb and code of what an account's sessions were told, oldest first */
+    public function heard(string $account): array
+    {
+        return array_map(fn (array $row): string => "{$row[0]} {$row[1]}", $this->all('SELECT verb, CAST(code AS TEXT) FROM transactions WHERE account = ? ORDER BY id', $account));
+    }
+
     /** What the hosts of a zone answer, as JSON, where it was said. */
     public function records(string $zone): ?string
     {

@@ -59,14 +59,31 @@ final readonly class World
         $this->post('/mood', http_build_query(['address' => $address, 'mood' => $mood]));
     }
 
-    private function post(string $path, string $body): void
+    /** What befalls the next answers of its gates, in the words of the world's page. */
+    public function weather(string $weather, int $times): void
+    {
+        $this->post('/weather', http_build_query(['weather' => $weather, 'times' => $times]));
+    }
+
+    /** @return list<string> what a gate has heard from an account: verb and code, `update 1001` */
+    public function heard(string $account): array
+    {
+        $heard = json_decode($this->post('/heard', http_build_query(['account' => $account])), true);
+
+        return is_array($heard) ? array_values(array_filter($heard, is_string(...))) : [];
+    }
+
+    /** @return string what came back */
+    private function post(string $path, string $body): string
     {
         if ($this->page === null) {
-            return;
+            return '';
         }
         $answer = Http::timeout(self::SECONDS)->withHeaders(['World-Key' => $this->key])->withoutRedirecting()->withBody($body, 'application/x-www-form-urlencoded')->post($this->page.$path);
         if ($answer->failed()) {
             throw new RuntimeException("The simulated world did not take {$path}: {$answer->status()} ".substr($answer->body(), 0, 300));
         }
+
+        return $answer->body();
     }
 }

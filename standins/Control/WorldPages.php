@@ -42,6 +42,7 @@ final readonly class WorldPages
             '/load', '/more' => $this->loaded(JsonNode::read($request->body, self::LIMIT), $request->path === '/load'),
             '/mood' => $this->inMood($form['address'] ?? '', $form['mood'] ?? ''),
             '/name' => $this->played($form),
+            '/heard' => HttpResponse::json($this->world->store->heard($form['account'] ?? '')),
             '/weather' => $this->weather($form['weather'] ?? '', (int) ($form['times'] ?? 1)),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };

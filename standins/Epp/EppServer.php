@@ -15,8 +15,11 @@ use Standin\World;
 /** A registrar's gate: EPP over TLS (RFC 5734), in whatever weather. */
 final readonly class EppServer
 {
+    private OpenSessions $open;
+
     public function __construct(private World $world, private string $registrar)
     {
+        $this->open = new OpenSessions;
     }
 
     public function listen(ServerInterface $server): void
@@ -26,7 +29,7 @@ final readonly class EppServer
 
     private function serve(ConnectionInterface $connection): void
     {
-        $session = new EppSession($this->world, $this->registrar);
+        $session = new EppSession($this->world, $this->registrar, $this->open);
         $framing = new EppFraming;
         $connection->write(EppFraming::pack($session->greeting()));
         $connection->on('close', $session->end(...));

@@ -23,19 +23,13 @@ final class EppSession
     /** Wrong passwords after which the connection is closed. */
     private const GUESSES = 3;
 
-    /** Sessions that one account may have at once. */
-    private const SESSIONS = 5;
-
-    /** @var array<string, int> how many sessions each account has, in this process */
-    private static array $open = [];
-
     public ?Account $account = null;
 
     public bool $closes = false;
 
     private int $guesses = 0;
 
-    public function __construct(private readonly World $world, private readonly string $registrar)
+    public function __construct(private readonly World $world, private readonly string $registrar, private readonly OpenSessions $open)
     {
     }
 
@@ -87,7 +81,7 @@ final class EppSession
     public function end(): void
     {
         if ($this->account !== null) {
-            self::$open[$this->account->number] = max(0, (self::$open[$this->account->number] ?? 1) - 1);
+            $this->open->leave($this->account->number);
             $this->account = null;
         }
     }
@@ -164,7 +158,7 @@ final class EppSession
 
             throw EppRefusal::because(EppCode::Authentication, 'Account or password is wrong.');
         }
-        if ((self::$open[$account->number] ?? 0) >= self::SESSIONS) {
+        if (! $this->open->enter($account->number)) {
             throw EppRefusal::because(EppCode::SessionLimit, 'Too many sessions of this account are open.');
         }
         $new = $login->textOrNull($epp, 'newPW');
@@ -172,7 +166,6 @@ final class EppSession
             $account->password = $new;
             $this->world->store->putAccount($account);
         }
-        self::$open[$account->number] = (self::$open[$account->number] ?? 0) + 1;
         $this->account = $account;
 
         return EppAnswer::done();

@@ -1,0 +1,277 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Gates\TakeMessages;
+use App\Actions\Gates\TellOrders;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\DocketState;
+use App\Models\Holding;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Order;
+use App\Models\OrderState;
+use App\Models\Secret;
+use App\Outside\Reach\Hosts;
+use App\Outside\Registrar\Gates;
+use App\Outside\Registrar\OrderKind;
+use App\Outside\World;
+use App\Providers\OutsideServiceProvider;
+use App\Support\Row;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** Handovers told by wire to the simulated registrar, over its socket and in every weather: nothing lost, nothing done twice. */
+final class GateTest extends TestCase
+{
+    private static int $trials = 1;
+
+    private House $house;
+
+    private World $world;
+
+    private Account $giver;
+
+    private Account $receiver;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->app->forgetInstance(World::class);
+        $this->app->register(OutsideServiceProvider::class, true);
+        $this->world = $this->app->make(World::class);
+        Cache::flush();
+        config(['outside.gate_seconds' => 1.0]);
+        $this->app->forgetInstance(Gates::class);
+        $this->house = new House;
+        $trial = self::$trials++;
+        $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'behind' => ['SKERRY']]);
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a canary sings {$trial}"]);
+        $this->giver = $this->house->account("G-{$trial}", null);
+        $this->giver->update(['gate_secret_id' => $secret->id]);
+        $this->receiver = $this->house->account("R-{$trial}", $this->house->foundry);
+        $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => array_map(fn (Account $account): array => [
+            'number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "a canary sings {$trial}", 'balance' => 100_00,
+        ], [$this->giver, $this->receiver])]);
+        $this->world->weather('fair', 0);
+    }
+
+    protected function tearDown(): void
+    {
+        $this->world->weather('fair', 0);
+        parent::tearDown();
+    }
+
+    /** @param  list<string>  $statuses */
+    private function registered(array $statuses = []): Name
+    {
+        $ascii = 'by-wire-'.self::$trials++.'.com';
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [[
+            'name' => $ascii, 'registrar' => 'skerry', 'created' => Instant::of('2020-11-02')->epoch, 'ends' => Instant::of('2027-11-02')->epoch, 'updated' => 0, 'statuses' => $statuses, 'servers' => [], 'shown' => [],
+            'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'], 'autoRenew' => true, 'account' => $this->giver->number, 'due' => Instant::of('2099-01-01')->epoch,
+        ]]]);
+
+        return $this->house->name($ascii, $this->giver);
+    }
+
+    /** Settles a handover of these names; with the tests' queue its orders are told at once. */
+    private function handOver(Name ...$names): Docket
+    {
+        $ids = array_values(array_map(fn (Name $name): int => $name->id, $names));
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'hand_over', $ids, $this->house->terms($this->receiver)->pack(), $ids);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+
+        return $docket->refresh();
+    }
+
+    private function order(Name $name): Order
+    {
+        return Order::query()->where('name_id', $name->id)->where('kind', OrderKind::HandOver)->latest('id')->firstOrFail();
+    }
+
+    /** Time passes until what rests may be told again. */
+    private function again(): void
+    {
+        DB::update('UPDATE orders SET not_before = clock_timestamp()');
+        Cache::flush();
+        app(TellOrders::class)->handle($this->giver->id);
+    }
+
+    /** @return list<string> what the gate had from this account, verb by verb with its code */
+    private function heard(): array
+    {
+        return $this->world->heard($this->giver->number);
+    }
+
+    public function test_it_is_told_waits_for_the_receiver_and_is_done_when_they_accept(): void
+    {
+        $names = [$this->registered(), $this->registered()];
+        $docket = $this->handOver(...$names);
+        self::assertSame([OrderState::Pending, OrderState::Pending], array_map(fn (Name $name): OrderState => $this->order($name)->state, $names));
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertOk()->assertSee('told by wire')->assertSee('the receiver must accept')->assertDontSee('Tick off');
+        $this->world->play($names[0]->ascii, 'accepts');
+        app(TakeMessages::class)->handle($this->giver->id);
+        self::assertSame([LineState::Done, LineState::Begun], $docket->lines()->orderBy('position')->pluck('state')->all());
+        self::assertSame($this->receiver->id, Holding::query()->where('name_id', $names[0]->id)->whereRaw('upper_inf(span)')->value('account_id'));
+        $this->world->play($names[1]->ascii, 'refuses');
+        app(TakeMessages::class)->handle($this->giver->id);
+        self::assertSame([LineState::Done, LineState::Refused], $docket->lines()->orderBy('position')->pluck('state')->all());
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertNotNull($docket->proof);
+    }
+
+    public function test_what_the_registrar_refuses_says_why(): void
+    {
+        $name = $this->registered(['clientTransferProhibited']);
+        $docket = $this->handOver($name);
+        $line = $docket->lines()->firstOrFail();
+        self::assertSame([LineState::Refused, 2304], [$line->state, $this->order($name)->code]);
+        self::assertStringContainsString('clientTransferProhibited', (string) $line->reason);
+    }
+
+    /** RFC 5730 has no command that may be repeated blindly: after a silence it is asked. */
+    #[TestWith(['the connection closes before the answer'])]
+    #[TestWith(['no answer comes'])]
+    #[TestWith(['garbage comes instead of the answer'])]
+    #[TestWith(['the answer comes late'])]
+    public function test_carried_out_without_an_answer_it_is_asked_for_and_not_done_twice(string $weather): void
+    {
+        $name = $this->registered();
+        $this->world->weather($weather, 1);
+        $docket = $this->handOver($name);
+        self::assertSame(OrderState::Sent, $this->order($name)->state);
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertSee('asked what became of it');
+        $this->again();
+        self::assertSame(OrderState::Pending, $this->order($name)->state);
+        self::assertSame(['update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))), 'told once');
+    }
+
+    public function test_an_answer_that_comes_twice_is_not_taken_for_the_next_ones(): void
+    {
+        $names = [$this->registered(), $this->registered(['clientTransferProhibited']), $this->registered()];
+        $this->world->weather('the answer comes twice', 3);
+        $this->handOver(...$names);
+        self::assertSame([OrderState::Pending, OrderState::Refused, OrderState::Pending], array_map(fn (Name $name): OrderState => $this->order($name)->state, $names));
+    }
+
+    public function test_marked_and_never_sent_it_is_told_after_asking(): void
+    {
+        $name = $this->registered();
+        $docket = $this->handOver($name);
+        $this->world->play($name->ascii, 'refuses');
+        // As if the worker had died between marking and sending.
+        $before = $this->order($name);
+        DB::update("UPDATE orders SET state = 'sent', transaction = 'never-sent-at-all' WHERE id = ?", [$before->id]);
+        $this->again();
+        self::assertSame(OrderState::Pending, $this->order($name)->state);
+        self::assertNotSame('never-sent-at-all', $this->order($name)->transaction, 'another command has another id');
+        self::assertSame(LineState::Begun, $docket->lines()->firstOrFail()->state);
+    }
+
+    public function test_accepted_while_nobody_listened_it_is_found_by_asking(): void
+    {
+        $name = $this->registered();
+        $this->world->weather('the connection closes before the answer', 1);
+        $docket = $this->handOver($name);
+        $this->world->play($name->ascii, 'accepts');
+        $this->again();
+        self::assertSame([OrderState::Done, LineState::Done], [$this->order($name)->state, $docket->lines()->firstOrFail()->state]);
+        app(TakeMessages::class)->handle($this->giver->id);
+        self::assertSame(1, Holding::query()->where('name_id', $name->id)->where('account_id', $this->receiver->id)->count(), 'its message changes nothing more');
+    }
+
+    public function test_a_registrar_that_is_down_for_a_day_loses_nothing(): void
+    {
+        $hosts = config()->array('outside.hosts');
+        config(['outside.hosts' => ['epp.skerry.example' => '127.0.0.1:9'] + $hosts]);
+        $this->app->forgetInstance(Hosts::class);
+        $this->app->forgetInstance(Gates::class);
+        $name = $this->registered();
+        $docket = $this->handOver($name);
+        self::assertContains($this->order($name)->state, [OrderState::Waiting, OrderState::Sent]);
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertSee('did not answer');
+        config(['outside.hosts' => $hosts]);
+        $this->app->forgetInstance(Hosts::class);
+        $this->app->forgetInstance(Gates::class);
+        $this->again();
+        self::assertSame(OrderState::Pending, $this->order($name)->state);
+    }
+
+    public function test_called_off_before_it_was_told_it_never_is_and_afterwards_it_is_taken_back(): void
+    {
+        $name = $this->registered();
+        $docket = $this->handOver($name);
+        app(EndLines::class)->calledOff($this->house->steward, $docket);
+        self::assertSame(OrderState::CalledOff, $this->order($name)->state);
+        self::assertSame('done', Order::query()->where('name_id', $name->id)->where('kind', OrderKind::CancelHandover)->firstOrFail()->state->value);
+        self::assertSame(['update 1001', 'update 1000'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
+    }
+
+    public function test_a_message_that_was_kept_and_not_acknowledged_comes_again_and_changes_nothing(): void
+    {
+        $name = $this->registered();
+        $docket = $this->handOver($name);
+        $this->world->play($name->ascii, 'accepts');
+        // The acknowledgement is carried out, and its answer lost; then the asking before it.
+        $this->world->weather('the connection closes before the answer', 1);
+        app(TakeMessages::class)->handle($this->giver->id);
+        Cache::flush();
+        app(TakeMessages::class)->handle($this->giver->id);
+        app(TakeMessages::class)->handle($this->giver->id);
+        self::assertSame(1, DB::table('gate_messages')->where('account_id', $this->giver->id)->where('name_id', $name->id)->count());
+        self::assertSame(LineState::Done, $docket->lines()->firstOrFail()->state);
+    }
+
+    public function test_a_wrong_password_and_a_gate_that_is_not_listed_are_said_and_nothing_is_lost(): void
+    {
+        $name = $this->registered();
+        Secret::query()->whereKey($this->giver->gate_secret_id)->firstOrFail()->update(['value' => 'another']);
+        $this->handOver($name);
+        self::assertStringContainsString('2200', (string) $this->order($name)->answer);
+        $this->house->skerry->update(['gate' => 'epp.elsewhere.example:700']);
+        $this->again();
+        self::assertStringContainsString('not among the hosts', (string) $this->order($name)->answer);
+        self::assertContains($this->order($name)->state, [OrderState::Waiting, OrderState::Sent]);
+    }
+
+    public function test_an_account_that_is_not_ours_or_has_no_password_is_acted_in_by_slip(): void
+    {
+        $this->giver->update(['gate_secret_id' => null]);
+        $docket = $this->handOver($this->registered());
+        self::assertSame(0, Order::query()->count());
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('what to do at Skerry')->assertSee('Tick off');
+    }
+
+    /** A canary: the password stands nowhere but in its one encrypted place. */
+    public function test_the_password_is_nowhere_to_be_read(): void
+    {
+        $name = $this->registered();
+        $this->handOver($name);
+        $this->world->play($name->ascii, 'accepts');
+        app(TakeMessages::class)->handle($this->giver->id);
+        $secret = Secret::query()->findOrFail($this->giver->gate_secret_id)->value;
+        self::assertStringStartsWith('a canary sings', $secret);
+        foreach (DB::select("SELECT tablename FROM pg_tables WHERE schemaname = 'public'") as $table) {
+            $name = Row::of($table)->text('tablename');
+            self::assertSame(0, DB::scalar("SELECT count(*) FROM \"{$name}\" t WHERE t::text LIKE ?", ["%{$secret}%"]), $name);
+        }
+        $logs = glob(storage_path('logs/*.log'));
+        foreach ($logs === false ? [] : $logs as $log) {
+            self::assertStringNotContainsString($secret, (string) file_get_contents($log));
+        }
+        foreach (["/accounts/{$this->giver->id}", "/accounts/{$this->giver->id}/edit", '/log'] as $page) {
+            $this->actingAs($this->house->owner)->get($page)->assertOk()->assertDontSee($secret);
+        }
+        self::assertStringNotContainsString($secret, (string) json_encode(Secret::query()->get()));
+    }
+}

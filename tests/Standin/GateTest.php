@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Standin;
+
+use Acre\Wire\Epp\Command\AccountInfo;
+use Acre\Wire\Epp\Command\AccountUpdate;
+use Acre\Wire\Epp\Command\Check;
+use Acre\Wire\Epp\Command\ContactCreate;
+use Acre\Wire\Epp\Command\ContactInfo;
+use Acre\Wire\Epp\Command\Delete;
+use Acre\Wire\Epp\Command\DomainChange;
+use Acre\Wire\Epp\Command\DomainCreate;
+use Acre\Wire\Epp\Command\DomainInfo;
+use Acre\Wire\Epp\Command\DomainRenew;
+use Acre\Wire\Epp\Command\DomainTransfer;
+use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\HostAddresses;
+use Acre\Wire\Epp\Command\HostCreate;
+use Acre\Wire\Epp\Command\HostInfo;
+use Acre\Wire\Epp\Command\Logout;
+use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\TransferStep;
+use Acre\Wire\Epp\Data\AccountData;
+use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\HandoverData;
+use Acre\Wire\Epp\Data\NewEnd;
+use Acre\Wire\Epp\Data\PostalInfo;
+use Acre\Wire\Epp\Data\TransferData;
+use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppObject;
+use DateTimeImmutable;
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+
+/** The gate of the simulated registrar, as strict as the RFCs: each wrong thing gets the code that they name. */
+final class GateTest extends TestCase
+{
+    private Gatehouse $gate;
+
+    protected function setUp(): void
+    {
+        $this->gate = new Gatehouse;
+    }
+
+    protected function tearDown(): void
+    {
+        $this->gate->tearDown();
+    }
+
+    public function test_nothing_goes_before_login_and_no_second_one(): void
+    {
+        $session = $this->gate->session();
+        self::assertSame(EppCode::Use, $session->say(new DomainInfo('a.com'))->code());
+        self::assertSame(EppCode::Authentication, $session->login('40718', 'wrong')->code());
+        self::assertSame(EppCode::Done, $session->login('40718')->code());
+        self::assertSame(EppCode::Use, $session->login('40718')->code());
+        self::assertSame(EppCode::Ending, $session->say(new Logout)->code());
+    }
+
+    public function test_guessing_ends_the_session(): void
+    {
+        $session = $this->gate->session();
+        $session->login('40718', 'a');
+        $session->login('40718', 'b');
+        self::assertSame(EppCode::AuthenticationClosing, $session->login('40718', 'c')->code());
+        self::assertTrue($session->session->closes);
+    }
+
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><dance/><clTRID>ABC-1</clTRID></command></epp>', EppCode::UnknownCommand])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><info/><clTRID>ABC-1</clTRID></command></epp>', EppCode::Syntax])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><info><x:info xmlns:x="urn:other"/></info></command></epp>', EppCode::UnimplementedService])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/><extension><x:x xmlns:x="urn:other"/></extension></command></epp>', EppCode::UnimplementedExtension])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="perhaps"/></command></epp>', EppCode::ValueSyntax])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/><clTRID>x</clTRID></command></epp>', EppCode::ValueSyntax])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/>', EppCode::Syntax])]
+    #[TestWith(['<!DOCTYPE epp [<!ENTITY a "b">]><epp/>', EppCode::Syntax])]
+    #[TestWith(['not XML', EppCode::Syntax])]
+    public function test_what_is_malformed_gets_the_code_that_the_rfc_names(string $document, EppCode $code): void
+    {
+        $session = $this->gate->session();
+        $session->login('40718');
+        self::assertSame($code, $session->raw($document)->code());
+    }
+
+    public function test_a_name_from_its_creation_to_its_deletion(): void
+    {
+        $session = $this->gate->session('40718');
+        $postal = new PostalInfo(false, 'The Secretary', 'Bell Foundry', ['4 Tenter Lane'], 'Wickerby Sound', 'North Sound', 'WS1 4AB', 'GB');
+        self::assertSame(EppCode::Done, $session->say(new ContactCreate('BF-1', [$postal], '+44.1632960114', 'a@b.example', 'secret'))->code());
+        self::assertSame(EppCode::Exists, $session->say(new ContactCreate('BF-1', [$postal], null, 'a@b.example', 'secret'))->code());
+        self::assertSame(EppCode::ValueSyntax, $session->say(new ContactCreate('BF-2', [$postal], '01632 960114', 'a@b.example', 'secret'))->code());
+        self::assertSame(EppCode::Done, $session->say(new HostCreate('ns9.a.example', new HostAddresses(['192.0.2.9'])))->code());
+        self::assertSame(EppCode::Done, $session->say(new HostInfo('ns9.a.example'))->code());
+        self::assertSame(EppCode::DoesNotExist, $session->say(new HostInfo('ns8.a.example'))->code());
+        $create = fn (string $name): DomainCreate => new DomainCreate($name, 2, ['ns9.a.example'], 'BF-1', [], 'opensesame');
+        $made = $session->say($create('new-bell.com'));
+        self::assertSame(EppCode::Done, $made->code());
+        self::assertSame('2028-10-06', NewEnd::of($made)->ends?->format('Y-m-d'));
+        self::assertSame(EppCode::Exists, $session->say($create('new-bell.com'))->code());
+        $info = $session->say(new DomainInfo('new-bell.com'));
+        $domain = DomainData::of($info);
+        self::assertSame(['BF-1', ['ns9.a.example'], ['ok', 'addPeriod'], 'opensesame'], [$domain->registrant, $domain->servers, $domain->statuses, $domain->code]);
+        self::assertSame('40718', AccountData::of($info)?->number);
+        self::assertSame(EppCode::ValueRange, $session->say(new DomainRenew('new-bell.com', new DateTimeImmutable('2027-10-06'), 1))->code(), 'the date guards against renewing twice');
+        self::assertSame('2029-10-06', NewEnd::of($session->say(new DomainRenew('new-bell.com', new DateTimeImmutable('2028-10-06'), 1)))->ends?->format('Y-m-d'));
+        self::assertSame(EppCode::ValueRange, $session->say(new DomainRenew('new-bell.com', new DateTimeImmutable('2029-10-06'), 9))->code(), 'ten years ahead at most');
+        self::assertSame(EppCode::AssociationProhibits, $session->say(new Delete(EppObject::Contact, 'BF-1'))->code());
+        self::assertSame(EppCode::Done, $session->say(new Delete(EppObject::Domain, 'new-bell.com'))->code(), 'in its first days it is gone at once');
+        self::assertSame(EppCode::DoesNotExist, $session->say(new DomainInfo('new-bell.com'))->code());
+        self::assertSame(EppCode::Done, $session->say(new ContactInfo('BF-1'))->code());
+    }
+
+    /** RFC 5731 §2.3 */
+    public function test_statuses_prohibit_what_they_say(): void
+    {
+        $session = $this->gate->session('40718');
+        $set = fn (string ...$statuses): EppCode => $session->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: array_values($statuses))))->code();
+        $lift = fn (string ...$statuses): EppCode => $session->say(new DomainUpdate('bell.com', remove: new DomainChange(statuses: array_values($statuses))))->code();
+        self::assertSame(EppCode::Policy, $set('serverHold'));
+        self::assertSame(EppCode::Policy, $set('pendingDelete'));
+        self::assertSame(EppCode::ValueSyntax, $set('locked'));
+        self::assertSame(EppCode::Done, $set('clientRenewProhibited', 'clientDeleteProhibited', 'clientUpdateProhibited'));
+        self::assertSame(EppCode::StatusProhibits, $session->say(new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1))->code());
+        self::assertSame(EppCode::StatusProhibits, $session->say(new Delete(EppObject::Domain, 'bell.com'))->code());
+        self::assertSame(EppCode::StatusProhibits, $session->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])))->code());
+        self::assertSame(EppCode::Done, $lift('clientUpdateProhibited'), 'that status itself can be lifted');
+        self::assertSame(EppCode::Policy, $lift('clientUpdateProhibited'));
+        self::assertSame(EppCode::Policy, $set('clientRenewProhibited'));
+    }
+
+    public function test_another_accounts_name_is_told_in_part_and_not_changed(): void
+    {
+        $session = $this->gate->session('51877');
+        $info = $session->say(new DomainInfo('bell.com'));
+        self::assertSame([null, null, '40718'], [DomainData::of($info)->registrant, DomainData::of($info)->code, DomainData::of($info)->sponsor]);
+        self::assertNull(AccountData::of($info));
+        self::assertSame(EppCode::Authorization, $session->say(AccountUpdate::autoRenew('bell.com', false))->code());
+        self::assertSame(EppCode::InvalidAuthorization, $session->say(new DomainInfo('bell.com', 'wrong'))->code());
+        self::assertSame(EppCode::Authorization, $session->say(new AccountInfo('40718'))->code());
+        self::assertSame(EppCode::Done, $session->say(new AccountInfo('51877'))->code());
+    }
+
+    public function test_a_handover_is_offered_accepted_and_told_to_both(): void
+    {
+        $giver = $this->gate->session('40718');
+        self::assertSame(EppCode::Policy, $giver->say(AccountUpdate::handOver('bell.com', '51877', 'wickerby'))->code(), 'number and login must belong together');
+        self::assertSame(EppCode::Pending, $giver->say(AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'))->code());
+        self::assertSame(EppCode::StatusProhibits, $giver->say(AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'))->code());
+        self::assertSame('51877', AccountData::of($giver->say(new DomainInfo('bell.com')))?->offeredTo);
+        $this->gate->play('bell.com', 'accepts');
+        self::assertSame('51877', DomainData::of($giver->say(new DomainInfo('bell.com')))->sponsor);
+        $message = $giver->say(Poll::next());
+        self::assertSame([EppCode::AckToDequeue, 'accepted', '51877'], [$message->code(), HandoverData::of($message)?->state, HandoverData::of($message)?->to]);
+        self::assertSame($message->message?->id, $giver->say(Poll::next())->message?->id, 'it stays until it is acknowledged');
+        self::assertSame(EppCode::Done, $giver->say(Poll::kept($message->message->id ?? ''))->code());
+        self::assertSame(EppCode::NoMessages, $giver->say(Poll::next())->code());
+        self::assertSame(EppCode::DoesNotExist, $giver->say(Poll::kept($message->message->id ?? ''))->code());
+        self::assertSame(2, $this->gate->session('51877')->say(Poll::next())->message?->count, 'the offer, and that it was accepted');
+    }
+
+    public function test_an_offer_that_nobody_answers_lapses(): void
+    {
+        $giver = $this->gate->session('40718');
+        $giver->say(AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'));
+        $this->gate->days(15);
+        $message = $giver->say(Poll::next());
+        self::assertSame('lapsed', HandoverData::of($message)?->state);
+        self::assertSame('40718', DomainData::of($giver->say(new DomainInfo('bell.com')))->sponsor);
+        self::assertSame(EppCode::StatusProhibits, $giver->say(AccountUpdate::cancelHandover('bell.com'))->code());
+    }
+
+    public function test_a_locked_name_is_not_offered_nor_transferred(): void
+    {
+        $giver = $this->gate->session('40718');
+        $giver->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientTransferProhibited']), code: 'opensesame'));
+        self::assertSame(EppCode::StatusProhibits, $giver->say(AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'))->code());
+        self::assertSame(EppCode::StatusProhibits, $this->gate->session('51877')->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'opensesame'))->code());
+    }
+
+    /** RFC 5731 §3.2.4; silence approves. */
+    public function test_a_transfer_needs_the_code_and_goes_through_by_itself(): void
+    {
+        $this->gate->session('40718')->say(new DomainUpdate('bell.com', code: 'opensesame'));
+        $gaining = $this->gate->session('51877');
+        self::assertSame(EppCode::InvalidAuthorization, $gaining->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'wrong'))->code());
+        self::assertSame(EppCode::NoTransferPending, $gaining->say(new DomainTransfer(TransferStep::Query, 'bell.com'))->code());
+        $asked = $gaining->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'opensesame'));
+        self::assertSame([EppCode::Pending, 'pending'], [$asked->code(), TransferData::of($asked)->state]);
+        self::assertSame(EppCode::TransferPending, $gaining->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'opensesame'))->code());
+        self::assertSame(EppCode::Authorization, $gaining->say(new DomainTransfer(TransferStep::Approve, 'bell.com'))->code(), 'that is the losing side’s');
+        $this->gate->days(6);
+        $over = TransferData::of($gaining->say(new DomainTransfer(TransferStep::Query, 'bell.com')));
+        self::assertSame(['serverApproved', '51877'], [$over->state, $over->asker]);
+        $domain = DomainData::of($gaining->say(new DomainInfo('bell.com')));
+        self::assertSame(['51877', '2028-11-02', null], [$domain->sponsor, $domain->ends?->format('Y-m-d'), $domain->code], 'a year more, and the code is spent');
+    }
+
+    public function test_an_account_without_money_is_not_renewed(): void
+    {
+        $poor = $this->gate->session('52044');
+        self::assertSame(EppCode::Billing, $poor->say(new DomainRenew('poor.com', new DateTimeImmutable('2027-11-02'), 1))->code());
+        self::assertSame('2027-11-02', DomainData::of($poor->say(new DomainInfo('poor.com')))->ends?->format('Y-m-d'));
+    }
+
+    public function test_what_is_asked_is_checked(): void
+    {
+        $answer = $this->gate->session('40718')->say(new Check(EppObject::Domain, ['bell.com', 'free-bell.com', 'a.nowhere']));
+        self::assertSame(EppCode::Done, $answer->code());
+    }
+
+    public function test_five_sessions_of_one_account_are_enough(): void
+    {
+        $open = array_map(fn (): Talk => $this->gate->session('51902'), range(1, 5));
+        self::assertSame(EppCode::SessionLimit, $this->gate->session()->login('51902')->code());
+        array_map(fn (Talk $talk) => $talk->session->end(), $open);
+        self::assertSame(EppCode::Done, $this->gate->session()->login('51902')->code());
+    }
+}
