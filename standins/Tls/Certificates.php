@@ -17,7 +17,7 @@ final readonly class Certificates
     {
     }
 
-    /** What whoever trusts this world needs. */
+    /** What whoever trusts this world needs. Programs that can't be told another address than the host's own dial 127.0.0.1, which the certificate names too. */
     public function authority(): string
     {
         return "{$this->folder}/authority.pem";
@@ -43,7 +43,7 @@ final readonly class Certificates
     {
         $config = "{$this->folder}/openssl.cnf";
         file_put_contents($config, "[req]\ndistinguished_name = dn\n[dn]\n[ca]\nbasicConstraints = critical,CA:TRUE\nkeyUsage = critical,keyCertSign,cRLSign\nsubjectKeyIdentifier = hash\n"
-            ."[server]\nbasicConstraints = CA:FALSE\nextendedKeyUsage = serverAuth\nsubjectAltName = ".implode(',', array_map(fn (string $host): string => "DNS:{$host}", $hosts))."\n");
+            ."[server]\nbasicConstraints = CA:FALSE\nextendedKeyUsage = serverAuth\nsubjectAltName = ".implode(',', array_map(fn (string $host): string => "DNS:{$host}", $hosts)).",IP:127.0.0.1\n");
         [$authorityKey, $serverKey] = [$this->key(), $this->key()];
         $authority = $this->signed('The simulated world', $authorityKey, 'ca', $config, null, $authorityKey);
         $server = $this->signed('stand-ins', $serverKey, 'server', $config, $authority, $authorityKey);

@@ -13,13 +13,18 @@ use App\Actions\Deeds\VerifyProofs;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\WriteImport;
+use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\LineState;
+use App\Models\Name;
 use App\Models\Proof;
+use App\Models\Secret;
+use App\Outside\World;
+use App\Providers\OutsideServiceProvider;
 use App\Support\Failpoint;
 use App\Support\Fault;
 use Illuminate\Foundation\Testing\TestCase;
@@ -40,7 +45,7 @@ use Tests\Feature\House;
 use Tests\Until;
 
 /**
- * The worker, or PostgreSQL, killed with -9 in the middle of a list and of a docket of three hundred: at each named place,
+ * The worker, or PostgreSQL, killed with -9 in the middle of a list, of a docket of three hundred and of one by wire: at each named place,
  * and after answers of the database that chance picks (its seed is fixed). Afterwards nothing is lost, doubled or half done.
  */
 final class KilledTest extends TestCase
@@ -86,6 +91,7 @@ final class KilledTest extends TestCase
     {
         $fault = fn (): string => $this->fault($place->value, 1, $victim);
         $kills = match (true) {
+            str_starts_with($place->value, 'order_'), str_starts_with($place->value, 'message_') => $this->wire(20, $fault, 1),
             str_starts_with($place->value, 'list_') => $this->list($fault, 1, str_contains($place->value, 'taken_back')),
             str_starts_with($place->value, 'docket_') => $this->change($this->names(), $fault, 1),
             default => $this->handOver($this->names(), $fault, 1),
@@ -106,6 +112,24 @@ final class KilledTest extends TestCase
             self::assertGreaterThan($before, $kills, 'Nothing was killed.');
         }
         self::assertSame($times, $kills);
+    }
+
+    /** A docket of a hundred by wire: told once each, whatever dies in between. */
+    #[TestWith([10])]
+    public function test_killed_anywhere_on_the_wire(int $times): void
+    {
+        $random = new Randomizer(new Mt19937(26));
+        $fault = fn (): string => $this->fault(Fault::STATEMENT, $random->getInt(1, 400), $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER);
+        for ($kills = 0; $kills < $times; $kills += $more) {
+            $more = $this->wire(100, $fault, $times - $kills);
+            self::assertGreaterThan(0, $more, 'Nothing was killed.');
+        }
+    }
+
+    #[Group('heavy')]
+    public function test_killed_anywhere_on_the_wire_two_hundred_times(): void
+    {
+        $this->test_killed_anywhere_on_the_wire(200);
     }
 
     #[Group('heavy')]
@@ -194,6 +218,48 @@ final class KilledTest extends TestCase
         self::assertSame(self::NAMES, DB::table('log')->where('event', ChangeIntent::key())->whereIn('subject_id', $names)->count());
         self::assertSame([1, 1], [Proof::query()->where('docket_id', $docket->id)->count(), DB::table('log')->where('event', 'closed')->where('subject_id', $docket->id)->count()]);
         self::assertSame([], array_filter(iterator_to_array(app(VerifyProofs::class)->handle(), false), fn (array $proof): bool => $proof[1] !== null));
+
+        return $kills;
+    }
+
+    /**
+     * Handovers told to the simulated registrar, accepted there, and taken as its messages.
+     *
+     * @param  callable(): string  $fault
+     */
+    private function wire(int $count, callable $fault, int $times): int
+    {
+        $this->app->forgetInstance(World::class);
+        $this->app->register(OutsideServiceProvider::class, true);
+        $world = $this->app->make(World::class);
+        $house = $this->house();
+        $trial = ++self::$works;
+        $house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
+        [$giver, $receiver] = [$house->account("FG-{$trial}", null), $house->account("FR-{$trial}", $house->foundry)];
+        $giver->update(['gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'three cormorants'])->id]);
+        $names = array_map(fn (int $one): Name => $house->name("fault-wire-{$trial}-{$one}.com", $giver), range(1, $count));
+        $world->add([
+            'hosts' => [], 'moods' => [], 'zones' => [],
+            'accounts' => array_map(fn (Account $one): array => ['number' => $one->number, 'registrar' => 'skerry', 'login' => (string) $one->login, 'mailbox' => 'a@b.example', 'password' => 'three cormorants', 'balance' => 0], [$giver, $receiver]),
+            'names' => array_map(fn (Name $name): array => ['name' => $name->ascii, 'registrar' => 'skerry', 'created' => 1_600_000_000, 'ends' => 1_900_000_000, 'updated' => 0, 'statuses' => [], 'servers' => [], 'shown' => [], 'holder' => ['handle' => 'F-1'], 'autoRenew' => true, 'account' => $giver->number, 'due' => 4_000_000_000], $names),
+        ]);
+        $ids = array_map(fn (Name $name): int => $name->id, $names);
+        $docket = $this->settled(HandOverNames::key(), $ids, $house->terms($receiver)->pack());
+        app(BeginDocketLines::class)->handle($docket->id);
+        $orders = DB::table('orders')->where('account_id', $giver->id);
+
+        $kills = $this->work(['acre:work-gate', (string) $giver->id], fn (): bool => $orders->clone()->whereIn('state', ['waiting', 'sent'])->doesntExist(), $fault, intdiv($times + 1, 2));
+        self::assertSame($count, $orders->clone()->where('state', 'pending')->count());
+        self::assertSame(['update 1001' => $count], array_count_values(array_values(array_filter($world->heard($giver->number), fn (string $heard): bool => str_starts_with($heard, 'update')))), 'each was told once');
+
+        foreach ($names as $name) {
+            $world->play($name->ascii, 'accepts');
+        }
+        $kills += $this->work(['acre:work-gate', (string) $giver->id], fn (): bool => $docket->refresh()->state === DocketState::Closed, $fault, $times - $kills);
+        self::assertSame($count, DB::table('gate_messages')->where('account_id', $giver->id)->count());
+        self::assertSame([$count, $count], [DB::table('holdings')->whereIn('name_id', $ids)->where('account_id', $receiver->id)->count(), DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count()]);
+        self::assertSame(1, Proof::query()->where('docket_id', $docket->id)->count());
+        $house->skerry->update(['link' => 'slip']);
 
         return $kills;
     }

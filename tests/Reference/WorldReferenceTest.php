@@ -10,7 +10,7 @@ use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 /**
- * The simulated world asked by programs of others: `dig` (BIND), dnspython, `whois` and curl. Our client against our
+ * The simulated world asked by programs of others: `dig` (BIND), dnspython, `whois`, curl and `Net::EPP`. Our client against our
  * stand-in alone would prove nothing.
  */
 final class WorldReferenceTest extends TestCase
@@ -18,12 +18,8 @@ final class WorldReferenceTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $page = config('outside.world');
-        self::assertIsArray($page);
-        self::assertIsString($page['page'] ?? null);
-        self::assertIsString($page['key'] ?? null);
         $text = str_repeat('long enough not to fit into five hundred octets, ', 16);
-        (new World($page['page'], $page['key']))->add([
+        (new World(...self::page()))->add([
             'moods' => [], 'hosts' => [['host' => 'ns1.dig-host.example', 'addresses' => ['192.0.2.151']], ['host' => 'ns2.dig-host.example', 'addresses' => ['198.51.100.151']], ['host' => 'ns1.dig-trial.com', 'addresses' => ['203.0.113.151']]],
             'zones' => [['zone' => 'dig-trial.com', 'records' => json_encode(['serial' => 2026100699, 'records' => [
                 ['name' => 'dig-trial.com', 'type' => 'A', 'data' => '192.0.2.80'], ['name' => 'www.dig-trial.com', 'type' => 'CNAME', 'data' => 'web.dig-trial.com'], ['name' => 'web.dig-trial.com', 'type' => 'A', 'data' => '192.0.2.81'],
@@ -121,5 +117,46 @@ final class WorldReferenceTest extends TestCase
         self::assertStringContainsString('Content-Type: application/rdap+json', $answer);
         self::assertStringContainsString('"client transfer prohibited"', $answer);
         self::assertSame('', $curl());
+    }
+
+    /** `Net::EPP`: logs in over TLS that it verifies, and reads what the gate answers. */
+    public function test_an_epp_client_of_others_talks_to_the_gate(): void
+    {
+        (new World(...self::page()))->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => [['number' => 'PERL-1', 'registrar' => 'skerry', 'login' => 'perl-client', 'mailbox' => 'a@b.example', 'password' => 'two-guillemots', 'balance' => 10_000]]]);
+        (new World(...self::page()))->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [[
+            'name' => 'perl-trial.com', 'registrar' => 'skerry', 'created' => 1_600_000_000, 'ends' => (int) strtotime('2027-10-19T00:00:00Z'), 'updated' => 1_600_000_000, 'statuses' => ['clientTransferProhibited'], 'servers' => ['ns1.dig-host.example'], 'shown' => [],
+            'holder' => ['handle' => 'PT-1', 'name' => 'The Secretary', 'organisation' => 'Bell Foundry', 'street' => '4 Tenter Lane', 'town' => 'Wickerby Sound', 'region' => 'North Sound', 'postcode' => 'WS1 4AB', 'country' => 'GB', 'voice' => '+44.1632960114', 'mailbox' => 'ledger@bells.example'],
+            'autoRenew' => true, 'account' => 'PERL-1', 'due' => 4_000_000_000,
+        ]]]);
+        $port = (string) preg_replace('/^.*:/', '', (string) json_encode(config()->array('outside.hosts')['epp.skerry.example'] ?? ''));
+        $script = <<<'PERL'
+            use Net::EPP::Simple;
+            my $epp = Net::EPP::Simple->new(host => '127.0.0.1', port => $ARGV[0], user => 'PERL-1', pass => 'two-guillemots', verify => 1, ca_file => $ARGV[1], timeout => 5, reconnect => 0) or die "$Net::EPP::Simple::Error";
+            print "login $Net::EPP::Simple::Code\n";
+            print "check ", $epp->check_domain('perl-trial.com'), $epp->check_domain('perl-free.com'), "\n";
+            my $d = $epp->domain_info('perl-trial.com');
+            print join(' ', $d->{exDate}, $d->{clID}, @{$d->{status}}, @{$d->{ns}}, $d->{registrant}), "\n";
+            my $c = $epp->contact_info('PT-1');
+            print join(' ', $c->{email}, $c->{voice}, $c->{postalInfo}->{loc}->{org}), "\n";
+            print "none ", defined($epp->domain_info('perl-free.com')) ? 'found' : $Net::EPP::Simple::Code, "\n";
+            for (1, 2) { $epp->renew_domain({name => 'perl-trial.com', cur_exp_date => '2027-10-19', period => 1}); print "renew $Net::EPP::Simple::Code\n"; }
+            $epp->logout;
+            print "logout $Net::EPP::Simple::Code\n";
+            PERL;
+        $answer = self::run_(['perl', '-e', $script, trim($port, '"'), config()->string('outside.authority')]);
+        self::assertSame(implode("\n", [
+            'login 1000', 'check 01', '2027-10-19T00:00:00.0Z PERL-1 clientTransferProhibited ns1.dig-host.example PT-1', 'ledger@bells.example +44.1632960114 Bell Foundry', 'none 2303', 'renew 1000', 'renew 2004', 'logout 1500', '',
+        ]), $answer);
+    }
+
+    /** @return array{string, string} address and key of the world's page */
+    private static function page(): array
+    {
+        $page = config('outside.world');
+        self::assertIsArray($page);
+        self::assertIsString($page['page'] ?? null);
+        self::assertIsString($page['key'] ?? null);
+
+        return [$page['page'], $page['key']];
     }
 }

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Actions\Gates\TakeMessages;
+use App\Actions\Gates\TellOrders;
+use Illuminate\Console\Command;
+
+/** Tells an account's gate what waits to be told, and takes what waits there, here and now, as its job would. */
+final class WorkGate extends Command
+{
+    protected $signature = 'acre:work-gate {account : its id}';
+
+    protected $description = 'Tell one account’s registrar what was written down for it, and take its messages';
+
+    public function handle(TellOrders $tell, TakeMessages $take): int
+    {
+        $account = (int) $this->argument('account');
+        while ($tell->handle($account)) {
+            // There is more.
+        }
+        $take->handle($account);
+
+        return self::SUCCESS;
+    }
+}
