@@ -33,7 +33,7 @@ CREATE TABLE orders (
     name_id bigint NOT NULL REFERENCES names ON DELETE RESTRICT,
     docket_line_id bigint REFERENCES docket_lines ON DELETE SET NULL,
     kind text NOT NULL,
-    terms jsonb NOT NULL DEFAULT '{}' CHECK (jsonb_typeof(terms) = 'object'),
+    terms jsonb NOT NULL DEFAULT '{}' CHECK (jsonb_typeof(terms) = 'object' OR terms = '[]'),
     transaction text NOT NULL UNIQUE CHECK (length(transaction) BETWEEN 3 AND 64),
     -- waiting: not told yet; sent: told, and not answered yet; pending: taken, and waits for somebody; the rest are ends.
     state text NOT NULL DEFAULT 'waiting' CHECK (state IN ('waiting', 'sent', 'pending', 'done', 'refused', 'called_off')),

@@ -480,8 +480,8 @@ final class OutsideTest extends TestCase
         $this->actingAs($this->house->reader)->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'x'])->assertForbidden();
         $this->actingAs($this->house->clerk)->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'x'])->assertRedirect();
         $this->delete("/record/{$ascii}/watch")->assertRedirect();
+        $this->get("/record/{$ascii}")->assertSee('watched no more')->assertSee('not on the Roll');
         $this->get('/roll')->assertDontSee($ascii);
-        $this->get("/record/{$ascii}")->assertSee('not on the Roll');
     }
 
     public function test_the_database_keeps_held_and_watched_apart(): void
