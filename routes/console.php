@@ -30,5 +30,6 @@ Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw
 // Work whose job was lost with its worker: the docket and the list are the truth, not the queue's row.
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');
 Schedule::call(fn () => WorkGate::sweep())->everyTenSeconds()->name('orders');
-Schedule::call(fn () => WorkGate::listen())->everyMinute()->name('gates');
+Schedule::call(fn () => WorkGate::listenToPending())->everyThirtySeconds()->name('pending');
+Schedule::call(fn () => WorkGate::listen())->everyFiveMinutes()->name('gates');
 Schedule::call(fn () => WorkImport::sweep())->everyTenSeconds()->name('lists');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Acre\Wire\Lists\ListKind;
 use App\Http\Accounts\AccountController;
+use App\Http\Accounts\GateController;
 use App\Http\Clients\ClientController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
@@ -127,6 +128,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get("{$area}/{{$one}}/edit", [$controller, 'edit'])->name("{$area}.edit")->middleware('can:prepare')->whereNumber($one);
         Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare')->whereNumber($one);
     }
+    Route::post('accounts/{account}/gate', [GateController::class, 'store'])->name('accounts.gate')->middleware(['can:settle', 'throttle:second'])->whereNumber('account');
+    Route::post('accounts/{account}/gate/try', [GateController::class, 'try'])->name('accounts.gate.try')->middleware(['can:settle', 'throttle:asks'])->whereNumber('account');
     Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])->name('clients.sheet')->middleware('can:look')->whereNumber('client');
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');
 

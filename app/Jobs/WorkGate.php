@@ -46,6 +46,14 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         }
     }
 
+    /** Accounts for whose orders somebody else must act are asked often what waits there. */
+    public static function listenToPending(): void
+    {
+        foreach (Row::all(DB::select("SELECT DISTINCT account_id FROM orders WHERE state = 'pending'")) as $row) {
+            self::dispatch($row->int('account_id'));
+        }
+    }
+
     /** Every account with a gate is asked what waits there. */
     public static function listen(): void
     {

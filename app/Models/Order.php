@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $name_id
  * @property int|null $docket_line_id
  * @property OrderKind $kind
+ * @property bool $ends_line whether its end is the line's
  * @property array<string, string> $terms
  * @property string $transaction
  * @property OrderState $state
@@ -33,7 +34,7 @@ final class Order extends Model
 
     protected $guarded = ['id'];
 
-    protected $casts = ['kind' => OrderKind::class, 'terms' => 'array', 'state' => OrderState::class];
+    protected $casts = ['kind' => OrderKind::class, 'ends_line' => 'boolean', 'terms' => 'array', 'state' => OrderState::class];
 
     public function told(): OrderTold
     {

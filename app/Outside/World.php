@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Outside;
 
 use Acre\Core\Time\Instant;
-use Illuminate\Support\Facades\Http;
+use Illuminate\Http\Client\Factory;
 use RuntimeException;
 
 /** The simulated world, as whoever runs the demo moves it: over its own page, as anybody could. There is none with real hosts. */
@@ -14,7 +14,7 @@ final readonly class World
     private const SECONDS = 120;
 
     /** @param  string|null  $page  its address; null: the hosts outside are real */
-    public function __construct(private ?string $page, private string $key)
+    public function __construct(private ?string $page, private string $key, private Factory $http = new Factory)
     {
     }
 
@@ -79,7 +79,7 @@ final readonly class World
         if ($this->page === null) {
             return '';
         }
-        $answer = Http::timeout(self::SECONDS)->withHeaders(['World-Key' => $this->key])->withoutRedirecting()->withBody($body, 'application/x-www-form-urlencoded')->post($this->page.$path);
+        $answer = $this->http->timeout(self::SECONDS)->withHeaders(['World-Key' => $this->key])->withoutRedirecting()->withBody($body, 'application/x-www-form-urlencoded')->post($this->page.$path);
         if ($answer->failed()) {
             throw new RuntimeException("The simulated world did not take {$path}: {$answer->status()} ".substr($answer->body(), 0, 300));
         }

@@ -33,6 +33,8 @@ CREATE TABLE orders (
     name_id bigint NOT NULL REFERENCES names ON DELETE RESTRICT,
     docket_line_id bigint REFERENCES docket_lines ON DELETE SET NULL,
     kind text NOT NULL,
+    -- Whether its end is the line's; else it is a step before.
+    ends_line boolean NOT NULL DEFAULT true,
     terms jsonb NOT NULL DEFAULT '{}' CHECK (jsonb_typeof(terms) = 'object' OR terms = '[]'),
     transaction text NOT NULL UNIQUE CHECK (length(transaction) BETWEEN 3 AND 64),
     -- waiting: not told yet; sent: told, and not answered yet; pending: taken, and waits for somebody; the rest are ends.

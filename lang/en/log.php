@@ -24,6 +24,8 @@ return [
     'drift_gone' => 'Seen outside as it is written here again',
     'take_observed' => 'What was seen outside was written here',
     'leave_drift' => 'What differs outside was left as it is',
+    'gate_password_kept' => 'A password for its gate was kept',
+    'gate_password_forgotten' => 'The password for its gate was forgotten',
     'gate_said' => 'Its registrar said something by wire',
     'watched' => 'Put on the Roll to be watched',
     'watched_no_more' => 'Watched no more',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Outside\World;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +35,7 @@ final class JourneyTest extends TestCase
         file_put_contents($file, "Domain,Expiry date,Created,Auto-renew,Client\nring-{$tag}.com,2027-10-13,2019-10-13,yes,Sound Kelp Farm\ntoll-{$tag}.org,2027-11-20,2020-11-20,no,Sound Kelp Farm\nchime-{$tag}.co.uk,2027-12-01,2021-12-01,no,Sound Kelp Farm\nnot_a_name.com,2027-12-01,,,\n");
         $window->go('/bring-in');
         $window->find('#f-list')->sendKeys($file);
-        $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
+        $window->choose('#f-registrar', 'Pellbridge')->choose('#f-account', 'H-2207, the house’s own');
         $window->press('Look into it');
         self::assertStringContainsString('What its columns are', $window->text('h1'));
         self::assertSame([], $window->axe());
@@ -54,13 +55,13 @@ final class JourneyTest extends TestCase
             $window->waitForText('[data-sheaf-count]', (string) ($which + 1));
         }
         $window->follow("a[href*='names/ring-{$tag}.com']");
-        self::assertStringContainsString('Renews by itself on 6 Oct', $window->text('.folio-sentence'));
+        self::assertStringContainsString('Renews by itself on 13 Oct', $window->text('.folio-sentence'));
         $window->go('/roll')->follow('#sheaf a.main');
-        $window->type('#q', '51902');
+        $window->type('#q', 'H-3240');
         $window->follow('[data-found] a:only-child');
         self::assertStringContainsString('unproven that they belong together', $window->text('.cards'));
         self::assertStringContainsString('3 of 3 can go now', $window->text('.foot'));
-        $window->press('Hand 3 names to Sound Kelp Farm')->waitForText('.sentence', 'wait for an answer');
+        $window->press('Hand 3 names to Ferret & Fowl Veterinary')->waitForText('.sentence', 'wait for an answer');
         $window->ready();
         $docket = (int) basename($window->driver->getCurrentURL());
         self::assertStringContainsString("ring-{$tag}.com", $window->text('.slip'));
@@ -75,7 +76,7 @@ final class JourneyTest extends TestCase
         self::assertSame($digest, hash('sha256', $text));
 
         $window->go("/names/toll-{$tag}.org?on=2026-10-06");
-        self::assertStringContainsString('Skerry Registrations 51902, for Sound Kelp Farm', $window->text('section[aria-labelledby=happened]'));
+        self::assertStringContainsString('Pellbridge H-3240, for Sound Kelp Farm', $window->text('section[aria-labelledby=happened]'));
         self::assertStringContainsString("docket {$docket}", $window->text('section[aria-labelledby=happened]'));
         self::assertSame([], $window->complaints());
     }
@@ -86,11 +87,11 @@ final class JourneyTest extends TestCase
         $window->withoutScripts();
         $window->goPlainly('/roll?sort=name&ending=365');
         self::assertGreaterThan(40, $window->count('table.roll tbody tr'));
-        $window->goPlainly('/hand-over?name=bellfounders.net&q=51877');
+        $window->goPlainly('/hand-over?name=kelp-recipes.co.uk&q=H-3115');
         self::assertStringContainsString('Choose the receiving account', $window->text('.foot'));
         $window->leavePlainly("//div[contains(@class, 'found')]/a");
         self::assertStringContainsString('1 of 1 can go now', $window->text('.foot'));
-        $window->pressPlainly('Hand 1 name to Wickerby Bell Foundry');
+        $window->pressPlainly('Hand 1 name to Marrow’s Boatyard');
         $docket = basename($window->driver->getCurrentURL());
         self::assertMatchesRegularExpression('/^\d+$/', $docket);
         // Whoever has no scripts loads the page again until its names have begun.
@@ -102,7 +103,7 @@ final class JourneyTest extends TestCase
         $window->pressPlainly('It is done');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
         $window->goPlainly("/dockets/{$docket}/proof");
-        self::assertStringContainsString('bellfounders.net', $window->text('.deed-paper'));
+        self::assertStringContainsString('kelp-recipes.co.uk', $window->text('.deed-paper'));
     }
 
     public function test_a_clerk_prepares_and_a_steward_begins_it(): void
@@ -120,13 +121,9 @@ final class JourneyTest extends TestCase
 
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go($docket);
         $window->press('Begin: hand 2 names')->waitForText('.sentence', 'wait for an answer');
-        $window->ready();
-        self::assertStringContainsString('Lift the lock', $window->text('.slip'));
-        $window->find("input[aria-label='Tick old-foundry.com']")->click();
-        $window->find('.foot details summary')->click();
-        $window->type('#reason', 'The receiver wants it later')->press('Write down as refused');
-        self::assertStringContainsString('The receiver wants it later', $window->text('#tick'));
-        $window->press('Call off what is open');
+        $window->waitForText('#tick', 'the receiver must accept');
+        self::assertFalse($window->has('.slip'), 'it is told by wire, its lock lifted first');
+        $window->ready()->press('Call off what is open');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
         $window->go('/names/wickerby-bells.com');
         self::assertStringContainsString('40718', $window->text('.folio-sentence'));
@@ -296,5 +293,26 @@ final class JourneyTest extends TestCase
         self::assertStringNotContainsString('The Roll says otherwise', $window->text('main'));
         $window->go('/names/sound-choirs.org');
         self::assertStringContainsString('20 Feb 2030', $window->text('main'));
+    }
+
+    /** Told by wire, accepted at the simulated registrar, and done without anybody ticking anything. */
+    public function test_a_handover_by_wire_from_the_button_to_the_proof(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/hand-over?name=old-foundry.com&receiver=2')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waits for an answer');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        $window->waitForText('#tick', 'the receiver must accept');
+        self::assertSame([], $window->ready()->axe());
+        $world = new World('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT'), (string) getenv('WORLD_KEY'));
+        $world->play('old-foundry.com', 'accepts');
+        $window->driver->wait(90, 500)->until(function () use ($window, $docket): bool {
+            $window->go($docket);
+
+            return str_contains($window->text('.sentence'), 'Closed on');
+        });
+        $window->press('Proof');
+        self::assertStringContainsString('old-foundry.com', $window->text('.deed-paper'));
+        $window->go('/names/old-foundry.com');
+        self::assertStringContainsString('51877', $window->text('.folio-sentence'));
     }
 }

@@ -25,16 +25,17 @@ final class PlaceOrder
 
     /**
      * @param  array<string, string>  $terms
+     * @param  bool  $endsLine  whether the line ends with it; false: it is a step before
      * @return bool false: the registrar takes no commands, and a person must act
      */
-    public function handle(DocketLine $line, int $accountId, OrderKind $kind, array $terms = []): bool
+    public function handle(DocketLine $line, int $accountId, OrderKind $kind, array $terms = [], bool $endsLine = true): bool
     {
         $account = $this->reached[$accountId] ??= $this->account($accountId);
         if ($account === null) {
             return false;
         }
         Order::query()->create([
-            'account_id' => $account->id, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind, 'terms' => $terms, 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
+            'account_id' => $account->id, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind, 'ends_line' => $endsLine, 'terms' => $terms, 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
         ]);
         WorkGate::dispatch($account->id)->afterCommit();
 

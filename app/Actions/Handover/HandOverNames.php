@@ -6,6 +6,7 @@ namespace App\Actions\Handover;
 
 use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\Leg as CoreLeg;
+use Acre\Core\Movement\LegKind;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
@@ -78,7 +79,10 @@ final class HandOverNames implements Deed
         ], array_keys($legs), $legs));
 
         $receiver = $this->receiver(HandoverTermsChosen::unpack($terms));
-        // By wire it is told; otherwise the slip says it to a person.
+        // By wire it is told, what must be first first; otherwise the slip says it to a person.
+        if (in_array(LegKind::LiftLock, array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs), true)) {
+            $this->orders->handle($line, $file->account->id, OrderKind::LockOff, endsLine: false);
+        }
         $this->orders->handle($line, $file->account->id, OrderKind::HandOver, ['number' => $receiver->number, 'login' => $receiver->login ?? '']);
 
         return LineState::Begun;

@@ -9,6 +9,7 @@ use App\Models\Account;
 use App\Models\Client;
 use App\Models\Registrar;
 use App\Queries\Accounts\FindAccounts;
+use App\Queries\Accounts\GateState;
 use App\Queries\Tallies;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,7 +18,7 @@ use Illuminate\View\View;
 /** Accounts: a panel at a registrar, with number and login. */
 final readonly class AccountController
 {
-    public function __construct(private SaveRow $save, private Tallies $tallies)
+    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate)
     {
     }
 
@@ -52,6 +53,7 @@ final readonly class AccountController
             'account' => $account->load(['registrar', 'owner']),
             'tally' => $this->tallies->by('account_id')[$account->id] ?? null,
             'last' => $this->tallies->lastHandover($account->id),
+            'gate' => $account->registrar->link === 'wire' ? $this->gate->of($account->id) : null,
         ]);
     }
 

@@ -2,7 +2,7 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('registrars.show', $account->registrar) }}">{{ $account->registrar->name }}</a> / account {{ $account->number }}</nav>
     <div class="head">
         <div><h1>{{ $account->registrar->name }}, account <span class="name">{{ $account->number }}</span></h1>
-            <p class="sentence">@if ($account->owner !== null)Belongs to <a href="{{ route('clients.show', $account->owner) }}">{{ $account->owner->name }}</a>@else The house’s own @endif, {{ $account->access === 'ours' ? 'and we can sign in to it' : 'and we can’t sign in to it' }}. Holds <a href="{{ route('roll', ['account' => $account->id]) }}">{{ number_format($tally?->int('names') ?? 0) }} names</a>.
+            <p class="sentence">@if ($account->owner !== null)Belongs to <a href="{{ route('clients.show', $account->owner) }}">{{ $account->owner->name }}</a>@else{{ 'The house’s own' }}@endif, {{ $account->access === 'ours' ? 'and we can sign in to it' : 'and we can’t sign in to it' }}. Holds <a href="{{ route('roll', ['account' => $account->id]) }}">{{ number_format($tally?->int('names') ?? 0) }} names</a>.
             @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@endif</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('accounts.edit', $account) }}">Change</a></p>@endcan
     </div>
@@ -16,5 +16,33 @@
             <div><dt>Remarks</dt><dd>{{ $account->remarks ?? 'none' }}</dd></div>
         </dl>
     </section>
+    @if ($gate !== null)
+        <section class="card apart" aria-labelledby="gate">
+            <h2 id="gate">Its gate</h2>
+            @error('gate')<p class="told told-bad" role="alert"><bdi>{{ $message }}</bdi></p>@enderror
+            <p>@if ($account->access !== 'ours')Not ours to act in, so nothing is told there.@elseif ($account->gate_secret_id === null)<span class="is-soon">No password is kept</span>, so what is done in this account is done by slip. @else Signs in at <span class="mono">{{ $account->registrar->gate }}</span> as <span class="mono">{{ $account->number }}</span>; its password is kept, encrypted, and shown to nobody. {{ $gate['open'] === 0 ? 'Nothing waits there.' : number_format($gate['open']).' '.($gate['open'] === 1 ? 'order is' : 'orders are').' open.' }} @endif</p>
+            @if ($account->access === 'ours')
+                @can('settle')
+                    @if ($account->gate_secret_id !== null)<form method="post" action="{{ route('accounts.gate.try', $account) }}">@csrf<p><button>Sign in there once</button></p></form>@endif
+                    <details @if ($errors->has('own_password') || $errors->has('gate_password')) open @endif><summary>{{ $account->gate_secret_id === null ? 'Keep a password' : 'Keep another password, or none' }}</summary>
+                        <form method="post" action="{{ route('accounts.gate', $account) }}" class="fields">
+                            @csrf
+                            <div class="columns"><x-field name="gate_password" type="password" label="Its password at the gate" autocomplete="off" maxlength="64" note="Empty: forget the one that is kept"/>
+                            <x-field name="own_password" type="password" label="Your own password, once more" autocomplete="current-password" required/></div>
+                            <p><button>Keep it</button></p>
+                        </form>
+                    </details>
+                @endcan
+            @endif
+            @if ($gate['orders'] !== [])
+                <h3>Told last</h3>
+                <dl class="facts facts-wide">@foreach ($gate['orders'] as $order)<div><dt>{{ __('outside.order_kind.'.$order->text('kind')) }}</dt><dd><a class="name" href="{{ route('names.show', $order->text('ascii')) }}">{{ $order->text('unicode') }}</a><span class="lesser"><bdi>{{ $order->textOrNull('answer') ?? '' }}</bdi></span></dd><dd>{{ __('outside.order_short.'.$order->text('state')) }}</dd></div>@endforeach</dl>
+            @endif
+            @if ($gate['messages'] !== [])
+                <h3>Said last</h3>
+                <dl class="facts facts-wide">@foreach ($gate['messages'] as $said)<div><dt>{{ $said->instant('said_at') === null ? 'some day' : App\Support\Dates::exact($said->instant('said_at')) }}</dt><dd><bdi>{{ $said->text('text') }}</bdi></dd></div>@endforeach</dl>
+            @endif
+        </section>
+    @endif
     <x-notes :of="$account" route="notes.on-account"/>
 </x-layout>
