@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property list<array<string, mixed>> $findings
  * @property string|null $reason
  * @property Instant|null $done_on
+ * @property Instant|null $seen_on when the public record was first seen to show it
  * @property int|null $done_by
  * @property array<string, string>|null $before
  * @property array<string, string>|null $after
@@ -36,10 +37,10 @@ final class DocketLine extends Model
 {
     protected $guarded = ['id'];
 
-    protected $attributes = ['findings' => '[]', 'reason' => null, 'done_on' => null, 'done_is_day' => true, 'done_by' => null, 'before' => null, 'after' => null, 'was' => null, 'lot' => 0];
+    protected $attributes = ['findings' => '[]', 'reason' => null, 'done_on' => null, 'done_is_day' => true, 'done_by' => null, 'seen_on' => null, 'before' => null, 'after' => null, 'was' => null, 'lot' => 0];
 
     protected $casts = [
-        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'was' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean',
+        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'was' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean', 'seen_on' => AsInstant::class,
     ];
 
     /** @return BelongsTo<Name, $this> */

@@ -30,6 +30,12 @@ enum BookFinding: string implements FindingTag
     /** Registered elsewhere: there is nothing of ours to change. */
     case OnlyWatched = 'only_watched';
 
+    /** Names of that suffix have none. */
+    case NoLock = 'no_lock';
+    case UpdatesProhibited = 'updates_prohibited';
+    case LockStopsMovement = 'lock_stops_movement';
+    case MayBeCharged = 'may_be_charged';
+
     public static function area(): string
     {
         return 'books';
@@ -38,7 +44,10 @@ enum BookFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched => [],
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited => [],
+            self::NoLock => ['suffix'],
+            self::LockStopsMovement => ['docket'],
+            self::MayBeCharged => ['at'],
             self::StaysInAccount => ['account', 'owner'],
             self::RegistrarRenews => ['registrar'],
         };
@@ -46,7 +55,11 @@ enum BookFinding: string implements FindingTag
 
     public function cost(): Cost
     {
-        return $this === self::RegistrarRenews ? Cost::Money : Cost::Attention;
+        return match ($this) {
+            self::RegistrarRenews, self::MayBeCharged => Cost::Money,
+            self::LockStopsMovement => Cost::MovementFails,
+            default => Cost::Attention,
+        };
     }
 
     public function actor(): Actor
@@ -57,7 +70,9 @@ enum BookFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched => Cure::LeaveOut,
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock => Cure::LeaveOut,
+            self::LockStopsMovement => Cure::SeeDocket,
+            self::MayBeCharged, self::UpdatesProhibited => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews => null,
         };

@@ -65,6 +65,9 @@ CREATE TABLE gate_messages (
     applied_at timestamptz,
     UNIQUE (account_id, message)
 );
+-- When the public record was first seen to show what a line did.
+ALTER TABLE docket_lines ADD seen_on timestamptz;
+CREATE INDEX docket_lines_unseen ON docket_lines (name_id) WHERE state = 'done' AND seen_on IS NULL;
 CREATE INDEX gate_messages_new ON gate_messages (id) WHERE applied_at IS NULL;
 SQL);
     }

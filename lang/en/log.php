@@ -27,6 +27,7 @@ return [
     'gate_password_kept' => 'A password for its gate was kept',
     'gate_password_forgotten' => 'The password for its gate was forgotten',
     'gate_said' => 'Its registrar said something by wire',
+    'seen_outside' => 'The public record shows what was done',
     'watched' => 'Put on the Roll to be watched',
     'watched_no_more' => 'Watched no more',
     'take_back' => 'What a docket did was undone',

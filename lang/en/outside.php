@@ -46,7 +46,7 @@ return [
             'held_by_registrar' => 'Ask the registrar what it wants, often a verified mailbox or a payment.',
             'servers_changed' => 'Find out who did it and set them back, or take them over if it was meant.',
             'holder_doubted' => 'Have the holder put name and address right, or prove them.',
-            'lock_is_off' => 'Set the lock at the registrar, or take it over if it was meant.',
+            'lock_is_off' => 'Put it right: set the lock again; or take it over if it was meant.',
             'lock_is_on' => 'Take it over; lift it at the registrar before a move.',
             'status_seen' => 'Take it over, or have it lifted.',
             'status_gone' => 'Take it over.',

@@ -57,6 +57,10 @@ return [
         'offer' => ['do' => 'Offer the names to the receiving account', 'otherwise' => 'nothing moves'],
         'confirm' => ['do' => 'Confirm from the giving side', 'otherwise' => 'the offer lapses and nothing moves'],
         'accept' => ['do' => 'Accept in the receiving account', 'otherwise' => 'the offer lapses and nothing moves'],
+        'lock_on' => ['do' => 'Set the lock of these names', 'otherwise' => 'they can be moved by whoever has their codes'],
+        'lock_off' => ['do' => 'Lift the lock of these names', 'otherwise' => 'they can’t be moved'],
+        'auto_renew_on' => ['do' => 'Switch on that these names renew by themselves', 'otherwise' => 'they end'],
+        'auto_renew_off' => ['do' => 'Switch off that these names renew by themselves', 'otherwise' => 'they are charged for'],
         'set_lock' => ['do' => 'Set the lock again', 'otherwise' => 'the name can be moved by whoever has its code'],
     ],
     'explained' => [

@@ -28,6 +28,8 @@ use Tests\TestCase;
 /** Deeds that are written in our own books: judged, done at once, proven, and undone as long as nobody changed them since. */
 final class DeedsInBooksTest extends TestCase
 {
+    use PressesDeeds;
+
     private House $house;
 
     protected function setUp(): void
@@ -43,11 +45,7 @@ final class DeedsInBooksTest extends TestCase
      */
     private function press(string $address, ?User $by = null): TestResponse
     {
-        $page = $this->actingAs($by ?? $this->house->steward)->get($address)->assertOk()->getContent();
-        preg_match_all('/<input type="hidden" name="([^"]+)" value="([^"]*)"/', substr((string) $page, (int) strrpos((string) $page, '<form method="post" action="http://localhost/deeds/')), $found);
-        parse_str(implode('&', array_map(fn (string $key, string $value): string => urlencode($key).'='.urlencode(html_entity_decode($value)), $found[1], $found[2])), $form);
-
-        return $this->post((string) strtok($address, '?'), $form + ['act' => $by === null ? 'settle' : 'prepare']);
+        return $this->pressAs($by ?? $this->house->steward, $address, $by === null ? 'settle' : 'prepare');
     }
 
     /** @param  list<Name>  $names */

@@ -4,20 +4,26 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Gates\TakeMessages;
 use App\Actions\Gates\TellOrders;
+use App\Actions\Names\GatherNames;
+use App\Actions\Outside\Observe;
 use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketState;
+use App\Models\Drift;
 use App\Models\Holding;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Order;
 use App\Models\OrderState;
+use App\Models\Registration;
 use App\Models\Secret;
 use App\Outside\Reach\Hosts;
 use App\Outside\Registrar\Gates;
@@ -34,6 +40,8 @@ use Tests\TestCase;
 /** Handovers told by wire to the simulated registrar, over its socket and in every weather: nothing lost, nothing done twice. */
 final class GateTest extends TestCase
 {
+    use PressesDeeds;
+
     private static int $trials = 1;
 
     private House $house;
@@ -76,12 +84,21 @@ final class GateTest extends TestCase
     private function registered(array $statuses = []): Name
     {
         $ascii = 'by-wire-'.self::$trials++.'.com';
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [[
-            'name' => $ascii, 'registrar' => 'skerry', 'created' => Instant::of('2020-11-02')->epoch, 'ends' => Instant::of('2027-11-02')->epoch, 'updated' => 0, 'statuses' => $statuses, 'servers' => [], 'shown' => [],
-            'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'], 'autoRenew' => true, 'account' => $this->giver->number, 'due' => Instant::of('2099-01-01')->epoch,
-        ]]]);
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($ascii, $statuses)]]);
 
         return $this->house->name($ascii, $this->giver);
+    }
+
+    /**
+     * @param  list<string>  $statuses
+     * @return array<string, mixed> what the world holds of it
+     */
+    private function told(string $ascii, array $statuses): array
+    {
+        return [
+            'name' => $ascii, 'registrar' => 'skerry', 'created' => Instant::of('2020-11-02')->epoch, 'ends' => Instant::of('2027-11-02')->epoch, 'updated' => 0, 'statuses' => $statuses, 'servers' => [], 'shown' => [],
+            'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'], 'autoRenew' => true, 'account' => $this->giver->number, 'due' => Instant::of('2099-01-01')->epoch,
+        ];
     }
 
     /** Settles a handover of these names; with the tests' queue its orders are told at once. */
@@ -273,5 +290,91 @@ final class GateTest extends TestCase
             $this->actingAs($this->house->owner)->get($page)->assertOk()->assertDontSee($secret);
         }
         self::assertStringNotContainsString($secret, (string) json_encode(Secret::query()->get()));
+    }
+
+    public function test_the_lock_is_set_by_wire_and_seen_in_the_directory(): void
+    {
+        $names = [$this->registered(), $this->registered(['clientUpdateProhibited'])];
+        app(GatherNames::class)->add($this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
+        $this->pressAs($this->house->steward, '/deeds/change_lock?of=sheaf&lock=on')->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        self::assertSame([LineState::Done, LineState::Refused], $docket->lines()->orderBy('name_id')->pluck('state')->all(), 'one may not be changed, and its registrar says so');
+        self::assertSame(DocketState::Closed, $docket->state);
+        self::assertSame(Lock::On, Registration::query()->where('name_id', $names[0]->id)->firstOrFail()->lock);
+        $line = $docket->lines()->where('name_id', $names[0]->id)->firstOrFail();
+        app(Observe::class)->of([$names[0]->id]);
+        self::assertNull($line->refresh()->seen_on, 'the directory is some minutes behind');
+        self::assertSame('hourly', DB::table('observing')->where('name_id', $names[0]->id)->value('pace'), 'and is asked again soon');
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($names[0]->ascii, ['clientTransferProhibited'])]]);
+        app(Observe::class)->of([$names[0]->id]);
+        self::assertNotNull($line->refresh()->seen_on);
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('seen in the directory on');
+    }
+
+    public function test_the_lock_by_slip_and_what_stands_in_its_way(): void
+    {
+        $this->giver->update(['gate_secret_id' => null]);
+        $name = $this->registered();
+        $uk = $this->house->name('lockless.co.uk', $this->giver);
+        $theirs = $this->house->name('theirs.com', $this->receiver);
+        app(GatherNames::class)->add($this->house->steward, [$name->id, $uk->id, $theirs->id]);
+        $this->actingAs($this->house->steward)->get('/deeds/change_lock?of=sheaf&lock=on')->assertSee('have no transfer lock')->assertSee('is not ours to act in')->assertSee('Set the lock of one name');
+        $this->pressAs($this->house->steward, '/deeds/change_lock?of=sheaf&lock=on')->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        $this->get("/dockets/{$docket->id}")->assertSee('Set the lock of these names')->assertSee($name->ascii)->assertSee('Tick off')->assertDontSee('Receiving side');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        self::assertSame([DocketState::Closed, Lock::On], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
+    }
+
+    public function test_auto_renewal_is_switched_by_wire_and_our_intent_follows(): void
+    {
+        $name = $this->registered();
+        $this->pressAs($this->house->steward, "/deeds/change_auto_renew?name={$name->ascii}&renews=on")->assertRedirect();
+        self::assertSame(Intent::ByItself, Registration::query()->where('name_id', $name->id)->firstOrFail()->intent);
+        $this->pressAs($this->house->steward, "/deeds/change_auto_renew?name={$name->ascii}&renews=off")->assertRedirect();
+        self::assertSame(Intent::WhenTold, Registration::query()->where('name_id', $name->id)->firstOrFail()->intent);
+        self::assertSame(2, Order::query()->where('name_id', $name->id)->where('state', OrderState::Done)->count());
+    }
+
+    public function test_a_locked_name_is_unlocked_and_then_offered(): void
+    {
+        $this->house->skerry->update(['lock_first' => true]);
+        $name = $this->registered(['clientTransferProhibited']);
+        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        $docket = $this->handOver($name);
+        self::assertSame(['update 1000', 'update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
+        self::assertSame([OrderState::Pending, LineState::Begun, Lock::Off], [$this->order($name)->state, $docket->lines()->firstOrFail()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
+    }
+
+    public function test_a_gates_password_is_kept_with_ones_own_asked_again_and_shown_to_nobody(): void
+    {
+        $page = "/accounts/{$this->giver->id}";
+        $this->actingAs($this->house->clerk)->post("{$page}/gate", ['gate_password' => 'x', 'own_password' => House::PASSWORD])->assertForbidden();
+        $this->actingAs($this->house->steward)->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => 'not mine'])->assertSessionHasErrors('own_password');
+        $this->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertRedirect($page);
+        $this->get($page)->assertSee('shown to nobody')->assertDontSee('a better one');
+        self::assertSame('a better one', Secret::query()->findOrFail($this->giver->refresh()->gate_secret_id)->value);
+        $this->post("{$page}/gate/try")->assertSessionHasErrors('gate');
+        $this->post("{$page}/gate", ['gate_password' => '', 'own_password' => House::PASSWORD])->assertRedirect($page);
+        self::assertNull($this->giver->refresh()->gate_secret_id);
+        $this->get($page)->assertSee('No password is kept');
+    }
+
+    /** Drift seen, put right outside by a deed, and gone at the next look. */
+    public function test_a_lock_that_somebody_lifted_is_set_again_from_the_drift_page(): void
+    {
+        $name = $this->registered();
+        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        app(Observe::class)->of([$name->id]);
+        self::assertSame('open', Drift::query()->where('name_id', $name->id)->where('finding', 'lock_is_off')->firstOrFail()->state->value);
+        $this->actingAs($this->house->steward)->get('/drift')->assertSee('Put it right outside');
+        $to = (string) $this->post('/drift', ['act' => 'right:lock_is_off'])->headers->get('Location');
+        self::assertStringContainsString('/deeds/change_lock', $to);
+        $this->pressAs($this->house->steward, $to)->assertRedirect();
+        self::assertSame(LineState::Done, Docket::query()->latest('id')->firstOrFail()->lines()->firstOrFail()->state);
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($name->ascii, ['clientTransferProhibited'])]]);
+        app(Observe::class)->of([$name->id]);
+        self::assertSame('gone', Drift::query()->where('name_id', $name->id)->where('finding', 'lock_is_off')->firstOrFail()->state->value);
+        $this->post('/drift', ['act' => 'right:ends_later'])->assertNotFound();
     }
 }

@@ -45,6 +45,8 @@ use Tests\TestCase;
 /** Asking the simulated world over its sockets, keeping what it said, and settling where it disagrees. Every test adds names of its own to the world. */
 final class OutsideTest extends TestCase
 {
+    use PressesDeeds;
+
     private House $house;
 
     private World $world;
@@ -104,11 +106,7 @@ final class OutsideTest extends TestCase
     /** @return TestResponse<Response> */
     private function press(string $address): TestResponse
     {
-        $page = (string) $this->actingAs($this->house->steward)->get($address)->assertOk()->getContent();
-        preg_match_all('/<input type="hidden" name="([^"]+)" value="([^"]*)"/', substr($page, (int) strrpos($page, '<form method="post" action="http://localhost/deeds/')), $found);
-        parse_str(implode('&', array_map(fn (string $key, string $value): string => urlencode($key).'='.urlencode(html_entity_decode($value)), $found[1], $found[2])), $form);
-
-        return $this->post((string) strtok($address, '?'), $form + ['act' => 'settle']);
+        return $this->pressAs($this->house->steward, $address);
     }
 
     public function test_what_is_said_is_kept_when_it_changes_and_its_age_always(): void

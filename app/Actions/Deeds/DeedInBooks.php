@@ -16,8 +16,10 @@ use App\Queries\Dockets\Slip;
 use App\Queries\Names\CaseFile;
 
 /** A deed that is written in our own books and is done with that: nobody outside is asked, and nothing waits. */
-abstract class DeedInBooks implements Deed
+abstract class DeedInBooks implements HasPage
 {
+    use SaysItself;
+
     /**
      * Writes it for one name. In the line's transaction, the name locked.
      *
@@ -26,11 +28,6 @@ abstract class DeedInBooks implements Deed
      */
     abstract protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array;
 
-    /**
-     * What its form offers, by what it is called.
-     *
-     * @return array<int|string, string>
-     */
     public function choices(): array
     {
         return [];
@@ -55,28 +52,6 @@ abstract class DeedInBooks implements Deed
     {
         return null;
     }
-
-    public function headline(array $terms, int $names): string
-    {
-        $said = trans_choice('deeds.'.static::key().'.headline', $names, ['names' => number_format($names), ...$this->inWords($terms)]);
-
-        return $said;
-    }
-
-    public function inOneLine(Docket $docket): string
-    {
-        $said = __('deeds.'.static::key().'.one_line', $this->inWords($docket->terms));
-
-        return is_string($said) ? $said : static::key();
-    }
-
-    /**
-     * The terms as the words of its heading need them.
-     *
-     * @param  array<string, mixed>  $terms
-     * @return array<string, string>
-     */
-    abstract protected function inWords(array $terms): array;
 
     protected static function alreadySo(bool $isSo): Readiness
     {

@@ -16,6 +16,8 @@ use App\Actions\Books\TakeBack;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Outside\LeaveDrift;
 use App\Actions\Outside\TakeObserved;
+use App\Actions\Registrar\ChangeAutoRenew;
+use App\Actions\Registrar\ChangeLock;
 use App\Models\Docket;
 use App\Queries\Names\CaseFile;
 use Illuminate\Contracts\Container\Container;
@@ -25,7 +27,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, ChangeLock::class, ChangeAutoRenew::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

@@ -23,7 +23,7 @@ final readonly class OrderEnded
 
     public function handle(Order $order): void
     {
-        if ($order->state === OrderState::Done) {
+        if ($order->state === OrderState::Done && ! $order->ends_line) {
             $this->writeDown($order);
         }
         $line = $order->line()->with('docket.settler')->first();

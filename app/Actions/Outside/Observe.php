@@ -43,6 +43,7 @@ final readonly class Observe
         private CaseFiles $files,
         private HeldFacts $held,
         private WriteDrifts $drifts,
+        private ConfirmLines $confirm,
         private MakeStandings $standings,
         private TellAlarms $alarms,
         private Rulebook $book,
@@ -100,7 +101,8 @@ final readonly class Observe
                     $changed[] = $id;
                 }
             }
-            $this->plan($id, $name, $told[$id], $files[$id] ?? null, $now);
+            $unseen = self::isAnswered($told[$id]) && $this->confirm->handle($id, $told[$id][0]->record, $now);
+            $this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $now);
         }
         $this->standings->of($changed);
     }
@@ -170,8 +172,11 @@ final readonly class Observe
         $this->database->insert('INSERT INTO observation_bodies VALUES (?, decode(?, \'base64\'))', [$observation, base64_encode((string) gzdeflate($body))]);
     }
 
-    /** @param  list<Told>  $told */
-    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, Instant $now): void
+    /**
+     * @param  list<Told>  $told
+     * @param  bool  $unseen  whether something that was done is not to be seen yet
+     */
+    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, bool $unseen, Instant $now): void
     {
         $troubles = [];
         foreach ($told as $one) {
@@ -180,7 +185,7 @@ final readonly class Observe
             }
         }
         $drifted = Row::of($this->database->selectOne("SELECT max(first_seen) AS at, coalesce(bool_or(alarming) FILTER (WHERE state = 'open'), false) AS alarm FROM drifts WHERE name_id = ?", [$id]));
-        $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
+        $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $unseen || $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
         $isAnswered = self::isAnswered($told);
         $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures FROM observing WHERE name_id = ?', [$id]));
         // Not to have had a turn is no failure.

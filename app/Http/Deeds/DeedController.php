@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Deeds;
 
 use App\Actions\Deeds\DeedError;
-use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Deeds\Deeds;
+use App\Actions\Deeds\HasPage;
 use App\Actions\Names\GatherNames;
 use App\Queries\Deeds\JudgedName;
 use App\Queries\Deeds\Verdicts;
@@ -19,7 +19,7 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Str;
 use Illuminate\View\View;
 
-/** The page of a deed in our own books: its terms, what they make of each name, and the button that does it. */
+/** The page of a deed that is made of its terms: what they make of each name, and the button that does it. */
 final readonly class DeedController
 {
     /** So many names are shown one by one before the rest is only counted. */
@@ -74,10 +74,10 @@ final readonly class DeedController
         }
     }
 
-    private function deed(string $key): DeedInBooks
+    private function deed(string $key): HasPage
     {
         $deed = $this->deeds->find($key);
 
-        return $deed instanceof DeedInBooks ? $deed : abort(404);
+        return $deed instanceof HasPage ? $deed : abort(404);
     }
 }

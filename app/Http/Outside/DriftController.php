@@ -36,9 +36,10 @@ final readonly class DriftController
     public function gather(GatherDriftRequest $request, GatherNames $gather): RedirectResponse
     {
         $kind = $request->kind() ?? abort(404);
+        [$deed, $terms] = $request->deed($kind) ?? abort(404);
         $ticked = $request->names();
         $names = $ticked === [] ? $this->drifts->names($kind, config()->integer('house.selection_limit')) : $ticked;
 
-        return to_route('deeds.show', [$request->deed(), 'of' => $gather->list($request->person(), $names), 'what' => $kind->about()->value]);
+        return to_route('deeds.show', [$deed, 'of' => $gather->list($request->person(), $names), ...$terms]);
     }
 }

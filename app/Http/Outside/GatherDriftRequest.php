@@ -6,6 +6,7 @@ namespace App\Http\Outside;
 
 use Acre\Core\Record\RecordFinding;
 use App\Actions\Outside\LeaveDrift;
+use App\Actions\Outside\PutRight;
 use App\Actions\Outside\TakeObserved;
 use App\Http\SignedIn;
 use Illuminate\Foundation\Http\FormRequest;
@@ -19,16 +20,23 @@ final class GatherDriftRequest extends FormRequest
     {
         return [
             // What is done, and to which kind: `take:ends_later`.
-            'act' => ['required', 'string', 'regex:/^(take|leave):[a-z_]+$/D'],
+            'act' => ['required', 'string', 'regex:/^(take|leave|right):[a-z_]+$/D'],
             'names' => ['nullable', 'array'],
             'names.*' => ['array', 'max:500'],
             'names.*.*' => ['integer', 'min:1', 'max:999999999999'],
         ];
     }
 
-    public function deed(): string
+    /** @return array{string, array<string, string>}|null the deed, and its terms as an address says them */
+    public function deed(RecordFinding $kind): ?array
     {
-        return str_starts_with($this->word('act'), 'take') ? TakeObserved::key() : LeaveDrift::key();
+        $what = ['what' => $kind->about()->value];
+
+        return match (strstr($this->word('act'), ':', true)) {
+            'take' => $kind->about()->canBeTaken() ? [TakeObserved::key(), $what] : null,
+            'right' => PutRight::deed($kind),
+            default => [LeaveDrift::key(), $what],
+        };
     }
 
     public function kind(): ?RecordFinding

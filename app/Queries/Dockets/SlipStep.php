@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Queries\Dockets;
 
-use Acre\Core\Movement\LegKind;
-
 /** One thing to do at the registrar's page. */
 final readonly class SlipStep
 {
     /**
+     * @param  string  $verb  its words stand in lang, under `words.leg`
      * @param  array<string, string>  $values  what the page asks for, ready to copy, by what it is called
-     * @param  bool  $withNames  the lot's names are asked for here, one a line
+     * @param  bool  $showsNames  the lot's names are asked for here, one a line
      */
-    public function __construct(public LegKind $kind, public array $values, public bool $withNames)
+    public function __construct(public string $verb, public array $values, public bool $showsNames)
     {
     }
 }

@@ -12,6 +12,7 @@ use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 
 /** Makes the slip of a handover from its open lines and the legs that were written when they began. */
@@ -20,10 +21,7 @@ final readonly class Slips
     public function of(Docket $docket, HandoverTermsChosen $terms): Slip
     {
         $receiver = $terms->receiver();
-        $lines = DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
-            // What is told by wire is nobody's to do by hand.
-            ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
-            ->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
+        $lines = $this->lines($docket);
         $kinds = $this->kinds($docket);
         $lots = [];
         foreach ($lines->groupBy('lot') as $number => $group) {
@@ -34,6 +32,28 @@ final readonly class Slips
         }
 
         return new Slip($receiver, $lots);
+    }
+
+    /** Of a deed that takes one step, on the side where the names lie. */
+    public function ofOneStep(Docket $docket, SlipStep $step): Slip
+    {
+        $lots = [];
+        foreach ($this->lines($docket)->groupBy('lot') as $number => $group) {
+            $account = $group->firstOrFail()->givingAccount;
+            if ($account !== null) {
+                $lots[] = new SlipLot((int) $number, $account, array_values($group->all()), [$step], []);
+            }
+        }
+
+        return new Slip(null, $lots);
+    }
+
+    /** @return Collection<int, DocketLine> those that are open, but for what is told by wire: that is nobody's to do by hand */
+    private function lines(Docket $docket): Collection
+    {
+        return DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
+            ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
+            ->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
     }
 
     /** @return list<LegKind> every step that some name of the docket needs, in order */
@@ -57,7 +77,7 @@ final readonly class Slips
     {
         $giving = $receiving = [];
         foreach ($kinds as $kind) {
-            $step = new SlipStep($kind, $kind === LegKind::Offer ? $this->offer($giver, $receiver) : [], $kind !== LegKind::UnlockAccount);
+            $step = new SlipStep($kind->value, $kind === LegKind::Offer ? $this->offer($giver, $receiver) : [], $kind === LegKind::Offer);
             if ($kind->isGiving()) {
                 $giving[] = $step;
             } else {

@@ -8,7 +8,7 @@
             <p class="sentence">Docket {{ $docket->id }}@if ($receiver !== null), to {{ $receiver->registrar->name }} <a href="{{ route('accounts.show', $receiver) }}">{{ $receiver->number }}</a>, held afterwards for {{ $client?->name ?? __('the :served of each') }}@endif.
                 @switch($docket->state)
                     @case(App\Models\DocketState::Prepared) <span class="is-soon">Prepared by {{ $docket->preparer->name }} on {{ App\Support\Dates::full($docket->prepared_on) }}; nothing has begun. @can('needsOtherEyes', $docket)Over so many names somebody else than you must settle it.@else A Steward settles it.@endcan</span> @break
-                    @case(App\Models\DocketState::Settled) @if ($progress->waiting > 0 || $progress->isOver())<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $progress->isOver() ? $words->say('dockets.closing') : $words->count('dockets.left', $progress->waiting) }}</span>@elseif ($progress->begun > 0)<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer by {{ $words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
+                    @case(App\Models\DocketState::Settled) @if ($progress->waiting > 0 || $progress->isOver())<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $progress->isOver() ? $words->say('dockets.closing') : $words->count('dockets.left', $progress->waiting) }}</span>@elseif ($progress->begun > 0)<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer{{ $by === '' ? '' : ' by '.$words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
                     @case(App\Models\DocketState::Closed) <span class="is-good">Closed on {{ App\Support\Dates::full($docket->closed_on) }}: {{ $progress->done }} of {{ $progress->meant() }} done.</span> @break
                     @default Called off on {{ App\Support\Dates::full($docket->closed_on) }}.
                 @endswitch
@@ -31,16 +31,18 @@
     @endif
     @if ($slip !== null && $slip->lots !== [])
         <section class="card slip" aria-labelledby="slip-h">
-            <h2 id="slip-h">The <span class="term" title="{{ __('words.explained.slip') }}">slip</span>: what to do at {{ $receiver->registrar->name }}</h2>
+            <h2 id="slip-h">The <span class="term" title="{{ __('words.explained.slip') }}">slip</span>: what to do at {{ $receiver?->registrar->name ?? collect($slip->lots)->map(fn ($lot) => $lot->account->registrar->name)->unique()->join(', ', ' and ') }}</h2>
             @foreach ($slip->lots as $lot)
                 <div class="lot">
                     @if (count($slip->lots) > 1)<h3>Lot {{ $lot->number }}: from account {{ $lot->account->number }}, {{ $name(count($lot->lines)) }}</h3>@endif
                     <div class="sides">
-                        <div><h3>Giving side: account {{ $lot->account->number }}, login <span class="mono">{{ $lot->account->login ?? 'not written down' }}</span></h3>@include('dockets.steps', ['steps' => $lot->giving, 'lot' => $lot, 'side' => 'giving'])</div>
+                        <div><h3>{{ $slip->receiver === null ? 'Account' : 'Giving side: account' }} {{ $slip->receiver === null ? $lot->account->registrar->name.' ' : '' }}{{ $lot->account->number }}, login <span class="mono">{{ $lot->account->login ?? 'not written down' }}</span></h3>@include('dockets.steps', ['steps' => $lot->giving, 'lot' => $lot, 'side' => 'giving'])</div>
+                        @if ($slip->receiver !== null)
                         <div><h3>Receiving side: account {{ $receiver->number }}, login <span class="mono">{{ $receiver->login ?? 'not written down' }}</span></h3>
                             @if ($lot->receiving === [])<p>Nothing to do: it is there at once.</p>@else
                                 @if ($receiver->access !== 'ours')<p class="lesser">{{ $whose }} does this; we can’t sign in to that account.</p>@endif
                                 @include('dockets.steps', ['steps' => $lot->receiving, 'lot' => $lot, 'side' => 'receiving'])@endif</div>
+                        @endif
                     </div>
                 </div>
             @endforeach
@@ -59,7 +61,7 @@
                     <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.($line->state === App\Models\LineState::Begun && $line->order !== null ? 'by_wire' : $line->state->value)) }}</span></td>
                     <td data-label="From">{{ $line->before['account'] ?? collect($line->before)->first() }}<span class="lesser">{{ isset($line->before['account']) ? $line->before['client'] ?? '' : '' }}</span></td>
                     <td data-label="To">{{ $line->after['account'] ?? collect($line->after)->first() }}<span class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
-                    <td>@if ($line->state === App\Models\LineState::Begun && $line->order !== null){{ __('outside.order.'.$line->order->state->value) }}@if ($line->order->answer !== null && $line->order->state !== App\Models\OrderState::Pending)<span class="lesser"><bdi>{{ $line->order->answer }}</bdi></span>@endif @elseif ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>
+                    <td>@if ($line->state === App\Models\LineState::Begun && $line->order !== null){{ __('outside.order.'.$line->order->state->value) }}@if ($line->order->answer !== null && $line->order->state !== App\Models\OrderState::Pending)<span class="lesser"><bdi>{{ $line->order->answer }}</bdi></span>@endif @elseif ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@if ($line->seen_on !== null)<span class="lesser">seen in the directory on {{ App\Support\Dates::full($line->seen_on) }}</span>@endif @elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>
                 </tr>
             @endforeach
             </tbody>
@@ -71,7 +73,7 @@
         @if ($progress->begun > 0 && $slip !== null && $slip->lots !== [])
         <x-slot:foot>
             <div class="foot" role="region" aria-label="Tick off">
-                <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver?->registrar->name }} shows as done.</p><p class="lesser">The holding changes with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>
+                <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver?->registrar->name ?? 'the registrar' }} shows as done.</p><p class="lesser">{{ $receiver === null ? 'Our books change' : 'The holding changes' }} with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>
                 <label class="tick">done on <input form="tick" type="date" name="on" value="{{ old('on', $today->date()) }}" max="{{ $today->date() }}"></label>
                 <button form="tick" name="how" value="done">The ticked ones</button>
                 <button form="tick" name="how" value="all" class="main">{{ $progress->begun === 1 ? 'It is done' : 'All '.number_format($progress->begun).' done' }}</button>

@@ -1,8 +1,8 @@
 <ol class="steps">
     @foreach ($steps as $step)
-        <li><strong>{{ $words->say('words.leg.'.$step->kind->value.'.do') }}</strong><span class="lesser">not done: {{ $words->say('words.leg.'.$step->kind->value.'.otherwise') }}</span>
+        <li><strong>{{ $words->say('words.leg.'.$step->verb.'.do') }}</strong><span class="lesser">not done: {{ $words->say('words.leg.'.$step->verb.'.otherwise') }}</span>
             @foreach ($step->values as $what => $value)<div class="copy"><span class="lesser">{{ ucfirst($what) }}</span> <code class="values" tabindex="0">{{ $value }}</code></div>@endforeach
-            @if ($step->withNames && $step->kind === Acre\Core\Movement\LegKind::Offer)<div class="copy"><span class="lesser">{{ count($lot->lines) === 1 ? 'The name' : 'The '.count($lot->lines).' names, one a line' }}</span><pre class="values" tabindex="0">{{ $lot->names() }}</pre></div>@endif
+            @if ($step->showsNames)<div class="copy"><span class="lesser">{{ count($lot->lines) === 1 ? 'The name' : 'The '.count($lot->lines).' names, one a line' }}</span><pre class="values" tabindex="0">{{ $lot->names() }}</pre></div>@endif
         </li>
     @endforeach
 </ol>

@@ -33,6 +33,7 @@
                             @can('prepare')
                                 <p class="drift-deeds">
                                     @if ($takes($finding))<button name="act" value="take:{{ $one }}" aria-label="Take what was seen: {{ __('outside.drift.kind.'.$one) }}">Take what was seen</button>@endif
+                                    @if (App\Actions\Outside\PutRight::deed($finding) !== null)<button name="act" value="right:{{ $one }}" aria-label="Put it right outside: {{ __('outside.drift.kind.'.$one) }}">Put it right outside</button>@endif
                                     <button name="act" value="leave:{{ $one }}" aria-label="Leave it: {{ __('outside.drift.kind.'.$one) }}">Leave it</button>
                                 </p>
                             @endcan

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Deeds;
+
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\MovementFinding;
+use Acre\Core\Movement\Readiness;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use Acre\Core\Title\BookFinding;
+use App\Actions\Gates\PlaceOrder;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\LineState;
+use App\Models\Registration;
+use App\Outside\Registrar\OrderKind;
+use App\Queries\Dockets\Slip;
+use App\Queries\Dockets\Slips;
+use App\Queries\Dockets\SlipStep;
+use App\Queries\Names\CaseFile;
+use Illuminate\Support\Facades\DB;
+
+/** A deed of one step that a registrar does where the names lie: by wire it is told, else a slip says it to a person. It never asks which. */
+abstract class DeedAtRegistrar implements HasPage
+{
+    use SaysItself;
+
+    public function __construct(protected readonly Rulebook $book, private readonly PlaceOrder $orders, private readonly Slips $slips)
+    {
+    }
+
+    /** @param  array<string, mixed>  $terms */
+    abstract protected function order(array $terms): OrderKind;
+
+    /**
+     * Whether it is so already, as far as our books know.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    abstract protected function isSo(CaseFile $file, array $terms): bool;
+
+    /**
+     * What else stands in the way.
+     *
+     * @param  array<string, mixed>  $terms
+     * @return list<Finding>
+     */
+    abstract protected function against(CaseFile $file, array $terms, Instant $now): array;
+
+    /**
+     * Writes what is now so.
+     *
+     * @param  array<string, mixed>  $terms
+     * @return string which fact it is
+     */
+    abstract protected function write(Registration $registration, array $terms): string;
+
+    public function choices(): array
+    {
+        return [];
+    }
+
+    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    {
+        $findings = match (true) {
+            $this->isSo($file, $terms) => [Finding::of(BookFinding::AlreadySo, Effect::Stops)],
+            ! $file->account->ours => [Finding::of(MovementFinding::NoAccess, Effect::Stops, null, account: $file->account->number)],
+            default => $this->against($file, $terms, $now),
+        };
+
+        return Readiness::of($findings, []);
+    }
+
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now): LineState
+    {
+        $this->orders->handle($line, $file->account->id, $this->order($terms));
+
+        return LineState::Begun;
+    }
+
+    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
+    {
+        $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
+        $fact = $this->write($registration, $terms);
+        $registration->version++;
+        $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $on->isoSecond()]];
+        $registration->save();
+        // The record is looked at soon, whether it shows that.
+        DB::table('observing')->where('name_id', $line->name_id)->where('due_at', '<', 'infinity')->update(['due_at' => $on->isoSecond()]);
+    }
+
+    public function abandon(DocketLine $line, Instant $now): void
+    {
+        $this->orders->takeBack($line);
+    }
+
+    public function slip(Docket $docket): Slip
+    {
+        return $this->slips->ofOneStep($docket, new SlipStep($this->order($docket->terms)->value, [], true));
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Outside;
+
+use Acre\Core\Record\Record;
+use Acre\Core\Time\Instant;
+use App\Actions\Deeds\Deeds;
+use App\Actions\Deeds\SeenOutside;
+use App\Models\DocketLine;
+use App\Models\LineState;
+use App\Support\HouseLog;
+
+/** Notes of what was done at a registrar that the public record shows it. */
+final readonly class ConfirmLines
+{
+    /** Days in which a record is looked at for it. */
+    private const DAYS = 30;
+
+    public function __construct(private Deeds $deeds, private HouseLog $log)
+    {
+    }
+
+    /** @return bool whether something is still to be seen */
+    public function handle(int $nameId, ?Record $record, Instant $now): bool
+    {
+        $waits = false;
+        $lines = DocketLine::query()->with('docket')->where('name_id', $nameId)->where('state', LineState::Done)->whereNull('seen_on')->where('done_on', '>=', $now->plusDays(-self::DAYS)->isoSecond())->get();
+        foreach ($lines as $line) {
+            $deed = $this->deeds->of($line->docket);
+            if (! $deed instanceof SeenOutside) {
+                continue;
+            }
+            if ($record !== null && $deed->isSeen($line->docket->terms, $record)) {
+                $line->update(['seen_on' => $now]);
+                $this->log->write('seen_outside', 'name', $nameId, ['docket' => $line->docket_id]);
+            } else {
+                $waits = true;
+            }
+        }
+
+        return $waits;
+    }
+}
