@@ -11,7 +11,6 @@ require __DIR__.'/../vendor/autoload.php';
 
 $folder = dirname(__DIR__).'/docs/screenshots';
 $window = Window::open();
-$window->go('/sign-in')->picture("{$folder}/sign-in.png");
 $window->signIn('theo@harrow-tern.example', 'a tern over the sound');
 
 // Three names of the bell foundry gathered, one of which can't go.
@@ -28,8 +27,9 @@ $pages = [
     'docket' => '/dockets/4',
     'movements' => '/dockets',
     'proof' => '/dockets/1/proof',
-    'bring-in' => '/bring-in',
-    'clients' => '/clients',
+    'drift' => '/drift',
+    'record' => '/record/kelp-farm-shop.com',
+    'outside' => '/outside',
     'registrar' => '/registrars/1',
     'account' => '/accounts/2',
     'rulebook' => '/rulebook/com?created=2020-11-02&ends=2026-11-02&lead=7&intent=by_itself',

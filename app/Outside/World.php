@@ -73,6 +73,14 @@ final readonly class World
         return is_array($heard) ? array_values(array_filter($heard, is_string(...))) : [];
     }
 
+    /** @return array<array-key, mixed> where it listens */
+    public function ports(): array
+    {
+        $ports = $this->page === null ? null : $this->http->timeout(self::SECONDS)->get("{$this->page}/ports")->json();
+
+        return is_array($ports) ? $ports : [];
+    }
+
     /** @return string what came back */
     private function post(string $path, string $body): string
     {

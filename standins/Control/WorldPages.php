@@ -28,6 +28,7 @@ final readonly class WorldPages
         if ($request->method === 'GET') {
             return match ($request->path) {
                 '/' => $this->page(''),
+                '/ports' => HttpResponse::json($this->ports()),
                 '/clock' => HttpResponse::json(['now' => $this->world->now()]),
                 default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
             };
@@ -46,6 +47,15 @@ final readonly class WorldPages
             '/weather' => $this->weather($form['weather'] ?? '', (int) ($form['times'] ?? 1)),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };
+    }
+
+    /** @return array<string, mixed> */
+    private function ports(): array
+    {
+        return [
+            'page' => "http://{$this->settings->address}:{$this->settings->pagePort}", 'directories' => "127.0.0.1:{$this->settings->rdapPort}", 'text' => "127.0.0.1:{$this->settings->textPort}", 'gate' => "127.0.0.1:{$this->settings->eppPort}",
+            'name servers' => array_combine($this->dns->addresses(), array_map(fn (string $address): string => Addresses::here($address).":{$this->settings->dnsPort}", $this->dns->addresses())),
+        ];
     }
 
     private function moved(int $to): HttpResponse

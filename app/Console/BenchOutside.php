@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Record\Source;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use Acre\Wire\Epp\Command\DomainInfo;
+use Acre\Wire\Epp\EppFrame;
+use Acre\Wire\Epp\EppFraming;
+use Acre\Wire\Rdap\RdapAnswer;
+use Acre\Wire\Rdap\RdapDomain;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Gates\TakeMessages;
+use App\Actions\Gates\TellOrders;
+use App\Actions\Handover\HandOverNames;
+use App\Actions\Handover\HandoverTermsChosen;
+use App\Actions\Standings\MakeStandings;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Docket;
+use App\Models\Holding;
+use App\Models\Name;
+use App\Models\Registrar;
+use App\Models\Registration;
+use App\Models\Secret;
+use App\Models\User;
+use App\Outside\Directory\Directory;
+use App\Outside\Directory\RecordOfRdap;
+use App\Outside\Dns\Dns;
+use App\Outside\Registrar\Gates;
+use App\Outside\World;
+use App\Support\TradeClock;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Str;
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/** Measures asking and telling the outside, against the simulated world; part of `./acre bench`. */
+final class BenchOutside extends Command
+{
+    private const NAMES = 1_000;
+
+    protected $signature = 'acre:bench-outside';
+
+    protected $description = 'Measure directories, name servers and the gate; the database is a throwaway one';
+
+    public function handle(World $world, Directory $directory, Dns $dns, TradeClock $clock, MakeStandings $standings): int
+    {
+        Queue::fake();
+        $account = $this->account($world);
+        $names = $this->names($world, $account, $standings);
+        $rows = [$this->parsing($directory), $this->delegations($dns, $names), ...$this->commands($account, $names[0])];
+        $this->table(['outside', 'measured', 'wanted'], $rows);
+        $this->handovers($world, $account, $names, $clock->now());
+
+        return self::SUCCESS;
+    }
+
+    private function account(World $world): Account
+    {
+        $registrar = Registrar::query()->where('link', 'wire')->firstOrFail();
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'the bench', 'value' => 'twelve oystercatchers']);
+        $accounts = array_map(fn (string $number): Account => Account::query()->create(['registrar_id' => $registrar->id, 'number' => $number, 'login' => "login-{$number}", 'access' => 'ours', 'proven_at' => Instant::of('2026-01-01')]), ['BENCH-G', 'BENCH-R']);
+        $accounts[0]->update(['gate_secret_id' => $secret->id]);
+        $world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [], 'accounts' => array_map(fn (Account $one): array => ['number' => $one->number, 'registrar' => 'skerry', 'login' => (string) $one->login, 'mailbox' => 'a@b.example', 'password' => 'twelve oystercatchers', 'balance' => 0], $accounts)]);
+
+        return $accounts[0];
+    }
+
+    /** @return list<Name> */
+    private function names(World $world, Account $account, MakeStandings $standings): array
+    {
+        $client = Client::query()->firstOrFail();
+        $names = [];
+        $told = [];
+        for ($one = 1; $one <= self::NAMES; $one++) {
+            $name = Name::query()->create(['ascii' => "bench-wire-{$one}.com", 'unicode' => "bench-wire-{$one}.com", 'suffix' => 'com']);
+            $registration = Registration::query()->create(['name_id' => $name->id, 'span' => Span::since(Instant::of('2020-11-02')), 'created_on' => Instant::of('2020-11-02'), 'ends_on' => Instant::of('2027-11-02'), 'lock' => 'off']);
+            Holding::query()->create(['name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $account->id, 'client_id' => $client->id, 'span' => Span::since(Instant::of('2024-01-01'))]);
+            $names[] = $name;
+            $told[] = ['name' => $name->ascii, 'registrar' => 'skerry', 'created' => 1_604_275_200, 'ends' => 1_825_113_600, 'updated' => 0, 'statuses' => [], 'servers' => ['ns1.sound-hosting.example', 'ns2.sound-hosting.example'], 'shown' => [], 'holder' => ['handle' => 'BN-1', 'organisation' => 'Bench'], 'autoRenew' => true, 'account' => $account->number, 'due' => 4_000_000_000];
+        }
+        $standings->of(array_map(fn (Name $name): int => $name->id, $names));
+        $world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => [], 'names' => $told]);
+
+        return $names;
+    }
+
+    /** @return list<string> */
+    private function parsing(Directory $directory): array
+    {
+        $raw = $directory->ask(DomainName::of('harrow-tern.com'))[0]->raw ?? throw new RuntimeException('The directory did not answer.');
+        $start = hrtime(true);
+        for ($run = 0; $run < 3_000; $run++) {
+            $answer = RdapAnswer::read($raw, 'harrow-tern.com');
+            if ($answer instanceof RdapDomain) {
+                RecordOfRdap::read($answer, Source::Registry);
+            }
+        }
+
+        return ['answers of a directory read', number_format(3_000 / (hrtime(true) - $start) * 1e9).' a second', '2,000'];
+    }
+
+    /**
+     * @param  list<Name>  $names
+     * @return list<string>
+     */
+    private function delegations(Dns $dns, array $names): array
+    {
+        $asked = [];
+        foreach ([1, 2, 3] as $round) {
+            array_push($asked, ...array_map(fn (Name $name): DomainName => DomainName::of($name->ascii), $names));
+        }
+        $seen = 0;
+        $before = memory_get_peak_usage();
+        $start = hrtime(true);
+        $dns->delegations($asked, function (DelegationSeen $one) use (&$seen): void {
+            $seen += $one->answers() ? 1 : 0;
+        });
+
+        return [sprintf('delegations checked, %s of %s answering, %.0f MB more', number_format($seen), number_format(count($asked)), (memory_get_peak_usage() - $before) / 1e6), number_format(count($asked) / (hrtime(true) - $start) * 1e9).' a second', '200'];
+    }
+
+    /** @return list<list<string>> */
+    private function commands(Account $account, Name $name): array
+    {
+        $gate = app(Gates::class)->of($account->load('registrar'));
+        $epp = $this->median(fn (int $run) => $gate->command(new DomainInfo($name->ascii), "bench-{$run}"));
+        [$process, $socket] = $this->echo();
+        $frame = EppFraming::pack(EppFrame::command(new DomainInfo($name->ascii), 'bench-00001'));
+        $framing = new EppFraming;
+        $bare = $this->median(function () use ($socket, $frame, $framing): void {
+            fwrite($socket, $frame);
+            while ($framing->feed((string) fread($socket, 65_536)) === []) {
+                // More is to come.
+            }
+        });
+        $process->stop();
+
+        return [['a command of EPP, against a bare echo', sprintf('%.2f ms, %.2f ms: %.1f×', $epp, $bare, $epp / $bare), '3×']];
+    }
+
+    /** @return array{Process, resource} */
+    private function echo(): array
+    {
+        $probe = stream_socket_server('tcp://127.0.0.1:0');
+        $port = $probe === false ? '0' : (string) preg_replace('/^.*:/', '', (string) stream_socket_get_name($probe, false));
+        if ($probe !== false) {
+            fclose($probe);
+        }
+        $process = new Process([PHP_BINARY, base_path('standins/echo.php'), $port]);
+        $process->start();
+        $process->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'ready'));
+        $socket = stream_socket_client("tls://127.0.0.1:{$port}", $code, $why, 5, STREAM_CLIENT_CONNECT, stream_context_create(['ssl' => ['cafile' => config()->string('outside.authority'), 'peer_name' => 'epp.skerry.example']]));
+
+        return [$process, $socket === false ? throw new RuntimeException((string) $why) : $socket];
+    }
+
+    /** @param  list<Name>  $names */
+    private function handovers(World $world, Account $account, array $names, Instant $now): void
+    {
+        $user = User::query()->firstOrFail();
+        $receiver = Account::query()->where('number', 'BENCH-R')->firstOrFail();
+        $ids = array_map(fn (Name $name): int => $name->id, $names);
+        $start = hrtime(true);
+        $docket = app(PrepareDocket::class)->handle($user, (string) Str::uuid(), HandOverNames::key(), $ids, (new HandoverTermsChosen($receiver->id, null, $now->toDay()->plusDays(14)))->pack(), $ids);
+        app(SettleDocket::class)->handle($user, $docket);
+        app(BeginDocketLines::class)->handle($docket->id);
+        $begun = (hrtime(true) - $start) / 1e9;
+        $tell = app(TellOrders::class);
+        $start = hrtime(true);
+        while ($tell->handle($account->id)) {
+            // There is more.
+        }
+        $told = (hrtime(true) - $start) / 1e9;
+        foreach ($names as $name) {
+            $world->play($name->ascii, 'accepts');
+        }
+        $start = hrtime(true);
+        do {
+            app(TakeMessages::class)->handle($account->id);
+        } while (DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'begun')->exists() && (hrtime(true) - $start) / 1e9 < 300);
+        $taken = (hrtime(true) - $start) / 1e9;
+        $this->line(sprintf(
+            '%s handovers by wire: prepared and begun in %.1f s, told in %.1f s, their messages taken and all settled in %.1f s (%.1f s together, 60 wanted); docket %s.',
+            number_format(count($names)), $begun, $told, $taken, $begun + $told + $taken, Docket::query()->findOrFail($docket->id)->state->value,
+        ));
+    }
+
+    /** @param  callable(int): mixed  $do */
+    private function median(callable $do): float
+    {
+        $times = [];
+        for ($run = 0; $run < 500; $run++) {
+            $start = hrtime(true);
+            $do($run);
+            $times[] = (hrtime(true) - $start) / 1e6;
+        }
+        sort($times);
+
+        return $times[250];
+    }
+}
