@@ -16,9 +16,10 @@ final class Ports extends Command
 
     public function handle(World $world): int
     {
+        $port = config('database.connections.pgsql.port');
         $this->line((string) json_encode([
             'application' => config()->string('app.url'),
-            'database' => '127.0.0.1:'.config('database.connections.pgsql.port'),
+            'database' => is_string($port) || is_int($port) ? "127.0.0.1:{$port}" : null,
             'world' => $world->isThere() ? $world->ports() : null,
         ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
 
