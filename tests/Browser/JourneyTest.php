@@ -76,7 +76,7 @@ final class JourneyTest extends TestCase
         self::assertSame($digest, hash('sha256', $text));
 
         $window->go("/names/toll-{$tag}.org?on=2026-10-06");
-        self::assertStringContainsString('Pellbridge H-3240, for Sound Kelp Farm', $window->text('section[aria-labelledby=happened]'));
+        self::assertStringContainsString('Pellbridge H-3240, for Ferret & Fowl Veterinary', $window->text('section[aria-labelledby=happened]'));
         self::assertStringContainsString("docket {$docket}", $window->text('section[aria-labelledby=happened]'));
         self::assertSame([], $window->complaints());
     }

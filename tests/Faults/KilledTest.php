@@ -342,7 +342,7 @@ final class KilledTest extends TestCase
     private function postmaster(): int
     {
         $file = dirname((string) getenv('LARAVEL_STORAGE_PATH')).'/pg/postmaster.pid';
-        $lines = file($file);
+        $lines = is_file($file) ? @file($file) : false;
 
         return (int) ($lines === false ? throw new RuntimeException("{$file} can't be read.") : $lines[0]);
     }
@@ -354,7 +354,8 @@ final class KilledTest extends TestCase
             DB::purge('owner');
             try {
                 return $this->postmaster() !== $killed && DB::select('SELECT 1') !== [];
-            } catch (PDOException) {
+            } catch (PDOException|RuntimeException) {
+                // Neither its process nor its file need be there yet.
                 return false;
             }
         });

@@ -11,6 +11,7 @@ use App\Models\Order;
 use App\Models\OrderState;
 use App\Outside\Registrar\OrderKind;
 use App\Outside\Registrar\Registrars;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Str;
 
 /** Writes down what a registrar is to be told, in the transaction that wants it; it is told afterwards. */
@@ -19,7 +20,7 @@ final class PlaceOrder
     /** @var array<int, Account|null> accounts whose registrar takes commands, by id */
     private array $reached = [];
 
-    public function __construct(private readonly Registrars $registrars)
+    public function __construct(private readonly Connection $database, private readonly Registrars $registrars)
     {
     }
 
@@ -37,7 +38,7 @@ final class PlaceOrder
         Order::query()->create([
             'account_id' => $account->id, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind, 'ends_line' => $endsLine, 'terms' => $terms, 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
         ]);
-        WorkGate::dispatch($account->id)->afterCommit();
+        $this->tellSoon($account->id);
 
         return true;
     }
@@ -50,10 +51,16 @@ final class PlaceOrder
                 Order::query()->create([
                     'account_id' => $order->account_id, 'name_id' => $order->name_id, 'docket_line_id' => null, 'kind' => OrderKind::CancelHandover, 'terms' => [], 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
                 ]);
-                WorkGate::dispatch($order->account_id)->afterCommit();
+                $this->tellSoon($order->account_id);
             }
             $order->update(['state' => OrderState::CalledOff]);
         }
+    }
+
+    /** After the commit, and not before: a job that is sent once only takes a lock, and one that is taken already would end the transaction. */
+    private function tellSoon(int $accountId): void
+    {
+        $this->database->afterCommit(fn () => WorkGate::dispatch($accountId));
     }
 
     /** Ours, and nobody's else: RFC 5730 §2.8 asks that it is unique at the client. */
