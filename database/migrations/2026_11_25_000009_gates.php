@@ -61,6 +61,10 @@ CREATE TABLE gate_messages (
     text text NOT NULL DEFAULT '',
     body text NOT NULL DEFAULT '',
     name_id bigint REFERENCES names ON DELETE SET NULL,
+    -- Of a handover or a transfer: how it stands, and to which account.
+    kind text CHECK (kind IN ('handover', 'transfer')),
+    state text,
+    receiver text,
     taken_at timestamptz NOT NULL DEFAULT clock_timestamp(),
     applied_at timestamptz,
     UNIQUE (account_id, message)
@@ -68,7 +72,7 @@ CREATE TABLE gate_messages (
 -- When the public record was first seen to show what a line did.
 ALTER TABLE docket_lines ADD seen_on timestamptz;
 CREATE INDEX docket_lines_unseen ON docket_lines (name_id) WHERE state = 'done' AND seen_on IS NULL;
-CREATE INDEX gate_messages_new ON gate_messages (id) WHERE applied_at IS NULL;
+CREATE INDEX gate_messages_new ON gate_messages (account_id, id) WHERE applied_at IS NULL;
 SQL);
     }
 };

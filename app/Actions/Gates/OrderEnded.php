@@ -7,35 +7,44 @@ namespace App\Actions\Gates;
 use Acre\Core\Lifecycle\Lock;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Standings\MakeStandings;
+use App\Models\Docket;
 use App\Models\LineState;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Support\TradeClock;
+use LogicException;
 
-/** What an order's end means for the docket that wanted it. In the caller's transaction. */
+/** What orders' ends mean for the dockets that wanted them. In the caller's transaction. */
 final readonly class OrderEnded
 {
     public function __construct(private EndLines $end, private MakeStandings $standings, private TradeClock $clock)
     {
     }
 
-    public function handle(Order $order): void
+    /** @param  list<Order>  $orders  done or refused */
+    public function handle(array $orders): void
     {
-        if ($order->state === OrderState::Done && ! $order->ends_line) {
-            $this->writeDown($order);
+        $groups = [];
+        foreach ($orders as $order) {
+            if ($order->state === OrderState::Done && ! $order->ends_line) {
+                $this->writeDown($order);
+            }
+            $line = $order->ends_line ? $order->line : null;
+            if ($line !== null && $line->state === LineState::Begun) {
+                $groups[$line->docket_id][$order->state->value][$order->state === OrderState::Refused ? $order->answer ?? '' : ''][] = $line->id;
+            }
         }
-        $line = $order->line()->with('docket.settler')->first();
-        $by = $line?->docket->settler;
-        if (! $order->ends_line || $line === null || $by === null || $line->state !== LineState::Begun) {
-            return;
+        foreach ($groups as $docketId => $states) {
+            $docket = Docket::query()->with('settler')->findOrFail($docketId);
+            $by = $docket->settler ?? throw new LogicException("Docket {$docketId} has orders, and nobody has settled it.");
+            foreach ($states as $state => $answers) {
+                foreach ($answers as $answer => $lines) {
+                    $state === OrderState::Done->value ? $this->end->done($by, $docket, $lines, $this->clock->now()) : $this->end->refused($by, $docket, $lines, (string) $answer);
+                }
+            }
         }
-        match ($order->state) {
-            OrderState::Done => $this->end->done($by, $line->docket, [$line->id], $this->clock->now()),
-            OrderState::Refused => $this->end->refused($by, $line->docket, [$line->id], $order->answer ?? ''),
-            default => null,
-        };
     }
 
     /** What the registrar did is what our books say from now on. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Gates;
 
 use App\Models\Account;
-use App\Models\Name;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Outside\Reach\NotReached;
@@ -21,6 +20,9 @@ use Illuminate\Database\Connection;
 /** Takes what waits at a gate, keeps it, acknowledges it, and lets it have its effect; any step may be repeated. */
 final readonly class TakeMessages
 {
+    /** Messages that have their effect together. */
+    private const BATCH = 100;
+
     public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended, private HouseLog $log)
     {
     }
@@ -33,42 +35,62 @@ final readonly class TakeMessages
             return;
         }
         try {
+            $this->applyAll($account);
             $registrar->messages($account, fn (Message $message) => $this->keep($account, $message));
         } catch (NotReached) {
             // What was kept stands; the rest waits there.
         } finally {
+            $this->applyAll($account);
             $this->database->select('SELECT pg_advisory_unlock(7302, ?)', [$accountId]);
         }
     }
 
+    /** One that was taken before, and only not acknowledged, stands here already. */
     private function keep(Account $account, Message $message): void
     {
-        $this->database->transaction(function () use ($account, $message): void {
-            $nameId = $message->name === null ? null : Name::query()->where('ascii', $message->name)->value('id');
-            $rows = $this->database->select(
-                'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, applied_at) VALUES (?, ?, ?, ?, ?, ?, clock_timestamp()) ON CONFLICT (account_id, message) DO NOTHING RETURNING id',
-                [$account->id, $message->id, $message->at?->isoSecond(), mb_substr($message->text, 0, 2_000), mb_substr($message->body, 0, 20_000), is_int($nameId) ? $nameId : null],
-            );
-            // Taken before, and only not acknowledged.
-            if (Row::all($rows) !== [] && is_int($nameId)) {
-                $this->apply($account, $message, $nameId);
-            }
-        });
+        $this->database->statement(
+            'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, kind, state, receiver) VALUES (?, ?, ?, ?, ?, (SELECT id FROM names WHERE ascii = ?), ?, ?, ?) ON CONFLICT (account_id, message) DO NOTHING',
+            [$account->id, $message->id, $message->at?->isoSecond(), mb_substr($message->text, 0, 2_000), mb_substr($message->body, 0, 20_000), $message->name, $message->kind?->value, $message->state, $message->to],
+        );
         Failpoint::MessageKept->reach();
     }
 
-    private function apply(Account $account, Message $message, int $nameId): void
+    private function applyAll(Account $account): void
     {
-        $this->log->write('gate_said', 'name', $nameId, ['account' => $account->id, 'kind' => $message->kind?->value, 'state' => $message->state]);
-        // Whatever it says, the record is looked at soon.
-        $this->database->update("UPDATE observing SET due_at = least(due_at, '-infinity') WHERE name_id = ? AND due_at < 'infinity'", [$nameId]);
-        if ($message->kind !== MessageKind::Handover || ! in_array($message->state, ['accepted', 'refused', 'lapsed'], true)) {
-            return;
+        do {
+            $applied = $this->database->transaction(function () use ($account): int {
+                $rows = Row::all($this->database->select('SELECT id, name_id, kind, state, receiver, text FROM gate_messages WHERE account_id = ? AND applied_at IS NULL ORDER BY id LIMIT ? FOR UPDATE', [$account->id, self::BATCH]));
+                $this->apply($account, array_values(array_filter($rows, fn (Row $row): bool => $row->intOrNull('name_id') !== null)));
+                $this->database->update('UPDATE gate_messages SET applied_at = clock_timestamp() WHERE id = ANY (?::bigint[])', [self::list(array_map(fn (Row $row): int => $row->int('id'), $rows))]);
+
+                return count($rows);
+            });
+        } while ($applied === self::BATCH);
+    }
+
+    /** @param  list<Row>  $messages  that are about a name of ours */
+    private function apply(Account $account, array $messages): void
+    {
+        $this->log->writeMany(array_map(fn (Row $one): array => ['event' => 'gate_said', 'subject' => 'name', 'subject_id' => $one->int('name_id'), 'data' => ['account' => $account->id, 'kind' => $one->textOrNull('kind'), 'state' => $one->textOrNull('state')]], $messages));
+        // Whatever they say, the record is looked at soon.
+        $this->database->update("UPDATE observing SET due_at = '-infinity' WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [self::list(array_map(fn (Row $one): int => $one->int('name_id'), $messages))]);
+        $ended = [];
+        foreach ($messages as $one) {
+            if ($one->textOrNull('kind') !== MessageKind::Handover->value || ! in_array($one->textOrNull('state'), ['accepted', 'refused', 'lapsed'], true)) {
+                continue;
+            }
+            $order = Order::query()->where('name_id', $one->int('name_id'))->where('account_id', $account->id)->where('kind', OrderKind::HandOver)->whereIn('state', [OrderState::Sent, OrderState::Pending])->lockForUpdate()->first();
+            if ($order !== null && ($order->terms['number'] ?? null) === $one->textOrNull('receiver')) {
+                $order->fill(['state' => $one->text('state') === 'accepted' ? OrderState::Done : OrderState::Refused, 'answer' => $one->text('text')])->save();
+                $ended[] = $order;
+            }
         }
-        $order = Order::query()->where('name_id', $nameId)->where('account_id', $account->id)->where('kind', OrderKind::HandOver)->whereIn('state', [OrderState::Sent, OrderState::Pending])->lockForUpdate()->first();
-        if ($order !== null && ($order->terms['number'] ?? null) === $message->to) {
-            $order->fill(['state' => $message->state === 'accepted' ? OrderState::Done : OrderState::Refused, 'answer' => $message->text])->save();
-            $this->ended->handle($order);
-        }
+        $this->ended->handle($ended);
+    }
+
+    /** @param  list<int>  $ids */
+    private static function list(array $ids): string
+    {
+        return '{'.implode(',', $ids).'}';
     }
 }

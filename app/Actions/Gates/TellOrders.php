@@ -13,6 +13,7 @@ use App\Outside\Registrar\AnswerKind;
 use App\Outside\Registrar\Registrar;
 use App\Outside\Registrar\Registrars;
 use App\Support\Failpoint;
+use App\Support\Row;
 use Illuminate\Database\Connection;
 
 /**
@@ -27,6 +28,9 @@ final readonly class TellOrders
 
     private const LONGEST = 600;
 
+    /** Orders that are marked together. */
+    private const BATCH = 25;
+
     public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended)
     {
     }
@@ -40,9 +44,9 @@ final readonly class TellOrders
             return false;
         }
         try {
-            for ($told = 0; $told < $most; $told++) {
-                $order = Order::query()->with(['name', 'line'])->where('account_id', $accountId)->whereIn('state', [OrderState::Waiting, OrderState::Sent])->whereRaw('not_before <= clock_timestamp()')->orderBy('id')->first();
-                if ($order === null || ! $this->one($registrar, $account, $order)) {
+            for ($told = 0; $told < $most; $told += count($orders)) {
+                $orders = Order::query()->with(['name', 'line'])->where('account_id', $accountId)->whereIn('state', [OrderState::Waiting, OrderState::Sent])->whereRaw('not_before <= clock_timestamp()')->orderBy('id')->limit(self::BATCH)->get()->all();
+                if ($orders === [] || ! $this->some($registrar, $account, array_values($orders))) {
                     return false;
                 }
             }
@@ -53,59 +57,108 @@ final readonly class TellOrders
         }
     }
 
-    /** @return bool whether the gate answered */
-    private function one(Registrar $registrar, Account $account, Order $order): bool
+    /**
+     * @param  list<Order>  $orders
+     * @return bool whether the gate answered
+     */
+    private function some(Registrar $registrar, Account $account, array $orders): bool
     {
+        $answers = [];
         try {
-            if ($order->state === OrderState::Sent) {
-                $found = $registrar->find($account, $order->told());
-                if ($found !== null) {
-                    $this->settle($order, $found);
-
-                    return true;
+            foreach ($orders as $order) {
+                if ($order->state === OrderState::Sent) {
+                    $at = $order;
+                    $found = $registrar->find($account, $order->told());
+                    // Not carried out: what is told then is another command.
+                    $found === null ? $order->update(['transaction' => PlaceOrder::transaction(), 'state' => OrderState::Waiting]) : $answers[] = [$order, $found];
                 }
-                // It was not carried out: what is told now is another command.
-                $order->update(['transaction' => PlaceOrder::transaction(), 'state' => OrderState::Waiting]);
             }
-            // Only what still waits: it may have been called off meanwhile.
-            $marked = $this->database->update("UPDATE orders SET state = 'sent', sent_at = clock_timestamp(), attempts = attempts + 1 WHERE id = ? AND state = 'waiting'", [$order->id]);
-            Failpoint::OrderMarked->reach();
-            if ($marked === 1) {
-                $answer = $registrar->carryOut($account, $order->refresh()->load('name')->told());
+            foreach ($this->marked($orders) as $order) {
+                $at = $order;
+                $answers[] = [$order, $registrar->carryOut($account, $order->told())];
                 Failpoint::OrderAnswered->reach();
-                $this->settle($order, $answer);
             }
 
             return true;
         } catch (NotReached $e) {
-            $wait = min(self::LONGEST, max($e->wait ?? 0, self::AGAIN * 2 ** min(10, $order->attempts)));
-            $this->database->update("UPDATE orders SET not_before = clock_timestamp() + ? * interval '1 second', answer = ? WHERE id = ? AND state IN ('waiting', 'sent')", [$wait, mb_substr($e->getMessage(), 0, 1_000), $order->id]);
+            $this->rest($orders, array_map(fn (array $one): int => $one[0]->id, $answers), $at->id ?? 0, $e);
 
             return false;
+        } finally {
+            $this->settle($answers);
         }
     }
 
-    /** The answer and what follows from it, in one transaction. */
-    private function settle(Order $order, Answer $answer): void
+    /**
+     * Those that still wait, and were not called off meanwhile: marked together, before the first of them is sent.
+     *
+     * @param  list<Order>  $orders
+     * @return list<Order>
+     */
+    private function marked(array $orders): array
     {
-        $this->database->transaction(function () use ($order, $answer): void {
-            $locked = Order::query()->lockForUpdate()->findOrFail($order->id);
-            if ($locked->state !== OrderState::Sent) {
-                return;
-            }
-            if ($answer->kind === AnswerKind::Later) {
-                $this->database->update("UPDATE orders SET state = 'waiting', transaction = ?, not_before = clock_timestamp() + ? * interval '1 second', code = ?, answer = ? WHERE id = ?", [PlaceOrder::transaction(), min(self::LONGEST, self::AGAIN * 2 ** min(10, $locked->attempts)), $answer->code, $answer->words, $locked->id]);
+        $waiting = '{'.implode(',', array_map(fn (Order $order): int => $order->id, array_filter($orders, fn (Order $order): bool => $order->state === OrderState::Waiting))).'}';
+        $rows = Row::all($this->database->select("UPDATE orders SET state = 'sent', sent_at = clock_timestamp(), attempts = attempts + 1 WHERE id = ANY (?::bigint[]) AND state = 'waiting' RETURNING id, attempts", [$waiting]));
+        Failpoint::OrderMarked->reach();
+        $marked = [];
+        foreach ($rows as $row) {
+            $marked[$row->int('id')] = $row->int('attempts');
+        }
 
-                return;
-            }
-            $locked->fill([
-                'state' => match ($answer->kind) {
+        return array_values(array_filter($orders, fn (Order $order): bool => isset($marked[$order->id])));
+    }
+
+    /**
+     * The gate fell silent: what it was being told stays marked, to be asked for; what it was not told yet waits again.
+     *
+     * @param  list<Order>  $orders
+     * @param  list<int>  $answered  ids
+     * @param  int  $at  the one that was being told or asked for
+     */
+    private function rest(array $orders, array $answered, int $at, NotReached $e): void
+    {
+        $wait = min(self::LONGEST, max($e->wait ?? 0, self::AGAIN * 2 ** min(10, max([0, ...array_map(fn (Order $order): int => $order->attempts, $orders)]))));
+        $ids = '{'.implode(',', array_diff(array_map(fn (Order $order): int => $order->id, $orders), $answered)).'}';
+        $before = '{'.implode(',', array_map(fn (Order $order): int => $order->id, array_filter($orders, fn (Order $order): bool => $order->state === OrderState::Sent))).'}';
+        $this->database->update(
+            "UPDATE orders SET not_before = clock_timestamp() + ? * interval '1 second', answer = ?, state = CASE WHEN id = ? OR id = ANY (?::bigint[]) THEN state ELSE 'waiting' END WHERE id = ANY (?::bigint[]) AND state IN ('waiting', 'sent')",
+            [$wait, mb_substr($e->getMessage(), 0, 1_000), $at, $before, $ids],
+        );
+    }
+
+    /**
+     * Answers and what follows from them, in one transaction.
+     *
+     * @param  list<array{Order, Answer}>  $answers
+     */
+    private function settle(array $answers): void
+    {
+        if ($answers === []) {
+            return;
+        }
+        $this->database->transaction(function () use ($answers): void {
+            $locked = Order::query()->with('line')->whereIn('id', array_map(fn (array $one): int => $one[0]->id, $answers))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+            $ended = [];
+            foreach ($answers as [$order, $answer]) {
+                $now = $locked->get($order->id);
+                if ($now === null || $now->state !== OrderState::Sent) {
+                    continue;
+                }
+                if ($answer->kind === AnswerKind::Later) {
+                    $this->database->update("UPDATE orders SET state = 'waiting', transaction = ?, not_before = clock_timestamp() + ? * interval '1 second', code = ?, answer = ? WHERE id = ?", [PlaceOrder::transaction(), min(self::LONGEST, self::AGAIN * 2 ** min(10, $now->attempts)), $answer->code, $answer->words, $now->id]);
+
+                    continue;
+                }
+                $state = match ($answer->kind) {
                     AnswerKind::Done => OrderState::Done, AnswerKind::Pending => OrderState::Pending, default => OrderState::Refused,
-                },
-                'code' => $answer->code, 'answer' => $answer->words,
-            ])->save();
-            $this->database->update('UPDATE orders SET answered_at = clock_timestamp() WHERE id = ?', [$locked->id]);
-            $this->ended->handle($locked);
+                };
+                $this->database->update('UPDATE orders SET state = ?, code = ?, answer = ?, answered_at = clock_timestamp() WHERE id = ?', [$state->value, $answer->code, $answer->words, $now->id]);
+                $now->setRawAttributes(['state' => $state->value, 'answer' => $answer->words] + $now->getAttributes(), true);
+                if ($state !== OrderState::Pending) {
+                    $ended[] = $now;
+                }
+            }
+            $this->ended->handle($ended);
         });
     }
 }
