@@ -9,6 +9,7 @@ use Acre\Core\Record\DriftField;
 use Acre\Core\Record\Record;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
+use App\Actions\Outside\PutRight;
 use App\Models\Drift;
 use App\Models\DriftState;
 use App\Queries\Names\CaseFile;
@@ -54,6 +55,14 @@ final readonly class RecordPage
     public function isAlarming(): bool
     {
         return $this->differing()->contains(fn (Drift $drift): bool => $drift->alarming);
+    }
+
+    /** Where a deed makes the outside say what we hold; null: there is none for that. */
+    public function putRight(Drift $drift, string $ascii): ?string
+    {
+        $deed = PutRight::deed($drift->finding);
+
+        return $deed === null ? null : route('deeds.show', [$deed[0], 'name' => $ascii, ...$deed[1]]);
     }
 
     /** @return list<array{field: string, registry: string, own: string, roll: string, differs: bool}> what each side says of each field */

@@ -35,6 +35,7 @@ return [
         'headline' => '{1} :change of one name|[0,*] :change of :names names',
         'one_line' => ':change',
         'to' => ['on' => 'Set the lock', 'off' => 'Lift the lock'],
+        'differs' => ':here here, :there outside',
         'explained' => 'The transfer lock keeps a name from going to another registrar. Where the registrar takes commands it is told; elsewhere a slip says what to do.',
         'after' => 'It happens at the registrar, and is done when that says so. The other way round is another docket.',
     ],

@@ -8,8 +8,8 @@ use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
-use Acre\Core\Record\DriftField;
 use Acre\Core\Record\Record;
+use Acre\Core\Record\RecordFinding;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedAtRegistrar;
@@ -46,7 +46,13 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
     {
-        return ['before' => ['lock' => self::word($file->facts->lock)], 'after' => ['lock' => self::word(self::lock($terms))]];
+        $before = self::word($file->facts->lock);
+        if ($this->differs($file)) {
+            $said = __('deeds.change_lock.differs', ['here' => $before, 'there' => self::word($file->facts->lock === Lock::On ? Lock::Off : Lock::On)]);
+            $before = is_string($said) ? $said : $before;
+        }
+
+        return ['before' => ['lock' => $before], 'after' => ['lock' => self::word(self::lock($terms))]];
     }
 
     protected function order(array $terms): OrderKind
@@ -56,10 +62,7 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside
 
     protected function isSo(CaseFile $file, array $terms): bool
     {
-        // Where the record says otherwise, our books may be wrong.
-        $differs = array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Lock) !== [];
-
-        return $file->facts->lock === self::lock($terms) && ! $differs;
+        return $file->facts->lock === self::lock($terms) && ! $this->differs($file);
     }
 
     protected function against(CaseFile $file, array $terms, Instant $now): array
@@ -86,6 +89,12 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside
         $said = __('deeds.change_lock.to.'.self::lock($terms)->value);
 
         return ['change' => is_string($said) ? $said : ''];
+    }
+
+    /** Whether the record says otherwise than our books. */
+    private function differs(CaseFile $file): bool
+    {
+        return array_filter($file->drifts, fn (OpenDrift $drift): bool => in_array($drift->tag, [RecordFinding::LockIsOn, RecordFinding::LockIsOff], true)) !== [];
     }
 
     /** @param  array<string, mixed>  $terms */
