@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\TellAlarms;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
@@ -23,6 +24,9 @@ Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly(
 // What the outside says of our names, each in its turn.
 Schedule::call(fn () => LookOutside::dispatch())->everyMinute()->name('outside');
 Schedule::call(fn (TellAlarms $alarms) => $alarms->handle())->everyMinute()->name('alarms');
+
+// Moved on the simulated world's page, its clock is the demo's.
+Schedule::call(fn (FollowWorld $follow) => $follow->handle())->everyTenSeconds()->name('follow')->when(fn (): bool => DB::table('settings')->where('key', 'demo')->exists());
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

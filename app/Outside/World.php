@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Outside;
 
 use Acre\Core\Time\Instant;
+use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
 use RuntimeException;
 
@@ -12,6 +13,8 @@ use RuntimeException;
 final readonly class World
 {
     private const SECONDS = 120;
+
+    private const ASKED = 3;
 
     /** @param  string|null  $page  its address; null: the hosts outside are real */
     public function __construct(private ?string $page, private string $key, private Factory $http = new Factory)
@@ -71,6 +74,21 @@ final readonly class World
         $heard = json_decode($this->post('/heard', http_build_query(['account' => $account])), true);
 
         return is_array($heard) ? array_values(array_filter($heard, is_string(...))) : [];
+    }
+
+    /** What its clock shows; null: there is no such world, or it does not answer. */
+    public function now(): ?Instant
+    {
+        if ($this->page === null) {
+            return null;
+        }
+        try {
+            $now = $this->http->timeout(self::ASKED)->get("{$this->page}/clock")->json('now');
+        } catch (ConnectionException) {
+            return null;
+        }
+
+        return is_int($now) ? Instant::second($now) : null;
     }
 
     /** @return array<array-key, mixed> where it listens */

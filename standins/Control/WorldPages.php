@@ -39,7 +39,7 @@ final readonly class WorldPages
         }
 
         return match ($request->path) {
-            '/clock' => $this->moved((int) ($form['to'] ?? 0)),
+            '/clock' => isset($form['days']) ? $this->daysOn((int) $form['days']) : $this->moved((int) ($form['to'] ?? 0)),
             '/load', '/more' => $this->loaded(JsonNode::read($request->body, self::LIMIT), $request->path === '/load'),
             '/mood' => $this->inMood($form['address'] ?? '', $form['mood'] ?? ''),
             '/name' => $this->played($form),
@@ -47,6 +47,13 @@ final readonly class WorldPages
             '/weather' => $this->weather($form['weather'] ?? '', (int) ($form['times'] ?? 1)),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };
+    }
+
+    private function daysOn(int $days): HttpResponse
+    {
+        $this->moved($this->world->now() + max(0, min(3_660, $days)) * 86_400);
+
+        return $this->back();
     }
 
     /** @return array<string, mixed> */
@@ -128,7 +135,8 @@ final readonly class WorldPages
 <!doctype html><html lang=en><meta charset=utf-8><meta name=viewport content="width=device-width"><title>The simulated world</title><link rel=icon href="data:,">
 <body><main><h1>The simulated world</h1>
 <p>This is the simulation, and no part of the product. Nothing here is real: registries, registrars, hosts and people are made up.</p>{$said}
-<p>Its clock shows {$esc(gmdate('Y-m-d H:i:s', $this->world->now()))} UTC. <code>./acre clock</code> moves it. {$this->world->store->count()} names are registered.</p>
+<p>Its clock shows {$esc(gmdate('Y-m-d H:i:s', $this->world->now()))} UTC. {$this->world->store->count()} names are registered. The house follows this clock within seconds; it only goes forward (<code>./acre clock back</code> resets the demo).</p>
+<form method=post action=/clock>{$key}<p><label>Days <input name=days value=1 size=4></label> <button>Move the clock</button></p></form>
 <h2>Play another party</h2>
 <form method=post action=/name>{$key}<p><label>Name <input name=name required size=40></label></p><p><label>What happens <select name=part>{$parts}</select></label></p>
 <p><label>With, where it needs more <input name=with size=40></label> (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p><p><button>Let it happen</button></p></form>

@@ -13,6 +13,7 @@ use Acre\Core\Record\Field;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
 use App\Actions\Outside\TellAlarms;
@@ -487,5 +488,20 @@ final class OutsideTest extends TestCase
         $name = $this->held($this->registered());
         $this->expectExceptionMessage('is held');
         DB::table('watchings')->insert(['name_id' => $name->id, 'client_id' => $this->house->foundry->id, 'why' => 'x', 'since' => '2026-10-06']);
+    }
+
+    public function test_the_house_follows_the_worlds_clock_forward_and_never_back(): void
+    {
+        $clock = app(TradeClock::class);
+        $there = $this->world->now();
+        self::assertNotNull($there);
+        $clock->set($there->plusDays(-3));
+        self::assertTrue(app(FollowWorld::class)->handle());
+        self::assertEqualsWithDelta($there->epoch, $clock->now()->epoch, 10);
+        self::assertFalse(app(FollowWorld::class)->handle(), 'it is there');
+        $clock->set($there->plusDays(1));
+        self::assertFalse(app(FollowWorld::class)->handle());
+        self::assertSame($there->plusDays(1)->date(), $clock->now()->date());
+        self::assertNull((new World('http://127.0.0.1:9', 'x'))->now(), 'a world that does not answer moves nothing');
     }
 }
