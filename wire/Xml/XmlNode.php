@@ -76,7 +76,13 @@ final readonly class XmlNode
 
     public function childOrNull(string $namespace, string $name): ?self
     {
-        return $this->children($namespace, $name)[0] ?? null;
+        foreach ($this->element->childNodes as $node) {
+            if ($node instanceof DOMElement && $node->localName === $name && ($node->namespaceURI ?? '') === $namespace) {
+                return new self($node, "{$this->path}/{$name}");
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -85,7 +91,14 @@ final readonly class XmlNode
      */
     public function children(string $namespace, ?string $name = null): array
     {
-        return array_values(array_filter($this->all(), fn (self $child): bool => $child->namespace() === $namespace && ($name === null || $child->name() === $name)));
+        $children = [];
+        foreach ($this->element->childNodes as $node) {
+            if ($node instanceof DOMElement && ($name === null || $node->localName === $name) && ($node->namespaceURI ?? '') === $namespace) {
+                $children[] = new self($node, $this->path.'/'.($node->localName ?? ''));
+            }
+        }
+
+        return $children;
     }
 
     /** @return list<self> every child element, of whatever namespace */
