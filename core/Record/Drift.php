@@ -73,14 +73,16 @@ final readonly class Drift
         $drifts = [];
         // The lock has a fact of its own.
         $beside = [...self::PASSING, Status::ClientTransferProhibited];
+        // Past its end a name goes dark by itself: its phase tells that, and a hold is no alarm.
+        $isLate = $held->facts->ends !== null && $held->facts->ends->hasComeAt($now);
         foreach ($record->statuses as $status) {
             if ($held->facts->has($status) || in_array($status, $beside, true)) {
                 continue;
             }
-            $drifts[] = match ($status) {
-                Status::PendingTransfer => $held->isMoving ? null : self::of(RecordFinding::TransferNotOurs, $held, $seen, null, $now),
-                Status::ServerHold => self::of(RecordFinding::HeldByRegistry, $held, $seen, null, $now),
-                Status::ClientHold => self::of(RecordFinding::HeldByRegistrar, $held, $seen, null, $now),
+            $drifts[] = match (true) {
+                $status === Status::PendingTransfer => $held->isMoving ? null : self::of(RecordFinding::TransferNotOurs, $held, $seen, null, $now),
+                $status === Status::ServerHold && ! $isLate => self::of(RecordFinding::HeldByRegistry, $held, $seen, null, $now),
+                $status === Status::ClientHold && ! $isLate => self::of(RecordFinding::HeldByRegistrar, $held, $seen, null, $now),
                 default => self::of(RecordFinding::StatusSeen, $held, $seen, null, $now, status: $status->value),
             };
         }

@@ -62,16 +62,24 @@ final class Outside
         $isTagged = str_ends_with($suffix, 'uk');
         $shop = House::accounts()[$one['account']][0];
         $client = House::clients()[$one['client']];
+        $updated = null;
         $ends = $one['ends'] === null ? null : Instant::of($one['ends'])->epoch;
         $statuses = [...$one['statuses'] ?? [], ...($one['lock'] ?? 'off') === 'on' && ! $isTagged ? ['clientTransferProhibited'] : []];
         if ($ends !== null && $ends <= $now->epoch && ! $isTagged && $suffix !== 'de' && array_intersect($statuses, ['redemptionPeriod', 'pendingDelete']) === []) {
             // Renewed by the registry itself, which its registrar may still take back.
+            $updated = $ends;
             $ends = Instant::second($ends)->plusYears(1)->epoch;
             $statuses[] = 'autoRenewPeriod';
         }
+        // From then on its registry counts the days of what comes after.
+        $updated ??= match (true) {
+            in_array('redemptionPeriod', $statuses, true) => $now->plusDays(-10)->epoch,
+            in_array('pendingDelete', $statuses, true) => $now->plusDays(-2)->epoch,
+            default => Instant::of($one['moved'] ?? '2026-09-01')->epoch,
+        };
         $record = [
             'name' => $name->ascii, 'registrar' => $shop === 'pellbridge' ? 'anchorage' : $shop, 'reseller' => $shop === 'pellbridge' ? 'Pellbridge' : null,
-            'created' => Instant::of($one['created'])->epoch, 'ends' => $ends ?? ($suffix === 'de' ? null : Instant::of($one['created'])->plusYears(5)->epoch), 'updated' => Instant::of($one['moved'] ?? '2026-09-01')->epoch,
+            'created' => Instant::of($one['created'])->epoch, 'ends' => $ends ?? ($suffix === 'de' ? null : Instant::of($one['created'])->plusYears(5)->epoch), 'updated' => $updated,
             'moved' => isset($one['moved']) ? Instant::of($one['moved'])->epoch : null, 'statuses' => $statuses, 'servers' => self::servers($one['client']), 'ds' => [],
             'holder' => self::holder($one['client'], $one['registrant'] ?? $client['name'], $one['mailbox'] ?? $client['mailbox']), 'shown' => ['organisation'],
             'validated' => $isTagged ? true : null, 'autoRenew' => $one['intent'] === 'by_itself', 'due' => null, 'account' => (string) $one['account'],

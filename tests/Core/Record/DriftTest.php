@@ -119,6 +119,13 @@ final class DriftTest extends TestCase
         self::assertSame([], self::drifts(self::held(ends: '2027-10-02'), self::record(ends: '2027-10-02T00:00:00Z', statuses: $statuses)), 'whoever wrote the registry’s own end looked there');
     }
 
+    public function test_a_hold_on_a_name_past_its_end_is_no_alarm(): void
+    {
+        $record = self::record(ends: '2026-09-01T00:00:00Z', statuses: [Status::ClientTransferProhibited, Status::ServerHold]);
+        self::assertSame(['status_seen' => Certainty::Sure], self::drifts(self::held(ends: '2026-09-01'), $record), 'its phase tells that it is dark');
+        self::assertSame(['held_by_registry' => Certainty::Sure], self::drifts(self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ServerHold])));
+    }
+
     public function test_our_own_movement_is_no_alarm(): void
     {
         self::assertSame([], self::drifts(self::held(moving: true), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingTransfer])));
