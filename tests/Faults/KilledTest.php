@@ -344,7 +344,8 @@ final class KilledTest extends TestCase
         $file = dirname((string) getenv('LARAVEL_STORAGE_PATH')).'/pg/postmaster.pid';
         $lines = is_file($file) ? @file($file) : false;
 
-        return (int) ($lines === false ? throw new RuntimeException("{$file} can't be read.") : $lines[0]);
+        // Just made, it is empty for a moment.
+        return (int) (($lines === false ? null : $lines[0] ?? null) ?? throw new RuntimeException("{$file} can't be read."));
     }
 
     private function untilDatabaseIsBack(int $killed): void
