@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\View;
 
 use Acre\Core\Lifecycle\Status;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Name\NameError;
 use Acre\Core\Record\DriftField;
 use Acre\Core\Record\Record;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
-use App\Actions\Outside\PutRight;
+use App\Actions\Outside\Settling;
 use App\Models\Drift;
 use App\Models\DriftState;
 use App\Queries\Names\CaseFile;
@@ -57,12 +59,10 @@ final readonly class RecordPage
         return $this->differing()->contains(fn (Drift $drift): bool => $drift->alarming);
     }
 
-    /** Where a deed makes the outside say what we hold; null: there is none for that. */
-    public function putRight(Drift $drift, string $ascii): ?string
+    /** @return array<string, string> by way, where what differs is settled; none for what is left */
+    public function settling(Drift $drift, string $ascii): array
     {
-        $deed = PutRight::deed($drift->finding);
-
-        return $deed === null ? null : route('deeds.show', [$deed[0], 'name' => $ascii, ...$deed[1]]);
+        return $drift->state === DriftState::Open ? array_map(fn (array $deed): string => route('deeds.show', [$deed[0], 'name' => $ascii, ...$deed[1]]), Settling::of($drift->finding)) : [];
     }
 
     /** @return list<array{field: string, registry: string, own: string, roll: string, differs: bool}> what each side says of each field */
@@ -98,7 +98,16 @@ final readonly class RecordPage
     {
         $hosts = $this->record->servers ?? $this->dns->delegation->parent ?? [];
 
-        return array_values(array_unique(array_map(fn (string $host): string => implode('.', array_slice(explode('.', $host), -2)), $hosts)));
+        return array_values(array_unique(array_map(self::operator(...), $hosts)));
+    }
+
+    private static function operator(string $host): string
+    {
+        try {
+            return DomainName::of($host)->registrable()->ascii;
+        } catch (NameError) {
+            return $host;
+        }
     }
 
     private function said(Record $record, string $part): string

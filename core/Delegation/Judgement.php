@@ -68,7 +68,7 @@ final class Judgement
         if (count($seen->parent ?? []) === 1) {
             return [self::finding(DelegationFinding::OneServer)];
         }
-        // The first three numbers stand for a network here; IPv6 is as a rule given out in /48.
+        // What counts as one network, a /24 of IPv4 and a /48 of IPv6, is the house's own choice: RFC 2182 §3.1 gives no figure.
         $networks = array_unique(array_map(fn (string $address): string => str_contains($address, ':') ? implode(':', array_slice(explode(':', $address), 0, 3)) : implode('.', array_slice(explode('.', $address), 0, 3)),
             array_filter(array_map(fn (ServerSeen $server): ?string => $server->address, $seen->servers), is_string(...))));
 

@@ -16,6 +16,7 @@ return [
     'nothing_written' => 'nothing written',
     'left_as_it_is' => 'left as it is',
     'drift' => [
+        'way' => ['take' => 'Take it', 'right' => 'Put it right', 'leave' => 'Leave it'],
         'kind' => [
             'not_in_directory' => 'Not in their registry’s directory',
             'other_registrar' => 'Gone from our account',

@@ -7,9 +7,14 @@ namespace Tests\Feature;
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Name\DomainName;
+use Acre\Core\Record\Certainty;
+use Acre\Core\Record\DriftField;
 use Acre\Core\Record\Field;
+use Acre\Core\Record\RecordFinding;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
@@ -21,6 +26,7 @@ use App\Actions\Standings\MakeStandings;
 use App\Jobs\AskOutside;
 use App\Jobs\LookOutside;
 use App\Models\Drift;
+use App\Models\DriftState;
 use App\Models\Holding;
 use App\Models\Name;
 use App\Models\Registration;
@@ -432,6 +438,36 @@ final class OutsideTest extends TestCase
         $this->registered(otherwise: ['servers' => ["ns1.{$name}", 'ns1.first-host.example']], as: $name);
         $servers = $this->servers($name);
         self::assertSame(['203.0.113.121', Answer::Authoritative], [$servers["ns1.{$name}"]->address, $servers["ns1.{$name}"]->answer]);
+    }
+
+    public function test_of_many_of_a_kind_the_newest_few_stand_and_a_link_to_all(): void
+    {
+        $names = array_map(fn (int $place): Name => $this->held("many-{$place}.com"), range(1, 10));
+        foreach ($names as $place => $name) {
+            Drift::query()->create([
+                'name_id' => $name->id, 'finding' => RecordFinding::LockIsOff, 'detail' => '', 'field' => DriftField::Lock, 'alarming' => false, 'cost' => RecordFinding::LockIsOff->cost()->value,
+                'said' => json_decode(json_encode(Finding::of(RecordFinding::LockIsOff, Effect::Worth), JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR), 'certainty' => Certainty::Sure, 'state' => DriftState::Open, 'first_seen' => Instant::of('2026-10-01')->plusDays($place), 'last_seen' => Instant::of('2026-11-01'),
+            ]);
+        }
+        $this->actingAs($this->house->steward)->get('/drift')->assertSeeInOrder(['many-10.com', 'many-9.com', 'many-3.com', 'All 10'])->assertDontSee('many-2.com')->assertSee('right:lock_is_off');
+        $this->get('/drift?kind=lock_is_off')->assertSee('many-2.com')->assertSee('many-1.com');
+    }
+
+    #[TestWith(['/drift', 'Outside and Roll say the same'])]
+    #[TestWith(['/drift?kind=left', 'Left as they are'])]
+    #[TestWith(['/record', 'Ask the directories'])]
+    #[TestWith(['/outside', 'How the outside is looked at'])]
+    #[TestWith(['/record/never-asked.com', 'Ask the directories'])]
+    public function test_pages_of_the_outside_stand_when_nothing_was_seen_yet(string $address, string $says): void
+    {
+        $this->actingAs($this->house->reader)->get($address)->assertOk()->assertSee($says);
+    }
+
+    public function test_whoever_runs_its_name_servers_is_told_by_the_name_that_is_registered(): void
+    {
+        $name = $this->held($ascii = $this->registered(otherwise: ['servers' => ['ns1.dales-host.co.uk', 'ns2.dales-host.co.uk', 'ns1.first-host.example']]));
+        $this->observe($name);
+        $this->actingAs($this->house->reader)->get("/record/{$ascii}")->assertSee('dales-host.co.uk or first-host.example');
     }
 
     public function test_settling_takes_a_clerk_and_a_reader_only_looks(): void

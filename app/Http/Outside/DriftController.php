@@ -6,6 +6,7 @@ namespace App\Http\Outside;
 
 use Acre\Core\Record\RecordFinding;
 use App\Actions\Names\GatherNames;
+use App\Actions\Outside\Settling;
 use App\Queries\Outside\ReadDrifts;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -24,11 +25,13 @@ final readonly class DriftController
         $kind = RecordFinding::tryFrom($request->string('kind')->toString());
         $isLeft = $request->query('kind') === 'left';
 
+        $counts = $this->drifts->counts();
+
         return view('outside.drift', [
-            'kind' => $kind, 'isLeft' => $isLeft, 'counts' => $this->drifts->counts(), 'left' => $this->drifts->left(),
-            'few' => $kind === null && ! $isLeft ? $this->drifts->few() : null,
+            'kind' => $kind, 'isLeft' => $isLeft, 'counts' => $counts, 'left' => $this->drifts->left(),
+            'few' => $kind === null && ! $isLeft ? $this->drifts->few(array_keys($counts)) : null,
             'page' => $isLeft ? $this->drifts->leftOnes() : ($kind === null ? null : $this->drifts->ofKind($kind)),
-            'words' => $this->words,
+            'settling' => Settling::of(...), 'words' => $this->words,
         ]);
     }
 

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Outside;
 
 use Acre\Core\Record\RecordFinding;
-use App\Actions\Outside\LeaveDrift;
-use App\Actions\Outside\PutRight;
-use App\Actions\Outside\TakeObserved;
+use App\Actions\Outside\Settling;
 use App\Http\SignedIn;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -30,13 +28,7 @@ final class GatherDriftRequest extends FormRequest
     /** @return array{string, array<string, string>}|null the deed, and its terms as an address says them */
     public function deed(RecordFinding $kind): ?array
     {
-        $what = ['what' => $kind->about()->value];
-
-        return match (strstr($this->word('act'), ':', true)) {
-            'take' => $kind->about()->canBeTaken() ? [TakeObserved::key(), $what] : null,
-            'right' => PutRight::deed($kind),
-            default => [LeaveDrift::key(), $what],
-        };
+        return Settling::of($kind)[(string) strstr($this->word('act'), ':', true)] ?? null;
     }
 
     public function kind(): ?RecordFinding

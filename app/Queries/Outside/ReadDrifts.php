@@ -40,13 +40,14 @@ final readonly class ReadDrifts
     }
 
     /**
-     * The first few of every kind.
+     * The newest few of every kind.
      *
+     * @param  list<string>  $kinds
      * @return array<string, list<Drift>> by kind
      */
-    public function few(): array
+    public function few(array $kinds): array
     {
-        $ids = $this->database->select("SELECT id FROM (SELECT id, row_number() OVER (PARTITION BY finding ORDER BY first_seen DESC, id) AS place FROM drifts WHERE state = 'open') d WHERE place <= ?", [self::FEW]);
+        $ids = $this->database->select("SELECT d.id FROM json_array_elements_text(?::json) AS kind CROSS JOIN LATERAL (SELECT id FROM drifts WHERE state = 'open' AND finding = kind ORDER BY first_seen DESC, id LIMIT ?) d", [json_encode($kinds, JSON_THROW_ON_ERROR), self::FEW]);
 
         $few = [];
         foreach (Drift::query()->with('name')->whereIn('id', array_map(fn (Row $row): int => $row->int('id'), Row::all($ids)))->orderByDesc('first_seen')->orderBy('id')->get() as $drift) {

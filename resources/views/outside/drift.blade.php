@@ -1,5 +1,4 @@
 @php($total = array_sum($counts))
-@php($takes = fn (Acre\Core\Record\RecordFinding $one): bool => $one->about()->canBeTaken())
 <x-layout title="Drift" area="Outside">
     @include('outside.ways')
     <h1>Drift</h1>
@@ -31,9 +30,10 @@
                         @if ($finding !== null)
                             <p class="lesser">{{ $count > 1 ? number_format($count).' names. ' : '' }}{{ __('outside.drift.cure.'.$one) }}</p>
                             @can('prepare')
+                                @php($ways = $settling($finding))
                                 <p class="drift-deeds">
-                                    @if ($takes($finding))<button name="act" value="take:{{ $one }}" aria-label="Take what was seen: {{ __('outside.drift.kind.'.$one) }}">Take what was seen</button>@endif
-                                    @if (App\Actions\Outside\PutRight::deed($finding) !== null)<button name="act" value="right:{{ $one }}" aria-label="Put it right outside: {{ __('outside.drift.kind.'.$one) }}">Put it right outside</button>@endif
+                                    @if (isset($ways['take']))<button name="act" value="take:{{ $one }}" aria-label="Take what was seen: {{ __('outside.drift.kind.'.$one) }}">Take what was seen</button>@endif
+                                    @if (isset($ways['right']))<button name="act" value="right:{{ $one }}" aria-label="Put it right outside: {{ __('outside.drift.kind.'.$one) }}">Put it right outside</button>@endif
                                     <button name="act" value="leave:{{ $one }}" aria-label="Leave it: {{ __('outside.drift.kind.'.$one) }}">Leave it</button>
                                 </p>
                             @endcan

@@ -21,7 +21,7 @@
             <dl class="facts facts-wide">
                 @foreach ($drifts->sortBy(fn ($drift) => $drift->state !== App\Models\DriftState::Open) as $drift)
                     <div><dt>{{ __('outside.field.'.$drift->field->value) }}</dt><dd><bdi>{{ $words->stored($drift->said) }}.</bdi><span class="lesser">@if ($drift->state === App\Models\DriftState::Left)Left: {{ $drift->because }} @else{{ __('outside.drift.cure.'.$drift->finding->value) }} @endif{{ ucfirst(__('outside.certainty.'.$drift->certainty->value)) }}; first seen {{ App\Support\Dates::exact($drift->first_seen) }}.</span></dd>
-                        <dd>@can('prepare') @if ($drift->state === App\Models\DriftState::Open) @if ($drift->field->canBeTaken())<a class="button" href="{{ route('deeds.show', ['take_observed', 'name' => $domain->ascii, 'what' => $drift->field->value]) }}">Take it</a> @endif @if ($page->putRight($drift, $domain->ascii) !== null)<a class="button" href="{{ $page->putRight($drift, $domain->ascii) }}">Put it right</a> @endif<a class="button" href="{{ route('deeds.show', ['leave_drift', 'name' => $domain->ascii, 'what' => $drift->field->value]) }}">Leave it</a>@endif @endcan @if ($drift->docket_id !== null)<a href="{{ route('dockets.show', $drift->docket_id) }}">docket {{ $drift->docket_id }}</a>@endif</dd></div>
+                        <dd>@can('prepare') @foreach ($page->settling($drift, $domain->ascii) as $way => $address)<a class="button" href="{{ $address }}">{{ __('outside.drift.way.'.$way) }}</a> @endforeach @endcan @if ($drift->docket_id !== null)<a href="{{ route('dockets.show', $drift->docket_id) }}">docket {{ $drift->docket_id }}</a>@endif</dd></div>
                 @endforeach
             </dl>
         </section>

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Outside;
+
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Record\RecordFinding;
+use App\Actions\Registrar\ChangeLock;
+
+/** The ways to settle what differs: take it, put it right outside where a deed can, or leave it. */
+final class Settling
+{
+    /** @return array<string, array{string, array<string, string>}> by way: the key of its deed, and its terms as an address says them */
+    public static function of(RecordFinding $finding): array
+    {
+        $what = ['what' => $finding->about()->value];
+
+        return array_filter([
+            'take' => $finding->about()->canBeTaken() ? [TakeObserved::key(), $what] : null,
+            'right' => match ($finding) {
+                RecordFinding::LockIsOff => [ChangeLock::key(), ['lock' => Lock::On->value]],
+                RecordFinding::LockIsOn => [ChangeLock::key(), ['lock' => Lock::Off->value]],
+                default => null,
+            },
+            'leave' => [LeaveDrift::key(), $what],
+        ]);
+    }
+}
