@@ -24,6 +24,7 @@ world_settings() {
   local first=${ACRE_WORLD_PORT:-8430}
   export ACRE_WORLD=${ACRE_WORLD:-on} WORLD_KEY WORLD_FOLDER=$DATA/world
   export WORLD_PAGE_PORT=${WORLD_PAGE_PORT:-$first} WORLD_RDAP_PORT=${WORLD_RDAP_PORT:-$((first + 1))} WORLD_TEXT_PORT=${WORLD_TEXT_PORT:-$((first + 2))} WORLD_DNS_PORT=${WORLD_DNS_PORT:-$((first + 3))} WORLD_EPP_PORT=${WORLD_EPP_PORT:-$((first + 4))}
+  export WORLD_POST_PORT=${WORLD_POST_PORT:-$((first + 5))} WORLD_POP_PORT=${WORLD_POP_PORT:-$((first + 6))} WORLD_BRIDGE_PORT=${WORLD_BRIDGE_PORT:-$((first + 7))}
 }
 world_up() { answers "${ACRE_ADDRESS:-127.0.0.1}" "$WORLD_PAGE_PORT"; }
 start_world() {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 // Settings of the house that are not secrets. Sizes are bytes unless said.
 return [
+    // Where links in letters lead, whatever address a page was asked at.
+    'public_address' => env('ACRE_PUBLIC_ADDRESS') ?? env('APP_URL', 'http://127.0.0.1:8420'),
     'currency' => 'GBP',
     'upload_limit' => 40 * 1024 * 1024,
     'import_rows' => 200_000,

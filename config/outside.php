@@ -16,6 +16,9 @@ $hosts = function (string $list): array {
 };
 $port = fn (string $name, int $otherwise): int => (int) env($name, $otherwise);
 
+// Named for the post, they are listed.
+$post = $hosts(env('ACRE_SMTP_HOST', '').','.env('ACRE_RETURNS_HOST', ''));
+
 $patience = [
     // Seconds, and bytes of an answer.
     'connect' => 5, 'answer' => 15, 'bytes' => 1_000_000, 'gate_seconds' => (float) env('ACRE_GATE_SECONDS', 15),
@@ -36,8 +39,10 @@ if (env('ACRE_WORLD', 'off') === 'on') {
             'bootstrap.example' => $rdap, 'rdap.harbour-registry.example' => $rdap, 'rdap.wharf-names.example' => $rdap,
             'rdap.skerry.example' => $rdap, 'rdap.oriel-names.example' => $rdap, 'rdap.anchorage.example' => $rdap,
             'epp.skerry.example' => '127.0.0.1:'.$port('WORLD_EPP_PORT', 8434),
+            'bridge.oriel-names.example' => '127.0.0.1:'.$port('WORLD_BRIDGE_PORT', 8437),
+            'post.example' => '127.0.0.1:'.$port('WORLD_POST_PORT', 8435), 'mailboxes.example' => '127.0.0.1:'.$port('WORLD_POP_PORT', 8436),
             'text.lode.example' => '127.0.0.1:'.$port('WORLD_TEXT_PORT', 8432),
-        ],
+        ] + $post,
         'bootstrap' => 'https://bootstrap.example/dns.json',
         'text' => ['de' => 'text.lode.example'],
         'dns' => [
@@ -50,7 +55,7 @@ if (env('ACRE_WORLD', 'off') === 'on') {
 return $patience + [
     'world' => null,
     'authority' => null,
-    'hosts' => $hosts(env('ACRE_DIRECTORY_HOSTS', '').','.env('ACRE_GATE_HOSTS', '')),
+    'hosts' => $hosts(env('ACRE_DIRECTORY_HOSTS', '').','.env('ACRE_GATE_HOSTS', '')) + $post,
     'bootstrap' => env('ACRE_DIRECTORY_BOOTSTRAP'),
     'text' => array_map(strval(...), $hosts((string) env('ACRE_TEXT_SERVERS', ''))),
     'dns' => [

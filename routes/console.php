@@ -3,11 +3,14 @@
 declare(strict_types=1);
 
 use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\TellAlarms;
+use App\Actions\Post\TakeReturned;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\LookOutside;
+use App\Jobs\SendPost;
 use App\Jobs\WorkGate;
 use App\Jobs\WorkImport;
 use App\Support\HouseSettings;
@@ -27,6 +30,11 @@ Schedule::call(fn (TellAlarms $alarms) => $alarms->handle())->everyMinute()->nam
 
 // Moved on the simulated world's page, its clock is the demo's.
 Schedule::call(fn (FollowWorld $follow) => $follow->handle())->everyTenSeconds()->name('follow')->when(fn (): bool => DB::table('settings')->where('key', 'demo')->exists());
+
+// Letters, and what comes back of them; the receiver's word whose job was lost.
+Schedule::call(fn () => SendPost::dispatch())->everyTenSeconds()->name('letters');
+Schedule::call(fn (TakeReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
+Schedule::call(fn (GoOnAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Acre\Wire\Lists\ListKind;
 use App\Http\Accounts\AccountController;
 use App\Http\Accounts\GateController;
+use App\Http\Answers\AnswerController;
 use App\Http\Clients\ClientController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
@@ -14,6 +15,8 @@ use App\Http\House\HouseController;
 use App\Http\Imports\ImportController;
 use App\Http\Log\LogController;
 use App\Http\Me\MeController;
+use App\Http\Middleware\NothingKept;
+use App\Http\Names\CodeController;
 use App\Http\Names\NameController;
 use App\Http\Notes\NoteController;
 use App\Http\Outside\DriftController;
@@ -46,6 +49,12 @@ Route::middleware('guest')->group(function (): void {
 
 // The address is the right: long, random, and kept as a digest only.
 Route::get('calendar/{token}.ics', [TakeAwayController::class, 'subscribed'])->name('calendar.subscribed')->middleware('throttle:60,1')->where('token', '[A-Za-z0-9]{48}');
+
+// The link in a letter is the right: random, kept as a digest only, good once. To look changes nothing.
+Route::middleware(['throttle:answers', NothingKept::class])->group(function (): void {
+    Route::get('answer/{token}', [AnswerController::class, 'show'])->name('answers.show')->where('token', '[A-Za-z0-9_-]{43}');
+    Route::post('answer/{token}', [AnswerController::class, 'store'])->name('answers.store')->where('token', '[A-Za-z0-9_-]{43}');
+});
 
 // Every route below names who may; a test walks them all.
 Route::middleware('auth')->group(function (): void {
@@ -92,6 +101,10 @@ Route::middleware('auth')->group(function (): void {
         Route::get('{name}', 'show')->name('show')->middleware('can:view,name');
         Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');
         Route::put('{name}', 'update')->name('update')->middleware('can:change,name');
+    });
+    Route::controller(CodeController::class)->prefix('names')->name('names.code.')->middleware(['can:settle', 'can:change,name', NothingKept::class])->group(function (): void {
+        Route::post('{name}/code', 'show')->name('show')->middleware('throttle:second');
+        Route::post('{name}/code/kept', 'store')->name('store');
     });
 
     Route::controller(DriftController::class)->prefix('drift')->name('drift.')->group(function (): void {
@@ -176,5 +189,6 @@ Route::middleware('auth')->group(function (): void {
         Route::post('{docket}/tick', 'tick')->name('tick')->middleware('can:tick,docket');
         Route::post('{docket}/again', 'again')->name('again')->middleware(['can:view,docket', 'can:prepare']);
         Route::post('{docket}/call-off', 'callOff')->name('call-off')->middleware('can:callOff,docket');
+        Route::post('{docket}/letter', 'write')->name('write')->middleware('can:tick,docket');
     });
 });

@@ -7,8 +7,11 @@ namespace Standin;
 use Acre\Wire\Json\JsonNode;
 use PDO;
 use PDOStatement;
+use Standin\Post\Letter;
+use Standin\Post\Mailbox;
 use Standin\Registry\Account;
 use Standin\Registry\Registered;
+use Throwable;
 
 /** What the world holds, in a file of its own. Nobody but the world reads it. */
 final class Store
@@ -27,6 +30,7 @@ final class Store
 CREATE TABLE IF NOT EXISTS told (key TEXT PRIMARY KEY, value TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS names (name TEXT PRIMARY KEY, body TEXT NOT NULL, due INTEGER, public TEXT, public_until INTEGER);
 CREATE INDEX IF NOT EXISTS names_due ON names (due);
+CREATE INDEX IF NOT EXISTS names_account ON names (json_extract(body, '$.account'));
 CREATE TABLE IF NOT EXISTS accounts (number TEXT PRIMARY KEY, login TEXT NOT NULL UNIQUE, body TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS contacts (id TEXT PRIMARY KEY, account TEXT NOT NULL, body TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS messages (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, at INTEGER NOT NULL, text TEXT NOT NULL, body TEXT NOT NULL);
@@ -34,6 +38,11 @@ CREATE INDEX IF NOT EXISTS messages_account ON messages (account, id);
 CREATE TABLE IF NOT EXISTS transactions (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, client TEXT, verb TEXT NOT NULL, code INTEGER NOT NULL, at INTEGER NOT NULL);
 CREATE TABLE IF NOT EXISTS hosts (host TEXT PRIMARY KEY, addresses TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS moods (address TEXT PRIMARY KEY, mood TEXT NOT NULL);
+CREATE TABLE IF NOT EXISTS orders (account TEXT NOT NULL, key TEXT NOT NULL, body TEXT NOT NULL, answer TEXT NOT NULL, PRIMARY KEY (account, key));
+CREATE TABLE IF NOT EXISTS mailboxes (address TEXT PRIMARY KEY, body TEXT NOT NULL);
+CREATE TABLE IF NOT EXISTS letters (id INTEGER PRIMARY KEY AUTOINCREMENT, mailbox TEXT NOT NULL, sender TEXT NOT NULL, at INTEGER NOT NULL, raw TEXT NOT NULL);
+CREATE INDEX IF NOT EXISTS letters_mailbox ON letters (mailbox, id);
+CREATE TABLE IF NOT EXISTS meetings (sender TEXT NOT NULL, mailbox TEXT NOT NULL, PRIMARY KEY (sender, mailbox));
 CREATE TABLE IF NOT EXISTS records (zone TEXT NOT NULL, records TEXT NOT NULL, PRIMARY KEY (zone));
 SQL);
     }
@@ -42,13 +51,18 @@ SQL);
     public function together(callable $do): void
     {
         $this->file->beginTransaction();
-        $do();
+        try {
+            $do();
+        } catch (Throwable $e) {
+            $this->file->rollBack();
+            throw $e;
+        }
         $this->file->commit();
     }
 
     public function empty(): void
     {
-        foreach (['told', 'names', 'hosts', 'moods', 'records', 'accounts', 'contacts', 'messages', 'transactions'] as $table) {
+        foreach (['told', 'names', 'hosts', 'moods', 'records', 'accounts', 'contacts', 'messages', 'transactions', 'mailboxes', 'letters', 'meetings', 'orders'] as $table) {
             $this->file->exec("DELETE FROM {$table}");
         }
     }
@@ -196,6 +210,19 @@ SQL);
         return is_array($row) && is_int($row['waiting']) && is_int($row['at']) && is_string($row['text']) && is_string($row['body']) ? [$row['waiting'], is_int($row['id']) ? (string) $row['id'] : '', $row['at'], $row['text'], $row['body']] : null;
     }
 
+    /** @return list<array{string, int, string, string}> id, at, text and body of the first ones */
+    public function messagesOf(string $account, int $most): array
+    {
+        $found = [];
+        foreach ($this->run('SELECT id, at, text, body FROM messages WHERE account = ? ORDER BY id LIMIT ?', $account, $most)->fetchAll(PDO::FETCH_NUM) as $row) {
+            if (is_array($row) && is_int($row[0] ?? null) && is_int($row[1] ?? null) && is_string($row[2] ?? null) && is_string($row[3] ?? null)) {
+                $found[] = [(string) $row[0], $row[1], $row[2], $row[3]];
+            }
+        }
+
+        return $found;
+    }
+
     public function messages(string $account): int
     {
         return (int) ($this->text('SELECT count(*) FROM messages WHERE account = ?', $account) ?? '0');
@@ -229,6 +256,101 @@ SQL);
     public function putRecords(string $zone, string $records): void
     {
         $this->run('INSERT INTO records VALUES (?, ?) ON CONFLICT (zone) DO UPDATE SET records = excluded.records', $zone, $records);
+    }
+
+    /** @return array{string, string}|null what was ordered under this key, and the answer to it */
+    public function order(string $account, string $key): ?array
+    {
+        return $this->all('SELECT body, answer FROM orders WHERE account = ? AND key = ?', $account, $key)[0] ?? null;
+    }
+
+    public function putOrder(string $account, string $key, string $body, string $answer): void
+    {
+        $this->run('INSERT INTO orders VALUES (?, ?, ?, ?) ON CONFLICT (account, key) DO UPDATE SET answer = excluded.answer', $account, $key, $body, $answer);
+    }
+
+    /** What was ordered of a name and still waits is over. */
+    public function endOrders(string $account, string $name, bool $isDone): void
+    {
+        $this->run("UPDATE orders SET answer = ? WHERE account = ? AND json_extract(body, '$.name') = ? AND json_extract(answer, '$.state') = 'pending'", $isDone ? '{"state":"done"}' : '{"state":"refused","reason":"It was not accepted."}', $account, $name);
+    }
+
+    /** By a public handle. */
+    public function accountByHandle(string $registrar, string $handle): ?Account
+    {
+        $body = $this->text("SELECT body FROM accounts WHERE json_extract(body, '$.registrar') = ? AND json_extract(body, '$.handle') = ? LIMIT 1", $registrar, $handle);
+
+        return $body === null || $handle === '' ? null : Account::of(JsonNode::read($body, 10_000));
+    }
+
+    /** @return list<Registered> */
+    public function namesIn(string $account): array
+    {
+        return array_map(fn (array $row): Registered => Registered::read($row[1]), $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.account') = ? ORDER BY name", $account));
+    }
+
+    /** @return list<Registered> offered to an account */
+    public function namesOffered(string $account): array
+    {
+        return array_map(fn (array $row): Registered => Registered::read($row[1]), $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.handover.to') = ? ORDER BY name", $account));
+    }
+
+    public function putMailbox(Mailbox $mailbox): void
+    {
+        $this->run('INSERT INTO mailboxes VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET body = excluded.body', $mailbox->address, $mailbox->json());
+    }
+
+    public function mailbox(string $address): ?Mailbox
+    {
+        $body = $this->text('SELECT body FROM mailboxes WHERE address = ?', $address);
+
+        return $body === null ? null : Mailbox::of(JsonNode::read($body, 10_000));
+    }
+
+    /** Whether this sender never wrote to this mailbox before; from now on it has. */
+    public function isFirstMeeting(string $sender, string $mailbox): bool
+    {
+        return $this->run('INSERT INTO meetings VALUES (?, ?) ON CONFLICT DO NOTHING', $sender, $mailbox)->rowCount() === 1;
+    }
+
+    public function putLetter(string $mailbox, string $sender, int $at, string $raw): void
+    {
+        $this->run('INSERT INTO letters (mailbox, sender, at, raw) VALUES (?, ?, ?, ?)', $mailbox, $sender, $at, $raw);
+    }
+
+    public function letter(int $id): ?Letter
+    {
+        return $this->lettersBy('SELECT id, mailbox, sender, at, raw FROM letters WHERE id = ?', $id)[0] ?? null;
+    }
+
+    /** @return list<Letter> of a mailbox, oldest first */
+    public function letters(string $mailbox): array
+    {
+        return $this->lettersBy('SELECT id, mailbox, sender, at, raw FROM letters WHERE mailbox = ? ORDER BY id', $mailbox);
+    }
+
+    /** @return list<Letter> of all mailboxes, latest first */
+    public function latestLetters(int $most): array
+    {
+        return $this->lettersBy('SELECT id, mailbox, sender, at, raw FROM letters ORDER BY id DESC LIMIT ?', $most);
+    }
+
+    public function removeLetter(int $id): void
+    {
+        $this->run('DELETE FROM letters WHERE id = ?', $id);
+    }
+
+    /** @return list<Letter> */
+    private function lettersBy(string $sql, string|int $value): array
+    {
+        $found = [];
+        foreach ($this->run($sql, $value)->fetchAll(PDO::FETCH_NUM) as $row) {
+            if (is_array($row) && is_int($row[0] ?? null) && is_string($row[1] ?? null) && is_string($row[2] ?? null) && is_int($row[3] ?? null) && is_string($row[4] ?? null)) {
+                $found[] = new Letter($row[0], $row[1], $row[2], $row[3], $row[4]);
+            }
+        }
+
+        return $found;
     }
 
     private function text(string $sql, string|int ...$values): ?string

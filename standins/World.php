@@ -7,10 +7,14 @@ namespace Standin;
 use Acre\Wire\Json\JsonNode;
 use RuntimeException;
 use Standin\Dns\Mood;
+use Standin\Post\Mailbox;
+use Standin\Post\PostOffice;
 use Standin\Registry\Account;
 use Standin\Registry\Ended;
 use Standin\Registry\EndHabit;
+use Standin\Registry\Pending;
 use Standin\Registry\Registered;
+use Standin\Registry\Registrar;
 use Standin\Registry\Registry;
 
 /** What is so in the simulated world, and how time passes there. */
@@ -18,11 +22,18 @@ final readonly class World
 {
     public const BOOTSTRAP_HOST = 'bootstrap.example';
 
+    /** Days that a receiver has. */
+    private const ACCEPT_DAYS = 14;
+
     public WorldClock $clock;
 
-    public function __construct(public Store $store)
+    public PostOffice $post;
+
+    /** @param  string  $page  where its own page is, for the links in its letters */
+    public function __construct(public Store $store, public string $page = '')
     {
         $this->clock = new WorldClock($store);
+        $this->post = new PostOffice($this);
     }
 
     public function now(): int
@@ -76,6 +87,26 @@ final readonly class World
         }
     }
 
+    /**
+     * Offers a name to another account at its registrar.
+     *
+     * @param  bool  $asks  whether the registrar writes to whoever has that account
+     */
+    public function offer(Registered $name, Account $from, Account $to, bool $asks = true): void
+    {
+        $now = $this->now();
+        $name->handover = new Pending($to->number, $now, $now + self::ACCEPT_DAYS * 86_400);
+        $this->store->leave($to->number, $now, "{$name->name} is offered to this account.", json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from->number, 'to' => $to->number, 'state' => 'offered', 'at' => $name->handover->by], JSON_THROW_ON_ERROR));
+        if (! $asks || $to->mailbox === '') {
+            return;
+        }
+        $token = bin2hex(random_bytes(32));
+        $this->store->tell('offer '.hash('sha256', $token), $name->name);
+        $registrar = Registrar::of($to->registrar)->name;
+        $until = gmdate('j F Y', $name->handover->by);
+        $this->post->write("accounts@{$to->registrar}.example", $to->mailbox, "{$name->name} is offered to your account", "Somebody wants to hand {$name->name} to your account at {$registrar}.\n\nTo take it or to refuse it, until {$until}:\n\n{$this->page}/offer/{$token}\n\nYou will be asked for the number and the login of your account. If you do nothing, nothing happens.\n\n{$registrar}\n");
+    }
+
     /** @param  'accepted'|'refused'|'cancelled'|'lapsed'  $how */
     public function endHandover(Registered $name, string $how, int $at): void
     {
@@ -89,6 +120,7 @@ final readonly class World
         if ($how === 'accepted') {
             $name->account = $pending->to;
         }
+        $this->store->endOrders($from, $name->name, $how === 'accepted');
         foreach ([$from, $pending->to] as $account) {
             $this->store->leave($account, $at, "The handover of {$name->name} was {$how}.", json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'at' => $at], JSON_THROW_ON_ERROR));
         }
@@ -144,6 +176,9 @@ final readonly class World
             }
             foreach ($document->has('accounts') ? $document->nodes('accounts') : [] as $account) {
                 $this->store->putAccount(Account::of($account));
+            }
+            foreach ($document->has('mailboxes') ? $document->nodes('mailboxes') : [] as $mailbox) {
+                $this->store->putMailbox(Mailbox::of($mailbox));
             }
             foreach ($document->nodes('hosts') as $host) {
                 $this->store->putHost($host->text('host'), $host->texts('addresses'));

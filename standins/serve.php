@@ -3,34 +3,46 @@
 declare(strict_types=1);
 
 use React\EventLoop\Loop;
-use React\Socket\SecureServer;
 use React\Socket\TcpServer;
+use Standin\Bridge\BridgePages;
+use Standin\Control\Place;
+use Standin\Control\Weather;
 use Standin\Control\WorldPages;
 use Standin\Directory\RdapPages;
 use Standin\Directory\TextServer;
 use Standin\Dns\DnsServer;
 use Standin\Epp\EppServer;
 use Standin\Http\HttpServer;
+use Standin\Post\PopServer;
+use Standin\Post\SmtpServer;
 use Standin\Registry\Registrar;
 use Standin\Registry\Registry;
 use Standin\Settings;
 use Standin\Store;
 use Standin\Tls\Certificates;
+use Standin\Tls\Door;
 use Standin\World;
 
 // The simulated world: one process, which the supervisor keeps alive.
 require __DIR__.'/../vendor/autoload.php';
 
 $settings = Settings::fromEnvironment();
-$world = new World(new Store("{$settings->folder}/world.sqlite"));
+$world = new World(new Store("{$settings->folder}/world.sqlite"), "http://{$settings->address}:{$settings->pagePort}");
 $dns = new DnsServer($world->store, $settings->dnsPort);
-$hosts = [World::BOOTSTRAP_HOST, 'epp.skerry.example', ...array_filter(array_column(Registry::all(), 'rdap'), is_string(...)), ...array_column(Registrar::all(), 'rdap')];
-$certificate = (new Certificates($settings->folder))->server(array_values($hosts));
+$hosts = [World::BOOTSTRAP_HOST, 'epp.skerry.example', 'bridge.oriel-names.example', 'post.example', 'mailboxes.example', ...array_filter(array_column(Registry::all(), 'rdap'), is_string(...)), ...array_column(Registrar::all(), 'rdap')];
+$certificates = new Certificates($settings->folder);
+$certificate = $certificates->server(array_values($hosts));
+$foreign = $certificates->foreign();
+$door = fn (int $port, Place $place, Closure $served) => Door::open("127.0.0.1:{$port}", $certificate, $foreign, fn (): bool => Weather::isForeign($world->store, $place), $served);
+$weather = fn (Place $place): Closure => fn (): Weather => Weather::now($world->store, $place);
 
 $dns->listen();
 (new HttpServer((new WorldPages($world, $dns, $settings))->answer(...)))->listen(new TcpServer("{$settings->address}:{$settings->pagePort}"));
-(new HttpServer((new RdapPages($world))->answer(...)))->listen(new SecureServer(new TcpServer("127.0.0.1:{$settings->rdapPort}"), null, ['local_cert' => $certificate]));
-(new EppServer($world, 'skerry'))->listen(new SecureServer(new TcpServer("127.0.0.1:{$settings->eppPort}"), null, ['local_cert' => $certificate]));
+$door($settings->rdapPort, Place::Directories, (new HttpServer((new RdapPages($world))->answer(...), $weather(Place::Directories)))->listen(...));
+$door($settings->eppPort, Place::Gate, (new EppServer($world, 'skerry'))->listen(...));
+$door($settings->postPort, Place::Post, (new SmtpServer($world, $world->post))->listen(...));
+$door($settings->popPort, Place::Post, (new PopServer($world, $world->post))->listen(...));
+$door($settings->bridgePort, Place::Bridge, (new HttpServer((new BridgePages($world, 'oriel'))->answer(...), $weather(Place::Bridge)))->listen(...));
 (new TextServer($world))->listen(new TcpServer("127.0.0.1:{$settings->textPort}"));
 Loop::addPeriodicTimer(1.0, $world->pass(...));
 fwrite(STDERR, "The world listens.\n");

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $gate `host:port` that takes commands by wire
  * @property ReceiverBy $receiver_by
  * @property Confirms $confirms
+ * @property string $accepts_by where a receiver says yes: `page`, the registrar's, or `letter`, ours
  * @property bool $names_giver
  * @property bool $lock_first
  * @property bool $unlock_account_first
@@ -40,7 +41,7 @@ final class Registrar extends Model
     protected $guarded = ['id', 'version'];
 
     protected $attributes = [
-        'link' => 'slip', 'gate' => null, 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => false, 'lock_first' => false,
+        'link' => 'slip', 'gate' => null, 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accepts_by' => 'page', 'names_giver' => false, 'lock_first' => false,
         'unlock_account_first' => false, 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 0,
         'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'behind' => '[]', 'remarks' => null, 'version' => 1,
     ];
@@ -54,7 +55,7 @@ final class Registrar extends Model
     {
         return new HandoverTerms(
             $this->receiver_by, $this->confirms, $this->names_giver, $this->lock_first, $this->unlock_account_first, $this->handover_hold_days,
-            array_map(ExtraFate::from(...), $this->extras),
+            array_map(ExtraFate::from(...), $this->extras), $this->accepts_by === 'letter',
         );
     }
 

@@ -62,10 +62,24 @@ final readonly class World
         $this->post('/mood', http_build_query(['address' => $address, 'mood' => $mood]));
     }
 
-    /** What befalls the next answers of its gates, in the words of the world's page. */
-    public function weather(string $weather, int $times): void
+    /** What befalls the next answers of a place, in the words of the world's page. */
+    public function weather(string $weather, int $times, string $place = 'the gate'): void
     {
-        $this->post('/weather', http_build_query(['weather' => $weather, 'times' => $times]));
+        $this->post('/weather', http_build_query(['weather' => $weather, 'times' => $times, 'place' => $place]));
+    }
+
+    /** @return list<string> the letters in a mailbox, as they came, oldest first */
+    public function letters(string $mailbox): array
+    {
+        $letters = json_decode($this->post('/letters', http_build_query(['mailbox' => $mailbox])), true);
+
+        return is_array($letters) ? array_values(array_filter($letters, is_string(...))) : [];
+    }
+
+    /** What a mailbox does with letters from now on, in the words of the world's page. */
+    public function mailbox(string $address, string $habit, string $to = ''): void
+    {
+        $this->post('/mailbox', http_build_query(['address' => $address, 'habit' => $habit, 'to' => $to]));
     }
 
     /** @return list<string> what a gate has heard from an account: verb and code, `update 1001` */

@@ -8,6 +8,7 @@ use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
+use App\Actions\Links\IssueLink;
 use App\Actions\Names\GatherNames;
 use App\Models\Right;
 use App\Models\User;
@@ -48,6 +49,7 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->scoped(HouseSettings::class);
         $this->app->extend('translator', fn (Translator $translator, Application $app): Translator => new HouseTranslator($translator->getLoader(), $translator->getLocale(), fn (): HouseSettings => $app->make(HouseSettings::class)));
         $this->app->when(ReadImport::class)->needs('$currency')->give(fn (Application $app): string => $app->make(HouseSettings::class)->currency());
+        $this->app->when(IssueLink::class)->needs('$publicAddress')->giveConfig('house.public_address');
         $this->app->when(ReadImport::class)->needs('$limit')->giveConfig('house.import_rows');
         $this->app->bind(CaseFiles::class, fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')));
     }
@@ -72,6 +74,9 @@ final class HouseServiceProvider extends ServiceProvider
 
             return [Limit::perMinute(5)->by('second:'.(is_scalar($who) ? $who : '')), Limit::perMinute(30)->by('second-from:'.$request->ip())];
         });
+
+        // Whoever guesses at links in letters.
+        RateLimiter::for('answers', fn (Request $request): array => [Limit::perMinute(20)->by('answers:'.$request->ip()), Limit::perMinute(10)->by('answer:'.hash('sha256', $request->path()))]);
 
         // What is asked outside goes out in the house's name.
         RateLimiter::for('asks', fn (Request $request): Limit => Limit::perMinute(30)->by('asks:'.self::whoAsks($request)));

@@ -9,6 +9,9 @@ use App\Outside\Directory\PublicDirectories;
 use App\Outside\Dns\AskedServers;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\Exchange;
+use App\Outside\Post\ListedTransport;
+use App\Outside\Post\Post;
+use App\Outside\Post\Returns;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\Patience;
@@ -17,6 +20,7 @@ use App\Outside\World;
 use App\Queries\Outside\ReadPlan;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Mail\MailManager;
 use Illuminate\Support\ServiceProvider;
 
 /** Which adapter stands for what outside, and what it may reach; all of it from config/outside.php. */
@@ -47,6 +51,14 @@ final class OutsideServiceProvider extends ServiceProvider
             return new AskedServers(new Exchange(config()->integer('outside.dns.port'), config()->float('outside.dns.seconds'), config()->integer('outside.dns.tries')), $app->make(Hosts::class), $roots, config()->integer('outside.dns.at_once'));
         });
         $this->app->singleton(Gates::class, fn (Application $app): Gates => new Gates($app->make(Hosts::class), $app->make(Repository::class), $this->textOrNull('outside.authority'), config()->float('outside.gate_seconds')));
+        $this->app->when(Post::class)->needs('$returnsTo')->give(fn (): ?string => $this->textOrNull('mail.returns.address'));
+        $this->app->bind(Returns::class, fn (Application $app): Returns => new Returns(
+            $app->make(Hosts::class), $this->textOrNull('mail.returns.host'), (string) $this->textOrNull('mail.returns.user'), (string) $this->textOrNull('mail.returns.password'), $this->textOrNull('outside.authority'), config()->float('mail.mailers.listed.seconds'),
+        ));
+        $this->callAfterResolving('mail.manager', fn (MailManager $mail) => $mail->extend('listed', fn (): ListedTransport => new ListedTransport(
+            $this->app->make(Hosts::class), config()->string('mail.mailers.listed.host'), config()->integer('mail.mailers.listed.port'), $this->textOrNull('mail.mailers.listed.user'), $this->textOrNull('mail.mailers.listed.password'),
+            $this->textOrNull('outside.authority'), config()->float('mail.mailers.listed.seconds'),
+        )));
         $this->app->bind(World::class, function (): World {
             $world = config('outside.world');
 

@@ -30,6 +30,9 @@ enum Failpoint: string
     case OrderMarked = 'order_marked';
     case OrderAnswered = 'order_answered';
     case MessageKept = 'message_kept';
+    case AcceptedCarried = 'accepted_carried';
+    case LetterMarked = 'letter_marked';
+    case LetterGiven = 'letter_given';
 
     public function reach(): void
     {

@@ -35,6 +35,14 @@ final class HouseSettings
         return is_string($set) && trim($set) !== '' ? explode("\n", trim($set)) : [];
     }
 
+    /** What it is called in letters to others: the letterhead's first line, or its own name among those it serves. */
+    public function name(): string
+    {
+        $own = $this->database->table('clients')->where('is_house', true)->orderBy('id')->value('name');
+
+        return $this->letterhead()[0] ?? (is_string($own) ? $own : 'Acre Roll');
+    }
+
     /** A deed over more names than this is settled by somebody else than who prepared it; null: whoever may settle may. */
     public function fourEyes(): ?int
     {

@@ -91,11 +91,18 @@ final readonly class Handover
                 $findings[] = Finding::of(MovementFinding::ReceiverLacks, Effect::Stops, null, registrar: $receiver->registrarName, identifier: $identifier->value);
             }
         }
-        if ($receiver->proven === null && $findings === []) {
+        // Who answers a letter with what names the account proves it.
+        if ($receiver->proven === null && $findings === [] && ! $this->asksByLetter()) {
             // A single identifier with a slip in it gives the name to a stranger, so there the missing proof stops.
             $findings[] = $this->terms->receiverBy->checksItself()
                 ? Finding::of(MovementFinding::ReceiverUnproven, Effect::Worth, null, registrar: $receiver->registrarName)
                 : Finding::of(MovementFinding::ReceiverUnprovenAlone, Effect::NotKnown, null, registrar: $receiver->registrarName);
+        }
+        if ($this->asksByLetter()) {
+            $mailbox = $receiver->mailbox ?? '';
+            $findings[] = $mailbox === ''
+                ? Finding::of(MovementFinding::ReceiverLacks, Effect::Stops, null, registrar: $receiver->registrarName, identifier: Identifier::Mailbox->value)
+                : Finding::of(MovementFinding::ReceiverIsAsked, Effect::Worth, null, mailbox: $mailbox);
         }
         if ($receiver->mailbox !== null && self::domainOf($receiver->mailbox)?->equals($this->life->facts->name) === true) {
             $findings[] = Finding::of(MovementFinding::MailboxInside, Effect::Worth, null, mailbox: $receiver->mailbox);
@@ -179,13 +186,19 @@ final readonly class Handover
         $by = $this->lastAnswer();
         $lifted = $this->terms->lockFirst && $this->life->facts->isLocked();
         $kinds = [LegKind::Offer, ...$this->terms->confirms->legs()];
+        if ($this->asksByLetter()) {
+            $kinds = array_values(array_filter($kinds, fn (LegKind $kind): bool => $kind !== LegKind::Accept));
+        }
         if ($lifted) {
             $kinds = [LegKind::LiftLock, ...$kinds, LegKind::SetLock];
         }
         if ($this->terms->unlockAccountFirst) {
             array_unshift($kinds, LegKind::UnlockAccount);
         }
-        $theirs = $this->receiver !== null && ! $this->receiver->ours;
+        $theirs = $this->isTheirs();
+        if ($this->asksByLetter()) {
+            array_unshift($kinds, LegKind::Accept);
+        }
 
         $legs = [];
         foreach ($kinds as $kind) {
@@ -193,6 +206,17 @@ final readonly class Handover
         }
 
         return $legs;
+    }
+
+    private function isTheirs(): bool
+    {
+        return $this->receiver !== null && ! $this->receiver->ours;
+    }
+
+    /** Whether the receiver is written to and says yes before anything moves. */
+    private function asksByLetter(): bool
+    {
+        return $this->terms->acceptsByLetter && $this->isTheirs();
     }
 
     /** By when it must be answered: as wanted, but before the name ends. */

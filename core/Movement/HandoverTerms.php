@@ -11,6 +11,7 @@ final readonly class HandoverTerms
      * @param  bool  $namesGiver  the giving account is asked for in the same way
      * @param  int  $holdDays  days after a name was registered or arrived in which it is not handed over
      * @param  array<string, ExtraFate>  $extras  by `ExtraKind` value; a kind that is missing is not known
+     * @param  bool  $acceptsByLetter  a receiver that is not ours says yes in answer to our letter, before anything moves
      */
     public function __construct(
         public ReceiverBy $receiverBy,
@@ -20,6 +21,7 @@ final readonly class HandoverTerms
         public bool $unlockAccountFirst = false,
         public int $holdDays = 0,
         public array $extras = [],
+        public bool $acceptsByLetter = false,
     ) {
     }
 }

@@ -19,6 +19,7 @@ enum MovementFinding: string implements FindingTag
     case ReceiverLacks = 'receiver_lacks';
     case ReceiverUnproven = 'receiver_unproven';
     case ReceiverUnprovenAlone = 'receiver_unproven_alone';
+    case ReceiverIsAsked = 'receiver_is_asked';
     case PastEnd = 'past_end';
     case InRedemption = 'in_redemption';
     case GoneForGood = 'gone_for_good';
@@ -58,7 +59,7 @@ enum MovementFinding: string implements FindingTag
             self::AcceptBeforeEnd => ['ends', 'by'],
             self::ChargedMeanwhile => ['at', 'account'],
             self::ExtraEnds, self::ExtraStays, self::ExtraNotKnown => ['extra'],
-            self::MailboxInside => ['mailbox'],
+            self::MailboxInside, self::ReceiverIsAsked => ['mailbox'],
         };
     }
 
@@ -70,14 +71,14 @@ enum MovementFinding: string implements FindingTag
             self::UnderWay, self::OtherRegistrar, self::AlreadyThere, self::NoAccess, self::ReceiverLacks, self::EndNotKnown,
             self::TransferPending, self::HeldAtRegistrar, self::ReceiverUnproven => Cost::MovementFails,
             self::ChargedMeanwhile, self::ExtraStays => Cost::Money,
-            self::LockLifted, self::LockNotKnown, self::AccountUnlocked, self::ExtraNotKnown => Cost::Attention,
+            self::LockLifted, self::LockNotKnown, self::AccountUnlocked, self::ExtraNotKnown, self::ReceiverIsAsked => Cost::Attention,
         };
     }
 
     public function actor(): Actor
     {
         return match ($this) {
-            self::ReceiverLacks, self::ReceiverUnproven, self::ReceiverUnprovenAlone, self::AcceptBeforeEnd, self::MailboxInside => Actor::Receiver,
+            self::ReceiverLacks, self::ReceiverUnproven, self::ReceiverUnprovenAlone, self::AcceptBeforeEnd, self::MailboxInside, self::ReceiverIsAsked => Actor::Receiver,
             self::NoAccess => Actor::Giver,
             self::TransferPending => Actor::Registrar,
             self::HeldAtRegistrar => Actor::Time,
@@ -100,7 +101,7 @@ enum MovementFinding: string implements FindingTag
             self::HeldAtRegistrar => Cure::Wait,
             self::ExtraEnds, self::ExtraStays, self::ExtraNotKnown => Cure::KeepCopy,
             self::MailboxInside => Cure::AskReceiver,
-            self::GoneForGood, self::LockLifted, self::AccountUnlocked, self::ChargedMeanwhile => null,
+            self::GoneForGood, self::LockLifted, self::AccountUnlocked, self::ChargedMeanwhile, self::ReceiverIsAsked => null,
         };
     }
 }

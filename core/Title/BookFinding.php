@@ -32,6 +32,10 @@ enum BookFinding: string implements FindingTag
 
     /** Names of that suffix have none. */
     case NoLock = 'no_lock';
+    /** Names of that suffix go to another registrar without one. */
+    case NoCode = 'no_code';
+    /** Registrars give no code of a name whose lock is on. */
+    case CodeUnderLock = 'code_under_lock';
     case UpdatesProhibited = 'updates_prohibited';
     case LockStopsMovement = 'lock_stops_movement';
     case MayBeCharged = 'may_be_charged';
@@ -45,7 +49,8 @@ enum BookFinding: string implements FindingTag
     {
         return match ($this) {
             self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited => [],
-            self::NoLock => ['suffix'],
+            self::NoLock, self::NoCode => ['suffix'],
+            self::CodeUnderLock => [],
             self::LockStopsMovement => ['docket'],
             self::MayBeCharged => ['at'],
             self::StaysInAccount => ['account', 'owner'],
@@ -57,7 +62,7 @@ enum BookFinding: string implements FindingTag
     {
         return match ($this) {
             self::RegistrarRenews, self::MayBeCharged => Cost::Money,
-            self::LockStopsMovement => Cost::MovementFails,
+            self::LockStopsMovement, self::CodeUnderLock => Cost::MovementFails,
             default => Cost::Attention,
         };
     }
@@ -70,11 +75,11 @@ enum BookFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock => Cure::LeaveOut,
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode => Cure::LeaveOut,
             self::LockStopsMovement => Cure::SeeDocket,
             self::MayBeCharged, self::UpdatesProhibited => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,
-            self::StaysInAccount, self::RegistrarRenews => null,
+            self::StaysInAccount, self::RegistrarRenews, self::CodeUnderLock => null,
         };
     }
 }

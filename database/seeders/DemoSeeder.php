@@ -87,12 +87,13 @@ final class DemoSeeder extends Seeder
         $this->gates();
     }
 
-    /** From the demo's day on Skerry takes commands from the two accounts that are the house's to act in; what began before goes on by its slip. */
+    /** From the demo's day on Skerry takes commands by wire and Oriel by bridge, from the accounts that are the house's to act in; what began before goes on by its slip. */
     private function gates(): void
     {
         Registrar::query()->where('name', 'Skerry Registrations')->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
-        foreach (['40718', '52044'] as $number) {
-            $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => "the gate of Skerry Registrations, account {$number}", 'value' => Outside::password($number)]);
+        Registrar::query()->where('name', 'Oriel Names')->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']);
+        foreach (['40718', '52044', '7731', '7810'] as $number) {
+            $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => "the gate for account {$number}", 'value' => Outside::password($number)]);
             $this->accounts[$number]->update(['gate_secret_id' => $secret->id]);
         }
     }

@@ -6,6 +6,7 @@ return [
     'hand_over' => [
         'title' => 'Hand over',
         'headline' => '{1} Hand one name to :whose|[0,*] Hand :names names to :whose',
+        'accepted_by' => '; accepted by letter from :mailbox at :on',
         'one_line' => 'hand over to :registrar :account, for :client, answer wanted by :by',
         'short' => 'handed to :registrar :account, for :client',
     ],
@@ -46,6 +47,14 @@ return [
         'to' => ['on' => 'Renew by itself from now on', 'off' => 'Renew no more by itself'],
         'explained' => 'What the registrar does at the end, and our intent with it. Where the registrar takes commands it is told; elsewhere a slip says what to do.',
         'after' => 'It happens at the registrar, and is done when that says so. Nothing is paid by it.',
+    ],
+    'ask_code' => [
+        'title' => 'Ask for the auth code',
+        'headline' => '{1} Ask for the auth code of one name|[0,*] Ask for the auth codes of :names names',
+        'one_line' => 'ask for the auth code',
+        'explained' => 'With its code a name can be taken to another registrar by whoever has it. What comes is kept sealed, and shown on the folio after the password is asked again. Where the registrar takes commands it is asked; elsewhere a slip says what to do, and the code is written down on the folio.',
+        'after' => 'It happens at the registrar, and is done when that has told the code. Nothing of the name changes.',
+        'before' => 'known to the registrar', 'then' => 'told to us, and kept sealed',
     ],
     'take_observed' => [
         'title' => 'Take what was seen',
@@ -103,6 +112,9 @@ return [
         'before_it_began' => ':name came into its account only on :date, so it can’t have left it before.',
         'no_reason' => 'Say in a few words why it was refused; the proof will carry it.',
         'nobody_chosen' => 'Choose the account that is to receive them first.',
+        'nobody_to_ask' => 'Nobody’s answer is waited for any more, or the receiving account has no mailbox. No letter was written.',
+        'names_another' => 'That does not name the account that the names are meant for. Nothing was changed; look at what the registrar calls your account, and try again.',
+        'receiver_refused' => 'The receiver refused the handover',
         'nothing_ticked' => 'Tick at least one name first.',
         'no_terms' => 'Say first what is to be so.',
         'none_again' => 'None of its names was stopped or refused.',

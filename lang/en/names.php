@@ -10,4 +10,5 @@ return [
     'mixed_scripts' => 'The label “:about” mixes scripts, which registries don’t take and people misread',
     'reserved_hyphens' => 'The label “:about” has hyphens in the third and fourth place, which registries keep for encodings',
     'unknown_suffix' => '.:about is not on the public suffix list that ships with Acre Roll',
+    'code' => ['none' => 'No code of it is kept.', 'kept' => 'The code is kept, sealed.', 'forgotten' => 'The code is forgotten here; at the registrar it stays as it is.', 'printable' => 'A code has letters, digits and signs, and no blanks.'],
 ];

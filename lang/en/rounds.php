@@ -48,6 +48,10 @@ return [
         'today' => '{0} none of them today|{1} one of them today|[2,*] :count of them today',
         'dark' => '{1} one name goes dark|[2,*] :count names go dark',
     ],
+    'letter_failed' => [
+        'refused' => 'A letter that asks for a receiver’s word was not taken by the post', 'returned' => 'A letter that asks for a receiver’s word came back', 'kept' => 'A letter that asks for a receiver’s word was not sent: no mail server is set',
+        'doubtful' => 'A letter that asks for a receiver’s word may not have gone', 'cost' => 'the handover lapses unanswered', 'deed' => 'See and write again',
+    ],
     'letter' => ['wanted' => 'It is written to you every morning.', 'unwanted' => 'It is written to you no more.'],
     'marked' => ['done' => 'Written down as done.', 'off' => 'Put off until :day.', 'given' => 'Given to :who.', 'back' => 'Back in Rounds.'],
 ];

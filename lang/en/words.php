@@ -28,7 +28,8 @@ return [
         'house' => 'we', 'client' => 'the :served', 'giver' => 'the giving side', 'receiver' => 'the receiver', 'registrar' => 'the registrar',
         'registry' => 'the registry', 'time' => 'nobody: time does',
     ],
-    'link' => ['slip' => 'by slip: a person acts on its web page', 'wire' => 'by wire: it takes commands (EPP)'],
+    'link' => ['slip' => 'by slip: a person acts on its web page', 'wire' => 'by wire: it takes commands (EPP)', 'bridge' => 'by bridge: a small program speaks for it (HTTP)'],
+    'accepts_by' => ['page' => 'on the registrar’s own page', 'letter' => 'in answer to a letter of ours, before anything moves'],
     'cure' => [
         'renew_first' => 'Renew first', 'restore_first' => 'Restore first', 'wait' => 'Wait', 'move_registrar' => 'Move registrar instead', 'see_docket' => 'See the docket',
         'ask_receiver' => 'Ask the receiver', 'lift_hold' => 'Have the hold lifted', 'set_lock' => 'Set the lock', 'say_when' => 'Write down its end', 'ask_client' => 'Ask the :served',
@@ -49,7 +50,7 @@ return [
     'access' => ['ours' => 'ours: we can sign in', 'theirs' => 'theirs: we can’t'],
     'docket_state' => ['prepared' => 'prepared, waits for a Steward', 'settled' => 'under way', 'closed' => 'closed', 'called_off' => 'called off'],
     'line_state' => [
-        'prepared' => 'prepared', 'waiting' => 'waits', 'begun' => 'on its slip', 'by_wire' => 'told by wire', 'done' => 'done', 'stopped' => 'stopped', 'refused' => 'refused', 'called_off' => 'called off',
+        'prepared' => 'prepared', 'waiting' => 'waits', 'begun' => 'on its slip', 'by_wire' => 'told by wire', 'by_bridge' => 'told by bridge', 'asked' => 'waits for the receiver', 'done' => 'done', 'stopped' => 'stopped', 'refused' => 'refused', 'called_off' => 'called off',
     ],
     'leg' => [
         'unlock_account' => ['do' => 'Unlock the giving account', 'otherwise' => 'the registrar refuses the offer'],
@@ -61,6 +62,7 @@ return [
         'lock_off' => ['do' => 'Lift the lock of these names', 'otherwise' => 'they can’t be moved'],
         'auto_renew_on' => ['do' => 'Switch on that these names renew by themselves', 'otherwise' => 'they end'],
         'auto_renew_off' => ['do' => 'Switch off that these names renew by themselves', 'otherwise' => 'they are charged for'],
+        'auth_code' => ['do' => 'Ask for the auth codes of these names, and write each down on its folio', 'otherwise' => 'they can’t go to another registrar'],
         'set_lock' => ['do' => 'Set the lock again', 'otherwise' => 'the name can be moved by whoever has its code'],
     ],
     'explained' => [

@@ -6,7 +6,7 @@ namespace Standin\Control;
 
 use Standin\Store;
 
-/** What befalls the next answers of a gate, although what was commanded has been carried out. */
+/** What befalls the next answers of a place; what was asked for has been carried out, but where the words say that nothing could be written. */
 enum Weather: string
 {
     case Fair = 'fair';
@@ -15,24 +15,53 @@ enum Weather: string
     case Twice = 'the answer comes twice';
     case Garbage = 'garbage comes instead of the answer';
     case Slow = 'the answer comes late';
+    /** Nothing is carried out. */
+    case DiskFull = 'its disk is full';
+    /** Nothing is even asked: whoever connects is shown another’s certificate. */
+    case OthersCertificate = 'it shows a certificate that nobody here signed';
 
-    private const KEY = 'weather';
+    /** Seconds that a late answer takes. */
+    public const LATE = 2.0;
 
-    /** What the next answer meets; each time counts one down. */
-    public static function now(Store $store): self
+    /** What the next answer of a place meets; each time counts one down. */
+    public static function now(Store $store, Place $place): self
     {
-        [$times, $weather] = [...explode(' ', $store->told(self::KEY) ?? '', 2), ''];
-        $left = (int) $times;
-        if ($left <= 0) {
+        [$times, $weather] = self::standing($store, $place);
+        if ($times <= 0 || $weather === self::OthersCertificate) {
             return self::Fair;
         }
-        $store->tell(self::KEY, ($left - 1)." {$weather}");
+        self::put($store, $place, $weather, $times - 1);
 
-        return self::tryFrom($weather) ?? self::Fair;
+        return $weather;
     }
 
-    public function set(Store $store, int $times): void
+    /** Whether the next one who connects is shown a foreign certificate; each time counts one down. */
+    public static function isForeign(Store $store, Place $place): bool
     {
-        $store->tell(self::KEY, "{$times} {$this->value}");
+        [$times, $weather] = self::standing($store, $place);
+        if ($times <= 0 || $weather !== self::OthersCertificate) {
+            return false;
+        }
+        self::put($store, $place, $weather, $times - 1);
+
+        return true;
+    }
+
+    public function set(Store $store, Place $place, int $times): void
+    {
+        self::put($store, $place, $this, $times);
+    }
+
+    /** @return array{int, self} */
+    private static function standing(Store $store, Place $place): array
+    {
+        [$times, $weather] = [...explode(' ', $store->told("weather of {$place->value}") ?? '', 2), ''];
+
+        return [(int) $times, self::tryFrom($weather) ?? self::Fair];
+    }
+
+    private static function put(Store $store, Place $place, self $weather, int $times): void
+    {
+        $store->tell("weather of {$place->value}", "{$times} {$weather->value}");
     }
 }

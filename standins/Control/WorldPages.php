@@ -5,11 +5,17 @@ declare(strict_types=1);
 namespace Standin\Control;
 
 use Acre\Wire\Json\JsonNode;
+use Standin\Counter\CounterPages;
+use Standin\Counter\OfferPages;
 use Standin\Dns\Addresses;
 use Standin\Dns\DnsServer;
 use Standin\Dns\Mood;
 use Standin\Http\HttpRequest;
 use Standin\Http\HttpResponse;
+use Standin\Post\Habit;
+use Standin\Post\Letter;
+use Standin\Post\LetterPages;
+use Standin\Post\Mailbox;
 use Standin\Registry\Registrar;
 use Standin\Settings;
 use Standin\World;
@@ -26,11 +32,11 @@ final readonly class WorldPages
     public function answer(HttpRequest $request): HttpResponse
     {
         if ($request->method === 'GET') {
-            return match ($request->path) {
-                '/' => $this->page(''),
-                '/ports' => HttpResponse::json($this->ports()),
-                '/clock' => HttpResponse::json(['now' => $this->world->now()]),
-                default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
+            return match (true) {
+                str_starts_with($request->path, '/letters') => (new LetterPages($this->world, $this->world->post))->answer($request->path),
+                str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->show($request->path),
+                $request->path === '/counter' => (new CounterPages($this->world, $this->settings->key))->show([], ''),
+                default => $this->shown($request->path),
             };
         }
         $form = $request->form();
@@ -38,13 +44,36 @@ final readonly class WorldPages
             return new HttpResponse(403, 'text/plain', "The key is missing.\n");
         }
 
+        return match (true) {
+            str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->answer($request->path, $form),
+            $request->path === '/counter' => (new CounterPages($this->world, $this->settings->key))->done($form),
+            default => $this->moves($request, $form),
+        };
+    }
+
+    private function shown(string $path): HttpResponse
+    {
+        return match ($path) {
+            '/' => $this->page(''),
+            '/ports' => HttpResponse::json($this->ports()),
+            '/clock' => HttpResponse::json(['now' => $this->world->now()]),
+            default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
+        };
+    }
+
+    /** @param  array<string, string>  $form */
+    private function moves(HttpRequest $request, array $form): HttpResponse
+    {
         return match ($request->path) {
             '/clock' => isset($form['days']) ? $this->daysOn((int) $form['days']) : $this->moved((int) ($form['to'] ?? 0)),
             '/load', '/more' => $this->loaded(JsonNode::read($request->body, self::LIMIT), $request->path === '/load'),
             '/mood' => $this->inMood($form['address'] ?? '', $form['mood'] ?? ''),
             '/name' => $this->played($form),
+            '/letters' => HttpResponse::json(array_map(fn (Letter $letter): string => mb_scrub($letter->raw), $this->world->store->letters(strtolower($form['mailbox'] ?? '')))),
             '/heard' => HttpResponse::json($this->world->store->heard($form['account'] ?? '')),
-            '/weather' => $this->weather($form['weather'] ?? '', (int) ($form['times'] ?? 1)),
+            '/weather' => $this->weather($form['weather'] ?? '', $form['place'] ?? Place::Gate->value, (int) ($form['times'] ?? 1)),
+            '/mailbox' => $this->mailbox($form),
+            '/write' => $this->written($form),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };
     }
@@ -61,6 +90,7 @@ final readonly class WorldPages
     {
         return [
             'page' => "http://{$this->settings->address}:{$this->settings->pagePort}", 'directories' => "127.0.0.1:{$this->settings->rdapPort}", 'text' => "127.0.0.1:{$this->settings->textPort}", 'gate' => "127.0.0.1:{$this->settings->eppPort}",
+            'post' => "127.0.0.1:{$this->settings->postPort}", 'mailboxes' => "127.0.0.1:{$this->settings->popPort}", 'bridge' => "127.0.0.1:{$this->settings->bridgePort}",
             'name servers' => array_combine($this->dns->addresses(), array_map(fn (string $address): string => Addresses::here($address).":{$this->settings->dnsPort}", $this->dns->addresses())),
         ];
     }
@@ -90,9 +120,26 @@ final readonly class WorldPages
         return $this->back();
     }
 
-    private function weather(string $weather, int $times): HttpResponse
+    private function weather(string $weather, string $place, int $times): HttpResponse
     {
-        Weather::from($weather)->set($this->world->store, max(0, min(1000, $times)));
+        Weather::from($weather)->set($this->world->store, Place::from($place), max(0, min(1000, $times)));
+
+        return $this->back();
+    }
+
+    /** @param  array<string, string>  $form */
+    private function mailbox(array $form): HttpResponse
+    {
+        $address = strtolower(trim($form['address'] ?? ''));
+        $this->world->store->putMailbox(new Mailbox($address, Habit::from($form['habit'] ?? ''), strtolower(trim($form['to'] ?? '')), $this->world->store->mailbox($address)?->password));
+
+        return $this->back();
+    }
+
+    /** @param  array<string, string>  $form */
+    private function written(array $form): HttpResponse
+    {
+        $this->world->post->write($form['from'] ?? 'somebody@world.example', $form['to'] ?? '', $form['subject'] ?? '', $form['text'] ?? '');
 
         return $this->back();
     }
@@ -118,7 +165,7 @@ final readonly class WorldPages
 
     private function page(string $said): HttpResponse
     {
-        $esc = fn (string $text): string => htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
+        $esc = Sheet::esc(...);
         $key = '<input type="hidden" name="key" value="'.$esc($this->settings->key).'">';
         $parts = implode('', array_map(fn (Part $part): string => '<option value="'.$part->value.'">'.$esc($part->words()).'</option>', Part::cases()));
         $weathers = implode('', array_map(fn (Weather $one): string => "<option>{$esc($one->value)}</option>", Weather::cases()));
@@ -129,20 +176,21 @@ final readonly class WorldPages
             $moods .= "<tr><td>{$address}</td><td>{$esc($this->world->store->hostsByAddress()[$address] ?? ($address === Addresses::ROOT ? 'root' : 'a suffix’s'))}</td><td><form method=post action=/mood>{$key}<input type=hidden name=address value={$address}><label>Mood <select name=mood>{$choices}</select></label> <button>Set</button></form></td></tr>";
         }
         $registrars = implode(', ', array_map(fn (Registrar $one): string => $one->id, Registrar::all()));
-        $said = $said === '' ? '' : "<p><strong>{$esc($said)}</strong></p>";
+        $places = implode('', array_map(fn (Place $one): string => "<option>{$esc($one->value)}</option>", Place::cases()));
+        $habits = implode('', array_map(fn (Habit $one): string => "<option>{$esc($one->value)}</option>", Habit::cases()));
 
-        return new HttpResponse($said === '' ? 200 : 422, 'text/html; charset=utf-8', <<<HTML
-<!doctype html><html lang=en><meta charset=utf-8><meta name=viewport content="width=device-width"><title>The simulated world</title><link rel=icon href="data:,">
-<body><main><h1>The simulated world</h1>
-<p>This is the simulation, and no part of the product. Nothing here is real: registries, registrars, hosts and people are made up.</p>{$said}
+        return Sheet::page('The simulated world', ($said === '' ? '' : "<p><strong>{$esc($said)}</strong></p>").<<<HTML
 <p>Its clock shows {$esc(gmdate('Y-m-d H:i:s', $this->world->now()))} UTC. {$this->world->store->count()} names are registered. The house follows this clock within seconds; it only goes forward (<code>./acre clock back</code> resets the demo).</p>
+<p><a href=/letters>The letterbox</a>: every letter that somebody got. <a href=/counter>The counter of Pellbridge</a>: where a person does what a slip says.</p>
 <form method=post action=/clock>{$key}<p><label>Days <input name=days value=1 size=4></label> <button>Move the clock</button></p></form>
 <h2>Play another party</h2>
 <form method=post action=/name>{$key}<p><label>Name <input name=name required size=40></label></p><p><label>What happens <select name=part>{$parts}</select></label></p>
 <p><label>With, where it needs more <input name=with size=40></label> (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p><p><button>Let it happen</button></p></form>
-<h2>Weather at the gates</h2>
-<form method=post action=/weather>{$key}<p><label>What befalls the next answers <select name=weather>{$weathers}</select></label> <label>so many times <input name=times value=1 size=4></label> <button>Set</button></p></form>
-<h2>Name servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table></main></body></html>
-HTML, ['Content-Security-Policy' => "default-src 'none'; form-action 'self'; frame-ancestors 'none'", 'Referrer-Policy' => 'no-referrer']);
+<h2>Weather</h2>
+<form method=post action=/weather>{$key}<p><label>What befalls the next answers <select name=weather>{$weathers}</select></label> <label>of <select name=place>{$places}</select></label> <label>so many times <input name=times value=1 size=4></label> <button>Set</button></p></form>
+<h2>Mailboxes</h2>
+<form method=post action=/mailbox>{$key}<p><label>Mailbox <input name=address required size=30></label> <label>from now on <select name=habit>{$habits}</select></label> <label>to, if it forwards <input name=to size=30></label> <button>Set</button></p></form>
+<h2>Name servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table>
+HTML, status: $said === '' ? 200 : 422);
     }
 }

@@ -29,9 +29,7 @@ final readonly class DomainCommands
 
     private const PENDING = ['pendingCreate', 'pendingDelete', 'pendingRenew', 'pendingTransfer', 'pendingUpdate'];
 
-    /** Days that a receiver has, and that the losing side of a transfer has. */
-    private const ACCEPT_DAYS = 14;
-
+    /** Days that the losing side of a transfer has. */
     private const TRANSFER_DAYS = 5;
 
     private const YEARS_AHEAD = 10;
@@ -316,8 +314,7 @@ final readonly class DomainCommands
         if ($to->number === $this->account->number) {
             throw EppRefusal::because(EppCode::Policy, 'It lies in that account already.');
         }
-        $name->handover = new Pending($to->number, $now, $now + self::ACCEPT_DAYS * self::DAY);
-        $this->world->store->leave($to->number, $now, "{$name->name} is offered to this account.", json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $this->account->number, 'to' => $to->number, 'state' => 'offered', 'at' => $name->handover->by], JSON_THROW_ON_ERROR));
+        $this->world->offer($name, $this->account, $to);
         $this->world->change($name);
 
         return new EppAnswer(EppCode::Pending);

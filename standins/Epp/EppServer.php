@@ -9,6 +9,7 @@ use Acre\Wire\Epp\EppFraming;
 use React\EventLoop\Loop;
 use React\Socket\ConnectionInterface;
 use React\Socket\ServerInterface;
+use Standin\Control\Place;
 use Standin\Control\Weather;
 use Standin\World;
 
@@ -46,15 +47,16 @@ final readonly class EppServer
 
     private function answer(ConnectionInterface $connection, EppSession $session, string $document): void
     {
-        $answer = EppFraming::pack($session->handle($document));
+        $weather = str_contains($document, '<hello') || str_contains($document, '<login>') ? Weather::Fair : Weather::now($this->world->store, Place::Gate);
+        $answer = EppFraming::pack($session->handle($document, $weather === Weather::DiskFull));
         $send = fn (string $bytes) => $session->closes ? $connection->end($bytes) : $connection->write($bytes);
-        match (str_contains($document, '<hello') || str_contains($document, '<login>') ? Weather::Fair : Weather::now($this->world->store)) {
-            Weather::Fair => $send($answer),
+        match ($weather) {
             Weather::ClosesAfter => $connection->close(),
             Weather::Silent => null,
             Weather::Twice => $send($answer.$answer),
             Weather::Garbage => $send(EppFraming::pack("<epp>\xff not a document")),
-            Weather::Slow => Loop::addTimer(2.0, fn () => $send($answer)),
+            Weather::Slow => Loop::addTimer(Weather::LATE, fn () => $send($answer)),
+            default => $send($answer),
         };
     }
 }

@@ -43,7 +43,8 @@ final class EppSession
                 ->open('statement', [], fn (EppWriter $to) => $to->open('purpose', [], fn (EppWriter $to) => $to->sign('prov'))->open('recipient', [], fn (EppWriter $to) => $to->sign('ours')->sign('public'))->open('retention', [], fn (EppWriter $to) => $to->sign('stated'))))))->document();
     }
 
-    public function handle(string $document): string
+    /** @param  bool  $isFull  whether nothing can be written down, and so nothing is carried out */
+    public function handle(string $document, bool $isFull = false): string
     {
         $client = null;
         $verb = 'unread';
@@ -65,6 +66,9 @@ final class EppSession
                 throw EppRefusal::because(EppCode::Syntax, 'One verb is expected in a command.');
             }
             $verb = $parts[0]->name();
+            if ($isFull) {
+                throw EppRefusal::because(EppCode::Failed, 'The disk is full.');
+            }
             $answer = $this->carryOut($parts[0], $inside->childOrNull(EppNamespace::Epp->value, 'extension')?->all() ?? []);
         } catch (XmlError $e) {
             $answer = new EppAnswer(EppCode::Syntax, reason: $e->getMessage());

@@ -8,10 +8,11 @@ final readonly class HttpRequest
 {
     /**
      * @param  string  $path  decoded, without what stands after a question mark
+     * @param  string  $query  what stands after it, as it came
      * @param  array<string, string>  $headers  by name in small letters
      * @param  string  $peer  the asker's address
      */
-    public function __construct(public string $method, public string $path, public array $headers, public string $body, public string $peer)
+    public function __construct(public string $method, public string $path, public string $query, public array $headers, public string $body, public string $peer)
     {
     }
 
@@ -24,7 +25,19 @@ final readonly class HttpRequest
     /** @return array<string, string> what a form sent */
     public function form(): array
     {
-        parse_str($this->body, $fields);
+        return self::fields($this->body);
+    }
+
+    /** @return array<string, string> what its address asks for */
+    public function asked(): array
+    {
+        return self::fields($this->query);
+    }
+
+    /** @return array<string, string> */
+    private static function fields(string $said): array
+    {
+        parse_str($said, $fields);
 
         return array_filter(array_combine(array_map(strval(...), array_keys($fields)), array_values($fields)), is_string(...));
     }

@@ -6,7 +6,7 @@ namespace Standin\Http;
 
 final readonly class HttpResponse
 {
-    private const REASONS = [200 => 'OK', 303 => 'See Other', 400 => 'Bad Request', 403 => 'Forbidden', 404 => 'Not Found', 405 => 'Method Not Allowed', 413 => 'Content Too Large', 422 => 'Unprocessable Content', 429 => 'Too Many Requests'];
+    private const REASONS = [200 => 'OK', 201 => 'Created', 202 => 'Accepted', 204 => 'No Content', 303 => 'See Other', 400 => 'Bad Request', 401 => 'Unauthorized', 403 => 'Forbidden', 404 => 'Not Found', 405 => 'Method Not Allowed', 409 => 'Conflict', 413 => 'Content Too Large', 422 => 'Unprocessable Content', 429 => 'Too Many Requests', 500 => 'Internal Server Error'];
 
     /** @param  array<string, string>  $headers */
     public function __construct(public int $status, public string $type, public string $body, public array $headers = [])

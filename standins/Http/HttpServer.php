@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Standin\Http;
 
 use Closure;
+use React\EventLoop\Loop;
 use React\Socket\ConnectionInterface;
 use React\Socket\ServerInterface;
+use Standin\Control\Weather;
 use Throwable;
 
 /** As much of HTTP/1.1 as the stand-ins need (RFC 9112): bodies with a length, connections kept. */
@@ -16,8 +18,11 @@ final readonly class HttpServer
 
     private const BODY = 8_000_000;
 
-    /** @param  Closure(HttpRequest): HttpResponse  $answer */
-    public function __construct(private Closure $answer)
+    /**
+     * @param  Closure(HttpRequest): HttpResponse  $answer
+     * @param  Closure(): Weather|null  $weather  what the next answer meets; null: always fair
+     */
+    public function __construct(private Closure $answer, private ?Closure $weather = null)
     {
     }
 
@@ -33,12 +38,24 @@ final readonly class HttpServer
             $pending .= $bytes;
             while (($request = $this->take($pending, $connection)) !== null) {
                 $keep = strtolower($request->headers['connection'] ?? '') !== 'close';
-                $connection->write($this->answered($request)->bytes($keep));
-                if (! $keep) {
-                    $connection->end();
-                }
+                $weather = $this->weather === null ? Weather::Fair : ($this->weather)();
+                $this->send($connection, $weather === Weather::DiskFull ? new HttpResponse(500, 'text/plain', "The disk is full.\n") : $this->answered($request), $weather, $keep);
             }
         });
+    }
+
+    private function send(ConnectionInterface $connection, HttpResponse $response, Weather $weather, bool $keep): void
+    {
+        $bytes = $response->bytes($keep);
+        $send = fn (string $bytes) => $keep ? $connection->write($bytes) : $connection->end($bytes);
+        match ($weather) {
+            Weather::ClosesAfter => $connection->close(),
+            Weather::Silent => null,
+            Weather::Twice => $send($bytes.$bytes),
+            Weather::Garbage => $connection->end("\xff no such thing\r\n\r\n"),
+            Weather::Slow => Loop::addTimer(Weather::LATE, fn () => $send($bytes)),
+            default => $send($bytes),
+        };
     }
 
     private function answered(HttpRequest $request): HttpResponse
@@ -82,6 +99,8 @@ final readonly class HttpServer
         $pending = substr($pending, $end + 4 + $length);
         $peer = (string) parse_url($connection->getRemoteAddress() ?? '', PHP_URL_HOST);
 
-        return new HttpRequest(strtoupper($first[0]), rawurldecode(explode('?', $first[1])[0]), $headers, $body, $peer);
+        $path = explode('?', $first[1], 2);
+
+        return new HttpRequest(strtoupper($first[0]), rawurldecode($path[0]), $path[1] ?? '', $headers, $body, $peer);
     }
 }

@@ -9,14 +9,17 @@ use Acre\Wire\Json\JsonNode;
 /** A customer's account at a registrar. */
 final class Account
 {
-    /** @param  int  $balance  pence */
-    public function __construct(public readonly string $number, public readonly string $registrar, public readonly string $login, public readonly string $mailbox, public string $password, public int $balance)
+    /**
+     * @param  int  $balance  pence
+     * @param  string  $handle  a public one that is not the login; empty: none
+     */
+    public function __construct(public readonly string $number, public readonly string $registrar, public readonly string $login, public readonly string $mailbox, public string $password, public int $balance, public readonly string $handle = '')
     {
     }
 
     public static function of(JsonNode $node): self
     {
-        return new self($node->text('number'), $node->text('registrar'), $node->text('login'), $node->textOrNull('mailbox') ?? '', $node->text('password'), $node->intOrNull('balance') ?? 0);
+        return new self($node->text('number'), $node->text('registrar'), $node->text('login'), $node->textOrNull('mailbox') ?? '', $node->text('password'), $node->intOrNull('balance') ?? 0, $node->textOrNull('handle') ?? '');
     }
 
     public function json(): string

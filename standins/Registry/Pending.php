@@ -12,13 +12,14 @@ final readonly class Pending
     /**
      * @param  string  $to  an account's number, or a registrar
      * @param  int  $by  when time answers
+     * @param  bool  $accepted  by the receiver, where the giving side has the last word
      */
-    public function __construct(public string $to, public int $asked, public int $by)
+    public function __construct(public string $to, public int $asked, public int $by, public bool $accepted = false)
     {
     }
 
     public static function of(?JsonNode $node): ?self
     {
-        return $node === null ? null : new self($node->text('to'), $node->intOrNull('asked') ?? 0, $node->intOrNull('by') ?? 0);
+        return $node === null ? null : new self($node->text('to'), $node->intOrNull('asked') ?? 0, $node->intOrNull('by') ?? 0, $node->boolOrNull('accepted') ?? false);
     }
 }

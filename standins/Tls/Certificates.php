@@ -38,20 +38,46 @@ final readonly class Certificates
         return $file;
     }
 
+    /** @return string a file with a certificate that nobody here has signed, and its key */
+    public function foreign(): string
+    {
+        $file = "{$this->folder}/foreign.pem";
+        if (! is_file($file)) {
+            $config = $this->config(['elsewhere.example']);
+            $key = $this->key();
+            $this->pair($file, $this->signed('elsewhere', $key, 'server', $config, null, $key), $key);
+        }
+
+        return $file;
+    }
+
     /** @param  list<string>  $hosts */
     private function make(string $file, array $hosts): void
     {
-        $config = "{$this->folder}/openssl.cnf";
-        file_put_contents($config, "[req]\ndistinguished_name = dn\n[dn]\n[ca]\nbasicConstraints = critical,CA:TRUE\nkeyUsage = critical,keyCertSign,cRLSign\nsubjectKeyIdentifier = hash\n"
-            ."[server]\nbasicConstraints = CA:FALSE\nextendedKeyUsage = serverAuth\nsubjectAltName = ".implode(',', array_map(fn (string $host): string => "DNS:{$host}", $hosts)).",IP:127.0.0.1\n");
+        $config = $this->config($hosts);
         [$authorityKey, $serverKey] = [$this->key(), $this->key()];
         $authority = $this->signed('The simulated world', $authorityKey, 'ca', $config, null, $authorityKey);
         $server = $this->signed('stand-ins', $serverKey, 'server', $config, $authority, $authorityKey);
         openssl_x509_export($authority, $trusted);
-        openssl_x509_export($server, $certificate);
-        openssl_pkey_export($serverKey, $key);
         $this->write($this->authority(), is_string($trusted) ? $trusted : '', 0644);
-        $this->write($file, (is_string($certificate) ? $certificate : '').(is_string($key) ? $key : ''), 0600);
+        $this->pair($file, $server, $serverKey);
+    }
+
+    /** @param  list<string>  $hosts */
+    private function config(array $hosts): string
+    {
+        $config = "{$this->folder}/openssl.cnf";
+        file_put_contents($config, "[req]\ndistinguished_name = dn\n[dn]\n[ca]\nbasicConstraints = critical,CA:TRUE\nkeyUsage = critical,keyCertSign,cRLSign\nsubjectKeyIdentifier = hash\n"
+            ."[server]\nbasicConstraints = CA:FALSE\nextendedKeyUsage = serverAuth\nsubjectAltName = ".implode(',', array_map(fn (string $host): string => "DNS:{$host}", $hosts)).",IP:127.0.0.1\n");
+
+        return $config;
+    }
+
+    private function pair(string $file, OpenSSLCertificate $certificate, OpenSSLAsymmetricKey $key): void
+    {
+        openssl_x509_export($certificate, $shown);
+        openssl_pkey_export($key, $kept);
+        $this->write($file, (is_string($shown) ? $shown : '').(is_string($kept) ? $kept : ''), 0600);
     }
 
     private function key(): OpenSSLAsymmetricKey

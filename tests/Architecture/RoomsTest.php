@@ -38,7 +38,7 @@ final class RoomsTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Standin'))
             ->canOnlyDependOn()
-            ->classes(Selector::inNamespace('Standin'), Selector::inNamespace('Acre\Wire'), Selector::inNamespace('Acre\Core\Name'), Selector::inNamespace('React'))
+            ->classes(Selector::inNamespace('Standin'), Selector::inNamespace('Acre\Wire'), Selector::inNamespace('Acre\Core\Name'), Selector::inNamespace('React'), Selector::inNamespace('Evenement'))
             ->because('what knows our rules can only agree with them');
     }
 

@@ -52,6 +52,21 @@ final class DeedError extends DomainException
         return self::say('nobody_chosen');
     }
 
+    public static function nobodyToAsk(): self
+    {
+        return self::say('nobody_to_ask');
+    }
+
+    public static function namesAnother(): self
+    {
+        return self::say('names_another');
+    }
+
+    public static function receiverRefused(): self
+    {
+        return self::say('receiver_refused');
+    }
+
     public static function nothingTicked(): self
     {
         return self::say('nothing_ticked');

@@ -16,6 +16,7 @@ use App\Actions\Books\TakeBack;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Outside\LeaveDrift;
 use App\Actions\Outside\TakeObserved;
+use App\Actions\Registrar\AskCode;
 use App\Actions\Registrar\ChangeAutoRenew;
 use App\Actions\Registrar\ChangeLock;
 use App\Models\Docket;
@@ -27,7 +28,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, ChangeLock::class, ChangeAutoRenew::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, ChangeLock::class, ChangeAutoRenew::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

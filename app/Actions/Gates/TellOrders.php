@@ -31,7 +31,7 @@ final readonly class TellOrders
     /** Orders that are marked together. */
     private const BATCH = 25;
 
-    public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended)
+    public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended, private KeepCode $codes)
     {
     }
 
@@ -154,6 +154,9 @@ final readonly class TellOrders
                 };
                 $this->database->update('UPDATE orders SET state = ?, code = ?, answer = ?, answered_at = clock_timestamp() WHERE id = ?', [$state->value, $answer->code, $answer->words, $now->id]);
                 $now->setRawAttributes(['state' => $state->value, 'answer' => $answer->words] + $now->getAttributes(), true);
+                if ($answer->secret !== null) {
+                    $this->codes->handle($now->name_id, $answer->secret, 'registrar');
+                }
                 if ($state !== OrderState::Pending) {
                     $ended[] = $now;
                 }

@@ -11,8 +11,10 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\Deed;
+use App\Actions\Deeds\DeedError;
 use App\Actions\Gates\PlaceOrder;
 use App\Actions\Names\PassHolding;
+use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Docket;
@@ -21,7 +23,6 @@ use App\Models\Extra;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
-use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
@@ -35,7 +36,7 @@ final class HandOverNames implements Deed
     /** @var array<int, Client> */
     private array $clients = [];
 
-    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass, private readonly PlaceOrder $orders)
+    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass, private readonly PlaceOrder $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask)
     {
     }
 
@@ -78,12 +79,19 @@ final class HandOverNames implements Deed
             'movement_id' => $movement->id, 'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond(),
         ], array_keys($legs), $legs));
 
+        $kinds = array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs);
         $receiver = $this->receiver(HandoverTermsChosen::unpack($terms));
-        // By wire it is told, what must be first first; otherwise the slip says it to a person.
-        if (in_array(LegKind::LiftLock, array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs), true)) {
-            $this->orders->handle($line, $file->account->id, OrderKind::LockOff, endsLine: false);
+        $acceptance = $file->handover->acceptsByLetter && $receiver->access !== 'ours' ? $this->ask->handle($line->docket, $receiver) : null;
+        if ($acceptance?->accepted === false) {
+            throw DeedError::receiverRefused();
         }
-        $this->orders->handle($line, $file->account->id, OrderKind::HandOver, ['number' => $receiver->number, 'login' => $receiver->login ?? '']);
+        // Asked by letter, it goes on once the receiver has said yes.
+        if ($acceptance === null || $acceptance->accepted === true) {
+            $this->tell->handle($line, $file->account->id, $receiver, $kinds, $acceptance?->answered_on);
+        }
+        if ($acceptance?->answered_on !== null) {
+            Leg::query()->where('movement_id', $movement->id)->where('kind', LegKind::Accept)->update(['done_on' => $acceptance->answered_on->isoSecond()]);
+        }
 
         return LineState::Begun;
     }
@@ -127,7 +135,10 @@ final class HandOverNames implements Deed
             'client' => $chosen->clientId === null ? 'the same clients' : $this->client($chosen->clientId)->name,
         ]);
 
-        return is_string($said) ? $said : self::key();
+        $acceptance = Acceptance::query()->where('accepted', true)->find($docket->id);
+        $accepted = $acceptance?->answered_on === null ? '' : __('deeds.hand_over.accepted_by', ['mailbox' => $acceptance->mailbox, 'on' => $acceptance->answered_on->isoSecond()]);
+
+        return (is_string($said) ? $said : self::key()).(is_string($accepted) ? $accepted : '');
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array

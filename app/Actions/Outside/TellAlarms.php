@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Outside;
 
-use App\Actions\Rounds\SendLetters;
+use App\Actions\Post\SendLetters;
 use App\Models\Drift;
 use App\Models\Right;
 use App\Models\Role;

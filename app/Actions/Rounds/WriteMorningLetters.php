@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Rounds;
 
+use App\Actions\Post\SendLetters;
 use App\Models\User;
 use App\Queries\Rounds\ReadRounds;
 use App\Support\TradeClock;

@@ -9,13 +9,17 @@ use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Deeds\Undoable;
+use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Names\GatherNames;
+use App\Http\SignedInRequest;
+use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
+use App\Models\Letter;
 use App\Models\LineState;
 use App\Queries\Dockets\Progress;
 use App\Support\TradeClock;
@@ -57,6 +61,8 @@ final readonly class DocketController
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
             'lines' => $docket->lines()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
             'today' => $this->clock->today(),
+            'acceptance' => Acceptance::query()->with('account')->find($docket->id),
+            'letter' => Letter::query()->where('docket_id', $docket->id)->latest('id')->first(),
             'undoable' => $docket->state === DocketState::Closed && $this->deeds->of($docket) instanceof Undoable,
         ]);
     }
@@ -101,6 +107,18 @@ final readonly class DocketController
         $count = $end->calledOff($request->person(), $docket, $request->input('which') === 'waiting');
 
         return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.called_off', $count));
+    }
+
+    /** Writes once more to the receiver, whose word is waited for. */
+    public function write(SignedInRequest $request, Docket $docket, AskReceiver $ask): RedirectResponse
+    {
+        try {
+            $ask->again($request->person(), $docket);
+        } catch (DeedError $e) {
+            return to_route('dockets.show', $docket)->withErrors(['deed' => $e->getMessage()]);
+        }
+
+        return to_route('dockets.show', $docket)->with('told', $this->words->say('letters.again'));
     }
 
     public function proof(Docket $docket): View

@@ -21,7 +21,7 @@ final class SecurityHeaders
             'Content-Security-Policy' => self::POLICY,
             'X-Content-Type-Options' => 'nosniff',
             'X-Frame-Options' => 'DENY',
-            'Referrer-Policy' => 'same-origin',
+            'Referrer-Policy' => $response->headers->get('Referrer-Policy', 'same-origin'),
             'Permissions-Policy' => 'camera=(), geolocation=(), microphone=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
         ]);

@@ -9,6 +9,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Names\ChangeFacts;
+use App\Models\AuthCode;
 use App\Models\Name;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\History;
@@ -50,6 +51,7 @@ final readonly class NameController
             'happened' => $this->history->happened($name->id),
             'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330)],
             'registration' => $name->registration,
+            'code' => AuthCode::query()->find($name->id),
             'words' => $this->words,
         ]);
     }

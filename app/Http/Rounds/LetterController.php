@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Rounds;
 
 use App\Http\SignedInRequest;
+use App\Outside\Post\Post;
 use App\Queries\Rounds\ReadRounds;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -17,7 +18,7 @@ use Illuminate\View\View;
 /** Rounds as a letter: what it would say today, whether one wants it, and those that were written. */
 final readonly class LetterController
 {
-    public function __construct(private ReadRounds $rounds, private TradeClock $clock, private Words $words, private Connection $database)
+    public function __construct(private ReadRounds $rounds, private TradeClock $clock, private Words $words, private Connection $database, private Post $post)
     {
     }
 
@@ -27,7 +28,7 @@ final readonly class LetterController
         $said = new RoundsInWords($this->rounds->handle($this->clock->today(), $user), $this->words);
 
         return view('rounds.letter', [
-            'subject' => $said->subject(), 'letter' => $said->letter(), 'wanted' => $user->morning, 'mailbox' => $user->email, 'byMail' => config('mail.default') === 'smtp',
+            'subject' => $said->subject(), 'letter' => $said->letter(), 'wanted' => $user->morning, 'mailbox' => $user->email, 'byMail' => $this->post->isThere(),
             'before' => Row::all($this->database->table('letters')->where('user_id', $user->id)->orderByDesc('day')->limit(14)->get()),
         ]);
     }

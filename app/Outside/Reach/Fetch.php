@@ -6,8 +6,9 @@ namespace App\Outside\Reach;
 
 use CurlHandle;
 use RuntimeException;
+use SensitiveParameter;
 
-/** GET over TLS to a listed host: dialled where it was judged, nothing followed, bytes and seconds capped. */
+/** HTTP over TLS to a listed host: dialled where it was judged, nothing followed, bytes and seconds capped. */
 final class Fetch
 {
     private ?CurlHandle $curl = null;
@@ -25,6 +26,17 @@ final class Fetch
     /** @throws NotReached */
     public function get(string $url, string $accept): Fetched
     {
+        return $this->send('GET', $url, ["Accept: {$accept}"]);
+    }
+
+    /**
+     * @param  non-empty-string  $method
+     * @param  list<string>  $headers  lines
+     *
+     * @throws NotReached
+     */
+    public function send(string $method, string $url, #[SensitiveParameter] array $headers, ?string $body = null): Fetched
+    {
         $parts = parse_url($url);
         $host = strtolower($parts['host'] ?? '');
         if ($url === '' || ($parts['scheme'] ?? '') !== 'https' || $host === '' || isset($parts['user'])) {
@@ -32,8 +44,8 @@ final class Fetch
         }
         $port = $parts['port'] ?? 443;
         [$address, $dialled] = $this->hosts->dial($host, $port);
-        $body = '';
-        $headers = [];
+        $answer = '';
+        $told = [];
         $curl = $this->curl ??= curl_init();
         // Set anew each time; the connection is kept.
         curl_reset($curl);
@@ -45,20 +57,21 @@ final class Fetch
             CURLOPT_FOLLOWLOCATION => false,
             CURLOPT_CONNECTTIMEOUT => $this->connect,
             CURLOPT_TIMEOUT => $this->answer,
-            CURLOPT_HTTPHEADER => ["Accept: {$accept}", 'User-Agent: Acre Roll'],
-            CURLOPT_HEADERFUNCTION => function (CurlHandle $curl, string $line) use (&$headers): int {
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_HTTPHEADER => [...$headers, 'User-Agent: Acre Roll', 'Expect:'],
+            CURLOPT_HEADERFUNCTION => function (CurlHandle $curl, string $line) use (&$told): int {
                 [$name, $value] = [...explode(':', $line, 2), ''];
-                $headers[strtolower(trim($name))] = trim($value);
+                $told[strtolower(trim($name))] = trim($value);
 
                 return strlen($line);
             },
-            CURLOPT_WRITEFUNCTION => function (CurlHandle $curl, string $bytes) use (&$body): int {
-                $body .= $bytes;
+            CURLOPT_WRITEFUNCTION => function (CurlHandle $curl, string $bytes) use (&$answer): int {
+                $answer .= $bytes;
 
                 // Fewer than were given: curl stops there.
-                return strlen($body) > $this->limit ? 0 : strlen($bytes);
+                return strlen($answer) > $this->limit ? 0 : strlen($bytes);
             },
-        ] + ($this->authority === null || $this->authority === '' ? [] : [CURLOPT_CAINFO => $this->authority, CURLOPT_CAPATH => '/nonexistent']));
+        ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => $body]) + ($this->authority === null || $this->authority === '' ? [] : [CURLOPT_CAINFO => $this->authority, CURLOPT_CAPATH => '/nonexistent']));
         if (! $isSet) {
             throw new RuntimeException('curl takes an option no more: '.curl_error($curl));
         }
@@ -69,9 +82,9 @@ final class Fetch
             CURLE_SSL_CONNECT_ERROR, CURLE_SSL_CERTPROBLEM, CURLE_SSL_CACERT, 60, CURLE_SSL_CACERT_BADFILE => throw NotReached::certificate($host, curl_error($curl)),
             default => throw NotReached::silent($host, curl_error($curl)),
         };
-        $retry = $headers['retry-after'] ?? null;
+        $retry = $told['retry-after'] ?? null;
         $at = $retry === null || ctype_digit($retry) ? null : strtotime($retry);
 
-        return new Fetched(curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $body, $retry === null ? null : ($at === null ? (int) $retry : max(0, (int) $at - time())), $headers['location'] ?? null);
+        return new Fetched(curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $answer, $retry === null ? null : ($at === null ? (int) $retry : max(0, (int) $at - time())), $told['location'] ?? null);
     }
 }

@@ -4,17 +4,22 @@ declare(strict_types=1);
 
 namespace App\Outside\Registrar;
 
+use SensitiveParameter;
+
 /** What became of an order. */
 final readonly class Answer
 {
-    /** @param  string  $words  in the registrar's words, without secrets */
-    private function __construct(public AnswerKind $kind, public ?int $code, public string $words)
+    /**
+     * @param  string  $words  in the registrar's words, without secrets
+     * @param  string|null  $secret  the auth code, where that was asked for
+     */
+    private function __construct(public AnswerKind $kind, public ?int $code, public string $words, #[SensitiveParameter] public ?string $secret = null)
     {
     }
 
-    public static function done(?int $code, string $words): self
+    public static function done(?int $code, string $words, #[SensitiveParameter] ?string $secret = null): self
     {
-        return new self(AnswerKind::Done, $code, $words);
+        return new self(AnswerKind::Done, $code, $words, $secret);
     }
 
     public static function pending(?int $code, string $words): self

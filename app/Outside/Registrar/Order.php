@@ -10,10 +10,10 @@ final readonly class Order
     /**
      * @param  string  $transaction  our own id of it, which the registrar gives back
      * @param  string  $name  A-labels
-     * @param  string|null  $number  of the receiving account, in a handover
-     * @param  string|null  $login  of it
+     * @param  array<string, string>  $receiver  what names the receiving account, in a handover, by identifier
+     * @param  string|null  $accepted  when its holder said yes to us, RFC 3339; null: the registrar asks them
      */
-    public function __construct(public OrderKind $kind, public string $transaction, public string $name, public ?string $number = null, public ?string $login = null)
+    public function __construct(public OrderKind $kind, public string $transaction, public string $name, public array $receiver = [], public ?string $accepted = null)
     {
     }
 }

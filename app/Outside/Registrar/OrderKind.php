@@ -13,4 +13,5 @@ enum OrderKind: string
     case LockOff = 'lock_off';
     case AutoRenewOn = 'auto_renew_on';
     case AutoRenewOff = 'auto_renew_off';
+    case AuthCode = 'auth_code';
 }

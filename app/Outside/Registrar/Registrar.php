@@ -23,6 +23,15 @@ interface Registrar
     public function find(Account $account, Order $order): ?Answer;
 
     /**
+     * Signs in and asks nothing but who one is.
+     *
+     * @return string what the registrar says to that
+     *
+     * @throws NotReached
+     */
+    public function greet(Account $account): string;
+
+    /**
      * Takes what waits for the account, one after the other. What is told is acknowledged when the callback has come back.
      *
      * @param  callable(Message): void  $keep

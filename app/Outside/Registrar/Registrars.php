@@ -11,7 +11,7 @@ use Illuminate\Contracts\Container\Container;
 final readonly class Registrars
 {
     /** @var array<string, class-string<Registrar>> by `registrars.link`; a slip has none */
-    private const LINKS = ['wire' => WireRegistrar::class];
+    private const LINKS = ['wire' => WireRegistrar::class, 'bridge' => BridgeRegistrar::class];
 
     public function __construct(private Container $container)
     {

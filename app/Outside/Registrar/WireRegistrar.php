@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Outside\Registrar;
 
 use Acre\Core\Time\Instant;
+use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
@@ -35,6 +36,9 @@ final readonly class WireRegistrar implements Registrar
 
     public function carryOut(Account $account, Order $order): Answer
     {
+        if ($order->kind === OrderKind::AuthCode) {
+            return $this->code($account, $order);
+        }
         $response = $this->gates->of($account)->command(self::command($order), $order->transaction);
         $code = $response->code();
         $words = self::words($response);
@@ -63,9 +67,16 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::AutoRenewOn => $beyond?->autoRenew === true ? Answer::done(null, 'seen by asking') : null,
             OrderKind::AutoRenewOff => $beyond?->autoRenew === false ? Answer::done(null, 'seen by asking') : null,
             // Told to an account that has it no more, a registrar names the one that has.
-            OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === $order->number ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo === $order->number ? Answer::pending(null, 'seen by asking') : null),
+            OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null) ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null) ? Answer::pending(null, 'seen by asking') : null),
             OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
+            // To ask for a code once more does no harm.
+            OrderKind::AuthCode => null,
         };
+    }
+
+    public function greet(Account $account): string
+    {
+        return self::words($this->gates->of($account)->command(new AccountInfo($account->number), 'try-'.bin2hex(random_bytes(8))));
     }
 
     public function messages(Account $account, callable $keep): void
@@ -81,6 +92,26 @@ final readonly class WireRegistrar implements Registrar
         }
     }
 
+    /** A gate tells the code of an own name (RFC 5731 §3.1.2); where none is set, one is: 128 random bits (RFC 9154 §4.1). */
+    private function code(Account $account, Order $order): Answer
+    {
+        $gate = $this->gates->of($account);
+        $response = $gate->command(new DomainInfo($order->name), $order->transaction);
+        $kept = $response->code() === EppCode::Done ? DomainData::of($response)->code : null;
+        if ($kept !== null && $kept !== '') {
+            return Answer::done($response->code()->value, self::words($response), $kept);
+        }
+        if ($response->code()->isSuccess()) {
+            $new = rtrim(strtr(base64_encode(random_bytes(16)), '+/', '-_'), '=');
+            $response = $gate->command(new DomainUpdate($order->name, code: $new), 'code-'.bin2hex(random_bytes(8)));
+            if ($response->code()->isSuccess()) {
+                return Answer::done($response->code()->value, self::words($response), $new);
+            }
+        }
+
+        return $response->code()->isServers() || $response->code()->endsSession() ? Answer::later($response->code()->value, self::words($response)) : Answer::refused($response->code()->value, self::words($response));
+    }
+
     private static function command(Order $order): EppCommand
     {
         return match ($order->kind) {
@@ -88,8 +119,9 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::LockOff => new DomainUpdate($order->name, remove: new DomainChange(statuses: [self::LOCK])),
             OrderKind::AutoRenewOn => AccountUpdate::autoRenew($order->name, true),
             OrderKind::AutoRenewOff => AccountUpdate::autoRenew($order->name, false),
-            OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->number ?? '', $order->login ?? ''),
+            OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->receiver['number'] ?? '', $order->receiver['login'] ?? ''),
             OrderKind::CancelHandover => AccountUpdate::cancelHandover($order->name),
+            OrderKind::AuthCode => new DomainInfo($order->name),
         };
     }
 

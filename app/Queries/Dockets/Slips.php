@@ -48,18 +48,19 @@ final readonly class Slips
         return new Slip(null, $lots);
     }
 
-    /** @return Collection<int, DocketLine> those that are open, but for what is told by wire: that is nobody's to do by hand */
+    /** @return Collection<int, DocketLine> those that are open, but for what its registrar is told, and for what waits for the receiver's word: that is nobody's to do by hand */
     private function lines(Docket $docket): Collection
     {
         return DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
             ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
+            ->whereNotExists(fn (Builder $asked) => $asked->selectRaw('1')->from('acceptances')->whereColumn('acceptances.docket_id', 'docket_lines.docket_id')->whereNull('answered_on'))
             ->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
     }
 
     /** @return list<LegKind> every step that some name of the docket needs, in order */
     private function kinds(Docket $docket): array
     {
-        $needed = Leg::query()->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->whereNull('closed_on')->select('id'))
+        $needed = Leg::query()->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->whereNull('closed_on')->select('id'))->whereNull('done_on')
             ->toBase()->distinct()->pluck('kind')->all();
         $confirms = Leg::query()->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->select('id'))
             ->toBase()->selectRaw('kind, min(position) AS place')->groupBy('kind')->orderBy('place')->pluck('kind')->all();

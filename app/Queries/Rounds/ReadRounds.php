@@ -14,6 +14,7 @@ use App\Queries\Rounds\Kinds\HeldNames;
 use App\Queries\Rounds\Kinds\HoldsEnding;
 use App\Queries\Rounds\Kinds\LastChances;
 use App\Queries\Rounds\Kinds\LateNames;
+use App\Queries\Rounds\Kinds\LettersReturned;
 use App\Queries\Rounds\Kinds\ListsWithRefusals;
 use App\Queries\Rounds\Kinds\MissingNames;
 use App\Queries\Rounds\Kinds\OpenDockets;
@@ -31,7 +32,7 @@ final readonly class ReadRounds
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
         LastChances::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
-        OpenDockets::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, HoldsEnding::class,
+        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, HoldsEnding::class,
     ];
 
     public function __construct(private Connection $database, private Container $container)

@@ -42,6 +42,7 @@ final class Outside
                 self::host('mail.sound-hosting.example', '192.0.2.90'), self::host('ns1.wickerby-bells.com', '198.51.100.40'), self::host('ns2.wickerby-bells.com', '203.0.113.40'),
             ],
             'accounts' => self::accounts(),
+            'mailboxes' => self::mailboxes(),
             'moods' => [['address' => '192.0.2.24', 'mood' => 'silent']],
             'zones' => [
                 // The second server was never told of this name; and the list in the zone is an older one.
@@ -145,8 +146,21 @@ final class Outside
     private static function accounts(): array
     {
         return array_values(array_map(fn (array $account): array => [
-            'number' => $account[1], 'registrar' => $account[0] === 'pellbridge' ? 'anchorage' : $account[0], 'login' => (string) $account[2], 'mailbox' => (string) $account[3], 'password' => self::password($account[1]), 'balance' => 250_00,
+            'number' => $account[1], 'registrar' => $account[0] === 'pellbridge' ? 'anchorage' : $account[0], 'login' => (string) $account[2], 'mailbox' => (string) $account[3], 'password' => self::password($account[1]), 'balance' => 250_00, 'handle' => (string) $account[4],
         ], House::accounts()));
+    }
+
+    /** @return list<array{address: string, habit: string, to?: string, password?: string}> those with a habit of their own */
+    private static function mailboxes(): array
+    {
+        return [
+            ['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back'],
+            ['address' => 'tide@kelp-post.example', 'habit' => 'bounces'],
+            ['address' => 'notes@soundchoirs.example', 'habit' => 'forwards', 'to' => 'secretary@soundchoirs.example'],
+            ['address' => 'slip@marrow-yard.example', 'habit' => 'forwards', 'to' => 'marrow@wherry-mail.example'],
+            ['address' => 'trust@gannet-head.example', 'habit' => 'is never read'],
+            ['address' => 'box@quayside-stage.example', 'habit' => 'greylists'],
+        ];
     }
 
     /** With which the demo's house signs in at a gate; made up, and good for the simulated world alone. */

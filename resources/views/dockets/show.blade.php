@@ -1,3 +1,4 @@
+@php($asked = $acceptance !== null && $acceptance->answered_on === null)
 @php($name = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
 @php($whose = $receiver === null ? '' : ($receiver->owner?->name ?? 'ourselves'))
 <x-layout :title="'Docket '.$docket->id" area="Movements">
@@ -29,6 +30,7 @@
     @if ($docket->state === App\Models\DocketState::Settled)
         <p class="progress"><progress max="{{ max(1, $progress->meant()) }}" value="{{ $progress->done + $progress->refused }}" aria-label="How far"></progress> <span class="lesser">{{ number_format($progress->done) }} of {{ number_format($progress->meant()) }} done, {{ number_format($progress->begun + $progress->waiting) }} left</span></p>
     @endif
+    @include('dockets.receiver')
     @if ($slip !== null && $slip->lots !== [])
         <section class="card slip" aria-labelledby="slip-h">
             <h2 id="slip-h">The <span class="term" title="{{ __('words.explained.slip') }}">slip</span>: what to do at {{ $receiver?->registrar->name ?? collect($slip->lots)->map(fn ($lot) => $lot->account->registrar->name)->unique()->join(', ', ' and ') }}</h2>
@@ -56,9 +58,9 @@
             <tbody>
             @foreach ($lines as $line)
                 <tr>
-                    @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun && $line->order === null)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
+                    @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun && $line->order === null && ! $asked)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
                     <th scope="row"><a class="name" href="{{ route('names.show', $line->name) }}">{{ $line->name->unicode }}</a></th>
-                    <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.($line->state === App\Models\LineState::Begun && $line->order !== null ? 'by_wire' : $line->state->value)) }}</span></td>
+                    <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.($line->state !== App\Models\LineState::Begun ? $line->state->value : ($line->order !== null ? 'by_'.$line->givingAccount?->registrar->link : ($asked ? 'asked' : 'begun')))) }}</span></td>
                     <td data-label="From">{{ $line->before['account'] ?? collect($line->before)->first() }}<span class="lesser">{{ isset($line->before['account']) ? $line->before['client'] ?? '' : '' }}</span></td>
                     <td data-label="To">{{ $line->after['account'] ?? collect($line->after)->first() }}<span class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
                     <td>@if ($line->state === App\Models\LineState::Begun && $line->order !== null){{ __('outside.order.'.$line->order->state->value) }}@if ($line->order->answer !== null && $line->order->state !== App\Models\OrderState::Pending)<span class="lesser"><bdi>{{ $line->order->answer }}</bdi></span>@endif @elseif ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@if ($line->seen_on !== null)<span class="lesser">seen in the directory on {{ App\Support\Dates::full($line->seen_on) }}</span>@endif @elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>

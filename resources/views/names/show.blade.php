@@ -87,6 +87,7 @@
             </dl>
         </section>
     </div>
+    @can('prepare')@include('names.kept-code')@endcan
     <x-notes :of="$name" route="notes.on-name"/>
     <section class="card" aria-labelledby="happened">
         <h2 id="happened">What happened to it</h2>

@@ -2,7 +2,7 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('registrars.index') }}">Registrars</a> / {{ $registrar->name }}</nav>
     <div class="head">
         <div><h1>{{ $registrar->name }}</h1>
-            <p class="sentence">Reached by slip. A receiver is named by <strong>{{ __('words.receiver_by.'.$registrar->receiver_by->value) }}</strong>; a handover is settled when <strong>{{ __('words.confirms.'.$registrar->confirms->value) }}</strong>, within {{ $registrar->accept_days }} days.</p></div>
+            <p class="sentence">Reached {{ explode(':', __('words.link.'.$registrar->link))[0] }}. A receiver is named by <strong>{{ __('words.receiver_by.'.$registrar->receiver_by->value) }}</strong>; a handover is settled when <strong>{{ __('words.confirms.'.$registrar->confirms->value) }}</strong>, within {{ $registrar->accept_days }} days.</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('registrars.edit', $registrar) }}">Change the terms</a></p>@endcan
     </div>
     <div class="cards">
@@ -11,6 +11,7 @@
                 <div><dt>Giving account</dt><dd>{{ $registrar->names_giver ? 'named in the same way' : 'not asked for' }}</dd></div>
                 <div><dt>Lock</dt><dd>{{ $registrar->lock_first ? 'must be lifted first' : 'may stay on' }}</dd></div>
                 <div><dt>Giving account itself</dt><dd>{{ $registrar->unlock_account_first ? 'must be unlocked first' : 'need not be unlocked' }}</dd></div>
+                <div><dt>A receiver accepts</dt><dd>{{ __('words.accepts_by.'.$registrar->accepts_by) }}</dd></div>
                 <div><dt>A new name</dt><dd>{{ $registrar->handover_hold_days === 0 ? 'may be handed over at once' : 'may be handed over after '.$registrar->handover_hold_days.' days' }}</dd></div>
                 <div><dt>In public records</dt><dd>{{ $registrar->behind === [] ? 'under its own name' : implode(', ', $registrar->behind) }}</dd></div>
                 <div><dt>A <span class="term" title="{{ __('words.explained.lot') }}">lot</span></dt><dd>{{ number_format($registrar->lot_size) }} names at most</dd></div>

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Handover;
+
+use App\Actions\Deeds\DeedError;
+use App\Actions\Links\IssueLink;
+use App\Jobs\SendPost;
+use App\Models\Acceptance;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\DocketState;
+use App\Models\Letter;
+use App\Models\LetterState;
+use App\Models\LineState;
+use App\Models\LinkPurpose;
+use App\Models\Secret;
+use App\Models\User;
+use App\Support\Dates;
+use App\Support\HouseLog;
+use App\Support\HouseSettings;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Database\Connection;
+
+/** Writes to the receiver of a handover, who says yes before anything moves: one letter a docket, with a link that is good once. */
+final readonly class AskReceiver
+{
+    /** Names that the letter lists; the page behind its link shows all. */
+    private const LISTED = 40;
+
+    /** Seconds. */
+    private const SHORTEST = 86_400;
+
+    public function __construct(private Connection $database, private IssueLink $links, private TradeClock $clock, private Words $words, private HouseSettings $house, private HouseLog $log)
+    {
+    }
+
+    /**
+     * Once a docket, however many of its lines ask for it. In the caller's transaction.
+     *
+     * @return Acceptance as it stands: a line that begins late may find it answered
+     */
+    public function handle(Docket $docket, Account $receiver): Acceptance
+    {
+        $asked = $this->database->table('acceptances')->insertOrIgnore([
+            'docket_id' => $docket->id, 'account_id' => $receiver->id, 'mailbox' => (string) $receiver->mailbox, 'asked_on' => $this->clock->now()->isoSecond(), 'created_at' => gmdate('c'), 'updated_at' => gmdate('c'),
+        ]);
+        if ($asked === 1) {
+            $this->write($docket, $receiver);
+        }
+
+        return Acceptance::query()->lockForUpdate()->findOrFail($docket->id);
+    }
+
+    /**
+     * Writes once more, to the mailbox that the account has now; the link in the letter before is good no more.
+     *
+     * @throws DeedError when nobody waits for an answer
+     */
+    public function again(User $user, Docket $docket): void
+    {
+        $this->database->transaction(function () use ($user, $docket): void {
+            $locked = Docket::query()->lockForUpdate()->findOrFail($docket->id);
+            $acceptance = Acceptance::query()->with('account.registrar')->lockForUpdate()->find($docket->id);
+            if ($acceptance === null || $acceptance->answered_on !== null || $locked->state !== DocketState::Settled || ($acceptance->account->mailbox ?? '') === '') {
+                throw DeedError::nobodyToAsk();
+            }
+            // The letter before was of another version.
+            $locked->increment('version');
+            // What still waits to be sent is not sent any more.
+            Letter::query()->where('docket_id', $docket->id)->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::Refused, 'answer' => $this->words->say('letters.written_again')]);
+            $acceptance->update(['mailbox' => $acceptance->account->mailbox, 'asked_on' => $this->clock->now()]);
+            $this->write($locked->refresh(), $acceptance->account);
+            $this->log->write('receiver_asked_again', 'docket', $docket->id, [], $user->id);
+        });
+    }
+
+    private function write(Docket $docket, Account $receiver): void
+    {
+        $now = $this->clock->now();
+        $by = HandoverTermsChosen::unpack($docket->terms)->answerBy;
+        $link = $this->links->handle(LinkPurpose::AcceptHandover, (string) $receiver->mailbox, $docket, max(self::SHORTEST, $by->epoch + 86_400 - $now->epoch));
+        $secret = Secret::query()->create(['kind' => 'link', 'about' => "docket {$docket->id}", 'value' => $link]);
+        $lines = DocketLine::query()->with('name')->where('docket_id', $docket->id)->whereIn('state', LineState::OPEN)->orderBy('position');
+        $count = $lines->count();
+        $names = $lines->limit(self::LISTED)->get()->map(fn (DocketLine $line): string => "  {$line->name->unicode}")->implode("\n");
+        $said = [
+            'house' => $this->house->name(), 'registrar' => $receiver->registrar->name, 'names' => $names.($count > self::LISTED ? "\n".$this->words->say('letters.acceptance.more', ['more' => (string) ($count - self::LISTED)]) : ''),
+            'by' => Dates::full($by), 'link' => Letter::LINK, 'needed' => $this->words->say('words.receiver_by.'.$receiver->registrar->receiver_by->value),
+        ];
+        Letter::query()->create([
+            'kind' => 'acceptance', 'docket_id' => $docket->id, 'mailbox' => (string) $receiver->mailbox, 'written_on' => $now, 'day' => $now->date(), 'about' => "docket {$docket->id}", 'secret_id' => $secret->id,
+            'subject' => $this->words->count('letters.acceptance.subject', $count, $said), 'body' => $this->words->count('letters.acceptance.body', $count, $said),
+        ]);
+        $this->database->afterCommit(fn () => SendPost::dispatch());
+    }
+}

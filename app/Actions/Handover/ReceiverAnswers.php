@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Handover;
+
+use App\Actions\Deeds\DeedError;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Links\OpenLink;
+use App\Jobs\CarryAccepted;
+use App\Models\Acceptance;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\Link;
+use App\Support\HouseLog;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Database\Connection;
+use LogicException;
+
+/** What the receiver says behind the link of their letter: yes, with what names their account, or no. */
+final readonly class ReceiverAnswers
+{
+    public function __construct(private Connection $database, private OpenLink $links, private EndLines $end, private TradeClock $clock, private HouseLog $log, private Words $words)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $typed  by identifier
+     * @return bool false: the link is good no more
+     *
+     * @throws DeedError when that does not name the account; the link remains good for some more tries
+     */
+    public function accept(string $token, array $typed): bool
+    {
+        $isRight = $this->database->transaction(function () use ($token, $typed): ?bool {
+            $link = $this->links->handle($token, lock: true);
+            $acceptance = $link === null ? null : $this->open($link);
+            if ($link === null || $acceptance === null) {
+                return null;
+            }
+            if (! self::names($acceptance->account, $typed)) {
+                $link->misses++;
+                $this->database->update('UPDATE links SET misses = misses + 1, withdrawn_at = CASE WHEN misses + 1 >= ? THEN clock_timestamp() END WHERE id = ?', [OpenLink::MISSES, $link->id]);
+
+                return false;
+            }
+            $this->use($link, $acceptance, true, null);
+            // Whoever reads that mailbox has typed what names the account: that it belongs together is proven.
+            Account::query()->whereKey($acceptance->account_id)->whereNull('proven_at')->update(['proven_at' => $this->clock->now()->isoSecond()]);
+            $this->database->afterCommit(fn () => CarryAccepted::dispatch($link->docket_id));
+
+            return true;
+        });
+
+        return $isRight === false ? throw DeedError::namesAnother() : $isRight === true;
+    }
+
+    /** @return bool false: the link is good no more */
+    public function refuse(string $token, string $words): bool
+    {
+        return $this->database->transaction(function () use ($token, $words): bool {
+            $link = $this->links->handle($token, lock: true);
+            $acceptance = $link === null ? null : $this->open($link);
+            if ($link === null || $acceptance === null) {
+                return false;
+            }
+            $this->use($link, $acceptance, false, $words === '' ? null : mb_substr($words, 0, 900));
+            $docket = Docket::query()->with('settler')->findOrFail($link->docket_id);
+            $this->end->refused($docket->settler ?? throw new LogicException('Nobody settled it.'), $docket, null, $this->words->say($words === '' ? 'letters.refused' : 'letters.refused_because', ['words' => mb_substr($words, 0, 900)]));
+
+            return true;
+        });
+    }
+
+    private function open(Link $link): ?Acceptance
+    {
+        return Acceptance::query()->with('account.registrar')->whereNull('answered_on')->lockForUpdate()->find($link->docket_id);
+    }
+
+    private function use(Link $link, Acceptance $acceptance, bool $accepted, ?string $words): void
+    {
+        $this->database->update('UPDATE links SET used_at = clock_timestamp() WHERE id = ?', [$link->id]);
+        $acceptance->update(['answered_on' => $this->clock->now(), 'accepted' => $accepted, 'words' => $words]);
+        $this->log->write($accepted ? 'receiver_accepted' : 'receiver_refused', 'docket', $link->docket_id, ['account' => $acceptance->account_id]);
+    }
+
+    /** @param  array<string, string>  $typed */
+    private static function names(Account $account, array $typed): bool
+    {
+        $isRight = true;
+        foreach ($account->registrar->receiver_by->identifiers() as $identifier) {
+            $kept = mb_strtolower(trim((string) $account->facts()->identifier($identifier)));
+            // All are compared, so that how long it takes tells nothing.
+            $isRight = hash_equals($kept, mb_strtolower(trim($typed[$identifier->value] ?? ''))) && $kept !== '' && $isRight;
+        }
+
+        return $isRight;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Links;
+
+use App\Models\Docket;
+use App\Models\Link;
+use App\Models\LinkPurpose;
+use Illuminate\Database\Connection;
+
+/** Makes a link for a letter: 256 random bits, of which only the digest is kept. What was open for the same thing before is good no more. */
+final readonly class IssueLink
+{
+    private const BYTES = 32;
+
+    public function __construct(private Connection $database, private string $publicAddress)
+    {
+    }
+
+    /**
+     * @param  int  $seconds  for which it is good, by the machine's clock
+     * @return string the whole address
+     */
+    public function handle(LinkPurpose $purpose, string $mailbox, Docket $docket, int $seconds): string
+    {
+        $this->withdraw($purpose, $docket->id);
+        $token = rtrim(strtr(base64_encode(random_bytes(self::BYTES)), '+/', '-_'), '=');
+        Link::query()->create([
+            'purpose' => $purpose, 'digest' => self::digest($token), 'mailbox' => $mailbox, 'docket_id' => $docket->id, 'docket_version' => $docket->version,
+            'expires_at' => gmdate('c', time() + $seconds),
+        ]);
+
+        return rtrim($this->publicAddress, '/')."/answer/{$token}";
+    }
+
+    public function withdraw(LinkPurpose $purpose, int $docketId): void
+    {
+        $this->database->update('UPDATE links SET withdrawn_at = clock_timestamp() WHERE purpose = ? AND docket_id = ? AND used_at IS NULL AND withdrawn_at IS NULL', [$purpose->value, $docketId]);
+    }
+
+    public static function digest(string $token): string
+    {
+        return hash('sha256', $token);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Links;
+
+use App\Models\DocketState;
+use App\Models\Link;
+
+/** Finds what a link is good for, as long as it is. */
+final readonly class OpenLink
+{
+    /** Times that something else may be typed before it is good no more. */
+    public const MISSES = 5;
+
+    /**
+     * @param  bool  $lock  in a transaction that is to use it
+     * @return Link|null null: it never was, is used, over, or of something that is not so any more; nobody is told which
+     */
+    public function handle(string $token, bool $lock = false): ?Link
+    {
+        $link = Link::query()->with('docket')->where('digest', IssueLink::digest($token))->whereNull('used_at')->whereNull('withdrawn_at')->whereRaw('expires_at > clock_timestamp()')
+            ->when($lock, fn ($query) => $query->lockForUpdate())->first();
+
+        return $link !== null && $link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version ? $link : null;
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Post;
+
+use App\Models\Docket;
+use App\Models\DocketState;
+use App\Models\Letter;
+use App\Models\LetterState;
+use App\Models\Secret;
+use App\Outside\Post\Fate;
+use App\Outside\Post\Post;
+use App\Outside\Post\Sent;
+use App\Support\Failpoint;
+use App\View\Words;
+use Illuminate\Database\Connection;
+use Illuminate\Support\Str;
+
+/**
+ * Gives to the post what was written and not sent yet, one worker at a time. A letter is marked before it is given; found
+ * marked, because a worker died, or silent at its end, it may have gone: it is given once more, as the same letter, and
+ * then left.
+ */
+final readonly class SendLetters
+{
+    private const AT_ONCE = 500;
+
+    /** Seconds until what was not taken is brought again; doubled each time. */
+    private const AGAIN = 30;
+
+    private const LONGEST = 14_400;
+
+    /** Tries after which a post that never takes it has refused it. */
+    private const TRIES = 12;
+
+    private const DOUBTS = 2;
+
+    public function __construct(private Connection $database, private Post $post, private Words $words)
+    {
+    }
+
+    public function handle(): void
+    {
+        if ($this->database->scalar('SELECT pg_try_advisory_lock(7303, 0)') !== true) {
+            return;
+        }
+        try {
+            if (! $this->post->isThere()) {
+                $this->database->update("UPDATE letters SET state = 'kept' WHERE state = 'waiting'");
+
+                return;
+            }
+            // Nobody else is at it: what is marked was left by a worker that died.
+            $this->database->update("UPDATE letters SET doubts = doubts + 1, state = 'doubtful', not_before = clock_timestamp() WHERE state = 'sending'");
+            foreach ($this->due() as $letter) {
+                $this->give($letter);
+            }
+        } finally {
+            $this->database->select('SELECT pg_advisory_unlock(7303, 0)');
+        }
+    }
+
+    /** @return list<Letter> */
+    private function due(): array
+    {
+        return array_values(Letter::query()->where(fn ($due) => $due->where('state', LetterState::Waiting)->orWhere(fn ($once) => $once->where('state', LetterState::Doubtful)->where('doubts', '<', self::DOUBTS)))
+            ->whereRaw('not_before <= clock_timestamp()')->orderBy('id')->limit(self::AT_ONCE)->get()->all());
+    }
+
+    private function give(Letter $letter): void
+    {
+        if ($letter->docket_id !== null && Docket::query()->whereKey($letter->docket_id)->where('state', DocketState::Settled)->doesntExist()) {
+            $letter->update(['state' => LetterState::Refused, 'answer' => $this->words->say('letters.called_off')]);
+
+            return;
+        }
+        $id = $letter->message_id ?? strtolower((string) Str::ulid()).'@'.Str::after(config()->string('mail.from.address'), '@');
+        $letter->update(['state' => LetterState::Sending, 'message_id' => $id, 'attempts' => $letter->attempts + 1]);
+        Failpoint::LetterMarked->reach();
+        $link = $letter->secret_id === null ? '' : Secret::query()->findOrFail($letter->secret_id)->value;
+        $sent = $this->post->send($letter, $id, str_replace(Letter::LINK, $link, $letter->body));
+        Failpoint::LetterGiven->reach();
+        $this->database->transaction(fn () => $this->note($letter, $sent));
+    }
+
+    private function note(Letter $letter, Sent $sent): void
+    {
+        $doubts = $letter->doubts + ($sent->fate === Fate::Doubtful ? 1 : 0);
+        $state = match ($sent->fate) {
+            Fate::Taken => LetterState::Sent,
+            Fate::Refused => LetterState::Refused,
+            Fate::Doubtful => LetterState::Doubtful,
+            // Once it may have gone it never counts as not sent.
+            Fate::Later => $letter->attempts >= self::TRIES ? LetterState::Refused : ($letter->doubts > 0 ? LetterState::Doubtful : LetterState::Waiting),
+        };
+        $isOver = ! in_array($state, [LetterState::Waiting, LetterState::Doubtful], true) || $doubts >= self::DOUBTS;
+        $this->database->update(
+            "UPDATE letters SET state = ?, doubts = ?, answer = ?, sent_at = CASE WHEN ? THEN clock_timestamp() ELSE sent_at END, not_before = clock_timestamp() + ? * interval '1 second', secret_id = CASE WHEN ? THEN NULL ELSE secret_id END WHERE id = ?",
+            [$state->value, $doubts, $sent->words === '' ? null : $sent->words, $state === LetterState::Sent, min(self::LONGEST, self::AGAIN * 2 ** min(10, $letter->attempts - 1)), $isOver, $letter->id],
+        );
+        if ($isOver && $letter->secret_id !== null) {
+            Secret::query()->whereKey($letter->secret_id)->delete();
+        }
+    }
+}

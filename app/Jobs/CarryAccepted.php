@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Handover\GoOnAccepted;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+/** Lets go on what waited for the receiver's word. It may run twice. */
+final class CarryAccepted implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 2;
+
+    public function __construct(public readonly int $docketId)
+    {
+    }
+
+    public function handle(GoOnAccepted $goOn): void
+    {
+        $goOn->handle($this->docketId);
+    }
+}

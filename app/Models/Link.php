@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A link in a letter, good once and for one thing; only its digest is known here.
+ *
+ * @property int $id
+ * @property LinkPurpose $purpose
+ * @property string $digest SHA-256, in hexadecimal
+ * @property string $mailbox whose letter it stands in
+ * @property int $docket_id
+ * @property int $docket_version as it was when the letter was written
+ * @property int $misses times that what was typed did not belong to it
+ * @property-read Docket $docket
+ */
+final class Link extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = ['id'];
+
+    protected $attributes = ['misses' => 0];
+
+    protected $casts = ['purpose' => LinkPurpose::class];
+
+    /** @return BelongsTo<Docket, $this> */
+    public function docket(): BelongsTo
+    {
+        return $this->belongsTo(Docket::class);
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What a link in a letter is good for. */
+enum LinkPurpose: string
+{
+    case AcceptHandover = 'accept_handover';
+}

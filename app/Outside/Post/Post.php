@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Post;
+
+use App\Models\Letter;
+use App\Outside\Reach\NotReached;
+use Illuminate\Contracts\Mail\Factory;
+use Illuminate\Mail\Message;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
+
+/** Gives letters to the post, and tells apart what its answers, or its silence, mean for each. */
+final readonly class Post
+{
+    /** What the server says before it is told the letter itself; after that a silence leaves its fate open (RFC 5321 §4.5.3.2.6). */
+    private const GO_ON = '/^< 354/m';
+
+    /** @param  string|null  $returnsTo  the mailbox to which what can't be delivered comes back */
+    public function __construct(private Factory $mail, private ?string $returnsTo)
+    {
+    }
+
+    /** Whether there is a post at all; else letters are only kept. */
+    public function isThere(): bool
+    {
+        return config('mail.default') === 'listed';
+    }
+
+    /**
+     * @param  string  $id  its Message-ID, the same at every try
+     * @param  string  $body  plain words, complete
+     */
+    public function send(Letter $letter, string $id, string $body): Sent
+    {
+        try {
+            $this->mail->mailer()->send(['html' => 'post.letter', 'raw' => $body], ['subject' => $letter->subject, 'body' => $body, 'isList' => $letter->kind !== 'acceptance'], function (Message $message) use ($letter, $id): void {
+                $message->to($letter->mailbox)->subject($letter->subject);
+                if ($this->returnsTo !== null) {
+                    $message->returnPath($this->returnsTo);
+                }
+                $message->getSymfonyMessage()->getHeaders()->addIdHeader('Message-ID', $id);
+            });
+
+            return new Sent(Fate::Taken, '');
+        } catch (NotReached $e) {
+            return new Sent(Fate::Later, $e->getMessage());
+        } catch (TransportExceptionInterface $e) {
+            $code = $e->getCode();
+            // What the server said stands in the message; the whole talk, with the letter in it, stays out of our books.
+            $words = mb_substr(trim((string) preg_replace('/\s+/', ' ', mb_scrub($e->getMessage()))), 0, 900);
+
+            return new Sent(match (true) {
+                $code >= 500 => Fate::Refused,
+                $code >= 400 => Fate::Later,
+                preg_match(self::GO_ON, str_replace("\r", '', preg_replace('/^\[[^\]]*\]\s*/m', '', $e->getDebug()) ?? '')) === 1 => Fate::Doubtful,
+                default => Fate::Later,
+            }, $words);
+        }
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Post;
+
+final readonly class Sent
+{
+    /** @param  string  $words  the post's, or why it was not reached */
+    public function __construct(public Fate $fate, public string $words)
+    {
+    }
+}

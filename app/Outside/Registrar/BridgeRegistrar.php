@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Registrar;
+
+use Acre\Core\Time\Instant;
+use Acre\Wire\Json\JsonError;
+use Acre\Wire\Json\JsonNode;
+use App\Models\Account;
+use App\Models\Secret;
+use App\Outside\Reach\Fetch;
+use App\Outside\Reach\Fetched;
+use App\Outside\Reach\NotReached;
+
+/** A registrar behind a bridge: a small HTTP program that speaks our published contract (docs/bridge.yaml). */
+final readonly class BridgeRegistrar implements Registrar
+{
+    private const LIMIT = 500_000;
+
+    public function __construct(private Fetch $fetch)
+    {
+    }
+
+    public function carryOut(Account $account, Order $order): Answer
+    {
+        $fetched = $this->ask($account, 'POST', 'orders', json_encode($this->body($account, $order), JSON_THROW_ON_ERROR), $order->transaction);
+
+        return match (true) {
+            $fetched->status === 200 || $fetched->status === 202 => $this->answer($account, $fetched),
+            // Whether it was written down before it failed is asked for, and not guessed.
+            $fetched->status >= 500 => $this->find($account, $order) ?? Answer::later($fetched->status, $this->reason($account, $fetched)),
+            $fetched->status === 429 => Answer::later($fetched->status, $this->reason($account, $fetched)),
+            default => Answer::refused($fetched->status, $this->reason($account, $fetched)),
+        };
+    }
+
+    public function find(Account $account, Order $order): ?Answer
+    {
+        $fetched = $this->ask($account, 'GET', "orders/{$order->transaction}");
+
+        return match ($fetched->status) {
+            200, 202 => $this->answer($account, $fetched),
+            404 => null,
+            default => throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched)),
+        };
+    }
+
+    public function greet(Account $account): string
+    {
+        $fetched = $this->ask($account, 'GET', 'account');
+        if ($fetched->status !== 200) {
+            throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched));
+        }
+        $said = $this->node($account, $fetched);
+
+        return trim($said->text('number').' '.($said->textOrNull('login') ?? ''));
+    }
+
+    public function messages(Account $account, callable $keep): void
+    {
+        $fetched = $this->ask($account, 'GET', 'messages');
+        if ($fetched->status !== 200) {
+            return;
+        }
+        try {
+            foreach ($this->node($account, $fetched)->nodes('messages') as $node) {
+                $about = $node->nodeOrNull('about');
+                $id = $node->text('id');
+                $keep(new Message(
+                    $id, Instant::from($node->time('at')), $node->text('text'), '', $about?->textOrNull('name'), MessageKind::tryFrom($about?->textOrNull('kind') ?? ''), $about?->textOrNull('state'), $about?->textOrNull('to'),
+                ));
+                $this->ask($account, 'DELETE', 'messages/'.rawurlencode($id));
+            }
+        } catch (JsonError $e) {
+            throw NotReached::garbled($this->host($account), $e->getMessage());
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function body(Account $account, Order $order): array
+    {
+        $named = array_map(fn ($identifier): string => $identifier->value, $account->registrar->receiver_by->identifiers());
+
+        return ['kind' => $order->kind->value, 'name' => $order->name]
+            + ($order->receiver === [] ? [] : ['to' => array_intersect_key($order->receiver, array_flip($named))])
+            + ($order->accepted === null ? [] : ['accepted' => $order->accepted]);
+    }
+
+    private function answer(Account $account, Fetched $fetched): Answer
+    {
+        $node = $this->node($account, $fetched);
+        try {
+            $words = mb_substr($node->textOrNull('reason') ?? '', 0, 1_000);
+
+            return match ($node->text('state')) {
+                'done' => Answer::done(null, $words, $node->textOrNull('code')),
+                'pending' => Answer::pending(null, $words),
+                'refused' => Answer::refused(null, $words),
+                default => throw NotReached::garbled($this->host($account), 'an order is done, pending or refused.'),
+            };
+        } catch (JsonError $e) {
+            throw NotReached::garbled($this->host($account), $e->getMessage());
+        }
+    }
+
+    private function reason(Account $account, Fetched $fetched): string
+    {
+        try {
+            return mb_substr($this->node($account, $fetched)->textOrNull('title') ?? "It answered {$fetched->status}.", 0, 1_000);
+        } catch (NotReached|JsonError) {
+            return "It answered {$fetched->status}.";
+        }
+    }
+
+    private function node(Account $account, Fetched $fetched): JsonNode
+    {
+        try {
+            return JsonNode::read($fetched->body, self::LIMIT);
+        } catch (JsonError $e) {
+            throw NotReached::garbled($this->host($account), $e->getMessage());
+        }
+    }
+
+    /** @param  non-empty-string  $method */
+    private function ask(Account $account, string $method, string $path, ?string $body = null, ?string $key = null): Fetched
+    {
+        $secret = $account->gate_secret_id === null ? null : Secret::query()->find($account->gate_secret_id);
+        $gate = $account->registrar->gate ?? '';
+        if ($secret === null || $gate === '') {
+            throw NotReached::refused($gate === '' ? $account->registrar->name : $gate, 0, 'No bridge, or no token for it, is written down.');
+        }
+
+        return $this->fetch->send($method, "https://{$gate}/v1/{$path}", [
+            'Accept: application/json', "Authorization: Bearer {$account->number}.{$secret->value}", ...($body === null ? [] : ['Content-Type: application/json']), ...($key === null ? [] : ["Idempotency-Key: {$key}"]),
+        ], $body);
+    }
+
+    private function host(Account $account): string
+    {
+        return explode(':', $account->registrar->gate ?? '')[0];
+    }
+}

@@ -1,0 +1,1 @@
+{{-- Nothing is to be chosen. --}}

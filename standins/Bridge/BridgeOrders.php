@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Bridge;
+
+use Acre\Wire\Json\JsonNode;
+use Standin\Registry\Account;
+use Standin\Registry\Registered;
+use Standin\World;
+
+/** What an account may order of a name at the registrar behind the bridge. */
+final readonly class BridgeOrders
+{
+    private const LOCK = 'clientTransferProhibited';
+
+    public function __construct(private World $world)
+    {
+    }
+
+    /** @return array{state: 'done'|'pending'|'refused', reason?: string, code?: string} */
+    public function carryOut(Account $account, JsonNode $order): array
+    {
+        $name = $this->world->store->name(strtolower($order->text('name')));
+        if ($name === null || $name->account !== $account->number || $name->registrar !== $account->registrar) {
+            return self::refused("{$order->text('name')} does not lie in this account.");
+        }
+        $kind = $order->text('kind');
+        $answer = match ($kind) {
+            'lock_on' => $this->lock($name, true),
+            'lock_off' => $this->lock($name, false),
+            'auto_renew_on', 'auto_renew_off' => $this->autoRenew($name, $kind === 'auto_renew_on'),
+            'hand_over' => $this->handOver($account, $name, $order),
+            'cancel_handover' => $this->cancel($name),
+            'auth_code' => $this->code($name),
+            default => throw new Problem(422, "There is no order {$kind}."),
+        };
+        if ($answer['state'] !== 'refused') {
+            $this->world->change($name);
+        }
+
+        return $answer;
+    }
+
+    /** @return array{state: 'done'|'refused', reason?: string} */
+    private function lock(Registered $name, bool $on): array
+    {
+        if ($name->has('clientUpdateProhibited') || $name->has('serverUpdateProhibited')) {
+            return self::refused('Changes of it are prohibited.');
+        }
+        $name->change($on ? ['ok'] : [self::LOCK], $on ? [self::LOCK] : []);
+
+        return ['state' => 'done'];
+    }
+
+    /** @return array{state: 'done'} */
+    private function autoRenew(Registered $name, bool $on): array
+    {
+        $name->autoRenew = $on;
+
+        return ['state' => 'done'];
+    }
+
+    /** @return array{state: 'done'|'pending'|'refused', reason?: string} */
+    private function handOver(Account $account, Registered $name, JsonNode $order): array
+    {
+        $to = $this->world->store->accountByHandle($account->registrar, $order->nodeOrNull('to')?->textOrNull('handle') ?? '');
+        if ($to === null || $to->number === $account->number) {
+            return self::refused($to === null ? 'No account has that handle.' : 'It lies in that account already.');
+        }
+        if ($name->handover !== null) {
+            return self::refused("A handover to {$name->handover->to} is pending.");
+        }
+        // The receiver's own word, which the giving side has kept: it goes at once. Without it the receiver is asked here.
+        $isAccepted = $order->textOrNull('accepted') !== null;
+        $this->world->offer($name, $account, $to, asks: ! $isAccepted);
+        if ($isAccepted) {
+            $this->world->endHandover($name, 'accepted', $this->world->now());
+        }
+
+        return ['state' => $isAccepted ? 'done' : 'pending'];
+    }
+
+    /** @return array{state: 'done'|'refused', reason?: string} */
+    private function cancel(Registered $name): array
+    {
+        if ($name->handover === null) {
+            return self::refused('No handover is pending.');
+        }
+        $this->world->endHandover($name, 'cancelled', $this->world->now());
+
+        return ['state' => 'done'];
+    }
+
+    /** @return array{state: 'done'|'refused', reason?: string, code?: string} */
+    private function code(Registered $name): array
+    {
+        if ($name->has(self::LOCK)) {
+            return self::refused('The lock is on.');
+        }
+        $name->code ??= rtrim(strtr(base64_encode(random_bytes(18)), '+/', '-_'), '=');
+
+        return ['state' => 'done', 'code' => $name->code];
+    }
+
+    /** @return array{state: 'refused', reason: string} */
+    private static function refused(string $reason): array
+    {
+        return ['state' => 'refused', 'reason' => $reason];
+    }
+}

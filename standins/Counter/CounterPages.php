@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Counter;
+
+use Standin\Control\Sheet;
+use Standin\Http\HttpResponse;
+use Standin\Post\Habit;
+use Standin\Registry\Account;
+use Standin\Registry\Pending;
+use Standin\Registry\Registered;
+use Standin\World;
+
+/** The counter of a registrar without a gate: a ruled sheet of what lies in an account, and a form for an errand with names, one a line. */
+final readonly class CounterPages
+{
+    private const REGISTRAR = 'anchorage';
+
+    private const LOCK = 'clientTransferProhibited';
+
+    public function __construct(private World $world, private string $key)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $form  what was said already
+     * @param  list<string>  $told  what came of the last errand
+     */
+    public function show(array $form, string $refused, array $told = []): HttpResponse
+    {
+        $account = $this->account($form);
+        $value = fn (string $of): string => Sheet::esc($form[$of] ?? '');
+        $said = ($refused === '' ? '' : '<p role=alert><strong>'.Sheet::esc($refused).'</strong></p>').($told === [] ? '' : '<ul>'.implode('', array_map(fn (string $one): string => '<li>'.Sheet::esc($one).'</li>', $told)).'</ul>');
+        $who = '<input type=hidden name=key value="'.Sheet::esc($this->key)."\"><p><label>Account <input name=number value=\"{$value('number')}\" size=12></label> <label>Login <input name=login value=\"{$value('login')}\" size=20></label>";
+        if ($account === null) {
+            return Sheet::page('The counter of Pellbridge', "{$said}<form method=post action=/counter>{$who} <button>Show what lies there</button></p></form>", status: $refused === '' ? 200 : 422);
+        }
+        $errands = implode('', array_map(fn (Errand $one): string => '<option'.(($form['errand'] ?? '') === $one->value ? ' selected' : '').">{$one->value}</option>", Errand::cases()));
+
+        return Sheet::page("The counter of Pellbridge: account {$account->number}", "{$said}<form method=post action=/counter>{$who}</p><p><label>Errand <select name=errand>{$errands}</select></label></p>"
+            ."<p><label>Names, one a line<br><textarea name=names rows=6>{$value('names')}</textarea></label></p><p><label>The receiving account’s mailbox <input name=mailbox value=\"{$value('mailbox')}\" size=30></label> <label>and its number <input name=to value=\"{$value('to')}\" size=12></label></p>"
+            .'<p><button>Do it</button></p></form><h2>In this account</h2>'.$this->sheet($this->world->store->namesIn($account->number), 'Nothing.').'<h2>Offered to it</h2>'.$this->sheet($this->world->store->namesOffered($account->number), 'Nothing.'), status: $refused === '' ? 200 : 422);
+    }
+
+    /** @param  array<string, string>  $form */
+    public function done(array $form): HttpResponse
+    {
+        $account = $this->account($form);
+        if ($account === null) {
+            return $this->show($form, 'There is no such account with that login.');
+        }
+        $errand = Errand::tryFrom($form['errand'] ?? '');
+        if ($errand === null) {
+            return $this->show($form, '');
+        }
+        $names = array_values(array_filter(array_map(fn (string $one): string => strtolower(trim($one)), explode("\n", $form['names'] ?? '')), fn (string $one): bool => $one !== ''));
+        $told = array_map(fn (string $name): string => "{$name}: ".$this->carryOut($errand, $account, $name, $form), $names);
+
+        return $this->show(['names' => ''] + $form, $told === [] ? 'Name one name at least.' : '', $told);
+    }
+
+    /** @param  array<string, string>  $form */
+    private function carryOut(Errand $errand, Account $account, string $asked, array $form): string
+    {
+        $name = $this->world->store->name($asked);
+        $isTheirs = $errand === Errand::Accept ? $name?->handover?->to === $account->number : $name?->account === $account->number;
+        if ($name === null || ! $isTheirs) {
+            return $errand === Errand::Accept ? 'it is not offered to this account.' : 'it does not lie in this account.';
+        }
+        $said = match ($errand) {
+            Errand::LiftLock => $this->lock($name, false),
+            Errand::SetLock => $this->lock($name, true),
+            Errand::RenewOn, Errand::RenewOff => $this->renew($name, $errand === Errand::RenewOn),
+            Errand::Code => $this->code($name),
+            Errand::Offer => $this->offer($account, $name, $form),
+            Errand::Accept => $this->accept($name),
+            Errand::Confirm => $this->confirm($name),
+            Errand::Withdraw => $this->withdraw($name),
+        };
+        $this->world->change($name);
+
+        return $said;
+    }
+
+    private function lock(Registered $name, bool $on): string
+    {
+        $name->change($on ? ['ok'] : [self::LOCK], $on ? [self::LOCK] : []);
+
+        return $on ? 'the lock is on.' : 'the lock is off.';
+    }
+
+    private function renew(Registered $name, bool $on): string
+    {
+        $name->autoRenew = $on;
+
+        return $on ? 'it renews by itself.' : 'it renews only when told.';
+    }
+
+    private function code(Registered $name): string
+    {
+        if ($name->has(self::LOCK)) {
+            return 'lift the lock first.';
+        }
+        $name->code ??= bin2hex(random_bytes(8));
+
+        return "its code is {$name->code}";
+    }
+
+    /** @param  array<string, string>  $form */
+    private function offer(Account $account, Registered $name, array $form): string
+    {
+        $to = $this->world->store->account(trim($form['to'] ?? ''));
+        if ($to === null || $to->registrar !== self::REGISTRAR || strcasecmp($to->mailbox, trim($form['mailbox'] ?? '')) !== 0) {
+            return 'this mailbox and this number do not belong together.';
+        }
+        if ($to->number === $account->number || $name->handover !== null) {
+            return $name->handover === null ? 'it lies in that account already.' : "it is offered to {$name->handover->to} already.";
+        }
+        // Whoever gets the letters of a forwarder is not whom the account names.
+        if ($this->world->post->mailbox($to->mailbox)->habit === Habit::Forwards) {
+            return 'the mailbox of that account only forwards; it must be one that answers itself.';
+        }
+        $this->world->offer($name, $account, $to, asks: false);
+
+        return 'offered; the receiving account accepts it here, then this one confirms.';
+    }
+
+    private function accept(Registered $name): string
+    {
+        $pending = $name->handover;
+        if ($pending !== null) {
+            $name->handover = new Pending($pending->to, $pending->asked, $pending->by, true);
+        }
+
+        return 'accepted; the giving account confirms it here.';
+    }
+
+    private function confirm(Registered $name): string
+    {
+        if ($name->handover?->accepted !== true) {
+            return $name->handover === null ? 'it is not offered to anybody.' : 'the receiving account has not accepted it yet.';
+        }
+        $to = $name->handover->to;
+        $this->world->endHandover($name, 'accepted', $this->world->now());
+
+        return "it lies in account {$to} now.";
+    }
+
+    private function withdraw(Registered $name): string
+    {
+        if ($name->handover === null) {
+            return 'it is not offered to anybody.';
+        }
+        $this->world->endHandover($name, 'cancelled', $this->world->now());
+
+        return 'the offer is taken back.';
+    }
+
+    /** @param  list<Registered>  $names */
+    private function sheet(array $names, string $none): string
+    {
+        $rows = implode('', array_map(fn (Registered $name): string => '<tr><td>'.Sheet::esc($name->name).'<td>'.($name->ends === null ? 'no end' : gmdate('Y-m-d', $name->ends)).'<td>'.($name->has(self::LOCK) ? 'on' : 'off').'<td>'.($name->autoRenew ? 'by itself' : 'when told')
+            .'<td>'.($name->handover === null ? '' : "to {$name->handover->to}, ".($name->handover->accepted ? 'accepted' : 'waits')).'</tr>', $names));
+
+        return $rows === '' ? "<p>{$none}</p>" : "<table><tr><th>Name<th>Ends<th>Lock<th>Renews<th>Offered</tr>{$rows}</table>";
+    }
+
+    /** @param  array<string, string>  $form */
+    private function account(array $form): ?Account
+    {
+        $account = $this->world->store->account(trim($form['number'] ?? ''));
+
+        return $account !== null && $account->registrar === self::REGISTRAR && $account->login === trim($form['login'] ?? '') ? $account : null;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Standin\Counter;
+
+/** What can be asked for at the counter, in a slip's words. */
+enum Errand: string
+{
+    case LiftLock = 'Lift the lock';
+    case SetLock = 'Set the lock';
+    case RenewOn = 'Let them renew by themselves';
+    case RenewOff = 'Let them renew only when told';
+    case Code = 'Ask for the auth codes';
+    case Offer = 'Offer them to the account below';
+    case Accept = 'Accept what is offered to this account';
+    case Confirm = 'Confirm what the receiver has accepted';
+    case Withdraw = 'Take the offer back';
+}

@@ -1,0 +1,296 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use Acre\Wire\Mail\MailLetter;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Links\OpenLink;
+use App\Actions\Post\SendLetters;
+use App\Actions\Post\TakeReturned;
+use App\Models\Acceptance;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\DocketState;
+use App\Models\Letter;
+use App\Models\LetterState;
+use App\Models\LineState;
+use App\Models\Secret;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** Letters given to the simulated post over its socket, what becomes of them, and the links in them. */
+final class LettersTest extends TestCase
+{
+    use Worldly;
+
+    private House $house;
+
+    private Account $receiver;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->world()->weather('fair', 0, 'the post');
+        $this->house = new House(['accepts_by' => 'letter', 'lock_first' => true]);
+        $this->receiver = $this->house->theirs;
+        $trial = self::$trials++.'-'.getmypid();
+        $this->receiver->update(['mailbox' => "box-{$trial}@letters.example"]);
+    }
+
+    protected function tearDown(): void
+    {
+        $this->world->weather('fair', 0, 'the post');
+        parent::tearDown();
+    }
+
+    private function handOver(string ...$names): Docket
+    {
+        $ids = array_values(array_map(fn (string $name): int => $this->house->name($name)->id, $names));
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'hand_over', $ids, $this->house->terms($this->receiver)->pack(), $ids);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+
+        return $docket->refresh();
+    }
+
+    private function letter(): Letter
+    {
+        return Letter::query()->where('kind', 'acceptance')->latest('id')->firstOrFail();
+    }
+
+    /** @return list<MailLetter> */
+    private function got(): array
+    {
+        return array_map(MailLetter::read(...), $this->world->letters((string) $this->receiver->mailbox));
+    }
+
+    /** The path of the link in the letter that came last. */
+    private function link(): string
+    {
+        $got = $this->got();
+        self::assertNotSame([], $got);
+        self::assertSame(1, preg_match('~https?://\S+(/answer/[\w-]{43})~', $got[count($got) - 1]->text, $found));
+
+        return $found[1] ?? '';
+    }
+
+    private function again(): void
+    {
+        DB::update('UPDATE letters SET not_before = clock_timestamp()');
+        app(SendLetters::class)->handle();
+    }
+
+    public function test_the_receiver_is_asked_first_and_nothing_moves_before_they_have_typed_what_names_their_account(): void
+    {
+        $docket = $this->handOver('bell.com', 'peal.com');
+        self::assertCount(1, $this->got(), 'one letter, however many names');
+        self::assertStringContainsString("  bell.com\n  peal.com", str_replace("\r", '', $this->got()[0]->text));
+        self::assertStringContainsString('/answer/', $this->got()[0]->html ?? '');
+        self::assertSame(LetterState::Sent, $this->letter()->state);
+        $page = $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('waits for the receiver')->assertSee('was taken by the post')->assertDontSee('what to do at')->assertDontSee('All 2 done');
+        $link = $this->link();
+        self::assertStringNotContainsString(substr($link, 8), (string) $page->getContent());
+
+        auth()->logout();
+        $this->get($link)->assertOk()->assertSee('bell.com')->assertSee('5•••7')->assertDontSee('51877')->assertDontSee((string) $this->receiver->mailbox)
+            ->assertHeader('Cache-Control', 'no-store, private')->assertHeader('Referrer-Policy', 'no-referrer');
+        $this->post($link, ['answer' => 'yes', 'number' => '51878', 'login' => 'login-51877'])->assertRedirect($link)->assertSessionHasErrors('names');
+        self::assertNull(Acceptance::query()->findOrFail($docket->id)->answered_on);
+        $this->post($link, ['answer' => 'yes', 'number' => ' 51877', 'login' => 'LOGIN-51877'])->assertOk()->assertSee('you have agreed');
+        // Good once.
+        $this->get($link)->assertStatus(410)->assertSee('good no more');
+        $this->post($link, ['answer' => 'no'])->assertStatus(410);
+
+        $acceptance = Acceptance::query()->findOrFail($docket->id);
+        self::assertTrue($acceptance->accepted);
+        self::assertNotNull($acceptance->carried_at);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Accepted on 6 Oct 2026')->assertSee('what to do at Skerry Registrations')->assertDontSee('Accept in the receiving account');
+        app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('accepted by letter from '.$this->receiver->mailbox);
+    }
+
+    public function test_a_receiver_who_refuses_ends_it_with_their_words(): void
+    {
+        $docket = $this->handOver('bell.com');
+        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <never> asked for it'])->assertOk()->assertSee('you have said no');
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('We <never> asked for it')->assertDontSee('<never>', false);
+    }
+
+    public function test_whoever_guesses_what_names_the_account_has_five_tries(): void
+    {
+        $this->handOver('bell.com');
+        $link = $this->link();
+        for ($try = 1; $try <= OpenLink::MISSES; $try++) {
+            $this->post($link, ['answer' => 'yes', 'number' => "{$try}", 'login' => 'x'])->assertSessionHasErrors('names');
+        }
+        $this->post($link, ['answer' => 'yes', 'number' => '51877', 'login' => 'login-51877'])->assertStatus(410);
+        self::assertNull(Acceptance::query()->firstOrFail()->answered_on);
+    }
+
+    public function test_a_link_is_kept_as_a_digest_only_and_ends_with_its_day_its_docket_or_another_letter(): void
+    {
+        $docket = $this->handOver('bell.com');
+        $first = $this->link();
+        $token = substr($first, strlen('/answer/'));
+        self::assertSame(0, Secret::query()->where('kind', 'link')->count(), 'once it was sent nobody here has it');
+        self::assertStringNotContainsString($token, (string) json_encode([DB::table('links')->get(), DB::table('letters')->get(), DB::table('log')->get(), DB::table('jobs')->get()]));
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
+        auth()->logout();
+        self::assertCount(2, $this->got());
+        $this->get($first)->assertStatus(410);
+        $second = $this->link();
+        $this->get($second)->assertOk();
+        DB::update('UPDATE links SET expires_at = clock_timestamp()');
+        $this->get($second)->assertStatus(410);
+        DB::update("UPDATE links SET expires_at = clock_timestamp() + interval '1 day'");
+        $this->get($second)->assertOk();
+        app(EndLines::class)->calledOff($this->house->steward, $docket);
+        $this->get($second)->assertStatus(410);
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/letter")->assertForbidden();
+    }
+
+    public function test_a_clerk_writes_to_nobody(): void
+    {
+        $docket = $this->handOver('bell.com');
+        $this->actingAs($this->house->clerk)->post("/dockets/{$docket->id}/letter")->assertForbidden();
+    }
+
+    public function test_without_a_mailbox_nobody_can_be_asked(): void
+    {
+        $this->receiver->update(['mailbox' => null]);
+        $name = $this->house->name('bell.com');
+        $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}&receiver={$this->receiver->id}")->assertSee('names a receiver by its mailbox');
+    }
+
+    public function test_a_mailbox_that_nobody_knows_is_seen_on_the_letter(): void
+    {
+        $this->world->mailbox((string) $this->receiver->mailbox, 'is not known');
+        $docket = $this->handOver('bell.com');
+        self::assertSame(LetterState::Refused, $this->letter()->state);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was not taken by the post')->assertSee('There is no mailbox')->assertSee('Ask for another mailbox');
+    }
+
+    public function test_what_comes_back_is_seen_on_the_letter(): void
+    {
+        $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'mailboxes' => [['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back']]]);
+        $this->world->mailbox((string) $this->receiver->mailbox, 'bounces');
+        $docket = $this->handOver('bell.com');
+        self::assertSame(LetterState::Sent, $this->letter()->state);
+        app(TakeReturned::class)->handle();
+        self::assertSame([LetterState::Returned, '5.2.2 552 5.2.2 The mailbox is full'], [$this->letter()->state, $this->letter()->answer]);
+        self::assertSame([], $this->world->letters('returns@harrow-tern.example'), 'what was kept is removed there');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('came back')->assertSee('The mailbox is full');
+        $this->get('/rounds')->assertSee('came back');
+        // Asked elsewhere, it goes on.
+        $this->receiver->update(['mailbox' => 'other-'.self::$trials.'-'.getmypid().'@letters.example']);
+        $this->post("/dockets/{$docket->id}/letter");
+        self::assertCount(1, $this->got());
+        self::assertSame(LetterState::Sent, $this->letter()->state);
+    }
+
+    public function test_a_greylisted_letter_is_brought_again(): void
+    {
+        $this->world->mailbox((string) $this->receiver->mailbox, 'greylists');
+        $this->handOver('bell.com');
+        self::assertSame([LetterState::Waiting, []], [$this->letter()->state, $this->got()]);
+        app(SendLetters::class)->handle();
+        self::assertSame(1, $this->letter()->attempts, 'not at once');
+        $this->again();
+        self::assertSame([LetterState::Sent, 2], [$this->letter()->state, $this->letter()->attempts]);
+        self::assertCount(1, $this->got());
+    }
+
+    #[TestWith(['the connection closes before the answer'])]
+    #[TestWith(['no answer comes'])]
+    #[TestWith(['garbage comes instead of the answer'])]
+    public function test_a_letter_whose_fate_is_not_known_is_sent_once_more_as_the_same_letter(string $weather): void
+    {
+        $this->world->weather($weather, 1, 'the post');
+        $docket = $this->handOver('bell.com');
+        self::assertSame(LetterState::Doubtful, $this->letter()->state);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('may have gone');
+        $this->again();
+        $got = $this->got();
+        self::assertCount(2, $got, 'both were taken');
+        self::assertSame($got[0]->id, $got[1]->id);
+        self::assertSame($got[0]->text, $got[1]->text, 'with the same link');
+        self::assertSame([LetterState::Sent, 2], [$this->letter()->state, $this->letter()->attempts]);
+    }
+
+    public function test_doubtful_twice_it_is_left(): void
+    {
+        $this->world->weather('the connection closes before the answer', 2, 'the post');
+        $this->handOver('bell.com');
+        $this->again();
+        $this->again();
+        self::assertSame([LetterState::Doubtful, 2, 2], [$this->letter()->state, $this->letter()->attempts, count($this->got())]);
+        self::assertSame(0, Secret::query()->where('kind', 'link')->count());
+    }
+
+    #[TestWith(['its disk is full'])]
+    #[TestWith(['it shows a certificate that nobody here signed'])]
+    public function test_what_was_surely_not_taken_waits(string $weather): void
+    {
+        $this->world->weather($weather, 1, 'the post');
+        $this->handOver('bell.com');
+        self::assertSame([LetterState::Waiting, []], [$this->letter()->state, $this->got()]);
+        self::assertNotNull($this->letter()->answer);
+        $this->again();
+        self::assertSame([LetterState::Sent, 1], [$this->letter()->state, count($this->got())]);
+    }
+
+    public function test_an_answer_that_comes_twice_is_no_answer_to_the_next_letter(): void
+    {
+        $this->world->weather('the answer comes twice', 1, 'the post');
+        $this->handOver('bell.com');
+        self::assertSame(LetterState::Sent, $this->letter()->state);
+        $this->world->mailbox((string) $this->receiver->mailbox, 'is not known');
+        $this->handOver('peal.com');
+        self::assertSame(LetterState::Refused, $this->letter()->state);
+    }
+
+    public function test_a_worker_that_died_leaves_a_letter_that_may_have_gone(): void
+    {
+        $this->handOver('bell.com');
+        DB::update("UPDATE letters SET state = 'sending'");
+        app(SendLetters::class)->handle();
+        self::assertSame([LetterState::Sent, 1], [$this->letter()->state, $this->letter()->doubts]);
+        self::assertSame($this->got()[0]->id, $this->got()[1]->id);
+    }
+
+    public function test_a_letter_of_a_docket_that_was_called_off_is_not_sent(): void
+    {
+        $this->world->weather('its disk is full', 1, 'the post');
+        $docket = $this->handOver('bell.com');
+        app(EndLines::class)->calledOff($this->house->steward, $docket);
+        $this->again();
+        self::assertSame([LetterState::Refused, []], [$this->letter()->state, $this->got()]);
+    }
+
+    public function test_without_a_post_letters_are_kept_and_the_page_says_so(): void
+    {
+        config(['mail.default' => 'letterbox']);
+        $docket = $this->handOver('bell.com');
+        self::assertSame(LetterState::Kept, $this->letter()->state);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('no mail server is set');
+    }
+
+    public function test_a_line_that_begins_after_the_word_was_given_finds_it(): void
+    {
+        $docket = $this->handOver('bell.com');
+        $late = $this->house->name('late.com');
+        $line = $docket->lines()->create(['name_id' => $late->id, 'giving_account_id' => $this->house->ours->id, 'position' => 2, 'state' => LineState::Waiting]);
+        $this->post($this->link(), ['answer' => 'no'])->assertOk();
+        app(BeginDocketLines::class)->handle($docket->id);
+        self::assertSame([LineState::Stopped, 'The receiver refused the handover'], [$line->refresh()->state, $line->reason]);
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+    }
+}
