@@ -15,7 +15,7 @@ return [
             'user' => env('ACRE_SMTP_USER'), 'password' => env('ACRE_SMTP_PASSWORD'), 'seconds' => 20.0,
         ],
     ],
-    'from' => ['address' => env('ACRE_MAIL_FROM', $isSimulated ? 'desk@harrow-tern.example' : 'acre-roll@localhost'), 'name' => env('ACRE_MAIL_NAME', 'Acre Roll')],
+    'from' => ['address' => env('ACRE_MAIL_FROM', $isSimulated ? 'desk@harrow-tern.example' : 'acre-roll@localhost'), 'name' => 'Acre Roll'],
     // To which mailbox undelivered letters come back, and where it is fetched by POP3.
     'returns' => [
         'address' => env('ACRE_RETURNS', $isSimulated ? 'returns@harrow-tern.example' : null), 'host' => $isSimulated ? 'mailboxes.example' : explode('=', (string) env('ACRE_RETURNS_HOST', ''))[0],

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'asked_first' => 'A letter asks the receiver first; unanswered by :by, nothing moves.',
     'confirms' => [
         'nobody' => 'Nobody is asked: what the registrar’s page does is done at once.',
         'receiver' => 'The receiver is asked to accept; unanswered by :by, nothing moves.',

@@ -6,6 +6,7 @@ namespace App\Outside\Post;
 
 use App\Models\Letter;
 use App\Outside\Reach\NotReached;
+use App\Support\HouseSettings;
 use Illuminate\Contracts\Mail\Factory;
 use Illuminate\Mail\Message;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
@@ -17,7 +18,7 @@ final readonly class Post
     private const GO_ON = '/^< 354/m';
 
     /** @param  string|null  $returnsTo  the mailbox to which what can't be delivered comes back */
-    public function __construct(private Factory $mail, private ?string $returnsTo)
+    public function __construct(private Factory $mail, private HouseSettings $house, private ?string $returnsTo)
     {
     }
 
@@ -35,7 +36,7 @@ final readonly class Post
     {
         try {
             $this->mail->mailer()->send(['html' => 'post.letter', 'raw' => $body], ['subject' => $letter->subject, 'body' => $body, 'isList' => $letter->kind !== 'acceptance'], function (Message $message) use ($letter, $id): void {
-                $message->to($letter->mailbox)->subject($letter->subject);
+                $message->from(config()->string('mail.from.address'), $this->house->name())->to($letter->mailbox)->subject($letter->subject);
                 if ($this->returnsTo !== null) {
                     $message->returnPath($this->returnsTo);
                 }

@@ -1,4 +1,4 @@
-<x-layout :title="$count === 1 ? 'A name is to be handed to you' : $count.' names are to be handed to you'">
+<x-layout plain :title="$count === 1 ? 'A name is to be handed to you' : $count.' names are to be handed to you'">
     <div class="answer">
         <h1>{{ $house }} is about to hand you {{ $count === 1 ? 'a domain name' : number_format($count).' domain names' }}</h1>
         <p class="sentence">To your account {{ $account }} at {{ $registrar }}. This letter went to {{ $mailbox }}. Nothing moves before you have agreed, by {{ App\Support\Dates::full($by) }}.</p>

@@ -1,4 +1,5 @@
-@props(['title', 'area' => ''])
+{{-- `plain`: for somebody outside the house, whoever else is signed in on the same machine. --}}
+@props(['title', 'area' => '', 'plain' => false])
 @inject('clock', App\Support\TradeClock::class)
 <!DOCTYPE html>
 <html lang="en">
@@ -13,8 +14,8 @@
 <body>
 <a class="skip" href="#main">To the page</a>
 <header class="mast">
-    <a class="mast-mark" href="{{ route('rounds') }}"><x-mark/>Acre Roll</a>
-    @auth
+    @if ($plain)<span class="mast-mark"><x-mark/>Acre Roll</span>@else<a class="mast-mark" href="{{ route('rounds') }}"><x-mark/>Acre Roll</a>@endif
+    @if (! $plain && auth()->check())
         <nav class="mast-areas" aria-label="Areas">
             @foreach (['rounds' => 'Rounds', 'roll' => 'Roll', 'dockets.index' => 'Movements', 'clients.index' => 'People', 'drift.index' => 'Outside'] as $route => $word)
                 @if (Route::has($route))
@@ -38,7 +39,7 @@
                 <form method="post" action="{{ route('sign-out') }}">@csrf<button class="plain">Sign out</button></form>
             </div>
         </details>
-    @endauth
+    @endif
 </header>
 <main id="main" tabindex="-1">
     @if (session('told'))
@@ -48,7 +49,7 @@
 </main>
 @isset($foot)
     {{ $foot }}
-@elseif (auth()->check())
+@elseif (! $plain && auth()->check())
     @inject('current', App\View\CurrentSheaf::class)
     <x-sheaf :sheaf="$current->get()"/>
 @endif

@@ -1,6 +1,6 @@
 {{-- The receiver's word, where a letter asks for it before anything moves. --}}
 @if ($acceptance !== null)
-    <section class="card" aria-labelledby="receiver-h">
+    <section class="card apart" aria-labelledby="receiver-h">
         <h2 id="receiver-h">The receiver’s word</h2>
         @if ($acceptance->accepted === true)
             <p><span class="is-good">Accepted on {{ App\Support\Dates::full($acceptance->answered_on) }}</span>, in answer to the letter to {{ $acceptance->mailbox }}.</p>

@@ -54,7 +54,7 @@
         @csrf
         <table class="sheet">
             <caption class="hide">Names of this docket</caption>
-            <thead><tr>@can('tick', $docket)<th class="c-tick" scope="col"><input type="checkbox" data-tick-all aria-label="Tick every open name"></th>@endcan<th scope="col">Name</th><th scope="col">State</th><th scope="col">From</th><th scope="col">To</th><th scope="col">When, or why not</th></tr></thead>
+            <thead><tr>@can('tick', $docket)<th class="c-tick" scope="col">@if ($progress->begun > 0 && $slip !== null && $slip->lots !== [])<input type="checkbox" data-tick-all aria-label="Tick every open name">@else<span class="hide">Tick</span>@endif</th>@endcan<th scope="col">Name</th><th scope="col">State</th><th scope="col">From</th><th scope="col">To</th><th scope="col">When, or why not</th></tr></thead>
             <tbody>
             @foreach ($lines as $line)
                 <tr>

@@ -34,7 +34,7 @@
             @else
                 @php($asked = array_map(fn ($i) => [$i, $receiver->facts()->identifier($i)], $receiver->registrar->receiver_by->identifiers()))
                 <p>Account <strong>{{ $receiver->number }}</strong> at {{ $receiver->registrar->name }}, {{ $receiver->owner === null ? 'the house’s own' : 'of '.$receiver->owner->name }}.
-                    {{ $receiver->registrar->name }} asks for @foreach ($asked as [$which, $value]){{ __('words.identifier.'.$which->value) }} <strong class="mono">{{ $value ?? '(not written down)' }}</strong>{{ $loop->last ? '' : ' and ' }}@endforeach: @if ($receiver->proven_at !== null)<span class="is-good">known to belong together since {{ App\Support\Dates::full($receiver->proven_at) }}</span>.@else<span class="is-soon">unproven that they belong together</span>.@endif</p>
+                    {{ $receiver->registrar->name }} asks for @foreach ($asked as [$which, $value]){{ __('words.identifier.'.$which->value) }} <strong class="mono">{{ $value ?? '(not written down)' }}</strong>{{ $loop->last ? '' : ' and ' }}@endforeach: @if ($receiver->proven_at !== null)<span class="is-good">known to belong together since {{ App\Support\Dates::full($receiver->proven_at) }}</span>.@else<span class="is-soon">unproven that they belong together</span>{{ $receiver->registrar->accepts_by === 'letter' && $receiver->access !== 'ours' ? '; their answer will prove it' : '' }}.@endif</p>
                 <p>Holds <a href="{{ route('roll', ['account' => $receiver->id]) }}"><strong>{{ $what($tally?->int('names') ?? 0) }}</strong></a>{!! $example === null ? '' : ', <span class="mono">'.e($example).'</span> among them' !!}. @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@else Has never taken a handover in our books.@endif</p>
             @endif
         </section>
@@ -73,7 +73,7 @@
         <div class="foot" aria-label="What will happen" role="region">
             <div class="foot-say">
                 <p>@if ($receiver === null)<strong>Choose the receiving account.</strong> {{ $stopped === 0 ? '' : number_format($stopped).' of '.number_format($all).' can’t go anywhere now.' }}@else<strong>{{ number_format($count) }} of {{ number_format($all) }} can go now.</strong> @if ($stopped > 0) {{ number_format($stopped) }} can’t. @endif @endif</p>
-                <p class="lesser">@if ($receiver !== null){{ $words->say('handover.confirms.'.$receiver->registrar->confirms->value, ['by' => $words->near($by)]) }} Free. It can be called off until then.@else Nothing changes before the receiver is chosen and the button pressed.@endif</p>
+                <p class="lesser">@if ($receiver !== null){{ $words->say($receiver->registrar->accepts_by === 'letter' && $receiver->access !== 'ours' ? 'handover.asked_first' : 'handover.confirms.'.$receiver->registrar->confirms->value, ['by' => $words->near($by)]) }} Free. It can be called off until then.@else Nothing changes before the receiver is chosen and the button pressed.@endif</p>
             </div>
             @if ($receiver !== null && $stopped > 0 && $count > 0)<a class="button" href="{{ $request->address(['without' => array_map(fn ($group) => $group->finding->key(), $verdicts->groups())]) }}">Leave out the {{ $stopped === 1 ? 'one' : number_format($stopped) }}</a>@endif
             @if ($receiver !== null && $count > 0)
