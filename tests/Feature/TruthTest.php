@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
+use App\Http\Middleware\NothingKept;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Docket;
 use App\Models\Import;
@@ -47,6 +48,13 @@ final class TruthTest extends TestCase
             if ($route->getName() === 'calendar.subscribed') {
                 // Its address is the right to look; TakeAwayTest tries it.
                 self::assertContains('throttle:60,1', $middleware);
+
+                continue;
+            }
+            if (str_starts_with((string) $route->getName(), 'answers.')) {
+                // So is a letter's link; LettersTest tries it.
+                self::assertContains('throttle:answers', $middleware);
+                self::assertContains(NothingKept::class, $middleware);
 
                 continue;
             }

@@ -33,7 +33,7 @@ final readonly class DeliveryReport
         $headers = self::fields(explode("\n\n", str_replace("\r\n", "\n", ltrim($original)), 2)[0]);
 
         return new self(
-            MailLetter::id($headers['message-id'] ?? ''), self::typed($fields['original-recipient'] ?? $fields['final-recipient'] ?? ''), strtolower($fields['action'] ?? ''), $fields['status'] ?? '',
+            MailLetter::id($headers['message-id'] ?? ''), self::typed($fields['original-recipient'] ?? $fields['final-recipient'] ?? ''), strtolower($fields['action'] ?? ''), explode(' ', $fields['status'] ?? '')[0],
             mb_scrub(self::typed($fields['diagnostic-code'] ?? '')),
         );
     }

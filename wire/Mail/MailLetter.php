@@ -74,12 +74,14 @@ final readonly class MailLetter
         return $id === '' ? null : $id;
     }
 
-    /** RFC 2047. */
+    /** Encoded words (RFC 2047): what stands between two of them is nothing, between one and a plain word a blank. PHP's own decoders lose one or the other. */
     private static function decoded(string $header): string
     {
-        $decoded = @iconv_mime_decode($header, ICONV_MIME_DECODE_CONTINUE_ON_ERROR, 'UTF-8');
+        $joined = (string) preg_replace('/(\?=)\s+(?==\?)/', '$1', mb_scrub($header));
 
-        return mb_scrub($decoded === false ? $header : $decoded);
+        return (string) preg_replace_callback('/=\?([\w.:-]+)(?:\*[\w-]*)?\?([bq])\?([^?]*)\?=/i', fn (array $word): string => self::inUtf8(
+            strtolower($word[2]) === 'b' ? (string) base64_decode($word[3], true) : quoted_printable_decode(strtr($word[3], '_', ' ')), $word[1],
+        ), $joined);
     }
 
     private static function inUtf8(string $text, string $charset): string

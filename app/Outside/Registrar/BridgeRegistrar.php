@@ -24,7 +24,7 @@ final readonly class BridgeRegistrar implements Registrar
 
     public function carryOut(Account $account, Order $order): Answer
     {
-        $fetched = $this->ask($account, 'POST', 'orders', json_encode($this->body($account, $order), JSON_THROW_ON_ERROR), $order->transaction);
+        $fetched = $this->ask($account, 'POST', 'orders', json_encode(new BridgeOrder($account, $order), JSON_THROW_ON_ERROR), $order->transaction);
 
         return match (true) {
             $fetched->status === 200 || $fetched->status === 202 => $this->answer($account, $fetched),
@@ -75,16 +75,6 @@ final readonly class BridgeRegistrar implements Registrar
         } catch (JsonError $e) {
             throw NotReached::garbled($this->host($account), $e->getMessage());
         }
-    }
-
-    /** @return array<string, mixed> */
-    private function body(Account $account, Order $order): array
-    {
-        $named = array_map(fn ($identifier): string => $identifier->value, $account->registrar->receiver_by->identifiers());
-
-        return ['kind' => $order->kind->value, 'name' => $order->name]
-            + ($order->receiver === [] ? [] : ['to' => array_intersect_key($order->receiver, array_flip($named))])
-            + ($order->accepted === null ? [] : ['accepted' => $order->accepted]);
     }
 
     private function answer(Account $account, Fetched $fetched): Answer

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Standin;
+
+use Acre\Wire\Json\JsonNode;
+use Acre\Wire\Mail\MailLetter;
+use PHPUnit\Framework\TestCase;
+use Standin\Counter\CounterPages;
+use Standin\Counter\OfferPages;
+use Standin\Http\HttpResponse;
+use Standin\Post\Habit;
+use Standin\Post\Mailbox;
+use Standin\World;
+
+/** Where a person does what a slip says, and where a receiver answers a registrar's own letter. */
+final class CounterTest extends TestCase
+{
+    private Gatehouse $house;
+
+    private World $world;
+
+    protected function setUp(): void
+    {
+        $this->house = new Gatehouse;
+        $this->world = $this->house->world;
+        $account = fn (string $number, string $mailbox): array => ['number' => $number, 'registrar' => 'anchorage', 'login' => "l-{$number}", 'mailbox' => $mailbox, 'password' => 'x', 'balance' => 0];
+        $this->world->load(JsonNode::read(json_encode([
+            'names' => [['name' => 'slip.com', 'registrar' => 'anchorage', 'created' => 0, 'ends' => 1_900_000_000, 'updated' => 0, 'statuses' => ['clientTransferProhibited'], 'servers' => [], 'shown' => [], 'holder' => ['handle' => 'H-1'], 'autoRenew' => true, 'account' => 'p1', 'due' => 4_000_000_000]],
+            'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => [$account('p1', 'one@a.example'), $account('p2', 'two@a.example')],
+        ], JSON_THROW_ON_ERROR), 100_000), false);
+    }
+
+    /** @param  array<string, string>  $more */
+    private function errand(string $errand, string $number = 'p1', array $more = []): string
+    {
+        $answer = (new CounterPages($this->world, 'k'))->done(['number' => $number, 'login' => "l-{$number}", 'errand' => $errand, 'names' => "slip.com\n", ...$more]);
+
+        return preg_match('~<li>slip\.com: (.*)</li>~', $answer->body, $found) === 1 ? $found[1] : $answer->status.' '.strip_tags($answer->body);
+    }
+
+    private function account(): ?string
+    {
+        return $this->world->store->name('slip.com')?->account;
+    }
+
+    public function test_a_handover_takes_the_receivers_word_and_then_the_givers(): void
+    {
+        $to = ['mailbox' => 'two@a.example', 'to' => 'p2'];
+        self::assertSame('this mailbox and this number do not belong together.', $this->errand('Offer them to the account below', more: ['mailbox' => 'one@a.example', 'to' => 'p2']));
+        self::assertSame('offered; the receiving account accepts it here, then this one confirms.', $this->errand('Offer them to the account below', more: $to));
+        self::assertSame('it is offered to p2 already.', $this->errand('Offer them to the account below', more: $to));
+        self::assertSame('the receiving account has not accepted it yet.', $this->errand('Confirm what the receiver has accepted'));
+        self::assertSame('it is not offered to this account.', $this->errand('Accept what is offered to this account'));
+        self::assertSame('accepted; the giving account confirms it here.', $this->errand('Accept what is offered to this account', 'p2'));
+        self::assertSame('p1', $this->account());
+        self::assertSame('it lies in account p2 now.', $this->errand('Confirm what the receiver has accepted'));
+        self::assertSame('p2', $this->account());
+        self::assertSame('it does not lie in this account.', $this->errand('Set the lock'));
+    }
+
+    public function test_a_mailbox_that_only_forwards_gets_nothing(): void
+    {
+        $this->world->store->putMailbox(new Mailbox('two@a.example', Habit::Forwards, 'x@x.example'));
+        self::assertSame('the mailbox of that account only forwards; it must be one that answers itself.', $this->errand('Offer them to the account below', more: ['mailbox' => 'two@a.example', 'to' => 'p2']));
+    }
+
+    public function test_locks_renewal_codes_and_taking_back(): void
+    {
+        self::assertSame('lift the lock first.', $this->errand('Ask for the auth codes'));
+        self::assertSame('the lock is off.', $this->errand('Lift the lock'));
+        self::assertMatchesRegularExpression('/^its code is [0-9a-f]{16}$/', $this->errand('Ask for the auth codes'));
+        self::assertSame('it renews only when told.', $this->errand('Let them renew only when told'));
+        self::assertSame('it is not offered to anybody.', $this->errand('Take the offer back'));
+        $this->errand('Offer them to the account below', more: ['mailbox' => 'two@a.example', 'to' => 'p2']);
+        self::assertSame('the offer is taken back.', $this->errand('Take the offer back'));
+        self::assertSame('the lock is on.', $this->errand('Set the lock'));
+        self::assertFalse($this->world->store->name('slip.com')?->autoRenew);
+    }
+
+    public function test_without_account_and_login_nothing_is_shown(): void
+    {
+        $pages = new CounterPages($this->world, 'k');
+        foreach ([[], ['number' => 'p1', 'login' => 'wrong'], ['number' => '40718', 'login' => 'harrow-tern']] as $form) {
+            self::assertStringNotContainsString('slip.com', $pages->show($form, '')->body);
+        }
+        self::assertSame(422, $pages->done(['number' => 'p1', 'login' => 'wrong'])->status);
+        self::assertStringContainsString('Name one name at least.', $pages->done(['number' => 'p1', 'login' => 'l-p1', 'errand' => 'Set the lock', 'names' => ' '])->body);
+    }
+
+    private function offered(): string
+    {
+        $from = $this->world->store->account('40718');
+        $to = $this->world->store->account('51877');
+        $name = $this->world->store->name('bell.com');
+        self::assertTrue($from !== null && $to !== null && $name !== null);
+        $this->world->offer($name, $from, $to);
+        $this->world->change($name);
+        $letters = $this->world->store->letters('wickerby-foundry@a.example');
+        self::assertSame(1, preg_match('~/offer/[0-9a-f]{64}~', MailLetter::read($letters[count($letters) - 1]->raw)->text, $found));
+
+        return $found[0] ?? '';
+    }
+
+    /** @param  array<string, string>  $form */
+    private function answer(string $path, array $form): HttpResponse
+    {
+        return (new OfferPages($this->world, 'k'))->answer($path, $form);
+    }
+
+    public function test_a_registrars_own_letter_is_answered_with_number_and_login(): void
+    {
+        $path = $this->offered();
+        self::assertStringContainsString('bell.com is offered to your account', (new OfferPages($this->world, 'k'))->show($path)->body);
+        self::assertSame(422, $this->answer($path, ['number' => '51877', 'login' => 'soundkelp', 'answer' => 'accepted'])->status);
+        self::assertSame('40718', $this->world->store->name('bell.com')?->account);
+        self::assertSame(200, $this->answer($path, ['number' => '51877', 'login' => 'wickerby-foundry', 'answer' => 'accepted'])->status);
+        self::assertSame('51877', $this->world->store->name('bell.com')?->account);
+        self::assertSame(404, (new OfferPages($this->world, 'k'))->show($path)->status);
+        self::assertSame(404, (new OfferPages($this->world, 'k'))->show('/offer/'.str_repeat('0', 64))->status);
+    }
+
+    public function test_refused_it_stays(): void
+    {
+        $this->answer($this->offered(), ['number' => '51877', 'login' => 'wickerby-foundry', 'answer' => 'refused']);
+        self::assertSame('40718', $this->world->store->name('bell.com')?->account);
+    }
+}
