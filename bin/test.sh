@@ -73,8 +73,8 @@ phpunit() {
 }
 
 run_tests() {
-  local part='' all=no suites faults=no groups=(--exclude-group published) started=$SECONDS
-  while [ $# -gt 0 ]; do case $1 in --all) all=yes ;; --filter=*) groups+=("$1") ;; *) part=$1 ;; esac; shift; done
+  local part='' all=no suites faults=no groups=(--exclude-group published) only=() started=$SECONDS
+  while [ $# -gt 0 ]; do case $1 in --all) all=yes ;; --filter=*) only=("$1") ;; *) part=$1 ;; esac; shift; done
   case $part in
     '') suites=Core,Wire,Standin,Feature,Reference,Browser; faults=light ;;
     core) suites=Core,Wire,Standin ;;
@@ -86,7 +86,7 @@ run_tests() {
   esac
   load_settings
   install_all with-tests
-  if [ $all = yes ]; then fetch_published; groups=("${groups[@]:2}"); fi
+  if [ $all = yes ]; then fetch_published; groups=(); fi
   if [ -z "$part" ]; then
     mkdir -p var/phpstan
     check "formatter" vendor/bin/pint --test -q
@@ -96,11 +96,11 @@ run_tests() {
   fresh_database acre_test
   if [[ $suites = *Browser* || $faults = heavy ]]; then serve_demo; fi
   local code=0 records=()
-  if [ -n "$suites" ]; then phpunit as_run first --testsuite="$suites" "${groups[@]}"; fi
+  if [ -n "$suites" ]; then phpunit as_run first --testsuite="$suites" "${groups[@]}" "${only[@]}"; fi
   # What kills other users' processes and asks the supervisor must be its starter.
   case $faults in
-    light) phpunit env faults --testsuite=Faults --exclude-group=heavy ;;
-    heavy) small_disk; phpunit env faults --testsuite=Faults ;;
+    light) phpunit env faults --testsuite=Faults --exclude-group=heavy "${only[@]}" ;;
+    heavy) small_disk; phpunit env faults --testsuite=Faults "${only[@]}" ;;
   esac
   [ $faults = no ] || round_trip || code=1
   php bin/counts.php $((SECONDS - started)) "${records[@]}" || code=1

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use App\Outside\World;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
 use PHPUnit\Framework\TestCase;
 
 /** The slice from end to end, in a real browser, on the demo. */
@@ -314,5 +316,59 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('old-foundry.com', $window->text('.deed-paper'));
         $window->go('/names/old-foundry.com');
         self::assertStringContainsString('51877', $window->text('.folio-sentence'));
+    }
+
+    /** The receiver is asked by letter, opens it in the letterbox, types what names their account, and the bridge is told. */
+    public function test_a_receiver_accepts_by_letter_and_the_bridge_is_told(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/hand-over?name=tern-studio.net&receiver=8');
+        self::assertStringContainsString('A letter to ledger@wickerby-bells.com asks the receiver first', $window->text('main'));
+        $window->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waits for an answer');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        $window->waitForText('#tick', 'waits for the receiver');
+        self::assertSame([], $window->ready()->axe());
+        $window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was taken by the post'));
+
+        $letterbox = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters';
+        $window->driver->get($letterbox);
+        $window->driver->findElement(WebDriverBy::partialLinkText('A domain name is to be handed to your account'))->click();
+        $window->driver->switchTo()->frame(0);
+        self::assertStringContainsString('tern-studio.net', $window->driver->findElement(WebDriverBy::tagName('body'))->getText());
+        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read it and answer'))->getAttribute('href');
+        $window->driver->switchTo()->defaultContent();
+        $window->driver->get($link);
+        self::assertSame([], $window->ready()->axe());
+        self::assertStringNotContainsString('7955', $window->text('main'));
+        $window->type('#f-handle', 'nonsense')->press('I take it')->waitForText('[role=alert]', 'does not name the account');
+        $window->ready()->type('#f-handle', 'FNDRY')->press('I take it')->waitForText('h1', 'you have agreed');
+        self::assertSame([], $window->ready()->axe());
+
+        $window->driver->wait(90, 500)->until(fn (): bool => str_contains($window->go($docket)->text('.sentence'), 'Closed on'));
+        self::assertStringContainsString('Accepted on 6 Oct 2026', $window->text('main'));
+        $window->go('/names/tern-studio.net');
+        self::assertStringContainsString('7955', $window->text('.folio-sentence'));
+    }
+
+    /** What a slip says is done at the simulated counter, and ticked off. */
+    public function test_a_slip_is_done_at_the_counter_and_ticked(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $world = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT');
+        $window->go('/roll?account=9&q=.com');
+        $name = trim($window->text('table.roll tbody tr a.name'));
+        $window->go('/deeds/change_auto_renew?renews=off&name='.rawurlencode($name));
+        $window->press('Renew no more by itself')->waitForText('h2', 'what to do at Pellbridge');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        $window->driver->get("{$world}/counter");
+        foreach (['number' => 'H-2207', 'login' => 'ht2207'] as $field => $value) {
+            $window->driver->findElement(WebDriverBy::name($field))->sendKeys($value);
+        }
+        $window->driver->findElement(WebDriverBy::cssSelector('button'))->click();
+        $window->driver->findElement(WebDriverBy::name('names'))->sendKeys($name);
+        (new WebDriverSelect($window->driver->findElement(WebDriverBy::name('errand'))))->selectByVisibleText('Let them renew only when told');
+        $window->driver->findElement(WebDriverBy::xpath("//button[.='Do it']"))->click();
+        self::assertStringContainsString('it renews only when told.', $window->driver->findElement(WebDriverBy::tagName('body'))->getText());
+        $window->go($docket)->press('It is done')->waitForText('.sentence', 'Closed on');
     }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Faults;
 
 use Acre\Core\Lifecycle\Intent;
+use Acre\Wire\Mail\MailLetter;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Deeds\VerifyProofs;
 use App\Actions\Handover\HandOverNames;
+use App\Actions\Handover\ReceiverAnswers;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\WriteImport;
 use App\Models\Account;
@@ -92,6 +94,7 @@ final class KilledTest extends TestCase
         $fault = fn (): string => $this->fault($place->value, 1, $victim);
         $kills = match (true) {
             str_starts_with($place->value, 'order_'), str_starts_with($place->value, 'message_') => $this->wire(20, $fault, 1),
+            str_starts_with($place->value, 'letter_'), str_starts_with($place->value, 'accepted_') => $this->letter(120, $fault, 1),
             str_starts_with($place->value, 'list_') => $this->list($fault, 1, str_contains($place->value, 'taken_back')),
             str_starts_with($place->value, 'docket_') => $this->change($this->names(), $fault, 1),
             default => $this->handOver($this->names(), $fault, 1),
@@ -260,6 +263,41 @@ final class KilledTest extends TestCase
         self::assertSame([$count, $count], [DB::table('holdings')->whereIn('name_id', $ids)->where('account_id', $receiver->id)->count(), DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count()]);
         self::assertSame(1, Proof::query()->where('docket_id', $docket->id)->count());
         $house->skerry->update(['link' => 'slip']);
+
+        return $kills;
+    }
+
+    /**
+     * A letter that asks a receiver for their word, sent and answered; what waited for it goes on.
+     *
+     * @param  callable(): string  $fault
+     */
+    private function letter(int $count, callable $fault, int $times): int
+    {
+        $this->app->forgetInstance(World::class);
+        $this->app->register(OutsideServiceProvider::class, true);
+        $world = $this->app->make(World::class);
+        $house = $this->house();
+        $trial = ++self::$works;
+        $house->skerry->update(['accepts_by' => 'letter']);
+        $receiver = $house->account("FL-{$trial}", $house->foundry);
+        $receiver->update(['mailbox' => "fault-{$trial}@letters.example"]);
+        $ids = array_map(fn (int $one): int => $house->name("fault-letter-{$trial}-{$one}.com")->id, range(1, $count));
+        $docket = $this->settled(HandOverNames::key(), $ids, $house->terms($receiver)->pack());
+        app(BeginDocketLines::class)->handle($docket->id);
+
+        $letters = DB::table('letters')->where('docket_id', $docket->id);
+        $kills = $this->work(['acre:work-post'], fn (): bool => $letters->clone()->where('state', 'sent')->exists(), $fault, $times);
+        $got = array_map(MailLetter::read(...), $world->letters("fault-{$trial}@letters.example"));
+        self::assertSame([1, 1, $letters->clone()->value('message_id')], [$letters->clone()->count(), count(array_unique(array_column($got, 'id'))), $got[0]->id]);
+        self::assertLessThanOrEqual(1 + $kills, count($got), 'given once more, and only after a death');
+
+        self::assertSame(1, preg_match('~/answer/([\\w-]{43})~', $got[0]->text, $link));
+        self::assertTrue(app(ReceiverAnswers::class)->accept($link[1] ?? '', ['number' => $receiver->number, 'login' => (string) $receiver->login]));
+        $kills += $this->work(['acre:work-post'], fn (): bool => DB::table('acceptances')->where('docket_id', $docket->id)->whereNotNull('carried_at')->exists(), $fault, $times - $kills);
+        $legs = DB::table('legs')->whereIn('movement_id', DB::table('movements')->where('docket_id', $docket->id)->select('id'));
+        self::assertSame([$count, 0], [$legs->clone()->where('kind', 'accept')->whereNotNull('done_on')->count(), $legs->clone()->where('kind', '<>', 'accept')->whereNotNull('done_on')->count()]);
+        $house->skerry->update(['accepts_by' => 'page']);
 
         return $kills;
     }

@@ -21,7 +21,7 @@ final class MailReferenceTest extends TestCase
 
     private static function python(string $program, string $input = ''): string
     {
-        $process = new Process(['python3', '-'], null, ['PYTHONIOENCODING' => 'utf-8'] + self::ports(), "import sys, os, ssl, json\n{$program}", 60);
+        $process = new Process(['/usr/bin/python3', '-'], null, ['PYTHONIOENCODING' => 'utf-8'] + self::ports(), "import sys, os, ssl, json\n{$program}", 60);
         if ($input !== '') {
             $process->setEnv(['GIVEN' => base64_encode($input), 'PYTHONIOENCODING' => 'utf-8'] + self::ports());
         }
