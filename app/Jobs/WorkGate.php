@@ -57,7 +57,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
     /** Every account with a gate is asked what waits there. */
     public static function listen(): void
     {
-        foreach (Row::all(DB::select("SELECT a.id FROM accounts a JOIN registrars r ON r.id = a.registrar_id WHERE r.link = 'wire' AND a.access = 'ours' AND a.gate_secret_id IS NOT NULL")) as $row) {
+        foreach (Row::all(DB::select("SELECT a.id FROM accounts a JOIN registrars r ON r.id = a.registrar_id WHERE r.link <> 'slip' AND a.access = 'ours' AND a.gate_secret_id IS NOT NULL")) as $row) {
             self::dispatch($row->int('id'));
         }
     }

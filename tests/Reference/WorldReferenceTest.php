@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Name\DomainName;
+use App\Outside\Directory\Directory;
 use App\Outside\World;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Process\Process;
@@ -76,6 +79,54 @@ final class WorldReferenceTest extends TestCase
         $answer = (string) preg_replace('/[\t ]+/', ' ', self::dig($address, ...$asked));
         foreach ($wanted as $line) {
             self::assertStringContainsString((string) preg_replace('/[\t ]+/', ' ', $line), $answer);
+        }
+    }
+
+    /** kdig, of another family of name servers. */
+    public function test_kdig_reads_the_answers(): void
+    {
+        $kdig = fn (string $address, string ...$asked): string => (string) preg_replace('/[\t ]+/', ' ', self::run_(['kdig', "@{$address}", '-p', (string) config()->integer('outside.dns.port'), '+timeout=3', '+retry=0', ...array_values($asked)]));
+        self::assertStringContainsString('IN DS 60485 5 1 2BB183AF5F22588179A53B0A98631FAD1A292118', $kdig('127.53.0.11', 'dig-trial.com', 'DS'));
+        $none = $kdig('127.53.0.11', 'nobody-has-this.com', 'NS');
+        self::assertStringContainsString('status: NXDOMAIN', $none);
+        self::assertStringContainsString('IN SOA', $none);
+        $long = $kdig('127.53.0.151', 'long.dig-trial.com', 'TXT');
+        self::assertStringContainsString('(TCP)', $long, 'cut short over UDP, it is asked again');
+        self::assertStringContainsString('long enough not to fit', $long);
+        self::assertStringContainsString('EDNS', $kdig('127.53.0.151', '+edns', 'dig-trial.com', 'SOA'));
+    }
+
+    /** delv, which trusts nothing that is not signed, takes the answers as what they are: unsigned, and well formed. */
+    public function test_delv_reads_the_answers(): void
+    {
+        $delv = fn (string ...$asked): string => (string) preg_replace('/[\t ]+/', ' ', self::run_(['delv', '@127.53.0.151', '-p', (string) config()->integer('outside.dns.port'), '-i', ...array_values($asked)]));
+        self::assertStringContainsString('www.dig-trial.com. 3600 IN CNAME web.dig-trial.com.', $delv('www.dig-trial.com', 'A'));
+        self::assertStringContainsString('any.wild.dig-trial.com. 3600 IN A 192.0.2.82', $delv('any.wild.dig-trial.com', 'A'));
+        self::assertStringContainsString('negative response', $delv('web.dig-trial.com', 'TXT').$delv('none.dig-trial.com', 'A'));
+    }
+
+    /** An RDAP client by others reads of every name what we read. */
+    public function test_an_rdap_client_of_others_reads_what_we_read(): void
+    {
+        $at = config()->array('outside.hosts')['bootstrap.example'] ?? '';
+        self::assertIsString($at);
+        $names = ['dig-trial.com', 'xn--glocken-trial-gfb.com', 'nobody-has-this.com'];
+        $process = new Process(['node', 'tests/Reference/rdapper.mjs', (string) preg_replace('/^.*:/', '', $at), ...$names], base_path(), ['AUTHORITY' => config()->string('outside.authority')], null, 60);
+        $process->mustRun();
+        $lines = array_map(fn (string $line): mixed => json_decode($line, true), explode("\n", trim($process->getOutput())));
+        self::assertCount(3, $lines);
+        foreach ($names as $place => $ascii) {
+            $theirs = $lines[$place];
+            self::assertIsArray($theirs);
+            $record = (app(Directory::class)->ask(DomainName::of($ascii))[0] ?? null)?->record;
+            self::assertSame($theirs['isRegistered'], $record !== null, $ascii);
+            if ($record === null) {
+                continue;
+            }
+            self::assertSame(
+                [$theirs['domain'], $theirs['registrar'], $theirs['created'], $theirs['ends'], $theirs['transferLock'], $theirs['servers']],
+                [DomainName::of($ascii)->unicode, $record->registrar, $record->created?->isoSecond(), $record->ends?->isoSecond(), $record->has(Status::ClientTransferProhibited), $record->servers],
+            );
         }
     }
 

@@ -53,7 +53,7 @@ final readonly class AccountController
             'account' => $account->load(['registrar', 'owner']),
             'tally' => $this->tallies->by('account_id')[$account->id] ?? null,
             'last' => $this->tallies->lastHandover($account->id),
-            'gate' => $account->registrar->link === 'wire' ? $this->gate->of($account->id) : null,
+            'gate' => $account->registrar->link !== 'slip' ? $this->gate->of($account->id) : null,
         ]);
     }
 

@@ -49,7 +49,7 @@ final readonly class Post
         } catch (TransportExceptionInterface $e) {
             $code = $e->getCode();
             // What the server said stands in the message; the whole talk, with the letter in it, stays out of our books.
-            $words = mb_substr(trim((string) preg_replace('/\s+/', ' ', mb_scrub($e->getMessage()))), 0, 900);
+            $words = mb_substr(trim((string) preg_replace(['/^.*with message "(.*)"\.$/s', '/\s+/'], ['$1', ' '], mb_scrub($e->getMessage()))), 0, 900);
 
             return new Sent(match (true) {
                 $code >= 500 => Fate::Refused,

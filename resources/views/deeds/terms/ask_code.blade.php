@@ -1,1 +1,0 @@
-{{-- Nothing is to be chosen. --}}
