@@ -52,7 +52,7 @@ file_put_contents($list, implode("\n", [
 $window->go('/bring-in');
 $window->find('#f-list')->sendKeys($list);
 $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
-$window->press('Look into it')->picture("{$folder}/bring-in-columns.png");
+$window->press('Look into it');
 $window->press('Show what would happen')->waitForText('h1', 'What would happen');
 $window->ready()->driver->findElement(WebDriverBy::linkText('3 refused'))->click();
 $window->ready()->picture("{$folder}/bring-in-preview.png");
@@ -62,3 +62,12 @@ $window->size(390, 844);
 $window->go('/roll')->picture("{$folder}/roll-narrow.png");
 $window->go('/names/'.rawurlencode('glockenwärts.com'))->picture("{$folder}/folio-narrow.png");
 $window->close();
+
+// A receiver is asked by letter: what the link in it shows.
+$window->go('/hand-over?name=harrow-studio.com&receiver=8')->press('Hand 1 name to Wickerby Bell Foundry');
+$docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+$window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was taken by the post'));
+$window->driver->get('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters');
+$window->driver->findElement(WebDriverBy::partialLinkText('A domain name is to be handed to your account'))->click();
+$window->driver->get((string) $window->driver->findElement(WebDriverBy::partialLinkText('/answer/'))->getAttribute('href'));
+$window->ready()->picture("{$folder}/answer.png");

@@ -57,6 +57,8 @@ final readonly class WorldPages
             '/' => $this->page(''),
             '/ports' => HttpResponse::json($this->ports()),
             '/clock' => HttpResponse::json(['now' => $this->world->now()]),
+            // Bytes: whether what strangers send is kept.
+            '/memory' => HttpResponse::json(['used' => memory_get_usage()]),
             default => new HttpResponse(404, 'text/plain', "There is no such page.\n"),
         };
     }

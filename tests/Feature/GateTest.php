@@ -173,6 +173,46 @@ final class GateTest extends TestCase
         self::assertSame(['update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))), 'told once');
     }
 
+    /** Nothing was carried out, and that is known: it is told again. */
+    public function test_a_gate_whose_disk_is_full_is_told_again(): void
+    {
+        $name = $this->registered();
+        $this->world->weather('its disk is full', 1);
+        $this->handOver($name);
+        self::assertSame([OrderState::Waiting, 2400], [$this->order($name)->state, $this->order($name)->code]);
+        $this->again();
+        self::assertSame(OrderState::Pending, $this->order($name)->state);
+        self::assertSame(['update 2400', 'update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
+    }
+
+    public function test_a_gate_that_shows_another_certificate_is_told_nothing(): void
+    {
+        $name = $this->registered();
+        $this->world->weather('it shows a certificate that nobody here signed', 1);
+        $this->handOver($name);
+        self::assertSame([], $this->heard());
+        self::assertStringContainsString('could not prove who it is', (string) $this->order($name)->answer);
+        Cache::flush();
+        $this->again();
+        self::assertSame(OrderState::Pending, $this->order($name)->state);
+    }
+
+    /** A gate tells the code that it has; where it has none, one of 128 bits is set (RFC 9154 §4.1). */
+    public function test_an_auth_code_is_asked_for_by_wire(): void
+    {
+        $name = $this->registered();
+        $codes = [];
+        foreach ([0, 1] as $time) {
+            $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'ask_code', [$name->id], ['what' => 'code'], [$name->id]);
+            app(SettleDocket::class)->handle($this->house->steward, $docket);
+            self::assertSame(DocketState::Closed, $docket->refresh()->state);
+            $codes[$time] = Secret::query()->where('kind', 'auth_code')->sole()->value;
+        }
+        self::assertMatchesRegularExpression('/^[\w-]{22}$/', $codes[0]);
+        self::assertSame($codes[0], $codes[1]);
+        self::assertStringNotContainsString($codes[0], (string) json_encode([DB::table('orders')->get(), DB::table('gate_messages')->get(), DB::table('log')->get()]));
+    }
+
     public function test_an_answer_that_comes_twice_is_not_taken_for_the_next_ones(): void
     {
         $names = [$this->registered(), $this->registered(['clientTransferProhibited']), $this->registered()];

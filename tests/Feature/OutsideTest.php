@@ -344,6 +344,29 @@ final class OutsideTest extends TestCase
         self::assertSame([Why::Certificate, null], [$told->why, $told->record]);
     }
 
+    /** What was known stays, nothing is made of it, and the next look reads what there is. */
+    #[TestWith(['the connection closes before the answer', 'did not answer'])]
+    #[TestWith(['no answer comes', 'did not answer'])]
+    #[TestWith(['garbage comes instead of the answer', 'did not answer'])]
+    #[TestWith(['its disk is full', 'answered 500'])]
+    #[TestWith(['it shows a certificate that nobody here signed', 'could not prove who it is'])]
+    public function test_bad_weather_at_a_directory_is_no_drift(string $weather, string $said): void
+    {
+        config(['outside.answer' => 1]);
+        $name = $this->held($this->registered());
+        $this->observe($name);
+        $this->world->play($name->ascii, 'lock');
+        $this->world->weather($weather, 2, 'the directories');
+        $this->app->forgetInstance(Directory::class);
+        $this->observe($name);
+        self::assertSame([], $this->drifts($name));
+        $this->actingAs($this->house->reader)->get("/record/{$name->ascii}")->assertOk()->assertSee($said);
+        $this->world->weather('fair', 0, 'the directories');
+        $this->app->forgetInstance(Directory::class);
+        $this->observe($name);
+        $this->get("/record/{$name->ascii}")->assertOk()->assertDontSee($said);
+    }
+
     #[TestWith(['https://rdap.elsewhere.example/domain/a.com', Why::NotListed])]
     #[TestWith(['http://rdap.harbour-registry.example/domain/a.com', Why::NotListed])]
     #[TestWith(['file:///etc/passwd', Why::NotListed])]

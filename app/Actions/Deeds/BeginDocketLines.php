@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
+use App\Actions\Gates\PlaceOrder;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -17,6 +18,7 @@ use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Collection;
 
 /**
  * Begins what waits, some lines a transaction, each judged again with its name locked; killed anywhere, it goes on where
@@ -34,6 +36,7 @@ final readonly class BeginDocketLines
         private CloseDocket $close,
         private TradeClock $clock,
         private HouseLog $log,
+        private PlaceOrder $place,
     ) {
     }
 
@@ -84,11 +87,14 @@ final readonly class BeginDocketLines
         $now = $this->clock->now();
         $files = $this->files->of($names, $now);
         $entries = [];
+        $openings = new Openings($this->database, $this->place);
         foreach ($lines as $line) {
-            $event = $this->beginOne($line, $files[$line->name_id] ?? null, $now);
+            $event = $this->beginOne($line, $files[$line->name_id] ?? null, $now, $openings);
             $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $line->docket_id, 'deed' => $line->docket->deed]];
             Failpoint::LineBegun->reach();
         }
+        $openings->write();
+        $this->write($lines);
         $this->standings->of($names);
         Failpoint::LinesStandingsMade->reach();
         $this->log->writeMany($entries, $lines->first()?->docket->settled_by);
@@ -96,25 +102,40 @@ final readonly class BeginDocketLines
     }
 
     /** @return string what the log calls it */
-    private function beginOne(DocketLine $line, ?CaseFile $file, Instant $now): string
+    private function beginOne(DocketLine $line, ?CaseFile $file, Instant $now, Openings $openings): string
     {
         $deed = $this->deeds->of($line->docket);
         $readiness = $file === null ? null : Deeds::judge($deed, $file, $line->docket->terms, $now);
         if ($file === null || $readiness === null || ! $readiness->isClear() || $file->accountId() !== $line->giving_account_id) {
-            $line->update(['state' => LineState::Stopped, 'findings' => $readiness === null ? [] : json_decode((string) json_encode($readiness->findings), true)]);
+            $line->fill(['state' => LineState::Stopped, 'findings' => $readiness === null ? [] : json_decode((string) json_encode($readiness->findings), true)]);
 
             return 'stopped';
         }
         try {
-            $state = $deed->perform($line, $file, $readiness, $line->docket->terms, $now);
+            $state = $deed->perform($line, $file, $readiness, $line->docket->terms, $now, $openings);
         } catch (DeedError $e) {
-            $line->update(['state' => LineState::Stopped, 'reason' => $e->getMessage()]);
+            $line->fill(['state' => LineState::Stopped, 'reason' => $e->getMessage()]);
 
             return 'stopped';
         }
-        $line->update(['state' => $state] + ($state === LineState::Done ? ['done_on' => $now->toDay(), 'done_by' => $line->docket->settled_by] : []));
+        $line->fill(['state' => $state] + ($state === LineState::Done ? ['done_on' => $now->toDay(), 'done_by' => $line->docket->settled_by] : []));
 
         // What waits for nobody is told by the deed's own name.
         return $state === LineState::Done ? $deed::key() : $state->value;
+    }
+
+    /**
+     * What became of the lines, in one statement.
+     *
+     * @param  Collection<int, DocketLine>  $lines
+     */
+    private function write(Collection $lines): void
+    {
+        $json = fn (mixed $text): mixed => is_string($text) ? json_decode($text, true) : null;
+        $changed = $lines->map(fn (DocketLine $line): array => ['findings' => $json($line->getAttributes()['findings'] ?? null), 'was' => $json($line->getAttributes()['was'] ?? null)] + $line->getAttributes());
+        $this->database->update(<<<'SQL'
+            UPDATE docket_lines l SET state = n.state, findings = n.findings, reason = n.reason, done_on = n.done_on, done_is_day = n.done_is_day, done_by = n.done_by, was = n.was, updated_at = clock_timestamp()
+            FROM jsonb_to_recordset(?::jsonb) AS n(id bigint, state text, findings jsonb, reason text, done_on timestamptz, done_is_day boolean, done_by bigint, was jsonb) WHERE l.id = n.id
+            SQL, [json_encode($changed->values()->all(), JSON_THROW_ON_ERROR)]);
     }
 }

@@ -74,9 +74,9 @@ abstract class DeedAtRegistrar implements HasPage
         return Readiness::of($findings, []);
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now): LineState
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
     {
-        $this->orders->handle($line, $file->account->id, $this->order($terms));
+        $openings->order($line, $file->account->id, $this->order($terms));
 
         return LineState::Begun;
     }

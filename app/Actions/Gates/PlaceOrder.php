@@ -14,33 +14,20 @@ use App\Outside\Registrar\Registrars;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Str;
 
-/** Writes down what a registrar is to be told, in the transaction that wants it; it is told afterwards. */
+/** What registrars are to be told of lines: who can be told, and how it is taken back. Openings write it down, in the transaction that wants it; it is told afterwards. */
 final class PlaceOrder
 {
-    /** @var array<int, Account|null> accounts whose registrar takes commands, by id */
+    /** @var array<int, bool> by account */
     private array $reached = [];
 
     public function __construct(private readonly Connection $database, private readonly Registrars $registrars)
     {
     }
 
-    /**
-     * @param  array<string, string>  $terms
-     * @param  bool  $endsLine  whether the line ends with it; false: it is a step before
-     * @return bool false: the registrar takes no commands, and a person must act
-     */
-    public function handle(DocketLine $line, int $accountId, OrderKind $kind, array $terms = [], bool $endsLine = true): bool
+    /** Whether the account's registrar takes commands; else a person must act. */
+    public function takesCommands(int $accountId): bool
     {
-        $account = $this->reached[$accountId] ??= $this->account($accountId);
-        if ($account === null) {
-            return false;
-        }
-        Order::query()->create([
-            'account_id' => $account->id, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind, 'ends_line' => $endsLine, 'terms' => $terms, 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
-        ]);
-        $this->tellSoon($account->id);
-
-        return true;
+        return $this->reached[$accountId] ??= $this->registrars->of(Account::query()->with('registrar')->findOrFail($accountId)) !== null;
     }
 
     /** What was placed for a line and not told yet is called off; what was told is told to be taken back. */
@@ -51,28 +38,15 @@ final class PlaceOrder
                 Order::query()->create([
                     'account_id' => $order->account_id, 'name_id' => $order->name_id, 'docket_line_id' => null, 'kind' => OrderKind::CancelHandover, 'terms' => [], 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
                 ]);
-                $this->tellSoon($order->account_id);
+                $this->database->afterCommit(fn () => WorkGate::dispatch($order->account_id));
             }
             $order->update(['state' => OrderState::CalledOff]);
         }
-    }
-
-    /** After the commit, and not before: a job that is sent once only takes a lock, and one that is taken already would end the transaction. */
-    private function tellSoon(int $accountId): void
-    {
-        $this->database->afterCommit(fn () => WorkGate::dispatch($accountId));
     }
 
     /** Ours, and nobody's else: RFC 5730 §2.8 asks that it is unique at the client. */
     public static function transaction(): string
     {
         return 'roll-'.strtolower((string) Str::ulid());
-    }
-
-    private function account(int $id): ?Account
-    {
-        $account = Account::query()->with('registrar')->findOrFail($id);
-
-        return $this->registrars->of($account) === null ? null : $account;
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Handover;
 
 use Acre\Core\Movement\LegKind;
+use App\Actions\Deeds\Openings;
+use App\Actions\Gates\PlaceOrder;
 use App\Models\Acceptance;
 use App\Models\DocketLine;
 use App\Models\Leg;
@@ -19,7 +21,7 @@ final readonly class GoOnAccepted
 {
     private const TOGETHER = 100;
 
-    public function __construct(private Connection $database, private TellHandover $tell)
+    public function __construct(private Connection $database, private TellHandover $tell, private PlaceOrder $place)
     {
     }
 
@@ -49,12 +51,14 @@ final readonly class GoOnAccepted
         $movements = Movement::query()->with('legs')->where('docket_id', $docketId)->whereNull('closed_on')
             ->whereHas('legs', fn ($legs) => $legs->where('kind', LegKind::Accept)->whereNull('done_on'))->orderBy('id')->limit(self::TOGETHER)->get();
         $lines = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Begun)->whereIn('name_id', $movements->pluck('name_id'))->lockForUpdate()->get()->keyBy('name_id');
+        $openings = new Openings($this->database, $this->place);
         foreach ($acceptance->accepted === true ? $movements : [] as $movement) {
             $line = $lines->get($movement->name_id);
             if ($line instanceof DocketLine && $line->giving_account_id !== null) {
-                $this->tell->handle($line, $line->giving_account_id, $acceptance->account, array_values($movement->legs->map(fn (Leg $leg): LegKind => $leg->kind)->all()), $acceptance->answered_on);
+                $this->tell->handle($openings, $line, $line->giving_account_id, $acceptance->account, array_values($movement->legs->map(fn (Leg $leg): LegKind => $leg->kind)->all()), $acceptance->answered_on);
             }
         }
+        $openings->write();
         Leg::query()->whereIn('movement_id', $movements->modelKeys())->where('kind', LegKind::Accept)->update(['done_on' => $acceptance->answered_on?->isoSecond()]);
         // Lines that begin later, of the same docket, find the word given.
         if ($movements->count() < self::TOGETHER) {

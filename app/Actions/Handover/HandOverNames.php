@@ -12,6 +12,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\Deed;
 use App\Actions\Deeds\DeedError;
+use App\Actions\Deeds\Openings;
 use App\Actions\Gates\PlaceOrder;
 use App\Actions\Names\PassHolding;
 use App\Models\Acceptance;
@@ -68,29 +69,19 @@ final class HandOverNames implements Deed
         return $file->handoverTo($this->receiver($chosen)->facts(), $chosen->answerBy, $this->book, $now)->judge();
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now): LineState
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
     {
         $legs = $readiness->legs;
-        $movement = Movement::query()->create([
-            'name_id' => $file->nameId, 'docket_id' => $line->docket_id, 'kind' => 'handover', 'opened_on' => $now,
-            'expected_by' => $legs === [] ? HandoverTermsChosen::unpack($terms)->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)),
-        ]);
-        Leg::query()->insert(array_map(fn (int $place, CoreLeg $leg): array => [
-            'movement_id' => $movement->id, 'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond(),
-        ], array_keys($legs), $legs));
-
-        $kinds = array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs);
-        $receiver = $this->receiver(HandoverTermsChosen::unpack($terms));
+        $chosen = HandoverTermsChosen::unpack($terms);
+        $receiver = $this->receiver($chosen);
         $acceptance = $file->handover->acceptsByLetter && $receiver->access !== 'ours' ? $this->ask->handle($line->docket, $receiver) : null;
         if ($acceptance?->accepted === false) {
             throw DeedError::receiverRefused();
         }
+        $openings->handover($line, $legs, $now, $legs === [] ? $chosen->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)), $acceptance?->answered_on);
         // Asked by letter, it goes on once the receiver has said yes.
         if ($acceptance === null || $acceptance->accepted === true) {
-            $this->tell->handle($line, $file->account->id, $receiver, $kinds, $acceptance?->answered_on);
-        }
-        if ($acceptance?->answered_on !== null) {
-            Leg::query()->where('movement_id', $movement->id)->where('kind', LegKind::Accept)->update(['done_on' => $acceptance->answered_on->isoSecond()]);
+            $this->tell->handle($openings, $line, $file->account->id, $receiver, array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs), $acceptance?->answered_on);
         }
 
         return LineState::Begun;

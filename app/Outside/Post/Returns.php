@@ -6,6 +6,7 @@ namespace App\Outside\Post;
 
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
+use App\Outside\Reach\TlsSocket;
 use SensitiveParameter;
 
 /** The mailbox to which undelivered letters come back, fetched by POP3 over TLS (RFC 1939, 8314) from a listed host: what was kept is removed there. */
@@ -57,12 +58,7 @@ final class Returns
 
     private function open(string $host): void
     {
-        [$address, $port] = $this->hosts->dial($host, self::PORT);
-        $context = stream_context_create(['ssl' => ['peer_name' => $host] + ($this->authority === null ? [] : ['cafile' => $this->authority])]);
-        $socket = @stream_socket_client("tls://{$address}:{$port}", $code, $why, $this->seconds, STREAM_CLIENT_CONNECT, $context);
-        if ($socket === false) {
-            throw str_contains(error_get_last()['message'] ?? '', 'certificate') ? NotReached::certificate($host, 'its certificate is not signed by whom we trust') : NotReached::silent($host, is_string($why) && $why !== '' ? $why : 'no connection');
-        }
+        $socket = TlsSocket::open($this->hosts, $host, self::PORT, $this->authority, $this->seconds);
         stream_set_timeout($socket, (int) ceil($this->seconds));
         $this->socket = $socket;
         $this->answer('the greeting');

@@ -17,6 +17,7 @@ use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Xml\XmlError;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
+use App\Outside\Reach\TlsSocket;
 use SensitiveParameter;
 
 /** One session at a gate: EPP over TLS, logged in, one command after the other (RFC 5734). After a silence it is closed, because an answer that comes late would be taken for the next one's. */
@@ -41,13 +42,7 @@ final class Gate
      */
     public static function open(Hosts $hosts, string $host, int $port, ?string $authority, float $seconds, string $login, #[SensitiveParameter] string $password): self
     {
-        [$address, $dialled] = $hosts->dial($host, $port);
-        $context = stream_context_create(['ssl' => ['peer_name' => $host, 'verify_peer' => true, 'verify_peer_name' => true, 'SNI_enabled' => true, 'disable_compression' => true] + ($authority === null ? [] : ['cafile' => $authority])]);
-        $socket = @stream_socket_client("tls://{$address}:{$dialled}", $code, $why, $seconds, STREAM_CLIENT_CONNECT, $context);
-        if ($socket === false) {
-            $error = error_get_last()['message'] ?? '';
-            throw str_contains($error, 'certificate') ? NotReached::certificate($host, 'its certificate is not signed by whom we trust') : NotReached::silent($host, is_string($why) && $why !== '' ? $why : 'no connection');
-        }
+        $socket = TlsSocket::open($hosts, $host, $port, $authority, $seconds);
         stream_set_blocking($socket, false);
         $gate = new self($socket, new EppFraming, $host, $seconds, time());
         $greeting = $gate->next();

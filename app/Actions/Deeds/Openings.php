@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Deeds;
+
+use Acre\Core\Movement\Leg as CoreLeg;
+use Acre\Core\Movement\LegKind;
+use Acre\Core\Time\Instant;
+use App\Actions\Gates\PlaceOrder;
+use App\Jobs\WorkGate;
+use App\Models\DocketLine;
+use App\Models\Leg;
+use App\Models\Order;
+use App\Models\OrderState;
+use App\Outside\Registrar\OrderKind;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** What beginning some lines opens: movements with their legs, and what registrars are to be told. Gathered line by line, and written together in the transaction that wanted it. */
+final class Openings
+{
+    /** @var list<array<string, string|int|null>> */
+    private array $movements = [];
+
+    /** @var array<int, list<array<string, string|int|null>>> by name */
+    private array $legs = [];
+
+    /** @var list<array<string, string|int|bool>> */
+    private array $orders = [];
+
+    public function __construct(private readonly Connection $database, private readonly PlaceOrder $place)
+    {
+    }
+
+    /**
+     * @param  list<CoreLeg>  $legs
+     * @param  Instant|null  $accepted  when the receiver said yes, where that was before
+     */
+    public function handover(DocketLine $line, array $legs, Instant $now, Instant $expectedBy, ?Instant $accepted): void
+    {
+        $stamps = ['created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond()];
+        $this->movements[] = ['name_id' => $line->name_id, 'docket_id' => $line->docket_id, 'kind' => 'handover', 'opened_on' => $now->isoSecond(), 'expected_by' => $expectedBy->isoSecond()] + $stamps;
+        $this->legs[$line->name_id] = array_map(fn (int $place, CoreLeg $leg): array => [
+            'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'done_on' => $leg->kind === LegKind::Accept ? $accepted?->isoSecond() : null,
+        ] + $stamps, array_keys($legs), $legs);
+    }
+
+    /**
+     * @param  array<string, string>  $terms
+     * @param  bool  $endsLine  whether the line ends with it; false: it is a step before
+     */
+    public function order(DocketLine $line, int $accountId, OrderKind $kind, array $terms = [], bool $endsLine = true): void
+    {
+        // A registrar that takes no commands is told nothing: a person acts.
+        if ($this->place->takesCommands($accountId)) {
+            $this->orders[] = [
+                'account_id' => $accountId, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind->value, 'ends_line' => $endsLine, 'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR), 'transaction' => PlaceOrder::transaction(),
+                'state' => OrderState::Waiting->value,
+            ];
+        }
+    }
+
+    public function write(): void
+    {
+        if ($this->movements !== []) {
+            // One open movement a name: a second is refused here.
+            $places = implode(', ', array_fill(0, count($this->movements), '(?, ?, ?, ?, ?, ?, ?)'));
+            $rows = Row::all($this->database->select("INSERT INTO movements (name_id, docket_id, kind, opened_on, expected_by, created_at, updated_at) VALUES {$places} RETURNING id, name_id", array_merge(...array_map(array_values(...), $this->movements))));
+            Leg::query()->insert(array_merge(...array_map(fn (Row $row): array => array_map(fn (array $leg): array => ['movement_id' => $row->int('id')] + $leg, $this->legs[$row->int('name_id')] ?? []), $rows)));
+        }
+        if ($this->orders !== []) {
+            Order::query()->insert($this->orders);
+            foreach (array_unique(array_column($this->orders, 'account_id')) as $accountId) {
+                // After the commit, and not before: a job that is sent once only takes a lock, and one that is taken already would end the transaction.
+                $this->database->afterCommit(fn () => WorkGate::dispatch((int) $accountId));
+            }
+        }
+        [$this->movements, $this->legs, $this->orders] = [[], [], []];
+    }
+}

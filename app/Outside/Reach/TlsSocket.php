@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Reach;
+
+/** A connection behind TLS to a listed host, dialled where it was judged, its certificate held against whom we trust. */
+final readonly class TlsSocket
+{
+    /**
+     * @param  string|null  $authority  a file of certificates to trust instead of the machine's own
+     * @param  float  $seconds  that connecting may take
+     * @return resource
+     *
+     * @throws NotReached
+     */
+    public static function open(Hosts $hosts, string $host, int $port, ?string $authority, float $seconds)
+    {
+        [$address, $dialled] = $hosts->dial($host, $port);
+        $context = stream_context_create(['ssl' => ['peer_name' => $host, 'verify_peer' => true, 'verify_peer_name' => true, 'SNI_enabled' => true, 'disable_compression' => true] + ($authority === null ? [] : ['cafile' => $authority])]);
+        // PHP says first what is wrong with a certificate, and last only that it could not connect.
+        $said = '';
+        set_error_handler(function (int $level, string $message) use (&$said): bool {
+            $said .= $message;
+
+            return true;
+        });
+        try {
+            $socket = stream_socket_client("tls://{$address}:{$dialled}", $code, $why, $seconds, STREAM_CLIENT_CONNECT, $context);
+        } finally {
+            restore_error_handler();
+        }
+        if ($socket === false) {
+            throw str_contains($said, 'certificate') ? NotReached::certificate($host, 'its certificate is not signed by whom we trust') : NotReached::silent($host, is_string($why) && $why !== '' ? $why : 'no connection');
+        }
+
+        return $socket;
+    }
+}
