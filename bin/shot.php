@@ -58,16 +58,16 @@ $window->ready()->driver->findElement(WebDriverBy::linkText('3 refused'))->click
 $window->ready()->picture("{$folder}/bring-in-preview.png");
 unlink($list);
 
-$window->size(390, 844);
-$window->go('/roll')->picture("{$folder}/roll-narrow.png");
-$window->go('/names/'.rawurlencode('glockenwärts.com'))->picture("{$folder}/folio-narrow.png");
-$window->close();
-
 // A receiver is asked by letter: what the link in it shows.
-$window->go('/hand-over?name=harrow-studio.com&receiver=8')->press('Hand 1 name to Wickerby Bell Foundry');
+$window->go('/hand-over?name=harrow-studio.com&receiver=8')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('#tick', 'waits for the receiver');
 $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
 $window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was taken by the post'));
 $window->driver->get('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters');
 $window->driver->findElement(WebDriverBy::partialLinkText('A domain name is to be handed to your account'))->click();
 $window->driver->get((string) $window->driver->findElement(WebDriverBy::partialLinkText('/answer/'))->getAttribute('href'));
 $window->ready()->picture("{$folder}/answer.png");
+
+$window->size(390, 844);
+$window->go('/roll')->picture("{$folder}/roll-narrow.png");
+$window->go('/names/'.rawurlencode('glockenwärts.com'))->picture("{$folder}/folio-narrow.png");
+$window->close();
