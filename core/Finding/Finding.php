@@ -60,13 +60,19 @@ final readonly class Finding implements JsonSerializable
         if (count($findings) < 2) {
             return $findings;
         }
-        usort($findings, function (self $a, self $b): int {
-            $dearer = $a->tag->cost()->value <=> $b->tag->cost()->value;
-
-            return $dearer === 0 ? $a->instant() <=> $b->instant() : $dearer;
-        });
+        if (count($findings) === 2) {
+            return self::order($findings[0], $findings[1]) > 0 ? [$findings[1], $findings[0]] : $findings;
+        }
+        usort($findings, self::order(...));
 
         return $findings;
+    }
+
+    private static function order(self $a, self $b): int
+    {
+        $dearer = $a->tag->cost()->value <=> $b->tag->cost()->value;
+
+        return $dearer === 0 ? $a->instant() <=> $b->instant() : $dearer;
     }
 
     /** @return array{key: string, effect: string, from: Instant|null, with: array<string, array{string, mixed}>} */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Acre\Core\Lifecycle;
 
-use Acre\Core\Rulebook\Darkness;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
@@ -17,10 +16,13 @@ use Acre\Core\Time\Span;
  */
 final readonly class Lifecycle
 {
+    /** Seconds. */
+    private const DAY = 86_400;
+
     /**
      * @param  Phase  $phase  where it stands at `$now`
      * @param  bool  $presumed  an expected instant has passed, and nothing confirms which way it went
-     * @param  list<Stage>  $stages  if it is not renewed: from its creation without gap or overlap to its release
+     * @param  EndPlan|null  $plan  what surrounds its end; null: it has none that is known
      * @param  list<Event>  $events  all of them in order, those already past included
      * @param  list<Hold>  $holds
      */
@@ -31,7 +33,7 @@ final readonly class Lifecycle
         public Instant $now,
         public Phase $phase,
         public bool $presumed,
-        public array $stages,
+        private ?EndPlan $plan,
         public array $events,
         public array $holds,
     ) {
@@ -39,26 +41,65 @@ final readonly class Lifecycle
 
     public static function of(NameFacts $facts, LateTerms $terms, RuleSet $rules, Instant $now): self
     {
-        $stages = self::stages($facts, $terms, $rules);
-        $holds = self::holds($facts, $rules);
+        $ends = $facts->ends;
+        $plan = $ends === null ? null : $rules->plans->of($rules, $terms, $facts->intent);
+        // A term that ends before it begins is refused.
+        $span = $ends === null ? null : Span::of($facts->created, $ends);
         $proven = null;
         foreach ($facts->statuses as $status) {
             $proven ??= $status->phase();
         }
         // autoRenewPeriod also stands on a name that did renew: it proves grace only when the end has passed.
-        if ($proven === Phase::Grace && ($facts->ends === null || ! $facts->ends->hasComeAt($now))) {
+        if ($proven === Phase::Grace && ($span === null || $ends === null || ! $ends->hasComeAt($now))) {
             $proven = null;
         }
-        $phase = $proven ?? self::stageAt($stages, $now)->phase;
+        $phase = $proven ?? ($plan === null || $ends === null ? Phase::NotKnown : self::phaseAt($plan, $ends, $now));
+        $holds = self::holds($facts, $rules);
 
-        return new self(
-            $facts, $terms, $rules, $now,
-            $phase,
-            $proven === null && $phase->isLate(),
-            $stages,
-            self::events($facts, $terms, $rules, $stages, $holds),
-            $holds,
-        );
+        return new self($facts, $terms, $rules, $now, $phase, $proven === null && $phase->isLate(), $plan, self::events($facts, $terms, $plan, $holds), $holds);
+    }
+
+    /** @return list<Stage> if it is not renewed: from its creation without gap or overlap to its release */
+    public function stages(): array
+    {
+        $ends = $this->facts->ends;
+        if ($ends === null || $this->plan === null) {
+            return [new Stage(Phase::NotKnown, Span::of($this->facts->created, null), Rescue::Renew)];
+        }
+
+        return array_map(fn (array $stage): Stage => new Stage(
+            $stage[0], Span::of($stage[1] === null ? $this->facts->created : $ends->plusDays($stage[1]), $stage[2] === null ? null : $ends->plusDays($stage[2])), $stage[3],
+        ), $this->plan->stages);
+    }
+
+    /** @return list<int> when anything of it changes: its events, and where one phase follows another; seconds since 1970 */
+    public function dates(): array
+    {
+        $dates = [];
+        foreach ($this->events as $event) {
+            $dates[] = $event->at->epoch;
+        }
+        $ends = $this->facts->ends->epoch ?? 0;
+        foreach ($this->plan->stages ?? [] as $stage) {
+            if ($stage[2] !== null) {
+                $dates[] = $ends + $stage[2] * self::DAY;
+            }
+        }
+
+        return $dates;
+    }
+
+    /** The last instant at which a name can still be kept in this way, as the rules place it. */
+    public function last(Rescue $rescue): ?Instant
+    {
+        $until = null;
+        foreach ($this->plan->stages ?? [] as $stage) {
+            if ($stage[3] === $rescue) {
+                $until = $stage[2];
+            }
+        }
+
+        return $until === null ? null : $this->facts->ends?->plusDays($until);
     }
 
     /** The end if it is renewed for one more year, or for the least that the registry sells. */
@@ -104,38 +145,15 @@ final readonly class Lifecycle
         return $this->facts->ends === null ? 0 : Term::addable($this->facts->created, $this->facts->ends, $this->rules, $this->now);
     }
 
-    /** @return list<Stage> */
-    private static function stages(NameFacts $facts, LateTerms $terms, RuleSet $rules): array
+    private static function phaseAt(EndPlan $plan, Instant $ends, Instant $now): Phase
     {
-        if ($facts->ends === null) {
-            return [new Stage(Phase::NotKnown, Span::of($facts->created, null), Rescue::Renew)];
-        }
-        $stages = [new Stage(Phase::InTerm, Span::of($facts->created, $facts->ends), Rescue::Renew)];
-        $at = $facts->ends;
-        foreach ($rules->end->value as $phase) {
-            $days = $phase->cut && $terms->lateUntil !== null ? min($phase->days, $terms->lateUntil) : $phase->days;
-            if ($days === 0) {
-                continue;
-            }
-            $until = $at->plusDays($days);
-            $stages[] = new Stage($phase->phase, Span::of($at, $until), $phase->rescue);
-            $at = $until;
-        }
-        $stages[] = new Stage(Phase::Released, Span::since($at), Rescue::Nothing);
-
-        return $stages;
-    }
-
-    /** @param  list<Stage>  $stages */
-    private static function stageAt(array $stages, Instant $now): Stage
-    {
-        foreach ($stages as $stage) {
-            if ($stage->span->until === null || ! $stage->span->until->hasComeAt($now)) {
-                return $stage;
+        foreach ($plan->stages as $stage) {
+            if ($stage[2] === null || ! $ends->plusDays($stage[2])->hasComeAt($now)) {
+                return $stage[0];
             }
         }
 
-        return $stages[count($stages) - 1];
+        return Phase::Released;
     }
 
     /** @return list<Hold> */
@@ -153,36 +171,20 @@ final readonly class Lifecycle
     }
 
     /**
-     * @param  list<Stage>  $stages
      * @param  list<Hold>  $holds
      * @return list<Event>
      */
-    private static function events(NameFacts $facts, LateTerms $terms, RuleSet $rules, array $stages, array $holds): array
+    private static function events(NameFacts $facts, LateTerms $terms, ?EndPlan $plan, array $holds): array
     {
         $events = [];
         $ends = $facts->ends;
-        if ($ends !== null) {
-            if ($facts->intent === Intent::AskClient) {
-                $events[] = new Event(EventKind::AskBy, $ends->plusDays(-$terms->askLead));
+        if ($plan !== null && $ends !== null) {
+            foreach ($plan->events as [$kind, $days, $sum, $certain]) {
+                $events[] = new Event($kind, $ends->plusDays($days), $sum === null ? null : ($sum === 'renew' ? $terms->renew : $terms->late), $certain);
             }
-            if ($facts->intent === Intent::ByItself) {
-                $events[] = new Event(EventKind::Charge, $ends->plusDays(-$terms->chargeLead), $terms->renew);
-            }
-            $events[] = new Event(EventKind::End, $ends);
-            $events[] = self::dark($ends, $terms, $rules, $stages);
-            $renewable = self::until($stages, Rescue::Renew) ?? $ends;
-            if ($terms->lateUntil !== null) {
-                $renewable = Instant::earliest($renewable, $ends->plusDays($terms->lateUntil));
-            }
-            $plain = $terms->plainAfter === null ? $ends : $ends->plusDays($terms->plainAfter);
-            if ($plain->epoch < $renewable->epoch || $terms->restore !== null) {
-                $events[] = new Event(EventKind::LastPlain, Instant::earliest($plain, $renewable), $terms->late, $terms->plainAfter !== null);
-            }
-            $events[] = new Event(EventKind::LastAtAll, self::until($stages, Rescue::Restore) ?? $renewable);
-            $released = $stages[count($stages) - 1]->span->from;
-            if ($released !== null) {
-                $events[] = new Event(EventKind::Released, $released);
-            }
+        }
+        if ($holds === []) {
+            return $events;
         }
         foreach ($holds as $hold) {
             $events[] = new Event(EventKind::HoldEnds, $hold->until);
@@ -208,58 +210,5 @@ final readonly class Lifecycle
         }
 
         return array_values($events);
-    }
-
-    /** @param  list<Stage>  $stages */
-    private static function dark(Instant $ends, LateTerms $terms, RuleSet $rules, array $stages): Event
-    {
-        $at = $ends;
-        foreach ($rules->end->value as $phase) {
-            $stage = self::stage($stages, $phase->phase);
-            if ($stage === null) {
-                continue;
-            }
-            $at = $stage->span->from ?? $ends;
-            if ($phase->dark === Darkness::Dark) {
-                break;
-            }
-            if ($phase->dark === Darkness::May) {
-                // By the recovery policy at the latest: the last days in which it can be renewed are dark.
-                $latest = ($stage->span->until ?? $at)->plusDays(-$rules->lastDark->value);
-                $told = $terms->darkAfter === null ? $at : $ends->plusDays($terms->darkAfter);
-
-                return new Event(EventKind::Dark, Instant::latest($ends, Instant::earliest($told, $latest)), null, $terms->darkAfter !== null);
-            }
-        }
-        if ($terms->darkAfter !== null) {
-            $at = Instant::earliest($at, $ends->plusDays($terms->darkAfter));
-        }
-
-        return new Event(EventKind::Dark, $at);
-    }
-
-    /** @param  list<Stage>  $stages */
-    private static function stage(array $stages, Phase $phase): ?Stage
-    {
-        foreach ($stages as $stage) {
-            if ($stage->phase === $phase) {
-                return $stage;
-            }
-        }
-
-        return null;
-    }
-
-    /** @param  list<Stage>  $stages */
-    private static function until(array $stages, Rescue $rescue): ?Instant
-    {
-        $until = null;
-        foreach ($stages as $stage) {
-            if ($stage->rescue === $rescue) {
-                $until = $stage->span->until;
-            }
-        }
-
-        return $until;
     }
 }

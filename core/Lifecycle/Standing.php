@@ -19,6 +19,9 @@ final readonly class Standing
 
     private const GRAVE = 14;
 
+    /** Seconds. */
+    private const DAY = 86_400;
+
     /**
      * @param  Instant|null  $at  when the next thing comes; null: nothing comes
      * @param  Money|null  $sum  what it costs
@@ -79,7 +82,7 @@ final readonly class Standing
         if ($life->phase === Phase::InTerm) {
             return self::inTerm($life, $ends);
         }
-        $renewUntil = self::stageEnd($life, Rescue::Renew) ?? $ends;
+        $renewUntil = $life->last(Rescue::Renew) ?? $ends;
         $renewed = $life->phase === Phase::Grace && $life->presumed && $life->facts->intent === Intent::ByItself ? $life->renewedUntil() : null;
         if ($renewed !== null) {
             return [NextKind::Presumed, $renewUntil, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $renewed)];
@@ -167,37 +170,23 @@ final readonly class Standing
         return $findings;
     }
 
-    private static function stageEnd(Lifecycle $life, Rescue $rescue): ?Instant
-    {
-        $until = null;
-        foreach ($life->stages as $stage) {
-            if ($stage->rescue === $rescue) {
-                $until = $stage->span->until;
-            }
-        }
-
-        return $until;
-    }
-
+    /** In seconds: this is asked of every date of every name. */
     private static function until(Lifecycle $life): ?Instant
     {
         $now = $life->now->epoch;
-        $least = null;
-        foreach ([...array_column($life->events, 'at'), ...array_column(array_column($life->stages, 'span'), 'until')] as $at) {
-            /** @var Instant|null $at */
-            if ($at === null || $at->epoch <= $now) {
+        $least = PHP_INT_MAX;
+        foreach ($life->dates() as $epoch) {
+            if ($epoch <= $now) {
                 continue;
             }
             // How loudly a date is told changes so many whole days before it.
-            $day = $at->toDay();
-            $soon = $day->plusDays(-self::SOON);
-            $grave = $day->plusDays(-self::GRAVE);
-            $change = $soon->epoch > $now ? $soon : ($grave->epoch > $now ? $grave : $at);
-            if ($least === null || $change->epoch < $least->epoch) {
-                $least = $change;
-            }
+            $day = $epoch - ($epoch % self::DAY + self::DAY) % self::DAY;
+            $soon = $day - self::SOON * self::DAY;
+            $grave = $day - self::GRAVE * self::DAY;
+            $change = $soon > $now ? $soon : ($grave > $now ? $grave : $epoch);
+            $least = $change < $least ? $change : $least;
         }
 
-        return $least;
+        return $least === PHP_INT_MAX ? null : Instant::second($least);
     }
 }

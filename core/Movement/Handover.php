@@ -185,20 +185,24 @@ final readonly class Handover
     {
         $by = $this->lastAnswer();
         $lifted = $this->terms->lockFirst && $this->life->facts->isLocked();
-        $kinds = [LegKind::Offer, ...$this->terms->confirms->legs()];
-        if ($this->asksByLetter()) {
-            $kinds = array_values(array_filter($kinds, fn (LegKind $kind): bool => $kind !== LegKind::Accept));
+        $asks = $this->asksByLetter();
+        $kinds = $asks ? [LegKind::Accept] : [];
+        if ($this->terms->unlockAccountFirst) {
+            $kinds[] = LegKind::UnlockAccount;
         }
         if ($lifted) {
-            $kinds = [LegKind::LiftLock, ...$kinds, LegKind::SetLock];
+            $kinds[] = LegKind::LiftLock;
         }
-        if ($this->terms->unlockAccountFirst) {
-            array_unshift($kinds, LegKind::UnlockAccount);
+        $kinds[] = LegKind::Offer;
+        foreach ($this->terms->confirms->legs() as $kind) {
+            if (! $asks || $kind !== LegKind::Accept) {
+                $kinds[] = $kind;
+            }
+        }
+        if ($lifted) {
+            $kinds[] = LegKind::SetLock;
         }
         $theirs = $this->isTheirs();
-        if ($this->asksByLetter()) {
-            array_unshift($kinds, LegKind::Accept);
-        }
 
         $legs = [];
         foreach ($kinds as $kind) {

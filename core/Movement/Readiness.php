@@ -26,19 +26,20 @@ final readonly class Readiness
      */
     public static function of(array $findings, array $legs): self
     {
-        $verdict = Verdict::Clear;
+        $stops = $isUnknown = $delays = false;
         $from = null;
         foreach ($findings as $finding) {
-            $verdict = match (true) {
-                $verdict === Verdict::Stopped, $finding->effect === Effect::Stops => Verdict::Stopped,
-                $verdict === Verdict::NotKnown, $finding->effect === Effect::NotKnown => Verdict::NotKnown,
-                $verdict === Verdict::ClearFrom, $finding->effect === Effect::Delays => Verdict::ClearFrom,
-                default => Verdict::Clear,
+            match ($finding->effect) {
+                Effect::Stops => $stops = true,
+                Effect::NotKnown => $isUnknown = true,
+                Effect::Delays => $delays = true,
+                Effect::Worth => null,
             };
             if ($finding->from !== null) {
                 $from = $from === null ? $finding->from : Instant::latest($from, $finding->from);
             }
         }
+        $verdict = $stops ? Verdict::Stopped : ($isUnknown ? Verdict::NotKnown : ($delays ? Verdict::ClearFrom : Verdict::Clear));
 
         return new self($verdict, $verdict === Verdict::ClearFrom ? $from : null, Finding::dearestFirst($findings), $legs);
     }

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook;
 
+use Acre\Core\Lifecycle\EndPlans;
+
 /** What one suffix demands and allows at one instant. */
 final readonly class RuleSet
 {
+    /** What these rules make of an end, remembered. */
+    public EndPlans $plans;
+
     /**
      * @param  bool  $isDefault  the suffix has no file of its own, so cautious values stand in
      * @param  Rule<int>  $leastYears  the shortest term that is sold
@@ -46,6 +51,7 @@ final readonly class RuleSet
         public Rule $presenceNeeded,
         public Rule $holderValidated,
     ) {
+        $this->plans = new EndPlans;
     }
 
     /** The end of the time in which the name can still be renewed at all, by the suffix's own rules. */

@@ -14,8 +14,10 @@ final class Rulebook
     /** @var array<string, RuleFile> by suffix */
     private array $read = [];
 
-    /** @var array<string, array{int, RuleSet}> the last instant asked for, and what held then, by suffix */
+    /** @var array<string, RuleSet> by suffix, what held at the instant that was asked for last */
     private array $held = [];
+
+    private ?int $heldAt = null;
 
     private ?string $digest = null;
 
@@ -30,12 +32,11 @@ final class Rulebook
      */
     public function for(string $suffix, Instant $now): RuleSet
     {
-        $held = $this->held[$suffix] ?? null;
-        if ($held === null || $held[0] !== $now->epoch) {
-            $held = $this->held[$suffix] = [$now->epoch, $this->file($suffix)->at($now, $suffix)];
+        if ($this->heldAt !== $now->epoch) {
+            [$this->heldAt, $this->held] = [$now->epoch, []];
         }
 
-        return $held[1];
+        return $this->held[$suffix] ??= $this->file($suffix)->at($now, $suffix);
     }
 
     /** The whole file of a suffix, every edition in it; the default's where it has none of its own. */

@@ -128,6 +128,11 @@ final readonly class Instant implements JsonSerializable
     /** Negative, zero or positive; at the coarser of the two precisions. */
     public function compare(self $other): int
     {
+        // More than a day apart, no precision matters.
+        if ($this->epoch - $other->epoch >= self::DAY || $other->epoch - $this->epoch >= self::DAY) {
+            return $this->epoch <=> $other->epoch;
+        }
+
         return $this->precision->coarser($other->precision) === Precision::Day
             ? $this->dayNumber() <=> $other->dayNumber()
             : $this->epoch <=> $other->epoch;
@@ -136,7 +141,7 @@ final readonly class Instant implements JsonSerializable
     /** Days since the first of 1970, also before it. */
     private function dayNumber(): int
     {
-        return intdiv($this->epoch - (($this->epoch % self::DAY) + self::DAY) % self::DAY, self::DAY);
+        return $this->epoch >= 0 ? intdiv($this->epoch, self::DAY) : intdiv($this->epoch + 1, self::DAY) - 1;
     }
 
     /** Whole days from here to there, the part of a day dropped; negative when it lies before. */

@@ -143,7 +143,7 @@ final class LifecycleTest extends TestCase
             $now = $created->plusDays($random->getInt(-10, 5000));
             $make = fn (Instant $at): Lifecycle => Given::life($names[$case % 4], $created->iso(), $ends->iso(), Intent::cases()[$case % 3], terms: $terms, now: $at->isoSecond());
             $life = $make($now);
-            self::assertSeamless($life->stages, $created);
+            self::assertSeamless($life->stages(), $created);
             self::assertSame(self::dates($life), self::dates($make($now->plusDays($random->getInt(1, 900)))));
             $order = array_map(fn ($event) => $event->at->epoch, $life->events);
             $sorted = $order;

@@ -90,7 +90,7 @@ final class StandingPropertiesTest extends TestCase
             }
             self::assertFalse($standing->at->hasComeAt($life->now), $standing->next->value.' '.$standing->at->iso().' at '.$life->now->iso());
             $placed = array_map(fn ($event): int => $event->at->epoch, $life->events);
-            foreach ($life->stages as $stage) {
+            foreach ($life->stages() as $stage) {
                 $placed[] = $stage->span->until->epoch ?? 0;
             }
             self::assertContains($standing->at->epoch, $placed);

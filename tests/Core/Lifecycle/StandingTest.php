@@ -113,8 +113,8 @@ final class StandingTest extends TestCase
 
     public function test_it_stands_until_the_first_date_that_changes_it(): void
     {
-        self::assertSame('2026-10-12', Standing::of(Given::life(ends: '2026-10-19', intent: Intent::ByItself, terms: Given::terms()))->until?->iso());
-        self::assertSame('2027-09-03', Standing::of(Given::life(ends: '2027-11-02'))->until?->iso());
+        self::assertSame('2026-10-12T00:00:00Z', Standing::of(Given::life(ends: '2026-10-19', intent: Intent::ByItself, terms: Given::terms()))->until?->iso());
+        self::assertSame('2027-09-03T00:00:00Z', Standing::of(Given::life(ends: '2027-11-02'))->until?->iso());
         self::assertNull(Standing::of(Given::life(ends: '2020-11-02', created: '2019-11-02'))->until);
     }
 
