@@ -132,7 +132,7 @@ final class Bench extends Command
         $ids = array_map(fn (Row $row): int => $row->int('name_id'), Row::all(DB::table('standings')->orderBy('name_id')->limit(2000)->get(['name_id'])));
         $cases = array_values($files->of($ids, $now));
         $rates = [
-            'lifecycles' => fn (CaseFile $case) => $case->life($book, $now),
+            'lifecycles, with every date' => fn (CaseFile $case) => $case->life($book, $now)->events(),
             'readiness judgements' => fn (CaseFile $case) => $case->handoverTo(null, $now->plusDays(14), $book, $now)->judge(),
         ];
         $this->table(['on one core', 'a second'], array_map(function (string $what, callable $do) use ($cases): array {

@@ -8,6 +8,7 @@ use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use LogicException;
 
 /**
  * A name's dates and phases, past and to come, from facts, terms and rules.
@@ -23,7 +24,6 @@ final readonly class Lifecycle
      * @param  Phase  $phase  where it stands at `$now`
      * @param  bool  $presumed  an expected instant has passed, and nothing confirms which way it went
      * @param  EndPlan|null  $plan  what surrounds its end; null: it has none that is known
-     * @param  list<Event>  $events  all of them in order, those already past included
      * @param  list<Hold>  $holds
      */
     private function __construct(
@@ -34,7 +34,6 @@ final readonly class Lifecycle
         public Phase $phase,
         public bool $presumed,
         private ?EndPlan $plan,
-        public array $events,
         public array $holds,
     ) {
     }
@@ -56,7 +55,21 @@ final readonly class Lifecycle
         $phase = $proven ?? ($plan === null || $ends === null ? Phase::NotKnown : self::phaseAt($plan, $ends, $now));
         $holds = self::holds($facts, $rules);
 
-        return new self($facts, $terms, $rules, $now, $phase, $proven === null && $phase->isLate(), $plan, self::events($facts, $terms, $plan, $holds), $holds);
+        return new self($facts, $terms, $rules, $now, $phase, $proven === null && $phase->isLate(), $plan, $holds);
+    }
+
+    /** @return list<Event> all of them in order, those already past included */
+    public function events(): array
+    {
+        $events = [];
+        foreach ($this->plan->events ?? [] as $planned) {
+            $events[] = $this->planned($planned);
+        }
+        foreach ($this->holds as $hold) {
+            $events[] = new Event(EventKind::HoldEnds, $hold->until);
+        }
+
+        return $this->holds === [] ? $events : self::inOrder($events);
     }
 
     /** @return list<Stage> if it is not renewed: from its creation without gap or overlap to its release */
@@ -76,10 +89,13 @@ final readonly class Lifecycle
     public function dates(): array
     {
         $dates = [];
-        foreach ($this->events as $event) {
-            $dates[] = $event->at->epoch;
-        }
         $ends = $this->facts->ends->epoch ?? 0;
+        foreach ($this->plan->events ?? [] as $event) {
+            $dates[] = $ends + $event[1] * self::DAY;
+        }
+        foreach ($this->holds as $hold) {
+            $dates[] = $hold->until->epoch;
+        }
         foreach ($this->plan->stages ?? [] as $stage) {
             if ($stage[2] !== null) {
                 $dates[] = $ends + $stage[2] * self::DAY;
@@ -111,18 +127,18 @@ final readonly class Lifecycle
     /** @return list<Event> what is still to come, soonest first */
     public function toCome(): array
     {
-        return array_values(array_filter($this->events, fn (Event $event): bool => ! $event->at->hasComeAt($this->now)));
+        return array_values(array_filter($this->events(), fn (Event $event): bool => ! $event->at->hasComeAt($this->now)));
     }
 
     public function event(EventKind $kind): ?Event
     {
-        foreach ($this->events as $event) {
-            if ($event->kind === $kind) {
-                return $event;
+        foreach ($this->plan->events ?? [] as $planned) {
+            if ($planned[0] === $kind) {
+                return $this->planned($planned);
             }
         }
 
-        return null;
+        return $kind === EventKind::HoldEnds ? array_values(array_filter($this->events(), fn (Event $event): bool => $event->kind === $kind))[0] ?? null : null;
     }
 
     /** The same, only while it is still to come. */
@@ -143,6 +159,15 @@ final readonly class Lifecycle
     public function addableYears(): int
     {
         return $this->facts->ends === null ? 0 : Term::addable($this->facts->created, $this->facts->ends, $this->rules, $this->now);
+    }
+
+    /** @param  array{EventKind, int, 'renew'|'late'|null, bool}  $planned */
+    private function planned(array $planned): Event
+    {
+        [$kind, $days, $sum, $certain] = $planned;
+        $ends = $this->facts->ends ?? throw new LogicException('Only what ends has a plan.');
+
+        return new Event($kind, $ends->plusDays($days), $sum === null ? null : ($sum === 'renew' ? $this->terms->renew : $this->terms->late), $certain);
     }
 
     private static function phaseAt(EndPlan $plan, Instant $ends, Instant $now): Phase
@@ -168,29 +193,6 @@ final readonly class Lifecycle
         }
 
         return $holds;
-    }
-
-    /**
-     * @param  list<Hold>  $holds
-     * @return list<Event>
-     */
-    private static function events(NameFacts $facts, LateTerms $terms, ?EndPlan $plan, array $holds): array
-    {
-        $events = [];
-        $ends = $facts->ends;
-        if ($plan !== null && $ends !== null) {
-            foreach ($plan->events as [$kind, $days, $sum, $certain]) {
-                $events[] = new Event($kind, $ends->plusDays($days), $sum === null ? null : ($sum === 'renew' ? $terms->renew : $terms->late), $certain);
-            }
-        }
-        if ($holds === []) {
-            return $events;
-        }
-        foreach ($holds as $hold) {
-            $events[] = new Event(EventKind::HoldEnds, $hold->until);
-        }
-
-        return self::inOrder($events);
     }
 
     /**

@@ -30,7 +30,7 @@ enum Pace: string
         if ($drifted !== null && ! $drifted->plusDays(self::RECENT)->isBefore($now)) {
             return self::Daily;
         }
-        foreach ($life->events as $event) {
+        foreach ($life->events() as $event) {
             if (abs($now->daysUntil($event->at)) <= self::NEAR) {
                 return self::Daily;
             }

@@ -26,7 +26,7 @@ final class LifecycleTest extends TestCase
     private static function dates(Lifecycle $life): array
     {
         $dates = [];
-        foreach ($life->events as $event) {
+        foreach ($life->events() as $event) {
             $dates[$event->kind->value] = $event->at->iso();
         }
 
@@ -145,7 +145,7 @@ final class LifecycleTest extends TestCase
             $life = $make($now);
             self::assertSeamless($life->stages(), $created);
             self::assertSame(self::dates($life), self::dates($make($now->plusDays($random->getInt(1, 900)))));
-            $order = array_map(fn ($event) => $event->at->epoch, $life->events);
+            $order = array_map(fn ($event) => $event->at->epoch, $life->events());
             $sorted = $order;
             sort($sorted);
             self::assertSame($sorted, $order);

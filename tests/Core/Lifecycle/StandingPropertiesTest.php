@@ -89,7 +89,7 @@ final class StandingPropertiesTest extends TestCase
                 continue;
             }
             self::assertFalse($standing->at->hasComeAt($life->now), $standing->next->value.' '.$standing->at->iso().' at '.$life->now->iso());
-            $placed = array_map(fn ($event): int => $event->at->epoch, $life->events);
+            $placed = array_map(fn ($event): int => $event->at->epoch, $life->events());
             foreach ($life->stages() as $stage) {
                 $placed[] = $stage->span->until->epoch ?? 0;
             }
