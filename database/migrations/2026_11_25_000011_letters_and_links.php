@@ -15,6 +15,9 @@ ALTER TABLE secrets DROP CONSTRAINT secrets_kind_check, ADD CONSTRAINT secrets_k
 
 ALTER TABLE registrars DROP CONSTRAINT registrars_gate, ADD CONSTRAINT registrars_gate CHECK (link = 'slip' OR gate IS NOT NULL);
 
+-- How many commands a minute a registrar takes at its gate; null: it has not said.
+ALTER TABLE registrars ADD gate_a_minute integer CHECK (gate_a_minute BETWEEN 1 AND 60000);
+
 -- The code with which a name goes to another registrar: where it is kept, and since when.
 CREATE TABLE auth_codes (
     name_id bigint PRIMARY KEY REFERENCES names ON DELETE CASCADE,

@@ -213,6 +213,20 @@ final class GateTest extends TestCase
         self::assertStringNotContainsString($codes[0], (string) json_encode([DB::table('orders')->get(), DB::table('gate_messages')->get(), DB::table('log')->get()]));
     }
 
+    public function test_a_registrar_is_told_no_more_a_minute_than_it_takes(): void
+    {
+        $this->house->skerry->update(['gate_a_minute' => 3]);
+        $names = array_map(fn (): Name => $this->registered(), range(1, 5));
+        $this->handOver(...$names);
+        $states = fn (): array => array_count_values(array_map(fn (Name $name): string => $this->order($name)->state->value, $names));
+        self::assertSame(['pending' => 3, 'waiting' => 2], $states());
+        app(TellOrders::class)->handle($this->giver->id);
+        self::assertSame(['pending' => 3, 'waiting' => 2], $states());
+        // The minute is over: nothing of it is remembered.
+        $this->again();
+        self::assertSame(['pending' => 5], $states());
+    }
+
     public function test_an_answer_that_comes_twice_is_not_taken_for_the_next_ones(): void
     {
         $names = [$this->registered(), $this->registered(['clientTransferProhibited']), $this->registered()];

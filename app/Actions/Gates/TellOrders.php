@@ -8,6 +8,7 @@ use App\Models\Account;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Outside\Reach\NotReached;
+use App\Outside\Reach\Patience;
 use App\Outside\Registrar\Answer;
 use App\Outside\Registrar\AnswerKind;
 use App\Outside\Registrar\Registrar;
@@ -31,7 +32,7 @@ final readonly class TellOrders
     /** Orders that are marked together. */
     private const BATCH = 25;
 
-    public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended, private KeepCode $codes)
+    public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended, private KeepCode $codes, private Patience $patience)
     {
     }
 
@@ -45,7 +46,10 @@ final readonly class TellOrders
         }
         try {
             for ($told = 0; $told < $most; $told += count($orders)) {
-                $orders = Order::query()->with(['name', 'line'])->where('account_id', $accountId)->whereIn('state', [OrderState::Waiting, OrderState::Sent])->whereRaw('not_before <= clock_timestamp()')->orderBy('id')->limit(self::BATCH)->get()->all();
+                // What a registrar takes no more of this minute waits; whoever sweeps comes again.
+                $left = $this->patience->left("gate {$account->registrar_id}", $account->registrar->gate_a_minute);
+                $orders = $left <= 0 ? [] : Order::query()->with(['name', 'line'])->where('account_id', $accountId)->whereIn('state', [OrderState::Waiting, OrderState::Sent])->whereRaw('not_before <= clock_timestamp()')->orderBy('id')->limit(min(self::BATCH, $left))->get()->all();
+                $this->patience->spend("gate {$account->registrar_id}", count($orders));
                 if ($orders === [] || ! $this->some($registrar, $account, array_values($orders))) {
                     return false;
                 }

@@ -40,6 +40,7 @@ final class RegistrarRequest extends FormRequest
             'late_until_days' => [...$days, 'gte:plain_after_days'],
             'link' => ['sometimes', 'required', Rule::in(['slip', 'wire', 'bridge'])],
             'gate' => ['nullable', 'required_if:link,wire,bridge', 'string', 'max:300', 'regex:/^[a-z0-9.-]+:\d{1,5}$/D'],
+            'gate_a_minute' => ['nullable', 'integer', 'between:1,60000'],
             'behind' => ['nullable', 'string', 'max:1000'],
             'extras' => ['array:'.implode(',', array_column(ExtraKind::cases(), 'value'))],
             'extras.*' => ['nullable', Rule::enum(ExtraFate::class)],
@@ -55,7 +56,7 @@ final class RegistrarRequest extends FormRequest
         foreach (['names_giver', 'lock_first', 'unlock_account_first'] as $tick) {
             $columns[$tick] = $this->boolean($tick);
         }
-        foreach (['accept_days', 'lot_size', 'handover_hold_days', 'charge_lead_days', 'dark_after_days', 'plain_after_days', 'late_until_days'] as $number) {
+        foreach (['accept_days', 'lot_size', 'handover_hold_days', 'charge_lead_days', 'dark_after_days', 'plain_after_days', 'late_until_days', 'gate_a_minute'] as $number) {
             $columns[$number] = is_numeric($columns[$number] ?? null) ? (int) $columns[$number] : null;
         }
         $behind = is_string($columns['behind'] ?? null) ? preg_split('/\s*[,;\n]\s*/u', trim($columns['behind']), -1, PREG_SPLIT_NO_EMPTY) : [];

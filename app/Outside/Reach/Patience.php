@@ -31,6 +31,17 @@ final readonly class Patience
         }
     }
 
+    /** How often something with a limit of its own may still be asked within this minute. */
+    public function left(string $what, ?int $aMinute): int
+    {
+        return $aMinute === null ? PHP_INT_MAX : $this->limiter->remaining("outside.{$what}", $aMinute);
+    }
+
+    public function spend(string $what, int $times): void
+    {
+        $this->limiter->increment("outside.{$what}", 60, $times);
+    }
+
     public function rest(string $host, ?int $seconds): NotReached
     {
         $seconds = min(self::LONGEST, max(1, $seconds ?? self::OTHERWISE));

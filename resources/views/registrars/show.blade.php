@@ -12,6 +12,7 @@
                 <div><dt>Lock</dt><dd>{{ $registrar->lock_first ? 'must be lifted first' : 'may stay on' }}</dd></div>
                 <div><dt>Giving account itself</dt><dd>{{ $registrar->unlock_account_first ? 'must be unlocked first' : 'need not be unlocked' }}</dd></div>
                 <div><dt>A receiver accepts</dt><dd>{{ __('words.accepts_by.'.$registrar->accepts_by) }}</dd></div>
+                @if ($registrar->gate !== null)<div><dt>Its gate</dt><dd><span class="mono">{{ $registrar->gate }}</span><span class="lesser">{{ $registrar->gate_a_minute === null ? 'no limit is known' : number_format($registrar->gate_a_minute).' commands a minute at most' }}</span></dd></div>@endif
                 <div><dt>A new name</dt><dd>{{ $registrar->handover_hold_days === 0 ? 'may be handed over at once' : 'may be handed over after '.$registrar->handover_hold_days.' days' }}</dd></div>
                 <div><dt>In public records</dt><dd>{{ $registrar->behind === [] ? 'under its own name' : implode(', ', $registrar->behind) }}</dd></div>
                 <div><dt>A <span class="term" title="{{ __('words.explained.lot') }}">lot</span></dt><dd>{{ number_format($registrar->lot_size) }} names at most</dd></div>
