@@ -36,7 +36,12 @@ use App\Http\Rulebook\RulebookController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
 use App\Http\Sheaf\SheafController;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Cookie\Middleware\EncryptCookies;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
+use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('begin', [BeginController::class, 'create'])->name('begin');
@@ -51,7 +56,8 @@ Route::middleware('guest')->group(function (): void {
 Route::get('calendar/{token}.ics', [TakeAwayController::class, 'subscribed'])->name('calendar.subscribed')->middleware('throttle:60,1')->where('token', '[A-Za-z0-9]{48}');
 
 // The link in a letter is the right: random, kept as a digest only, good once. To look changes nothing.
-Route::middleware(['throttle:answers', NothingKept::class])->group(function (): void {
+// Without a session: its address would be written down there. What keeps others from pressing its button is that address.
+Route::middleware(['throttle:answers', NothingKept::class])->withoutMiddleware([StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class, EncryptCookies::class, AddQueuedCookiesToResponse::class])->group(function (): void {
     Route::get('answer/{token}', [AnswerController::class, 'show'])->name('answers.show')->where('token', '[A-Za-z0-9_-]{43}');
     Route::post('answer/{token}', [AnswerController::class, 'store'])->name('answers.store')->where('token', '[A-Za-z0-9_-]{43}');
 });

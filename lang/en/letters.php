@@ -27,6 +27,7 @@ return [
     ],
     'identifier' => ['number' => 'Number of your account', 'login' => 'Login of your account', 'mailbox' => 'Mailbox of your account', 'handle' => 'Public handle of your account'],
     'answer' => [
+        'neither' => 'Say whether you take them or not. Nothing was changed.',
         'over' => 'This link is good no more',
         'over_says' => 'It was used already, or its day is past, or what it was for has been called off or written anew. Nothing was changed. If you still wait for something, please ask whoever wrote to you.',
         'accepted' => 'Thank you: you have agreed', 'accepted_says' => ':house now has the names handed to your account. You need not do anything else here.',

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Answers;
+
+use Acre\Core\Movement\Identifier;
+use Illuminate\Http\Request;
+
+/** What a receiver types behind the link of their letter; too much of it is cut off. Who may is the link's to say. */
+final readonly class TypedAnswer
+{
+    private const LONGEST = 200;
+
+    private const WORDS = 900;
+
+    public function __construct(private Request $request)
+    {
+    }
+
+    /** @return bool|null null: neither was said */
+    public function accepts(): ?bool
+    {
+        return ['yes' => true, 'no' => false][$this->upTo('answer', 3)] ?? null;
+    }
+
+    public function words(): string
+    {
+        return $this->upTo('words', self::WORDS);
+    }
+
+    /** @return array<string, string> by identifier */
+    public function typed(): array
+    {
+        $typed = [];
+        foreach (Identifier::cases() as $identifier) {
+            $typed[$identifier->value] = $this->upTo($identifier->value, self::LONGEST);
+        }
+
+        return $typed;
+    }
+
+    private function upTo(string $field, int $most): string
+    {
+        $said = $this->request->input($field);
+
+        return is_string($said) ? mb_substr(trim($said), 0, $most) : '';
+    }
+}
