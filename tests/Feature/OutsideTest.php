@@ -10,14 +10,17 @@ use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Certainty;
 use Acre\Core\Record\DriftField;
 use Acre\Core\Record\Field;
+use Acre\Core\Record\Record;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use Acre\Wire\Whois\WhoisText;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
@@ -31,6 +34,7 @@ use App\Models\Holding;
 use App\Models\Name;
 use App\Models\Registration;
 use App\Outside\Directory\Directory;
+use App\Outside\Directory\RecordOfText;
 use App\Outside\Dns\Dns;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
@@ -310,6 +314,29 @@ final class OutsideTest extends TestCase
             self::assertSame(Why::TooOften, $e->why);
             self::assertEqualsWithDelta(90, $e->wait, 5);
         }
+    }
+
+    public function test_a_plan_that_does_not_fit_says_what_it_can_not_keep(): void
+    {
+        // Forty-five names every hour, at two questions each, are one and a half a minute.
+        DB::statement("INSERT INTO names (ascii, unicode, suffix) SELECT 'plan-' || n || '.com', 'plan-' || n || '.com', 'com' FROM generate_series(1, 45) n");
+        DB::statement("INSERT INTO observing (name_id, due_at, pace) SELECT id, '2026-10-07', 'hourly' FROM names WHERE ascii LIKE 'plan-%'");
+        config(['outside.a_minute' => 1]);
+        $this->actingAs($this->house->reader)->get('/outside')->assertOk()->assertSee('1.5 a minute on average')->assertSee('is asked later')->assertSee('a week becomes 10.5 days');
+    }
+
+    /** A text that names no end, no statuses of EPP's and next to nothing of the holder is read as saying nothing of them. */
+    public function test_what_a_text_does_not_say_is_not_made_up(): void
+    {
+        $read = fn (string $text, string $asked): ?Record => RecordOfText::read(WhoisText::read($text), $asked);
+        $little = $read("Domain: bell.de\nStatus: connect\nChanged: 2026-09-01\n", 'bell.de');
+        self::assertNotNull($little);
+        self::assertSame([null, null, null, [], ['connect'], null, []], [$little->ends, $little->created, $little->servers, $little->statuses, $little->words, $little->registrar, $little->holder]);
+        self::assertSame('2026-09-01', $little->changed?->iso());
+        $much = $read("Domain Name: BELL.COM\nRegistrar: Oriel Names [Tag = ORIEL]\nDomain Status: clientTransferProhibited\nDomain Status: odd\nRegistry Expiry Date: 2027-10-13T08:00:00Z\nName Server: NS1.WIRE.EXAMPLE\nRegistrant Name: A. Kettle\n", 'bell.com');
+        self::assertSame(['Oriel Names', 'ORIEL', [Status::ClientTransferProhibited], ['odd'], '2027-10-13', ['ns1.wire.example'], 'A. Kettle'], [$much?->registrar, $much?->tag, $much?->statuses, $much?->words, $much?->ends?->date(), $much?->servers, $much?->holder[Field::Name->value]->value]);
+        self::assertNull($read("Domain: other.de\nStatus: connect\n", 'bell.de'), 'about another name');
+        self::assertNull($read("% nothing here\n", 'bell.de'));
     }
 
     public function test_silence_is_no_drift_and_is_asked_again_later_each_time(): void
