@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
-use App\Actions\Gates\PlaceOrder;
+use App\Actions\Gates\GateOrders;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -36,7 +36,7 @@ final readonly class BeginDocketLines
         private CloseDocket $close,
         private TradeClock $clock,
         private HouseLog $log,
-        private PlaceOrder $place,
+        private GateOrders $gateOrders,
     ) {
     }
 
@@ -87,7 +87,7 @@ final readonly class BeginDocketLines
         $now = $this->clock->now();
         $files = $this->files->of($names, $now);
         $entries = [];
-        $openings = new Openings($this->database, $this->place);
+        $openings = new Openings($this->database, $this->gateOrders);
         foreach ($lines as $line) {
             $event = $this->beginOne($line, $files[$line->name_id] ?? null, $now, $openings);
             $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $line->docket_id, 'deed' => $line->docket->deed]];

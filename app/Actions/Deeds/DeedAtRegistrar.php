@@ -11,7 +11,7 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
-use App\Actions\Gates\PlaceOrder;
+use App\Actions\Gates\GateOrders;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
@@ -28,7 +28,7 @@ abstract class DeedAtRegistrar implements HasPage
 {
     use SaysItself;
 
-    public function __construct(protected readonly Rulebook $book, private readonly PlaceOrder $orders, private readonly Slips $slips)
+    public function __construct(protected readonly Rulebook $book, private readonly GateOrders $orders, private readonly Slips $slips)
     {
     }
 

@@ -7,7 +7,7 @@ namespace App\Actions\Deeds;
 use Acre\Core\Movement\Leg as CoreLeg;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Time\Instant;
-use App\Actions\Gates\PlaceOrder;
+use App\Actions\Gates\GateOrders;
 use App\Jobs\WorkGate;
 use App\Models\DocketLine;
 use App\Models\Leg;
@@ -29,7 +29,7 @@ final class Openings
     /** @var list<array<string, string|int|bool>> */
     private array $orders = [];
 
-    public function __construct(private readonly Connection $database, private readonly PlaceOrder $place)
+    public function __construct(private readonly Connection $database, private readonly GateOrders $gateOrders)
     {
     }
 
@@ -53,9 +53,9 @@ final class Openings
     public function order(DocketLine $line, int $accountId, OrderKind $kind, array $terms = [], bool $endsLine = true): void
     {
         // A registrar that takes no commands is told nothing: a person acts.
-        if ($this->place->takesCommands($accountId)) {
+        if ($this->gateOrders->takesCommands($accountId)) {
             $this->orders[] = [
-                'account_id' => $accountId, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind->value, 'ends_line' => $endsLine, 'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR), 'transaction' => PlaceOrder::transaction(),
+                'account_id' => $accountId, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind->value, 'ends_line' => $endsLine, 'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR), 'transaction' => GateOrders::transaction(),
                 'state' => OrderState::Waiting->value,
             ];
         }

@@ -74,7 +74,7 @@ final readonly class TellOrders
                     $at = $order;
                     $found = $registrar->find($account, $order->told());
                     // Not carried out: what is told then is another command.
-                    $found === null ? $order->update(['transaction' => PlaceOrder::transaction(), 'state' => OrderState::Waiting]) : $answers[] = [$order, $found];
+                    $found === null ? $order->update(['transaction' => GateOrders::transaction(), 'state' => OrderState::Waiting]) : $answers[] = [$order, $found];
                 }
             }
             foreach ($this->marked($orders) as $order) {
@@ -149,7 +149,7 @@ final readonly class TellOrders
                     continue;
                 }
                 if ($answer->kind === AnswerKind::Later) {
-                    $this->database->update("UPDATE orders SET state = 'waiting', transaction = ?, not_before = clock_timestamp() + ? * interval '1 second', code = ?, answer = ? WHERE id = ?", [PlaceOrder::transaction(), min(self::LONGEST, self::AGAIN * 2 ** min(10, $now->attempts)), $answer->code, $answer->words, $now->id]);
+                    $this->database->update("UPDATE orders SET state = 'waiting', transaction = ?, not_before = clock_timestamp() + ? * interval '1 second', code = ?, answer = ? WHERE id = ?", [GateOrders::transaction(), min(self::LONGEST, self::AGAIN * 2 ** min(10, $now->attempts)), $answer->code, $answer->words, $now->id]);
 
                     continue;
                 }

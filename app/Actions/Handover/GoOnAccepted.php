@@ -6,7 +6,7 @@ namespace App\Actions\Handover;
 
 use Acre\Core\Movement\LegKind;
 use App\Actions\Deeds\Openings;
-use App\Actions\Gates\PlaceOrder;
+use App\Actions\Gates\GateOrders;
 use App\Models\Acceptance;
 use App\Models\DocketLine;
 use App\Models\Leg;
@@ -21,7 +21,7 @@ final readonly class GoOnAccepted
 {
     private const TOGETHER = 100;
 
-    public function __construct(private Connection $database, private TellHandover $tell, private PlaceOrder $place)
+    public function __construct(private Connection $database, private TellHandover $tell, private GateOrders $gateOrders)
     {
     }
 
@@ -51,7 +51,7 @@ final readonly class GoOnAccepted
         $movements = Movement::query()->with('legs')->where('docket_id', $docketId)->whereNull('closed_on')
             ->whereHas('legs', fn ($legs) => $legs->where('kind', LegKind::Accept)->whereNull('done_on'))->orderBy('id')->limit(self::TOGETHER)->get();
         $lines = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Begun)->whereIn('name_id', $movements->pluck('name_id'))->lockForUpdate()->get()->keyBy('name_id');
-        $openings = new Openings($this->database, $this->place);
+        $openings = new Openings($this->database, $this->gateOrders);
         foreach ($acceptance->accepted === true ? $movements : [] as $movement) {
             $line = $lines->get($movement->name_id);
             if ($line instanceof DocketLine && $line->giving_account_id !== null) {

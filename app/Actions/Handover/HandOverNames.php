@@ -13,7 +13,7 @@ use Acre\Core\Time\Instant;
 use App\Actions\Deeds\Deed;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Openings;
-use App\Actions\Gates\PlaceOrder;
+use App\Actions\Gates\GateOrders;
 use App\Actions\Names\PassHolding;
 use App\Models\Acceptance;
 use App\Models\Account;
@@ -37,7 +37,7 @@ final class HandOverNames implements Deed
     /** @var array<int, Client> */
     private array $clients = [];
 
-    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass, private readonly PlaceOrder $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask)
+    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass, private readonly GateOrders $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask)
     {
     }
 
