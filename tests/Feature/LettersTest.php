@@ -22,6 +22,7 @@ use App\Models\LetterState;
 use App\Models\LineState;
 use App\Models\Secret;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -247,6 +248,19 @@ final class LettersTest extends TestCase
         self::assertNotNull($this->letter()->answer);
         $this->again();
         self::assertSame([LetterState::Sent, 1], [$this->letter()->state, count($this->got())]);
+    }
+
+    public function test_a_post_that_is_not_there_is_called_once_and_not_for_every_letter(): void
+    {
+        config(['mail.mailers.listed.host' => 'not-listed.example']);
+        Mail::purge('listed');
+        $this->handOver('bell.com');
+        $this->handOver('peal.com');
+        DB::update('UPDATE letters SET not_before = clock_timestamp()');
+        $before = Letter::query()->sum('attempts');
+        app(SendLetters::class)->handle();
+        self::assertSame(1, Letter::query()->sum('attempts') - $before);
+        self::assertStringContainsString('not among the hosts that may be asked', (string) Letter::query()->whereNotNull('answer')->firstOrFail()->answer);
     }
 
     public function test_an_answer_that_comes_twice_is_no_answer_to_the_next_letter(): void

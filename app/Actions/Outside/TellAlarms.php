@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Outside;
 
-use App\Actions\Post\SendLetters;
+use App\Jobs\SendPost;
 use App\Models\Drift;
 use App\Models\Right;
 use App\Models\Role;
@@ -20,14 +20,14 @@ final readonly class TellAlarms
     /** Names that one letter tells of. */
     private const MOST = 100;
 
-    public function __construct(private Connection $database, private TradeClock $clock, private Words $words, private SendLetters $send, private UrlGenerator $urls)
+    public function __construct(private Connection $database, private TradeClock $clock, private Words $words, private UrlGenerator $urls)
     {
     }
 
     public function handle(): void
     {
         $this->database->transaction($this->write(...));
-        $this->send->handle();
+        SendPost::dispatch();
     }
 
     private function write(): void

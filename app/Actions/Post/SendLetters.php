@@ -54,7 +54,10 @@ final readonly class SendLetters
             // Nobody else is at it: what is marked was left by a worker that died.
             $this->database->update("UPDATE letters SET doubts = doubts + 1, state = 'doubtful', not_before = clock_timestamp() WHERE state = 'sending'");
             foreach ($this->due() as $letter) {
-                $this->give($letter);
+                if (! $this->give($letter)) {
+                    // Each would wait as long for a post that is not there; they come round again.
+                    break;
+                }
             }
         } finally {
             $this->database->select('SELECT pg_advisory_unlock(7303, 0)');
@@ -68,12 +71,13 @@ final readonly class SendLetters
             ->whereRaw('not_before <= clock_timestamp()')->orderBy('id')->limit(self::AT_ONCE)->get()->all());
     }
 
-    private function give(Letter $letter): void
+    /** @return bool false: the post was not reached */
+    private function give(Letter $letter): bool
     {
         if ($letter->docket_id !== null && Docket::query()->whereKey($letter->docket_id)->where('state', DocketState::Settled)->doesntExist()) {
             $letter->update(['state' => LetterState::Refused, 'answer' => $this->words->say('letters.called_off')]);
 
-            return;
+            return true;
         }
         $id = $letter->message_id ?? strtolower((string) Str::ulid()).'@'.Str::after(config()->string('mail.from.address'), '@');
         $letter->update(['state' => LetterState::Sending, 'message_id' => $id, 'attempts' => $letter->attempts + 1]);
@@ -82,6 +86,8 @@ final readonly class SendLetters
         $sent = $this->post->send($letter, $id, str_replace(Letter::LINK, $link, $letter->body));
         Failpoint::LetterGiven->reach();
         $this->database->transaction(fn () => $this->note($letter, $sent));
+
+        return $sent->isReached;
     }
 
     private function note(Letter $letter, Sent $sent): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Rounds;
 
-use App\Actions\Post\SendLetters;
+use App\Jobs\SendPost;
 use App\Models\User;
 use App\Queries\Rounds\ReadRounds;
 use App\Support\TradeClock;
@@ -15,7 +15,7 @@ use Illuminate\Database\Connection;
 /** The day's Rounds as a letter to everybody who wants it: one a day, in the letterbox first and then by mail. */
 final readonly class WriteMorningLetters
 {
-    public function __construct(private Connection $database, private ReadRounds $rounds, private TradeClock $clock, private Words $words, private SendLetters $send)
+    public function __construct(private Connection $database, private ReadRounds $rounds, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class WriteMorningLetters
                 'user_id' => $user->id, 'mailbox' => $user->email, 'subject' => $said->subject(), 'body' => $said->letter(), 'written_on' => $this->clock->now()->isoSecond(), 'day' => $today->date(),
             ]);
         }
-        $this->send->handle();
+        SendPost::dispatch();
 
         return $written;
     }

@@ -45,18 +45,20 @@ final readonly class Post
 
             return new Sent(Fate::Taken, '');
         } catch (NotReached $e) {
-            return new Sent(Fate::Later, $e->getMessage());
+            return new Sent(Fate::Later, $e->getMessage(), false);
         } catch (TransportExceptionInterface $e) {
             $code = $e->getCode();
             // What the server said stands in the message; the whole talk, with the letter in it, stays out of our books.
             $words = mb_substr(trim((string) preg_replace(['/^.*with message "(.*)"\.$/s', '/\s+/'], ['$1', ' '], mb_scrub($e->getMessage()))), 0, 900);
 
-            return new Sent(match (true) {
+            $fate = match (true) {
                 $code >= 500 => Fate::Refused,
                 $code >= 400 => Fate::Later,
                 preg_match(self::GO_ON, str_replace("\r", '', preg_replace('/^\[[^\]]*\]\s*/m', '', $e->getDebug()) ?? '')) === 1 => Fate::Doubtful,
                 default => Fate::Later,
-            }, $words);
+            };
+
+            return new Sent($fate, $words, $code >= 400 || $fate === Fate::Doubtful);
         }
     }
 }

@@ -6,8 +6,11 @@ namespace App\Outside\Post;
 
 final readonly class Sent
 {
-    /** @param  string  $words  the post's, or why it was not reached */
-    public function __construct(public Fate $fate, public string $words)
+    /**
+     * @param  string  $words  the post's, or why it was not reached
+     * @param  bool  $isReached  false: nothing was said of this letter, and the next would fare no better
+     */
+    public function __construct(public Fate $fate, public string $words, public bool $isReached = true)
     {
     }
 }
