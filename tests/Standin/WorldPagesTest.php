@@ -24,8 +24,11 @@ final class WorldPagesTest extends TestCase
 
     private WorldPages $pages;
 
+    private string|false $key;
+
     protected function setUp(): void
     {
+        $this->key = getenv('WORLD_KEY');
         putenv('WORLD_KEY=three cormorants');
         $this->world = (new Gatehouse)->world;
         $this->pages = new WorldPages($this->world, new DnsServer($this->world->store, 0), Settings::fromEnvironment());
@@ -33,7 +36,8 @@ final class WorldPagesTest extends TestCase
 
     protected function tearDown(): void
     {
-        putenv('WORLD_KEY');
+        // Others of this run have a world of their own.
+        putenv($this->key === false ? 'WORLD_KEY' : "WORLD_KEY={$this->key}");
     }
 
     /** @param  array<string, string|int>  $form */
