@@ -87,6 +87,12 @@ final readonly class World
         }
     }
 
+    /** Whether its registrar refuses whatever is commanded of a name. */
+    public function refuses(string $name): bool
+    {
+        return $this->store->told("refused {$name}") === 'yes';
+    }
+
     /**
      * Offers a name to another account at its registrar.
      *

@@ -92,13 +92,13 @@ final readonly class Handover
             }
         }
         // Who answers a letter with what names the account proves it.
-        if ($receiver->proven === null && $findings === [] && ! $this->asksByLetter()) {
+        if ($receiver->proven === null && $findings === [] && ! $this->terms->asksFirst($this->receiver)) {
             // A single identifier with a slip in it gives the name to a stranger, so there the missing proof stops.
             $findings[] = $this->terms->receiverBy->checksItself()
                 ? Finding::of(MovementFinding::ReceiverUnproven, Effect::Worth, null, registrar: $receiver->registrarName)
                 : Finding::of(MovementFinding::ReceiverUnprovenAlone, Effect::NotKnown, null, registrar: $receiver->registrarName);
         }
-        if ($this->asksByLetter()) {
+        if ($this->terms->asksFirst($this->receiver)) {
             $mailbox = $receiver->mailbox ?? '';
             $findings[] = $mailbox === ''
                 ? Finding::of(MovementFinding::ReceiverLacks, Effect::Stops, null, registrar: $receiver->registrarName, identifier: Identifier::Mailbox->value)
@@ -185,7 +185,7 @@ final readonly class Handover
     {
         $by = $this->lastAnswer();
         $lifted = $this->terms->lockFirst && $this->life->facts->isLocked();
-        $asks = $this->asksByLetter();
+        $asks = $this->terms->asksFirst($this->receiver);
         $kinds = $asks ? [LegKind::Accept] : [];
         if ($this->terms->unlockAccountFirst) {
             $kinds[] = LegKind::UnlockAccount;
@@ -215,12 +215,6 @@ final readonly class Handover
     private function isTheirs(): bool
     {
         return $this->receiver !== null && ! $this->receiver->ours;
-    }
-
-    /** Whether the receiver is written to and says yes before anything moves. */
-    private function asksByLetter(): bool
-    {
-        return $this->terms->acceptsByLetter && $this->isTheirs();
     }
 
     /** By when it must be answered: as wanted, but before the name ends. */

@@ -24,4 +24,10 @@ final readonly class HandoverTerms
         public bool $acceptsByLetter = false,
     ) {
     }
+
+    /** Whether this receiver is written to and says yes before anything moves: only who has the account can. */
+    public function asksFirst(?Account $receiver): bool
+    {
+        return $this->acceptsByLetter && $receiver !== null && ! $receiver->ours;
+    }
 }

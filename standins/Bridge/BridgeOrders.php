@@ -25,6 +25,9 @@ final readonly class BridgeOrders
         if ($name === null || $name->account !== $account->number || $name->registrar !== $account->registrar) {
             return self::refused("{$order->text('name')} does not lie in this account.");
         }
+        if ($this->world->refuses($name->name)) {
+            return self::refused('We do not do that for this name.');
+        }
         $kind = $order->text('kind');
         $answer = match ($kind) {
             'lock_on' => $this->lock($name, true),

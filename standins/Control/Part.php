@@ -22,6 +22,8 @@ enum Part: string
     case NotValidated = 'not-validated';
     case Accepts = 'accepts';
     case Refuses = 'refuses';
+    case RegistrarRefuses = 'registrar-refuses';
+    case RegistrarAgrees = 'registrar-agrees';
 
     public function words(): string
     {
@@ -38,6 +40,8 @@ enum Part: string
             self::NotValidated => 'the registry doubts its holder',
             self::Accepts => 'the receiver accepts the handover',
             self::Refuses => 'the receiver refuses the handover',
+            self::RegistrarRefuses => 'its registrar refuses whatever is commanded of it',
+            self::RegistrarAgrees => 'its registrar takes commands of it again',
         };
     }
 
@@ -57,6 +61,8 @@ enum Part: string
             self::NotValidated => $name->validated = false,
             self::Accepts => $world->endHandover($name, 'accepted', $now),
             self::Refuses => $world->endHandover($name, 'refused', $now),
+            self::RegistrarRefuses => $world->store->tell("refused {$name->name}", 'yes'),
+            self::RegistrarAgrees => $world->store->tell("refused {$name->name}", 'no'),
         };
     }
 

@@ -68,6 +68,9 @@ final readonly class CounterPages
         if ($name === null || ! $isTheirs) {
             return $errand === Errand::Accept ? 'it is not offered to this account.' : 'it does not lie in this account.';
         }
+        if ($this->world->refuses($name->name)) {
+            return 'we do not do that for this name.';
+        }
         $said = match ($errand) {
             Errand::LiftLock => $this->lock($name, false),
             Errand::SetLock => $this->lock($name, true),

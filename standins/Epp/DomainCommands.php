@@ -351,7 +351,11 @@ final readonly class DomainCommands
     {
         $name = $this->known($object);
 
-        return $this->isOwn($name) ? $name : throw EppRefusal::because(EppCode::Authorization, "{$name->name} does not lie in this account.");
+        if (! $this->isOwn($name)) {
+            throw EppRefusal::because(EppCode::Authorization, "{$name->name} does not lie in this account.");
+        }
+
+        return $this->world->refuses($name->name) ? throw EppRefusal::because(EppCode::Policy, 'We do not do that for this name.') : $name;
     }
 
     private function isOwn(Registered $name): bool

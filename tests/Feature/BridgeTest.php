@@ -170,6 +170,17 @@ final class BridgeTest extends TestCase
         self::assertSame([DocketState::Closed, Lock::Off], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
     }
 
+    public function test_a_registrar_that_refuses_is_quoted(): void
+    {
+        $name = $this->registered();
+        $this->world->play($name->ascii, 'registrar-refuses');
+        $docket = $this->handOver($name);
+        self::assertSame([LineState::Refused, 'We do not do that for this name.'], [$docket->lines()->firstOrFail()->state, $docket->lines()->firstOrFail()->reason]);
+        $this->world->play($name->ascii, 'registrar-agrees');
+        $this->handOver($name);
+        self::assertSame(OrderState::Pending, $this->order($name)->state);
+    }
+
     public function test_a_token_that_is_not_taken_is_said_and_nothing_is_lost(): void
     {
         Secret::query()->whereKey($this->giver->gate_secret_id)->firstOrFail()->update(['value' => 'another']);

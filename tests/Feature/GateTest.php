@@ -213,6 +213,15 @@ final class GateTest extends TestCase
         self::assertStringNotContainsString($codes[0], (string) json_encode([DB::table('orders')->get(), DB::table('gate_messages')->get(), DB::table('log')->get()]));
     }
 
+    public function test_a_registrar_that_refuses_is_quoted(): void
+    {
+        $name = $this->registered();
+        $this->world->play($name->ascii, 'registrar-refuses');
+        $line = $this->handOver($name)->lines()->firstOrFail();
+        self::assertSame([LineState::Refused, 2306], [$line->state, $this->order($name)->code]);
+        self::assertStringContainsString('We do not do that for this name', (string) $line->reason);
+    }
+
     public function test_a_registrar_is_told_no_more_a_minute_than_it_takes(): void
     {
         $this->house->skerry->update(['gate_a_minute' => 3]);

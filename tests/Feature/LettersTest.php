@@ -13,6 +13,7 @@ use App\Actions\Deeds\SettleDocket;
 use App\Actions\Links\OpenLink;
 use App\Actions\Post\SendLetters;
 use App\Actions\Post\TakeReturned;
+use App\Actions\Rounds\WriteMorningLetters;
 use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Docket;
@@ -289,6 +290,46 @@ final class LettersTest extends TestCase
         app(EndLines::class)->calledOff($this->house->steward, $docket);
         $this->again();
         self::assertSame([LetterState::Refused, []], [$this->letter()->state, $this->got()]);
+    }
+
+    public function test_whatever_becomes_of_a_letter_its_link_is_kept_by_nobody_here(): void
+    {
+        $links = fn (): int => Secret::query()->where('kind', 'link')->count();
+        $this->world->weather('its disk is full', 2, 'the post');
+        $docket = $this->handOver('bell.com');
+        self::assertSame(1, $links(), 'it still waits to be sent');
+        app(EndLines::class)->calledOff($this->house->steward, $docket);
+        $this->again();
+        self::assertSame(0, $links(), 'called off');
+        $other = $this->handOver('peal.com');
+        $this->actingAs($this->house->steward)->post("/dockets/{$other->id}/letter");
+        self::assertSame([LetterState::Sent, 0], [$this->letter()->state, $links()], 'written again, and sent');
+        // A worker died at the second try: it is left, and so is its link.
+        DB::update("UPDATE letters SET state = 'sending', doubts = 1 WHERE id = ?", [$this->letter()->id]);
+        app(SendLetters::class)->handle();
+        self::assertSame([LetterState::Doubtful, 0], [$this->letter()->state, $links()]);
+    }
+
+    public function test_what_may_have_gone_is_never_called_refused_for_want_of_an_answer(): void
+    {
+        $this->world->weather('the connection closes before the answer', 1, 'the post');
+        $this->handOver('bell.com');
+        $this->world->weather('its disk is full', 1, 'the post');
+        DB::update('UPDATE letters SET attempts = 11');
+        $this->again();
+        self::assertSame([LetterState::Doubtful, 2], [$this->letter()->state, $this->letter()->doubts]);
+        $before = count($this->got());
+        $this->again();
+        self::assertCount($before, $this->got(), 'and is left');
+    }
+
+    public function test_the_houses_own_letters_say_what_became_of_them(): void
+    {
+        $this->world->mailbox($this->house->steward->email, 'is not known');
+        $this->house->steward->update(['morning' => true]);
+        app(WriteMorningLetters::class)->handle();
+        $this->actingAs($this->house->steward)->get('/rounds/letter')->assertSee('was not taken by the post')->assertSee('There is no mailbox');
+        $this->world->mailbox($this->house->steward->email, 'reads');
     }
 
     public function test_without_a_post_letters_are_kept_and_the_page_says_so(): void

@@ -77,6 +77,9 @@ final class CounterTest extends TestCase
         self::assertSame('the offer is taken back.', $this->errand('Take the offer back'));
         self::assertSame('the lock is on.', $this->errand('Set the lock'));
         self::assertFalse($this->world->store->name('slip.com')?->autoRenew);
+        $this->house->play('slip.com', 'registrar-refuses');
+        self::assertSame('we do not do that for this name.', $this->errand('Lift the lock'));
+        self::assertTrue($this->world->store->name('slip.com')?->has('clientTransferProhibited'));
     }
 
     public function test_without_account_and_login_nothing_is_shown(): void

@@ -74,7 +74,7 @@ final class HandOverNames implements Deed
         $legs = $readiness->legs;
         $chosen = HandoverTermsChosen::unpack($terms);
         $receiver = $this->receiver($chosen);
-        $acceptance = $file->handover->acceptsByLetter && $receiver->access !== 'ours' ? $this->ask->handle($line->docket, $receiver) : null;
+        $acceptance = $file->handover->asksFirst($receiver->facts()) ? $this->ask->handle($line->docket, $receiver) : null;
         if ($acceptance?->accepted === false) {
             throw DeedError::receiverRefused();
         }

@@ -26,7 +26,7 @@ final readonly class SendLetters
 {
     private const AT_ONCE = 500;
 
-    /** Seconds until what was not taken is brought again; doubled each time. */
+    /** Seconds until what was not taken is brought again, doubled each time up to the longest: the house's own choice, as are the tries. */
     private const AGAIN = 30;
 
     private const LONGEST = 14_400;
@@ -60,6 +60,7 @@ final readonly class SendLetters
                 }
             }
         } finally {
+            $this->forgetLinks();
             $this->database->select('SELECT pg_advisory_unlock(7303, 0)');
         }
     }
@@ -92,21 +93,25 @@ final readonly class SendLetters
 
     private function note(Letter $letter, Sent $sent): void
     {
-        $doubts = $letter->doubts + ($sent->fate === Fate::Doubtful ? 1 : 0);
-        $state = match ($sent->fate) {
-            Fate::Taken => LetterState::Sent,
-            Fate::Refused => LetterState::Refused,
-            Fate::Doubtful => LetterState::Doubtful,
+        $isGivenUp = $sent->fate === Fate::Later && $letter->attempts >= self::TRIES;
+        $mayHaveGone = $letter->doubts > 0 || $sent->fate === Fate::Doubtful;
+        $state = match (true) {
+            $sent->fate === Fate::Taken => LetterState::Sent,
+            $sent->fate === Fate::Refused => LetterState::Refused,
             // Once it may have gone it never counts as not sent.
-            Fate::Later => $letter->attempts >= self::TRIES ? LetterState::Refused : ($letter->doubts > 0 ? LetterState::Doubtful : LetterState::Waiting),
+            $mayHaveGone => LetterState::Doubtful,
+            default => $isGivenUp ? LetterState::Refused : LetterState::Waiting,
         };
-        $isOver = ! in_array($state, [LetterState::Waiting, LetterState::Doubtful], true) || $doubts >= self::DOUBTS;
+        $doubts = $isGivenUp && $mayHaveGone ? self::DOUBTS : $letter->doubts + ($sent->fate === Fate::Doubtful ? 1 : 0);
         $this->database->update(
-            "UPDATE letters SET state = ?, doubts = ?, answer = ?, sent_at = CASE WHEN ? THEN clock_timestamp() ELSE sent_at END, not_before = clock_timestamp() + ? * interval '1 second', secret_id = CASE WHEN ? THEN NULL ELSE secret_id END WHERE id = ?",
-            [$state->value, $doubts, $sent->words === '' ? null : $sent->words, $state === LetterState::Sent, min(self::LONGEST, self::AGAIN * 2 ** min(10, $letter->attempts - 1)), $isOver, $letter->id],
+            "UPDATE letters SET state = ?, doubts = ?, answer = ?, sent_at = CASE WHEN ? THEN clock_timestamp() ELSE sent_at END, not_before = clock_timestamp() + ? * interval '1 second' WHERE id = ?",
+            [$state->value, $doubts, $sent->words === '' ? null : $sent->words, $state === LetterState::Sent, min(self::LONGEST, self::AGAIN * 2 ** min(10, $letter->attempts - 1)), $letter->id],
         );
-        if ($isOver && $letter->secret_id !== null) {
-            Secret::query()->whereKey($letter->secret_id)->delete();
-        }
+    }
+
+    /** A link that will not be sent any more is nobody's to keep. */
+    private function forgetLinks(): void
+    {
+        $this->database->delete("DELETE FROM secrets s USING letters l WHERE l.secret_id = s.id AND s.kind = 'link' AND NOT (l.state IN ('waiting', 'sending') OR (l.state = 'doubtful' AND l.doubts < ?))", [self::DOUBTS]);
     }
 }

@@ -56,6 +56,7 @@ final readonly class HandOverController
 
         return view('handover.show', [
             'request' => $request,
+            'asksFirst' => $receiver !== null && $receiver->registrar->handoverTerms()->asksFirst($receiver->facts()),
             'verdicts' => $verdicts,
             'rows' => $verdicts->rows($request->query('rows') === 'all' ? PHP_INT_MAX : self::ROWS),
             'address' => $request->address(...),

@@ -6,7 +6,7 @@
     <section class="card" aria-labelledby="today"><h2 id="today">{{ $subject }}</h2><pre class="letter" tabindex="0">{{ $letter }}</pre></section>
     @if ($before !== [])
         <section class="card" aria-labelledby="before"><h2 id="before">Written before</h2>
-            @foreach ($before as $one)<details><summary>{{ App\Support\Dates::full(Acre\Core\Time\Instant::of($one->text('day'))) }}: {{ $one->text('subject') }}</summary><pre class="letter" tabindex="0">{{ $one->text('body') }}</pre></details>@endforeach
+            @foreach ($before as $one)<details><summary>{{ App\Support\Dates::full(Acre\Core\Time\Instant::of($one->text('day'))) }}: {{ $one->text('subject') }}<span class="lesser"> {{ __('letters.state.'.$one->text('state')) }}@if ($one->textOrNull('answer') !== null): <bdi>{{ $one->text('answer') }}</bdi>@endif</span></summary><pre class="letter" tabindex="0">{{ $one->text('body') }}</pre></details>@endforeach
         </section>
     @endif
 </x-layout>

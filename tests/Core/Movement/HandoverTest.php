@@ -18,6 +18,7 @@ use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\Handover;
 use Acre\Core\Movement\HandoverTerms;
 use Acre\Core\Movement\Leg;
+use Acre\Core\Movement\LegKind;
 use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Movement\ReceiverBy;
@@ -56,6 +57,26 @@ final class HandoverTest extends TestCase
     {
         self::assertSame($verdict, $readiness->verdict);
         self::assertContains($tag, self::tags($readiness));
+    }
+
+    /** Asked by letter, who has the account answers before anything else; nobody is written to for an account of our own. */
+    public function test_a_receiver_that_is_asked_by_letter_answers_first(): void
+    {
+        $terms = fn (Confirms $confirms): HandoverTerms => new HandoverTerms(ReceiverBy::Handle, $confirms, lockFirst: true, unlockAccountFirst: true, acceptsByLetter: true);
+        $kinds = fn (Readiness $judged): array => array_map(fn ($leg): LegKind => $leg->kind, $judged->legs);
+        $theirs = new Account(2, 1, 'Oriel Names', '7955', null, 'ledger@bells.example', 'FNDRY', false, null);
+        $ours = new Account(2, 1, 'Oriel Names', '7955', null, 'ledger@bells.example', 'FNDRY', true, Instant::of('2026-01-05'));
+        foreach ([Confirms::Receiver, Confirms::GiverThenReceiver, Confirms::ReceiverThenGiver, Confirms::Nobody] as $confirms) {
+            $judged = self::judge(receiver: $theirs, terms: $terms($confirms));
+            self::assertSame(LegKind::Accept, $kinds($judged)[0], $confirms->value);
+            self::assertSame(1, count(array_keys($kinds($judged), LegKind::Accept, true)), 'asked once');
+            self::assertTrue($judged->isClear(), 'who answers proves the account');
+            self::assertContains(MovementFinding::ReceiverIsAsked, array_map(fn ($finding) => $finding->tag, $judged->findings));
+        }
+        self::assertSame([LegKind::UnlockAccount, LegKind::Offer, LegKind::Accept], $kinds(self::judge(receiver: $ours, terms: $terms(Confirms::Receiver))));
+        self::assertFalse($terms(Confirms::Receiver)->asksFirst(null));
+        $mute = new Account(2, 1, 'Oriel Names', '7955', null, null, 'FNDRY', false, null);
+        self::assertJudged(Verdict::Stopped, MovementFinding::ReceiverLacks, self::judge(receiver: $mute, terms: $terms(Confirms::Receiver)));
     }
 
     public function test_nothing_in_the_way_is_clear(): void
