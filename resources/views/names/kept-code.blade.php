@@ -5,15 +5,15 @@
     @if ($code !== null)
         @can('settle')
             <form method="post" action="{{ route('names.code.show', $name) }}" class="fields">@csrf
-                <x-field name="own_password" label="Your own password, to see it" type="password" autocomplete="current-password" required/>
+                <div class="columns"><x-field name="own_password" label="Your own password, to see it" type="password" autocomplete="current-password" required/></div>
                 <p><button>Show it</button></p></form>
-            <form method="post" action="{{ route('names.code.store', $name) }}" data-once>@csrf<input type="hidden" name="code" value=""><p><button>Forget it</button></p></form>
+            <form method="post" action="{{ route('names.code.store', $name) }}" data-once>@csrf<input type="hidden" name="code" value=""><p><button>Forget it</button> <span class="lesser">Here only; at the registrar it stays as it is.</span></p></form>
         @endcan
     @endif
     @can('settle')
         <details @if ($errors->has('code')) open @endif><summary>Write one down</summary>
             <form method="post" action="{{ route('names.code.store', $name) }}" class="fields" data-once>@csrf
-                <x-field name="code" label="The code, as the registrar told it" type="password" autocomplete="off" required maxlength="100"/>
+                <div class="columns"><x-field name="code" label="The code, as the registrar told it" type="password" autocomplete="off" required maxlength="100"/></div>
                 <p><button>Keep it</button></p></form></details>
     @endcan
 </section>
