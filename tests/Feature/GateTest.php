@@ -226,14 +226,19 @@ final class GateTest extends TestCase
     {
         $this->house->skerry->update(['gate_a_minute' => 3]);
         $names = array_map(fn (): Name => $this->registered(), range(1, 5));
-        $this->handOver(...$names);
+        $docket = $this->handOver(...$names);
         $states = fn (): array => array_count_values(array_map(fn (Name $name): string => $this->order($name)->state->value, $names));
         self::assertSame(['pending' => 3, 'waiting' => 2], $states());
         app(TellOrders::class)->handle($this->giver->id);
         self::assertSame(2, Order::query()->where('account_id', $this->giver->id)->where('state', OrderState::Waiting)->count());
+        // Its page goes on by itself as long as something is left to tell.
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('2 things are left to tell their registrars.')->assertSee('data-waiting', false);
+        $this->get("/dockets/{$docket->id}/state")->assertJson(['waiting' => 2, 'told' => '2 things are left to tell their registrars.']);
         // The minute is over: nothing of it is remembered.
         $this->again();
         self::assertSame(['pending' => 5], $states());
+        $this->get("/dockets/{$docket->id}")->assertDontSee('data-waiting', false);
+        $this->get("/dockets/{$docket->id}/state")->assertJson(['waiting' => 0]);
     }
 
     public function test_an_answer_that_comes_twice_is_not_taken_for_the_next_ones(): void

@@ -21,6 +21,9 @@ use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\Letter;
 use App\Models\LineState;
+use App\Models\Order;
+use App\Models\OrderState;
+use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -52,12 +55,14 @@ final readonly class DocketController
     public function show(Docket $docket): View
     {
         // Asked first: a page on which something still waits loads again, one on which nothing does must show the rest as it is by then.
+        $toTell = $this->toTell($docket);
         $progress = $this->progress->of([$docket->id])[$docket->id];
         $docket->refresh();
 
         return view('dockets.show', [
             ...$this->told($docket),
             'progress' => $progress,
+            'moving' => $docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null,
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
             'lines' => $docket->lines()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
             'today' => $this->clock->today(),
@@ -72,9 +77,10 @@ final readonly class DocketController
     {
         $progress = $this->progress->of([$docket->id])[$docket->id];
 
+        $toTell = $this->toTell($docket);
         $isClosing = $docket->refresh()->state === DocketState::Settled && $progress->isOver();
 
-        return new JsonResponse(['waiting' => $isClosing ? 1 : $progress->waiting, 'told' => $isClosing ? $this->words->say('dockets.closing') : $this->words->count('dockets.left', $progress->waiting)]);
+        return new JsonResponse(['waiting' => $isClosing ? 1 : $progress->waiting + $toTell, 'told' => $this->moving($progress, $isClosing, $toTell)]);
     }
 
     public function settle(SettleRequest $request, Docket $docket, SettleDocket $settle): RedirectResponse
@@ -152,6 +158,21 @@ final readonly class DocketController
         $said = ['of' => $gather->list($request->person(), $ids), ...$this->deeds->of($docket)->said($docket->terms)];
 
         return $docket->deed === HandOverNames::key() ? to_route('hand-over', $said) : to_route('deeds.show', [$docket->deed, ...$said]);
+    }
+
+    /** What its registrars are still to be told for the first time: the page goes on when that is done. */
+    private function toTell(Docket $docket): int
+    {
+        return Order::query()->whereIn('docket_line_id', DocketLine::query()->where('docket_id', $docket->id)->select('id'))->where('state', OrderState::Waiting)->where('attempts', 0)->count();
+    }
+
+    private function moving(DocketProgress $progress, bool $isClosing, int $toTell): string
+    {
+        return match (true) {
+            $isClosing => $this->words->say('dockets.closing'),
+            $progress->waiting === 0 && $toTell > 0 => $this->words->count('dockets.to_tell', $toTell),
+            default => $this->words->count('dockets.left', $progress->waiting),
+        };
     }
 
     /** @return array<string, mixed> what every page of a docket tells */

@@ -9,7 +9,7 @@
             <p class="sentence">Docket {{ $docket->id }}@if ($receiver !== null), to {{ $receiver->registrar->name }} <a href="{{ route('accounts.show', $receiver) }}">{{ $receiver->number }}</a>, held afterwards for {{ $client?->name ?? __('the :served of each') }}@endif.
                 @switch($docket->state)
                     @case(App\Models\DocketState::Prepared) <span class="is-soon">Prepared by {{ $docket->preparer->name }} on {{ App\Support\Dates::full($docket->prepared_on) }}; nothing has begun. @can('needsOtherEyes', $docket)Over so many names somebody else than you must settle it.@else A Steward settles it.@endcan</span> @break
-                    @case(App\Models\DocketState::Settled) @if ($progress->waiting > 0 || $progress->isOver())<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $progress->isOver() ? $words->say('dockets.closing') : $words->count('dockets.left', $progress->waiting) }}</span>@elseif ($progress->begun > 0)<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer{{ $by === '' ? '' : ' by '.$words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
+                    @case(App\Models\DocketState::Settled) @if ($moving !== null)<span class="is-move" data-waiting="{{ route('dockets.state', $docket) }}" aria-live="polite">{{ $moving }}</span>@elseif ($progress->begun > 0)<span class="is-move">{{ $progress->begun === 1 ? 'One name waits' : $name($progress->begun).' wait' }} for an answer{{ $by === '' ? '' : ' by '.$words->near(Acre\Core\Time\Instant::of($by)) }}.</span>@endif @break
                     @case(App\Models\DocketState::Closed) <span class="is-good">Closed on {{ App\Support\Dates::full($docket->closed_on) }}: {{ $progress->done }} of {{ $progress->meant() }} done.</span> @break
                     @default Called off on {{ App\Support\Dates::full($docket->closed_on) }}.
                 @endswitch
@@ -24,7 +24,7 @@
             @can('callOff', $docket)<form method="post" action="{{ route('dockets.call-off', $docket) }}" data-once>@csrf<button class="grave">Call off what is open</button></form>@endcan
         </div>
     </div>
-    @if ($docket->state === App\Models\DocketState::Settled && ($progress->waiting > 0 || $progress->isOver()))<noscript><meta http-equiv="refresh" content="3"></noscript>@endif
+    @if ($moving !== null)<noscript><meta http-equiv="refresh" content="3"></noscript>@endif
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @foreach (['on', 'reason', 'lines', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @if ($docket->state === App\Models\DocketState::Settled)
