@@ -8,7 +8,7 @@ use App\Actions\Handover\GoOnAccepted;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Lets go on what waited for the receiver's word. It may run twice. */
+/** Carries the receiver’s word to what waited for it. It may run twice. */
 final class CarryAccepted implements ShouldQueue
 {
     use Queueable;

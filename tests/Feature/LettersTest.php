@@ -10,13 +10,16 @@ use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
+use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Links\OpenLink;
 use App\Actions\Post\SendLetters;
 use App\Actions\Post\TakeReturned;
 use App\Actions\Rounds\WriteMorningLetters;
+use App\Jobs\CarryAccepted;
 use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Docket;
+use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\Letter;
 use App\Models\LetterState;
@@ -24,6 +27,7 @@ use App\Models\LineState;
 use App\Models\Secret;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -125,7 +129,21 @@ final class LettersTest extends TestCase
         $docket = $this->handOver('bell.com');
         $this->post($this->link(), ['answer' => 'no', 'words' => 'We <never> asked for it'])->assertOk()->assertSee('you have said no');
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertNotNull(Acceptance::query()->findOrFail($docket->id)->carried_at);
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('We <never> asked for it')->assertDontSee('<never>', false);
+    }
+
+    public function test_a_refusal_of_many_names_is_carried_by_a_job_and_goes_on_where_it_was_left(): void
+    {
+        $docket = $this->handOver(...array_map(fn (int $n): string => "bell-{$n}.com", range(1, 130)));
+        Queue::fake([CarryAccepted::class]);
+        $this->post($this->link(), ['answer' => 'no'])->assertOk();
+        Queue::assertPushed(CarryAccepted::class, 1);
+        self::assertSame(130, DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->count(), 'the page waits for none of them');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertDontSee('what to do at Skerry Registrations');
+        app(GoOnAccepted::class)->sweep();
+        self::assertSame(130, DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Refused)->where('reason', 'The receiver refused it')->count());
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
     }
 
     public function test_whoever_guesses_what_names_the_account_has_five_tries(): void

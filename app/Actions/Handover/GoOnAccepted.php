@@ -5,23 +5,27 @@ declare(strict_types=1);
 namespace App\Actions\Handover;
 
 use Acre\Core\Movement\LegKind;
+use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\Openings;
 use App\Actions\Gates\GateOrders;
 use App\Models\Acceptance;
+use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
 use App\Support\Failpoint;
 use App\Support\Row;
+use App\View\Words;
 use Illuminate\Database\Connection;
+use LogicException;
 
-/** The receiver said yes: what waited for it goes on, some names a transaction; killed anywhere, it goes on where it was. */
+/** The receiver has answered: what waited for it goes on, or ends with their words; some names a transaction, and killed anywhere, it goes on where it was. */
 final readonly class GoOnAccepted
 {
     private const TOGETHER = 100;
 
-    public function __construct(private Connection $database, private TellHandover $tell, private GateOrders $gateOrders)
+    public function __construct(private Connection $database, private TellHandover $tell, private GateOrders $gateOrders, private EndLines $end, private Words $words)
     {
     }
 
@@ -48,11 +52,24 @@ final readonly class GoOnAccepted
         if ($acceptance === null) {
             return false;
         }
+        $count = $acceptance->accepted === true ? $this->goOn($acceptance) : $this->end($acceptance);
+        // Lines that begin later, of the same docket, find the word given.
+        if ($count < self::TOGETHER) {
+            $acceptance->update(['carried_at' => gmdate('c')]);
+        }
+
+        return $count >= self::TOGETHER;
+    }
+
+    /** @return int of how many names */
+    private function goOn(Acceptance $acceptance): int
+    {
+        $docketId = $acceptance->docket_id;
         $movements = Movement::query()->with('legs')->where('docket_id', $docketId)->whereNull('closed_on')
             ->whereHas('legs', fn ($legs) => $legs->where('kind', LegKind::Accept)->whereNull('done_on'))->orderBy('id')->limit(self::TOGETHER)->get();
         $lines = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Begun)->whereIn('name_id', $movements->pluck('name_id'))->lockForUpdate()->get()->keyBy('name_id');
         $openings = new Openings($this->database, $this->gateOrders);
-        foreach ($acceptance->accepted === true ? $movements : [] as $movement) {
+        foreach ($movements as $movement) {
             $line = $lines->get($movement->name_id);
             if ($line instanceof DocketLine && $line->giving_account_id !== null) {
                 $this->tell->handle($openings, $line, $line->giving_account_id, $acceptance->account, array_values($movement->legs->map(fn (Leg $leg): LegKind => $leg->kind)->all()), $acceptance->answered_on);
@@ -60,11 +77,21 @@ final readonly class GoOnAccepted
         }
         $openings->write();
         Leg::query()->whereIn('movement_id', $movements->modelKeys())->where('kind', LegKind::Accept)->update(['done_on' => $acceptance->answered_on?->isoSecond()]);
-        // Lines that begin later, of the same docket, find the word given.
-        if ($movements->count() < self::TOGETHER) {
-            $acceptance->update(['carried_at' => gmdate('c')]);
+
+        return $movements->count();
+    }
+
+    /** @return int of how many names */
+    private function end(Acceptance $acceptance): int
+    {
+        $docket = Docket::query()->with('settler')->findOrFail($acceptance->docket_id);
+        /** @var list<int> $lines */
+        $lines = DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->orderBy('name_id')->limit(self::TOGETHER)->pluck('id')->all();
+        if ($lines !== []) {
+            $said = $acceptance->words === null ? $this->words->say('letters.refused') : $this->words->say('letters.refused_because', ['words' => $acceptance->words]);
+            $this->end->refused($docket->settler ?? throw new LogicException('Nobody settled it.'), $docket, $lines, $said);
         }
 
-        return $movements->count() >= self::TOGETHER;
+        return count($lines);
     }
 }

@@ -5,23 +5,19 @@ declare(strict_types=1);
 namespace App\Actions\Handover;
 
 use App\Actions\Deeds\DeedError;
-use App\Actions\Deeds\EndLines;
 use App\Actions\Links\OpenLink;
 use App\Jobs\CarryAccepted;
 use App\Models\Acceptance;
 use App\Models\Account;
-use App\Models\Docket;
 use App\Models\Link;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
-use App\View\Words;
 use Illuminate\Database\Connection;
-use LogicException;
 
 /** What the receiver says behind the link of their letter: yes, with what names their account, or no. */
 final readonly class ReceiverAnswers
 {
-    public function __construct(private Connection $database, private OpenLink $links, private EndLines $end, private TradeClock $clock, private HouseLog $log, private Words $words)
+    public function __construct(private Connection $database, private OpenLink $links, private TradeClock $clock, private HouseLog $log)
     {
     }
 
@@ -48,7 +44,6 @@ final readonly class ReceiverAnswers
             $this->use($link, $acceptance, true, null);
             // Whoever reads that mailbox has typed what names the account: that it belongs together is proven.
             Account::query()->whereKey($acceptance->account_id)->whereNull('proven_at')->update(['proven_at' => $this->clock->now()->isoSecond()]);
-            $this->database->afterCommit(fn () => CarryAccepted::dispatch($link->docket_id));
 
             return true;
         });
@@ -66,8 +61,6 @@ final readonly class ReceiverAnswers
                 return false;
             }
             $this->use($link, $acceptance, false, $words === '' ? null : mb_substr($words, 0, 900));
-            $docket = Docket::query()->with('settler')->findOrFail($link->docket_id);
-            $this->end->refused($docket->settler ?? throw new LogicException('Nobody settled it.'), $docket, null, $this->words->say($words === '' ? 'letters.refused' : 'letters.refused_because', ['words' => mb_substr($words, 0, 900)]));
 
             return true;
         });
@@ -82,6 +75,7 @@ final readonly class ReceiverAnswers
     {
         $this->database->update('UPDATE links SET used_at = clock_timestamp() WHERE id = ?', [$link->id]);
         $acceptance->update(['answered_on' => $this->clock->now(), 'accepted' => $accepted, 'words' => $words]);
+        $this->database->afterCommit(fn () => CarryAccepted::dispatch($link->docket_id));
         $this->log->write($accepted ? 'receiver_accepted' : 'receiver_refused', 'docket', $link->docket_id, ['account' => $acceptance->account_id]);
     }
 

@@ -53,7 +53,7 @@ final readonly class Slips
     {
         return DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
             ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
-            ->whereNotExists(fn (Builder $asked) => $asked->selectRaw('1')->from('acceptances')->whereColumn('acceptances.docket_id', 'docket_lines.docket_id')->whereNull('answered_on'))
+            ->whereNotExists(fn (Builder $asked) => $asked->selectRaw('1')->from('acceptances')->whereColumn('acceptances.docket_id', 'docket_lines.docket_id')->whereRaw('accepted IS NOT TRUE'))
             ->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
     }
 
