@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Standings\MakeStandings;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -36,8 +37,8 @@ final class Generate extends Command
         ), named AS (
             INSERT INTO names (ascii, unicode, suffix) SELECT label || '.' || suffix, label || '.' || suffix, suffix FROM described ORDER BY n RETURNING id, ascii
         ), registered AS (
-            INSERT INTO registrations (name_id, span, created_on, ends_on, intent, lock, registrant, reference, servers)
-            SELECT named.id, tstzrange(ends - 3652, NULL), ends - 3652 + (dice % 3000)::int, ends, intent, lock, 'Registrant ' || dice % 5000, 'made-' || n,
+            INSERT INTO registrations (name_id, span, created_on, ends_on, intent, lock, reference, servers)
+            SELECT named.id, tstzrange(ends - 3652, NULL), ends - 3652 + (dice % 3000)::int, ends, intent, lock, 'made-' || n,
                 jsonb_build_array('ns1.wire' || dice % 40 || '.example', 'ns2.wire' || dice % 40 || '.example')
             FROM described JOIN named ON named.ascii = label || '.' || suffix RETURNING id, name_id
         ), placed AS (
@@ -50,7 +51,7 @@ final class Generate extends Command
         FROM registered, placed, served
         SQL;
 
-    public function handle(TradeClock $clock, MakeStandings $standings): int
+    public function handle(TradeClock $clock, MakeStandings $standings, SayRegistrants $registrants): int
     {
         $wanted = (int) $this->argument('names');
         DB::statement("INSERT INTO clients (name) SELECT 'Generated client ' || n FROM generate_series(1, ?::int) AS n ON CONFLICT DO NOTHING", [min(2_000, intdiv($wanted, 200))]);
@@ -61,6 +62,7 @@ final class Generate extends Command
         for ($from = $made + 1; $from <= $wanted; $from += 20_000) {
             $until = min($wanted, $from + 19_999);
             DB::statement(self::SQL, [$from, $until, $clock->today()->iso()]);
+            $this->registrants($registrants, $from, $until);
             $ids = Row::all(DB::select('SELECT h.name_id AS id FROM holdings h LEFT JOIN standings s ON s.name_id = h.name_id WHERE upper_inf(h.span) AND s.name_id IS NULL ORDER BY h.name_id'));
             $standings->of(array_map(fn (Row $row): int => $row->int('id'), $ids));
             // The simulated world has never heard of them: looked at, every one would be an alarm.
@@ -70,5 +72,26 @@ final class Generate extends Command
         $this->line('');
 
         return self::SUCCESS;
+    }
+
+    /** Five thousand registrants; one name in five hundred keeps its mailbox in itself, and three in a thousand guard each other. */
+    private function registrants(SayRegistrants $registrants, int $from, int $until): void
+    {
+        $made = [];
+        foreach (Row::all(DB::select("SELECT r.name_id, n.ascii, substr(r.reference, 6)::int AS n FROM registrations r JOIN names n ON n.id = r.name_id WHERE r.reference = ANY (SELECT 'made-' || n FROM generate_series(?::int, ?::int) AS n)", [$from, $until])) as $row) {
+            $made[$row->int('n')] = [$row->int('name_id'), $row->text('ascii')];
+        }
+        $said = [];
+        foreach ($made as $n => [$id, $ascii]) {
+            $site = match (true) {
+                $n % 500 === 0 => $ascii,
+                in_array($n % 1_000, [1, 2, 3], true) => $made[$n % 1_000 === 3 ? $n - 2 : $n + 1][1] ?? $ascii,
+                default => 'registrant-'.($n % 5_000).'.example',
+            };
+            $said[$id] = ['registrant' => 'Registrant '.($n % 5_000), 'mailbox' => "post@{$site}"];
+        }
+        foreach (array_chunk($said, 2_000, true) as $some) {
+            DB::transaction(fn () => $registrants->of($some, 'brought in', null));
+        }
     }
 }

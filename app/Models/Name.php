@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $unicode
  * @property string $suffix
  * @property-read Registration|null $registration
+ * @property-read Registrant|null $registrant
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Word> $words
  */
 final class Name extends Model
@@ -64,5 +65,11 @@ final class Name extends Model
     public function words(): BelongsToMany
     {
         return $this->belongsToMany(Word::class, 'name_words')->orderByRaw('lower(label)');
+    }
+
+    /** @return HasOne<Registrant, $this> */
+    public function registrant(): HasOne
+    {
+        return $this->hasOne(Registrant::class);
     }
 }

@@ -29,8 +29,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Disclosure $disclosure
  * @property Lock $lock
  * @property Intent $intent
- * @property string|null $registrant
- * @property string|null $registrant_mailbox
  * @property string|null $reference
  * @property string|null $own_renewal what renewing this one costs in the end, where it is no price of its suffix; decimal
  * @property string|null $own_currency
@@ -44,7 +42,7 @@ final class Registration extends Model
 
     protected $attributes = [
         'created_on' => null, 'created_is_day' => true, 'ends_on' => null, 'ends_is_day' => true, 'moved_on' => null, 'moved_is_day' => true,
-        'statuses' => '[]', 'lock' => 'unknown', 'intent' => 'when_told', 'registrant' => null, 'registrant_mailbox' => null, 'reference' => null, 'own_renewal' => null, 'own_currency' => null,
+        'statuses' => '[]', 'lock' => 'unknown', 'intent' => 'when_told', 'reference' => null, 'own_renewal' => null, 'own_currency' => null,
         'servers' => '[]', 'disclosure' => 'unknown', 'raw' => '{}', 'sources' => '{}', 'version' => 1,
     ];
 

@@ -26,4 +26,7 @@ enum Cure: string
     case SettleDrift = 'settle_drift';
     case ChangeServers = 'change_servers';
     case AskHost = 'ask_host';
+    case OtherMailbox = 'other_mailbox';
+    case SayWho = 'say_who';
+    case CorrectContact = 'correct_contact';
 }

@@ -8,6 +8,7 @@ use Acre\Core\Movement\Identifier;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
@@ -63,6 +64,7 @@ final class DemoSeeder extends Seeder
         private readonly World $world,
         private readonly Observe $observe,
         private readonly WatchNames $watch,
+        private readonly SayRegistrants $registrants,
     ) {
     }
 
@@ -143,7 +145,7 @@ final class DemoSeeder extends Seeder
         $registration = Registration::query()->create([
             'name_id' => $name->id, 'span' => Span::since($created), 'created_on' => $created, 'ends_on' => $told['ends'] === null ? null : Instant::of($told['ends']),
             'moved_on' => isset($told['moved']) ? Instant::of($told['moved']) : null, 'statuses' => $told['statuses'] ?? [], 'lock' => $told['lock'] ?? 'unknown',
-            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']), 'registrant' => $told['registrant'] ?? $client->name, 'registrant_mailbox' => $told['mailbox'] ?? $client->mailbox,
+            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']),
             'reference' => 'R'.str_pad((string) (40_000 + $name->id * 7), 6, '0', STR_PAD_LEFT),
             'sources' => array_fill_keys(['created', 'ends', 'lock', 'intent', 'registrant', 'mailbox'], ['from' => 'typed', 'at' => '2023-06-02']),
         ]);
@@ -154,6 +156,7 @@ final class DemoSeeder extends Seeder
             'name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $this->accounts[$told['account']]->id, 'client_id' => $client->id,
             'span' => Span::since(Instant::latest($created, Instant::of('2023-06-02'))),
         ]);
+        $this->registrants->of([$name->id => ['registrant' => $told['registrant'] ?? $client->name, 'mailbox' => $told['mailbox'] ?? $client->mailbox]], 'typed', null);
         $this->names[$domain->ascii] = $name->id;
     }
 

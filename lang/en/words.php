@@ -36,6 +36,7 @@ return [
         'change_intent' => 'Change what is meant', 'keep_copy' => 'Keep a copy', 'other_account' => 'Choose another account', 'gain_access' => 'Gain access',
         'look_at_record' => 'Look at the record', 'leave_out' => 'Leave it out',
         'settle_drift' => 'Settle it', 'change_servers' => 'Change the servers at the registry', 'ask_host' => 'Ask whoever runs that server',
+        'other_mailbox' => 'Give it another mailbox', 'say_who' => 'Say who it is', 'correct_contact' => 'Correct the contact',
     ],
     'identifier' => ['number' => 'number', 'login' => 'login', 'mailbox' => 'mailbox', 'handle' => 'handle'],
     'receiver_by' => ['number_login' => 'number and login', 'mailbox_number' => 'mailbox and number', 'mailbox' => 'mailbox alone', 'handle' => 'public handle'],

@@ -20,6 +20,7 @@ final class RoomsTest
                 Selector::inNamespace('Acre\Core'),
                 Selector::inNamespace('Brick\Math'),
                 Selector::inNamespace('Symfony\Component\Yaml'),
+                Selector::inNamespace('libphonenumber'),
             )
             ->because('core is given facts and an instant; it asks nobody');
     }

@@ -18,7 +18,7 @@ final class FindTest extends TestCase
     {
         parent::setUp();
         $this->house = new House;
-        $this->house->name('glockenwärts.com', facts: ['registrant' => 'Gudrun Kettle', 'registrant_mailbox' => 'gudrun@kettle.example', 'reference' => 'S-0042/B']);
+        $this->house->name('glockenwärts.com', facts: ['registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle.example', 'reference' => 'S-0042/B']);
         $this->house->name('quayside-theatre.com', client: $this->house->harrow);
         $this->house->name('theatre-tickets.com', client: $this->house->harrow);
     }

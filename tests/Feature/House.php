@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
@@ -67,17 +68,18 @@ final class House
         ]);
     }
 
-    /** @param  array<string, mixed>  $facts  columns of the registration */
+    /** @param  array<string, mixed>  $facts  columns of the registration, and `registrant` and `mailbox` */
     public function name(string $name, ?Account $account = null, ?Client $client = null, array $facts = [], string $since = '2024-06-02'): Name
     {
         $domain = DomainName::of($name);
         $row = Name::query()->create(['ascii' => $domain->ascii, 'unicode' => $domain->unicode, 'suffix' => $domain->suffix()]);
         $registration = Registration::query()->create([
-            'name_id' => $row->id, 'span' => Span::since(Instant::of('2020-11-02')), 'created_on' => Instant::of('2020-11-02'), 'ends_on' => Instant::of('2027-11-02'), 'lock' => 'off', ...$facts,
+            'name_id' => $row->id, 'span' => Span::since(Instant::of('2020-11-02')), 'created_on' => Instant::of('2020-11-02'), 'ends_on' => Instant::of('2027-11-02'), 'lock' => 'off', ...array_diff_key($facts, ['registrant' => 1, 'mailbox' => 1]),
         ]);
         Holding::query()->create([
             'name_id' => $row->id, 'registration_id' => $registration->id, 'account_id' => ($account ?? $this->ours)->id, 'client_id' => ($client ?? $this->foundry)->id, 'span' => Span::since(Instant::of($since)),
         ]);
+        app(SayRegistrants::class)->of([$row->id => array_intersect_key($facts, ['registrant' => 1, 'mailbox' => 1])], 'typed', null);
         app(MakeStandings::class)->of([$row->id]);
 
         return $row;

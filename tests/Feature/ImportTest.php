@@ -12,10 +12,12 @@ use App\Actions\Imports\WriteImport;
 use App\Actions\Names\GiveWords;
 use App\Models\Account;
 use App\Models\Client;
+use App\Models\ContactVersion;
 use App\Models\Holding;
 use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\Name;
+use App\Models\Registrant;
 use App\Models\Registration;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
@@ -102,7 +104,7 @@ final class ImportTest extends TestCase
         $registration = $new->registration;
         self::assertNotNull($registration);
         self::assertSame(['2027-10-13', '2020-10-12', Intent::ByItself, Lock::On, 'Sound Kelp Farm', 'tide@kelp.example', 'R-1', ['Colour of the folder' => 'green']], [
-            $registration->ends_on?->iso(), $registration->created_on?->iso(), $registration->intent, $registration->lock, $registration->registrant, $registration->registrant_mailbox, $registration->reference, $registration->raw,
+            $registration->ends_on?->iso(), $registration->created_on?->iso(), $registration->intent, $registration->lock, $new->registrant?->called, $new->registrant?->address, $registration->reference, $registration->raw,
         ]);
         self::assertSame('brought in', $registration->sources['ends']['from']);
         $holding = Holding::query()->where('name_id', $new->id)->with('client')->sole();
@@ -225,12 +227,13 @@ final class ImportTest extends TestCase
         $known = $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2027-11-02T18:30:05Z'), 'ends_is_day' => false, 'registrant' => 'The Foundry', 'servers' => ['ns1.wire.example'], 'raw' => ['folder' => 'green']]);
         $this->house->name('peal.org');
         app(GiveWords::class)->give([$known->id], ['kept']);
-        $facts = ['ends_on', 'ends_is_day', 'created_on', 'registrant', 'lock', 'servers', 'raw', 'own_renewal', 'own_currency', 'intent'];
+        $facts = ['ends_on', 'ends_is_day', 'created_on', 'lock', 'servers', 'raw', 'own_renewal', 'own_currency', 'intent'];
         $before = (array) DB::table('registrations')->where('name_id', $known->id)->first($facts);
         $list = "name,ends,owner,lock,ns,folder,price,words,account,client\nbell.com,2029-11-02,Somebody,on,ns9.wire.example,red,\"1.200,50\",\"kept, more\",,\nnew.com,2028-01-31,,,,,,fresh,A-9,Sound Kelp Farm\n";
         $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $list), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id, 'whole' => '1']);
         $import = $this->match(Import::query()->sole());
         $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => ['A-9']]);
+        self::assertSame('Somebody', Registrant::query()->findOrFail($known->id)->called);
         self::assertSame(3, $import->refresh()->rows_written);
         self::assertSame(['1200.50', 'GBP'], array_values((array) DB::table('registrations')->where('name_id', $known->id)->first(['own_renewal', 'own_currency'])));
         self::assertSame('new.com', Name::query()->whereHas('words', fn ($words) => $words->where('label', 'fresh'))->sole()->ascii);
@@ -240,6 +243,8 @@ final class ImportTest extends TestCase
         $this->post("/bring-in/{$import->id}/take-back")->assertRedirect();
         self::assertSame([ImportState::Undone, 0], [$import->refresh()->state, $import->rows_written]);
         self::assertSame($before, (array) DB::table('registrations')->where('name_id', $known->id)->first($facts));
+        self::assertSame('The Foundry', Registrant::query()->findOrFail($known->id)->called);
+        self::assertSame(['The Foundry'], ContactVersion::query()->pluck('called')->all(), 'the contact that the list made is gone');
         self::assertSame(['kept'], app(GiveWords::class)->of([$known->id])[$known->id]);
         self::assertSame(0, Name::query()->where('ascii', 'new.com')->count());
         self::assertSame([0, 0], [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()]);

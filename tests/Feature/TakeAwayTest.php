@@ -38,7 +38,7 @@ final class TakeAwayTest extends TestCase
         Storage::fake();
         $this->house = new House;
         $this->house->name('glockenwärts.com', facts: [
-            'registrant' => '=HYPERLINK("x")', 'registrant_mailbox' => 'ledger@bells.example', 'reference' => '-12', 'intent' => Intent::ByItself, 'lock' => Lock::NotKnown, 'moved_on' => Instant::of('2024-01-31'),
+            'registrant' => '=HYPERLINK("x")', 'mailbox' => 'ledger@bells.example', 'reference' => '-12', 'intent' => Intent::ByItself, 'lock' => Lock::NotKnown, 'moved_on' => Instant::of('2024-01-31'),
             'statuses' => [Status::ClientTransferProhibited->value], 'servers' => ['ns1.wire.example', 'ns2.wire.example'], 'disclosure' => Disclosure::Withheld, 'own_renewal' => '120.50', 'own_currency' => 'EUR', 'raw' => ['folder' => 'green'],
         ]);
         $other = Registrar::query()->create(['name' => 'Oriel Names']);

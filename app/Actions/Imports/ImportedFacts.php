@@ -11,14 +11,14 @@ use Acre\Core\Time\Precision;
 final class ImportedFacts
 {
     private const COLUMNS = [
-        'created' => 'created_on', 'ends' => 'ends_on', 'moved' => 'moved_on', 'mailbox' => 'registrant_mailbox', 'statuses' => 'statuses', 'raw' => 'raw', 'intent' => 'intent', 'lock' => 'lock',
-        'registrant' => 'registrant', 'reference' => 'reference', 'disclosure' => 'disclosure', 'servers' => 'servers',
+        'created' => 'created_on', 'ends' => 'ends_on', 'moved' => 'moved_on', 'statuses' => 'statuses', 'raw' => 'raw', 'intent' => 'intent', 'lock' => 'lock',
+        'reference' => 'reference', 'disclosure' => 'disclosure', 'servers' => 'servers',
     ];
 
     /** Takes a list of rows as columns() makes them, with name_id, span and sources. */
     public const INSERT = <<<'SQL'
-        INSERT INTO registrations (name_id, span, created_on, ends_on, moved_on, statuses, lock, intent, registrant, registrant_mailbox, reference, servers, disclosure, own_renewal, own_currency, raw, sources, created_at, updated_at)
-        SELECT name_id, span, created_on, ends_on, moved_on, coalesce(statuses, '[]'), coalesce(lock, 'unknown'), coalesce(intent, 'when_told'), registrant, registrant_mailbox, reference,
+        INSERT INTO registrations (name_id, span, created_on, ends_on, moved_on, statuses, lock, intent, reference, servers, disclosure, own_renewal, own_currency, raw, sources, created_at, updated_at)
+        SELECT name_id, span, created_on, ends_on, moved_on, coalesce(statuses, '[]'), coalesce(lock, 'unknown'), coalesce(intent, 'when_told'), reference,
             coalesce(servers, '[]'), coalesce(disclosure, 'unknown'), own_renewal, own_currency, coalesce(raw, '{}'), sources, now(), now()
         FROM json_populate_recordset(NULL::registrations, ?::json)
         SQL;
@@ -26,7 +26,7 @@ final class ImportedFacts
     /** Takes a list of rows {name_id, facts, sources}: facts as columns() makes them, and those only that change. */
     public const UPDATE = <<<'SQL'
         UPDATE registrations r SET
-            created_on = n.created_on, ends_on = n.ends_on, moved_on = n.moved_on, statuses = n.statuses, lock = n.lock, intent = n.intent, registrant = n.registrant, registrant_mailbox = n.registrant_mailbox,
+            created_on = n.created_on, ends_on = n.ends_on, moved_on = n.moved_on, statuses = n.statuses, lock = n.lock, intent = n.intent,
             created_is_day = n.created_is_day, ends_is_day = n.ends_is_day, moved_is_day = n.moved_is_day,
             reference = n.reference, servers = n.servers, disclosure = n.disclosure, own_renewal = n.own_renewal, own_currency = n.own_currency, raw = n.raw,
             sources = r.sources || c.sources, version = r.version + 1, updated_at = now()
@@ -61,6 +61,17 @@ final class ImportedFacts
         }
 
         return $columns;
+    }
+
+    /**
+     * What it says of the registrant, which is a contact's and no column.
+     *
+     * @param  array<array-key, mixed>  $facts
+     * @return array<array-key, mixed>
+     */
+    public static function registrant(array $facts): array
+    {
+        return array_intersect_key($facts, ['registrant' => 1, 'mailbox' => 1]);
     }
 
     /**

@@ -77,7 +77,6 @@ final readonly class JudgeRows
             $now = match ($field) {
                 'renewal' => $held->textOrNull('own_renewal') === null ? null : [$held->text('own_renewal'), $held->text('own_currency')],
                 'created', 'ends', 'moved' => $held->instant("{$field}_on")?->date(),
-                'mailbox' => $held->textOrNull('registrant_mailbox'),
                 'statuses', 'raw', 'servers' => $held->json($field),
                 'words' => $held->json('labels'),
                 default => $held->textOrNull($field),
@@ -91,7 +90,8 @@ final readonly class JudgeRows
                 // A list adds words and takes none away: another list may have given them.
                 $after = Labels::joined($now, $after);
             }
-            if ($now !== $after) {
+            // How a mailbox is capitalised is nothing new.
+            if ($now !== $after && ! ($field === 'mailbox' && is_string($after) && strcasecmp((string) $held->textOrNull('mailbox'), $after) === 0)) {
                 // Compared by day, for a list knows no more; kept as it was known.
                 $changes[] = [$field, in_array($field, ['created', 'ends', 'moved'], true) ? $held->instant("{$field}_on", "{$field}_is_day")?->iso() : $now, $after];
             }
@@ -118,7 +118,9 @@ final readonly class JudgeRows
             ->join('accounts', 'accounts.id', '=', 'holdings.account_id')
             ->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
             ->join('clients', 'clients.id', '=', 'holdings.client_id')
+            ->leftJoin('registrants', 'registrants.name_id', '=', 'names.id')
             ->select(['names.ascii', 'registrations.*', 'holdings.missing_since', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])
+            ->selectRaw("nullif(registrants.called, '') AS registrant, registrants.address AS mailbox")
             ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = names.id) AS labels")->get();
         foreach (Row::all($rows) as $row) {
             $found[$row->text('ascii')] = $row;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Import;
@@ -26,7 +27,7 @@ final readonly class TakeBackImport
             OR (SELECT count(*) FROM holdings h WHERE h.name_id = r.name_id) <> 1 OR (SELECT count(*) FROM registrations g WHERE g.name_id = r.name_id) <> 1))
         SQL;
 
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private int $chunk)
     {
     }
 
@@ -50,6 +51,7 @@ final readonly class TakeBackImport
             });
             Failpoint::ListChunkTakenBack->reach();
         } while ($line !== null);
+        $this->unmakeContacts();
         $this->unmake('accounts', $import->made['accounts'] ?? []);
         $this->unmake('clients', $import->made['clients'] ?? []);
         $import->update(['state' => ImportState::Undone]);
@@ -72,7 +74,7 @@ final readonly class TakeBackImport
     /** @param  list<Row>  $rows */
     private function takeBack(Import $import, array $rows): void
     {
-        $new = $changed = $entries = $missing = $standing = [];
+        $new = $changed = $entries = $missing = $standing = $said = [];
         foreach ($rows as $row) {
             $id = $row->int('name_id');
             if ($row->text('verdict') === 'new') {
@@ -88,6 +90,7 @@ final readonly class TakeBackImport
                 continue;
             }
             $before = ImportedFacts::before($row->json('changes'));
+            $said[$id] = ImportedFacts::registrant($before);
             if (is_string($before['missing'] ?? null)) {
                 $this->database->table('holdings')->where('name_id', $id)->whereRaw('upper_inf(span)')->update(['missing_since' => $before['missing']]);
             }
@@ -107,8 +110,18 @@ final readonly class TakeBackImport
         foreach (['holdings' => 'name_id', 'registrations' => 'name_id', 'names' => 'id'] as $table => $column) {
             $this->database->table($table)->whereIn($column, $new)->delete();
         }
+        $this->registrants->of(array_filter($said), 'brought in', $import->user_id);
         $this->standings->of($standing);
         $this->log->writeMany($entries, $import->user_id);
+    }
+
+    /** Contacts that came with a list and never had another role than those it gave. */
+    private function unmakeContacts(): void
+    {
+        $this->database->delete(
+            "DELETE FROM contacts c USING contact_versions v WHERE v.contact_id = c.id AND c.version = 1 AND v.source = 'brought in'
+             AND NOT EXISTS (SELECT 1 FROM roles o WHERE o.contact_id = c.id) AND NOT EXISTS (SELECT 1 FROM contacts m WHERE m.merged_into = c.id) AND c.merged_into IS NULL",
+        );
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Import;
@@ -22,7 +23,7 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class WriteImport
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private int $chunk)
     {
     }
 
@@ -61,14 +62,16 @@ final readonly class WriteImport
             $of[$row->text('verdict')][$row->text('ascii')] = $row;
         }
         $written = [...$this->create($import, $of['new']), ...$this->change($import, $of['changed']), ...$this->miss($import, array_keys($of['missing']))];
-        $entries = $done = [];
+        $entries = $done = $said = [];
         foreach ($rows as $row) {
             [$id, $version, $event] = $written[$row->text('ascii')] ?? [null, null, ''];
             if ($id !== null) {
+                $said[$id] = ImportedFacts::registrant($row->text('verdict') === 'changed' ? ImportedFacts::after($row->json('changes')) : $row->json('facts'));
                 $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $import->id, 'line' => $row->int('line')]];
             }
             $done[] = ['line' => $row->int('line'), 'name_id' => $id, 'version' => $version];
         }
+        $this->registrants->of(array_filter($said), 'brought in', $import->user_id);
         Failpoint::ListNamesWritten->reach();
         $this->standings->of(array_column($written, 0));
         Failpoint::ListStandingsMade->reach();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Names;
 
+use Acre\Core\Contact\Text;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Name;
 use App\Models\Registration;
@@ -11,18 +13,19 @@ use App\Models\User;
 use App\Support\ChangedMeanwhile;
 use App\Support\Changes;
 use App\Support\HouseLog;
+use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
 /** Writes down what a person knows of a name: each fact with where it came from, and the standing made again. */
 final readonly class ChangeFacts
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock)
+    public function __construct(private Connection $database, private MakeStandings $standings, private SayRegistrants $registrants, private HouseLog $log, private TradeClock $clock)
     {
     }
 
     /**
-     * @param  array<string, mixed>  $facts  columns of the registration
+     * @param  array<string, mixed>  $facts  columns of the registration, and `registrant` and `mailbox`
      * @param  int  $version  the one that the form was made from
      *
      * @throws ChangedMeanwhile when somebody else has saved since
@@ -32,7 +35,16 @@ final readonly class ChangeFacts
         $this->database->transaction(function () use ($user, $name, $facts, $version): void {
             $registration = Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->lockForUpdate()->firstOrFail();
             $before = $registration->getRawOriginal();
-            $changed = Changes::save($registration, $facts, $version);
+            [$who, $said] = $this->registrant($name, $facts);
+            if ($said !== []) {
+                // Whoever stands behind it is no column of it: that its row is another one says so.
+                $registration->version === $version ? $registration->forceFill(['updated_at' => gmdate('c')]) : throw ChangedMeanwhile::row();
+            }
+            $changed = Changes::save($registration, array_diff_key($facts, ['registrant' => 1, 'mailbox' => 1]), $version);
+            unset($changed['updated_at']);
+            $this->registrants->of([$name->id => $said], 'typed', $user->id);
+            $changed += $said;
+            $before += $who;
             if ($changed === []) {
                 return;
             }
@@ -41,5 +53,24 @@ final readonly class ChangeFacts
             $this->standings->of([$name->id]);
             $this->log->write('facts_changed', 'name', $name->id, ['fields' => array_keys($changed), 'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR), 'after' => json_encode($changed, JSON_THROW_ON_ERROR)], $user->id);
         });
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @return array{array<string, string|null>, array<string, string|null>} what the registrant is today, and what is said otherwise
+     */
+    private function registrant(Name $name, array $facts): array
+    {
+        $row = Row::all($this->database->select("SELECT nullif(called, '') AS called, address FROM registrants WHERE name_id = ?", [$name->id]))[0] ?? null;
+        $before = ['registrant' => $row?->textOrNull('called'), 'mailbox' => $row?->textOrNull('address')];
+        $said = [];
+        foreach ($before as $key => $value) {
+            $after = array_key_exists($key, $facts) ? Text::line(is_string($facts[$key]) ? $facts[$key] : null) : $value;
+            if ($after !== $value) {
+                $said[$key] = $after;
+            }
+        }
+
+        return [$before, $said];
     }
 }

@@ -44,23 +44,42 @@ final readonly class MakeStandings
             foreach (Row::all($this->database->select('SELECT name_id, digest FROM standing_ages WHERE name_id = ANY (?::bigint[])', [$in])) as $row) {
                 $before[$row->int('name_id')] = $row->text('digest');
             }
-            $rows = $ages = [];
+            $rows = $ages = $changed = [];
             foreach ($files as $id => $file) {
                 $standing = $file->standing($this->book, $now);
                 $row = json_encode($this->row($file, $standing), JSON_THROW_ON_ERROR);
                 $digest = hash('xxh128', $row);
                 if ($digest !== ($before[$id] ?? null)) {
                     $rows[] = $row;
+                    $changed[] = $id;
                 }
                 $ages[] = ['name_id' => $id, 'stands_from' => $now, 'stands_until' => $standing->until?->isoSecond() ?? 'infinity', 'rulebook' => $this->book->digest(), 'digest' => $digest];
             }
             $this->put('standings', self::COLUMNS, '['.implode(',', $rows).']');
             $this->put('standing_ages', ['name_id', 'stands_from', 'stands_until', 'rulebook', 'digest'], json_encode($ages, JSON_THROW_ON_ERROR));
+            $this->staleGuarded($changed);
             $gone = array_values(array_diff($ids, array_keys($files)));
             if ($gone !== []) {
                 $this->database->table('standings')->whereIn('name_id', $gone)->delete();
                 $this->database->table('standing_ages')->whereIn('name_id', $gone)->delete();
             }
+        }
+    }
+
+    /**
+     * What is meant with a name is to be known of every other whose mailbox lies in it.
+     *
+     * @param  list<int>  $nameIds  whose standing has changed
+     */
+    private function staleGuarded(array $nameIds): void
+    {
+        if ($nameIds !== []) {
+            $in = '{'.implode(',', $nameIds).'}';
+            $this->database->update(
+                "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (
+                    SELECT o.name_id FROM names n JOIN mailboxes m ON m.site = n.ascii JOIN contact_versions v ON v.mailbox_id = m.id AND upper_inf(v.span)
+                    JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span) WHERE n.id = ANY (?::bigint[]) AND o.name_id <> ALL (?::bigint[]))", [$in, $in],
+            );
         }
     }
 
@@ -141,7 +160,7 @@ final readonly class MakeStandings
             'intent' => $file->facts->intent->value,
             'lock' => $file->facts->isLocked() ? 'on' : $file->facts->lock->value,
             'registrant' => $file->registrant,
-            'mailbox' => $file->registrantMailbox,
+            'mailbox' => $file->guard->mailbox ?? '',
             'reference' => $file->reference,
             'disclosure' => $file->disclosure->value,
             'servers' => implode(' ', $file->servers),

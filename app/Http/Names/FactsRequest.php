@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Names;
 
+use Acre\Core\Contact\ContactError;
 use Acre\Core\Contact\Disclosure;
+use Acre\Core\Contact\Mailbox;
 use Acre\Core\Delegation\ServerNames;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
@@ -30,8 +32,8 @@ final class FactsRequest extends FormRequest
             'moved_on' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:created_on', 'before:2100-01-01'],
             'intent' => ['required', Rule::enum(Intent::class)],
             'lock' => ['required', Rule::enum(Lock::class)],
-            'registrant' => ['nullable', 'string', 'max:300'],
-            'registrant_mailbox' => ['nullable', 'string', 'max:320'],
+            'registrant' => ['nullable', 'string', 'max:255'],
+            'mailbox' => ['nullable', 'string', 'max:320', $this->mailbox(...)],
             'disclosure' => ['sometimes', 'required', Rule::enum(Disclosure::class)],
             'servers' => ['nullable', 'string', 'max:4000', $this->hosts(...)],
             'own_renewal' => ['nullable', 'string', 'max:40', $this->amount(...)],
@@ -39,7 +41,7 @@ final class FactsRequest extends FormRequest
         ];
     }
 
-    /** @return array<string, mixed> columns of a registration */
+    /** @return array<string, mixed> columns of a registration, and `registrant` and `mailbox` */
     public function facts(): array
     {
         $facts = $this->values();
@@ -56,6 +58,15 @@ final class FactsRequest extends FormRequest
         }
 
         return $facts;
+    }
+
+    private function mailbox(string $field, mixed $value, Closure $fail): void
+    {
+        try {
+            Mailbox::of(is_string($value) ? $value : '');
+        } catch (ContactError $e) {
+            $fail($e->getMessage());
+        }
     }
 
     private function amount(string $field, mixed $value, Closure $fail): void

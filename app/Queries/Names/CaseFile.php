@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
+use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Contact\Disclosure;
+use Acre\Core\Contact\Guard;
+use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\NameFacts;
@@ -24,6 +27,8 @@ final readonly class CaseFile
      * @param  list<string>  $servers  ASCII host names
      * @param  list<int>  $words  ids of the labels that people gave it
      * @param  list<ExtraKind>  $extras  those that have not ended
+     * @param  string  $registrant  how its registrant is called; '': not known
+     * @param  Guard|null  $guard  null: nobody is written down as its registrant
      * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
      * @param  Watched|null  $watched  null: it is held
      */
@@ -37,7 +42,7 @@ final readonly class CaseFile
         public int $clientId,
         public string $clientName,
         public string $registrant,
-        public string $registrantMailbox,
+        public ?Guard $guard,
         public string $reference,
         public Disclosure $disclosure,
         public array $servers,
@@ -54,6 +59,20 @@ final readonly class CaseFile
     public function life(Rulebook $book, Instant $now): Lifecycle
     {
         return Lifecycle::of($this->facts, $this->late, $book->for($this->facts->name->suffix(), $now), $now);
+    }
+
+    /**
+     * What is to be known of who stands behind it.
+     *
+     * @return list<Finding> dearest first
+     */
+    public function behind(): array
+    {
+        return match (true) {
+            $this->watched !== null => [],
+            $this->guard === null => [Finding::of(ContactFinding::NoRegistrant)],
+            default => $this->guard->findings($this->facts->name, servesOrganisation: true),
+        };
     }
 
     /** Null: it is watched, and lies in no account of our books. */

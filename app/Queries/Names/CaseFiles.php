@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Queries\Names;
 
 use Acre\Core\Contact\Disclosure;
+use Acre\Core\Contact\Guard;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\TakesMail;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lock;
@@ -22,7 +25,7 @@ use Acre\Core\Time\Instant;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** The case files of names that are held or watched, eight queries for however many. */
+/** The case files of names that are held or watched, nine queries for however many. */
 final readonly class CaseFiles
 {
     public function __construct(private Connection $database, private int $askLead)
@@ -44,7 +47,7 @@ final readonly class CaseFiles
         $in = '{'.implode(',', $nameIds).'}';
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
-                r.statuses, r.lock, r.intent, r.registrant, r.registrant_mailbox, r.reference, r.disclosure, r.servers,
+                r.statuses, r.lock, r.intent, r.reference, r.disclosure, r.servers,
                 r.own_renewal, r.own_currency, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name
             FROM names n
             JOIN registrations r ON r.name_id = n.id AND upper_inf(r.span)
@@ -58,11 +61,12 @@ final readonly class CaseFiles
         $waiting = $this->waiting($in);
         $words = $this->words($in);
         $drifts = $this->drifts($in);
+        $guards = $this->guards($in);
         $found = [];
         foreach ($rows as $row) {
             $id = $row->int('id');
             $place = $places[$row->int('account_id')];
-            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? []);
+            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? [], $guards[$id] ?? null);
         }
         $missing = array_values(array_diff($nameIds, array_keys($found)));
         $found += $missing === [] ? [] : $this->watched('{'.implode(',', $missing).'}', $words);
@@ -82,7 +86,7 @@ final readonly class CaseFiles
      * @param  list<int>  $words
      * @param  list<OpenDrift>  $drifts
      */
-    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts): CaseFile
+    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
 
@@ -104,8 +108,8 @@ final readonly class CaseFiles
             $place->account,
             $row->int('client_id'),
             $row->text('client_name'),
-            $row->textOrNull('registrant') ?? '',
-            $row->textOrNull('registrant_mailbox') ?? '',
+            $guard->called ?? '',
+            $guard,
             $row->textOrNull('reference') ?? '',
             Disclosure::from($row->text('disclosure')),
             array_values(array_filter($row->json('servers'), is_string(...))),
@@ -132,7 +136,7 @@ final readonly class CaseFiles
             $found[$id] = new CaseFile(
                 $id, 0, new NameFacts(DomainName::of($row->text('ascii')), $row->instant('created_on'), $row->instant('ends_on'), $row->instant('moved_on'), array_values(array_filter($statuses))),
                 new LateTerms(askLead: $this->askLead), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Nobody), new Account(0, 0, $row->text('registrar'), '', null, null, null, false, null),
-                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), '', '', Disclosure::NotKnown, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
+                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
                 new Watched($row->text('why'), $row->instant('since') ?? Instant::second(0)),
             );
         }
@@ -201,6 +205,26 @@ final readonly class CaseFiles
         $found = [];
         foreach (Row::all($this->database->select('SELECT name_id, word_id FROM name_words WHERE name_id = ANY (?::bigint[]) ORDER BY word_id', [$in])) as $row) {
             $found[$row->int('name_id')][] = $row->int('word_id');
+        }
+
+        return $found;
+    }
+
+    /** @return array<int, Guard> */
+    private function guards(string $in): array
+    {
+        $found = [];
+        $rows = $this->database->select(
+            'SELECT x.name_id, x.contact_id, x.kind, x.called, x.address, x.site, x.takes_mail, x.client_id, s.intent, g.size
+             FROM registrants x LEFT JOIN names n ON n.ascii = x.site LEFT JOIN registrations s ON s.name_id = n.id AND upper_inf(s.span) LEFT JOIN ring_members g ON g.name_id = x.name_id
+             WHERE x.name_id = ANY (?::bigint[])', [$in],
+        );
+        foreach (Row::all($rows) as $row) {
+            $intent = $row->textOrNull('intent');
+            $found[$row->int('name_id')] = new Guard(
+                $row->int('contact_id'), HolderKind::from($row->text('kind')), $row->text('called'), $row->textOrNull('address'), ($row->textOrNull('site') ?? '') === '' ? null : $row->text('site'),
+                TakesMail::from($row->textOrNull('takes_mail') ?? 'unknown'), $intent === null ? null : Intent::from($intent), $row->intOrNull('size') ?? 0, $row->intOrNull('client_id') !== null,
+            );
         }
 
         return $found;

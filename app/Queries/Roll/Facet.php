@@ -54,7 +54,7 @@ enum Facet: string
     {
         $marks = [
             ...array_map(fn (int $id): string => self::Word->mark((string) $id), $file->words),
-            ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [...$standing->findings, ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts)]),
+            ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [...$standing->findings, ...$file->behind(), ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts)]),
         ];
         foreach ($file->servers as $host) {
             $marks[] = self::Server->mark($host);

@@ -12,8 +12,8 @@
             <x-choice name="intent" label="What is to happen at its end" :value="$registration->intent->value" words="words.intent"/>
             <x-choice name="lock" label="Transfer lock" :value="$registration->lock->value" words="words.lock"/>
             <x-field name="own_renewal" label="What renewing it costs, where that is its own" :value="$registration->own_renewal === null ? '' : $registration->own_renewal.' '.$registration->own_currency" maxlength="40" note="Such as 120.00 GBP. Empty: the registrar’s price for its suffix"/>
-            <x-field name="registrant" label="Registrant" :value="$registration->registrant" maxlength="300"/>
-            <x-field name="registrant_mailbox" label="Registrant’s mailbox" :value="$registration->registrant_mailbox" maxlength="320"/>
+            <x-field name="registrant" label="Registrant" :value="$name->registrant?->called" maxlength="255" note="The legal holder: an organisation, or a person"/>
+            <x-field name="mailbox" label="Registrant’s mailbox" :value="$name->registrant?->address" maxlength="320"/>
             <x-choice name="disclosure" label="What the public record shows of the registrant" :value="$registration->disclosure->value" words="words.disclosure"/>
             <x-field name="servers" type="area" label="Name servers" :value="implode(chr(10), $registration->servers)" rows="3" note="One a line, as the registry has them"/>
         </div>

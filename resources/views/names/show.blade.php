@@ -61,7 +61,7 @@
         <section class="card" aria-labelledby="behind">
             <h2 id="behind">Who stands behind it</h2>
             <dl class="facts">
-                <div><dt>Registrant</dt><dd>{{ $file->registrant === '' ? 'not known' : $file->registrant }}@if ($file->registrantMailbox !== '')<span class="lesser">{{ $file->registrantMailbox }}</span>@endif</dd></div>
+                <div><dt>Registrant</dt><dd>{{ $file->registrant === '' ? 'not known' : $file->registrant }}@if ($file->guard?->mailbox !== null)<span class="lesser">{{ $file->guard->mailbox }}</span>@endif</dd></div>
                 <div><dt>Client</dt><dd><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></dd></div>
                 <div><dt>Account</dt><dd><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->registrarName }} {{ $file->account->number }}</a><span class="lesser">{{ $file->account->ours ? 'we can sign in' : 'we can’t sign in' }}</span></dd></div>
                 @if ($file->reference !== '')<div><dt>Registrar’s number</dt><dd class="mono">{{ $file->reference }}</dd></div>@endif

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Contact;
+
+use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Cost;
+use Acre\Core\Finding\Cure;
+use Acre\Core\Finding\FindingTag;
+
+/** What is to be known of who stands behind a name, and of how they are reached. */
+enum ContactFinding: string implements FindingTag
+{
+    /** It lies in a name that is meant to end: whoever registers that one next reads the mail of this one. */
+    case MailboxLapses = 'mailbox_lapses';
+    /** It lies in the very name that it guards, and falls silent with it. */
+    case MailboxInside = 'mailbox_inside';
+    /** Names guard each other, round and round: one that goes dark takes all with it. */
+    case MailboxRing = 'mailbox_ring';
+    case NoMailbox = 'no_mailbox';
+    case TakesNoMail = 'takes_no_mail';
+    /** A private person is the holder where an organisation is served. */
+    case HolderPerson = 'holder_person';
+    /** No client has said that this is theirs. */
+    case HolderUnknown = 'holder_unknown';
+    /** Nobody is written down. */
+    case NoRegistrant = 'no_registrant';
+    case Lacks = 'lacks';
+    case PostcodeLacks = 'postcode_lacks';
+    case PostcodeElsewhere = 'postcode_elsewhere';
+    case PhoneDoubtful = 'phone_doubtful';
+    case PhoneElsewhere = 'phone_elsewhere';
+
+    public static function area(): string
+    {
+        return 'contact';
+    }
+
+    public function arguments(): array
+    {
+        return match ($this) {
+            self::MailboxLapses => ['mailbox', 'site'],
+            self::MailboxInside => ['mailbox'],
+            self::MailboxRing => ['mailbox', 'names'],
+            self::TakesNoMail => ['host'],
+            self::HolderPerson, self::HolderUnknown => ['who'],
+            self::Lacks => ['what'],
+            self::PostcodeLacks => ['country'],
+            self::PostcodeElsewhere => ['postcode', 'country'],
+            self::PhoneDoubtful => ['phone'],
+            self::PhoneElsewhere => ['phone', 'country'],
+            self::NoMailbox, self::NoRegistrant => [],
+        };
+    }
+
+    public function cost(): Cost
+    {
+        return match ($this) {
+            self::MailboxLapses => Cost::NameLost,
+            self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cost::Dark,
+            self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere => Cost::MovementFails,
+            default => Cost::Attention,
+        };
+    }
+
+    public function actor(): Actor
+    {
+        return match ($this) {
+            self::HolderPerson, self::HolderUnknown => Actor::Client,
+            default => Actor::House,
+        };
+    }
+
+    public function cure(): Cure
+    {
+        return match ($this) {
+            self::MailboxLapses, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cure::OtherMailbox,
+            self::HolderPerson, self::HolderUnknown => Cure::AskClient,
+            self::NoRegistrant => Cure::SayWho,
+            self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere, self::PhoneDoubtful, self::PhoneElsewhere => Cure::CorrectContact,
+        };
+    }
+}

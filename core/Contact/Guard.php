@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Contact;
+
+use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Name\DomainName;
+
+/** The registrant of a name and the mailbox that guards it: whoever reads that can take the name, and if nobody does it goes dark. */
+final readonly class Guard
+{
+    /**
+     * @param  string|null  $site  A-labels of the name that the mailbox lies in; null: none, or no mailbox
+     * @param  Intent|null  $siteIntent  what is meant with that name, where it is one of ours
+     * @param  int  $ring  how many names guard each other round and round, this one among them; 0: none do
+     * @param  bool  $known  whether a client has said that the registrant is theirs
+     */
+    public function __construct(
+        public int $contact,
+        public HolderKind $kind,
+        public string $called,
+        public ?string $mailbox,
+        public ?string $site,
+        public TakesMail $takesMail = TakesMail::Unknown,
+        public ?Intent $siteIntent = null,
+        public int $ring = 0,
+        public bool $known = true,
+    ) {
+    }
+
+    /**
+     * @param  bool  $servesOrganisation  whether the name is held for an organisation
+     * @return list<Finding> dearest first
+     */
+    public function findings(DomainName $name, bool $servesOrganisation): array
+    {
+        $found = [];
+        if ($this->mailbox === null) {
+            $found[] = Finding::of(ContactFinding::NoMailbox);
+        } else {
+            $inside = $this->site === $name->registrable()->ascii;
+            if ($this->siteIntent === Intent::Lapse && ! $inside) {
+                $found[] = Finding::of(ContactFinding::MailboxLapses, mailbox: $this->mailbox, site: (string) $this->site);
+            }
+            if ($inside) {
+                $found[] = Finding::of(ContactFinding::MailboxInside, mailbox: $this->mailbox);
+            } elseif ($this->ring > 1) {
+                $found[] = Finding::of(ContactFinding::MailboxRing, mailbox: $this->mailbox, names: $this->ring);
+            }
+            if ($this->takesMail === TakesMail::No) {
+                $found[] = Finding::of(ContactFinding::TakesNoMail, host: substr((string) strrchr($this->mailbox, '@'), 1));
+            }
+        }
+        if ($this->kind === HolderKind::Person && $servesOrganisation) {
+            $found[] = Finding::of(ContactFinding::HolderPerson, who: $this->called);
+        }
+        if (! $this->known) {
+            $found[] = Finding::of(ContactFinding::HolderUnknown, who: $this->called);
+        }
+
+        return Finding::dearestFirst($found);
+    }
+}
