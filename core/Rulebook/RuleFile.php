@@ -9,6 +9,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
+use ValueError;
 
 /**
  * One suffix's file, checked whole as it is read: every key known, every value of its type, with mark, source and date.
@@ -20,11 +21,12 @@ final readonly class RuleFile
     public const KEYS = [
         'least_years', 'most_years', 'years_ahead', 'end', 'last_dark_days', 'renewable_from_days', 'hold_after_created_days', 'hold_after_moved_days',
         'moves_by', 'move_adds_years', 'code_days', 'has_lock', 'privacy_allowed', 'presence_needed', 'holder_validated', 'shows_end',
+        'verify_days', 'registrant_hold_days', 'registrant_confirms', 'roles', 'published',
     ];
 
     private const FLAGS = ['has_lock', 'privacy_allowed', 'presence_needed', 'holder_validated', 'shows_end'];
 
-    /** @param  array<string, list<Rule<int|bool|MovesBy|list<EndPhase>>>>  $rules  editions by key, oldest first */
+    /** @param  array<string, list<Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>>>>  $rules  editions by key, oldest first */
     private function __construct(private string $file, private bool $isDefault, private array $rules)
     {
     }
@@ -79,13 +81,18 @@ final readonly class RuleFile
             $this->number('hold_after_moved_days', $now),
             $this->flag('shows_end', $now),
             $this->number('renewable_from_days', $now),
-            $this->movesBy($now),
+            $this->value('moves_by', $now, MovesBy::class),
             $this->number('move_adds_years', $now),
             $this->number('code_days', $now),
             $this->flag('has_lock', $now),
             $this->flag('privacy_allowed', $now),
             $this->flag('presence_needed', $now),
             $this->flag('holder_validated', $now),
+            $this->number('verify_days', $now),
+            $this->number('registrant_hold_days', $now),
+            $this->value('registrant_confirms', $now, RegistrantConfirms::class),
+            $this->value('roles', $now, Roles::class),
+            $this->value('published', $now, Published::class),
         );
     }
 
@@ -105,18 +112,23 @@ final readonly class RuleFile
         return is_bool($rule->value) ? new Rule($rule->value, $rule->mark, $rule->source, $rule->from) : throw RulebookError::value($this->file, $key, 'true or false', $rule->value);
     }
 
-    /** @return Rule<MovesBy> */
-    private function movesBy(Instant $now): Rule
+    /**
+     * @template T of MovesBy|RegistrantConfirms|Roles|Published
+     *
+     * @param  class-string<T>  $class
+     * @return Rule<T>
+     */
+    private function value(string $key, Instant $now, string $class): Rule
     {
-        $rule = $this->inForce('moves_by', $now);
+        $rule = $this->inForce($key, $now);
 
-        return $rule->value instanceof MovesBy ? new Rule($rule->value, $rule->mark, $rule->source, $rule->from) : throw RulebookError::value($this->file, 'moves_by', 'code, tag or mail', $rule->value);
+        return $rule->value instanceof $class ? new Rule($rule->value, $rule->mark, $rule->source, $rule->from) : throw RulebookError::value($this->file, $key, $class, $rule->value);
     }
 
     /**
      * Every edition of every rule, as the page of a suffix shows them.
      *
-     * @return array<string, list<Rule<int|bool|MovesBy|list<EndPhase>>>>
+     * @return array<string, list<Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>>>>
      */
     public function editionsByKey(): array
     {
@@ -131,7 +143,7 @@ final readonly class RuleFile
         return is_array($rule->value) ? new Rule($rule->value, $rule->mark, $rule->source, $rule->from) : throw RulebookError::value($this->file, $key, 'a list of phases', $rule->value);
     }
 
-    /** @return Rule<int|bool|MovesBy|list<EndPhase>> */
+    /** @return Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>> */
     private function inForce(string $key, Instant $now): Rule
     {
         $found = null;
@@ -145,7 +157,7 @@ final readonly class RuleFile
         return $found ?? $this->rules[$key][0] ?? throw RulebookError::nothingInForce($this->file, $key, $now->date());
     }
 
-    /** @return list<Rule<int|bool|MovesBy|list<EndPhase>>> */
+    /** @return list<Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>>> */
     private static function editions(string $file, string $key, mixed $given): array
     {
         if (! is_array($given) || $given === [] || ! array_is_list($given)) {
@@ -173,14 +185,25 @@ final readonly class RuleFile
         return $rules;
     }
 
-    /** @return int|bool|MovesBy|list<EndPhase> */
-    private static function checked(string $file, string $key, mixed $value): int|bool|MovesBy|array
+    /** @return int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase> */
+    private static function checked(string $file, string $key, mixed $value): int|bool|MovesBy|RegistrantConfirms|Roles|Published|array
     {
         if ($key === 'end') {
             return self::endPhases($file, $value);
         }
-        if ($key === 'moves_by') {
-            return (is_string($value) ? MovesBy::tryFrom($value) : null) ?? throw RulebookError::value($file, $key, 'code, tag or mail', $value);
+        try {
+            $read = match ($key) {
+                'moves_by' => (is_string($value) ? MovesBy::tryFrom($value) : null) ?? throw new ValueError('code, tag or mail'),
+                'registrant_confirms' => (is_string($value) ? RegistrantConfirms::tryFrom($value) : null) ?? throw new ValueError('both, new, nobody or registry'),
+                'roles' => Roles::read($value),
+                'published' => Published::read($value),
+                default => null,
+            };
+        } catch (ValueError $e) {
+            throw RulebookError::value($file, $key, $e->getMessage(), $value);
+        }
+        if ($read !== null) {
+            return $read;
         }
         if (in_array($key, self::FLAGS, true)) {
             return is_bool($value) ? $value : throw RulebookError::value($file, $key, 'true or false', $value);

@@ -30,6 +30,11 @@ final readonly class RuleSet
      * @param  Rule<bool>  $privacyAllowed  whether a privacy service may stand in the record
      * @param  Rule<bool>  $presenceNeeded  whether the holder must live or sit somewhere
      * @param  Rule<bool>  $holderValidated  whether the registry itself checks the holder's data
+     * @param  Rule<int>  $verifyDays  days within which the registrant's mailbox must be verified; 0: no such rule
+     * @param  Rule<int>  $registrantHold  days without a transfer after a material change of registrant; 0: none
+     * @param  Rule<RegistrantConfirms>  $registrantConfirms  who must confirm such a change
+     * @param  Rule<Roles>  $roles  the roles that contacts have for it
+     * @param  Rule<Published>  $published  what the public record shows of the holder
      */
     public function __construct(
         public string $suffix,
@@ -50,6 +55,11 @@ final readonly class RuleSet
         public Rule $privacyAllowed,
         public Rule $presenceNeeded,
         public Rule $holderValidated,
+        public Rule $verifyDays,
+        public Rule $registrantHold,
+        public Rule $registrantConfirms,
+        public Rule $roles,
+        public Rule $published,
     ) {
         $this->plans = new EndPlans;
     }

@@ -13,6 +13,7 @@ use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Title\Chain;
 use App\Support\TradeClock;
 use App\View\FolioDrawing;
+use App\View\RuleInWords;
 use App\View\Words;
 use Illuminate\View\View;
 
@@ -49,6 +50,7 @@ final readonly class RulebookController
             'drawings' => [FolioDrawing::of($life, Chain::of([]), null, $this->words, 1206), FolioDrawing::of($life, Chain::of([]), null, $this->words, 330)],
             'now' => $now,
             'words' => $this->words,
+            'values' => new RuleInWords($this->words),
         ]);
     }
 }

@@ -24,7 +24,7 @@
             @foreach ($rules as $rule)
                 <tr @class(['is-past' => ! $rule->from->hasComeAt($now)])>
                     <th scope="row">{{ $words->say('rulebook.rule.'.$key) }}</th>
-                    <td data-label="Value">@if (is_array($rule->value)){{ $rule->value === [] ? 'nothing known' : collect($rule->value)->map(fn ($p) => $words->say('words.phase_short.'.$p->phase->value).' '.$p->days.' days')->join(', ') }}@elseif (is_bool($rule->value)){{ $rule->value ? 'yes' : 'no' }}@elseif ($rule->value instanceof Acre\Core\Rulebook\MovesBy){{ $words->say('rulebook.moves_by.'.$rule->value->value) }}@else{{ $rule->value }}@endif</td>
+                    <td data-label="Value">{{ $values->say($rule->value) }}</td>
                     <td data-label="From">{{ $rule->from->hasComeAt($now) ? App\Support\Dates::full($rule->from) : 'not in force' }}</td>
                     <td data-label="Relied on as">{{ $words->say('rulebook.mark.'.$rule->mark->value) }}</td>
                     <td data-label="Source"><details><summary>source</summary>{{ $rule->source }}</details></td>

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Rulebook;
 
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\RoleKind;
 use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Record\Field;
 use Acre\Core\Rulebook\MovesBy;
+use Acre\Core\Rulebook\Publication;
+use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Rulebook\RulebookError;
 use Acre\Core\Rulebook\RuleFile;
@@ -74,6 +79,19 @@ final class RulebookTest extends TestCase
         self::assertSame('2029-11-02', Given::life('bell.ai')->renewedUntil()?->iso());
     }
 
+    public function test_who_stands_behind_a_name_is_ruled_too(): void
+    {
+        $book = new Rulebook(self::FOLDER);
+        $com = $book->for('com', Instant::of('2026-10-06'));
+        self::assertSame([15, 60, RegistrantConfirms::Both], [$com->verifyDays->value, $com->registrantHold->value, $com->registrantConfirms->value]);
+        // ICANN Registration Data Policy, in force since 21 August 2025.
+        self::assertSame([RoleKind::Registrant, RoleKind::Technical], $com->roles->value->kinds);
+        self::assertTrue($book->for('com', Instant::of('2025-08-20'))->roles->value->has(RoleKind::Billing));
+        $seen = fn (string $suffix, Field $field, HolderKind $kind): Publication => $book->for($suffix, Instant::of('2026-10-06'))->published->value->of($field, $kind);
+        self::assertSame([Publication::Shown, Publication::Consent], [$seen('com', Field::Country, HolderKind::Person), $seen('com', Field::Organisation, HolderKind::Organisation)]);
+        self::assertSame([Publication::Shown, Publication::Redacted, Publication::Redacted], array_map(fn (HolderKind $kind): Publication => $seen('fr', Field::Organisation, $kind), HolderKind::cases()));
+    }
+
     /** @return iterable<string, array{string, string, string}> */
     public static function broken(): iterable
     {
@@ -83,6 +101,9 @@ final class RulebookTest extends TestCase
         yield 'a number that is a text' => ['value: 10', 'value: ten', 'whole number'];
         yield 'a date without quotes' => ['from: "2012-01-01"', 'from: soon', 'quoted date'];
         yield 'a phase that is none' => ['phase: grace', 'phase: limbo', 'known phase'];
+        yield 'a role that is none' => ['[registrant]', '[registrant, owner]', 'registrant, administrative'];
+        yield 'a field that is missing' => ['consent: [name, ', 'consent: [', 'every field'];
+        yield 'nobody who confirms' => ['"registry"', '"someone"', 'both, new'];
         yield 'another suffix than its name' => ['suffix: uk', 'suffix: com', 'named after'];
     }
 
