@@ -9,6 +9,7 @@ use App\Actions\Outside\TellAlarms;
 use App\Actions\Post\TakeReturned;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
+use App\Jobs\FindRings;
 use App\Jobs\LookOutside;
 use App\Jobs\SendPost;
 use App\Jobs\WorkGate;
@@ -26,6 +27,7 @@ Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly(
 
 // What the outside says of our names, each in its turn.
 Schedule::call(fn () => LookOutside::dispatch())->everyMinute()->name('outside');
+Schedule::call(fn () => FindRings::dispatch())->everyTenMinutes()->name('rings');
 Schedule::call(fn (TellAlarms $alarms) => $alarms->handle())->everyMinute()->name('alarms');
 
 // Moved on the simulated world's page, its clock is the demo's.

@@ -7,6 +7,9 @@ use App\Http\Accounts\AccountController;
 use App\Http\Accounts\GateController;
 use App\Http\Answers\AnswerController;
 use App\Http\Clients\ClientController;
+use App\Http\Contacts\AlikeController;
+use App\Http\Contacts\CardController;
+use App\Http\Contacts\ContactController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
@@ -138,7 +141,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('{import}/take-back', 'takeBack')->name('take-back')->middleware('can:takeBack,import')->whereNumber('import');
     });
 
-    foreach (['clients' => ClientController::class, 'registrars' => RegistrarController::class, 'accounts' => AccountController::class] as $area => $controller) {
+    foreach (['clients' => ClientController::class, 'registrars' => RegistrarController::class, 'accounts' => AccountController::class, 'contacts' => ContactController::class] as $area => $controller) {
         $one = rtrim($area, 's');
         Route::get($area, [$controller, 'index'])->name("{$area}.index")->middleware('can:look');
         Route::get("{$area}/create", [$controller, 'create'])->name("{$area}.create")->middleware('can:prepare');
@@ -159,6 +162,13 @@ Route::middleware('auth')->group(function (): void {
         Route::get('notes/{note}/file', 'file')->name('file')->middleware('can:view,note')->whereNumber('note');
         Route::delete('notes/{note}', 'destroy')->name('destroy')->middleware('can:delete,note')->whereNumber('note');
     });
+
+    Route::controller(AlikeController::class)->prefix('contacts/alike')->name('contacts.')->group(function (): void {
+        Route::get('/', 'index')->name('alike')->middleware('can:look');
+        Route::post('/', 'merge')->name('merge')->middleware('can:prepare');
+    });
+    Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware('can:prepare');
+    Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look')->whereNumber('contact');
 
     Route::get('house', [HouseController::class, 'edit'])->name('house')->middleware('can:run');
     Route::put('house', [HouseController::class, 'update'])->middleware('can:run');

@@ -30,7 +30,7 @@ final readonly class FacetWord
                 Facet::Phase, Facet::Intent, Facet::Lock, Facet::Disclosure => $words->sayOr("words.{$facet->value}.{$value}", $value),
                 Facet::Finding => $words->sayOr('roll.finding.'.str_replace('.', '_', $value), $value),
                 Facet::Word => $labels[(int) $value] ?? $value,
-                Facet::Suffix, Facet::Server, Facet::Registrant, Facet::Created => $value,
+                Facet::Suffix, Facet::Server, Facet::Registrant, Facet::Contact, Facet::Created => $value,
             };
             $told[] = new self($words->say('roll.facet.'.$facet->value, ['value' => $said]), $filter->address([$facet->value => null]));
         }

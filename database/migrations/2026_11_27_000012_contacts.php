@@ -119,6 +119,9 @@ INSERT INTO roles (name_id, registration_id, contact_id, role, span)
 SELECT s.name_id, s.id, n.id, 'registrant', s.span FROM said s JOIN pairs p ON p.low IS NOT DISTINCT FROM lower(s.called) AND p.mailbox_id IS NOT DISTINCT FROM s.mailbox_id JOIN numbered n USING (n);
 ALTER TABLE registrations DROP COLUMN registrant, DROP COLUMN registrant_mailbox;
 
+-- What became of letters to a mailbox.
+CREATE INDEX letters_mailbox ON letters (lower(mailbox), id);
+
 -- The registrant of each name today.
 CREATE VIEW registrants AS
 SELECT r.name_id, r.contact_id, c.kind, c.client_id, v.called, v.organisation, v.person, v.country, m.id AS mailbox_id, m.address, m.site, m.takes_mail

@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use Acre\Core\Contact\Address;
+use Acre\Core\Contact\Contact as ContactValue;
+use Acre\Core\Contact\Country;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Mailbox;
+use Acre\Core\Contact\Phone;
 use Acre\Core\Movement\Identifier;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Contacts\FindRings;
+use App\Actions\Contacts\SaveContact;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
@@ -15,10 +23,12 @@ use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Names\WatchNames;
+use App\Actions\Outside\LookAtMailboxes;
 use App\Actions\Outside\Observe;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Client;
+use App\Models\Contact;
 use App\Models\Docket;
 use App\Models\Extra;
 use App\Models\Holding;
@@ -65,6 +75,9 @@ final class DemoSeeder extends Seeder
         private readonly Observe $observe,
         private readonly WatchNames $watch,
         private readonly SayRegistrants $registrants,
+        private readonly SaveContact $contact,
+        private readonly FindRings $rings,
+        private readonly LookAtMailboxes $mailboxes,
     ) {
     }
 
@@ -79,13 +92,16 @@ final class DemoSeeder extends Seeder
         foreach ($names as $told) {
             $this->name($told);
         }
+        $this->contacts();
         $this->standings->of(array_values($this->names));
+        $this->rings->handle();
         $this->deeds();
         $this->clock->set(Instant::of(self::DAY));
         $this->world->load(Outside::document($names, Instant::of(self::DAY)));
         $this->standings->staleByRulebook(all: true);
         $this->standings->due();
         $this->observed();
+        $this->standings->due();
         $this->gates();
     }
 
@@ -104,10 +120,25 @@ final class DemoSeeder extends Seeder
     private function observed(): void
     {
         $this->observe->of(array_values($this->names));
+        $this->mailboxes->some(1_000);
         $steward = User::query()->where('role', Role::Steward)->firstOrFail();
         foreach (Outside::watched() as [$ascii, $client, $why]) {
             $name = DomainName::of($ascii);
             $this->watch->watch($steward, Name::query()->create(['ascii' => $name->ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()]), $this->clients[$client], $why);
+        }
+    }
+
+    /** Where those are found who came with their names. */
+    private function contacts(): void
+    {
+        $owner = User::query()->where('role', Role::Owner)->firstOrFail();
+        $told = House::contacts();
+        foreach (Contact::query()->with('today.mailbox')->get() as $contact) {
+            [$person, $street, $town, $postcode, $country, $voice, $kind] = $told[$contact->today->called];
+            $value = ContactValue::of(
+                HolderKind::from($kind), $kind === 'person' ? null : $contact->today->called, $person, Address::of($street, $town, null, $postcode, Country::of($country)), Phone::of($voice), Mailbox::tryOf($contact->today->mailbox?->address),
+            );
+            $this->contact->change($owner, $contact, $value, $contact->client_id, 1);
         }
     }
 

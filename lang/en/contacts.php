@@ -8,5 +8,20 @@ return [
     ],
     'role' => ['registrant' => 'registrant', 'administrative' => 'administrative contact', 'technical' => 'technical contact', 'billing' => 'billing contact'],
     'kind' => ['organisation' => 'an organisation', 'person' => 'a private person', 'unknown' => 'not said: organisation or person'],
+    'risk' => [
+        'mailbox_lapses' => 'The mailbox lies in a name that is meant to lapse', 'mailbox_inside' => 'The mailbox lies in the very name that it guards', 'mailbox_ring' => 'Names guard each other, round and round',
+        'no_mailbox' => 'The registrant has no mailbox', 'takes_no_mail' => 'The mailbox’s host takes no mail', 'no_registrant' => 'Who the registrant is, is not known',
+        'holder_person' => 'A private person is the legal holder', 'holder_unknown' => 'No :served has said that the registrant is theirs',
+    ],
+    'takes_mail' => ['yes' => 'its host takes mail', 'no' => 'its host takes no mail', 'unknown' => 'whether its host takes mail has not been looked at'],
+    'confirms' => [
+        'both' => 'the prior and the new registrant must confirm it', 'new' => 'the new registrant must confirm it', 'nobody' => 'nobody need confirm it', 'registry' => 'it goes through the registry, on a form of its own',
+    ],
+    'saved' => ':who saved.',
+    'changed' => '{0} :who saved; it stands behind no name.|{1} :who saved; the one name that it stands behind is judged anew.|[2,*] :who saved; the :count names that it stands behind are judged anew.',
+    'same' => 'Nothing of :who was changed.',
+    'merged' => '{0} Nothing was put together.|{1} One contact is part of :who now.|[2,*] :count contacts are part of :who now.',
+    'cards' => '{0} No card was taken.|{1} One contact was made from a card.|[2,*] :count contacts were made from cards.',
+    'cards_known' => '{1} One is here already.|[2,*] :count are here already.',
     'source' => ['typed' => 'typed', 'brought in' => 'from a list', 'card' => 'from a card', 'record' => 'from the public record'],
 ];

@@ -8,7 +8,7 @@ return [
     // The sentence's further conditions, and their labels in the form that adds them.
     'facet' => [
         'suffix' => 'under .:value', 'phase' => ':value', 'intent' => 'meant to: :value', 'lock' => 'lock :value', 'disclosure' => 'registrant :value', 'server' => 'answered by :value',
-        'registrant' => 'registered to :value', 'created' => 'registered in :value', 'word' => 'with the word “:value”', 'finding' => 'of which is said: :value',
+        'registrant' => 'registered to :value', 'contact' => 'registered to contact :value', 'created' => 'registered in :value', 'word' => 'with the word “:value”', 'finding' => 'of which is said: :value',
     ],
     'with' => 'with “:text” in them',
     'facet_label' => [
@@ -23,6 +23,9 @@ return [
         'record_not_in_directory' => 'no directory has it', 'record_other_registrar' => 'it is gone from our account', 'record_transfer_not_ours' => 'a transfer that nobody here started', 'record_ends_sooner' => 'outside it ends sooner',
         'record_ends_later' => 'outside it ends later', 'record_held_by_registry' => 'its registry holds it', 'record_held_by_registrar' => 'its registrar holds it', 'record_servers_changed' => 'its name servers were changed by nobody here',
         'record_holder_doubted' => 'its holder is not believed', 'record_lock_is_off' => 'its lock is off outside', 'record_lock_is_on' => 'its lock is on outside',
+        'contact_mailbox_lapses' => 'its mailbox lies in a name meant to lapse', 'contact_mailbox_inside' => 'its mailbox lies in itself', 'contact_mailbox_ring' => 'it and others guard each other',
+        'contact_no_mailbox' => 'its registrant has no mailbox', 'contact_takes_no_mail' => 'its mailbox’s host takes no mail', 'contact_no_registrant' => 'its registrant is not known', 'contact_holder_person' => 'a private person holds it',
+        'contact_holder_unknown' => 'no :served knows its registrant',
     ],
     'column' => [
         'line' => 'Life line', 'registrant' => 'Registrant', 'suffix' => 'Suffix', 'phase' => 'Phase', 'intent' => 'Intent', 'lock' => 'Lock', 'disclosure' => 'Public record', 'servers' => 'Name servers',

@@ -22,6 +22,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use Acre\Wire\Whois\WhoisText;
 use App\Actions\Outside\FollowWorld;
+use App\Actions\Outside\LookAtMailboxes;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
 use App\Actions\Outside\TellAlarms;
@@ -294,7 +295,7 @@ final class OutsideTest extends TestCase
         config(['outside.a_minute' => 1]);
         $this->app->forgetInstance(Directory::class);
         $names = [$this->held($this->registered()), $this->held($this->registered())];
-        app(LookOutside::class)->handle(app(TakeDue::class), app(Observe::class));
+        app(LookOutside::class)->handle(app(TakeDue::class), app(Observe::class), app(LookAtMailboxes::class));
         $rows = DB::table('observing')->whereIn('name_id', array_map(fn (Name $name): int => $name->id, $names))->orderBy('name_id')->get();
         self::assertSame([0, 0], $rows->pluck('failures')->all());
         self::assertSame(['weekly', 'weekly'], $rows->pluck('pace')->all());

@@ -48,6 +48,8 @@ final readonly class NameController
             'chain' => $chain,
             'on' => $on,
             'heldOn' => $on === null ? null : $chain->on($on),
+            'registrantOn' => $on === null ? null : $this->history->registrantOn($name->id, $on),
+            'roles' => $this->history->roles($name->id),
             'happened' => $this->history->happened($name->id),
             'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330)],
             'registration' => $name->registration,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outside\Dns;
 
+use Acre\Core\Contact\TakesMail;
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
@@ -38,6 +39,32 @@ final class AskedServers implements Dns
     public function delegations(iterable $names, callable $told): void
     {
         $this->exchange->each($names, fn (DomainName $name) => $told($this->delegation($name->ascii)), $this->atOnce);
+    }
+
+    public function mail(iterable $hosts, callable $told): void
+    {
+        $this->exchange->each($hosts, fn (DomainName $host) => $told($host, $this->takesMail($host->ascii)), $this->atOnce);
+    }
+
+    private function takesMail(string $host): TakesMail
+    {
+        [$answer] = $this->walk($host, Message::TYPE_MX);
+        $answer = $this->below($answer, $host, [], Message::TYPE_MX);
+        if ($answer === null) {
+            return TakesMail::Unknown;
+        }
+        $exchanges = array_filter($answer->answers, fn (Record $record): bool => $record->type === Message::TYPE_MX);
+        if ($exchanges === []) {
+            return $answer->rcode === Message::RCODE_OK && $this->addresses($host)[0] !== [] ? TakesMail::Yes : TakesMail::No;
+        }
+        foreach ($exchanges as $record) {
+            $data = $record->data;
+            if (is_array($data) && is_string($data['target'] ?? null) && self::host($data['target']) !== '') {
+                return TakesMail::Yes;
+            }
+        }
+
+        return TakesMail::No;
     }
 
     private function delegation(string $name): DelegationSeen
@@ -191,7 +218,7 @@ final class AskedServers implements Dns
         $found = [];
         for ($step = 0; $step < self::DEEP; $step++) {
             [$answer] = $this->walk($asked, Message::TYPE_A, $within);
-            $answer = $this->below($answer, $asked, $within);
+            $answer = $this->below($answer, $asked, $within, Message::TYPE_A);
             $alias = null;
             foreach ($answer->answers ?? [] as $record) {
                 if ($record->type === Message::TYPE_A && is_string($record->data)) {
@@ -214,14 +241,14 @@ final class AskedServers implements Dns
      *
      * @param  list<string>  $within
      */
-    private function below(?Message $answer, string $host, array $within): ?Message
+    private function below(?Message $answer, string $host, array $within, int $type): ?Message
     {
         if ($answer === null || $answer->answers !== []) {
             return $answer;
         }
         foreach ($answer->authority as $record) {
             if ($record->type === Message::TYPE_NS && self::host($record->name) === $host) {
-                return $this->first($this->serversOf($answer, $host, $within), $host, Message::TYPE_A);
+                return $this->first($this->serversOf($answer, $host, $within), $host, $type);
             }
         }
 

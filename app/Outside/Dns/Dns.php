@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outside\Dns;
 
+use Acre\Core\Contact\TakesMail;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Name\DomainName;
 
@@ -17,4 +18,12 @@ interface Dns
      * @param  callable(DelegationSeen): void  $told
      */
     public function delegations(iterable $names, callable $told): void;
+
+    /**
+     * Whether hosts of mailboxes take mail at all: by an MX, or else by an address (RFC 5321 §5.1); a null MX says no (RFC 7505).
+     *
+     * @param  iterable<DomainName>  $hosts
+     * @param  callable(DomainName, TakesMail): void  $told
+     */
+    public function mail(iterable $hosts, callable $told): void;
 }

@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
+use Acre\Core\Contact\RoleKind;
+use Acre\Core\Time\Instant;
 use Acre\Core\Title\Chain;
 use Acre\Core\Title\Holding;
 use App\Models\Casts\AsSpan;
+use App\Models\ContactVersion;
+use App\Models\NameRole;
 use App\Support\Row;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Collection;
 
 /** What happened to a name, and who held it when. */
 final readonly class History
@@ -37,5 +42,20 @@ final readonly class History
             "SELECT l.trade_at, l.event, l.data, u.name AS person FROM log l LEFT JOIN users u ON u.id = l.user_id WHERE l.subject = 'name' AND l.subject_id = ? ORDER BY l.trade_at DESC, l.id DESC LIMIT ?",
             [$nameId, $limit],
         ));
+    }
+
+    /** @return Collection<int, NameRole> every role that a contact had for it, the last first */
+    public function roles(int $nameId): Collection
+    {
+        return NameRole::query()->where('name_id', $nameId)->with('contact.today')->orderByRaw('lower(span) DESC')->orderByDesc('id')->get();
+    }
+
+    /** What its registrant said of itself on a day; null: not known. */
+    public function registrantOn(int $nameId, Instant $on): ?ContactVersion
+    {
+        $at = $on->isoSecond();
+
+        return ContactVersion::query()->whereRaw('span @> ?::timestamptz', [$at])
+            ->whereIn('contact_id', NameRole::query()->where('name_id', $nameId)->where('role', RoleKind::Registrant)->whereRaw('span @> ?::timestamptz', [$at])->select('contact_id'))->first();
     }
 }

@@ -25,17 +25,25 @@ enum Facet: string
     /** A name server, or the domain that its host is in. */
     case Server = 'server';
     case Registrant = 'registrant';
+    /** The number of its registrant's contact. */
+    case Contact = 'contact';
     /** The year in which it was registered. */
     case Created = 'created';
     case Word = 'word';
     case Finding = 'finding';
+
+    /** Whether people choose its value on the Roll; the others come from links. */
+    public function isChosen(): bool
+    {
+        return $this !== self::Contact;
+    }
 
     /** Whether an index holds its names in the order of what is due. */
     public function isIndexed(): bool
     {
         return match ($this) {
             self::Suffix, self::Phase, self::Intent, self::Lock, self::Disclosure => true,
-            self::Server, self::Registrant, self::Created, self::Word, self::Finding => false,
+            self::Server, self::Registrant, self::Contact, self::Created, self::Word, self::Finding => false,
         };
     }
 
@@ -45,7 +53,7 @@ enum Facet: string
             self::Suffix, self::Phase, self::Intent, self::Lock, self::Disclosure => $standings->where($this->value, mb_strtolower($value)),
             self::Registrant => $standings->whereRaw('lower(registrant) = lower(?)', [$value]),
             self::Created => $this->year($standings, $value),
-            self::Server, self::Word, self::Finding => $standings->whereRaw('marks @> ARRAY[?]::text[]', [$this->mark($value)]),
+            self::Server, self::Contact, self::Word, self::Finding => $standings->whereRaw('marks @> ARRAY[?]::text[]', [$this->mark($value)]),
         };
     }
 
@@ -56,6 +64,9 @@ enum Facet: string
             ...array_map(fn (int $id): string => self::Word->mark((string) $id), $file->words),
             ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [...$standing->findings, ...$file->behind(), ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts)]),
         ];
+        if ($file->guard !== null) {
+            $marks[] = self::Contact->mark((string) $file->guard->contact);
+        }
         foreach ($file->servers as $host) {
             $marks[] = self::Server->mark($host);
             $marks[] = self::Server->mark(substr($host, (int) strpos($host, '.') + 1));

@@ -36,6 +36,24 @@ final class House
         ];
     }
 
+    /** @return array<string, array{string|null, list<string>, string, string|null, string, string, string}> who stands behind the names, by how they are called: person, street, town, postcode, country, telephone, kind */
+    public static function contacts(): array
+    {
+        return [
+            'Harrow & Tern' => ['Odile Harrow', ['The Net Loft', '3 Fish Steps'], 'Wickerby Sound', 'WS1 2HT', 'GB', '+44 1632 960101', 'organisation'],
+            'Wickerby Bell Foundry' => ['Gudrun Kettle', ['Foundry Lane'], 'Wickerby Sound', 'WS1 4AB', 'GB', '+44 1632 960114', 'organisation'],
+            'Sound Kelp Farm' => ['Ansel Wrack', ['PO Box 41'], 'Wickerby Sound', 'WS3 1KF', 'GB', '+44 1632 960127', 'organisation'],
+            'Low Quay Tramway Museum' => ['Petra Quill', ['The Depot', 'Low Quay'], 'Wickerby Sound', 'WS2 7TM', 'GB', '+44 1632 960133', 'organisation'],
+            'The Low-Quay Tramway Museum' => [null, ['1 Depot Yard'], 'Wickerby', 'WS2 7TL', 'GB', '+44 1632 960134', 'organisation'],
+            'Gannet Head Observatory Trust' => ['Dr. Ines Marrable', ['Gannet Head'], 'Northwick', 'WS9 5OT', 'GB', '+44 1632 960146', 'organisation'],
+            'Quayside Theatre Co-operative' => ['Bo Lindqvist', ['Stage Door', '12 Quayside'], 'Wickerby Sound', 'WS1 1QT', 'GB', '+44 1632 960158', 'organisation'],
+            'Sound Choir Association' => ['Tamsin Rook', ['Harbour Hall'], 'Wickerby Sound', null, 'GB', '+44 1632 960162', 'organisation'],
+            'Marrow’s Boatyard' => ['Silas Marrow', ['Slipway 2'], 'Wickerby Sound', 'WS4 8MB', 'GB', '+44 1632 960175', 'organisation'],
+            'Ferret & Fowl Veterinary' => ['Hanne Fowler', ['Paddock View'], 'Upper Wick', 'WS5 3FF', 'GB', '+44 1632 960189', 'organisation'],
+            'Gudrun Kettle' => ['Gudrun Kettle', ['7 Bell Row'], 'Wickerby Sound', 'WS1 4AD', 'GB', '+44 1632 960115', 'person'],
+        ];
+    }
+
     /** @return array<string, array<string, mixed>> the registrars' columns */
     public static function registrars(): array
     {

@@ -19,6 +19,9 @@ final class Outside
     /** Of clients who have their own. */
     private const THEIRS = ['observatory' => ['ns1.gannet-net.example', 'ns2.gannet-net.example'], 'choir' => ['ns1.tidemark.example', 'ns2.tidemark.example']];
 
+    /** Hosts of mailboxes that take mail; the veterinary practice's is gone. */
+    private const TAKE_MAIL = ['harrow-tern.example', 'kelp-post.example', 'lowquay.example', 'gannet-head.example', 'quayside-stage.example', 'soundchoirs.example', 'marrow-yard.example', 'kettle-post.example', 'rooke.example'];
+
     /** @return list<string> the name servers that our books have */
     public static function servers(string $client): array
     {
@@ -40,6 +43,7 @@ final class Outside
                 self::host('ns1.tidemark.example', '192.0.2.23'), self::host('ns2.tidemark.example', '192.0.2.24'),
                 self::host('ns1.farshore.example', '203.0.113.31'), self::host('ns2.farshore.example', '203.0.113.32'),
                 self::host('mail.sound-hosting.example', '192.0.2.90'), self::host('ns1.wickerby-bells.com', '198.51.100.40'), self::host('ns2.wickerby-bells.com', '203.0.113.40'),
+                ...array_map(fn (string $host): array => self::host($host, '192.0.2.91'), self::TAKE_MAIL),
             ],
             'accounts' => self::accounts(),
             'mailboxes' => self::mailboxes(),

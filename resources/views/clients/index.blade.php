@@ -1,4 +1,5 @@
 <x-layout :title="__(':Served_many')" area="People">
+    @include('contacts.ways')
     <div class="head">
         <div><h1>{{ __(':Served_many') }}</h1><p class="sentence">Whom we serve: {{ number_format($clients->total()) }} in all. A {{ __(':served') }} is not the same as the registrant, nor as the account in which a name is kept.</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('clients.create') }}">{{ __('Write down a :served') }}</a></p>@endcan

@@ -17,7 +17,7 @@
     @if ($plain)<span class="mast-mark"><x-mark/>Acre Roll</span>@else<a class="mast-mark" href="{{ route('rounds') }}"><x-mark/>Acre Roll</a>@endif
     @if (! $plain && auth()->check())
         <nav class="mast-areas" aria-label="Areas">
-            @foreach (['rounds' => 'Rounds', 'roll' => 'Roll', 'dockets.index' => 'Movements', 'clients.index' => 'People', 'drift.index' => 'Outside'] as $route => $word)
+            @foreach (['rounds' => 'Rounds', 'roll' => 'Roll', 'dockets.index' => 'Movements', 'contacts.index' => 'People', 'drift.index' => 'Outside'] as $route => $word)
                 @if (Route::has($route))
                     <a href="{{ route($route) }}" @if ($area === $word) aria-current="page" @endif>{{ $word }}</a>
                 @endif

@@ -61,7 +61,9 @@
         <section class="card" aria-labelledby="behind">
             <h2 id="behind">Who stands behind it</h2>
             <dl class="facts">
-                <div><dt>Registrant</dt><dd>{{ $file->registrant === '' ? 'not known' : $file->registrant }}@if ($file->guard?->mailbox !== null)<span class="lesser">{{ $file->guard->mailbox }}</span>@endif</dd></div>
+                <div><dt>Registrant</dt><dd>@if ($file->guard === null)not known @else<a href="{{ route('contacts.show', $file->guard->contact) }}"><bdi>{{ $file->registrant === '' ? 'known by a mailbox only' : $file->registrant }}</bdi></a>@if ($file->guard->mailbox !== null)<span class="lesser mono">{{ $file->guard->mailbox }}</span>@endif @endif
+                    @foreach ($file->behind() as $finding)<span @class(['lesser', 'is-bad' => $finding->tag->cost() !== Acre\Core\Finding\Cost::Attention])>{{ $words->finding($finding) }}</span>@endforeach</dd></div>
+                @foreach ($roles->filter(fn ($role) => $role->span->until === null && $role->role !== Acre\Core\Contact\RoleKind::Registrant) as $role)<div><dt>{{ ucfirst($words->say('contacts.role.'.$role->role->value)) }}</dt><dd><a href="{{ route('contacts.show', $role->contact_id) }}"><bdi>{{ $role->contact->today->called }}</bdi></a></dd></div>@endforeach
                 <div><dt>Client</dt><dd><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></dd></div>
                 <div><dt>Account</dt><dd><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->registrarName }} {{ $file->account->number }}</a><span class="lesser">{{ $file->account->ours ? 'we can sign in' : 'we can’t sign in' }}</span></dd></div>
                 @if ($file->reference !== '')<div><dt>Registrar’s number</dt><dd class="mono">{{ $file->reference }}</dd></div>@endif
@@ -92,9 +94,9 @@
     <section class="card" aria-labelledby="happened">
         <h2 id="happened">What happened to it</h2>
         <form class="ask" method="get">
-            <label for="on">Who held it on</label> <input id="on" type="date" name="on" value="{{ $on?->date() }}"> <button>Ask</button>
+            <label for="on">Who held it, and who was registrant, on</label> <input id="on" type="date" name="on" value="{{ $on?->date() }}"> <button>Ask</button>
             @if ($on !== null)
-                <p role="status">On {{ App\Support\Dates::full($on) }}: @if ($heldOn !== null)<strong>{{ $heldOn->account }}, for {{ $heldOn->client }}</strong>@if ($heldOn->docket !== null) (<a href="{{ route('dockets.show', $heldOn->docket) }}">docket {{ $heldOn->docket }}</a>)@endif.@else<strong>not known</strong>; the chain of title begins on {{ $chain->knownSince() === null ? 'no day' : App\Support\Dates::full($chain->knownSince()) }}.@endif</p>
+                <p role="status">On {{ App\Support\Dates::full($on) }}: @if ($heldOn !== null)<strong>{{ $heldOn->account }}, for {{ $heldOn->client }}</strong>@if ($heldOn->docket !== null) (<a href="{{ route('dockets.show', $heldOn->docket) }}">docket {{ $heldOn->docket }}</a>)@endif.@else<strong>not known</strong>; the chain of title begins on {{ $chain->knownSince() === null ? 'no day' : App\Support\Dates::full($chain->knownSince()) }}.@endif Registrant: @if ($registrantOn !== null)<strong><bdi>{{ $registrantOn->called }}</bdi></strong>.@else<strong>not known</strong>.@endif</p>
             @endif
         </form>
         <dl class="facts facts-wide">
@@ -106,6 +108,14 @@
                 </div>
             @endforeach
         </dl>
+        @if ($roles->contains(fn ($role) => $role->span->until !== null))
+            <h3>Registrants</h3>
+            <dl class="facts facts-wide">
+                @foreach ($roles->filter(fn ($role) => $role->role === Acre\Core\Contact\RoleKind::Registrant) as $role)
+                    <div><dt>{{ $role->span->from === null ? 'since ever' : App\Support\Dates::full($role->span->from) }}</dt><dd><a href="{{ route('contacts.show', $role->contact_id) }}"><bdi>{{ $role->contact->today->called }}</bdi></a>@if ($role->span->until !== null)<span class="lesser">until {{ App\Support\Dates::full($role->span->until) }}</span>@endif</dd><dd>@if ($role->docket_id !== null)<a href="{{ route('dockets.show', $role->docket_id) }}">docket {{ $role->docket_id }}</a>@endif</dd></div>
+                @endforeach
+            </dl>
+        @endif
         @if ($happened !== [])
             <details class="log"><summary>The log of it ({{ count($happened) }})</summary>
                 <dl class="facts facts-wide">

@@ -67,6 +67,7 @@
             <form class="narrow-form" action="{{ route('roll') }}">
                 @foreach (array_diff_key($filter->words(), $filter->facets) as $word => $value)<input type="hidden" name="{{ $word }}" value="{{ $value }}">@endforeach
                 @foreach (App\Queries\Roll\Facet::cases() as $facet)
+                    @continue(! $facet->isChosen())
                     @include('roll.facet')
                 @endforeach
                 <p><button class="main">Show these</button></p>

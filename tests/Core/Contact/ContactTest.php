@@ -13,6 +13,7 @@ use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Likeness;
 use Acre\Core\Contact\Mailbox;
+use Acre\Core\Contact\Material;
 use Acre\Core\Contact\Phone;
 use Acre\Core\Contact\Rings;
 use Acre\Core\Contact\TakesMail;
@@ -20,6 +21,8 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Field;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -51,6 +54,24 @@ final class ContactTest extends TestCase
     {
         $other = Contact::of(HolderKind::Organisation, 'Wickerby Bell Foundry', null, Address::of(['PO Box 7'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')), Phone::of('+44 1632 960124'), Mailbox::of('Ledger@Wickerby-Bells.com'));
         self::assertSame([Field::Name, Field::Voice], self::whole()->differs($other));
+    }
+
+    public function test_only_another_name_organisation_or_mailbox_is_material(): void
+    {
+        $of = fn (HolderKind $kind, ?string $organisation, ?string $person, ?string $mailbox, ?string $town = null): Contact => Contact::of($kind, $organisation, $person, Address::of([], $town), null, Mailbox::tryOf($mailbox));
+        $before = $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com');
+        self::assertFalse(Material::is($before, $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'G@bells.com', 'Wickerby')), 'a name that is found to be an organisation’s, and a person that was not known');
+        self::assertFalse(Material::is($of(HolderKind::Organisation, 'Bell Foundry', null, null), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')), 'a mailbox that was not known');
+        foreach ([$of(HolderKind::Unknown, null, 'Kelp Farm', 'g@bells.com'), $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@peal.com'), $of(HolderKind::Unknown, null, 'Bell Foundry', null)] as $after) {
+            self::assertTrue(Material::is($before, $after));
+        }
+        self::assertTrue(Material::is($of(HolderKind::Organisation, 'Bell Foundry', 'A', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'B', 'g@bells.com')));
+        $now = Instant::of('2026-10-06T15:00:00Z');
+        $book = new Rulebook(__DIR__.'/../../../rulebook');
+        $com = Material::of($book->for('com', $now), $now);
+        // ICANN RAA 2013: 15 calendar days; Transfer Policy II.C.2: 60 days.
+        self::assertSame(['2026-10-21', '2026-12-05'], [$com->verifyBy?->iso(), $com->holdUntil?->iso()]);
+        self::assertNull(Material::of($book->for('de', $now), $now)->holdUntil);
     }
 
     public function test_what_lacks_or_does_not_agree_is_said(): void

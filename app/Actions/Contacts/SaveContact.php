@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Contacts;
+
+use Acre\Core\Contact\Contact as ContactValue;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Standings\MakeStandings;
+use App\Jobs\FindRings as FindRingsJob;
+use App\Models\Contact;
+use App\Models\ContactVersion;
+use App\Models\User;
+use App\Support\ChangedMeanwhile;
+use App\Support\HouseLog;
+use App\Support\TradeClock;
+use Illuminate\Database\Connection;
+
+/** Writes a contact down, new or as another version; the names that it stands behind are told of it. What it says stands in its versions only, never in the log. */
+final readonly class SaveContact
+{
+    public function __construct(private Connection $database, private KeepMailboxes $mailboxes, private MakeStandings $standings, private TradeClock $clock, private HouseLog $log)
+    {
+    }
+
+    /** @param  string  $source  `typed`, `card` or `record` */
+    public function create(User $user, ContactValue $value, ?int $clientId, string $source = 'typed'): Contact
+    {
+        return $this->database->transaction(function () use ($user, $value, $clientId, $source): Contact {
+            $contact = Contact::query()->create(['client_id' => $clientId, 'kind' => $value->kind]);
+            $this->version($contact, $value, $source, $user, $this->clock->now());
+            $this->log->write('made', 'contact', $contact->id, [], $user->id);
+
+            return $contact;
+        });
+    }
+
+    /**
+     * @param  int  $version  the one that the form was made from
+     * @return bool whether anything changed
+     *
+     * @throws ChangedMeanwhile when somebody else has saved since
+     */
+    public function change(User $user, Contact $contact, ContactValue $value, ?int $clientId, int $version): bool
+    {
+        $changed = $this->database->transaction(function () use ($user, $contact, $value, $clientId, $version): bool {
+            $locked = Contact::query()->with('today.mailbox')->lockForUpdate()->findOrFail($contact->id);
+            $columns = $this->columns($value);
+            $before = $locked->today;
+            $differs = array_keys(array_filter($columns, fn (mixed $after, string $column): bool => $before->getAttribute($column) !== $after, ARRAY_FILTER_USE_BOTH));
+            $about = array_keys(array_filter(['kind' => $locked->kind !== $value->kind, 'client_id' => $locked->client_id !== $clientId]));
+            if ($differs === [] && $about === []) {
+                return false;
+            }
+            if ($locked->version !== $version) {
+                throw ChangedMeanwhile::row();
+            }
+            $locked->update(['kind' => $value->kind, 'client_id' => $clientId, 'version' => $version + 1]);
+            $now = $this->clock->now();
+            if ($before->span->from !== null && $now->isAfter($before->span->from)) {
+                $before->update(['span' => Span::of($before->span->from, $now)]);
+            } else {
+                // What was written this very second was never so.
+                $before->delete();
+            }
+            $this->version($locked->refresh(), $value, 'typed', $user, $now);
+            $this->database->update("UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT name_id FROM roles WHERE contact_id = ? AND upper_inf(span))", [$locked->id]);
+            $this->log->write('changed', 'contact', $locked->id, ['fields' => array_values(array_diff([...$differs, ...$about], ['likeness'])), 'version' => $locked->version], $user->id);
+            $this->database->afterCommit(fn () => FindRingsJob::dispatch());
+
+            return true;
+        });
+        // A few now, so that the next page is true; the scheduler takes what is left.
+        $this->standings->due(batches: 2);
+
+        return $changed;
+    }
+
+    private function version(Contact $contact, ContactValue $value, string $source, User $user, Instant $now): void
+    {
+        ContactVersion::query()->create([...$this->columns($value), 'contact_id' => $contact->id, 'number' => $contact->version, 'span' => Span::since($now), 'source' => $source, 'user_id' => $user->id]);
+    }
+
+    /** @return array<string, mixed> */
+    private function columns(ContactValue $value): array
+    {
+        $address = $value->mailbox?->address();
+
+        return ContactVersion::columns($value, $address === null ? null : $this->mailboxes->of([$address])[mb_strtolower($address)]);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Contacts;
+
+use App\Actions\Contacts\MergeContacts;
+use App\Models\Contact;
+use App\Queries\Contacts\Alike;
+use App\View\Words;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** Contacts that are nearly the same, to be put together. */
+final readonly class AlikeController
+{
+    public function __construct(private Alike $alike, private Words $words)
+    {
+    }
+
+    public function index(Request $request): View
+    {
+        $page = max(1, min(10_000, $request->integer('page', 1)));
+        $groups = $this->alike->groups($page);
+
+        return view('contacts.alike', ['groups' => array_slice($groups, 0, Alike::PAGE), 'more' => count($groups) > Alike::PAGE, 'page' => $page, 'words' => $this->words]);
+    }
+
+    public function merge(MergeRequest $request, MergeContacts $merge): RedirectResponse
+    {
+        $kept = Contact::query()->with('today')->findOrFail($request->integer('keep'));
+        $count = $merge->handle($request->person(), $kept, $request->others());
+
+        return back()->with('told', $this->words->count('contacts.merged', $count, ['who' => $kept->today->called]));
+    }
+}

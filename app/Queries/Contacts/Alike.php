@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Contacts;
+
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** Contacts that are nearly the same: called alike, or with one mailbox. */
+final readonly class Alike
+{
+    public const PAGE = 20;
+
+    public function __construct(private Connection $database, private ReadContacts $contacts)
+    {
+    }
+
+    /**
+     * Groups of those that are called alike, those first that stand behind names at several registrars: their data differs, and a move would fail by it.
+     *
+     * @return list<array{registrars: int, contacts: list<Row>}> contacts as ReadContacts tells them; one group more than a page has, where there are more
+     */
+    public function groups(int $page = 1): array
+    {
+        $groups = Row::all($this->database->select(
+            "SELECT v.likeness, json_agg(DISTINCT v.contact_id) AS ids, count(DISTINCT s.registrar_id) AS registrars
+             FROM contact_versions v JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
+             LEFT JOIN roles o ON o.contact_id = v.contact_id AND upper_inf(o.span) LEFT JOIN standings s ON s.name_id = o.name_id
+             WHERE upper_inf(v.span) AND v.likeness <> '' AND v.likeness IN (
+                SELECT w.likeness FROM contact_versions w JOIN contacts d ON d.id = w.contact_id AND d.merged_into IS NULL WHERE upper_inf(w.span) AND w.likeness <> '' GROUP BY w.likeness HAVING count(*) > 1)
+             GROUP BY v.likeness ORDER BY count(DISTINCT s.registrar_id) DESC, v.likeness LIMIT ? OFFSET ?", [self::PAGE + 1, ($page - 1) * self::PAGE],
+        ));
+
+        return array_map(fn (Row $row): array => ['registrars' => $row->int('registrars'), 'contacts' => $this->contacts->some(...array_values(array_filter($row->json('ids'), is_int(...))))], $groups);
+    }
+
+    /** @return list<Row> those that are called as a contact is, or have its mailbox */
+    public function to(int $contactId): array
+    {
+        $ids = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select(
+            "SELECT DISTINCT v.contact_id AS id FROM contact_versions a JOIN contact_versions v ON upper_inf(v.span) AND v.contact_id <> a.contact_id AND (v.likeness = a.likeness AND v.likeness <> '' OR v.mailbox_id = a.mailbox_id)
+             JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL WHERE a.contact_id = ? AND upper_inf(a.span) ORDER BY 1 LIMIT 20", [$contactId],
+        )));
+
+        return $ids === [] ? [] : $this->contacts->some(...$ids);
+    }
+}

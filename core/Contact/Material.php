@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Contact;
+
+use Acre\Core\Record\Field;
+use Acre\Core\Rulebook\RegistrantConfirms;
+use Acre\Core\Rulebook\RuleSet;
+use Acre\Core\Time\Instant;
+
+/** What another registrant, or another name, organisation or mailbox of the same, starts for a name (ICANN Transfer Policy II; RAA 2013, accuracy specification). */
+final readonly class Material
+{
+    /**
+     * @param  Instant|null  $verifyBy  when the mailbox must have been verified, or the name goes dark; null: no such rule
+     * @param  Instant|null  $holdUntil  until when it may not go to another registrar; null: no such hold
+     */
+    private function __construct(public RegistrantConfirms $confirms, public ?Instant $verifyBy, public ?Instant $holdUntil)
+    {
+    }
+
+    /** Whether name, organisation or mailbox become others. What was not known and is written down is no change, nor is a name that is found to be an organisation's. */
+    public static function is(Contact $before, Contact $after): bool
+    {
+        foreach ([Field::Name, Field::Organisation] as $field) {
+            $was = $before->field($field);
+            $found = $before->kind === HolderKind::Unknown && $was === $after->organisation;
+            if ($was !== null && $was !== $after->field($field) && ! $found) {
+                return true;
+            }
+        }
+
+        return $before->mailbox !== null && ($after->mailbox === null || ! $before->mailbox->equals($after->mailbox));
+    }
+
+    public static function of(RuleSet $rules, Instant $now): self
+    {
+        [$verify, $hold] = [$rules->verifyDays->value, $rules->registrantHold->value];
+
+        return new self($rules->registrantConfirms->value, $verify === 0 ? null : $now->toDay()->plusDays($verify), $hold === 0 ? null : $now->toDay()->plusDays($hold));
+    }
+}

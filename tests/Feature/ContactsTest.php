@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Time\Instant;
+use App\Actions\Contacts\FindRings;
+use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Outside\LookAtMailboxes;
+use App\Actions\Standings\MakeStandings;
+use App\Models\Client;
+use App\Models\Contact;
+use App\Models\ContactVersion;
+use App\Models\Name;
+use App\Models\NameRole;
+use App\Models\Registrant;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Database\QueryException;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** Who stands behind names: contacts, roles, mailboxes, and what is at risk. */
+final class ContactsTest extends TestCase
+{
+    use Worldly;
+
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+    }
+
+    private function contactOf(Name $name): Contact
+    {
+        return Contact::query()->findOrFail(Registrant::query()->findOrFail($name->id)->contact_id);
+    }
+
+    private function at(string $instant): void
+    {
+        app(TradeClock::class)->set(Instant::of($instant));
+    }
+
+    /** @return list<string> */
+    private function marks(Name $name): array
+    {
+        preg_match_all('/finding:contact\.([a-z_]+)/', Row::of(DB::table('standings')->where('name_id', $name->id)->sole())->text('marks'), $found);
+
+        return $found[1];
+    }
+
+    /**
+     * @param  array<string, mixed>  $but
+     * @return array<string, mixed>
+     */
+    private static function form(array $but = []): array
+    {
+        return $but + ['kind' => 'organisation', 'organisation' => 'Wickerby Bell Foundry', 'person' => 'Gudrun Kettle', 'mailbox' => 'ledger@bells.example', 'voice' => '01632 960114', 'street' => "PO Box 7\r\nFoundry Lane", 'town' => 'Wickerby', 'postcode' => 'WS1 4AB', 'country' => 'GB', 'version' => 1];
+    }
+
+    public function test_one_contact_stands_behind_every_name_that_says_the_same_and_a_client_knows_its_own(): void
+    {
+        $one = $this->house->name('bell.com', facts: ['registrant' => 'The Wickerby Bell-Foundry Ltd', 'mailbox' => 'Ledger@bells.example']);
+        $two = $this->house->name('peal.co.uk', facts: ['registrant' => 'The Wickerby Bell-Foundry Ltd', 'mailbox' => 'ledger@BELLS.example']);
+        $other = $this->house->name('knell.org', facts: ['registrant' => 'Somebody Else', 'mailbox' => 'ledger@bells.example']);
+        self::assertSame($this->contactOf($one)->id, $this->contactOf($two)->id);
+        self::assertSame([2, 1], [Contact::query()->count(), DB::table('mailboxes')->count()]);
+        self::assertSame([$this->house->foundry->id, HolderKind::Organisation], [$this->contactOf($one)->client_id, $this->contactOf($one)->kind]);
+        self::assertNull($this->contactOf($other)->client_id);
+        self::assertSame([['holder_unknown'], []], [$this->marks($other), $this->marks($one)]);
+        $this->actingAs($this->house->reader)->get('/contacts?risk=holder_unknown')->assertSee('Somebody Else')->assertDontSee('Bell-Foundry Ltd');
+        $this->get('/roll?finding=contact.holder_unknown')->assertSee('knell.org')->assertDontSee('peal.co.uk');
+        $this->get('/roll?contact='.$this->contactOf($one)->id)->assertSee('bell.com')->assertSee('peal.co.uk')->assertDontSee('knell.org');
+        $this->get('/contacts?q=somebody')->assertSee('Somebody Else')->assertDontSee('Bell-Foundry Ltd');
+        $this->get('/names/knell.org')->assertSee('has said that Somebody Else, its registrant, is theirs');
+    }
+
+    public function test_who_was_registrant_is_known_for_every_day_and_two_at_once_cannot_be_stored(): void
+    {
+        $this->at('2026-03-01T10:00:00Z');
+        $name = $this->house->name('bell.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'old@bells.example']);
+        $this->at('2026-10-06T09:00:00Z');
+        $this->actingAs($this->house->clerk)->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, 'registrant' => 'Sound Kelp Farm', 'mailbox' => 'new@kelp.example'])->assertSessionHasNoErrors();
+        $this->get('/names/bell.com?on=2026-05-01')->assertSeeInOrder(['Registrant:', 'The Foundry', 'Registrants', '6 Oct 2026', 'Sound Kelp Farm', '1 Mar 2026', 'The Foundry', 'until 6 Oct 2026']);
+        $this->get('/names/bell.com?on=2026-10-07')->assertSeeInOrder(['Registrant:', 'Sound Kelp Farm']);
+        $this->get('/names/bell.com?on=2025-05-01')->assertSeeInOrder(['Registrant:', 'not known']);
+        $role = NameRole::query()->where('name_id', $name->id)->firstOrFail();
+        $this->expectException(QueryException::class);
+        $this->expectExceptionMessage('roles_name_id_span_excl');
+        DB::table('roles')->insert(['name_id' => $name->id, 'registration_id' => $role->registration_id, 'contact_id' => $role->contact_id, 'role' => 'registrant', 'span' => '[2026-02-01,2026-04-01)']);
+    }
+
+    public function test_a_change_says_what_it_starts_before_it_is_saved_and_old_versions_stay(): void
+    {
+        $this->at('2026-03-01T10:00:00Z');
+        $com = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $this->house->name('peal.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $this->house->name('peal.de', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $contact = $this->contactOf($com);
+        $this->at('2026-10-06T09:00:00Z');
+        $path = "/contacts/{$contact->id}";
+        // An address is not material: it is saved at once.
+        $this->actingAs($this->house->clerk)->put($path, self::form(['person' => '']))->assertRedirect($path)->assertSessionHas('told', 'Wickerby Bell Foundry saved; the 3 names that it stands behind are judged anew.');
+        $page = $this->put($path, self::form(['person' => '', 'mailbox' => 'desk@bells.example', 'version' => 2]))->assertOk()
+            ->assertSeeInOrder(['Nothing is saved yet', '2 names', 'under .com', 'the prior and the new registrant must confirm it', 'verified by 21 Oct 2026', 'before 5 Dec 2026', 'One name', 'under .de', 'the new registrant must confirm it'])->assertSee('value="desk@bells.example"', false);
+        self::assertSame('ledger@bells.example', Registrant::query()->findOrFail($com->id)->address);
+        preg_match('/name="seen" value="([0-9a-f]+)"/', (string) $page->getContent(), $seen);
+        $this->put($path, self::form(['person' => '', 'mailbox' => 'third@bells.example', 'version' => 2, 'seen' => $seen[1] ?? '']))->assertOk()->assertSee('Nothing is saved yet');
+        $this->put($path, self::form(['person' => '', 'mailbox' => 'desk@bells.example', 'version' => 2, 'seen' => $seen[1] ?? '']))->assertRedirect($path);
+        self::assertSame('desk@bells.example', Registrant::query()->findOrFail($com->id)->address);
+        $this->get('/roll?q=desk@bells')->assertSee('peal.de');
+        $this->get($path)->assertSeeInOrder(['PO Box 7', '+44 1632 960114', '+44.1632960114', 'As it was', 'Person was “Wickerby Bell Foundry”, mailbox was “ledger@bells.example”; written down: organisation, street', 'Written down'], false)->assertSee('desk@bells.example');
+        // What a contact says stands in its versions only.
+        self::assertSame([], DB::table('log')->where('data', 'like', '%bells.example%')->pluck('event')->all());
+        self::assertSame(2, ContactVersion::query()->where('contact_id', $contact->id)->count(), 'the second of one second replaces the first');
+    }
+
+    public function test_the_second_to_save_loses_nothing_and_what_cannot_stand_says_why(): void
+    {
+        $name = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $path = '/contacts/'.$this->contactOf($name)->id;
+        $this->actingAs($this->house->clerk)->put($path, self::form(['person' => '']))->assertSessionHasNoErrors();
+        $this->from("{$path}/edit")->put($path, self::form(['person' => '', 'town' => 'Elsewhere']))->assertRedirect("{$path}/edit")->assertSessionHasErrors('version')->assertSessionHasInput('town', 'Elsewhere');
+        foreach (['mailbox' => 'nobody', 'voice' => '12', 'country' => 'ZZ', 'street' => "1\n2\n3\n4", 'kind' => 'ghost', 'postcode' => str_repeat('1', 17)] as $field => $wrong) {
+            $this->from("{$path}/edit")->put($path, self::form([$field => $wrong, 'version' => 2]))->assertSessionHasErrors($field)->assertSessionHasInput('organisation', 'Wickerby Bell Foundry');
+        }
+        $this->post('/contacts', self::form(['organisation' => '', 'person' => '', 'mailbox' => '']))->assertSessionHasErrors('organisation');
+        $this->put($path, self::form(['person' => '', 'version' => 2]))->assertSessionHas('told', 'Nothing of Wickerby Bell Foundry was changed.');
+        $this->actingAs($this->house->reader)->put($path, self::form())->assertForbidden();
+    }
+
+    public function test_a_mailbox_at_risk_is_seen_and_cured_for_every_name_at_once(): void
+    {
+        $facts = fn (string $mailbox): array => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => $mailbox];
+        $inside = $this->house->name('bell.com', facts: $facts('ledger@mail.bell.com'));
+        $guarded = $this->house->name('peal.com', facts: $facts('ledger@mail.bell.com'));
+        self::assertSame([['mailbox_inside'], []], [$this->marks($inside), $this->marks($guarded)]);
+        // What is meant with one name is to be known of the other.
+        $this->actingAs($this->house->clerk)->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, ...$facts('ledger@mail.bell.com')])->assertSessionHasNoErrors();
+        app(MakeStandings::class)->due();
+        self::assertSame(['mailbox_lapses'], $this->marks($guarded));
+        $this->get('/contacts')->assertSeeInOrder(['the name is lost', 'The mailbox lies in a name that is meant to lapse', 'one name', 'it goes dark', 'lies in the very name']);
+        $path = '/contacts/'.$this->contactOf($guarded)->id;
+        $this->get($path)->assertSee('bell.com')->assertSee('meant to: lapse')->assertSee('The mailbox lies in a name that is meant to lapse: one name');
+        preg_match('/name="seen" value="([0-9a-f]+)"/', (string) $this->put($path, self::form(['client_id' => $this->house->foundry->id]))->getContent(), $seen);
+        $this->put($path, self::form(['seen' => $seen[1] ?? '', 'client_id' => $this->house->foundry->id]))->assertRedirect($path);
+        self::assertSame([[], []], [$this->marks($inside), $this->marks($guarded)]);
+    }
+
+    public function test_rings_are_found_told_and_gone_once_broken(): void
+    {
+        $names = [];
+        foreach (['one.com' => 'two.com', 'two.com' => 'three.com', 'three.com' => 'one.com', 'four.com' => 'one.com', 'five.com' => 'five.com'] as $name => $site) {
+            $names[$name] = $this->house->name($name, facts: ['registrant' => "Holder of {$name}", 'mailbox' => "post@mail.{$site}"]);
+        }
+        self::assertSame(3, app(FindRings::class)->handle());
+        app(MakeStandings::class)->due();
+        $rings = array_map(fn (Name $name): bool => in_array('mailbox_ring', $this->marks($name), true), $names);
+        self::assertSame(['one.com' => true, 'two.com' => true, 'three.com' => true, 'four.com' => false, 'five.com' => false], $rings);
+        $this->actingAs($this->house->reader)->get('/names/two.com')->assertSee('3 names guard each other');
+        app(SayRegistrants::class)->of([$names['two.com']->id => ['mailbox' => 'post@elsewhere.example']], 'typed', null);
+        self::assertSame(0, app(FindRings::class)->handle());
+        app(MakeStandings::class)->due();
+        self::assertNotContains('mailbox_ring', $this->marks($names['one.com']));
+    }
+
+    public function test_two_that_are_one_are_put_together_and_history_stays(): void
+    {
+        $one = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $two = $this->house->name('peal.com', $this->house->account('7', $this->house->foundry), facts: ['registrant' => 'The Wickerby Bell-Foundry Ltd.', 'mailbox' => 'old@bells.example']);
+        [$kept, $gone] = [$this->contactOf($one), $this->contactOf($two)];
+        $this->actingAs($this->house->clerk)->get('/contacts/alike')->assertSee('Wickerby Bell Foundry')->assertSee('old@bells.example');
+        $this->get("/contacts/{$kept->id}")->assertSee('Nearly the same')->assertSee('old@bells.example');
+        $this->post('/contacts/alike', ['together' => [$gone->id]])->assertSessionHasErrors('keep');
+        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$kept->id, $gone->id]])->assertSessionHas('told', 'One contact is part of Wickerby Bell Foundry now.');
+        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertSessionHas('told', 'Nothing was put together.');
+        self::assertSame($kept->id, $this->contactOf($two)->id);
+        $this->get("/contacts/{$gone->id}")->assertRedirect("/contacts/{$kept->id}");
+        $this->get('/roll?q=old@bells')->assertDontSee('peal.com');
+        $this->get('/contacts/alike')->assertSee('No two are alike');
+        self::assertSame('old@bells.example', ContactVersion::query()->where('contact_id', $gone->id)->with('mailbox')->sole()->mailbox?->address);
+        $this->actingAs($this->house->reader)->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertForbidden();
+    }
+
+    public function test_cards_go_out_and_come_in_and_what_is_refused_says_why(): void
+    {
+        $this->actingAs($this->house->clerk)->post('/contacts', self::form())->assertRedirect();
+        $contact = Contact::query()->sole();
+        $card = $this->get("/contacts/{$contact->id}/card.vcf")->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff')->getContent();
+        $bring = fn (string $text): mixed => $this->post('/contacts/cards', ['cards' => UploadedFile::fake()->createWithContent('contacts.vcf', $text)]);
+        $bring((string) $card)->assertSessionHas('told', 'No card was taken. One is here already.');
+        $bring($card."BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ansel Wrack\r\nTEL:12\r\nEND:VCARD\r\nBEGIN:VCARD\r\nVERSION:3.0\r\nFN:Petra Quill\r\nADR:;;1 Quay;Wickerby;;WS1 4AB;United Kingdom\r\nEND:VCARD\r\n")
+            ->assertSessionHas('told', 'One contact was made from a card. One is here already.')->assertSessionHasErrors(['cards' => 'Card 2: “12” can’t be telephoned: write it with its country, as +44 1632 960123.']);
+        self::assertSame(['GB', 'card'], array_values(ContactVersion::query()->where('person', 'Petra Quill')->sole()->only(['country', 'source'])));
+        $bring('name,ends')->assertSessionHasErrors('cards');
+        $this->post('/contacts/cards')->assertSessionHasErrors('cards');
+        $this->actingAs($this->house->reader)->post('/contacts/cards')->assertForbidden();
+    }
+
+    public function test_whether_a_host_takes_mail_is_asked_of_its_name_servers(): void
+    {
+        $this->world()->add(['names' => [], 'moods' => [], 'zones' => [], 'mailboxes' => [], 'hosts' => [['host' => 'takes.example', 'addresses' => ['192.0.2.91']]]]);
+        $facts = fn (string $host): array => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => "post@{$host}"];
+        $takes = $this->house->name('bell.com', facts: $facts('takes.example'));
+        $none = $this->house->name('peal.com', facts: $facts('nowhere-at-all.example'));
+        $silent = $this->house->name('knell.com', facts: $facts('any.unknown-suffix'));
+        app(LookAtMailboxes::class)->some(10);
+        app(MakeStandings::class)->due();
+        self::assertSame([[], ['takes_no_mail']], [$this->marks($takes), $this->marks($none)]);
+        $this->actingAs($this->house->reader)->get('/contacts/'.$this->contactOf($takes)->id)->assertSee('its host takes mail, seen on');
+        self::assertSame(0, DB::table('mailboxes')->whereNull('looked_on')->count());
+        self::assertContains(DB::table('mailboxes')->where('address', 'post@any.unknown-suffix')->value('takes_mail'), ['no', 'unknown']);
+        self::assertNotNull($silent->registrant);
+    }
+
+    public function test_a_mailbox_at_a_name_that_is_held_for_a_client_is_that_clients(): void
+    {
+        $kelp = Client::query()->create(['name' => 'Sound Kelp Farm']);
+        $known = $this->house->name('kelp.com', client: $kelp, facts: ['registrant' => 'Kelp Trading', 'mailbox' => 'tide@kelp.com', 'intent' => Intent::ByItself]);
+        // A mailbox at a name that is held for a client is that client's.
+        $second = $this->house->name('kelp.org', client: $kelp, facts: ['registrant' => 'Kelp Shop', 'mailbox' => 'shop@kelp.com']);
+        self::assertSame([$kelp->id, $kelp->id], [$this->contactOf($known)->client_id, $this->contactOf($second)->client_id]);
+        self::assertSame('2026-10-06', NameRole::query()->where('name_id', $second->id)->sole()->span->from?->date());
+    }
+}
