@@ -27,6 +27,10 @@ return [
     'charge' => ['says' => 'charged by itself to :account', 'unknown' => 'price not written down'],
     'missing' => ['says' => 'missing from the whole list of :account', 'cost' => 'gone elsewhere, or deleted'],
     'held' => ['says' => 'on hold, for :client', 'cost' => 'does not answer now'],
+    'mailbox' => [
+        'says' => '{1} guards one name, and lies in :site, which is meant to lapse that day|[2,*] guards :count names, and lies in :site, which is meant to lapse that day',
+        'cost' => 'whoever registers it next reads their mail', 'deed' => 'Give them another mailbox',
+    ],
     'hold' => ['says' => 'may go to another registrar from then on, for :client', 'cost' => 'nothing is lost'],
     'docket' => [
         'prepared' => 'prepared; a Steward settles it',

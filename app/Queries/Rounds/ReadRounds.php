@@ -16,6 +16,7 @@ use App\Queries\Rounds\Kinds\LastChances;
 use App\Queries\Rounds\Kinds\LateNames;
 use App\Queries\Rounds\Kinds\LettersReturned;
 use App\Queries\Rounds\Kinds\ListsWithRefusals;
+use App\Queries\Rounds\Kinds\MailboxesLapsing;
 use App\Queries\Rounds\Kinds\MissingNames;
 use App\Queries\Rounds\Kinds\OpenDockets;
 use App\Queries\Rounds\Kinds\Unconfirmed;
@@ -31,7 +32,7 @@ final readonly class ReadRounds
 
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
-        LastChances::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
+        LastChances::class, MailboxesLapsing::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
         OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, HoldsEnding::class,
     ];
 
