@@ -25,6 +25,7 @@ use App\Http\Notes\NoteController;
 use App\Http\Outside\DriftController;
 use App\Http\Outside\OutsideController;
 use App\Http\Outside\RecordController;
+use App\Http\Patterns\PatternController;
 use App\Http\People\PersonController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
@@ -169,6 +170,14 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware('can:prepare');
     Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look')->whereNumber('contact');
+
+    Route::controller(PatternController::class)->prefix('patterns')->name('patterns.')->whereNumber('pattern')->group(function (): void {
+        Route::get('/', 'index')->name('index')->middleware('can:look');
+        Route::get('create', 'create')->name('create')->middleware('can:settle');
+        Route::post('/', 'store')->name('store')->middleware('can:settle');
+        Route::get('{pattern}/edit', 'edit')->name('edit')->middleware('can:settle');
+        Route::put('{pattern}', 'update')->name('update')->middleware('can:settle');
+    });
 
     Route::get('house', [HouseController::class, 'edit'])->name('house')->middleware('can:run');
     Route::put('house', [HouseController::class, 'update'])->middleware('can:run');

@@ -14,14 +14,15 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property bool $is_house
  * @property string|null $mailbox
+ * @property int|null $pattern_id of disclosure, that its names are to follow
  * @property string|null $remarks
  * @property int $version
  */
 final class Client extends Model
 {
-    protected $fillable = ['name', 'is_house', 'mailbox', 'remarks'];
+    protected $fillable = ['name', 'is_house', 'mailbox', 'pattern_id', 'remarks'];
 
-    protected $attributes = ['is_house' => false, 'mailbox' => null, 'remarks' => null, 'version' => 1];
+    protected $attributes = ['is_house' => false, 'mailbox' => null, 'pattern_id' => null, 'remarks' => null, 'version' => 1];
 
     protected $casts = ['is_house' => 'boolean'];
 

@@ -38,7 +38,7 @@ final class Order extends Model
 
     public function told(): OrderTold
     {
-        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true]), $this->terms['accepted'] ?? null);
+        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true, 'shown' => true]), $this->terms['accepted'] ?? null, $this->terms['shown'] ?? null);
     }
 
     /** @return BelongsTo<Account, $this> */

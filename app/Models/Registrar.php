@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Steps;
 use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\HandoverTerms;
@@ -34,6 +36,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $late_until_days
  * @property array<string, string> $extras what becomes of each extra in a handover
  * @property list<string> $behind the accredited registrars and tags that stand behind it in public records
+ * @property list<list<string>>|null $disclosure_steps the steps of disclosure that it sells, each the fields that it shows; null: field by field
  * @property string|null $remarks
  * @property int $version
  */
@@ -44,13 +47,19 @@ final class Registrar extends Model
     protected $attributes = [
         'link' => 'slip', 'gate' => null, 'gate_a_minute' => null, 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accepts_by' => 'page', 'names_giver' => false, 'lock_first' => false,
         'unlock_account_first' => false, 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 0,
-        'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'behind' => '[]', 'remarks' => null, 'version' => 1,
+        'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'behind' => '[]', 'disclosure_steps' => null, 'remarks' => null, 'version' => 1,
     ];
 
     protected $casts = [
         'receiver_by' => ReceiverBy::class, 'confirms' => Confirms::class, 'names_giver' => 'boolean', 'lock_first' => 'boolean',
-        'unlock_account_first' => 'boolean', 'extras' => 'array', 'behind' => 'array',
+        'unlock_account_first' => 'boolean', 'extras' => 'array', 'behind' => 'array', 'disclosure_steps' => 'array',
     ];
+
+    /** What it can be told of disclosure. */
+    public function steps(): Steps
+    {
+        return $this->disclosure_steps === null ? Steps::fieldByField() : Steps::of(array_map(Pattern::read(...), $this->disclosure_steps));
+    }
 
     public function handoverTerms(): HandoverTerms
     {

@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<string> $statuses
  * @property list<string> $servers
  * @property Disclosure $disclosure
+ * @property list<string>|null $shown the fields of the holder that its registrar was told to show; null: not known
+ * @property int|null $pattern_id after which pattern
  * @property Lock $lock
  * @property Intent $intent
  * @property string|null $reference
@@ -43,12 +45,12 @@ final class Registration extends Model
     protected $attributes = [
         'created_on' => null, 'created_is_day' => true, 'ends_on' => null, 'ends_is_day' => true, 'moved_on' => null, 'moved_is_day' => true,
         'statuses' => '[]', 'lock' => 'unknown', 'intent' => 'when_told', 'reference' => null, 'own_renewal' => null, 'own_currency' => null,
-        'servers' => '[]', 'disclosure' => 'unknown', 'raw' => '{}', 'sources' => '{}', 'version' => 1,
+        'servers' => '[]', 'disclosure' => 'unknown', 'shown' => null, 'pattern_id' => null, 'raw' => '{}', 'sources' => '{}', 'version' => 1,
     ];
 
     protected $casts = [
         'span' => AsSpan::class, 'created_on' => AsInstant::class.':created_is_day', 'ends_on' => AsInstant::class.':ends_is_day',
-        'moved_on' => AsInstant::class.':moved_is_day', 'statuses' => 'array', 'lock' => Lock::class, 'intent' => Intent::class, 'servers' => 'array', 'disclosure' => Disclosure::class, 'raw' => 'array', 'sources' => 'array',
+        'moved_on' => AsInstant::class.':moved_is_day', 'statuses' => 'array', 'lock' => Lock::class, 'intent' => Intent::class, 'servers' => 'array', 'disclosure' => Disclosure::class, 'shown' => 'array', 'raw' => 'array', 'sources' => 'array',
         'created_is_day' => 'boolean', 'ends_is_day' => 'boolean', 'moved_is_day' => 'boolean',
     ];
 

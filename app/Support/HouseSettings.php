@@ -74,12 +74,20 @@ final class HouseSettings
         return (is_string($set) ? Served::tryFrom($set) : null) ?? Served::Client;
     }
 
-    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string} as its form has them */
+    /** The pattern of disclosure that new names are to follow where their client has none; null: none is set. */
+    public function pattern(): ?int
+    {
+        $set = $this->all()['pattern'] ?? null;
+
+        return is_int($set) ? $set : null;
+    }
+
+    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string, pattern: int|null} as its form has them */
     public function stand(): array
     {
         return [
             'currency' => $this->currency(), 'letterhead' => implode("\n", $this->letterhead()), 'four_eyes' => $this->fourEyes(),
-            'zone' => $this->zone()->getName(), 'dates' => $this->dates()->value, 'served' => $this->served()->value,
+            'zone' => $this->zone()->getName(), 'dates' => $this->dates()->value, 'served' => $this->served()->value, 'pattern' => $this->pattern(),
         ];
     }
 

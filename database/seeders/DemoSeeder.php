@@ -33,6 +33,7 @@ use App\Models\Docket;
 use App\Models\Extra;
 use App\Models\Holding;
 use App\Models\Name;
+use App\Models\Pattern;
 use App\Models\Price;
 use App\Models\Registrar;
 use App\Models\Registration;
@@ -136,7 +137,7 @@ final class DemoSeeder extends Seeder
         foreach (Contact::query()->with('today.mailbox')->get() as $contact) {
             [$person, $street, $town, $postcode, $country, $voice, $kind] = $told[$contact->today->called];
             $value = ContactValue::of(
-                HolderKind::from($kind), $kind === 'person' ? null : $contact->today->called, $person, Address::of($street, $town, null, $postcode, Country::of($country)), Phone::of($voice), Mailbox::tryOf($contact->today->mailbox?->address),
+                HolderKind::from($kind), $kind === 'person' ? null : $contact->today->called, $person, Address::of($street, $town, 'North Sound', $postcode, Country::of($country)), Phone::of($voice), Mailbox::tryOf($contact->today->mailbox?->address),
             );
             $this->contact->change($owner, $contact, $value, $contact->client_id, 1);
         }
@@ -146,6 +147,9 @@ final class DemoSeeder extends Seeder
     {
         foreach (House::clients() as $key => $client) {
             $this->clients[$key] = Client::query()->create($client + ['is_house' => $key === 'house']);
+        }
+        foreach (House::patterns() as $name => $fields) {
+            Pattern::query()->create(['name' => $name, 'fields' => $fields]);
         }
         $registrars = [];
         foreach (House::registrars() as $key => $columns) {
@@ -176,7 +180,7 @@ final class DemoSeeder extends Seeder
         $registration = Registration::query()->create([
             'name_id' => $name->id, 'span' => Span::since($created), 'created_on' => $created, 'ends_on' => $told['ends'] === null ? null : Instant::of($told['ends']),
             'moved_on' => isset($told['moved']) ? Instant::of($told['moved']) : null, 'statuses' => $told['statuses'] ?? [], 'lock' => $told['lock'] ?? 'unknown',
-            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']),
+            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']), 'shown' => ['organisation'],
             'reference' => 'R'.str_pad((string) (40_000 + $name->id * 7), 6, '0', STR_PAD_LEFT),
             'sources' => array_fill_keys(['created', 'ends', 'lock', 'intent', 'registrant', 'mailbox'], ['from' => 'typed', 'at' => '2023-06-02']),
         ]);

@@ -8,6 +8,7 @@ return [
     ],
     'role' => ['registrant' => 'registrant', 'administrative' => 'administrative contact', 'technical' => 'technical contact', 'billing' => 'billing contact'],
     'kind' => ['organisation' => 'an organisation', 'person' => 'a private person', 'unknown' => 'not said: organisation or person'],
+    'read' => ['shown' => 'shown', 'withheld' => 'withheld', 'replaced' => 'a privacy service’s', 'redacted' => 'redacted', 'absent' => 'nothing there', 'unseen' => 'not looked at'],
     'risk' => [
         'mailbox_lapses' => 'The mailbox lies in a name that is meant to lapse', 'mailbox_inside' => 'The mailbox lies in the very name that it guards', 'mailbox_ring' => 'Names guard each other, round and round',
         'no_mailbox' => 'The registrant has no mailbox', 'takes_no_mail' => 'The mailbox’s host takes no mail', 'no_registrant' => 'Who the registrant is, is not known',

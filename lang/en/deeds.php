@@ -48,6 +48,14 @@ return [
         'explained' => 'What the registrar does at the end, and our intent with it. Where the registrar takes commands it is told; elsewhere a slip says what to do.',
         'after' => 'It happens at the registrar, and is done when that says so. Nothing is paid by it.',
     ],
+    'change_disclosure' => [
+        'title' => 'Choose what the world reads',
+        'headline' => '{1} One name: show “:pattern”|[0,*] :names names: show “:pattern”',
+        'one_line' => 'show of the holder: :pattern',
+        'explained' => 'Which fields of the legal holder the public record shows, as far as suffix and registrar let it. Showing more than today needs the holder’s word.',
+        'after' => 'It happens at the registrar, and is done when that says so. Directories show it within minutes to some days, and the docket says when they do. The other way round is another docket.',
+        'not_known' => 'not known', 'nothing' => 'nothing', 'slip_shown' => 'show', 'slip_hidden' => 'withhold',
+    ],
     'ask_code' => [
         'title' => 'Ask for the auth code',
         'headline' => '{1} Ask for the auth code of one name|[0,*] Ask for the auth codes of :names names',
@@ -79,6 +87,9 @@ return [
     ],
     // What stands in the way of a group of names, after “12 can’t:”. A finding without a word here says its own sentence.
     'in_the_way' => [
+        'disclosure' => [
+            'no_choice' => 'their suffix leaves no choice', 'needs_consent' => 'their holder must agree first', 'nobody_to_show' => 'their registrant is not known',
+        ],
         'books' => [
             'already_so' => 'it is so already',
             'changed_since' => 'changed again since',

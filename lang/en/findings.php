@@ -58,6 +58,16 @@ return [
         'phone_doubtful' => 'Numbers such as :phone are not given out: perhaps it is mistyped',
         'phone_elsewhere' => ':phone is not a number of :country',
     ],
+    'disclosure' => [
+        'no_choice' => 'Under .:suffix nothing can be chosen: its rules alone say what is read',
+        'needs_consent' => ':who must agree first: :fields would be read by everybody',
+        'always_shown' => 'Under .:suffix everybody reads :fields, whatever is wished',
+        'never_shown' => 'Under .:suffix nobody reads :fields, whatever is wished',
+        'coarser_step' => ':registrar knows steps only, and gets the nearest that shows no more: :fields',
+        'privacy_stands_in' => 'A privacy service’s data is read instead of the holder’s; this holds once it ends',
+        'nobody_to_show' => 'Who its registrant is, is not known, so what would be read can’t be said',
+        'holder_kind_unknown' => 'Whether :who is an organisation or a person is not said, so it is taken for the one of which less is shown',
+    ],
     'movement' => [
         'under_way' => 'Another movement is under way (docket :docket), expected to end by :by',
         'other_registrar' => 'Held at :held; this handover is at :asked',

@@ -63,6 +63,7 @@ return [
         'lock_off' => ['do' => 'Lift the lock of these names', 'otherwise' => 'they can’t be moved'],
         'auto_renew_on' => ['do' => 'Switch on that these names renew by themselves', 'otherwise' => 'they end'],
         'auto_renew_off' => ['do' => 'Switch off that these names renew by themselves', 'otherwise' => 'they are charged for'],
+        'disclose' => ['do' => 'Set what the public record shows of the holder of these names', 'otherwise' => 'the world reads what it reads today'],
         'auth_code' => ['do' => 'Ask for the auth codes of these names, and write each down on its folio', 'otherwise' => 'they can’t go to another registrar'],
         'set_lock' => ['do' => 'Set the lock again', 'otherwise' => 'the name can be moved by whoever has its code'],
     ],

@@ -14,6 +14,9 @@ final readonly class BridgeOrders
 {
     private const LOCK = 'clientTransferProhibited';
 
+    /** What this registrar sells of disclosure: fields in the order of the alphabet. */
+    private const STEPS = [[], ['country', 'organisation'], ['country', 'mailbox', 'name', 'organisation', 'postcode', 'region', 'street', 'town', 'voice']];
+
     public function __construct(private World $world)
     {
     }
@@ -36,6 +39,7 @@ final readonly class BridgeOrders
             'hand_over' => $this->handOver($account, $name, $order),
             'cancel_handover' => $this->cancel($name),
             'auth_code' => $this->code($name),
+            'disclose' => $this->disclose($name, $order->texts('shown')),
             default => throw new Problem(422, "There is no order {$kind}."),
         };
         if ($answer['state'] !== 'refused') {
@@ -104,6 +108,21 @@ final readonly class BridgeOrders
         $name->code ??= rtrim(strtr(base64_encode(random_bytes(18)), '+/', '-_'), '=');
 
         return ['state' => 'done', 'code' => $name->code];
+    }
+
+    /**
+     * @param  list<string>  $shown
+     * @return array{state: 'done'|'refused', reason?: string}
+     */
+    private function disclose(Registered $name, array $shown): array
+    {
+        sort($shown);
+        if (! in_array($shown, self::STEPS, true)) {
+            return self::refused('We sell hidden, the organisation alone, or everything.');
+        }
+        $name->shown = $shown;
+
+        return ['state' => 'done'];
     }
 
     /** @return array{state: 'refused', reason: string} */

@@ -62,6 +62,7 @@ final class DomainAnswers
         if ($whole) {
             $to->object(EppNamespace::Account, 'infData', function (EppWriter $to) use ($name): void {
                 $to->text('account:number', $name->account ?? '')->text('account:autoRenew', $name->autoRenew ? '1' : '0');
+                $to->open('account:disclose', [], fn (EppWriter $to) => array_map(fn (string $field): EppWriter => $to->text('account:field', $field), $name->shown));
                 if ($name->handover !== null) {
                     $to->open('account:handover', [], fn (EppWriter $to) => $to->text('account:to', $name->handover->to)->text('account:asked', self::at($name->handover->asked))->text('account:by', self::at($name->handover->by)));
                 }

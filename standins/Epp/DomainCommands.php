@@ -266,6 +266,8 @@ final readonly class DomainCommands
         $name->code = $code === null ? $name->code : $code->textOrNull($domain, 'pw');
         $autoRenew = $own?->textOrNull(EppNamespace::Account->value, 'autoRenew');
         $name->autoRenew = $autoRenew === null ? $name->autoRenew : in_array($autoRenew, ['1', 'true'], true);
+        $disclose = $own?->childOrNull(EppNamespace::Account->value, 'disclose');
+        $name->shown = $disclose === null ? $name->shown : $disclose->texts(EppNamespace::Account->value, 'field');
         $this->changeDs($name);
         $this->world->change($name);
 

@@ -38,11 +38,10 @@ final readonly class Registry
     /** @return list<self> those of this world */
     public static function all(): array
     {
-        $personal = ['name', 'street', 'town', 'postcode', 'voice'];
-
         return [
             new self('harbour', 'Harbour Registry', ['com', 'net', 'org', 'works', 'art'], EndHabit::Renews, 'rdap.harbour-registry.example', 120, 600,
-                ['region', 'country'], $personal, false, false, ['192.0.2.11', '198.51.100.11'], 172_800),
+                // ICANN Registration Data Policy (from memory): country and region always, the rest where the holder agrees.
+                ['region', 'country'], [], false, false, ['192.0.2.11', '198.51.100.11'], 172_800),
             new self('wharf', 'Wharf Names', ['uk', 'co.uk', 'org.uk'], EndHabit::Suspends, 'rdap.wharf-names.example', 0, 300,
                 [], [], true, true, ['192.0.2.12', '198.51.100.12'], 86_400),
             new self('lode', 'Lode', ['de'], EndHabit::GoesOn, null, 0, 60,

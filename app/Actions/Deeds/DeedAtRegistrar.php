@@ -12,6 +12,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Gates\GateOrders;
+use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
@@ -56,7 +57,29 @@ abstract class DeedAtRegistrar implements HasPage
      * @param  array<string, mixed>  $terms
      * @return string which fact it is
      */
-    abstract protected function write(Registration $registration, array $terms): string;
+    abstract protected function write(Registration $registration, CaseFile $file, array $terms): string;
+
+    /**
+     * What the registrar is told beside the kind of order.
+     *
+     * @param  array<string, mixed>  $terms
+     * @return array<string, string>
+     */
+    protected function orderTerms(CaseFile $file, array $terms): array
+    {
+        return [];
+    }
+
+    /**
+     * What a slip says beside its verb, ready to copy, by what it is called.
+     *
+     * @param  array<string, mixed>  $terms
+     * @return array<string, string>
+     */
+    protected function slipValues(Account $account, array $terms): array
+    {
+        return [];
+    }
 
     public function choices(): array
     {
@@ -76,7 +99,7 @@ abstract class DeedAtRegistrar implements HasPage
 
     public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
     {
-        $openings->order($line, $file->account->id, $this->order($terms));
+        $openings->order($line, $file->account->id, $this->order($terms), $this->orderTerms($file, $terms));
 
         return LineState::Begun;
     }
@@ -84,7 +107,7 @@ abstract class DeedAtRegistrar implements HasPage
     public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
     {
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
-        $fact = $this->write($registration, $terms);
+        $fact = $this->write($registration, $file, $terms);
         $registration->version++;
         $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $on->isoSecond()]];
         $registration->save();
@@ -99,6 +122,6 @@ abstract class DeedAtRegistrar implements HasPage
 
     public function slip(Docket $docket): Slip
     {
-        return $this->slips->ofOneStep($docket, new SlipStep($this->order($docket->terms)->value, [], true));
+        return $this->slips->ofOneStep($docket, fn (Account $account): SlipStep => new SlipStep($this->order($docket->terms)->value, $this->slipValues($account, $docket->terms), true));
     }
 }

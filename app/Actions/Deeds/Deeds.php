@@ -18,6 +18,7 @@ use App\Actions\Outside\LeaveDrift;
 use App\Actions\Outside\TakeObserved;
 use App\Actions\Registrar\AskCode;
 use App\Actions\Registrar\ChangeAutoRenew;
+use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
 use App\Models\Docket;
 use App\Queries\Names\CaseFile;
@@ -28,7 +29,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, ChangeLock::class, ChangeAutoRenew::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

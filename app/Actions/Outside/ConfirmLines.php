@@ -32,7 +32,7 @@ final readonly class ConfirmLines
             if (! $deed instanceof SeenOutside) {
                 continue;
             }
-            if ($record !== null && $deed->isSeen($line->docket->terms, $record)) {
+            if ($record !== null && $deed->isSeen($line, $line->docket->terms, $record)) {
                 $line->update(['seen_on' => $now]);
                 $this->log->write('seen_outside', 'name', $nameId, ['docket' => $line->docket_id]);
             } else {

@@ -67,7 +67,7 @@ final class AskCode extends DeedAtRegistrar
         };
     }
 
-    protected function write(Registration $registration, array $terms): string
+    protected function write(Registration $registration, CaseFile $file, array $terms): string
     {
         return 'code';
     }

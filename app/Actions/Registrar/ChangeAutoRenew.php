@@ -58,7 +58,7 @@ final class ChangeAutoRenew extends DeedAtRegistrar
         return ! self::isOn($terms) && $charged !== null && $charged->hasComeAt($now) && $ends->isAfter($now) ? [Finding::of(BookFinding::MayBeCharged, Effect::Worth, null, at: $charged)] : [];
     }
 
-    protected function write(Registration $registration, array $terms): string
+    protected function write(Registration $registration, CaseFile $file, array $terms): string
     {
         $registration->intent = self::after($registration->intent, $terms);
 

@@ -14,6 +14,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedAtRegistrar;
 use App\Actions\Deeds\SeenOutside;
+use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Names\CaseFile;
@@ -39,7 +40,7 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside
         return ['lock' => self::lock($terms)->value];
     }
 
-    public function isSeen(array $terms, Record $record): bool
+    public function isSeen(DocketLine $line, array $terms, Record $record): bool
     {
         return $record->saysStatuses() && $record->has(Status::ClientTransferProhibited) === (self::lock($terms) === Lock::On);
     }
@@ -77,7 +78,7 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside
         };
     }
 
-    protected function write(Registration $registration, array $terms): string
+    protected function write(Registration $registration, CaseFile $file, array $terms): string
     {
         $registration->lock = self::lock($terms);
 

@@ -6,6 +6,7 @@ namespace App\Http\Clients;
 
 use App\Actions\SaveRow;
 use App\Models\Client;
+use App\Models\Pattern;
 use App\Queries\Clients\ClientSheet;
 use App\Queries\Tallies;
 use App\Support\TradeClock;
@@ -30,7 +31,7 @@ final readonly class ClientController
 
     public function create(): View
     {
-        return view('clients.form', ['client' => new Client]);
+        return $this->form(new Client);
     }
 
     public function store(ClientRequest $request): RedirectResponse
@@ -58,7 +59,7 @@ final readonly class ClientController
 
     public function edit(Client $client): View
     {
-        return view('clients.form', ['client' => $client]);
+        return $this->form($client);
     }
 
     public function update(Client $client, ClientRequest $request): RedirectResponse
@@ -66,5 +67,10 @@ final readonly class ClientController
         $this->save->handle($request->person(), $client, $request->values(), $request->integer('version'));
 
         return to_route('clients.show', $client)->with('told', __('forms.saved', ['what' => $client->name]));
+    }
+
+    private function form(Client $client): View
+    {
+        return view('clients.form', ['client' => $client, 'patterns' => ['' => 'as the house has it'] + Pattern::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all()]);
     }
 }

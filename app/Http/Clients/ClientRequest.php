@@ -7,7 +7,9 @@ namespace App\Http\Clients;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Client;
+use App\Models\Pattern;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class ClientRequest extends FormRequest
 {
@@ -19,6 +21,7 @@ final class ClientRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:200', new NotTaken(Client::class, 'name', 'client', $this->route('client'))],
             'mailbox' => ['nullable', 'email', 'max:320'],
+            'pattern_id' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
             'remarks' => ['nullable', 'string', 'max:4000'],
             'version' => ['sometimes', 'integer'],
         ];

@@ -7,6 +7,7 @@ namespace App\Http\Deeds;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\HasPage;
+use App\Actions\Deeds\Illustrated;
 use App\Actions\Names\GatherNames;
 use App\Queries\Deeds\JudgedName;
 use App\Queries\Deeds\Verdicts;
@@ -55,6 +56,7 @@ final readonly class DeedController
             'token' => old('token', (string) Str::uuid()),
             'shown' => Crypt::encryptString((string) json_encode($verdicts?->clearIds() ?? [])),
             'choices' => $contract->choices(),
+            'picture' => $contract instanceof Illustrated && $terms !== null && $verdicts !== null ? $contract->picture(array_map(fn (JudgedName $one): CaseFile => $one->file, $verdicts->kept), $terms, $now) : null,
             'words' => $this->words,
         ]);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\House;
 
 use App\Models\Client;
+use App\Models\Pattern;
 use App\Support\DateStyle;
 use App\Support\HouseLog;
 use App\Support\HouseSettings;
@@ -30,6 +31,7 @@ final readonly class HouseController
             'itself' => Client::query()->where('is_house', true)->first(),
             'served' => self::choices(Served::cases(), fn (Served $one): string => $one->many()),
             'dates' => self::choices(DateStyle::cases(), fn (DateStyle $one): string => gmdate($one->format(), $this->clock->today()->epoch)),
+            'patterns' => ['' => 'none set'] + Pattern::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all(),
             'zones' => array_combine(DateTimeZone::listIdentifiers(), DateTimeZone::listIdentifiers()),
         ]);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\House;
 
 use App\Http\SignedIn;
+use App\Models\Pattern;
 use App\Support\DateStyle;
 use App\Support\Served;
 use Illuminate\Foundation\Http\FormRequest;
@@ -24,6 +25,7 @@ final class HouseRequest extends FormRequest
             'dates' => ['required', Rule::enum(DateStyle::class)],
             'served' => ['required', Rule::enum(Served::class)],
             'four_eyes' => ['nullable', 'integer', 'min:0', 'max:100000'],
+            'pattern' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
         ];
     }
 
@@ -33,13 +35,14 @@ final class HouseRequest extends FormRequest
         return ['currency.regex' => __('forms.currency')];
     }
 
-    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string} */
+    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string, pattern: int|null} */
     public function settings(): array
     {
         return [
             'currency' => $this->word('currency'), 'letterhead' => trim(str_replace("\r", '', $this->word('letterhead'))),
             'four_eyes' => $this->filled('four_eyes') ? $this->integer('four_eyes') : null,
             'zone' => $this->word('zone'), 'dates' => $this->word('dates'), 'served' => $this->word('served'),
+            'pattern' => $this->filled('pattern') ? $this->integer('pattern') : null,
         ];
     }
 }

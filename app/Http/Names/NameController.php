@@ -10,9 +10,12 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Names\ChangeFacts;
 use App\Models\AuthCode;
+use App\Models\Client;
 use App\Models\Name;
+use App\Models\Pattern;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\History;
+use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use App\View\FolioDrawing;
 use App\View\Words;
@@ -23,7 +26,7 @@ use Illuminate\View\View;
 /** The folio: one name's own page. */
 final readonly class NameController
 {
-    public function __construct(private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private History $history, private Words $words)
+    public function __construct(private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private History $history, private HouseSettings $house, private Words $words)
     {
     }
 
@@ -53,6 +56,8 @@ final readonly class NameController
             'happened' => $this->history->happened($name->id),
             'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330)],
             'registration' => $name->registration,
+            'patterns' => Pattern::query()->pluck('name', 'id')->all(),
+            'pattern' => Client::query()->whereKey($file->clientId)->value('pattern_id') ?? $this->house->pattern(),
             'code' => AuthCode::query()->find($name->id),
             'words' => $this->words,
         ]);

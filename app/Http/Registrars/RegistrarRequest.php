@@ -8,9 +8,11 @@ use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\ReceiverBy;
+use Acre\Core\Record\Field;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Registrar;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -42,6 +44,7 @@ final class RegistrarRequest extends FormRequest
             'gate' => ['nullable', 'required_if:link,wire,bridge', 'string', 'max:300', 'regex:/^[a-z0-9.-]+:\d{1,5}$/D'],
             'gate_a_minute' => ['nullable', 'integer', 'between:1,60000'],
             'behind' => ['nullable', 'string', 'max:1000'],
+            'disclosure_steps' => ['nullable', 'string', 'max:2000', $this->steps(...)],
             'extras' => ['array:'.implode(',', array_column(ExtraKind::cases(), 'value'))],
             'extras.*' => ['nullable', Rule::enum(ExtraFate::class)],
             'remarks' => ['nullable', 'string', 'max:4000'],
@@ -61,9 +64,34 @@ final class RegistrarRequest extends FormRequest
         }
         $behind = is_string($columns['behind'] ?? null) ? preg_split('/\s*[,;\n]\s*/u', trim($columns['behind']), -1, PREG_SPLIT_NO_EMPTY) : [];
         $columns['behind'] = $behind === false ? [] : array_values(array_unique($behind));
+        $columns['disclosure_steps'] = self::readSteps($this->word('disclosure_steps'));
         $extras = $columns['extras'] ?? [];
         $columns['extras'] = (object) array_filter(is_array($extras) ? $extras : [], fn (mixed $fate): bool => $fate !== null && $fate !== '');
 
         return $columns;
+    }
+
+    private function steps(string $field, mixed $value, Closure $fail): void
+    {
+        foreach (self::readSteps(is_string($value) ? $value : '') ?? [] as $step) {
+            $unknown = array_diff($step, array_column(Field::cases(), 'value'));
+            if ($unknown !== []) {
+                $fail(__('forms.steps', ['what' => implode(', ', $unknown)]));
+            }
+        }
+    }
+
+    /** @return list<list<string>>|null */
+    private static function readSteps(string $text): ?array
+    {
+        $steps = [];
+        foreach (explode("\n", str_replace("\r", '', trim($text))) as $line) {
+            $fields = preg_split('/\s*[,;]\s*/u', mb_strtolower(trim($line)), -1, PREG_SPLIT_NO_EMPTY);
+            if ($fields !== false && $fields !== []) {
+                $steps[] = $fields === ['nothing'] ? [] : $fields;
+            }
+        }
+
+        return $steps === [] ? null : $steps;
     }
 }

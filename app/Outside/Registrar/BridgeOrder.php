@@ -15,13 +15,14 @@ final readonly class BridgeOrder implements JsonSerializable
     {
     }
 
-    /** @return array<string, string|array<string, string>> */
+    /** @return array<string, string|array<array-key, string>> */
     public function jsonSerialize(): array
     {
         $named = array_map(fn (Identifier $identifier): string => $identifier->value, $this->account->registrar->receiver_by->identifiers());
 
         return ['kind' => $this->order->kind->value, 'name' => $this->order->name]
             + ($this->order->receiver === [] ? [] : ['to' => array_intersect_key($this->order->receiver, array_flip($named))])
+            + ($this->order->shown === null ? [] : ['shown' => $this->order->fields()])
             + ($this->order->accepted === null ? [] : ['accepted' => $this->order->accepted]);
     }
 }

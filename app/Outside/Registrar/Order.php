@@ -11,9 +11,16 @@ final readonly class Order
      * @param  string  $transaction  our own id of it, which the registrar gives back
      * @param  string  $name  A-labels
      * @param  array<string, string>  $receiver  what names the receiving account, in a handover, by identifier
+     * @param  string|null  $shown  the fields of the holder that may be shown, blanks between; null: the order is not about that
      * @param  string|null  $accepted  when its holder said yes to us, RFC 3339; null: the registrar asks them
      */
-    public function __construct(public OrderKind $kind, public string $transaction, public string $name, public array $receiver = [], public ?string $accepted = null)
+    public function __construct(public OrderKind $kind, public string $transaction, public string $name, public array $receiver = [], public ?string $accepted = null, public ?string $shown = null)
     {
+    }
+
+    /** @return list<string> that may be shown */
+    public function fields(): array
+    {
+        return array_values(array_filter(explode(' ', $this->shown ?? ''), fn (string $field): bool => $field !== ''));
     }
 }

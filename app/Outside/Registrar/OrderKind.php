@@ -14,4 +14,6 @@ enum OrderKind: string
     case AutoRenewOn = 'auto_renew_on';
     case AutoRenewOff = 'auto_renew_off';
     case AuthCode = 'auth_code';
+    /** Which fields of the holder may be shown; all others are withheld. */
+    case Disclose = 'disclose';
 }

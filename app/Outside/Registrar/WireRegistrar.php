@@ -69,6 +69,7 @@ final readonly class WireRegistrar implements Registrar
             // Told to an account that has it no more, a registrar names the one that has.
             OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null) ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null) ? Answer::pending(null, 'seen by asking') : null),
             OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
+            OrderKind::Disclose => $beyond?->shown === $order->fields() ? Answer::done(null, 'seen by asking') : null,
             // To ask for a code once more does no harm.
             OrderKind::AuthCode => null,
         };
@@ -122,6 +123,7 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->receiver['number'] ?? '', $order->receiver['login'] ?? ''),
             OrderKind::CancelHandover => AccountUpdate::cancelHandover($order->name),
             OrderKind::AuthCode => new DomainInfo($order->name),
+            OrderKind::Disclose => AccountUpdate::disclose($order->name, $order->fields()),
         };
     }
 

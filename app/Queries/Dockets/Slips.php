@@ -34,14 +34,18 @@ final readonly class Slips
         return new Slip($receiver, $lots);
     }
 
-    /** Of a deed that takes one step, on the side where the names lie. */
-    public function ofOneStep(Docket $docket, SlipStep $step): Slip
+    /**
+     * Of a deed that takes one step, on the side where the names lie.
+     *
+     * @param  callable(Account): SlipStep  $step
+     */
+    public function ofOneStep(Docket $docket, callable $step): Slip
     {
         $lots = [];
         foreach ($this->lines($docket)->groupBy('lot') as $number => $group) {
             $account = $group->firstOrFail()->givingAccount;
             if ($account !== null) {
-                $lots[] = new SlipLot((int) $number, $account, array_values($group->all()), [$step], []);
+                $lots[] = new SlipLot((int) $number, $account, array_values($group->all()), [$step($account)], []);
             }
         }
 

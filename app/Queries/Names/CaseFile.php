@@ -7,6 +7,8 @@ namespace App\Queries\Names;
 use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Guard;
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Steps;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
@@ -29,6 +31,8 @@ final readonly class CaseFile
      * @param  list<ExtraKind>  $extras  those that have not ended
      * @param  string  $registrant  how its registrant is called; '': not known
      * @param  Guard|null  $guard  null: nobody is written down as its registrant
+     * @param  Pattern|null  $told  what its registrar was told to show; null: not known
+     * @param  Steps  $steps  what its registrar can be told of that
      * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
      * @param  Watched|null  $watched  null: it is held
      */
@@ -45,6 +49,8 @@ final readonly class CaseFile
         public ?Guard $guard,
         public string $reference,
         public Disclosure $disclosure,
+        public ?Pattern $told,
+        public Steps $steps,
         public array $servers,
         public array $words,
         public int $acceptDays,

@@ -7,6 +7,8 @@ namespace App\Queries\Names;
 use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Steps;
 use Acre\Core\Contact\TakesMail;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
@@ -47,7 +49,7 @@ final readonly class CaseFiles
         $in = '{'.implode(',', $nameIds).'}';
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
-                r.statuses, r.lock, r.intent, r.reference, r.disclosure, r.servers,
+                r.statuses, r.lock, r.intent, r.reference, r.disclosure, r.shown, r.servers,
                 r.own_renewal, r.own_currency, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name
             FROM names n
             JOIN registrations r ON r.name_id = n.id AND upper_inf(r.span)
@@ -112,6 +114,8 @@ final readonly class CaseFiles
             $guard,
             $row->textOrNull('reference') ?? '',
             Disclosure::from($row->text('disclosure')),
+            $row->textOrNull('shown') === null ? null : Pattern::read($row->json('shown')),
+            $place->steps,
             array_values(array_filter($row->json('servers'), is_string(...))),
             $words,
             $place->acceptDays,
@@ -136,7 +140,7 @@ final readonly class CaseFiles
             $found[$id] = new CaseFile(
                 $id, 0, new NameFacts(DomainName::of($row->text('ascii')), $row->instant('created_on'), $row->instant('ends_on'), $row->instant('moved_on'), array_values(array_filter($statuses))),
                 new LateTerms(askLead: $this->askLead), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Nobody), new Account(0, 0, $row->text('registrar'), '', null, null, null, false, null),
-                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
+                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, null, Steps::fieldByField(), array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
                 new Watched($row->text('why'), $row->instant('since') ?? Instant::second(0)),
             );
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Steps;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Money\Money;
 use Acre\Core\Movement\Account;
@@ -19,7 +21,7 @@ final readonly class Place
     public const QUERY = <<<'SQL'
         SELECT a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at, g.id AS registrar_id, g.name AS registrar_name,
             g.receiver_by, g.confirms, g.accepts_by, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days,
-            g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras
+            g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras, g.disclosure_steps
         FROM accounts a JOIN registrars g ON g.id = a.registrar_id WHERE a.id = ANY (?::bigint[])
         SQL;
 
@@ -28,6 +30,7 @@ final readonly class Place
         public HandoverTerms $terms,
         public int $acceptDays,
         public int $lotSize,
+        public Steps $steps,
         private int $chargeLead,
         private ?int $darkAfter,
         private ?int $plainAfter,
@@ -51,9 +54,14 @@ final readonly class Place
                 ReceiverBy::from($row->text('receiver_by')), Confirms::from($row->text('confirms')), $row->bool('names_giver'),
                 $row->bool('lock_first'), $row->bool('unlock_account_first'), $row->int('handover_hold_days'), $known, $row->text('accepts_by') === 'letter',
             ),
-            $row->int('accept_days'), $row->int('lot_size'),
+            $row->int('accept_days'), $row->int('lot_size'), self::steps($row),
             $row->int('charge_lead_days'), $row->intOrNull('dark_after_days'), $row->intOrNull('plain_after_days'), $row->intOrNull('late_until_days'),
         );
+    }
+
+    private static function steps(Row $row): Steps
+    {
+        return $row->textOrNull('disclosure_steps') === null ? Steps::fieldByField() : Steps::of(array_values(array_map(fn (mixed $step): Pattern => Pattern::read(is_array($step) ? $step : []), $row->json('disclosure_steps'))));
     }
 
     public function lateTerms(int $askLead, ?Money $renew, ?Money $late, ?Money $restore): LateTerms

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Outside;
 
+use Acre\Core\Record\Record;
 use Acre\Core\Record\Source;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -27,6 +28,30 @@ final readonly class LastSeen
         $found = [];
         foreach (Row::all($rows) as $row) {
             $found[$row->text('source')][] = Observed::of($row, $ascii);
+        }
+
+        return $found;
+    }
+
+    /**
+     * The newest record of each name that says something of its holder: the registry's, or else the registrar's own.
+     *
+     * @param  list<int>  $nameIds
+     * @return array<int, Record> by name; those that nobody has read are left out
+     */
+    public function holders(array $nameIds): array
+    {
+        $found = [];
+        $rows = $this->database->select(<<<'SQL'
+            SELECT DISTINCT ON (o.name_id, o.source) o.*, n.ascii, encode(b.body, 'base64') AS body
+            FROM observations o JOIN observation_bodies b ON b.observation_id = o.id JOIN names n ON n.id = o.name_id
+            WHERE o.name_id = ANY (?::bigint[]) AND o.source <> 'dns' ORDER BY o.name_id, o.source, o.last_seen DESC, o.id DESC
+            SQL, ['{'.implode(',', $nameIds).'}']);
+        foreach (Row::all($rows) as $row) {
+            $record = Observed::of($row, $row->text('ascii'))->record;
+            if ($record !== null && $record->holder !== [] && (! isset($found[$row->int('name_id')]) || $record->source !== Source::Registrar)) {
+                $found[$row->int('name_id')] = $record;
+            }
         }
 
         return $found;

@@ -54,6 +54,16 @@ final class House
         ];
     }
 
+    /** @return array<string, list<string>> fields by what a pattern is called */
+    public static function patterns(): array
+    {
+        return [
+            'nothing of ours' => [],
+            'the organisation, not the person' => ['organisation', 'town', 'region', 'country'],
+            'open to be found' => ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox'],
+        ];
+    }
+
     /** @return array<string, array<string, mixed>> the registrars' columns */
     public static function registrars(): array
     {
@@ -65,7 +75,7 @@ final class House
             ],
             'oriel' => [
                 'name' => 'Oriel Names', 'behind' => ['ORIEL'], 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'unlock_account_first' => true,
-                'accept_days' => 7, 'lot_size' => 200, 'charge_lead_days' => 30, 'dark_after_days' => 3, 'plain_after_days' => 30, 'late_until_days' => 40,
+                'accept_days' => 7, 'lot_size' => 200, 'disclosure_steps' => [[], ['organisation', 'country'], ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox']], 'charge_lead_days' => 30, 'dark_after_days' => 3, 'plain_after_days' => 30, 'late_until_days' => 40,
                 'extras' => ['privacy' => 'ends', 'zone' => 'along'],
             ],
             'pellbridge' => [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use Acre\Core\Contact\Phone;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 
@@ -138,11 +139,11 @@ final class Outside
     /** @return array<string, string> */
     private static function holder(string $client, string $organisation, string $mailbox): array
     {
-        $place = abs(crc32($client));
+        [$person, $street, $town, $postcode, $country, $voice, $kind] = House::contacts()[$organisation];
 
         return [
-            'handle' => 'WS-'.str_pad((string) ($place % 9000 + 1000), 4, '0'), 'name' => 'The Secretary', 'organisation' => $organisation, 'street' => ($place % 60 + 1).' Tenter Lane', 'town' => 'Wickerby Sound',
-            'region' => 'North Sound', 'postcode' => 'WS1 '.($place % 9 + 1).'AB', 'country' => 'GB', 'voice' => '+44.16329600'.str_pad((string) ($place % 90 + 10), 2, '0'), 'mailbox' => $mailbox,
+            'handle' => 'WS-'.str_pad((string) (abs(crc32($client)) % 9000 + 1000), 4, '0'), 'name' => $person ?? '', 'organisation' => $kind === 'person' ? '' : $organisation, 'street' => implode(', ', $street), 'town' => $town,
+            'region' => 'North Sound', 'postcode' => $postcode ?? '', 'country' => $country, 'voice' => Phone::of($voice)->epp(), 'mailbox' => $mailbox,
         ];
     }
 

@@ -14,6 +14,7 @@
     @endif
     @if ($verdicts !== null)
         @include('deeds.groups')
+        @if ($picture !== null) @include('deeds.picture.'.$deed, $picture) @endif
         <table class="sheet">
             <caption class="hide">What it would do to each name</caption>
             <thead><tr><th scope="col">Name</th><th scope="col">Before</th><th scope="col">After</th><th scope="col">Today</th><th scope="col">What is in the way, or worth knowing</th></tr></thead>

@@ -11,8 +11,11 @@ use Acre\Wire\Epp\EppWriter;
 /** What a registrar does with a name that no registry knows of: docs/account-extension.md. An update of the name that changes nothing else. */
 final readonly class AccountUpdate implements EppExtended
 {
-    /** @param  array{string, string}|null  $receiver  number and login; without it and without a word on auto-renewal a handover is taken back */
-    private function __construct(private string $name, private ?bool $autoRenew, private ?array $receiver)
+    /**
+     * @param  array{string, string}|null  $receiver  number and login; without it and without a word on the rest a handover is taken back
+     * @param  list<string>|null  $shown
+     */
+    private function __construct(private string $name, private ?bool $autoRenew, private ?array $receiver, private ?array $shown = null)
     {
     }
 
@@ -25,6 +28,12 @@ final readonly class AccountUpdate implements EppExtended
     public static function handOver(string $name, string $number, string $login): self
     {
         return new self($name, null, [$number, $login]);
+    }
+
+    /** @param  list<string>  $fields  of the holder that may be shown; all others are withheld */
+    public static function disclose(string $name, array $fields): self
+    {
+        return new self($name, null, null, $fields);
     }
 
     public static function cancelHandover(string $name): self
@@ -45,7 +54,9 @@ final readonly class AccountUpdate implements EppExtended
     public function writeExtension(EppWriter $to): void
     {
         $to->object(EppNamespace::Account, 'update', function (EppWriter $to): void {
-            if ($this->autoRenew !== null) {
+            if ($this->shown !== null) {
+                $to->open('account:disclose', [], fn (EppWriter $to) => array_map(fn (string $field): EppWriter => $to->text('account:field', $field), $this->shown));
+            } elseif ($this->autoRenew !== null) {
                 $to->text('account:autoRenew', $this->autoRenew ? '1' : '0');
             } elseif ($this->receiver !== null) {
                 [$number, $login] = $this->receiver;

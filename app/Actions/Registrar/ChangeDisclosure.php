@@ -1,0 +1,265 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Registrar;
+
+use Acre\Core\Contact\DisclosureFinding;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\ExtraKind;
+use Acre\Core\Movement\Readiness;
+use Acre\Core\Record\Field;
+use Acre\Core\Record\Record;
+use Acre\Core\Rulebook\Publication;
+use Acre\Core\Rulebook\Published;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
+use App\Actions\Deeds\DeedAtRegistrar;
+use App\Actions\Deeds\Illustrated;
+use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\SeenOutside;
+use App\Actions\Gates\GateOrders;
+use App\Models\Account;
+use App\Models\DocketLine;
+use App\Models\LineState;
+use App\Models\Pattern as PatternRow;
+use App\Models\Registration;
+use App\Outside\Registrar\OrderKind;
+use App\Queries\Contacts\Holders;
+use App\Queries\Contacts\RecordsCompared;
+use App\Queries\Dockets\Slips;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\CaseFiles;
+use App\Support\TradeClock;
+use Illuminate\Support\Facades\DB;
+
+/** Which fields of the holder the world reads: a pattern, as far as suffix and registrar let it. */
+final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, SeenOutside
+{
+    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly Holders $holders, private readonly CaseFiles $files, private readonly TradeClock $clock, private readonly RecordsCompared $compared)
+    {
+        parent::__construct($book, $orders, $slips);
+    }
+
+    public static function key(): string
+    {
+        return 'change_disclosure';
+    }
+
+    public function choices(): array
+    {
+        /** @var array<int, string> $patterns */
+        $patterns = PatternRow::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all();
+
+        return $patterns;
+    }
+
+    /** The fields are those of the pattern on the day; a pattern that changes later changes no docket. */
+    public function terms(array $said): ?array
+    {
+        $id = $said['pattern'] ?? null;
+        $pattern = is_numeric($id) ? PatternRow::query()->find((int) $id) : null;
+        if ($pattern === null) {
+            return null;
+        }
+        $words = is_string($said['consent'] ?? null) ? mb_substr(trim($said['consent']), 0, 2_000) : '';
+
+        return ['pattern' => $pattern->id, 'called' => $pattern->name, 'fields' => $pattern->value()->words(), 'consent' => $words === '' ? null : ['words' => $words, 'on' => $this->day($said['consent_on'] ?? null)]];
+    }
+
+    public function said(array $terms): array
+    {
+        $consent = is_array($terms['consent'] ?? null) ? $terms['consent'] : [];
+        $text = fn (mixed $value): string => is_scalar($value) ? (string) $value : '';
+
+        return array_filter(['pattern' => $text($terms['pattern'] ?? ''), 'consent' => $text($consent['words'] ?? ''), 'consent_on' => $text($consent['on'] ?? '')], fn (string $word): bool => $word !== '');
+    }
+
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
+    {
+        $this->keepConsent($line, $file, $terms);
+
+        return parent::perform($line, $file, $readiness, $terms, $now, $openings);
+    }
+
+    public function isSeen(DocketLine $line, array $terms, Record $record): bool
+    {
+        $file = $this->files->of([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
+        $holder = $file?->guard === null ? null : $this->holders->of([$file])[$file->guard->contact] ?? null;
+
+        return $file !== null && $holder !== null && $record->holder !== [] && PublishedRecord::of($holder, $this->told($file, $terms), $this->published($file, $this->clock->now()), self::hasPrivacy($file))->differsFrom($record) === [];
+    }
+
+    public function picture(array $files, array $terms, Instant $now): array
+    {
+        $one = count($files) === 1 ? $files[0] : null;
+
+        return ['fields' => $this->compared->of($files, fn (CaseFile $file): Pattern => $this->told($file, $terms), $now), 'one' => $one, 'count' => count($files)];
+    }
+
+    public function beforeAndAfter(CaseFile $file, array $terms): array
+    {
+        return [
+            'before' => ['shown' => $file->told === null ? self::word('not_known') : self::fields($file->told->fields)],
+            'after' => ['shown' => self::fields($this->told($file, $terms)->fields)],
+        ];
+    }
+
+    /**
+     * What this name's registrar is told: the pattern, or the nearest step that shows no more.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    public function told(CaseFile $file, array $terms): Pattern
+    {
+        return $file->steps->nearest(self::wish($terms));
+    }
+
+    protected function order(array $terms): OrderKind
+    {
+        return OrderKind::Disclose;
+    }
+
+    protected function orderTerms(CaseFile $file, array $terms): array
+    {
+        return ['shown' => implode(' ', $this->told($file, $terms)->words())];
+    }
+
+    protected function slipValues(Account $account, array $terms): array
+    {
+        $told = $account->registrar->steps()->nearest(self::wish($terms));
+
+        return [
+            self::word('slip_shown') => self::fields($told->fields),
+            self::word('slip_hidden') => self::fields(array_values(array_filter(Field::cases(), fn (Field $field): bool => ! $told->shows($field)))),
+        ];
+    }
+
+    protected function isSo(CaseFile $file, array $terms): bool
+    {
+        return $file->told !== null && $file->told->equals($this->told($file, $terms));
+    }
+
+    protected function against(CaseFile $file, array $terms, Instant $now): array
+    {
+        if ($file->guard === null) {
+            return [Finding::of(DisclosureFinding::NobodyToShow, Effect::NotKnown)];
+        }
+        $suffix = $file->facts->name->suffix();
+        $rules = $this->published($file, $now);
+        $by = fn (Publication ...$kinds): array => array_values(array_filter(Field::cases(), fn (Field $field): bool => in_array($rules->of($field, $file->guard->kind), $kinds, true)));
+        $open = $by(Publication::Choice, Publication::Consent);
+        if ($open === []) {
+            return [Finding::of(DisclosureFinding::NoChoice, Effect::Stops, null, suffix: $suffix)];
+        }
+        [$wish, $told] = [self::wish($terms), $this->told($file, $terms)];
+        $findings = [];
+        $more = array_values(array_filter($told->without($file->told ?? Pattern::of([])), fn (Field $field): bool => in_array($field, $open, true)));
+        if ($more !== [] && ! is_array($terms['consent'] ?? null)) {
+            $findings[] = Finding::of(DisclosureFinding::NeedsConsent, Effect::Stops, null, fields: self::fields($more), who: $file->guard->called);
+        }
+        $never = array_values(array_filter($by(Publication::Redacted), $wish->shows(...)));
+        $always = array_values(array_filter($by(Publication::Shown), fn (Field $field): bool => ! $wish->shows($field)));
+        if ($never !== []) {
+            $findings[] = Finding::of(DisclosureFinding::NeverShown, Effect::Worth, null, suffix: $suffix, fields: self::fields($never));
+        }
+        if ($always !== []) {
+            $findings[] = Finding::of(DisclosureFinding::AlwaysShown, Effect::Worth, null, suffix: $suffix, fields: self::fields($always));
+        }
+        if (! $told->equals($wish)) {
+            $findings[] = Finding::of(DisclosureFinding::CoarserStep, Effect::Worth, null, registrar: $file->account->registrarName, fields: self::fields($told->fields));
+        }
+        if (self::hasPrivacy($file)) {
+            $findings[] = Finding::of(DisclosureFinding::PrivacyStandsIn, Effect::Worth);
+        }
+        if ($file->guard->kind === HolderKind::Unknown && $by(Publication::Redacted) !== array_values(array_filter(Field::cases(), fn (Field $field): bool => $rules->of($field, HolderKind::Organisation) === Publication::Redacted))) {
+            $findings[] = Finding::of(DisclosureFinding::HolderKindUnknown, Effect::Worth, null, who: $file->guard->called);
+        }
+
+        return $findings;
+    }
+
+    protected function write(Registration $registration, CaseFile $file, array $terms): string
+    {
+        $told = $this->told($file, $terms);
+        $registration->shown = $told->words();
+        $registration->pattern_id = is_int($terms['pattern'] ?? null) && PatternRow::query()->whereKey($terms['pattern'])->exists() ? $terms['pattern'] : null;
+        $holder = $file->guard === null ? null : $this->holders->of([$file])[$file->guard->contact] ?? null;
+        if ($holder !== null) {
+            $registration->disclosure = PublishedRecord::of($holder, $told, $this->published($file, $this->clock->now()), self::hasPrivacy($file))->inOneWord();
+        }
+
+        return 'shown';
+    }
+
+    protected function inWords(array $terms): array
+    {
+        return ['pattern' => is_string($terms['called'] ?? null) ? $terms['called'] : ''];
+    }
+
+    /**
+     * Once a docket and holder, on whose word more is shown.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    private function keepConsent(DocketLine $line, CaseFile $file, array $terms): void
+    {
+        $consent = $terms['consent'] ?? null;
+        if (is_array($consent) && $file->guard !== null) {
+            DB::table('consents')->insertOrIgnore([
+                'contact_id' => $file->guard->contact, 'docket_id' => $line->docket_id, 'fields' => json_encode($terms['fields'] ?? [], JSON_THROW_ON_ERROR),
+                'words' => $consent['words'] ?? '', 'given_on' => $consent['on'] ?? '', 'user_id' => $line->docket->settled_by,
+            ]);
+        }
+    }
+
+    private function published(CaseFile $file, Instant $now): Published
+    {
+        return $this->book->for($file->facts->name->suffix(), $now)->published->value;
+    }
+
+    private function day(mixed $said): string
+    {
+        try {
+            $day = Instant::of(is_string($said) ? $said : '');
+        } catch (TimeError) {
+            $day = $this->clock->today();
+        }
+
+        return Instant::earliest($day->toDay(), $this->clock->today())->date();
+    }
+
+    private static function hasPrivacy(CaseFile $file): bool
+    {
+        return in_array(ExtraKind::Privacy, $file->extras, true);
+    }
+
+    /** @param  array<string, mixed>  $terms */
+    private static function wish(array $terms): Pattern
+    {
+        return Pattern::read(is_array($terms['fields'] ?? null) ? $terms['fields'] : []);
+    }
+
+    /** @param  list<Field>  $fields */
+    private static function fields(array $fields): string
+    {
+        return $fields === [] ? self::word('nothing') : implode(', ', array_map(fn (Field $field): string => self::text('contacts.field.'.$field->value), $fields));
+    }
+
+    private static function word(string $key): string
+    {
+        return self::text('deeds.change_disclosure.'.$key);
+    }
+
+    private static function text(string $key): string
+    {
+        $said = __($key);
+
+        return is_string($said) ? $said : $key;
+    }
+}

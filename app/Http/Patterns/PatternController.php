@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Patterns;
+
+use App\Models\Pattern;
+use App\Support\Changes;
+use App\Support\HouseLog;
+use App\Support\HouseSettings;
+use Illuminate\Database\Connection;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+
+/** Patterns of disclosure: choices of fields by names of the house's own. */
+final readonly class PatternController
+{
+    public function __construct(private Connection $database, private HouseLog $log)
+    {
+    }
+
+    public function index(HouseSettings $house): View
+    {
+        return view('patterns.index', [
+            'patterns' => Pattern::query()->orderBy('name')->limit(500)->get(), 'house' => $house->pattern(),
+            'follow' => $this->database->table('registrations')->whereNotNull('pattern_id')->whereRaw('upper_inf(span)')->groupBy('pattern_id')->selectRaw('pattern_id, count(*) AS names')->pluck('names', 'pattern_id')->all(),
+        ]);
+    }
+
+    public function create(): View
+    {
+        return view('patterns.form', ['pattern' => new Pattern]);
+    }
+
+    public function store(PatternRequest $request): RedirectResponse
+    {
+        $pattern = $this->database->transaction(function () use ($request): Pattern {
+            $pattern = Pattern::query()->create($request->columns());
+            $this->log->write('made', 'pattern', $pattern->id, [], $request->person()->id);
+
+            return $pattern;
+        });
+
+        return to_route('patterns.index')->with('told', __('forms.saved', ['what' => $pattern->name]));
+    }
+
+    public function edit(Pattern $pattern): View
+    {
+        return view('patterns.form', ['pattern' => $pattern]);
+    }
+
+    /** What names show follows at the next deed: nothing outside changes with the pattern. */
+    public function update(Pattern $pattern, PatternRequest $request): RedirectResponse
+    {
+        $this->database->transaction(function () use ($pattern, $request): void {
+            $locked = Pattern::query()->lockForUpdate()->findOrFail($pattern->id);
+            if (Changes::save($locked, $request->columns(), $request->integer('version')) !== []) {
+                $this->log->write('changed', 'pattern', $pattern->id, [], $request->person()->id);
+            }
+        });
+
+        return to_route('patterns.index')->with('told', __('forms.saved', ['what' => $request->word('name')]));
+    }
+}

@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Contact\Address;
+use Acre\Core\Contact\Contact as ContactValue;
+use Acre\Core\Contact\Country;
+use Acre\Core\Contact\Disclosure;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Mailbox;
+use Acre\Core\Contact\Pattern as PatternValue;
+use Acre\Core\Contact\Phone;
+use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Record\Field;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use App\Actions\Contacts\SaveContact;
+use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\PrepareDocket;
+use App\Actions\Deeds\SettleDocket;
+use App\Actions\Outside\Observe;
+use App\Actions\Registrar\ChangeDisclosure;
+use App\Models\Account;
+use App\Models\Contact;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Pattern;
+use App\Models\Registrant;
+use App\Models\Registration;
+use App\Models\Secret;
+use App\Queries\Contacts\Holders;
+use App\Queries\Names\CaseFiles;
+use App\Queries\Outside\LastSeen;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** What the world reads of holders: patterns, the record that is to come, and the deed that makes it so. */
+final class DisclosureTest extends TestCase
+{
+    use Worldly;
+
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House;
+        $this->actingAs($this->house->steward);
+    }
+
+    /** @param  list<string>  $shown */
+    private function held(string $name, array $shown = ['organisation'], HolderKind $kind = HolderKind::Organisation, ?Account $account = null): Name
+    {
+        $row = $this->house->name($name, $account, facts: ['registrant' => "Wickerby Bell Foundry {$kind->value}", 'mailbox' => 'ledger@bells.example', 'shown' => $shown]);
+        $contact = Contact::query()->findOrFail(Registrant::query()->findOrFail($row->id)->contact_id);
+        app(SaveContact::class)->change($this->house->steward, $contact, ContactValue::of(
+            $kind, 'Wickerby Bell Foundry', 'Gudrun Kettle', Address::of(['PO Box 7'], 'Wickerby', 'North Sound', 'WS1 4AB', Country::of('GB')), Phone::of('+44.1632960114'), Mailbox::of('ledger@bells.example'),
+        ), $this->house->foundry->id, $contact->version);
+
+        return $row;
+    }
+
+    private function docket(Pattern $pattern, string $consent, Name ...$names): Docket
+    {
+        $ids = array_values(array_map(fn (Name $name): int => $name->id, $names));
+        $terms = app(ChangeDisclosure::class)->terms(['pattern' => $pattern->id, 'consent' => $consent, 'consent_on' => '2026-10-01']) ?? [];
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'change_disclosure', $ids, $terms, $ids);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        app(BeginDocketLines::class)->handle($docket->id);
+
+        return $docket->refresh();
+    }
+
+    private static function pattern(string $name): Pattern
+    {
+        return Pattern::query()->where('name', $name)->sole();
+    }
+
+    /** @return TestResponse<\Illuminate\Http\Response> */
+    private function look(string $names, string $pattern, string $consent = ''): TestResponse
+    {
+        return $this->get('/deeds/change_disclosure?'.http_build_query(['name' => $names, 'pattern' => self::pattern($pattern)->id, 'consent' => $consent]));
+    }
+
+    public function test_the_page_shows_field_by_field_what_is_read_after(): void
+    {
+        $this->held('bell.com');
+        $this->look('bell.com', 'nothing of ours')->assertOk()->assertSeeInOrder(['One name: show “nothing of ours”', '1 of 1 can go now'], false)
+            ->assertSeeInOrder(['Person', 'Gudrun Kettle', 'not looked at', 'redacted', 'Organisation', 'Wickerby Bell Foundry', 'redacted', 'Region', 'North Sound', 'shown', 'Country', 'shown'])
+            ->assertSee('Under .com everybody reads region, country, whatever is wished');
+    }
+
+    public function test_showing_more_needs_the_holders_word_and_it_is_kept(): void
+    {
+        $name = $this->held('bell.com');
+        $this->look('bell.com', 'open to be found')->assertSee('0 of 1 can go now')->assertSee('Wickerby Bell Foundry must agree first: person, street, town, postcode, telephone, mailbox would be read by everybody');
+        $docket = $this->docket(self::pattern('open to be found'), 'By telephone: “yes, put us in the book”', $name);
+        $consent = Row::of(DB::table('consents')->where('docket_id', $docket->id)->sole());
+        self::assertSame(['By telephone: “yes, put us in the book”', '2026-10-01'], [$consent->text('words'), $consent->instant('given_on')?->date()]);
+        self::assertSame(LineState::Begun, $docket->lines()->sole()->state);
+        $this->get("/dockets/{$docket->id}")->assertSee('Set what the public record shows')->assertSee('person, organisation, street');
+        app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+        $registration = Registration::query()->where('name_id', $name->id)->sole();
+        self::assertSame([9, Disclosure::Shown, self::pattern('open to be found')->id], [count($registration->shown ?? []), $registration->disclosure, $registration->pattern_id]);
+        $this->look('bell.com', 'open to be found')->assertSee('It is so already');
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('show of the holder: open to be found');
+    }
+
+    public function test_a_suffix_that_leaves_no_choice_says_so_before(): void
+    {
+        $this->held('bell.us');
+        $this->held('bell.de');
+        $this->look('bell.us', 'nothing of ours')->assertSee('Under .us nothing can be chosen')->assertSee('0 of 1 can go now');
+        $this->look('bell.de', 'open to be found', 'yes')->assertSee('Under .de nothing can be chosen');
+        $this->house->name('nobody.com');
+        $this->look('nobody.com', 'nothing of ours')->assertSee('Who its registrant is, is not known');
+    }
+
+    public function test_a_registrar_that_sells_steps_gets_the_nearest_that_shows_no_more(): void
+    {
+        $this->house->skerry->update(['disclosure_steps' => [['organisation', 'country'], ['organisation', 'town', 'country', 'mailbox'], ['mailbox']]]);
+        $name = $this->held('bell.com', []);
+        $this->look('bell.com', 'the organisation, not the person', 'yes')->assertSee('Skerry Registrations knows steps only, and gets the nearest that shows no more: organisation, country');
+        $docket = $this->docket(self::pattern('the organisation, not the person'), 'yes', $name);
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Show', 'organisation, country', 'Withhold', 'person, street']);
+        app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+        self::assertSame(['organisation', 'country'], Registration::query()->where('name_id', $name->id)->sole()->shown);
+    }
+
+    public function test_a_pattern_changed_later_changes_no_docket_and_a_reader_may_not(): void
+    {
+        $name = $this->held('bell.com');
+        $pattern = self::pattern('nothing of ours');
+        $docket = $this->docket($pattern, '', $name);
+        $pattern->update(['fields' => ['mailbox']]);
+        app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
+        self::assertSame([], Registration::query()->where('name_id', $name->id)->sole()->shown);
+        $this->actingAs($this->house->reader)->get('/deeds/change_disclosure?name=bell.com&pattern=1')->assertForbidden();
+    }
+
+    public function test_patterns_are_the_houses_own_and_a_name_says_which_it_is_to_follow(): void
+    {
+        $this->held('bell.com');
+        $this->get('/patterns')->assertSee('open to be found')->assertSee('Make a pattern');
+        $this->post('/patterns', ['name' => 'reached, not named', 'fields' => ['mailbox', 'country']])->assertRedirect('/patterns')->assertSessionHas('told', 'reached, not named saved.');
+        $pattern = self::pattern('reached, not named');
+        self::assertSame(['country', 'mailbox'], $pattern->fields);
+        $this->post('/patterns', ['name' => 'Reached, NOT named'])->assertSessionHasErrors('name');
+        $this->post('/patterns', ['name' => 'x', 'fields' => ['shoe size']])->assertSessionHasErrors('fields.0');
+        $this->put("/patterns/{$pattern->id}", ['name' => 'reached', 'fields' => [], 'version' => 1])->assertSessionHasNoErrors();
+        $this->from("/patterns/{$pattern->id}/edit")->put("/patterns/{$pattern->id}", ['name' => 'third', 'version' => 1])->assertSessionHasErrors('version');
+        $this->get('/names/bell.com')->assertDontSee('It is to follow');
+        $this->put('/clients/'.$this->house->foundry->id, ['name' => 'Wickerby Bell Foundry', 'pattern_id' => $pattern->id, 'version' => $this->house->foundry->version])->assertSessionHasNoErrors();
+        $this->get('/names/bell.com')->assertSee('It is to follow “reached”')->assertSee("pattern={$pattern->id}");
+        $this->actingAs($this->house->reader)->post('/patterns', ['name' => 'y'])->assertForbidden();
+    }
+
+    public function test_a_registrars_steps_are_written_down_one_a_line(): void
+    {
+        $form = ['name' => 'Skerry Registrations', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accept_days' => 14, 'lot_size' => 500, 'handover_hold_days' => 0, 'charge_lead_days' => 7, 'version' => $this->house->skerry->version];
+        $path = '/registrars/'.$this->house->skerry->id;
+        $this->put($path, $form + ['disclosure_steps' => "nothing\r\nOrganisation, country\r\n"])->assertSessionHasNoErrors();
+        self::assertSame([[], ['organisation', 'country']], $this->house->skerry->refresh()->disclosure_steps);
+        $this->get("{$path}/edit")->assertSee("nothing\norganisation, country", false);
+        $this->from("{$path}/edit")->put($path, ['version' => $this->house->skerry->version] + $form + ['disclosure_steps' => 'shoe size'])->assertSessionHasErrors('disclosure_steps');
+    }
+
+    /**
+     * Told by wire, each directory shows field by field what the core said it would: every suffix of the simulated world, every pattern,
+     * every kind of holder. The world redacts by the policies as they are written down there, not by our rulebook.
+     */
+    public function test_the_record_predicted_and_the_directorys_are_equal_field_by_field(): void
+    {
+        $this->world();
+        $this->world->weather('fair', 0);
+        $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'behind' => ['SKERRY']]);
+        $trial = getmypid();
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a wren sings {$trial}"]);
+        $account = $this->house->account("D-{$trial}", null);
+        $account->update(['gate_secret_id' => $secret->id]);
+        $patterns = [...Pattern::query()->orderBy('id')->get()->all(), Pattern::query()->create(['name' => 'reached, not named', 'fields' => ['mailbox', 'voice', 'town']])];
+        $told = $names = [];
+        foreach ($patterns as $which => $pattern) {
+            foreach (['com', 'net', 'org', 'uk', 'co.uk', 'org.uk', 'de'] as $suffix) {
+                foreach (HolderKind::cases() as $kind) {
+                    $ascii = "disclosed-{$trial}-{$which}-{$kind->value}.{$suffix}";
+                    $names[$which][] = $this->held($ascii, ['voice'], $kind, $account);
+                    $told[] = [
+                        'name' => $ascii, 'registrar' => 'skerry', 'created' => Instant::of('2020-11-02')->epoch, 'ends' => Instant::of('2027-11-02')->epoch, 'updated' => 0, 'statuses' => [], 'servers' => [], 'shown' => ['voice'],
+                        'holder' => ['handle' => 'D-1', 'name' => 'Gudrun Kettle', 'organisation' => 'Wickerby Bell Foundry', 'street' => 'PO Box 7', 'town' => 'Wickerby', 'region' => 'North Sound', 'postcode' => 'WS1 4AB', 'country' => 'GB', 'voice' => '+44.1632960114', 'mailbox' => 'ledger@bells.example'],
+                        'autoRenew' => true, 'account' => $account->number, 'due' => Instant::of('2099-01-01')->epoch,
+                    ];
+                }
+            }
+        }
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => $told, 'accounts' => [['number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "a wren sings {$trial}", 'balance' => 100_00]]]);
+        foreach ($patterns as $which => $pattern) {
+            $docket = $this->docket($pattern, 'yes', ...$names[$which]);
+            $states = array_count_values(array_map(fn (DocketLine $line): string => $line->state->value, array_values($docket->lines()->get()->all())));
+            // Under .de nothing can be chosen.
+            self::assertSame(['done' => 18, 'stopped' => 3], $states, $pattern->name);
+        }
+        // Some minutes later the directories have it.
+        $later = Instant::of('2026-10-06T09:10:00Z');
+        app(TradeClock::class)->set($later);
+        $this->world->moveTo(($this->world->now() ?? $later)->plusSeconds(600));
+        $all = array_merge(...$names);
+        app(Observe::class)->of(array_map(fn (Name $name): int => $name->id, $all));
+        $files = app(CaseFiles::class)->of(array_map(fn (Name $name): int => $name->id, $all), $later);
+        $holders = app(Holders::class)->of(array_values($files));
+        $compared = 0;
+        foreach ($files as $file) {
+            foreach (app(LastSeen::class)->of($file->nameId, $file->facts->name->ascii) as $seen) {
+                $record = $seen[0]->record;
+                if ($record !== null && $record->holder !== [] && $file->guard !== null) {
+                    $meant = PublishedRecord::of($holders[$file->guard->contact], $file->told ?? PatternValue::of([]), app(Rulebook::class)->for($file->facts->name->suffix(), $later)->published->value, false);
+                    self::assertSame([], array_map(fn (Field $field): string => $field->value, $meant->differsFrom($record)), "{$file->facts->name->ascii} at {$record->source->value}");
+                    $compared++;
+                }
+            }
+        }
+        // Registry and registrar of each name but those under .de.
+        self::assertSame(4 * 18 * 2, $compared);
+        self::assertSame(72, DocketLine::query()->whereNotNull('seen_on')->count(), 'and the dockets say so');
+    }
+}
