@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -140,6 +141,21 @@ final class BridgeTest extends TestCase
         $this->post($link[0] ?? '', ['answer' => 'yes', 'handle' => strtolower((string) $this->receiver->handle)])->assertOk();
         self::assertSame([$this->receiver->id, DocketState::Closed], [$this->holder($name), $docket->refresh()->state]);
         self::assertSame(['lock_off 200', 'hand_over 200'], $this->world->heard($this->giver->number));
+    }
+
+    public function test_what_may_be_read_is_ordered_in_the_steps_that_the_registrar_sells(): void
+    {
+        $this->house->skerry->update(['disclosure_steps' => [[], ['organisation', 'country']]]);
+        $name = $this->registered();
+        app(SayRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+        $terms = ['pattern' => 0, 'called' => 'the organisation', 'fields' => ['organisation', 'town', 'country'], 'consent' => ['words' => 'yes', 'on' => '2026-10-01']];
+        $docket = $this->settled('change_disclosure', $name, $terms);
+        self::assertSame([DocketState::Closed, ['organisation', 'country']], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->shown]);
+        self::assertSame(['disclose 200'], $this->world->heard($this->giver->number));
+        // A step that it doesn't sell it refuses in its own words.
+        $this->house->skerry->update(['disclosure_steps' => null]);
+        $refused = $this->settled('change_disclosure', $name, ['fields' => ['mailbox']] + $terms);
+        self::assertSame('We sell hidden, the organisation alone, or everything.', $refused->lines()->firstOrFail()->reason);
     }
 
     public function test_a_handle_that_nobody_has_is_refused_with_the_registrars_words(): void

@@ -65,10 +65,11 @@ final class BridgeReferenceTest extends TestCase
         $house = new House;
         $house->skerry->update(['receiver_by' => 'handle']);
         $isHandover = $kind === OrderKind::HandOver;
-        $order = new Order($kind, 'roll-000000000000', 'xn--glockenwrts-s8a.com', $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [], $isHandover ? '2026-10-06T09:00:00Z' : null);
+        $order = new Order($kind, 'roll-000000000000', 'xn--glockenwrts-s8a.com', $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [], $isHandover ? '2026-10-06T09:00:00Z' : null, $kind === OrderKind::Disclose ? 'organisation country' : null);
         $json = (string) json_encode(new BridgeOrder($house->ours->load('registrar'), $order));
         self::assertFits('Order', $json);
         self::assertSame($isHandover, str_contains($json, '"to":{"handle":"TAKER"}'));
+        self::assertSame($kind === OrderKind::Disclose, str_contains($json, '"shown":["organisation","country"]'));
     }
 
     public function test_the_contract_refuses_what_is_no_order(): void

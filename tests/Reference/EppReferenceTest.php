@@ -207,7 +207,7 @@ final class EppReferenceTest extends TestCase
             new ContactCreate('BF-1', [$postal], '+44.1632960114', 'a@b.example', 'secret'), new Check(EppObject::Contact, ['BF-1', 'BF-2']), new HostCreate('ns9.a.example', new HostAddresses(['192.0.2.9'])), new Check(EppObject::Host, ['ns9.a.example']),
             new HostInfo('ns9.a.example'), new DomainCreate('new-bell.com', 2, ['ns9.a.example'], 'BF-1', [], 'opensesame'), new ContactInfo('BF-1'), new Check(EppObject::Domain, ['bell.com', 'free-bell.com']), new DomainInfo('bell.com'), new DomainInfo('new-bell.com'),
             new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1), new DomainInfo('poor.com'), new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])), new DomainInfo('nobody.com'),
-            AccountUpdate::autoRenew('bell.com', false), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'), new DomainInfo('bell.com'), AccountUpdate::cancelHandover('bell.com'), new AccountInfo('40718'), Poll::next(), Poll::kept('2'),
+            AccountUpdate::autoRenew('bell.com', false), AccountUpdate::disclose('bell.com', ['organisation', 'country']), AccountUpdate::disclose('bell.com', []), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'), new DomainInfo('bell.com'), AccountUpdate::cancelHandover('bell.com'), new AccountInfo('40718'), Poll::next(), Poll::kept('2'),
             new DomainTransfer(TransferStep::Query, 'bell.com'), new Delete(EppObject::Domain, 'bell.com'), new DomainInfo('bell.com'), new DomainUpdate('bell.com', restore: true), new Logout,
         ];
         foreach ($commands as $place => $command) {

@@ -142,6 +142,17 @@ final class GateTest extends TestCase
         self::assertSame(EppCode::Done, $session->say(new AccountInfo('51877'))->code());
     }
 
+    public function test_what_may_be_read_of_the_holder_is_said_by_the_name(): void
+    {
+        $session = $this->gate->session('40718');
+        self::assertSame(EppCode::Done, $session->say(AccountUpdate::disclose('bell.com', ['organisation', 'country']))->code());
+        self::assertSame(['organisation', 'country'], AccountData::of($session->say(new DomainInfo('bell.com')))?->shown);
+        $session->say(AccountUpdate::disclose('bell.com', []));
+        self::assertSame([], AccountData::of($session->say(new DomainInfo('bell.com')))->shown);
+        // Nothing else of the name has changed with it.
+        self::assertTrue(AccountData::of($session->say(new DomainInfo('bell.com')))->autoRenew);
+    }
+
     public function test_a_handover_is_offered_accepted_and_told_to_both(): void
     {
         $giver = $this->gate->session('40718');
