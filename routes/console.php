@@ -9,6 +9,7 @@ use App\Actions\Outside\TellAlarms;
 use App\Actions\Post\TakeReturned;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
+use App\Actions\Verification\AskToVerify;
 use App\Jobs\FindRings;
 use App\Jobs\LookOutside;
 use App\Jobs\SendPost;
@@ -35,6 +36,7 @@ Schedule::call(fn (FollowWorld $follow) => $follow->handle())->everyTenSeconds()
 
 // Letters, and what comes back of them; the receiver's word whose job was lost.
 Schedule::call(fn () => SendPost::dispatch())->everyTenSeconds()->name('letters');
+Schedule::call(fn (AskToVerify $ask) => $ask->due())->everyMinute()->name('verification')->withoutOverlapping();
 Schedule::call(fn (TakeReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
 Schedule::call(fn (GoOnAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
 

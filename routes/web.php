@@ -40,6 +40,7 @@ use App\Http\Rulebook\RulebookController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
 use App\Http\Sheaf\SheafController;
+use App\Http\Verification\VerificationController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
@@ -170,6 +171,13 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware('can:prepare');
     Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look')->whereNumber('contact');
+
+    Route::controller(VerificationController::class)->prefix('verification')->name('verification.')->whereNumber('mailbox')->group(function (): void {
+        Route::get('/', 'index')->name('index')->middleware('can:look');
+        Route::post('{mailbox}', 'store')->name('store')->middleware('can:settle');
+        Route::post('{mailbox}/again', 'again')->name('again')->middleware('can:prepare');
+        Route::post('{mailbox}/settle', 'settle')->name('settle')->middleware('can:prepare');
+    });
 
     Route::controller(PatternController::class)->prefix('patterns')->name('patterns.')->whereNumber('pattern')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');

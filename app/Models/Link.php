@@ -14,10 +14,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property LinkPurpose $purpose
  * @property string $digest SHA-256, in hexadecimal
  * @property string $mailbox whose letter it stands in
- * @property int $docket_id
- * @property int $docket_version as it was when the letter was written
+ * @property int|null $docket_id
+ * @property int|null $docket_version as it was when the letter was written
+ * @property int|null $mailbox_id that is to be verified
  * @property int $misses times that what was typed did not belong to it
- * @property-read Docket $docket
+ * @property-read Docket|null $docket
  */
 final class Link extends Model
 {

@@ -8,4 +8,5 @@ namespace App\Models;
 enum LinkPurpose: string
 {
     case AcceptHandover = 'accept_handover';
+    case VerifyMailbox = 'verify_mailbox';
 }

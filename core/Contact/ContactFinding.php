@@ -18,6 +18,11 @@ enum ContactFinding: string implements FindingTag
     case MailboxInside = 'mailbox_inside';
     /** Names guard each other, round and round: one that goes dark takes all with it. */
     case MailboxRing = 'mailbox_ring';
+    /** Nobody has shown in time that the mailbox is theirs: by the rules the name was switched off. */
+    case VerificationLapsed = 'verification_lapsed';
+    case VerifyBy = 'verify_by';
+    /** Letters to it come back. */
+    case LettersReturn = 'letters_return';
     case NoMailbox = 'no_mailbox';
     case TakesNoMail = 'takes_no_mail';
     /** A private person is the holder where an organisation is served. */
@@ -41,7 +46,8 @@ enum ContactFinding: string implements FindingTag
     {
         return match ($this) {
             self::MailboxLapses => ['mailbox', 'site'],
-            self::MailboxInside => ['mailbox'],
+            self::MailboxInside, self::LettersReturn => ['mailbox'],
+            self::VerifyBy, self::VerificationLapsed => ['mailbox', 'by'],
             self::MailboxRing => ['mailbox', 'names'],
             self::TakesNoMail => ['host'],
             self::HolderPerson, self::HolderUnknown => ['who'],
@@ -58,7 +64,7 @@ enum ContactFinding: string implements FindingTag
     {
         return match ($this) {
             self::MailboxLapses => Cost::NameLost,
-            self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cost::Dark,
+            self::VerificationLapsed, self::VerifyBy, self::LettersReturn, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cost::Dark,
             self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere => Cost::MovementFails,
             default => Cost::Attention,
         };
@@ -67,7 +73,7 @@ enum ContactFinding: string implements FindingTag
     public function actor(): Actor
     {
         return match ($this) {
-            self::HolderPerson, self::HolderUnknown => Actor::Client,
+            self::HolderPerson, self::HolderUnknown, self::VerifyBy, self::VerificationLapsed => Actor::Client,
             default => Actor::House,
         };
     }
@@ -75,7 +81,8 @@ enum ContactFinding: string implements FindingTag
     public function cure(): Cure
     {
         return match ($this) {
-            self::MailboxLapses, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cure::OtherMailbox,
+            self::MailboxLapses, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail, self::LettersReturn => Cure::OtherMailbox,
+            self::VerifyBy, self::VerificationLapsed => Cure::AskClient,
             self::HolderPerson, self::HolderUnknown => Cure::AskClient,
             self::NoRegistrant => Cure::SayWho,
             self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere, self::PhoneDoubtful, self::PhoneElsewhere => Cure::CorrectContact,

@@ -7,6 +7,7 @@ namespace Acre\Core\Contact;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
 
 /** The registrant of a name and the mailbox that guards it: whoever reads that can take the name, and if nobody does it goes dark. */
 final readonly class Guard
@@ -16,6 +17,9 @@ final readonly class Guard
      * @param  Intent|null  $siteIntent  what is meant with that name, where it is one of ours
      * @param  int  $ring  how many names guard each other round and round, this one among them; 0: none do
      * @param  bool  $known  whether a client has said that the registrant is theirs
+     * @param  Instant|null  $verified  when the mailbox was last verified
+     * @param  Instant|null  $changed  when the registrant last became another one
+     * @param  string|null  $bounced  what the post said of the last letter to it, where that came back or was refused
      */
     public function __construct(
         public int $contact,
@@ -27,14 +31,18 @@ final readonly class Guard
         public ?Intent $siteIntent = null,
         public int $ring = 0,
         public bool $known = true,
+        public ?Instant $verified = null,
+        public ?Instant $changed = null,
+        public ?string $bounced = null,
     ) {
     }
 
     /**
      * @param  bool  $servesOrganisation  whether the name is held for an organisation
+     * @param  Verification|null  $verification  where the verification of the mailbox stands for it
      * @return list<Finding> dearest first
      */
-    public function findings(DomainName $name, bool $servesOrganisation): array
+    public function findings(DomainName $name, bool $servesOrganisation, ?Verification $verification = null): array
     {
         $found = [];
         if ($this->mailbox === null) {
@@ -48,6 +56,14 @@ final readonly class Guard
                 $found[] = Finding::of(ContactFinding::MailboxInside, mailbox: $this->mailbox);
             } elseif ($this->ring > 1) {
                 $found[] = Finding::of(ContactFinding::MailboxRing, mailbox: $this->mailbox, names: $this->ring);
+            }
+            if ($verification?->by !== null) {
+                $found[] = $verification->state === VerificationState::Lapsed
+                    ? Finding::of(ContactFinding::VerificationLapsed, mailbox: $this->mailbox, by: $verification->by)
+                    : Finding::of(ContactFinding::VerifyBy, mailbox: $this->mailbox, by: $verification->by);
+            }
+            if ($this->bounced !== null) {
+                $found[] = Finding::of(ContactFinding::LettersReturn, mailbox: $this->mailbox);
             }
             if ($this->takesMail === TakesMail::No) {
                 $found[] = Finding::of(ContactFinding::TakesNoMail, host: substr((string) strrchr($this->mailbox, '@'), 1));

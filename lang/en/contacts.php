@@ -11,12 +11,16 @@ return [
     'read' => ['shown' => 'shown', 'withheld' => 'withheld', 'replaced' => 'a privacy service’s', 'redacted' => 'redacted', 'absent' => 'nothing there', 'unseen' => 'not looked at'],
     'risk' => [
         'mailbox_lapses' => 'The mailbox lies in a name that is meant to lapse', 'mailbox_inside' => 'The mailbox lies in the very name that it guards', 'mailbox_ring' => 'Names guard each other, round and round',
-        'no_mailbox' => 'The registrant has no mailbox', 'takes_no_mail' => 'The mailbox’s host takes no mail', 'no_registrant' => 'Who the registrant is, is not known',
+        'verification_lapsed' => 'The mailbox was not verified in time', 'verify_by' => 'The mailbox must be verified', 'letters_return' => 'Letters to the mailbox come back', 'no_mailbox' => 'The registrant has no mailbox', 'takes_no_mail' => 'The mailbox’s host takes no mail', 'no_registrant' => 'Who the registrant is, is not known',
         'holder_person' => 'A private person is the legal holder', 'holder_unknown' => 'No :served has said that the registrant is theirs',
     ],
     'takes_mail' => ['yes' => 'its host takes mail', 'no' => 'its host takes no mail', 'unknown' => 'whether its host takes mail has not been looked at'],
     'confirms' => [
         'both' => 'the prior and the new registrant must confirm it', 'new' => 'the new registrant must confirm it', 'nobody' => 'nobody need confirm it', 'registry' => 'it goes through the registry, on a form of its own',
+    ],
+    'verification' => [
+        'asked' => 'A letter is on its way; the link in the one before is good no more.', 'not_asked' => 'Nobody need be asked: it is verified, or the registrar asks.', 'verified' => ':mailbox is verified, and every name that carries it.', 'settled' => 'What was wrong is put right.',
+        'by' => ['letter' => 'in answer to our letter', 'call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter'],
     ],
     'saved' => ':who saved.',
     'changed' => '{0} :who saved; it stands behind no name.|{1} :who saved; the one name that it stands behind is judged anew.|[2,*] :who saved; the :count names that it stands behind are judged anew.',

@@ -10,6 +10,12 @@ return [
             ."|[2,*] Good day,\n\n:house is about to hand these :count domain names to your account at :registrar:\n\n:names\n\nNothing moves before you have agreed. Please read and answer here, by :by:\n\n:link\n\nYou will be asked for what names your account there (:needed), so that the names can’t come to a stranger. The link is good once, and for you alone; please don’t pass it on.\n\nIf you did not expect this, answer no there, or do nothing: then nothing happens.\n\n:house",
         'more' => '  and :more more, which the page shows',
     ],
+    'verified_meanwhile' => 'answered before it was sent',
+    'verification' => [
+        'first_subject' => '{1} Please confirm your details for :name|[2,*] Please confirm your details for :count domain names',
+        'reminder_subject' => '{1} Still to be confirmed by :by: your details for a domain name|[2,*] Still to be confirmed by :by: your details for :count domain names',
+        'body' => "{1} :house looks after this domain name for you:\n\n:names\n\nThe rules for such names ask that whoever holds one confirms that this mailbox is read. Please look at what is on record and say whether it is right. It takes a minute, and nothing is to be paid:\n\n:link\n\nPlease do so by :by. Without an answer the name is switched off: its web pages and mail stop until somebody confirms.\n\nIf you don't know what this is about, ask :house, or whoever looks after your web pages.|[2,*] :house looks after these domain names for you:\n\n:names\n\nThe rules for such names ask that whoever holds one confirms that this mailbox is read. Please look at what is on record and say whether it is right. One answer serves them all, and nothing is to be paid:\n\n:link\n\nPlease do so by :by. Without an answer the names are switched off: their web pages and mail stop until somebody confirms.\n\nIf you don't know what this is about, ask :house, or whoever looks after your web pages.",
+    ],
     'refused' => 'The receiver refused it',
     'refused_because' => 'The receiver refused it: :words',
     'written_again' => 'Another letter was written instead.',
@@ -27,6 +33,9 @@ return [
     ],
     'identifier' => ['number' => 'Number of your account', 'login' => 'Login of your account', 'mailbox' => 'Mailbox of your account', 'handle' => 'Public handle of your account'],
     'answer' => [
+        'neither_right' => 'Say whether it is right or not. Nothing was changed.', 'say_what' => 'Say what is wrong, so that it can be put right. Nothing was changed.',
+        'verified' => 'Thank you: you have confirmed it', 'verified_says' => 'Nothing else is to be done. :house sees that you confirmed it.',
+        'objected' => 'Thank you: you have said what is wrong', 'objected_says' => ':house sees what you wrote, and will put it right or ask you.',
         'neither' => 'Say whether you take them or not. Nothing was changed.',
         'over' => 'This link is good no more',
         'over_says' => 'It was used already, or its day is past, or what it was for has been called off or written anew. Nothing was changed. If you still wait for something, please ask whoever wrote to you.',

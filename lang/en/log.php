@@ -29,6 +29,8 @@ return [
     'code_kept' => 'Its auth code was kept',
     'code_shown' => 'Its auth code was shown to somebody of the house',
     'code_forgotten' => 'Its auth code was forgotten',
+    'mailbox_verified' => 'Its mailbox was verified', 'verification_asked' => 'A letter asked for its verification', 'verification_asked_again' => 'Somebody had the letter written again', 'registrant_objected' => 'Its holder said that something is wrong', 'objection_settled' => 'What was said to be wrong is put right',
+    'merged' => 'Another was put together with it',
     'letter_returned' => 'A letter about it came back',
     'receiver_accepted' => 'The receiver accepted',
     'receiver_refused' => 'The receiver refused',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Contacts;
 
 use Acre\Core\Contact\Contact as ContactValue;
+use Acre\Core\Contact\Material;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Standings\MakeStandings;
@@ -56,6 +57,7 @@ final readonly class SaveContact
             if ($locked->version !== $version) {
                 throw ChangedMeanwhile::row();
             }
+            $isMaterial = Material::is($before->value($locked->kind), $value);
             $locked->update(['kind' => $value->kind, 'client_id' => $clientId, 'version' => $version + 1]);
             $now = $this->clock->now();
             if ($before->span->from !== null && $now->isAfter($before->span->from)) {
@@ -65,6 +67,9 @@ final readonly class SaveContact
                 $before->delete();
             }
             $this->version($locked->refresh(), $value, 'typed', $user, $now);
+            if ($isMaterial) {
+                $this->database->update("UPDATE registrations r SET registrant_changed_on = ?::timestamptz FROM roles o WHERE o.registration_id = r.id AND o.contact_id = ? AND o.role = 'registrant' AND upper_inf(o.span)", [$this->clock->now()->isoSecond(), $locked->id]);
+            }
             $this->database->update("UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT name_id FROM roles WHERE contact_id = ? AND upper_inf(span))", [$locked->id]);
             $this->log->write('changed', 'contact', $locked->id, ['fields' => array_values(array_diff([...$differs, ...$about], ['likeness'])), 'version' => $locked->version], $user->id);
             $this->database->afterCommit(fn () => FindRingsJob::dispatch());

@@ -6,6 +6,7 @@ namespace App\Actions\Handover;
 
 use App\Actions\Deeds\DeedError;
 use App\Actions\Links\IssueLink;
+use App\Actions\Links\LinkOf;
 use App\Jobs\SendPost;
 use App\Models\Acceptance;
 use App\Models\Account;
@@ -82,7 +83,7 @@ final readonly class AskReceiver
     {
         $now = $this->clock->now();
         $by = HandoverTermsChosen::unpack($docket->terms)->answerBy;
-        $link = $this->links->handle(LinkPurpose::AcceptHandover, (string) $receiver->mailbox, $docket, max(self::SHORTEST, $by->epoch + 86_400 - $now->epoch));
+        $link = $this->links->handle(LinkPurpose::AcceptHandover, (string) $receiver->mailbox, LinkOf::docket($docket), max(self::SHORTEST, $by->epoch + 86_400 - $now->epoch));
         $secret = Secret::query()->create(['kind' => 'link', 'about' => "docket {$docket->id}", 'value' => $link]);
         $lines = DocketLine::query()->with('name')->where('docket_id', $docket->id)->whereIn('state', LineState::OPEN)->orderBy('position');
         $count = $lines->count();

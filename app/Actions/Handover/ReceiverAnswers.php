@@ -10,6 +10,7 @@ use App\Jobs\CarryAccepted;
 use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Link;
+use App\Models\LinkPurpose;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -68,14 +69,14 @@ final readonly class ReceiverAnswers
 
     private function open(Link $link): ?Acceptance
     {
-        return Acceptance::query()->with('account.registrar')->whereNull('answered_on')->lockForUpdate()->find($link->docket_id);
+        return $link->purpose !== LinkPurpose::AcceptHandover ? null : Acceptance::query()->with('account.registrar')->whereNull('answered_on')->lockForUpdate()->find($link->docket_id);
     }
 
     private function use(Link $link, Acceptance $acceptance, bool $accepted, ?string $words): void
     {
         $this->database->update('UPDATE links SET used_at = clock_timestamp() WHERE id = ?', [$link->id]);
         $acceptance->update(['answered_on' => $this->clock->now(), 'accepted' => $accepted, 'words' => $words]);
-        $this->database->afterCommit(fn () => CarryAccepted::dispatch($link->docket_id));
+        $this->database->afterCommit(fn () => CarryAccepted::dispatch($acceptance->docket_id));
         $this->log->write($accepted ? 'receiver_accepted' : 'receiver_refused', 'docket', $link->docket_id, ['account' => $acceptance->account_id]);
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Links;
 
-use App\Models\Docket;
 use App\Models\Link;
 use App\Models\LinkPurpose;
 use Illuminate\Database\Connection;
@@ -22,21 +21,20 @@ final readonly class IssueLink
      * @param  int  $seconds  for which it is good, by the machine's clock
      * @return string the whole address
      */
-    public function handle(LinkPurpose $purpose, string $mailbox, Docket $docket, int $seconds): string
+    public function handle(LinkPurpose $purpose, string $mailbox, LinkOf $of, int $seconds): string
     {
-        $this->withdraw($purpose, $docket->id);
+        $this->withdraw($purpose, $of);
         $token = rtrim(strtr(base64_encode(random_bytes(self::BYTES)), '+/', '-_'), '=');
         Link::query()->create([
-            'purpose' => $purpose, 'digest' => self::digest($token), 'mailbox' => $mailbox, 'docket_id' => $docket->id, 'docket_version' => $docket->version,
-            'expires_at' => gmdate('c', time() + $seconds),
+            'purpose' => $purpose, 'digest' => self::digest($token), 'mailbox' => $mailbox, ...$of->columns, 'expires_at' => gmdate('c', time() + $seconds),
         ]);
 
         return rtrim($this->publicAddress, '/')."/answer/{$token}";
     }
 
-    public function withdraw(LinkPurpose $purpose, int $docketId): void
+    public function withdraw(LinkPurpose $purpose, LinkOf $of): void
     {
-        $this->database->update('UPDATE links SET withdrawn_at = clock_timestamp() WHERE purpose = ? AND docket_id = ? AND used_at IS NULL AND withdrawn_at IS NULL', [$purpose->value, $docketId]);
+        $this->database->update("UPDATE links SET withdrawn_at = clock_timestamp() WHERE purpose = ? AND {$of->key} = ? AND used_at IS NULL AND withdrawn_at IS NULL", [$purpose->value, $of->columns[$of->key]]);
     }
 
     public static function digest(string $token): string

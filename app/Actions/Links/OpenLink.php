@@ -22,6 +22,7 @@ final readonly class OpenLink
         $link = Link::query()->with('docket')->where('digest', IssueLink::digest($token))->whereNull('used_at')->whereNull('withdrawn_at')->whereRaw('expires_at > clock_timestamp()')
             ->when($lock, fn ($query) => $query->lockForUpdate())->first();
 
-        return $link !== null && $link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version ? $link : null;
+        // What a mailbox is asked may be answered as long as its link is good, also late.
+        return $link !== null && ($link->docket === null || ($link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version)) ? $link : null;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Post;
 
+use App\Actions\Verification\VerifyMailbox;
 use App\Models\Docket;
 use App\Models\DocketState;
 use App\Models\Letter;
@@ -36,7 +37,7 @@ final readonly class SendLetters
 
     private const DOUBTS = 2;
 
-    public function __construct(private Connection $database, private Post $post, private Words $words)
+    public function __construct(private Connection $database, private Post $post, private VerifyMailbox $verify, private Words $words)
     {
     }
 
@@ -107,6 +108,15 @@ final readonly class SendLetters
             "UPDATE letters SET state = ?, doubts = ?, answer = ?, sent_at = CASE WHEN ? THEN clock_timestamp() ELSE sent_at END, not_before = clock_timestamp() + ? * interval '1 second' WHERE id = ?",
             [$state->value, $doubts, $sent->words === '' ? null : $sent->words, $state === LetterState::Sent, min(self::LONGEST, self::AGAIN * 2 ** min(10, $letter->attempts - 1)), $letter->id],
         );
+        $this->tellOf($letter, $state);
+    }
+
+    /** What the post refused is to be known of every name that the mailbox guards. */
+    private function tellOf(Letter $letter, LetterState $state): void
+    {
+        if ($letter->mailbox_id !== null && $state === LetterState::Refused) {
+            $this->verify->stale($letter->mailbox_id);
+        }
     }
 
     /** A link that will not be sent any more is nobody's to keep. */

@@ -6,6 +6,7 @@ namespace App\Actions\Standings;
 
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\StandingFacts;
@@ -22,7 +23,7 @@ final readonly class MakeStandings
     /** The columns of a standing that this class writes. */
     private const COLUMNS = [
         'name_id', 'ascii', 'unicode', 'suffix', 'client_id', 'client_name', 'account_id', 'account_number', 'registrar_id', 'registrar_name', 'phase', 'intent', 'lock',
-        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'next_at', 'next_kind', 'held_until', 'sum', 'currency', 'severity', 'facts',
+        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'next_at', 'next_kind', 'held_until', 'sum', 'currency', 'severity', 'facts', 'verify_by',
     ];
 
     public function __construct(private Connection $database, private CaseFiles $files, private Rulebook $book, private TradeClock $clock)
@@ -53,7 +54,7 @@ final readonly class MakeStandings
                     $rows[] = $row;
                     $changed[] = $id;
                 }
-                $ages[] = ['name_id' => $id, 'stands_from' => $now, 'stands_until' => $standing->until?->isoSecond() ?? 'infinity', 'rulebook' => $this->book->digest(), 'digest' => $digest];
+                $ages[] = ['name_id' => $id, 'stands_from' => $now, 'stands_until' => self::until($standing, $file)?->isoSecond() ?? 'infinity', 'rulebook' => $this->book->digest(), 'digest' => $digest];
             }
             $this->put('standings', self::COLUMNS, '['.implode(',', $rows).']');
             $this->put('standing_ages', ['name_id', 'stands_from', 'stands_until', 'rulebook', 'digest'], json_encode($ages, JSON_THROW_ON_ERROR));
@@ -142,9 +143,18 @@ final readonly class MakeStandings
         $this->database->statement("INSERT INTO {$table} ({$list}) SELECT {$list} FROM json_populate_recordset(NULL::{$table}, ?::json) ON CONFLICT (name_id) DO UPDATE SET {$set}", [$rows]);
     }
 
+    private static function until(Standing $standing, CaseFile $file): ?Instant
+    {
+        $verification = $file->verification($standing->lifecycle)?->until();
+
+        return $standing->until === null || $verification === null ? $standing->until ?? $verification : Instant::earliest($standing->until, $verification);
+    }
+
     /** @return array<string, mixed> */
     private function row(CaseFile $file, Standing $standing): array
     {
+        $verification = $file->verification($standing->lifecycle);
+
         return [
             'name_id' => $file->nameId,
             'ascii' => $file->facts->name->ascii,
@@ -174,6 +184,7 @@ final readonly class MakeStandings
             'currency' => $standing->sum?->currency,
             'severity' => $standing->severity->value,
             'facts' => (object) StandingFacts::pack($file),
+            'verify_by' => $verification !== null && $verification->isDue() ? $verification->by?->isoSecond() ?? 'infinity' : 'infinity',
         ];
     }
 }

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-use App\Actions\Deeds\DeedError;
-use App\Actions\Handover\HandoverTermsChosen;
-use App\Actions\Handover\ReceiverAnswers;
 use App\Actions\Links\OpenLink;
-use App\Models\DocketLine;
-use App\Models\LineState;
+use App\Models\LinkPurpose;
 use App\Support\HouseSettings;
-use App\Support\Masked;
 use App\View\Words;
+use Illuminate\Contracts\Container\Container;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -25,10 +21,7 @@ use Illuminate\Support\ViewErrorBag;
  */
 final readonly class AnswerController
 {
-    /** Names that are shown one by one. */
-    private const ROWS = 500;
-
-    public function __construct(private OpenLink $links, private ReceiverAnswers $answers, private HouseSettings $house, private Words $words, private Factory $views)
+    public function __construct(private OpenLink $links, private HouseSettings $house, private Words $words, private Factory $views, private Container $container)
     {
     }
 
@@ -39,38 +32,39 @@ final readonly class AnswerController
 
     public function store(Request $request, string $token): Response
     {
-        $typed = new TypedAnswer($request);
-        if ($typed->accepts() === null) {
-            return $this->page($token, $this->words->say('letters.answer.neither'));
-        }
-        if ($typed->accepts() === false) {
-            return $this->answers->refuse($token, $typed->words()) ? $this->told('refused') : $this->told('over', 410);
+        $link = $this->links->handle($token);
+        if ($link === null) {
+            return $this->told('over', 410);
         }
         try {
-            return $this->answers->accept($token, $typed->typed()) ? $this->told('accepted') : $this->told('over', 410);
-        } catch (DeedError $e) {
+            $said = $this->behind($link->purpose)->store($token, new TypedAnswer($request));
+        } catch (NotAnswered $e) {
             return $this->page($token, $e->getMessage());
         }
+
+        return $said === null ? $this->told('over', 410) : $this->told($said);
     }
 
     /** @param  string  $wrong  what was wrong with what was typed; empty: nothing was yet */
     private function page(string $token, string $wrong): Response
     {
         $link = $this->links->handle($token);
-        if ($link === null) {
+        $shown = $link === null ? null : $this->behind($link->purpose)->show($link);
+        if ($shown === null) {
             return $this->told('over', 410);
         }
-        $lines = DocketLine::query()->with('name')->where('docket_id', $link->docket_id)->whereIn('state', LineState::OPEN)->orderBy('position');
-        $terms = HandoverTermsChosen::unpack($link->docket->terms);
-        $receiver = $terms->receiver();
-
         // What a session would have brought.
         $this->views->share('errors', (new ViewErrorBag)->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
 
-        return response()->view('answers.show', [
-            'token' => $token, 'house' => $this->house->name(), 'registrar' => $receiver->registrar->name, 'by' => $terms->answerBy, 'count' => $lines->count(), 'lines' => $lines->limit(self::ROWS)->get(),
-            'mailbox' => Masked::mailbox($link->mailbox), 'account' => Masked::value($receiver->number), 'identifiers' => $receiver->registrar->receiver_by->identifiers(), 'words' => $this->words,
-        ], $wrong === '' ? 200 : 422);
+        return response()->view($shown[0], ['token' => $token, 'house' => $this->house->name(), 'words' => $this->words, ...$shown[1]], $wrong === '' ? 200 : 422);
+    }
+
+    private function behind(LinkPurpose $purpose): AnswerPage
+    {
+        return $this->container->make(match ($purpose) {
+            LinkPurpose::AcceptHandover => HandoverPage::class,
+            LinkPurpose::VerifyMailbox => VerificationPage::class,
+        });
     }
 
     private function told(string $what, int $status = 200): Response

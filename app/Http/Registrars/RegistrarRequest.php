@@ -44,6 +44,8 @@ final class RegistrarRequest extends FormRequest
             'gate' => ['nullable', 'required_if:link,wire,bridge', 'string', 'max:300', 'regex:/^[a-z0-9.-]+:\d{1,5}$/D'],
             'gate_a_minute' => ['nullable', 'integer', 'between:1,60000'],
             'behind' => ['nullable', 'string', 'max:1000'],
+            'verifies_by' => ['sometimes', 'required', Rule::in(['registrar', 'house'])],
+            'verification_sender' => ['nullable', 'string', 'max:300'],
             'disclosure_steps' => ['nullable', 'string', 'max:2000', $this->steps(...)],
             'extras' => ['array:'.implode(',', array_column(ExtraKind::cases(), 'value'))],
             'extras.*' => ['nullable', Rule::enum(ExtraFate::class)],

@@ -9,6 +9,7 @@ use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\Pattern;
 use Acre\Core\Contact\Steps;
+use Acre\Core\Contact\Verification;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
@@ -72,13 +73,19 @@ final readonly class CaseFile
      *
      * @return list<Finding> dearest first
      */
-    public function behind(): array
+    public function behind(Lifecycle $life): array
     {
         return match (true) {
             $this->watched !== null => [],
             $this->guard === null => [Finding::of(ContactFinding::NoRegistrant)],
-            default => $this->guard->findings($this->facts->name, servesOrganisation: true),
+            default => $this->guard->findings($this->facts->name, servesOrganisation: true, verification: $this->verification($life)),
         };
+    }
+
+    /** Where the verification of its registrant's mailbox stands; null: nobody is written down. */
+    public function verification(Lifecycle $life): ?Verification
+    {
+        return $this->guard?->mailbox === null ? null : Verification::of($this->facts->created, $this->facts->moved, $this->guard->changed, $this->guard->verified, $life->rules->verifyDays->value, $life->now);
     }
 
     /** Null: it is watched, and lies in no account of our books. */

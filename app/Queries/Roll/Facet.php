@@ -62,7 +62,7 @@ enum Facet: string
     {
         $marks = [
             ...array_map(fn (int $id): string => self::Word->mark((string) $id), $file->words),
-            ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [...$standing->findings, ...$file->behind(), ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts)]),
+            ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [...$standing->findings, ...$file->behind($standing->lifecycle), ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts)]),
         ];
         if ($file->guard !== null) {
             $marks[] = self::Contact->mark((string) $file->guard->contact);

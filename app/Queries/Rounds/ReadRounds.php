@@ -20,6 +20,7 @@ use App\Queries\Rounds\Kinds\MailboxesLapsing;
 use App\Queries\Rounds\Kinds\MissingNames;
 use App\Queries\Rounds\Kinds\OpenDockets;
 use App\Queries\Rounds\Kinds\Unconfirmed;
+use App\Queries\Rounds\Kinds\Verifications;
 use App\Support\Row;
 use Illuminate\Contracts\Container\Container;
 use Illuminate\Database\Connection;
@@ -32,7 +33,7 @@ final readonly class ReadRounds
 
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
-        LastChances::class, MailboxesLapsing::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
+        LastChances::class, MailboxesLapsing::class, Verifications::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
         OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, HoldsEnding::class,
     ];
 

@@ -69,7 +69,7 @@ final class House
     {
         return [
             'skerry' => [
-                'name' => 'Skerry Registrations', 'behind' => ['SKERRY'], 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true,
+                'name' => 'Skerry Registrations', 'behind' => ['SKERRY'], 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true, 'verifies_by' => 'house',
                 'accept_days' => 14, 'lot_size' => 500, 'charge_lead_days' => 7, 'dark_after_days' => 0, 'plain_after_days' => 22, 'late_until_days' => 30,
                 'extras' => ['privacy' => 'along', 'redirects' => 'ends', 'mail' => 'stays', 'certificate' => 'along'],
             ],
@@ -79,7 +79,7 @@ final class House
                 'extras' => ['privacy' => 'ends', 'zone' => 'along'],
             ],
             'pellbridge' => [
-                'name' => 'Pellbridge', 'behind' => ['Anchorage Registrar Services', 'ANCHORAGE'], 'receiver_by' => 'mailbox_number', 'confirms' => 'receiver_then_giver',
+                'name' => 'Pellbridge', 'behind' => ['Anchorage Registrar Services', 'ANCHORAGE'], 'receiver_by' => 'mailbox_number', 'confirms' => 'receiver_then_giver', 'verification_sender' => 'holders@anchorage-registrar.example',
                 'accept_days' => 10, 'lot_size' => 50, 'charge_lead_days' => 0, 'handover_hold_days' => 30, 'dark_after_days' => 1,
                 'extras' => ['mail' => 'stays', 'zone' => 'ends', 'hosting' => 'stays'],
             ],

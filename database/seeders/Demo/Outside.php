@@ -161,6 +161,7 @@ final class Outside
         return [
             ['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back'],
             ['address' => 'tide@kelp-post.example', 'habit' => 'bounces'],
+            ['address' => 'tickets@quayside-stage.example', 'habit' => 'bounces'],
             ['address' => 'notes@soundchoirs.example', 'habit' => 'forwards', 'to' => 'secretary@soundchoirs.example'],
             ['address' => 'slip@marrow-yard.example', 'habit' => 'forwards', 'to' => 'marrow@wherry-mail.example'],
             ['address' => 'trust@gannet-head.example', 'habit' => 'is never read'],

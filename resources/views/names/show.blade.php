@@ -62,7 +62,7 @@
             <h2 id="behind">Who stands behind it</h2>
             <dl class="facts">
                 <div><dt>Registrant</dt><dd>@if ($file->guard === null)not known @else<a href="{{ route('contacts.show', $file->guard->contact) }}"><bdi>{{ $file->registrant === '' ? 'known by a mailbox only' : $file->registrant }}</bdi></a>@if ($file->guard->mailbox !== null)<span class="lesser mono">{{ $file->guard->mailbox }}</span>@endif @endif
-                    @foreach ($file->behind() as $finding)<span @class(['lesser', 'is-bad' => $finding->tag->cost() !== Acre\Core\Finding\Cost::Attention])>{{ $words->finding($finding) }}</span>@endforeach</dd></div>
+                    @foreach ($file->behind($life) as $finding)<span @class(['lesser', 'is-bad' => $finding->tag->cost() !== Acre\Core\Finding\Cost::Attention])>{{ $words->finding($finding) }}</span>@endforeach</dd></div>
                 @foreach ($roles->filter(fn ($role) => $role->span->until === null && $role->role !== Acre\Core\Contact\RoleKind::Registrant) as $role)<div><dt>{{ ucfirst($words->say('contacts.role.'.$role->role->value)) }}</dt><dd><a href="{{ route('contacts.show', $role->contact_id) }}"><bdi>{{ $role->contact->today->called }}</bdi></a></dd></div>@endforeach
                 <div><dt>Client</dt><dd><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></dd></div>
                 <div><dt>Account</dt><dd><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->registrarName }} {{ $file->account->number }}</a><span class="lesser">{{ $file->account->ours ? 'we can sign in' : 'we can’t sign in' }}</span></dd></div>

@@ -10,6 +10,11 @@
             <x-field name="gate_a_minute" label="Commands a minute there, at most" type="number" min="1" max="60000" :value="$registrar->gate_a_minute" note="Empty: it has not said"/>
             <x-field name="behind" label="Who stands behind it in public records" :value="implode(', ', $registrar->behind)" maxlength="1000" note="Accredited registrars, their numbers and tags, with commas between"/>
         </div>
+        <h2>Whether registrants’ mailboxes are theirs</h2>
+        <div class="columns wide">
+            <x-field name="verifies_by" type="choice" label="Who asks them" :options="['registrar' => 'the registrar, with letters of its own', 'house' => 'we do']" :value="$registrar->verifies_by"/>
+            <x-field name="verification_sender" label="Its letters come from" maxlength="300" :value="$registrar->verification_sender" note="So that people know the one that settles it"/>
+        </div>
         <h2>What it can show and withhold</h2>
         <x-field name="disclosure_steps" type="area" label="The steps of disclosure that it sells" rows="3" maxlength="2000" :value="$registrar->disclosure_steps === null ? '' : implode(chr(10), array_map(fn (array $step): string => $step === [] ? 'nothing' : implode(', ', $step), $registrar->disclosure_steps))" note="One a line, each the fields that it shows: nothing, or some of name, organisation, street, town, region, postcode, country, voice, mailbox. Empty: it takes them field by field"/>
         <h2>Handovers between its accounts</h2>

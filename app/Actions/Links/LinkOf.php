@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Links;
+
+use App\Models\Docket;
+
+/** What a link in a letter is about: a docket in one version, or a mailbox. */
+final readonly class LinkOf
+{
+    /** @param  array<string, int|null>  $columns */
+    private function __construct(public array $columns, public string $key)
+    {
+    }
+
+    public static function docket(Docket $docket): self
+    {
+        return new self(['docket_id' => $docket->id, 'docket_version' => $docket->version], 'docket_id');
+    }
+
+    public static function mailbox(int $mailboxId): self
+    {
+        return new self(['mailbox_id' => $mailboxId], 'mailbox_id');
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Verification;
+
+use Acre\Core\Time\Instant;
+use App\Actions\Links\IssueLink;
+use App\Actions\Links\LinkOf;
+use App\Jobs\SendPost;
+use App\Models\Letter;
+use App\Models\LinkPurpose;
+use App\Models\Mailbox;
+use App\Models\Secret;
+use App\Models\User;
+use App\Queries\Verification\ReadBoard;
+use App\Support\Dates;
+use App\Support\HouseLog;
+use App\Support\HouseSettings;
+use App\Support\Row;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Database\Connection;
+
+/** Writes to registrants whose mailbox must be verified: at once, and again as the day nears; each asking once, with a link that replaces the one before. */
+final readonly class AskToVerify
+{
+    /** Days before the deadline at which a reminder goes: the house's own choice. */
+    private const REMIND = [7, 3, 1];
+
+    private const LISTED = 40;
+
+    /** Days after the deadline for which the link in the last letter is good: late is better than dark. */
+    private const LATE = 30;
+
+    public function __construct(private Connection $database, private ReadBoard $board, private IssueLink $links, private TradeClock $clock, private HouseSettings $house, private Words $words, private HouseLog $log)
+    {
+    }
+
+    /** @return int how many letters were written */
+    public function due(): int
+    {
+        $written = 0;
+        foreach ($this->board->due(most: 1_000) as $row) {
+            if ($row->int('by_house') > 0 && $this->stage($row) !== null && $this->write($row->int('mailbox_id'), $this->stage($row))) {
+                $written++;
+            }
+        }
+
+        return $written;
+    }
+
+    /** Once more, because somebody asks for it. */
+    public function again(User $user, int $mailboxId): bool
+    {
+        $written = $this->write($mailboxId, 'again '.$this->clock->now()->isoSecond());
+        if ($written) {
+            $this->log->write('verification_asked_again', 'mailbox', $mailboxId, [], $user->id);
+        }
+
+        return $written;
+    }
+
+    /** Which asking it is time for; null: none. */
+    private function stage(Row $row): ?string
+    {
+        $by = $row->instant('by')?->toDay();
+        if ($by === null || $by->hasComeAt($this->clock->now())) {
+            return null;
+        }
+        $reached = self::reached($this->clock->today()->daysUntil($by));
+        $last = $row->instant('letter_on')?->toDay();
+        if ($last === null || $reached === null) {
+            // Where nobody was asked yet, the first letter comes first, however late.
+            return $last === null ? $by->date().' first' : null;
+        }
+
+        // A letter that went when that day had come already reminded of it.
+        return self::reached($last->daysUntil($by)) === $reached ? null : $by->date()." {$reached}";
+    }
+
+    /** The nearest reminder that its day has come for; null: none yet. */
+    private static function reached(int $left): ?int
+    {
+        $reached = array_filter(self::REMIND, fn (int $days): bool => $left <= $days);
+
+        return $reached === [] ? null : min($reached);
+    }
+
+    private function write(int $mailboxId, string $stage): bool
+    {
+        return $this->database->transaction(function () use ($mailboxId, $stage): bool {
+            $mailbox = Mailbox::query()->lockForUpdate()->findOrFail($mailboxId);
+            $names = array_values(array_filter($this->board->names($mailboxId), fn (Row $name): bool => $name->textOrNull('verifies_by') === 'house'));
+            if ($mailbox->verified_on !== null || $names === [] || Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->where('about', $stage)->exists()) {
+                return false;
+            }
+            $now = $this->clock->now();
+            $by = $names[0]->instant('verify_by') ?? $now;
+            $link = $this->links->handle(LinkPurpose::VerifyMailbox, $mailbox->address, LinkOf::mailbox($mailboxId), max(86_400, $by->plusDays(self::LATE)->epoch - $now->epoch));
+            $secret = Secret::query()->create(['kind' => 'link', 'about' => "mailbox {$mailboxId}", 'value' => $link]);
+            $said = ['house' => $this->house->name(), 'by' => $this->day($by), 'link' => Letter::LINK, 'names' => $this->listed($names), 'name' => $names[0]->text('unicode')];
+            $kind = str_ends_with($stage, 'first') ? 'first' : 'reminder';
+            Letter::query()->create([
+                'kind' => 'verification', 'mailbox_id' => $mailboxId, 'mailbox' => $mailbox->address, 'written_on' => $now, 'day' => $now->date(), 'about' => $stage, 'secret_id' => $secret->id,
+                'subject' => $this->words->count("letters.verification.{$kind}_subject", count($names), $said), 'body' => $this->words->count('letters.verification.body', count($names), $said),
+            ]);
+            $this->log->write('verification_asked', 'mailbox', $mailboxId, ['names' => count($names)]);
+            $this->database->afterCommit(fn () => SendPost::dispatch());
+
+            return true;
+        });
+    }
+
+    /** @param  list<Row>  $names */
+    private function listed(array $names): string
+    {
+        $some = implode("\n", array_map(fn (Row $name): string => "  {$name->text('unicode')}", array_slice($names, 0, self::LISTED)));
+
+        return count($names) > self::LISTED ? $some."\n".$this->words->say('letters.acceptance.more', ['more' => (string) (count($names) - self::LISTED)]) : $some;
+    }
+
+    private function day(Instant $by): string
+    {
+        return Dates::full($by->toDay());
+    }
+}

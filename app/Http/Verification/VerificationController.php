@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Verification;
+
+use App\Actions\Verification\AskToVerify;
+use App\Actions\Verification\VerifyMailbox;
+use App\Models\Mailbox;
+use App\Queries\Verification\ReadBoard;
+use App\Support\HouseLog;
+use App\Support\TradeClock;
+use App\View\Words;
+use Illuminate\Database\Connection;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+
+/** The board of mailboxes that must be verified: what goes dark first, and how many names hang on it. */
+final readonly class VerificationController
+{
+    public function __construct(private ReadBoard $board, private TradeClock $clock, private Words $words)
+    {
+    }
+
+    public function index(): View
+    {
+        return view('verification.index', ['rows' => $this->board->due(), 'today' => $this->clock->today(), 'now' => $this->clock->now(), 'words' => $this->words]);
+    }
+
+    public function again(Mailbox $mailbox, VerifyRequest $request, AskToVerify $ask): RedirectResponse
+    {
+        return to_route('verification.index')->with('told', $this->words->say($ask->again($request->person(), $mailbox->id) ? 'contacts.verification.asked' : 'contacts.verification.not_asked'));
+    }
+
+    /** By a call, or because the registrar's own letter was answered. */
+    public function store(Mailbox $mailbox, VerifyRequest $request, VerifyMailbox $verify): RedirectResponse
+    {
+        $verify->handle($mailbox->id, $request->by(), $request->word('words'), $request->person());
+
+        return to_route('verification.index')->with('told', $this->words->say('contacts.verification.verified', ['mailbox' => $mailbox->address]));
+    }
+
+    public function settle(Mailbox $mailbox, VerifyRequest $request, Connection $database, HouseLog $log): RedirectResponse
+    {
+        $database->transaction(function () use ($mailbox, $request, $database, $log): void {
+            $database->update('UPDATE objections SET settled_on = ?::timestamptz, settled_by = ? WHERE mailbox_id = ? AND settled_on IS NULL', [$this->clock->now()->isoSecond(), $request->person()->id, $mailbox->id]);
+            $log->write('objection_settled', 'mailbox', $mailbox->id, [], $request->person()->id);
+        });
+
+        return to_route('verification.index')->with('told', $this->words->say('contacts.verification.settled'));
+    }
+}

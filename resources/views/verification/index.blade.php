@@ -1,0 +1,46 @@
+<x-layout title="To be verified" area="People">
+    @include('contacts.ways')
+    <h1>To be verified</h1>
+    <p class="sentence">@if ($rows === [])No registrant has to show today that a mailbox is theirs.@else{{ count($rows) === 1 ? 'One mailbox' : number_format(count($rows)).' mailboxes' }}, {{ number_format(array_sum(array_map(fn ($row) => $row->int('names'), $rows))) }} names: what goes dark first stands first. One answer serves every name that carries the mailbox.@endif</p>
+    @foreach (['words', 'by'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
+    @if ($rows === [])
+        <div class="empty"><h2>Nothing is open</h2><p>A registration, a transfer in, or another name, organisation or mailbox of a registrant asks for it; letters then go by themselves.</p></div>
+    @else
+    <table class="sheet board">
+        <thead><tr><th scope="col">By</th><th scope="col">Mailbox</th><th scope="col">Names</th><th scope="col">Where it stands</th><th scope="col">What to do</th></tr></thead>
+        <tbody>
+        @foreach ($rows as $row)
+            @php($by = $row->instant('by')->toDay())
+            @php($isLate = $by->hasComeAt($now))
+            @php($fails = in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) || $row->text('takes_mail') === 'no')
+            <tr>
+                <th scope="row"><span class="{{ $isLate ? 'is-bad' : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span class="lesser">{{ $isLate ? 'switched off by the rules' : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in '.$today->daysUntil($by).' days') }}</span></th>
+                <td data-label="Mailbox"><a class="mono" href="{{ route('contacts.show', $row->int('contact_id')) }}">{{ $row->text('address') }}</a><span class="lesser">{{ $row->text('called') }}, {{ $row->text('client_name') }}</span></td>
+                <td data-label="Names"><a href="{{ route('roll', ['contact' => $row->int('contact_id'), 'finding' => $isLate ? 'contact.verification_lapsed' : 'contact.verify_by']) }}">{{ $row->int('names') === 1 ? $row->text('example') : number_format($row->int('names')).' names' }}</a></td>
+                <td data-label="Where it stands">
+                    @if ($row->textOrNull('objection') !== null)<span class="is-bad">Said to be wrong:</span> <bdi>{{ $row->text('objection') }}</bdi>
+                    @elseif ($row->int('by_house') === 0)Its registrar writes: {{ $row->textOrNull('senders') }}. The one letter that asks to confirm the mailbox settles it.
+                    @elseif ($row->textOrNull('letter_state') === null)No letter was written yet.
+                    @else<span class="{{ $fails ? 'is-bad' : '' }}">Our letter of {{ App\Support\Dates::full($row->instant('letter_on')) }} {{ $words->say('letters.state.'.$row->text('letter_state')) }}</span>@if ($row->textOrNull('letter_answer') !== null)<span class="lesser"><bdi>{{ $row->text('letter_answer') }}</bdi></span>@endif @endif
+                    @if ($row->text('takes_mail') === 'no')<span class="lesser is-bad">its host takes no mail</span>@endif
+                </td>
+                <td data-label="What to do">
+                    @can('prepare')
+                        @if ($fails || $row->textOrNull('objection') !== null)<a class="button main" href="{{ route('contacts.edit', $row->int('contact_id')) }}">{{ $fails ? 'Give another mailbox' : 'Correct it' }}</a>@elseif ($row->int('by_house') > 0)<form method="post" action="{{ route('verification.again', $row->int('mailbox_id')) }}" data-once>@csrf<button>Write again</button></form>@endif
+                        <details class="menu word"><summary>Otherwise</summary><div class="menu-sheet">
+                            @can('settle')<form method="post" action="{{ route('verification.store', $row->int('mailbox_id')) }}" data-once>@csrf
+                                <x-field name="by" :id="'by-'.$row->int('mailbox_id')" type="choice" label="It was verified" :options="['call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter']"/>
+                                <x-field name="words" :id="'w-'.$row->int('mailbox_id')" label="What proves it" maxlength="900" required/>
+                                <p><button>Write it down</button></p></form>@endcan
+                            @if ($row->textOrNull('objection') !== null)<form method="post" action="{{ route('verification.settle', $row->int('mailbox_id')) }}">@csrf<p><button>What was wrong is put right</button></p></form>@endif
+                            <a href="{{ route('contacts.edit', $row->int('contact_id')) }}">Give it another mailbox</a>
+                        </div></details>
+                    @endcan
+                </td>
+            </tr>
+        @endforeach
+        </tbody>
+    </table>
+    @endif
+    @if (count($rows) === App\Queries\Verification\ReadBoard::MOST)<p class="lesser">The first {{ App\Queries\Verification\ReadBoard::MOST }}; there are more.</p>@endif
+</x-layout>

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use Acre\Wire\Mail\MailLetter;
+use App\Actions\Post\TakeReturned;
+use App\Actions\Standings\MakeStandings;
+use App\Actions\Verification\AskToVerify;
+use App\Models\Contact;
+use App\Models\Letter;
+use App\Models\LetterState;
+use App\Models\Link;
+use App\Models\Mailbox;
+use App\Models\Name;
+use App\Models\Registrant;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** Mailboxes that must be verified: letters that ask, what becomes of them, answers, and the board. */
+final class VerificationTest extends TestCase
+{
+    use Worldly;
+
+    private House $house;
+
+    private string $address;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->house = new House(['verifies_by' => 'house']);
+        $this->world();
+        $this->world->weather('fair', 0, 'the post');
+        $this->address = 'holder-'.self::$trials++.'-'.getmypid().'@letters.example';
+        $this->actingAs($this->house->steward);
+    }
+
+    private function registered(string $name, string $created = '2026-09-24', ?string $address = null): Name
+    {
+        return $this->house->name($name, facts: ['created_on' => Instant::of($created), 'ends_on' => Instant::of('2027-09-24'), 'registrant' => 'Quayside Theatre', 'mailbox' => $address ?? $this->address]);
+    }
+
+    private function at(string $instant): void
+    {
+        app(TradeClock::class)->set(Instant::of($instant));
+        app(MakeStandings::class)->due();
+    }
+
+    /** @return list<string> */
+    private function marks(Name $name): array
+    {
+        preg_match_all('/finding:contact\.(ver[a-z_]+|letters[a-z_]+)/', Row::of(DB::table('standings')->where('name_id', $name->id)->sole())->text('marks'), $found);
+
+        return $found[1];
+    }
+
+    private function link(): string
+    {
+        $letters = $this->world->letters($this->address);
+        preg_match('~/answer/[\w-]{43}~', $letters === [] ? '' : MailLetter::read($letters[count($letters) - 1])->text, $found);
+
+        return $found[0] ?? '';
+    }
+
+    public function test_one_letter_asks_for_every_name_and_one_answer_serves_them_all(): void
+    {
+        $names = [$this->registered('stage.com'), $this->registered('gala.org', '2026-09-28'), $this->registered('bar.com', '2019-01-01')];
+        self::assertSame([['verify_by'], ['verify_by'], []], array_map($this->marks(...), $names));
+        self::assertSame(1, app(AskToVerify::class)->due());
+        self::assertSame(0, app(AskToVerify::class)->due(), 'asked once');
+        $letter = Letter::query()->sole();
+        self::assertSame(['Please confirm your details for 2 domain names', LetterState::Sent], [$letter->subject, $letter->state]);
+        self::assertStringContainsString("  stage.com\n  gala.org", $letter->body);
+        self::assertStringContainsString('by 9 Oct 2026', $letter->body);
+        self::assertStringNotContainsString(substr($this->link(), 8), (string) json_encode([DB::table('links')->get(), DB::table('letters')->get(), DB::table('log')->get()]));
+        $this->get('/verification')->assertSeeInOrder(['One mailbox, 2 names', '9 Oct 2026', 'in 3 days', $this->address, '2 names', 'was taken by the post', 'Write again']);
+        $this->get('/roll?finding=contact.verify_by')->assertSee('stage.com')->assertDontSee('bar.com');
+
+        auth()->logout();
+        $link = $this->link();
+        self::assertSame([], $this->get($link)->headers->getCookies());
+        // Whatever follows every link, a mail scanner for one, changes nothing.
+        $this->get($link)->assertOk()->assertSee('stage.com')->assertSee('Quayside Theatre')->assertDontSee($this->address)->assertHeader('Cache-Control', 'no-store, private');
+        self::assertNull(Mailbox::query()->where('address', $this->address)->sole()->verified_on);
+        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Say whether it is right');
+        $this->post($link, ['answer' => 'yes'])->assertOk()->assertSee('you have confirmed it');
+        $this->get($link)->assertStatus(410);
+        $this->post($link, ['answer' => 'yes'])->assertStatus(410);
+        self::assertSame([[], [], []], array_map($this->marks(...), $names));
+        $this->actingAs($this->house->steward)->get('/verification')->assertSee('Nothing is open');
+        $this->get('/contacts/'.Registrant::query()->findOrFail($names[0]->id)->contact_id)->assertSee('in answer to our letter')->assertSee('and answered');
+        // A name that comes later is served by the same answer.
+        self::assertSame([], $this->marks($this->registered('late.com', '2026-10-05')));
+    }
+
+    public function test_reminders_go_as_the_day_nears_each_once_and_the_link_before_is_good_no_more(): void
+    {
+        $this->registered('stage.com', '2026-10-05');
+        app(AskToVerify::class)->due();
+        $first = $this->link();
+        $count = function (string $now): int {
+            $this->at($now);
+            app(AskToVerify::class)->due();
+            app(AskToVerify::class)->due();
+
+            return Letter::query()->count();
+        };
+        self::assertSame([1, 2, 2, 3, 4], [$count('2026-10-12T09:00:00Z'), $count('2026-10-13T09:00:00Z'), $count('2026-10-16T09:00:00Z'), $count('2026-10-17T09:00:00Z'), $count('2026-10-19T09:00:00Z')]);
+        self::assertStringStartsWith('Still to be confirmed by 20 Oct 2026', Letter::query()->latest('id')->firstOrFail()->subject);
+        $this->get($first)->assertStatus(410);
+        self::assertSame(4, $count('2026-10-21T09:00:00Z'), 'after its day nobody is reminded');
+        $this->get('/verification')->assertSee('switched off by the rules');
+        // Late is better than dark.
+        $this->post($this->link(), ['answer' => 'yes'])->assertOk();
+        $this->get('/verification')->assertSee('Nothing is open');
+    }
+
+    public function test_what_is_said_to_be_wrong_is_seen_and_put_right(): void
+    {
+        $name = $this->registered('stage.com');
+        app(AskToVerify::class)->due();
+        $this->post($this->link(), ['answer' => 'no', 'words' => ''])->assertStatus(422)->assertSee('Say what is wrong');
+        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <moved> to Upper Wick'])->assertOk()->assertSee('you have said what is wrong');
+        $this->get('/verification')->assertSee('We <moved> to Upper Wick')->assertDontSee('<moved>', false)->assertSee('Correct it');
+        $this->get('/rounds')->assertSee('its holder says that the data is wrong');
+        self::assertSame(['verify_by'], $this->marks($name));
+        $mailbox = Mailbox::query()->where('address', $this->address)->sole();
+        $this->post("/verification/{$mailbox->id}/settle")->assertSessionHas('told');
+        $this->get('/verification')->assertDontSee('Upper Wick')->assertSee('Write again');
+    }
+
+    public function test_a_mailbox_that_bounces_is_seen_days_before_and_another_cures_all(): void
+    {
+        $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'mailboxes' => [['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back']]]);
+        $this->world->mailbox($this->address, 'bounces');
+        $names = [$this->registered('stage.com'), $this->registered('gala.com')];
+        app(AskToVerify::class)->due();
+        app(TakeReturned::class)->handle();
+        app(MakeStandings::class)->due();
+        self::assertEqualsCanonicalizing(['verify_by', 'letters_return'], $this->marks($names[1]));
+        $this->get('/verification')->assertSee('came back')->assertSee('Give another mailbox');
+        $this->get('/rounds')->assertSee('must be verified for 2 names, and our letter came back');
+        // Another mailbox: the letters go there by themselves, and its answer cures both.
+        $contact = Contact::query()->findOrFail(Registrant::query()->findOrFail($names[0]->id)->contact_id);
+        $this->address = 'other-'.$this->address;
+        $form = ['kind' => 'unknown', 'person' => 'Quayside Theatre', 'mailbox' => $this->address, 'version' => $contact->version];
+        preg_match('/name="seen" value="([0-9a-f]+)"/', (string) $this->put("/contacts/{$contact->id}", $form)->getContent(), $seen);
+        $this->put("/contacts/{$contact->id}", $form + ['seen' => $seen[1] ?? ''])->assertRedirect();
+        self::assertSame(['verify_by'], $this->marks($names[0]));
+        app(AskToVerify::class)->due();
+        $this->post($this->link(), ['answer' => 'yes'])->assertOk();
+        self::assertSame([[], []], array_map($this->marks(...), $names));
+    }
+
+    public function test_a_registrar_that_writes_itself_is_named_and_a_steward_writes_down_what_proves_it(): void
+    {
+        $this->house->skerry->update(['verifies_by' => 'registrar', 'verification_sender' => 'holders@skerry.example']);
+        $name = $this->registered('stage.com');
+        self::assertSame(0, app(AskToVerify::class)->due());
+        $this->get('/verification')->assertSee('Its registrar writes: Skerry Registrations (from holders@skerry.example). The one letter that asks to confirm the mailbox settles it.');
+        $mailbox = Mailbox::query()->where('address', $this->address)->sole();
+        $this->post("/verification/{$mailbox->id}", ['by' => 'registrar'])->assertSessionHasErrors('words');
+        $this->post("/verification/{$mailbox->id}/again")->assertSessionHas('told', 'Nobody need be asked: it is verified, or the registrar asks.');
+        $this->actingAs($this->house->clerk)->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'x'])->assertForbidden();
+        $this->actingAs($this->house->steward)->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'Its page says verified'])->assertSessionHas('told', "{$this->address} is verified, and every name that carries it.");
+        self::assertSame([], $this->marks($name));
+        self::assertSame('Its page says verified', $mailbox->refresh()->verified_words);
+    }
+
+    public function test_a_link_is_of_one_purpose_and_a_letter_that_waits_is_not_sent_once_it_is_answered(): void
+    {
+        $this->registered('stage.com');
+        app(AskToVerify::class)->due();
+        $link = $this->link();
+        $mailbox = Mailbox::query()->where('address', $this->address)->sole();
+        $this->post("/verification/{$mailbox->id}/again")->assertSessionHas('told');
+        self::assertNotSame($link, $this->link());
+        self::assertSame(1, Link::query()->whereNull('used_at')->whereNull('withdrawn_at')->count());
+        // What accepts a handover can't be said behind it.
+        $this->post($this->link(), ['answer' => 'no', 'number' => '51877'])->assertStatus(422);
+        Letter::query()->update(['state' => LetterState::Waiting]);
+        $this->post("/verification/{$mailbox->id}", ['by' => 'call', 'words' => 'Bo, by telephone'])->assertRedirect();
+        self::assertSame([LetterState::Refused], array_values(array_unique(Letter::query()->pluck('state')->all(), SORT_REGULAR)));
+        $this->get($this->link())->assertStatus(410);
+    }
+}
