@@ -46,7 +46,7 @@ final readonly class FolioDrawing
     ) {
     }
 
-    public static function of(Lifecycle $life, Chain $chain, ?Waiting $waiting, Words $words, int $width): self
+    public static function of(Lifecycle $life, Chain $chain, ?Waiting $waiting, Words $words, int $width, ?Instant $verifyBy = null): self
     {
         $first = $life->facts->created ?? $chain->knownSince() ?? $life->now->plusYears(-1);
         $renewed = $life->renewedUntil();
@@ -75,6 +75,9 @@ final readonly class FolioDrawing
         if ($life->phase->isLate() && ($lastAtAll = $life->coming(EventKind::LastAtAll)) !== null) {
             $above[] = new Label($words->say('drawing.last', ['at' => $words->near($lastAtAll->at)]), $x($lastAtAll->at), 'late');
         }
+        if ($verifyBy !== null && ! $verifyBy->hasComeAt($life->now)) {
+            $above[] = new Label($words->say('drawing.verify', ['by' => $words->near($verifyBy)]), $x($verifyBy), 'flag');
+        }
         if ($waiting !== null) {
             $above[] = new Label($words->say('drawing.answer', ['by' => $words->near($waiting->by)]), $x($waiting->by), 'flag');
         }
@@ -92,7 +95,7 @@ final readonly class FolioDrawing
         return new self(
             $width,
             array_map(fn (Tick $tick): Tick => new Tick(self::MARGIN + $tick->x / 100 * ($width - 2 * self::MARGIN), $tick->label, $tick->strong), $axis->years($width)),
-            array_values(array_filter(LifeLine::of($life, $axis, $waiting), fn (Shape $shape): bool => ! $shape instanceof Bracket)),
+            array_values(array_filter(LifeLine::of($life, $axis, $waiting, $verifyBy), fn (Shape $shape): bool => ! $shape instanceof Bracket)),
             Labels::place($above, $width, [$x($life->now)]),
             Labels::place($below, $width, [$x($life->now)]),
             $links,

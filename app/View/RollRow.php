@@ -51,8 +51,8 @@ final readonly class RollRow
 
         return new self(
             $row->int('name_id'), $row->text('ascii'), $row->text('unicode'), $row->text('client_name'), $row->text('registrar_name'), $row->text('account_number'),
-            LifeLine::of($facts->life, $axis, $facts->waiting),
-            self::tell($facts, $words), $next, $lesser,
+            LifeLine::of($facts->life, $axis, $facts->waiting, $row->instant('verify_by')),
+            self::tell($facts, $row->instant('verify_by'), $words), $next, $lesser,
             match (Severity::from($row->int('severity'))) {
                 Severity::Grave => 'is-bad', Severity::Soon => 'is-soon', Severity::Moving => 'is-move', Severity::Calm => '',
             },
@@ -65,7 +65,7 @@ final readonly class RollRow
     }
 
     /** The text equal of the drawing. */
-    private static function tell(StandingFacts $facts, Words $words): string
+    private static function tell(StandingFacts $facts, ?Instant $verifyBy, Words $words): string
     {
         $life = $facts->life;
 
@@ -74,6 +74,7 @@ final readonly class RollRow
             $life->facts->ends === null ? 'end not known' : ($life->phase->isLate() ? 'ended ' : 'paid until ').Dates::full($life->facts->ends),
             $words->say('words.intent.'.$life->facts->intent->value),
             ...array_map(fn (Hold $hold): string => 'may not go to another registrar before '.Dates::full($hold->until), $life->holdsNow()),
+            $verifyBy === null ? null : 'mailbox to be verified by '.Dates::full($verifyBy),
             $facts->waiting === null ? null : 'handover under way, answer by '.Dates::full($facts->waiting->by),
         ], is_string(...))));
     }

@@ -8,14 +8,18 @@ use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Time\Instant;
 
 /** The shapes of one name's life on an axis. */
 final class LifeLine
 {
-    /** @return list<Shape> in the order in which they are drawn */
-    public static function of(Lifecycle $life, Axis $axis, ?Waiting $waiting = null): array
+    /**
+     * @param  Instant|null  $verifyBy  when its registrant must have shown that the mailbox is theirs
+     * @return list<Shape> in the order in which they are drawn
+     */
+    public static function of(Lifecycle $life, Axis $axis, ?Waiting $waiting = null, ?Instant $verifyBy = null): array
     {
-        return [...self::bars($life, $axis), ...self::marks($life, $axis), ...self::below($life, $axis, $waiting)];
+        return [...self::bars($life, $axis), ...self::marks($life, $axis), ...self::below($life, $axis, $waiting, $verifyBy)];
     }
 
     /** @return list<Shape> */
@@ -64,13 +68,16 @@ final class LifeLine
     }
 
     /** @return list<Shape> */
-    private static function below(Lifecycle $life, Axis $axis, ?Waiting $waiting): array
+    private static function below(Lifecycle $life, Axis $axis, ?Waiting $waiting, ?Instant $verifyBy): array
     {
         $shapes = [];
         foreach ($life->holds as $hold) {
             if (! $hold->until->hasComeAt($life->now) && $axis->at($hold->until) > $axis->at($hold->from)) {
                 $shapes[] = new Bracket($axis->at($hold->from), $axis->at($hold->until) - $axis->at($hold->from));
             }
+        }
+        if ($verifyBy !== null && ! $verifyBy->hasComeAt($life->now) && $axis->covers($verifyBy)) {
+            $shapes[] = new Flag($axis->at($verifyBy));
         }
         if ($waiting !== null) {
             $shapes[] = new Arrow($axis->at($life->now));

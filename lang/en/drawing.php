@@ -12,6 +12,7 @@ return [
     'charge' => 'charged :at, :sum',
     'last' => 'last day at all, :at',
     'answer' => 'answer by :by',
+    'verify' => 'verify by :by',
     'handed' => 'to :account',
     'hold_short' => ['registered' => 'new: may not move before :until', 'moved' => 'may not move before :until'],
     'hold' => [

@@ -79,7 +79,8 @@ final class VerificationTest extends TestCase
         self::assertStringContainsString('by 9 Oct 2026', $letter->body);
         self::assertStringNotContainsString(substr($this->link(), 8), (string) json_encode([DB::table('links')->get(), DB::table('letters')->get(), DB::table('log')->get()]));
         $this->get('/verification')->assertSeeInOrder(['One mailbox, 2 names', '9 Oct 2026', 'in 3 days', $this->address, '2 names', 'was taken by the post', 'Write again']);
-        $this->get('/roll?finding=contact.verify_by')->assertSee('stage.com')->assertDontSee('bar.com');
+        $this->get('/roll?finding=contact.verify_by')->assertSee('stage.com')->assertDontSee('bar.com')->assertSee('mailbox to be verified by 9 Oct 2026');
+        $this->get('/names/stage.com')->assertSee('verify by 9 Oct')->assertSee('must show by 9 Oct');
 
         auth()->logout();
         $link = $this->link();

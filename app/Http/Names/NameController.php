@@ -41,6 +41,7 @@ final readonly class NameController
         $chain = $this->history->chain($name->id);
         $name->load(['registration.extras', 'words']);
         $on = $this->asked($request);
+        $verifyBy = $file->verification($life)?->by;
 
         return view('names.show', [
             'name' => $name,
@@ -54,7 +55,7 @@ final readonly class NameController
             'registrantOn' => $on === null ? null : $this->history->registrantOn($name->id, $on),
             'roles' => $this->history->roles($name->id),
             'happened' => $this->history->happened($name->id),
-            'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330)],
+            'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206, $verifyBy), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330, $verifyBy)],
             'registration' => $name->registration,
             'patterns' => Pattern::query()->pluck('name', 'id')->all(),
             'pattern' => Client::query()->whereKey($file->clientId)->value('pattern_id') ?? $this->house->pattern(),

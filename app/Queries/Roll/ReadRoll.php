@@ -21,7 +21,7 @@ final readonly class ReadRoll
 
     private const SHOWN = [
         'name_id', 'ascii', 'unicode', 'client_name', 'registrar_name', 'account_number', 'phase', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'disclosure',
-        'servers', 'marks', 'suffix', 'created_on', 'ends_on', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts',
+        'servers', 'marks', 'suffix', 'created_on', 'ends_on', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts', 'verify_by',
     ];
 
     public function __construct(private Connection $database)

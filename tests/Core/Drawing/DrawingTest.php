@@ -67,6 +67,9 @@ final class DrawingTest extends TestCase
     public function test_holds_deadlines_and_movements_have_shapes_of_their_own(): void
     {
         $axis = Axis::ofTheRoll(Instant::of(Given::NOW));
+        $verify = LifeLine::of(Given::life(ends: '2027-09-24'), $axis, verifyBy: Instant::of('2026-10-09'));
+        self::assertSame(['Flag'], array_values(array_filter(self::kinds($verify), fn (string $kind): bool => $kind === 'Flag')));
+        self::assertNotContains('Flag', self::kinds(LifeLine::of(Given::life(ends: '2027-09-24'), $axis, verifyBy: Instant::of('2026-10-05'))), 'what has passed is no deadline');
         $shapes = LifeLine::of(Given::life(moved: '2026-08-20', intent: Intent::AskClient), $axis, new Waiting(1, Instant::of('2026-10-20')));
         self::assertSame(['Bar:paid', 'Post', 'Flag', 'Bracket', 'Arrow', 'Flag'], self::kinds($shapes));
         self::assertTrue($shapes[3] instanceof Bracket && $shapes[5] instanceof Flag);
