@@ -9,4 +9,6 @@ enum HoldReason: string
 {
     case Registered = 'registered';
     case Moved = 'moved';
+    /** It has no status of its own, and is not to be seen from outside. */
+    case RegistrantChanged = 'registrant_changed';
 }

@@ -192,6 +192,10 @@ final readonly class Lifecycle
             $holds[] = new Hold(HoldReason::Moved, $facts->moved, $facts->moved->plusDays($rules->holdAfterMoved->value));
         }
 
+        if ($facts->registrantChanged !== null && $rules->registrantHold->value > 0) {
+            $holds[] = new Hold(HoldReason::RegistrantChanged, $facts->registrantChanged, $facts->registrantChanged->plusDays($rules->registrantHold->value));
+        }
+
         return $holds;
     }
 

@@ -15,6 +15,7 @@ final readonly class NameFacts
      * @param  Instant|null  $moved  when it last came from another registrar
      * @param  list<Status>  $statuses
      * @param  Instant|null  $missing  since when its registrar's whole list has been without it
+     * @param  Instant|null  $registrantChanged  when its legal holder last became another one
      */
     public function __construct(
         public DomainName $name,
@@ -25,6 +26,7 @@ final readonly class NameFacts
         public Lock $lock = Lock::NotKnown,
         public Intent $intent = Intent::WhenTold,
         public ?Instant $missing = null,
+        public ?Instant $registrantChanged = null,
     ) {
     }
 

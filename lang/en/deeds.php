@@ -48,6 +48,14 @@ return [
         'explained' => 'What the registrar does at the end, and our intent with it. Where the registrar takes commands it is told; elsewhere a slip says what to do.',
         'after' => 'It happens at the registrar, and is done when that says so. Nothing is paid by it.',
     ],
+    'change_registrant' => [
+        'title' => 'Give them another registrant',
+        'headline' => '{1} Make :who the registrant of one name|[0,*] Make :who the registrant of :names names',
+        'one_line' => 'registrant from now on: :who',
+        'explained' => 'Another legal holder. What the change starts, and who must confirm it, is said for each name before anything is done; the one before stays on record with their time.',
+        'after' => 'It happens at the registrar’s page, by the slip, and is done once both letters are answered where the rules ask for two. It can’t be undone: the way back is another change.',
+        'not_known' => 'not known', 'no_mailbox' => 'no mailbox',
+    ],
     'change_disclosure' => [
         'title' => 'Choose what the world reads',
         'headline' => '{1} One name: show “:pattern”|[0,*] :names names: show “:pattern”',
@@ -87,6 +95,7 @@ return [
     ],
     // What stands in the way of a group of names, after “12 can’t:”. A finding without a word here says its own sentence.
     'in_the_way' => [
+        'registrant' => ['new_has_no_mailbox' => 'the new registrant has no mailbox', 'while_moving' => 'they are moving'],
         'disclosure' => [
             'no_choice' => 'their suffix leaves no choice', 'needs_consent' => 'their holder must agree first', 'nobody_to_show' => 'their registrant is not known',
         ],

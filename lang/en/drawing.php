@@ -14,9 +14,10 @@ return [
     'answer' => 'answer by :by',
     'verify' => 'verify by :by',
     'handed' => 'to :account',
-    'hold_short' => ['registered' => 'new: may not move before :until', 'moved' => 'may not move before :until'],
+    'hold_short' => ['registered' => 'new: may not move before :until', 'moved' => 'may not move before :until', 'registrant_changed' => 'may not move before :until'],
     'hold' => [
         'registered' => 'newly registered: may not go to another registrar before :until',
         'moved' => 'came from another registrar: may not move again before :until',
+        'registrant_changed' => 'may not move before :until: its registrant changed',
     ],
 ];

@@ -61,6 +61,17 @@ return [
         'phone_doubtful' => 'Numbers such as :phone are not given out: perhaps it is mistyped',
         'phone_elsewhere' => ':phone is not a number of :country',
     ],
+    'registrant' => [
+        'new_has_no_mailbox' => ':who has no mailbox, and nobody could confirm for them',
+        'new_lacks' => 'Registrars will ask what is not known of :who: :what',
+        'both_confirm' => 'Both confirm it by a letter of the registrar, :prior and :new; only the last answer settles it',
+        'new_confirms' => ':new is asked to confirm it',
+        'registry_confirms' => 'Under .:suffix it goes through the registry, on a form of its own and often for a fee',
+        'starts_hold' => 'It may not go to another registrar before :until: if it is to move, move it first. Nobody sees that hold from outside',
+        'hold_declinable' => ':registrar lets the hold until :until be declined: decline it before, or move first',
+        'starts_verification' => ':mailbox must be verified by :by, or it is switched off',
+        'while_moving' => 'It is moving (docket :docket): one thing after the other',
+    ],
     'disclosure' => [
         'no_choice' => 'Under .:suffix nothing can be chosen: its rules alone say what is read',
         'needs_consent' => ':who must agree first: :fields would be read by everybody',

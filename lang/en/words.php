@@ -47,7 +47,7 @@ return [
     'extra' => ['privacy' => 'privacy service', 'mail' => 'mail service', 'redirects' => 'redirects', 'zone' => 'zone service', 'certificate' => 'certificate', 'hosting' => 'hosting'],
     'fate' => ['along' => 'comes along', 'stays' => 'stays behind', 'ends' => 'ends'],
     'action' => ['add' => 'register', 'renew' => 'renew a year', 'transfer' => 'transfer in', 'restore' => 'restore', 'late' => 'late fee', 'handover' => 'hand over'],
-    'reason' => ['registered' => 'it was registered lately', 'moved' => 'it came from another registrar lately'],
+    'reason' => ['registered' => 'it was registered lately', 'moved' => 'it came from another registrar lately', 'registrant_changed' => 'its registrant changed lately'],
     'access' => ['ours' => 'ours: we can sign in', 'theirs' => 'theirs: we can’t'],
     'docket_state' => ['prepared' => 'prepared, waits for a Steward', 'settled' => 'under way', 'closed' => 'closed', 'called_off' => 'called off'],
     'line_state' => [
@@ -63,6 +63,7 @@ return [
         'lock_off' => ['do' => 'Lift the lock of these names', 'otherwise' => 'they can’t be moved'],
         'auto_renew_on' => ['do' => 'Switch on that these names renew by themselves', 'otherwise' => 'they end'],
         'auto_renew_off' => ['do' => 'Switch off that these names renew by themselves', 'otherwise' => 'they are charged for'],
+        'registrant' => ['do' => 'Change the registrant of these names, then see that the letters are answered: the last one settles it', 'otherwise' => 'the one before stays the legal holder'],
         'disclose' => ['do' => 'Set what the public record shows of the holder of these names', 'otherwise' => 'the world reads what it reads today'],
         'auth_code' => ['do' => 'Ask for the auth codes of these names, and write each down on its folio', 'otherwise' => 'they can’t go to another registrar'],
         'set_lock' => ['do' => 'Set the lock again', 'otherwise' => 'the name can be moved by whoever has its code'],

@@ -8,6 +8,8 @@ use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Likeness;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Text;
+use Acre\Core\Time\Instant;
+use App\Jobs\FindRings;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -49,8 +51,17 @@ final readonly class SayRegistrants
             $this->end($ended);
         }
         if ($wanted !== []) {
-            $this->give($wanted, $source, $userId);
+            $this->match($wanted, $source, $userId);
         }
+    }
+
+    /** By a deed: another contact is the registrant from a day on. In the line's transaction, the name locked. */
+    public function give(int $nameId, int $registrationId, int $contactId, int $docketId, Instant $on): void
+    {
+        $this->end([$nameId], $on);
+        $this->database->insert("INSERT INTO roles (name_id, registration_id, contact_id, role, span, docket_id) VALUES (?, ?, ?, 'registrant', tstzrange(?::timestamptz, NULL), ?)", [$nameId, $registrationId, $contactId, $on->isoSecond(), $docketId]);
+        $this->database->update('UPDATE registrations SET registrant_changed_on = ?::timestamptz WHERE id = ?', [$on->isoSecond(), $registrationId]);
+        $this->database->afterCommit(fn () => FindRings::dispatch());
     }
 
     /**
@@ -77,7 +88,7 @@ final readonly class SayRegistrants
     }
 
     /** @param  list<array{Row, string|null, string|null}>  $wanted  where it stands today, registrant, mailbox */
-    private function give(array $wanted, string $source, ?int $userId): void
+    private function match(array $wanted, string $source, ?int $userId): void
     {
         $ids = $this->mailboxes->of(array_values(array_filter(array_column($wanted, 2), is_string(...))));
         $pairs = $of = [];
@@ -167,10 +178,10 @@ final readonly class SayRegistrants
     }
 
     /** @param  list<int>  $nameIds */
-    private function end(array $nameIds): void
+    private function end(array $nameIds, ?Instant $on = null): void
     {
         $names = '{'.implode(',', $nameIds).'}';
-        $now = $this->clock->now()->isoSecond();
+        $now = ($on ?? $this->clock->now())->isoSecond();
         // What began this very second was never so.
         $this->database->delete("DELETE FROM roles WHERE name_id = ANY (?::bigint[]) AND role = 'registrant' AND upper_inf(span) AND lower(span) >= ?::timestamptz", [$names, $now]);
         $this->database->update("UPDATE roles SET span = tstzrange(lower(span), ?::timestamptz) WHERE name_id = ANY (?::bigint[]) AND role = 'registrant' AND upper_inf(span)", [$now, $names]);

@@ -20,6 +20,7 @@ use App\Actions\Registrar\AskCode;
 use App\Actions\Registrar\ChangeAutoRenew;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
+use App\Actions\Registrar\ChangeRegistrant;
 use App\Models\Docket;
 use App\Queries\Names\CaseFile;
 use Illuminate\Contracts\Container\Container;
@@ -29,7 +30,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

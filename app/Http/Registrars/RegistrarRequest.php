@@ -33,6 +33,7 @@ final class RegistrarRequest extends FormRequest
             'names_giver' => ['boolean'],
             'lock_first' => ['boolean'],
             'unlock_account_first' => ['boolean'],
+            'hold_declinable' => ['boolean'],
             'accept_days' => ['required', 'integer', 'between:1,90'],
             'lot_size' => ['required', 'integer', 'between:1,10000'],
             'handover_hold_days' => ['required', 'integer', 'between:0,365'],
@@ -58,7 +59,7 @@ final class RegistrarRequest extends FormRequest
     public function columns(): array
     {
         $columns = $this->values();
-        foreach (['names_giver', 'lock_first', 'unlock_account_first'] as $tick) {
+        foreach (['names_giver', 'lock_first', 'unlock_account_first', 'hold_declinable'] as $tick) {
             $columns[$tick] = $this->boolean($tick);
         }
         foreach (['accept_days', 'lot_size', 'handover_hold_days', 'charge_lead_days', 'dark_after_days', 'plain_after_days', 'late_until_days', 'gate_a_minute'] as $number) {

@@ -21,6 +21,7 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Xml\XmlNode;
 use App\Models\Account;
+use LogicException;
 
 /** A registrar by wire: EPP. */
 final readonly class WireRegistrar implements Registrar
@@ -70,8 +71,8 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null) ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null) ? Answer::pending(null, 'seen by asking') : null),
             OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
             OrderKind::Disclose => $beyond?->shown === $order->fields() ? Answer::done(null, 'seen by asking') : null,
-            // To ask for a code once more does no harm.
-            OrderKind::AuthCode => null,
+            // To ask for a code once more does no harm; the other is never told.
+            OrderKind::AuthCode, OrderKind::Registrant => null,
         };
     }
 
@@ -123,6 +124,7 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->receiver['number'] ?? '', $order->receiver['login'] ?? ''),
             OrderKind::CancelHandover => AccountUpdate::cancelHandover($order->name),
             OrderKind::AuthCode => new DomainInfo($order->name),
+            OrderKind::Registrant => throw new LogicException('Another registrant is never told by wire.'),
             OrderKind::Disclose => AccountUpdate::disclose($order->name, $order->fields()),
         };
     }

@@ -34,6 +34,7 @@ final readonly class CaseFile
      * @param  Guard|null  $guard  null: nobody is written down as its registrant
      * @param  Pattern|null  $told  what its registrar was told to show; null: not known
      * @param  Steps  $steps  what its registrar can be told of that
+     * @param  bool  $holdDeclinable  whether its registrar lets the hold after a change of registrant be declined beforehand
      * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
      * @param  Watched|null  $watched  null: it is held
      */
@@ -52,6 +53,7 @@ final readonly class CaseFile
         public Disclosure $disclosure,
         public ?Pattern $told,
         public Steps $steps,
+        public bool $holdDeclinable,
         public array $servers,
         public array $words,
         public int $acceptDays,

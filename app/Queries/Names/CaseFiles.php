@@ -50,7 +50,7 @@ final readonly class CaseFiles
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
                 r.statuses, r.lock, r.intent, r.reference, r.disclosure, r.shown, r.servers,
-                r.own_renewal, r.own_currency, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name
+                r.own_renewal, r.own_currency, r.registrant_changed_on, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name
             FROM names n
             JOIN registrations r ON r.name_id = n.id AND upper_inf(r.span)
             JOIN holdings h ON h.name_id = n.id AND upper_inf(h.span)
@@ -104,6 +104,7 @@ final readonly class CaseFiles
                 Lock::from($row->text('lock')),
                 Intent::from($row->text('intent')),
                 $row->instant('missing_since')?->toDay(),
+                $row->instant('registrant_changed_on'),
             ),
             $place->lateTerms($this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null),
             $place->terms,
@@ -116,6 +117,7 @@ final readonly class CaseFiles
             Disclosure::from($row->text('disclosure')),
             $row->textOrNull('shown') === null ? null : Pattern::read($row->json('shown')),
             $place->steps,
+            $place->holdDeclinable,
             array_values(array_filter($row->json('servers'), is_string(...))),
             $words,
             $place->acceptDays,
@@ -140,7 +142,7 @@ final readonly class CaseFiles
             $found[$id] = new CaseFile(
                 $id, 0, new NameFacts(DomainName::of($row->text('ascii')), $row->instant('created_on'), $row->instant('ends_on'), $row->instant('moved_on'), array_values(array_filter($statuses))),
                 new LateTerms(askLead: $this->askLead), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Nobody), new Account(0, 0, $row->text('registrar'), '', null, null, null, false, null),
-                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, null, Steps::fieldByField(), array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
+                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, null, Steps::fieldByField(), false, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
                 new Watched($row->text('why'), $row->instant('since') ?? Instant::second(0)),
             );
         }

@@ -15,6 +15,7 @@
             <x-field name="verifies_by" type="choice" label="Who asks them" :options="['registrar' => 'the registrar, with letters of its own', 'house' => 'we do']" :value="$registrar->verifies_by"/>
             <x-field name="verification_sender" label="Its letters come from" maxlength="300" :value="$registrar->verification_sender" note="So that people know the one that settles it"/>
         </div>
+        <label class="tick"><input type="hidden" name="hold_declinable" value="0"><input type="checkbox" name="hold_declinable" value="1" @checked((bool) old('hold_declinable', $registrar->hold_declinable))> the hold after a change of registrant can be declined beforehand</label>
         <h2>What it can show and withhold</h2>
         <x-field name="disclosure_steps" type="area" label="The steps of disclosure that it sells" rows="3" maxlength="2000" :value="$registrar->disclosure_steps === null ? '' : implode(chr(10), array_map(fn (array $step): string => $step === [] ? 'nothing' : implode(', ', $step), $registrar->disclosure_steps))" note="One a line, each the fields that it shows: nothing, or some of name, organisation, street, town, region, postcode, country, voice, mailbox. Empty: it takes them field by field"/>
         <h2>Handovers between its accounts</h2>

@@ -1,0 +1,3 @@
+<x-field name="contact" type="choice" label="The new registrant" :options="['' => 'choose'] + $choices" :value="$said['contact'] ?? request()->query('contact')" note="Whoever is missing is written down under People first"/>
+<x-field name="agreement" label="What was agreed to, and when" :value="$said['agreement'] ?? request()->query('agreement')" maxlength="1000" required note="The registrar’s text by its name and day; kept with the docket"/>
+<x-field name="authority" label="On whose authority" :value="$said['authority'] ?? request()->query('authority')" maxlength="1000" required note="Who said yes for the holder, and how"/>
