@@ -10,6 +10,7 @@ use App\Http\Clients\ClientController;
 use App\Http\Contacts\AlikeController;
 use App\Http\Contacts\CardController;
 use App\Http\Contacts\ContactController;
+use App\Http\Custody\CustodyController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
@@ -177,6 +178,17 @@ Route::middleware('auth')->group(function (): void {
         Route::post('{mailbox}', 'store')->name('store')->middleware('can:settle');
         Route::post('{mailbox}/again', 'again')->name('again')->middleware('can:prepare');
         Route::post('{mailbox}/settle', 'settle')->name('settle')->middleware('can:prepare');
+    });
+
+    Route::controller(CustodyController::class)->group(function (): void {
+        Route::get('custody', 'index')->name('custody.index')->middleware('can:look');
+        Route::post('custody', 'store')->name('custody.store')->middleware('can:prepare');
+        Route::get('custody/{custodian}', 'show')->name('custody.show')->middleware('can:look')->whereNumber('custodian');
+        Route::post('custody/{custodian}/leave', 'leave')->name('custody.leave')->middleware('can:settle')->whereNumber('custodian');
+        Route::post('custody/{custodian}/hand-over', 'handOver')->name('custody.hand-over')->middleware('can:settle')->whereNumber('custodian');
+        Route::get('accounts/{account}/lost', 'lost')->name('custody.lost')->middleware('can:look')->whereNumber('account');
+        Route::post('accounts/{account}/custody', 'give')->name('custody.give')->middleware('can:settle')->whereNumber('account');
+        Route::delete('accounts/{account}/custody', 'take')->name('custody.take')->middleware('can:settle')->whereNumber('account');
     });
 
     Route::controller(PatternController::class)->prefix('patterns')->name('patterns.')->whereNumber('pattern')->group(function (): void {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Acre\Core\Contact\ContactFinding;
+use Acre\Core\Contact\CustodyFinding;
 use Acre\Core\Contact\DisclosureFinding;
 use Acre\Core\Contact\RegistrantFinding;
 use Acre\Core\Delegation\DelegationFinding;
@@ -33,7 +34,7 @@ final class Findings extends Command
     public static function page(Words $words): string
     {
         $lines = ['# Every finding', '', 'Made from the code by `./acre artisan acre:findings > docs/findings.md`; a test holds it against the code.', ''];
-        foreach ([LifecycleFinding::cases(), MovementFinding::cases(), BookFinding::cases(), RecordFinding::cases(), DelegationFinding::cases(), ContactFinding::cases(), DisclosureFinding::cases(), RegistrantFinding::cases()] as $cases) {
+        foreach ([LifecycleFinding::cases(), MovementFinding::cases(), BookFinding::cases(), RecordFinding::cases(), DelegationFinding::cases(), ContactFinding::cases(), DisclosureFinding::cases(), RegistrantFinding::cases(), CustodyFinding::cases()] as $cases) {
             $lines[] = '## '.ucfirst($cases[0]::area());
             $lines[] = '';
             $lines[] = '| finding | says | missing it costs | cure | who acts |';

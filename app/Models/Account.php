@@ -22,6 +22,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $owner_id null: the house's own
  * @property string $access `ours` or `theirs`
  * @property Instant|null $proven_at since when its identifiers are known to belong together
+ * @property string|null $letters_to where the registrar's letters go, if not to the mailbox
+ * @property string|null $way_back how one gets in again once nobody can
+ * @property bool $hosts_too whether the web host is behind the same login
  * @property string|null $remarks
  * @property int|null $gate_secret_id the password for its registrar's gate
  * @property int $version
@@ -30,11 +33,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Account extends Model
 {
-    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'remarks', 'gate_secret_id'];
+    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'letters_to', 'way_back', 'hosts_too', 'remarks', 'gate_secret_id'];
 
-    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'remarks' => null, 'gate_secret_id' => null, 'version' => 1];
+    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'letters_to' => null, 'way_back' => null, 'hosts_too' => false, 'remarks' => null, 'gate_secret_id' => null, 'version' => 1];
 
-    protected $casts = ['proven_at' => AsInstant::class];
+    protected $casts = ['proven_at' => AsInstant::class, 'hosts_too' => 'boolean'];
 
     /** Needs the registrar loaded. */
     public function facts(): Movement\Account

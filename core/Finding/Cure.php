@@ -29,4 +29,8 @@ enum Cure: string
     case OtherMailbox = 'other_mailbox';
     case SayWho = 'say_who';
     case CorrectContact = 'correct_contact';
+    case AnotherPerson = 'another_person';
+    case OtherCard = 'other_card';
+    case SayWayBack = 'say_way_back';
+    case KeepApart = 'keep_apart';
 }

@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use Acre\Core\Contact\Address;
 use Acre\Core\Contact\Contact as ContactValue;
 use Acre\Core\Contact\Country;
+use Acre\Core\Contact\CustodyPart;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Mailbox as MailboxValue;
 use Acre\Core\Contact\Phone;
@@ -17,6 +18,7 @@ use Acre\Core\Time\Span;
 use App\Actions\Contacts\FindRings;
 use App\Actions\Contacts\SaveContact;
 use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Custody\GiveCustody;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
@@ -32,6 +34,7 @@ use App\Actions\Verification\AskToVerify;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Contact;
+use App\Models\Custodian;
 use App\Models\Docket;
 use App\Models\Extra;
 use App\Models\Holding;
@@ -82,6 +85,7 @@ final class DemoSeeder extends Seeder
         private readonly SayRegistrants $registrants,
         private readonly SaveContact $contact,
         private readonly FindRings $rings,
+        private readonly GiveCustody $custody,
         private readonly LookAtMailboxes $mailboxes,
         private readonly AskToVerify $ask,
         private readonly SendLetters $send,
@@ -101,6 +105,7 @@ final class DemoSeeder extends Seeder
             $this->name($told);
         }
         $this->contacts();
+        $this->custodians();
         $this->standings->of(array_values($this->names));
         $this->rings->handle();
         $this->deeds();
@@ -147,6 +152,20 @@ final class DemoSeeder extends Seeder
             $name = DomainName::of($ascii);
             $this->watch->watch($steward, Name::query()->create(['ascii' => $name->ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()]), $this->clients[$client], $why);
         }
+    }
+
+    /** Who can get into the accounts; the museum's own curator has left. */
+    private function custodians(): void
+    {
+        $owner = User::query()->where('role', Role::Owner)->firstOrFail();
+        foreach (House::custodians() as [$name, $mailbox, $parts]) {
+            $custodian = Custodian::query()->create(['name' => $name, 'mailbox' => $mailbox, 'user_id' => User::query()->where('email', $mailbox)->value('id'), 'left_on' => $name === 'Petra Quill' ? Instant::of('2026-08-31') : null]);
+            foreach ($parts as [$account, $part, $until]) {
+                $this->custody->give($owner, $this->accounts[$account], $custodian, CustodyPart::from($part), $until === null ? null : Instant::of($until));
+            }
+        }
+        $this->accounts['40718']->update(['way_back' => 'Recovery codes in the grey safe, second shelf']);
+        $this->accounts['H-2207']->update(['hosts_too' => true]);
     }
 
     /** Where those are found who came with their names. */

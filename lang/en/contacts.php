@@ -22,6 +22,14 @@ return [
         'asked' => 'A letter is on its way; the link in the one before is good no more.', 'not_asked' => 'Nobody need be asked: it is verified, or the registrar asks.', 'verified' => ':mailbox is verified, and every name that carries it.', 'settled' => 'What was wrong is put right.',
         'by' => ['letter' => 'in answer to our letter', 'call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter'],
     ],
+    'custody' => [
+        'part' => ['signs_in' => 'the login', 'second_factor' => 'the second factor', 'card' => 'the card', 'way_back' => 'the way back in'],
+        'do' => [
+            'signs_in' => 'Give the new person a login, and take :who’s away', 'second_factor' => 'Move the second factor to the new person’s device', 'card' => 'Have another card written down there, and take :who’s away', 'way_back' => 'Make new recovery codes, and give them to the new person',
+        ],
+        'written' => 'Written down.', 'has_left' => ':who has left; what they hold is told as at risk until it is handed over.', 'is_back' => ':who is back.',
+        'handed' => '{0} Nothing was handed over.|{1} One account is handed to :who.|[2,*] :count accounts are handed to :who.',
+    ],
     'saved' => ':who saved.',
     'changed' => '{0} :who saved; it stands behind no name.|{1} :who saved; the one name that it stands behind is judged anew.|[2,*] :who saved; the :count names that it stands behind are judged anew.',
     'same' => 'Nothing of :who was changed.',

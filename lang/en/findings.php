@@ -61,6 +61,17 @@ return [
         'phone_doubtful' => 'Numbers such as :phone are not given out: perhaps it is mistyped',
         'phone_elsewhere' => ':phone is not a number of :country',
     ],
+    'custody' => [
+        'nobody' => 'Nobody who is still there can sign in',
+        'one_person' => ':who alone can sign in',
+        'one_factor' => ':who alone holds the second factor',
+        'held_by_one_who_left' => ':who has left, and still holds something of it',
+        'login_inside' => 'Its login mailbox :mailbox lies in :site, which is kept in this very account',
+        'login_lapses' => 'Its login mailbox :mailbox lies in :site, which is meant to lapse: whoever registers that next can sign in here',
+        'card_ends' => 'The card of :who is good until :until, and something is charged on :charge',
+        'no_way_back' => 'How one gets in again, once nobody can, is not written down',
+        'host_behind_it' => 'The web host is behind the same login: one break-in takes both',
+    ],
     'registrant' => [
         'new_has_no_mailbox' => ':who has no mailbox, and nobody could confirm for them',
         'new_lacks' => 'Registrars will ask what is not known of :who: :what',

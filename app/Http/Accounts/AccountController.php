@@ -7,10 +7,13 @@ namespace App\Http\Accounts;
 use App\Actions\SaveRow;
 use App\Models\Account;
 use App\Models\Client;
+use App\Models\Custodian;
 use App\Models\Registrar;
 use App\Queries\Accounts\FindAccounts;
 use App\Queries\Accounts\GateState;
+use App\Queries\Custody\ReadCustody;
 use App\Queries\Tallies;
+use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -18,7 +21,7 @@ use Illuminate\View\View;
 /** Accounts: a panel at a registrar, with number and login. */
 final readonly class AccountController
 {
-    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate)
+    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate, private ReadCustody $custody, private Words $words)
     {
     }
 
@@ -53,6 +56,9 @@ final readonly class AccountController
             'account' => $account->load(['registrar', 'owner']),
             'tally' => $this->tallies->by('account_id')[$account->id] ?? null,
             'last' => $this->tallies->lastHandover($account->id),
+            'custody' => $this->custody->of([$account->id])[$account->id]['custody'],
+            'custodians' => Custodian::query()->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(),
+            'words' => $this->words,
             'gate' => $account->registrar->link !== 'slip' ? $this->gate->of($account->id) : null,
         ]);
     }

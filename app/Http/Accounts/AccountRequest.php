@@ -26,6 +26,9 @@ final class AccountRequest extends FormRequest
             'owner_id' => ['nullable', 'integer', 'exists:clients,id'],
             'access' => ['required', 'in:ours,theirs'],
             'proven_at' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            'letters_to' => ['nullable', 'email', 'max:320'],
+            'way_back' => ['nullable', 'string', 'max:1000'],
+            'hosts_too' => ['boolean'],
             'remarks' => ['nullable', 'string', 'max:4000'],
             'version' => ['sometimes', 'integer'],
         ];
@@ -36,6 +39,7 @@ final class AccountRequest extends FormRequest
     {
         $columns = $this->values();
         $columns['proven_at'] = is_string($columns['proven_at'] ?? null) ? Instant::of($columns['proven_at']) : null;
+        $columns['hosts_too'] = $this->boolean('hosts_too');
         $columns['registrar_id'] = $this->integer('registrar_id');
         $columns['owner_id'] = $this->filled('owner_id') ? $this->integer('owner_id') : null;
 

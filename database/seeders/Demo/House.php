@@ -54,6 +54,16 @@ final class House
         ];
     }
 
+    /** @return list<array{string, string|null, list<array{string, string, string|null}>}> who, mailbox, and what they have: account, part, good until */
+    public static function custodians(): array
+    {
+        return [
+            ['Odile Harrow', 'odile@harrow-tern.example', [['40718', 'signs_in', null], ['40718', 'second_factor', null], ['40718', 'card', '2026-10-31'], ['7731', 'signs_in', null], ['7731', 'card', '2028-04-30'], ['H-2207', 'signs_in', null], ['H-2207', 'way_back', null]]],
+            ['Theo Tern', 'theo@harrow-tern.example', [['40718', 'signs_in', null], ['7731', 'signs_in', null], ['7731', 'second_factor', null], ['7810', 'signs_in', null], ['7810', 'second_factor', null], ['7810', 'way_back', null], ['52044', 'signs_in', null], ['52044', 'second_factor', null]]],
+            ['Petra Quill', 'petra@lowquay.example', [['H-3178', 'signs_in', null]]],
+        ];
+    }
+
     /** @return array<string, list<string>> fields by what a pattern is called */
     public static function patterns(): array
     {

@@ -15,6 +15,12 @@
             <x-choice name="access" label="Access" :value="$account->access" words="words.access"/>
             <x-field name="proven_at" label="Known to belong together since" type="date" :value="$account->proven_at?->date()" note="When the owner confirmed number, login, mailbox and handle. Empty: unproven"/>
         </div>
+        <h2>Who can get in</h2>
+        <div class="columns">
+            <x-field name="letters_to" label="The registrar’s letters go to" type="email" :value="$account->letters_to" maxlength="320" note="Empty: to the mailbox above"/>
+            <x-field name="way_back" label="The way back in" :value="$account->way_back" maxlength="1000" note="Where the recovery codes are, a form, a telephone number; no code itself"/>
+        </div>
+        <label class="tick"><input type="hidden" name="hosts_too" value="0"><input type="checkbox" name="hosts_too" value="1" @checked((bool) old('hosts_too', $account->hosts_too))> the web host is behind the same login</label>
         <x-field name="remarks" label="Remarks" type="area" :value="$account->remarks" maxlength="4000"/>
     </x-row-form>
     @endif

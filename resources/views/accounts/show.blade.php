@@ -16,6 +16,28 @@
             <div><dt>Remarks</dt><dd>{{ $account->remarks ?? 'none' }}</dd></div>
         </dl>
     </section>
+    <section class="card apart" aria-labelledby="custody">
+        <h2 id="custody">Who can get in</h2>
+        @foreach (['custodian', 'part', 'good_until'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
+        @foreach ($custody->findings() as $finding)<p class="lesser {{ $finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? 'is-soon' : 'is-bad' }}">{{ $words->finding($finding) }}.</p>@endforeach
+        <dl class="facts facts-wide">
+            @foreach ($custody->custodians as $one)
+                <div><dt>{{ ucfirst($words->say('contacts.custody.part.'.$one->part->value)) }}</dt><dd><a href="{{ route('custody.show', $one->id) }}">{{ $one->name }}</a>{{ $one->goodUntil === null ? '' : ', good until '.App\Support\Dates::full($one->goodUntil) }}@if ($one->hasLeft) <span class="is-bad">has left</span>@endif</dd>
+                    <dd>@can('settle')<form method="post" action="{{ route('custody.take', $account) }}">@csrf @method('delete')<input type="hidden" name="custodian" value="{{ $one->id }}"><input type="hidden" name="part" value="{{ $one->part->value }}"><button class="plain">No more</button></form>@endcan</dd></div>
+            @endforeach
+            <div><dt>Registrar’s letters</dt><dd class="mono">{{ $account->letters_to ?? $account->mailbox ?? 'not written down' }}</dd></div>
+            <div><dt>Way back in</dt><dd>{{ $account->way_back ?? 'not written down' }}</dd><dd><a href="{{ route('custody.lost', $account) }}">If it is lost</a></dd></div>
+        </dl>
+        @can('settle')
+            <details><summary>Give somebody a part of it</summary>
+                <form method="post" action="{{ route('custody.give', $account) }}" class="ask">@csrf
+                    <label for="custodian">Who</label> <select id="custodian" name="custodian">@foreach ($custodians as $id => $name)<option value="{{ $id }}">{{ $name }}</option>@endforeach</select>
+                    <label for="part">has</label> <select id="part" name="part">@foreach (Acre\Core\Contact\CustodyPart::cases() as $part)<option value="{{ $part->value }}">{{ $words->say('contacts.custody.part.'.$part->value) }}</option>@endforeach</select>
+                    <label for="good_until">a card, good until</label> <input id="good_until" type="date" name="good_until"> <button>Write down</button>
+                </form>
+            </details>
+        @endcan
+    </section>
     @if ($gate !== null)
         <section class="card apart" aria-labelledby="gate">
             <h2 id="gate">Its gate</h2>
