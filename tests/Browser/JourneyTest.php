@@ -351,6 +351,44 @@ final class JourneyTest extends TestCase
     }
 
     /** What a slip says is done at the simulated counter, and ticked off. */
+    public function test_a_mailbox_that_bounces_is_replaced_and_one_answer_cures_six_names(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/verification');
+        self::assertStringContainsString('One mailbox, 6 names', $window->text('.sentence'));
+        self::assertStringContainsString('came back', $window->text('table.board'));
+        self::assertSame([], $window->axe());
+        $window->press('Give another mailbox');
+        $window->ready()->type('#f-mailbox', 'foyer@quayside-stage.example');
+        $window->press('Save')->waitForText('main', 'Nothing is saved yet');
+        self::assertStringContainsString('6 names', $window->ready()->text('#starts ~ ul'));
+        self::assertSame([], $window->axe());
+        $window->press('Save it all the same')->waitForText('h1', 'Quayside Theatre');
+        // The letter goes by itself; it is read in the simulated letterbox, on a telephone.
+        $letterbox = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters';
+        $window->driver->wait(60, 500)->until(function () use ($window, $letterbox): bool {
+            $window->driver->get($letterbox);
+
+            return str_contains($window->text('body'), 'foyer@quayside-stage.example');
+        });
+        $window->driver->findElement(WebDriverBy::xpath("//tr[contains(., 'foyer@quayside-stage.example')]//a"))->click();
+        $window->driver->switchTo()->frame(0);
+        self::assertStringContainsString('footlight-fund.org', $window->driver->findElement(WebDriverBy::tagName('body'))->getText());
+        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read it and answer'))->getAttribute('href');
+        $window->driver->switchTo()->defaultContent();
+        $window->size(390, 844);
+        $window->driver->get($link);
+        self::assertStringContainsString('asks you to confirm what is on record', $window->ready()->text('h1'));
+        self::assertSame([], $window->axe());
+        self::assertLessThanOrEqual(390, $window->width());
+        $window->press('It is right')->waitForText('h1', 'you have confirmed it');
+        $window->size(1280, 800);
+        $window->go('/verification');
+        self::assertStringContainsString('No registrant has to show today', $window->text('.sentence'));
+        $window->go('/names/quayside-gala.org');
+        self::assertStringNotContainsString('must show by', $window->text('main'));
+    }
+
     public function test_a_slip_is_done_at_the_counter_and_ticked(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);

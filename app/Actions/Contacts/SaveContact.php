@@ -9,6 +9,7 @@ use Acre\Core\Contact\Material;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Standings\MakeStandings;
+use App\Jobs\AskRegistrants;
 use App\Jobs\FindRings as FindRingsJob;
 use App\Models\Contact;
 use App\Models\ContactVersion;
@@ -78,6 +79,9 @@ final readonly class SaveContact
         });
         // A few now, so that the next page is true; the scheduler takes what is left.
         $this->standings->due(batches: 2);
+        if ($changed) {
+            AskRegistrants::dispatch();
+        }
 
         return $changed;
     }

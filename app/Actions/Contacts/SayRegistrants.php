@@ -9,6 +9,7 @@ use Acre\Core\Contact\Likeness;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Text;
 use Acre\Core\Time\Instant;
+use App\Jobs\AskRegistrants;
 use App\Jobs\FindRings;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -61,7 +62,10 @@ final readonly class SayRegistrants
         $this->end([$nameId], $on);
         $this->database->insert("INSERT INTO roles (name_id, registration_id, contact_id, role, span, docket_id) VALUES (?, ?, ?, 'registrant', tstzrange(?::timestamptz, NULL), ?)", [$nameId, $registrationId, $contactId, $on->isoSecond(), $docketId]);
         $this->database->update('UPDATE registrations SET registrant_changed_on = ?::timestamptz WHERE id = ?', [$on->isoSecond(), $registrationId]);
-        $this->database->afterCommit(fn () => FindRings::dispatch());
+        $this->database->afterCommit(function (): void {
+            FindRings::dispatch();
+            AskRegistrants::dispatch();
+        });
     }
 
     /**

@@ -4,7 +4,7 @@
     @error('name')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     <div class="cards">
         <section class="card" aria-labelledby="people"><h2 id="people">What stops if they leave?</h2>
-            <dl class="facts">@forelse ($custodians as $one)<div><dt>@if ($one->left_on !== null)<span class="is-soon">has left</span>@endif</dt><dd><a href="{{ route('custody.show', $one) }}">{{ $one->name }}</a><span class="lesser">{{ ($counts[$one->id] ?? 0) === 1 ? 'has a part of one account' : 'has a part of '.number_format($counts[$one->id] ?? 0).' accounts' }}</span></dd></div>@empty<div><dt>Nobody</dt><dd>is written down yet</dd></div>@endforelse</dl>
+            <dl class="facts">@forelse ($custodians as $one)<div><dt><a href="{{ route('custody.show', $one) }}">{{ $one->name }}</a></dt><dd>{{ ($counts[$one->id] ?? 0) === 1 ? 'has a part of one account' : 'has a part of '.number_format($counts[$one->id] ?? 0).' accounts' }}@if ($one->left_on !== null), <span class="is-soon">and has left</span>@endif</dd></div>@empty<div><dt>Nobody</dt><dd>is written down yet</dd></div>@endforelse</dl>
             @can('prepare')<details><summary>Write a person down</summary><form method="post" action="{{ route('custody.store') }}" class="fields">@csrf<div class="columns"><x-field name="name" label="Name" required maxlength="200"/><x-field name="mailbox" label="Mailbox" type="email" maxlength="320"/></div><p><button>Write down</button></p></form></details>@endcan
         </section>
     </div>
