@@ -9,6 +9,9 @@ bench() {
   artisan acre:demo --first > "$DATA/log/demo.log"
   local php="php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M artisan"
   # What goes outside is measured on the demo, before anything else is on the Roll.
-  $php acre:bench-outside
-  [ "${1:-}" = outside ] || $php acre:bench "$@"
+  case "${1:-}" in
+    outside) $php acre:bench-outside ;;
+    people) shift; $php acre:bench-people "$@" ;;
+    *) $php acre:bench-outside; $php acre:bench "$@"; $php acre:bench-people ;;
+  esac
 }

@@ -3,10 +3,10 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('contacts.index') }}">Who stands behind the names</a>@if ($today !== null) / <a href="{{ route('contacts.show', $contact) }}">{{ $today->called }}</a>@endif</nav>
     <h1>{{ $title }}</h1>
     @if ($starts !== [])
-        <section class="told told-bad" role="alert" aria-labelledby="starts">
+        <section class="told told-bad apart" role="alert" aria-labelledby="starts">
             <h2 id="starts">Nothing is saved yet: this is a change of registrant</h2>
             <p>Its person, organisation or mailbox is another one. For the names that it is the registrant of, that starts:</p>
-            <ul>@foreach ($starts as $group)<li><strong>{{ $group['names'] === 1 ? 'One name' : number_format($group['names']).' names' }}</strong> under {{ implode(', ', array_map(fn (string $suffix): string => '.'.$suffix, $group['suffixes'])) }}: {{ $words->say('contacts.confirms.'.$group['what']->confirms->value) }}@if ($group['what']->verifyBy !== null); the mailbox must be verified by {{ App\Support\Dates::full($group['what']->verifyBy) }}, or they go dark @endif @if ($group['what']->holdUntil !== null); they may not go to another registrar before {{ App\Support\Dates::full($group['what']->holdUntil) }}, unless that hold is declined beforehand @endif</li>@endforeach</ul>
+            <ul>@foreach ($starts as $group)<li><strong>{{ $group['names'] === 1 ? 'One name' : number_format($group['names']).' names' }}</strong> under {{ implode(', ', array_map(fn (string $suffix): string => '.'.$suffix, $group['suffixes'])) }}: {{ $words->say('contacts.confirms.'.$group['what']->confirms->value) }}{{ $group['what']->verifyBy === null ? '' : '; the mailbox must be verified by '.App\Support\Dates::full($group['what']->verifyBy).', or they go dark' }}{{ $group['what']->holdUntil === null ? '' : '; they may not go to another registrar before '.App\Support\Dates::full($group['what']->holdUntil).', unless that hold is declined beforehand' }}.</li>@endforeach</ul>
             <p>If any of them is to move to another registrar, move it first. What is saved here changes our books; it is told to registrars by a deed of its own.</p>
         </section>
     @endif

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Rulebook\Rulebook;
+use App\Actions\Contacts\FindRings;
+use App\Actions\Deeds\Deeds;
+use App\Actions\Registrar\ChangeDisclosure;
+use App\Models\Contact;
+use App\Models\Pattern as PatternRow;
+use App\Queries\Contacts\Alike;
+use App\Queries\Contacts\ContactFilter;
+use App\Queries\Contacts\ReadContacts;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\CaseFiles;
+use App\Queries\Verification\ReadBoard;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/** Measures who stands behind names: records, disclosure of many, the board and the lists of contacts as the Roll grows, rings. */
+final class BenchPeople extends Command
+{
+    private const RUNS = 9;
+
+    private const NAMES = 1_000;
+
+    private const RECORDS = 60_000;
+
+    protected $signature = 'acre:bench-people {--sizes=1000,100000 : the Rolls to measure, smallest first}';
+
+    protected $description = 'Measure contacts, disclosure and verification; the database is a throwaway one';
+
+    public function handle(Rulebook $book, TradeClock $clock, CaseFiles $files, ReadBoard $board, ReadContacts $contacts, Alike $alike, FindRings $rings, Deeds $deeds): int
+    {
+        $now = $clock->now();
+        $contact = Contact::query()->with('today.mailbox')->firstOrFail();
+        $holder = $contact->today->value($contact->kind);
+        $patterns = array_values(array_map(fn (PatternRow $row): Pattern => $row->value(), PatternRow::query()->get()->all()));
+        $rules = array_map(fn (string $suffix) => $book->for($suffix, $now)->published->value, ['com', 'uk', 'de', 'fr', 'us']);
+        $took = $this->median(function () use ($holder, $patterns, $rules): void {
+            for ($at = 0; $at < self::RECORDS; $at++) {
+                PublishedRecord::of($holder, $patterns[$at % count($patterns)], $rules[$at % 5], $at % 7 === 0);
+            }
+        });
+        $this->line(sprintf('published records: %s a second', number_format(self::RECORDS / $took * 1_000)));
+
+        $table = [];
+        $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
+        foreach ($sizes as $size) {
+            $this->call('acre:generate', ['names' => $size]);
+            DB::connection('owner')->statement('VACUUM ANALYZE');
+            $table['the board of verification'][$size] = $this->median(fn () => $board->due());
+            $table['contacts, first page'][$size] = $this->median(fn () => $contacts->page(new ContactFilter));
+            $table['contacts at risk'][$size] = $this->median(fn () => $contacts->page(ContactFilter::of(['risk' => 'mailbox_inside'])));
+            $table['what is at risk, counted'][$size] = $this->median(fn () => $contacts->atRisk());
+            $table['nearly the same'][$size] = $this->median(fn () => $alike->groups());
+            $table['rings, over the whole Roll'][$size] = $this->median(fn () => $rings->handle(), 3);
+        }
+        $this->table(['ms', ...array_map(fn (int $size): string => number_format($size).' names', $sizes), 'grows'], array_map(
+            fn (string $says, array $row): array => [$says, ...array_map(fn (float $ms): string => number_format($ms, 1), array_values($row)), sprintf('%.1f×', $row[$sizes[count($sizes) - 1]] / max(0.001, $row[$sizes[0]]))], array_keys($table), $table,
+        ));
+        $this->disclosure($files, $deeds, $clock);
+
+        return self::SUCCESS;
+    }
+
+    private function disclosure(CaseFiles $files, Deeds $deeds, TradeClock $clock): void
+    {
+        $ids = array_map(fn (Row $row): int => $row->int('name_id'), Row::all(DB::select('SELECT name_id FROM standings ORDER BY name_id LIMIT ?', [self::NAMES])));
+        $deed = $deeds->named(ChangeDisclosure::key());
+        $terms = $deed->terms(['pattern' => PatternRow::query()->orderByDesc('id')->firstOrFail()->id, 'consent' => 'yes']) ?? [];
+        $took = $this->median(function () use ($ids, $files, $deed, $terms, $clock): void {
+            $now = $clock->now();
+            $read = array_values($files->of($ids, $now));
+            array_map(fn (CaseFile $file): mixed => Deeds::judge($deed, $file, $terms, $now), $read);
+            if ($deed instanceof ChangeDisclosure) {
+                $deed->picture($read, $terms, $now);
+            }
+        }, 5);
+        $this->line(sprintf('disclosure of %s names, all verdicts and the drawing: %d ms', number_format(self::NAMES), $took));
+    }
+
+    /** @return float milliseconds */
+    private function median(callable $run, int $runs = self::RUNS): float
+    {
+        $times = [];
+        for ($at = 0; $at < $runs; $at++) {
+            $from = hrtime(true);
+            $run();
+            $times[] = (hrtime(true) - $from) / 1e6;
+        }
+        sort($times);
+
+        return $times[intdiv($runs, 2)];
+    }
+}
