@@ -41,7 +41,7 @@ final readonly class AskToVerify
     public function due(): int
     {
         $written = 0;
-        foreach ($this->board->due(most: 1_000) as $row) {
+        foreach ($this->board->all() as $row) {
             if ($row->int('by_house') > 0 && $this->stage($row) !== null && $this->write($row->int('mailbox_id'), $this->stage($row))) {
                 $written++;
             }

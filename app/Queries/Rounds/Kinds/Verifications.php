@@ -21,7 +21,7 @@ final readonly class Verifications implements RoundsKind
 
     public function due(Instant $today, Instant $until): array
     {
-        return array_map(function (Row $row) use ($today): RoundsItem {
+        return array_slice(array_map(function (Row $row) use ($today): RoundsItem {
             $by = $row->instant('by')?->toDay() ?? $today;
             $how = match (true) {
                 $row->textOrNull('objection') !== null => 'objected',
@@ -35,6 +35,6 @@ final readonly class Verifications implements RoundsKind
                 $this->words->count("rounds.verify.{$how}", $row->int('names'), ['senders' => $row->textOrNull('senders') ?? '']), $this->words->say('rounds.verify.cost'), $this->words->say('rounds.verify.deed'),
                 route('verification.index'), $row->int('names'), see: route('contacts.show', $row->int('contact_id')), isName: false,
             );
-        }, $this->board->due($until, self::MOST));
+        }, $this->board->due($until)), 0, self::MOST);
     }
 }
