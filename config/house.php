@@ -5,6 +5,8 @@ declare(strict_types=1);
 // Settings of the house that are not secrets. Sizes are bytes unless said.
 return [
     // Where links in letters lead, whatever address a page was asked at.
+    // Whether the house sends each registrant, once a year, what is on record: where registrars do, twice is once too often.
+    'yearly_letters' => (bool) env('ACRE_YEARLY_LETTERS', false),
     'public_address' => env('ACRE_PUBLIC_ADDRESS') ?? env('APP_URL', 'http://127.0.0.1:8420'),
     'currency' => 'GBP',
     'upload_limit' => 40 * 1024 * 1024,

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Contacts\WriteYearly;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Outside\FollowWorld;
@@ -37,6 +38,8 @@ Schedule::call(fn (FollowWorld $follow) => $follow->handle())->everyTenSeconds()
 // Letters, and what comes back of them; the receiver's word whose job was lost.
 Schedule::call(fn () => SendPost::dispatch())->everyTenSeconds()->name('letters');
 Schedule::call(fn (AskToVerify $ask) => $ask->due())->everyMinute()->name('verification')->withoutOverlapping();
+// Once a year to each registrant; spread out, so that a house of any size takes its time.
+Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())->hourly()->name('yearly')->when(fn (): bool => config()->boolean('house.yearly_letters'))->withoutOverlapping();
 Schedule::call(fn (TakeReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
 Schedule::call(fn (GoOnAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
 

@@ -28,6 +28,7 @@ use App\Http\Outside\OutsideController;
 use App\Http\Outside\RecordController;
 use App\Http\Patterns\PatternController;
 use App\Http\People\PersonController;
+use App\Http\Received\ReceivedController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
 use App\Http\Roll\CalendarController;
@@ -189,6 +190,14 @@ Route::middleware('auth')->group(function (): void {
         Route::get('accounts/{account}/lost', 'lost')->name('custody.lost')->middleware('can:look')->whereNumber('account');
         Route::post('accounts/{account}/custody', 'give')->name('custody.give')->middleware('can:settle')->whereNumber('account');
         Route::delete('accounts/{account}/custody', 'take')->name('custody.take')->middleware('can:settle')->whereNumber('account');
+    });
+
+    Route::controller(ReceivedController::class)->prefix('received')->name('received.')->whereNumber('received')->group(function (): void {
+        Route::get('/', 'index')->name('index')->middleware('can:look');
+        Route::get('create', 'create')->name('create')->middleware('can:prepare');
+        Route::post('/', 'store')->name('store')->middleware('can:prepare');
+        Route::post('{received}/answer', 'answer')->name('answer')->middleware('can:prepare');
+        Route::get('{received}/file', 'file')->name('file')->middleware('can:look');
     });
 
     Route::controller(PatternController::class)->prefix('patterns')->name('patterns.')->whereNumber('pattern')->group(function (): void {

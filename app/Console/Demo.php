@@ -58,5 +58,6 @@ final class Demo extends Command
         DB::connection('owner')->statement('TRUNCATE '.implode(', ', $names).' RESTART IDENTITY CASCADE');
         Storage::deleteDirectory('imports');
         Storage::deleteDirectory('notes');
+        Storage::deleteDirectory('received');
     }
 }

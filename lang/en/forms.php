@@ -7,6 +7,7 @@ return [
     'currency' => 'Write the three letters of a currency, such as GBP.',
     'amount' => 'Write an amount such as 120.00, with the currency behind it if it is another than the house’s.',
     'steps' => 'These are no fields of the record: :what.',
+    'unknown_names' => 'Not on the Roll: :names.',
     'taken' => 'There is another :what with this :attribute already.',
     'saved' => ':what saved.',
 ];

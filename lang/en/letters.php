@@ -10,6 +10,10 @@ return [
             ."|[2,*] Good day,\n\n:house is about to hand these :count domain names to your account at :registrar:\n\n:names\n\nNothing moves before you have agreed. Please read and answer here, by :by:\n\n:link\n\nYou will be asked for what names your account there (:needed), so that the names can’t come to a stranger. The link is good once, and for you alone; please don’t pass it on.\n\nIf you did not expect this, answer no there, or do nothing: then nothing happens.\n\n:house",
         'more' => '  and :more more, which the page shows',
     ],
+    'yearly' => [
+        'subject' => 'Once a year: what is on record for your domain names',
+        'body' => "Once a year whoever holds domain names is told what is on record of them. This is it for :year:\n\n:data\n\nIt stands behind these names:\n\n:names\n\nIf it is right, you need not do anything. If something is wrong, please write to :house: wrong data can cost a name.",
+    ],
     'verified_meanwhile' => 'answered before it was sent',
     'verification' => [
         'first_subject' => '{1} Please confirm your details for :name|[2,*] Please confirm your details for :count domain names',

@@ -27,6 +27,10 @@ return [
     'charge' => ['says' => 'charged by itself to :account', 'unknown' => 'price not written down'],
     'missing' => ['says' => 'missing from the whole list of :account', 'cost' => 'gone elsewhere, or deleted'],
     'held' => ['says' => 'on hold, for :client', 'cost' => 'does not answer now'],
+    'received' => [
+        'dispute' => 'a dispute is to be answered', 'notice' => 'a notice is to be answered', 'data_request' => 'data is asked for', 'other' => 'a letter is to be answered',
+        'dispute_cost' => 'lost for want of an answer', 'cost' => 'they wait', 'deed' => 'See it',
+    ],
     'verify' => [
         'open' => '{1} must be verified for one name|[2,*] must be verified for :count names', 'returned' => '{1} must be verified for one name, and our letter came back|[2,*] must be verified for :count names, and our letter came back',
         'objected' => '{1} guards one name, and its holder says that the data is wrong|[2,*] guards :count names, and its holder says that the data is wrong', 'registrar' => '{1} must be verified for one name, in answer to a letter of :senders|[2,*] must be verified for :count names, in answer to a letter of :senders',

@@ -15,6 +15,7 @@ use App\Queries\Rounds\Kinds\HoldsEnding;
 use App\Queries\Rounds\Kinds\LastChances;
 use App\Queries\Rounds\Kinds\LateNames;
 use App\Queries\Rounds\Kinds\LettersReturned;
+use App\Queries\Rounds\Kinds\LettersToAnswer;
 use App\Queries\Rounds\Kinds\ListsWithRefusals;
 use App\Queries\Rounds\Kinds\MailboxesLapsing;
 use App\Queries\Rounds\Kinds\MissingNames;
@@ -33,7 +34,7 @@ final readonly class ReadRounds
 
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
-        LastChances::class, MailboxesLapsing::class, Verifications::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
+        LastChances::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
         OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, HoldsEnding::class,
     ];
 
