@@ -10,6 +10,7 @@ use App\Http\Clients\ClientController;
 use App\Http\Contacts\AlikeController;
 use App\Http\Contacts\CardController;
 use App\Http\Contacts\ContactController;
+use App\Http\Contacts\EraseController;
 use App\Http\Custody\CustodyController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
@@ -171,6 +172,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/', 'index')->name('alike')->middleware('can:look');
         Route::post('/', 'merge')->name('merge')->middleware('can:prepare');
     });
+    Route::get('contacts/{contact}/erase', [EraseController::class, 'show'])->name('contacts.erase')->middleware('can:settle')->whereNumber('contact');
+    Route::post('contacts/{contact}/erase', [EraseController::class, 'store'])->name('contacts.erase.store')->middleware('can:settle')->whereNumber('contact');
     Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware('can:prepare');
     Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look')->whereNumber('contact');
 

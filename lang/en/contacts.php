@@ -22,6 +22,7 @@ return [
         'asked' => 'A letter is on its way; the link in the one before is good no more.', 'not_asked' => 'Nobody need be asked: it is verified, or the registrar asks.', 'verified' => ':mailbox is verified, and every name that carries it.', 'settled' => 'What was wrong is put right.',
         'by' => ['letter' => 'in answer to our letter', 'call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter'],
     ],
+    'erase' => ['done' => 'It is erased.', 'not' => 'Nothing was erased: it stands behind names, or it was erased already.', 'counts' => ['versions' => 'Versions', 'list_lines' => 'Lines of lists', 'mailboxes' => 'Mailboxes', 'letters' => 'Letters']],
     'received' => ['kind' => ['dispute' => 'A dispute', 'notice' => 'A notice', 'data_request' => 'A request for data', 'other' => 'Another letter'], 'kept' => 'The letter of :who is kept.', 'answered' => 'The letter of :who is answered.'],
     'custody' => [
         'part' => ['signs_in' => 'the login', 'second_factor' => 'the second factor', 'card' => 'the card', 'way_back' => 'the way back in'],

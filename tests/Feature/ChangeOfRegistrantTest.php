@@ -77,7 +77,8 @@ final class ChangeOfRegistrantTest extends TestCase
         $this->get('/names/bell.com?on=2026-05-01')->assertSeeInOrder(['Not before 5 Dec', 'Registrant:', 'Wickerby Bell Foundry', 'Peal Trust', "docket {$docket->id}"])->assertSee('must show by 21 Oct')->assertSee('its registrant changed');
         $this->get('/roll?finding=lifecycle.may_not_move')->assertSee('bell.com')->assertDontSee('bell.de');
         $this->get($this->address('bell.com'))->assertSee('It is so already');
-        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('registrant from now on: Peal Trust');
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee("registrant from now on: contact {$this->new->id}")->assertDontSee('Peal Trust');
+        $this->get("/dockets/{$docket->id}")->assertSee('Peal Trust');
     }
 
     public function test_a_refusal_leaves_everything_as_it_was_and_without_a_mailbox_nobody_could_confirm(): void

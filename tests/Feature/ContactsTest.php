@@ -220,6 +220,30 @@ final class ContactsTest extends TestCase
         self::assertNotNull($silent->registrant);
     }
 
+    public function test_a_person_is_erased_on_request_and_what_must_stay_stays_whole(): void
+    {
+        $name = $this->house->name('bell.com', facts: ['registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle.example']);
+        $contact = $this->contactOf($name);
+        $this->actingAs($this->house->steward)->get("/contacts/{$contact->id}/erase")->assertSee('It can’t be erased yet: it stands behind one name');
+        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'by letter'])->assertSessionHas('told', 'Nothing was erased: it stands behind names, or it was erased already.');
+        $this->at('2026-10-06T09:05:00Z');
+        $this->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, 'registrant' => 'Sound Kelp Farm', 'mailbox' => 'tide@kelp.example'])->assertSessionHasNoErrors();
+        DB::table('letters')->insert(['kind' => 'yearly', 'mailbox_id' => DB::table('mailboxes')->where('address', 'gudrun@kettle.example')->value('id'), 'mailbox' => 'Gudrun@kettle.example', 'subject' => 's', 'body' => 'Dear Gudrun Kettle', 'written_on' => '2026-01-01', 'day' => '2026-01-01', 'about' => '2026', 'state' => 'sent']);
+        $page = $this->get("/contacts/{$contact->id}/erase")->assertSeeInOrder(['What goes', 'What stays, and why', 'Erase it for good']);
+        self::assertStringContainsString('the chain of title', (string) $page->getContent());
+        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01'])->assertSessionHasErrors('words');
+        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'by letter'])->assertSessionHas('told', 'It is erased.');
+        foreach (['contact_versions', 'mailboxes', 'letters', 'links', 'log', 'import_rows', 'roles', 'standings', 'erasures', 'registrations', 'docket_lines', 'proofs'] as $table) {
+            self::assertDoesNotMatchRegularExpression('/kettle|gudrun/i', (string) json_encode(DB::table($table)->get()), $table);
+        }
+        $this->get("/contacts/{$contact->id}/erase")->assertSeeInOrder(['Erased on 6 Oct 2026', 'as was asked on 1 Oct 2026', 'The proof', 'Letters', 'by letter', 'Digest']);
+        // Who was registrant when is still known, by number.
+        $this->get('/names/bell.com?on=2026-10-06')->assertSee('erased');
+        self::assertSame(2, NameRole::query()->where('name_id', $name->id)->count());
+        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'again'])->assertSessionHas('told', 'Nothing was erased: it stands behind names, or it was erased already.');
+        $this->actingAs($this->house->clerk)->get("/contacts/{$contact->id}/erase")->assertForbidden();
+    }
+
     public function test_a_mailbox_at_a_name_that_is_held_for_a_client_is_that_clients(): void
     {
         $kelp = Client::query()->create(['name' => 'Sound Kelp Farm']);

@@ -43,8 +43,9 @@ final readonly class ChangeFacts
             $changed = Changes::save($registration, array_diff_key($facts, ['registrant' => 1, 'mailbox' => 1]), $version);
             unset($changed['updated_at']);
             $this->registrants->of([$name->id => $said], 'typed', $user->id);
-            $changed += $said;
-            $before += $who;
+            // What a contact says stands in its versions only; the log says that it is another one.
+            $changed += array_fill_keys(array_keys($said), '…');
+            $before += array_fill_keys(array_keys($who), '…');
             if ($changed === []) {
                 return;
             }

@@ -20,10 +20,12 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\DeedAtRegistrar;
+use App\Actions\Deeds\NamesPeople;
 use App\Actions\Deeds\Openings;
 use App\Actions\Gates\GateOrders;
 use App\Models\Account;
 use App\Models\Contact;
+use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\Registration;
@@ -33,7 +35,7 @@ use App\Queries\Names\CaseFile;
 use Illuminate\Support\Facades\DB;
 
 /** Another legal holder: who must confirm it, what it starts, and the old one's span ended. It goes by slip, whatever link its registrar has. */
-final class ChangeRegistrant extends DeedAtRegistrar
+final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
 {
     /** @var array<int, Contact|null> */
     private array $contacts = [];
@@ -66,7 +68,7 @@ final class ChangeRegistrant extends DeedAtRegistrar
         $word = fn (string $key): string => is_string($said[$key] ?? null) ? mb_substr(trim($said[$key]), 0, 1_000) : '';
 
         // Every change of registrant is agreed to by somebody, and that is kept.
-        return $contact === null || $word('agreement') === '' || $word('authority') === '' ? null : ['contact' => $contact->id, 'called' => $contact->today->called, 'agreement' => $word('agreement'), 'authority' => $word('authority')];
+        return $contact === null || $word('agreement') === '' || $word('authority') === '' ? null : ['contact' => $contact->id, 'agreement' => $word('agreement'), 'authority' => $word('authority')];
     }
 
     public function said(array $terms): array
@@ -92,9 +94,22 @@ final class ChangeRegistrant extends DeedAtRegistrar
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
     {
+        return ['before' => ['registrant' => $file->guard === null ? self::text('deeds.change_registrant.not_known') : "contact {$file->guard->contact}"], 'after' => ['registrant' => 'contact '.self::id($terms)]];
+    }
+
+    public function shown(CaseFile $file, array $terms): array
+    {
         $after = $this->contact(self::id($terms));
 
         return ['before' => ['registrant' => $file->registrant === '' ? self::text('deeds.change_registrant.not_known') : $file->registrant], 'after' => ['registrant' => $after === null ? '' : $after->today->called]];
+    }
+
+    /** For the proof, which names people by number. */
+    public function inOneLine(Docket $docket): string
+    {
+        $said = __('deeds.change_registrant.one_line', ['who' => 'contact '.self::id($docket->terms)]);
+
+        return is_string($said) ? $said : self::key();
     }
 
     protected function order(array $terms): OrderKind
@@ -148,7 +163,9 @@ final class ChangeRegistrant extends DeedAtRegistrar
 
     protected function inWords(array $terms): array
     {
-        return ['who' => is_string($terms['called'] ?? null) ? $terms['called'] : ''];
+        $contact = $this->contact(self::id($terms));
+
+        return ['who' => $contact === null ? 'contact '.self::id($terms) : $contact->today->called];
     }
 
     /** @return list<Finding> what it starts, and who must confirm it */

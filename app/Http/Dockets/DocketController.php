@@ -26,6 +26,7 @@ use App\Models\OrderState;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
 use App\Support\TradeClock;
+use App\View\PeopleNamed;
 use App\View\Words;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -66,6 +67,7 @@ final readonly class DocketController
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
             'lines' => $docket->lines()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
             'today' => $this->clock->today(),
+            'people' => new PeopleNamed,
             'acceptance' => Acceptance::query()->with('account')->find($docket->id),
             'letter' => Letter::query()->where('docket_id', $docket->id)->latest('id')->first(),
             'undoable' => $docket->state === DocketState::Closed && $this->deeds->of($docket) instanceof Undoable,

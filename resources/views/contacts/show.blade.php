@@ -3,7 +3,7 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('contacts.index') }}">Who stands behind the names</a>@if ($contact->client !== null) / <a href="{{ route('clients.show', $contact->client) }}">{{ $contact->client->name }}</a>@endif</nav>
     <div class="head">
         <h1><bdi>{{ $value->called() }}</bdi></h1>
-        <p class="head-deeds">@can('prepare')<a class="button main" href="{{ route('contacts.edit', $contact) }}">Change it</a>@endcan <a class="button" href="{{ route('contacts.card', $contact) }}">Its card</a></p>
+        <p class="head-deeds">@can('prepare')<a class="button main" href="{{ route('contacts.edit', $contact) }}">Change it</a>@endcan <a class="button" href="{{ route('contacts.card', $contact) }}">Its card</a> @can('settle')<a class="button" href="{{ route('contacts.erase', $contact) }}">Erase</a>@endcan</p>
     </div>
     <p class="sentence">{{ ucfirst($words->say('contacts.kind.'.$contact->kind->value)) }}, behind @if ($count === 0)no name @elseif ($count === 1)one name @else<a href="{{ route('roll', ['contact' => $contact->id]) }}">{{ number_format($count) }} names</a>@endif{{ $contact->client === null ? '' : ', known by '.$contact->client->name }}.
                 @if ($contact->client === null)<span class="is-soon">{{ __('No :served has said that this is theirs.') }}</span>@endif

@@ -20,7 +20,7 @@
             <thead><tr><th scope="col">Name</th><th scope="col">Before</th><th scope="col">After</th><th scope="col">Today</th><th scope="col">What is in the way, or worth knowing</th></tr></thead>
             <tbody>
             @foreach ($rows as $one)
-                @php($change = $contract->beforeAndAfter($one->file, $terms))
+                @php($change = $contract instanceof App\Actions\Deeds\NamesPeople ? $contract->shown($one->file, $terms) : $contract->beforeAndAfter($one->file, $terms))
                 <tr>
                     <th scope="row"><a class="name" href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a></th>
                     <td data-label="Before">{{ implode(', ', $change['before']) }}</td>
