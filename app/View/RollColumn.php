@@ -14,6 +14,8 @@ enum RollColumn: string
 {
     case Line = 'line';
     case Registrant = 'registrant';
+    case Mailbox = 'mailbox';
+    case VerifyBy = 'verify_by';
     case Suffix = 'suffix';
     case Phase = 'phase';
     case Intent = 'intent';
@@ -41,6 +43,8 @@ enum RollColumn: string
         return match ($this) {
             self::Line => '',
             self::Registrant => $row->text('registrant'),
+            self::Mailbox => $row->text('mailbox'),
+            self::VerifyBy => ($at = $row->instant('verify_by')) === null ? '' : Dates::full($at->toDay()),
             self::Suffix => '.'.$row->text('suffix'),
             self::Phase => $words->say('words.phase.'.Phase::from($row->text('phase'))->value),
             self::Intent => $words->say('words.intent.'.$row->text('intent')),

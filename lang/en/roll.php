@@ -28,7 +28,7 @@ return [
         'contact_holder_unknown' => 'no :served knows its registrant',
     ],
     'column' => [
-        'line' => 'Life line', 'registrant' => 'Registrant', 'suffix' => 'Suffix', 'phase' => 'Phase', 'intent' => 'Intent', 'lock' => 'Lock', 'disclosure' => 'Public record', 'servers' => 'Name servers',
+        'line' => 'Life line', 'registrant' => 'Registrant', 'mailbox' => 'Registrant’s mailbox', 'verify_by' => 'To be verified by', 'suffix' => 'Suffix', 'phase' => 'Phase', 'intent' => 'Intent', 'lock' => 'Lock', 'disclosure' => 'Public record', 'servers' => 'Name servers',
         'created' => 'Registered', 'ends' => 'Ends', 'renewal' => 'A year costs', 'words' => 'Words', 'reference' => 'Registrar’s reference',
     ],
     'too_many_columns' => 'At most :most columns stand beside each other legibly; untick some.',

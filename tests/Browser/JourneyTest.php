@@ -389,6 +389,39 @@ final class JourneyTest extends TestCase
         self::assertStringNotContainsString('must show by', $window->text('main'));
     }
 
+    public function test_names_are_withheld_in_one_deed_and_the_directory_shows_it(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/roll?account=1&suffix=co.uk')->press('Tick all');
+        $names = (int) $window->ready()->text('[data-sheaf-count]');
+        self::assertGreaterThan(5, $names);
+        $window->go('/deeds/change_disclosure?of=sheaf&pattern=1');
+        self::assertStringContainsString('nothing of ours', $window->text('h1'));
+        self::assertStringContainsString('redacted', $window->text('table.reads'));
+        self::assertSame([], $window->axe());
+        $window->find('.foot button.main')->click();
+        $window->waitForText('.sentence', 'Docket');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        $window->driver->wait(90, 500)->until(fn (): bool => str_contains($window->go($docket)->text('.sentence'), 'Closed on'));
+        // The registry of .co.uk is not behind; each name is looked at again by itself.
+        $window->driver->wait(150, 1_000)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'seen in the directory on'));
+        self::assertSame([], $window->axe());
+    }
+
+    public function test_what_stops_if_he_leaves_is_answered_and_handed_over(): void
+    {
+        $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
+        $window->go('/custody')->follow("a[href*='/custody/2']");
+        self::assertStringContainsString('What stops if Theo Tern leaves?', $window->text('h1'));
+        self::assertStringContainsString('3 accounts', $window->text('.sentence'));
+        foreach ($window->driver->findElements(WebDriverBy::cssSelector("input[name='accounts[]']")) as $tick) {
+            $tick->click();
+        }
+        $window->choose('#to', 'Odile Harrow')->press('It is handed over')->waitForText('[role=status]', '4 accounts are handed to Odile Harrow');
+        self::assertStringContainsString('no part of any account', $window->ready()->text('.sentence'));
+        self::assertSame([], $window->axe());
+    }
+
     public function test_a_slip_is_done_at_the_counter_and_ticked(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
