@@ -219,7 +219,7 @@ final class DemoSeeder extends Seeder
         $registration = Registration::query()->create([
             'name_id' => $name->id, 'span' => Span::since($created), 'created_on' => $created, 'ends_on' => $told['ends'] === null ? null : Instant::of($told['ends']),
             'moved_on' => isset($told['moved']) ? Instant::of($told['moved']) : null, 'statuses' => $told['statuses'] ?? [], 'lock' => $told['lock'] ?? 'unknown',
-            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']), 'shown' => ['organisation'],
+            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']), 'shown' => ['organisation'], 'disclosure' => 'redacted',
             'reference' => 'R'.str_pad((string) (40_000 + $name->id * 7), 6, '0', STR_PAD_LEFT),
             'sources' => array_fill_keys(['created', 'ends', 'lock', 'intent', 'registrant', 'mailbox'], ['from' => 'typed', 'at' => '2023-06-02']),
         ]);

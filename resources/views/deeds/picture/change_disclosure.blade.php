@@ -10,7 +10,7 @@
             <td class="mono" data-label="What we hold">@if ($compared->held === [])<span class="lesser">nothing</span>@elseif (count($compared->held) === 1)<bdi>{{ $compared->held[0] }}</bdi>@else<span class="lesser">more than one</span>@endif</td>
             <td data-label="Read today">@foreach ($compared->today as $state => $names)<span class="read read-{{ $state }}">{{ $rule($state, $compared->today) }}</span>@endforeach</td>
             <td class="reads-after" data-label="Read after">@foreach ($compared->after as $state => $names)<span @class(['read', 'read-'.$state])>@if ($compared->changes > 0 && $loop->first)<strong class="mark">{{ $rule($state, $compared->after) }}</strong>@else{{ $rule($state, $compared->after) }}@endif</span>@endforeach</td>
-            <td class="lesser" data-label="Where it differs">@foreach ($compared->apart as $state => $names)<span class="reason">{{ implode(', ', $names) }}{{ ($compared->after[$state] ?? 0) > count($names) ? ' and '.number_format($compared->after[$state] - count($names)).' more' : '' }}: {{ $words->say('contacts.read.'.$state) }}</span>@endforeach</td>
+            <td data-label="Where it differs">@foreach ($compared->apart as $state => $names)<span class="lesser">{{ implode(', ', $names) }}{{ ($compared->after[$state] ?? 0) > count($names) ? ' and '.number_format($compared->after[$state] - count($names)).' more' : '' }}: {{ $words->say('contacts.read.'.$state) }}</span>@endforeach</td>
         </tr>
     @endforeach
     </tbody>
