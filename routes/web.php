@@ -11,6 +11,7 @@ use App\Http\Contacts\AlikeController;
 use App\Http\Contacts\CardController;
 use App\Http\Contacts\ContactController;
 use App\Http\Contacts\EraseController;
+use App\Http\Contacts\RoleController;
 use App\Http\Custody\CustodyController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
@@ -116,6 +117,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');
         Route::put('{name}', 'update')->name('update')->middleware('can:change,name');
     });
+    Route::post('names/{name}/roles', [RoleController::class, 'store'])->name('names.roles.store')->middleware('can:change,name');
+    Route::delete('names/{name}/roles', [RoleController::class, 'destroy'])->name('names.roles.destroy')->middleware('can:change,name');
     Route::controller(CodeController::class)->prefix('names')->name('names.code.')->middleware(['can:settle', 'can:change,name', NothingKept::class])->group(function (): void {
         Route::post('{name}/code', 'show')->name('show')->middleware('throttle:second');
         Route::post('{name}/code/kept', 'store')->name('store');

@@ -32,6 +32,7 @@ return [
         'written' => 'Written down.', 'has_left' => ':who has left; what they hold is told as at risk until it is handed over.', 'is_back' => ':who is back.',
         'handed' => '{0} Nothing was handed over.|{1} One account is handed to :who.|[2,*] :count accounts are handed to :who.',
     ],
+    'has_role' => 'It has that role already.',
     'saved' => ':who saved.',
     'changed' => '{0} :who saved; it stands behind no name.|{1} :who saved; the one name that it stands behind is judged anew.|[2,*] :who saved; the :count names that it stands behind are judged anew.',
     'same' => 'Nothing of :who was changed.',

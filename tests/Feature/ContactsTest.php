@@ -244,6 +244,24 @@ final class ContactsTest extends TestCase
         $this->actingAs($this->house->clerk)->get("/contacts/{$contact->id}/erase")->assertForbidden();
     }
 
+    public function test_other_roles_are_given_as_far_as_the_suffix_still_has_them(): void
+    {
+        $name = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $contact = $this->contactOf($name);
+        $this->actingAs($this->house->clerk)->get('/names/bell.com')->assertSee('Give it another contact')->assertSee('technical contact')->assertDontSee('billing contact');
+        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertSessionHas('told', 'Written down.');
+        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertSessionHas('told', 'It has that role already.');
+        // ICANN Registration Data Policy, 2025: gTLDs have no billing contact any more.
+        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'billing'])->assertSessionHasErrors(['role' => 'Names under .com have no such contact any more.']);
+        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'registrant'])->assertSessionHasErrors('role');
+        $this->post('/names/bell.com/roles', ['contact' => 999, 'role' => 'technical'])->assertSessionHasErrors('contact');
+        $this->get("/contacts/{$contact->id}")->assertSee('registrant, technical contact');
+        $this->at('2026-10-07T09:00:00Z');
+        $this->delete('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertSessionHas('told');
+        self::assertSame(['2026-10-07'], NameRole::query()->where('role', 'technical')->get()->map(fn (NameRole $role): ?string => $role->span->until?->date())->all());
+        $this->actingAs($this->house->reader)->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertForbidden();
+    }
+
     public function test_a_mailbox_at_a_name_that_is_held_for_a_client_is_that_clients(): void
     {
         $kelp = Client::query()->create(['name' => 'Sound Kelp Farm']);

@@ -13,6 +13,7 @@ use App\Models\AuthCode;
 use App\Models\Client;
 use App\Models\Name;
 use App\Models\Pattern;
+use App\Queries\Contacts\ReadContacts;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\History;
 use App\Support\HouseSettings;
@@ -26,7 +27,7 @@ use Illuminate\View\View;
 /** The folio: one name's own page. */
 final readonly class NameController
 {
-    public function __construct(private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private History $history, private HouseSettings $house, private Words $words)
+    public function __construct(private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private History $history, private HouseSettings $house, private ReadContacts $contacts, private Words $words)
     {
     }
 
@@ -54,6 +55,7 @@ final readonly class NameController
             'heldOn' => $on === null ? null : $chain->on($on),
             'registrantOn' => $on === null ? null : $this->history->registrantOn($name->id, $on),
             'roles' => $this->history->roles($name->id),
+            'contacts' => $this->contacts->knownBy($file->clientId),
             'happened' => $this->history->happened($name->id),
             'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206, $verifyBy), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330, $verifyBy)],
             'registration' => $name->registration,

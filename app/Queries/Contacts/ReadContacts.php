@@ -119,6 +119,17 @@ final readonly class ReadContacts
         return array_filter(array_replace(array_fill_keys(array_map(fn (ContactFinding $risk): string => $risk->value, self::RISKS), 0), $found), fn (int $names): bool => $names > 0);
     }
 
+    /** @return array<int, string> contacts that a client, or the house, knows as theirs: how they are called by number */
+    public function knownBy(int $clientId): array
+    {
+        $found = [];
+        foreach (Row::all($this->today()->where(fn (Builder $whose) => $whose->where('c.client_id', $clientId)->orWhere('k.is_house', true))->orderByRaw('lower(v.called)')->limit(200)->get()) as $row) {
+            $found[$row->int('id')] = trim($row->text('called').' · '.($row->textOrNull('address') ?? ''), ' ·');
+        }
+
+        return $found;
+    }
+
     /** The name that a mailbox lies in, where it is on the Roll: ascii, unicode, intent, phase. */
     public function site(string $ascii): ?Row
     {

@@ -63,7 +63,7 @@
             <dl class="facts">
                 <div><dt>Registrant</dt><dd>@if ($file->guard === null)not known @else<a href="{{ route('contacts.show', $file->guard->contact) }}"><bdi>{{ $file->registrant === '' ? 'known by a mailbox only' : $file->registrant }}</bdi></a>@if ($file->guard->mailbox !== null)<span class="lesser mono">{{ $file->guard->mailbox }}</span>@endif @endif
                     @foreach ($file->behind($life) as $finding)<span @class(['lesser', 'is-bad' => $finding->tag->cost() !== Acre\Core\Finding\Cost::Attention])>{{ $words->finding($finding) }}</span>@endforeach</dd>@can('prepare')<dd><a href="{{ route('deeds.show', ['change_registrant', 'name' => $name->ascii]) }}">Another</a></dd>@endcan</div>
-                @foreach ($roles->filter(fn ($role) => $role->span->until === null && $role->role !== Acre\Core\Contact\RoleKind::Registrant) as $role)<div><dt>{{ ucfirst($words->say('contacts.role.'.$role->role->value)) }}</dt><dd><a href="{{ route('contacts.show', $role->contact_id) }}"><bdi>{{ $role->contact->today->called }}</bdi></a></dd></div>@endforeach
+                @foreach ($roles->filter(fn ($role) => $role->span->until === null && $role->role !== Acre\Core\Contact\RoleKind::Registrant) as $role)<div><dt>{{ ucfirst($words->say('contacts.role.'.$role->role->value)) }}</dt><dd><a href="{{ route('contacts.show', $role->contact_id) }}"><bdi>{{ $role->contact->today->called }}</bdi></a></dd>@can('change', $name)<dd><form method="post" action="{{ route('names.roles.destroy', $name) }}">@csrf @method('delete')<input type="hidden" name="contact" value="{{ $role->contact_id }}"><input type="hidden" name="role" value="{{ $role->role->value }}"><button class="plain">No more</button></form></dd>@endcan</div>@endforeach
                 <div><dt>Client</dt><dd><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></dd></div>
                 <div><dt>Account</dt><dd><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->registrarName }} {{ $file->account->number }}</a><span class="lesser">{{ $file->account->ours ? 'we can sign in' : 'we can’t sign in' }}</span></dd></div>
                 @if ($file->reference !== '')<div><dt>Registrar’s number</dt><dd class="mono">{{ $file->reference }}</dd></div>@endif
@@ -77,6 +77,16 @@
                     <div><dt>{{ $heading }}</dt><dd>{{ $value }}<span class="lesser">as it was brought in</span></dd></div>
                 @endforeach
             </dl>
+            @can('change', $name)@if (count($life->rules->roles->value->kinds) > 1)
+                @error('contact')<p class="wrong" role="alert">{{ $message }}</p>@enderror @error('role')<p class="wrong" role="alert">{{ $message }}</p>@enderror
+                <details><summary>Give it another contact</summary>
+                    <form method="post" action="{{ route('names.roles.store', $name) }}" class="fields">@csrf
+                        <x-field name="role" id="role-kind" type="choice" label="As" :options="collect($life->rules->roles->value->kinds)->reject(fn ($kind) => $kind === Acre\Core\Contact\RoleKind::Registrant)->mapWithKeys(fn ($kind) => [$kind->value => $words->say('contacts.role.'.$kind->value)])->all()"/>
+                        <x-field name="contact" id="role-contact" type="choice" label="Who" :options="$contacts"/>
+                        <p><button>Write down</button></p>
+                    </form>
+                </details>
+            @endif @endcan
         </section>
         <section class="card" aria-labelledby="come">
             <h2 id="come">What is to come <span class="aside">if nothing is done</span></h2>
