@@ -29,7 +29,7 @@ final class NarrowedRollTest extends TestCase
         parent::setUp();
         $this->house = new House;
         $this->house->name('bell.com', facts: [
-            'registrant' => 'The Bell Foundry', 'created_on' => Instant::of('2019-04-27'), 'servers' => ['ns1.quay.example', 'ns2.quay.example'], 'disclosure' => 'replaced',
+            'registrant' => 'The Bell Foundry', 'mailbox' => 'ledger@bells.example', 'created_on' => Instant::of('2019-04-27'), 'servers' => ['ns1.quay.example', 'ns2.quay.example'], 'disclosure' => 'replaced',
         ]);
         $this->house->name('kelp.co.uk', facts: ['lock' => 'on', 'intent' => 'lapse', 'created_on' => Instant::of('2026-09-01'), 'ends_on' => Instant::of('2027-09-01')]);
         $late = $this->house->name('late.org', facts: ['ends_on' => Instant::of('2026-09-20'), 'lock' => 'unknown', 'reference' => 'S-8812']);
@@ -120,6 +120,8 @@ final class NarrowedRollTest extends TestCase
 
     public function test_every_column_says_something_for_a_name_that_has_it(): void
     {
+        // Whose mailbox must be verified.
+        $this->house->name('new.com', facts: ['created_on' => Instant::of('2026-10-01'), 'registrant' => 'The Bell Foundry', 'mailbox' => 'new@bells.example']);
         foreach (array_chunk(array_column(RollColumn::cases(), 'value'), RollColumn::MOST) as $columns) {
             $this->actingAs($this->house->reader)->post('/roll/looks', ['columns' => $columns])->assertSessionHasNoErrors();
             $page = $this->get('/roll')->assertOk();
