@@ -63,7 +63,7 @@ final class CustodyTest extends TestCase
         foreach (['signs_in', 'second_factor', 'card'] as $part) {
             $this->give($this->odile, $part);
         }
-        $this->get("/custody/{$this->odile->id}")->assertSeeInOrder(['What stops if Odile Harrow leaves?', 'One account', 'with 1 names', 'the login, the second factor, the card', 'Give the new person a login', 'It is handed over'], false);
+        $this->get("/custody/{$this->odile->id}")->assertSeeInOrder(['What stops if Odile Harrow leaves?', 'One account', 'with one name in it', 'the login, the second factor, the card', 'Give the new person a login', 'It is handed over'], false);
         $this->get("/custody/{$this->theo->id}")->assertSee('Nothing: no part of any account is written down as theirs.');
         $this->post("/custody/{$this->odile->id}/leave")->assertSessionHas('told');
         $this->get('/custody')->assertSee('has left')->assertSee('Odile Harrow has left, and still holds something of it')->assertSee('Nobody who is still there can sign in');

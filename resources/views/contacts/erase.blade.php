@@ -12,7 +12,7 @@
             <p class="lesser">SHA-256 of a salt that was thrown away and the values as they stood: nobody can find them by it.</p>
         </section>
     @else
-        <div class="sides">
+        <div class="cards apart">
             <section class="card"><h2>What goes</h2><ul><li>every version of what the contact says, and of what became part of it</li><li>its mailbox, where no other contact, account or {{ __(':served') }} has it, and the letters to it</li><li>what lists that were brought in had said of it</li></ul></section>
             <section class="card"><h2>What stays, and why</h2><ul><li>that contact {{ $contact->id }} was the registrant of which name, from when to when: the chain of title of names that are others’ by now</li><li>log, dockets and proofs: they name people by number only</li><li>what public directories said, as it was published</li></ul></section>
         </div>
