@@ -245,6 +245,16 @@ final class ContactsTest extends TestCase
         $this->actingAs($this->house->clerk)->get("/contacts/{$contact->id}/erase")->assertForbidden();
     }
 
+    public function test_many_names_on_the_mailbox_of_one_person_are_told(): void
+    {
+        $names = array_map(fn (int $number): Name => $this->house->name("bell-{$number}.com", facts: ['registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle.example']), range(1, 10));
+        $this->actingAs($this->house->reader)->get('/contacts')->assertDontSee('hang on the mailbox');
+        $this->contactOf($names[0])->update(['kind' => 'person']);
+        $this->get('/contacts')->assertSee('10 names hang on the mailbox of one person')->assertSee('Gudrun Kettle');
+        NameRole::query()->where('name_id', $names[9]->id)->delete();
+        $this->get('/contacts')->assertDontSee('hang on the mailbox');
+    }
+
     public function test_other_roles_are_given_as_far_as_the_suffix_still_has_them(): void
     {
         $name = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);

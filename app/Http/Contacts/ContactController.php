@@ -37,7 +37,7 @@ final readonly class ContactController
 
         return view('contacts.index', [
             'filter' => $filter, 'rows' => array_slice($rows, 0, ReadContacts::PAGE), 'next' => $rows[ReadContacts::PAGE - 1] ?? null, 'more' => count($rows) > ReadContacts::PAGE,
-            'count' => $this->contacts->count(), 'risks' => $this->contacts->atRisk(), 'clients' => $this->clients(), 'words' => $this->words,
+            'count' => $this->contacts->count(), 'risks' => $this->contacts->atRisk(), 'hang' => $filter->isNarrowed() ? [] : $this->contacts->hangOnOne(), 'clients' => $this->clients(), 'words' => $this->words,
         ]);
     }
 

@@ -15,6 +15,9 @@ final readonly class ReadContacts
 {
     public const PAGE = 50;
 
+    /** Names on the mailbox of one person from which that is told: the house's own choice. */
+    private const MANY = 10;
+
     /** Counted no further. */
     private const COUNTED = 10_000;
 
@@ -72,6 +75,16 @@ final readonly class ReadContacts
         }
 
         return $found;
+    }
+
+    /** @return list<Row> private persons on whose mailbox many names hang, most names first: id, called, address, names */
+    public function hangOnOne(): array
+    {
+        return Row::all($this->database->select(
+            "SELECT v.contact_id AS id, v.called, m.address, count(*) AS names FROM contacts c JOIN contact_versions v ON v.contact_id = c.id AND upper_inf(v.span) JOIN mailboxes m ON m.id = v.mailbox_id
+             JOIN roles o ON o.contact_id = c.id AND o.role = 'registrant' AND upper_inf(o.span) WHERE c.kind = 'person' AND c.merged_into IS NULL
+             GROUP BY v.contact_id, v.called, m.address HAVING count(*) >= ? ORDER BY count(*) DESC, v.contact_id LIMIT 5", [self::MANY],
+        ));
     }
 
     /** How many contacts there are, those that became part of another left out. */

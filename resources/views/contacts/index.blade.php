@@ -6,7 +6,7 @@
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('contacts.create') }}">Write a contact down</a></p>@endcan
     </div>
     @error('cards')@foreach ($errors->get('cards') as $message)<p class="told told-bad" role="alert"><bdi>{{ $message }}</bdi></p>@endforeach @enderror
-    @if ($risks !== [] && ! $filter->isNarrowed())
+    @if (($risks !== [] || $hang !== []) && ! $filter->isNarrowed())
         <section class="card" aria-labelledby="risk">
             <h2 id="risk">At risk <span class="aside">what costs most to miss comes first</span></h2>
             <dl class="facts facts-risk">
@@ -16,6 +16,7 @@
                         <dd><strong>{{ ucfirst($words->say('contacts.risk.'.$risk)) }}</strong><span class="aside">{{ $words->say('words.cure.'.$tag->cure()->value) }}</span></dd>
                         <dd><a href="{{ route('roll', ['finding' => 'contact.'.$risk]) }}">{{ $names === 1 ? 'one name' : number_format($names).($names >= 10000 ? ' names or more' : ' names') }}</a>@if ($tag !== Acre\Core\Contact\ContactFinding::NoRegistrant) · <a href="{{ route('contacts.index', ['risk' => $risk]) }}">who</a>@endif</dd></div>
                 @endforeach
+                @foreach ($hang as $one)<div><dt>{{ $words->say('words.cost.Attention') }}</dt><dd><strong>{{ number_format($one->int('names')) }} names hang on the mailbox of one person</strong><span class="aside">{{ $words->say('words.cure.other_mailbox') }}</span></dd><dd><a href="{{ route('contacts.show', $one->int('id')) }}"><bdi>{{ $one->text('called') }}</bdi></a></dd></div>@endforeach
             </dl>
         </section>
     @endif
