@@ -44,6 +44,7 @@ final class CustodyTest extends TestCase
         $this->give($this->odile, 'signs_in');
         $this->give($this->odile, 'card', '2026-10-31');
         $this->get($path)->assertSee('Odile Harrow alone can sign in')->assertSee('The card of Odile Harrow is good until 31 Oct, and something is charged on 13 Nov');
+        $this->get('/rounds')->assertSee('Skerry Registrations 40718')->assertSee('the card of Odile Harrow that pays there ends');
         $this->give($this->theo, 'signs_in');
         $this->give($this->theo, 'second_factor');
         $this->get('/custody')->assertDontSee('alone can sign in')->assertSee('Theo Tern alone holds the second factor')->assertSee('Odile Harrow, until 31 Oct 2026');
