@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use Acre\Core\Contact\Likeness;
+use App\Support\Row;
 use Illuminate\Database\Migrations\Migration;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Who stands behind a name: contacts by versions, the roles that they have for names over spans, and their mailboxes. */
@@ -101,7 +104,7 @@ CREATE TABLE ring_members (
 );
 CREATE INDEX ring_members_ring ON ring_members (ring, place);
 
--- What was brought in or typed becomes contacts: one a pair of registrant and mailbox.
+-- What was brought in or typed becomes contacts: one a pair of registrant and mailbox (compared by coalesce, which a join can hash).
 INSERT INTO mailboxes (address) SELECT DISTINCT ON (lower(btrim(registrant_mailbox))) btrim(registrant_mailbox) FROM registrations WHERE length(btrim(registrant_mailbox)) >= 3;
 WITH said AS (
     SELECT r.id, r.name_id, r.span, nullif(left(btrim(r.registrant), 255), '') AS called, m.id AS mailbox_id
@@ -116,7 +119,7 @@ WITH said AS (
     INSERT INTO contact_versions (contact_id, number, span, person, mailbox_id, source) SELECT id, 1, tstzrange(since, NULL), called, mailbox_id, 'brought in' FROM numbered JOIN pairs USING (n)
 )
 INSERT INTO roles (name_id, registration_id, contact_id, role, span)
-SELECT s.name_id, s.id, n.id, 'registrant', s.span FROM said s JOIN pairs p ON p.low IS NOT DISTINCT FROM lower(s.called) AND p.mailbox_id IS NOT DISTINCT FROM s.mailbox_id JOIN numbered n USING (n);
+SELECT s.name_id, s.id, n.id, 'registrant', s.span FROM said s JOIN pairs p ON coalesce(p.low, '') = coalesce(lower(s.called), '') AND coalesce(p.mailbox_id, 0) = coalesce(s.mailbox_id, 0) JOIN numbered n USING (n);
 ALTER TABLE registrations DROP COLUMN registrant, DROP COLUMN registrant_mailbox;
 
 -- What became of letters to a mailbox.
@@ -128,5 +131,11 @@ SELECT r.name_id, r.contact_id, c.kind, c.client_id, v.called, v.organisation, v
 FROM roles r JOIN contacts c ON c.id = r.contact_id JOIN contact_versions v ON v.contact_id = r.contact_id AND upper_inf(v.span) LEFT JOIN mailboxes m ON m.id = v.mailbox_id
 WHERE r.role = 'registrant' AND upper_inf(r.span);
 SQL);
+        // What the database can't work out by itself.
+        DB::table('contact_versions')->where('likeness', '')->orderBy('id')->select(['id', 'called'])->chunkById(1_000, function (Collection $rows): void {
+            foreach (Row::all($rows) as $row) {
+                DB::table('contact_versions')->where('id', $row->int('id'))->update(['likeness' => Likeness::of($row->text('called'))]);
+            }
+        });
     }
 };

@@ -19,6 +19,7 @@ use App\Models\ImportState;
 use App\Models\Name;
 use App\Models\Registrant;
 use App\Models\Registration;
+use App\Support\TradeClock;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -232,6 +233,8 @@ final class ImportTest extends TestCase
         $list = "name,ends,owner,lock,ns,folder,price,words,account,client\nbell.com,2029-11-02,Somebody,on,ns9.wire.example,red,\"1.200,50\",\"kept, more\",,\nnew.com,2028-01-31,,,,,,fresh,A-9,Sound Kelp Farm\n";
         $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $list), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id, 'whole' => '1']);
         $import = $this->match(Import::query()->sole());
+        $clock = app(TradeClock::class);
+        $clock->set($clock->now()->plusSeconds(3_600));
         $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => ['A-9']]);
         self::assertSame('Somebody', Registrant::query()->findOrFail($known->id)->called);
         self::assertSame(3, $import->refresh()->rows_written);
@@ -240,11 +243,13 @@ final class ImportTest extends TestCase
         $this->get('/names/peal.org')->assertSee('Its account was listed whole');
 
         $this->get("/bring-in/{$import->id}")->assertSee('Take the whole list back');
+        $clock->set($clock->now()->plusSeconds(3_600));
         $this->post("/bring-in/{$import->id}/take-back")->assertRedirect();
         self::assertSame([ImportState::Undone, 0], [$import->refresh()->state, $import->rows_written]);
         self::assertSame($before, (array) DB::table('registrations')->where('name_id', $known->id)->first($facts));
         self::assertSame('The Foundry', Registrant::query()->findOrFail($known->id)->called);
         self::assertSame(['The Foundry'], ContactVersion::query()->pluck('called')->all(), 'the contact that the list made is gone');
+        self::assertSame([true], DB::table('roles')->where('name_id', $known->id)->selectRaw('upper_inf(span) AND lower(span) < ?::timestamptz AS whole', [$clock->now()->plusSeconds(-3_600)->isoSecond()])->pluck('whole')->all(), 'the role goes on as if nothing had been');
         self::assertSame(['kept'], app(GiveWords::class)->of([$known->id])[$known->id]);
         self::assertSame(0, Name::query()->where('ascii', 'new.com')->count());
         self::assertSame([0, 0], [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()]);

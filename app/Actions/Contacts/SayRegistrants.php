@@ -56,6 +56,22 @@ final readonly class SayRegistrants
         }
     }
 
+    /**
+     * A list is taken back: the role that it gave was never so, and the one that it ended goes on. In the caller's transaction, with the names locked.
+     *
+     * @param  list<int>  $nameIds  whose registrant that list changed, and nobody since
+     */
+    public function takeBack(array $nameIds): void
+    {
+        foreach (Row::all($this->database->select(
+            "DELETE FROM roles WHERE name_id = ANY (?::bigint[]) AND role = 'registrant' AND upper_inf(span) AND docket_id IS NULL RETURNING name_id, lower(span) AS since", ['{'.implode(',', $nameIds).'}'],
+        )) as $row) {
+            $this->database->update(
+                "UPDATE roles SET span = tstzrange(lower(span), NULL) WHERE name_id = ? AND role = 'registrant' AND upper(span) = ?::timestamptz", [$row->int('name_id'), $row->text('since')],
+            );
+        }
+    }
+
     /** By a deed: another contact is the registrant from a day on. In the line's transaction, the name locked. */
     public function give(int $nameId, int $registrationId, int $contactId, int $docketId, Instant $on): void
     {

@@ -110,7 +110,10 @@ final readonly class TakeBackImport
         foreach (['holdings' => 'name_id', 'registrations' => 'name_id', 'names' => 'id'] as $table => $column) {
             $this->database->table($table)->whereIn($column, $new)->delete();
         }
-        $this->registrants->of(array_filter($said), 'brought in', $import->user_id);
+        $said = array_filter($said);
+        $this->registrants->takeBack(array_keys($said));
+        // Where nothing could go on, what stood there is said anew.
+        $this->registrants->of($said, 'brought in', $import->user_id);
         $this->standings->of($standing);
         $this->log->writeMany($entries, $import->user_id);
     }
