@@ -17,10 +17,12 @@ enum LetterState: string
     case Returned = 'returned';
     /** There is no post; it stands here only. */
     case Kept = 'kept';
+    /** Not sent (any more), because what it asked is answered, asked anew or called off: it says nothing of the mailbox. */
+    case CalledOff = 'called_off';
 
     /** Whether nobody got it, as far as is known. */
     public function hasFailed(): bool
     {
-        return $this === self::Refused || $this === self::Returned || $this === self::Kept;
+        return $this === self::Refused || $this === self::Returned || $this === self::Kept || $this === self::CalledOff;
     }
 }

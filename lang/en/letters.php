@@ -27,7 +27,7 @@ return [
     'again' => 'Another letter is on its way; the link in the one before is good no more.',
     'state' => [
         'waiting' => 'waits to be sent', 'sending' => 'is being sent', 'sent' => 'was taken by the post', 'refused' => 'was not taken by the post', 'doubtful' => 'may have gone: the post fell silent at its end',
-        'returned' => 'came back', 'kept' => 'was not sent: no mail server is set',
+        'returned' => 'came back', 'kept' => 'was not sent: no mail server is set', 'called_off' => 'is not sent any more',
     ],
     'cure' => [
         'refused' => 'Nobody was reached. Ask for another mailbox, write it down at the account, and write again.',

@@ -307,7 +307,7 @@ final class LettersTest extends TestCase
         $docket = $this->handOver('bell.com');
         app(EndLines::class)->calledOff($this->house->steward, $docket);
         $this->again();
-        self::assertSame([LetterState::Refused, []], [$this->letter()->state, $this->got()]);
+        self::assertSame([LetterState::CalledOff, []], [$this->letter()->state, $this->got()]);
     }
 
     public function test_whatever_becomes_of_a_letter_its_link_is_kept_by_nobody_here(): void

@@ -72,7 +72,7 @@ final readonly class AskReceiver
             // The letter before was of another version.
             $locked->increment('version');
             // What still waits to be sent is not sent any more.
-            Letter::query()->where('docket_id', $docket->id)->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::Refused, 'answer' => $this->words->say('letters.written_again')]);
+            Letter::query()->where('docket_id', $docket->id)->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.written_again')]);
             $acceptance->update(['mailbox' => $acceptance->account->mailbox, 'asked_on' => $this->clock->now()]);
             $this->write($locked->refresh(), $acceptance->account);
             $this->log->write('receiver_asked_again', 'docket', $docket->id, [], $user->id);

@@ -118,12 +118,13 @@ final readonly class TakeBackImport
         $this->log->writeMany($entries, $import->user_id);
     }
 
-    /** Contacts that came with a list and never had another role than those it gave. */
+    /** Contacts that came with a list and to which nothing refers any more. */
     private function unmakeContacts(): void
     {
+        $refers = implode('', array_map(fn (string $table): string => " AND NOT EXISTS (SELECT 1 FROM {$table} x WHERE x.contact_id = c.id)", ['roles', 'agreements', 'consents', 'erasures']));
         $this->database->delete(
             "DELETE FROM contacts c USING contact_versions v WHERE v.contact_id = c.id AND c.version = 1 AND v.source = 'brought in'
-             AND NOT EXISTS (SELECT 1 FROM roles o WHERE o.contact_id = c.id) AND NOT EXISTS (SELECT 1 FROM contacts m WHERE m.merged_into = c.id) AND c.merged_into IS NULL",
+             AND NOT EXISTS (SELECT 1 FROM contacts m WHERE m.merged_into = c.id) AND c.merged_into IS NULL{$refers}",
         );
     }
 

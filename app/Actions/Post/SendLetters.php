@@ -77,7 +77,7 @@ final readonly class SendLetters
     private function give(Letter $letter): bool
     {
         if ($letter->docket_id !== null && Docket::query()->whereKey($letter->docket_id)->where('state', DocketState::Settled)->doesntExist()) {
-            $letter->update(['state' => LetterState::Refused, 'answer' => $this->words->say('letters.called_off')]);
+            $letter->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.called_off')]);
 
             return true;
         }
@@ -111,10 +111,10 @@ final readonly class SendLetters
         $this->tellOf($letter, $state);
     }
 
-    /** What the post refused is to be known of every name that the mailbox guards. */
+    /** What became of it is to be known of every name that the mailbox guards. */
     private function tellOf(Letter $letter, LetterState $state): void
     {
-        if ($letter->mailbox_id !== null && $state === LetterState::Refused) {
+        if ($letter->mailbox_id !== null && ($state === LetterState::Refused || $state === LetterState::Sent)) {
             $this->verify->stale($letter->mailbox_id);
         }
     }

@@ -33,7 +33,7 @@ final readonly class RegistrantAnswers
     }
 
     /**
-     * The mailbox is read, and that is what the rules ask; what is wrong of the data is the house's to put right.
+     * Nothing is verified by that: what is wrong of the data is the house's to put right first.
      *
      * @return bool false: the link is good no more
      */

@@ -39,7 +39,7 @@ final readonly class VerifyMailbox
             $mailbox->update(['verified_on' => $this->clock->now(), 'verified_by' => $by, 'verified_words' => $words === '' ? null : mb_substr($words, 0, 1_000), 'verified_user_id' => $user?->id]);
             $this->links->withdraw(LinkPurpose::VerifyMailbox, LinkOf::mailbox($mailboxId));
             // What still waits to be sent asks for what is answered.
-            Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::Refused, 'answer' => $this->words->say('letters.verified_meanwhile')]);
+            Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.verified_meanwhile')]);
             $this->stale($mailboxId);
             $this->log->write('mailbox_verified', 'mailbox', $mailboxId, ['by' => $by], $user?->id);
 

@@ -50,7 +50,7 @@ final readonly class ReadBoard
             SELECT d.*, m.address, m.takes_mail, v.called, l.id AS letter_id, l.state AS letter_state, l.written_on AS letter_on, l.answer AS letter_answer,
                 (SELECT o.words FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.settled_on IS NULL ORDER BY o.id DESC LIMIT 1) AS objection
             FROM due d JOIN mailboxes m ON m.id = d.mailbox_id JOIN contact_versions v ON v.contact_id = d.contact_id AND upper_inf(v.span)
-                LEFT JOIN LATERAL (SELECT * FROM letters t WHERE t.mailbox_id = d.mailbox_id AND t.kind = 'verification' ORDER BY t.id DESC LIMIT 1) l ON true
+                LEFT JOIN LATERAL (SELECT * FROM letters t WHERE t.mailbox_id = d.mailbox_id AND t.kind = 'verification' AND t.state <> 'called_off' ORDER BY t.id DESC LIMIT 1) l ON true
             ORDER BY d.by, d.names DESC, d.mailbox_id
             SQL, [$until?->isoSecond() ?? 'infinity', $lookedAt, $most]));
     }
