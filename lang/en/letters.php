@@ -12,7 +12,8 @@ return [
     ],
     'yearly' => [
         'subject' => 'Once a year: what is on record for your domain names',
-        'body' => "Once a year whoever holds domain names is told what is on record of them. This is it for :year:\n\n:data\n\nIt stands behind these names:\n\n:names\n\nIf it is right, you need not do anything. If something is wrong, please write to :house: wrong data can cost a name.",
+        'body' => "Once a year whoever holds domain names is told what is on record of them. This is it for :year:\n\n:records\n\nIf it is right, you need not do anything. If something is wrong, please write to :house: wrong data can cost a name.",
+        'record' => ":data\n\nIt stands behind these names:\n\n:names",
     ],
     'verified_meanwhile' => 'answered before it was sent',
     'verification' => [

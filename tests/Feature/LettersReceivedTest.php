@@ -57,4 +57,13 @@ final class LettersReceivedTest extends TestCase
         }
         self::assertStringNotContainsString('kelp.com', $letter->body);
     }
+
+    public function test_two_registrants_of_one_mailbox_read_which_names_are_whose(): void
+    {
+        foreach (['bell.com' => 'Wickerby Bell Foundry', 'peal.org' => 'Gudrun Kettle'] as $name => $registrant) {
+            $this->house->name($name, facts: ['registrant' => $registrant, 'mailbox' => 'ledger@bells.example']);
+        }
+        self::assertSame(1, app(WriteYearly::class)->handle());
+        self::assertMatchesRegularExpression('/Wickerby Bell Foundry\n  ledger@bells\.example\n\nIt stands behind these names:\n\n  bell\.com\n\n  Gudrun Kettle\n  ledger@bells\.example\n\n.*\n\n  peal\.org\n/', Letter::query()->sole()->body);
+    }
 }

@@ -282,6 +282,18 @@ final class LettersTest extends TestCase
         self::assertStringContainsString('not among the hosts that may be asked', (string) Letter::query()->whereNotNull('answer')->firstOrFail()->answer);
     }
 
+    public function test_what_is_no_mailbox_at_all_is_seen_on_the_letter_and_stops_no_other(): void
+    {
+        $asked = (string) $this->receiver->mailbox;
+        $this->receiver->update(['mailbox' => 'see the file']);
+        $docket = $this->handOver('bell.com');
+        self::assertSame(LetterState::Refused, $this->letter()->state);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was not taken by the post')->assertSee('see the file');
+        $this->receiver->update(['mailbox' => $asked]);
+        $this->handOver('peal.com');
+        self::assertSame(LetterState::Sent, $this->letter()->state);
+    }
+
     public function test_an_answer_that_comes_twice_is_no_answer_to_the_next_letter(): void
     {
         $this->world->weather('the answer comes twice', 1, 'the post');

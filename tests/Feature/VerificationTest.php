@@ -186,7 +186,8 @@ final class VerificationTest extends TestCase
         $this->post($this->link(), ['answer' => 'no', 'number' => '51877'])->assertStatus(422);
         Letter::query()->update(['state' => LetterState::Waiting]);
         $this->post("/verification/{$mailbox->id}", ['by' => 'call', 'words' => 'Bo, by telephone'])->assertRedirect();
-        self::assertSame([LetterState::Refused], array_values(array_unique(Letter::query()->pluck('state')->all(), SORT_REGULAR)));
+        self::assertSame([LetterState::CalledOff], array_values(array_unique(Letter::query()->pluck('state')->all(), SORT_REGULAR)));
+        self::assertSame([], $this->marks(Name::query()->where('ascii', 'stage.com')->sole()), 'nobody refused it');
         $this->get($this->link())->assertStatus(410);
     }
 }

@@ -30,7 +30,7 @@ final readonly class WriteYearly
     {
         $year = substr($this->clock->today()->date(), 0, 4);
         $rows = Row::all($this->database->select(
-            "SELECT m.id, m.address, min(v.contact_id) AS contact_id FROM mailboxes m JOIN contact_versions v ON v.mailbox_id = m.id AND upper_inf(v.span) JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
+            "SELECT m.id, m.address FROM mailboxes m JOIN contact_versions v ON v.mailbox_id = m.id AND upper_inf(v.span) JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
              WHERE NOT EXISTS (SELECT 1 FROM letters l WHERE l.mailbox_id = m.id AND l.kind = 'yearly' AND l.about = ?) GROUP BY m.id ORDER BY m.id LIMIT ?", [$year, self::AT_ONCE],
         ));
         foreach ($rows as $row) {
@@ -46,19 +46,39 @@ final readonly class WriteYearly
     private function write(Row $mailbox, string $year): void
     {
         $now = $this->clock->now();
-        $names = array_map(fn (Row $row): string => '  '.$row->text('unicode'), Row::all($this->database->select(
-            'SELECT n.unicode FROM registrants x JOIN names n ON n.id = x.name_id WHERE x.mailbox_id = ? ORDER BY n.ascii LIMIT ?', [$mailbox->int('id'), self::LISTED + 1],
-        )));
-        $data = Row::of($this->database->selectOne('SELECT organisation, person, street, town, region, postcode, country, voice FROM contact_versions WHERE contact_id = ? AND upper_inf(span)', [$mailbox->int('contact_id')]));
-        $lines = array_filter([$data->textOrNull('organisation'), $data->textOrNull('person'), implode(', ', array_filter($data->json('street'), is_string(...))), trim(($data->textOrNull('town') ?? '').' '.($data->textOrNull('postcode') ?? '')), $data->textOrNull('region'), $data->textOrNull('country'), $data->textOrNull('voice'), $mailbox->text('address')], fn (?string $line): bool => $line !== null && $line !== '');
+        $records = [];
+        $count = 0;
+        foreach (Row::all($this->database->select('SELECT contact_id, unicode FROM registrants x JOIN names n ON n.id = x.name_id WHERE x.mailbox_id = ? ORDER BY contact_id, n.ascii LIMIT ?', [$mailbox->int('id'), self::LISTED + 1])) as $row) {
+            if (++$count <= self::LISTED) {
+                $records[$row->int('contact_id')][] = $row->text('unicode');
+            }
+        }
         $said = [
-            'house' => $this->house->name(), 'year' => $year, 'data' => implode("\n", array_map(fn (string $line): string => "  {$line}", $lines)),
-            'names' => implode("\n", array_slice($names, 0, self::LISTED)).(count($names) > self::LISTED ? "\n  …" : ''),
+            'house' => $this->house->name(), 'year' => $year,
+            'records' => implode("\n\n", array_map(fn (int $contact, array $names): string => $this->words->say('letters.yearly.record', ['data' => self::lines($this->data($contact, $mailbox->text('address'))), 'names' => self::lines($names)]), array_keys($records), $records))
+                .($count > self::LISTED ? "\n  …" : ''),
         ];
         Letter::query()->create([
             'kind' => 'yearly', 'mailbox_id' => $mailbox->int('id'), 'mailbox' => $mailbox->text('address'), 'written_on' => $now, 'day' => $now->date(), 'about' => $year,
             'subject' => $this->words->say('letters.yearly.subject', $said), 'body' => $this->words->say('letters.yearly.body', $said),
         ]);
-        $this->log->write('yearly_sent', 'mailbox', $mailbox->int('id'), ['names' => count($names)]);
+        $this->log->write('yearly_sent', 'mailbox', $mailbox->int('id'), ['names' => min($count, self::LISTED)]);
+    }
+
+    /** @return list<string> what is on record of one of those who are written to at this mailbox */
+    private function data(int $contactId, string $address): array
+    {
+        $data = Row::of($this->database->selectOne('SELECT organisation, person, street, town, region, postcode, country, voice FROM contact_versions WHERE contact_id = ? AND upper_inf(span)', [$contactId]));
+        $town = trim(($data->textOrNull('town') ?? '').' '.($data->textOrNull('postcode') ?? ''));
+
+        return array_values(array_filter([
+            $data->textOrNull('organisation'), $data->textOrNull('person'), implode(', ', array_filter($data->json('street'), is_string(...))), $town, $data->textOrNull('region'), $data->textOrNull('country'), $data->textOrNull('voice'), $address,
+        ], fn (?string $line): bool => $line !== null && $line !== ''));
+    }
+
+    /** @param  list<string>  $lines */
+    private static function lines(array $lines): string
+    {
+        return implode("\n", array_map(fn (string $line): string => "  {$line}", $lines));
     }
 }

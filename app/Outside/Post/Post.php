@@ -10,6 +10,7 @@ use App\Support\HouseSettings;
 use Illuminate\Contracts\Mail\Factory;
 use Illuminate\Mail\Message;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
+use Symfony\Component\Mime\Exception\RfcComplianceException;
 
 /** Gives letters to the post, and tells apart what its answers, or its silence, mean for each. */
 final readonly class Post
@@ -44,6 +45,9 @@ final readonly class Post
             });
 
             return new Sent(Fate::Taken, '');
+        } catch (RfcComplianceException $e) {
+            // What was brought in may be no mailbox at all.
+            return new Sent(Fate::Refused, mb_substr(mb_scrub($e->getMessage()), 0, 900));
         } catch (NotReached $e) {
             return new Sent(Fate::Later, $e->getMessage(), false);
         } catch (TransportExceptionInterface $e) {
