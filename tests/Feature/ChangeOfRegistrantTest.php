@@ -62,6 +62,20 @@ final class ChangeOfRegistrantTest extends TestCase
         $this->get($this->address('bell.de'))->assertSee('desk@peal.example is asked to confirm it')->assertDontSee('may not go to another registrar');
     }
 
+    public function test_the_new_one_is_found_by_number_mailbox_or_name_and_two_of_one_name_are_told_apart(): void
+    {
+        $as = fn (string $said): string => str_replace("contact={$this->new->id}", 'contact='.urlencode($said), $this->address('bell.com'));
+        foreach (['desk@PEAL.example', 'peal trust', " {$this->new->id} "] as $said) {
+            $this->get($as($said))->assertSee('Make Peal Trust the registrant of one name');
+        }
+        $this->get('/contacts/'.$this->new->id)->assertSee("Contact {$this->new->id}, ");
+        $this->post('/contacts', ['kind' => 'organisation', 'organisation' => 'Peal Trust', 'mailbox' => 'other@peal.example'])->assertRedirect();
+        foreach (['Peal Trust', 'Nobody at all', '99999999999999999999'] as $said) {
+            $this->get($as($said))->assertSee('No contact is called so, or more than one is')->assertSee('value="'.$said.'"', false)->assertDontSee('can go now');
+        }
+        $this->get('/deeds/change_registrant?name=bell.com&contact[]=1&agreement[]=2')->assertOk();
+    }
+
     public function test_done_by_its_slip_the_old_one_stays_on_record_and_the_hold_stands_in_our_books(): void
     {
         $this->pressAs($this->house->steward, $this->address('bell.com'))->assertRedirect();

@@ -25,6 +25,7 @@ use App\Actions\Deeds\Openings;
 use App\Actions\Gates\GateOrders;
 use App\Models\Account;
 use App\Models\Contact;
+use App\Models\ContactVersion;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
@@ -37,6 +38,8 @@ use Illuminate\Support\Facades\DB;
 /** Another legal holder: who must confirm it, what it starts, and the old one's span ended. It goes by slip, whatever link its registrar has. */
 final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
 {
+    private const OFFERED = 200;
+
     /** @var array<int, Contact|null> */
     private array $contacts = [];
 
@@ -50,10 +53,11 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
         return 'change_registrant';
     }
 
+    /** Those written down last, by number; any other is found by its number, its mailbox or how it is called. */
     public function choices(): array
     {
         $choices = [];
-        foreach (Contact::query()->whereNull('merged_into')->with('today.mailbox')->limit(2_000)->get()->sortBy(fn (Contact $contact): string => mb_strtolower($contact->today->called)) as $contact) {
+        foreach (Contact::query()->whereNull('merged_into')->with('today.mailbox')->orderByDesc('id')->limit(self::OFFERED)->get() as $contact) {
             $choices[$contact->id] = trim($contact->today->called.' · '.($contact->today->mailbox->address ?? self::text('deeds.change_registrant.no_mailbox')), ' ·');
         }
 
@@ -64,7 +68,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
     {
         // A page begins with its terms: what was read for the one before may have changed.
         $this->contacts = [];
-        $contact = is_numeric($said['contact'] ?? null) ? $this->contact((int) $said['contact']) : null;
+        $contact = $this->meant($said['contact'] ?? null);
         $word = fn (string $key): string => is_string($said[$key] ?? null) ? mb_substr(trim($said[$key]), 0, 1_000) : '';
 
         // Every change of registrant is agreed to by somebody, and that is kept.
@@ -200,6 +204,19 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
         $contact = $this->contact(self::id($terms));
 
         return $contact === null ? null : $contact->today->value($contact->kind);
+    }
+
+    private function meant(mixed $said): ?Contact
+    {
+        $said = is_scalar($said) ? trim((string) $said) : '';
+        if (preg_match('/^\d{1,18}$/D', $said) === 1) {
+            return $this->contact((int) $said);
+        }
+        $found = $said === '' ? [] : ContactVersion::query()->whereRaw('upper_inf(span)')->whereRaw('(lower(called) = lower(?) OR mailbox_id = (SELECT id FROM mailboxes WHERE lower(address) = lower(?)))', [$said, $said])
+            ->whereRaw('contact_id IN (SELECT id FROM contacts WHERE merged_into IS NULL)')->limit(2)->pluck('contact_id')->all();
+
+        // Two that are called the same are told apart by number only.
+        return count($found) === 1 && is_int($found[0]) ? $this->contact($found[0]) : null;
     }
 
     private function contact(int $id): ?Contact

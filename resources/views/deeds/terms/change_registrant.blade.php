@@ -1,3 +1,5 @@
-<x-field name="contact" type="choice" label="The new registrant" :options="['' => 'choose'] + $choices" :value="$said['contact'] ?? request()->query('contact')" note="Whoever is missing is written down under People first"/>
-<x-field name="agreement" label="What was agreed to, and when" :value="$said['agreement'] ?? request()->query('agreement')" maxlength="1000" required note="The registrar’s text by its name and day; kept with the docket"/>
-<x-field name="authority" label="On whose authority" :value="$said['authority'] ?? request()->query('authority')" maxlength="1000" required note="Who said yes for the holder, and how"/>
+<x-field name="contact" label="The new registrant" :value="$said['contact'] ?? $request->word('contact')" list="contacts" required autocomplete="off" note="A contact’s number, its mailbox, or how it is called; whoever is missing is written down under People first"/>
+<datalist id="contacts">@foreach ($choices as $id => $called)<option value="{{ $id }}" label="{{ $called }}">@endforeach</datalist>
+@if ($said === [] && $request->word('contact') !== '' && $request->word('agreement') !== '' && $request->word('authority') !== '')<p class="wrong" role="alert">No contact is called so, or more than one is: give its number, which stands on its page.</p>@endif
+<x-field name="agreement" label="What was agreed to, and when" :value="$said['agreement'] ?? $request->word('agreement')" maxlength="1000" required note="The registrar’s text by its name and day; kept with the docket"/>
+<x-field name="authority" label="On whose authority" :value="$said['authority'] ?? $request->word('authority')" maxlength="1000" required note="Who said yes for the holder, and how"/>
