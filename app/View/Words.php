@@ -84,9 +84,13 @@ final readonly class Words
         ];
     }
 
-    /** A case of an enum in its word, anything else as it is. */
+    /** A case of an enum in its word, or several, anything else as it is. */
     private function vocabulary(string $name, string $value): string
     {
+        if ($name === 'fields') {
+            return implode(', ', array_map(fn (string $field): string => $this->sayOr("contacts.field.{$field}", $field), explode(', ', $value)));
+        }
+
         return $this->lang->has("words.{$name}.{$value}") ? $this->say("words.{$name}.{$value}") : $value;
     }
 

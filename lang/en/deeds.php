@@ -62,7 +62,7 @@ return [
         'one_line' => 'show of the holder: :pattern',
         'explained' => 'Which fields of the legal holder the public record shows, as far as suffix and registrar let it. Showing more than today needs the holder’s word.',
         'after' => 'It happens at the registrar, and is done when that says so. Directories show it within minutes to some days, and the docket says when they do. The other way round is another docket.',
-        'not_known' => 'not known', 'nothing' => 'nothing', 'slip_shown' => 'show', 'slip_hidden' => 'withhold',
+        'not_known' => 'not known', 'slip_shown' => 'show', 'slip_hidden' => 'withhold',
     ],
     'ask_code' => [
         'title' => 'Ask for the auth code',

@@ -39,6 +39,7 @@ return [
         'other_mailbox' => 'Give it another mailbox', 'say_who' => 'Say who it is', 'correct_contact' => 'Correct the contact',
         'another_person' => 'Give a second person a way in', 'other_card' => 'Have another card written down there', 'say_way_back' => 'Write down the way back in', 'keep_apart' => 'Keep registrar and web host apart',
     ],
+    'prior' => ['no_mailbox' => 'no mailbox'],
     'identifier' => ['number' => 'number', 'login' => 'login', 'mailbox' => 'mailbox', 'handle' => 'handle'],
     'receiver_by' => ['number_login' => 'number and login', 'mailbox_number' => 'mailbox and number', 'mailbox' => 'mailbox alone', 'handle' => 'public handle'],
     'confirms' => [

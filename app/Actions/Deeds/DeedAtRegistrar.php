@@ -81,6 +81,13 @@ abstract class DeedAtRegistrar implements HasPage
         return [];
     }
 
+    protected static function text(string $key): string
+    {
+        $said = __($key);
+
+        return is_string($said) ? $said : $key;
+    }
+
     public function choices(): array
     {
         return [];

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrar;
 
+use Acre\Core\Contact\DisclosureChange;
 use Acre\Core\Contact\DisclosureFinding;
-use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Pattern;
 use Acre\Core\Contact\PublishedRecord;
 use Acre\Core\Finding\Effect;
@@ -14,7 +14,6 @@ use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;
-use Acre\Core\Rulebook\Publication;
 use Acre\Core\Rulebook\Published;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
@@ -150,38 +149,9 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         if ($file->guard === null) {
             return [Finding::of(DisclosureFinding::NobodyToShow, Effect::NotKnown)];
         }
-        $suffix = $file->facts->name->suffix();
-        $rules = $this->published($file, $now);
-        $by = fn (Publication ...$kinds): array => array_values(array_filter(Field::cases(), fn (Field $field): bool => in_array($rules->of($field, $file->guard->kind), $kinds, true)));
-        $open = $by(Publication::Choice, Publication::Consent);
-        if ($open === []) {
-            return [Finding::of(DisclosureFinding::NoChoice, Effect::Stops, null, suffix: $suffix)];
-        }
-        [$wish, $told] = [self::wish($terms), $this->told($file, $terms)];
-        $findings = [];
-        $more = array_values(array_filter($told->without($file->told ?? Pattern::of([])), fn (Field $field): bool => in_array($field, $open, true)));
-        if ($more !== [] && ! is_array($terms['consent'] ?? null)) {
-            $findings[] = Finding::of(DisclosureFinding::NeedsConsent, Effect::Stops, null, fields: self::fields($more), who: $file->guard->called);
-        }
-        $never = array_values(array_filter($by(Publication::Redacted), $wish->shows(...)));
-        $always = array_values(array_filter($by(Publication::Shown), fn (Field $field): bool => ! $wish->shows($field)));
-        if ($never !== []) {
-            $findings[] = Finding::of(DisclosureFinding::NeverShown, Effect::Worth, null, suffix: $suffix, fields: self::fields($never));
-        }
-        if ($always !== []) {
-            $findings[] = Finding::of(DisclosureFinding::AlwaysShown, Effect::Worth, null, suffix: $suffix, fields: self::fields($always));
-        }
-        if (! $told->equals($wish)) {
-            $findings[] = Finding::of(DisclosureFinding::CoarserStep, Effect::Worth, null, registrar: $file->account->registrarName, fields: self::fields($told->fields));
-        }
-        if (self::hasPrivacy($file)) {
-            $findings[] = Finding::of(DisclosureFinding::PrivacyStandsIn, Effect::Worth);
-        }
-        if ($file->guard->kind === HolderKind::Unknown && $by(Publication::Redacted) !== array_values(array_filter(Field::cases(), fn (Field $field): bool => $rules->of($field, HolderKind::Organisation) === Publication::Redacted))) {
-            $findings[] = Finding::of(DisclosureFinding::HolderKindUnknown, Effect::Worth, null, who: $file->guard->called);
-        }
+        $change = new DisclosureChange($file->guard, self::wish($terms), $this->told($file, $terms), $file->told, $this->published($file, $now), self::hasPrivacy($file), is_array($terms['consent'] ?? null));
 
-        return $findings;
+        return $change->findings($file->facts->name->suffix(), $file->account->registrarName);
     }
 
     protected function write(Registration $registration, CaseFile $file, array $terms): string
@@ -248,18 +218,11 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     /** @param  list<Field>  $fields */
     private static function fields(array $fields): string
     {
-        return $fields === [] ? self::word('nothing') : implode(', ', array_map(fn (Field $field): string => self::text('contacts.field.'.$field->value), $fields));
+        return $fields === [] ? self::text('contacts.field.nothing') : implode(', ', array_map(fn (Field $field): string => self::text('contacts.field.'.$field->value), $fields));
     }
 
     private static function word(string $key): string
     {
         return self::text('deeds.change_disclosure.'.$key);
-    }
-
-    private static function text(string $key): string
-    {
-        $said = __($key);
-
-        return is_string($said) ? $said : $key;
     }
 }

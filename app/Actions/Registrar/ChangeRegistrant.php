@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Actions\Registrar;
 
 use Acre\Core\Contact\Contact as ContactValue;
-use Acre\Core\Contact\ContactFinding;
-use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\Material;
+use Acre\Core\Contact\RegistrantChange;
 use Acre\Core\Contact\RegistrantFinding;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\Field;
-use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
@@ -142,22 +140,13 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
 
     protected function against(CaseFile $file, array $terms, Instant $now): array
     {
-        $value = $this->value($terms);
-        $what = Material::of($this->book->for($file->facts->name->suffix(), $now), $now);
-        if ($value?->mailbox === null) {
-            return [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: $value?->called() ?? '')];
+        $new = $this->value($terms);
+        if ($new === null || $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited)) {
+            return [$new === null ? Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '') : Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)];
         }
-        if ($file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited)) {
-            return [Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)];
-        }
-        $findings = $file->waiting === null ? [] : [Finding::of(RegistrantFinding::WhileMoving, Effect::Stops, null, docket: $file->waiting->docket)];
-        foreach ($value->findings() as $finding) {
-            if ($finding->tag === ContactFinding::Lacks) {
-                $findings[] = Finding::of(RegistrantFinding::NewLacks, Effect::Worth, null, who: $value->called(), what: is_string($finding->with['what']) ? $finding->with['what'] : '');
-            }
-        }
+        $starts = Material::of($this->book->for($file->facts->name->suffix(), $now), $now);
 
-        return [...$findings, ...self::starts($file, $value, $what)];
+        return (new RegistrantChange($new, $file->guard, $starts, $file->holdDeclinable, $file->waiting?->docket))->findings($file->facts->name->suffix(), $file->account->registrarName);
     }
 
     protected function write(Registration $registration, CaseFile $file, array $terms): string
@@ -170,32 +159,6 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
         $contact = $this->contact(self::id($terms));
 
         return ['who' => $contact === null ? 'contact '.self::id($terms) : $contact->today->called];
-    }
-
-    /** @return list<Finding> what it starts, and who must confirm it */
-    private static function starts(CaseFile $file, ContactValue $value, Material $what): array
-    {
-        $mailbox = (string) $value->mailbox?->address();
-        $findings = [match ($what->confirms) {
-            RegistrantConfirms::Both => Finding::of(RegistrantFinding::BothConfirm, Effect::Worth, null, prior: self::prior($file->guard), new: $mailbox),
-            RegistrantConfirms::Registry => Finding::of(RegistrantFinding::RegistryConfirms, Effect::Worth, null, suffix: $file->facts->name->suffix()),
-            RegistrantConfirms::New, RegistrantConfirms::Nobody => Finding::of(RegistrantFinding::NewConfirms, Effect::Worth, null, new: $mailbox),
-        }];
-        if ($what->holdUntil !== null) {
-            $findings[] = $file->holdDeclinable
-                ? Finding::of(RegistrantFinding::HoldDeclinable, Effect::Worth, null, registrar: $file->account->registrarName, until: $what->holdUntil)
-                : Finding::of(RegistrantFinding::StartsHold, Effect::Worth, null, until: $what->holdUntil);
-        }
-        if ($what->verifyBy !== null) {
-            $findings[] = Finding::of(RegistrantFinding::StartsVerification, Effect::Worth, null, mailbox: $mailbox, by: $what->verifyBy);
-        }
-
-        return $findings;
-    }
-
-    private static function prior(?Guard $guard): string
-    {
-        return $guard->mailbox ?? self::text('deeds.change_registrant.no_mailbox');
     }
 
     /** @param  array<string, mixed>  $terms */
@@ -228,12 +191,5 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
     private static function id(array $terms): int
     {
         return is_int($terms['contact'] ?? null) ? $terms['contact'] : 0;
-    }
-
-    private static function text(string $key): string
-    {
-        $said = __($key);
-
-        return is_string($said) ? $said : $key;
     }
 }

@@ -1,5 +1,7 @@
 <?php
 
+declare(strict_types=1);
+
 // Advance widths of Atkinson Hyperlegible Next in thousandths of an em, by weight and code point.
 // Made by bin/advances.py from the shipped font.
 

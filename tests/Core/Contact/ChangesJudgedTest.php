@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Contact;
+
+use Acre\Core\Contact\Address;
+use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Country;
+use Acre\Core\Contact\DisclosureChange;
+use Acre\Core\Contact\Guard;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Mailbox;
+use Acre\Core\Contact\Material;
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Phone;
+use Acre\Core\Contact\RegistrantChange;
+use Acre\Core\Contact\Steps;
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Record\Field;
+use Acre\Core\Rulebook\Published;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Changes to who stands behind a name and to what of them is read, judged before they are begun. */
+final class ChangesJudgedTest extends TestCase
+{
+    private static function guard(HolderKind $kind = HolderKind::Organisation, ?string $mailbox = 'ledger@bells.example'): Guard
+    {
+        return new Guard(1, $kind, 'Bell Foundry', $mailbox, null);
+    }
+
+    private static function published(string $suffix): Published
+    {
+        return (new Rulebook(__DIR__.'/../../../rulebook'))->for($suffix, Instant::of('2026-10-06'))->published->value;
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return array<string, array<string, mixed>> what each says, by its key
+     */
+    private static function said(array $findings): array
+    {
+        return array_combine(array_map(fn (Finding $finding): string => $finding->key(), $findings), array_column($findings, 'with'));
+    }
+
+    /**
+     * @param  list<Field>  $wish
+     * @param  list<Field>|null  $before
+     * @return list<Finding>
+     */
+    private static function disclosed(string $suffix, array $wish, ?array $before = [], HolderKind $kind = HolderKind::Organisation, ?Steps $steps = null, bool $privacy = false, bool $agreed = false): array
+    {
+        $pattern = Pattern::of($wish);
+        $change = new DisclosureChange(self::guard($kind), $pattern, ($steps ?? Steps::fieldByField())->nearest($pattern), $before === null ? null : Pattern::of($before), self::published($suffix), $privacy, $agreed);
+
+        return $change->findings($suffix, 'Northgate Names');
+    }
+
+    public function test_showing_more_waits_for_the_holder_and_showing_less_for_nobody(): void
+    {
+        // ICANN Registration Data Policy §9.2: more than the least is shown on the registrant's word only.
+        $more = self::disclosed('com', [Field::Organisation, Field::Mailbox, Field::Region, Field::Country], [Field::Mailbox]);
+        self::assertSame(['disclosure.needs_consent' => ['fields' => 'organisation', 'who' => 'Bell Foundry']], self::said($more));
+        self::assertSame(Effect::Stops, $more[0]->effect);
+        self::assertSame([], self::disclosed('com', [Field::Organisation, Field::Region, Field::Country], agreed: true));
+        self::assertSame([], self::disclosed('com', [Field::Region, Field::Country], [Field::Organisation, Field::Mailbox]), 'less');
+        self::assertSame('organisation, mailbox', self::said(self::disclosed('com', [Field::Organisation, Field::Mailbox, Field::Region, Field::Country], null))['disclosure.needs_consent']['fields'], 'what is not known today counts as hidden');
+    }
+
+    public function test_what_the_suffix_decides_is_said_before(): void
+    {
+        $com = self::said(self::disclosed('com', []));
+        self::assertSame(['disclosure.always_shown' => ['suffix' => 'com', 'fields' => 'region, country']], $com);
+        // Common practice: the one shows nothing of a holder, the other everything; neither asks.
+        foreach (['de', 'us'] as $suffix) {
+            $none = self::disclosed($suffix, Field::cases());
+            self::assertSame([['disclosure.no_choice' => ['suffix' => $suffix]], Effect::Stops], [self::said($none), $none[0]->effect]);
+        }
+        $rules = Published::read(['organisation' => ['choice' => ['name', 'organisation'], 'redacted' => ['street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox']], 'person' => ['choice' => ['name'], 'redacted' => ['organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox']]]);
+        $of = fn (HolderKind $kind): array => self::said((new DisclosureChange(self::guard($kind), Pattern::of([Field::Name, Field::Voice]), Pattern::of([Field::Name, Field::Voice]), null, $rules, false, true))->findings('example', 'Northgate Names'));
+        self::assertSame(['disclosure.never_shown' => ['suffix' => 'example', 'fields' => 'voice']], $of(HolderKind::Organisation));
+        self::assertSame(['disclosure.never_shown', 'disclosure.holder_kind_unknown'], array_keys($of(HolderKind::Unknown)), 'it would redact less of an organisation');
+        self::assertSame(['disclosure.never_shown'], array_keys($of(HolderKind::Person)));
+    }
+
+    public function test_what_registrar_and_privacy_service_make_of_it_is_said_before(): void
+    {
+        $wish = [Field::Organisation, Field::Region, Field::Country];
+        $coarse = Steps::of([Pattern::of([]), Pattern::of(Field::cases())]);
+        $said = self::said(self::disclosed('com', $wish, steps: $coarse));
+        self::assertSame(['registrar' => 'Northgate Names', 'fields' => DisclosureChange::NOTHING], $said['disclosure.coarser_step']);
+        self::assertArrayNotHasKey('disclosure.needs_consent', $said, 'nothing more is shown than was');
+        self::assertSame(['disclosure.privacy_stands_in'], array_keys(self::said(self::disclosed('com', $wish, privacy: true, agreed: true))));
+    }
+
+    /**
+     * @return list<Finding>
+     */
+    private static function changed(string $suffix, ?string $mailbox = 'desk@peal.example', ?Guard $prior = null, bool $declinable = false, ?int $moving = null, bool $whole = true): array
+    {
+        $now = Instant::of('2026-10-06T15:00:00Z');
+        $address = $whole ? Address::of(['Foundry Lane 1'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')) : Address::of([], null);
+        $new = Contact::of(HolderKind::Organisation, 'Peal Trust', null, $address, $whole ? Phone::of('+44 20 7946 0123') : null, Mailbox::tryOf($mailbox));
+        $change = new RegistrantChange($new, $prior, Material::of((new Rulebook(__DIR__.'/../../../rulebook'))->for($suffix, $now), $now), $declinable, $moving);
+
+        return $change->findings($suffix, 'Northgate Names');
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function suffixes(): iterable
+    {
+        // ICANN Transfer Policy II: both confirm, and 60 days of hold; RAA 2013, accuracy specification: 15 days to verify.
+        yield 'com' => ['com', ['registrant.both_confirm', 'registrant.starts_hold', 'registrant.starts_verification']];
+        // From memory of the registries' own pages.
+        yield 'co.uk' => ['co.uk', ['registrant.registry_confirms']];
+        yield 'de' => ['de', ['registrant.new_confirms']];
+    }
+
+    /** @param  list<string>  $expected */
+    #[DataProvider('suffixes')]
+    public function test_who_confirms_and_what_it_starts_goes_by_the_suffix(string $suffix, array $expected): void
+    {
+        $findings = self::changed($suffix, prior: self::guard());
+        self::assertSame($expected, array_keys(self::said($findings)));
+        self::assertSame([], array_filter($findings, fn (Finding $finding): bool => $finding->effect === Effect::Stops), 'nothing of it is in the way');
+    }
+
+    public function test_the_letters_name_both_mailboxes_and_the_day_after_which_it_may_move(): void
+    {
+        $said = self::said(self::changed('com', prior: self::guard()));
+        self::assertSame(['prior' => 'ledger@bells.example', 'new' => 'desk@peal.example'], $said['registrant.both_confirm']);
+        self::assertEquals(Instant::of('2026-12-05'), $said['registrant.starts_hold']['until']);
+        self::assertSame(RegistrantChange::NO_MAILBOX, self::said(self::changed('com', prior: self::guard(mailbox: null)))['registrant.both_confirm']['prior']);
+        self::assertSame(RegistrantChange::NO_MAILBOX, self::said(self::changed('com'))['registrant.both_confirm']['prior'], 'nobody is written down');
+        $declinable = self::said(self::changed('com', declinable: true));
+        self::assertSame(['Northgate Names', false], [$declinable['registrant.hold_declinable']['registrar'], isset($declinable['registrant.starts_hold'])]);
+    }
+
+    public function test_what_is_in_the_way_of_it(): void
+    {
+        $none = self::changed('com', mailbox: null);
+        self::assertSame([['registrant.new_has_no_mailbox' => ['who' => 'Peal Trust']], Effect::Stops], [self::said($none), $none[0]->effect]);
+        $moving = self::changed('com', moving: 12);
+        self::assertSame([['docket' => 12], Effect::Stops], [$moving[0]->with, $moving[0]->effect]);
+        self::assertSame('street, town, country, telephone', self::said(self::changed('com', whole: false))['registrant.new_lacks']['what']);
+    }
+}
