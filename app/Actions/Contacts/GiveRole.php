@@ -9,6 +9,7 @@ use App\Models\Contact;
 use App\Models\Name;
 use App\Models\User;
 use App\Support\HouseLog;
+use App\Support\OpenSpans;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
@@ -40,11 +41,7 @@ final readonly class GiveRole
     public function end(User $user, Name $name, Contact $contact, RoleKind $role): void
     {
         $this->database->transaction(function () use ($user, $name, $contact, $role): void {
-            $now = $this->clock->now()->isoSecond();
-            $of = [$name->id, $contact->id, $role->value, $now];
-            // What began this very second was never so.
-            $this->database->delete('DELETE FROM roles WHERE name_id = ? AND contact_id = ? AND role = ? AND upper_inf(span) AND lower(span) >= ?::timestamptz', $of);
-            $this->database->update('UPDATE roles SET span = tstzrange(lower(span), ?::timestamptz) WHERE name_id = ? AND contact_id = ? AND role = ? AND upper_inf(span)', [$now, $name->id, $contact->id, $role->value]);
+            OpenSpans::end($this->database, 'roles', 'name_id = ? AND contact_id = ? AND role = ?', [$name->id, $contact->id, $role->value], $this->clock->now());
             $this->log->write('role_ended', 'name', $name->id, ['contact' => $contact->id, 'role' => $role->value], $user->id);
         });
     }

@@ -31,7 +31,7 @@ final readonly class MergeContacts
             }
             $ids = array_values(array_diff($locked->modelKeys(), [$kept->id]));
             foreach ($ids as $id) {
-                $this->database->update("UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT name_id FROM roles WHERE contact_id = ? AND upper_inf(span))", [$id]);
+                $this->standings->staleByContact($id);
                 // Where both had a role for a name at one time, one of them is enough.
                 $this->database->delete('DELETE FROM roles o USING roles k WHERE o.contact_id = ? AND k.contact_id = ? AND k.name_id = o.name_id AND k.role = o.role AND k.span && o.span', [$id, $kept->id]);
                 $this->database->update('UPDATE roles SET contact_id = ? WHERE contact_id = ?', [$kept->id, $id]);

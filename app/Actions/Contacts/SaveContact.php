@@ -71,7 +71,7 @@ final readonly class SaveContact
             if ($isMaterial) {
                 $this->database->update("UPDATE registrations r SET registrant_changed_on = ?::timestamptz FROM roles o WHERE o.registration_id = r.id AND o.contact_id = ? AND o.role = 'registrant' AND upper_inf(o.span)", [$this->clock->now()->isoSecond(), $locked->id]);
             }
-            $this->database->update("UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT name_id FROM roles WHERE contact_id = ? AND upper_inf(span))", [$locked->id]);
+            $this->standings->staleByContact($locked->id);
             $this->log->write('changed', 'contact', $locked->id, ['fields' => array_values(array_diff([...$differs, ...$about], ['likeness'])), 'version' => $locked->version], $user->id);
             $this->database->afterCommit(fn () => FindRingsJob::dispatch());
 

@@ -11,6 +11,7 @@ use Acre\Core\Contact\Text;
 use Acre\Core\Time\Instant;
 use App\Jobs\AskRegistrants;
 use App\Jobs\FindRings;
+use App\Support\OpenSpans;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -200,10 +201,6 @@ final readonly class SayRegistrants
     /** @param  list<int>  $nameIds */
     private function end(array $nameIds, ?Instant $on = null): void
     {
-        $names = '{'.implode(',', $nameIds).'}';
-        $now = ($on ?? $this->clock->now())->isoSecond();
-        // What began this very second was never so.
-        $this->database->delete("DELETE FROM roles WHERE name_id = ANY (?::bigint[]) AND role = 'registrant' AND upper_inf(span) AND lower(span) >= ?::timestamptz", [$names, $now]);
-        $this->database->update("UPDATE roles SET span = tstzrange(lower(span), ?::timestamptz) WHERE name_id = ANY (?::bigint[]) AND role = 'registrant' AND upper_inf(span)", [$now, $names]);
+        OpenSpans::end($this->database, 'roles', "name_id = ANY (?::bigint[]) AND role = 'registrant'", ['{'.implode(',', $nameIds).'}'], $on ?? $this->clock->now());
     }
 }

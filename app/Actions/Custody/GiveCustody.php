@@ -10,6 +10,7 @@ use App\Models\Account;
 use App\Models\Custodian;
 use App\Models\User;
 use App\Support\HouseLog;
+use App\Support\OpenSpans;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -73,8 +74,6 @@ final readonly class GiveCustody
 
     private function end(int $accountId, int $custodianId, CustodyPart $part): void
     {
-        $now = $this->clock->now()->isoSecond();
-        $this->database->delete('DELETE FROM custodies WHERE account_id = ? AND custodian_id = ? AND part = ? AND upper_inf(span) AND lower(span) >= ?::timestamptz', [$accountId, $custodianId, $part->value, $now]);
-        $this->database->update('UPDATE custodies SET span = tstzrange(lower(span), ?::timestamptz) WHERE account_id = ? AND custodian_id = ? AND part = ? AND upper_inf(span)', [$now, $accountId, $custodianId, $part->value]);
+        OpenSpans::end($this->database, 'custodies', 'account_id = ? AND custodian_id = ? AND part = ?', [$accountId, $custodianId, $part->value], $this->clock->now());
     }
 }

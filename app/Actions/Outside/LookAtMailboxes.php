@@ -8,6 +8,7 @@ use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\TakesMail;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
+use App\Actions\Standings\MakeStandings;
 use App\Outside\Dns\Dns;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -18,7 +19,7 @@ final readonly class LookAtMailboxes
 {
     private const DAYS = 7;
 
-    public function __construct(private Connection $database, private Dns $dns, private TradeClock $clock)
+    public function __construct(private Connection $database, private Dns $dns, private MakeStandings $standings, private TradeClock $clock)
     {
     }
 
@@ -63,9 +64,7 @@ final readonly class LookAtMailboxes
             $this->database->update('UPDATE mailboxes SET looked_on = ?::timestamptz, takes_mail = CASE WHEN ? = \'unknown\' THEN takes_mail ELSE ? END WHERE id = ANY (?::bigint[])', [$now->isoSecond(), $takes->value, $takes->value, $in]);
             $changed = array_keys(array_filter($ids, fn (string $before): bool => $takes !== TakesMail::Unknown && $before !== $takes->value));
             if ($changed !== []) {
-                $this->database->update(
-                    "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT o.name_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span) WHERE upper_inf(o.span) AND v.mailbox_id = ANY (?::bigint[]))", ['{'.implode(',', $changed).'}'],
-                );
+                $this->standings->staleByMailbox($changed);
             }
         });
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Post;
 
-use App\Actions\Verification\VerifyMailbox;
+use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketState;
 use App\Models\Letter;
@@ -37,7 +37,7 @@ final readonly class SendLetters
 
     private const DOUBTS = 2;
 
-    public function __construct(private Connection $database, private Post $post, private VerifyMailbox $verify, private Words $words)
+    public function __construct(private Connection $database, private Post $post, private MakeStandings $standings, private Words $words)
     {
     }
 
@@ -115,7 +115,7 @@ final readonly class SendLetters
     private function tellOf(Letter $letter, LetterState $state): void
     {
         if ($letter->mailbox_id !== null && ($state === LetterState::Refused || $state === LetterState::Sent)) {
-            $this->verify->stale($letter->mailbox_id);
+            $this->standings->staleByMailbox([$letter->mailbox_id]);
         }
     }
 

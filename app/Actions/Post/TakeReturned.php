@@ -6,7 +6,7 @@ namespace App\Actions\Post;
 
 use Acre\Wire\Mail\MailError;
 use Acre\Wire\Mail\MailLetter;
-use App\Actions\Verification\VerifyMailbox;
+use App\Actions\Standings\MakeStandings;
 use App\Models\Letter;
 use App\Models\LetterState;
 use App\Outside\Post\Returns;
@@ -17,7 +17,7 @@ use Illuminate\Database\Connection;
 /** Takes what came back, and notes it on the letter that it is about; any step may be repeated. */
 final readonly class TakeReturned
 {
-    public function __construct(private Connection $database, private Returns $returns, private VerifyMailbox $verify, private HouseLog $log)
+    public function __construct(private Connection $database, private Returns $returns, private MakeStandings $standings, private HouseLog $log)
     {
     }
 
@@ -45,7 +45,7 @@ final readonly class TakeReturned
             $letter = Letter::query()->where('message_id', $report->letter)->whereIn('state', [LetterState::Sent, LetterState::Doubtful, LetterState::Sending])->lockForUpdate()->first();
             $letter?->update(['state' => LetterState::Returned, 'answer' => mb_substr(trim("{$report->status} {$report->words}"), 0, 900)]);
             if ($letter?->mailbox_id !== null) {
-                $this->verify->stale($letter->mailbox_id);
+                $this->standings->staleByMailbox([$letter->mailbox_id]);
                 $this->log->write('letter_returned', 'mailbox', $letter->mailbox_id, ['letter' => $letter->id]);
             }
             if ($letter?->docket_id !== null) {

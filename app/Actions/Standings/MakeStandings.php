@@ -127,6 +127,25 @@ final readonly class MakeStandings
         $this->database->update("UPDATE standing_ages a SET stands_until = '-infinity' FROM standings s WHERE s.name_id = a.name_id AND s.{$column} = ?", [$id]);
     }
 
+    /** In the transaction that changes what a contact says or is. */
+    public function staleByContact(int $contactId): void
+    {
+        $this->database->update("UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT name_id FROM roles WHERE contact_id = ? AND upper_inf(span))", [$contactId]);
+    }
+
+    /**
+     * In the transaction that learns something of mailboxes: whatever carries them is judged anew.
+     *
+     * @param  list<int>  $mailboxIds
+     */
+    public function staleByMailbox(array $mailboxIds): void
+    {
+        $this->database->update(
+            "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (
+                SELECT o.name_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span) WHERE upper_inf(o.span) AND v.mailbox_id = ANY (?::bigint[]))", ['{'.implode(',', $mailboxIds).'}'],
+        );
+    }
+
     /**
      * Rows as one value: a statement of thousands of placeholders takes longer to read than to carry out.
      *

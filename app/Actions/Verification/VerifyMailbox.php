@@ -40,7 +40,7 @@ final readonly class VerifyMailbox
             $this->links->withdraw(LinkPurpose::VerifyMailbox, LinkOf::mailbox($mailboxId));
             // What still waits to be sent asks for what is answered.
             Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.verified_meanwhile')]);
-            $this->stale($mailboxId);
+            $this->standings->staleByMailbox([$mailboxId]);
             $this->log->write('mailbox_verified', 'mailbox', $mailboxId, ['by' => $by], $user?->id);
 
             return true;
@@ -48,13 +48,5 @@ final readonly class VerifyMailbox
         $this->standings->due(batches: 2);
 
         return $isNew;
-    }
-
-    /** In the caller's transaction: whatever carries it is judged anew. */
-    public function stale(int $mailboxId): void
-    {
-        $this->database->update(
-            "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT o.name_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span) WHERE upper_inf(o.span) AND v.mailbox_id = ?)", [$mailboxId],
-        );
     }
 }
