@@ -7,6 +7,8 @@ namespace App\Actions;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Client;
+use App\Models\Custodian;
+use App\Models\Pattern;
 use App\Models\Registrar;
 use App\Models\User;
 use App\Support\ChangedMeanwhile;
@@ -14,7 +16,7 @@ use App\Support\Changes;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 
-/** Writes down a client, a registrar or an account, new or changed, and lets the standings that rest on it be made again. */
+/** Writes down a row of the house's own, new or changed, and lets the standings that rest on it be made again. */
 final readonly class SaveRow
 {
     public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log)
@@ -22,7 +24,7 @@ final readonly class SaveRow
     }
 
     /**
-     * @template T of Client|Registrar|Account
+     * @template T of Client|Registrar|Account|Pattern|Custodian
      *
      * @param  T  $row
      * @param  array<string, mixed>  $values
@@ -31,12 +33,14 @@ final readonly class SaveRow
      *
      * @throws ChangedMeanwhile when somebody else has saved since
      */
-    public function handle(User $user, Client|Registrar|Account $row, array $values, ?int $version): Client|Registrar|Account
+    public function handle(User $user, Client|Registrar|Account|Pattern|Custodian $row, array $values, ?int $version): Client|Registrar|Account|Pattern|Custodian
     {
         $subject = match (true) {
             $row instanceof Client => 'client',
             $row instanceof Registrar => 'registrar',
             $row instanceof Account => 'account',
+            $row instanceof Pattern => 'pattern',
+            $row instanceof Custodian => 'custodian',
         };
         $this->database->transaction(function () use ($user, $row, $values, $version, $subject): void {
             if ($version === null) {
@@ -48,7 +52,10 @@ final readonly class SaveRow
             $row->newQuery()->lockForUpdate()->findOrFail($row->id);
             $changed = Changes::save($row->refresh(), $values, $version);
             if ($changed !== []) {
-                $this->standings->stale($subject.'_id', $row->id);
+                // What names show follows a pattern at the next deed only, and nothing is judged by who a person is.
+                if (! $row instanceof Pattern && ! $row instanceof Custodian) {
+                    $this->standings->stale($subject.'_id', $row->id);
+                }
                 $this->log->write('changed', $subject, $row->id, ['fields' => array_keys($changed)], $user->id);
             }
         });

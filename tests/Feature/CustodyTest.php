@@ -67,6 +67,7 @@ final class CustodyTest extends TestCase
         $this->get("/custody/{$this->odile->id}")->assertSeeInOrder(['What stops if Odile Harrow leaves?', 'One account', 'with one name in it', 'the login, the second factor, the card', 'Give the new person a login', 'It is handed over'], false);
         $this->get("/custody/{$this->theo->id}")->assertSee('Nothing: no part of any account is written down as theirs.');
         $this->post("/custody/{$this->odile->id}/leave")->assertSessionHas('told');
+        self::assertSame(1, DB::table('log')->where('event', 'changed')->where('subject', 'custodian')->where('subject_id', $this->odile->id)->count(), 'who left when is in the log');
         $this->get('/custody')->assertSee('has left')->assertSee('Odile Harrow has left, and still holds something of it')->assertSee('Nobody who is still there can sign in');
         $path = "/custody/{$this->odile->id}/hand-over";
         $this->post($path, ['to' => $this->theo->id])->assertSessionHasErrors('accounts');

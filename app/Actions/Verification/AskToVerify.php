@@ -42,9 +42,8 @@ final readonly class AskToVerify
     {
         $written = 0;
         foreach ($this->board->all() as $row) {
-            if ($row->int('by_house') > 0 && $this->stage($row) !== null && $this->write($row->int('mailbox_id'), $this->stage($row))) {
-                $written++;
-            }
+            $stage = $row->int('by_house') > 0 ? $this->stage($row) : null;
+            $written += (int) ($stage !== null && $this->write($row->int('mailbox_id'), $stage));
         }
 
         return $written;

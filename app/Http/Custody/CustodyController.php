@@ -7,6 +7,7 @@ namespace App\Http\Custody;
 use Acre\Core\Contact\CustodyPart;
 use Acre\Core\Time\Instant;
 use App\Actions\Custody\GiveCustody;
+use App\Actions\SaveRow;
 use App\Models\Account;
 use App\Models\Custodian;
 use App\Queries\Custody\ReadCustody;
@@ -18,7 +19,7 @@ use Illuminate\View\View;
 /** Who can get into accounts, and what stops once they leave. */
 final readonly class CustodyController
 {
-    public function __construct(private ReadCustody $custody, private TradeClock $clock, private Words $words)
+    public function __construct(private ReadCustody $custody, private SaveRow $save, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -48,14 +49,14 @@ final readonly class CustodyController
 
     public function store(CustodianRequest $request): RedirectResponse
     {
-        $custodian = Custodian::query()->create(['name' => trim($request->word('name')), 'mailbox' => $request->filled('mailbox') ? $request->word('mailbox') : null]);
+        $custodian = $this->save->handle($request->person(), new Custodian, ['name' => trim($request->word('name')), 'mailbox' => $request->filled('mailbox') ? $request->word('mailbox') : null], null);
 
         return to_route('custody.show', $custodian)->with('told', $this->words->say('contacts.saved', ['who' => $custodian->name]));
     }
 
     public function leave(Custodian $custodian, CustodianRequest $request): RedirectResponse
     {
-        $custodian->update(['left_on' => $custodian->left_on === null ? $this->clock->now() : null, 'version' => $custodian->version + 1]);
+        $this->save->handle($request->person(), $custodian, ['left_on' => $custodian->left_on === null ? $this->clock->now() : null], $custodian->version);
 
         return to_route('custody.show', $custodian)->with('told', $this->words->say($custodian->left_on === null ? 'contacts.custody.is_back' : 'contacts.custody.has_left', ['who' => $custodian->name]));
     }

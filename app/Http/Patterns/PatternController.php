@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Patterns;
 
+use App\Actions\SaveRow;
 use App\Models\Pattern;
-use App\Support\Changes;
-use App\Support\HouseLog;
 use App\Support\HouseSettings;
 use Illuminate\Database\Connection;
 use Illuminate\Http\RedirectResponse;
@@ -15,7 +14,7 @@ use Illuminate\View\View;
 /** Patterns of disclosure: choices of fields by names of the house's own. */
 final readonly class PatternController
 {
-    public function __construct(private Connection $database, private HouseLog $log)
+    public function __construct(private Connection $database, private SaveRow $save)
     {
     }
 
@@ -34,12 +33,7 @@ final readonly class PatternController
 
     public function store(PatternRequest $request): RedirectResponse
     {
-        $pattern = $this->database->transaction(function () use ($request): Pattern {
-            $pattern = Pattern::query()->create($request->columns());
-            $this->log->write('made', 'pattern', $pattern->id, [], $request->person()->id);
-
-            return $pattern;
-        });
+        $pattern = $this->save->handle($request->person(), new Pattern, $request->columns(), null);
 
         return to_route('patterns.index')->with('told', __('forms.saved', ['what' => $pattern->name]));
     }
@@ -52,12 +46,7 @@ final readonly class PatternController
     /** What names show follows at the next deed: nothing outside changes with the pattern. */
     public function update(Pattern $pattern, PatternRequest $request): RedirectResponse
     {
-        $this->database->transaction(function () use ($pattern, $request): void {
-            $locked = Pattern::query()->lockForUpdate()->findOrFail($pattern->id);
-            if (Changes::save($locked, $request->columns(), $request->integer('version')) !== []) {
-                $this->log->write('changed', 'pattern', $pattern->id, [], $request->person()->id);
-            }
-        });
+        $this->save->handle($request->person(), $pattern, $request->columns(), $request->integer('version'));
 
         return to_route('patterns.index')->with('told', __('forms.saved', ['what' => $request->word('name')]));
     }

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Verification;
 
 use App\Actions\Verification\AskToVerify;
+use App\Actions\Verification\SettleObjections;
 use App\Actions\Verification\VerifyMailbox;
 use App\Models\Mailbox;
 use App\Queries\Verification\ReadBoard;
-use App\Support\HouseLog;
 use App\Support\TradeClock;
 use App\View\Words;
-use Illuminate\Database\Connection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 
@@ -40,12 +39,9 @@ final readonly class VerificationController
         return to_route('verification.index')->with('told', $this->words->say('contacts.verification.verified', ['mailbox' => $mailbox->address]));
     }
 
-    public function settle(Mailbox $mailbox, VerifyRequest $request, Connection $database, HouseLog $log): RedirectResponse
+    public function settle(Mailbox $mailbox, VerifyRequest $request, SettleObjections $settle): RedirectResponse
     {
-        $database->transaction(function () use ($mailbox, $request, $database, $log): void {
-            $database->update('UPDATE objections SET settled_on = ?::timestamptz, settled_by = ? WHERE mailbox_id = ? AND settled_on IS NULL', [$this->clock->now()->isoSecond(), $request->person()->id, $mailbox->id]);
-            $log->write('objection_settled', 'mailbox', $mailbox->id, [], $request->person()->id);
-        });
+        $settle->handle($request->person(), $mailbox->id);
 
         return to_route('verification.index')->with('told', $this->words->say('contacts.verification.settled'));
     }
