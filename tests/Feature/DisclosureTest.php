@@ -94,7 +94,7 @@ final class DisclosureTest extends TestCase
     {
         $this->held('bell.com');
         $this->look('bell.com', 'nothing of ours')->assertOk()->assertSeeInOrder(['One name: show “nothing of ours”', '1 of 1 can go now'], false)
-            ->assertSeeInOrder(['Person', 'Gudrun Kettle', 'not looked at', 'redacted', 'Organisation', 'Wickerby Bell Foundry', 'redacted', 'Region', 'North Sound', 'shown', 'Country', 'shown'])
+            ->assertSeeInOrder(['Person', 'Gudrun Kettle', 'not looked at', 'redacted', 'by the rule of .com', 'Organisation', 'Wickerby Bell Foundry', 'redacted', 'Region', 'North Sound', 'shown', 'Country', 'shown'])
             ->assertSee('Under .com everybody reads region, country, whatever is wished');
     }
 

@@ -207,7 +207,7 @@ final class LettersTest extends TestCase
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Sent, $this->letter()->state);
         app(TakeReturned::class)->handle();
-        self::assertSame([LetterState::Returned, '5.2.2 552 5.2.2 The mailbox is full'], [$this->letter()->state, $this->letter()->answer]);
+        self::assertSame([LetterState::Returned, '552 5.2.2 The mailbox is full'], [$this->letter()->state, $this->letter()->answer]);
         self::assertSame([], $this->world->letters('returns@harrow-tern.example'), 'what was kept is removed there');
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('came back')->assertSee('The mailbox is full');
         $this->get('/rounds')->assertSee('came back');

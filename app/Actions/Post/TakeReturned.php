@@ -43,7 +43,9 @@ final readonly class TakeReturned
         }
         $this->database->transaction(function () use ($report): void {
             $letter = Letter::query()->where('message_id', $report->letter)->whereIn('state', [LetterState::Sent, LetterState::Doubtful, LetterState::Sending])->lockForUpdate()->first();
-            $letter?->update(['state' => LetterState::Returned, 'answer' => mb_substr(trim("{$report->status} {$report->words}"), 0, 900)]);
+            // Most servers say the status in their words too.
+            $said = str_contains($report->words, $report->status) ? $report->words : "{$report->status} {$report->words}";
+            $letter?->update(['state' => LetterState::Returned, 'answer' => mb_substr(trim($said), 0, 900)]);
             if ($letter?->mailbox_id !== null) {
                 $this->standings->staleByMailbox([$letter->mailbox_id]);
                 $this->log->write('letter_returned', 'mailbox', $letter->mailbox_id, ['letter' => $letter->id]);

@@ -15,8 +15,9 @@ final readonly class FieldCompared
      * @param  array<string, int>  $after  names by the state that is to come, most first
      * @param  array<string, list<string>>  $apart  some of the names of which it is otherwise than of most, by that state
      * @param  int  $changes  of how many names something else will be read than is meant to be read today
+     * @param  list<string>  $redactedBy  suffixes whose rule it is that will redact it
      */
-    public function __construct(public Field $field, public array $held, public array $today, public array $after, public array $apart, public int $changes)
+    public function __construct(public Field $field, public array $held, public array $today, public array $after, public array $apart, public int $changes, public array $redactedBy)
     {
     }
 }

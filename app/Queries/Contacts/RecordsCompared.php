@@ -58,7 +58,7 @@ final readonly class RecordsCompared
     /** @param  list<array{CaseFile, Contact, PublishedRecord|null, PublishedRecord, Record|null}>  $all */
     private static function compare(Field $field, array $all): FieldCompared
     {
-        $held = $today = $after = $apart = [];
+        $held = $today = $after = $apart = $redactedBy = [];
         $changes = 0;
         foreach ($all as [$file, $holder, $before, $then, $read]) {
             $value = $holder->field($field);
@@ -68,6 +68,9 @@ final readonly class RecordsCompared
             $state = $value === null && $then->field($field)->state === Disclosure::Shown ? 'absent' : $then->field($field)->state->value;
             $after[$state] = ($after[$state] ?? 0) + 1;
             $apart[$state][] = $file->facts->name->unicode;
+            if ($state === Disclosure::Redacted->value) {
+                $redactedBy[$file->facts->name->suffix()] = true;
+            }
             $seen = self::seen($field, $read, $value);
             $today[$seen] = ($today[$seen] ?? 0) + 1;
             $changes += (int) ($before === null ? ! in_array($seen, ['unseen'], true) && ($seen === 'shown') !== $then->field($field)->isRead() : $before->field($field)->state !== $then->field($field)->state);
@@ -76,7 +79,7 @@ final readonly class RecordsCompared
         arsort($today);
         unset($apart[array_key_first($after) ?? '']);
 
-        return new FieldCompared($field, array_map(strval(...), array_keys($held)), $today, $after, array_map(fn (array $names): array => array_slice($names, 0, self::APART), $apart), $changes);
+        return new FieldCompared($field, array_map(strval(...), array_keys($held)), $today, $after, array_map(fn (array $names): array => array_slice($names, 0, self::APART), $apart), $changes, array_map(strval(...), array_keys($redactedBy)));
     }
 
     private static function seen(Field $field, ?Record $read, ?string $held): string

@@ -8,6 +8,7 @@ use Acre\Core\Contact\Custodian;
 use Acre\Core\Contact\Custody;
 use Acre\Core\Contact\CustodyPart;
 use Acre\Core\Contact\Mailbox;
+use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\NextKind;
 use App\Support\Row;
@@ -46,8 +47,15 @@ final readonly class ReadCustody
                 $row->instant('charge')?->toDay(), ($row->textOrNull('way_back') ?? '') !== '', $row->bool('hosts_too'),
             )];
         }
+        // What costs most to miss comes first; among equals the order of their names stays.
+        uasort($found, fn (array $a, array $b): int => self::dearest($a['custody']) <=> self::dearest($b['custody']));
 
         return $found;
+    }
+
+    private static function dearest(Custody $custody): int
+    {
+        return min([PHP_INT_MAX, ...array_map(fn (Finding $finding): int => $finding->tag->cost()->value, $custody->findings())]);
     }
 
     /**

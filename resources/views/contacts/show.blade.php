@@ -5,7 +5,7 @@
         <h1><bdi>{{ $value->called() }}</bdi></h1>
         <p class="head-deeds">@can('prepare')<a class="button main" href="{{ route('contacts.edit', $contact) }}">Change it</a>@endcan <a class="button" href="{{ route('contacts.card', $contact) }}">Its card</a> @can('settle')<a class="button" href="{{ route('contacts.erase', $contact) }}">Erase</a>@endcan</p>
     </div>
-    <p class="sentence">Contact {{ $contact->id }}, {{ $words->say('contacts.kind.'.$contact->kind->value) }}, behind @if ($count === 0)no name @elseif ($count === 1)one name @else<a href="{{ route('roll', ['contact' => $contact->id]) }}">{{ number_format($count) }} names</a>@endif{{ $contact->client === null ? '' : ', known by '.$contact->client->name }}.
+    <p class="sentence">Contact {{ $contact->id }}, {{ $words->say('contacts.kind.'.$contact->kind->value) }}, behind @if ($count > 1)<a href="{{ route('roll', ['contact' => $contact->id]) }}">{{ number_format($count) }} names</a>@else{{ $count === 1 ? 'one name' : 'no name' }}@endif{{ $contact->client === null ? '' : ', known by '.$contact->client->name }}.
                 @if ($contact->client === null)<span class="is-soon">{{ __('No :served has said that this is theirs.') }}</span>@endif
                 @foreach ($risks as $risk => $many)@continue(in_array($risk, ['holder_unknown'], true))<span class="{{ Acre\Core\Contact\ContactFinding::from($risk)->cost() === Acre\Core\Finding\Cost::Attention ? 'is-soon' : 'is-bad' }}">{{ $words->say('contacts.risk.'.$risk) }}: {{ $many === 1 ? 'one name' : number_format($many).' names' }}.</span> @endforeach</p>
     <div class="cards">

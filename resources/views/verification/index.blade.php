@@ -15,7 +15,7 @@
             @php($fails = in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) || $row->text('takes_mail') === 'no')
             <tr>
                 <th scope="row"><span class="{{ $isLate ? 'is-bad' : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span class="lesser">{{ $isLate ? 'switched off by the rules' : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in '.$today->daysUntil($by).' days') }}</span></th>
-                <td data-label="Mailbox"><a class="mono" href="{{ route('contacts.show', $row->int('contact_id')) }}">{{ $row->text('address') }}</a><span class="lesser">{{ $row->text('called') }}, {{ $row->text('client_name') }}</span></td>
+                <td data-label="Mailbox"><a class="mono" href="{{ route('contacts.show', $row->int('contact_id')) }}">{{ $row->text('address') }}</a><span class="lesser">{{ implode(', ', array_unique([$row->text('called'), $row->text('client_name')])) }}</span></td>
                 <td data-label="Names"><a href="{{ route('roll', ['contact' => $row->int('contact_id'), 'finding' => $isLate ? 'contact.verification_lapsed' : 'contact.verify_by']) }}">{{ $row->int('names') === 1 ? $row->text('example') : number_format($row->int('names')).' names' }}</a></td>
                 <td data-label="Where it stands">
                     @if ($row->textOrNull('objection') !== null)<span class="is-bad">Said to be wrong:</span> <bdi>{{ $row->text('objection') }}</bdi>

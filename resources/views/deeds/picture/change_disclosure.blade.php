@@ -1,4 +1,5 @@
 {{-- $fields: FieldCompared; $one: the only name, if it is one; $count: names --}}
+@php($by = fn (array $suffixes): string => count($suffixes) > 3 ? 'by the rules of '.count($suffixes).' suffixes' : 'by the rule of '.implode(', ', array_map(fn (string $suffix): string => ".{$suffix}", $suffixes)))
 @php($rule = fn (string $state, array $told): string => $words->say('contacts.read.'.$state).(count($told) > 1 ? ' ('.number_format($told[$state]).')' : ''))
 <table class="sheet reads">
     <caption class="hide">What the world reads of the holder, today and after</caption>
@@ -9,7 +10,7 @@
             <th scope="row">{{ ucfirst($words->say('contacts.field.'.$compared->field->value)) }}</th>
             <td class="mono" data-label="What we hold">@if ($compared->held === [])<span class="lesser">nothing</span>@elseif (count($compared->held) === 1)<bdi>{{ $compared->held[0] }}</bdi>@else<span class="lesser">more than one</span>@endif</td>
             <td data-label="Read today">@foreach ($compared->today as $state => $names)<span class="read read-{{ $state }}">{{ $rule($state, $compared->today) }}</span>@endforeach</td>
-            <td class="reads-after" data-label="Read after">@foreach ($compared->after as $state => $names)<span @class(['read', 'read-'.$state])>@if ($compared->changes > 0 && $loop->first)<strong class="mark">{{ $rule($state, $compared->after) }}</strong>@else{{ $rule($state, $compared->after) }}@endif</span>@endforeach</td>
+            <td class="reads-after" data-label="Read after">@foreach ($compared->after as $state => $names)<span @class(['read', 'read-'.$state])>@if ($compared->changes > 0 && $loop->first)<strong class="mark">{{ $rule($state, $compared->after) }}</strong>@else{{ $rule($state, $compared->after) }}@endif @if ($state === 'redacted')<span class="lesser">{{ $by($compared->redactedBy) }}</span>@endif</span>@endforeach</td>
             <td data-label="Where it differs">@foreach ($compared->apart as $state => $names)<span class="lesser">{{ implode(', ', $names) }}{{ ($compared->after[$state] ?? 0) > count($names) ? ' and '.number_format($compared->after[$state] - count($names)).' more' : '' }}: {{ $words->say('contacts.read.'.$state) }}</span>@endforeach</td>
         </tr>
     @endforeach

@@ -1,5 +1,9 @@
-<x-field name="contact" label="The new registrant" :value="$said['contact'] ?? $request->word('contact')" list="contacts" required autocomplete="off" note="A contact’s number, its mailbox, or how it is called; whoever is missing is written down under People first"/>
-<datalist id="contacts">@foreach ($choices as $id => $called)<option value="{{ $id }}" label="{{ $called }}">@endforeach</datalist>
-@if ($said === [] && $request->word('contact') !== '' && $request->word('agreement') !== '' && $request->word('authority') !== '')<p class="wrong" role="alert">No contact is called so, or more than one is: give its number, which stands on its page.</p>@endif
+<div class="field">
+    <label for="f-contact">The new registrant</label>
+    <input id="f-contact" name="contact" value="{{ $said['contact'] ?? $request->word('contact') }}" list="contacts" required autocomplete="off" maxlength="320">
+    <datalist id="contacts">@foreach ($choices as $id => $called)<option value="{{ $id }}" label="{{ $called }}">@endforeach</datalist>
+    <p class="note">A contact’s number, its mailbox, or how it is called; whoever is missing is written down under People first</p>
+    @if ($said === [] && $request->word('contact') !== '' && $request->word('agreement') !== '' && $request->word('authority') !== '')<p class="wrong" role="alert">No contact is called so, or more than one is: give its number, which stands on its page.</p>@endif
+</div>
 <x-field name="agreement" label="What was agreed to, and when" :value="$said['agreement'] ?? $request->word('agreement')" maxlength="1000" required note="The registrar’s text by its name and day; kept with the docket"/>
 <x-field name="authority" label="On whose authority" :value="$said['authority'] ?? $request->word('authority')" maxlength="1000" required note="Who said yes for the holder, and how"/>
