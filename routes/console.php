@@ -8,6 +8,7 @@ use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\TellAlarms;
 use App\Actions\Post\TakeReturned;
+use App\Actions\Registrants\GoOnConfirmed;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
@@ -42,6 +43,7 @@ Schedule::call(fn (AskToVerify $ask) => $ask->due())->everyMinute()->name('verif
 Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())->hourly()->name('yearly')->when(fn (): bool => config()->boolean('house.yearly_letters'))->withoutOverlapping();
 Schedule::call(fn (TakeReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
 Schedule::call(fn (GoOnAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
+Schedule::call(fn (GoOnConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()->name('confirmed');
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

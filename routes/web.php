@@ -250,5 +250,6 @@ Route::middleware('auth')->group(function (): void {
         Route::post('{docket}/again', 'again')->name('again')->middleware(['can:view,docket', 'can:prepare']);
         Route::post('{docket}/call-off', 'callOff')->name('call-off')->middleware('can:callOff,docket');
         Route::post('{docket}/letter', 'write')->name('write')->middleware('can:tick,docket');
+        Route::post('{docket}/letter/{confirmation}', 'writeToSide')->name('write-to-side')->middleware('can:tick,docket')->whereNumber('confirmation')->scopeBindings();
     });
 });

@@ -41,6 +41,16 @@ final class Docket extends Model
         'prepared_on' => AsInstant::class, 'settled_on' => AsInstant::class, 'closed_on' => AsInstant::class,
     ];
 
+    /**
+     * Whose word on another registrant it asks for.
+     *
+     * @return HasMany<Confirmation, $this>
+     */
+    public function confirmations(): HasMany
+    {
+        return $this->hasMany(Confirmation::class);
+    }
+
     /** @return HasMany<DocketLine, $this> */
     public function lines(): HasMany
     {

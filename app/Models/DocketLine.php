@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Acre\Core\Time\Instant;
 use App\Models\Casts\AsInstant;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -28,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property array<string, string>|null $before
  * @property array<string, string>|null $after
  * @property array<string, mixed>|null $was what the name was before a deed in our own books, for undoing it
+ * @property-read bool|null $has_open_word whether a side must still say yes, where that was asked for
  * @property-read Name $name
  * @property-read Order|null $order
  * @property-read Docket $docket
@@ -40,8 +42,10 @@ final class DocketLine extends Model
     protected $attributes = ['findings' => '[]', 'reason' => null, 'done_on' => null, 'done_is_day' => true, 'done_by' => null, 'seen_on' => null, 'before' => null, 'after' => null, 'was' => null, 'lot' => 0];
 
     protected $casts = [
-        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'was' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean', 'seen_on' => AsInstant::class,
+        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'was' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean', 'seen_on' => AsInstant::class, 'has_open_word' => 'boolean',
     ];
+
+    private const OPEN_WORD = 'SELECT 1 FROM movements m JOIN legs g ON g.movement_id = m.id WHERE m.docket_id = docket_lines.docket_id AND m.name_id = docket_lines.name_id AND m.closed_on IS NULL AND g.confirmation_id IS NOT NULL AND g.done_on IS NULL';
 
     /** @return BelongsTo<Name, $this> */
     public function name(): BelongsTo
@@ -59,6 +63,26 @@ final class DocketLine extends Model
     public function givingAccount(): BelongsTo
     {
         return $this->belongsTo(Account::class, 'giving_account_id');
+    }
+
+    /**
+     * Those that wait for nobody's word.
+     *
+     * @param  Builder<self>  $lines
+     */
+    public function scopeWithoutOpenWord(Builder $lines): void
+    {
+        $lines->whereRaw('NOT EXISTS ('.self::OPEN_WORD.')');
+    }
+
+    /**
+     * `has_open_word`: whether a side must still say yes.
+     *
+     * @param  Builder<self>  $lines
+     */
+    public function scopeWithOpenWord(Builder $lines): void
+    {
+        $lines->selectRaw('docket_lines.*')->selectRaw('EXISTS ('.self::OPEN_WORD.') AS has_open_word');
     }
 
     /**

@@ -12,9 +12,10 @@ use Illuminate\Database\Eloquent\Model;
  * A letter, and what became of it. Where its body says `{link}`, the link stands only in what is sent.
  *
  * @property int $id
- * @property string $kind `morning`, `alarm`, `acceptance` or `verification`
+ * @property string $kind `morning`, `alarm`, `acceptance`, `confirmation`, `verification` or `yearly`
  * @property int|null $user_id who of the house it is to; null: somebody outside
  * @property int|null $docket_id that it is about
+ * @property int|null $confirmation_id that it asks for
  * @property int|null $mailbox_id that it asks to be verified
  * @property string $mailbox
  * @property string $subject
@@ -35,7 +36,7 @@ final class Letter extends Model
 
     protected $guarded = ['id'];
 
-    protected $attributes = ['user_id' => null, 'docket_id' => null, 'mailbox_id' => null, 'state' => 'waiting', 'message_id' => null, 'attempts' => 0, 'doubts' => 0, 'answer' => null, 'secret_id' => null];
+    protected $attributes = ['user_id' => null, 'docket_id' => null, 'confirmation_id' => null, 'mailbox_id' => null, 'state' => 'waiting', 'message_id' => null, 'attempts' => 0, 'doubts' => 0, 'answer' => null, 'secret_id' => null];
 
     protected $casts = ['written_on' => AsInstant::class, 'state' => LetterState::class];
 }

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $mailbox whose letter it stands in
  * @property int|null $docket_id
  * @property int|null $docket_version as it was when the letter was written
+ * @property int|null $confirmation_id the word on it that is asked for
  * @property int|null $mailbox_id that is to be verified
  * @property int $misses times that what was typed did not belong to it
  * @property-read Docket|null $docket

@@ -8,5 +8,6 @@ namespace App\Models;
 enum LinkPurpose: string
 {
     case AcceptHandover = 'accept_handover';
+    case ConfirmRegistrant = 'confirm_registrant';
     case VerifyMailbox = 'verify_mailbox';
 }

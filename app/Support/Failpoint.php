@@ -31,6 +31,7 @@ enum Failpoint: string
     case OrderAnswered = 'order_answered';
     case MessageKept = 'message_kept';
     case AcceptedCarried = 'accepted_carried';
+    case ConfirmedCarried = 'confirmed_carried';
     case LetterMarked = 'letter_marked';
     case LetterGiven = 'letter_given';
 

@@ -4,23 +4,43 @@ declare(strict_types=1);
 
 namespace Acre\Core\Contact;
 
+use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\Leg;
+use Acre\Core\Movement\LegKind;
+use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\RegistrantConfirms;
+use Acre\Core\Time\Instant;
 
-/** Another registrant for a name, judged before it is begun: what is in the way, who must confirm it, and what it starts. */
+/** Another registrant for a name, judged before it is begun: what is in the way, who must confirm it by when, and what it starts. */
 final readonly class RegistrantChange
 {
-    /** What `prior` says of somebody without a mailbox. */
-    public const NO_MAILBOX = 'no_mailbox';
+    /** What a finding says of somebody who is not written down. */
+    public const NOBODY = 'nobody';
 
     /**
      * @param  Guard|null  $prior  null: nobody is written down
+     * @param  Instant  $answerBy  by when whoever is written to should have answered
+     * @param  bool  $hasAuthority  whether it is said who agreed, where no letter of ours is answered
      * @param  bool  $isDeclinable  whether this registrar lets the hold be declined beforehand
      * @param  int|null  $moving  the docket by which it is moving; null: it stays where it is
      */
-    public function __construct(private Contact $new, private ?Guard $prior, private Material $starts, private bool $isDeclinable, private ?int $moving)
+    public function __construct(
+        private Contact $new,
+        private ?Guard $prior,
+        private Material $starts,
+        private DesignatedAgent $agent,
+        private Instant $answerBy,
+        private bool $hasAuthority,
+        private bool $isDeclinable,
+        private ?int $moving,
+    ) {
+    }
+
+    public function judge(string $suffix, string $registrar): Readiness
     {
+        return Readiness::of($this->findings($suffix, $registrar), $this->legs());
     }
 
     /** @return list<Finding> */
@@ -36,11 +56,7 @@ final readonly class RegistrantChange
                 $findings[] = Finding::of(RegistrantFinding::NewLacks, Effect::Worth, null, who: $this->new->called(), what: $finding->with['what']);
             }
         }
-        $findings[] = match ($this->starts->confirms) {
-            RegistrantConfirms::Both => Finding::of(RegistrantFinding::BothConfirm, Effect::Worth, null, prior: $this->prior->mailbox ?? self::NO_MAILBOX, new: $mailbox),
-            RegistrantConfirms::Registry => Finding::of(RegistrantFinding::RegistryConfirms, Effect::Worth, null, suffix: $suffix),
-            RegistrantConfirms::New, RegistrantConfirms::Nobody => Finding::of(RegistrantFinding::NewConfirms, Effect::Worth, null, new: $mailbox),
-        };
+        array_push($findings, ...$this->aboutWhoConfirms($mailbox, $suffix));
         if ($this->starts->holdUntil !== null) {
             $findings[] = $this->isDeclinable
                 ? Finding::of(RegistrantFinding::HoldDeclinable, Effect::Worth, null, registrar: $registrar, until: $this->starts->holdUntil)
@@ -51,5 +67,47 @@ final readonly class RegistrantChange
         }
 
         return $findings;
+    }
+
+    /** @return list<Leg> who says yes, and what the registrar then does */
+    public function legs(): array
+    {
+        $legs = array_map(fn (Side $side): Leg => new Leg($side->leg(), Actor::Client, $this->answerBy), array_values(array_filter(Side::cases(), $this->isWrittenTo(...))));
+
+        return [...$legs, new Leg(LegKind::Registrant, $this->starts->confirms === RegistrantConfirms::Registry ? Actor::Registry : Actor::House, $this->answerBy->plusDays(1))];
+    }
+
+    /** @return list<Finding> */
+    private function aboutWhoConfirms(string $mailbox, string $suffix): array
+    {
+        [$prior, $new] = [$this->isWrittenTo(Side::Prior), $this->isWrittenTo(Side::New)];
+        $by = $this->answerBy;
+        $priorBox = $this->prior?->mailbox;
+        if ($prior && $priorBox === null) {
+            return [Finding::of(RegistrantFinding::PriorNotReached, Effect::Stops, null, prior: $this->prior->called ?? self::NOBODY)];
+        }
+        $findings = match (true) {
+            $prior && $new => [Finding::of(RegistrantFinding::BothConfirm, Effect::Worth, null, prior: (string) $priorBox, new: $mailbox, by: $by)],
+            $prior => [Finding::of(RegistrantFinding::PriorConfirms, Effect::Worth, null, prior: (string) $priorBox, by: $by)],
+            $new => [Finding::of(RegistrantFinding::NewConfirms, Effect::Worth, null, new: $mailbox, by: $by)],
+            default => [],
+        };
+        if ($this->starts->confirms === RegistrantConfirms::Registry) {
+            $findings[] = Finding::of(RegistrantFinding::RegistryConfirms, Effect::Worth, null, suffix: $suffix);
+        }
+        if (! $prior && ! $new && ! $this->hasAuthority) {
+            $findings[] = Finding::of(RegistrantFinding::NoAuthority, Effect::Stops, null, suffix: $suffix);
+        }
+        $acted = array_values(array_filter(Side::cases(), fn (Side $side): bool => $this->starts->confirms->asks($side) && $this->agent->actsFor($side)));
+        if ($acted !== []) {
+            $findings[] = Finding::of(RegistrantFinding::AgentConfirms, Effect::Worth, null, whose: count($acted) === 2 ? DesignatedAgent::Both->value : $acted[0]->value);
+        }
+
+        return $findings;
+    }
+
+    private function isWrittenTo(Side $side): bool
+    {
+        return $this->starts->confirms->asks($side) && ! $this->agent->actsFor($side);
     }
 }

@@ -14,9 +14,17 @@ enum RegistrantFinding: string implements FindingTag
 {
     case NewHasNoMailbox = 'new_has_no_mailbox';
     case NewLacks = 'new_lacks';
-    /** Prior and new, each by a letter, or a designated agent for either. */
+    /** The one before must say yes, and can't be written to. */
+    case PriorNotReached = 'prior_not_reached';
+    /** Nobody is asked by a letter of ours, and it is not said who agreed. */
+    case NoAuthority = 'no_authority';
+    /** The house says yes for a side that has authorised it. */
+    case AgentConfirms = 'agent_confirms';
+    /** Prior and new, each by a letter of ours. */
     case BothConfirm = 'both_confirm';
     case NewConfirms = 'new_confirms';
+    /** The new one's agent is the house, the one before is written to. */
+    case PriorConfirms = 'prior_confirms';
     case RegistryConfirms = 'registry_confirms';
     /** It may not go to another registrar until then: so move first, if it is to move. */
     case StartsHold = 'starts_hold';
@@ -35,8 +43,12 @@ enum RegistrantFinding: string implements FindingTag
         return match ($this) {
             self::NewHasNoMailbox => ['who'],
             self::NewLacks => ['who', 'what'],
-            self::BothConfirm => ['prior', 'new'],
-            self::NewConfirms => ['new'],
+            self::PriorNotReached => ['prior'],
+            self::NoAuthority => ['suffix'],
+            self::AgentConfirms => ['whose'],
+            self::BothConfirm => ['prior', 'new', 'by'],
+            self::NewConfirms => ['new', 'by'],
+            self::PriorConfirms => ['prior', 'by'],
             self::RegistryConfirms => ['suffix'],
             self::StartsHold => ['until'],
             self::HoldDeclinable => ['registrar', 'until'],
@@ -49,7 +61,7 @@ enum RegistrantFinding: string implements FindingTag
     {
         return match ($this) {
             self::StartsVerification, self::NewHasNoMailbox => Cost::Dark,
-            self::StartsHold, self::HoldDeclinable, self::WhileMoving, self::NewLacks, self::BothConfirm => Cost::MovementFails,
+            self::StartsHold, self::HoldDeclinable, self::WhileMoving, self::NewLacks, self::PriorNotReached, self::NoAuthority, self::BothConfirm, self::NewConfirms, self::PriorConfirms => Cost::MovementFails,
             default => Cost::Attention,
         };
     }
@@ -58,7 +70,7 @@ enum RegistrantFinding: string implements FindingTag
     {
         return match ($this) {
             self::RegistryConfirms => Actor::Registry,
-            self::BothConfirm, self::NewConfirms => Actor::Client,
+            self::BothConfirm, self::NewConfirms, self::PriorConfirms => Actor::Client,
             default => Actor::House,
         };
     }
@@ -66,7 +78,7 @@ enum RegistrantFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::NewHasNoMailbox => Cure::OtherMailbox,
+            self::NewHasNoMailbox, self::PriorNotReached => Cure::OtherMailbox,
             self::NewLacks => Cure::CorrectContact,
             self::StartsHold, self::HoldDeclinable => Cure::MoveRegistrar,
             self::WhileMoving => Cure::SeeDocket,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Movement;
 
-/** One step of a handover. */
+/** One step of a movement. */
 enum LegKind: string
 {
     /** The giving account itself is unlocked (a second step, a date of birth …). */
@@ -16,13 +16,18 @@ enum LegKind: string
     case Confirm = 'confirm';
     case Accept = 'accept';
     case SetLock = 'set_lock';
+    /** Who is the registrant until then says yes, in answer to a letter. */
+    case ConfirmPrior = 'confirm_prior';
+    case ConfirmNew = 'confirm_new';
+    /** The registrar writes down another registrant. */
+    case Registrant = 'registrant';
 
     /** Whether the step is taken on the giving side's pages. */
     public function isGiving(): bool
     {
         return match ($this) {
             self::UnlockAccount, self::LiftLock, self::Offer, self::Confirm => true,
-            self::Accept, self::SetLock => false,
+            self::Accept, self::SetLock, self::ConfirmPrior, self::ConfirmNew, self::Registrant => false,
         };
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook;
 
+use Acre\Core\Contact\Side;
+
 /** Who must confirm that a name gets another registrant. */
 enum RegistrantConfirms: string
 {
@@ -15,4 +17,13 @@ enum RegistrantConfirms: string
     case Nobody = 'nobody';
     /** The registry itself, on a form of its own and often for a fee. */
     case Registry = 'registry';
+
+    public function asks(Side $side): bool
+    {
+        return match ($this) {
+            self::Both => true,
+            self::New => $side === Side::New,
+            self::Nobody, self::Registry => false,
+        };
+    }
 }

@@ -51,9 +51,10 @@ return [
     'change_registrant' => [
         'title' => 'Give them another registrant',
         'headline' => '{1} Make :who the registrant of one name|[0,*] Make :who the registrant of :names names',
-        'one_line' => 'registrant from now on: :who',
+        'one_line' => 'registrant from now on: :who', 'said_yes' => '; :who said yes on :on', 'as_agent' => '; the house said yes as designated agent of :whose',
         'explained' => 'Another legal holder. What the change starts, and who must confirm it, is said for each name before anything is done; the one before stays on record with their time.',
-        'after' => 'It happens at the registrar’s page, by the slip, and is done once both letters are answered where the rules ask for two. It can’t be undone: the way back is another change.',
+        'after' => 'Whoever must say yes is written to first; then it happens at the registrar. It can’t be undone: the way back is another change.',
+        'agent' => ['nobody' => 'nobody: whoever must agree is written to', 'prior' => 'the registrant until then', 'new' => 'the new registrant', 'both' => 'both of them'],
         'not_known' => 'not known', 'no_mailbox' => 'no mailbox',
     ],
     'change_disclosure' => [
@@ -134,6 +135,7 @@ return [
         'nobody_chosen' => 'Choose the account that is to receive them first.',
         'nobody_to_ask' => 'Nobody’s answer is waited for any more, or the receiving account has no mailbox. No letter was written.',
         'names_another' => 'That does not name the account that the names are meant for. Nothing was changed; look at what the registrar calls your account, and try again.',
+        'side_said_no' => ':who said no', 'not_confirmed' => 'Somebody’s yes is still waited for: it can’t have been done',
         'receiver_refused' => 'The receiver refused the handover',
         'nothing_ticked' => 'Tick at least one name first.',
         'no_terms' => 'Say first what is to be so.',

@@ -39,7 +39,8 @@ return [
         'other_mailbox' => 'Give it another mailbox', 'say_who' => 'Say who it is', 'correct_contact' => 'Correct the contact',
         'another_person' => 'Give a second person a way in', 'other_card' => 'Have another card written down there', 'say_way_back' => 'Write down the way back in', 'keep_apart' => 'Keep registrar and web host apart',
     ],
-    'prior' => ['no_mailbox' => 'no mailbox'],
+    'prior' => ['nobody' => 'nobody is written down'],
+    'whose' => ['prior' => 'the registrant until then', 'new' => 'the new registrant', 'both' => 'both sides'],
     'identifier' => ['number' => 'number', 'login' => 'login', 'mailbox' => 'mailbox', 'handle' => 'handle'],
     'receiver_by' => ['number_login' => 'number and login', 'mailbox_number' => 'mailbox and number', 'mailbox' => 'mailbox alone', 'handle' => 'public handle'],
     'confirms' => [
@@ -53,7 +54,7 @@ return [
     'access' => ['ours' => 'ours: we can sign in', 'theirs' => 'theirs: we can’t'],
     'docket_state' => ['prepared' => 'prepared, waits for a Steward', 'settled' => 'under way', 'closed' => 'closed', 'called_off' => 'called off'],
     'line_state' => [
-        'prepared' => 'prepared', 'waiting' => 'waits', 'begun' => 'on its slip', 'by_wire' => 'told by wire', 'by_bridge' => 'told by bridge', 'asked' => 'waits for the receiver', 'done' => 'done', 'stopped' => 'stopped', 'refused' => 'refused', 'called_off' => 'called off',
+        'prepared' => 'prepared', 'waiting' => 'waits', 'begun' => 'on its slip', 'by_wire' => 'told by wire', 'by_bridge' => 'told by bridge', 'asked' => 'waits for the receiver', 'unheard' => 'waits for a yes', 'done' => 'done', 'stopped' => 'stopped', 'refused' => 'refused', 'called_off' => 'called off',
     ],
     'leg' => [
         'unlock_account' => ['do' => 'Unlock the giving account', 'otherwise' => 'the registrar refuses the offer'],
@@ -65,9 +66,11 @@ return [
         'lock_off' => ['do' => 'Lift the lock of these names', 'otherwise' => 'they can’t be moved'],
         'auto_renew_on' => ['do' => 'Switch on that these names renew by themselves', 'otherwise' => 'they end'],
         'auto_renew_off' => ['do' => 'Switch off that these names renew by themselves', 'otherwise' => 'they are charged for'],
-        'registrant' => ['do' => 'Change the registrant of these names, then see that the letters are answered: the last one settles it', 'otherwise' => 'the one before stays the legal holder'],
+        'registrant' => ['do' => 'Change the registrant of these names; if the registrar asks both by letters of its own, see that the last one is answered', 'otherwise' => 'the one before stays the legal holder'],
         'disclose' => ['do' => 'Set what the public record shows of the holder of these names', 'otherwise' => 'the world reads what it reads today'],
         'auth_code' => ['do' => 'Ask for the auth codes of these names, and write each down on its folio', 'otherwise' => 'they can’t go to another registrar'],
+        'confirm_prior' => ['do' => 'The registrant until then says yes', 'otherwise' => 'nothing is changed'],
+        'confirm_new' => ['do' => 'The new registrant says yes', 'otherwise' => 'nothing is changed'],
         'set_lock' => ['do' => 'Set the lock again', 'otherwise' => 'the name can be moved by whoever has its code'],
     ],
     'explained' => [

@@ -5,44 +5,84 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
+use Acre\Wire\Mail\MailLetter;
+use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
+use App\Actions\Names\GatherNames;
+use App\Actions\Registrants\GoOnConfirmed;
+use App\Actions\Registrar\ChangeRegistrant;
+use App\Jobs\CarryConfirmed;
+use App\Models\Confirmation;
 use App\Models\Contact;
 use App\Models\ContactVersion;
 use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\Letter;
 use App\Models\LineState;
+use App\Models\Mailbox;
+use App\Models\Movement;
 use App\Models\Name;
 use App\Models\NameRole;
 use App\Models\Registrant;
+use App\Queries\Dockets\SlipLot;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
-/** Another legal holder for names: judged per suffix before it starts, done by a slip, the one before kept with their time. */
+/** Another legal holder for names: judged per suffix before it starts, both asked by letter, then the registrar told; the one before kept with their time. */
 final class ChangeOfRegistrantTest extends TestCase
 {
     use PressesDeeds;
+    use Worldly;
 
     private House $house;
 
     private Contact $new;
 
+    private string $prior;
+
+    private string $desk;
+
     protected function setUp(): void
     {
         parent::setUp();
         $this->house = new House;
+        $this->world()->weather('fair', 0, 'the post');
+        $trial = self::$trials++.'-'.getmypid();
+        [$this->prior, $this->desk] = ["ledger-{$trial}@letters.example", "desk-{$trial}@letters.example"];
         app(TradeClock::class)->set(Instant::of('2026-03-01T10:00:00Z'));
         foreach (['bell.com', 'bell.co.uk', 'bell.de'] as $name) {
-            $this->house->name($name, facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+            $this->house->name($name, facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => $this->prior]);
         }
         app(TradeClock::class)->set(Instant::of('2026-10-06T09:00:00Z'));
-        $this->actingAs($this->house->steward)->post('/contacts', ['kind' => 'organisation', 'organisation' => 'Peal Trust', 'mailbox' => 'desk@peal.example', 'client_id' => $this->house->foundry->id])->assertRedirect();
+        $this->actingAs($this->house->steward)->post('/contacts', ['kind' => 'organisation', 'organisation' => 'Peal Trust', 'mailbox' => $this->desk, 'client_id' => $this->house->foundry->id])->assertRedirect();
         $this->new = Contact::query()->findOrFail(ContactVersion::query()->where('organisation', 'Peal Trust')->sole()->contact_id);
     }
 
-    private function address(string $name): string
+    private function address(string $name, string $agent = 'nobody'): string
     {
-        return "/deeds/change_registrant?name={$name}&contact={$this->new->id}&agreement=".urlencode('Registrant agreement of 1 July 2026').'&authority='.urlencode('Gudrun Kettle, by letter of 2 October');
+        $names = explode(' ', $name);
+        $of = count($names) === 1 ? "name={$name}" : 'of='.app(GatherNames::class)->list($this->house->steward, array_values(array_map(fn (string $ascii): int => Name::query()->where('ascii', $ascii)->sole()->id, $names)));
+
+        return "/deeds/change_registrant?{$of}&contact={$this->new->id}&agent={$agent}&agreement=".urlencode('Registrant agreement of 1 July 2026').'&authority='.urlencode('Gudrun Kettle, by letter of 2 October');
+    }
+
+    /** The path of the link in the letter that came last to a mailbox. */
+    private function link(string $mailbox): string
+    {
+        $letters = $this->world->letters($mailbox);
+        preg_match('~/answer/[\w-]{43}~', $letters === [] ? '' : MailLetter::read($letters[count($letters) - 1])->text, $found);
+
+        return $found[0] ?? '';
+    }
+
+    private function docket(string $names = 'bell.com', string $agent = 'nobody'): Docket
+    {
+        $this->pressAs($this->house->steward, $this->address($names, $agent))->assertRedirect();
+
+        return Docket::query()->latest('id')->firstOrFail();
     }
 
     private function registrant(string $name): string
@@ -52,20 +92,21 @@ final class ChangeOfRegistrantTest extends TestCase
 
     public function test_what_it_starts_and_who_must_confirm_is_said_by_suffix(): void
     {
-        $this->get('/deeds/change_registrant?name=bell.com')->assertOk()->assertSee('Peal Trust · desk@peal.example');
+        $this->get('/deeds/change_registrant?name=bell.com')->assertOk()->assertSee('Peal Trust · '.$this->desk);
         // Without what was agreed to there is nothing to judge.
         $this->get("/deeds/change_registrant?name=bell.com&contact={$this->new->id}")->assertDontSee('can go now');
-        $this->get($this->address('bell.com'))->assertSeeInOrder(['Make Peal Trust the registrant of one name', 'Wickerby Bell Foundry', 'Peal Trust', 'desk@peal.example must be verified by 21 Oct', 'may not go to another registrar before 5 Dec', 'move it first', 'Registrars will ask what is not known of Peal Trust', 'Both confirm it by a letter of the registrar, ledger@bells.example and desk@peal.example']);
+        $this->get($this->address('bell.com'))->assertSeeInOrder(['Make Peal Trust the registrant of one name', 'Wickerby Bell Foundry', 'Peal Trust', $this->desk.' must be verified by 21 Oct', "Both are written to and must say yes by 20 Oct, {$this->prior} and {$this->desk}", 'may not go to another registrar before 5 Dec', 'move it first', 'Registrars will ask what is not known of Peal Trust']);
         $this->house->skerry->update(['hold_declinable' => true]);
         $this->get($this->address('bell.com'))->assertSee('Skerry Registrations lets the hold until 5 Dec')->assertDontSee('Nobody sees that hold');
-        $this->get($this->address('bell.co.uk'))->assertSee('it goes through the registry, on a form of its own')->assertDontSee('must be verified');
-        $this->get($this->address('bell.de'))->assertSee('desk@peal.example is asked to confirm it')->assertDontSee('may not go to another registrar');
+        $this->get($this->address('bell.co.uk'))->assertSee('it goes through the registry, on a form of its own')->assertDontSee('must be verified')->assertSee('1 of 1 can go now');
+        $this->get(str_replace('&authority=', '&for=', $this->address('bell.co.uk')))->assertSee('nobody is asked by a letter of ours: say on whose authority')->assertSee('0 of 1 can go now');
+        $this->get($this->address('bell.de'))->assertSee($this->desk.' is written to and must say yes')->assertDontSee('may not go to another registrar');
     }
 
     public function test_the_new_one_is_found_by_number_mailbox_or_name_and_two_of_one_name_are_told_apart(): void
     {
         $as = fn (string $said): string => str_replace("contact={$this->new->id}", 'contact='.urlencode($said), $this->address('bell.com'));
-        foreach (['desk@PEAL.example', 'peal trust', " {$this->new->id} "] as $said) {
+        foreach ([strtoupper($this->desk), 'peal trust', " {$this->new->id} "] as $said) {
             $this->get($as($said))->assertSee('Make Peal Trust the registrant of one name');
         }
         $this->get('/contacts/'.$this->new->id)->assertSee("Contact {$this->new->id}, ");
@@ -73,16 +114,18 @@ final class ChangeOfRegistrantTest extends TestCase
         foreach (['Peal Trust', 'Nobody at all', '99999999999999999999'] as $said) {
             $this->get($as($said))->assertSee('No contact is called so, or more than one is')->assertSee('value="'.$said.'"', false)->assertDontSee('can go now');
         }
-        $this->get('/deeds/change_registrant?name=bell.com&contact[]=1&agreement[]=2')->assertOk();
+        $this->get('/deeds/change_registrant?name=bell.com&contact[]=1&agreement[]=2&agent[]=3&by[]=4')->assertOk();
+        $this->get(str_replace('&authority=', '&for=', $this->address('bell.com', 'both')))->assertSee('says on whose authority')->assertDontSee('can go now');
     }
 
     public function test_done_by_its_slip_the_old_one_stays_on_record_and_the_hold_stands_in_our_books(): void
     {
-        $this->pressAs($this->house->steward, $this->address('bell.com'))->assertRedirect();
-        $docket = Docket::query()->latest('id')->firstOrFail();
-        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Change the registrant of these names', 'Organisation', 'Peal Trust', 'Mailbox', 'desk@peal.example', 'bell.com']);
+        $docket = $this->docket(agent: 'both');
+        self::assertSame([], [...$this->world->letters($this->prior), ...$this->world->letters($this->desk)], 'the house says yes for both');
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Change the registrant of these names', 'Organisation', 'Peal Trust', 'Mailbox', $this->desk, 'bell.com']);
         self::assertSame('Wickerby Bell Foundry', $this->registrant('bell.com'), 'nothing is written before it is done');
-        $agreed = Row::of(DB::table('agreements')->where('docket_id', $docket->id)->sole());
+        self::assertSame([$this->house->steward->id, $this->house->steward->id], DB::table('agreements')->where('docket_id', $docket->id)->orderBy('id')->pluck('user_id')->all(), 'for the one and for the other');
+        $agreed = Row::of(DB::table('agreements')->where('docket_id', $docket->id)->where('contact_id', $this->new->id)->sole());
         self::assertSame(['Registrant agreement of 1 July 2026', 'Gudrun Kettle, by letter of 2 October', $this->house->steward->id], [$agreed->text('words'), $agreed->text('authority'), $agreed->int('user_id')]);
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
         self::assertSame(['Peal Trust', 'Wickerby Bell Foundry'], [$this->registrant('bell.com'), $this->registrant('bell.de')]);
@@ -91,14 +134,106 @@ final class ChangeOfRegistrantTest extends TestCase
         $this->get('/names/bell.com?on=2026-05-01')->assertSeeInOrder(['Not before 5 Dec', 'Registrant:', 'Wickerby Bell Foundry', 'Peal Trust', "docket {$docket->id}"])->assertSee('must show by 21 Oct')->assertSee('its registrant changed');
         $this->get('/roll?finding=lifecycle.may_not_move')->assertSee('bell.com')->assertDontSee('bell.de');
         $this->get($this->address('bell.com'))->assertSee('It is so already');
-        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee("registrant from now on: contact {$this->new->id}")->assertDontSee('Peal Trust');
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee("registrant from now on: contact {$this->new->id}; the house said yes as designated agent of both sides")->assertDontSee('Peal Trust');
         $this->get("/dockets/{$docket->id}")->assertSee('Peal Trust');
+    }
+
+    public function test_both_are_written_to_and_nobody_outside_is_told_before_the_last_yes(): void
+    {
+        // .com asks both, .de the new one alone, .co.uk nobody by letter.
+        $docket = $this->docket('bell.com bell.de bell.co.uk');
+        $of = fn (string $mailbox): string => MailLetter::read($this->world->letters($mailbox)[0])->text;
+        self::assertCount(1, $this->world->letters($this->desk), 'one letter a side, however many names');
+        self::assertMatchesRegularExpression('/bell\.com\s+It is to get another holder/', $of($this->prior));
+        self::assertMatchesRegularExpression('/bell\.com\s+bell\.de\s+That needs your yes/', $of($this->desk));
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Who must say yes', 'Wickerby Bell Foundry', 'the registrant until then', $this->prior, 'was taken by the post', 'waited for', 'Peal Trust', 'the new registrant', 'what to do at', 'waits for a yes', 'It is done'])->assertDontSee('All 3 done');
+        self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')), 'what waits for a yes can’t be ticked');
+        self::assertSame(['Peal Trust', 'Wickerby Bell Foundry'], [$this->registrant('bell.co.uk'), $this->registrant('bell.com')]);
+        $this->get('/deeds/change_lock?name=bell.com')->assertOk();
+        $this->get($this->address('bell.com'))->assertSee('It is moving (docket '.$docket->id.')');
+
+        auth()->logout();
+        [$prior, $desk] = [$this->link($this->prior), $this->link($this->desk)];
+        // Whatever follows every link changes nothing.
+        $this->get($prior)->assertOk()->assertSee('this domain name is to get another holder')->assertSee('Peal Trust')->assertSee('bell.com')->assertDontSee('bell.de')->assertSee('Registrant agreement of 1 July 2026')->assertHeader('Cache-Control', 'no-store, private');
+        $this->get($desk)->assertSee('you are to become the holder of these 2 domain names')->assertSee('bell.de')->assertDontSee($this->desk);
+        $this->post($desk, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Say whether you agree');
+        $this->post($desk, ['answer' => 'yes'])->assertOk()->assertSee('you have agreed');
+        $this->post($desk, ['answer' => 'no'])->assertStatus(410);
+        $this->get($desk)->assertStatus(410);
+        $slip = fn (): array => array_merge(...array_map(fn (SlipLot $lot): array => array_map(fn (DocketLine $line): string => $line->name->ascii, $lot->lines), app(ChangeRegistrant::class)->slip($docket->refresh())->lots));
+        self::assertSame(['bell.de'], $slip(), 'the one waits for the other');
+        $this->post($prior, ['answer' => 'yes'])->assertOk();
+        self::assertEqualsCanonicalizing(['bell.com', 'bell.de'], $slip());
+        self::assertNotNull(Mailbox::query()->where('address', $this->desk)->sole()->verified_on, 'who answers reads the mailbox');
+        self::assertSame(2, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
+        self::assertSame(['Peal Trust', 'Peal Trust'], [$this->registrant('bell.com'), $this->registrant('bell.de')]);
+        $priorId = NameRole::query()->where('name_id', Name::query()->where('ascii', 'bell.com')->sole()->id)->orderBy('id')->firstOrFail()->contact_id;
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}/proof.txt")->assertSee("contact {$this->new->id} said yes on 2026-10-06T09:00:")->assertSee("contact {$priorId} said yes on")->assertDontSee($this->prior);
+        $letter = Letter::query()->where('mailbox', $this->prior)->sole()->id;
+        self::assertSame(["their own, in answer to letter {$letter}"], DB::table('agreements')->where('contact_id', $priorId)->pluck('authority')->all());
+        self::assertStringNotContainsString(substr($prior, 8), (string) json_encode([DB::table('links')->get(), DB::table('letters')->get(), DB::table('log')->get()]));
+    }
+
+    public function test_a_no_ends_what_waited_for_it_with_their_words_and_lines_that_begin_late_find_it(): void
+    {
+        $docket = $this->docket('bell.com bell.de');
+        $this->post($this->link($this->prior), ['answer' => 'no', 'words' => 'We keep <it>'])->assertOk()->assertSee('you have said no');
+        $states = fn (): array => $docket->lines()->with('name')->get()->mapWithKeys(fn (DocketLine $line): array => [$line->name->ascii => $line->state])->all();
+        self::assertEquals(['bell.com' => LineState::Refused, 'bell.de' => LineState::Begun], $states());
+        $this->get("/dockets/{$docket->id}")->assertSee('The registrant until then said no: We keep <it>')->assertDontSee('<it>', false);
+        // One that was held back begins after that word.
+        DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'refused')->update(['state' => 'waiting']);
+        app(BeginDocketLines::class)->handle($docket->id);
+        self::assertSame(LineState::Stopped, $states()['bell.com']);
+        $this->post($this->link($this->desk), ['answer' => 'no'])->assertOk();
+        self::assertSame(LineState::Refused, $states()['bell.de']);
+        self::assertSame(0, Movement::query()->whereNull('closed_on')->count());
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertOk();
+        self::assertSame('Wickerby Bell Foundry', $this->registrant('bell.com'));
+    }
+
+    public function test_written_again_to_the_mailbox_of_today_the_link_before_is_good_no_more_and_the_other_side_keeps_theirs(): void
+    {
+        $docket = $this->docket();
+        [$first, $desk] = [$this->link($this->prior), $this->link($this->desk)];
+        $prior = Registrant::query()->findOrFail(Name::query()->where('ascii', 'bell.com')->sole()->id)->contact_id;
+        $other = 'other-'.$this->prior;
+        $form = ['kind' => 'organisation', 'organisation' => 'Wickerby Bell Foundry', 'mailbox' => $other, 'version' => 1];
+        preg_match('/name="seen" value="([0-9a-f]+)"/', (string) $this->put("/contacts/{$prior}", $form)->getContent(), $seen);
+        $this->put("/contacts/{$prior}", $form + ['seen' => $seen[1] ?? ''])->assertRedirect();
+        $ask = Confirmation::query()->where('side', 'prior')->sole();
+        $this->post("/dockets/{$docket->id}/letter/{$ask->id}")->assertSessionHas('told');
+        $elsewhere = $docket->id + 1;
+        $this->post("/dockets/{$elsewhere}/letter/{$ask->id}")->assertNotFound();
+        $this->get($first)->assertStatus(410);
+        $this->get($desk)->assertOk();
+        $this->post($this->link($other), ['answer' => 'yes'])->assertOk();
+        $this->post("/dockets/{$docket->id}/letter/{$ask->id}")->assertSessionHasErrors('deed');
+        // Called off, nobody need answer any more.
+        $this->post("/dockets/{$docket->id}/call-off")->assertRedirect();
+        $this->get($desk)->assertStatus(410);
+        $this->post($desk, ['answer' => 'yes'])->assertStatus(410);
+        self::assertSame('Wickerby Bell Foundry', $this->registrant('bell.com'));
+    }
+
+    public function test_a_word_whose_job_was_lost_is_found_by_the_sweep(): void
+    {
+        $docket = $this->docket();
+        Queue::fake([CarryConfirmed::class]);
+        foreach ([$this->prior, $this->desk] as $mailbox) {
+            $this->post($this->link($mailbox), ['answer' => 'yes'])->assertOk();
+        }
+        Queue::assertPushed(CarryConfirmed::class, 2);
+        self::assertSame(0, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
+        app(GoOnConfirmed::class)->sweep();
+        app(GoOnConfirmed::class)->sweep();
+        self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
     }
 
     public function test_a_refusal_leaves_everything_as_it_was_and_without_a_mailbox_nobody_could_confirm(): void
     {
-        $this->pressAs($this->house->steward, $this->address('bell.com'))->assertRedirect();
-        $docket = Docket::query()->latest('id')->firstOrFail();
+        $docket = $this->docket();
         app(EndLines::class)->refused($this->house->steward, $docket, null, 'The prior registrant said no');
         self::assertSame(['Wickerby Bell Foundry', LineState::Refused], [$this->registrant('bell.com'), $docket->lines()->sole()->state]);
         $this->put("/contacts/{$this->new->id}", ['kind' => 'organisation', 'organisation' => 'Peal Trust', 'version' => 1])->assertRedirect();

@@ -6,6 +6,7 @@ namespace App\Actions\Deeds;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
@@ -60,6 +61,17 @@ abstract class DeedAtRegistrar implements HasPage
     abstract protected function write(Registration $registration, CaseFile $file, array $terms): string;
 
     /**
+     * The steps, where it takes more than the registrar's one.
+     *
+     * @param  array<string, mixed>  $terms
+     * @return list<Leg>
+     */
+    protected function legs(CaseFile $file, array $terms, Instant $now): array
+    {
+        return [];
+    }
+
+    /**
      * What the registrar is told beside the kind of order.
      *
      * @param  array<string, mixed>  $terms
@@ -81,9 +93,10 @@ abstract class DeedAtRegistrar implements HasPage
         return [];
     }
 
-    protected static function text(string $key): string
+    /** @param  array<string, string>  $with */
+    protected static function text(string $key, array $with = []): string
     {
-        $said = __($key);
+        $said = __($key, $with);
 
         return is_string($said) ? $said : $key;
     }
@@ -101,7 +114,7 @@ abstract class DeedAtRegistrar implements HasPage
             default => $this->against($file, $terms, $now),
         };
 
-        return Readiness::of($findings, []);
+        return Readiness::of($findings, $this->legs($file, $terms, $now));
     }
 
     public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState

@@ -67,6 +67,16 @@ final class DeedError extends DomainException
         return self::say('receiver_refused');
     }
 
+    public static function sideSaidNo(string $who): self
+    {
+        return self::say('side_said_no', ['who' => $who]);
+    }
+
+    public static function notConfirmed(): self
+    {
+        return self::say('not_confirmed');
+    }
+
     public static function nothingTicked(): self
     {
         return self::say('nothing_ticked');

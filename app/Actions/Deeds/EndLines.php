@@ -54,7 +54,7 @@ final readonly class EndLines
 
         $deed = $this->deeds->of($docket);
 
-        return $this->end($user, $docket, $lineIds, [LineState::Begun], function (DocketLine $line, CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
+        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: true, how: function (DocketLine $line, CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
             $deed->complete($line, $file, $docket->terms, $at);
             $line->update(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
         });
@@ -71,7 +71,7 @@ final readonly class EndLines
             throw DeedError::noReason();
         }
 
-        return $this->end($user, $docket, $lineIds, [LineState::Begun], function (DocketLine $line) use ($docket, $reason): void {
+        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: false, how: function (DocketLine $line) use ($docket, $reason): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
             $line->update(['state' => LineState::Refused, 'reason' => trim($reason)]);
         });
@@ -84,7 +84,7 @@ final readonly class EndLines
      */
     public function calledOff(User $user, Docket $docket, bool $onlyWaiting = false): int
     {
-        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, function (DocketLine $line) use ($docket): void {
+        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, heard: false, how: function (DocketLine $line) use ($docket): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
             $line->update(['state' => LineState::CalledOff]);
         });
@@ -93,14 +93,15 @@ final readonly class EndLines
     /**
      * @param  list<int>|null  $lineIds
      * @param  list<LineState>  $from
+     * @param  bool  $heard  only those that wait for nobody's word
      * @param  callable(DocketLine, CaseFile): void  $how
      */
-    private function end(User $user, Docket $docket, ?array $lineIds, array $from, callable $how): int
+    private function end(User $user, Docket $docket, ?array $lineIds, array $from, bool $heard, callable $how): int
     {
-        return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $how): int {
+        return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $heard, $how): int {
             $locked = Docket::query()->lockForUpdate()->findOrFail($docket->id);
             $lines = DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', $from)
-                ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))
+                ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))->when($heard, fn ($query) => $query->withoutOpenWord())
                 ->orderBy('name_id')->lockForUpdate()->get();
             Name::query()->whereIn('id', $lines->pluck('name_id'))->orderBy('id')->lockForUpdate()->get();
             $ids = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));

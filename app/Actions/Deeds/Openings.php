@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Deeds;
 
 use Acre\Core\Movement\Leg as CoreLeg;
-use Acre\Core\Movement\LegKind;
 use Acre\Core\Time\Instant;
 use App\Actions\Gates\GateOrders;
 use App\Jobs\WorkGate;
@@ -34,15 +33,17 @@ final class Openings
     }
 
     /**
+     * @param  'handover'|'registrant'  $kind
      * @param  list<CoreLeg>  $legs
-     * @param  Instant|null  $accepted  when the receiver said yes, where that was before
+     * @param  array<string, Instant>  $done  when a leg was taken, where that was before, by its kind
+     * @param  array<string, int>  $words  the confirmation that a leg waits for, by its kind
      */
-    public function handover(DocketLine $line, array $legs, Instant $now, Instant $expectedBy, ?Instant $accepted): void
+    public function movement(DocketLine $line, string $kind, array $legs, Instant $now, Instant $expectedBy, array $done = [], array $words = []): void
     {
         $stamps = ['created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond()];
-        $this->movements[] = ['name_id' => $line->name_id, 'docket_id' => $line->docket_id, 'kind' => 'handover', 'opened_on' => $now->isoSecond(), 'expected_by' => $expectedBy->isoSecond()] + $stamps;
+        $this->movements[] = ['name_id' => $line->name_id, 'docket_id' => $line->docket_id, 'kind' => $kind, 'opened_on' => $now->isoSecond(), 'expected_by' => $expectedBy->isoSecond()] + $stamps;
         $this->legs[$line->name_id] = array_map(fn (int $place, CoreLeg $leg): array => [
-            'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'done_on' => $leg->kind === LegKind::Accept ? $accepted?->isoSecond() : null,
+            'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'done_on' => ($done[$leg->kind->value] ?? null)?->isoSecond(), 'confirmation_id' => $words[$leg->kind->value] ?? null,
         ] + $stamps, array_keys($legs), $legs);
     }
 

@@ -78,7 +78,7 @@ final class HandOverNames implements Deed
         if ($acceptance?->accepted === false) {
             throw DeedError::receiverRefused();
         }
-        $openings->handover($line, $legs, $now, $legs === [] ? $chosen->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)), $acceptance?->answered_on);
+        $openings->movement($line, 'handover', $legs, $now, $legs === [] ? $chosen->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)), $acceptance?->answered_on === null ? [] : [LegKind::Accept->value => $acceptance->answered_on]);
         // Asked by letter, it goes on once the receiver has said yes.
         if ($acceptance === null || $acceptance->accepted === true) {
             $this->tell->handle($openings, $line, $file->account->id, $receiver, array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs), $acceptance?->answered_on);

@@ -121,7 +121,7 @@ final readonly class TakeBackImport
     /** Contacts that came with a list and to which nothing refers any more. */
     private function unmakeContacts(): void
     {
-        $refers = implode('', array_map(fn (string $table): string => " AND NOT EXISTS (SELECT 1 FROM {$table} x WHERE x.contact_id = c.id)", ['roles', 'agreements', 'consents', 'erasures']));
+        $refers = implode('', array_map(fn (string $table): string => " AND NOT EXISTS (SELECT 1 FROM {$table} x WHERE x.contact_id = c.id)", ['roles', 'agreements', 'confirmations', 'consents', 'erasures']));
         $this->database->delete(
             "DELETE FROM contacts c USING contact_versions v WHERE v.contact_id = c.id AND c.version = 1 AND v.source = 'brought in'
              AND NOT EXISTS (SELECT 1 FROM contacts m WHERE m.merged_into = c.id) AND c.merged_into IS NULL{$refers}",

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Links;
 
+use App\Models\Confirmation;
 use App\Models\Docket;
 
-/** What a link in a letter is about: a docket in one version, or a mailbox. */
+/** What a link in a letter is about: a docket in one version, one side's word on it, or a mailbox. */
 final readonly class LinkOf
 {
     /** @param  array<string, int|null>  $columns */
@@ -17,6 +18,11 @@ final readonly class LinkOf
     public static function docket(Docket $docket): self
     {
         return new self(['docket_id' => $docket->id, 'docket_version' => $docket->version], 'docket_id');
+    }
+
+    public static function confirmation(Confirmation $confirmation, Docket $docket): self
+    {
+        return new self(['docket_id' => $docket->id, 'docket_version' => $docket->version, 'confirmation_id' => $confirmation->id], 'confirmation_id');
     }
 
     public static function mailbox(int $mailboxId): self

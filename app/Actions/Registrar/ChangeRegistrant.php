@@ -5,43 +5,57 @@ declare(strict_types=1);
 namespace App\Actions\Registrar;
 
 use Acre\Core\Contact\Contact as ContactValue;
+use Acre\Core\Contact\DesignatedAgent;
 use Acre\Core\Contact\Material;
 use Acre\Core\Contact\RegistrantChange;
 use Acre\Core\Contact\RegistrantFinding;
+use Acre\Core\Contact\Side;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Status;
+use Acre\Core\Movement\Leg as CoreLeg;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\Field;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\DeedAtRegistrar;
+use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\NamesPeople;
 use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
+use App\Actions\Registrants\AskToConfirm;
 use App\Models\Account;
+use App\Models\Confirmation;
 use App\Models\Contact;
 use App\Models\ContactVersion;
 use App\Models\Docket;
 use App\Models\DocketLine;
+use App\Models\Leg;
 use App\Models\LineState;
+use App\Models\Movement;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
+use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 
-/** Another legal holder: who must confirm it, what it starts, and the old one's span ended. It goes by slip, whatever link its registrar has. */
-final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
+/** Another legal holder: who must say yes, by letter or by the house as their agent; then the registrar is told, and the old one's span ends. */
+final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, WaitsForWord
 {
     private const OFFERED = 200;
+
+    /** Days for an answer, where nothing else is said. */
+    private const ANSWER_DAYS = 14;
 
     /** @var array<int, Contact|null> */
     private array $contacts = [];
 
-    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly SayRegistrants $registrants)
+    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly SayRegistrants $registrants, private readonly AskToConfirm $ask, private readonly TradeClock $clock)
     {
         parent::__construct($book, $orders, $slips);
     }
@@ -68,30 +82,65 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
         $this->contacts = [];
         $contact = $this->meant($said['contact'] ?? null);
         $word = fn (string $key): string => is_string($said[$key] ?? null) ? mb_substr(trim($said[$key]), 0, 1_000) : '';
+        $agent = DesignatedAgent::tryFrom($word('agent')) ?? DesignatedAgent::Nobody;
+        // What is agreed to is kept, and whoever says yes for another says on whose authority.
+        if ($contact === null || $word('agreement') === '' || ($agent !== DesignatedAgent::Nobody && $word('authority') === '')) {
+            return null;
+        }
 
-        // Every change of registrant is agreed to by somebody, and that is kept.
-        return $contact === null || $word('agreement') === '' || $word('authority') === '' ? null : ['contact' => $contact->id, 'agreement' => $word('agreement'), 'authority' => $word('authority')];
+        return ['contact' => $contact->id, 'agreement' => $word('agreement'), 'authority' => $word('authority'), 'agent' => $agent->value, 'answer_by' => $this->day($word('by'))->date()];
     }
 
     public function said(array $terms): array
     {
-        return array_filter(array_map(fn (mixed $value): string => is_scalar($value) ? (string) $value : '', array_intersect_key($terms, ['contact' => 1, 'agreement' => 1, 'authority' => 1])), fn (string $word): bool => $word !== '');
+        $text = fn (mixed $value): string => is_scalar($value) ? (string) $value : '';
+
+        return array_filter([...array_map($text, array_intersect_key($terms, ['contact' => 1, 'agreement' => 1, 'authority' => 1, 'agent' => 1])), 'by' => $text($terms['answer_by'] ?? '')], fn (string $word): bool => $word !== '');
     }
 
-    /** No link of ours takes contacts yet: a person does it at the registrar's page. */
     public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
     {
-        DB::table('agreements')->insertOrIgnore([
-            'docket_id' => $line->docket_id, 'contact_id' => self::id($terms), 'words' => $terms['agreement'] ?? '', 'authority' => $terms['authority'] ?? '', 'accepted_on' => $now->isoSecond(), 'user_id' => $line->docket->settled_by,
-        ]);
+        $this->keepAgreements($line, $file, $terms, $now);
+        $words = $done = [];
+        $waits = false;
+        foreach (Side::cases() as $side) {
+            $leg = array_values(array_filter($readiness->legs, fn (CoreLeg $leg): bool => $leg->kind === $side->leg()))[0] ?? null;
+            $asked = $leg === null ? null : $this->ask($line, $file, $side, $terms);
+            if ($asked?->confirmed === false) {
+                throw DeedError::sideSaidNo(ucfirst(self::text("words.whose.{$side->value}")));
+            }
+            if ($asked !== null) {
+                $words[$side->leg()->value] = $asked->id;
+                $waits = $waits || $asked->answered_on === null;
+                if ($asked->answered_on !== null) {
+                    $done[$side->leg()->value] = $asked->answered_on;
+                }
+            }
+        }
+        $openings->movement($line, 'registrant', $readiness->legs, $now, self::by($terms), $done, $words);
+        if (! $waits) {
+            $this->goOn($line, $file, $terms, $openings);
+        }
 
         return LineState::Begun;
+    }
+
+    public function goOn(DocketLine $line, CaseFile $file, array $terms, Openings $openings): void
+    {
+        $openings->order($line, $file->account->id, $this->order($terms), $this->orderTerms($file, $terms));
     }
 
     public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
     {
         $this->registrants->give($line->name_id, $file->registrationId, self::id($terms), $line->docket_id, $on);
         parent::complete($line, $file, $terms, $on);
+        $this->close($line, $on, true);
+    }
+
+    public function abandon(DocketLine $line, Instant $now): void
+    {
+        parent::abandon($line, $now);
+        $this->close($line, $now, false);
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
@@ -109,9 +158,13 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
     /** For the proof, which names people by number. */
     public function inOneLine(Docket $docket): string
     {
-        $said = __('deeds.change_registrant.one_line', ['who' => 'contact '.self::id($docket->terms)]);
+        $said = self::text('deeds.change_registrant.one_line', ['who' => 'contact '.self::id($docket->terms)]);
+        foreach (Confirmation::query()->where('docket_id', $docket->id)->where('confirmed', true)->orderBy('answered_on')->orderBy('id')->get() as $one) {
+            $said .= self::text('deeds.change_registrant.said_yes', ['who' => "contact {$one->contact_id}", 'on' => $one->answered_on?->isoSecond() ?? '']);
+        }
+        $agent = self::agent($docket->terms);
 
-        return is_string($said) ? $said : self::key();
+        return $said.($agent === DesignatedAgent::Nobody ? '' : self::text('deeds.change_registrant.as_agent', ['whose' => self::text("words.whose.{$agent->value}")]));
     }
 
     protected function order(array $terms): OrderKind
@@ -140,13 +193,16 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
 
     protected function against(CaseFile $file, array $terms, Instant $now): array
     {
-        $new = $this->value($terms);
-        if ($new === null || $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited)) {
-            return [$new === null ? Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '') : Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)];
+        if ($file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited)) {
+            return [Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)];
         }
-        $starts = Material::of($this->book->for($file->facts->name->suffix(), $now), $now);
 
-        return (new RegistrantChange($new, $file->guard, $starts, $file->holdDeclinable, $file->waiting?->docket))->findings($file->facts->name->suffix(), $file->account->registrarName);
+        return $this->change($file, $terms, $now)?->findings($file->facts->name->suffix(), $file->account->registrarName) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')];
+    }
+
+    protected function legs(CaseFile $file, array $terms, Instant $now): array
+    {
+        return $this->change($file, $terms, $now)?->legs() ?? [];
     }
 
     protected function write(Registration $registration, CaseFile $file, array $terms): string
@@ -159,6 +215,64 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
         $contact = $this->contact(self::id($terms));
 
         return ['who' => $contact === null ? 'contact '.self::id($terms) : $contact->today->called];
+    }
+
+    /** @param  array<string, mixed>  $terms */
+    private function change(CaseFile $file, array $terms, Instant $now): ?RegistrantChange
+    {
+        $new = $this->value($terms);
+        $starts = Material::of($this->book->for($file->facts->name->suffix(), $now), $now);
+
+        return $new === null ? null : new RegistrantChange($new, $file->guard, $starts, self::agent($terms), self::by($terms), ($terms['authority'] ?? '') !== '', $file->holdDeclinable, $file->waiting?->docket);
+    }
+
+    /** @param  array<string, mixed>  $terms */
+    private function ask(DocketLine $line, CaseFile $file, Side $side, array $terms): Confirmation
+    {
+        $contact = $side === Side::New ? self::id($terms) : $file->guard->contact ?? 0;
+        $mailbox = $side === Side::New ? $this->value($terms)?->mailbox?->address() : $file->guard?->mailbox;
+
+        return $this->ask->handle($line->docket, $side, $contact, (string) $mailbox);
+    }
+
+    /**
+     * What the house says yes to for others, on whose authority; who is written to gives their own.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    private function keepAgreements(DocketLine $line, CaseFile $file, array $terms, Instant $now): void
+    {
+        $starts = Material::of($this->book->for($file->facts->name->suffix(), $now), $now);
+        foreach (Side::cases() as $side) {
+            $contact = $side === Side::New ? self::id($terms) : $file->guard?->contact;
+            $isOurs = $starts->confirms->asks($side) ? self::agent($terms)->actsFor($side) : $side === Side::New;
+            if ($isOurs && $contact !== null && ($terms['authority'] ?? '') !== '') {
+                DB::table('agreements')->insertOrIgnore([
+                    'docket_id' => $line->docket_id, 'contact_id' => $contact, 'words' => $terms['agreement'] ?? '', 'authority' => $terms['authority'], 'accepted_on' => $now->isoSecond(), 'user_id' => $line->docket->settled_by,
+                ]);
+            }
+        }
+    }
+
+    private function close(DocketLine $line, Instant $on, bool $done): void
+    {
+        $movement = Movement::query()->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->whereNull('closed_on')->first();
+        $movement?->update(['closed_on' => $on]);
+        if ($movement !== null && $done) {
+            Leg::query()->where('movement_id', $movement->id)->whereNull('done_on')->update(['done_on' => $on->isoSecond()]);
+        }
+    }
+
+    /** The day by which answers are wanted: not before tomorrow. */
+    private function day(string $said): Instant
+    {
+        try {
+            $day = $said === '' ? $this->clock->today()->plusDays(self::ANSWER_DAYS) : Instant::of($said)->toDay();
+        } catch (TimeError) {
+            $day = $this->clock->today()->plusDays(self::ANSWER_DAYS);
+        }
+
+        return Instant::latest($day, $this->clock->today()->plusDays(1));
     }
 
     /** @param  array<string, mixed>  $terms */
@@ -185,6 +299,22 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople
     private function contact(int $id): ?Contact
     {
         return $this->contacts[$id] ??= Contact::query()->whereNull('merged_into')->with('today.mailbox')->find($id);
+    }
+
+    /** @param  array<string, mixed>  $terms */
+    private static function by(array $terms): Instant
+    {
+        return Instant::of(is_string($terms['answer_by'] ?? null) ? $terms['answer_by'] : '2000-01-01');
+    }
+
+    /**
+     * Dockets of before letters went say none: what they wait for is done by hand.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    private static function agent(array $terms): DesignatedAgent
+    {
+        return DesignatedAgent::tryFrom(is_string($terms['agent'] ?? null) ? $terms['agent'] : '') ?? DesignatedAgent::Both;
     }
 
     /** @param  array<string, mixed>  $terms */

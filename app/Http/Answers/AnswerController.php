@@ -63,6 +63,7 @@ final readonly class AnswerController
     {
         return $this->container->make(match ($purpose) {
             LinkPurpose::AcceptHandover => HandoverPage::class,
+            LinkPurpose::ConfirmRegistrant => ConfirmationPage::class,
             LinkPurpose::VerifyMailbox => VerificationPage::class,
         });
     }

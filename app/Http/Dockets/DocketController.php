@@ -12,10 +12,12 @@ use App\Actions\Deeds\Undoable;
 use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Names\GatherNames;
+use App\Actions\Registrants\AskToConfirm;
 use App\Http\SignedInRequest;
 use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Client;
+use App\Models\Confirmation;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
@@ -65,10 +67,11 @@ final readonly class DocketController
             'progress' => $progress,
             'moving' => $docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null,
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
-            'lines' => $docket->lines()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
+            'lines' => $docket->lines()->withOpenWord()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
             'today' => $this->clock->today(),
             'people' => new PeopleNamed,
             'acceptance' => Acceptance::query()->with('account')->find($docket->id),
+            'confirmations' => $docket->confirmations()->with(['contact.today', 'letter'])->orderByDesc('side')->orderBy('id')->limit(200)->get(),
             'letter' => Letter::query()->where('docket_id', $docket->id)->latest('id')->first(),
             'undoable' => $docket->state === DocketState::Closed && $this->deeds->of($docket) instanceof Undoable,
         ]);
@@ -122,6 +125,18 @@ final readonly class DocketController
     {
         try {
             $ask->again($request->person(), $docket);
+        } catch (DeedError $e) {
+            return to_route('dockets.show', $docket)->withErrors(['deed' => $e->getMessage()]);
+        }
+
+        return to_route('dockets.show', $docket)->with('told', $this->words->say('letters.again'));
+    }
+
+    /** Writes once more to a registrant, whose word is waited for. */
+    public function writeToSide(SignedInRequest $request, Docket $docket, Confirmation $confirmation, AskToConfirm $ask): RedirectResponse
+    {
+        try {
+            $ask->again($request->person(), $confirmation);
         } catch (DeedError $e) {
             return to_route('dockets.show', $docket)->withErrors(['deed' => $e->getMessage()]);
         }

@@ -52,13 +52,13 @@ final readonly class Slips
         return new Slip(null, $lots);
     }
 
-    /** @return Collection<int, DocketLine> those that are open, but for what its registrar is told, and for what waits for the receiver's word: that is nobody's to do by hand */
+    /** @return Collection<int, DocketLine> those that are open, but for what its registrar is told, and for what waits for somebody's word: that is nobody's to do by hand */
     private function lines(Docket $docket): Collection
     {
         return DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
             ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
             ->whereNotExists(fn (Builder $asked) => $asked->selectRaw('1')->from('acceptances')->whereColumn('acceptances.docket_id', 'docket_lines.docket_id')->whereRaw('accepted IS NOT TRUE'))
-            ->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
+            ->withoutOpenWord()->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
     }
 
     /** @return list<LegKind> every step that some name of the docket needs, in order */

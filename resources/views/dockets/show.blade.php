@@ -1,5 +1,6 @@
 @php($asked = $acceptance !== null && $acceptance->answered_on === null)
 @php($name = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
+@php($onSlip = $slip === null ? 0 : array_sum(array_map(fn ($lot): int => count($lot->lines), $slip->lots)))
 @php($whose = $receiver === null ? '' : ($receiver->owner?->name ?? 'ourselves'))
 <x-layout :title="'Docket '.$docket->id" area="Movements">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('dockets.index') }}">Movements</a> / docket {{ $docket->id }}</nav>
@@ -31,6 +32,7 @@
         <p class="progress"><progress max="{{ max(1, $progress->meant()) }}" value="{{ $progress->done + $progress->refused }}" aria-label="How far"></progress> <span class="lesser">{{ number_format($progress->done) }} of {{ number_format($progress->meant()) }} done, {{ number_format($progress->begun + $progress->waiting) }} left</span></p>
     @endif
     @include('dockets.receiver')
+    @include('dockets.sides')
     @if ($slip !== null && $slip->lots !== [])
         <section class="card slip" aria-labelledby="slip-h">
             <h2 id="slip-h">The <span class="term" title="{{ __('words.explained.slip') }}">slip</span>: what to do at {{ $receiver?->registrar->name ?? collect($slip->lots)->map(fn ($lot) => $lot->account->registrar->name)->unique()->join(', ', ' and ') }}</h2>
@@ -58,9 +60,9 @@
             <tbody>
             @foreach ($lines as $line)
                 <tr>
-                    @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun && $line->order === null && ! $asked)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
+                    @can('tick', $docket)<td class="c-tick">@if ($line->state === App\Models\LineState::Begun && $line->order === null && ! $asked && ! $line->has_open_word)<input type="checkbox" name="lines[]" value="{{ $line->id }}" aria-label="Tick {{ $line->name->unicode }}" @checked(in_array((string) $line->id, (array) old('lines', []), true))>@endif</td>@endcan
                     <th scope="row"><a class="name" href="{{ route('names.show', $line->name) }}">{{ $line->name->unicode }}</a></th>
-                    <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.($line->state !== App\Models\LineState::Begun ? $line->state->value : ($line->order !== null ? 'by_'.$line->givingAccount?->registrar->link : ($asked ? 'asked' : 'begun')))) }}</span></td>
+                    <td><span class="{{ ['done' => 'is-good', 'stopped' => 'is-bad', 'refused' => 'is-bad', 'begun' => 'is-move'][$line->state->value] ?? '' }}">{{ $words->say('words.line_state.'.($line->state !== App\Models\LineState::Begun ? $line->state->value : ($line->order !== null ? 'by_'.$line->givingAccount?->registrar->link : ($line->has_open_word ? 'unheard' : ($asked ? 'asked' : 'begun'))))) }}</span></td>
                     <td data-label="From">{{ $line->before['account'] ?? $people->named(collect($line->before)->first()) }}<span class="lesser">{{ isset($line->before['account']) ? $line->before['client'] ?? '' : '' }}</span></td>
                     <td data-label="To">{{ $line->after['account'] ?? $people->named(collect($line->after)->first()) }}<span class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
                     <td>@if ($line->state === App\Models\LineState::Begun && $line->order !== null){{ __('outside.order.'.$line->order->state->value) }}@if ($line->order->answer !== null && $line->order->state !== App\Models\OrderState::Pending)<span class="lesser"><bdi>{{ $line->order->answer }}</bdi></span>@endif @elseif ($line->done_on !== null){{ App\Support\Dates::full($line->done_on) }}@if ($line->seen_on !== null)<span class="lesser">seen in the directory on {{ App\Support\Dates::full($line->seen_on) }}</span>@endif @elseif ($line->reason !== null){{ $line->reason }}@else @foreach ($line->findings as $finding)@if ($line->state === App\Models\LineState::Stopped && in_array($finding['effect'] ?? '', ['stops', 'delays', 'not_known'], true))<span class="reason">{{ $words->stored($finding) }}.</span>@endif @endforeach @endif</td>
@@ -78,7 +80,7 @@
                 <div class="foot-say"><p><strong>Tick off</strong> what {{ $receiver?->registrar->name ?? 'the registrar' }} shows as done.</p><p class="lesser">{{ $receiver === null ? 'Our books change' : 'The holding changes' }} with the tick. A tick can’t be taken back: a correction is a new docket.</p></div>
                 <label class="tick">done on <input form="tick" type="date" name="on" value="{{ old('on', $today->date()) }}" max="{{ $today->date() }}"></label>
                 <button form="tick" name="how" value="done">The ticked ones</button>
-                <button form="tick" name="how" value="all" class="main">{{ $progress->begun === 1 ? 'It is done' : 'All '.number_format($progress->begun).' done' }}</button>
+                <button form="tick" name="how" value="all" class="main">{{ $onSlip === 1 ? 'It is done' : 'All '.number_format($onSlip).' done' }}</button>
                 <details class="menu up"><summary class="button grave">Refused</summary><div class="menu-sheet"><label for="reason">Why the ticked ones were refused</label><input form="tick" id="reason" name="reason" maxlength="1000" value="{{ old('reason') }}"><p></p><button form="tick" name="how" value="refused" class="grave">Write down as refused</button></div></details>
             </div>
         </x-slot:foot>

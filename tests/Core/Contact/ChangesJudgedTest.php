@@ -7,6 +7,7 @@ namespace Tests\Core\Contact;
 use Acre\Core\Contact\Address;
 use Acre\Core\Contact\Contact;
 use Acre\Core\Contact\Country;
+use Acre\Core\Contact\DesignatedAgent;
 use Acre\Core\Contact\DisclosureChange;
 use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
@@ -18,6 +19,7 @@ use Acre\Core\Contact\RegistrantChange;
 use Acre\Core\Contact\Steps;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\Leg;
 use Acre\Core\Record\Field;
 use Acre\Core\Rulebook\Published;
 use Acre\Core\Rulebook\Rulebook;
@@ -97,17 +99,25 @@ final class ChangesJudgedTest extends TestCase
         self::assertSame(['disclosure.privacy_stands_in'], array_keys(self::said(self::disclosed('com', $wish, privacy: true, agreed: true))));
     }
 
-    /**
-     * @return list<Finding>
-     */
-    private static function changed(string $suffix, ?string $mailbox = 'desk@peal.example', ?Guard $prior = null, bool $declinable = false, ?int $moving = null, bool $whole = true): array
+    private static function change(string $suffix, ?string $mailbox = 'desk@peal.example', ?Guard $prior = null, bool $declinable = false, ?int $moving = null, bool $whole = true, DesignatedAgent $agent = DesignatedAgent::Nobody, bool $authority = true): RegistrantChange
     {
         $now = Instant::of('2026-10-06T15:00:00Z');
         $address = $whole ? Address::of(['Foundry Lane 1'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')) : Address::of([], null);
         $new = Contact::of(HolderKind::Organisation, 'Peal Trust', null, $address, $whole ? Phone::of('+44 20 7946 0123') : null, Mailbox::tryOf($mailbox));
-        $change = new RegistrantChange($new, $prior, Material::of((new Rulebook(__DIR__.'/../../../rulebook'))->for($suffix, $now), $now), $declinable, $moving);
 
-        return $change->findings($suffix, 'Northgate Names');
+        return new RegistrantChange($new, $prior, Material::of((new Rulebook(__DIR__.'/../../../rulebook'))->for($suffix, $now), $now), $agent, Instant::of('2026-10-20'), $authority, $declinable, $moving);
+    }
+
+    /** @return list<Finding> */
+    private static function changed(string $suffix, ?string $mailbox = 'desk@peal.example', ?Guard $prior = null, bool $declinable = false, ?int $moving = null, bool $whole = true, DesignatedAgent $agent = DesignatedAgent::Nobody, bool $authority = true): array
+    {
+        return self::change($suffix, $mailbox, $prior, $declinable, $moving, $whole, $agent, $authority)->findings($suffix, 'Northgate Names');
+    }
+
+    /** @return list<string> */
+    private static function legs(RegistrantChange $change): array
+    {
+        return array_map(fn (Leg $leg): string => "{$leg->kind->value} {$leg->actor->value} {$leg->by->date()}", $change->legs());
     }
 
     /** @return iterable<string, array{string, list<string>}> */
@@ -132,20 +142,45 @@ final class ChangesJudgedTest extends TestCase
     public function test_the_letters_name_both_mailboxes_and_the_day_after_which_it_may_move(): void
     {
         $said = self::said(self::changed('com', prior: self::guard()));
-        self::assertSame(['prior' => 'ledger@bells.example', 'new' => 'desk@peal.example'], $said['registrant.both_confirm']);
+        self::assertEquals(['prior' => 'ledger@bells.example', 'new' => 'desk@peal.example', 'by' => Instant::of('2026-10-20')], $said['registrant.both_confirm']);
         self::assertEquals(Instant::of('2026-12-05'), $said['registrant.starts_hold']['until']);
-        self::assertSame(RegistrantChange::NO_MAILBOX, self::said(self::changed('com', prior: self::guard(mailbox: null)))['registrant.both_confirm']['prior']);
-        self::assertSame(RegistrantChange::NO_MAILBOX, self::said(self::changed('com'))['registrant.both_confirm']['prior'], 'nobody is written down');
-        $declinable = self::said(self::changed('com', declinable: true));
+        $declinable = self::said(self::changed('com', prior: self::guard(), declinable: true));
         self::assertSame(['Northgate Names', false], [$declinable['registrant.hold_declinable']['registrar'], isset($declinable['registrant.starts_hold'])]);
+    }
+
+    public function test_who_is_written_to_is_a_step_and_a_designated_agent_says_yes_in_their_stead(): void
+    {
+        // ICANN Transfer Policy II.A.1.2 and II.C.1: both sides, or their designated agent.
+        $with = fn (DesignatedAgent $agent): RegistrantChange => self::change('com', prior: self::guard(), agent: $agent);
+        self::assertSame(['confirm_prior client 2026-10-20', 'confirm_new client 2026-10-20', 'registrant house 2026-10-21'], self::legs($with(DesignatedAgent::Nobody)));
+        self::assertSame(['confirm_new client 2026-10-20', 'registrant house 2026-10-21'], self::legs($with(DesignatedAgent::Prior)));
+        self::assertSame(['confirm_prior client 2026-10-20', 'registrant house 2026-10-21'], self::legs($with(DesignatedAgent::New)));
+        self::assertSame(['registrant house 2026-10-21'], self::legs($with(DesignatedAgent::Both)));
+        self::assertSame(['confirm_new client 2026-10-20', 'registrant house 2026-10-21'], self::legs(self::change('de', prior: self::guard(), agent: DesignatedAgent::Prior)));
+        self::assertSame(['registrant registry 2026-10-21'], self::legs(self::change('co.uk', prior: self::guard())));
+        foreach (['prior' => ['registrant.new_confirms', 'registrant.agent_confirms'], 'new' => ['registrant.prior_confirms', 'registrant.agent_confirms'], 'both' => ['registrant.agent_confirms']] as $agent => $expected) {
+            $said = self::said($with(DesignatedAgent::from($agent))->findings('com', 'Northgate Names'));
+            self::assertSame([...$expected, 'registrant.starts_hold', 'registrant.starts_verification'], array_keys($said));
+            self::assertSame($agent, $said['registrant.agent_confirms']['whose']);
+        }
+        // As their agent nobody need be reached.
+        self::assertArrayNotHasKey('registrant.prior_not_reached', self::said(self::changed('com', agent: DesignatedAgent::Prior)));
+        $silent = self::changed('co.uk', prior: self::guard(), authority: false);
+        self::assertSame(Effect::Stops, array_column($silent, 'effect', null)[array_search('registrant.no_authority', array_keys(self::said($silent)), true)]);
+        self::assertArrayNotHasKey('registrant.no_authority', self::said(self::changed('com', prior: self::guard(), authority: false)), 'their letters are the authority');
     }
 
     public function test_what_is_in_the_way_of_it(): void
     {
         $none = self::changed('com', mailbox: null);
         self::assertSame([['registrant.new_has_no_mailbox' => ['who' => 'Peal Trust']], Effect::Stops], [self::said($none), $none[0]->effect]);
-        $moving = self::changed('com', moving: 12);
+        // ICANN Transfer Policy II.C.1.2: without the prior registrant's yes it must not be done.
+        $unreached = self::changed('com', prior: self::guard(mailbox: null));
+        self::assertSame([['registrant.prior_not_reached', 'registrant.starts_hold', 'registrant.starts_verification'], Effect::Stops, 'Bell Foundry'], [array_keys(self::said($unreached)), $unreached[0]->effect, $unreached[0]->with['prior']]);
+        self::assertSame(RegistrantChange::NOBODY, self::changed('com')[0]->with['prior'], 'nobody is written down');
+        self::assertSame([], array_filter(self::changed('de', prior: self::guard(mailbox: null)), fn (Finding $finding): bool => $finding->effect === Effect::Stops), 'nobody asks them there');
+        $moving = self::changed('com', prior: self::guard(), moving: 12);
         self::assertSame([['docket' => 12], Effect::Stops], [$moving[0]->with, $moving[0]->effect]);
-        self::assertSame('street, town, country, telephone', self::said(self::changed('com', whole: false))['registrant.new_lacks']['what']);
+        self::assertSame('street, town, country, telephone', self::said(self::changed('com', prior: self::guard(), whole: false))['registrant.new_lacks']['what']);
     }
 }
