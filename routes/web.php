@@ -178,6 +178,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('contacts/{contact}/erase', [EraseController::class, 'show'])->name('contacts.erase')->middleware('can:settle')->whereNumber('contact');
     Route::post('contacts/{contact}/erase', [EraseController::class, 'store'])->name('contacts.erase.store')->middleware('can:settle')->whereNumber('contact');
     Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware('can:prepare');
+    Route::post('contacts/{contact}/tell', [ContactController::class, 'tell'])->name('contacts.tell')->middleware('can:prepare')->whereNumber('contact');
     Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look')->whereNumber('contact');
 
     Route::controller(VerificationController::class)->prefix('verification')->name('verification.')->whereNumber('mailbox')->group(function (): void {

@@ -36,6 +36,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array{organisation?: string|null, person?: string|null, street?: list<string>, town?: string|null, region?: string|null, postcode?: string|null}|null $local
  * @property string $source `typed`, `brought in`, `card` or `record`
  * @property string $called
+ * @property-read Contact $contact
  * @property-read Mailbox|null $mailbox
  * @property-read User|null $user
  */
@@ -56,6 +57,12 @@ final class ContactVersion extends Model
     public function mailbox(): BelongsTo
     {
         return $this->belongsTo(Mailbox::class);
+    }
+
+    /** @return BelongsTo<Contact, $this> */
+    public function contact(): BelongsTo
+    {
+        return $this->belongsTo(Contact::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Outside\Registrar\Holder;
 use App\Outside\Registrar\Order as OrderTold;
 use App\Outside\Registrar\OrderKind;
 use Illuminate\Database\Eloquent\Model;
@@ -38,7 +39,7 @@ final class Order extends Model
 
     public function told(): OrderTold
     {
-        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true, 'shown' => true]), $this->terms['accepted'] ?? null, $this->terms['shown'] ?? null);
+        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true, 'shown' => true, 'version' => true]), $this->terms['accepted'] ?? null, $this->terms['shown'] ?? null, $this->holder());
     }
 
     /** @return BelongsTo<Account, $this> */
@@ -57,5 +58,13 @@ final class Order extends Model
     public function line(): BelongsTo
     {
         return $this->belongsTo(DocketLine::class, 'docket_line_id');
+    }
+
+    /** As they stood when the order was written down: their data is in that version alone, and in no order. */
+    private function holder(): ?Holder
+    {
+        $version = isset($this->terms['version']) ? ContactVersion::query()->with(['mailbox', 'contact'])->findOrFail((int) $this->terms['version']) : null;
+
+        return $version === null ? null : Holder::of($this->account->number, $version->id, $version->value($version->contact->kind));
     }
 }

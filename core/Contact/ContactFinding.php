@@ -31,6 +31,8 @@ enum ContactFinding: string implements FindingTag
     case HolderUnknown = 'holder_unknown';
     /** Nobody is written down. */
     case NoRegistrant = 'no_registrant';
+    /** Its registrar has other data of the same registrant than our books. */
+    case NotTold = 'not_told';
     case Lacks = 'lacks';
     case PostcodeLacks = 'postcode_lacks';
     case PostcodeElsewhere = 'postcode_elsewhere';
@@ -50,7 +52,7 @@ enum ContactFinding: string implements FindingTag
             self::VerifyBy, self::VerificationLapsed => ['mailbox', 'by'],
             self::MailboxRing => ['mailbox', 'names'],
             self::TakesNoMail => ['host'],
-            self::HolderPerson, self::HolderUnknown => ['who'],
+            self::HolderPerson, self::HolderUnknown, self::NotTold => ['who'],
             self::Lacks => ['what'],
             self::PostcodeLacks => ['country'],
             self::PostcodeElsewhere => ['postcode', 'country'],
@@ -65,7 +67,7 @@ enum ContactFinding: string implements FindingTag
         return match ($this) {
             self::MailboxLapses => Cost::NameLost,
             self::VerificationLapsed, self::VerifyBy, self::LettersReturn, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cost::Dark,
-            self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere => Cost::MovementFails,
+            self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere, self::NotTold => Cost::MovementFails,
             default => Cost::Attention,
         };
     }
@@ -85,6 +87,7 @@ enum ContactFinding: string implements FindingTag
             self::VerifyBy, self::VerificationLapsed => Cure::AskClient,
             self::HolderPerson, self::HolderUnknown => Cure::AskClient,
             self::NoRegistrant => Cure::SayWho,
+            self::NotTold => Cure::TellRegistrar,
             self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere, self::PhoneDoubtful, self::PhoneElsewhere => Cure::CorrectContact,
         };
     }

@@ -20,6 +20,7 @@ final readonly class Guard
      * @param  Instant|null  $verified  when the mailbox was last verified
      * @param  Instant|null  $changed  when the registrant last became another one
      * @param  string|null  $bounced  what the post said of the last letter to it, where that came back or was refused
+     * @param  int|null  $told  the version that its registrar has, where that says something else; null: it has today's
      */
     public function __construct(
         public int $contact,
@@ -34,6 +35,7 @@ final readonly class Guard
         public ?Instant $verified = null,
         public ?Instant $changed = null,
         public ?string $bounced = null,
+        public ?int $told = null,
     ) {
     }
 
@@ -68,6 +70,9 @@ final readonly class Guard
             if ($this->takesMail === TakesMail::No) {
                 $found[] = Finding::of(ContactFinding::TakesNoMail, host: substr((string) strrchr($this->mailbox, '@'), 1));
             }
+        }
+        if ($this->told !== null) {
+            $found[] = Finding::of(ContactFinding::NotTold, who: $this->called);
         }
         if ($this->kind === HolderKind::Person && $servesOrganisation) {
             $found[] = Finding::of(ContactFinding::HolderPerson, who: $this->called);

@@ -22,8 +22,10 @@ final readonly class RegistrantChange
     /**
      * @param  Guard|null  $prior  null: nobody is written down
      * @param  Instant  $answerBy  by when whoever is written to should have answered
+     * @param  bool  $hasAgreement  whether it is said what is agreed to
      * @param  bool  $hasAuthority  whether it is said who agreed, where no letter of ours is answered
      * @param  bool  $isDeclinable  whether this registrar lets the hold be declined beforehand
+     * @param  Contact|null  $told  what this registrar has of the same registrant, whose data is corrected there; null: another one is to be
      * @param  int|null  $moving  the docket by which it is moving; null: it stays where it is
      */
     public function __construct(
@@ -32,9 +34,11 @@ final readonly class RegistrantChange
         private Material $starts,
         private DesignatedAgent $agent,
         private Instant $answerBy,
+        private bool $hasAgreement,
         private bool $hasAuthority,
         private bool $isDeclinable,
         private ?int $moving,
+        private ?Contact $told = null,
     ) {
     }
 
@@ -57,12 +61,12 @@ final readonly class RegistrantChange
             }
         }
         array_push($findings, ...$this->aboutWhoConfirms($mailbox, $suffix));
-        if ($this->starts->holdUntil !== null) {
+        if ($this->starts->holdUntil !== null && $this->isMaterial()) {
             $findings[] = $this->isDeclinable
                 ? Finding::of(RegistrantFinding::HoldDeclinable, Effect::Worth, null, registrar: $registrar, until: $this->starts->holdUntil)
                 : Finding::of(RegistrantFinding::StartsHold, Effect::Worth, null, until: $this->starts->holdUntil);
         }
-        if ($this->starts->verifyBy !== null) {
+        if ($this->starts->verifyBy !== null && $this->isMaterial()) {
             $findings[] = Finding::of(RegistrantFinding::StartsVerification, Effect::Worth, null, mailbox: $mailbox, by: $this->starts->verifyBy);
         }
 
@@ -74,12 +78,15 @@ final readonly class RegistrantChange
     {
         $legs = array_map(fn (Side $side): Leg => new Leg($side->leg(), Actor::Client, $this->answerBy), array_values(array_filter(Side::cases(), $this->isWrittenTo(...))));
 
-        return [...$legs, new Leg(LegKind::Registrant, $this->starts->confirms === RegistrantConfirms::Registry ? Actor::Registry : Actor::House, $this->answerBy->plusDays(1))];
+        return [...$legs, new Leg(LegKind::Registrant, $this->starts->confirms === RegistrantConfirms::Registry && $this->isMaterial() ? Actor::Registry : Actor::House, $this->answerBy->plusDays(1))];
     }
 
     /** @return list<Finding> */
     private function aboutWhoConfirms(string $mailbox, string $suffix): array
     {
+        if (! $this->isMaterial()) {
+            return [Finding::of(RegistrantFinding::Correction)];
+        }
         [$prior, $new] = [$this->isWrittenTo(Side::Prior), $this->isWrittenTo(Side::New)];
         $by = $this->answerBy;
         $priorBox = $this->prior?->mailbox;
@@ -95,10 +102,13 @@ final readonly class RegistrantChange
         if ($this->starts->confirms === RegistrantConfirms::Registry) {
             $findings[] = Finding::of(RegistrantFinding::RegistryConfirms, Effect::Worth, null, suffix: $suffix);
         }
+        if (! $this->hasAgreement) {
+            $findings[] = Finding::of(RegistrantFinding::NoAgreement, Effect::Stops);
+        }
         if (! $prior && ! $new && ! $this->hasAuthority) {
             $findings[] = Finding::of(RegistrantFinding::NoAuthority, Effect::Stops, null, suffix: $suffix);
         }
-        $acted = array_values(array_filter(Side::cases(), fn (Side $side): bool => $this->starts->confirms->asks($side) && $this->agent->actsFor($side)));
+        $acted = array_values(array_filter(Side::cases(), fn (Side $side): bool => $this->isAsked($side) && $this->agent->actsFor($side)));
         if ($acted !== []) {
             $findings[] = Finding::of(RegistrantFinding::AgentConfirms, Effect::Worth, null, whose: count($acted) === 2 ? DesignatedAgent::Both->value : $acted[0]->value);
         }
@@ -106,8 +116,20 @@ final readonly class RegistrantChange
         return $findings;
     }
 
+    /** Whether it is more than a correction: another registrant, or another name, organisation or mailbox of the same. */
+    private function isMaterial(): bool
+    {
+        return $this->told === null || Material::is($this->told, $this->new);
+    }
+
+    /** Of the same registrant one yes is both sides'. */
+    private function isAsked(Side $side): bool
+    {
+        return $this->isMaterial() && $this->starts->confirms->asks($side) && ($this->told === null || $side === Side::New);
+    }
+
     private function isWrittenTo(Side $side): bool
     {
-        return $this->starts->confirms->asks($side) && ! $this->agent->actsFor($side);
+        return $this->isAsked($side) && ! $this->agent->actsFor($side);
     }
 }

@@ -16,6 +16,8 @@ enum RegistrantFinding: string implements FindingTag
     case NewLacks = 'new_lacks';
     /** The one before must say yes, and can't be written to. */
     case PriorNotReached = 'prior_not_reached';
+    /** It is not said what whoever says yes agrees to. */
+    case NoAgreement = 'no_agreement';
     /** Nobody is asked by a letter of ours, and it is not said who agreed. */
     case NoAuthority = 'no_authority';
     /** The house says yes for a side that has authorised it. */
@@ -30,6 +32,8 @@ enum RegistrantFinding: string implements FindingTag
     case StartsHold = 'starts_hold';
     case HoldDeclinable = 'hold_declinable';
     case StartsVerification = 'starts_verification';
+    /** Neither name, organisation nor mailbox become others: nothing is started by it. */
+    case Correction = 'correction';
     /** It is moving: two changes of one name at once. */
     case WhileMoving = 'while_moving';
 
@@ -41,6 +45,7 @@ enum RegistrantFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
+            self::Correction, self::NoAgreement => [],
             self::NewHasNoMailbox => ['who'],
             self::NewLacks => ['who', 'what'],
             self::PriorNotReached => ['prior'],
@@ -61,7 +66,7 @@ enum RegistrantFinding: string implements FindingTag
     {
         return match ($this) {
             self::StartsVerification, self::NewHasNoMailbox => Cost::Dark,
-            self::StartsHold, self::HoldDeclinable, self::WhileMoving, self::NewLacks, self::PriorNotReached, self::NoAuthority, self::BothConfirm, self::NewConfirms, self::PriorConfirms => Cost::MovementFails,
+            self::StartsHold, self::HoldDeclinable, self::WhileMoving, self::NewLacks, self::PriorNotReached, self::NoAuthority, self::NoAgreement, self::BothConfirm, self::NewConfirms, self::PriorConfirms => Cost::MovementFails,
             default => Cost::Attention,
         };
     }

@@ -28,6 +28,7 @@ enum Cure: string
     case AskHost = 'ask_host';
     case OtherMailbox = 'other_mailbox';
     case SayWho = 'say_who';
+    case TellRegistrar = 'tell_registrar';
     case CorrectContact = 'correct_contact';
     case AnotherPerson = 'another_person';
     case OtherCard = 'other_card';

@@ -51,11 +51,12 @@ return [
     'change_registrant' => [
         'title' => 'Give them another registrant',
         'headline' => '{1} Make :who the registrant of one name|[0,*] Make :who the registrant of :names names',
+        'headline_correct' => '{1} Tell the registrar of one name what :who is today|[0,*] Tell the registrars of :names names what :who is today',
         'one_line' => 'registrant from now on: :who', 'said_yes' => '; :who said yes on :on', 'as_agent' => '; the house said yes as designated agent of :whose',
         'explained' => 'Another legal holder. What the change starts, and who must confirm it, is said for each name before anything is done; the one before stays on record with their time.',
         'after' => 'Whoever must say yes is written to first; then it happens at the registrar. It can’t be undone: the way back is another change.',
         'agent' => ['nobody' => 'nobody: whoever must agree is written to', 'prior' => 'the registrant until then', 'new' => 'the new registrant', 'both' => 'both of them'],
-        'not_known' => 'not known', 'no_mailbox' => 'no mailbox',
+        'not_known' => 'not known', 'no_mailbox' => 'no mailbox', 'nothing' => 'nothing',
     ],
     'change_disclosure' => [
         'title' => 'Choose what the world reads',
@@ -96,7 +97,7 @@ return [
     ],
     // What stands in the way of a group of names, after “12 can’t:”. A finding without a word here says its own sentence.
     'in_the_way' => [
-        'registrant' => ['new_has_no_mailbox' => 'the new registrant has no mailbox', 'while_moving' => 'they are moving'],
+        'registrant' => ['new_has_no_mailbox' => 'the new registrant has no mailbox', 'while_moving' => 'they are moving', 'prior_not_reached' => 'the registrant until then can’t be written to', 'no_agreement' => 'what is agreed to is not said', 'no_authority' => 'on whose authority is not said'],
         'disclosure' => [
             'no_choice' => 'their suffix leaves no choice', 'needs_consent' => 'their holder must agree first', 'nobody_to_show' => 'their registrant is not known',
         ],

@@ -51,6 +51,7 @@ return [
         'verify_by' => 'Its registrant must show by :by that :mailbox is theirs, or it is switched off',
         'letters_return' => 'Letters to :mailbox come back',
         'no_mailbox' => 'Its registrant has no mailbox',
+        'not_told' => 'Its registrar still has what :who was before: tell it',
         'takes_no_mail' => 'Mail to :host is not taken: letters to its registrant reach nobody',
         'holder_person' => ':who, a private person, is its legal holder',
         'holder_unknown' => 'No :served has said that :who, its registrant, is theirs',
@@ -76,6 +77,7 @@ return [
         'new_has_no_mailbox' => ':who has no mailbox, and nobody could confirm for them',
         'new_lacks' => 'Registrars will ask what is not known of :who: :what',
         'prior_not_reached' => 'Whoever is the registrant until then must say yes, and can’t be written to: :prior. Write down their mailbox, or act as their agent',
+        'no_agreement' => 'Say what is agreed to: the registrar’s text by its name and day',
         'no_authority' => 'Under .:suffix nobody is asked by a letter of ours: say on whose authority it is done',
         'agent_confirms' => 'We say yes as the designated agent of :whose, on the authority that is kept with the docket',
         'both_confirm' => 'Both are written to and must say yes by :by, :prior and :new: nothing is changed before the last answer',
@@ -85,6 +87,7 @@ return [
         'starts_hold' => 'It may not go to another registrar before :until: if it is to move, move it first. Nobody sees that hold from outside',
         'hold_declinable' => ':registrar lets the hold until :until be declined: decline it before, or move first',
         'starts_verification' => ':mailbox must be verified by :by, or it is switched off',
+        'correction' => 'The registrant stays the same; only what the registrar has of them is corrected, and nobody need confirm that',
         'while_moving' => 'It is moving (docket :docket): one thing after the other',
     ],
     'disclosure' => [

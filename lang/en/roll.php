@@ -24,7 +24,7 @@ return [
         'record_ends_later' => 'outside it ends later', 'record_held_by_registry' => 'its registry holds it', 'record_held_by_registrar' => 'its registrar holds it', 'record_servers_changed' => 'its name servers were changed by nobody here',
         'record_holder_doubted' => 'its holder is not believed', 'record_lock_is_off' => 'its lock is off outside', 'record_lock_is_on' => 'its lock is on outside',
         'contact_mailbox_lapses' => 'its mailbox lies in a name meant to lapse', 'contact_verify_by' => 'its mailbox must be verified', 'contact_verification_lapsed' => 'its mailbox was not verified in time', 'contact_letters_return' => 'letters to its mailbox come back', 'contact_mailbox_inside' => 'its mailbox lies in itself', 'contact_mailbox_ring' => 'it and others guard each other',
-        'contact_no_mailbox' => 'its registrant has no mailbox', 'contact_takes_no_mail' => 'its mailbox’s host takes no mail', 'contact_no_registrant' => 'its registrant is not known', 'contact_holder_person' => 'a private person holds it',
+        'contact_not_told' => 'its registrar has older data of its registrant', 'contact_no_mailbox' => 'its registrant has no mailbox', 'contact_takes_no_mail' => 'its mailbox’s host takes no mail', 'contact_no_registrant' => 'its registrant is not known', 'contact_holder_person' => 'a private person holds it',
         'contact_holder_unknown' => 'no :served knows its registrant',
     ],
     'column' => [

@@ -36,7 +36,7 @@ return [
         'change_intent' => 'Change what is meant', 'keep_copy' => 'Keep a copy', 'other_account' => 'Choose another account', 'gain_access' => 'Gain access',
         'look_at_record' => 'Look at the record', 'leave_out' => 'Leave it out',
         'settle_drift' => 'Settle it', 'change_servers' => 'Change the servers at the registry', 'ask_host' => 'Ask whoever runs that server',
-        'other_mailbox' => 'Give it another mailbox', 'say_who' => 'Say who it is', 'correct_contact' => 'Correct the contact',
+        'other_mailbox' => 'Give it another mailbox', 'say_who' => 'Say who it is', 'correct_contact' => 'Correct the contact', 'tell_registrar' => 'Tell its registrar',
         'another_person' => 'Give a second person a way in', 'other_card' => 'Have another card written down there', 'say_way_back' => 'Write down the way back in', 'keep_apart' => 'Keep registrar and web host apart',
     ],
     'prior' => ['nobody' => 'nobody is written down'],

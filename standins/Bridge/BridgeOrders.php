@@ -6,6 +6,7 @@ namespace Standin\Bridge;
 
 use Acre\Wire\Json\JsonNode;
 use Standin\Registry\Account;
+use Standin\Registry\Holder;
 use Standin\Registry\Registered;
 use Standin\World;
 
@@ -39,6 +40,7 @@ final readonly class BridgeOrders
             'hand_over' => $this->handOver($account, $name, $order),
             'cancel_handover' => $this->cancel($name),
             'auth_code' => $this->code($name),
+            'registrant' => $this->holder($name, $order->nodeOrNull('holder')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
             default => throw new Problem(422, "There is no order {$kind}."),
         };
@@ -121,6 +123,18 @@ final readonly class BridgeOrders
             return self::refused('We sell hidden, the organisation alone, or everything.');
         }
         $name->shown = $shown;
+
+        return ['state' => 'done'];
+    }
+
+    /** @return array{state: 'done'|'refused', reason?: string} */
+    private function holder(Registered $name, ?JsonNode $said): array
+    {
+        if ($said === null || ($said->textOrNull('country') ?? '') === '' || ($said->textOrNull('name') ?? $said->textOrNull('organisation')) === null) {
+            return self::refused('A holder has a name or an organisation, and a country.');
+        }
+        $text = fn (string $field): string => $said->textOrNull($field) ?? '';
+        $name->holder = new Holder($text('handle'), $text('name'), $text('organisation'), implode(', ', $said->texts('street')), $text('town'), $text('region'), $text('postcode'), $text('country'), $text('voice'), $text('mailbox'));
 
         return ['state' => 'done'];
     }

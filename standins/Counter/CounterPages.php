@@ -8,6 +8,7 @@ use Standin\Control\Sheet;
 use Standin\Http\HttpResponse;
 use Standin\Post\Habit;
 use Standin\Registry\Account;
+use Standin\Registry\Holder;
 use Standin\Registry\Pending;
 use Standin\Registry\Registered;
 use Standin\World;
@@ -40,6 +41,7 @@ final readonly class CounterPages
 
         return Sheet::page("The counter of Pellbridge: account {$account->number}", "{$said}<form method=post action=/counter>{$who}</p><p><label>Errand <select name=errand>{$errands}</select></label></p>"
             ."<p><label>Names, one a line<br><textarea name=names rows=6>{$value('names')}</textarea></label></p><p><label>The receiving account’s mailbox <input name=mailbox value=\"{$value('mailbox')}\" size=30></label> <label>and its number <input name=to value=\"{$value('to')}\" size=12></label></p>"
+            ."<p><label>The new holder, a line each: name, organisation, street, town, postcode, country, telephone, mailbox<br><textarea name=holder rows=8>{$value('holder')}</textarea></label></p>"
             .'<p><button>Do it</button></p></form><h2>In this account</h2>'.$this->sheet($this->world->store->namesIn($account->number), 'Nothing.').'<h2>Offered to it</h2>'.$this->sheet($this->world->store->namesOffered($account->number), 'Nothing.'), status: $refused === '' ? 200 : 422);
     }
 
@@ -80,6 +82,7 @@ final readonly class CounterPages
             Errand::Accept => $this->accept($name),
             Errand::Confirm => $this->confirm($name),
             Errand::Withdraw => $this->withdraw($name),
+            Errand::Holder => $this->holder($name, $form),
         };
         $this->world->change($name);
 
@@ -148,6 +151,19 @@ final readonly class CounterPages
         $this->world->endHandover($name, 'accepted', $this->world->now());
 
         return "it lies in account {$to} now.";
+    }
+
+    /** @param  array<string, string>  $form */
+    private function holder(Registered $name, array $form): string
+    {
+        $lines = array_map(trim(...), explode("\n", $form['holder'] ?? ''));
+        [$person, $organisation, $street, $town, $postcode, $country, $voice, $mailbox] = [...$lines, ...array_fill(0, 8, '')];
+        if (($person.$organisation) === '' || preg_match('/^[A-Z]{2}$/D', $country) !== 1 || ! str_contains($mailbox, '@')) {
+            return 'a holder has a name or an organisation, a country of two letters, and a mailbox.';
+        }
+        $name->holder = new Holder('C-'.substr(hash('sha256', implode("\n", $lines)), 0, 8), $person, $organisation, $street, $town, '', $postcode, $country, $voice, $mailbox);
+
+        return 'it is held by '.($organisation === '' ? $person : $organisation).' now.';
     }
 
     private function withdraw(Registered $name): string

@@ -15,5 +15,6 @@ enum Errand: string
     case Offer = 'Offer them to the account below';
     case Accept = 'Accept what is offered to this account';
     case Confirm = 'Confirm what the receiver has accepted';
+    case Holder = 'Put the holder below to them';
     case Withdraw = 'Take the offer back';
 }

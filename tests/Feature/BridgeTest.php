@@ -21,6 +21,7 @@ use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Order;
 use App\Models\OrderState;
+use App\Models\Registrant;
 use App\Models\Registration;
 use App\Models\Secret;
 use Illuminate\Support\Facades\DB;
@@ -156,6 +157,21 @@ final class BridgeTest extends TestCase
         $this->house->skerry->update(['disclosure_steps' => null]);
         $refused = $this->settled('change_disclosure', $name, ['fields' => ['mailbox']] + $terms);
         self::assertSame('We sell hidden, the organisation alone, or everything.', $refused->lines()->firstOrFail()->reason);
+    }
+
+    public function test_another_registrant_is_told_with_their_data(): void
+    {
+        $name = $this->registered();
+        $docket = $this->settled('change_registrant', $name, $this->house->anotherRegistrant($name));
+        self::assertSame([OrderState::Done, DocketState::Closed], [$this->order($name)->state, $docket->refresh()->state]);
+        self::assertSame(['registrant 200'], $this->world->heard($this->giver->number));
+        self::assertSame('Peal Trust', Registrant::query()->findOrFail($name->id)->called);
+        // Nobody's data stands in what is kept of orders, only the number of its version.
+        self::assertStringNotContainsString('Peal', (string) json_encode(DB::table('orders')->get()));
+        $nowhere = $this->registered();
+        $refused = $this->settled('change_registrant', $nowhere, $this->house->anotherRegistrant($nowhere, ['organisation' => 'Nowhere Trust', 'mailbox' => 'desk@nowhere.example']));
+        self::assertSame('A holder has a name or an organisation, and a country.', $refused->lines()->firstOrFail()->reason);
+        self::assertSame('Wickerby Bell Foundry', Registrant::query()->findOrFail($nowhere->id)->called);
     }
 
     public function test_a_handle_that_nobody_has_is_refused_with_the_registrars_words(): void

@@ -93,8 +93,8 @@ final class ChangeOfRegistrantTest extends TestCase
     public function test_what_it_starts_and_who_must_confirm_is_said_by_suffix(): void
     {
         $this->get('/deeds/change_registrant?name=bell.com')->assertOk()->assertSee('Peal Trust · '.$this->desk);
-        // Without what was agreed to there is nothing to judge.
-        $this->get("/deeds/change_registrant?name=bell.com&contact={$this->new->id}")->assertDontSee('can go now');
+        // Without what is agreed to nothing goes.
+        $this->get("/deeds/change_registrant?name=bell.com&contact={$this->new->id}")->assertSee('Say what is agreed to')->assertSee('0 of 1 can go now');
         $this->get($this->address('bell.com'))->assertSeeInOrder(['Make Peal Trust the registrant of one name', 'Wickerby Bell Foundry', 'Peal Trust', $this->desk.' must be verified by 21 Oct', "Both are written to and must say yes by 20 Oct, {$this->prior} and {$this->desk}", 'may not go to another registrar before 5 Dec', 'move it first', 'Registrars will ask what is not known of Peal Trust']);
         $this->house->skerry->update(['hold_declinable' => true]);
         $this->get($this->address('bell.com'))->assertSee('Skerry Registrations lets the hold until 5 Dec')->assertDontSee('Nobody sees that hold');
@@ -215,6 +215,46 @@ final class ChangeOfRegistrantTest extends TestCase
         $this->get($desk)->assertStatus(410);
         $this->post($desk, ['answer' => 'yes'])->assertStatus(410);
         self::assertSame('Wickerby Bell Foundry', $this->registrant('bell.com'));
+    }
+
+    public function test_what_is_changed_of_a_contact_is_another_at_its_registrars_only_once_they_were_told(): void
+    {
+        $id = Registrant::query()->findOrFail(Name::query()->where('ascii', 'bell.com')->sole()->id)->contact_id;
+        $this->get("/contacts/{$id}")->assertDontSee('still have what stood here before');
+        $save = function (array $form) use ($id): void {
+            app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(60));
+            $form += ['kind' => 'organisation', 'organisation' => 'Wickerby Bell Foundry', 'version' => Contact::query()->findOrFail($id)->version];
+            preg_match('/name="seen" value="([0-9a-f]+)"/', (string) $this->put("/contacts/{$id}", $form)->getContent(), $seen);
+            $this->put("/contacts/{$id}", $form + ['seen' => $seen[1] ?? '']);
+        };
+        $save(['mailbox' => $this->prior, 'town' => 'Wickerby']);
+        $this->get("/contacts/{$id}")->assertSee('The registrars of 3 names still have what stood here before');
+        $this->get('/roll?finding=contact.not_told')->assertSee('bell.com')->assertSee('bell.de');
+        $this->get('/names/bell.com')->assertSee('Its registrar still has what Wickerby Bell Foundry was before')->assertSee('Tell its registrar');
+        // A correction: nobody agrees to anything, and nothing is started by it.
+        $to = (string) $this->post("/contacts/{$id}/tell")->assertRedirect()->headers->get('Location');
+        $this->get($to)->assertSee('Tell the registrars of 3 names what Wickerby Bell Foundry is today')->assertSee('nobody need confirm that')->assertSeeInOrder(['town: nothing', 'town: Wickerby'])->assertSee('3 of 3 can go now')->assertDontSee('may not go to another registrar');
+        $this->pressAs($this->house->steward, $to)->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        self::assertSame([], $this->world->letters($this->prior));
+        $this->get("/dockets/{$docket->id}")->assertSee('Wickerby Bell Foundry, version 1')->assertSee('Wickerby Bell Foundry, version 2')->assertSeeInOrder(['Town', 'Wickerby']);
+        self::assertSame(3, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
+        $this->get("/contacts/{$id}")->assertDontSee('still have what stood here before');
+        self::assertCount(3, NameRole::query()->where('contact_id', $id)->whereRaw('upper_inf(span)')->get(), 'the span goes on');
+        // Another mailbox is material: whoever reads the new one says yes, once for both sides.
+        $other = "new-{$this->prior}";
+        $save(['mailbox' => $other, 'town' => 'Wickerby']);
+        $address = "/deeds/change_registrant?name=bell.com&contact={$id}";
+        $this->get($address)->assertSee('Say what is agreed to')->assertSee('0 of 1 can go now');
+        $this->pressAs($this->house->steward, $address.'&agreement=of+1+July')->assertRedirect();
+        self::assertSame([[], 1], [$this->world->letters($this->prior), count($this->world->letters($other)) - Letter::query()->where('kind', 'verification')->count()]);
+        $this->post($this->link($other), ['answer' => 'yes'])->assertOk();
+        app(EndLines::class)->done($this->house->steward, Docket::query()->latest('id')->firstOrFail(), null, Instant::of('2026-10-06'));
+        $this->get($address)->assertSee('It is so already');
+        $this->get('/roll?finding=contact.not_told')->assertSee('bell.de')->assertDontSee('bell.com');
+        // What nobody told counts as untold again when it is changed back only to what they have.
+        $save(['mailbox' => $this->prior, 'town' => 'Wickerby']);
+        $this->get('/roll?finding=contact.not_told')->assertSee('bell.com')->assertDontSee('bell.de');
     }
 
     public function test_a_word_whose_job_was_lost_is_found_by_the_sweep(): void

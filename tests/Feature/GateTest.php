@@ -7,6 +7,10 @@ namespace Tests\Feature;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
+use Acre\Wire\Epp\Command\ContactInfo;
+use Acre\Wire\Epp\Command\DomainInfo;
+use Acre\Wire\Epp\Data\ContactData;
+use Acre\Wire\Epp\Data\DomainData;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -23,6 +27,7 @@ use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Order;
 use App\Models\OrderState;
+use App\Models\Registrant;
 use App\Models\Registration;
 use App\Models\Secret;
 use App\Outside\Reach\Hosts;
@@ -171,6 +176,36 @@ final class GateTest extends TestCase
         $this->again();
         self::assertSame(OrderState::Pending, $this->order($name)->state);
         self::assertSame(['update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))), 'told once');
+    }
+
+    /** RFC 5733 §3.2.1, then RFC 5731 §3.2.5; after a silence the name is asked for its holder, and the contact that is there is used. */
+    #[TestWith([null])]
+    #[TestWith(['the connection closes before the answer'])]
+    #[TestWith(['its disk is full'])]
+    public function test_another_registrant_is_made_known_and_then_put_to_the_name_once(?string $weather): void
+    {
+        $name = $this->registered();
+        if ($weather !== null) {
+            $this->world->weather($weather, 1);
+        }
+        $terms = $this->house->anotherRegistrant($name);
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$name->id], $terms, [$name->id]);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        $this->again();
+        $order = Order::query()->where('name_id', $name->id)->sole();
+        self::assertSame([OrderState::Done, LineState::Done, 'Peal Trust'], [$order->state, $docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called]);
+        self::assertSame(['update 1000'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
+        $session = app(Gates::class)->of($this->giver->refresh());
+        $handle = DomainData::of($session->command(new DomainInfo($name->ascii), 'look-1'))->registrant;
+        self::assertMatchesRegularExpression('/^R[0-9A-Z]+-[0-9A-F]{6}$/D', (string) $handle);
+        $data = ContactData::of($session->command(new ContactInfo((string) $handle), 'look-2'));
+        self::assertSame(['desk@peal.example', '+44.2079460123', 'Peal Trust', 'Zoë Peal', ['Upper Wick 4'], 'GB'], [$data->mailbox, $data->voice, $data->postal[0]->organisation, $data->postal[0]->name, $data->postal[0]->street, $data->postal[0]->country]);
+        // Two names of one holder: what the first made known serves the second.
+        $other = $this->registered();
+        $second = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$other->id], $terms, [$other->id]);
+        app(SettleDocket::class)->handle($this->house->steward, $second);
+        self::assertSame(LineState::Done, $second->lines()->sole()->state);
+        self::assertContains('create 2302', $this->heard());
     }
 
     /** Nothing was carried out, and that is known: it is told again. */

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Contact\Address;
+use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Country;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Mailbox;
+use Acre\Core\Contact\Phone;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Contacts\SaveContact;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Standings\MakeStandings;
@@ -98,5 +105,21 @@ final class House
     public static function holder(Name $name): int
     {
         return Holding::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->sole()->account_id;
+    }
+
+    /**
+     * Another registrant than the Bell Foundry, written down and authorised.
+     *
+     * @param  array<string, mixed>|null  $is  what is known of them; null: everything that a registrar asks
+     * @return array<string, mixed> the terms of the deed
+     */
+    public function anotherRegistrant(Name $name, ?array $is = null): array
+    {
+        app(SayRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+        $address = Address::of(['Upper Wick 4'], 'Wickerby', null, 'WS1 4AB', Country::of('GB'));
+        $value = Contact::of(HolderKind::Organisation, is_string($is['organisation'] ?? null) ? $is['organisation'] : 'Peal Trust', $is === null ? 'Zoë Peal' : null, $is === null ? $address : null, $is === null ? Phone::of('+44 20 7946 0123') : null, Mailbox::tryOf(is_string($is['mailbox'] ?? null) ? $is['mailbox'] : 'desk@peal.example'));
+        $contact = app(SaveContact::class)->create($this->steward, $value, null, 'typed');
+
+        return ['contact' => $contact->id, 'agreement' => 'of 1 July', 'authority' => 'Gudrun Kettle, by letter', 'agent' => 'both', 'answer_by' => '2026-10-20'];
     }
 }

@@ -4,7 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use Acre\Core\Contact\Address;
+use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Country;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Mailbox;
+use Acre\Core\Contact\Phone;
 use App\Outside\Registrar\BridgeOrder;
+use App\Outside\Registrar\Holder;
 use App\Outside\Registrar\Order;
 use App\Outside\Registrar\OrderKind;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -54,10 +61,16 @@ final class BridgeReferenceTest extends TestCase
     /** @return iterable<string, array{OrderKind}> */
     public static function kinds(): iterable
     {
-        // Another registrant is never told: no link takes it yet.
-        foreach (array_filter(OrderKind::cases(), fn (OrderKind $kind): bool => $kind !== OrderKind::Registrant) as $kind) {
+        foreach (OrderKind::cases() as $kind) {
             yield $kind->value => [$kind];
         }
+    }
+
+    private static function holder(): Holder
+    {
+        $contact = Contact::of(HolderKind::Organisation, 'Peal Trust', 'Zoë Peal', Address::of(['Upper Wick 4'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')), Phone::of('+44 20 7946 0123'), Mailbox::tryOf('desk@peal.example'));
+
+        return Holder::of('7', 1_000_000, $contact);
     }
 
     #[DataProvider('kinds')]
@@ -66,16 +79,17 @@ final class BridgeReferenceTest extends TestCase
         $house = new House;
         $house->skerry->update(['receiver_by' => 'handle']);
         $isHandover = $kind === OrderKind::HandOver;
-        $order = new Order($kind, 'roll-000000000000', 'xn--glockenwrts-s8a.com', $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [], $isHandover ? '2026-10-06T09:00:00Z' : null, $kind === OrderKind::Disclose ? 'organisation country' : null);
+        $order = new Order($kind, 'roll-000000000000', 'xn--glockenwrts-s8a.com', $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [], $isHandover ? '2026-10-06T09:00:00Z' : null, $kind === OrderKind::Disclose ? 'organisation country' : null, $kind === OrderKind::Registrant ? self::holder() : null);
         $json = (string) json_encode(new BridgeOrder($house->ours->load('registrar'), $order));
         self::assertFits('Order', $json);
         self::assertSame($isHandover, str_contains($json, '"to":{"handle":"TAKER"}'));
         self::assertSame($kind === OrderKind::Disclose, str_contains($json, '"shown":["organisation","country"]'));
+        self::assertSame($kind === OrderKind::Registrant, str_contains($json, '"mailbox":"desk@peal.example"'));
     }
 
     public function test_the_contract_refuses_what_is_no_order(): void
     {
-        foreach (['{"kind":"paint","name":"a.com"}', '{"kind":"hand_over","name":"a.com"}', '{"kind":"lock_on"}', '{"kind":"lock_on","name":"a.com","colour":"red"}'] as $json) {
+        foreach (['{"kind":"paint","name":"a.com"}', '{"kind":"hand_over","name":"a.com"}', '{"kind":"lock_on"}', '{"kind":"registrant","name":"a.com"}', '{"kind":"registrant","name":"a.com","holder":{"handle":"R1-AAAAAA","kind":"person"}}', '{"kind":"lock_on","name":"a.com","colour":"red"}'] as $json) {
             self::assertFalse(self::fits('Order', $json)->isValid(), $json);
         }
     }

@@ -85,6 +85,12 @@ final readonly class SayRegistrants
         });
     }
 
+    /** The registrar has been told a version of the registrant's data. In the line's transaction, the name locked. */
+    public function told(int $nameId, int $versionId): void
+    {
+        $this->database->update("UPDATE roles SET told_version_id = ? WHERE name_id = ? AND role = 'registrant' AND upper_inf(span)", [$versionId, $nameId]);
+    }
+
     /**
      * @param  list<int>  $nameIds
      * @return list<Row>

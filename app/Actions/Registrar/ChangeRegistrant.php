@@ -6,6 +6,7 @@ namespace App\Actions\Registrar;
 
 use Acre\Core\Contact\Contact as ContactValue;
 use Acre\Core\Contact\DesignatedAgent;
+use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Material;
 use Acre\Core\Contact\RegistrantChange;
 use Acre\Core\Contact\RegistrantFinding;
@@ -37,6 +38,7 @@ use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
+use App\Models\Order;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slips;
@@ -54,6 +56,9 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
 
     /** @var array<int, Contact|null> */
     private array $contacts = [];
+
+    /** @var array<int, ContactVersion> */
+    private array $told = [];
 
     public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly SayRegistrants $registrants, private readonly AskToConfirm $ask, private readonly TradeClock $clock)
     {
@@ -83,19 +88,19 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
         $contact = $this->meant($said['contact'] ?? null);
         $word = fn (string $key): string => is_string($said[$key] ?? null) ? mb_substr(trim($said[$key]), 0, 1_000) : '';
         $agent = DesignatedAgent::tryFrom($word('agent')) ?? DesignatedAgent::Nobody;
-        // What is agreed to is kept, and whoever says yes for another says on whose authority.
-        if ($contact === null || $word('agreement') === '' || ($agent !== DesignatedAgent::Nobody && $word('authority') === '')) {
+        // Whoever says yes for another says on whose authority.
+        if ($contact === null || ($agent !== DesignatedAgent::Nobody && $word('authority') === '')) {
             return null;
         }
 
-        return ['contact' => $contact->id, 'agreement' => $word('agreement'), 'authority' => $word('authority'), 'agent' => $agent->value, 'answer_by' => $this->day($word('by'))->date()];
+        return ['contact' => $contact->id, 'agreement' => $word('agreement'), 'authority' => $word('authority'), 'agent' => $agent->value, 'answer_by' => $this->day($word('by'))->date()] + ($word('correct') === '' ? [] : ['correct' => '1']);
     }
 
     public function said(array $terms): array
     {
         $text = fn (mixed $value): string => is_scalar($value) ? (string) $value : '';
 
-        return array_filter([...array_map($text, array_intersect_key($terms, ['contact' => 1, 'agreement' => 1, 'authority' => 1, 'agent' => 1])), 'by' => $text($terms['answer_by'] ?? '')], fn (string $word): bool => $word !== '');
+        return array_filter([...array_map($text, array_intersect_key($terms, ['contact' => 1, 'agreement' => 1, 'authority' => 1, 'agent' => 1, 'correct' => 1])), 'by' => $text($terms['answer_by'] ?? '')], fn (string $word): bool => $word !== '');
     }
 
     public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
@@ -132,7 +137,10 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
 
     public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
     {
-        $this->registrants->give($line->name_id, $file->registrationId, self::id($terms), $line->docket_id, $on);
+        if ($file->guard?->contact !== self::id($terms)) {
+            $this->registrants->give($line->name_id, $file->registrationId, self::id($terms), $line->docket_id, $on);
+        }
+        $this->registrants->told($line->name_id, $this->version($line, $terms));
         parent::complete($line, $file, $terms, $on);
         $this->close($line, $on, true);
     }
@@ -145,14 +153,41 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
     {
+        $contact = $this->contact(self::id($terms));
+        if ($contact !== null && $this->toldOf($file, $terms) !== null) {
+            $number = $this->told[$file->guard->told ?? 0]->number ?? 0;
+
+            return ['before' => ['registrant' => "contact {$contact->id}, version {$number}"], 'after' => ['registrant' => "contact {$contact->id}, version {$contact->today->number}"]];
+        }
+
         return ['before' => ['registrant' => $file->guard === null ? self::text('deeds.change_registrant.not_known') : "contact {$file->guard->contact}"], 'after' => ['registrant' => 'contact '.self::id($terms)]];
     }
 
     public function shown(CaseFile $file, array $terms): array
     {
         $after = $this->contact(self::id($terms));
+        $told = $this->toldOf($file, $terms);
+        $value = $this->value($terms);
+        if ($told !== null && $value !== null) {
+            $before = $after = [];
+            foreach ($told->differs($value) as $field) {
+                foreach ([[&$before, $told], [&$after, $value]] as [&$side, $of]) {
+                    $side[$field->value] = self::text('contacts.field.'.$field->value).': '.($of->field($field) ?? self::text('deeds.change_registrant.nothing'));
+                }
+            }
+
+            return ['before' => $before, 'after' => $after];
+        }
 
         return ['before' => ['registrant' => $file->registrant === '' ? self::text('deeds.change_registrant.not_known') : $file->registrant], 'after' => ['registrant' => $after === null ? '' : $after->today->called]];
+    }
+
+    /** The same registrant with other data is a heading of its own. */
+    public function headline(array $terms, int $names): string
+    {
+        $key = 'deeds.change_registrant.'.(isset($terms['correct']) ? 'headline_correct' : 'headline');
+
+        return trans_choice($key, $names, ['names' => number_format($names), ...$this->inWords($terms)]);
     }
 
     /** For the proof, which names people by number. */
@@ -172,6 +207,11 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
         return OrderKind::Registrant;
     }
 
+    protected function orderTerms(CaseFile $file, array $terms): array
+    {
+        return ['version' => (string) ($this->contact(self::id($terms))->today->id ?? 0)];
+    }
+
     protected function slipValues(Account $account, array $terms): array
     {
         $value = $this->value($terms);
@@ -188,7 +228,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
 
     protected function isSo(CaseFile $file, array $terms): bool
     {
-        return $file->guard?->contact === self::id($terms);
+        return $file->guard?->contact === self::id($terms) && $file->guard->told === null;
     }
 
     protected function against(CaseFile $file, array $terms, Instant $now): array
@@ -217,13 +257,42 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
         return ['who' => $contact === null ? 'contact '.self::id($terms) : $contact->today->called];
     }
 
+    /**
+     * The version that the registrar was told, or that stood on the slip.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    private function version(DocketLine $line, array $terms): int
+    {
+        $told = Order::query()->where('docket_line_id', $line->id)->where('kind', OrderKind::Registrant)->latest('id')->first()->terms['version'] ?? null;
+
+        return $told === null ? $this->contact(self::id($terms))->today->id ?? 0 : (int) $told;
+    }
+
+    /**
+     * What the registrar has of the same registrant; null: another one is to be.
+     *
+     * @param  array<string, mixed>  $terms
+     */
+    private function toldOf(CaseFile $file, array $terms): ?ContactValue
+    {
+        $contact = $this->contact(self::id($terms));
+        $told = $file->guard?->contact === self::id($terms) ? $file->guard->told : null;
+        if ($told === null || $contact === null) {
+            return null;
+        }
+
+        // What kind of holder they are may have been found out since, and is no change of theirs.
+        return ($this->told[$told] ??= ContactVersion::query()->with('mailbox')->findOrFail($told))->value(HolderKind::Unknown);
+    }
+
     /** @param  array<string, mixed>  $terms */
     private function change(CaseFile $file, array $terms, Instant $now): ?RegistrantChange
     {
         $new = $this->value($terms);
         $starts = Material::of($this->book->for($file->facts->name->suffix(), $now), $now);
 
-        return $new === null ? null : new RegistrantChange($new, $file->guard, $starts, self::agent($terms), self::by($terms), ($terms['authority'] ?? '') !== '', $file->holdDeclinable, $file->waiting?->docket);
+        return $new === null ? null : new RegistrantChange($new, $file->guard, $starts, self::agent($terms), self::by($terms), ($terms['agreement'] ?? '') !== '', ($terms['authority'] ?? '') !== '', $file->holdDeclinable, $file->waiting?->docket, $this->toldOf($file, $terms));
     }
 
     /** @param  array<string, mixed>  $terms */
@@ -246,9 +315,9 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
         foreach (Side::cases() as $side) {
             $contact = $side === Side::New ? self::id($terms) : $file->guard?->contact;
             $isOurs = $starts->confirms->asks($side) ? self::agent($terms)->actsFor($side) : $side === Side::New;
-            if ($isOurs && $contact !== null && ($terms['authority'] ?? '') !== '') {
+            if ($isOurs && $contact !== null && ($terms['authority'] ?? '') !== '' && ($terms['agreement'] ?? '') !== '') {
                 DB::table('agreements')->insertOrIgnore([
-                    'docket_id' => $line->docket_id, 'contact_id' => $contact, 'words' => $terms['agreement'] ?? '', 'authority' => $terms['authority'], 'accepted_on' => $now->isoSecond(), 'user_id' => $line->docket->settled_by,
+                    'docket_id' => $line->docket_id, 'contact_id' => $contact, 'words' => $terms['agreement'], 'authority' => $terms['authority'], 'accepted_on' => $now->isoSecond(), 'user_id' => $line->docket->settled_by,
                 ]);
             }
         }

@@ -6,6 +6,8 @@ namespace App\Http\Contacts;
 
 use Acre\Core\Contact\Country;
 use App\Actions\Contacts\SaveContact;
+use App\Actions\Names\GatherNames;
+use App\Http\SignedInRequest;
 use App\Models\Client;
 use App\Models\Contact;
 use App\Models\ContactVersion;
@@ -54,7 +56,7 @@ final readonly class ContactController
             'contact' => $contact, 'value' => $value, 'mailbox' => $mailbox, 'site' => $this->contacts->site($mailbox->site ?? ''),
             'findings' => $mailbox === null ? $value->findings() : $value->findings($mailbox->takes_mail), 'risks' => $this->contacts->risksOf($contact->id),
             'names' => $this->contacts->names($contact->id, self::NAMES), 'count' => $this->contacts->some($contact->id)[0]->int('names'),
-            'letters' => $mailbox === null ? [] : $evidence->of($mailbox->address), 'alike' => $alike->to($contact->id), 'changes' => new ContactChanges($this->words), 'words' => $this->words,
+            'untold' => count($this->contacts->untold($contact->id)), 'letters' => $mailbox === null ? [] : $evidence->of($mailbox->address), 'alike' => $alike->to($contact->id), 'changes' => new ContactChanges($this->words), 'words' => $this->words,
         ]);
     }
 
@@ -90,6 +92,14 @@ final readonly class ContactController
         $changed = $this->save->change($request->person(), $contact, $after, $request->clientId(), $request->integer('version'));
 
         return to_route('contacts.show', $contact)->with('told', $changed ? $this->words->count('contacts.changed', $names, ['who' => $after->called()]) : $this->words->say('contacts.same', ['who' => $after->called()]));
+    }
+
+    /** To the page of the deed, with the names whose registrars have older data of it. */
+    public function tell(SignedInRequest $request, Contact $contact, GatherNames $gather): RedirectResponse
+    {
+        $names = $this->contacts->untold($contact->id);
+
+        return $names === [] ? to_route('contacts.show', $contact) : to_route('deeds.show', ['change_registrant', 'of' => $gather->list($request->person(), $names), 'contact' => $contact->id, 'correct' => 1]);
     }
 
     /** @param  list<array<string, mixed>>  $starts */

@@ -15,7 +15,7 @@ final readonly class BridgeOrder implements JsonSerializable
     {
     }
 
-    /** @return array<string, string|array<array-key, string>> */
+    /** @return array<string, string|array<array-key, string|list<string>>> */
     public function jsonSerialize(): array
     {
         $named = array_map(fn (Identifier $identifier): string => $identifier->value, $this->account->registrar->receiver_by->identifiers());
@@ -23,6 +23,19 @@ final readonly class BridgeOrder implements JsonSerializable
         return ['kind' => $this->order->kind->value, 'name' => $this->order->name]
             + ($this->order->receiver === [] ? [] : ['to' => array_intersect_key($this->order->receiver, array_flip($named))])
             + ($this->order->shown === null ? [] : ['shown' => $this->order->fields()])
+            + ($this->order->holder === null ? [] : ['holder' => $this->holder($this->order->holder)])
             + ($this->order->accepted === null ? [] : ['accepted' => $this->order->accepted]);
+    }
+
+    /** @return array<string, string|list<string>> */
+    private function holder(Holder $holder): array
+    {
+        $contact = $holder->contact;
+        $address = $contact->address;
+
+        return array_filter([
+            'handle' => $holder->handle, 'kind' => $contact->kind->value, 'name' => $contact->person, 'organisation' => $contact->organisation, 'street' => $address->street, 'town' => $address->town, 'region' => $address->region,
+            'postcode' => $address->postcode, 'country' => $address->country?->code, 'voice' => $contact->voice?->epp(), 'mailbox' => $contact->mailbox?->address(),
+        ], fn (string|array|null $value): bool => $value !== null && $value !== []);
     }
 }

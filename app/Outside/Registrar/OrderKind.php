@@ -16,6 +16,6 @@ enum OrderKind: string
     case AuthCode = 'auth_code';
     /** Which fields of the holder may be shown; all others are withheld. */
     case Disclose = 'disclose';
-    /** Another legal holder. Nothing takes this order yet: it is the verb of a slip. */
+    /** Another legal holder, or another version of the same one's data. */
     case Registrant = 'registrant';
 }

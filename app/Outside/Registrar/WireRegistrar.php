@@ -7,11 +7,14 @@ namespace App\Outside\Registrar;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
+use Acre\Wire\Epp\Command\ContactCreate;
+use Acre\Wire\Epp\Command\ContactInfo;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainUpdate;
 use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Data\AccountData;
+use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\Data\HandoverData;
 use Acre\Wire\Epp\Data\TransferData;
@@ -39,6 +42,10 @@ final readonly class WireRegistrar implements Registrar
     {
         if ($order->kind === OrderKind::AuthCode) {
             return $this->code($account, $order);
+        }
+        $known = $order->kind === OrderKind::Registrant ? $this->makeKnown($account, $order->holder) : null;
+        if ($known !== null) {
+            return $known;
         }
         $response = $this->gates->of($account)->command(self::command($order), $order->transaction);
         $code = $response->code();
@@ -71,8 +78,9 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null) ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null) ? Answer::pending(null, 'seen by asking') : null),
             OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
             OrderKind::Disclose => $beyond?->shown === $order->fields() ? Answer::done(null, 'seen by asking') : null,
-            // To ask for a code once more does no harm; the other is never told.
-            OrderKind::AuthCode, OrderKind::Registrant => null,
+            OrderKind::Registrant => $order->holder !== null && $domain->registrant === $order->holder->handle ? Answer::done(null, 'seen by asking') : null,
+            // To ask for it once more does no harm.
+            OrderKind::AuthCode => null,
         };
     }
 
@@ -92,6 +100,34 @@ final readonly class WireRegistrar implements Registrar
             $keep(self::message($response));
             $this->gates->of($account)->command(Poll::kept($message->id), 'kept-'.bin2hex(random_bytes(8)));
         }
+    }
+
+    /**
+     * A holder must be there before a name can be theirs; one that an earlier try made is there already (RFC 5733 §3.2.1).
+     *
+     * @return Answer|null why they can't be; null: they are there
+     */
+    private function makeKnown(Account $account, ?Holder $holder): ?Answer
+    {
+        $holder ?? throw new LogicException('An order for another registrant says whom.');
+        $response = $this->gates->of($account)->command(
+            new ContactCreate($holder->handle, $holder->postal(), $holder->contact->voice?->epp(), $holder->contact->mailbox?->address() ?? '', rtrim(strtr(base64_encode(random_bytes(16)), '+/', '-_'), '=')), 'holder-'.bin2hex(random_bytes(8)),
+        );
+        $code = $response->code();
+
+        return match (true) {
+            $code->isSuccess() => null,
+            $code === EppCode::Exists => $this->isThere($account, $holder) ? null : Answer::refused($code->value, "{$holder->handle} is somebody else’s there."),
+            $code->isServers() || $code->endsSession() => Answer::later($code->value, self::words($response)),
+            default => Answer::refused($code->value, self::words($response)),
+        };
+    }
+
+    private function isThere(Account $account, Holder $holder): bool
+    {
+        $response = $this->gates->of($account)->command(new ContactInfo($holder->handle), 'holder-'.bin2hex(random_bytes(8)));
+
+        return $response->code() === EppCode::Done && strcasecmp(ContactData::of($response)->mailbox, $holder->contact->mailbox?->address() ?? '') === 0;
     }
 
     /** A gate tells the code of an own name (RFC 5731 §3.1.2); where none is set, one is: 128 random bits (RFC 9154 §4.1). */
@@ -124,7 +160,7 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->receiver['number'] ?? '', $order->receiver['login'] ?? ''),
             OrderKind::CancelHandover => AccountUpdate::cancelHandover($order->name),
             OrderKind::AuthCode => new DomainInfo($order->name),
-            OrderKind::Registrant => throw new LogicException('Another registrant is never told by wire.'),
+            OrderKind::Registrant => new DomainUpdate($order->name, registrant: $order->holder->handle ?? throw new LogicException('An order for another registrant says whom.')),
             OrderKind::Disclose => AccountUpdate::disclose($order->name, $order->fields()),
         };
     }

@@ -23,7 +23,7 @@ final readonly class ReadContacts
 
     /** What is at risk, dearest first. */
     public const RISKS = [
-        ContactFinding::MailboxLapses, ContactFinding::VerificationLapsed, ContactFinding::VerifyBy, ContactFinding::LettersReturn, ContactFinding::MailboxInside, ContactFinding::MailboxRing, ContactFinding::NoMailbox, ContactFinding::TakesNoMail, ContactFinding::NoRegistrant, ContactFinding::HolderPerson, ContactFinding::HolderUnknown,
+        ContactFinding::MailboxLapses, ContactFinding::VerificationLapsed, ContactFinding::VerifyBy, ContactFinding::LettersReturn, ContactFinding::MailboxInside, ContactFinding::MailboxRing, ContactFinding::NoMailbox, ContactFinding::TakesNoMail, ContactFinding::NoRegistrant, ContactFinding::NotTold, ContactFinding::HolderPerson, ContactFinding::HolderUnknown,
     ];
 
     public function __construct(private Connection $database)
@@ -105,6 +105,12 @@ final readonly class ReadContacts
              FROM roles o JOIN names n ON n.id = o.name_id LEFT JOIN standings s ON s.name_id = n.id WHERE o.contact_id = ? AND upper_inf(o.span)
              GROUP BY n.id, s.client_name, s.registrar_name, s.registrar_id ORDER BY n.ascii LIMIT ?", [$contactId, $limit],
         ));
+    }
+
+    /** @return list<int> names of which it is the registrant, and whose registrar has older data of it */
+    public function untold(int $contactId): array
+    {
+        return array_map(fn (Row $row): int => $row->int('name_id'), Row::all($this->database->select('SELECT name_id FROM registrants WHERE contact_id = ? AND told_id IS NOT NULL ORDER BY name_id', [$contactId])));
     }
 
     /** @return array<string, int> names by suffix, of which it is the registrant */

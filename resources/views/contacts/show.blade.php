@@ -7,7 +7,12 @@
     </div>
     <p class="sentence">Contact {{ $contact->id }}, {{ $words->say('contacts.kind.'.$contact->kind->value) }}, behind @if ($count > 1)<a href="{{ route('roll', ['contact' => $contact->id]) }}">{{ number_format($count) }} names</a>@else{{ $count === 1 ? 'one name' : 'no name' }}@endif{{ $contact->client === null ? '' : ', known by '.$contact->client->name }}.
                 @if ($contact->client === null)<span class="is-soon">{{ __('No :served has said that this is theirs.') }}</span>@endif
-                @foreach ($risks as $risk => $many)@continue(in_array($risk, ['holder_unknown'], true))<span class="{{ Acre\Core\Contact\ContactFinding::from($risk)->cost() === Acre\Core\Finding\Cost::Attention ? 'is-soon' : 'is-bad' }}">{{ $words->say('contacts.risk.'.$risk) }}: {{ $many === 1 ? 'one name' : number_format($many).' names' }}.</span> @endforeach</p>
+                @foreach ($risks as $risk => $many)@continue(in_array($risk, ['holder_unknown', 'not_told'], true))<span class="{{ Acre\Core\Contact\ContactFinding::from($risk)->cost() === Acre\Core\Finding\Cost::Attention ? 'is-soon' : 'is-bad' }}">{{ $words->say('contacts.risk.'.$risk) }}: {{ $many === 1 ? 'one name' : number_format($many).' names' }}.</span> @endforeach</p>
+    @if ($untold > 0)
+        <form method="post" action="{{ route('contacts.tell', $contact) }}" class="told told-soon">@csrf
+            <p>{{ $untold === 1 ? 'The registrar of one name still has' : 'The registrars of '.number_format($untold).' names still have' }} what stood here before. @can('prepare')<button>{{ $untold === 1 ? 'Tell it' : 'Tell them' }}</button>@endcan</p>
+        </form>
+    @endif
     <div class="cards">
         <section class="card" aria-labelledby="says"><h2 id="says">What it says</h2>
             <dl class="facts">
