@@ -19,6 +19,7 @@ use App\Http\Find\FindController;
 use App\Http\Handover\HandOverController;
 use App\Http\House\HouseController;
 use App\Http\Imports\ImportController;
+use App\Http\Letters\LetterTextController;
 use App\Http\Log\LogController;
 use App\Http\Me\MeController;
 use App\Http\Middleware\NothingKept;
@@ -207,6 +208,12 @@ Route::middleware('auth')->group(function (): void {
         Route::get('{received}/file', 'file')->name('file')->middleware('can:look');
     });
 
+    Route::controller(LetterTextController::class)->prefix('letters')->name('letter-texts.')->group(function (): void {
+        Route::get('/', 'index')->name('index')->middleware('can:look');
+        Route::get('{letter}', 'edit')->name('edit')->middleware('can:settle');
+        Route::put('{letter}', 'update')->name('update')->middleware('can:settle');
+        Route::delete('{letter}', 'destroy')->name('destroy')->middleware('can:settle');
+    });
     Route::controller(PatternController::class)->prefix('patterns')->name('patterns.')->whereNumber('pattern')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');
         Route::get('create', 'create')->name('create')->middleware('can:settle');

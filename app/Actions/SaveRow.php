@@ -8,6 +8,7 @@ use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Custodian;
+use App\Models\LetterText;
 use App\Models\Pattern;
 use App\Models\Registrar;
 use App\Models\User;
@@ -24,7 +25,7 @@ final readonly class SaveRow
     }
 
     /**
-     * @template T of Client|Registrar|Account|Pattern|Custodian
+     * @template T of Client|Registrar|Account|Pattern|Custodian|LetterText
      *
      * @param  T  $row
      * @param  array<string, mixed>  $values
@@ -33,7 +34,7 @@ final readonly class SaveRow
      *
      * @throws ChangedMeanwhile when somebody else has saved since
      */
-    public function handle(User $user, Client|Registrar|Account|Pattern|Custodian $row, array $values, ?int $version): Client|Registrar|Account|Pattern|Custodian
+    public function handle(User $user, Client|Registrar|Account|Pattern|Custodian|LetterText $row, array $values, ?int $version): Client|Registrar|Account|Pattern|Custodian|LetterText
     {
         $subject = match (true) {
             $row instanceof Client => 'client',
@@ -41,6 +42,7 @@ final readonly class SaveRow
             $row instanceof Account => 'account',
             $row instanceof Pattern => 'pattern',
             $row instanceof Custodian => 'custodian',
+            $row instanceof LetterText => 'letter_text',
         };
         $this->database->transaction(function () use ($user, $row, $values, $version, $subject): void {
             if ($version === null) {
@@ -52,8 +54,8 @@ final readonly class SaveRow
             $row->newQuery()->lockForUpdate()->findOrFail($row->id);
             $changed = Changes::save($row->refresh(), $values, $version);
             if ($changed !== []) {
-                // What names show follows a pattern at the next deed only, and nothing is judged by who a person is.
-                if (! $row instanceof Pattern && ! $row instanceof Custodian) {
+                // Names are judged by these alone.
+                if ($row instanceof Client || $row instanceof Registrar || $row instanceof Account) {
                     $this->standings->stale($subject.'_id', $row->id);
                 }
                 $this->log->write('changed', $subject, $row->id, ['fields' => array_keys($changed)], $user->id);

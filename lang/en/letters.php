@@ -4,30 +4,48 @@ declare(strict_types=1);
 
 // Letters to those outside the house, and the page behind the links in them.
 return [
-    'acceptance' => [
-        'subject' => '{1} A domain name is to be handed to your account at :registrar|[2,*] :count domain names are to be handed to your account at :registrar',
-        'body' => "{1} Good day,\n\n:house is about to hand this domain name to your account at :registrar:\n\n:names\n\nNothing moves before you have agreed. Please read and answer here, by :by:\n\n:link\n\nYou will be asked for what names your account there (:needed), so that the name can’t come to a stranger. The link is good once, and for you alone; please don’t pass it on.\n\nIf you did not expect this, answer no there, or do nothing: then nothing happens.\n\n:house"
-            ."|[2,*] Good day,\n\n:house is about to hand these :count domain names to your account at :registrar:\n\n:names\n\nNothing moves before you have agreed. Please read and answer here, by :by:\n\n:link\n\nYou will be asked for what names your account there (:needed), so that the names can’t come to a stranger. The link is good once, and for you alone; please don’t pass it on.\n\nIf you did not expect this, answer no there, or do nothing: then nothing happens.\n\n:house",
-        'more' => '  and :more more, which the page shows',
+    // What ships; a Steward may write another. {one|many} by how many names it is about, and :words that each letter fills in.
+    'text' => [
+        'acceptance' => [
+            'subject' => '{A domain name is|:count domain names are} to be handed to your account at :registrar',
+            'body' => "Good day,\n\n:house is about to hand {this domain name|these :count domain names} to your account at :registrar:\n\n:names\n\nNothing moves before you have agreed. Please read and answer here, by :by:\n\n:link\n\nYou will be asked for what names your account there (:needed), so that {the name|the names} can’t come to a stranger. The link is good once, and for you alone; please don’t pass it on.\n\nIf you did not expect this, answer no there, or do nothing: then nothing happens.\n\n:house",
+        ],
+        'confirmation_prior' => [
+            'subject' => '{:name is|:count domain names are} to get another holder: please agree',
+            'body' => "You stand as the holder of {this domain name|these domain names}, which :house looks after:\n\n:names\n\n{It is|They are} to get another holder. That needs your yes: please see who it is and answer here, by :by:\n\n:link\n\nNothing is changed before you have agreed. If you did not expect this, say no there, or do nothing: then you remain the holder. Nothing is to be paid.\n\nIf you don’t know what this is about, ask :house.",
+        ],
+        'confirmation_new' => [
+            'subject' => 'You are to become the holder of {:name|:count domain names}: please agree',
+            'body' => "You are to become the holder of {this domain name|these domain names}, which :house looks after:\n\n:names\n\nThat needs your yes. Please see what will stand on record, and what you agree to, and answer here, by :by:\n\n:link\n\nNothing is changed before you have agreed, and nothing is to be paid. Your yes also shows that this mailbox is read, which the rules for many names ask for.\n\nIf you don’t know what this is about, ask :house.",
+        ],
+        'verification_first' => [
+            'subject' => 'Please confirm your details for {:name|:count domain names}',
+            'body' => ":house looks after {this domain name|these domain names} for you:\n\n:names\n\nThe rules for such names ask that whoever holds one confirms that this mailbox is read. Please look at what is on record and say whether it is right. {It takes a minute|One answer serves them all}, and nothing is to be paid:\n\n:link\n\nPlease do so by :by. Without an answer {the name is|the names are} switched off: {its|their} web pages and mail stop until somebody confirms.\n\nIf you don’t know what this is about, ask :house, or whoever looks after your web pages.",
+        ],
+        'verification_reminder' => [
+            'subject' => 'Still to be confirmed by :by: your details for {a domain name|:count domain names}',
+            'body' => ":house looks after {this domain name|these domain names} for you, and nobody has confirmed yet what is on record:\n\n:names\n\nThe rules for such names ask that whoever holds one confirms that this mailbox is read. Please look at what is on record and say whether it is right. {It takes a minute|One answer serves them all}, and nothing is to be paid:\n\n:link\n\nPlease do so by :by. Without an answer {the name is|the names are} switched off: {its|their} web pages and mail stop until somebody confirms.\n\nIf you don’t know what this is about, ask :house, or whoever looks after your web pages.",
+        ],
+        'yearly' => [
+            'subject' => 'Once a year: what is on record for your domain {name|names}',
+            'body' => "Once a year whoever holds domain names is told what is on record of them. This is it for :year:\n\n:records\n\nIf it is right, you need not do anything. If something is wrong, please write to :house: wrong data can cost a name.",
+        ],
     ],
-    'confirmation' => [
-        'prior_subject' => '{1} :name is to get another holder: please agree|[2,*] :count domain names are to get another holder: please agree',
-        'prior_body' => "{1} You stand as the holder of this domain name, which :house looks after:\n\n:names\n\nIt is to get another holder. That needs your yes: please see who it is and answer here, by :by:\n\n:link\n\nNothing is changed before you have agreed. If you did not expect this, say no there, or do nothing: then you remain the holder. Nothing is to be paid.\n\nIf you don't know what this is about, ask :house.|[2,*] You stand as the holder of these domain names, which :house looks after:\n\n:names\n\nThey are to get another holder. That needs your yes: please see who it is and answer here, by :by:\n\n:link\n\nNothing is changed before you have agreed. If you did not expect this, say no there, or do nothing: then you remain the holder. Nothing is to be paid.\n\nIf you don't know what this is about, ask :house.",
-        'new_subject' => '{1} You are to become the holder of :name: please agree|[2,*] You are to become the holder of :count domain names: please agree',
-        'new_body' => "{1} You are to become the holder of this domain name, which :house looks after:\n\n:names\n\nThat needs your yes. Please see what will stand on record, and what you agree to, and answer here, by :by:\n\n:link\n\nNothing is changed before you have agreed, and nothing is to be paid. Your yes also shows that this mailbox is read, which the rules for many names ask for.\n\nIf you don't know what this is about, ask :house.|[2,*] You are to become the holder of these domain names, which :house looks after:\n\n:names\n\nThat needs your yes. Please see what will stand on record, and what you agree to, and answer here, by :by:\n\n:link\n\nNothing is changed before you have agreed, and nothing is to be paid. Your yes also shows that this mailbox is read, which the rules for many names ask for.\n\nIf you don't know what this is about, ask :house.",
+    'title' => [
+        'acceptance' => 'A receiver of names is asked whether they take them', 'confirmation_prior' => 'The registrant until then is asked whether they agree', 'confirmation_new' => 'The new registrant is asked whether they agree',
+        'verification_first' => 'A mailbox must be verified: the first letter', 'verification_reminder' => 'A mailbox must be verified: the day nears', 'yearly' => 'Once a year: what is on record',
     ],
-    'declined' => ':who said no', 'declined_because' => ':who said no: :words',
-    'yearly' => [
-        'subject' => 'Once a year: what is on record for your domain names',
-        'body' => "Once a year whoever holds domain names is told what is on record of them. This is it for :year:\n\n:records\n\nIf it is right, you need not do anything. If something is wrong, please write to :house: wrong data can cost a name.",
-        'record' => ":data\n\nIt stands behind these names:\n\n:names",
+    'word' => [
+        'house' => 'how the house is called', 'registrar' => 'the registrar', 'name' => 'the first of the names', 'names' => 'the names, one a line', 'count' => 'how many names', 'by' => 'the day by which an answer is wanted',
+        'link' => 'the link to answer by; it stands only in what is sent', 'needed' => 'what names their account', 'year' => 'the year', 'records' => 'what is on record, with the names',
     ],
+    'more' => '  and :more more, which the page shows',
+    'record' => ":data\n\nIt stands behind these names:\n\n:names",
     'verified_meanwhile' => 'answered before it was sent',
-    'verification' => [
-        'first_subject' => '{1} Please confirm your details for :name|[2,*] Please confirm your details for :count domain names',
-        'reminder_subject' => '{1} Still to be confirmed by :by: your details for a domain name|[2,*] Still to be confirmed by :by: your details for :count domain names',
-        'body' => "{1} :house looks after this domain name for you:\n\n:names\n\nThe rules for such names ask that whoever holds one confirms that this mailbox is read. Please look at what is on record and say whether it is right. It takes a minute, and nothing is to be paid:\n\n:link\n\nPlease do so by :by. Without an answer the name is switched off: its web pages and mail stop until somebody confirms.\n\nIf you don't know what this is about, ask :house, or whoever looks after your web pages.|[2,*] :house looks after these domain names for you:\n\n:names\n\nThe rules for such names ask that whoever holds one confirms that this mailbox is read. Please look at what is on record and say whether it is right. One answer serves them all, and nothing is to be paid:\n\n:link\n\nPlease do so by :by. Without an answer the names are switched off: their web pages and mail stop until somebody confirms.\n\nIf you don't know what this is about, ask :house, or whoever looks after your web pages.",
-    ],
+    'sample' => ['registrar' => 'Northgate Names', 'needed' => 'number and login', 'record' => "Wickerby Bell Foundry\nFoundry Lane 1\nWickerby WS1 4AB\nGB"],
+    'errors' => ['lacks' => 'It must say :what: :why', 'unknown' => 'There is no :what here; what can stand in it is listed beside', 'uneven' => 'What stands in braces is written {one|many}: :what is not'],
+    'saved' => 'That letter reads so from now on; those that were written already are as they were.', 'shipped' => 'That letter reads as it ships again.',
+    'declined' => ':who said no', 'declined_because' => ':who said no: :words',
     'refused' => 'The receiver refused it',
     'refused_because' => 'The receiver refused it: :words',
     'written_again' => 'Another letter was written instead.',

@@ -41,7 +41,7 @@ final readonly class CounterPages
 
         return Sheet::page("The counter of Pellbridge: account {$account->number}", "{$said}<form method=post action=/counter>{$who}</p><p><label>Errand <select name=errand>{$errands}</select></label></p>"
             ."<p><label>Names, one a line<br><textarea name=names rows=6>{$value('names')}</textarea></label></p><p><label>The receiving account’s mailbox <input name=mailbox value=\"{$value('mailbox')}\" size=30></label> <label>and its number <input name=to value=\"{$value('to')}\" size=12></label></p>"
-            ."<p><label>The new holder, a line each: name, organisation, street, town, postcode, country, telephone, mailbox<br><textarea name=holder rows=8>{$value('holder')}</textarea></label></p>"
+            ."<p><label>Fields to show, commas between <input name=fields value=\"{$value('fields')}\" size=50></label></p><p><label>The new holder, a line each: name, organisation, street, town, postcode, country, telephone, mailbox<br><textarea name=holder rows=8>{$value('holder')}</textarea></label></p>"
             .'<p><button>Do it</button></p></form><h2>In this account</h2>'.$this->sheet($this->world->store->namesIn($account->number), 'Nothing.').'<h2>Offered to it</h2>'.$this->sheet($this->world->store->namesOffered($account->number), 'Nothing.'), status: $refused === '' ? 200 : 422);
     }
 
@@ -82,6 +82,7 @@ final readonly class CounterPages
             Errand::Accept => $this->accept($name),
             Errand::Confirm => $this->confirm($name),
             Errand::Withdraw => $this->withdraw($name),
+            Errand::Show => $this->disclose($name, $form),
             Errand::Holder => $this->holder($name, $form),
         };
         $this->world->change($name);
@@ -151,6 +152,19 @@ final readonly class CounterPages
         $this->world->endHandover($name, 'accepted', $this->world->now());
 
         return "it lies in account {$to} now.";
+    }
+
+    /** @param  array<string, string>  $form */
+    private function disclose(Registered $name, array $form): string
+    {
+        $wanted = array_values(array_filter(array_map(fn (string $one): string => ['person' => 'name', 'telephone' => 'voice'][strtolower(trim($one))] ?? strtolower(trim($one)), explode(',', $form['fields'] ?? '')), fn (string $one): bool => $one !== ''));
+        $unknown = array_diff($wanted, ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox']);
+        if ($unknown !== []) {
+            return 'there is no field '.implode(', ', $unknown).'.';
+        }
+        $name->shown = $wanted;
+
+        return $wanted === [] ? 'nothing is shown.' : 'shown: '.implode(', ', $wanted).'.';
     }
 
     /** @param  array<string, string>  $form */

@@ -15,6 +15,7 @@ enum Errand: string
     case Offer = 'Offer them to the account below';
     case Accept = 'Accept what is offered to this account';
     case Confirm = 'Confirm what the receiver has accepted';
+    case Show = 'Show the fields below of their holder, and no other';
     case Holder = 'Put the holder below to them';
     case Withdraw = 'Take the offer back';
 }

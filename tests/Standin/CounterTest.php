@@ -45,6 +45,19 @@ final class CounterTest extends TestCase
         return $this->world->store->name('slip.com')?->account;
     }
 
+    public function test_who_holds_a_name_and_what_is_shown_of_them_is_done_as_a_slip_says(): void
+    {
+        $holder = "Zoë Peal\nPeal Trust\nUpper Wick 4\nWickerby\nWS1 4AB\nGB\n+44.2079460123\ndesk@peal.example";
+        self::assertSame('it is held by Peal Trust now.', $this->errand('Put the holder below to them', more: ['holder' => $holder]));
+        $held = $this->world->store->name('slip.com')?->holder;
+        self::assertSame(['Zoë Peal', 'Upper Wick 4', 'GB', 'desk@peal.example'], [$held?->name, $held?->street, $held?->country, $held?->mailbox]);
+        self::assertSame('a holder has a name or an organisation, a country of two letters, and a mailbox.', $this->errand('Put the holder below to them', more: ['holder' => 'Nobody']));
+        self::assertSame('shown: organisation, voice.', $this->errand('Show the fields below of their holder, and no other', more: ['fields' => 'Organisation, telephone']));
+        self::assertSame('there is no field colour.', $this->errand('Show the fields below of their holder, and no other', more: ['fields' => 'colour']));
+        self::assertSame(['organisation', 'voice'], $this->world->store->name('slip.com')?->shown);
+        self::assertSame('nothing is shown.', $this->errand('Show the fields below of their holder, and no other'));
+    }
+
     public function test_a_handover_takes_the_receivers_word_and_then_the_givers(): void
     {
         $to = ['mailbox' => 'two@a.example', 'to' => 'p2'];

@@ -6,6 +6,8 @@ namespace App\Actions\Contacts;
 
 use App\Jobs\SendPost;
 use App\Models\Letter;
+use App\Models\LetterKind;
+use App\Queries\Letters\LetterTexts;
 use App\Support\HouseLog;
 use App\Support\HouseSettings;
 use App\Support\Row;
@@ -21,7 +23,7 @@ final readonly class WriteYearly
 
     private const LISTED = 200;
 
-    public function __construct(private Connection $database, private TradeClock $clock, private HouseSettings $house, private Words $words, private HouseLog $log)
+    public function __construct(private LetterTexts $texts, private Connection $database, private TradeClock $clock, private HouseSettings $house, private Words $words, private HouseLog $log)
     {
     }
 
@@ -55,12 +57,13 @@ final readonly class WriteYearly
         }
         $said = [
             'house' => $this->house->name(), 'year' => $year,
-            'records' => implode("\n\n", array_map(fn (int $contact, array $names): string => $this->words->say('letters.yearly.record', ['data' => self::lines($this->data($contact, $mailbox->text('address'))), 'names' => self::lines($names)]), array_keys($records), $records))
+            'records' => implode("\n\n", array_map(fn (int $contact, array $names): string => $this->words->say('letters.record', ['data' => self::lines($this->data($contact, $mailbox->text('address'))), 'names' => self::lines($names)]), array_keys($records), $records))
                 .($count > self::LISTED ? "\n  …" : ''),
         ];
+        $text = $this->texts->write(LetterKind::Yearly, min($count, self::LISTED), $said);
         Letter::query()->create([
             'kind' => 'yearly', 'mailbox_id' => $mailbox->int('id'), 'mailbox' => $mailbox->text('address'), 'written_on' => $now, 'day' => $now->date(), 'about' => $year,
-            'subject' => $this->words->say('letters.yearly.subject', $said), 'body' => $this->words->say('letters.yearly.body', $said),
+            'subject' => $text->subject, 'body' => $text->body,
         ]);
         $this->log->write('yearly_sent', 'mailbox', $mailbox->int('id'), ['names' => min($count, self::LISTED)]);
     }

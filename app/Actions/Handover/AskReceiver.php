@@ -14,11 +14,13 @@ use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\Letter;
+use App\Models\LetterKind;
 use App\Models\LetterState;
 use App\Models\LineState;
 use App\Models\LinkPurpose;
 use App\Models\Secret;
 use App\Models\User;
+use App\Queries\Letters\LetterTexts;
 use App\Support\Dates;
 use App\Support\HouseLog;
 use App\Support\HouseSettings;
@@ -35,7 +37,7 @@ final readonly class AskReceiver
     /** Seconds. */
     private const SHORTEST = 86_400;
 
-    public function __construct(private Connection $database, private IssueLink $links, private TradeClock $clock, private Words $words, private HouseSettings $house, private HouseLog $log)
+    public function __construct(private Connection $database, private LetterTexts $texts, private IssueLink $links, private TradeClock $clock, private Words $words, private HouseSettings $house, private HouseLog $log)
     {
     }
 
@@ -89,12 +91,13 @@ final readonly class AskReceiver
         $count = $lines->count();
         $names = $lines->limit(self::LISTED)->get()->map(fn (DocketLine $line): string => "  {$line->name->unicode}")->implode("\n");
         $said = [
-            'house' => $this->house->name(), 'registrar' => $receiver->registrar->name, 'names' => $names.($count > self::LISTED ? "\n".$this->words->say('letters.acceptance.more', ['more' => (string) ($count - self::LISTED)]) : ''),
+            'house' => $this->house->name(), 'registrar' => $receiver->registrar->name, 'names' => $names.($count > self::LISTED ? "\n".$this->words->say('letters.more', ['more' => (string) ($count - self::LISTED)]) : ''),
             'by' => Dates::full($by), 'link' => Letter::LINK, 'needed' => $this->words->say('words.receiver_by.'.$receiver->registrar->receiver_by->value),
         ];
+        $text = $this->texts->write(LetterKind::Acceptance, $count, $said);
         Letter::query()->create([
             'kind' => 'acceptance', 'docket_id' => $docket->id, 'mailbox' => (string) $receiver->mailbox, 'written_on' => $now, 'day' => $now->date(), 'about' => "docket {$docket->id}", 'secret_id' => $secret->id,
-            'subject' => $this->words->count('letters.acceptance.subject', $count, $said), 'body' => $this->words->count('letters.acceptance.body', $count, $said),
+            'subject' => $text->subject, 'body' => $text->body,
         ]);
         $this->database->afterCommit(fn () => SendPost::dispatch());
     }

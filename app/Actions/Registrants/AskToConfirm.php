@@ -15,10 +15,12 @@ use App\Models\Contact;
 use App\Models\Docket;
 use App\Models\DocketState;
 use App\Models\Letter;
+use App\Models\LetterKind;
 use App\Models\LetterState;
 use App\Models\LinkPurpose;
 use App\Models\Secret;
 use App\Models\User;
+use App\Queries\Letters\LetterTexts;
 use App\Queries\Registrants\NamesAskedAbout;
 use App\Support\Dates;
 use App\Support\HouseLog;
@@ -40,7 +42,7 @@ final readonly class AskToConfirm
     /** Days after the day that was named for which the link is good. */
     private const LATE = 30;
 
-    public function __construct(private Connection $database, private NamesAskedAbout $names, private IssueLink $links, private TradeClock $clock, private Words $words, private HouseSettings $house, private HouseLog $log)
+    public function __construct(private Connection $database, private NamesAskedAbout $names, private LetterTexts $texts, private IssueLink $links, private TradeClock $clock, private Words $words, private HouseSettings $house, private HouseLog $log)
     {
     }
 
@@ -93,12 +95,13 @@ final readonly class AskToConfirm
         $names = $this->names->of($confirmation);
         $listed = implode("\n", array_map(fn (Row $name): string => "  {$name->text('unicode')}", array_slice($names, 0, self::LISTED)));
         $said = [
-            'house' => $this->house->name(), 'name' => ($names[0] ?? null)?->text('unicode') ?? '', 'by' => Dates::full($by), 'link' => Letter::LINK, 'agreement' => is_string($docket->terms['agreement'] ?? null) ? $docket->terms['agreement'] : '',
-            'names' => count($names) > self::LISTED ? $listed."\n".$this->words->say('letters.acceptance.more', ['more' => (string) (count($names) - self::LISTED)]) : $listed,
+            'house' => $this->house->name(), 'name' => ($names[0] ?? null)?->text('unicode') ?? '', 'by' => Dates::full($by), 'link' => Letter::LINK,
+            'names' => count($names) > self::LISTED ? $listed."\n".$this->words->say('letters.more', ['more' => (string) (count($names) - self::LISTED)]) : $listed,
         ];
+        $text = $this->texts->write($confirmation->side === Side::New ? LetterKind::ConfirmationNew : LetterKind::ConfirmationPrior, count($names), $said);
         Letter::query()->create([
             'kind' => 'confirmation', 'docket_id' => $docket->id, 'confirmation_id' => $confirmation->id, 'mailbox' => $confirmation->mailbox, 'written_on' => $now, 'day' => $now->date(), 'about' => "docket {$docket->id}", 'secret_id' => $secret->id,
-            'subject' => $this->words->count("letters.confirmation.{$confirmation->side->value}_subject", count($names), $said), 'body' => $this->words->count("letters.confirmation.{$confirmation->side->value}_body", count($names), $said),
+            'subject' => $text->subject, 'body' => $text->body,
         ]);
         $this->database->afterCommit(fn () => SendPost::dispatch());
     }

@@ -9,10 +9,12 @@ use App\Actions\Links\IssueLink;
 use App\Actions\Links\LinkOf;
 use App\Jobs\SendPost;
 use App\Models\Letter;
+use App\Models\LetterKind;
 use App\Models\LinkPurpose;
 use App\Models\Mailbox;
 use App\Models\Secret;
 use App\Models\User;
+use App\Queries\Letters\LetterTexts;
 use App\Queries\Verification\ReadBoard;
 use App\Support\Dates;
 use App\Support\HouseLog;
@@ -33,7 +35,7 @@ final readonly class AskToVerify
     /** Days after the deadline for which the link in the last letter is good: late is better than dark. */
     private const LATE = 30;
 
-    public function __construct(private Connection $database, private ReadBoard $board, private IssueLink $links, private TradeClock $clock, private HouseSettings $house, private Words $words, private HouseLog $log)
+    public function __construct(private Connection $database, private ReadBoard $board, private LetterTexts $texts, private IssueLink $links, private TradeClock $clock, private HouseSettings $house, private Words $words, private HouseLog $log)
     {
     }
 
@@ -99,10 +101,10 @@ final readonly class AskToVerify
             $link = $this->links->handle(LinkPurpose::VerifyMailbox, $mailbox->address, LinkOf::mailbox($mailboxId), max(86_400, $by->plusDays(self::LATE)->epoch - $now->epoch));
             $secret = Secret::query()->create(['kind' => 'link', 'about' => "mailbox {$mailboxId}", 'value' => $link]);
             $said = ['house' => $this->house->name(), 'by' => $this->day($by), 'link' => Letter::LINK, 'names' => $this->listed($names), 'name' => $names[0]->text('unicode')];
-            $kind = str_ends_with($stage, 'first') ? 'first' : 'reminder';
+            $text = $this->texts->write(str_ends_with($stage, 'first') ? LetterKind::VerificationFirst : LetterKind::VerificationReminder, count($names), $said);
             Letter::query()->create([
                 'kind' => 'verification', 'mailbox_id' => $mailboxId, 'mailbox' => $mailbox->address, 'written_on' => $now, 'day' => $now->date(), 'about' => $stage, 'secret_id' => $secret->id,
-                'subject' => $this->words->count("letters.verification.{$kind}_subject", count($names), $said), 'body' => $this->words->count('letters.verification.body', count($names), $said),
+                'subject' => $text->subject, 'body' => $text->body,
             ]);
             $this->log->write('verification_asked', 'mailbox', $mailboxId, ['names' => count($names)]);
             $this->database->afterCommit(fn () => SendPost::dispatch());
@@ -116,7 +118,7 @@ final readonly class AskToVerify
     {
         $some = implode("\n", array_map(fn (Row $name): string => "  {$name->text('unicode')}", array_slice($names, 0, self::LISTED)));
 
-        return count($names) > self::LISTED ? $some."\n".$this->words->say('letters.acceptance.more', ['more' => (string) (count($names) - self::LISTED)]) : $some;
+        return count($names) > self::LISTED ? $some."\n".$this->words->say('letters.more', ['more' => (string) (count($names) - self::LISTED)]) : $some;
     }
 
     private function day(Instant $by): string

@@ -1,6 +1,6 @@
 <x-layout title="To be verified" area="People">
     @include('contacts.ways')
-    <h1>To be verified</h1>
+    <div class="head"><h1>To be verified</h1><p class="head-deeds"><a class="button" href="{{ route('letter-texts.index') }}">What our letters say</a></p></div>
     <p class="sentence">@if ($rows === [])No registrant has to show today that a mailbox is theirs.@else{{ count($rows) === 1 ? 'One mailbox' : number_format(count($rows)).' mailboxes' }}, {{ number_format(array_sum(array_map(fn ($row) => $row->int('names'), $rows))) }} names: what goes dark first stands first. One answer serves every name that carries the mailbox.@endif</p>
     @foreach (['words', 'by'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @if ($rows === [])

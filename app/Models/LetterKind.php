@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** A letter to somebody outside the house, of which a Steward may change the text. */
+enum LetterKind: string
+{
+    case VerificationFirst = 'verification_first';
+    case VerificationReminder = 'verification_reminder';
+    case ConfirmationPrior = 'confirmation_prior';
+    case ConfirmationNew = 'confirmation_new';
+    case Acceptance = 'acceptance';
+    case Yearly = 'yearly';
+
+    /** @return list<string> what it fills in */
+    public function words(): array
+    {
+        return match ($this) {
+            self::VerificationFirst, self::VerificationReminder, self::ConfirmationPrior, self::ConfirmationNew => ['house', 'name', 'names', 'count', 'by', 'link'],
+            self::Acceptance => ['house', 'registrar', 'names', 'count', 'by', 'link', 'needed'],
+            self::Yearly => ['house', 'year', 'count', 'records'],
+        };
+    }
+
+    /** @return list<string> without which it could not be answered, or would not say what it must */
+    public function needs(): array
+    {
+        return $this === self::Yearly ? ['records'] : ['names', 'by', 'link'];
+    }
+}
