@@ -76,6 +76,12 @@ final readonly class World
         return is_array($letters) ? array_values(array_filter($letters, is_string(...))) : [];
     }
 
+    /** Somebody writes a letter, perhaps in answer to another. */
+    public function write(string $from, string $to, string $subject, string $text, string $answers = ''): void
+    {
+        $this->post('/write', http_build_query(['from' => $from, 'to' => $to, 'subject' => $subject, 'text' => $text, 'answers' => $answers]));
+    }
+
     /** What a mailbox does with letters from now on, in the words of the world's page. */
     public function mailbox(string $address, string $habit, string $to = ''): void
     {

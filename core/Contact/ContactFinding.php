@@ -23,6 +23,10 @@ enum ContactFinding: string implements FindingTag
     case VerifyBy = 'verify_by';
     /** Letters to it come back. */
     case LettersReturn = 'letters_return';
+    /** Days after they were asked, nobody has shown that they read it. */
+    case NotAnswered = 'not_answered';
+    /** Whoever answers letters to it writes from another: an approval that must come from it can't be given. */
+    case Forwards = 'forwards';
     case NoMailbox = 'no_mailbox';
     case TakesNoMail = 'takes_no_mail';
     /** A private person is the holder where an organisation is served. */
@@ -51,6 +55,8 @@ enum ContactFinding: string implements FindingTag
             self::MailboxInside, self::LettersReturn => ['mailbox'],
             self::VerifyBy, self::VerificationLapsed => ['mailbox', 'by'],
             self::MailboxRing => ['mailbox', 'names'],
+            self::NotAnswered => ['mailbox', 'since'],
+            self::Forwards => ['mailbox', 'other'],
             self::TakesNoMail => ['host'],
             self::HolderPerson, self::HolderUnknown, self::NotTold => ['who'],
             self::Lacks => ['what'],
@@ -66,8 +72,8 @@ enum ContactFinding: string implements FindingTag
     {
         return match ($this) {
             self::MailboxLapses => Cost::NameLost,
-            self::VerificationLapsed, self::VerifyBy, self::LettersReturn, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cost::Dark,
-            self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere, self::NotTold => Cost::MovementFails,
+            self::VerificationLapsed, self::VerifyBy, self::LettersReturn, self::NotAnswered, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cost::Dark,
+            self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere, self::NotTold, self::Forwards => Cost::MovementFails,
             default => Cost::Attention,
         };
     }
@@ -83,7 +89,7 @@ enum ContactFinding: string implements FindingTag
     public function cure(): Cure
     {
         return match ($this) {
-            self::MailboxLapses, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail, self::LettersReturn => Cure::OtherMailbox,
+            self::MailboxLapses, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail, self::LettersReturn, self::NotAnswered, self::Forwards => Cure::OtherMailbox,
             self::VerifyBy, self::VerificationLapsed => Cure::AskClient,
             self::HolderPerson, self::HolderUnknown => Cure::AskClient,
             self::NoRegistrant => Cure::SayWho,

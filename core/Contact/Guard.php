@@ -12,6 +12,9 @@ use Acre\Core\Time\Instant;
 /** The registrant of a name and the mailbox that guards it: whoever reads that can take the name, and if nobody does it goes dark. */
 final readonly class Guard
 {
+    /** Days without an answer: the house's own choice, days before a deadline of fifteen. */
+    public const SILENT = 5;
+
     /**
      * @param  string|null  $site  A-labels of the name that the mailbox lies in; null: none, or no mailbox
      * @param  Intent|null  $siteIntent  what is meant with that name, where it is one of ours
@@ -20,6 +23,8 @@ final readonly class Guard
      * @param  Instant|null  $verified  when the mailbox was last verified
      * @param  Instant|null  $changed  when the registrant last became another one
      * @param  string|null  $bounced  what the post said of the last letter to it, where that came back or was refused
+     * @param  Instant|null  $askedOn  when the first letter that asks for its verification was taken by the post, where none is answered
+     * @param  string|null  $forwardsTo  from where letters to it are answered, where that is another mailbox
      * @param  int|null  $told  the version that its registrar has, where that says something else; null: it has today's
      */
     public function __construct(
@@ -36,6 +41,8 @@ final readonly class Guard
         public ?Instant $changed = null,
         public ?string $bounced = null,
         public ?int $told = null,
+        public ?Instant $askedOn = null,
+        public ?string $forwardsTo = null,
     ) {
     }
 
@@ -67,6 +74,12 @@ final readonly class Guard
             if ($this->bounced !== null) {
                 $found[] = Finding::of(ContactFinding::LettersReturn, mailbox: $this->mailbox);
             }
+            if ($verification?->isDue() === true && $this->isSilentAt($verification->now)) {
+                $found[] = Finding::of(ContactFinding::NotAnswered, mailbox: $this->mailbox, since: $this->askedOn ?? $verification->now);
+            }
+            if ($this->forwardsTo !== null) {
+                $found[] = Finding::of(ContactFinding::Forwards, mailbox: $this->mailbox, other: $this->forwardsTo);
+            }
             if ($this->takesMail === TakesMail::No) {
                 $found[] = Finding::of(ContactFinding::TakesNoMail, host: substr((string) strrchr($this->mailbox, '@'), 1));
             }
@@ -82,5 +95,16 @@ final readonly class Guard
         }
 
         return Finding::dearestFirst($found);
+    }
+
+    /** When a letter that nobody has answered becomes a sign that nobody reads them; null: none is waiting. */
+    public function silentFrom(): ?Instant
+    {
+        return $this->bounced !== null ? null : $this->askedOn?->toDay()->plusDays(self::SILENT);
+    }
+
+    private function isSilentAt(Instant $now): bool
+    {
+        return $this->silentFrom()?->hasComeAt($now) === true;
     }
 }

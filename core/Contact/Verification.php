@@ -16,7 +16,7 @@ final readonly class Verification
     /** Days after a deadline for which a silence is still told; later the name would long have been seen dark. */
     private const TOLD = 30;
 
-    private function __construct(public VerificationState $state, public ?VerificationCause $cause = null, public ?Instant $by = null)
+    private function __construct(public Instant $now, public VerificationState $state, public ?VerificationCause $cause = null, public ?Instant $by = null)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class Verification
     public static function of(?Instant $created, ?Instant $moved, ?Instant $changed, ?Instant $verified, int $days, Instant $now): self
     {
         if ($verified !== null) {
-            return new self(VerificationState::Verified);
+            return new self($now, VerificationState::Verified);
         }
         $cause = $last = null;
         foreach ([VerificationCause::Registered->value => $created, VerificationCause::Moved->value => $moved, VerificationCause::Changed->value => $changed] as $which => $at) {
@@ -37,11 +37,11 @@ final readonly class Verification
             }
         }
         if ($last === null) {
-            return new self(VerificationState::NotAsked);
+            return new self($now, VerificationState::NotAsked);
         }
         $by = $last->toDay()->plusDays($days);
 
-        return new self($by->hasComeAt($now) ? VerificationState::Lapsed : VerificationState::Open, $cause, $by);
+        return new self($now, $by->hasComeAt($now) ? VerificationState::Lapsed : VerificationState::Open, $cause, $by);
     }
 
     /** When it will be another one if no fact changes first; null: never. */

@@ -12,7 +12,7 @@ return [
     'read' => ['shown' => 'shown', 'withheld' => 'withheld', 'replaced' => 'a privacy service’s', 'redacted' => 'redacted', 'absent' => 'nothing there', 'unseen' => 'not looked at'],
     'risk' => [
         'mailbox_lapses' => 'The mailbox lies in a name that is meant to lapse', 'mailbox_inside' => 'The mailbox lies in the very name that it guards', 'mailbox_ring' => 'Names guard each other, round and round',
-        'verification_lapsed' => 'The mailbox was not verified in time', 'verify_by' => 'The mailbox must be verified', 'letters_return' => 'Letters to the mailbox come back', 'no_mailbox' => 'The registrant has no mailbox', 'takes_no_mail' => 'The mailbox’s host takes no mail', 'no_registrant' => 'Who the registrant is, is not known', 'not_told' => 'The registrar has older data of the registrant',
+        'verification_lapsed' => 'The mailbox was not verified in time', 'verify_by' => 'The mailbox must be verified', 'letters_return' => 'Letters to the mailbox come back', 'not_answered' => 'Nobody answers letters to the mailbox', 'forwards' => 'The mailbox only forwards', 'no_mailbox' => 'The registrant has no mailbox', 'takes_no_mail' => 'The mailbox’s host takes no mail', 'no_registrant' => 'Who the registrant is, is not known', 'not_told' => 'The registrar has older data of the registrant',
         'holder_person' => 'A private person is the legal holder', 'holder_unknown' => 'No :served has said that the registrant is theirs',
     ],
     'takes_mail' => ['yes' => 'its host takes mail', 'no' => 'its host takes no mail', 'unknown' => 'whether its host takes mail has not been looked at'],

@@ -49,6 +49,8 @@ return [
         'mailbox_ring' => 'Its mailbox :mailbox closes a ring: :names names guard each other, and one that goes dark takes all',
         'verification_lapsed' => 'Nobody has shown by :by that :mailbox is theirs: by the rules it was switched off',
         'verify_by' => 'Its registrant must show by :by that :mailbox is theirs, or it is switched off',
+        'not_answered' => 'Nobody has answered our letters to :mailbox since :since: perhaps nobody reads it',
+        'forwards' => 'Letters to :mailbox are answered from :other: it only forwards, and what must be approved from it can’t be',
         'letters_return' => 'Letters to :mailbox come back',
         'no_mailbox' => 'Its registrant has no mailbox',
         'not_told' => 'Its registrar still has what :who was before: tell it',

@@ -34,6 +34,8 @@ return [
     ],
     'verify' => [
         'open' => '{1} must be verified for one name|[2,*] must be verified for :count names', 'returned' => '{1} must be verified for one name, and our letter came back|[2,*] must be verified for :count names, and our letter came back',
+        'silent' => '{1} must be verified for one name, and nobody answers our letters|[2,*] must be verified for :count names, and nobody answers our letters',
+        'written' => '{1} guards one name, and somebody wrote back to our letter|[2,*] guards :count names, and somebody wrote back to our letter',
         'objected' => '{1} guards one name, and its holder says that the data is wrong|[2,*] guards :count names, and its holder says that the data is wrong', 'registrar' => '{1} must be verified for one name, in answer to a letter of :senders|[2,*] must be verified for :count names, in answer to a letter of :senders',
         'cost' => 'switched off', 'deed' => 'See to it',
     ],

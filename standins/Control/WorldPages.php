@@ -33,7 +33,7 @@ final readonly class WorldPages
     {
         if ($request->method === 'GET') {
             return match (true) {
-                str_starts_with($request->path, '/letters') => (new LetterPages($this->world, $this->world->post))->answer($request->path),
+                str_starts_with($request->path, '/letters') => (new LetterPages($this->world, $this->world->post, $this->settings->key))->answer($request->path),
                 str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->show($request->path),
                 $request->path === '/counter' => (new CounterPages($this->world, $this->settings->key))->show([], ''),
                 default => $this->shown($request->path),
@@ -141,7 +141,7 @@ final readonly class WorldPages
     /** @param  array<string, string>  $form */
     private function written(array $form): HttpResponse
     {
-        $this->world->post->write($form['from'] ?? 'somebody@world.example', $form['to'] ?? '', $form['subject'] ?? '', $form['text'] ?? '');
+        $this->world->post->write($form['from'] ?? 'somebody@world.example', $form['to'] ?? '', $form['subject'] ?? '', $form['text'] ?? '', $form['answers'] ?? '');
 
         return $this->back();
     }

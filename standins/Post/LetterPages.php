@@ -17,7 +17,7 @@ final readonly class LetterPages
     /** What a foreign letter may do: show itself. A link opens outside the frame. */
     private const FRAME = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox allow-popups allow-popups-to-escape-sandbox";
 
-    public function __construct(private World $world, private PostOffice $post)
+    public function __construct(private World $world, private PostOffice $post, private string $key)
     {
     }
 
@@ -53,7 +53,17 @@ final readonly class LetterPages
         return Sheet::page($read->subject === '' ? 'A letter' : $read->subject, '<p><a href="/letters">The letterbox</a></p><table>'
             .'<tr><th>To<td>'.Sheet::esc($letter->mailbox).$this->habit($letter->mailbox).'</tr><tr><th>From<td>'.Sheet::esc($read->from).'</tr><tr><th>When<td>'.gmdate('Y-m-d H:i:s', $letter->at)." UTC</tr></table>
 <h2>As it looks</h2><iframe src=\"/letters/{$letter->id}/look\" sandbox=\"allow-popups allow-popups-to-escape-sandbox\" title=\"The letter\" width=\"100%\" height=\"420\"></iframe>
-<h2>Its links</h2>".($links === '' ? '<p>None.</p>' : "<ul>{$links}</ul>")."<p><a href=\"/letters/{$letter->id}/raw\">As it came</a></p>", "frame-src 'self'");
+<h2>Its links</h2>".($links === '' ? '<p>None.</p>' : "<ul>{$links}</ul>")."<p><a href=\"/letters/{$letter->id}/raw\">As it came</a></p>".$this->answerForm($letter, $read), "frame-src 'self'");
+    }
+
+    /** Whoever reads it may write back, from this mailbox or another. */
+    private function answerForm(Letter $letter, MailLetter $read): string
+    {
+        $hidden = fn (string $name, string $value): string => "<input type=hidden name={$name} value=\"".Sheet::esc($value).'">';
+        preg_match('/^Reply-To:\s*(?:.*<)?([^<>\s]+@[^<>\s]+)>?\s*$/mi', explode("\r\n\r\n", $letter->raw, 2)[0], $found);
+
+        return $read->id === null || ! isset($found[1]) ? '' : '<h2>Write back</h2><form method=post action=/write>'.$hidden('key', $this->key).$hidden('to', $found[1]).$hidden('answers', $read->id).$hidden('subject', "Re: {$read->subject}")
+            .'<p><label>From <input name=from size=30 value="'.Sheet::esc($letter->mailbox).'"></label></p><p><label>Words<br><textarea name=text rows=4></textarea></label></p><p><button>Send it</button></p></form>';
     }
 
     private function look(MailLetter $read): HttpResponse

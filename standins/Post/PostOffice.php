@@ -44,11 +44,15 @@ final readonly class PostOffice
         }
     }
 
-    /** What somebody of this world writes. */
-    public function write(string $from, string $to, string $subject, string $text): void
+    /**
+     * What somebody of this world writes.
+     *
+     * @param  string  $answers  the Message-ID that it answers; empty: none
+     */
+    public function write(string $from, string $to, string $subject, string $text, string $answers = ''): void
     {
         $id = bin2hex(random_bytes(12));
-        $this->take($from, $to, "From: <{$from}>\r\nTo: <{$to}>\r\nSubject: {$subject}\r\nDate: ".gmdate('r', $this->world->now())."\r\nMessage-ID: <{$id}@world.example>\r\nMIME-Version: 1.0\r\nContent-Type: text/plain; charset=utf-8\r\n\r\n".str_replace("\n", "\r\n", $text)."\r\n");
+        $this->take($from, $to, "From: <{$from}>\r\nTo: <{$to}>\r\nSubject: {$subject}\r\nDate: ".gmdate('r', $this->world->now())."\r\nMessage-ID: <{$id}@world.example>\r\n".($answers === '' ? '' : "In-Reply-To: <{$answers}>\r\n")."MIME-Version: 1.0\r\nContent-Type: text/plain; charset=utf-8\r\n\r\n".str_replace("\n", "\r\n", $text)."\r\n");
     }
 
     public function mailbox(string $address): Mailbox

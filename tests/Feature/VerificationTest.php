@@ -135,6 +135,54 @@ final class VerificationTest extends TestCase
         $this->get('/verification')->assertDontSee('Upper Wick')->assertSee('Write again');
     }
 
+    public function test_a_mailbox_that_nobody_reads_is_seen_days_before_its_day(): void
+    {
+        $this->world->mailbox($this->address, 'is never read');
+        $name = $this->registered('stage.com', '2026-10-05');
+        app(AskToVerify::class)->due();
+        self::assertSame(['verify_by'], $this->marks($name));
+        $this->at('2026-10-10T23:00:00Z');
+        self::assertSame(['verify_by'], $this->marks($name), 'not yet');
+        $this->at('2026-10-11T10:00:00Z');
+        $this->get('/roll?finding=contact.not_answered')->assertSee('stage.com');
+        $this->get('/verification')->assertSee('Nobody has answered since 6 Oct 2026')->assertSee('Give another mailbox')->assertSee('call, or ask Wickerby Bell Foundry');
+        $this->get('/rounds')->assertSee('must be verified for one name, and nobody answers our letters');
+        $this->get('/names/stage.com')->assertSee('Nobody has answered our letters to '.$this->address);
+        $this->post('/verification/'.Mailbox::query()->where('address', $this->address)->sole()->id, ['by' => 'call', 'words' => 'rang them'])->assertRedirect();
+        $this->get('/roll?finding=contact.not_answered')->assertDontSee('stage.com');
+    }
+
+    public function test_whoever_writes_back_is_heard_and_from_another_mailbox_it_is_known_to_forward(): void
+    {
+        $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'mailboxes' => [['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back']]]);
+        $name = $this->registered('stage.com', '2026-10-05');
+        app(AskToVerify::class)->due();
+        $raw = $this->world->letters($this->address)[0];
+        self::assertMatchesRegularExpression('/^Reply-To: .*returns@harrow-tern\.example/m', $raw);
+        $id = (string) MailLetter::read($raw)->id;
+        $other = "private-{$this->address}";
+        // What no letter of ours is meant by, and what a machine says, is passed over.
+        $this->world->write($other, 'returns@harrow-tern.example', 'Hello', 'Buy <bells>');
+        $this->world->write($other, 'returns@harrow-tern.example', 'Re: other', 'To nobody', 'never-sent@house.example');
+        $this->world->write($other, 'returns@harrow-tern.example', 'Re: yours', "Yes, that <is> us.\n> old words", $id);
+        app(TakeReturned::class)->handle();
+        $mailbox = Mailbox::query()->where('address', $this->address)->sole();
+        self::assertSame([$other, null], [$mailbox->forwards_to, $mailbox->verified_on], 'a sender is easily forged');
+        $this->get('/verification')->assertSee('They wrote back:')->assertSee('Yes, that <is> us.')->assertDontSee('old words')->assertDontSee('Buy')->assertSee('it only forwards')->assertSee('It is dealt with');
+        app(MakeStandings::class)->due();
+        $this->get('/roll?finding=contact.forwards')->assertSee('stage.com');
+        $this->get('/rounds')->assertSee('somebody wrote back to our letter');
+        $this->get('/contacts/'.Registrant::query()->findOrFail($name->id)->contact_id)->assertSee('They are answered from')->assertSee($other);
+        // It was answered, if by mail: nobody says that it isn't read.
+        $this->post("/verification/{$mailbox->id}/settle")->assertSessionHas('told');
+        $this->at('2026-10-12T10:00:00Z');
+        $this->get('/verification')->assertDontSee('Nobody has answered')->assertDontSee('They wrote back');
+        // From the mailbox itself it is no forwarder's.
+        $this->world->write($this->address, 'returns@harrow-tern.example', 'Re: yours', 'From here now.', $id);
+        app(TakeReturned::class)->handle();
+        self::assertNull($mailbox->refresh()->forwards_to);
+    }
+
     public function test_a_mailbox_that_bounces_is_seen_days_before_and_another_cures_all(): void
     {
         $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'mailboxes' => [['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back']]]);

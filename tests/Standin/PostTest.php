@@ -151,7 +151,7 @@ final class PostTest extends TestCase
     public function test_the_letterbox_shows_a_foreign_letter_where_it_can_do_nothing(): void
     {
         $this->world->post->write('a@a.example', 'b@b.example', 'Look <here>', "See http://127.0.0.1/answer/x1.\n<script>alert(1)</script>");
-        $pages = new LetterPages($this->world, $this->world->post);
+        $pages = new LetterPages($this->world, $this->world->post, 'k');
         self::assertStringContainsString('Look &lt;here&gt;', $pages->answer('/letters')->body);
         $one = $pages->answer('/letters/1');
         self::assertStringContainsString('sandbox="allow-popups allow-popups-to-escape-sandbox"', $one->body);

@@ -20,8 +20,10 @@ final readonly class MailLetter
      * @param  string  $text  its plain words; empty where it has none
      * @param  string|null  $html  its words with markup, foreign and untrusted
      * @param  DeliveryReport|null  $report  where it is one
+     * @param  string|null  $answers  the Message-ID of the letter that it answers (RFC 5322 §3.6.4)
+     * @param  bool  $isAutomatic  whether a machine wrote it (RFC 3834 §5)
      */
-    private function __construct(public ?string $id, public string $from, public string $to, public string $subject, public string $text, public ?string $html, public ?DeliveryReport $report)
+    private function __construct(public ?string $id, public string $from, public string $to, public string $subject, public string $text, public ?string $html, public ?DeliveryReport $report, public ?string $answers, public bool $isAutomatic)
     {
     }
 
@@ -60,10 +62,17 @@ final readonly class MailLetter
         $letter = new self(
             self::id($header('message-id')), $header('from'), $header('to'), $header('subject'), $found['text/plain'] ?? '', $found['text/html'] ?? null,
             $isReport ? DeliveryReport::of($found['message/delivery-status'], $found['message/rfc822'] ?? $found['text/rfc822-headers'] ?? '') : null,
+            self::id($header('in-reply-to')), ! in_array(strtolower(trim(explode(';', $header('auto-submitted'))[0])), ['', 'no'], true),
         );
         mailparse_msg_free($mail);
 
         return $letter;
+    }
+
+    /** Whose mailbox it is from, in small letters; null: it names none. */
+    public function sender(): ?string
+    {
+        return preg_match('/<([^<>\s]+@[^<>\s]+)>\s*$|^\s*([^<>\s]+@[^<>\s]+)\s*$/', $this->from, $found) === 1 ? mb_strtolower($found[1] === '' ? $found[2] ?? '' : $found[1]) : null;
     }
 
     /** @return string|null without brackets; null: there is none */

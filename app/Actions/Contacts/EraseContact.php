@@ -107,7 +107,7 @@ final readonly class EraseContact
         $this->database->update('UPDATE links k SET mailbox = ?, withdrawn_at = coalesce(withdrawn_at, clock_timestamp()) FROM mailboxes m WHERE m.id = ANY (?::bigint[]) AND lower(k.mailbox) = lower(m.address)', [self::ERASED, $in]);
         $this->database->update('UPDATE confirmations c SET mailbox = ?, words = NULL FROM mailboxes m WHERE m.id = ANY (?::bigint[]) AND lower(c.mailbox) = lower(m.address)', [self::ERASED, $in]);
         $this->database->delete('DELETE FROM objections WHERE mailbox_id = ANY (?::bigint[])', [$in]);
-        $this->database->update("UPDATE mailboxes SET address = 'erased-' || id || '@erased.invalid', site = '', takes_mail = 'unknown', verified_on = NULL, verified_by = NULL, verified_words = NULL, verified_user_id = NULL WHERE id = ANY (?::bigint[])", [$in]);
+        $this->database->update("UPDATE mailboxes SET address = 'erased-' || id || '@erased.invalid', site = '', takes_mail = 'unknown', verified_on = NULL, verified_by = NULL, verified_words = NULL, verified_user_id = NULL, forwards_to = NULL WHERE id = ANY (?::bigint[])", [$in]);
 
         return ['mailboxes' => count($gone), 'letters' => $letters];
     }

@@ -164,9 +164,11 @@ final readonly class MakeStandings
 
     private static function until(Standing $standing, CaseFile $file): ?Instant
     {
-        $verification = $file->verification($standing->lifecycle)?->until();
+        $verification = $file->verification($standing->lifecycle);
+        $silent = $verification?->isDue() === true ? $file->guard?->silentFrom() : null;
+        $instants = array_filter([$standing->until, $verification?->until(), $silent?->isAfter($standing->lifecycle->now) === true ? $silent : null]);
 
-        return $standing->until === null || $verification === null ? $standing->until ?? $verification : Instant::earliest($standing->until, $verification);
+        return $instants === [] ? null : Instant::earliest(...array_values($instants));
     }
 
     /** @return array<string, mixed> */

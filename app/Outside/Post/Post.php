@@ -36,10 +36,14 @@ final readonly class Post
     public function send(Letter $letter, string $id, string $body): Sent
     {
         try {
-            $this->mail->mailer()->send(['html' => 'post.letter', 'raw' => $body], ['subject' => $letter->subject, 'body' => $body, 'isList' => ! in_array($letter->kind, ['acceptance', 'verification'], true)], function (Message $message) use ($letter, $id): void {
+            $this->mail->mailer()->send(['html' => 'post.letter', 'raw' => $body], ['subject' => $letter->subject, 'body' => $body, 'isList' => ! in_array($letter->kind, ['acceptance', 'confirmation', 'verification'], true)], function (Message $message) use ($letter, $id): void {
                 $message->from(config()->string('mail.from.address'), $this->house->name())->to($letter->mailbox)->subject($letter->subject);
                 if ($this->returnsTo !== null) {
                     $message->returnPath($this->returnsTo);
+                    // Whoever is not of the house and answers by mail is heard too, and from where.
+                    if ($letter->user_id === null) {
+                        $message->replyTo($this->returnsTo);
+                    }
                 }
                 $message->getSymfonyMessage()->getHeaders()->addIdHeader('Message-ID', $id);
             });

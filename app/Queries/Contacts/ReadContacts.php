@@ -23,7 +23,7 @@ final readonly class ReadContacts
 
     /** What is at risk, dearest first. */
     public const RISKS = [
-        ContactFinding::MailboxLapses, ContactFinding::VerificationLapsed, ContactFinding::VerifyBy, ContactFinding::LettersReturn, ContactFinding::MailboxInside, ContactFinding::MailboxRing, ContactFinding::NoMailbox, ContactFinding::TakesNoMail, ContactFinding::NoRegistrant, ContactFinding::NotTold, ContactFinding::HolderPerson, ContactFinding::HolderUnknown,
+        ContactFinding::MailboxLapses, ContactFinding::VerificationLapsed, ContactFinding::VerifyBy, ContactFinding::LettersReturn, ContactFinding::NotAnswered, ContactFinding::MailboxInside, ContactFinding::MailboxRing, ContactFinding::NoMailbox, ContactFinding::TakesNoMail, ContactFinding::NoRegistrant, ContactFinding::Forwards, ContactFinding::NotTold, ContactFinding::HolderPerson, ContactFinding::HolderUnknown,
     ];
 
     public function __construct(private Connection $database)

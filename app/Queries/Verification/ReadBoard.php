@@ -20,7 +20,7 @@ final readonly class ReadBoard
     {
     }
 
-    /** @return list<Row> mailbox_id, address, takes_mail, contact_id, called, client_name, by, names, example, by_house (of how many names the house asks), senders, letter_state, letter_on, letter_answer, objection */
+    /** @return list<Row> mailbox_id, address, takes_mail, contact_id, called, client_name, by, names, example, by_house (of how many names the house asks), senders, letter_state, letter_on, letter_answer, asked_on (of the first that the post took), forwards_to, objection, objection_by */
     public function due(?Instant $until = null): array
     {
         return $this->read($until, self::LOOKED_AT, self::MOST);
@@ -47,7 +47,9 @@ final readonly class ReadBoard
                     JOIN standings s ON s.name_id = o.name_id AND s.verify_by < 'infinity' LEFT JOIN registrars g ON g.id = s.registrar_id
                 GROUP BY b.mailbox_id, b.by
             )
-            SELECT d.*, m.address, m.takes_mail, v.called, l.id AS letter_id, l.state AS letter_state, l.written_on AS letter_on, l.answer AS letter_answer,
+            SELECT d.*, m.address, m.takes_mail, m.forwards_to, (SELECT min(f.written_on) FROM letters f WHERE f.mailbox_id = d.mailbox_id AND f.kind = 'verification' AND f.state = 'sent' AND NOT EXISTS (SELECT 1 FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.said_on >= f.written_on)) AS asked_on,
+                (SELECT o.said_by FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.settled_on IS NULL ORDER BY o.id DESC LIMIT 1) AS objection_by,
+                v.called, l.id AS letter_id, l.state AS letter_state, l.written_on AS letter_on, l.answer AS letter_answer,
                 (SELECT o.words FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.settled_on IS NULL ORDER BY o.id DESC LIMIT 1) AS objection
             FROM due d JOIN mailboxes m ON m.id = d.mailbox_id JOIN contact_versions v ON v.contact_id = d.contact_id AND upper_inf(v.span)
                 LEFT JOIN LATERAL (SELECT * FROM letters t WHERE t.mailbox_id = d.mailbox_id AND t.kind = 'verification' AND t.state <> 'called_off' ORDER BY t.id DESC LIMIT 1) l ON true

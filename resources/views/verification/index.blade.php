@@ -12,27 +12,30 @@
         @foreach ($rows as $row)
             @php($by = $row->instant('by')->toDay())
             @php($isLate = $by->hasComeAt($now))
+            @php($silent = $row->textOrNull('letter_state') === 'sent' && $row->textOrNull('objection') === null && ($row->instant('asked_on')?->toDay()->plusDays(Acre\Core\Contact\Guard::SILENT)->hasComeAt($now) ?? false))
             @php($fails = in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) || $row->text('takes_mail') === 'no')
             <tr>
                 <th scope="row"><span class="{{ $isLate ? 'is-bad' : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span class="lesser">{{ $isLate ? 'switched off by the rules' : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in '.$today->daysUntil($by).' days') }}</span></th>
                 <td data-label="Mailbox"><a class="mono" href="{{ route('contacts.show', $row->int('contact_id')) }}">{{ $row->text('address') }}</a><span class="lesser">{{ implode(', ', array_unique([$row->text('called'), $row->text('client_name')])) }}</span></td>
                 <td data-label="Names"><a href="{{ route('roll', ['contact' => $row->int('contact_id'), 'finding' => $isLate ? 'contact.verification_lapsed' : 'contact.verify_by']) }}">{{ $row->int('names') === 1 ? $row->text('example') : number_format($row->int('names')).' names' }}</a></td>
                 <td data-label="Where it stands">
-                    @if ($row->textOrNull('objection') !== null)<span class="is-bad">Said to be wrong:</span> <bdi>{{ $row->text('objection') }}</bdi>
+                    @if ($row->textOrNull('objection') !== null)<span class="is-bad">{{ $row->textOrNull('objection_by') === 'mail' ? 'They wrote back:' : 'Said to be wrong:' }}</span> <bdi>{{ $row->text('objection') }}</bdi>
                     @elseif ($row->int('by_house') === 0)Its registrar writes: {{ $row->textOrNull('senders') }}. The one letter that asks to confirm the mailbox settles it.
                     @elseif ($row->textOrNull('letter_state') === null)No letter was written yet.
                     @else<span class="{{ $fails ? 'is-bad' : '' }}">Our letter of {{ App\Support\Dates::full($row->instant('letter_on')) }} {{ $words->say('letters.state.'.$row->text('letter_state')) }}</span>@if ($row->textOrNull('letter_answer') !== null)<span class="lesser"><bdi>{{ $row->text('letter_answer') }}</bdi></span>@endif @endif
+                    @if ($silent)<span class="is-bad reason">Nobody has answered since {{ App\Support\Dates::full($row->instant('asked_on')) }}: perhaps nobody reads it. Give another mailbox, call, or ask {{ $row->textOrNull('client_name') ?? 'whom it belongs to' }}.</span>@endif
+                    @if ($row->textOrNull('forwards_to') !== null)<span class="lesser">answered from <bdi>{{ $row->text('forwards_to') }}</bdi>: it only forwards</span>@endif
                     @if ($row->text('takes_mail') === 'no')<span class="lesser is-bad">its host takes no mail</span>@endif
                 </td>
                 <td data-label="What to do">
                     @can('prepare')
-                        @if ($fails || $row->textOrNull('objection') !== null)<a class="button main" href="{{ route('contacts.edit', $row->int('contact_id')) }}">{{ $fails ? 'Give another mailbox' : 'Correct it' }}</a>@elseif ($row->int('by_house') > 0)<form method="post" action="{{ route('verification.again', $row->int('mailbox_id')) }}" data-once>@csrf<button>Write again</button></form>@endif
+                        @if ($fails || $silent || $row->textOrNull('objection') !== null)<a class="button main" href="{{ route('contacts.edit', $row->int('contact_id')) }}">{{ $fails || $silent ? 'Give another mailbox' : 'Correct it' }}</a>@elseif ($row->int('by_house') > 0)<form method="post" action="{{ route('verification.again', $row->int('mailbox_id')) }}" data-once>@csrf<button>Write again</button></form>@endif
                         <details class="menu word"><summary>Otherwise</summary><div class="menu-sheet">
                             @can('settle')<form method="post" action="{{ route('verification.store', $row->int('mailbox_id')) }}" data-once>@csrf
                                 <x-field name="by" :id="'by-'.$row->int('mailbox_id')" type="choice" label="It was verified" :options="['call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter']"/>
                                 <x-field name="words" :id="'w-'.$row->int('mailbox_id')" label="What proves it" maxlength="900" required/>
                                 <p><button>Write it down</button></p></form>@endcan
-                            @if ($row->textOrNull('objection') !== null)<form method="post" action="{{ route('verification.settle', $row->int('mailbox_id')) }}">@csrf<p><button>What was wrong is put right</button></p></form>@endif
+                            @if ($row->textOrNull('objection') !== null)<form method="post" action="{{ route('verification.settle', $row->int('mailbox_id')) }}">@csrf<p><button>{{ $row->textOrNull('objection_by') === 'mail' ? 'It is dealt with' : 'What was wrong is put right' }}</button></p></form>@endif
                             <a href="{{ route('contacts.edit', $row->int('contact_id')) }}">Give it another mailbox</a>
                         </div></details>
                     @endcan

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Rounds\Kinds;
 
+use Acre\Core\Contact\Guard;
 use Acre\Core\Time\Instant;
 use App\Queries\Rounds\RoundsItem;
 use App\Queries\Rounds\RoundsKind;
@@ -24,9 +25,10 @@ final readonly class Verifications implements RoundsKind
         return array_slice(array_map(function (Row $row) use ($today): RoundsItem {
             $by = $row->instant('by')?->toDay() ?? $today;
             $how = match (true) {
-                $row->textOrNull('objection') !== null => 'objected',
+                $row->textOrNull('objection') !== null => $row->textOrNull('objection_by') === 'mail' ? 'written' : 'objected',
                 in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) => 'returned',
                 $row->int('by_house') === 0 => 'registrar',
+                $row->instant('asked_on')?->toDay()->plusDays(Guard::SILENT)->hasComeAt($today) === true => 'silent',
                 default => 'open',
             };
 
