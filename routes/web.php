@@ -24,6 +24,7 @@ use App\Http\Log\LogController;
 use App\Http\Me\MeController;
 use App\Http\Middleware\NothingKept;
 use App\Http\Names\CodeController;
+use App\Http\Names\ExtraController;
 use App\Http\Names\NameController;
 use App\Http\Notes\NoteController;
 use App\Http\Outside\DriftController;
@@ -119,6 +120,8 @@ Route::middleware('auth')->group(function (): void {
         Route::put('{name}', 'update')->name('update')->middleware('can:change,name');
     });
     Route::post('names/{name}/roles', [RoleController::class, 'store'])->name('names.roles.store')->middleware('can:change,name');
+    Route::post('names/{name}/extras', [ExtraController::class, 'store'])->name('names.extras.store')->middleware('can:change,name');
+    Route::delete('names/{name}/extras', [ExtraController::class, 'destroy'])->name('names.extras.destroy')->middleware('can:change,name');
     Route::delete('names/{name}/roles', [RoleController::class, 'destroy'])->name('names.roles.destroy')->middleware('can:change,name');
     Route::controller(CodeController::class)->prefix('names')->name('names.code.')->middleware(['can:settle', 'can:change,name', NothingKept::class])->group(function (): void {
         Route::post('{name}/code', 'show')->name('show')->middleware('throttle:second');

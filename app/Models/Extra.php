@@ -17,10 +17,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property ExtraKind $kind
  * @property Instant|null $ends_on
  * @property Instant|null $ended_on
+ * @property bool $renews whether it goes on by itself
  */
 final class Extra extends Model
 {
     protected $guarded = ['id'];
 
-    protected $casts = ['kind' => ExtraKind::class, 'ends_on' => AsInstant::class, 'ended_on' => AsInstant::class];
+    protected $casts = ['kind' => ExtraKind::class, 'ends_on' => AsInstant::class, 'ended_on' => AsInstant::class, 'renews' => 'boolean'];
 }

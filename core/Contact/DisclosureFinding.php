@@ -22,6 +22,9 @@ enum DisclosureFinding: string implements FindingTag
     case CoarserStep = 'coarser_step';
     /** A privacy service's data is read instead, whatever is chosen. */
     case PrivacyStandsIn = 'privacy_stands_in';
+    /** A privacy service ends soon, and nobody renews it: the record will show the holder. */
+    case PrivacyEnds = 'privacy_ends';
+    case PrivacyOver = 'privacy_over';
     /** Nobody is written down as its registrant, so what would be read can't be said. */
     case NobodyToShow = 'nobody_to_show';
     /** Whether organisation or person: the suffix treats them differently, so it is judged as the more hidden. */
@@ -40,6 +43,8 @@ enum DisclosureFinding: string implements FindingTag
             self::AlwaysShown, self::NeverShown => ['suffix', 'fields'],
             self::CoarserStep => ['registrar', 'fields'],
             self::PrivacyStandsIn, self::NobodyToShow => [],
+            self::PrivacyEnds => ['until'],
+            self::PrivacyOver => ['ended'],
             self::HolderKindUnknown => ['who'],
         };
     }

@@ -82,6 +82,26 @@ final readonly class PublishedRecord
         }));
     }
 
+    /** The same, told apart by how; a privacy service's data is nobody's to compare, unless the holder's own is read. */
+    public function apartFrom(Record $read): Apart
+    {
+        $other = $shown = $hidden = [];
+        foreach (Field::cases() as $field) {
+            [$meant, $seen] = [$this->field($field), $read->field($field)->value];
+            if ($meant->state === Disclosure::Replaced) {
+                $shown = $seen !== null && $meant->value !== null && self::same($field, $seen, $meant->value) ? [...$shown, $field] : $shown;
+            } elseif ($seen === null) {
+                $hidden = $meant->isRead() ? [...$hidden, $field] : $hidden;
+            } elseif ($meant->value !== null && ! self::same($field, $seen, $meant->value)) {
+                $other[] = $field;
+            } elseif ($meant->state !== Disclosure::Shown) {
+                $shown[] = $field;
+            }
+        }
+
+        return new Apart($other, $shown, $hidden);
+    }
+
     /** Directories fold street lines and write telephones in ways of their own. */
     private static function same(Field $field, string $read, string $meant): bool
     {

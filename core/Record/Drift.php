@@ -16,6 +16,9 @@ final readonly class Drift
     /** Days after which what was seen is taken for old: the house's own choice, no rule of the trade. */
     private const OLD = 21;
 
+    /** Days within which a directory shows what a registrar was told of a holder (common practice: some days). */
+    private const SHOWS = 5;
+
     /** What comes and goes by itself with the dates, and is no disagreement. */
     private const PASSING = [Status::Ok, Status::Inactive, Status::AddPeriod, Status::AutoRenewPeriod, Status::RenewPeriod, Status::TransferPeriod, Status::PendingUpdate, Status::PendingRenew, Status::PendingCreate];
 
@@ -45,6 +48,7 @@ final readonly class Drift
             ...self::end($held, $record, $registrys, $registrars?->record, $now),
             ...self::created($held, $record, $registrys, $now),
             ...self::servers($held, $record, $registrys, $registrars?->record, $now),
+            ...self::holder($held, $record->holder === [] && $registrars?->record !== null ? $registrars : $registrys, $now),
         ];
         if ($record->validated === false) {
             $drifts[] = self::of(RecordFinding::HolderDoubted, $held, $registrys, null, $now);
@@ -154,6 +158,24 @@ final readonly class Drift
         $agrees = $registrars?->servers === null ? null : self::sorted($registrars->servers) !== self::sorted($held->servers);
 
         return [self::of(RecordFinding::ServersChanged, $held, $seen, $agrees, $now, held: implode(' ', $held->servers), seen: $record->servers === [] ? '—' : implode(' ', $record->servers))];
+    }
+
+    /** @return list<self> */
+    private static function holder(Held $held, Seen $seen, Instant $now): array
+    {
+        if ($held->published === null || $seen->record === null || $seen->record->holder === []) {
+            return [];
+        }
+        $apart = $held->published->apartFrom($seen->record);
+        $drifts = [];
+        foreach ([[RecordFinding::HolderDiffers, $apart->other], [RecordFinding::ShownMore, $held->isTold ? $apart->shown : []], [RecordFinding::HiddenMore, $held->isTold ? $apart->hidden : []]] as [$tag, $fields]) {
+            $written = $held->writtenAt[$tag->about()->value] ?? null;
+            if ($fields !== [] && $written?->plusDays(self::SHOWS)->isAfter($seen->at) !== true) {
+                $drifts[] = self::of($tag, $held, $seen, null, $now, fields: implode(', ', array_map(fn (Field $field): string => $field->value, $fields)));
+            }
+        }
+
+        return $drifts;
     }
 
     /**

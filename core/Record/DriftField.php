@@ -15,13 +15,14 @@ enum DriftField: string
     case Lock = 'lock';
     case Servers = 'servers';
     case Holder = 'holder';
+    case Disclosure = 'disclosure';
 
     /** Whether what was observed can be taken over as it stands: the rest is no fact of the registration's own. */
     public function canBeTaken(): bool
     {
         return match ($this) {
             self::Ends, self::Created, self::Statuses, self::Lock, self::Servers => true,
-            self::Registered, self::Registrar, self::Holder => false,
+            self::Registered, self::Registrar, self::Holder, self::Disclosure => false,
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Record;
 
+use Acre\Core\Contact\PublishedRecord;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Time\Instant;
 
@@ -16,6 +17,8 @@ final readonly class Held
      * @param  list<string>  $behind  the accredited registrars and tags that stand behind that shop
      * @param  bool  $isMoving  whether a movement of ours is under way
      * @param  array<string, Instant>  $writtenAt  when each fact was last written down, by its column, where that is known
+     * @param  PublishedRecord|null  $published  what is to be read of its holder; null: who that is, is not known
+     * @param  bool  $isTold  whether it is known what the registrar was told to show
      */
     public function __construct(
         public NameFacts $facts,
@@ -24,6 +27,8 @@ final readonly class Held
         public array $behind,
         public bool $isMoving,
         public array $writtenAt = [],
+        public ?PublishedRecord $published = null,
+        public bool $isTold = false,
     ) {
     }
 

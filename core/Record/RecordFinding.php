@@ -26,6 +26,11 @@ enum RecordFinding: string implements FindingTag
     case StatusSeen = 'status_seen';
     case StatusGone = 'status_gone';
     case CreatedDiffers = 'created_differs';
+    /** Fields of the holder that say something else. */
+    case HolderDiffers = 'holder_differs';
+    /** Fields of the holder that the world reads, and is not to. */
+    case ShownMore = 'shown_more';
+    case HiddenMore = 'hidden_more';
     /** The Roll has nothing where the record has something. */
     case EndNotWritten = 'end_not_written';
     case CreatedNotWritten = 'created_not_written';
@@ -43,6 +48,7 @@ enum RecordFinding: string implements FindingTag
             self::NotInDirectory, self::HolderDoubted, self::TransferNotOurs, self::LockIsOff, self::LockIsOn, self::HeldByRegistry, self::HeldByRegistrar => [],
             self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::CreatedDiffers => ['held', 'seen'],
             self::StatusSeen, self::StatusGone => ['status'],
+            self::HolderDiffers, self::ShownMore, self::HiddenMore => ['fields'],
             self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten => ['seen'],
         };
     }
@@ -52,7 +58,7 @@ enum RecordFinding: string implements FindingTag
         return match ($this) {
             self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::EndsSooner => Cost::NameLost,
             self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderDoubted => Cost::Dark,
-            self::LockIsOn => Cost::MovementFails,
+            self::LockIsOn, self::HolderDiffers => Cost::MovementFails,
             default => Cost::Attention,
         };
     }
@@ -99,7 +105,8 @@ enum RecordFinding: string implements FindingTag
             self::CreatedDiffers, self::CreatedNotWritten => DriftField::Created,
             self::ServersChanged, self::ServersNotWritten => DriftField::Servers,
             self::LockIsOff, self::LockIsOn, self::LockNotWritten => DriftField::Lock,
-            self::HolderDoubted => DriftField::Holder,
+            self::HolderDoubted, self::HolderDiffers => DriftField::Holder,
+            self::ShownMore, self::HiddenMore => DriftField::Disclosure,
             self::TransferNotOurs, self::HeldByRegistry, self::HeldByRegistrar, self::StatusSeen, self::StatusGone => DriftField::Statuses,
         };
     }

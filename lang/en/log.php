@@ -34,6 +34,7 @@ return [
     'custody_given' => 'Somebody was given a part of it', 'custody_taken' => 'Somebody lost a part of it', 'custody_handed' => 'What somebody had of it was handed to another',
     'letter_received' => 'A letter about it came', 'letter_answered' => 'A letter that came was answered', 'yearly_sent' => 'The data on record was sent to its registrant',
     'erased' => 'What was known of it was erased',
+    'extra_kept' => 'What is bought with it was written down', 'extra_ended' => 'What was bought with it has ended',
     'role_given' => 'Somebody became a contact of it', 'role_ended' => 'Somebody is no contact of it any more',
     'letter_returned' => 'A letter about it came back',
     'receiver_accepted' => 'The receiver accepted',

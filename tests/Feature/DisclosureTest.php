@@ -23,10 +23,12 @@ use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Outside\Observe;
 use App\Actions\Registrar\ChangeDisclosure;
+use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Contact;
 use App\Models\Docket;
 use App\Models\DocketLine;
+use App\Models\Extra;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Pattern;
@@ -177,6 +179,35 @@ final class DisclosureTest extends TestCase
      * Told by wire, each directory shows field by field what the core said it would: every suffix of the simulated world, every pattern,
      * every kind of holder. The world redacts by the policies as they are written down there, not by our rulebook.
      */
+    public function test_a_privacy_service_has_an_end_of_its_own_and_its_lapsing_is_seen_before_and_after(): void
+    {
+        $name = $this->held('bell.com');
+        Registration::query()->where('name_id', $name->id)->update(['disclosure' => 'replaced']);
+        $at = function (string $instant): void {
+            app(TradeClock::class)->set(Instant::of($instant));
+            app(MakeStandings::class)->due();
+        };
+        $found = fn (): array => array_values(array_filter(['privacy_ends', 'privacy_over'], fn (string $finding): bool => str_contains((string) $this->get("/roll?finding=disclosure.{$finding}")->getContent(), '/names/bell.com')));
+        $this->post('/names/bell.com/extras', ['extra' => 'privacy', 'extra_ends' => '2026-12-01', 'extra_renews' => '0'])->assertRedirect();
+        $this->get('/names/bell.com')->assertSee('ends on 1 Dec 2026')->assertSee('It has ended');
+        self::assertSame([], $found());
+        $at('2026-11-02T09:00:00Z');
+        self::assertSame(['privacy_ends'], $found());
+        $this->get('/rounds')->assertSee('its privacy service ends');
+        $this->get('/deeds/change_disclosure?name=bell.com&pattern='.Pattern::query()->orderBy('id')->firstOrFail()->id)->assertSee('A privacy service’s data is read instead');
+        $at('2026-12-02T09:00:00Z');
+        self::assertSame(['privacy_over'], $found());
+        $this->get('/names/bell.com')->assertSee('Its privacy service ended on 1 Dec')->assertSee('disclosure: not known');
+        $this->get('/deeds/change_disclosure?name=bell.com&pattern='.Pattern::query()->orderBy('id')->firstOrFail()->id)->assertDontSee('A privacy service’s data is read instead');
+        // Written down anew it is one and the same; one that goes on by itself is no finding.
+        $this->post('/names/bell.com/extras', ['extra' => 'privacy', 'extra_ends' => '2027-12-01', 'extra_renews' => '1'])->assertRedirect();
+        self::assertSame([[], 1], [$found(), Extra::query()->where('kind', 'privacy')->count()]);
+        $this->delete('/names/bell.com/extras', ['extra' => 'privacy'])->assertRedirect();
+        $this->get('/names/bell.com')->assertSee('ended on 2 Dec 2026');
+        $this->from('/names/bell.com')->post('/names/bell.com/extras', ['extra' => 'paint', 'extra_ends' => 'soon'])->assertSessionHasErrors(['extra', 'extra_ends']);
+        $this->actingAs($this->house->reader)->post('/names/bell.com/extras', ['extra' => 'privacy'])->assertForbidden();
+    }
+
     public function test_the_record_predicted_and_the_directorys_are_equal_field_by_field(): void
     {
         $this->world();

@@ -87,7 +87,7 @@ final readonly class Observe
         $ids = array_keys($names);
         $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR UPDATE', ['{'.implode(',', $ids).'}']);
         $files = $this->files->of($ids, $now);
-        $held = $this->held->of(array_filter($files, fn (CaseFile $file): bool => $file->watched === null));
+        $held = $this->held->of(array_filter($files, fn (CaseFile $file): bool => $file->watched === null), $now);
         $changed = [];
         foreach ($names as $id => $name) {
             $this->keep($id, $told[$id], $seen[$name->ascii] ?? null, $now);

@@ -6,6 +6,7 @@ namespace App\Actions\Outside;
 
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Record\RecordFinding;
+use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
 
 /** The ways to settle what differs: take it, put it right outside where a deed can, or leave it. */
@@ -20,6 +21,7 @@ final class Settling
             'take' => $finding->about()->canBeTaken() ? [TakeObserved::key(), $what] : null,
             'right' => match ($finding) {
                 RecordFinding::LockIsOff => [ChangeLock::key(), ['lock' => Lock::On->value]],
+                RecordFinding::ShownMore, RecordFinding::HiddenMore => [ChangeDisclosure::key(), []],
                 RecordFinding::LockIsOn => [ChangeLock::key(), ['lock' => Lock::Off->value]],
                 default => null,
             },

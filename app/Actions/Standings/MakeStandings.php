@@ -166,7 +166,7 @@ final readonly class MakeStandings
     {
         $verification = $file->verification($standing->lifecycle);
         $silent = $verification?->isDue() === true ? $file->guard?->silentFrom() : null;
-        $instants = array_filter([$standing->until, $verification?->until(), $silent?->isAfter($standing->lifecycle->now) === true ? $silent : null]);
+        $instants = array_filter([$standing->until, $verification?->until(), $silent?->isAfter($standing->lifecycle->now) === true ? $silent : null, $file->privacy?->until($standing->lifecycle->now)]);
 
         return $instants === [] ? null : Instant::earliest(...array_values($instants));
     }

@@ -8,6 +8,7 @@ use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Privacy;
 use Acre\Core\Contact\Steps;
 use Acre\Core\Contact\Verification;
 use Acre\Core\Finding\Finding;
@@ -36,6 +37,7 @@ final readonly class CaseFile
      * @param  Steps  $steps  what its registrar can be told of that
      * @param  bool  $holdDeclinable  whether its registrar lets the hold after a change of registrant be declined beforehand
      * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
+     * @param  Privacy|null  $privacy  the service that was bought with it, also when it is over; null: none
      * @param  Watched|null  $watched  null: it is held
      */
     public function __construct(
@@ -61,6 +63,7 @@ final readonly class CaseFile
         public array $extras,
         public ?Waiting $waiting,
         public array $drifts,
+        public ?Privacy $privacy = null,
         public ?Watched $watched = null,
     ) {
     }
@@ -77,11 +80,13 @@ final readonly class CaseFile
      */
     public function behind(Lifecycle $life): array
     {
-        return match (true) {
+        $found = match (true) {
             $this->watched !== null => [],
             $this->guard === null => [Finding::of(ContactFinding::NoRegistrant)],
             default => $this->guard->findings($this->facts->name, servesOrganisation: true, verification: $this->verification($life)),
         };
+
+        return [...$found, ...$this->privacy?->findings($life->now) ?? []];
     }
 
     /** Where the verification of its registrant's mailbox stands; null: nobody is written down. */

@@ -8,6 +8,7 @@ use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Privacy;
 use Acre\Core\Contact\Steps;
 use Acre\Core\Contact\TakesMail;
 use Acre\Core\Lifecycle\Intent;
@@ -59,7 +60,7 @@ final readonly class CaseFiles
             SQL, [$in]));
         $places = $this->places($rows);
         $prices = $this->prices($places, $now);
-        $extras = $this->extras($in);
+        [$extras, $privacy] = $this->extras($in, $now);
         $waiting = $this->waiting($in);
         $words = $this->words($in);
         $drifts = $this->drifts($in);
@@ -68,7 +69,7 @@ final readonly class CaseFiles
         foreach ($rows as $row) {
             $id = $row->int('id');
             $place = $places[$row->int('account_id')];
-            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? [], $guards[$id] ?? null);
+            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? [], $guards[$id] ?? null, $privacy[$id] ?? null);
         }
         $missing = array_values(array_diff($nameIds, array_keys($found)));
         $found += $missing === [] ? [] : $this->watched('{'.implode(',', $missing).'}', $words);
@@ -88,7 +89,7 @@ final readonly class CaseFiles
      * @param  list<int>  $words
      * @param  list<OpenDrift>  $drifts
      */
-    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard): CaseFile
+    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard, ?Privacy $privacy): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
 
@@ -114,7 +115,8 @@ final readonly class CaseFiles
             $guard->called ?? '',
             $guard,
             $row->textOrNull('reference') ?? '',
-            Disclosure::from($row->text('disclosure')),
+            // Whose service is over is read again, in which fields nobody has seen yet.
+            $row->text('disclosure') === Disclosure::Replaced->value && $privacy !== null && ! in_array(ExtraKind::Privacy, $extras, true) ? Disclosure::NotKnown : Disclosure::from($row->text('disclosure')),
             $row->textOrNull('shown') === null ? null : Pattern::read($row->json('shown')),
             $place->steps,
             $place->holdDeclinable,
@@ -125,6 +127,7 @@ final readonly class CaseFiles
             $extras,
             $waiting,
             $drifts,
+            $privacy,
         );
     }
 
@@ -142,7 +145,7 @@ final readonly class CaseFiles
             $found[$id] = new CaseFile(
                 $id, 0, new NameFacts(DomainName::of($row->text('ascii')), $row->instant('created_on'), $row->instant('ends_on'), $row->instant('moved_on'), array_values(array_filter($statuses))),
                 new LateTerms(askLead: $this->askLead), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Nobody), new Account(0, 0, $row->text('registrar'), '', null, null, null, false, null),
-                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, null, Steps::fieldByField(), false, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [],
+                $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, null, Steps::fieldByField(), false, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [], null,
                 new Watched($row->text('why'), $row->instant('since') ?? Instant::second(0)),
             );
         }
@@ -189,20 +192,24 @@ final readonly class CaseFiles
         return $found;
     }
 
-    /** @return array<int, list<ExtraKind>> */
-    private function extras(string $in): array
+    /** @return array{array<int, list<ExtraKind>>, array<int, Privacy>} what was bought and has not ended, and privacy services whether they have or not, by name */
+    private function extras(string $in, Instant $now): array
     {
-        $found = [];
+        $found = $privacy = [];
         $rows = $this->database->select(
-            'SELECT r.name_id, e.kind FROM extras e JOIN registrations r ON r.id = e.registration_id AND upper_inf(r.span)
+            'SELECT r.name_id, e.kind, e.ends_on, e.renews FROM extras e JOIN registrations r ON r.id = e.registration_id AND upper_inf(r.span)
              WHERE r.name_id = ANY (?::bigint[]) AND e.ended_on IS NULL ORDER BY e.id',
             [$in],
         );
         foreach (Row::all($rows) as $row) {
-            $found[$row->int('name_id')][] = ExtraKind::from($row->text('kind'));
+            $kind = ExtraKind::from($row->text('kind'));
+            $service = $kind === ExtraKind::Privacy ? $privacy[$row->int('name_id')] = new Privacy($row->instant('ends_on')?->toDay(), $row->bool('renews')) : null;
+            if ($service?->isOverAt($now) !== true) {
+                $found[$row->int('name_id')][] = $kind;
+            }
         }
 
-        return $found;
+        return [$found, $privacy];
     }
 
     /** @return array<int, list<int>> */

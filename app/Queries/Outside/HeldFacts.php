@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace App\Queries\Outside;
 
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Record\DriftField;
 use Acre\Core\Record\Held;
+use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
+use App\Queries\Contacts\Holders;
 use App\Queries\Names\CaseFile;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -15,16 +20,18 @@ use Illuminate\Database\Connection;
 /** Our books' side of names, as it is compared with what was seen outside. */
 final readonly class HeldFacts
 {
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private Holders $holders, private Rulebook $book)
     {
     }
 
     /**
      * @param  array<int, CaseFile>  $files  by name id
+     * @param  Instant  $now  by which rules what is to be read is judged
      * @return array<int, Held>
      */
-    public function of(array $files): array
+    public function of(array $files, Instant $now): array
     {
+        $holders = $this->holders->of(array_values($files));
         $behind = $written = [];
         $registrars = '{'.implode(',', array_unique(array_map(fn (CaseFile $file): int => $file->account->registrar, $files))).'}';
         foreach (Row::all($this->database->select('SELECT id, behind FROM registrars WHERE id = ANY (?::bigint[])', [$registrars])) as $row) {
@@ -36,7 +43,11 @@ final readonly class HeldFacts
         }
         $held = [];
         foreach ($files as $id => $file) {
-            $held[$id] = new Held($file->facts, $file->servers, $file->account->registrarName, $behind[$file->account->registrar] ?? [], $file->waiting !== null, $written[$id] ?? []);
+            $holder = $file->guard === null ? null : $holders[$file->guard->contact] ?? null;
+            $published = $holder === null ? null : PublishedRecord::of($holder, $file->told ?? Pattern::of([]), $this->book->for($file->facts->name->suffix(), $now)->published->value, in_array(ExtraKind::Privacy, $file->extras, true));
+            // What our own books say since is not what its registrar has.
+            $since = $file->guard?->changed === null ? [] : [DriftField::Holder->value => $file->guard->changed];
+            $held[$id] = new Held($file->facts, $file->servers, $file->account->registrarName, $behind[$file->account->registrar] ?? [], $file->waiting !== null, $since + ($written[$id] ?? []), $file->guard?->told === null ? $published : null, $file->told !== null);
         }
 
         return $held;
@@ -49,7 +60,7 @@ final readonly class HeldFacts
     private static function written(array $sources): array
     {
         // A form says the column, a list the fact.
-        $facts = ['ends_on' => DriftField::Ends, 'ends' => DriftField::Ends, 'created_on' => DriftField::Created, 'created' => DriftField::Created, 'statuses' => DriftField::Statuses, 'lock' => DriftField::Lock, 'servers' => DriftField::Servers];
+        $facts = ['ends_on' => DriftField::Ends, 'ends' => DriftField::Ends, 'created_on' => DriftField::Created, 'created' => DriftField::Created, 'statuses' => DriftField::Statuses, 'lock' => DriftField::Lock, 'servers' => DriftField::Servers, 'shown' => DriftField::Disclosure, 'registrant' => DriftField::Holder];
         $written = [];
         foreach ($sources as $fact => $source) {
             $field = $facts[$fact] ?? null;

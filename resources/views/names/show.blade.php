@@ -71,12 +71,23 @@
                 <div><dt>Name servers</dt><dd>@forelse ($file->servers as $host)<span class="mono reason">{{ $host }}</span>@empty not known @endforelse</dd></div>
                 @if ($name->words->isNotEmpty())<div><dt>Words</dt><dd>@foreach ($name->words as $word)<a href="{{ route('roll', ['word' => $word->id]) }}">{{ $word->label }}</a>{{ $loop->last ? '' : ', ' }}@endforeach</dd></div>@endif
                 @foreach ($registration?->extras ?? [] as $extra)
-                    <div><dt>{{ ucfirst($words->say('words.extra.'.$extra->kind->value)) }}</dt><dd>{{ $extra->ended_on === null ? 'bought with it' : 'ended on '.App\Support\Dates::full($extra->ended_on) }}</dd></div>
+                    <div><dt>{{ ucfirst($words->say('words.extra.'.$extra->kind->value)) }}</dt><dd>{{ $extra->ended_on !== null ? 'ended on '.App\Support\Dates::full($extra->ended_on) : ($extra->ends_on === null ? 'bought with it' : ($extra->renews ? 'renews by itself on ' : 'ends on ').App\Support\Dates::full($extra->ends_on)) }}</dd>@if ($extra->ended_on === null)@can('change', $name)<dd><form method="post" action="{{ route('names.extras.destroy', $name) }}">@csrf @method('delete')<input type="hidden" name="extra" value="{{ $extra->kind->value }}"><button class="plain">It has ended</button></form></dd>@endcan @endif</div>
                 @endforeach
                 @foreach ($registration?->raw ?? [] as $heading => $value)
                     <div><dt>{{ $heading }}</dt><dd>{{ $value }}<span class="lesser">as it was brought in</span></dd></div>
                 @endforeach
             </dl>
+            @can('change', $name)
+                @foreach (['extra', 'extra_ends'] as $key)@error($key)<p class="wrong" role="alert">{{ $message }}</p>@enderror @endforeach
+                <details @if ($errors->hasAny(['extra', 'extra_ends'])) open @endif><summary>Write down what is bought with it</summary>
+                    <form method="post" action="{{ route('names.extras.store', $name) }}" class="fields">@csrf
+                        <x-field name="extra" type="choice" label="What" :options="collect(Acre\Core\Movement\ExtraKind::cases())->mapWithKeys(fn ($kind) => [$kind->value => $words->say('words.extra.'.$kind->value)])->all()"/>
+                        <x-field name="extra_ends" type="date" label="Paid until"/>
+                        <x-field name="extra_renews" type="choice" label="Then" :options="['0' => 'it ends', '1' => 'it renews by itself']"/>
+                        <p><button>Write down</button></p>
+                    </form>
+                </details>
+            @endcan
             @can('change', $name)@if (count($life->rules->roles->value->kinds) > 1)
                 @error('contact')<p class="wrong" role="alert">{{ $message }}</p>@enderror @error('role')<p class="wrong" role="alert">{{ $message }}</p>@enderror
                 <details><summary>Give it another contact</summary>

@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Record;
 
+use Acre\Core\Contact\Address;
+use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Country;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\Mailbox;
+use Acre\Core\Contact\Pattern;
+use Acre\Core\Contact\Phone;
+use Acre\Core\Contact\PublishedRecord;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Status;
@@ -11,11 +19,14 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Certainty;
 use Acre\Core\Record\Drift;
 use Acre\Core\Record\DriftField;
+use Acre\Core\Record\Field;
+use Acre\Core\Record\FieldSeen;
 use Acre\Core\Record\Held;
 use Acre\Core\Record\Record;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Record\Seen;
 use Acre\Core\Record\Source;
+use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -64,6 +75,49 @@ final class DriftTest extends TestCase
         }
 
         return $found;
+    }
+
+    /**
+     * @param  list<Field>|null  $told  null: not known
+     * @param  array<string, FieldSeen>  $read  by field
+     * @param  array<string, Instant>  $written
+     * @return array<string, string> fields by what was found
+     */
+    private static function holders(?array $told, array $read, bool $privacy = false, array $written = []): array
+    {
+        $contact = Contact::of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', Address::of(['Foundry Lane 1'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')), Phone::of('+44 1632 960114'), Mailbox::tryOf('ledger@bells.example'));
+        $published = PublishedRecord::of($contact, Pattern::of($told ?? []), (new Rulebook(__DIR__.'/../../../rulebook'))->for('com', Instant::of('2026-10-06'))->published->value, $privacy);
+        $held = new Held(new NameFacts(DomainName::of('wickerby-bells.com'), Instant::of('2020-11-02'), Instant::of('2027-11-02'), null, [], Lock::On), self::SERVERS, 'Pellbridge', ['Anchorage'], false, $written, $published, $told !== null);
+        $base = self::record();
+        $record = new Record($base->name, $base->source, $base->registrar, null, null, null, $base->statuses, [], $base->created, $base->ends, null, null, $base->servers, null, $read);
+        $found = [];
+        foreach (Drift::between($held, [new Seen(Source::Registry, $record, Instant::of('2026-10-06T08:00:00Z'))], Instant::of(Given::NOW)) as $drift) {
+            $found[$drift->tag->value] = is_string($drift->finding->with['fields'] ?? null) ? $drift->finding->with['fields'] : '';
+        }
+
+        return $found;
+    }
+
+    public function test_what_is_read_of_the_holder_is_held_against_what_is_meant(): void
+    {
+        $shown = FieldSeen::shown(...);
+        $hidden = FieldSeen::redacted(null);
+        $right = ['organisation' => $shown('BELL  Foundry'), 'country' => $shown('GB'), 'name' => $hidden, 'street' => $hidden];
+        self::assertSame([], self::holders([Field::Organisation, Field::Country], $right), 'letters and blanks are no difference');
+        self::assertSame([], self::holders([Field::Organisation, Field::Country], []), 'a record that says nothing of a holder');
+        self::assertSame(['holder_differs' => 'organisation'], self::holders([Field::Organisation, Field::Country], ['organisation' => $shown('Peal Trust')] + $right));
+        self::assertSame(['shown_more' => 'mailbox'], self::holders([Field::Organisation, Field::Country], $right + ['mailbox' => $shown('ledger@bells.example')]));
+        self::assertSame(['hidden_more' => 'organisation'], self::holders([Field::Organisation, Field::Country], ['organisation' => $hidden] + $right));
+        // Not knowing what the registrar was told, only another value is a difference.
+        self::assertSame(['holder_differs' => 'country'], self::holders(null, ['country' => $shown('FR')] + $right));
+        // A privacy service's own words are nobody's to compare; the holder's, read nonetheless, are.
+        self::assertSame([], self::holders([Field::Organisation], ['organisation' => $shown('Screens & Shutters')], privacy: true));
+        self::assertSame(['shown_more' => 'organisation'], self::holders([Field::Organisation], ['organisation' => $shown('Bell Foundry')], privacy: true));
+        // Common practice: a directory takes some days to show what a registrar was told.
+        $written = fn (DriftField $field, string $day): array => [$field->value => Instant::of($day)];
+        self::assertSame([], self::holders([Field::Country], ['mailbox' => $shown('ledger@bells.example'), 'country' => $shown('GB')], written: $written(DriftField::Disclosure, '2026-10-03T09:00:00Z')));
+        self::assertSame(['shown_more' => 'mailbox'], self::holders([Field::Country], ['mailbox' => $shown('ledger@bells.example'), 'country' => $shown('GB')], written: $written(DriftField::Disclosure, '2026-09-28T09:00:00Z')));
+        self::assertSame([], self::holders(null, ['country' => $shown('FR')], written: $written(DriftField::Holder, '2026-10-05T09:00:00Z')));
     }
 
     public function test_what_says_the_same_in_other_words_is_no_drift(): void
