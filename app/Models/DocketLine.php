@@ -45,7 +45,8 @@ final class DocketLine extends Model
         'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'was' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean', 'seen_on' => AsInstant::class, 'has_open_word' => 'boolean',
     ];
 
-    private const OPEN_WORD = 'SELECT 1 FROM movements m JOIN legs g ON g.movement_id = m.id WHERE m.docket_id = docket_lines.docket_id AND m.name_id = docket_lines.name_id AND m.closed_on IS NULL AND g.confirmation_id IS NOT NULL AND g.done_on IS NULL';
+    private const OPEN_WORD = 'SELECT 1 FROM movements m JOIN legs g ON g.movement_id = m.id WHERE m.docket_id = docket_lines.docket_id AND m.name_id = docket_lines.name_id AND m.closed_on IS NULL AND g.confirmation_id IS NOT NULL AND g.done_on IS NULL
+        UNION ALL SELECT 1 FROM acceptances a WHERE a.docket_id = docket_lines.docket_id AND a.accepted IS NOT TRUE';
 
     /** @return BelongsTo<Name, $this> */
     public function name(): BelongsTo
@@ -76,7 +77,7 @@ final class DocketLine extends Model
     }
 
     /**
-     * `has_open_word`: whether a side must still say yes.
+     * `has_open_word`: whether a side, or the receiver, must still say yes.
      *
      * @param  Builder<self>  $lines
      */

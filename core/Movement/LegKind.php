@@ -26,8 +26,14 @@ enum LegKind: string
     public function isGiving(): bool
     {
         return match ($this) {
-            self::UnlockAccount, self::LiftLock, self::Offer, self::Confirm => true,
-            self::Accept, self::SetLock, self::ConfirmPrior, self::ConfirmNew, self::Registrant => false,
+            self::UnlockAccount, self::LiftLock, self::Registrant, self::Offer, self::Confirm => true,
+            self::Accept, self::SetLock, self::ConfirmPrior, self::ConfirmNew => false,
         };
+    }
+
+    /** Whether it is somebody's yes, in answer to a letter: nothing that is done at a page. */
+    public function isWord(): bool
+    {
+        return $this === self::ConfirmPrior || $this === self::ConfirmNew;
     }
 }

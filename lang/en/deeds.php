@@ -6,6 +6,7 @@ return [
     'hand_over' => [
         'title' => 'Hand over',
         'headline' => '{1} Hand one name to :whose|[0,*] Hand :names names to :whose',
+        'with_registrant' => '; registrant from then on: :who',
         'accepted_by' => '; accepted by letter from :mailbox at :on',
         'one_line' => 'hand over to :registrar :account, for :client, answer wanted by :by',
         'short' => 'handed to :registrar :account, for :client',
@@ -136,6 +137,7 @@ return [
         'nobody_chosen' => 'Choose the account that is to receive them first.',
         'nobody_to_ask' => 'Nobody’s answer is waited for any more, or the receiving account has no mailbox. No letter was written.',
         'names_another' => 'That does not name the account that the names are meant for. Nothing was changed; look at what the registrar calls your account, and try again.',
+        'nobody_meant' => 'No contact is called so, or more than one is, or it is not said on whose authority: nothing was begun',
         'side_said_no' => ':who said no', 'not_confirmed' => 'Somebody’s yes is still waited for: it can’t have been done',
         'receiver_refused' => 'The receiver refused the handover',
         'nothing_ticked' => 'Tick at least one name first.',

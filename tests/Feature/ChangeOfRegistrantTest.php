@@ -17,6 +17,7 @@ use App\Models\Contact;
 use App\Models\ContactVersion;
 use App\Models\Docket;
 use App\Models\DocketLine;
+use App\Models\Holding;
 use App\Models\Letter;
 use App\Models\LineState;
 use App\Models\Mailbox;
@@ -255,6 +256,33 @@ final class ChangeOfRegistrantTest extends TestCase
         // What nobody told counts as untold again when it is changed back only to what they have.
         $save(['mailbox' => $this->prior, 'town' => 'Wickerby']);
         $this->get('/roll?finding=contact.not_told')->assertSee('bell.com')->assertDontSee('bell.de');
+    }
+
+    public function test_a_handover_with_another_registrant_waits_for_the_same_words_and_does_both_at_once(): void
+    {
+        $this->house->skerry->update(['accepts_by' => 'letter']);
+        $receiver = $this->house->theirs;
+        $receiver->update(['mailbox' => 'takes-'.$this->desk]);
+        $address = str_replace('/deeds/change_registrant?', "/hand-over?receiver={$receiver->id}&client=keep&by=2026-10-20&", $this->address('bell.com'));
+        $page = (string) $this->get($address)->assertOk()->assertSeeInOrder(['registrant', 'Peal Trust', 'Is it them?', 'Registrant', 'Wickerby Bell Foundry', 'Peal Trust', "Both are written to and must say yes by 20 Oct, {$this->prior} and {$this->desk}"])->getContent();
+        preg_match('/name="shown" value="([^"]+)"/', $page, $shown);
+        preg_match('/name="token" value="([^"]+)"/', $page, $token);
+        $form = ['name' => 'bell.com', 'receiver' => $receiver->id, 'client' => 'keep', 'by' => '2026-10-20', 'contact' => (string) $this->new->id, 'agreement' => 'Registrant agreement of 1 July 2026', 'agent' => 'nobody', 'token' => $token[1] ?? '', 'shown' => $shown[1] ?? '', 'act' => 'settle'];
+        $this->post('/hand-over', ['contact' => 'Nobody at all'] + $form)->assertRedirect()->assertSessionHasErrors('deed');
+        $this->post('/hand-over', $form)->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        self::assertSame('hand_over', $docket->deed);
+        // Three are asked, in whatever order they answer.
+        foreach ([$this->desk => ['answer' => 'yes'], $this->prior => ['answer' => 'yes'], (string) $receiver->mailbox => ['answer' => 'yes', 'number' => $receiver->number, 'login' => (string) $receiver->login]] as $mailbox => $answer) {
+            self::assertSame(0, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')), 'somebody is still waited for');
+            $this->post($this->link($mailbox), $answer)->assertOk();
+        }
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Who must say yes', 'what to do at', 'Giving side', 'Change the registrant of these names', 'Peal Trust', 'Offer the names to the receiving account']);
+        self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
+        $name = Name::query()->where('ascii', 'bell.com')->sole();
+        self::assertSame(['Peal Trust', $receiver->id], [$this->registrant('bell.com'), Holding::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->sole()->account_id]);
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee("registrant from then on: contact {$this->new->id}")->assertSee("contact {$this->new->id} said yes on")->assertDontSee('Peal Trust');
+        $this->get('/names/bell.com')->assertSee('Not before 5 Dec');
     }
 
     public function test_a_word_whose_job_was_lost_is_found_by_the_sweep(): void

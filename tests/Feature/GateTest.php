@@ -208,6 +208,32 @@ final class GateTest extends TestCase
         self::assertContains('create 2302', $this->heard());
     }
 
+    public function test_a_handover_with_another_registrant_offers_the_name_once_they_stand_there(): void
+    {
+        /** @param  array<string, mixed>  $registrant */
+        $settled = function (Name $name, array $registrant): Docket {
+            $terms = array_filter($registrant + $this->house->terms($this->receiver)->pack(), is_string(...), ARRAY_FILTER_USE_KEY);
+            $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'hand_over', [$name->id], $terms, [$name->id]);
+            app(SettleDocket::class)->handle($this->house->steward, $docket);
+
+            return $docket->refresh();
+        };
+        $name = $this->registered();
+        $docket = $settled($name, $this->house->anotherRegistrant($name));
+        $this->again();
+        self::assertSame([[OrderKind::Registrant, OrderState::Done], [OrderKind::HandOver, OrderState::Pending]], Order::query()->where('name_id', $name->id)->orderBy('id')->get()->map(fn (Order $order): array => [$order->kind, $order->state])->all());
+        self::assertSame('Wickerby Bell Foundry', Registrant::query()->findOrFail($name->id)->called, 'our books change with the whole');
+        $this->world->play($name->ascii, 'accepts');
+        app(TakeMessages::class)->handle($this->giver->id);
+        self::assertSame([LineState::Done, 'Peal Trust'], [$docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called]);
+        // What the registrar won't write down ends it, and nothing is offered.
+        $other = $this->registered();
+        $refused = $settled($other, $this->house->anotherRegistrant($other, ['organisation' => 'Nowhere Trust', 'mailbox' => 'desk@nowhere.example']));
+        $this->again();
+        self::assertSame([LineState::Refused, [OrderKind::Registrant]], [$refused->lines()->sole()->state, Order::query()->where('name_id', $other->id)->get()->map(fn (Order $order): OrderKind => $order->kind)->all()]);
+        self::assertNotSame('', (string) $refused->lines()->sole()->reason);
+    }
+
     /** Nothing was carried out, and that is known: it is told again. */
     public function test_a_gate_whose_disk_is_full_is_told_again(): void
     {

@@ -77,6 +77,11 @@ final class DeedError extends DomainException
         return self::say('not_confirmed');
     }
 
+    public static function nobodyMeant(): self
+    {
+        return self::say('nobody_meant');
+    }
+
     public static function nothingTicked(): self
     {
         return self::say('nothing_ticked');

@@ -5,21 +5,27 @@ declare(strict_types=1);
 namespace App\Actions\Gates;
 
 use Acre\Core\Lifecycle\Lock;
+use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
+use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
+use App\Queries\Names\CaseFiles;
 use App\Support\TradeClock;
+use Illuminate\Database\Connection;
 use LogicException;
 
 /** What orders' ends mean for the dockets that wanted them. In the caller's transaction. */
 final readonly class OrderEnded
 {
-    public function __construct(private EndLines $end, private MakeStandings $standings, private TradeClock $clock)
+    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private MakeStandings $standings, private TradeClock $clock)
     {
     }
 
@@ -30,8 +36,12 @@ final readonly class OrderEnded
         foreach ($orders as $order) {
             if ($order->state === OrderState::Done && ! $order->ends_line) {
                 $this->writeDown($order);
+                if ($order->kind === OrderKind::Registrant && $order->line?->state === LineState::Begun) {
+                    $this->goOn($order->line->loadMissing('docket'));
+                }
             }
-            $line = $order->ends_line ? $order->line : null;
+            // Of a step before, one that the rest can't do without ends the line as well when it is refused.
+            $line = $order->ends_line || ($order->kind === OrderKind::Registrant && $order->state === OrderState::Refused) ? $order->line : null;
             if ($line !== null && $line->state === LineState::Begun) {
                 $groups[$line->docket_id][$order->state->value][$order->state === OrderState::Refused ? $order->answer ?? '' : ''][] = $line->id;
             }
@@ -44,6 +54,18 @@ final readonly class OrderEnded
                     $state === OrderState::Done->value ? $this->end->done($by, $docket, $lines, $this->clock->now()) : $this->end->refused($by, $docket, $lines, (string) $answer);
                 }
             }
+        }
+    }
+
+    /** The other registrant stands there: what waited for that is told now. */
+    private function goOn(DocketLine $line): void
+    {
+        $deed = $this->deeds->of($line->docket);
+        $file = $this->files->of([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
+        if ($deed instanceof WaitsForWord && $file !== null) {
+            $openings = new Openings($this->database, $this->gateOrders);
+            $deed->goOn($line, $file, $line->docket->terms, $openings);
+            $openings->write();
         }
     }
 

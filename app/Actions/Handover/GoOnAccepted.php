@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Handover;
 
 use Acre\Core\Movement\LegKind;
+use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
 use App\Models\Acceptance;
 use App\Models\Docket;
@@ -14,8 +16,10 @@ use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
+use App\Queries\Names\CaseFiles;
 use App\Support\Failpoint;
 use App\Support\Row;
+use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
 use LogicException;
@@ -25,7 +29,7 @@ final readonly class GoOnAccepted
 {
     private const TOGETHER = 100;
 
-    public function __construct(private Connection $database, private TellHandover $tell, private GateOrders $gateOrders, private EndLines $end, private Words $words)
+    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -48,7 +52,8 @@ final readonly class GoOnAccepted
     /** @return bool whether there may be more */
     private function some(int $docketId): bool
     {
-        $acceptance = Acceptance::query()->with('account.registrar')->whereNull('carried_at')->whereNotNull('answered_on')->lockForUpdate()->find($docketId);
+        Docket::query()->lockForUpdate()->find($docketId);
+        $acceptance = Acceptance::query()->whereNull('carried_at')->whereNotNull('answered_on')->lockForUpdate()->find($docketId);
         if ($acceptance === null) {
             return false;
         }
@@ -64,15 +69,17 @@ final readonly class GoOnAccepted
     /** @return int of how many names */
     private function goOn(Acceptance $acceptance): int
     {
-        $docketId = $acceptance->docket_id;
-        $movements = Movement::query()->with('legs')->where('docket_id', $docketId)->whereNull('closed_on')
+        $docket = Docket::query()->findOrFail($acceptance->docket_id);
+        $deed = $this->deeds->of($docket);
+        $movements = Movement::query()->where('docket_id', $docket->id)->whereNull('closed_on')
             ->whereHas('legs', fn ($legs) => $legs->where('kind', LegKind::Accept)->whereNull('done_on'))->orderBy('id')->limit(self::TOGETHER)->get();
-        $lines = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Begun)->whereIn('name_id', $movements->pluck('name_id'))->lockForUpdate()->get()->keyBy('name_id');
+        // Those that wait for somebody else's word too go on with that.
+        $lines = DocketLine::query()->with('docket')->withoutOpenWord()->where('docket_id', $docket->id)->where('state', LineState::Begun)->whereIn('name_id', $movements->pluck('name_id'))->orderBy('name_id')->lockForUpdate()->get();
+        $files = $this->files->of(array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all())), $this->clock->now());
         $openings = new Openings($this->database, $this->gateOrders);
-        foreach ($movements as $movement) {
-            $line = $lines->get($movement->name_id);
-            if ($line instanceof DocketLine && $line->giving_account_id !== null) {
-                $this->tell->handle($openings, $line, $line->giving_account_id, $acceptance->account, array_values($movement->legs->map(fn (Leg $leg): LegKind => $leg->kind)->all()), $acceptance->answered_on);
+        foreach ($lines as $line) {
+            if ($deed instanceof WaitsForWord && isset($files[$line->name_id])) {
+                $deed->goOn($line, $files[$line->name_id], $docket->terms, $openings);
             }
         }
         $openings->write();

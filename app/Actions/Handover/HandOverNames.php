@@ -8,13 +8,15 @@ use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\Leg as CoreLeg;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Movement\Readiness;
-use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
-use App\Actions\Deeds\Deed;
 use App\Actions\Deeds\DeedError;
+use App\Actions\Deeds\EndMovement;
 use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Names\PassHolding;
+use App\Actions\Registrants\AnotherRegistrant;
+use App\Actions\Registrants\SidesAsked;
 use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Client;
@@ -28,8 +30,8 @@ use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
 
-/** Names go from one account to another at the same registrar. */
-final class HandOverNames implements Deed
+/** Names go from one account to another at the same registrar, and on the way to another registrant where that is wanted. */
+final class HandOverNames implements WaitsForWord
 {
     /** @var array<int, Account> */
     private array $receivers = [];
@@ -37,7 +39,7 @@ final class HandOverNames implements Deed
     /** @var array<int, Client> */
     private array $clients = [];
 
-    public function __construct(private readonly Rulebook $book, private readonly Slips $slips, private readonly PassHolding $pass, private readonly GateOrders $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask)
+    public function __construct(private readonly JudgeHandover $judge, private readonly AnotherRegistrant $another, private readonly Slips $slips, private readonly PassHolding $pass, private readonly GateOrders $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask)
     {
     }
 
@@ -52,21 +54,30 @@ final class HandOverNames implements Deed
         $client = $said['client'] ?? null;
         $by = $said['by'] ?? null;
 
-        return is_numeric($receiver) && is_string($by) ? (new HandoverTermsChosen((int) $receiver, is_numeric($client) ? (int) $client : null, Instant::of($by)))->pack() : null;
+        if (! is_numeric($receiver) || ! is_string($by)) {
+            return null;
+        }
+        $isMeant = isset($said['contact']) && $said['contact'] !== '';
+        $registrant = $isMeant ? $this->another->chosen($said) : null;
+        if ($isMeant && $registrant === null) {
+            return null;
+        }
+
+        return (new HandoverTermsChosen((int) $receiver, is_numeric($client) ? (int) $client : null, Instant::of($by), $registrant))->pack();
     }
 
     public function said(array $terms): array
     {
         $chosen = HandoverTermsChosen::unpack($terms);
 
-        return ['receiver' => $chosen->receiverId, 'client' => $chosen->clientId ?? 'keep', 'by' => $chosen->answerBy->date()];
+        return ['receiver' => $chosen->receiverId, 'client' => $chosen->clientId ?? 'keep', 'by' => $chosen->answerBy->date(), ...array_diff_key($chosen->registrant?->said() ?? [], ['by' => true])];
     }
 
     public function judge(CaseFile $file, array $terms, Instant $now): Readiness
     {
         $chosen = HandoverTermsChosen::unpack($terms);
 
-        return $file->handoverTo($this->receiver($chosen)->facts(), $chosen->answerBy, $this->book, $now)->judge();
+        return $this->judge->handle($file, $this->receiver($chosen)->facts(), $chosen->answerBy, $chosen->registrant, $now);
     }
 
     public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
@@ -78,36 +89,55 @@ final class HandOverNames implements Deed
         if ($acceptance?->accepted === false) {
             throw DeedError::receiverRefused();
         }
-        $openings->movement($line, 'handover', $legs, $now, $legs === [] ? $chosen->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)), $acceptance?->answered_on === null ? [] : [LegKind::Accept->value => $acceptance->answered_on]);
-        // Asked by letter, it goes on once the receiver has said yes.
-        if ($acceptance === null || $acceptance->accepted === true) {
-            $this->tell->handle($openings, $line, $file->account->id, $receiver, array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs), $acceptance?->answered_on);
+        $sides = $chosen->registrant === null ? new SidesAsked([], []) : $this->another->ask($line, $file, $chosen->registrant, $legs, $now);
+        $accepted = $acceptance?->answered_on === null ? [] : [LegKind::Accept->value => $acceptance->answered_on];
+        $openings->movement($line, 'handover', $legs, $now, $legs === [] ? $chosen->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)), $accepted + $sides->done, $sides->words);
+        // Asked by letter, it goes on once whoever is asked has said yes.
+        if (! $sides->wait() && ($acceptance === null || $acceptance->accepted === true)) {
+            $this->tell->handle($openings, $line, $file->account->id, $receiver, array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs), $acceptance?->answered_on, $this->registrantTerms($chosen));
         }
 
         return LineState::Begun;
     }
 
+    public function goOn(DocketLine $line, CaseFile $file, array $terms, Openings $openings): void
+    {
+        $chosen = HandoverTermsChosen::unpack($terms);
+        $acceptance = Acceptance::query()->find($line->docket_id);
+        if ($acceptance !== null && $acceptance->accepted !== true) {
+            return;
+        }
+        $movement = Movement::query()->with('legs')->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->whereNull('closed_on')->first();
+        $legs = $movement === null ? [] : array_values($movement->legs->map(fn (Leg $leg): LegKind => $leg->kind)->all());
+        $this->tell->handle($openings, $line, $file->account->id, $this->receiver($chosen), $legs, $acceptance?->answered_on, $this->registrantTerms($chosen));
+    }
+
     public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
     {
         $chosen = HandoverTermsChosen::unpack($terms);
+        if ($chosen->registrant !== null && ! $this->another->isSo($file, $chosen->registrant)) {
+            $this->another->complete($line, $file, $chosen->registrant, $on);
+        }
         $this->pass->handle($file, $chosen->receiverId, $chosen->clientId ?? $file->clientId, $on, $line->docket_id);
         foreach ($file->handover->extras as $kind => $fate) {
             if ($fate !== ExtraFate::ComesAlong) {
                 Extra::query()->where('registration_id', $file->registrationId)->where('kind', $kind)->whereNull('ended_on')->update(['ended_on' => $on->isoSecond()]);
             }
         }
-        $this->close($line, $on, true);
+        EndMovement::of($line, $on, true);
     }
 
     public function abandon(DocketLine $line, Instant $now): void
     {
         $this->orders->takeBack($line);
-        $this->close($line, $now, false);
+        EndMovement::of($line, $now, false);
     }
 
     public function slip(Docket $docket): Slip
     {
-        return $this->slips->of($docket, HandoverTermsChosen::unpack($docket->terms));
+        $chosen = HandoverTermsChosen::unpack($docket->terms);
+
+        return $this->slips->of($docket, $chosen, $chosen->registrant === null ? [] : $this->another->slipValues($chosen->registrant));
     }
 
     public function headline(array $terms, int $names): string
@@ -129,7 +159,9 @@ final class HandOverNames implements Deed
         $acceptance = Acceptance::query()->where('accepted', true)->find($docket->id);
         $accepted = $acceptance?->answered_on === null ? '' : __('deeds.hand_over.accepted_by', ['mailbox' => $acceptance->mailbox, 'on' => $acceptance->answered_on->isoSecond()]);
 
-        return (is_string($said) ? $said : self::key()).(is_string($accepted) ? $accepted : '');
+        $registrant = $chosen->registrant === null ? '' : __('deeds.hand_over.with_registrant', ['who' => "contact {$chosen->registrant->contactId}"]);
+
+        return (is_string($said) ? $said : self::key()).(is_string($accepted) ? $accepted : '').(is_string($registrant) ? $registrant : '').($chosen->registrant === null ? '' : $this->another->wordsGiven($docket, $chosen->registrant));
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
@@ -138,19 +170,18 @@ final class HandOverNames implements Deed
         $receiver = $this->receiver($chosen);
         $client = $chosen->clientId === null ? $file->clientName : $this->client($chosen->clientId)->name;
 
+        [$before, $after] = $chosen->registrant === null ? [null, null] : $this->another->beforeAndAfter($file, $chosen->registrant);
+
         return [
-            'before' => ['account' => $file->account->registrarName.' '.$file->account->number, 'client' => $file->clientName],
-            'after' => ['account' => $receiver->registrar->name.' '.$receiver->number, 'client' => $client],
+            'before' => ['account' => $file->account->registrarName.' '.$file->account->number, 'client' => $file->clientName] + ($before === null ? [] : ['registrant' => $before]),
+            'after' => ['account' => $receiver->registrar->name.' '.$receiver->number, 'client' => $client] + ($after === null ? [] : ['registrant' => $after]),
         ];
     }
 
-    private function close(DocketLine $line, Instant $on, bool $done): void
+    /** @return array<string, string>|null what the registrar is told of the other registrant; null: there is none */
+    private function registrantTerms(HandoverTermsChosen $chosen): ?array
     {
-        $movement = Movement::query()->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->whereNull('closed_on')->first();
-        $movement?->update(['closed_on' => $on]);
-        if ($movement !== null && $done) {
-            Leg::query()->where('movement_id', $movement->id)->whereNull('done_on')->update(['done_on' => $on->isoSecond()]);
-        }
+        return $chosen->registrant === null ? null : $this->another->orderTerms($chosen->registrant);
     }
 
     private function client(int $id): Client

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Handover;
 
+use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\ReadPastedNames;
+use App\Actions\Registrants\AnotherRegistrant;
+use App\Actions\Registrants\RegistrantChosen;
 use App\Http\Deeds\CarryDeed;
 use App\Http\Sheaf\PasteRequest;
 use App\Models\Account;
@@ -34,7 +37,7 @@ final readonly class HandOverController
     /** So many names are shown one by one before the rest is only counted. */
     public const ROWS = 300;
 
-    public function __construct(private GatherNames $gather, private JudgeNames $judge, private TradeClock $clock, private FindAccounts $find, private Tallies $tallies, private Words $words)
+    public function __construct(private GatherNames $gather, private JudgeNames $judge, private TradeClock $clock, private FindAccounts $find, private Tallies $tallies, private AnotherRegistrant $another, private Words $words)
     {
     }
 
@@ -47,7 +50,8 @@ final readonly class HandOverController
         $receiver = $request->receiverId() === null ? null : Account::query()->with(['registrar', 'owner'])->find($request->receiverId());
         $now = $this->clock->now();
         $by = $request->answerBy($now->toDay()->plusDays($receiver->registrar->accept_days ?? self::DAYS_TO_ANSWER));
-        $judged = $this->judge->handle($ids, $receiver?->facts(), $by, $now);
+        $registrant = $this->registrant($request, $by);
+        $judged = $this->judge->handle($ids, $receiver?->facts(), $by, $now, $registrant);
         $verdicts = new Verdicts($judged, $request->without());
 
         if ($request->query('found') === 'only') {
@@ -62,6 +66,9 @@ final readonly class HandOverController
             'address' => $request->address(...),
             'receiver' => $receiver,
             'client' => $this->client($request, $receiver),
+            'registrant' => $registrant,
+            'registrantCalled' => $registrant === null ? '' : $this->another->called($registrant),
+            'choices' => $this->another->choices(),
             'clients' => Client::query()->orderBy('name')->limit(300)->get(['id', 'name']),
             'by' => $by,
             'candidates' => $this->candidates($request, $judged),
@@ -76,7 +83,12 @@ final readonly class HandOverController
 
     public function store(StoreHandOverRequest $request, CarryDeed $carry): RedirectResponse
     {
-        $terms = new HandoverTermsChosen($request->integer('receiver'), $request->clientId(), $request->answerBy($this->clock->today()));
+        $by = $request->answerBy($this->clock->today());
+        $registrant = $this->registrant($request, $by);
+        if ($registrant === null && $request->word('contact') !== '') {
+            return redirect($request->address(['client' => $request->word('client')]))->withErrors(['deed' => DeedError::nobodyMeant()->getMessage()]);
+        }
+        $terms = new HandoverTermsChosen($request->integer('receiver'), $request->clientId(), $by, $registrant);
         if ($terms->clientId !== null) {
             Client::query()->findOrFail($terms->clientId);
         }
@@ -116,6 +128,12 @@ final readonly class HandOverController
 
         return $this->find->matching($request->word('q'), count($registrars) === 1 ? $registrars[0] : null, 24)
             ->reject(fn (Account $account): bool => $givers === [$account->id]);
+    }
+
+    /** Who is to be their registrant; null: each keeps its own, or it is not said yet who. */
+    private function registrant(HandOverRequest $request, Instant $by): ?RegistrantChosen
+    {
+        return $request->word('contact') === '' ? null : $this->another->chosen([...$request->only(HandOverRequest::REGISTRANT), 'by' => $by->date()]);
     }
 
     private function client(HandOverRequest $request, ?Account $receiver): ?Client

@@ -8,28 +8,30 @@ use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Account;
 use Acre\Core\Movement\Readiness;
-use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
+use App\Actions\Handover\JudgeHandover;
+use App\Actions\Registrants\RegistrantChosen;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 
 /** The live verdicts of the handover's page: what stands there before anything is written. */
 final readonly class JudgeNames
 {
-    public function __construct(private CaseFiles $files, private Rulebook $book)
+    public function __construct(private CaseFiles $files, private JudgeHandover $judge)
     {
     }
 
     /**
      * @param  list<int>  $nameIds
      * @param  Account|null  $receiver  null: not chosen yet
+     * @param  RegistrantChosen|null  $registrant  null: each keeps its own
      * @return list<JudgedName> grouped by giving account
      */
-    public function handle(array $nameIds, ?Account $receiver, Instant $answerBy, Instant $now): array
+    public function handle(array $nameIds, ?Account $receiver, Instant $answerBy, Instant $now, ?RegistrantChosen $registrant = null): array
     {
         $judged = array_map(
-            fn (CaseFile $file): JudgedName => new JudgedName($file, $file->watched === null ? $file->handoverTo($receiver, $answerBy, $this->book, $now)->judge() : Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], [])),
+            fn (CaseFile $file): JudgedName => new JudgedName($file, $file->watched === null ? $this->judge->handle($file, $receiver, $answerBy, $registrant, $now) : Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], [])),
             array_values($this->files->of($nameIds, $now)),
         );
         $order = array_flip(array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged))));

@@ -18,7 +18,8 @@ use Illuminate\Database\Query\Builder;
 /** Makes the slip of a handover from its open lines and the legs that were written when they began. */
 final readonly class Slips
 {
-    public function of(Docket $docket, HandoverTermsChosen $terms): Slip
+    /** @param  array<string, string>  $registrant  what another registrant's data are, by what they are called */
+    public function of(Docket $docket, HandoverTermsChosen $terms, array $registrant = []): Slip
     {
         $receiver = $terms->receiver();
         $lines = $this->lines($docket);
@@ -27,7 +28,7 @@ final readonly class Slips
         foreach ($lines->groupBy('lot') as $number => $group) {
             $account = $group->firstOrFail()->givingAccount;
             if ($account !== null) {
-                $lots[] = $this->lot((int) $number, $account, $receiver, array_values($group->all()), $kinds);
+                $lots[] = $this->lot((int) $number, $account, $receiver, array_values($group->all()), $kinds, $registrant);
             }
         }
 
@@ -57,7 +58,6 @@ final readonly class Slips
     {
         return DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
             ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
-            ->whereNotExists(fn (Builder $asked) => $asked->selectRaw('1')->from('acceptances')->whereColumn('acceptances.docket_id', 'docket_lines.docket_id')->whereRaw('accepted IS NOT TRUE'))
             ->withoutOpenWord()->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
     }
 
@@ -70,19 +70,24 @@ final readonly class Slips
             ->toBase()->selectRaw('kind, min(position) AS place')->groupBy('kind')->orderBy('place')->pluck('kind')->all();
 
         return array_values(array_filter(array_map(
-            fn (mixed $kind): ?LegKind => is_string($kind) && in_array($kind, $needed, true) ? LegKind::from($kind) : null, $confirms,
+            fn (mixed $kind): ?LegKind => is_string($kind) && in_array($kind, $needed, true) && ! LegKind::from($kind)->isWord() ? LegKind::from($kind) : null, $confirms,
         )));
     }
 
     /**
      * @param  list<DocketLine>  $lines
      * @param  list<LegKind>  $kinds
+     * @param  array<string, string>  $registrant
      */
-    private function lot(int $number, Account $giver, Account $receiver, array $lines, array $kinds): SlipLot
+    private function lot(int $number, Account $giver, Account $receiver, array $lines, array $kinds, array $registrant): SlipLot
     {
         $giving = $receiving = [];
         foreach ($kinds as $kind) {
-            $step = new SlipStep($kind->value, $kind === LegKind::Offer ? $this->offer($giver, $receiver) : [], $kind === LegKind::Offer);
+            $step = new SlipStep($kind->value, match ($kind) {
+                LegKind::Offer => $this->offer($giver, $receiver),
+                LegKind::Registrant => $registrant,
+                default => [],
+            }, in_array($kind, [LegKind::Offer, LegKind::Registrant], true));
             if ($kind->isGiving()) {
                 $giving[] = $step;
             } else {

@@ -15,10 +15,17 @@
             <x-word :label="$client?->name ?? __('the :served of each')">
                 <a href="{{ $request->address(['client' => 'keep']) }}" @if ($client === null) aria-current="true" @endif>{{ __('the :served of each, as now') }}</a>
                 @foreach ($clients as $one)<a href="{{ $request->address(['client' => $one->id]) }}" @if ($client?->id === $one->id) aria-current="true" @endif>{{ $one->name }}</a>@endforeach
-            </x-word>, registrant and servers <strong>kept as they are</strong>, answer wanted by
+            </x-word>, registrant
+            <details class="menu word" id="registrant" @if ($registrant === null && $request->word('contact') !== '') open @endif><summary>{{ $registrant === null ? 'kept as it is' : Str::limit($registrantCalled, 40) }}</summary><div class="menu-sheet menu-wide">
+                <form method="get" action="{{ route('hand-over') }}" class="fields">
+                    @foreach ([...$request->which(), ...$request->only(['receiver', 'client', 'by'])] as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
+                    @include('deeds.terms.registrant', ['said' => $registrant?->said() ?? [], 'required' => false])
+                    <p><button>Judge again</button> @if ($registrant !== null)<a href="{{ $request->address(['contact' => null, 'agreement' => null, 'authority' => null, 'agent' => null]) }}">Keep it as it is</a>@endif</p>
+                </form>
+            </div></details>, servers <strong>kept as they are</strong>, answer wanted by
             <x-word :label="$words->near($by)">
                 <form method="get" action="{{ route('hand-over') }}" class="ask">
-                    @foreach (['of', 'name', 'receiver', 'client'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
+                    @foreach (['of', 'name', 'receiver', 'client', 'contact', 'agreement', 'authority', 'agent'] as $key)@if ($request->filled($key))<input type="hidden" name="{{ $key }}" value="{{ $request->input($key) }}">@endif @endforeach
                     <label for="by">Answer wanted by</label> <input id="by" type="date" name="by" value="{{ $by->date() }}" required> <button>Judge again</button>
                 </form>
             </x-word>.
@@ -45,7 +52,8 @@
                 <tr><th scope="row">Account</th><td>{{ $givers->map(fn ($group) => $group[0]->file->account->number)->join(', ') }}</td><td>{{ $receiver?->number ?? 'to be chosen' }}</td></tr>
                 <tr><th scope="row">Held for</th><td>{{ collect($judged)->map(fn ($one) => $one->file->clientName)->unique()->take(3)->join(', ') }}</td><td>{{ $client?->name ?? 'the same' }}</td></tr>
                 <tr><th scope="row">Who pays the renewals</th><td>{{ $givers->map(fn ($group) => 'account '.$group[0]->file->account->number)->take(3)->join(', ') }}</td><td>{{ $receiver === null ? 'to be chosen' : 'account '.$receiver->number.', '.($receiver->owner?->name ?? 'the house') }}</td></tr>
-                <tr><th scope="row">Registrant, servers, end</th><td></td><td>the same</td></tr>
+                @if ($registrant !== null)<tr><th scope="row">Registrant</th><td>{{ collect($judged)->map(fn ($one) => $one->file->registrant)->unique()->take(3)->join(', ') }}</td><td><bdi>{{ $registrantCalled }}</bdi></td></tr>@endif
+                <tr><th scope="row">{{ $registrant === null ? 'Registrant, servers, end' : 'Servers, end' }}</th><td></td><td>the same</td></tr>
                 </tbody>
             </table>
         </section>
@@ -61,7 +69,7 @@
                     <th scope="row"><a class="name" href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a></th>
                     <td data-label="Ends">{{ $one->file->facts->ends === null ? 'not known' : App\Support\Dates::full($one->file->facts->ends) }}</td>
                     <td><x-verdict :readiness="$one->readiness" :words="$words"/></td>
-                    <td>@forelse ($one->readiness->findings as $finding)<span class="reason">{{ $words->finding($finding) }}.</span>@empty<span class="lesser">nothing</span>@endforelse</td>
+                    <td>@forelse (collect($one->readiness->findings)->sortBy(fn ($finding): int => $finding->effect === Acre\Core\Finding\Effect::Worth ? 1 : 0) as $finding)<span class="reason">{{ $words->finding($finding) }}.</span>@empty<span class="lesser">nothing</span>@endforelse</td>
                     <td>@include('handover.cures', ['findings' => $one->readiness->reasons(), 'file' => $one->file])</td>
                 </tr>
             @endforeach
@@ -81,6 +89,7 @@
                     @csrf
                     @foreach ($request->which() as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
                     <input type="hidden" name="receiver" value="{{ $receiver->id }}"><input type="hidden" name="client" value="{{ $client?->id ?? 'keep' }}"><input type="hidden" name="by" value="{{ $by->date() }}">
+                    @foreach (array_diff_key($registrant?->said() ?? [], ['by' => true]) as $key => $value)<input type="hidden" name="{{ $key }}" value="{{ $value }}">@endforeach
                     <input type="hidden" name="token" value="{{ $token }}"><input type="hidden" name="shown" value="{{ $shown }}">
                     @can('settle')
                         <button class="main" name="act" value="settle">Hand {{ $what($count) }} to {{ Str::limit($whose, 40) }}</button>
