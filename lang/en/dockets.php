@@ -6,6 +6,11 @@ return [
     'closing' => 'All are done; the proof is being made.',
     'left' => '{0} All have begun.|{1} One name is left to begin.|[2,*] :count names are left to begin.',
     'to_tell' => '{1} One thing is left to tell its registrar.|[2,*] :count things are left to tell their registrars.',
+    // What a registrar writes by itself after a step of a slip.
+    'letter' => [
+        'change' => ':registrar then asks whether they agree, by letters of its own, to', 'change_from' => ':registrar then asks whether they agree, by letters of its own from :from, to', 'change_settles' => 'the last answer settles the change; no other letter does',
+        'verify' => ':registrar then asks whether the mailbox is read, by a letter of its own to', 'verify_from' => ':registrar then asks whether the mailbox is read, by a letter of its own from :from to', 'verify_settles' => 'following the link in that one settles the verification; our letters don’t',
+    ],
     'ticked' => [
         'done' => '{0} Nothing was ticked: somebody else had ended these lines already.|{1} One name is ticked as done, and its holding has changed.|[2,*] :count names are ticked as done, and their holdings have changed.',
         'refused' => '{0} Nothing was changed: somebody else had ended these lines already.|{1} One name is written down as refused.|[2,*] :count names are written down as refused.',

@@ -66,7 +66,7 @@ return [
         'lock_off' => ['do' => 'Lift the lock of these names', 'otherwise' => 'they can’t be moved'],
         'auto_renew_on' => ['do' => 'Switch on that these names renew by themselves', 'otherwise' => 'they end'],
         'auto_renew_off' => ['do' => 'Switch off that these names renew by themselves', 'otherwise' => 'they are charged for'],
-        'registrant' => ['do' => 'Change the registrant of these names; if the registrar asks both by letters of its own, see that the last one is answered', 'otherwise' => 'the one before stays the legal holder'],
+        'registrant' => ['do' => 'Change the registrant of these names, and see that the registrar’s own letters are answered', 'otherwise' => 'the one before stays the legal holder'],
         'disclose' => ['do' => 'Set what the public record shows of the holder of these names', 'otherwise' => 'the world reads what it reads today'],
         'auth_code' => ['do' => 'Ask for the auth codes of these names, and write each down on its folio', 'otherwise' => 'they can’t go to another registrar'],
         'confirm_prior' => ['do' => 'The registrant until then says yes', 'otherwise' => 'nothing is changed'],

@@ -124,6 +124,7 @@ final class ChangeOfRegistrantTest extends TestCase
         $docket = $this->docket(agent: 'both');
         self::assertSame([], [...$this->world->letters($this->prior), ...$this->world->letters($this->desk)], 'the house says yes for both');
         $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Change the registrant of these names', 'Organisation', 'Peal Trust', 'Mailbox', $this->desk, 'bell.com']);
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Skerry Registrations then asks whether they agree, by letters of its own, to', "{$this->prior}, {$this->desk}", 'the last answer settles the change', 'asks whether the mailbox is read, by a letter of its own to', $this->desk, 'settles the verification']);
         self::assertSame('Wickerby Bell Foundry', $this->registrant('bell.com'), 'nothing is written before it is done');
         self::assertSame([$this->house->steward->id, $this->house->steward->id], DB::table('agreements')->where('docket_id', $docket->id)->orderBy('id')->pluck('user_id')->all(), 'for the one and for the other');
         $agreed = Row::of(DB::table('agreements')->where('docket_id', $docket->id)->where('contact_id', $this->new->id)->sole());
@@ -141,6 +142,7 @@ final class ChangeOfRegistrantTest extends TestCase
 
     public function test_both_are_written_to_and_nobody_outside_is_told_before_the_last_yes(): void
     {
+        $this->house->skerry->update(['verifies_by' => 'house']);
         // .com asks both, .de the new one alone, .co.uk nobody by letter.
         $docket = $this->docket('bell.com bell.de bell.co.uk');
         $of = fn (string $mailbox): string => MailLetter::read($this->world->letters($mailbox)[0])->text;
@@ -278,6 +280,7 @@ final class ChangeOfRegistrantTest extends TestCase
             $this->post($this->link($mailbox), $answer)->assertOk();
         }
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Who must say yes', 'what to do at', 'Giving side', 'Change the registrant of these names', 'Peal Trust', 'Offer the names to the receiving account']);
+        self::assertNull(Mailbox::query()->where('address', $this->desk)->sole()->verified_on, 'its registrar wants its own letter answered');
         self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
         $name = Name::query()->where('ascii', 'bell.com')->sole();
         self::assertSame(['Peal Trust', $receiver->id], [$this->registrant('bell.com'), Holding::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->sole()->account_id]);

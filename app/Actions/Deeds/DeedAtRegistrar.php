@@ -20,6 +20,7 @@ use App\Models\LineState;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slip;
+use App\Queries\Dockets\SlipLetter;
 use App\Queries\Dockets\Slips;
 use App\Queries\Dockets\SlipStep;
 use App\Queries\Names\CaseFile;
@@ -93,6 +94,18 @@ abstract class DeedAtRegistrar implements HasPage
         return [];
     }
 
+    /**
+     * What the registrar then writes by itself.
+     *
+     * @param  list<DocketLine>  $lines
+     * @param  array<string, mixed>  $terms
+     * @return list<SlipLetter>
+     */
+    protected function slipLetters(Account $account, array $lines, array $terms): array
+    {
+        return [];
+    }
+
     /** @param  array<string, string>  $with */
     protected static function text(string $key, array $with = []): string
     {
@@ -142,6 +155,6 @@ abstract class DeedAtRegistrar implements HasPage
 
     public function slip(Docket $docket): Slip
     {
-        return $this->slips->ofOneStep($docket, fn (Account $account): SlipStep => new SlipStep($this->order($docket->terms)->value, $this->slipValues($account, $docket->terms), true));
+        return $this->slips->ofOneStep($docket, fn (Account $account, array $lines): SlipStep => new SlipStep($this->order($docket->terms)->value, $this->slipValues($account, $docket->terms), true, $this->slipLetters($account, $lines, $docket->terms)));
     }
 }

@@ -12,11 +12,15 @@ use Acre\Core\Contact\RegistrantChange;
 use Acre\Core\Contact\Side;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Record\Field;
+use Acre\Core\Record\Record;
+use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\DeedError;
+use App\Models\Account;
 use App\Models\Confirmation;
 use App\Models\Contact;
 use App\Models\ContactVersion;
@@ -24,6 +28,7 @@ use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\Order;
 use App\Outside\Registrar\OrderKind;
+use App\Queries\Dockets\SlipLetter;
 use App\Queries\Names\CaseFile;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -33,6 +38,9 @@ use Illuminate\Database\Connection;
 final class AnotherRegistrant
 {
     private const OFFERED = 200;
+
+    /** Mailboxes of registrants that a slip names. */
+    private const LISTED = 5;
 
     /** Days for an answer, where nothing else is said. */
     private const ANSWER_DAYS = 14;
@@ -141,6 +149,51 @@ final class AnotherRegistrant
         }
 
         return $values;
+    }
+
+    /**
+     * A registrar that asks registrants itself writes to both sides, where the rules ask them, and to the mailbox that is to be verified.
+     *
+     * @param  list<DocketLine>  $lines  of one account
+     * @return list<SlipLetter>
+     */
+    public function slipLetters(Account $account, array $lines, RegistrantChosen $chosen): array
+    {
+        $new = $this->contact($chosen->contactId)?->today->mailbox;
+        if ($account->registrar->verifies_by !== 'registrar' || $new === null || $chosen->isCorrection) {
+            return [];
+        }
+        $now = $this->clock->now();
+        $rules = array_map(fn (string $suffix): RuleSet => $this->book->for($suffix, $now), array_values(array_unique(array_map(fn (DocketLine $line): string => $line->name->suffix, $lines))));
+        $registrar = $account->registrar;
+        $letters = [];
+        if (array_filter($rules, fn (RuleSet $one): bool => $one->registrantConfirms->value === RegistrantConfirms::Both) !== []) {
+            $prior = array_values(array_filter($this->database->table('registrants')->whereIn('name_id', array_map(fn (DocketLine $line): int => $line->name_id, $lines))->whereNotNull('address')->distinct()->limit(self::LISTED)->orderBy('address')->pluck('address')->all(), is_string(...)));
+            $letters[] = new SlipLetter('change', $registrar->name, $registrar->verification_sender, array_values(array_unique([...$prior, $new->address])));
+        }
+        if ($new->verified_on === null && array_filter($rules, fn (RuleSet $one): bool => $one->verifyDays->value > 0) !== []) {
+            $letters[] = new SlipLetter('verify', $registrar->name, $registrar->verification_sender, [$new->address]);
+        }
+
+        return $letters;
+    }
+
+    /** Whether the record shows them; where it shows nothing of anybody, whether it was changed since. */
+    public function isSeen(DocketLine $line, RegistrantChosen $chosen, Record $record): bool
+    {
+        $value = $this->value($chosen);
+        $read = array_filter(array_map(fn (Field $field): ?string => $record->field($field)->value, [Field::Organisation, Field::Name, Field::Mailbox]), is_string(...));
+        if ($value === null || $read === []) {
+            return $value !== null && $record->changed !== null && $line->done_on !== null && ! $record->changed->isBefore($line->done_on);
+        }
+        foreach ([Field::Organisation, Field::Name, Field::Mailbox] as $field) {
+            $said = $record->field($field)->value;
+            if ($said !== null && mb_strtolower(trim($said)) !== mb_strtolower($value->field($field) ?? '')) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** Writes what is now so. In the line's transaction, the name locked. */

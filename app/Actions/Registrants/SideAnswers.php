@@ -63,10 +63,16 @@ final readonly class SideAnswers
             'docket_id' => $confirmation->docket_id, 'contact_id' => $confirmation->contact_id, 'words' => is_string($agreement) && $agreement !== '' ? $agreement : "docket {$confirmation->docket_id}",
             'authority' => "their own, in answer to letter {$confirmation->letter?->id}", 'accepted_on' => $this->clock->now()->isoSecond(), 'user_id' => null,
         ]);
-        // Who reads that mailbox has just shown it: nothing else is to be verified by a letter of its own.
-        $mailbox = $confirmation->side === Side::New ? Mailbox::query()->whereRaw('lower(address) = lower(?)', [$confirmation->mailbox])->whereNull('verified_on')->first() : null;
+        // Who reads that mailbox has just shown it; a registrar that asks by itself wants its own letter answered.
+        $mailbox = $confirmation->side === Side::New && ! $this->isAskedElsewhere($confirmation->docket_id) ? Mailbox::query()->whereRaw('lower(address) = lower(?)', [$confirmation->mailbox])->whereNull('verified_on')->first() : null;
         if ($mailbox !== null) {
             $this->verify->handle($mailbox->id, 'letter');
         }
+    }
+
+    private function isAskedElsewhere(int $docketId): bool
+    {
+        return $this->database->table('docket_lines')->join('accounts', 'accounts.id', '=', 'docket_lines.giving_account_id')->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
+            ->where('docket_id', $docketId)->where('verifies_by', 'registrar')->exists();
     }
 }

@@ -98,7 +98,9 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     {
         $one = count($files) === 1 ? $files[0] : null;
 
-        return ['fields' => $this->compared->of($files, fn (CaseFile $file): Pattern => $this->told($file, $terms), $now), 'one' => $one, 'count' => count($files)];
+        [$fields, $seen] = $this->compared->of($files, fn (CaseFile $file): Pattern => $this->told($file, $terms), $now);
+
+        return ['fields' => $fields, 'seen' => $seen, 'one' => $one, 'count' => count($files)];
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array

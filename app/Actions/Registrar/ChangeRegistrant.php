@@ -9,6 +9,7 @@ use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Movement\Readiness;
+use Acre\Core\Record\Record;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
@@ -16,6 +17,7 @@ use App\Actions\Deeds\DeedAtRegistrar;
 use App\Actions\Deeds\EndMovement;
 use App\Actions\Deeds\NamesPeople;
 use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\SeenOutside;
 use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Registrants\AnotherRegistrant;
@@ -30,7 +32,7 @@ use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
 
 /** Another legal holder, or other data of the same: who must say yes, by letter or by the house as their agent; then the registrar is told, and the old one's span ends. */
-final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, WaitsForWord
+final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, SeenOutside, WaitsForWord
 {
     public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly AnotherRegistrant $another)
     {
@@ -87,6 +89,11 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
         EndMovement::of($line, $now, false);
     }
 
+    public function isSeen(DocketLine $line, array $terms, Record $record): bool
+    {
+        return $this->another->isSeen($line, RegistrantChosen::unpack($terms), $record);
+    }
+
     public function beforeAndAfter(CaseFile $file, array $terms): array
     {
         [$before, $after] = $this->another->beforeAndAfter($file, RegistrantChosen::unpack($terms));
@@ -128,6 +135,11 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, Wai
     protected function slipValues(Account $account, array $terms): array
     {
         return $this->another->slipValues(RegistrantChosen::unpack($terms));
+    }
+
+    protected function slipLetters(Account $account, array $lines, array $terms): array
+    {
+        return $this->another->slipLetters($account, $lines, RegistrantChosen::unpack($terms));
     }
 
     protected function isSo(CaseFile $file, array $terms): bool

@@ -15,6 +15,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Queries\Names\CaseFile;
 use App\Queries\Outside\LastSeen;
+use App\Queries\Outside\Observed;
 
 /** What the world reads of names' holders today, and what it will read once a pattern is followed. */
 final readonly class RecordsCompared
@@ -32,7 +33,7 @@ final readonly class RecordsCompared
     /**
      * @param  list<CaseFile>  $files
      * @param  callable(CaseFile): Pattern  $told  what each name's registrar will be told
-     * @return list<FieldCompared>
+     * @return array{list<FieldCompared>, Instant|null} field by field, and when the oldest of what is read today was seen; null: nobody has looked
      */
     public function of(array $files, callable $told, Instant $now): array
     {
@@ -48,11 +49,13 @@ final readonly class RecordsCompared
             $privacy = in_array(ExtraKind::Privacy, $file->extras, true);
             $all[] = [
                 $file, $holder, $file->told === null ? null : PublishedRecord::of($holder, $file->told, $rules, $privacy),
-                PublishedRecord::of($holder, $told($file), $rules, $privacy), $read[$file->nameId] ?? null,
+                PublishedRecord::of($holder, $told($file), $rules, $privacy), $read[$file->nameId]->record ?? null,
             ];
         }
 
-        return array_map(fn (Field $field): FieldCompared => self::compare($field, $all), Field::cases());
+        $seen = array_map(fn (Observed $one): Instant => $one->last, array_values($read));
+
+        return [array_map(fn (Field $field): FieldCompared => self::compare($field, $all), Field::cases()), $seen === [] ? null : Instant::earliest(...$seen)];
     }
 
     /** @param  list<array{CaseFile, Contact, PublishedRecord|null, PublishedRecord, Record|null}>  $all */

@@ -38,7 +38,7 @@ final readonly class Slips
     /**
      * Of a deed that takes one step, on the side where the names lie.
      *
-     * @param  callable(Account): SlipStep  $step
+     * @param  callable(Account, list<DocketLine>): SlipStep  $step
      */
     public function ofOneStep(Docket $docket, callable $step): Slip
     {
@@ -46,7 +46,7 @@ final readonly class Slips
         foreach ($this->lines($docket)->groupBy('lot') as $number => $group) {
             $account = $group->firstOrFail()->givingAccount;
             if ($account !== null) {
-                $lots[] = new SlipLot((int) $number, $account, array_values($group->all()), [$step($account)], []);
+                $lots[] = new SlipLot((int) $number, $account, array_values($group->all()), [$step($account, array_values($group->all()))], []);
             }
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Outside;
 
-use Acre\Core\Record\Record;
 use Acre\Core\Record\Source;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -37,7 +36,7 @@ final readonly class LastSeen
      * The newest record of each name that says something of its holder: the registry's, or else the registrar's own.
      *
      * @param  list<int>  $nameIds
-     * @return array<int, Record> by name; those that nobody has read are left out
+     * @return array<int, Observed> by name; those that nobody has read are left out
      */
     public function holders(array $nameIds): array
     {
@@ -48,9 +47,9 @@ final readonly class LastSeen
             WHERE o.name_id = ANY (?::bigint[]) AND o.source <> 'dns' ORDER BY o.name_id, o.source, o.last_seen DESC, o.id DESC
             SQL, ['{'.implode(',', $nameIds).'}']);
         foreach (Row::all($rows) as $row) {
-            $record = Observed::of($row, $row->text('ascii'))->record;
-            if ($record !== null && $record->holder !== [] && (! isset($found[$row->int('name_id')]) || $record->source !== Source::Registrar)) {
-                $found[$row->int('name_id')] = $record;
+            $observed = Observed::of($row, $row->text('ascii'));
+            if ($observed->record !== null && $observed->record->holder !== [] && (! isset($found[$row->int('name_id')]) || $observed->source !== Source::Registrar)) {
+                $found[$row->int('name_id')] = $observed;
             }
         }
 

@@ -9,7 +9,7 @@
         <form method="get" action="{{ route('deeds.show', $deed) }}" class="card fields">
             @foreach ($request->which() as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
             <div class="columns">@include('deeds.terms.'.$deed)</div>
-            <p><button @class(['main' => $terms === null])>{{ $terms === null ? 'Show what it would do' : 'Judge again' }}</button></p>
+            @unless ($contract instanceof App\Actions\Deeds\Illustrated)<p><button @class(['main' => $terms === null])>{{ $terms === null ? 'Show what it would do' : 'Judge again' }}</button></p>@endunless
         </form>
     @endif
     @if ($verdicts !== null)

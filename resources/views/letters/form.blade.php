@@ -7,7 +7,7 @@
             <input type="hidden" name="version" value="{{ $errors->has('version') ? $version : old('version', $version) }}">
             @error('version')<p class="wrong" role="alert">{{ $message }}</p>@enderror
             <x-field name="subject" label="Subject" :value="$written->subject" maxlength="200" required/>
-            <x-field name="body" type="area" label="What it says" :value="$written->body" rows="20" maxlength="10000" required/>
+            <x-field name="body" type="area" label="What it says" :value="$written->body" rows="19" maxlength="10000" required/>
             <p><button name="act" value="look">Look at it</button> <button class="main" name="act" value="save">Save</button> <a class="button" href="{{ route('letter-texts.index') }}">Leave it</a></p>
             <details @if ($errors->has('body')) open @endif><summary>What can stand in it</summary>
                 <dl class="facts facts-wide">@foreach ($kind->words() as $word)<div><dt class="mono">:{{ $word }}</dt><dd>{{ $words->say('letters.word.'.$word) }}@if (in_array($word, $kind->needs(), true))<span class="lesser">must be there</span>@endif</dd></div>@endforeach
