@@ -13,7 +13,7 @@ use Standin\Settings;
 require __DIR__.'/../vendor/autoload.php';
 
 $certificates = glob(Settings::fromEnvironment()->folder.'/server-*.pem');
-$server = new SecureServer(new TcpServer('127.0.0.1:'.($argv[1] ?? '0')), null, ['local_cert' => $certificates === false ? '' : $certificates[0] ?? '']);
+$server = new SecureServer(new TcpServer('127.0.0.1:'.($argv[1] ?? '0'), null, ['tcp_nodelay' => true]), null, ['local_cert' => $certificates === false ? '' : $certificates[0] ?? '']);
 $server->on('connection', function (ConnectionInterface $connection): void {
     $framing = new EppFraming;
     $connection->on('data', function (string $bytes) use ($connection, $framing): void {

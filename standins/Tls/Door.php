@@ -21,7 +21,8 @@ final readonly class Door
      */
     public static function open(string $address, string $certificate, string $foreign, Closure $isForeign, Closure $served): void
     {
-        $tcp = new TcpServer($address);
+        // Short answers are not to wait for each other.
+        $tcp = new TcpServer($address, null, ['tcp_nodelay' => true]);
         $own = new Passed($tcp);
         $other = new Passed($tcp);
         $served(new SecureServer($own, null, ['local_cert' => $certificate]));

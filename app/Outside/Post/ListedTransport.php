@@ -30,7 +30,7 @@ final readonly class ListedTransport implements TransportInterface
     public function send(RawMessage $message, ?Envelope $envelope = null): ?SentMessage
     {
         [$address, $dialled] = $this->hosts->dial($this->host, $this->port);
-        $stream = (new SocketStream)->setTimeout($this->seconds)->setStreamOptions(['ssl' => ['peer_name' => $this->host] + ($this->authority === null ? [] : ['cafile' => $this->authority])]);
+        $stream = (new SocketStream)->setTimeout($this->seconds)->setStreamOptions(['socket' => ['tcp_nodelay' => true], 'ssl' => ['peer_name' => $this->host] + ($this->authority === null ? [] : ['cafile' => $this->authority])]);
         $transport = new EsmtpTransport($address, $dialled, $this->port === self::IMPLICIT, stream: $stream);
         $transport->setRequireTls($this->port !== self::IMPLICIT)->setUsername($this->user ?? '')->setPassword($this->password ?? '');
         try {

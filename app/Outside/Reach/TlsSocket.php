@@ -17,7 +17,7 @@ final readonly class TlsSocket
     public static function open(Hosts $hosts, string $host, int $port, ?string $authority, float $seconds)
     {
         [$address, $dialled] = $hosts->dial($host, $port);
-        $context = stream_context_create(['ssl' => ['peer_name' => $host, 'verify_peer' => true, 'verify_peer_name' => true, 'SNI_enabled' => true, 'disable_compression' => true] + ($authority === null ? [] : ['cafile' => $authority])]);
+        $context = stream_context_create(['socket' => ['tcp_nodelay' => true], 'ssl' => ['peer_name' => $host, 'verify_peer' => true, 'verify_peer_name' => true, 'SNI_enabled' => true, 'disable_compression' => true] + ($authority === null ? [] : ['cafile' => $authority])]);
         // PHP says first what is wrong with a certificate, and last only that it could not connect.
         $said = '';
         set_error_handler(function (int $level, string $message) use (&$said): bool {
