@@ -14,6 +14,17 @@ enum LetterKind: string
     case Acceptance = 'acceptance';
     case Yearly = 'yearly';
 
+    /** What `letters.kind` says of it. */
+    public function column(): string
+    {
+        return match ($this) {
+            self::VerificationFirst, self::VerificationReminder => 'verification',
+            self::ConfirmationPrior, self::ConfirmationNew => 'confirmation',
+            self::Acceptance => 'acceptance',
+            self::Yearly => 'yearly',
+        };
+    }
+
     /** @return list<string> what it fills in */
     public function words(): array
     {

@@ -389,6 +389,49 @@ final class JourneyTest extends TestCase
         self::assertStringNotContainsString('must show by', $window->text('main'));
     }
 
+    /** Both are written to, each reads it in the letterbox and agrees on a telephone; then the registrar is told by wire, and it is done. */
+    public function test_a_registrant_is_changed_with_both_confirming(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/deeds/change_registrant?name=bellfounders.net')->type('#f-contact', 'Gudrun Kettle')->type('#f-agreement', 'Registrant agreement of 1 July 2026')->press('Show what it would do');
+        $window->waitForText('main', 'Both are written to and must say yes');
+        self::assertSame([], $window->ready()->axe());
+        $window->find('.foot button.main')->click();
+        $window->waitForText('main', 'waits for a yes');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        self::assertSame([], $window->ready()->axe());
+        $window->size(390, 844);
+        foreach (['is to get another holder', 'You are to become the holder of bellfounders.net'] as $subject) {
+            $this->openAnswer($window, $subject);
+            self::assertStringContainsString('bellfounders.net', $window->ready()->text('main'));
+            self::assertSame([], $window->axe());
+            self::assertLessThanOrEqual(390, $window->width());
+            $window->press('I agree')->waitForText('h1', 'you have agreed');
+        }
+        $window->size(1280, 800);
+        $window->driver->wait(90, 500)->until(fn (): bool => str_contains($window->go($docket)->text('.sentence'), 'Closed on'));
+        self::assertStringContainsString('yes, on 6 Oct 2026', $window->text('main'));
+        $window->go('/names/bellfounders.net');
+        self::assertStringContainsString('Gudrun Kettle', $window->text('#behind ~ dl'));
+        self::assertStringContainsString('Not before 5 Dec', $window->text('main'));
+    }
+
+    /** Follows the link of the letter with these words in its subject, as soon as it lies in the letterbox. */
+    private function openAnswer(Window $window, string $subject): void
+    {
+        $letterbox = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters';
+        $window->driver->wait(60, 500)->until(function () use ($window, $letterbox, $subject): bool {
+            $window->driver->get($letterbox);
+
+            return str_contains($window->text('body'), $subject);
+        });
+        $window->driver->findElement(WebDriverBy::xpath("//tr[contains(., '{$subject}')]//a"))->click();
+        $window->driver->switchTo()->frame(0);
+        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read it and answer'))->getAttribute('href');
+        $window->driver->switchTo()->defaultContent();
+        $window->driver->get($link);
+    }
+
     public function test_names_are_withheld_in_one_deed_and_the_directory_shows_it(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);

@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Contacts;
 
-use App\Jobs\SendPost;
-use App\Models\Letter;
+use App\Actions\Post\WriteLetter;
 use App\Models\LetterKind;
-use App\Queries\Letters\LetterTexts;
 use App\Support\HouseLog;
-use App\Support\HouseSettings;
 use App\Support\Row;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -23,7 +20,7 @@ final readonly class WriteYearly
 
     private const LISTED = 200;
 
-    public function __construct(private LetterTexts $texts, private Connection $database, private TradeClock $clock, private HouseSettings $house, private Words $words, private HouseLog $log)
+    public function __construct(private Connection $database, private WriteLetter $letters, private TradeClock $clock, private Words $words, private HouseLog $log)
     {
     }
 
@@ -38,16 +35,12 @@ final readonly class WriteYearly
         foreach ($rows as $row) {
             $this->database->transaction(fn () => $this->write($row, $year));
         }
-        if ($rows !== []) {
-            $this->database->afterCommit(fn () => SendPost::dispatch());
-        }
 
         return count($rows);
     }
 
     private function write(Row $mailbox, string $year): void
     {
-        $now = $this->clock->now();
         $records = [];
         $count = 0;
         foreach (Row::all($this->database->select('SELECT contact_id, unicode FROM registrants x JOIN names n ON n.id = x.name_id WHERE x.mailbox_id = ? ORDER BY contact_id, n.ascii LIMIT ?', [$mailbox->int('id'), self::LISTED + 1])) as $row) {
@@ -56,15 +49,11 @@ final readonly class WriteYearly
             }
         }
         $said = [
-            'house' => $this->house->name(), 'year' => $year,
+            'year' => $year,
             'records' => implode("\n\n", array_map(fn (int $contact, array $names): string => $this->words->say('letters.record', ['data' => self::lines($this->data($contact, $mailbox->text('address'))), 'names' => self::lines($names)]), array_keys($records), $records))
                 .($count > self::LISTED ? "\n  …" : ''),
         ];
-        $text = $this->texts->write(LetterKind::Yearly, min($count, self::LISTED), $said);
-        Letter::query()->create([
-            'kind' => 'yearly', 'mailbox_id' => $mailbox->int('id'), 'mailbox' => $mailbox->text('address'), 'written_on' => $now, 'day' => $now->date(), 'about' => $year,
-            'subject' => $text->subject, 'body' => $text->body,
-        ]);
+        $this->letters->telling(LetterKind::Yearly, $mailbox->int('id'), $mailbox->text('address'), min($count, self::LISTED), $year, $said);
         $this->log->write('yearly_sent', 'mailbox', $mailbox->int('id'), ['names' => min($count, self::LISTED)]);
     }
 

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Handover;
 
 use App\Actions\Deeds\DeedError;
-use App\Actions\Links\IssueLink;
 use App\Actions\Links\LinkOf;
-use App\Jobs\SendPost;
+use App\Actions\Post\WriteLetter;
 use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Docket;
@@ -18,12 +17,8 @@ use App\Models\LetterKind;
 use App\Models\LetterState;
 use App\Models\LineState;
 use App\Models\LinkPurpose;
-use App\Models\Secret;
 use App\Models\User;
-use App\Queries\Letters\LetterTexts;
-use App\Support\Dates;
 use App\Support\HouseLog;
-use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
@@ -31,13 +26,10 @@ use Illuminate\Database\Connection;
 /** Writes to the receiver of a handover, who says yes before anything moves: one letter a docket, with a link that is good once. */
 final readonly class AskReceiver
 {
-    /** Names that the letter lists; the page behind its link shows all. */
-    private const LISTED = 40;
+    /** Days after the day that was named for which the link is good. */
+    private const LATE = 1;
 
-    /** Seconds. */
-    private const SHORTEST = 86_400;
-
-    public function __construct(private Connection $database, private LetterTexts $texts, private IssueLink $links, private TradeClock $clock, private Words $words, private HouseSettings $house, private HouseLog $log)
+    public function __construct(private Connection $database, private WriteLetter $letters, private TradeClock $clock, private Words $words, private HouseLog $log)
     {
     }
 
@@ -83,22 +75,10 @@ final readonly class AskReceiver
 
     private function write(Docket $docket, Account $receiver): void
     {
-        $now = $this->clock->now();
-        $by = HandoverTermsChosen::unpack($docket->terms)->answerBy;
-        $link = $this->links->handle(LinkPurpose::AcceptHandover, (string) $receiver->mailbox, LinkOf::docket($docket), max(self::SHORTEST, $by->epoch + 86_400 - $now->epoch));
-        $secret = Secret::query()->create(['kind' => 'link', 'about' => "docket {$docket->id}", 'value' => $link]);
-        $lines = DocketLine::query()->with('name')->where('docket_id', $docket->id)->whereIn('state', LineState::OPEN)->orderBy('position');
-        $count = $lines->count();
-        $names = $lines->limit(self::LISTED)->get()->map(fn (DocketLine $line): string => "  {$line->name->unicode}")->implode("\n");
-        $said = [
-            'house' => $this->house->name(), 'registrar' => $receiver->registrar->name, 'names' => $names.($count > self::LISTED ? "\n".$this->words->say('letters.more', ['more' => (string) ($count - self::LISTED)]) : ''),
-            'by' => Dates::full($by), 'link' => Letter::LINK, 'needed' => $this->words->say('words.receiver_by.'.$receiver->registrar->receiver_by->value),
-        ];
-        $text = $this->texts->write(LetterKind::Acceptance, $count, $said);
-        Letter::query()->create([
-            'kind' => 'acceptance', 'docket_id' => $docket->id, 'mailbox' => (string) $receiver->mailbox, 'written_on' => $now, 'day' => $now->date(), 'about' => "docket {$docket->id}", 'secret_id' => $secret->id,
-            'subject' => $text->subject, 'body' => $text->body,
+        /** @var list<string> $names */
+        $names = DocketLine::query()->join('names', 'names.id', '=', 'docket_lines.name_id')->where('docket_id', $docket->id)->whereIn('state', LineState::OPEN)->orderBy('position')->pluck('names.unicode')->all();
+        $this->letters->asking(LetterKind::Acceptance, LinkPurpose::AcceptHandover, LinkOf::docket($docket), (string) $receiver->mailbox, $names, HandoverTermsChosen::unpack($docket->terms)->answerBy, self::LATE, "docket {$docket->id}", [
+            'registrar' => $receiver->registrar->name, 'needed' => $this->words->say('words.receiver_by.'.$receiver->registrar->receiver_by->value),
         ]);
-        $this->database->afterCommit(fn () => SendPost::dispatch());
     }
 }

@@ -4,24 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions\Verification;
 
-use Acre\Core\Time\Instant;
-use App\Actions\Links\IssueLink;
 use App\Actions\Links\LinkOf;
-use App\Jobs\SendPost;
+use App\Actions\Post\WriteLetter;
 use App\Models\Letter;
 use App\Models\LetterKind;
 use App\Models\LinkPurpose;
 use App\Models\Mailbox;
-use App\Models\Secret;
 use App\Models\User;
-use App\Queries\Letters\LetterTexts;
 use App\Queries\Verification\ReadBoard;
-use App\Support\Dates;
 use App\Support\HouseLog;
-use App\Support\HouseSettings;
 use App\Support\Row;
 use App\Support\TradeClock;
-use App\View\Words;
 use Illuminate\Database\Connection;
 
 /** Writes to registrants whose mailbox must be verified: at once, and again as the day nears; each asking once, with a link that replaces the one before. */
@@ -30,12 +23,10 @@ final readonly class AskToVerify
     /** Days before the deadline at which a reminder goes: the house's own choice. */
     private const REMIND = [7, 3, 1];
 
-    private const LISTED = 40;
-
     /** Days after the deadline for which the link in the last letter is good: late is better than dark. */
     private const LATE = 30;
 
-    public function __construct(private Connection $database, private ReadBoard $board, private LetterTexts $texts, private IssueLink $links, private TradeClock $clock, private HouseSettings $house, private Words $words, private HouseLog $log)
+    public function __construct(private Connection $database, private ReadBoard $board, private WriteLetter $letters, private TradeClock $clock, private HouseLog $log)
     {
     }
 
@@ -96,33 +87,12 @@ final readonly class AskToVerify
             if ($mailbox->verified_on !== null || $names === [] || Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->where('about', $stage)->exists()) {
                 return false;
             }
-            $now = $this->clock->now();
-            $by = $names[0]->instant('verify_by') ?? $now;
-            $link = $this->links->handle(LinkPurpose::VerifyMailbox, $mailbox->address, LinkOf::mailbox($mailboxId), max(86_400, $by->plusDays(self::LATE)->epoch - $now->epoch));
-            $secret = Secret::query()->create(['kind' => 'link', 'about' => "mailbox {$mailboxId}", 'value' => $link]);
-            $said = ['house' => $this->house->name(), 'by' => $this->day($by), 'link' => Letter::LINK, 'names' => $this->listed($names), 'name' => $names[0]->text('unicode')];
-            $text = $this->texts->write(str_ends_with($stage, 'first') ? LetterKind::VerificationFirst : LetterKind::VerificationReminder, count($names), $said);
-            Letter::query()->create([
-                'kind' => 'verification', 'mailbox_id' => $mailboxId, 'mailbox' => $mailbox->address, 'written_on' => $now, 'day' => $now->date(), 'about' => $stage, 'secret_id' => $secret->id,
-                'subject' => $text->subject, 'body' => $text->body,
-            ]);
+            $by = $names[0]->instant('verify_by') ?? $this->clock->now();
+            $kind = str_ends_with($stage, 'first') ? LetterKind::VerificationFirst : LetterKind::VerificationReminder;
+            $this->letters->asking($kind, LinkPurpose::VerifyMailbox, LinkOf::mailbox($mailboxId), $mailbox->address, array_map(fn (Row $name): string => $name->text('unicode'), $names), $by, self::LATE, $stage);
             $this->log->write('verification_asked', 'mailbox', $mailboxId, ['names' => count($names)]);
-            $this->database->afterCommit(fn () => SendPost::dispatch());
 
             return true;
         });
-    }
-
-    /** @param  list<Row>  $names */
-    private function listed(array $names): string
-    {
-        $some = implode("\n", array_map(fn (Row $name): string => "  {$name->text('unicode')}", array_slice($names, 0, self::LISTED)));
-
-        return count($names) > self::LISTED ? $some."\n".$this->words->say('letters.more', ['more' => (string) (count($names) - self::LISTED)]) : $some;
-    }
-
-    private function day(Instant $by): string
-    {
-        return Dates::full($by->toDay());
     }
 }
