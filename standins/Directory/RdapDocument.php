@@ -6,6 +6,7 @@ namespace Standin\Directory;
 
 use Acre\Core\Name\DomainName;
 use Acre\Wire\Rdap\RdapAnswer;
+use Standin\Registry\Policy;
 use Standin\Registry\Registered;
 use Standin\Registry\Registrar;
 use Standin\Registry\Registry;
@@ -70,9 +71,8 @@ final readonly class RdapDocument
     private function holder(): array
     {
         $holder = $this->name->holder;
-        $registry = Registry::for($this->name->name);
-        $shows = fn (string $field): bool => in_array($field, $registry->always ?? [], true)
-            || in_array($field, $this->name->shown, true) && ! in_array($field, $registry->never ?? [], true);
+        $policy = Policy::of(substr((string) strstr($this->name->name, '.'), 1), $holder->organisation === '');
+        $shows = fn (string $field): bool => $policy->shows($field, $this->name->shown);
         $redacted = [];
         $kept = function (string $field, string $named, string $path, string $value) use ($shows, &$redacted): string {
             if ($value === '' || $shows($field)) {

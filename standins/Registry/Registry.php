@@ -12,8 +12,6 @@ final readonly class Registry
      * @param  string|null  $rdap  the host of its directory; null: it answers by text only
      * @param  int  $behind  seconds that its directory is behind
      * @param  int  $aMinute  questions that its directory takes from one asker
-     * @param  list<string>  $always  fields of the holder that it shows whatever is asked
-     * @param  list<string>  $never  fields that it never shows
      * @param  bool  $validates  whether it checks holders' data itself
      * @param  bool  $byTag  whether names move by a registrar's tag
      * @param  list<string>  $servers  addresses of the suffixes' servers
@@ -26,8 +24,6 @@ final readonly class Registry
         public ?string $rdap,
         public int $behind,
         public int $aMinute,
-        public array $always,
-        public array $never,
         public bool $validates,
         public bool $byTag,
         public array $servers,
@@ -39,13 +35,13 @@ final readonly class Registry
     public static function all(): array
     {
         return [
-            new self('harbour', 'Harbour Registry', ['com', 'net', 'org', 'works', 'art'], EndHabit::Renews, 'rdap.harbour-registry.example', 120, 600,
-                // ICANN Registration Data Policy (from memory): country and region always, the rest where the holder agrees.
-                ['region', 'country'], [], false, false, ['192.0.2.11', '198.51.100.11'], 172_800),
+            // It runs many suffixes for others, each under terms of its own.
+            new self('harbour', 'Harbour Registry', ['com', 'net', 'org', 'works', 'art', 'info', 'biz', 'app', 'dev', 'io', 'co', 'ai', 'me', 'us', 'eu', 'fr', 'nl', 'ch', 'at', 'ca', 'au', 'com.au'], EndHabit::Renews, 'rdap.harbour-registry.example', 120, 600,
+                false, false, ['192.0.2.11', '198.51.100.11'], 172_800),
             new self('wharf', 'Wharf Names', ['uk', 'co.uk', 'org.uk'], EndHabit::Suspends, 'rdap.wharf-names.example', 0, 300,
-                [], [], true, true, ['192.0.2.12', '198.51.100.12'], 86_400),
+                true, true, ['192.0.2.12', '198.51.100.12'], 86_400),
             new self('lode', 'Lode', ['de'], EndHabit::GoesOn, null, 0, 60,
-                [], ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox'], false, false, ['192.0.2.13', '198.51.100.13'], 86_400),
+                false, false, ['192.0.2.13', '198.51.100.13'], 86_400),
         ];
     }
 
