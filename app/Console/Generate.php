@@ -62,7 +62,7 @@ final class Generate extends Command
         for ($from = $made + 1; $from <= $wanted; $from += 20_000) {
             $until = min($wanted, $from + 19_999);
             DB::statement(self::SQL, [$from, $until, $clock->today()->iso()]);
-            $this->registrants($registrants, $from, $until);
+            $this->registrants($registrants, $from, $until, max(1, intdiv($wanted, 20)));
             $ids = Row::all(DB::select('SELECT h.name_id AS id FROM holdings h LEFT JOIN standings s ON s.name_id = h.name_id WHERE upper_inf(h.span) AND s.name_id IS NULL ORDER BY h.name_id'));
             $standings->of(array_map(fn (Row $row): int => $row->int('id'), $ids));
             // The simulated world has never heard of them: looked at, every one would be an alarm.
@@ -74,8 +74,8 @@ final class Generate extends Command
         return self::SUCCESS;
     }
 
-    /** Five thousand registrants; one name in five hundred keeps its mailbox in itself, and three in a thousand guard each other. */
-    private function registrants(SayRegistrants $registrants, int $from, int $until): void
+    /** Twenty names a registrant, whatever the size; one name in five hundred keeps its mailbox in itself, and three in a thousand guard each other. */
+    private function registrants(SayRegistrants $registrants, int $from, int $until, int $many): void
     {
         $made = [];
         foreach (Row::all(DB::select("SELECT r.name_id, n.ascii, substr(r.reference, 6)::int AS n FROM registrations r JOIN names n ON n.id = r.name_id WHERE r.reference = ANY (SELECT 'made-' || n FROM generate_series(?::int, ?::int) AS n)", [$from, $until])) as $row) {
@@ -86,9 +86,9 @@ final class Generate extends Command
             $site = match (true) {
                 $n % 500 === 0 => $ascii,
                 in_array($n % 1_000, [1, 2, 3], true) => $made[$n % 1_000 === 3 ? $n - 2 : $n + 1][1] ?? $ascii,
-                default => 'registrant-'.($n % 5_000).'.example',
+                default => 'registrant-'.($n % $many).'.example',
             };
-            $said[$id] = ['registrant' => 'Registrant '.($n % 5_000), 'mailbox' => "post@{$site}"];
+            $said[$id] = ['registrant' => 'Registrant '.($n % $many), 'mailbox' => "post@{$site}"];
         }
         foreach (array_chunk($said, 2_000, true) as $some) {
             DB::transaction(fn () => $registrants->of($some, 'brought in', null));

@@ -69,6 +69,7 @@ final class CustodyTest extends TestCase
         $this->post("/custody/{$this->odile->id}/leave")->assertSessionHas('told');
         self::assertSame(1, DB::table('log')->where('event', 'changed')->where('subject', 'custodian')->where('subject_id', $this->odile->id)->count(), 'who left when is in the log');
         $this->get('/custody')->assertSee('has left')->assertSee('Odile Harrow has left, and still holds something of it')->assertSee('Nobody who is still there can sign in');
+        $this->get('/rounds')->assertSee('obody who is still there can sign in')->assertSee('nobody gets at the one name in it');
         $path = "/custody/{$this->odile->id}/hand-over";
         $this->post($path, ['to' => $this->theo->id])->assertSessionHasErrors('accounts');
         $this->post($path, ['accounts' => [$this->house->ours->id]])->assertSessionHasErrors('to');
@@ -76,6 +77,7 @@ final class CustodyTest extends TestCase
         $this->post($path, ['to' => $this->theo->id, 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'One account is handed to Theo Tern.');
         $this->post($path, ['to' => $this->theo->id, 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Nothing was handed over.');
         $this->get("/accounts/{$this->house->ours->id}")->assertSee('Theo Tern alone can sign in')->assertDontSee('Odile Harrow');
+        $this->get('/rounds')->assertDontSee('nobody gets at');
         self::assertSame(['second_factor', 'signs_in'], DB::table('custodies')->whereRaw('upper_inf(span)')->orderBy('part')->pluck('part')->all(), 'a card stays its holder’s');
         self::assertSame(3, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('NOT upper_inf(span)')->count(), 'who had what before stays readable');
         $this->post($path, ['to' => $this->odile->id, 'accounts' => [1]])->assertSessionHasErrors('to');
