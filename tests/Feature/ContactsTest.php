@@ -178,12 +178,18 @@ final class ContactsTest extends TestCase
         $one = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
         $two = $this->house->name('peal.com', $this->house->account('7', $this->house->foundry), facts: ['registrant' => 'The Wickerby Bell-Foundry Ltd.', 'mailbox' => 'old@bells.example']);
         [$kept, $gone] = [$this->contactOf($one), $this->contactOf($two)];
+        // Both were technical contacts of one name for a while: that was one role, from the first day to the last.
+        foreach ([[$gone->id, '[2026-01-01,2026-08-01)'], [$kept->id, '[2026-06-01,)'], [$gone->id, '[2024-01-01,2025-01-01)']] as [$contact, $span]) {
+            DB::insert("INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT name_id, id, ?, 'technical', ?::tstzrange FROM registrations WHERE name_id = ?", [$contact, $span, $one->id]);
+        }
         $this->actingAs($this->house->clerk)->get('/contacts/alike')->assertSee('Wickerby Bell Foundry')->assertSee('old@bells.example');
         $this->get("/contacts/{$kept->id}")->assertSee('Nearly the same')->assertSee('old@bells.example');
         $this->post('/contacts/alike', ['together' => [$gone->id]])->assertSessionHasErrors('keep');
         $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$kept->id, $gone->id]])->assertSessionHas('told', 'One contact is part of Wickerby Bell Foundry now.');
         $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertSessionHas('told', 'Nothing was put together.');
         self::assertSame($kept->id, $this->contactOf($two)->id);
+        $technical = NameRole::query()->where('name_id', $one->id)->where('role', 'technical')->orderBy('span')->get();
+        self::assertSame([[$kept->id, '2024-01-01', '2025-01-01'], [$kept->id, '2026-01-01', null]], $technical->map(fn (NameRole $role): array => [$role->contact_id, $role->span->from?->date(), $role->span->until?->date()])->all());
         $this->get("/contacts/{$gone->id}")->assertRedirect("/contacts/{$kept->id}");
         $this->get('/roll?q=old@bells')->assertDontSee('peal.com');
         $this->get('/contacts/alike')->assertSee('No two are alike');

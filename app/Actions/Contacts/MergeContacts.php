@@ -32,8 +32,12 @@ final readonly class MergeContacts
             $ids = array_values(array_diff($locked->modelKeys(), [$kept->id]));
             foreach ($ids as $id) {
                 $this->standings->staleByContact($id);
-                // Where both had a role for a name at one time, one of them is enough.
-                $this->database->delete('DELETE FROM roles o USING roles k WHERE o.contact_id = ? AND k.contact_id = ? AND k.name_id = o.name_id AND k.role = o.role AND k.span && o.span', [$id, $kept->id]);
+                // Where both had a role for a name at one time, it was one role, from the first day of either to the last.
+                $this->database->statement(
+                    'WITH shared AS (SELECT DISTINCT o.registration_id, o.role FROM roles o JOIN roles k ON k.registration_id = o.registration_id AND k.role = o.role AND k.span && o.span WHERE o.contact_id = ? AND k.contact_id = ?),
+                        gone AS (DELETE FROM roles r USING shared b WHERE r.registration_id = b.registration_id AND r.role = b.role AND r.contact_id IN (?, ?) RETURNING r.*)
+                     INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT name_id, registration_id, ?, role, unnest(range_agg(span)) FROM gone GROUP BY name_id, registration_id, role', [$id, $kept->id, $id, $kept->id, $kept->id],
+                );
                 $this->database->update('UPDATE roles SET contact_id = ? WHERE contact_id = ?', [$kept->id, $id]);
                 $this->database->update('UPDATE contacts SET merged_into = ?, updated_at = now() WHERE id = ? OR merged_into = ?', [$kept->id, $id, $id]);
                 $this->log->write('merged', 'contact', $kept->id, ['other' => $id], $user->id);
