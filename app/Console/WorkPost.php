@@ -7,20 +7,22 @@ namespace App\Console;
 use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Post\SendLetters;
 use App\Actions\Post\TakeReturned;
+use App\Actions\Registrants\GoOnConfirmed;
 use Illuminate\Console\Command;
 
-/** Does here and now what the post's jobs would: letters go out, what came back is noted, what receivers accepted goes on. */
+/** Does here and now what the post's jobs would: letters go out, what came back is noted, what receivers accepted and registrants agreed to goes on. */
 final class WorkPost extends Command
 {
     protected $signature = 'acre:work-post';
 
-    protected $description = 'Send letters, take what came back, and let go on what receivers have accepted';
+    protected $description = 'Send letters, take what came back, and let go on what receivers and registrants have agreed to';
 
-    public function handle(SendLetters $send, TakeReturned $returned, GoOnAccepted $goOn): int
+    public function handle(SendLetters $send, TakeReturned $returned, GoOnAccepted $accepted, GoOnConfirmed $confirmed): int
     {
         $send->handle();
         $returned->handle();
-        $goOn->sweep();
+        $accepted->sweep();
+        $confirmed->sweep();
 
         return self::SUCCESS;
     }

@@ -34,6 +34,14 @@ final readonly class Material
         return $before->mailbox !== null && ($after->mailbox === null || ! $before->mailbox->equals($after->mailbox));
     }
 
+    /** Whether anything that was known becomes something else, or is taken away: whoever was told it has something wrong. */
+    public static function contradicts(Contact $before, Contact $after): bool
+    {
+        $other = array_filter($before->differs($after), fn (Field $field): bool => $before->field($field) !== null && ! in_array($field, [Field::Name, Field::Organisation, Field::Mailbox], true));
+
+        return $other !== [] || self::is($before, $after);
+    }
+
     public static function of(RuleSet $rules, Instant $now): self
     {
         [$verify, $hold] = [$rules->verifyDays->value, $rules->registrantHold->value];

@@ -55,9 +55,10 @@ return [
         'headline_correct' => '{1} Tell the registrar of one name what :who is today|[0,*] Tell the registrars of :names names what :who is today',
         'one_line' => 'registrant from now on: :who', 'said_yes' => '; :who said yes on :on', 'as_agent' => '; the house said yes as designated agent of :whose',
         'explained' => 'Another legal holder. What the change starts, and who must confirm it, is said for each name before anything is done; the one before stays on record with their time.',
+        'explained_correct' => 'The registrant stays the same; their registrars have older data of them. Where name, organisation or mailbox are others, the rules may ask for a yes; everything else is only told.',
         'after' => 'Whoever must say yes is written to first; then it happens at the registrar. It can’t be undone: the way back is another change.',
         'agent' => ['nobody' => 'nobody: whoever must agree is written to', 'prior' => 'the registrant until then', 'new' => 'the new registrant', 'both' => 'both of them'],
-        'not_known' => 'not known', 'no_mailbox' => 'no mailbox', 'nothing' => 'nothing',
+        'not_known' => 'not known', 'no_mailbox' => 'no mailbox', 'nothing' => 'not known',
     ],
     'change_disclosure' => [
         'title' => 'Choose what the world reads',

@@ -7,6 +7,7 @@ namespace Tests\Faults;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Wire\Mail\MailLetter;
 use App\Actions\Books\ChangeIntent;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -15,6 +16,8 @@ use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\ReceiverAnswers;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\WriteImport;
+use App\Actions\Post\SendLetters;
+use App\Actions\Registrants\SideAnswers;
 use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -95,6 +98,7 @@ final class KilledTest extends TestCase
         $kills = match (true) {
             str_starts_with($place->value, 'order_'), str_starts_with($place->value, 'message_') => $this->wire(20, $fault, 1),
             str_starts_with($place->value, 'letter_'), str_starts_with($place->value, 'accepted_') => $this->letter(120, $fault, 1),
+            str_starts_with($place->value, 'confirmed_') => $this->confirm(120, $fault, 1),
             str_starts_with($place->value, 'list_') => $this->list($fault, 1, str_contains($place->value, 'taken_back')),
             str_starts_with($place->value, 'docket_') => $this->change($this->names(), $fault, 1),
             default => $this->handOver($this->names(), $fault, 1),
@@ -298,6 +302,34 @@ final class KilledTest extends TestCase
         $legs = DB::table('legs')->whereIn('movement_id', DB::table('movements')->where('docket_id', $docket->id)->select('id'));
         self::assertSame([$count, 0], [$legs->clone()->where('kind', 'accept')->whereNotNull('done_on')->count(), $legs->clone()->where('kind', '<>', 'accept')->whereNotNull('done_on')->count()]);
         $house->skerry->update(['accepts_by' => 'page']);
+
+        return $kills;
+    }
+
+    /**
+     * A new registrant who agrees to a hundred and twenty names: what waited for them stands on the slip, each once.
+     *
+     * @param  callable(): string  $fault
+     */
+    private function confirm(int $count, callable $fault, int $times): int
+    {
+        $this->app->forgetInstance(World::class);
+        $this->app->register(OutsideServiceProvider::class, true);
+        $world = $this->app->make(World::class);
+        $house = $this->house();
+        $trial = ++self::$works;
+        $names = array_map(fn (int $one): Name => $house->name("fault-agree-{$trial}-{$one}.com"), range(1, $count));
+        app(SayRegistrants::class)->of(array_fill_keys(array_map(fn (Name $name): int => $name->id, $names), ['registrant' => "Bell {$trial}", 'mailbox' => "fault-prior-{$trial}@letters.example"]), 'typed', null);
+        $terms = ['agent' => 'prior'] + $house->anotherRegistrant($names[0], ['organisation' => "Peal {$trial}", 'mailbox' => "fault-new-{$trial}@letters.example"]);
+        $docket = $this->settled('change_registrant', array_map(fn (Name $name): int => $name->id, array_slice($names, 1)), $terms);
+        app(BeginDocketLines::class)->handle($docket->id);
+        app(SendLetters::class)->handle();
+        self::assertSame(1, preg_match('~/answer/([\w-]{43})~', MailLetter::read($world->letters("fault-new-{$trial}@letters.example")[0])->text, $link));
+        self::assertTrue(app(SideAnswers::class)->yes($link[1] ?? ''));
+        $kills = $this->work(['acre:work-post'], fn (): bool => DB::table('confirmations')->where('docket_id', $docket->id)->whereNotNull('carried_at')->exists(), $fault, $times);
+        $legs = DB::table('legs')->whereIn('movement_id', DB::table('movements')->where('docket_id', $docket->id)->select('id'));
+        self::assertSame([$count - 1, 0], [$legs->clone()->where('kind', 'confirm_new')->whereNotNull('done_on')->count(), $legs->clone()->where('kind', 'registrant')->whereNotNull('done_on')->count()]);
+        self::assertCount($count - 1, DocketLine::query()->withoutOpenWord()->where('docket_id', $docket->id)->where('state', LineState::Begun)->get());
 
         return $kills;
     }

@@ -59,6 +59,10 @@ final readonly class SaveContact
                 throw ChangedMeanwhile::row();
             }
             $isMaterial = Material::is($before->value($locked->kind), $value);
+            if (Material::contradicts($before->value($locked->kind), $value)) {
+                // Until they are told, their registrars have what stood here; those that were told something older still have that.
+                $this->database->update("UPDATE roles SET told_version_id = ? WHERE contact_id = ? AND role = 'registrant' AND upper_inf(span) AND told_version_id IS NULL", [$before->id, $locked->id]);
+            }
             $locked->update(['kind' => $value->kind, 'client_id' => $clientId, 'version' => $version + 1]);
             $now = $this->clock->now();
             if ($before->span->from !== null && $now->isAfter($before->span->from)) {

@@ -9,7 +9,7 @@
                 @if ($contact->client === null)<span class="is-soon">{{ __('No :served has said that this is theirs.') }}</span>@endif
                 @foreach ($risks as $risk => $many)@continue(in_array($risk, ['holder_unknown', 'not_told'], true))<span class="{{ Acre\Core\Contact\ContactFinding::from($risk)->cost() === Acre\Core\Finding\Cost::Attention ? 'is-soon' : 'is-bad' }}">{{ $words->say('contacts.risk.'.$risk) }}: {{ $many === 1 ? 'one name' : number_format($many).' names' }}.</span> @endforeach</p>
     @if ($untold > 0)
-        <form method="post" action="{{ route('contacts.tell', $contact) }}" class="told told-soon">@csrf
+        <form method="post" action="{{ route('contacts.tell', $contact) }}" class="card told-soon">@csrf
             <p>{{ $untold === 1 ? 'The registrar of one name still has' : 'The registrars of '.number_format($untold).' names still have' }} what stood here before. @can('prepare')<button>{{ $untold === 1 ? 'Tell it' : 'Tell them' }}</button>@endcan</p>
         </form>
     @endif

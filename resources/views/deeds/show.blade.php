@@ -3,7 +3,7 @@
 <x-layout :title="__('deeds.'.$deed.'.title')" area="Roll">
     <nav class="trail" aria-label="Where you are">@if ($request->filled('docket')) <a href="{{ route('dockets.index') }}">Movements</a> / <a href="{{ route('dockets.show', $request->integer('docket')) }}">docket {{ $request->integer('docket') }}</a> @elseif ($request->filled('name')) <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('names.show', $request->input('name')) }}">{{ $request->input('name') }}</a> @else <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('sheaf.show') }}">{{ $request->word('of') === 'sheaf' ? 'the sheaf' : 'a list' }}</a> @endif</nav>
     <h1>{{ $terms === null ? __('deeds.'.$deed.'.title') : $contract->headline($terms, $verdicts === null ? $count : count($verdicts->kept)) }}</h1>
-    <p class="sentence">{{ __('deeds.'.$deed.'.explained') }}</p>
+    <p class="sentence">{{ __('deeds.'.$deed.(isset($terms['correct']) ? '.explained_correct' : '.explained')) }}</p>
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @if (View::exists('deeds.terms.'.$deed))
         <form method="get" action="{{ route('deeds.show', $deed) }}" class="card fields">

@@ -66,6 +66,11 @@ final class ContactTest extends TestCase
             self::assertTrue(Material::is($before, $after));
         }
         self::assertTrue(Material::is($of(HolderKind::Organisation, 'Bell Foundry', 'A', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'B', 'g@bells.com')));
+        // Whoever was told something that was known has it wrong once it is another; what was not known they may well have.
+        self::assertFalse(Material::contradicts($of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'g@bells.com', 'Wickerby')));
+        self::assertTrue(Material::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Upper Wick')));
+        self::assertTrue(Material::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')));
+        self::assertTrue(Material::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'other@bells.com')));
         $now = Instant::of('2026-10-06T15:00:00Z');
         $book = new Rulebook(__DIR__.'/../../../rulebook');
         $com = Material::of($book->for('com', $now), $now);
