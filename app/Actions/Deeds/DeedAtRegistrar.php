@@ -24,12 +24,16 @@ use App\Queries\Dockets\SlipLetter;
 use App\Queries\Dockets\Slips;
 use App\Queries\Dockets\SlipStep;
 use App\Queries\Names\CaseFile;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 
 /** A deed of one step that a registrar does where the names lie: by wire it is told, else a slip says it to a person. It never asks which. */
-abstract class DeedAtRegistrar implements HasPage
+abstract class DeedAtRegistrar implements HasPage, ReadsAhead
 {
     use SaysItself;
+
+    /** @var array<int, Registration> by id, those that are completed next */
+    private array $ahead = [];
 
     public function __construct(protected readonly Rulebook $book, private readonly GateOrders $orders, private readonly Slips $slips)
     {
@@ -139,13 +143,24 @@ abstract class DeedAtRegistrar implements HasPage
 
     public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
     {
-        $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
+        if (! isset($this->ahead[$file->registrationId])) {
+            $this->readAhead([$file], $on);
+        }
+        $registration = $this->ahead[$file->registrationId] ?? throw (new ModelNotFoundException)->setModel(Registration::class, [$file->registrationId]);
+        unset($this->ahead[$file->registrationId]);
         $fact = $this->write($registration, $file, $terms);
         $registration->version++;
         $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $on->isoSecond()]];
         $registration->save();
-        // The record is looked at soon, whether it shows that.
-        DB::table('observing')->where('name_id', $line->name_id)->where('due_at', '<', 'infinity')->update(['due_at' => $on->isoSecond()]);
+    }
+
+    public function readAhead(array $files, Instant $on): void
+    {
+        /** @var array<int, Registration> $ahead */
+        $ahead = Registration::query()->whereKey(array_map(fn (CaseFile $file): int => $file->registrationId, $files))->orderBy('id')->lockForUpdate()->get()->keyBy('id')->all();
+        $this->ahead = $ahead;
+        // Their records are looked at soon, whether they show that.
+        DB::update("UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [$on->isoSecond(), '{'.implode(',', array_map(fn (CaseFile $file): int => $file->nameId, $files)).'}']);
     }
 
     public function abandon(DocketLine $line, Instant $now): void

@@ -19,6 +19,7 @@ use App\Support\Dates;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Collection;
 
 /** Ends lines that are out on their slip: done on a day, refused for a reason, or called off. All or none of what was ticked. */
 final readonly class EndLines
@@ -54,9 +55,9 @@ final readonly class EndLines
 
         $deed = $this->deeds->of($docket);
 
-        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: true, how: function (DocketLine $line, CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
+        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: true, ahead: fn (array $files) => $deed instanceof ReadsAhead ? $deed->readAhead($files, $at) : null, how: function (DocketLine $line, CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
             $deed->complete($line, $file, $docket->terms, $at);
-            $line->update(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
+            $line->fill(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
         });
     }
 
@@ -73,7 +74,7 @@ final readonly class EndLines
 
         return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: false, how: function (DocketLine $line) use ($docket, $reason): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
-            $line->update(['state' => LineState::Refused, 'reason' => trim($reason)]);
+            $line->fill(['state' => LineState::Refused, 'reason' => trim($reason)]);
         });
     }
 
@@ -86,7 +87,7 @@ final readonly class EndLines
     {
         return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, heard: false, how: function (DocketLine $line) use ($docket): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
-            $line->update(['state' => LineState::CalledOff]);
+            $line->fill(['state' => LineState::CalledOff]);
         });
     }
 
@@ -95,10 +96,11 @@ final readonly class EndLines
      * @param  list<LineState>  $from
      * @param  bool  $heard  only those that wait for nobody's word
      * @param  callable(DocketLine, CaseFile): void  $how
+     * @param  (callable(list<CaseFile>): mixed)|null  $ahead  called once before
      */
-    private function end(User $user, Docket $docket, ?array $lineIds, array $from, bool $heard, callable $how): int
+    private function end(User $user, Docket $docket, ?array $lineIds, array $from, bool $heard, callable $how, ?callable $ahead = null): int
     {
-        return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $heard, $how): int {
+        return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $heard, $how, $ahead): int {
             $locked = Docket::query()->lockForUpdate()->findOrFail($docket->id);
             $lines = DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', $from)
                 ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))->when($heard, fn ($query) => $query->withoutOpenWord())
@@ -106,9 +108,13 @@ final readonly class EndLines
             Name::query()->whereIn('id', $lines->pluck('name_id'))->orderBy('id')->lockForUpdate()->get();
             $ids = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
             $files = $this->files->of($ids, $this->clock->now());
+            if ($ahead !== null && $files !== []) {
+                $ahead(array_values($files));
+            }
             foreach ($lines as $line) {
                 $how($line, $files[$line->name_id]);
             }
+            self::save($lines);
             $this->standings->of($ids);
             $this->log->writeMany(array_map(fn (DocketLine $line): array => [
                 'event' => $line->state->value, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $docket->id],
@@ -121,5 +127,17 @@ final readonly class EndLines
 
             return $lines->count();
         });
+    }
+
+    /**
+     * What became of them is the same for all: one statement.
+     *
+     * @param  Collection<int, DocketLine>  $lines
+     */
+    private static function save(Collection $lines): void
+    {
+        foreach ($lines->groupBy(fn (DocketLine $line): string => json_encode($line->getDirty(), JSON_THROW_ON_ERROR)) as $group) {
+            DocketLine::query()->whereKey($group->modelKeys())->update($group->firstOrFail()->getDirty());
+        }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrar;
 
+use Acre\Core\Contact\Contact;
 use Acre\Core\Contact\DisclosureChange;
 use Acre\Core\Contact\DisclosureFinding;
 use Acre\Core\Contact\Pattern;
@@ -40,6 +41,12 @@ use Illuminate\Support\Facades\DB;
 /** Which fields of the holder the world reads: a pattern, as far as suffix and registrar let it. */
 final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, SeenOutside
 {
+    /** @var array<int, Contact> by number, of the names that are completed next */
+    private array $held = [];
+
+    /** @var array<int, bool> whether a pattern is still there */
+    private array $patterns = [];
+
     public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly Holders $holders, private readonly CaseFiles $files, private readonly TradeClock $clock, private readonly RecordsCompared $compared)
     {
         parent::__construct($book, $orders, $slips);
@@ -84,6 +91,13 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         $this->keepConsent($line, $file, $terms);
 
         return parent::perform($line, $file, $readiness, $terms, $now, $openings);
+    }
+
+    public function readAhead(array $files, Instant $on): void
+    {
+        parent::readAhead($files, $on);
+        $this->held = $this->holders->of($files);
+        $this->patterns = [];
     }
 
     public function isSeen(DocketLine $line, array $terms, Record $record): bool
@@ -160,8 +174,9 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     {
         $told = $this->told($file, $terms);
         $registration->shown = $told->words();
-        $registration->pattern_id = is_int($terms['pattern'] ?? null) && PatternRow::query()->whereKey($terms['pattern'])->exists() ? $terms['pattern'] : null;
-        $holder = $file->guard === null ? null : $this->holders->of([$file])[$file->guard->contact] ?? null;
+        $pattern = is_int($terms['pattern'] ?? null) ? $terms['pattern'] : 0;
+        $registration->pattern_id = ($this->patterns[$pattern] ??= PatternRow::query()->whereKey($pattern)->exists()) ? $pattern : null;
+        $holder = $file->guard === null ? null : $this->held[$file->guard->contact] ?? null;
         if ($holder !== null) {
             $registration->disclosure = PublishedRecord::of($holder, $told, $this->published($file, $this->clock->now()), self::hasPrivacy($file))->inOneWord();
         }
