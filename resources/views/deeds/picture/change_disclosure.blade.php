@@ -1,9 +1,9 @@
 {{-- $fields: FieldCompared; $seen: when the oldest of what is read today was seen; $one: the only name, if it is one; $count: names --}}
-@php($by = fn (array $suffixes): string => count($suffixes) > 3 ? 'by the rules of '.count($suffixes).' suffixes' : 'by the rule of '.implode(', ', array_map(fn (string $suffix): string => ".{$suffix}", $suffixes)))
+@php($by = fn (array $suffixes): string => count($suffixes) > 1 ? 'by rule' : "by the rule of .{$suffixes[0]}")
 @php($rule = fn (string $state, array $told): string => $words->say('contacts.read.'.$state).(count($told) > 1 ? ' ('.number_format($told[$state]).')' : ''))
 <table class="sheet reads">
     <caption class="hide">What the world reads of the holder, today and after</caption>
-    <thead><tr><th scope="col">Field</th><th scope="col">What we hold</th><th scope="col">Read today{{ $seen === null ? '' : ' (seen '.($count > 1 ? 'since ' : '').App\Support\Dates::exact($seen).')' }}</th><th scope="col">Read after</th><th scope="col">Where it differs</th></tr></thead>
+    <thead><tr><th scope="col">Field</th><th scope="col">What we hold</th><th scope="col">Read today{{ $seen === null ? '' : ' (seen '.($count > 1 ? 'since '.App\Support\Dates::short($seen) : App\Support\Dates::exact($seen)).')' }}</th><th scope="col">Read after</th><th scope="col">Where it differs</th></tr></thead>
     <tbody>
     @foreach ($fields as $compared)
         <tr @class(['reads-changes' => $compared->changes > 0])>
