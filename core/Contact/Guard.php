@@ -13,7 +13,7 @@ use Acre\Core\Time\Instant;
 final readonly class Guard
 {
     /** Days without an answer: the house's own choice, days before a deadline of fifteen. */
-    public const SILENT = 5;
+    private const SILENT = 5;
 
     /**
      * @param  string|null  $site  A-labels of the name that the mailbox lies in; null: none, or no mailbox
@@ -100,7 +100,13 @@ final readonly class Guard
     /** When a letter that nobody has answered becomes a sign that nobody reads them; null: none is waiting. */
     public function silentFrom(): ?Instant
     {
-        return $this->bounced !== null ? null : $this->askedOn?->toDay()->plusDays(self::SILENT);
+        return $this->bounced !== null || $this->askedOn === null ? null : self::silentAfter($this->askedOn);
+    }
+
+    /** The day on which a silence is told of a letter that the post took then. */
+    public static function silentAfter(Instant $askedOn): Instant
+    {
+        return $askedOn->toDay()->plusDays(self::SILENT);
     }
 
     private function isSilentAt(Instant $now): bool

@@ -9,7 +9,6 @@ use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\LegKind;
-use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Time\Instant;
 
@@ -40,11 +39,6 @@ final readonly class RegistrantChange
         private ?int $moving,
         private ?Contact $told = null,
     ) {
-    }
-
-    public function judge(string $suffix, string $registrar): Readiness
-    {
-        return Readiness::of($this->findings($suffix, $registrar), $this->legs());
     }
 
     /** @return list<Finding> */

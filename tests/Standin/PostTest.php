@@ -161,5 +161,13 @@ final class PostTest extends TestCase
         self::assertStringContainsString('sandbox', $look->headers['Content-Security-Policy']);
         self::assertStringNotContainsString('<script>', $look->body);
         self::assertSame(['text/plain; charset=utf-8', 404], [$pages->answer('/letters/1/raw')->type, $pages->answer('/letters/2')->status]);
+        self::assertStringNotContainsString('Write back', $one->body, 'it says nowhere to');
+        $this->world->post->take('x@a.example', 'b@b.example', "From: x@a.example\r\nReply-To: <back@a.example>\r\nMessage-ID: <7@a.example>\r\nSubject: Ask\r\n\r\nWell?\r\n");
+        $form = $pages->answer('/letters/2')->body;
+        foreach (['name=to value="back@a.example"', 'name=answers value="7@a.example"', 'name=from size=30 value="b@b.example"'] as $field) {
+            self::assertStringContainsString($field, $form);
+        }
+        $this->world->post->write('other@b.example', 'back@a.example', 'Re: Ask', 'Well.', '7@a.example');
+        self::assertSame('7@a.example', MailLetter::read($this->world->store->letters('back@a.example')[0]->raw)->answers);
     }
 }

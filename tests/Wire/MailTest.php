@@ -59,6 +59,19 @@ final class MailTest extends TestCase
         self::assertNull(MailLetter::read("Subject: plain\r\n\r\nFinal-Recipient: rfc822; a@b.example\r\nAction: failed\r\n")->report);
     }
 
+    /** RFC 5322 §3.6.4: which letter it answers, and §3.4: from whom; RFC 3834 §5: whether a machine wrote it. */
+    public function test_an_answer_says_to_which_letter_and_from_whom(): void
+    {
+        $of = fn (string $more, string $from = 'Bo <Bo@A.example>'): MailLetter => MailLetter::read("From: {$from}\r\nSubject: Re: yours\r\n{$more}\r\nYes\r\n");
+        $answer = $of("In-Reply-To: <letter-7@a.example>\r\n");
+        self::assertSame(['letter-7@a.example', 'bo@a.example', false], [$answer->answers, $answer->sender(), $answer->isAutomatic]);
+        self::assertSame([null, 'bo@a.example'], [$of('', 'bo@a.example')->answers, $of('', 'bo@a.example')->sender()]);
+        foreach (['nobody', '', 'A <b c@d>', '<@a.example>'] as $from) {
+            self::assertNull($of('', $from)->sender(), $from);
+        }
+        self::assertSame([true, true, false], [$of("Auto-Submitted: auto-replied; x=y\r\n")->isAutomatic, $of("Auto-Submitted: auto-generated\r\n")->isAutomatic, $of("Auto-Submitted: no\r\n")->isAutomatic]);
+    }
+
     public function test_what_is_too_long_is_not_read(): void
     {
         $this->expectException(MailError::class);

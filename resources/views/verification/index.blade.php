@@ -12,7 +12,7 @@
         @foreach ($rows as $row)
             @php($by = $row->instant('by')->toDay())
             @php($isLate = $by->hasComeAt($now))
-            @php($silent = $row->textOrNull('letter_state') === 'sent' && $row->textOrNull('objection') === null && ($row->instant('asked_on')?->toDay()->plusDays(Acre\Core\Contact\Guard::SILENT)->hasComeAt($now) ?? false))
+            @php($silent = $row->textOrNull('letter_state') === 'sent' && $row->textOrNull('objection') === null && $row->instant('asked_on') !== null && Acre\Core\Contact\Guard::silentAfter($row->instant('asked_on'))->hasComeAt($now))
             @php($fails = in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) || $row->text('takes_mail') === 'no')
             <tr>
                 <th scope="row"><span class="{{ $isLate ? 'is-bad' : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span class="lesser">{{ $isLate ? 'switched off by the rules' : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in '.$today->daysUntil($by).' days') }}</span></th>

@@ -24,11 +24,12 @@ final readonly class Verifications implements RoundsKind
     {
         return array_slice(array_map(function (Row $row) use ($today): RoundsItem {
             $by = $row->instant('by')?->toDay() ?? $today;
+            $asked = $row->instant('asked_on');
             $how = match (true) {
                 $row->textOrNull('objection') !== null => $row->textOrNull('objection_by') === 'mail' ? 'written' : 'objected',
                 in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) => 'returned',
                 $row->int('by_house') === 0 => 'registrar',
-                $row->instant('asked_on')?->toDay()->plusDays(Guard::SILENT)->hasComeAt($today) === true => 'silent',
+                $asked !== null && Guard::silentAfter($asked)->hasComeAt($today) => 'silent',
                 default => 'open',
             };
 
