@@ -170,6 +170,22 @@ final class ChangesJudgedTest extends TestCase
         self::assertArrayNotHasKey('registrant.no_authority', self::said(self::changed('com', prior: self::guard(), authority: false)), 'their letters are the authority');
     }
 
+    public function test_other_data_of_the_same_registrant_is_a_correction_unless_it_is_material(): void
+    {
+        $now = Instant::of('2026-10-06T15:00:00Z');
+        $of = fn (string $town, string $mailbox): Contact => Contact::of(HolderKind::Organisation, 'Peal Trust', null, Address::of(['Foundry Lane 1'], $town, null, 'WS1 4AB', Country::of('GB')), Phone::of('+44 20 7946 0123'), Mailbox::tryOf($mailbox));
+        $starts = Material::of((new Rulebook(__DIR__.'/../../../rulebook'))->for('com', $now), $now);
+        $change = fn (Contact $told, bool $agreement = true, DesignatedAgent $agent = DesignatedAgent::Nobody): RegistrantChange => new RegistrantChange($of('Upper Wick', 'desk@peal.example'), self::guard(), $starts, $agent, Instant::of('2026-10-20'), $agreement, false, false, null, $told);
+        // ICANN Transfer Policy II.A.1.3: an address is no material change, and asks nobody.
+        $correction = $change($of('Wickerby', 'desk@peal.example'), false);
+        self::assertSame([['registrant.correction'], ['registrant house 2026-10-21']], [array_keys(self::said($correction->findings('com', 'Northgate Names'))), self::legs($correction)]);
+        // Another mailbox is one; whoever reads it says yes for both sides, being one.
+        $material = $change($of('Upper Wick', 'old@peal.example'));
+        self::assertSame([['registrant.new_confirms', 'registrant.starts_hold', 'registrant.starts_verification'], ['confirm_new client 2026-10-20', 'registrant house 2026-10-21']], [array_keys(self::said($material->findings('com', 'Northgate Names'))), self::legs($material)]);
+        self::assertContains('registrant.no_agreement', array_keys(self::said($change($of('Upper Wick', 'old@peal.example'), false)->findings('com', 'Northgate Names'))));
+        self::assertSame(['registrant house 2026-10-21'], self::legs($change($of('Upper Wick', 'old@peal.example'), agent: DesignatedAgent::Both)));
+    }
+
     public function test_what_is_in_the_way_of_it(): void
     {
         $none = self::changed('com', mailbox: null);
