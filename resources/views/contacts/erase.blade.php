@@ -14,7 +14,7 @@
     @else
         <div class="cards apart">
             <section class="card"><h2>What goes</h2><ul><li>every version of what the contact says, and of what became part of it</li><li>its mailbox, where no other contact, account or {{ __(':served') }} has it, and the letters to it</li><li>what lists that were brought in had said of it</li></ul></section>
-            <section class="card"><h2>What stays, and why</h2><ul><li>that contact {{ $contact->id }} was the registrant of which name, from when to when: the chain of title of names that are others’ by now</li><li>log, dockets and proofs: they name people by number only</li><li>what public directories said, as it was published</li></ul></section>
+            <section class="card"><h2>What stays, and why</h2><ul><li>that contact {{ $contact->id }} was the registrant of which name, from when to when: the chain of title of names that are others’ by now</li><li>log, dockets and proofs: they name people by number only</li><li>which texts were agreed to for names, when, and on whose authority: without that nobody could show that a name was rightly passed on</li><li>what public directories said, as it was published</li><li>notes and remarks in people’s own words: nothing finds a person in them for sure, so read them and take out what names them</li></ul></section>
         </div>
         @if ($stands > 0)
             <p class="told told-bad">It can’t be erased yet: it stands behind {{ $stands === 1 ? 'one name' : number_format($stands).' names' }} today, and a name must have a holder who can be reached. <a href="{{ route('roll', ['contact' => $contact->id]) }}">Give them another registrant first</a>.</p>
