@@ -59,6 +59,7 @@ enum CustodyFinding: string implements FindingTag
         return match ($this) {
             self::LoginInside, self::LoginLapses => Cure::OtherMailbox,
             self::CardEnds => Cure::OtherCard,
+            self::Nobody => Cure::GainAccess,
             self::NoWayBack => Cure::SayWayBack,
             self::HostBehindIt => Cure::KeepApart,
             default => Cure::AnotherPerson,
