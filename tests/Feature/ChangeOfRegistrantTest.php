@@ -168,6 +168,7 @@ final class ChangeOfRegistrantTest extends TestCase
         self::assertSame(['bell.de'], $slip(), 'the one waits for the other');
         $this->post($prior, ['answer' => 'yes'])->assertOk();
         self::assertEqualsCanonicalizing(['bell.com', 'bell.de'], $slip());
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Everybody has said yes: 2 names are on the slip.');
         self::assertNotNull(Mailbox::query()->where('address', $this->desk)->sole()->verified_on, 'who answers reads the mailbox');
         self::assertSame(2, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
         self::assertSame(['Peal Trust', 'Peal Trust'], [$this->registrant('bell.com'), $this->registrant('bell.de')]);
