@@ -353,7 +353,7 @@ final class JourneyTest extends TestCase
     /** What a slip says is done at the simulated counter, and ticked off. */
     public function test_a_mailbox_that_bounces_is_replaced_and_one_answer_cures_six_names(): void
     {
-        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
         $window->go('/verification');
         self::assertStringContainsString('One mailbox, 6 names', $window->text('.sentence'));
         self::assertStringContainsString('came back', $window->text('table.board'));
@@ -392,7 +392,7 @@ final class JourneyTest extends TestCase
     /** Both are written to, each reads it in the letterbox and agrees on a telephone; then the registrar is told by wire, and it is done. */
     public function test_a_registrant_is_changed_with_both_confirming(): void
     {
-        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
         $window->go('/deeds/change_registrant?name=bellfounders.net')->type('#f-contact', 'Gudrun Kettle')->type('#f-agreement', 'Registrant agreement of 1 July 2026')->press('Show what it would do');
         $window->waitForText('main', 'Both are written to and must say yes');
         self::assertSame([], $window->ready()->axe());
