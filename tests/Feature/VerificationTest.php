@@ -19,6 +19,7 @@ use App\Models\Registrant;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
+use ReflectionMethod;
 use Tests\TestCase;
 
 /** Mailboxes that must be verified: letters that ask, what becomes of them, answers, and the board. */
@@ -177,6 +178,12 @@ final class VerificationTest extends TestCase
         $this->post("/verification/{$mailbox->id}/settle")->assertSessionHas('told');
         $this->at('2026-10-12T10:00:00Z');
         $this->get('/verification')->assertDontSee('Nobody has answered')->assertDontSee('They wrote back');
+        // A letter that the mailbox gives again, because its removal was lost with the connection, is written down once.
+        $keep = (new ReflectionMethod(TakeReturned::class, 'keep'))->getClosure(app(TakeReturned::class));
+        $reply = "From: <{$other}>\r\nMessage-ID: <twice@kettle.example>\r\nIn-Reply-To: <{$id}>\r\nSubject: Re: yours\r\n\r\nOnce.\r\n";
+        $keep($reply);
+        $keep($reply);
+        self::assertSame(1, DB::table('objections')->where('words', 'Once.')->count());
         // From the mailbox itself it is no forwarder's.
         $this->world->write($this->address, 'returns@harrow-tern.example', 'Re: yours', 'From here now.', $id);
         app(TakeReturned::class)->handle();

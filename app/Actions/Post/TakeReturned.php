@@ -17,7 +17,7 @@ use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** Takes what came back, and what people wrote back, and notes it on what it is about. */
+/** Takes what came back, and what people wrote back, and notes it on what it is about; any step may be repeated. */
 final readonly class TakeReturned
 {
     public function __construct(private Connection $database, private Returns $returns, private MakeStandings $standings, private TradeClock $clock, private HouseLog $log)
@@ -44,7 +44,7 @@ final readonly class TakeReturned
         if ($mail->report !== null) {
             $this->returned($mail->report);
         } elseif ($mail->answers !== null && ! $mail->isAutomatic) {
-            $this->answered($mail, $mail->answers);
+            $this->answered($mail, $mail->answers, mb_substr($mail->id ?? hash('sha256', $raw), 0, 300));
         }
     }
 
@@ -69,9 +69,9 @@ final readonly class TakeReturned
     }
 
     /** Somebody wrote back instead of following the link: a person reads what they say, and from where it came is kept. Nothing is verified by it: a sender is easily forged. */
-    private function answered(MailLetter $mail, string $answers): void
+    private function answered(MailLetter $mail, string $answers, string $id): void
     {
-        $this->database->transaction(function () use ($mail, $answers): void {
+        $this->database->transaction(function () use ($mail, $answers, $id): void {
             $letter = Letter::query()->where('message_id', $answers)->whereNull('user_id')->lockForUpdate()->first();
             $mailbox = $letter === null ? null : Mailbox::query()->where('id', $letter->mailbox_id)->orWhereRaw('lower(address) = lower(?)', [$letter->mailbox])->lockForUpdate()->first();
             $sender = $mail->sender();
@@ -79,7 +79,10 @@ final readonly class TakeReturned
                 return;
             }
             $words = trim((string) preg_replace('/\s+/u', ' ', (string) preg_replace('/^>.*$/m', '', $mail->text)));
-            $this->database->table('objections')->insert(['mailbox_id' => $mailbox->id, 'words' => mb_substr($words === '' ? $mail->subject.' …' : $words, 0, 1_000), 'said_on' => $this->clock->now()->isoSecond(), 'said_by' => 'mail']);
+            $isNew = $this->database->table('objections')->insertOrIgnore(['mailbox_id' => $mailbox->id, 'words' => mb_substr($words === '' ? $mail->subject.' …' : $words, 0, 1_000), 'said_on' => $this->clock->now()->isoSecond(), 'said_by' => 'mail', 'message_id' => $id]) === 1;
+            if (! $isNew) {
+                return;
+            }
             $mailbox->update(['forwards_to' => $sender === mb_strtolower($mailbox->address) ? null : mb_substr($sender, 0, 320)]);
             $this->standings->staleByMailbox([$mailbox->id]);
             $this->log->write('letter_answered', 'mailbox', $mailbox->id, ['letter' => $letter->id]);

@@ -45,9 +45,11 @@ final readonly class HeldFacts
         foreach ($files as $id => $file) {
             $holder = $file->guard === null ? null : $holders[$file->guard->contact] ?? null;
             $published = $holder === null ? null : PublishedRecord::of($holder, $file->told ?? Pattern::of([]), $this->book->for($file->facts->name->suffix(), $now)->published->value, in_array(ExtraKind::Privacy, $file->extras, true));
-            // What our own books say since is not what its registrar has.
-            $since = $file->guard?->changed === null ? [] : [DriftField::Holder->value => $file->guard->changed];
-            $held[$id] = new Held($file->facts, $file->servers, $file->account->registrarName, $behind[$file->account->registrar] ?? [], $file->waiting !== null, $since + ($written[$id] ?? []), $file->guard?->told === null ? $published : null, $file->told !== null);
+            // A registrant that became another one was written down then, if not since.
+            $changes = array_values(array_filter([$file->guard?->changed, $written[$id][DriftField::Holder->value] ?? null]));
+            $since = $changes === [] ? [] : [DriftField::Holder->value => Instant::latest(...$changes)];
+            $held[$id] = new Held($file->facts, $file->servers, $file->account->registrarName, $behind[$file->account->registrar] ?? [], $file->waiting !== null, $since + ($written[$id] ?? []), // What our own books say since is not what its registrar has.
+                $file->guard?->told === null ? $published : null, $file->told !== null);
         }
 
         return $held;
