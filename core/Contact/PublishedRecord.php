@@ -102,6 +102,14 @@ final readonly class PublishedRecord
         return new Apart($other, $shown, $hidden);
     }
 
+    /** Whether a record that was read is of this holder, by organisation, name and mailbox; null: it shows none of them. */
+    public static function names(Contact $holder, Record $read): ?bool
+    {
+        $shown = array_filter([Field::Organisation, Field::Name, Field::Mailbox], fn (Field $field): bool => $read->field($field)->value !== null);
+
+        return $shown === [] ? null : array_filter($shown, fn (Field $field): bool => ! self::same($field, (string) $read->field($field)->value, (string) $holder->field($field))) === [];
+    }
+
     /** Directories fold street lines and write telephones in ways of their own. */
     private static function same(Field $field, string $read, string $meant): bool
     {

@@ -12,7 +12,7 @@ use Acre\Core\Movement\LegKind;
 use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Time\Instant;
 
-/** Another registrant for a name, judged before it is begun: what is in the way, who must confirm it by when, and what it starts. */
+/** Another registrant for a name, judged before it is begun: what is in the way, who must confirm it by when, and what it starts (ICANN Transfer Policy, section II; elsewhere the suffix's own rules). */
 final readonly class RegistrantChange
 {
     /** What a finding says of somebody who is not written down. */
@@ -73,6 +73,34 @@ final readonly class RegistrantChange
         $legs = array_map(fn (Side $side): Leg => new Leg($side->leg(), Actor::Client, $this->answerBy), array_values(array_filter(Side::cases(), $this->isWrittenTo(...))));
 
         return [...$legs, new Leg(LegKind::Registrant, $this->starts->confirms === RegistrantConfirms::Registry && $this->isMaterial() ? Actor::Registry : Actor::House, $this->answerBy->plusDays(1))];
+    }
+
+    /**
+     * The same on the way of a handover: whoever must say yes does so first, and the other registrant is written down before the name is offered.
+     *
+     * @param  list<Leg>  $handover
+     * @return list<Leg>
+     */
+    public function legsWithin(array $handover): array
+    {
+        $legs = $this->legs();
+        $words = array_values(array_filter($legs, fn (Leg $leg): bool => $leg->kind->isWord()));
+        $written = array_values(array_filter($legs, fn (Leg $leg): bool => ! $leg->kind->isWord()));
+        $offer = array_search(LegKind::Offer, array_map(fn (Leg $leg): LegKind => $leg->kind, $handover), true);
+        array_splice($handover, $offer === false ? 0 : (int) $offer, 0, $written);
+
+        return [...$words, ...$handover];
+    }
+
+    /** @return list<Side> for whom the house agrees: as their agent, or because nobody is asked by a letter of ours */
+    public function agreedByHouse(): array
+    {
+        if (! $this->isMaterial()) {
+            return [];
+        }
+        $asked = array_values(array_filter(Side::cases(), $this->isAsked(...)));
+
+        return $asked === [] ? [Side::New] : array_values(array_filter($asked, $this->agent->actsFor(...)));
     }
 
     /** @return list<Finding> */

@@ -49,6 +49,14 @@ final readonly class Readiness
         return $this->verdict === Verdict::Clear;
     }
 
+    /** @return list<Finding> all of them, those that stand in the way first */
+    public function inOrder(): array
+    {
+        $isInTheWay = fn (Finding $finding): bool => $finding->effect !== Effect::Worth;
+
+        return [...array_filter($this->findings, $isInTheWay), ...array_filter($this->findings, fn (Finding $finding): bool => ! $isInTheWay($finding))];
+    }
+
     /** @return list<Finding> those that stand in the way, or all when nothing does */
     public function reasons(): array
     {

@@ -8,8 +8,6 @@ use Acre\Core\Contact\RegistrantFinding;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Account;
-use Acre\Core\Movement\Leg;
-use Acre\Core\Movement\LegKind;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
@@ -37,23 +35,6 @@ final readonly class JudgeHandover
         }
         $change = $this->another->change($file, $registrant, $now, null);
 
-        return Readiness::of([...$handover->findings, ...$change?->findings($file->facts->name->suffix(), $file->account->registrarName) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')]], self::legs($handover->legs, $change?->legs() ?? []));
-    }
-
-    /**
-     * Whoever must say yes does so first; the registrar writes the other registrant down before the name is offered.
-     *
-     * @param  list<Leg>  $handover
-     * @param  list<Leg>  $change
-     * @return list<Leg>
-     */
-    private static function legs(array $handover, array $change): array
-    {
-        $words = array_values(array_filter($change, fn (Leg $leg): bool => $leg->kind->isWord()));
-        $written = array_values(array_filter($change, fn (Leg $leg): bool => ! $leg->kind->isWord()));
-        $offer = array_search(LegKind::Offer, array_map(fn (Leg $leg): LegKind => $leg->kind, $handover), true);
-        array_splice($handover, $offer === false ? 0 : (int) $offer, 0, $written);
-
-        return [...$words, ...$handover];
+        return Readiness::of([...$handover->findings, ...$change?->findings($file->facts->name->suffix(), $file->account->registrarName) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')]], $change?->legsWithin($handover->legs) ?? $handover->legs);
     }
 }

@@ -8,14 +8,13 @@ use Acre\Core\Contact\Contact as ContactValue;
 use Acre\Core\Contact\DesignatedAgent;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Material;
+use Acre\Core\Contact\PublishedRecord;
 use Acre\Core\Contact\RegistrantChange;
 use Acre\Core\Contact\Side;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;
-use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\Rulebook;
-use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Contacts\SayRegistrants;
@@ -42,7 +41,7 @@ final class AnotherRegistrant
     /** Mailboxes of registrants that a slip names. */
     private const LISTED = 5;
 
-    /** Days for an answer, where nothing else is said. */
+    /** Days for an answer, where nothing else is said: the house's own choice. */
     private const ANSWER_DAYS = 14;
 
     /** @var array<int, Contact|null> */
@@ -164,14 +163,14 @@ final class AnotherRegistrant
             return [];
         }
         $now = $this->clock->now();
-        $rules = array_map(fn (string $suffix): RuleSet => $this->book->for($suffix, $now), array_values(array_unique(array_map(fn (DocketLine $line): string => $line->name->suffix, $lines))));
+        $starts = array_map(fn (string $suffix): Material => Material::of($this->book->for($suffix, $now), $now), array_values(array_unique(array_map(fn (DocketLine $line): string => $line->name->suffix, $lines))));
         $registrar = $account->registrar;
         $letters = [];
-        if (array_filter($rules, fn (RuleSet $one): bool => $one->registrantConfirms->value === RegistrantConfirms::Both) !== []) {
+        if (array_filter($starts, fn (Material $one): bool => $one->confirms->asks(Side::Prior)) !== []) {
             $prior = array_values(array_filter($this->database->table('registrants')->whereIn('name_id', array_map(fn (DocketLine $line): int => $line->name_id, $lines))->whereNotNull('address')->distinct()->limit(self::LISTED)->orderBy('address')->pluck('address')->all(), is_string(...)));
             $letters[] = new SlipLetter('change', $registrar->name, $registrar->verification_sender, array_values(array_unique([...$prior, $new->address])));
         }
-        if ($new->verified_on === null && array_filter($rules, fn (RuleSet $one): bool => $one->verifyDays->value > 0) !== []) {
+        if ($new->verified_on === null && array_filter($starts, fn (Material $one): bool => $one->verifyBy !== null) !== []) {
             $letters[] = new SlipLetter('verify', $registrar->name, $registrar->verification_sender, [$new->address]);
         }
 
@@ -182,18 +181,8 @@ final class AnotherRegistrant
     public function isSeen(DocketLine $line, RegistrantChosen $chosen, Record $record): bool
     {
         $value = $this->value($chosen);
-        $read = array_filter(array_map(fn (Field $field): ?string => $record->field($field)->value, [Field::Organisation, Field::Name, Field::Mailbox]), is_string(...));
-        if ($value === null || $read === []) {
-            return $value !== null && $record->changed !== null && $line->done_on !== null && ! $record->changed->isBefore($line->done_on);
-        }
-        foreach ([Field::Organisation, Field::Name, Field::Mailbox] as $field) {
-            $said = $record->field($field)->value;
-            if ($said !== null && mb_strtolower(trim($said)) !== mb_strtolower($value->field($field) ?? '')) {
-                return false;
-            }
-        }
 
-        return true;
+        return $value !== null && (PublishedRecord::names($value, $record) ?? ($record->changed !== null && $line->done_on !== null && ! $record->changed->isBefore($line->done_on)));
     }
 
     /** Writes what is now so. In the line's transaction, the name locked. */
@@ -263,11 +252,12 @@ final class AnotherRegistrant
     /** What the house says yes to for others, on whose authority; who is written to gives their own. */
     private function keepAgreements(DocketLine $line, CaseFile $file, RegistrantChosen $chosen, Instant $now): void
     {
-        $confirms = $this->starts($file, $now)->confirms;
-        foreach (Side::cases() as $side) {
+        if ($chosen->authority === '' || $chosen->agreement === '') {
+            return;
+        }
+        foreach ($this->change($file, $chosen, $now, null)?->agreedByHouse() ?? [] as $side) {
             $contact = $side === Side::New ? $chosen->contactId : $file->guard?->contact;
-            $isOurs = $confirms->asks($side) ? $chosen->agent->actsFor($side) : $side === Side::New;
-            if ($isOurs && $contact !== null && $chosen->authority !== '' && $chosen->agreement !== '') {
+            if ($contact !== null) {
                 $this->database->table('agreements')->insertOrIgnore([
                     'docket_id' => $line->docket_id, 'contact_id' => $contact, 'words' => $chosen->agreement, 'authority' => $chosen->authority, 'accepted_on' => $now->isoSecond(), 'user_id' => $line->docket->settled_by,
                 ]);

@@ -9,6 +9,7 @@ use App\Actions\Verification\SettleObjections;
 use App\Actions\Verification\VerifyMailbox;
 use App\Models\Mailbox;
 use App\Queries\Verification\ReadBoard;
+use App\Support\Row;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -23,7 +24,10 @@ final readonly class VerificationController
 
     public function index(): View
     {
-        return view('verification.index', ['rows' => $this->board->due(), 'today' => $this->clock->today(), 'now' => $this->clock->now(), 'words' => $this->words]);
+        $rows = $this->board->due();
+        $now = $this->clock->now();
+
+        return view('verification.index', ['rows' => $rows, 'silent' => array_map(fn (Row $row): int => $row->int('mailbox_id'), array_filter($rows, fn (Row $row): bool => ReadBoard::isSilent($row, $now))), 'today' => $this->clock->today(), 'now' => $now, 'words' => $this->words]);
     }
 
     public function again(Mailbox $mailbox, VerifyRequest $request, AskToVerify $ask): RedirectResponse

@@ -107,6 +107,12 @@ final readonly class ReadContacts
         ));
     }
 
+    /** Of how many names it is the registrant whose registrar has older data of it. */
+    public function countUntold(int $contactId): int
+    {
+        return Row::of($this->database->selectOne('SELECT count(*) AS names FROM registrants WHERE contact_id = ? AND told_id IS NOT NULL', [$contactId]))->int('names');
+    }
+
     /** @return list<int> names of which it is the registrant, and whose registrar has older data of it */
     public function untold(int $contactId): array
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries\Verification;
 
+use Acre\Core\Contact\Guard;
 use Acre\Core\Time\Instant;
+use App\Models\LetterState;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
@@ -55,6 +57,14 @@ final readonly class ReadBoard
                 LEFT JOIN LATERAL (SELECT * FROM letters t WHERE t.mailbox_id = d.mailbox_id AND t.kind = 'verification' AND t.state <> 'called_off' ORDER BY t.id DESC LIMIT 1) l ON true
             ORDER BY d.by, d.names DESC, d.mailbox_id
             SQL, [$until?->isoSecond() ?? 'infinity', $lookedAt, $most]));
+    }
+
+    /** Whether nobody has answered for days what the post took, and nobody has said anything else. */
+    public static function isSilent(Row $row, Instant $now): bool
+    {
+        $asked = $row->instant('asked_on');
+
+        return $asked !== null && $row->textOrNull('letter_state') === LetterState::Sent->value && $row->textOrNull('objection') === null && Guard::silentAfter($asked)->hasComeAt($now);
     }
 
     /** @return list<Row> the names that a mailbox must be verified for: ascii, unicode, verify_by, registrar_name, verifies_by */

@@ -26,7 +26,7 @@
                     <td data-label="Before">{{ implode(', ', $change['before']) }}</td>
                     <td data-label="After">@if ($one->readiness->isClear())<strong>{{ implode(', ', $change['after']) }}</strong>@else<span class="lesser">as before</span>@endif</td>
                     <td><x-verdict :readiness="$one->readiness" :words="$words"/></td>
-                    <td>@foreach (collect($one->readiness->findings)->sortBy(fn ($finding): int => $finding->effect === Acre\Core\Finding\Effect::Worth ? 1 : 0) as $finding)<span @class(['reason', 'is-bad' => $finding->effect === Acre\Core\Finding\Effect::Stops])>{{ $words->finding($finding) }}.</span>@endforeach</td>
+                    <td>@foreach ($one->readiness->inOrder() as $finding)<span @class(['reason', 'is-bad' => $finding->effect === Acre\Core\Finding\Effect::Stops])>{{ $words->finding($finding) }}.</span>@endforeach</td>
                 </tr>
             @endforeach
             </tbody>

@@ -69,7 +69,7 @@
                     <th scope="row"><a class="name" href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a></th>
                     <td data-label="Ends">{{ $one->file->facts->ends === null ? 'not known' : App\Support\Dates::full($one->file->facts->ends) }}</td>
                     <td><x-verdict :readiness="$one->readiness" :words="$words"/></td>
-                    <td>@forelse (collect($one->readiness->findings)->sortBy(fn ($finding): int => $finding->effect === Acre\Core\Finding\Effect::Worth ? 1 : 0) as $finding)<span class="reason">{{ $words->finding($finding) }}.</span>@empty<span class="lesser">nothing</span>@endforelse</td>
+                    <td>@forelse ($one->readiness->inOrder() as $finding)<span class="reason">{{ $words->finding($finding) }}.</span>@empty<span class="lesser">nothing</span>@endforelse</td>
                     <td>@include('handover.cures', ['findings' => $one->readiness->reasons(), 'file' => $one->file])</td>
                 </tr>
             @endforeach

@@ -12,7 +12,7 @@
         @foreach ($rows as $row)
             @php($by = $row->instant('by')->toDay())
             @php($isLate = $by->hasComeAt($now))
-            @php($silent = $row->textOrNull('letter_state') === 'sent' && $row->textOrNull('objection') === null && $row->instant('asked_on') !== null && Acre\Core\Contact\Guard::silentAfter($row->instant('asked_on'))->hasComeAt($now))
+            @php($isSilent = in_array($row->int('mailbox_id'), $silent, true))
             @php($fails = in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) || $row->text('takes_mail') === 'no')
             <tr>
                 <th scope="row"><span class="{{ $isLate ? 'is-bad' : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span class="lesser">{{ $isLate ? 'switched off by the rules' : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in '.$today->daysUntil($by).' days') }}</span></th>
@@ -23,13 +23,13 @@
                     @elseif ($row->int('by_house') === 0)Its registrar writes: {{ $row->textOrNull('senders') }}. The one letter that asks to confirm the mailbox settles it.
                     @elseif ($row->textOrNull('letter_state') === null)No letter was written yet.
                     @else<span class="{{ $fails ? 'is-bad' : '' }}">Our letter of {{ App\Support\Dates::full($row->instant('letter_on')) }} {{ $words->say('letters.state.'.$row->text('letter_state')) }}</span>@if ($row->textOrNull('letter_answer') !== null)<span class="lesser"><bdi>{{ $row->text('letter_answer') }}</bdi></span>@endif @endif
-                    @if ($silent)<span class="is-bad reason">Nobody has answered since {{ App\Support\Dates::full($row->instant('asked_on')) }}: perhaps nobody reads it. Give another mailbox, call, or ask {{ $row->textOrNull('client_name') ?? 'whom it belongs to' }}.</span>@endif
+                    @if ($isSilent)<span class="is-bad reason">Nobody has answered since {{ App\Support\Dates::full($row->instant('asked_on')) }}: perhaps nobody reads it. Give another mailbox, call, or ask {{ $row->textOrNull('client_name') ?? 'whom it belongs to' }}.</span>@endif
                     @if ($row->textOrNull('forwards_to') !== null)<span class="lesser">answered from <bdi>{{ $row->text('forwards_to') }}</bdi>: it only forwards</span>@endif
                     @if ($row->text('takes_mail') === 'no')<span class="lesser is-bad">its host takes no mail</span>@endif
                 </td>
                 <td data-label="What to do">
                     @can('prepare')
-                        @if ($fails || $silent || $row->textOrNull('objection') !== null)<a class="button main" href="{{ route('contacts.edit', $row->int('contact_id')) }}">{{ $fails || $silent ? 'Give another mailbox' : 'Correct it' }}</a>@elseif ($row->int('by_house') > 0)<form method="post" action="{{ route('verification.again', $row->int('mailbox_id')) }}" data-once>@csrf<button>Write again</button></form>@endif
+                        @if ($fails || $isSilent || $row->textOrNull('objection') !== null)<a class="button main" href="{{ route('contacts.edit', $row->int('contact_id')) }}">{{ $fails || $isSilent ? 'Give another mailbox' : 'Correct it' }}</a>@elseif ($row->int('by_house') > 0)<form method="post" action="{{ route('verification.again', $row->int('mailbox_id')) }}" data-once>@csrf<button>Write again</button></form>@endif
                         <details class="menu word"><summary>Otherwise</summary><div class="menu-sheet">
                             @can('settle')<form method="post" action="{{ route('verification.store', $row->int('mailbox_id')) }}" data-once>@csrf
                                 <x-field name="by" :id="'by-'.$row->int('mailbox_id')" type="choice" label="It was verified" :options="['call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter']"/>

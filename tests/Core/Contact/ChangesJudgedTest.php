@@ -15,12 +15,19 @@ use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Material;
 use Acre\Core\Contact\Pattern;
 use Acre\Core\Contact\Phone;
+use Acre\Core\Contact\PublishedRecord;
 use Acre\Core\Contact\RegistrantChange;
+use Acre\Core\Contact\Side;
 use Acre\Core\Contact\Steps;
+use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Leg;
+use Acre\Core\Movement\LegKind;
 use Acre\Core\Record\Field;
+use Acre\Core\Record\FieldSeen;
+use Acre\Core\Record\Record;
+use Acre\Core\Record\Source;
 use Acre\Core\Rulebook\Published;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
@@ -184,6 +191,33 @@ final class ChangesJudgedTest extends TestCase
         self::assertSame([['registrant.new_confirms', 'registrant.starts_hold', 'registrant.starts_verification'], ['confirm_new client 2026-10-20', 'registrant house 2026-10-21']], [array_keys(self::said($material->findings('com', 'Northgate Names'))), self::legs($material)]);
         self::assertContains('registrant.no_agreement', array_keys(self::said($change($of('Upper Wick', 'old@peal.example'), false)->findings('com', 'Northgate Names'))));
         self::assertSame(['registrant house 2026-10-21'], self::legs($change($of('Upper Wick', 'old@peal.example'), agent: DesignatedAgent::Both)));
+    }
+
+    public function test_on_the_way_of_a_handover_the_words_come_first_and_the_other_registrant_before_the_offer(): void
+    {
+        $by = Instant::of('2026-10-20');
+        $legs = fn (LegKind ...$kinds): array => array_values(array_map(fn (LegKind $kind): Leg => new Leg($kind, Actor::House, $by), $kinds));
+        $kinds = fn (RegistrantChange $change, array $handover): array => array_map(fn (Leg $leg): string => $leg->kind->value, $change->legsWithin($handover));
+        $both = self::change('com', prior: self::guard());
+        self::assertSame(['confirm_prior', 'confirm_new', 'lift_lock', 'registrant', 'offer', 'accept'], $kinds($both, $legs(LegKind::LiftLock, LegKind::Offer, LegKind::Accept)));
+        self::assertSame(['confirm_prior', 'confirm_new', 'registrant'], $kinds($both, []));
+    }
+
+    public function test_what_the_house_agrees_to_for_others(): void
+    {
+        $of = fn (string $suffix, DesignatedAgent $agent): array => array_map(fn (Side $side): string => $side->value, self::change($suffix, prior: self::guard(), agent: $agent)->agreedByHouse());
+        self::assertSame([[], ['prior'], ['prior', 'new']], [$of('com', DesignatedAgent::Nobody), $of('com', DesignatedAgent::Prior), $of('com', DesignatedAgent::Both)]);
+        self::assertSame([['new'], []], [$of('co.uk', DesignatedAgent::Nobody), $of('de', DesignatedAgent::Nobody)], 'where nobody is written to, the house says who agreed');
+    }
+
+    public function test_a_record_is_of_a_holder_by_what_it_shows_of_them(): void
+    {
+        $holder = Contact::of(HolderKind::Organisation, 'Peal Trust', 'Zoë Peal', null, null, Mailbox::tryOf('desk@peal.example'));
+        /** @param  array<string, string>  $shown */
+        $record = fn (array $shown): Record => new Record('bell.com', Source::Registry, holder: array_map(fn (mixed $value): FieldSeen => FieldSeen::shown(is_string($value) ? $value : ''), array_filter($shown, is_string(...), ARRAY_FILTER_USE_KEY)));
+        self::assertTrue(PublishedRecord::names($holder, $record(['organisation' => 'PEAL  trust', 'country' => 'GB'])));
+        self::assertFalse(PublishedRecord::names($holder, $record(['organisation' => 'Peal Trust', 'name' => 'Gudrun Kettle'])));
+        self::assertNull(PublishedRecord::names($holder, $record(['country' => 'GB'])), 'it shows nobody');
     }
 
     public function test_what_is_in_the_way_of_it(): void

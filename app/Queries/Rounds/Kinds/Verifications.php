@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Rounds\Kinds;
 
-use Acre\Core\Contact\Guard;
 use Acre\Core\Time\Instant;
 use App\Queries\Rounds\RoundsItem;
 use App\Queries\Rounds\RoundsKind;
@@ -24,12 +23,11 @@ final readonly class Verifications implements RoundsKind
     {
         return array_slice(array_map(function (Row $row) use ($today): RoundsItem {
             $by = $row->instant('by')?->toDay() ?? $today;
-            $asked = $row->instant('asked_on');
             $how = match (true) {
                 $row->textOrNull('objection') !== null => $row->textOrNull('objection_by') === 'mail' ? 'written' : 'objected',
                 in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) => 'returned',
                 $row->int('by_house') === 0 => 'registrar',
-                $asked !== null && Guard::silentAfter($asked)->hasComeAt($today) => 'silent',
+                ReadBoard::isSilent($row, $today) => 'silent',
                 default => 'open',
             };
 
