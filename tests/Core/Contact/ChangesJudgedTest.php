@@ -213,11 +213,10 @@ final class ChangesJudgedTest extends TestCase
     public function test_a_record_is_of_a_holder_by_what_it_shows_of_them(): void
     {
         $holder = Contact::of(HolderKind::Organisation, 'Peal Trust', 'Zoë Peal', null, null, Mailbox::tryOf('desk@peal.example'));
-        /** @param  array<string, string>  $shown */
-        $record = fn (array $shown): Record => new Record('bell.com', Source::Registry, holder: array_map(fn (mixed $value): FieldSeen => FieldSeen::shown(is_string($value) ? $value : ''), array_filter($shown, is_string(...), ARRAY_FILTER_USE_KEY)));
-        self::assertTrue(PublishedRecord::names($holder, $record(['organisation' => 'PEAL  trust', 'country' => 'GB'])));
-        self::assertFalse(PublishedRecord::names($holder, $record(['organisation' => 'Peal Trust', 'name' => 'Gudrun Kettle'])));
-        self::assertNull(PublishedRecord::names($holder, $record(['country' => 'GB'])), 'it shows nobody');
+        $record = fn (?string $organisation, ?string $name = null): Record => new Record('bell.com', Source::Registry, holder: ['country' => FieldSeen::shown('GB')] + array_map(FieldSeen::shown(...), array_filter(['organisation' => $organisation, 'name' => $name], is_string(...))));
+        self::assertTrue(PublishedRecord::names($holder, $record('PEAL  trust')));
+        self::assertFalse(PublishedRecord::names($holder, $record('Peal Trust', 'Gudrun Kettle')));
+        self::assertNull(PublishedRecord::names($holder, $record(null)), 'it shows nobody');
     }
 
     public function test_what_is_in_the_way_of_it(): void
