@@ -197,10 +197,9 @@ final class ChangesJudgedTest extends TestCase
     {
         $by = Instant::of('2026-10-20');
         $legs = fn (LegKind ...$kinds): array => array_values(array_map(fn (LegKind $kind): Leg => new Leg($kind, Actor::House, $by), $kinds));
-        $kinds = fn (RegistrantChange $change, array $handover): array => array_map(fn (Leg $leg): string => $leg->kind->value, $change->legsWithin($handover));
-        $both = self::change('com', prior: self::guard());
-        self::assertSame(['confirm_prior', 'confirm_new', 'lift_lock', 'registrant', 'offer', 'accept'], $kinds($both, $legs(LegKind::LiftLock, LegKind::Offer, LegKind::Accept)));
-        self::assertSame(['confirm_prior', 'confirm_new', 'registrant'], $kinds($both, []));
+        $kinds = fn (LegKind ...$handover): array => array_map(fn (Leg $leg): string => $leg->kind->value, self::change('com', prior: self::guard())->legsWithin($legs(...$handover)));
+        self::assertSame(['confirm_prior', 'confirm_new', 'lift_lock', 'registrant', 'offer', 'accept'], $kinds(LegKind::LiftLock, LegKind::Offer, LegKind::Accept));
+        self::assertSame(['confirm_prior', 'confirm_new', 'registrant'], $kinds());
     }
 
     public function test_what_the_house_agrees_to_for_others(): void
