@@ -110,6 +110,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/', 'store')->name('add');
         Route::post('list', 'paste')->name('paste');
         Route::post('all', 'all')->name('all');
+        Route::post('sentences/{sentence}', 'follow')->name('follow')->whereNumber('sentence');
         Route::patch('/', 'update')->name('remove');
         Route::delete('/', 'destroy')->name('empty');
     });

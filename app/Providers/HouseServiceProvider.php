@@ -44,7 +44,7 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->singleton(TradeClock::class);
         $this->app->singleton(Rulebook::class, fn (): Rulebook => new Rulebook(base_path('rulebook')));
         $this->app->scoped(CurrentSheaf::class);
-        $this->app->bind(GatherNames::class, fn (Application $app): GatherNames => new GatherNames($app->make(Connection::class), config()->integer('house.selection_limit')));
+        $this->app->when(GatherNames::class)->needs('$limit')->giveConfig('house.selection_limit');
         $this->app->when([ReadImport::class, WriteImport::class, TakeBackImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
         $this->app->scoped(HouseSettings::class);
         $this->app->extend('translator', fn (Translator $translator, Application $app): Translator => new HouseTranslator($translator->getLoader(), $translator->getLocale(), fn (): HouseSettings => $app->make(HouseSettings::class)));

@@ -6,6 +6,7 @@ namespace App\View;
 
 use App\Actions\Names\GatherNames;
 use App\Models\User;
+use App\Queries\Roll\Gathered;
 use App\Queries\Roll\Sheaf;
 use Illuminate\Contracts\Auth\Factory as Auth;
 
@@ -23,5 +24,13 @@ final class CurrentSheaf
         $user = $this->auth->guard()->user();
 
         return $this->sheaf ??= $user instanceof User ? $this->gather->sheaf($user) : new Sheaf([], 0, 0);
+    }
+
+    /** Whether a sentence that names came from shows others today than when they were ticked. */
+    public function isOutOfStep(): bool
+    {
+        $user = $this->auth->guard()->user();
+
+        return $user instanceof User && array_filter($this->gather->sentences($user), fn (Gathered $one): bool => $one->hasChanged()) !== [];
     }
 }

@@ -10,6 +10,7 @@ return [
         'suffix' => 'under .:value', 'phase' => ':value', 'intent' => 'meant to: :value', 'lock' => 'lock :value', 'disclosure' => 'registrant :value', 'server' => 'answered by :value',
         'registrant' => 'registered to :value', 'contact' => 'registered to contact :value', 'created' => 'registered in :value', 'word' => 'with the word “:value”', 'finding' => 'of which is said: :value',
     ],
+    'held_for' => 'held for :value', 'at' => 'at :value', 'at_account' => 'in account :value', 'every_name' => 'every name',
     'with' => 'with “:text” in them',
     'facet_label' => [
         'suffix' => 'Suffix', 'phase' => 'Phase', 'intent' => 'Intent', 'lock' => 'Transfer lock', 'disclosure' => 'Public record', 'server' => 'Name server or its domain',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
+use App\Actions\Names\GatherNames;
 use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\SavedView;
@@ -158,6 +159,42 @@ final class NarrowedRollTest extends TestCase
         $this->post('/sheaf/all')->assertSessionHas('told', 'The sheaf holds 2 names at most; one did not fit.');
         self::assertSame(2, DB::table('selection_names')->count());
         $this->actingAs($this->house->reader)->post('/sheaf/all')->assertForbidden();
+    }
+
+    public function test_all_that_matched_is_kept_as_its_sentence_with_exceptions_and_can_be_followed(): void
+    {
+        $late = Row::of(DB::table('names')->where('ascii', 'late.org')->first())->int('id');
+        $kelp = Row::of(DB::table('names')->where('ascii', 'kelp.co.uk')->first())->int('id');
+        $sheaf = fn (): array => app(GatherNames::class)->sheaf($this->house->clerk)->ids;
+        $this->actingAs($this->house->clerk)->post('/sheaf/all', ['ending' => 'late', 'sort' => 'name']);
+        self::assertSame([$late], $sheaf());
+        $this->get('/sheaf')->assertSee('past their end')->assertSee('one of its names is here')->assertSee('as it was');
+
+        // It ends later after all, and two others have come to the sentence.
+        $this->house->name('over.net', facts: ['ends_on' => Instant::of('2026-09-25')]);
+        $over = Row::of(DB::table('names')->where('ascii', 'over.net')->first())->int('id');
+        $out = $this->house->name('taken-out.net', facts: ['ends_on' => Instant::of('2026-09-26')])->id;
+        DB::table('registrations')->where('name_id', $late)->update(['ends_on' => '2027-09-20']);
+        app(MakeStandings::class)->of([$late]);
+        self::assertSame([$late], $sheaf(), 'What was ticked is what was seen.');
+        $this->get('/sheaf')->assertSee('2 more match today, one matches no longer');
+        $this->get('/deeds/change_lock?of=sheaf')->assertSee('Other names match what you ticked');
+        $sentence = Row::of(DB::table('selection_sentences')->first())->int('id');
+        $this->post("/sheaf/sentences/{$sentence}")->assertRedirect('/sheaf')->assertSessionHas('told', 'The sheaf is in step with that sentence.');
+        self::assertEqualsCanonicalizing([$over, $out], $sheaf());
+
+        // What is taken out is an exception of the sentence; what was put in by hand is just gone.
+        $this->post('/sheaf', ['names' => [$kelp]]);
+        $this->patch('/sheaf', ['names' => [$out, $kelp]]);
+        $this->post('/sheaf/all', ['ending' => 'late']);
+        self::assertSame([$over], $sheaf());
+        $this->get('/sheaf')->assertSee('one taken out')->assertSee('as it was');
+        self::assertFalse(DB::table('selection_names')->where('name_id', $kelp)->exists());
+        // Put in again by hand, it is no exception any more.
+        $this->post('/sheaf', ['names' => [$out]]);
+        self::assertEqualsCanonicalizing([$over, $out], $sheaf());
+
+        $this->actingAs($this->house->steward)->post("/sheaf/sentences/{$sentence}")->assertNotFound();
     }
 
     public function test_a_pasted_list_goes_into_the_sheaf_and_what_is_not_known_is_said(): void

@@ -125,18 +125,27 @@ final readonly class SayRegistrants
             $pairs[$key] ??= ['key' => $key, 'called' => $called ?? '', 'mailbox_id' => $mailboxId, 'address' => $address, 'client' => $row];
             $of[$row->int('name_id')] = [$key, $row->int('registration_id')];
         }
+        $this->keepOthersFrom($pairs);
         $contacts = $this->found($pairs);
-        if (count($contacts) < count($pairs)) {
-            // Two workers must not make the same contact; what the other has made meanwhile is seen once it is done.
-            $this->database->statement("SELECT pg_advisory_xact_lock(hashtext('contacts'))");
-            $contacts = $this->found($pairs);
-            $contacts += $this->make(array_diff_key($pairs, $contacts), $source, $userId);
-        }
+        $contacts += $this->make(array_diff_key($pairs, $contacts), $source, $userId);
         $this->end(array_keys($of));
         $roles = array_map(fn (int $name, array $one): array => ['name_id' => $name, 'registration_id' => $one[1], 'contact_id' => $contacts[$one[0]]], array_keys($of), $of);
         $this->database->statement(
             "INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT name_id, registration_id, contact_id, 'registrant', tstzrange(?::timestamptz, NULL)
              FROM json_to_recordset(?::json) AS n(name_id bigint, registration_id bigint, contact_id bigint)", [$this->clock->now()->isoSecond(), json_encode($roles, JSON_THROW_ON_ERROR)],
+        );
+    }
+
+    /**
+     * Two workers must not make the same contact: who comes second waits for the first to be done. In one order, or they would wait for each other.
+     *
+     * @param  array<string, mixed>  $pairs
+     */
+    private function keepOthersFrom(array $pairs): void
+    {
+        $this->database->select(
+            "SELECT count(pg_advisory_xact_lock(hashtext('contacts'), k)) FROM (SELECT DISTINCT hashtext(key) AS k FROM json_array_elements_text(?::json) AS t(key) ORDER BY k) keys",
+            [json_encode(array_map(strval(...), array_keys($pairs)), JSON_THROW_ON_ERROR)],
         );
     }
 
@@ -148,9 +157,11 @@ final readonly class SayRegistrants
     {
         $found = [];
         $rows = $this->database->select(
-            'SELECT p.key, min(v.contact_id) AS id FROM json_to_recordset(?::json) AS p(key text, called text, mailbox_id bigint)
-             JOIN contact_versions v ON upper_inf(v.span) AND lower(v.called) = lower(p.called) AND v.called = p.called AND v.mailbox_id IS NOT DISTINCT FROM p.mailbox_id
-             JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL GROUP BY p.key',
+            // One by one, each by the index: joined, a list of strangers would read every contact there is.
+            'SELECT f.key, f.id FROM (SELECT p.key, (
+                SELECT min(v.contact_id) FROM contact_versions v JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
+                WHERE upper_inf(v.span) AND lower(v.called) = lower(p.called) AND v.called = p.called AND v.mailbox_id IS NOT DISTINCT FROM p.mailbox_id
+             ) AS id FROM json_to_recordset(?::json) AS p(key text, called text, mailbox_id bigint)) f WHERE f.id IS NOT NULL',
             [json_encode(array_values(array_map(fn (array $pair): array => array_diff_key($pair, ['client' => 1, 'address' => 1]), $pairs)), JSON_THROW_ON_ERROR)],
         );
         foreach (Row::all($rows) as $row) {

@@ -67,13 +67,16 @@ final readonly class RollController
     }
 
     /**
-     * What a list in the sentence offers; a row's second column is what it is called.
+     * What a list in the sentence offers, the chosen one first; a row's second column is what it is called.
      *
      * @param  list<string>  $columns
      * @return list<Row>
      */
     private function listed(string $table, array $columns, ?int $chosen): array
     {
-        return Row::all($this->database->table($table)->orderByRaw('id = ? DESC', [$chosen ?? 0])->orderBy($columns[1])->limit(self::LISTED)->get($columns));
+        $first = $chosen === null ? [] : Row::all($this->database->table($table)->where('id', $chosen)->get($columns));
+        $others = $this->database->table($table)->where('id', '<>', $chosen ?? 0)->orderByRaw("lower({$columns[1]})")->limit(self::LISTED - count($first))->get($columns);
+
+        return [...$first, ...Row::all($others)];
     }
 }

@@ -7,10 +7,9 @@ namespace App\Http\Sheaf;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\ReadPastedNames;
 use App\Http\Roll\RollRequest;
-use App\Queries\Roll\ReadRoll;
 use App\Support\Row;
-use App\Support\TradeClock;
 use App\View\CurrentSheaf;
+use App\View\RollInWords;
 use App\View\Words;
 use Illuminate\Database\Connection;
 use Illuminate\Http\JsonResponse;
@@ -24,7 +23,7 @@ final readonly class SheafController
     /** As many as its page lists; the deeds' pages show them all. */
     private const SHOWN = 500;
 
-    public function __construct(private GatherNames $gather, private CurrentSheaf $sheaf, private Connection $database, private Words $words)
+    public function __construct(private GatherNames $gather, private CurrentSheaf $sheaf, private Connection $database, private RollInWords $sentence, private Words $words)
     {
     }
 
@@ -34,6 +33,8 @@ final readonly class SheafController
 
         return view('sheaf.show', [
             'sheaf' => $sheaf,
+            'sentences' => $this->gather->sentences($request->person()),
+            'says' => $this->sentence,
             'rows' => Row::all($this->database->table('standings')->whereIn('name_id', array_slice($sheaf->ids, 0, self::SHOWN))->orderBy('next_at')->orderBy('name_id')->get()),
             'words' => $this->words,
         ]);
@@ -54,12 +55,20 @@ final readonly class SheafController
     }
 
     /** Everything that a sentence of the Roll shows. */
-    public function all(RollRequest $request, ReadRoll $roll, TradeClock $clock): RedirectResponse
+    public function all(RollRequest $request): RedirectResponse
     {
         $filter = $request->filter();
-        $left = $this->gather->addAll($request->person(), $roll->names($filter, $clock->today()));
+        $left = $this->gather->addAll($request->person(), $filter);
 
         return redirect($filter->address())->with('told', $left > 0 ? $this->full($left) : __('sheaf.all_in'));
+    }
+
+    /** Brings the sheaf in step with one of the sentences that its names came from. */
+    public function follow(SheafRequest $request, int $sentence): RedirectResponse
+    {
+        $left = $this->gather->follow($request->person(), $sentence) ?? abort(404);
+
+        return to_route('sheaf.show')->with('told', $left > 0 ? $this->full($left) : __('sheaf.in_step'));
     }
 
     public function store(SheafRequest $request): RedirectResponse|JsonResponse

@@ -5,6 +5,7 @@
     <h1>{{ $terms === null ? __('deeds.'.$deed.'.title') : $contract->headline($terms, $verdicts === null ? $count : count($verdicts->kept)) }}</h1>
     <p class="sentence">{{ __('deeds.'.$deed.(isset($terms['correct']) ? '.explained_correct' : '.explained')) }}</p>
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
+    @if ($request->word('of') === 'sheaf')<x-in-step/>@endif
     @if (View::exists('deeds.terms.'.$deed))
         <form method="get" action="{{ route('deeds.show', $deed) }}" class="card fields">
             @foreach ($request->which() as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
