@@ -161,6 +161,7 @@ final class JourneyTest extends TestCase
         self::assertSame($shown, (int) $window->text('[data-sheaf-count]'));
         $window->follow('#sheaf .foot-say a')->press('Take out');
         self::assertSame($shown - 1, (int) $window->text('[data-sheaf-count]'));
+        $window->find('main details.card > summary')->click();
         $window->type('#f-names', 'tern.works, nobody-has-this.com')->press('Put them in');
         self::assertStringContainsString('nobody-has-this.com', $window->text('.told'));
         self::assertSame($shown, (int) $window->text('[data-sheaf-count]'));
