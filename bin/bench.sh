@@ -1,5 +1,14 @@
 # ./acre bench; sourced by ./acre. On a stack of its own, whose database keeps what it writes as a real one does.
 
+# A Roll of so many names, in a database of its own beside the demo's; all of them are measured in turns.
+roll_of() {
+  say "$1 names"
+  PGOPTIONS="-c client_min_messages=warning" sql -d postgres -c "DROP DATABASE IF EXISTS acre_$1 WITH (FORCE)" -c "CREATE DATABASE acre_$1 TEMPLATE acre_browser OWNER acre_owner"
+  DB_DATABASE=acre_$1 artisan acre:generate "$1" > "$DATA/log/generate.log"
+  # What PostgreSQL does by itself in its own time.
+  sql -d "acre_$1" -c "VACUUM ANALYZE"
+}
+
 bench() {
   load_settings
   install_all
@@ -12,6 +21,13 @@ bench() {
   case "${1:-}" in
     outside) $php acre:bench-outside ;;
     people) shift; $php acre:bench-people "$@" ;;
-    *) $php acre:bench-outside; $php acre:bench "$@"; $php acre:bench-people ;;
+    *)
+      local sizes=1000,100000 size pages=()
+      case "${1:-}" in --sizes=*) sizes=${1#--sizes=} ;; esac
+      for size in ${sizes//,/ }; do roll_of "$size"; pages+=("acre_$size"); done
+      $php acre:bench-outside
+      DB_DATABASE=acre_$size $php acre:bench --pages="$(IFS=,; echo "${pages[*]}")"
+      DB_DATABASE=acre_$size $php acre:bench-people
+      ;;
   esac
 }

@@ -172,7 +172,7 @@ SQL);
 
     public function putContact(string $id, string $account, string $body): void
     {
-        $this->run('INSERT INTO contacts VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET body = excluded.body', $id, $account, $body);
+        $this->run('INSERT INTO contacts VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET account = excluded.account, body = excluded.body', $id, $account, $body);
     }
 
     /** @return array{string, string}|null account and body */

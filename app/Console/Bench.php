@@ -13,33 +13,22 @@ use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Standings\MakeStandings;
-use App\Http\Roll\RollController;
-use App\Http\Roll\RollRequest;
 use App\Models\Account;
 use App\Models\DocketLine;
 use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\LineState;
 use App\Models\User;
-use App\Queries\Find\FindAnything;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
-use App\Queries\Roll\Ending;
-use App\Queries\Roll\ReadRoll;
-use App\Queries\Roll\RollFilter;
-use App\Queries\Roll\Sort;
-use App\Queries\Rounds\ReadRounds;
 use App\Support\Helper;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Facades\View;
 use Illuminate\Support\Str;
-use Illuminate\Support\ViewErrorBag;
 use RuntimeException;
 
 /** Measures, in medians of several runs: the Roll's pages as it grows, the core, and making the standings again. */
@@ -47,37 +36,23 @@ final class Bench extends Command
 {
     private const RUNS = 15;
 
+    /** Each size is asked so often for a page, the others between. */
+    private const TURNS = 5;
+
+    private const JIT = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=64M'];
+
     private const HANDOVERS = 1_000;
 
     /** Lines of the list that is brought in. */
     private const LIST = 100_000;
 
-    protected $signature = 'acre:bench {--sizes=1000,100000 : the Rolls to measure, smallest first}';
+    protected $signature = 'acre:bench {--pages= : the databases whose pages are measured, smallest first}';
 
     protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
 
-    public function handle(ReadRoll $roll, TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, FindAnything $find, ReadRounds $rounds, ReadImport $read, PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin): int
+    public function handle(TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, ReadImport $read, PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin): int
     {
-        $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
-        $table = [];
-        foreach ($sizes as $size) {
-            $this->call('acre:generate', ['names' => $size]);
-            // What PostgreSQL does by itself in its own time.
-            DB::connection('owner')->statement('VACUUM ANALYZE');
-            foreach ($this->sentences() as $says => $filter) {
-                $table[$says][$size] = $this->median($this->serving($filter));
-            }
-            $table['far down, what is due first'][$size] = $this->median($this->serving(new RollFilter(after: $this->farDown())));
-            $table['of that, asking the database'][$size] = $this->median(fn () => $roll->page(new RollFilter, $clock->today(), 50));
-            $table['Rounds, reading all of it'][$size] = $this->median(fn () => $rounds->handle($clock->today(), null));
-            foreach (['a part of a name' => 'wren-choi', 'misspelt' => 'wikerby bels', 'two letters' => 'ma', 'nothing like it' => 'qzxv jjq'] as $says => $text) {
-                $table["/ for {$says}"][$size] = $this->median(fn () => $find->matching($text));
-            }
-        }
-        $this->table(['a page of the Roll, ms', ...array_map(fn (int $size): string => number_format($size).' names', $sizes), 'grows'], array_map(
-            fn (string $says, array $row): array => [$says, ...array_map(fn (float $ms): string => number_format($ms, 2), array_values($row)), sprintf('%.2f×', $row[$sizes[count($sizes) - 1]] / max(0.001, $row[$sizes[0]]))],
-            array_keys($table), $table,
-        ));
+        $this->pages();
         $this->core($files, $book, $clock->now());
         $this->standings($standings);
         $this->docket($prepare, $settle, $begin, $clock->now());
@@ -86,45 +61,42 @@ final class Bench extends Command
         return self::SUCCESS;
     }
 
-    /** @return array<string, RollFilter> */
-    private function sentences(): array
+    /** Every page at every size, the sizes in turns. */
+    private function pages(): void
     {
-        $first = Row::of(DB::table('standings')->orderBy('name_id')->first());
-        $sentences = [];
-        foreach (Sort::cases() as $sort) {
-            $sentences["by {$sort->value}"] = new RollFilter(sort: $sort);
-            $sentences["by {$sort->value}, one client"] = new RollFilter(client: $first->int('client_id'), sort: $sort);
+        $asked = [];
+        foreach (explode(',', $this->option('pages') ?? '') as $database) {
+            $process = proc_open([PHP_BINARY, ...self::JIT, base_path('artisan'), 'acre:bench-pages'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes, null, [...getenv(), 'DB_DATABASE' => $database]);
+            $asked[$database] = $process === false ? throw new RuntimeException('No process could be started.') : [$pipes[0], $pipes[1], $process];
         }
+        $read = function (string $database) use ($asked): array {
+            $said = json_decode((string) fgets($asked[$database][1]), true, flags: JSON_THROW_ON_ERROR);
 
-        return [
-            ...$sentences,
-            'one account' => new RollFilter(account: $first->int('account_id')),
-            'ending within 30 days' => new RollFilter(ending: Ending::Month),
-            'under one suffix' => new RollFilter(facets: ['suffix' => 'org']),
-            'the lock off, by name' => new RollFilter(sort: Sort::Name, facets: ['lock' => 'off']),
-            'in grace' => new RollFilter(facets: ['phase' => 'grace']),
-            'a text that few have' => new RollFilter(text: 'wren-choir'),
-            'a text that nobody has' => new RollFilter(text: 'nobody-has-this'),
-        ];
-    }
-
-    private function farDown(): string
-    {
-        $row = Row::of(DB::table('standings')->orderByDesc('next_at')->where('next_at', '<', 'infinity')->orderByDesc('name_id')->offset(400)->first());
-
-        return $row->text('next_at').'~'.$row->int('name_id');
-    }
-
-    /** A page from its address to its last byte, without the web server and the framework's own start. */
-    private function serving(RollFilter $filter): callable
-    {
-        $user = User::query()->firstOrFail();
-        Auth::setUser($user);
-        View::share('errors', new ViewErrorBag);
-        $request = RollRequest::create($filter->address($filter->after === null ? [] : ['after' => $filter->after]));
-        $request->setUserResolver(fn (): User => $user);
-
-        return fn (): string => app(RollController::class)($request)->render();
+            return is_array($said) ? array_values($said) : [];
+        };
+        $names = [];
+        foreach (array_keys($asked) as $database) {
+            $names = array_filter($read($database), is_string(...));
+        }
+        $table = [];
+        foreach ($names as $name) {
+            $times = [];
+            for ($turn = 0; $turn < self::TURNS; $turn++) {
+                foreach ($asked as $database => [$in]) {
+                    fwrite($in, $name."\n");
+                    $times[$database] ??= [];
+                    array_push($times[$database], ...array_filter($read($database), is_float(...)));
+                }
+            }
+            $medians = array_map(self::middle(...), array_values($times));
+            $table[] = [$name, ...array_map(fn (float $ms): string => number_format($ms, 2), $medians), sprintf('%.2f×', ($medians[count($medians) - 1] ?? 0.0) / max(0.001, $medians[0] ?? 0.0))];
+        }
+        foreach ($asked as [$in, $out, $process]) {
+            fclose($in);
+            fclose($out);
+            proc_close($process);
+        }
+        $this->table(['a page of the Roll, ms', ...array_keys($asked), 'grows'], $table);
     }
 
     private function core(CaseFiles $files, Rulebook $book, Instant $now): void
@@ -212,8 +184,15 @@ final class Bench extends Command
             $do();
             $times[] = (hrtime(true) - $start) / 1e6;
         }
+
+        return self::middle($times);
+    }
+
+    /** @param  list<float>  $times */
+    private static function middle(array $times): float
+    {
         sort($times);
 
-        return $times[intdiv(self::RUNS, 2)];
+        return $times[intdiv(count($times), 2)] ?? 0.0;
     }
 }

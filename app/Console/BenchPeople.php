@@ -7,7 +7,6 @@ namespace App\Console;
 use Acre\Core\Contact\Pattern;
 use Acre\Core\Contact\PublishedRecord;
 use Acre\Core\Rulebook\Rulebook;
-use App\Actions\Contacts\FindRings;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
@@ -18,12 +17,8 @@ use App\Models\Contact;
 use App\Models\Pattern as PatternRow;
 use App\Models\Role;
 use App\Models\User;
-use App\Queries\Contacts\Alike;
-use App\Queries\Contacts\ContactFilter;
-use App\Queries\Contacts\ReadContacts;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
-use App\Queries\Verification\ReadBoard;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
@@ -40,11 +35,11 @@ final class BenchPeople extends Command
 
     private const RECORDS = 60_000;
 
-    protected $signature = 'acre:bench-people {--sizes=1000,100000 : the Rolls to measure, smallest first}';
+    protected $signature = 'acre:bench-people';
 
     protected $description = 'Measure contacts, disclosure and verification; the database is a throwaway one';
 
-    public function handle(Rulebook $book, TradeClock $clock, CaseFiles $files, ReadBoard $board, ReadContacts $contacts, Alike $alike, FindRings $rings, Deeds $deeds): int
+    public function handle(Rulebook $book, TradeClock $clock, CaseFiles $files, Deeds $deeds): int
     {
         $now = $clock->now();
         $contact = Contact::query()->with('today.mailbox')->firstOrFail();
@@ -57,22 +52,6 @@ final class BenchPeople extends Command
             }
         });
         $this->line(sprintf('published records: %s a second', number_format(self::RECORDS / $took * 1_000)));
-
-        $table = [];
-        $sizes = array_map(intval(...), explode(',', $this->option('sizes') ?? ''));
-        foreach ($sizes as $size) {
-            $this->call('acre:generate', ['names' => $size]);
-            DB::connection('owner')->statement('VACUUM ANALYZE');
-            $table['the board of verification'][$size] = $this->median(fn () => $board->due());
-            $table['contacts, first page'][$size] = $this->median(fn () => $contacts->page(new ContactFilter));
-            $table['contacts at risk'][$size] = $this->median(fn () => $contacts->page(ContactFilter::of(['risk' => 'mailbox_inside'])));
-            $table['what is at risk, counted'][$size] = $this->median(fn () => $contacts->atRisk());
-            $table['nearly the same'][$size] = $this->median(fn () => $alike->groups());
-            $table['rings, over the whole Roll'][$size] = $this->median(fn () => $rings->handle(), 3);
-        }
-        $this->table(['ms', ...array_map(fn (int $size): string => number_format($size).' names', $sizes), 'grows'], array_map(
-            fn (string $says, array $row): array => [$says, ...array_map(fn (float $ms): string => number_format($ms, 1), array_values($row)), sprintf('%.1f×', $row[$sizes[count($sizes) - 1]] / max(0.001, $row[$sizes[0]]))], array_keys($table), $table,
-        ));
         $this->disclosure($files, $deeds, $clock);
 
         return self::SUCCESS;

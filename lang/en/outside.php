@@ -114,7 +114,7 @@ return [
     'gate' => ['kept' => 'The password is kept.', 'forgotten' => 'The password is forgotten; what is done in this account is done by slip.', 'open' => 'The gate is open: signed in.', 'signed_in' => 'Signed in; the gate says: :words', 'own_wrong' => 'That is not your own password.'],
     'order_kind' => ['hand_over' => 'Hand over', 'cancel_handover' => 'Take the offer back', 'lock_on' => 'Set the lock', 'lock_off' => 'Lift the lock', 'auto_renew_on' => 'Renew by itself', 'auto_renew_off' => 'Renew no more by itself', 'auth_code' => 'Ask for the auth code', 'disclose' => 'Say what the record shows', 'registrant' => 'Change the registrant'],
     'order_short' => ['waiting' => 'to be told', 'sent' => 'no answer yet', 'pending' => 'waits', 'done' => 'done', 'refused' => 'refused', 'called_off' => 'called off'],
-    'order' => ['waiting' => 'to be told to its registrar', 'sent' => 'told to its registrar; no answer yet, so it is asked what became of it', 'pending' => 'taken by the registrar; the receiver must accept', 'done' => 'done', 'refused' => 'refused', 'called_off' => 'called off'],
+    'order' => ['waiting' => 'to be told to its registrar', 'sent' => 'told to its registrar; no answer yet, so it is asked what became of it', 'pending' => 'taken by the registrar; the receiver must accept', 'put_off' => 'taken by the registrar, who looks at it first and says by message how it ended', 'done' => 'done', 'refused' => 'refused', 'called_off' => 'called off'],
     'watched' => ['begun' => ':name is on the Roll, and looked at.', 'held' => ':name is held here already, and looked at.', 'ended' => ':name is watched no more.'],
     'alarm' => [
         'subject_one' => ':name: something happened that nobody here did',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Standin\Control;
 
+use Standin\Epp\PutOff;
 use Standin\Registry\Registered;
 use Standin\World;
 
@@ -24,6 +25,9 @@ enum Part: string
     case Refuses = 'refuses';
     case RegistrarRefuses = 'registrar-refuses';
     case RegistrarAgrees = 'registrar-agrees';
+    case RegistrarReviews = 'registrar-reviews';
+    case ReviewPasses = 'review-passes';
+    case ReviewFails = 'review-fails';
 
     public function words(): string
     {
@@ -42,6 +46,9 @@ enum Part: string
             self::Refuses => 'the receiver refuses the handover',
             self::RegistrarRefuses => 'its registrar refuses whatever is commanded of it',
             self::RegistrarAgrees => 'its registrar takes commands of it again',
+            self::RegistrarReviews => 'its registrar looks at each update of it first',
+            self::ReviewPasses => 'what its registrar looked at is carried out',
+            self::ReviewFails => 'what its registrar looked at is not carried out',
         };
     }
 
@@ -62,8 +69,20 @@ enum Part: string
             self::Accepts => $world->endHandover($name, 'accepted', $now),
             self::Refuses => $world->endHandover($name, 'refused', $now),
             self::RegistrarRefuses => $world->store->tell("refused {$name->name}", 'yes'),
-            self::RegistrarAgrees => $world->store->tell("refused {$name->name}", 'no'),
+            self::RegistrarAgrees => self::agrees($name->name, $world),
+            self::RegistrarReviews => $world->store->tell("reviewed {$name->name}", 'yes'),
+            self::ReviewPasses, self::ReviewFails => null,
         };
+        $world->change($name);
+        if ($this === self::ReviewPasses || $this === self::ReviewFails) {
+            (new PutOff($world))->decide($name->name, $this === self::ReviewPasses);
+        }
+    }
+
+    private static function agrees(string $name, World $world): void
+    {
+        $world->store->tell("refused {$name}", 'no');
+        $world->store->tell("reviewed {$name}", 'no');
     }
 
     private static function day(string $date): ?int

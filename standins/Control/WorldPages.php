@@ -155,7 +155,6 @@ final readonly class WorldPages
             return new HttpResponse(422, 'text/html; charset=utf-8', $this->page($name === null ? 'Nobody has registered “'.($form['name'] ?? '').'” in this world.' : 'There is no such part to play.')->body);
         }
         $part->play($name, trim($form['with'] ?? ''), $this->world);
-        $this->world->change($name);
 
         return $this->back();
     }

@@ -45,6 +45,9 @@ final readonly class ContactCommands
             return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'creData', fn (EppWriter $to) => $to->text('contact:id', $id)->text('contact:crDate', DomainAnswers::at($this->world->now()))));
         }
         [$account, $body] = $known ?? throw EppRefusal::because(EppCode::DoesNotExist, "There is no contact {$id}.");
+        if ($verb->name() === 'transfer') {
+            return $this->transfer($verb->attribute('op') ?? '', $id, $account, $object, Holder::of(JsonNode::read($body, 20_000)));
+        }
         if ($account !== $this->account->number) {
             throw EppRefusal::because(EppCode::Authorization, 'It is another account’s.');
         }
@@ -73,7 +76,31 @@ final readonly class ContactCommands
                 $to->text('contact:voice', $holder->voice);
             }
             $to->text('contact:email', $holder->mailbox)->text('contact:clID', $this->account->number)->text('contact:crID', $this->account->number)->text('contact:crDate', DomainAnswers::at(0));
+            if ($holder->disclose !== null) {
+                self::disclose($to, $holder->disclose);
+            }
         });
+    }
+
+    /** RFC 5733 §3.2.4. Whoever has the code takes the contact over at once: nothing waits here, so there is nothing to approve or reject. */
+    private function transfer(string $op, string $id, string $account, XmlNode $object, Holder $holder): EppAnswer
+    {
+        if ($op !== 'request') {
+            throw EppRefusal::because(in_array($op, ['query', 'approve', 'reject', 'cancel'], true) ? EppCode::NoTransferPending : EppCode::ValueSyntax, 'Transfers of contacts are carried out at once.');
+        }
+        if ($account === $this->account->number) {
+            throw EppRefusal::because(EppCode::NotTransferable, 'It is here already.');
+        }
+        $code = $object->childOrNull(EppNamespace::Contact->value, 'authInfo')?->textOrNull(EppNamespace::Contact->value, 'pw');
+        if ($holder->code === '' || $code === null || ! hash_equals($holder->code, $code)) {
+            throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another, or there is none.');
+        }
+        // The code is spent.
+        $this->world->store->putContact($id, $this->account->number, json_encode([...(array) $holder, 'code' => ''], JSON_THROW_ON_ERROR));
+        $now = DomainAnswers::at($this->world->now());
+
+        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'trnData', fn (EppWriter $to) => $to->text('contact:id', $id)->text('contact:trStatus', 'serverApproved')
+            ->text('contact:reID', $this->account->number)->text('contact:reDate', $now)->text('contact:acID', $account)->text('contact:acDate', $now)));
     }
 
     private function update(string $id, XmlNode $object, Holder $holder): EppAnswer
@@ -120,6 +147,23 @@ final readonly class ContactCommands
             $id, $postal?->textOrNull($contact, 'name') ?? $before->name ?? '', $postal?->textOrNull($contact, 'org') ?? ($postal === null ? $before->organisation ?? '' : ''),
             $address === null ? $before->street ?? '' : implode(', ', $address->texts($contact, 'street')), $address?->textOrNull($contact, 'city') ?? $before->town ?? '', $address?->textOrNull($contact, 'sp') ?? $before->region ?? '',
             $address?->textOrNull($contact, 'pc') ?? $before->postcode ?? '', $country, $voice, $node->textOrNull($contact, 'email') ?? $before->mailbox ?? throw EppRefusal::because(EppCode::MissingParameter, 'The mailbox is missing.'),
+            $node->childOrNull($contact, 'authInfo')?->textOrNull($contact, 'pw') ?? $before->code ?? '', self::wish($node->childOrNull($contact, 'disclose')) ?? $before?->disclose,
         );
+    }
+
+    private static function disclose(EppWriter $to, string $wish): void
+    {
+        $words = explode(' ', $wish);
+        $to->open('contact:disclose', ['flag' => $words[0]], function (EppWriter $to) use ($words): void {
+            foreach (array_intersect(['name', 'org', 'addr', 'voice', 'fax', 'email'], $words) as $element) {
+                $to->sign("contact:{$element}", in_array($element, ['name', 'org', 'addr'], true) ? ['type' => 'loc'] : []);
+            }
+        });
+    }
+
+    /** RFC 5733 §2.9, as it is kept. */
+    private static function wish(?XmlNode $disclose): ?string
+    {
+        return $disclose === null ? null : implode(' ', [in_array($disclose->attribute('flag'), ['1', 'true'], true) ? '1' : '0', ...array_values(array_unique(array_map(fn (XmlNode $one): string => $one->name(), $disclose->all())))]);
     }
 }

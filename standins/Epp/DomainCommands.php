@@ -11,6 +11,7 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Json\JsonNode;
 use Acre\Wire\Xml\XmlNode;
+use Closure;
 use Standin\Registry\Account;
 use Standin\Registry\EndHabit;
 use Standin\Registry\Holder;
@@ -34,8 +35,11 @@ final readonly class DomainCommands
 
     private const YEARS_AHEAD = 10;
 
-    /** @param  list<XmlNode>  $extensions  of the command */
-    public function __construct(private World $world, private Account $account, private array $extensions)
+    /**
+     * @param  list<XmlNode>  $extensions  of the command
+     * @param  bool  $isReviewed  whether the registrar's people have looked at it
+     */
+    public function __construct(private World $world, private Account $account, private array $extensions, private bool $isReviewed = false)
     {
     }
 
@@ -119,7 +123,7 @@ final readonly class DomainCommands
         $contact = $object->textOrNull($domain, 'registrant') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The registrant is missing.');
         $holder = $this->holder($contact);
         $code = $object->childOrNull($domain, 'authInfo')?->textOrNull($domain, 'pw') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The code is missing.');
-        $this->charge(Prices::of('create', $name, $years));
+        $charged = $this->charge('create', Prices::of('create', $name, $years));
         $now = $this->world->now();
         $ends = $now;
         for ($year = 0; $year < $years; $year++) {
@@ -137,7 +141,7 @@ final readonly class DomainCommands
             if ($registered->ends !== null) {
                 $to->text('domain:exDate', DomainAnswers::at($registered->ends));
             }
-        }));
+        }), $charged);
     }
 
     private function renew(XmlNode $object): EppAnswer
@@ -156,12 +160,12 @@ final readonly class DomainCommands
         if ($ends > $this->world->now() + self::YEARS_AHEAD * 365.25 * self::DAY) {
             throw EppRefusal::because(EppCode::ValueRange, 'It may not run more than ten years ahead.');
         }
-        $this->charge(Prices::of('renew', $name->name, $years));
+        $charged = $this->charge('renew', Prices::of('renew', $name->name, $years));
         $name->ends = $ends;
         $name->change(['autoRenewPeriod'], ['renewPeriod']);
         $this->world->change($name);
 
-        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'renData', fn (EppWriter $to) => $to->text('domain:name', $name->name)->text('domain:exDate', DomainAnswers::at($ends))));
+        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'renData', fn (EppWriter $to) => $to->text('domain:name', $name->name)->text('domain:exDate', DomainAnswers::at($ends))), $charged);
     }
 
     private function transfer(string $op, XmlNode $object): EppAnswer
@@ -184,14 +188,14 @@ final readonly class DomainCommands
             if ($name->code === null || $code === null || ! hash_equals($name->code, $code)) {
                 throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another, or there is none.');
             }
-            $this->charge(Prices::of('transfer', $name->name));
+            $charged = $this->charge('transfer', Prices::of('transfer', $name->name));
             $by = $now + self::TRANSFER_DAYS * self::DAY;
             $name->transfer = new Pending($this->account->number, $now, $by);
             $name->change(['ok'], ['pendingTransfer']);
             $this->world->store->leave($name->account ?? $name->registrar, $now, "A transfer of {$name->name} was asked for.", json_encode(['kind' => 'transfer', 'name' => $name->name, 'from' => $name->account ?? $name->registrar, 'to' => $this->account->number, 'state' => 'pending', 'asked' => $now, 'at' => $by, 'ends' => null], JSON_THROW_ON_ERROR));
             $this->world->change($name);
 
-            return new EppAnswer(EppCode::Pending, $this->transferState($name)->data);
+            return new EppAnswer(EppCode::Pending, $this->transferState($name)->data, $charged);
         }
         if ($pending === null) {
             throw EppRefusal::because(EppCode::NoTransferPending, 'No transfer is pending.');
@@ -253,6 +257,12 @@ final readonly class DomainCommands
                 throw EppRefusal::because(EppCode::Policy, "It does not carry {$status}.");
             }
         }
+        if (! $this->isReviewed && PutOff::isFor($this->world, $name->name)) {
+            $name->change(['ok'], ['pendingUpdate']);
+            $this->world->change($name);
+
+            return new EppAnswer(EppCode::Pending, putOff: $name->name);
+        }
         $name->change([...$gone, 'ok'], $new);
         $servers = array_values(array_unique([...array_diff($name->servers, $this->servers($remove?->childOrNull($domain, 'ns'))), ...$this->servers($add?->childOrNull($domain, 'ns'))]));
         if (count($servers) > 13) {
@@ -280,7 +290,7 @@ final readonly class DomainCommands
         if (! $name->has('redemptionPeriod')) {
             throw EppRefusal::because(EppCode::StatusProhibits, 'It is not in redemption.');
         }
-        $this->charge(Prices::of('restore', $name->name));
+        $this->charge('update', Prices::of('restore', $name->name));
         $name->change(['redemptionPeriod', 'pendingDelete'], []);
         $this->world->change($name);
 
@@ -374,13 +384,27 @@ final readonly class DomainCommands
         }
     }
 
-    private function charge(int $pence): void
+    /**
+     * RFC 8748 §5.2: whoever says what it may cost is refused where it costs more, and told what was charged.
+     *
+     * @param  'create'|'renew'|'transfer'|'update'  $command
+     * @return (Closure(EppWriter): mixed)|null what the answer says of it
+     */
+    private function charge(string $command, int $pence): ?Closure
     {
+        $agreed = $this->extension(EppNamespace::Fee, $command);
+        $fee = EppNamespace::Fee->value;
+        if ($agreed !== null && (($agreed->textOrNull($fee, 'currency') ?? 'GBP') !== 'GBP' || (int) round(100 * array_sum(array_map(floatval(...), $agreed->texts($fee, 'fee')))) < $pence)) {
+            throw EppRefusal::because(EppCode::ValueRange, 'It costs '.self::money($pence).' GBP.');
+        }
         if ($this->account->balance < $pence) {
             throw EppRefusal::because(EppCode::Billing, 'The account holds too little: '.self::money($this->account->balance).' of '.self::money($pence).'.');
         }
         $this->account->balance -= $pence;
         $this->world->store->putAccount($this->account);
+        $data = ['create' => 'creData', 'renew' => 'renData', 'transfer' => 'trnData', 'update' => 'updData'][$command];
+
+        return $agreed === null ? null : fn (EppWriter $to) => $to->object(EppNamespace::Fee, $data, fn (EppWriter $to) => $to->text('fee:currency', 'GBP')->text('fee:fee', self::money($pence))->text('fee:balance', self::money($this->account->balance)));
     }
 
     private function years(XmlNode $object, int $otherwise): int

@@ -16,8 +16,9 @@ final readonly class EppAnswer
      * @param  (Closure(EppWriter): mixed)|null  $data  inside resData
      * @param  (Closure(EppWriter): mixed)|null  $extension
      * @param  array{int, string, int|null, string|null}|null  $queue  how many messages wait, id of the first, when and what it says
+     * @param  string|null  $putOff  the name whose update is to be looked at first
      */
-    public function __construct(public EppCode $code, public ?Closure $data = null, public ?Closure $extension = null, public ?string $reason = null, public ?array $queue = null)
+    public function __construct(public EppCode $code, public ?Closure $data = null, public ?Closure $extension = null, public ?string $reason = null, public ?array $queue = null, public ?string $putOff = null)
     {
     }
 

@@ -77,8 +77,12 @@ final class EppSession
         }
         $this->closes = $this->closes || $answer->code->endsSession();
         $id = $this->world->store->transaction($this->account->number ?? '', $client, $verb, $answer->code->value, $this->world->now());
+        $server = strtoupper($this->registrar)."-{$id}";
+        if ($answer->putOff !== null) {
+            (new PutOff($this->world))->keep($answer->putOff, $this->account->number ?? '', $document, $client, $server);
+        }
 
-        return $answer->document($client, strtoupper($this->registrar)."-{$id}");
+        return $answer->document($client, $server);
     }
 
     /** The connection is gone, in whatever way. */

@@ -41,7 +41,28 @@ final readonly class MessageQueue
         [$count, $id, $at, $text, $body] = $first;
         $node = JsonNode::read($body, 100_000);
 
-        return new EppAnswer(EppCode::AckToDequeue, fn (EppWriter $to) => $node->text('kind') === 'transfer' ? DomainAnswers::transfer($to, $node->text('name'), $node->text('state'), $node->text('to'), $node->intOrNull('asked') ?? 0, $node->text('from'), $node->intOrNull('at') ?? 0, $node->intOrNull('ends')) : $this->handover($to, $node), null, null, [$count, $id, $at, $text]);
+        $about = match ($node->text('kind')) {
+            'transfer' => fn (EppWriter $to) => DomainAnswers::transfer($to, $node->text('name'), $node->text('state'), $node->text('to'), $node->intOrNull('asked') ?? 0, $node->text('from'), $node->intOrNull('at') ?? 0, $node->intOrNull('ends')),
+            'action' => fn (EppWriter $to) => $this->action($to, $node),
+            default => fn (EppWriter $to) => $this->handover($to, $node),
+        };
+
+        return new EppAnswer(EppCode::AckToDequeue, $about, null, null, [$count, $id, $at, $text]);
+    }
+
+    /** RFC 5731 §3.3 */
+    private function action(EppWriter $to, JsonNode $node): void
+    {
+        $to->object(EppNamespace::Domain, 'panData', function (EppWriter $to) use ($node): void {
+            $to->text('domain:name', $node->text('name'), ['paResult' => $node->boolOrNull('done') === true ? '1' : '0']);
+            $to->open('domain:paTRID', [], function (EppWriter $to) use ($node): void {
+                if ($node->textOrNull('client') !== null) {
+                    $to->text('clTRID', $node->text('client'));
+                }
+                $to->text('svTRID', $node->text('server'));
+            });
+            $to->text('domain:paDate', DomainAnswers::at($node->intOrNull('at') ?? 0));
+        });
     }
 
     private function handover(EppWriter $to, JsonNode $node): void

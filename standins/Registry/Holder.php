@@ -9,6 +9,10 @@ use Acre\Wire\Json\JsonNode;
 /** Who holds a name, as its registry has them. */
 final readonly class Holder
 {
+    /**
+     * @param  string  $code  with which another account takes the contact over; none: nobody does
+     * @param  string|null  $disclose  what they wish to be shown (`1`) or not (`0`), and of what, by blanks
+     */
     public function __construct(
         public string $handle,
         public string $name,
@@ -20,6 +24,8 @@ final readonly class Holder
         public string $country,
         public string $voice,
         public string $mailbox,
+        public string $code = '',
+        public ?string $disclose = null,
     ) {
     }
 
@@ -28,7 +34,7 @@ final readonly class Holder
         $text = fn (string $field): string => $node->textOrNull($field) ?? '';
 
         return new self(
-            $text('handle'), $text('name'), $text('organisation'), $text('street'), $text('town'), $text('region'), $text('postcode'), $text('country'), $text('voice'), $text('mailbox'),
+            $text('handle'), $text('name'), $text('organisation'), $text('street'), $text('town'), $text('region'), $text('postcode'), $text('country'), $text('voice'), $text('mailbox'), $text('code'), $node->textOrNull('disclose'),
         );
     }
 }

@@ -283,6 +283,27 @@ final class GateTest extends TestCase
         self::assertStringContainsString('We do not do that for this name', (string) $line->reason);
     }
 
+    /** RFC 5730 §3, code 1001, and RFC 5731 §3.3 */
+    #[TestWith(['review-passes', LineState::Done, 'was carried out'])]
+    #[TestWith(['review-fails', LineState::Refused, 'was not carried out'])]
+    public function test_what_a_registrar_looks_at_first_ends_by_its_message(string $part, LineState $after, string $said): void
+    {
+        $name = $this->registered();
+        $this->world->play($name->ascii, 'registrar-reviews');
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_lock', [$name->id], ['lock' => 'on'], [$name->id]);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        $order = Order::query()->where('name_id', $name->id)->latest('id')->firstOrFail();
+        self::assertSame([OrderState::Pending, LineState::Begun], [$order->state, $docket->lines()->firstOrFail()->state]);
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('looks at it first');
+
+        $this->world->play($name->ascii, $part);
+        app(TakeMessages::class)->handle($this->giver->id);
+        app(TakeMessages::class)->handle($this->giver->id);
+        self::assertSame([$after, $after === LineState::Done ? OrderState::Done : OrderState::Refused], [$docket->lines()->firstOrFail()->state, $order->refresh()->state]);
+        self::assertStringContainsString($said, (string) $order->answer);
+        self::assertSame(1, DB::table('gate_messages')->where('kind', 'action')->where('transaction', $order->transaction)->count());
+    }
+
     public function test_a_registrar_is_told_no_more_a_minute_than_it_takes(): void
     {
         $this->house->skerry->update(['gate_a_minute' => 3]);

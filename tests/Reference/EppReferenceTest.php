@@ -6,31 +6,38 @@ namespace Tests\Reference;
 
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
+use Acre\Wire\Epp\Command\AgreedFee;
 use Acre\Wire\Epp\Command\Check;
 use Acre\Wire\Epp\Command\ContactCreate;
 use Acre\Wire\Epp\Command\ContactInfo;
 use Acre\Wire\Epp\Command\ContactUpdate;
 use Acre\Wire\Epp\Command\Delete;
+use Acre\Wire\Epp\Command\Disclose;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainCreate;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainRenew;
-use Acre\Wire\Epp\Command\DomainTransfer;
 use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\FeeCheck;
 use Acre\Wire\Epp\Command\HostAddresses;
 use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\HostInfo;
 use Acre\Wire\Epp\Command\HostUpdate;
+use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\Availability;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\Fees;
 use Acre\Wire\Epp\Data\HostData;
 use Acre\Wire\Epp\Data\NewEnd;
+use Acre\Wire\Epp\Data\PendingAction;
 use Acre\Wire\Epp\Data\PostalInfo;
+use Acre\Wire\Epp\Data\SigningKey;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppCommand;
@@ -65,13 +72,14 @@ final class EppReferenceTest extends TestCase
     {
         $objects = [EppNamespace::Domain->value, EppNamespace::Contact->value];
         $postal = new PostalInfo(false, 'John Doe', 'Example Inc.', ['123 Example Dr.', 'Suite 100'], 'Dulles', 'VA', '20166-6503', 'US');
+        $key = fn (int $tag, string $digest): SigningKey => new SigningKey($tag, 3, 1, $digest);
 
         return [
             new Login('ClientX', 'foo-BAR2', $objects, [EppNamespace::Grace->value, EppNamespace::SecDns->value], 'bar-FOO2'), new Logout, Poll::next(), Poll::kept('12345'),
             new Check(EppObject::Domain, ['example.com', 'example.net', 'example.org']), new DomainInfo('example.com'), new DomainInfo('example.com', '2fooBAR'),
             new DomainCreate('example.com', 2, ['ns1.example.net', 'ns2.example.net'], 'jd1234', ['admin' => 'sh8013', 'tech' => 'sh8013'], '2fooBAR'),
             new DomainRenew('example.com', new DateTimeImmutable('2000-04-03T00:00:00Z'), 5), new Delete(EppObject::Domain, 'example.com'),
-            new DomainTransfer(TransferStep::Request, 'example.com', '2fooBAR', 1), new DomainTransfer(TransferStep::Query, 'example.com'), new DomainTransfer(TransferStep::Approve, 'example.com', '2fooBAR'),
+            new Transfer(EppObject::Domain, TransferStep::Request, 'example.com', '2fooBAR', 1), new Transfer(EppObject::Domain, TransferStep::Query, 'example.com'), new Transfer(EppObject::Domain, TransferStep::Approve, 'example.com', '2fooBAR'),
             new DomainUpdate('example.com', new DomainChange(['ns2.example.com'], ['clientHold'], ['tech' => 'mak21']), new DomainChange(['ns1.example.com'], ['clientUpdateProhibited'], ['tech' => 'sh8013']), 'sh8013', '2BARfoo'),
             new DomainUpdate('example.com', restore: true),
             new Check(EppObject::Host, ['ns1.example.com', 'ns2.example.com', 'ns3.example.com']), new HostInfo('ns1.example.com'), new Delete(EppObject::Host, 'ns1.example.com'),
@@ -79,8 +87,22 @@ final class EppReferenceTest extends TestCase
             new HostUpdate('ns1.example.com', new HostAddresses(['192.0.2.22']), new HostAddresses(['1080:0:0:0:8:800:200C:417A']), 'ns2.example.com'),
             new Check(EppObject::Contact, ['sh8013', 'sah8013', '8013sah']), new ContactInfo('sh8013', '2fooBAR'), new Delete(EppObject::Contact, 'sh8013'),
             new ContactCreate('sh8013', [$postal, new PostalInfo(true, 'Jöhn Doe', null, ['Straße 1'], 'Würzburg', null, null, 'DE')], '+1.7035555555', 'jdoe@example.com', '2fooBAR'),
-            new ContactUpdate('sh8013', [$postal], '+1.7034444444', 'other@example.com'),
+            new ContactUpdate('sh8013', [$postal], '+1.7034444444', 'other@example.com', new Disclose(true, ['voice', 'email'])),
+            new ContactCreate('sh8013', [$postal], '+1.7035555555', 'jdoe@example.com', '2fooBAR', new Disclose(false, ['email', 'org', 'name', 'addr'])),
+            new Transfer(EppObject::Contact, TransferStep::Request, 'sh8013', '2fooBAR'), new Transfer(EppObject::Contact, TransferStep::Query, 'sh8013', '2fooBAR'), new Transfer(EppObject::Contact, TransferStep::Reject, 'sh8013'),
+            // RFC 5910
+            new DomainUpdate('example.com', keys: new KeyChange([$key(12346, '38EC35D5B3A34B44C39B')], [$key(12345, '38EC35D5B3A34B33C99B')])), new DomainUpdate('example.com', keys: new KeyChange(remove: [$key(12346, '38EC35D5B3A34B44C39B')])),
+            new DomainUpdate('example.com', keys: new KeyChange([$key(12346, '38EC35D5B3A34B44C39B')], removeAll: true)), self::create('example.com', [$key(12345, '49FD46E6C4B45C55D4AC')]),
+            // RFC 8748
+            new FeeCheck(['example.com', 'example.net', 'example.xyz'], ['create' => 2, 'renew' => null, 'transfer' => null, 'restore' => null], 'USD'), self::create('example.net', [], new AgreedFee('5.00', 'USD')),
+            new DomainRenew('example.com', new DateTimeImmutable('2019-04-03T00:00:00Z'), 5, new AgreedFee('5.00', 'USD')), new Transfer(EppObject::Domain, TransferStep::Request, 'example.com', '2fooBAR', 1, new AgreedFee('5.00', 'USD')),
         ];
+    }
+
+    /** @param  list<SigningKey>  $keys */
+    private static function create(string $place, array $keys, ?AgreedFee $fee = null): DomainCreate
+    {
+        return new DomainCreate('example.com', 2, ["ns1.{$place}", "ns2.{$place}"], 'jd1234', ['admin' => 'sh8013', 'tech' => 'sh8013'], '2fooBAR', $keys, $fee);
     }
 
     /** Source: the formal syntax of RFC 5730 §4, 5731 §4, 3915 §5 (their schemas, cut out of the texts). */
@@ -98,11 +120,11 @@ final class EppReferenceTest extends TestCase
         self::assertNotNull(self::$schemas->complaint(str_replace('curExpDate', 'curEndDate', EppFrame::command(self::commands()[8], 'ABC-12345'))));
     }
 
-    /** Source: the clients' frames of RFC 5731, 5732 and 5733, §3 of each: many of ours are theirs word for word. */
+    /** Source: the clients' frames of RFC 5731, 5732 and 5733, §3 of each, RFC 5910 §5.2 and RFC 8748 §5: many of ours are theirs word for word. */
     public function test_commands_are_the_examples_of_the_rfcs(): void
     {
         $ours = array_map(fn (EppCommand $command): string => self::plain(EppFrame::command($command, 'ABC-12345')), self::commands());
-        foreach ([5731 => 4, 5732 => 4, 5733 => 3] as $rfc => $atLeast) {
+        foreach ([5731 => 4, 5732 => 4, 5733 => 5, 5910 => 2, 8748 => 3] as $rfc => $atLeast) {
             $theirs = array_map(self::plain(...), Published::frames($rfc, 'C'));
             self::assertGreaterThanOrEqual($atLeast, count(array_intersect($ours, $theirs)), "RFC {$rfc}");
         }
@@ -123,7 +145,7 @@ final class EppReferenceTest extends TestCase
                         $what = match ($name) {
                             'infData' => DomainData::of($answer)->name,
                             'chkData' => (string) array_key_first(Availability::allOf($answer, EppObject::Domain)),
-                            'trnData' => TransferData::of($answer)->name,
+                            'trnData' => TransferData::of($answer)->key,
                             default => NewEnd::of($answer)->name,
                         };
                         self::assertStringContainsString('example', $what);
@@ -146,6 +168,29 @@ final class EppReferenceTest extends TestCase
         $contact = ContactData::of($this->answer(5733, 'infData'));
         self::assertSame(['sh8013', '+1.7035555555x1234', 'jdoe@example.com'], [$contact->handle, $contact->voice, $contact->mailbox]);
         self::assertEquals(new PostalInfo(false, 'John Doe', 'Example Inc.', ['123 Example Dr.', 'Suite 100'], 'Dulles', 'VA', '20166-6503', 'US'), $contact->postal[0]);
+    }
+
+    /** Source: RFC 8748 §5.1.1 and §5.2, their answers. */
+    public function test_the_examples_of_fees_mean_what_they_say(): void
+    {
+        $fees = Fees::allOf($this->answer(8748, 'fee:chkData'));
+        self::assertSame([['10.00'], 'USD', 'Premium', false], [$fees['example.com']['create']->fees, $fees['example.com']['create']->currency, $fees['example.com']['create']->class, $fees['example.com']['create']->isStandard]);
+        self::assertSame([['5.00'], true, ['15.00']], [$fees['example.net']['renew']->fees, $fees['example.net']['renew']->isStandard, $fees['example.com']['restore']->fees]);
+        self::assertSame([[], 1], [$fees['example.xyz']['create']->fees, preg_match('/^Only 1 year/', (string) $fees['example.xyz']['create']->reason)]);
+        $charged = Fees::charged($this->answer(8748, 'fee:creData'));
+        self::assertSame([['5.00'], '-5.00'], [$charged?->fees, $charged?->balance]);
+        $credited = Fees::charged($this->answer(8748, 'fee:delData'));
+        self::assertSame(['-5.00'], $credited?->credits);
+    }
+
+    /** Source: RFC 5731 and 5733, §3.3 of each. */
+    public function test_the_examples_of_what_was_put_off_mean_what_they_say(): void
+    {
+        $name = PendingAction::of($this->answer(5731, 'panData'));
+        self::assertSame(['example.com', true, 'ABC-12345', '54321-XYZ', '1999-04-04'], [$name?->key, $name?->isDone, $name?->client, $name?->server, $name?->at?->format('Y-m-d')]);
+        self::assertSame('sh8013', PendingAction::of($this->answer(5733, 'panData'))?->key);
+        $contact = TransferData::of($this->answer(5733, 'trnData'), EppObject::Contact);
+        self::assertSame(['sh8013', 'ClientX', 'ClientY'], [$contact->key, $contact->asker, $contact->actor]);
     }
 
     private function answer(int $rfc, string $data): EppResponse
@@ -208,7 +253,9 @@ final class EppReferenceTest extends TestCase
             new HostInfo('ns9.a.example'), new DomainCreate('new-bell.com', 2, ['ns9.a.example'], 'BF-1', [], 'opensesame'), new ContactInfo('BF-1'), new Check(EppObject::Domain, ['bell.com', 'free-bell.com']), new DomainInfo('bell.com'), new DomainInfo('new-bell.com'),
             new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1), new DomainInfo('poor.com'), new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])), new DomainInfo('nobody.com'),
             AccountUpdate::autoRenew('bell.com', false), AccountUpdate::disclose('bell.com', ['organisation', 'country']), AccountUpdate::disclose('bell.com', []), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'), new DomainInfo('bell.com'), AccountUpdate::cancelHandover('bell.com'), new AccountInfo('40718'), Poll::next(), Poll::kept('2'),
-            new DomainTransfer(TransferStep::Query, 'bell.com'), new Delete(EppObject::Domain, 'bell.com'), new DomainInfo('bell.com'), new DomainUpdate('bell.com', restore: true), new Logout,
+            new FeeCheck(['bell.com', 'free.com'], ['create' => 1, 'restore' => null]), new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1, new AgreedFee('20.00', 'GBP')), new DomainUpdate('bell.com', keys: new KeyChange([new SigningKey(12346, 13, 2, str_repeat('AB', 32))])),
+            new ContactUpdate('BF-1', voice: '+44.1632960115', disclose: new Disclose(false, ['name', 'voice'])), new ContactInfo('BF-1'),
+            new Transfer(EppObject::Domain, TransferStep::Query, 'bell.com'), new Delete(EppObject::Domain, 'bell.com'), new DomainInfo('bell.com'), new DomainUpdate('bell.com', restore: true), new Logout,
         ];
         foreach ($commands as $place => $command) {
             self::assertNull(self::$schemas->complaint(EppFrame::command($command, "ABC-{$place}")), EppFrame::command($command, "ABC-{$place}"));

@@ -23,8 +23,8 @@ final class Published
     /** @return list<string> the frames of EPP that a text shows whole: what a client sends (`C`), or a server (`S`) */
     public static function frames(int $number, string $side): array
     {
-        preg_match_all("/^ *{$side}:<\\?xml.*(?:\n+ *{$side}:.*)*/m", self::whole($number), $found);
-        $frames = array_map(fn (string $frame): string => (string) preg_replace("/^ *{$side}:/m", '', $frame), $found[0]);
+        preg_match_all("/^ *{$side}: ?<\\?xml.*(?:\n+ *{$side}:.*)*/m", self::whole($number), $found);
+        $frames = array_map(fn (string $frame): string => (string) preg_replace("/^ *{$side}: ?/m", '', $frame), $found[0]);
 
         return array_values(array_filter($frames, fn (string $frame): bool => str_contains($frame, '</epp>')));
     }

@@ -6,30 +6,40 @@ namespace Tests\Standin;
 
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
+use Acre\Wire\Epp\Command\AgreedFee;
 use Acre\Wire\Epp\Command\Check;
 use Acre\Wire\Epp\Command\ContactCreate;
 use Acre\Wire\Epp\Command\ContactInfo;
+use Acre\Wire\Epp\Command\ContactUpdate;
 use Acre\Wire\Epp\Command\Delete;
+use Acre\Wire\Epp\Command\Disclose;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainCreate;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainRenew;
-use Acre\Wire\Epp\Command\DomainTransfer;
 use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\FeeCheck;
 use Acre\Wire\Epp\Command\HostAddresses;
 use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\HostInfo;
+use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
 use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\Data\Fees;
 use Acre\Wire\Epp\Data\HandoverData;
 use Acre\Wire\Epp\Data\NewEnd;
+use Acre\Wire\Epp\Data\PendingAction;
 use Acre\Wire\Epp\Data\PostalInfo;
+use Acre\Wire\Epp\Data\SigningKey;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppObject;
+use Acre\Wire\Xml\XmlNode;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -187,7 +197,7 @@ final class GateTest extends TestCase
         $giver = $this->gate->session('40718');
         $giver->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientTransferProhibited']), code: 'opensesame'));
         self::assertSame(EppCode::StatusProhibits, $giver->say(AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'))->code());
-        self::assertSame(EppCode::StatusProhibits, $this->gate->session('51877')->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'opensesame'))->code());
+        self::assertSame(EppCode::StatusProhibits, $this->gate->session('51877')->say(new Transfer(EppObject::Domain, TransferStep::Request, 'bell.com', 'opensesame'))->code());
     }
 
     /** RFC 5731 §3.2.4; silence approves. */
@@ -195,17 +205,88 @@ final class GateTest extends TestCase
     {
         $this->gate->session('40718')->say(new DomainUpdate('bell.com', code: 'opensesame'));
         $gaining = $this->gate->session('51877');
-        self::assertSame(EppCode::InvalidAuthorization, $gaining->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'wrong'))->code());
-        self::assertSame(EppCode::NoTransferPending, $gaining->say(new DomainTransfer(TransferStep::Query, 'bell.com'))->code());
-        $asked = $gaining->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'opensesame'));
+        self::assertSame(EppCode::InvalidAuthorization, $gaining->say(new Transfer(EppObject::Domain, TransferStep::Request, 'bell.com', 'wrong'))->code());
+        self::assertSame(EppCode::NoTransferPending, $gaining->say(new Transfer(EppObject::Domain, TransferStep::Query, 'bell.com'))->code());
+        $asked = $gaining->say(new Transfer(EppObject::Domain, TransferStep::Request, 'bell.com', 'opensesame'));
         self::assertSame([EppCode::Pending, 'pending'], [$asked->code(), TransferData::of($asked)->state]);
-        self::assertSame(EppCode::TransferPending, $gaining->say(new DomainTransfer(TransferStep::Request, 'bell.com', 'opensesame'))->code());
-        self::assertSame(EppCode::Authorization, $gaining->say(new DomainTransfer(TransferStep::Approve, 'bell.com'))->code(), 'that is the losing side’s');
+        self::assertSame(EppCode::TransferPending, $gaining->say(new Transfer(EppObject::Domain, TransferStep::Request, 'bell.com', 'opensesame'))->code());
+        self::assertSame(EppCode::Authorization, $gaining->say(new Transfer(EppObject::Domain, TransferStep::Approve, 'bell.com'))->code(), 'that is the losing side’s');
         $this->gate->days(6);
-        $over = TransferData::of($gaining->say(new DomainTransfer(TransferStep::Query, 'bell.com')));
+        $over = TransferData::of($gaining->say(new Transfer(EppObject::Domain, TransferStep::Query, 'bell.com')));
         self::assertSame(['serverApproved', '51877'], [$over->state, $over->asker]);
         $domain = DomainData::of($gaining->say(new DomainInfo('bell.com')));
         self::assertSame(['51877', '2028-11-02', null], [$domain->sponsor, $domain->ends?->format('Y-m-d'), $domain->code], 'a year more, and the code is spent');
+    }
+
+    /** RFC 8748 §5: what it costs is told, and who agreed to less is refused. */
+    public function test_fees_are_told_agreed_and_charged(): void
+    {
+        $talk = $this->gate->session('40718');
+        $fees = Fees::allOf($talk->say(new FeeCheck(['bell.com', 'free.co.uk'], ['renew' => 1, 'restore' => null])));
+        self::assertSame(['9.90', '86.00', 'GBP'], [$fees['bell.com']['renew']->fees[0], $fees['bell.com']['restore']->fees[0], $fees['free.co.uk']['renew']->currency]);
+        $ends = new DateTimeImmutable('2027-11-02');
+        self::assertSame(EppCode::ValueRange, $talk->say(new DomainRenew('bell.com', $ends, 1, new AgreedFee('9.89', 'GBP')))->code());
+        self::assertSame(EppCode::ValueRange, $talk->say(new DomainRenew('bell.com', $ends, 1, new AgreedFee('99.00', 'USD')))->code(), 'another currency is no agreement');
+        $renewed = $talk->say(new DomainRenew('bell.com', $ends, 1, new AgreedFee('9.90', 'GBP')));
+        $charged = Fees::charged($renewed) ?? self::fail('Nothing is said of what it cost.');
+        self::assertSame([['9.90'], '90.10', '2028-11-02'], [$charged->fees, $charged->balance, NewEnd::of($renewed)->ends?->format('Y-m-d')]);
+        self::assertNull(Fees::charged($talk->say(new DomainRenew('bell.com', new DateTimeImmutable('2028-11-02'), 1))), 'who doesn’t speak of fees isn’t told');
+    }
+
+    /** RFC 5910 §5.2.5 */
+    public function test_delegation_signers_come_and_go(): void
+    {
+        $talk = $this->gate->session('40718');
+        $keys = fn (): array => array_map(fn (SigningKey $key): int => $key->keyTag, DomainData::of($talk->say(new DomainInfo('bell.com')))->ds);
+        $old = DomainData::of($talk->say(new DomainInfo('bell.com')))->ds[0];
+        $new = new SigningKey(12346, 13, 2, str_repeat('AB', 32));
+        self::assertSame(EppCode::Done, $talk->say(new DomainUpdate('bell.com', keys: new KeyChange([$new])))->code());
+        self::assertSame([60485, 12346], $keys());
+        $talk->say(new DomainUpdate('bell.com', keys: new KeyChange(remove: [$old])));
+        self::assertSame([12346], $keys());
+        $talk->say(new DomainUpdate('bell.com', keys: new KeyChange([$old], removeAll: true)));
+        self::assertSame([60485], $keys());
+    }
+
+    /** RFC 5733 §2.9 and §3.2.4 */
+    public function test_a_contact_keeps_its_wish_and_goes_to_whoever_has_its_code(): void
+    {
+        $talk = $this->gate->session('40718');
+        $postal = [new PostalInfo(false, 'The Secretary', null, ['4 Tenter Lane'], 'Wickerby Sound', null, 'WS1 4AB', 'GB')];
+        $talk->say(new ContactCreate('BF-1', $postal, null, 'a@b.example', 'open sesame', new Disclose(false, ['email', 'name'])));
+        $said = $talk->say(new ContactInfo('BF-1'))->object(EppNamespace::Contact, 'infData')->child(EppNamespace::Contact->value, 'disclose');
+        self::assertSame(['0', ['name', 'email']], [$said->attribute('flag'), array_map(fn (XmlNode $one): string => $one->name(), $said->all())]);
+        $talk->say(new ContactUpdate('BF-1', voice: '+44.1632960114', disclose: new Disclose(true, ['voice'])));
+        self::assertSame('1', $talk->say(new ContactInfo('BF-1'))->object(EppNamespace::Contact, 'infData')->child(EppNamespace::Contact->value, 'disclose')->attribute('flag'));
+
+        $other = $this->gate->session('51877');
+        self::assertSame(EppCode::InvalidAuthorization, $other->say(new Transfer(EppObject::Contact, TransferStep::Request, 'BF-1', 'close sesame'))->code());
+        $moved = TransferData::of($other->say(new Transfer(EppObject::Contact, TransferStep::Request, 'BF-1', 'open sesame')), EppObject::Contact);
+        self::assertSame(['BF-1', 'serverApproved', '51877', '40718', null], [$moved->key, $moved->state, $moved->asker, $moved->actor, $moved->ends]);
+        self::assertSame(EppCode::Authorization, $talk->say(new ContactInfo('BF-1'))->code());
+        self::assertSame(EppCode::InvalidAuthorization, $talk->say(new Transfer(EppObject::Contact, TransferStep::Request, 'BF-1', 'open sesame'))->code(), 'the code is spent');
+    }
+
+    /** RFC 5731 §3.3 */
+    public function test_what_is_looked_at_first_is_answered_by_message(): void
+    {
+        $talk = $this->gate->session('40718');
+        foreach (['review-passes' => ['clientHold'], 'review-fails' => ['ok']] as $part => $after) {
+            $this->gate->play('bell.com', 'registrar-reviews');
+            $asked = $talk->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])));
+            self::assertSame(EppCode::Pending, $asked->code());
+            self::assertSame(['pendingUpdate'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
+            self::assertSame(EppCode::StatusProhibits, $talk->say(new DomainUpdate('bell.com', code: 'another'))->code());
+            $this->gate->play('bell.com', $part);
+            $message = $talk->say(Poll::next());
+            $ended = PendingAction::of($message) ?? self::fail('No message says how it ended.');
+            self::assertSame(['bell.com', $part === 'review-passes', $asked->client, $asked->server], [$ended->key, $ended->isDone, $ended->client, $ended->server]);
+            self::assertSame($after, DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
+            $talk->say(Poll::kept($message->message->id ?? ''));
+            $this->gate->play('bell.com', 'registrar-agrees');
+            $talk->say(new DomainUpdate('bell.com', remove: new DomainChange(statuses: ['clientHold'])));
+        }
+        self::assertNull(PendingAction::of($talk->say(new DomainInfo('bell.com'))));
     }
 
     public function test_an_account_without_money_is_not_renewed(): void

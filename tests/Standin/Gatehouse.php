@@ -51,9 +51,7 @@ final readonly class Gatehouse
 
     public function play(string $name, string $part): void
     {
-        $registered = $this->world->store->name($name) ?? throw new RuntimeException("There is no {$name}.");
-        Part::from($part)->play($registered, '', $this->world);
-        $this->world->change($registered);
+        Part::from($part)->play($this->world->store->name($name) ?? throw new RuntimeException("There is no {$name}."), '', $this->world);
     }
 
     public function days(int $days): void

@@ -16,6 +16,7 @@ use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\Row;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Takes what waits at a gate, keeps it, acknowledges it, and lets it have its effect; any step may be repeated. */
 final readonly class TakeMessages
@@ -49,8 +50,8 @@ final readonly class TakeMessages
     private function keep(Account $account, Message $message): void
     {
         $this->database->statement(
-            'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, kind, state, receiver) VALUES (?, ?, ?, ?, ?, (SELECT id FROM names WHERE ascii = ?), ?, ?, ?) ON CONFLICT (account_id, message) DO NOTHING',
-            [$account->id, $message->id, $message->at?->isoSecond(), mb_substr($message->text, 0, 2_000), mb_substr($message->body, 0, 20_000), $message->name, $message->kind?->value, $message->state, $message->to],
+            'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, kind, state, receiver, transaction) VALUES (?, ?, ?, ?, ?, (SELECT id FROM names WHERE ascii = ?), ?, ?, ?, ?) ON CONFLICT (account_id, message) DO NOTHING',
+            [$account->id, $message->id, $message->at?->isoSecond(), mb_substr($message->text, 0, 2_000), mb_substr($message->body, 0, 20_000), $message->name, $message->kind?->value, $message->state, $message->to, $message->transaction],
         );
         Failpoint::MessageKept->reach();
     }
@@ -59,7 +60,7 @@ final readonly class TakeMessages
     {
         do {
             $applied = $this->database->transaction(function () use ($account): int {
-                $rows = Row::all($this->database->select('SELECT id, name_id, kind, state, receiver, text FROM gate_messages WHERE account_id = ? AND applied_at IS NULL ORDER BY id LIMIT ? FOR UPDATE', [$account->id, self::BATCH]));
+                $rows = Row::all($this->database->select('SELECT id, name_id, kind, state, receiver, transaction, text FROM gate_messages WHERE account_id = ? AND applied_at IS NULL ORDER BY id LIMIT ? FOR UPDATE', [$account->id, self::BATCH]));
                 $this->apply($account, array_values(array_filter($rows, fn (Row $row): bool => $row->intOrNull('name_id') !== null)));
                 $this->database->update('UPDATE gate_messages SET applied_at = clock_timestamp() WHERE id = ANY (?::bigint[])', [self::list(array_map(fn (Row $row): int => $row->int('id'), $rows))]);
 
@@ -76,16 +77,40 @@ final readonly class TakeMessages
         $this->database->update("UPDATE observing SET due_at = '-infinity' WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [self::list(array_map(fn (Row $one): int => $one->int('name_id'), $messages))]);
         $ended = [];
         foreach ($messages as $one) {
-            if ($one->textOrNull('kind') !== MessageKind::Handover->value || ! in_array($one->textOrNull('state'), ['accepted', 'refused', 'lapsed'], true)) {
-                continue;
-            }
-            $order = Order::query()->where('name_id', $one->int('name_id'))->where('account_id', $account->id)->where('kind', OrderKind::HandOver)->whereIn('state', [OrderState::Sent, OrderState::Pending])->lockForUpdate()->first();
-            if ($order !== null && ($order->terms['number'] ?? null) === $one->textOrNull('receiver')) {
-                $order->fill(['state' => $one->text('state') === 'accepted' ? OrderState::Done : OrderState::Refused, 'answer' => $one->text('text')])->save();
+            $order = match (MessageKind::tryFrom($one->textOrNull('kind') ?? '')) {
+                MessageKind::Handover => $this->handover($account, $one),
+                MessageKind::Action => $this->putOff($account, $one),
+                default => null,
+            };
+            if ($order !== null) {
+                $order->fill(['state' => in_array($one->textOrNull('state'), ['accepted', 'done'], true) ? OrderState::Done : OrderState::Refused, 'answer' => $one->text('text')])->save();
                 $ended[] = $order;
             }
         }
         $this->ended->handle($ended);
+    }
+
+    /** The handover that a message ends. */
+    private function handover(Account $account, Row $message): ?Order
+    {
+        if (! in_array($message->textOrNull('state'), ['accepted', 'refused', 'lapsed'], true)) {
+            return null;
+        }
+        $order = $this->open($account, $message)->where('kind', OrderKind::HandOver)->first();
+
+        return $order !== null && ($order->terms['number'] ?? null) === $message->textOrNull('receiver') ? $order : null;
+    }
+
+    /** What was put off and is decided, known by the id that it was told with. */
+    private function putOff(Account $account, Row $message): ?Order
+    {
+        return $this->open($account, $message)->where('transaction', $message->textOrNull('transaction'))->first();
+    }
+
+    /** @return Builder<Order> */
+    private function open(Account $account, Row $message): Builder
+    {
+        return Order::query()->where('name_id', $message->int('name_id'))->where('account_id', $account->id)->whereIn('state', [OrderState::Sent, OrderState::Pending])->lockForUpdate();
     }
 
     /** @param  list<int>  $ids */

@@ -13,9 +13,10 @@ final readonly class Message
      * @param  string  $id  the registrar's
      * @param  string  $body  as it came, without secrets
      * @param  string|null  $name  that it is about, A-labels
-     * @param  string|null  $state  of the handover or transfer that it is about
+     * @param  string|null  $state  of the handover or transfer that it is about; of what was put off `done` or `refused`
+     * @param  string|null  $transaction  that we gave what was put off
      */
-    public function __construct(public string $id, public ?Instant $at, public string $text, public string $body, public ?string $name, public ?MessageKind $kind, public ?string $state, public ?string $to)
+    public function __construct(public string $id, public ?Instant $at, public string $text, public string $body, public ?string $name, public ?MessageKind $kind, public ?string $state, public ?string $to, public ?string $transaction = null)
     {
     }
 }

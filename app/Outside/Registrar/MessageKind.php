@@ -8,4 +8,6 @@ enum MessageKind: string
 {
     case Handover = 'handover';
     case Transfer = 'transfer';
+    /** How something ended that the registrar had put off. */
+    case Action = 'action';
 }

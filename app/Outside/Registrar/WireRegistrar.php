@@ -17,6 +17,7 @@ use Acre\Wire\Epp\Data\AccountData;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\Data\HandoverData;
+use Acre\Wire\Epp\Data\PendingAction;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppCommand;
@@ -173,10 +174,15 @@ final readonly class WireRegistrar implements Registrar
         // What nobody here understands is kept as it came.
         $body = Redacted::frame(implode("\n", array_map(fn (XmlNode $node): string => $node->source(), [...$response->data, ...$response->extensions])));
 
-        return new Message(
-            $response->message->id ?? '', $at === null ? null : Instant::from($at), $response->message->text ?? '', $body, $handover->name ?? $transfer?->name,
-            $handover !== null ? MessageKind::Handover : ($transfer !== null ? MessageKind::Transfer : null), $handover->state ?? $transfer?->state, $handover->to ?? $transfer?->asker,
-        );
+        $ended = PendingAction::of($response);
+        [$kind, $name, $state, $to] = match (true) {
+            $handover !== null => [MessageKind::Handover, $handover->name, $handover->state, $handover->to],
+            $transfer !== null => [MessageKind::Transfer, $transfer->key, $transfer->state, $transfer->asker],
+            $ended !== null => [MessageKind::Action, $ended->key, $ended->isDone ? 'done' : 'refused', null],
+            default => [null, null, null, null],
+        };
+
+        return new Message($response->message->id ?? '', $at === null ? null : Instant::from($at), $response->message->text ?? '', $body, $name, $kind, $state, $to, $ended?->client);
     }
 
     private static function words(EppResponse $response): string

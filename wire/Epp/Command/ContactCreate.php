@@ -17,7 +17,7 @@ final readonly class ContactCreate implements EppCommand
      * @param  non-empty-list<PostalInfo>  $postal  one of each form at most
      * @param  string|null  $voice  `+CC.NNN` (§2.5)
      */
-    public function __construct(private string $handle, private array $postal, private ?string $voice, private string $mailbox, #[SensitiveParameter] private string $code)
+    public function __construct(private string $handle, private array $postal, private ?string $voice, private string $mailbox, #[SensitiveParameter] private string $code, private ?Disclose $disclose = null)
     {
     }
 
@@ -33,6 +33,7 @@ final readonly class ContactCreate implements EppCommand
             }
             $to->text('contact:email', $this->mailbox);
             $to->open('contact:authInfo', [], fn (EppWriter $to) => $to->text('contact:pw', $this->code));
+            $this->disclose?->write($to);
         }));
     }
 }

@@ -13,7 +13,7 @@ use Acre\Wire\Epp\EppWriter;
 final readonly class ContactUpdate implements EppCommand
 {
     /** @param  list<PostalInfo>  $postal */
-    public function __construct(private string $handle, private array $postal = [], private ?string $voice = null, private ?string $mailbox = null)
+    public function __construct(private string $handle, private array $postal = [], private ?string $voice = null, private ?string $mailbox = null, private ?Disclose $disclose = null)
     {
     }
 
@@ -30,6 +30,7 @@ final readonly class ContactUpdate implements EppCommand
                         $to->text("contact:{$element}", $text);
                     }
                 }
+                $this->disclose?->write($to);
             });
         }));
     }

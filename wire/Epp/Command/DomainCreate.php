@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Epp\Command;
 
-use Acre\Wire\Epp\EppCommand;
+use Acre\Wire\Epp\Data\SigningKey;
+use Acre\Wire\Epp\EppExtended;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use SensitiveParameter;
 
-/** RFC 5731 §3.2.1 */
-final readonly class DomainCreate implements EppCommand
+/** RFC 5731 §3.2.1, with delegation signers (RFC 5910 §5.2.1) and what it may cost (RFC 8748 §5.2.1) */
+final readonly class DomainCreate implements EppExtended
 {
     /**
      * @param  int  $years  1 to 99; each registry sells fewer
      * @param  list<string>  $servers  hosts that the server has as objects
      * @param  array<'admin'|'billing'|'tech', string>  $contacts  handles by role
+     * @param  list<SigningKey>  $keys
      */
     public function __construct(
         private string $name,
@@ -24,6 +26,8 @@ final readonly class DomainCreate implements EppCommand
         private ?string $registrant,
         private array $contacts,
         #[SensitiveParameter] private string $code,
+        private array $keys = [],
+        private ?AgreedFee $fee = null,
     ) {
     }
 
@@ -42,5 +46,22 @@ final readonly class DomainCreate implements EppCommand
             }
             $to->open('domain:authInfo', [], fn (EppWriter $to) => $to->text('domain:pw', $this->code));
         }));
+    }
+
+    public function isExtended(): bool
+    {
+        return $this->keys !== [] || $this->fee !== null;
+    }
+
+    public function writeExtension(EppWriter $to): void
+    {
+        if ($this->keys !== []) {
+            $to->object(EppNamespace::SecDns, 'create', function (EppWriter $to): void {
+                foreach ($this->keys as $key) {
+                    $key->write($to);
+                }
+            });
+        }
+        $this->fee?->write($to, 'create');
     }
 }

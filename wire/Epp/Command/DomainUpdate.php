@@ -9,7 +9,7 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use SensitiveParameter;
 
-/** RFC 5731 §3.2.5; with `$restore` the request of RFC 3915 §4.2.5 to take a deleted name back. */
+/** RFC 5731 §3.2.5; with `$restore` the request of RFC 3915 §4.2.5 to take a deleted name back, with `$keys` the change of RFC 5910 §5.2.5. */
 final readonly class DomainUpdate implements EppExtended
 {
     public function __construct(
@@ -19,6 +19,7 @@ final readonly class DomainUpdate implements EppExtended
         private ?string $registrant = null,
         #[SensitiveParameter] private ?string $code = null,
         private bool $restore = false,
+        private ?KeyChange $keys = null,
     ) {
     }
 
@@ -44,11 +45,14 @@ final readonly class DomainUpdate implements EppExtended
 
     public function isExtended(): bool
     {
-        return $this->restore;
+        return $this->restore || $this->keys !== null;
     }
 
     public function writeExtension(EppWriter $to): void
     {
-        $to->object(EppNamespace::Grace, 'update', fn (EppWriter $to) => $to->sign('rgp:restore', ['op' => 'request']));
+        if ($this->restore) {
+            $to->object(EppNamespace::Grace, 'update', fn (EppWriter $to) => $to->sign('rgp:restore', ['op' => 'request']));
+        }
+        $this->keys?->write($to);
     }
 }

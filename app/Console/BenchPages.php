@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Actions\Contacts\FindRings;
+use App\Http\Roll\RollController;
+use App\Http\Roll\RollRequest;
+use App\Models\User;
+use App\Queries\Contacts\Alike;
+use App\Queries\Contacts\ContactFilter;
+use App\Queries\Contacts\ReadContacts;
+use App\Queries\Find\FindAnything;
+use App\Queries\Roll\Ending;
+use App\Queries\Roll\ReadRoll;
+use App\Queries\Roll\RollFilter;
+use App\Queries\Roll\Sort;
+use App\Queries\Rounds\ReadRounds;
+use App\Queries\Verification\ReadBoard;
+use App\Support\Row;
+use App\Support\TradeClock;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\View;
+use Illuminate\Support\ViewErrorBag;
+
+/**
+ * Measures pages of one Roll, as it is asked to: says what it can measure, a JSON list in a line; then, for each of their
+ * names that it reads, the milliseconds of some runs. `acre:bench` has one for each size and asks them in turns, so that
+ * a machine that slows down meanwhile slows all of them.
+ */
+final class BenchPages extends Command
+{
+    private const RUNS = 5;
+
+    protected $signature = 'acre:bench-pages';
+
+    protected $description = 'Measure pages of the Roll as acre:bench asks for them';
+
+    protected $hidden = true;
+
+    public function handle(ReadRoll $roll, TradeClock $clock, FindAnything $find, ReadRounds $rounds, ReadBoard $board, ReadContacts $contacts, Alike $alike, FindRings $rings): int
+    {
+        $measures = array_map($this->serving(...), $this->sentences());
+        $measures['far down, what is due first'] = $this->serving(new RollFilter(after: $this->farDown()));
+        $measures['of that, asking the database'] = fn () => $roll->page(new RollFilter, $clock->today(), 50);
+        $measures['Rounds, reading all of it'] = fn () => $rounds->handle($clock->today(), null);
+        foreach (['a part of a name' => 'wren-choi', 'misspelt' => 'wikerby bels', 'two letters' => 'ma', 'nothing like it' => 'qzxv jjq'] as $says => $text) {
+            $measures["/ for {$says}"] = fn () => $find->matching($text);
+        }
+        $measures['the board of verification'] = fn () => $board->due();
+        $measures['contacts, first page'] = fn () => $contacts->page(new ContactFilter);
+        $measures['contacts at risk'] = fn () => $contacts->page(ContactFilter::of(['risk' => 'mailbox_inside']));
+        $measures['what is at risk, counted'] = fn () => $contacts->atRisk();
+        $measures['nearly the same'] = fn () => $alike->groups();
+        $measures['rings, over the whole Roll'] = fn () => $rings->handle();
+        $this->line(json_encode(array_keys($measures), JSON_THROW_ON_ERROR));
+        while (($asked = fgets(STDIN)) !== false) {
+            $times = [];
+            for ($run = 0; $run < self::RUNS; $run++) {
+                $start = hrtime(true);
+                $measures[trim($asked)]();
+                $times[] = (hrtime(true) - $start) / 1e6;
+            }
+            $this->line(json_encode($times, JSON_THROW_ON_ERROR));
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, RollFilter> */
+    private function sentences(): array
+    {
+        $first = Row::of(DB::table('standings')->orderBy('name_id')->first());
+        $sentences = [];
+        foreach (Sort::cases() as $sort) {
+            $sentences["by {$sort->value}"] = new RollFilter(sort: $sort);
+            $sentences["by {$sort->value}, one client"] = new RollFilter(client: $first->int('client_id'), sort: $sort);
+        }
+
+        return [
+            ...$sentences,
+            'one account' => new RollFilter(account: $first->int('account_id')),
+            'ending within 30 days' => new RollFilter(ending: Ending::Month),
+            'under one suffix' => new RollFilter(facets: ['suffix' => 'org']),
+            'the lock off, by name' => new RollFilter(sort: Sort::Name, facets: ['lock' => 'off']),
+            'in grace' => new RollFilter(facets: ['phase' => 'grace']),
+            'a text that few have' => new RollFilter(text: 'wren-choir'),
+            'a text that nobody has' => new RollFilter(text: 'nobody-has-this'),
+        ];
+    }
+
+    private function farDown(): string
+    {
+        $row = Row::of(DB::table('standings')->orderByDesc('next_at')->where('next_at', '<', 'infinity')->orderByDesc('name_id')->offset(400)->first());
+
+        return $row->text('next_at').'~'.$row->int('name_id');
+    }
+
+    /** A page from its address to its last byte, without the web server and the framework's own start. */
+    private function serving(RollFilter $filter): callable
+    {
+        $user = User::query()->firstOrFail();
+        Auth::setUser($user);
+        View::share('errors', new ViewErrorBag);
+        $request = RollRequest::create($filter->address($filter->after === null ? [] : ['after' => $filter->after]));
+        $request->setUserResolver(fn (): User => $user);
+
+        return fn (): string => app(RollController::class)($request)->render();
+    }
+}
