@@ -13,6 +13,7 @@ use App\Http\Contacts\ContactController;
 use App\Http\Contacts\EraseController;
 use App\Http\Contacts\RoleController;
 use App\Http\Custody\CustodyController;
+use App\Http\Custody\HandingController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
@@ -181,6 +182,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/', 'merge')->name('merge')->middleware('can:prepare');
     });
     Route::get('contacts/{contact}/erase', [EraseController::class, 'show'])->name('contacts.erase')->middleware('can:settle')->whereNumber('contact');
+    Route::get('contacts/{contact}/erase/proof.txt', [EraseController::class, 'proof'])->name('contacts.erase.proof')->middleware('can:settle')->whereNumber('contact');
     Route::post('contacts/{contact}/erase', [EraseController::class, 'store'])->name('contacts.erase.store')->middleware('can:settle')->whereNumber('contact');
     Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware('can:prepare');
     Route::post('contacts/{contact}/tell', [ContactController::class, 'tell'])->name('contacts.tell')->middleware('can:prepare')->whereNumber('contact');
@@ -193,12 +195,18 @@ Route::middleware('auth')->group(function (): void {
         Route::post('{mailbox}/settle', 'settle')->name('settle')->middleware('can:prepare');
     });
 
+    Route::controller(HandingController::class)->prefix('custody')->whereNumber(['custodian', 'handing'])->group(function (): void {
+        Route::post('{custodian}/hand-over', 'store')->name('custody.hand-over')->middleware('can:settle');
+        Route::get('handings/{handing}', 'show')->name('custody.handing')->middleware('can:look');
+        Route::post('handings/{handing}', 'end')->name('custody.handing.end')->middleware('can:prepare');
+        Route::get('handings/{handing}/proof.txt', 'proof')->name('custody.handing.proof')->middleware('can:look');
+    });
+
     Route::controller(CustodyController::class)->group(function (): void {
         Route::get('custody', 'index')->name('custody.index')->middleware('can:look');
         Route::post('custody', 'store')->name('custody.store')->middleware('can:prepare');
         Route::get('custody/{custodian}', 'show')->name('custody.show')->middleware('can:look')->whereNumber('custodian');
         Route::post('custody/{custodian}/leave', 'leave')->name('custody.leave')->middleware('can:settle')->whereNumber('custodian');
-        Route::post('custody/{custodian}/hand-over', 'handOver')->name('custody.hand-over')->middleware('can:settle')->whereNumber('custodian');
         Route::get('accounts/{account}/lost', 'lost')->name('custody.lost')->middleware('can:look')->whereNumber('account');
         Route::post('accounts/{account}/custody', 'give')->name('custody.give')->middleware('can:settle')->whereNumber('account');
         Route::delete('accounts/{account}/custody', 'take')->name('custody.take')->middleware('can:settle')->whereNumber('account');

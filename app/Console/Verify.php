@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Deeds\VerifyProofs;
+use App\Actions\Proofs\VerifyProofs;
 use Illuminate\Console\Command;
 
 /** `./acre verify`: whether every proof still is what it was when it was made. */
@@ -17,11 +17,11 @@ final class Verify extends Command
     public function handle(VerifyProofs $verify): int
     {
         $walked = $faults = 0;
-        foreach ($verify->handle() as [$docket, $fault]) {
+        foreach ($verify->handle() as [$of, $fault]) {
             $walked++;
             if ($fault !== null) {
                 $faults++;
-                $this->error("Docket {$docket}: {$fault}.");
+                $this->error(ucfirst($of).": {$fault}.");
             }
         }
         $this->line(match (true) {

@@ -9,9 +9,11 @@ use App\Models\Casts\AsInstant;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A closed docket's canonical text and its digest; the runtime role can't change one.
+ * The canonical text of something that ended, and its digest; the runtime role can't change one.
  *
- * @property int $docket_id
+ * @property int|null $docket_id
+ * @property int|null $handing_id
+ * @property int|null $erasure_id
  * @property int $position
  * @property string $text
  * @property string $sha256
@@ -24,9 +26,19 @@ final class Proof extends Model
 
     public $incrementing = false;
 
-    protected $primaryKey = 'docket_id';
+    protected $primaryKey = 'position';
 
     protected $guarded = [];
 
     protected $casts = ['made_on' => AsInstant::class];
+
+    /** @return array{ProofKind, int} what it is of */
+    public function subject(): array
+    {
+        return match (true) {
+            $this->docket_id !== null => [ProofKind::Docket, $this->docket_id],
+            $this->handing_id !== null => [ProofKind::Handing, $this->handing_id],
+            default => [ProofKind::Erasure, $this->erasure_id ?? 0],
+        };
+    }
 }

@@ -7,9 +7,9 @@ namespace Acre\Core\Title;
 use Acre\Core\Time\Instant;
 
 /**
- * What a docket did, as a canonical text with its SHA-256.
+ * What a deed did, as a canonical text with its SHA-256.
  *
- * The text is UTF-8 with line feeds, names in order of their ASCII form, and nothing in it depends on who reads it, so
+ * The text is UTF-8 with line feeds, lines in an order that is told, and nothing in it depends on who reads it, so
  * that `sha256sum` over the downloaded file gives the digest. People are named by number; their names stand elsewhere
  * and can be erased.
  */
@@ -20,6 +20,8 @@ final readonly class Proof
     }
 
     /**
+     * Of a docket; its names in order of their ASCII form.
+     *
      * @param  string  $terms  the deed and its terms, in one line
      * @param  list<ProofLine>  $lines
      * @param  string|null  $previous  SHA-256 of the proof made before this one; null: this is the house's first
@@ -29,28 +31,41 @@ final readonly class Proof
     public static function of(int $docket, string $terms, int $preparedBy, Instant $preparedOn, int $settledBy, Instant $settledOn, Instant $closedOn, array $lines, int $position, ?string $previous): self
     {
         usort($lines, fn (ProofLine $a, ProofLine $b): int => strcmp($a->name, $b->name));
-        $rows = [
-            'Acre Roll, proof of a deed, form 1',
-            'proof: '.$position,
-            'docket: '.$docket,
-            'deed: '.self::line($terms),
-            "prepared: {$preparedOn->isoSecond()} by person {$preparedBy}",
-            "settled: {$settledOn->isoSecond()} by person {$settledBy}",
-            "closed: {$closedOn->isoSecond()}",
-            'names: '.count($lines),
-        ];
+
+        return self::record('a deed', [
+            'docket' => (string) $docket,
+            'deed' => $terms,
+            'prepared' => "{$preparedOn->isoSecond()} by person {$preparedBy}",
+            'settled' => "{$settledOn->isoSecond()} by person {$settledBy}",
+            'closed' => $closedOn->isoSecond(),
+            'names' => (string) count($lines),
+        ], array_map(fn (ProofLine $line): array => [
+            'name' => $line->name,
+            'result' => $line->result.($line->on === null ? '' : ' on '.$line->on->iso()),
+            'before' => $line->before,
+            'after' => $line->after,
+            ...($line->reason === '' ? [] : ['reason' => $line->reason]),
+        ], $lines), $position, $previous);
+    }
+
+    /**
+     * Of anything that was done and ended.
+     *
+     * @param  string  $of  what it proves, as the first line says it
+     * @param  array<string, string>  $head  what holds for the whole, by what it is called
+     * @param  list<array<string, string>>  $lines  each of its parts alike
+     * @param  string|null  $previous  SHA-256 of the proof made before this one; null: this is the house's first
+     *
+     * @throws TitleError when a value carries a line break
+     */
+    public static function record(string $of, array $head, array $lines, int $position, ?string $previous): self
+    {
+        $say = fn (string $what, string $value): string => "{$what}: ".self::line($value);
+        $rows = ["Acre Roll, proof of {$of}, form 1", 'proof: '.$position, ...array_map($say, array_keys($head), $head)];
         foreach ($lines as $line) {
-            $rows[] = '';
-            $rows[] = 'name: '.self::line($line->name);
-            $rows[] = 'result: '.self::line($line->result).($line->on === null ? '' : ' on '.$line->on->iso());
-            $rows[] = 'before: '.self::line($line->before);
-            $rows[] = 'after: '.self::line($line->after);
-            if ($line->reason !== '') {
-                $rows[] = 'reason: '.self::line($line->reason);
-            }
+            array_push($rows, '', ...array_map($say, array_keys($line), $line));
         }
-        $rows[] = '';
-        $rows[] = 'previous proof: '.($previous ?? 'none');
+        array_push($rows, '', 'previous proof: '.($previous ?? 'none'));
         $text = implode("\n", $rows)."\n";
 
         return new self($text, hash('sha256', $text));

@@ -31,7 +31,7 @@ return [
     'code_forgotten' => 'Its auth code was forgotten',
     'letter_answered' => 'A letter to its mailbox was answered by mail', 'mailbox_verified' => 'Its mailbox was verified', 'verification_asked' => 'A letter asked for its verification', 'verification_asked_again' => 'Somebody had the letter written again', 'registrant_objected' => 'Its holder said that something is wrong', 'objection_settled' => 'What was said to be wrong is put right',
     'merged' => 'Another was put together with it',
-    'custody_given' => 'Somebody was given a part of it', 'custody_taken' => 'Somebody lost a part of it', 'custody_handed' => 'What somebody had of it was handed to another',
+    'custody_given' => 'Somebody was given a part of it', 'custody_taken' => 'Somebody lost a part of it', 'custody_begun' => 'What they have is being handed to another', 'custody_handed' => 'What they had was handed to another',
     'letter_received' => 'A letter about it came', 'letter_answered' => 'A letter that came was answered', 'yearly_sent' => 'The data on record was sent to its registrant',
     'erased' => 'What was known of it was erased',
     'extra_kept' => 'What is bought with it was written down', 'extra_ended' => 'What was bought with it has ended',

@@ -458,11 +458,19 @@ final class JourneyTest extends TestCase
         $window->go('/custody')->follow("a[href*='/custody/2']");
         self::assertStringContainsString('What stops if Theo Tern leaves?', $window->text('h1'));
         self::assertStringContainsString('3 accounts', $window->text('.sentence'));
-        foreach ($window->driver->findElements(WebDriverBy::cssSelector("input[name='accounts[]']")) as $tick) {
+        $window->choose('#to', 'Odile Harrow')->press('Begin')->waitForText('h1', 'What Theo Tern has goes to Odile Harrow');
+        self::assertStringContainsString('4 accounts are left to do', $window->ready()->text('.sentence'));
+        self::assertSame([], $window->axe());
+        foreach (array_slice($window->driver->findElements(WebDriverBy::cssSelector("input[name='accounts[]']")), 0, 3) as $tick) {
             $tick->click();
         }
-        $window->choose('#to', 'Odile Harrow')->press('It is handed over')->waitForText('[role=status]', '4 accounts are handed to Odile Harrow');
-        self::assertStringContainsString('no part of any account', $window->ready()->text('.sentence'));
+        $window->press('It is done there')->waitForText('[role=status]', 'Done at 3 accounts');
+        $window->ready()->find("input[name='accounts[]']")->click();
+        $window->press('It is done there')->waitForText('[role=status]', 'Done at one account');
+        self::assertStringContainsString('every account has come to an end', $window->ready()->text('.sentence'));
+        self::assertSame(1, preg_match('/SHA-256: [0-9a-f]{64}/', $window->text('main')));
+        $window->follow('.trail a:last-of-type');
+        self::assertStringContainsString('no part of any account', $window->text('.sentence'));
         self::assertSame([], $window->axe());
     }
 

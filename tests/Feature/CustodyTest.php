@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
+use App\Actions\Proofs\VerifyProofs;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Custodian;
 use App\Support\TradeClock;
@@ -64,24 +65,67 @@ final class CustodyTest extends TestCase
         foreach (['signs_in', 'second_factor', 'card'] as $part) {
             $this->give($this->odile, $part);
         }
-        $this->get("/custody/{$this->odile->id}")->assertSeeInOrder(['What stops if Odile Harrow leaves?', 'One account', 'with one name in it', 'the login, the second factor, the card', 'Give the new person a login', 'It is handed over'], false);
+        $this->get("/custody/{$this->odile->id}")->assertSeeInOrder(['What stops if Odile Harrow leaves?', 'One account', 'with one name in it', 'the login, the second factor, the card', 'nothing changes here before it is ticked', 'Begin'], false);
         $this->get("/custody/{$this->theo->id}")->assertSee('Nothing: no part of any account is written down as theirs.');
         $this->post("/custody/{$this->odile->id}/leave")->assertSessionHas('told');
         self::assertSame(1, DB::table('log')->where('event', 'changed')->where('subject', 'custodian')->where('subject_id', $this->odile->id)->count(), 'who left when is in the log');
         $this->get('/custody')->assertSee('has left')->assertSee('Odile Harrow has left, and still holds something of it')->assertSee('Nobody who is still there can sign in');
         $this->get('/rounds')->assertSee('obody who is still there can sign in')->assertSee('nobody gets at the one name in it');
         $path = "/custody/{$this->odile->id}/hand-over";
-        $this->post($path, ['to' => $this->theo->id])->assertSessionHasErrors('accounts');
-        $this->post($path, ['accounts' => [$this->house->ours->id]])->assertSessionHasErrors('to');
+        foreach ([[], ['to' => $this->odile->id], ['to' => 999]] as $wrong) {
+            $this->post($path, $wrong)->assertSessionHasErrors('to');
+        }
+        $this->actingAs($this->house->clerk)->post($path, ['to' => $this->theo->id])->assertForbidden();
         app(TradeClock::class)->set(Instant::of('2026-10-07T09:00:00Z'));
-        $this->post($path, ['to' => $this->theo->id, 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'One account is handed to Theo Tern.');
-        $this->post($path, ['to' => $this->theo->id, 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Nothing was handed over.');
+        $slip = $this->begin($this->odile, $this->theo);
+        self::assertSame($slip, $this->begin($this->odile, $this->theo), 'it is begun once');
+        self::assertSame(3, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('upper_inf(span)')->count(), 'nothing changes before it is done there');
+        $this->get($slip)->assertSeeInOrder(['What Odile Harrow has goes to Theo Tern', 'One account is left to do', '40718', 'Give the new person a login', 'to be done', 'It is done there'], false);
+        $this->get("/custody/{$this->odile->id}")->assertSee('under way')->assertDontSee('Begin');
+        $this->get('/rounds')->assertSee('What Odile Harrow has goes to Theo Tern')->assertSee('one of 1 accounts left to do');
+
+        $this->post($slip, ['how' => 'done'])->assertSessionHasErrors('accounts');
+        $this->actingAs($this->house->reader)->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertForbidden();
+        $this->actingAs($this->house->clerk)->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Done at one account.');
+        $this->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Nothing of it was open.');
         $this->get("/accounts/{$this->house->ours->id}")->assertSee('Theo Tern alone can sign in')->assertDontSee('Odile Harrow');
-        $this->get('/rounds')->assertDontSee('nobody gets at');
+        $this->get('/rounds')->assertDontSee('nobody gets at')->assertDontSee('What Odile Harrow has');
         self::assertSame(['second_factor', 'signs_in'], DB::table('custodies')->whereRaw('upper_inf(span)')->orderBy('part')->pluck('part')->all(), 'a card stays its holder’s');
         self::assertSame(3, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('NOT upper_inf(span)')->count(), 'who had what before stays readable');
-        $this->post($path, ['to' => $this->odile->id, 'accounts' => [1]])->assertSessionHasErrors('to');
-        $this->actingAs($this->house->reader)->post($path, ['to' => $this->theo->id, 'accounts' => [1]])->assertForbidden();
+
+        // Its proof stands in the house's chain, and what it tells of is held against it.
+        $text = (string) $this->get("{$slip}/proof.txt")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="handing-'.basename($slip).'.txt"')->getContent();
+        self::assertStringContainsString("from: custodian {$this->odile->id}\nto: custodian {$this->theo->id}\n", $text);
+        self::assertStringContainsString("parts: card, second factor, signs in\nresult: done on 2026-10-07 by person {$this->house->clerk->id}\n", $text);
+        $this->get($slip)->assertSee(hash('sha256', $text))->assertSee('Closed on');
+        $walk = fn (): array => iterator_to_array(app(VerifyProofs::class)->handle(), false);
+        self::assertSame([['handing '.basename($slip), null]], $walk());
+        DB::table('handing_lines')->update(['ended_by' => $this->house->steward->id]);
+        self::assertStringContainsString('its lines are not what its text says', (string) $walk()[0][1]);
+    }
+
+    /** @return string the address of the slip by which what one has goes to another */
+    private function begin(Custodian $from, Custodian $to): string
+    {
+        $answer = $this->actingAs($this->house->steward)->post("/custody/{$from->id}/hand-over", ['to' => $to->id])->assertSessionHasNoErrors();
+
+        return (string) parse_url((string) $answer->headers->get('Location'), PHP_URL_PATH);
+    }
+
+    public function test_what_is_left_as_it_is_says_why_and_is_a_stewards_to_say(): void
+    {
+        $this->give($this->odile, 'signs_in');
+        $slip = $this->begin($this->odile, $this->theo);
+        $this->get("{$slip}/proof.txt")->assertNotFound();
+        $left = ['how' => 'left', 'accounts' => [$this->house->ours->id], 'words' => 'She keeps it until the audit'];
+        $this->post($slip, ['words' => ' '] + $left)->assertSessionHasErrors('words');
+        $this->actingAs($this->house->clerk)->post($slip, $left)->assertForbidden();
+        $this->actingAs($this->house->steward)->post($slip, $left)->assertSessionHas('told', 'Left as it is at one account.');
+        self::assertSame(1, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('upper_inf(span)')->count());
+        $this->get($slip)->assertSee('left as it is')->assertSee('She keeps it until the audit');
+        self::assertStringContainsString('reason: She keeps it until the audit', (string) $this->get("{$slip}/proof.txt")->getContent());
+        // And it can be begun anew.
+        self::assertNotSame($slip, $this->begin($this->odile, $this->theo));
     }
 
     public function test_the_way_back_into_a_lost_account_is_a_slip(): void

@@ -8,9 +8,9 @@ use Acre\Core\Time\Instant;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
-use App\Actions\Deeds\ProofOfDocket;
 use App\Actions\Deeds\SettleDocket;
-use App\Actions\Deeds\VerifyProofs;
+use App\Actions\Proofs\ProofOfDocket;
+use App\Actions\Proofs\VerifyProofs;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
@@ -146,7 +146,7 @@ final class DocketPagesTest extends TestCase
         $second = Docket::query()->orderBy('id')->skip(1)->firstOrFail();
         DB::table('docket_lines')->where('docket_id', $second->id)->update(['done_on' => '2026-10-01']);
         self::assertSame(
-            [1, "Docket {$second->id}: the docket’s lines are not what its text says: “result: done on 2026-10-06” is now “result: done on 2026-10-01”.\n3 proofs, 1 of them changed.\n"], [Artisan::call('acre:verify'), Artisan::output()],
+            [1, "Docket {$second->id}: its lines are not what its text says: “result: done on 2026-10-06” is now “result: done on 2026-10-01”.\n3 proofs, 1 of them changed.\n"], [Artisan::call('acre:verify'), Artisan::output()],
         );
     }
 
@@ -162,7 +162,7 @@ final class DocketPagesTest extends TestCase
         $docket->lines()->update(['state' => LineState::Done, 'done_on' => '2026-10-06']);
         $docket->update(['state' => 'closed', 'closed_on' => $now]);
         $previous = $wrong === 'previous' ? str_repeat('0', 64) : Proof::query()->sole()->sha256;
-        $proof = app(ProofOfDocket::class)->make($docket->refresh(), $now, 2, $previous);
+        $proof = app(ProofOfDocket::class)->make($docket->id, 2, $previous);
         Proof::query()->create([
             'docket_id' => $docket->id, 'position' => $wrong === 'position' ? 3 : 2, 'text' => $wrong === 'text' ? str_replace('two.com', 'too.com', $proof->text) : $proof->text,
             'sha256' => $proof->sha256, 'previous_sha256' => $previous, 'made_on' => $now,

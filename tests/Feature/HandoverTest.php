@@ -302,7 +302,7 @@ final class HandoverTest extends TestCase
         $name = $this->house->name('one.com');
         $held = Holding::query()->sole();
         $this->expectException(QueryException::class);
-        $this->expectExceptionMessage('holdings_name_id_span_excl');
+        $this->expectExceptionMessage('holdings_one_at_a_time');
         DB::insert('INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) VALUES (?, ?, ?, ?, ?)', [$name->id, $held->registration_id, $this->house->theirs->id, $this->house->foundry->id, '[2026-10-01,2026-10-02)']);
     }
 }

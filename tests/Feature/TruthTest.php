@@ -9,6 +9,7 @@ use App\Http\Middleware\NothingKept;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Custodian;
 use App\Models\Docket;
+use App\Models\Handing;
 use App\Models\Import;
 use App\Models\Pattern;
 use App\Models\Role;
@@ -23,7 +24,7 @@ use Tests\TestCase;
 /** What must hold whatever a page does: policies, headers, queries, and a log that nobody rewrites. */
 final class TruthTest extends TestCase
 {
-    private const QUERIES = 31;
+    private const QUERIES = 32;
 
     /** @return array<string, string|int> */
     private function parameters(House $house): array
@@ -32,7 +33,7 @@ final class TruthTest extends TestCase
         $docket = Docket::query()->create(['token' => House::token(), 'deed' => 'hand_over', 'state' => 'prepared', 'terms' => $house->terms()->pack(), 'digest' => '', 'prepared_by' => $house->clerk->id, 'prepared_on' => Instant::of('2026-10-06')]);
         $import = Import::query()->create(['user_id' => $house->clerk->id, 'file' => 'list.csv', 'path' => 'none', 'registrar_id' => $house->skerry->id, 'shape' => ['headings' => ['name'], 'samples' => [['bell.com']]], 'state' => 'uploaded', 'matched' => ['columns' => ['name']]]);
 
-        return ['name' => $name->ascii, 'docket' => $docket->id, 'import' => $import->id, 'client' => $house->foundry->id, 'registrar' => $house->skerry->id, 'account' => $house->ours->id, 'contact' => $name->registrant->contact_id ?? 0, 'person' => $house->clerk->id, 'suffix' => 'co.uk', 'mailbox' => 1, 'received' => 1, 'custodian' => Custodian::query()->create(['name' => 'Odile'])->id, 'pattern' => Pattern::query()->firstOrFail()->id, 'deed' => 'change_words', 'view' => 1, 'note' => 1, 'kind' => 'csv', 'calendar' => 1, 'observation' => 1, 'confirmation' => 1, 'letter' => 'yearly', 'token' => str_repeat('x', 48)];
+        return ['name' => $name->ascii, 'docket' => $docket->id, 'import' => $import->id, 'client' => $house->foundry->id, 'registrar' => $house->skerry->id, 'account' => $house->ours->id, 'contact' => $name->registrant->contact_id ?? 0, 'person' => $house->clerk->id, 'suffix' => 'co.uk', 'mailbox' => 1, 'received' => 1, 'custodian' => Custodian::query()->create(['name' => 'Odile'])->id, 'pattern' => Pattern::query()->firstOrFail()->id, 'deed' => 'change_words', 'view' => 1, 'note' => 1, 'kind' => 'csv', 'calendar' => 1, 'observation' => 1, 'confirmation' => 1, 'sentence' => 1, 'handing' => Handing::query()->create(['from_id' => Custodian::query()->create(['name' => 'Theo'])->id, 'to_id' => Custodian::query()->create(['name' => 'Maud'])->id, 'opened_on' => Instant::of('2026-10-06'), 'opened_by' => $house->clerk->id])->id, 'letter' => 'yearly', 'token' => str_repeat('x', 48)];
     }
 
     public function test_every_route_has_its_policy_its_headers_and_few_queries(): void

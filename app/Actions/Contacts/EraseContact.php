@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Contacts;
 
 use Acre\Core\Time\Instant;
+use App\Actions\Proofs\Chain;
 use App\Models\Contact;
 use App\Models\ContactVersion;
+use App\Models\ProofKind;
 use App\Models\User;
 use App\Support\HouseLog;
 use App\Support\Row;
@@ -21,7 +23,7 @@ final readonly class EraseContact
 {
     public const ERASED = 'erased';
 
-    public function __construct(private Connection $database, private TradeClock $clock, private HouseLog $log)
+    public function __construct(private Connection $database, private Chain $chain, private TradeClock $clock, private HouseLog $log)
     {
     }
 
@@ -52,6 +54,7 @@ final readonly class EraseContact
             $this->database->table('erasures')->insert([
                 'contact_id' => $contact->id, 'asked_on' => $askedOn->isoSecond(), 'erased_on' => $this->clock->now()->isoSecond(), 'words' => $words, 'counts' => json_encode($counts, JSON_THROW_ON_ERROR), 'digest' => $digest, 'user_id' => $user->id,
             ]);
+            $this->chain->append(ProofKind::Erasure, $contact->id);
             $this->log->write('erased', 'contact', $contact->id, $counts, $user->id);
 
             return $counts;

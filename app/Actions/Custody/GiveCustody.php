@@ -11,7 +11,6 @@ use App\Models\Custodian;
 use App\Models\User;
 use App\Support\HouseLog;
 use App\Support\OpenSpans;
-use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
@@ -37,33 +36,6 @@ final readonly class GiveCustody
         $this->database->transaction(function () use ($user, $account, $custodian, $part): void {
             $this->end($account->id, $custodian->id, $part);
             $this->log->write('custody_taken', 'account', $account->id, ['custodian' => $custodian->id, 'part' => $part->value], $user->id);
-        });
-    }
-
-    /**
-     * Everything that one has of these accounts is another's, now that the slip was done there. A card is not handed on: whose it is stays theirs.
-     *
-     * @param  list<int>  $accountIds  those that were ticked
-     * @return int of how many accounts
-     */
-    public function handOver(User $user, Custodian $from, Custodian $to, array $accountIds): int
-    {
-        return $this->database->transaction(function () use ($user, $from, $to, $accountIds): int {
-            $handed = [];
-            foreach (Row::all($this->database->table('custodies')->where('custodian_id', $from->id)->whereIn('account_id', $accountIds)->whereRaw('upper_inf(span)')->orderBy('id')->lockForUpdate()->get(['account_id', 'part'])) as $row) {
-                $part = CustodyPart::from($row->text('part'));
-                $this->end($row->int('account_id'), $from->id, $part);
-                if ($part !== CustodyPart::Card) {
-                    $this->end($row->int('account_id'), $to->id, $part);
-                    $this->start($row->int('account_id'), $to->id, $part, null);
-                }
-                $handed[$row->int('account_id')] = true;
-            }
-            foreach (array_keys($handed) as $account) {
-                $this->log->write('custody_handed', 'account', $account, ['from' => $from->id, 'to' => $to->id], $user->id);
-            }
-
-            return count($handed);
         });
     }
 

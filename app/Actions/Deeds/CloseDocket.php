@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Deeds;
 
+use App\Actions\Proofs\Chain;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\LineState;
-use App\Models\Proof;
+use App\Models\ProofKind;
 use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
@@ -17,7 +18,7 @@ use Illuminate\Database\Connection;
 /** Closes a docket of which no line is open any more, and makes its proof, chained to the one before. */
 final readonly class CloseDocket
 {
-    public function __construct(private Connection $database, private ProofOfDocket $proofs, private TradeClock $clock, private HouseLog $log)
+    public function __construct(private Connection $database, private Chain $chain, private TradeClock $clock, private HouseLog $log)
     {
     }
 
@@ -32,14 +33,7 @@ final readonly class CloseDocket
             $now = $this->clock->now();
             $docket->update(['state' => DocketState::Closed, 'closed_on' => $now]);
             Failpoint::DocketClosing->reach();
-            // One proof at a time, so that each knows the one before it.
-            $this->database->select('SELECT pg_advisory_xact_lock(2, 0)');
-            $previous = Proof::query()->orderByDesc('position')->first();
-            $position = ($previous->position ?? 0) + 1;
-            $proof = $this->proofs->make($docket, $now, $position, $previous?->sha256);
-            Proof::query()->create([
-                'docket_id' => $docketId, 'position' => $position, 'text' => $proof->text, 'sha256' => $proof->sha256, 'previous_sha256' => $previous?->sha256, 'made_on' => $now,
-            ]);
+            $proof = $this->chain->append(ProofKind::Docket, $docketId);
             $this->log->write('closed', 'docket', $docketId, ['sha256' => $proof->sha256], $docket->settled_by);
             Failpoint::DocketProven->reach();
         });

@@ -10,6 +10,7 @@ use App\Actions\Custody\GiveCustody;
 use App\Actions\SaveRow;
 use App\Models\Account;
 use App\Models\Custodian;
+use App\Models\Handing;
 use App\Queries\Custody\ReadCustody;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -30,13 +31,13 @@ final readonly class CustodyController
         ]);
     }
 
-    /** What stops once somebody leaves, and the slip by which it is handed to another. */
+    /** What stops once somebody leaves, and to whom it could be handed. */
     public function show(Custodian $custodian): View
     {
         $accounts = $this->custody->of($this->custody->accountsOf($custodian->id));
 
         return view('custody.show', [
-            'custodian' => $custodian, 'accounts' => $accounts, 'stops' => array_filter(array_map(fn (array $one): array => $one['custody']->onlyWith($custodian->id), $accounts), fn (array $parts): bool => $parts !== []),
+            'custodian' => $custodian, 'handings' => Handing::query()->where('from_id', $custodian->id)->with('to')->orderByDesc('id')->limit(20)->get(), 'accounts' => $accounts, 'stops' => array_filter(array_map(fn (array $one): array => $one['custody']->onlyWith($custodian->id), $accounts), fn (array $parts): bool => $parts !== []),
             'others' => Custodian::query()->whereKeyNot($custodian->id)->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(), 'words' => $this->words,
         ]);
     }
@@ -59,14 +60,6 @@ final readonly class CustodyController
         $this->save->handle($request->person(), $custodian, ['left_on' => $custodian->left_on === null ? $this->clock->now() : null], $custodian->version);
 
         return to_route('custody.show', $custodian)->with('told', $this->words->say($custodian->left_on === null ? 'contacts.custody.is_back' : 'contacts.custody.has_left', ['who' => $custodian->name]));
-    }
-
-    public function handOver(Custodian $custodian, HandCustodyRequest $request, GiveCustody $give): RedirectResponse
-    {
-        $to = Custodian::query()->findOrFail($request->integer('to'));
-        $count = $give->handOver($request->person(), $custodian, $to, $request->accounts());
-
-        return to_route('custody.show', $custodian)->with('told', $this->words->count('contacts.custody.handed', $count, ['who' => $to->name]));
     }
 
     public function give(Account $account, PartRequest $request, GiveCustody $give): RedirectResponse

@@ -9,6 +9,7 @@ use App\Models\Custodian;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
+/** To whom somebody's custody is handed. */
 final class HandCustodyRequest extends FormRequest
 {
     use SignedIn;
@@ -16,20 +17,19 @@ final class HandCustodyRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['to' => ['required', 'integer', Rule::exists(Custodian::class, 'id')->whereNull('left_on')], 'accounts' => ['required', 'array', 'max:500'], 'accounts.*' => ['integer']];
+        return ['to' => ['required', 'integer', Rule::exists(Custodian::class, 'id')->whereNull('left_on')->whereNot('id', (string) ($this->custodian()->id ?? 0))]];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['to.required' => 'Say to whom it is handed.', 'accounts.required' => 'Tick the accounts at which it is done.'];
+        return ['to.required' => 'Say to whom it is handed.', 'to.exists' => 'Choose somebody else who is still there.'];
     }
 
-    /** @return list<int> */
-    public function accounts(): array
+    private function custodian(): ?Custodian
     {
-        $ticked = $this->input('accounts');
+        $custodian = $this->route('custodian');
 
-        return array_values(array_map(intval(...), array_filter(is_array($ticked) ? $ticked : [], is_scalar(...))));
+        return $custodian instanceof Custodian ? $custodian : null;
     }
 }

@@ -13,6 +13,7 @@ use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Names\GatherNames;
 use App\Actions\Registrants\AskToConfirm;
+use App\Http\ProofText;
 use App\Http\SignedInRequest;
 use App\Models\Acceptance;
 use App\Models\Account;
@@ -157,10 +158,7 @@ final readonly class DocketController
     {
         $proof = $docket->load('proof')->proof ?? abort(404);
 
-        return new Response($proof->text, 200, [
-            'Content-Type' => 'text/plain; charset=UTF-8',
-            'Content-Disposition' => "attachment; filename=\"docket-{$docket->id}.txt\"",
-        ]);
+        return ProofText::download($proof, "docket-{$docket->id}");
     }
 
     /** The page of the same deed on the same terms, with those of its names that did not go. */

@@ -10,6 +10,7 @@ use App\Queries\Rounds\Kinds\AccountsOrphaned;
 use App\Queries\Rounds\Kinds\AskClients;
 use App\Queries\Rounds\Kinds\CardsEnding;
 use App\Queries\Rounds\Kinds\Charges;
+use App\Queries\Rounds\Kinds\CustodyToHand;
 use App\Queries\Rounds\Kinds\Drifted;
 use App\Queries\Rounds\Kinds\Ends;
 use App\Queries\Rounds\Kinds\HeldNames;
@@ -38,7 +39,7 @@ final readonly class ReadRounds
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
         LastChances::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
-        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, PrivacyEnding::class, HoldsEnding::class,
+        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class,
     ];
 
     public function __construct(private Connection $database, private Container $container)

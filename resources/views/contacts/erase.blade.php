@@ -10,6 +10,7 @@
                 <div><dt>Digest</dt><dd class="mono">{{ $erased->text('digest') }}</dd></div>
             </dl>
             <p class="lesser">SHA-256 of a salt that was thrown away and the values as they stood: nobody can find them by it.</p>
+            @if ($proof !== null)<p>Proof {{ $proof->position }} of the house’s chain: <a href="{{ route('contacts.erase.proof', $contact) }}">download its text</a>, whose SHA-256 is <span class="mono">{{ $proof->sha256 }}</span>.</p>@endif
         </section>
     @else
         <div class="cards apart">

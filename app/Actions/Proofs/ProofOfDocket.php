@@ -2,30 +2,31 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Deeds;
+namespace App\Actions\Proofs;
 
-use Acre\Core\Time\Instant;
 use Acre\Core\Title\Proof as CoreProof;
 use Acre\Core\Title\ProofLine;
+use App\Actions\Deeds\Deeds;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use LogicException;
 
 /** The proof of a docket out of what its lines say. */
-final readonly class ProofOfDocket
+final readonly class ProofOfDocket implements Provable
 {
     public function __construct(private Deeds $deeds)
     {
     }
 
-    public function make(Docket $docket, Instant $closedOn, int $position, ?string $previous): CoreProof
+    public function make(int $id, int $position, ?string $previous): CoreProof
     {
-        if ($docket->settled_by === null || $docket->settled_on === null) {
-            throw new LogicException('A docket that nobody settled has no proof.');
+        $docket = Docket::query()->findOrFail($id);
+        if ($docket->settled_by === null || $docket->settled_on === null || $docket->closed_on === null) {
+            throw new LogicException('A docket that is not closed has no proof.');
         }
 
-        return CoreProof::of($docket->id, $this->deeds->of($docket)->inOneLine($docket), $docket->prepared_by, $docket->prepared_on, $docket->settled_by, $docket->settled_on, $closedOn, $this->lines($docket->id), $position, $previous);
+        return CoreProof::of($id, $this->deeds->of($docket)->inOneLine($docket), $docket->prepared_by, $docket->prepared_on, $docket->settled_by, $docket->settled_on, $docket->closed_on, $this->lines($id), $position, $previous);
     }
 
     /** @return list<ProofLine> */

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Proofs;
+
+use Acre\Core\Title\Proof as CoreProof;
+use App\Models\Proof;
+use App\Models\ProofKind;
+use App\Support\TradeClock;
+use Illuminate\Contracts\Container\Container;
+use Illuminate\Database\Connection;
+
+/** The chain of proofs, in the order in which things ended: each carries the digest of the one before it. */
+final readonly class Chain
+{
+    public function __construct(private Connection $database, private Container $container, private TradeClock $clock)
+    {
+    }
+
+    /** In the transaction that ends it. */
+    public function append(ProofKind $kind, int $id): Proof
+    {
+        // One proof at a time, so that each knows the one before it.
+        $this->database->select('SELECT pg_advisory_xact_lock(2, 0)');
+        $previous = Proof::query()->orderByDesc('position')->first();
+        $position = ($previous->position ?? 0) + 1;
+        $made = $this->make($kind, $id, $position, $previous?->sha256);
+
+        return Proof::query()->create([$kind->column() => $id, 'position' => $position, 'text' => $made->text, 'sha256' => $made->sha256, 'previous_sha256' => $previous?->sha256, 'made_on' => $this->clock->now()]);
+    }
+
+    /** What the proof would say, made of what stands there today. */
+    public function again(Proof $proof): CoreProof
+    {
+        [$kind, $id] = $proof->subject();
+
+        return $this->make($kind, $id, $proof->position, $proof->previous_sha256);
+    }
+
+    private function make(ProofKind $kind, int $id, int $position, ?string $previous): CoreProof
+    {
+        $source = match ($kind) {
+            ProofKind::Docket => ProofOfDocket::class, ProofKind::Handing => ProofOfHanding::class, ProofKind::Erasure => ProofOfErasure::class,
+        };
+
+        return $this->container->make($source)->make($id, $position, $previous);
+    }
+}
