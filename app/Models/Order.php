@@ -71,6 +71,6 @@ final class Order extends Model
     {
         $version = isset($this->terms['version']) ? ContactVersion::query()->with(['mailbox', 'contact'])->findOrFail((int) $this->terms['version']) : null;
 
-        return $version === null ? null : Holder::of($this->account->number, $version->id, $version->value($version->contact->kind));
+        return $version === null ? null : Holder::of($this->account->number, $version->id, $version->value($version->contact->kind), $this->terms['shown'] ?? null);
     }
 }

@@ -28,7 +28,7 @@ return [
     'custody' => [
         'part' => ['signs_in' => 'the login', 'second_factor' => 'the second factor', 'card' => 'the card', 'way_back' => 'the way back in'],
         'do' => [
-            'signs_in' => 'Give the new person a login, and take :who’s away', 'second_factor' => 'Move the second factor to the new person’s device', 'card' => 'Have another card written down there, and take :who’s away', 'way_back' => 'Make new recovery codes, and give them to the new person',
+            'signs_in' => 'Give :next a login, and take :who’s away', 'second_factor' => 'Move the second factor to :next’s device', 'card' => 'Have another card written down there, and take :who’s away', 'way_back' => 'Make new recovery codes, and give them to :next',
         ],
         'written' => 'Written down.', 'has_left' => ':who has left; what they hold is told as at risk until it is handed over.', 'is_back' => ':who is back.',
         'handing' => 'What :from has goes to :to', 'nothing' => 'There is nothing to hand over.',

@@ -80,7 +80,7 @@ final class CustodyTest extends TestCase
         $slip = $this->begin($this->odile, $this->theo);
         self::assertSame($slip, $this->begin($this->odile, $this->theo), 'it is begun once');
         self::assertSame(3, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('upper_inf(span)')->count(), 'nothing changes before it is done there');
-        $this->get($slip)->assertSeeInOrder(['What Odile Harrow has goes to Theo Tern', 'One account is left to do', '40718', 'Give the new person a login', 'to be done', 'It is done there'], false);
+        $this->get($slip)->assertSeeInOrder(['What Odile Harrow has goes to Theo Tern', 'One account is left to do', '40718', 'Give Theo Tern a login, and take Odile Harrow’s away', 'to be done', 'It is done there'], false);
         $this->get("/custody/{$this->odile->id}")->assertSee('under way')->assertDontSee('Begin');
         $this->get('/rounds')->assertSee('What Odile Harrow has goes to Theo Tern')->assertSee('one of 1 accounts left to do');
 

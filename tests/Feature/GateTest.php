@@ -11,6 +11,8 @@ use Acre\Wire\Epp\Command\ContactInfo;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
+use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Xml\XmlNode;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -206,6 +208,17 @@ final class GateTest extends TestCase
         app(SettleDocket::class)->handle($this->house->steward, $second);
         self::assertSame(LineState::Done, $second->lines()->sole()->state);
         self::assertContains('create 2302', $this->heard());
+        // Of another that is to be read otherwise the wish goes with it (RFC 5733 §2.9): that is another contact there.
+        $shy = $this->registered();
+        DB::table('registrations')->where('name_id', $shy->id)->update(['shown' => json_encode(['organisation', 'mailbox'])]);
+        $third = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$shy->id], $terms, [$shy->id]);
+        app(SettleDocket::class)->handle($this->house->steward, $third);
+        $theirs = DomainData::of($session->command(new DomainInfo($shy->ascii), 'look-3'))->registrant;
+        self::assertNotSame($handle, $theirs);
+        $wish = $session->command(new ContactInfo((string) $theirs), 'look-4')->object(EppNamespace::Contact, 'infData')->child(EppNamespace::Contact->value, 'disclose');
+        self::assertSame(['0', ['name', 'addr', 'voice']], [$wish->attribute('flag'), array_map(fn (XmlNode $one): string => $one->name(), $wish->all())]);
+        $open = $session->command(new ContactInfo((string) $handle), 'look-5')->object(EppNamespace::Contact, 'infData');
+        self::assertNull($open->childOrNull(EppNamespace::Contact->value, 'disclose'), 'where no wish is known nothing is said');
     }
 
     public function test_a_handover_with_another_registrant_offers_the_name_once_they_stand_there(): void

@@ -25,7 +25,7 @@ final class HolderToldTest extends TestCase
     /** @return list<array{bool, string, string|null, string}> */
     private static function postal(Contact $contact): array
     {
-        return array_map(fn (PostalInfo $one): array => [$one->isLocal, $one->name, $one->organisation, $one->town], Holder::of('7', 1, $contact)->postal());
+        return array_map(fn (PostalInfo $one): array => [$one->isLocal, $one->name, $one->organisation, $one->town], Holder::of('7', 1, $contact, null)->postal());
     }
 
     /** RFC 5733 §2.4: `int` is ASCII; what is not is `loc`. */
@@ -42,9 +42,9 @@ final class HolderToldTest extends TestCase
     /** RFC 5733 §4: clIDType, 3 to 16 characters. */
     public function test_its_handle_is_the_same_for_the_same_and_fits(): void
     {
-        $of = fn (string $account, int $version, string $organisation = 'Peal Trust'): string => Holder::of($account, $version, self::contact($organisation))->handle;
+        $of = fn (string $account, int $version, string $organisation = 'Peal Trust', ?string $shown = null): string => Holder::of($account, $version, self::contact($organisation), $shown)->handle;
         self::assertSame($of('40718', 7), $of('40718', 7));
-        self::assertCount(4, array_unique([$of('40718', 7), $of('40719', 7), $of('40718', 8), $of('40718', 7, 'Other Trust')]));
+        self::assertCount(5, array_unique([$of('40718', 7), $of('40719', 7), $of('40718', 8), $of('40718', 7, 'Other Trust'), $of('40718', 7, shown: 'organisation')]));
         foreach ([1, 999_999_999, 2_000_000_000_000] as $version) {
             self::assertMatchesRegularExpression('/^[0-9A-Z-]{3,16}$/D', $of('40718', $version));
         }

@@ -70,7 +70,7 @@ final class BridgeReferenceTest extends TestCase
     {
         $contact = Contact::of(HolderKind::Organisation, 'Peal Trust', 'Zoë Peal', Address::of(['Upper Wick 4'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')), Phone::of('+44 20 7946 0123'), Mailbox::tryOf('desk@peal.example'));
 
-        return Holder::of('7', 1_000_000, $contact);
+        return Holder::of('7', 1_000_000, $contact, null);
     }
 
     #[DataProvider('kinds')]

@@ -129,7 +129,8 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
 
     protected function orderTerms(CaseFile $file, array $terms): array
     {
-        return $this->another->orderTerms(RegistrantChosen::unpack($terms));
+        // What the registrar was told to show of the one before is the house's wish for the next one too.
+        return $this->another->orderTerms(RegistrantChosen::unpack($terms)) + ($file->told === null ? [] : ['shown' => implode(' ', $file->told->words())]);
     }
 
     protected function slipValues(Account $account, array $terms): array

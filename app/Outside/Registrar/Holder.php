@@ -18,10 +18,13 @@ final readonly class Holder
     {
     }
 
-    /** @param  string  $account  its number */
-    public static function of(string $account, int $versionId, Contact $contact): self
+    /**
+     * @param  string  $account  its number
+     * @param  string|null  $shown  what of them may be shown: one who is to be read otherwise is another contact there (RFC 5733 §2.9)
+     */
+    public static function of(string $account, int $versionId, Contact $contact, ?string $shown): self
     {
-        $digest = substr(hash('sha256', $account.' '.json_encode($contact, JSON_THROW_ON_ERROR)), 0, self::DIGEST);
+        $digest = substr(hash('sha256', "{$account} {$shown} ".json_encode($contact, JSON_THROW_ON_ERROR)), 0, self::DIGEST);
 
         return new self(strtoupper('R'.base_convert((string) $versionId, 10, 36)."-{$digest}"), $contact);
     }

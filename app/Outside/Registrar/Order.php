@@ -11,7 +11,7 @@ final readonly class Order
      * @param  string  $transaction  our own id of it, which the registrar gives back
      * @param  string  $name  A-labels
      * @param  array<string, string>  $receiver  what names the receiving account, in a handover, by identifier
-     * @param  string|null  $shown  the fields of the holder that may be shown, blanks between; null: the order is not about that
+     * @param  string|null  $shown  the fields of the holder that may be shown, blanks between; null: nothing is said of that
      * @param  Holder|null  $holder  who is to be the registrant; null: the order is not about that
      * @param  string|null  $accepted  when its holder said yes to us, RFC 3339; null: the registrar asks them
      */

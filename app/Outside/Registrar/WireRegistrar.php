@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Outside\Registrar;
 
+use Acre\Core\Record\Field;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
 use Acre\Wire\Epp\Command\ContactCreate;
 use Acre\Wire\Epp\Command\ContactInfo;
+use Acre\Wire\Epp\Command\Disclose;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainUpdate;
@@ -44,7 +46,7 @@ final readonly class WireRegistrar implements Registrar
         if ($order->kind === OrderKind::AuthCode) {
             return $this->code($account, $order);
         }
-        $known = $order->kind === OrderKind::Registrant ? $this->makeKnown($account, $order->holder) : null;
+        $known = $order->kind === OrderKind::Registrant ? $this->makeKnown($account, $order) : null;
         if ($known !== null) {
             return $known;
         }
@@ -108,11 +110,11 @@ final readonly class WireRegistrar implements Registrar
      *
      * @return Answer|null why they can't be; null: they are there
      */
-    private function makeKnown(Account $account, ?Holder $holder): ?Answer
+    private function makeKnown(Account $account, Order $order): ?Answer
     {
-        $holder ?? throw new LogicException('An order for another registrant says whom.');
+        $holder = $order->holder ?? throw new LogicException('An order for another registrant says whom.');
         $response = $this->gates->of($account)->command(
-            new ContactCreate($holder->handle, $holder->postal(), $holder->contact->voice?->epp(), $holder->contact->mailbox?->address() ?? '', rtrim(strtr(base64_encode(random_bytes(16)), '+/', '-_'), '=')), 'holder-'.bin2hex(random_bytes(8)),
+            new ContactCreate($holder->handle, $holder->postal(), $holder->contact->voice?->epp(), $holder->contact->mailbox?->address() ?? '', rtrim(strtr(base64_encode(random_bytes(16)), '+/', '-_'), '='), self::withheld($order)), 'holder-'.bin2hex(random_bytes(8)),
         );
         $code = $response->code();
 
@@ -122,6 +124,15 @@ final readonly class WireRegistrar implements Registrar
             $code->isServers() || $code->endsSession() => Answer::later($code->value, self::words($response)),
             default => Answer::refused($code->value, self::words($response)),
         };
+    }
+
+    /** The wish not to show what the name doesn't show (RFC 5733 §2.9); of an address, as soon as a part of it isn't shown, nothing. */
+    private static function withheld(Order $order): ?Disclose
+    {
+        $elements = ['name' => [Field::Name], 'org' => [Field::Organisation], 'addr' => [Field::Street, Field::Town, Field::Region, Field::Postcode, Field::Country], 'voice' => [Field::Voice], 'email' => [Field::Mailbox]];
+        $withheld = array_keys(array_filter($elements, fn (array $fields): bool => array_diff(array_column($fields, 'value'), $order->fields()) !== []));
+
+        return $order->shown === null || $withheld === [] ? null : new Disclose(false, $withheld);
     }
 
     private function isThere(Account $account, Holder $holder): bool

@@ -18,7 +18,7 @@
                 <tr>
                     @if ($isOpen)<td class="c-tick">@if ($line->state === App\Models\HandingState::Open)<input type="checkbox" name="accounts[]" value="{{ $line->account_id }}" @checked(in_array((string) $line->account_id, (array) old('accounts', []), true)) aria-label="{{ $called }}">@endif</td>@endif
                     <th scope="row"><a href="{{ route('accounts.show', $line->account) }}">{{ $called }}</a>@if ($line->account->login !== null)<span class="lesser">login {{ $line->account->login }}</span>@endif</th>
-                    <td data-label="What to do there"><ol class="steps">@foreach ($line->had() as $part)<li>{{ $words->say('contacts.custody.do.'.$part->value, ['who' => $handing->from->name]) }}</li>@endforeach</ol></td>
+                    <td data-label="What to do there"><ol class="steps">@foreach ($line->had() as $part)<li>{{ $words->say('contacts.custody.do.'.$part->value, ['who' => $handing->from->name, 'next' => $handing->to->name]) }}</li>@endforeach</ol></td>
                     <td data-label="How it ended">@if ($line->state === App\Models\HandingState::Open)<span class="is-move">to be done</span>@elseif ($line->state === App\Models\HandingState::Done)<span class="is-good">done</span> on {{ App\Support\Dates::full($line->ended_on) }}@if ($line->ender !== null) by {{ $line->ender->name }}@endif @else<span class="is-soon">left as it is</span> on {{ App\Support\Dates::full($line->ended_on) }}<span class="lesser"><bdi>{{ $line->words }}</bdi></span>@endif</td>
                 </tr>
             @endforeach
