@@ -8,6 +8,7 @@ use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\TellAlarms;
 use App\Actions\Post\TakeReturned;
+use App\Actions\Registrants\AskToConfirm;
 use App\Actions\Registrants\GoOnConfirmed;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
@@ -44,6 +45,7 @@ Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())->hourly()->name('y
 Schedule::call(fn (TakeReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
 Schedule::call(fn (GoOnAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
 Schedule::call(fn (GoOnConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()->name('confirmed');
+Schedule::call(fn (AskToConfirm $ask) => $ask->anew())->everyMinute()->name('agreed-to-other-data')->withoutOverlapping();
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Instant $asked_on
  * @property Instant|null $answered_on null: not answered yet
  * @property bool|null $confirmed
+ * @property int|null $version_id of the new registrant's data, to which they said yes
  * @property string|null $words theirs, when they said no
  * @property string|null $carried_at once what it lets go on goes on
  * @property-read Docket $docket
@@ -32,7 +33,7 @@ final class Confirmation extends Model
 {
     protected $guarded = ['id'];
 
-    protected $attributes = ['answered_on' => null, 'confirmed' => null, 'words' => null, 'carried_at' => null];
+    protected $attributes = ['answered_on' => null, 'confirmed' => null, 'words' => null, 'carried_at' => null, 'version_id' => null];
 
     protected $casts = ['side' => Side::class, 'asked_on' => AsInstant::class, 'answered_on' => AsInstant::class, 'confirmed' => 'boolean'];
 

@@ -221,6 +221,40 @@ final class ChangeOfRegistrantTest extends TestCase
         self::assertSame('Wickerby Bell Foundry', $this->registrant('bell.com'));
     }
 
+    public function test_who_agreed_to_data_that_are_others_by_now_is_asked_again_before_anybody_outside_is_told(): void
+    {
+        $this->save($this->new, ['town' => 'Upper Wick']);
+        $docket = $this->docket('bell.com');
+        $this->post($this->link($this->desk), ['answer' => 'yes'])->assertOk();
+        $ask = Confirmation::query()->where('side', 'new')->sole();
+        self::assertTrue($ask->confirmed);
+        // A country that was not known contradicts nothing; another town does.
+        $this->save($this->new, ['town' => 'Upper Wick', 'country' => 'GB']);
+        self::assertTrue($ask->refresh()->confirmed);
+        $this->save($this->new, ['town' => 'Nether Wick']);
+        self::assertNull($ask->refresh()->confirmed);
+        self::assertCount(2, $this->world->letters($this->desk));
+        $this->post($this->link($this->prior), ['answer' => 'yes'])->assertOk();
+        $lots = fn (): int => count(app(ChangeRegistrant::class)->slip($docket->refresh())->lots);
+        self::assertSame(0, $lots(), 'nobody is told yet');
+        $this->post($this->link($this->desk), ['answer' => 'yes'])->assertOk();
+        self::assertSame(1, $lots());
+        // Now it is out; what changes from here on is told as a correction.
+        $this->save($this->new, ['town' => 'Far Wick']);
+        self::assertTrue($ask->refresh()->confirmed);
+        self::assertCount(2, $this->world->letters($this->desk));
+    }
+
+    /** @param  array<string, string>  $form  beside how it is called and its mailbox */
+    private function save(Contact $contact, array $form): void
+    {
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(60));
+        $today = $contact->refresh()->today;
+        $form += ['kind' => $contact->kind->value, 'organisation' => $today->organisation, 'person' => $today->person, 'mailbox' => $today->mailbox?->address, 'version' => $contact->version];
+        // It stands behind no name yet, so nothing is to be looked at first.
+        $this->actingAs($this->house->steward)->put("/contacts/{$contact->id}", $form)->assertRedirect("/contacts/{$contact->id}")->assertSessionHasNoErrors();
+    }
+
     public function test_what_is_changed_of_a_contact_is_another_at_its_registrars_only_once_they_were_told(): void
     {
         $id = Registrant::query()->findOrFail(Name::query()->where('ascii', 'bell.com')->sole()->id)->contact_id;

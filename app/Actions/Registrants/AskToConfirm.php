@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrants;
 
+use Acre\Core\Contact\Material;
 use Acre\Core\Contact\Side;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
@@ -11,6 +12,7 @@ use App\Actions\Links\LinkOf;
 use App\Actions\Post\WriteLetter;
 use App\Models\Confirmation;
 use App\Models\Contact;
+use App\Models\ContactVersion;
 use App\Models\Docket;
 use App\Models\DocketState;
 use App\Models\Letter;
@@ -72,6 +74,43 @@ final readonly class AskToConfirm
             $this->write($locked);
             $this->log->write('registrant_asked_again', 'docket', $docket->id, ['contact' => $locked->contact_id], $user->id);
         });
+    }
+
+    /**
+     * New registrants whose data became others since they said yes, while nobody outside is told because the other side has
+     * yet to answer: they are asked again. It may run twice.
+     */
+    public function anew(): void
+    {
+        $stale = Row::all($this->database->select(
+            "SELECT c.id FROM confirmations c JOIN dockets d ON d.id = c.docket_id AND d.state = 'settled' JOIN contact_versions v ON v.contact_id = c.contact_id AND upper_inf(v.span)
+             WHERE c.side = 'new' AND c.confirmed AND c.version_id <> v.id ORDER BY c.id",
+        ));
+        foreach ($stale as $row) {
+            $this->database->transaction(fn () => $this->askAnew($row->int('id')));
+        }
+    }
+
+    private function askAnew(int $confirmationId): void
+    {
+        $confirmation = Confirmation::query()->findOrFail($confirmationId);
+        Docket::query()->lockForUpdate()->findOrFail($confirmation->docket_id);
+        $confirmation = Confirmation::query()->lockForUpdate()->findOrFail($confirmationId);
+        $contact = Contact::query()->with('today.mailbox')->findOrFail($confirmation->contact_id);
+        $agreed = $confirmation->version_id === null ? null : ContactVersion::query()->with('mailbox')->find($confirmation->version_id);
+        $mailbox = $contact->today->mailbox?->address;
+        if ($agreed === null || $mailbox === null || ! Material::contradicts($agreed->value($contact->kind), $contact->today->value($contact->kind))) {
+            return;
+        }
+        $back = $this->database->update(
+            'UPDATE legs g SET done_on = NULL FROM movements m WHERE m.id = g.movement_id AND m.closed_on IS NULL AND g.confirmation_id = ? AND g.done_on IS NOT NULL
+             AND EXISTS (SELECT 1 FROM legs o WHERE o.movement_id = m.id AND o.confirmation_id <> g.confirmation_id AND o.done_on IS NULL)', [$confirmation->id],
+        );
+        if ($back > 0) {
+            $confirmation->update(['answered_on' => null, 'confirmed' => null, 'carried_at' => null, 'version_id' => null, 'mailbox' => $mailbox, 'asked_on' => $this->clock->now()]);
+            $this->write($confirmation);
+            $this->log->write('registrant_asked_again', 'docket', $confirmation->docket_id, ['contact' => $contact->id]);
+        }
     }
 
     private function write(Confirmation $confirmation): void

@@ -9,6 +9,7 @@ use App\Actions\Links\OpenLink;
 use App\Actions\Verification\VerifyMailbox;
 use App\Jobs\CarryConfirmed;
 use App\Models\Confirmation;
+use App\Models\Contact;
 use App\Models\LinkPurpose;
 use App\Models\Mailbox;
 use App\Support\HouseLog;
@@ -44,7 +45,8 @@ final readonly class SideAnswers
             }
             $now = $this->clock->now();
             $this->database->update('UPDATE links SET used_at = clock_timestamp() WHERE id = ?', [$link->id]);
-            $confirmation->update(['answered_on' => $now, 'confirmed' => $confirmed, 'words' => $words]);
+            $version = $confirmed && $confirmation->side === Side::New ? Contact::query()->with('today')->find($confirmation->contact_id)?->today->id : null;
+            $confirmation->update(['answered_on' => $now, 'confirmed' => $confirmed, 'words' => $words, 'version_id' => $version]);
             if ($confirmed) {
                 $this->keep($confirmation);
             }
