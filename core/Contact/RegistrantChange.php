@@ -7,6 +7,7 @@ namespace Acre\Core\Contact;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\Account;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Rulebook\RegistrantConfirms;
@@ -42,7 +43,7 @@ final readonly class RegistrantChange
     }
 
     /** @return list<Finding> */
-    public function findings(string $suffix, string $registrar): array
+    public function findings(string $suffix, Account $account): array
     {
         $mailbox = $this->new->mailbox?->address();
         if ($mailbox === null) {
@@ -54,10 +55,13 @@ final readonly class RegistrantChange
                 $findings[] = Finding::of(RegistrantFinding::NewLacks, Effect::Worth, null, who: $this->new->called(), what: $finding->with['what']);
             }
         }
+        if ($account->byWire && ($this->new->address->town === null || $this->new->address->country === null)) {
+            $findings[] = Finding::of(RegistrantFinding::WireWantsPlace, Effect::Stops, null, registrar: $account->registrarName, who: $this->new->called());
+        }
         array_push($findings, ...$this->aboutWhoConfirms($mailbox, $suffix));
         if ($this->starts->holdUntil !== null && $this->isMaterial()) {
             $findings[] = $this->isDeclinable
-                ? Finding::of(RegistrantFinding::HoldDeclinable, Effect::Worth, null, registrar: $registrar, until: $this->starts->holdUntil)
+                ? Finding::of(RegistrantFinding::HoldDeclinable, Effect::Worth, null, registrar: $account->registrarName, until: $this->starts->holdUntil)
                 : Finding::of(RegistrantFinding::StartsHold, Effect::Worth, null, until: $this->starts->holdUntil);
         }
         if ($this->starts->verifyBy !== null && $this->isMaterial()) {

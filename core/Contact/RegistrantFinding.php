@@ -14,6 +14,8 @@ enum RegistrantFinding: string implements FindingTag
 {
     case NewHasNoMailbox = 'new_has_no_mailbox';
     case NewLacks = 'new_lacks';
+    /** No contact is made by wire without town and country (RFC 5733 §2.4, §3.2.1). */
+    case WireWantsPlace = 'wire_wants_place';
     /** The one before must say yes, and can't be written to. */
     case PriorNotReached = 'prior_not_reached';
     /** It is not said what whoever says yes agrees to. */
@@ -48,6 +50,7 @@ enum RegistrantFinding: string implements FindingTag
             self::Correction, self::NoAgreement => [],
             self::NewHasNoMailbox => ['who'],
             self::NewLacks => ['who', 'what'],
+            self::WireWantsPlace => ['registrar', 'who'],
             self::PriorNotReached => ['prior'],
             self::NoAuthority => ['suffix'],
             self::AgentConfirms => ['whose'],
@@ -66,7 +69,7 @@ enum RegistrantFinding: string implements FindingTag
     {
         return match ($this) {
             self::StartsVerification, self::NewHasNoMailbox => Cost::Dark,
-            self::StartsHold, self::HoldDeclinable, self::WhileMoving, self::NewLacks, self::PriorNotReached, self::NoAuthority, self::NoAgreement, self::BothConfirm, self::NewConfirms, self::PriorConfirms => Cost::MovementFails,
+            self::StartsHold, self::HoldDeclinable, self::WhileMoving, self::NewLacks, self::WireWantsPlace, self::PriorNotReached, self::NoAuthority, self::NoAgreement, self::BothConfirm, self::NewConfirms, self::PriorConfirms => Cost::MovementFails,
             default => Cost::Attention,
         };
     }
@@ -84,7 +87,7 @@ enum RegistrantFinding: string implements FindingTag
     {
         return match ($this) {
             self::NewHasNoMailbox, self::PriorNotReached => Cure::OtherMailbox,
-            self::NewLacks => Cure::CorrectContact,
+            self::NewLacks, self::WireWantsPlace => Cure::CorrectContact,
             self::StartsHold, self::HoldDeclinable => Cure::MoveRegistrar,
             self::WhileMoving => Cure::SeeDocket,
             default => null,

@@ -14,6 +14,7 @@ final readonly class Account
      * @param  int  $registrar  tells registrars apart
      * @param  bool  $ours  we can sign in to it
      * @param  Instant|null  $proven  since when its identifiers are known to belong together; null: unproven
+     * @param  bool  $byWire  its registrar takes commands by wire (EPP), and wants of a contact what RFC 5733 wants
      */
     public function __construct(
         public int $id,
@@ -25,6 +26,7 @@ final readonly class Account
         public ?string $handle,
         public bool $ours,
         public ?Instant $proven,
+        public bool $byWire = false,
     ) {
     }
 

@@ -78,6 +78,7 @@ return [
     'registrant' => [
         'new_has_no_mailbox' => ':who has no mailbox, and nobody could confirm for them',
         'new_lacks' => 'Registrars will ask what is not known of :who: :what',
+        'wire_wants_place' => ':registrar is told by wire, where nobody is a holder without town and country: write down those of :who',
         'prior_not_reached' => 'Whoever is the registrant until then must say yes, and can’t be written to: :prior. Write down their mailbox, or act as their agent',
         'no_agreement' => 'Say what is agreed to: the registrar’s text by its name and day',
         'no_authority' => 'Under .:suffix nobody is asked by a letter of ours: say on whose authority it is done',

@@ -13,6 +13,7 @@ use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Xml\XmlNode;
+use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -241,10 +242,15 @@ final class GateTest extends TestCase
         self::assertSame([LineState::Done, 'Peal Trust'], [$docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called]);
         // What the registrar won't write down ends it, and nothing is offered.
         $other = $this->registered();
-        $refused = $settled($other, $this->house->anotherRegistrant($other, ['organisation' => 'Nowhere Trust', 'mailbox' => 'desk@nowhere.example']));
+        $this->world->play($other->ascii, 'registrar-refuses');
+        $refused = $settled($other, $this->house->anotherRegistrant($other));
         $this->again();
         self::assertSame([LineState::Refused, [OrderKind::Registrant]], [$refused->lines()->sole()->state, Order::query()->where('name_id', $other->id)->get()->map(fn (Order $order): OrderKind => $order->kind)->all()]);
         self::assertNotSame('', (string) $refused->lines()->sole()->reason);
+        // Whom no gate could write down is not begun with.
+        $third = $this->registered();
+        $this->expectException(DeedError::class);
+        $settled($third, $this->house->anotherRegistrant($third, ['organisation' => 'Nowhere Trust', 'mailbox' => 'desk@nowhere.example']));
     }
 
     /** Nothing was carried out, and that is known: it is told again. */

@@ -35,6 +35,6 @@ final readonly class JudgeHandover
         }
         $change = $this->another->change($file, $registrant, $now, null);
 
-        return Readiness::of([...$handover->findings, ...$change?->findings($file->facts->name->suffix(), $file->account->registrarName) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')]], $change?->legsWithin($handover->legs) ?? $handover->legs);
+        return Readiness::of([...$handover->findings, ...$change?->findings($file->facts->name->suffix(), $file->account) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')]], $change?->legsWithin($handover->legs) ?? $handover->legs);
     }
 }

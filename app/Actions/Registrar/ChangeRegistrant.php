@@ -155,7 +155,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         }
         $change = $this->another->change($file, RegistrantChosen::unpack($terms), $now, $file->waiting?->docket);
 
-        return $change?->findings($file->facts->name->suffix(), $file->account->registrarName) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')];
+        return $change?->findings($file->facts->name->suffix(), $file->account) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')];
     }
 
     protected function legs(CaseFile $file, array $terms, Instant $now): array

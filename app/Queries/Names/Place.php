@@ -20,7 +20,7 @@ final readonly class Place
 {
     public const QUERY = <<<'SQL'
         SELECT a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at, g.id AS registrar_id, g.name AS registrar_name,
-            g.receiver_by, g.confirms, g.accepts_by, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days,
+            g.receiver_by, g.confirms, g.accepts_by, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days, g.link,
             g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras, g.disclosure_steps, g.hold_declinable
         FROM accounts a JOIN registrars g ON g.id = a.registrar_id WHERE a.id = ANY (?::bigint[])
         SQL;
@@ -49,7 +49,7 @@ final readonly class Place
         return new self(
             new Account(
                 $row->int('account_id'), $row->int('registrar_id'), $row->text('registrar_name'), $row->text('number'), $row->textOrNull('login'),
-                $row->textOrNull('mailbox'), $row->textOrNull('handle'), $row->text('access') === 'ours', $row->instant('proven_at'),
+                $row->textOrNull('mailbox'), $row->textOrNull('handle'), $row->text('access') === 'ours', $row->instant('proven_at'), $row->textOrNull('link') === 'wire',
             ),
             new HandoverTerms(
                 ReceiverBy::from($row->text('receiver_by')), Confirms::from($row->text('confirms')), $row->bool('names_giver'),

@@ -22,6 +22,7 @@ use Acre\Core\Contact\Steps;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\Account;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Record\Field;
@@ -115,10 +116,15 @@ final class ChangesJudgedTest extends TestCase
         return new RegistrantChange($new, $prior, Material::of((new Rulebook(__DIR__.'/../../../rulebook'))->for($suffix, $now), $now), $agent, Instant::of('2026-10-20'), true, $authority, $declinable, $moving);
     }
 
+    private static function at(bool $byWire = false): Account
+    {
+        return new Account(1, 1, 'Northgate Names', '7', null, null, null, true, null, $byWire);
+    }
+
     /** @return list<Finding> */
     private static function changed(string $suffix, ?string $mailbox = 'desk@peal.example', ?Guard $prior = null, bool $declinable = false, ?int $moving = null, bool $whole = true, DesignatedAgent $agent = DesignatedAgent::Nobody, bool $authority = true): array
     {
-        return self::change($suffix, $mailbox, $prior, $declinable, $moving, $whole, $agent, $authority)->findings($suffix, 'Northgate Names');
+        return self::change($suffix, $mailbox, $prior, $declinable, $moving, $whole, $agent, $authority)->findings($suffix, self::at());
     }
 
     /** @return list<string> */
@@ -155,6 +161,14 @@ final class ChangesJudgedTest extends TestCase
         self::assertSame(['Northgate Names', false], [$declinable['registrant.hold_declinable']['registrar'], isset($declinable['registrant.starts_hold'])]);
     }
 
+    /** RFC 5733 §3.2.1 and §4: a postal address has a city and a country. */
+    public function test_by_wire_nobody_is_a_holder_without_town_and_country(): void
+    {
+        $findings = fn (bool $byWire, bool $whole): array => self::said(array_values(array_filter(self::change('com', prior: self::guard(), whole: $whole)->findings('com', self::at($byWire)), fn (Finding $finding): bool => $finding->effect === Effect::Stops)));
+        self::assertSame(['registrant.wire_wants_place' => ['registrar' => 'Northgate Names', 'who' => 'Peal Trust']], $findings(true, false));
+        self::assertSame([[], []], [$findings(true, true), $findings(false, false)]);
+    }
+
     public function test_who_is_written_to_is_a_step_and_a_designated_agent_says_yes_in_their_stead(): void
     {
         // ICANN Transfer Policy II.A.1.2 and II.C.1: both sides, or their designated agent.
@@ -166,7 +180,7 @@ final class ChangesJudgedTest extends TestCase
         self::assertSame(['confirm_new client 2026-10-20', 'registrant house 2026-10-21'], self::legs(self::change('de', prior: self::guard(), agent: DesignatedAgent::Prior)));
         self::assertSame(['registrant registry 2026-10-21'], self::legs(self::change('co.uk', prior: self::guard())));
         foreach (['prior' => ['registrant.new_confirms', 'registrant.agent_confirms'], 'new' => ['registrant.prior_confirms', 'registrant.agent_confirms'], 'both' => ['registrant.agent_confirms']] as $agent => $expected) {
-            $said = self::said($with(DesignatedAgent::from($agent))->findings('com', 'Northgate Names'));
+            $said = self::said($with(DesignatedAgent::from($agent))->findings('com', self::at()));
             self::assertSame([...$expected, 'registrant.starts_hold', 'registrant.starts_verification'], array_keys($said));
             self::assertSame($agent, $said['registrant.agent_confirms']['whose']);
         }
@@ -185,11 +199,11 @@ final class ChangesJudgedTest extends TestCase
         $change = fn (Contact $told, bool $agreement = true, DesignatedAgent $agent = DesignatedAgent::Nobody): RegistrantChange => new RegistrantChange($of('Upper Wick', 'desk@peal.example'), self::guard(), $starts, $agent, Instant::of('2026-10-20'), $agreement, false, false, null, $told);
         // ICANN Transfer Policy II.A.1.3: an address is no material change, and asks nobody.
         $correction = $change($of('Wickerby', 'desk@peal.example'), false);
-        self::assertSame([['registrant.correction'], ['registrant house 2026-10-21']], [array_keys(self::said($correction->findings('com', 'Northgate Names'))), self::legs($correction)]);
+        self::assertSame([['registrant.correction'], ['registrant house 2026-10-21']], [array_keys(self::said($correction->findings('com', self::at()))), self::legs($correction)]);
         // Another mailbox is one; whoever reads it says yes for both sides, being one.
         $material = $change($of('Upper Wick', 'old@peal.example'));
-        self::assertSame([['registrant.new_confirms', 'registrant.starts_hold', 'registrant.starts_verification'], ['confirm_new client 2026-10-20', 'registrant house 2026-10-21']], [array_keys(self::said($material->findings('com', 'Northgate Names'))), self::legs($material)]);
-        self::assertContains('registrant.no_agreement', array_keys(self::said($change($of('Upper Wick', 'old@peal.example'), false)->findings('com', 'Northgate Names'))));
+        self::assertSame([['registrant.new_confirms', 'registrant.starts_hold', 'registrant.starts_verification'], ['confirm_new client 2026-10-20', 'registrant house 2026-10-21']], [array_keys(self::said($material->findings('com', self::at()))), self::legs($material)]);
+        self::assertContains('registrant.no_agreement', array_keys(self::said($change($of('Upper Wick', 'old@peal.example'), false)->findings('com', self::at()))));
         self::assertSame(['registrant house 2026-10-21'], self::legs($change($of('Upper Wick', 'old@peal.example'), agent: DesignatedAgent::Both)));
     }
 
