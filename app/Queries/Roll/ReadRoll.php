@@ -33,15 +33,18 @@ final readonly class ReadRoll
         $found = $this->names($filter, $today);
         $counted = $this->database->query()->fromSub((clone $found)->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->count();
         $column = $filter->sort->column();
-        // Few that no index keeps in order are gathered first: walking the order until fifty are met could take the whole Roll.
-        $query = $counted <= self::COUNTED && $filter->isScattered()
-            ? $this->database->query()->fromSub($found->select(self::SHOWN)->offset(0), 'found')
-            : $found->select(self::SHOWN);
+        // Few that no index keeps in order are gathered first, by what orders them alone: walking the order until fifty are met could take the whole Roll.
+        $isGathered = $counted <= self::COUNTED && $filter->isScattered();
+        $query = $isGathered ? $this->database->query()->fromSub($found->select(['name_id', $column])->offset(0), 'found') : $found->select(self::SHOWN);
         $query->orderBy($column)->orderBy('name_id')->limit($size + 1);
         $place = $this->place($filter);
         if ($place !== null) {
             $cast = $filter->sort === Sort::Name ? 'text' : 'timestamptz';
             $query->whereRaw("({$column}, name_id) > (?::{$cast}, ?)", $place);
+        }
+        if ($isGathered) {
+            $query = $this->database->query()->fromSub($query->select('name_id'), 'page')->join('standings', 'standings.name_id', '=', 'page.name_id')
+                ->select(array_map(fn (string $shown): string => "standings.{$shown}", self::SHOWN))->orderBy("standings.{$column}")->orderBy('standings.name_id');
         }
         $rows = Row::all($query->get());
         $more = count($rows) > $size;
