@@ -29,6 +29,7 @@ final class HandingLine extends Model
 
     public $incrementing = false;
 
+    /** Within its handing, by which it is always asked for. */
     protected $primaryKey = 'account_id';
 
     protected $guarded = [];

@@ -125,7 +125,11 @@ final class CustodyTest extends TestCase
         $this->get($slip)->assertSee('left as it is')->assertSee('She keeps it until the audit');
         self::assertStringContainsString('reason: She keeps it until the audit', (string) $this->get("{$slip}/proof.txt")->getContent());
         // And it can be begun anew.
-        self::assertNotSame($slip, $this->begin($this->odile, $this->theo));
+        self::assertNotSame($slip, $again = $this->begin($this->odile, $this->theo));
+        // What was taken from her meanwhile she can't hand on.
+        $this->delete("/accounts/{$this->house->ours->id}/custody", ['custodian' => $this->odile->id, 'part' => 'signs_in']);
+        $this->post($again, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Done at one account.');
+        self::assertSame(0, DB::table('custodies')->whereRaw('upper_inf(span)')->count());
     }
 
     public function test_the_way_back_into_a_lost_account_is_a_slip(): void

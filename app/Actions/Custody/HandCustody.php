@@ -60,7 +60,9 @@ final readonly class HandCustody
             $ended = 0;
             foreach ($handing->lines()->where('state', HandingState::Open)->whereIn('account_id', $accountIds)->with('account')->get() as $line) {
                 if ($left === null) {
-                    foreach ($line->had() as $part) {
+                    // What was taken from them meanwhile is not theirs to hand on.
+                    $still = $this->database->table('custodies')->where('account_id', $line->account_id)->where('custodian_id', $handing->from_id)->whereRaw('upper_inf(span)')->pluck('part')->all();
+                    foreach (array_filter($line->had(), fn (CustodyPart $part): bool => in_array($part->value, $still, true)) as $part) {
                         $this->give->take($user, $line->account, $handing->from, $part);
                         // A card is not handed on: whose it is stays theirs, and the other's is written down at the account.
                         if ($part !== CustodyPart::Card) {

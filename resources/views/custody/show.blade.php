@@ -35,7 +35,7 @@
     @endif
     @if ($handings->isNotEmpty())
         <section class="card apart" aria-labelledby="handed"><h2 id="handed">Handed over</h2>
-            <ul class="plain-list">@foreach ($handings as $one)<li><a href="{{ route('custody.handing', $one) }}">to {{ $one->to->name }}</a>, begun on {{ App\Support\Dates::full($one->opened_on) }}@if ($one->closed_on === null), <span class="is-move">under way</span>@else, closed on {{ App\Support\Dates::full($one->closed_on) }}@endif</li>@endforeach</ul>
+            <ul class="plain-list">@foreach ($handings as $one)<li><a href="{{ route('custody.handing', $one) }}">to {{ $one->to->name }}</a><span class="lesser">begun on {{ App\Support\Dates::full($one->opened_on) }}, {{ $one->closed_on === null ? 'under way' : 'closed on '.App\Support\Dates::full($one->closed_on) }}</span></li>@endforeach</ul>
         </section>
     @endif
 </x-layout>
