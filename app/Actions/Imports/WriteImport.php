@@ -30,19 +30,22 @@ final readonly class WriteImport
     /** Several workers may do so at once; whoever writes the last line says that it is done. */
     public function handle(Import $import): void
     {
+        // From where this worker was last, so that what is written isn't read again; what another left behind it is met in a last round from the beginning.
+        $after = -1;
         do {
-            $count = $this->database->transaction(function () use ($import): int {
-                $rows = Row::all($this->left($import)->orderBy('line')->limit($this->chunk)->lock('FOR UPDATE SKIP LOCKED')->get());
+            [$count, $last] = $this->database->transaction(function () use ($import, $after): array {
+                $rows = Row::all($this->left($import)->where('line', '>', $after)->orderBy('line')->limit($this->chunk)->lock('FOR UPDATE SKIP LOCKED')->get());
                 Failpoint::ListRowsLocked->reach();
                 $this->write($import, $rows);
                 Failpoint::ListRowsMarked->reach();
                 // Last, because it keeps the others waiting.
                 $import->newQuery()->whereKey($import->id)->increment('rows_written', count($rows));
 
-                return count($rows);
+                return [count($rows), $rows === [] ? -1 : $rows[count($rows) - 1]->int('line')];
             });
             Failpoint::ListChunkWritten->reach();
-        } while ($count > 0);
+            [$isLastRound, $after] = [$after === -1, $last];
+        } while ($count > 0 || ! $isLastRound);
         if (! $this->left($import)->exists()) {
             $import->newQuery()->whereKey($import->id)->where('state', ImportState::Writing)->update(['state' => ImportState::Done]);
         }
