@@ -27,7 +27,7 @@ return [
     'charge' => ['says' => 'charged by itself to :account', 'unknown' => 'price not written down'],
     'missing' => ['says' => 'missing from the whole list of :account', 'cost' => 'gone elsewhere, or deleted'],
     'held' => ['says' => 'on hold, for :client', 'cost' => 'does not answer now'],
-    'handing' => ['says' => '{1} one of :all accounts left to do|[2,*] :count of :all accounts left to do', 'cost' => ':from can still get in there', 'deed' => 'Open the slip'],
+    'handing' => ['says' => '{1} one account left to do|[2,*] :count accounts left to do', 'cost' => ':from can still get in there', 'deed' => 'Open the slip'],
     'custody' => ['cost' => '{0} nothing lies there today|{1} nobody gets at the one name in it|[2,*] nobody gets at the :count names in it'],
     'privacy' => ['says' => 'its privacy service ends, for :client', 'cost' => 'then everybody reads who holds it', 'deed' => 'Look at it'],
     'card' => ['says' => 'the card of :who that pays there ends', 'cost' => 'charges are refused', 'deed' => 'Write another down'],

@@ -4,7 +4,7 @@
     <div class="head">
         <div><h1>What {{ $handing->from->name }} has goes to {{ $handing->to->name }}</h1>
             <p class="sentence">Begun on {{ App\Support\Dates::full($handing->opened_on) }} by {{ $handing->opener->name }}. @if ($isOpen)<span class="is-move">{{ $open === 1 ? 'One account is' : $open.' accounts are' }} left to do.</span>@else<span class="is-good">Closed on {{ App\Support\Dates::full($handing->closed_on) }}; every account has come to an end, as follows.</span>@endif</p></div>
-        <div class="head-deeds"><button type="button" data-print>Print the slip</button></div>
+        <div class="head-deeds"><button type="button" data-print>{{ $isOpen ? 'Print the slip' : 'Print' }}</button></div>
     </div>
     @foreach (['accounts', 'words', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     <form method="post" action="{{ route('custody.handing.end', $handing) }}" id="slip">
@@ -36,7 +36,7 @@
             <x-slot:foot><div class="foot" role="region" aria-label="How it ended">
                 <div class="foot-say"><p><strong>At the ticked accounts</strong></p><p class="lesser">A card stays its holder’s: the other’s is written down at the account.</p></div>
                 @can('settle')
-                    <details class="menu up"><summary class="button">Leave it as it is</summary><div class="menu-sheet fields">
+                    <details class="menu up" @error('words') open @enderror><summary class="button">Leave it as it is</summary><div class="menu-sheet fields">
                         <label for="words">Why</label><input form="slip" id="words" name="words" maxlength="1000" value="{{ old('words') }}">
                         <p><button form="slip" name="how" value="left">Leave it as it is</button></p>
                     </div></details>
