@@ -44,9 +44,15 @@ final readonly class DisclosureChange
             $never === [] ? null : Finding::of(DisclosureFinding::NeverShown, Effect::Worth, null, suffix: $suffix, fields: self::said($never)),
             $always === [] ? null : Finding::of(DisclosureFinding::AlwaysShown, Effect::Worth, null, suffix: $suffix, fields: self::said($always)),
             $this->told->equals($this->wish) ? null : Finding::of(DisclosureFinding::CoarserStep, Effect::Worth, null, registrar: $registrar, fields: self::said($this->told->fields)),
+            $this->hidesBusiness() ? Finding::of(DisclosureFinding::BusinessHidden, Effect::Worth, null, who: $this->holder->called) : null,
             $this->hasPrivacy ? Finding::of(DisclosureFinding::PrivacyStandsIn, Effect::Worth) : null,
             $this->kindMatters() ? Finding::of(DisclosureFinding::HolderKindUnknown, Effect::Worth, null, who: $this->holder->called) : null,
         ]));
+    }
+
+    private function hidesBusiness(): bool
+    {
+        return $this->holder->kind === HolderKind::Organisation && $this->before?->shows(Field::Organisation) === true && ! $this->told->shows(Field::Organisation);
     }
 
     /** Nobody has said whether they are an organisation, and the suffix would redact less of one. */

@@ -30,6 +30,11 @@ enum DisclosureFinding: string implements FindingTag
     /** Whether organisation or person: the suffix treats them differently, so it is judged as the more hidden. */
     case HolderKindUnknown = 'holder_kind_unknown';
 
+    /** Somebody who asks the holder by letter whether it may move reaches the privacy service instead. */
+    case MoveMailedThrough = 'move_mailed_through';
+    /** An organisation is hidden that was shown. */
+    case BusinessHidden = 'business_hidden';
+
     public static function area(): string
     {
         return 'disclosure';
@@ -42,16 +47,16 @@ enum DisclosureFinding: string implements FindingTag
             self::NeedsConsent => ['fields', 'who'],
             self::AlwaysShown, self::NeverShown => ['suffix', 'fields'],
             self::CoarserStep => ['registrar', 'fields'],
-            self::PrivacyStandsIn, self::NobodyToShow => [],
+            self::PrivacyStandsIn, self::NobodyToShow, self::MoveMailedThrough => [],
             self::PrivacyEnds => ['until'],
             self::PrivacyOver => ['ended'],
-            self::HolderKindUnknown => ['who'],
+            self::HolderKindUnknown, self::BusinessHidden => ['who'],
         };
     }
 
     public function cost(): Cost
     {
-        return Cost::Attention;
+        return $this === self::MoveMailedThrough ? Cost::MovementFails : Cost::Attention;
     }
 
     public function actor(): Actor

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Contact;
 
 use Acre\Core\Finding\Finding;
+use Acre\Core\Rulebook\MovesBy;
 use Acre\Core\Time\Instant;
 
 /** A privacy service that was bought with a name: as long as it runs its data is read instead of the holder's, and once it ends the record shows them. */
@@ -26,18 +27,22 @@ final readonly class Privacy
         return ! $this->renews && $this->ends?->hasComeAt($now) === true;
     }
 
-    /** @return list<Finding> */
-    public function findings(Instant $now): array
+    /**
+     * @param  MovesBy  $moves  how names of its suffix go to another registrar
+     * @return list<Finding>
+     */
+    public function findings(Instant $now, MovesBy $moves): array
     {
-        if ($this->ends === null || $this->renews) {
-            return [];
+        if ($this->isOverAt($now)) {
+            return $this->ends === null ? [] : [Finding::of(DisclosureFinding::PrivacyOver, ended: $this->ends)];
         }
+        $isTold = ! $this->renews && $this->ends?->plusDays(-self::TOLD)->hasComeAt($now) === true;
 
-        return match (true) {
-            $this->isOverAt($now) => [Finding::of(DisclosureFinding::PrivacyOver, ended: $this->ends)],
-            $this->ends->plusDays(-self::TOLD)->hasComeAt($now) => [Finding::of(DisclosureFinding::PrivacyEnds, until: $this->ends)],
-            default => [],
-        };
+        return [
+            ...$this->ends !== null && $isTold ? [Finding::of(DisclosureFinding::PrivacyEnds, until: $this->ends)] : [],
+            // Where the losing side sets a tag nobody writes to the holder.
+            ...$moves === MovesBy::Tag ? [] : [Finding::of(DisclosureFinding::MoveMailedThrough)],
+        ];
     }
 
     /** When something else is to be said of it, if no fact changes first; null: never. */

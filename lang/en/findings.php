@@ -102,6 +102,8 @@ return [
         'privacy_ends' => 'Its privacy service ends on :until: from then on everybody reads what suffix and registrar show of its holder',
         'privacy_over' => 'Its privacy service ended on :ended: everybody reads what suffix and registrar show of its holder',
         'privacy_stands_in' => 'A privacy service’s data is read instead of the holder’s; this holds once it ends',
+        'move_mailed_through' => 'Before it goes to another registrar its holder is asked by letter, and a privacy service’s mailbox stands in the record: such letters do not get through everywhere. End the service before it moves',
+        'business_hidden' => ':who is an organisation that was read until now: a business that wants to be found has a good reason to be shown',
         'nobody_to_show' => 'Who its registrant is, is not known, so what would be read can’t be said',
         'holder_kind_unknown' => 'Whether :who is an organisation or a person is not said, so it is taken for the one of which less is shown',
     ],

@@ -86,7 +86,7 @@ final readonly class CaseFile
             default => $this->guard->findings($this->facts->name, servesOrganisation: true, verification: $this->verification($life)),
         };
 
-        return [...$found, ...$this->privacy?->findings($life->now) ?? []];
+        return [...$found, ...$this->privacy?->findings($life->now, $life->rules->movesBy->value) ?? []];
     }
 
     /** Where the verification of its registrant's mailbox stands; null: nobody is written down. */
