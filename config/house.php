@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 // Settings of the house that are not secrets. Sizes are bytes unless said.
 return [
-    // Where links in letters lead, whatever address a page was asked at.
+    // Tries to sign in that one person has a minute; an address has six times as many.
+    'sign_in_tries' => (int) env('ACRE_SIGN_IN_TRIES', 5),
     // Whether the house sends each registrant, once a year, what is on record: where registrars do, twice is once too often.
     'yearly_letters' => (bool) env('ACRE_YEARLY_LETTERS', false),
+    // Where links in letters lead, whatever address a page was asked at.
     'public_address' => env('ACRE_PUBLIC_ADDRESS') ?? env('APP_URL', 'http://127.0.0.1:8420'),
     'currency' => 'GBP',
     'upload_limit' => 40 * 1024 * 1024,

@@ -64,8 +64,9 @@ final class HouseServiceProvider extends ServiceProvider
 
         RateLimiter::for('sign-in', function (Request $request): array {
             $who = $request->input('email');
+            $tries = config()->integer('house.sign_in_tries');
 
-            return [Limit::perMinute(5)->by('who:'.(is_string($who) ? Str::lower(trim($who)) : '')), Limit::perMinute(30)->by('from:'.$request->ip())];
+            return [Limit::perMinute($tries)->by('who:'.(is_string($who) ? Str::lower(trim($who)) : '')), Limit::perMinute(6 * $tries)->by('from:'.$request->ip())];
         });
 
         RateLimiter::for('second', function (Request $request): array {
