@@ -39,20 +39,21 @@ final readonly class ReadBoard
     {
         return Row::all($this->database->select(<<<'SQL'
             WITH first AS (
-                SELECT name_id, verify_by FROM standings WHERE verify_by < ?::timestamptz AND verify_by < 'infinity' ORDER BY verify_by, name_id LIMIT ?
+                SELECT mailbox, verify_by FROM standings WHERE verify_by < ?::timestamptz AND verify_by < 'infinity' AND mailbox <> '' ORDER BY verify_by, name_id LIMIT ?
             ), boxes AS (
-                SELECT w.mailbox_id, min(f.verify_by) AS by FROM first f JOIN roles o ON o.name_id = f.name_id AND o.role = 'registrant' AND upper_inf(o.span) JOIN contact_versions w ON w.contact_id = o.contact_id AND upper_inf(w.span)
-                WHERE w.mailbox_id IS NOT NULL GROUP BY w.mailbox_id ORDER BY 2, 1 LIMIT ?
+                SELECT mailbox, min(verify_by) AS by FROM first GROUP BY mailbox ORDER BY 2, 1 LIMIT ?
             ), due AS (
-                SELECT b.mailbox_id, b.by, count(*) AS names, min(s.unicode) AS example, min(o.contact_id) AS contact_id, min(s.client_name) AS client_name,
+                SELECT b.mailbox, b.by, count(*) AS names, min(s.unicode) AS example, min(s.name_id) AS name_id, min(s.client_name) AS client_name,
                     count(*) FILTER (WHERE g.verifies_by = 'house') AS by_house, string_agg(DISTINCT g.name || coalesce(' (from ' || g.verification_sender || ')', ''), ', ') FILTER (WHERE g.verifies_by = 'registrar') AS senders
-                FROM boxes b JOIN contact_versions w ON w.mailbox_id = b.mailbox_id AND upper_inf(w.span) JOIN roles o ON o.contact_id = w.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
-                    JOIN standings s ON s.name_id = o.name_id AND s.verify_by < 'infinity' LEFT JOIN registrars g ON g.id = s.registrar_id
-                GROUP BY b.mailbox_id, b.by
+                FROM boxes b JOIN standings s ON s.mailbox = b.mailbox AND s.verify_by < 'infinity' LEFT JOIN registrars g ON g.id = s.registrar_id
+                GROUP BY b.mailbox, b.by
+            ), known AS (
+                SELECT d.by, d.names, d.example, d.client_name, d.by_house, d.senders, b.id AS mailbox_id, b.address, b.takes_mail, b.forwards_to, o.contact_id
+                FROM due d JOIN mailboxes b ON lower(b.address) = lower(d.mailbox) JOIN roles o ON o.name_id = d.name_id AND o.role = 'registrant' AND upper_inf(o.span)
             )
-            SELECT d.*, m.address, m.takes_mail, m.forwards_to, (SELECT min(f.written_on) FROM letters f WHERE f.mailbox_id = d.mailbox_id AND f.kind = 'verification' AND f.state = 'sent' AND NOT EXISTS (SELECT 1 FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.said_on >= f.written_on)) AS asked_on,
+            SELECT d.*, (SELECT min(f.written_on) FROM letters f WHERE f.mailbox_id = d.mailbox_id AND f.kind = 'verification' AND f.state = 'sent' AND NOT EXISTS (SELECT 1 FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.said_on >= f.written_on)) AS asked_on,
                 q.said_by AS objection_by, q.words AS objection, v.called, l.id AS letter_id, l.state AS letter_state, l.written_on AS letter_on, l.answer AS letter_answer
-            FROM due d JOIN mailboxes m ON m.id = d.mailbox_id JOIN contact_versions v ON v.contact_id = d.contact_id AND upper_inf(v.span)
+            FROM known d JOIN contact_versions v ON v.contact_id = d.contact_id AND upper_inf(v.span)
                 LEFT JOIN LATERAL (SELECT * FROM letters t WHERE t.mailbox_id = d.mailbox_id AND t.kind = 'verification' AND t.state <> 'called_off' ORDER BY t.id DESC LIMIT 1) l ON true
                 LEFT JOIN LATERAL (SELECT o.said_by, o.words FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.settled_on IS NULL ORDER BY o.id DESC LIMIT 1) q ON true
             ORDER BY d.by, d.names DESC, d.mailbox_id
