@@ -42,12 +42,6 @@ final class Order extends Model
         return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true, 'shown' => true, 'version' => true]), $this->terms['accepted'] ?? null, $this->terms['shown'] ?? null, $this->holder());
     }
 
-    /** How it stands, as the language file has it: what is pending is the receiver's to accept, or has been put off by the registrar. */
-    public function stands(): string
-    {
-        return $this->state === OrderState::Pending && $this->kind !== OrderKind::HandOver ? 'put_off' : $this->state->value;
-    }
-
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo
     {

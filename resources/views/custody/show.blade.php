@@ -7,6 +7,7 @@
     </div>
     @error('to')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @php($open = $handings->firstWhere('closed_on', null))
+    @if ($open !== null)<div class="card told-soon apart"><p>All of it is being handed to {{ $open->to->name }}: <a href="{{ route('custody.handing', $open) }}">open the slip</a>.</p></div>@endif
     @if ($accounts !== [])
         <table class="sheet">
             <caption class="hide">The accounts of which {{ $custodian->name }} has a part</caption>
@@ -34,7 +35,7 @@
         @endcan
     @endif
     @if ($handings->isNotEmpty())
-        <section class="card apart" aria-labelledby="handed"><h2 id="handed">Handed over</h2>
+        <section class="card apart" aria-labelledby="handed"><h2 id="handed">Handed to others</h2>
             <ul class="plain-list">@foreach ($handings as $one)<li><a href="{{ route('custody.handing', $one) }}">to {{ $one->to->name }}</a><span class="lesser">begun on {{ App\Support\Dates::full($one->opened_on) }}, {{ $one->closed_on === null ? 'under way' : 'closed on '.App\Support\Dates::full($one->closed_on) }}</span></li>@endforeach</ul>
         </section>
     @endif

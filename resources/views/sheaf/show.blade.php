@@ -17,9 +17,9 @@
             @foreach ($sentences as $one)
                 <tr>
                     <th scope="row"><a href="{{ $one->sentence->address() }}">{{ $says->say($one->sentence) }}</a></th>
-                    <td>{{ App\Support\Dates::short($one->on) }}</td>
-                    <td>{{ implode(', ', array_filter([trans_choice('sheaf.given', $one->given), $one->leftOut > 0 ? trans_choice('sheaf.left_out', $one->leftOut) : null])) }}</td>
-                    <td>
+                    <td data-label="Ticked on">{{ App\Support\Dates::short($one->on) }}</td>
+                    <td data-label="In the sheaf">{{ implode(', ', array_filter([trans_choice('sheaf.given', $one->given), $one->leftOut > 0 ? trans_choice('sheaf.left_out', $one->leftOut) : null])) }}</td>
+                    <td data-label="Today">
                         @if ($one->hasChanged())
                             <form method="post" action="{{ route('sheaf.follow', $one->id) }}">@csrf {{ implode(', ', array_filter([$one->come > 0 ? trans_choice('sheaf.come', $one->come) : null, $one->gone > 0 ? trans_choice('sheaf.gone', $one->gone) : null])) }} <button class="plain">Bring it in step</button></form>
                         @else
