@@ -24,6 +24,7 @@ use App\Support\Dates;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Console\Command;
+use Symfony\Component\Console\Exception\InvalidOptionException;
 
 /** `./acre tell NAME`: what the core says of a name. */
 final class Tell extends Command
@@ -40,7 +41,8 @@ final class Tell extends Command
             $domain = DomainName::of(is_string($given) ? $given : '')->registrable();
             $now = is_string($at) ? Instant::of($at) : $clock->now();
             $given = $this->given($domain);
-        } catch (NameError|TimeError $e) {
+            $lead = $this->lead();
+        } catch (NameError|TimeError|InvalidOptionException $e) {
             $this->error($e->getMessage());
 
             return self::INVALID;
@@ -50,22 +52,22 @@ final class Tell extends Command
         if ($given !== null) {
             $file = null;
         }
-        $life = $file?->life($book, $now) ?? Lifecycle::of($given ?? new NameFacts($domain), new LateTerms((int) $this->option('lead')), $book->for($domain->suffix(), $now), $now);
+        $life = $file?->life($book, $now) ?? Lifecycle::of($given ?? new NameFacts($domain), new LateTerms($lead ?? 0), $book->for($domain->suffix(), $now), $now);
         $standing = Standing::of($life, $file?->waiting);
         $readiness = $file?->handoverTo(null, $now->plusDays($file->acceptDays), $book, $now)->judge();
 
         $this->option('json') === true
             ? $this->line((string) json_encode($this->data($domain, $now, $standing, $file, $readiness), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES))
-            : $this->tell($domain, $now, $standing, $file, $readiness, $words);
+            : $this->tell($domain, $now, $standing, $given !== null, $file, $readiness, $words);
 
         return self::SUCCESS;
     }
 
-    private function tell(DomainName $domain, Instant $now, Standing $standing, ?CaseFile $file, ?Readiness $readiness, Words $words): void
+    private function tell(DomainName $domain, Instant $now, Standing $standing, bool $isGiven, ?CaseFile $file, ?Readiness $readiness, Words $words): void
     {
         $this->line($domain->unicode.($domain->unicode === $domain->ascii ? '' : " ({$domain->ascii})").', on '.Dates::full($now));
-        $this->line($file === null ? ($standing->lifecycle->facts->ends === null ? 'Not on the Roll.' : 'By the facts given.') : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.");
-        if ($file !== null || $standing->lifecycle->facts->ends !== null) {
+        $this->line($file === null ? ($isGiven ? 'By the facts given.' : 'Not on the Roll.') : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.");
+        if ($file !== null || $isGiven) {
             foreach ($standing->findings as $finding) {
                 $this->line('  '.$words->finding($finding).'.');
             }
@@ -101,7 +103,10 @@ final class Tell extends Command
             return is_string($text) ? Instant::of($text) : null;
         };
         $status = $this->option('status');
-        $statuses = array_values(array_filter(array_map(Status::read(...), is_string($status) ? explode(',', $status) : [])));
+        $statuses = array_map(
+            fn (string $word): Status => Status::read($word) ?? throw new InvalidOptionException("“{$word}” is no EPP status (RFC 5731 §2.3, RFC 3915 §3.1): write it like clientHold, commas between several."),
+            is_string($status) ? explode(',', $status) : [],
+        );
         [$created, $ends, $moved] = [$day('created'), $day('ends'), $day('moved')];
         if ($created !== null && $ends !== null && ! $ends->isAfter($created)) {
             throw TimeError::emptySpan($created, $ends);
@@ -110,6 +115,18 @@ final class Tell extends Command
         return $created === null && $ends === null && $moved === null && $statuses === []
             ? null
             : new NameFacts($domain, $created, $ends, $moved, $statuses, intent: $this->option('lead') === null ? Intent::WhenTold : Intent::ByItself);
+    }
+
+    private function lead(): ?int
+    {
+        $given = $this->option('lead');
+        if ($given === null) {
+            return null;
+        }
+
+        return is_string($given) && preg_match('/^\d{1,2}$/D', $given) === 1 && (int) $given <= LateTerms::MOST_LEAD
+            ? (int) $given
+            : throw new InvalidOptionException(__('rulebook.no_lead', ['given' => is_string($given) ? $given : '', 'most' => (string) LateTerms::MOST_LEAD]));
     }
 
     /** @return array<string, mixed> */

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Acre\Core\Time\Instant;
 use App\Queries\Roll\Facet;
 use App\Queries\Roll\RollFilter;
+use App\Queries\Roll\Sort;
+use App\Support\Dates;
 
 /** One further condition of the Roll's sentence, in words, and the address of the sentence without it. */
 final readonly class FacetWord
@@ -33,6 +36,10 @@ final readonly class FacetWord
                 Facet::Suffix, Facet::Server, Facet::Registrant, Facet::Contact, Facet::Created => $value,
             };
             $told[] = new self($words->say('roll.facet.'.$facet->value, ['value' => $said]), $filter->address([$facet->value => null]));
+        }
+
+        if ($filter->isStarted()) {
+            $told[] = new self($words->say('roll.from', ['start' => $filter->sort === Sort::Name ? $filter->from : Dates::full(Instant::of($filter->from))]), $filter->address());
         }
 
         return $told;

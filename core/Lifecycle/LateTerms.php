@@ -9,6 +9,9 @@ use Acre\Core\Money\Money;
 /** A registrar's own terms around a name's end, and its prices for this name; null is not known. */
 final readonly class LateTerms
 {
+    /** Days before the end, at most, on which anybody charges. */
+    public const MOST_LEAD = 90;
+
     /**
      * @param  int  $chargeLead  days before the end on which an auto-renewal is charged
      * @param  int|null  $darkAfter  days after the end until the name stops answering

@@ -33,6 +33,8 @@ return [
         'created' => 'Registered', 'ends' => 'Ends', 'renewal' => 'A year costs', 'words' => 'Words', 'reference' => 'Registrar’s reference',
     ],
     'too_many_columns' => 'At most :most columns stand beside each other legibly; untick some.',
+    'from' => 'from :start on',
+    'no_start' => '“:given” is no day such as 2026-12-31, so the list starts at its beginning.',
     'view_kept' => 'Kept as “:name”.',
     'view_gone' => '“:name” is no longer kept.',
 ];

@@ -12,6 +12,7 @@ return [
         'registrant_hold_days' => 'May not move after a change of registrant, days (0: no such hold)', 'registrant_confirms' => 'Who confirms a change of registrant', 'roles' => 'The roles that contacts have',
         'published' => 'What the public record shows of the holder',
     ],
+    'no_lead' => '“:given” is no number of days from 0 to :most before the end.',
     'moves_by' => ['code' => 'with an auth code', 'tag' => 'by the gaining registrar’s tag', 'mail' => 'by answering a mail'],
     'registrant_confirms' => ['both' => 'the prior and the new registrant', 'new' => 'the new registrant', 'nobody' => 'nobody: the registrar’s word is enough', 'registry' => 'the registry, on a form of its own'],
     'publication' => ['shown' => 'shown', 'choice' => 'shown unless it is withheld', 'consent' => 'redacted unless the holder agrees', 'redacted' => 'redacted'],

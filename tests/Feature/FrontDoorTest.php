@@ -47,7 +47,17 @@ final class FrontDoorTest extends TestCase
         }
         Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--lead' => '30']);
         self::assertStringContainsString('11 Jan 2027  Charged', Artisan::output());
-        self::assertSame(2, Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => 'soon']));
+        Artisan::call('acre:tell', ['name' => 'bell.com', '--status' => 'serverHold']);
+        self::assertStringContainsString('By the facts given', Artisan::output());
+    }
+
+    public function test_tell_refuses_what_it_cannot_read(): void
+    {
+        foreach ([['--ends' => 'soon', 'is not a date'], ['--status' => 'clientHold,held', '“held” is no EPP status'], ['--lead' => '-3', '“-3” is no number of days'], ['--lead' => '91', 'from 0 to 90']] as $refused) {
+            $said = array_pop($refused);
+            self::assertSame(2, Artisan::call('acre:tell', ['name' => 'bell.com', ...$refused]));
+            self::assertStringContainsString($said, Artisan::output());
+        }
     }
 
     public function test_the_rulebook_is_read_a_suffix_a_row_with_every_source(): void
@@ -56,7 +66,8 @@ final class FrontDoorTest extends TestCase
         $this->get('/rulebook/com?created=2020-11-02&ends=2026-09-22')->assertOk()
             ->assertSeeInOrder(['What would happen', 'Late: it can be renewed', 'Last day at all', 'Every rule, every edition', 'published', 'RFC 5731', 'not in force']);
         $this->get('/rulebook/works')->assertSee('has no page for .works');
-        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk();
+        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk()->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is no number of days from 0 to 90']);
+        $this->get('/rulebook/com?created=2026-01-02&ends=2026-01-01')->assertOk()->assertSee('A span must end after it begins');
         foreach (['/rulebook/..', '/rulebook/a.b.com', '/rulebook/-'] as $nonsense) {
             $this->get($nonsense)->assertNotFound();
         }

@@ -19,6 +19,7 @@ use App\Models\ImportState;
 use App\Models\Name;
 use App\Models\Registrant;
 use App\Models\Registration;
+use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
@@ -311,6 +312,22 @@ final class ImportTest extends TestCase
         app(WriteImport::class)->handle($import);
         self::assertSame([25, 25, 25], [Name::query()->count(), $import->refresh()->rows_written, DB::table('log')->where('event', 'brought_in')->count()]);
         self::assertSame(ImportState::Done, $import->state);
+    }
+
+    public function test_what_lists_there_were_does_not_make_the_next_one_read_all_of_itself_for_each_line(): void
+    {
+        $asked = [];
+        DB::listen(function (QueryExecuted $query) use (&$asked): void {
+            $asked[] = [$query->sql, $query->bindings];
+        });
+        $this->match($this->upload("domain;ends\nbell.com;2027-11-02\n", $this->house->ours->id));
+        [$lookup] = array_values(array_filter($asked, fn (array $query): bool => str_contains($query[0], 'SELECT a.ascii')));
+        // PostgreSQL knows the lists that there were, and takes one that it doesn't know to be empty.
+        DB::statement('CREATE TEMP TABLE import_rows (LIKE public.import_rows INCLUDING ALL)');
+        DB::statement("INSERT INTO import_rows (import_id, line, verdict, ascii) SELECT import_id, line, 'new', 'bell-'||line||'.com' FROM generate_series(1001, 1003) import_id, generate_series(2, 2001) line");
+        DB::statement('ANALYZE import_rows');
+        $plan = implode("\n", array_map(fn (Row $line): string => $line->text('QUERY PLAN'), Row::all(DB::select('EXPLAIN '.$lookup[0], $lookup[1]))));
+        self::assertStringContainsString('Index Cond: (ascii = a.ascii)', $plan);
     }
 
     public function test_a_whole_list_without_a_readable_line_deletes_nothing(): void

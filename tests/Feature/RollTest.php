@@ -40,6 +40,22 @@ final class RollTest extends TestCase
         self::assertSame(['charged.com', 'later.com', 'sooner.com', 'unknown.com'], $this->names(new RollFilter(sort: Sort::Name)));
     }
 
+    public function test_the_list_starts_at_a_letter_or_a_day(): void
+    {
+        $this->house->name('alder.com', facts: ['ends_on' => Instant::of('2027-05-01')]);
+        $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-11-28')]);
+        $this->house->name('wren.com', facts: ['ends_on' => null]);
+        $this->house->name('öre.com', facts: ['ends_on' => Instant::of('2027-04-30')]);
+        self::assertSame(['bell.com', 'wren.com', 'xn--re-eka.com'], $this->names(new RollFilter(sort: Sort::Name, from: 'B')));
+        self::assertSame(['xn--re-eka.com'], $this->names(new RollFilter(sort: Sort::Name, from: 'öre')));
+        self::assertSame(['alder.com', 'wren.com'], $this->names(new RollFilter(sort: Sort::Ends, from: '2027-05-01')));
+        self::assertCount(4, $this->names(new RollFilter(sort: Sort::Ends, from: 'B')), 'no day');
+        $page = $this->actingAs($this->house->reader)->get('/roll?sort=ends&from=2027-05-01')->assertOk();
+        $page->assertSeeInOrder(['4 names', 'from 1 May 2027 on', 'alder.com', 'Back to the first names'])->assertDontSee('bell.com');
+        $this->get('/roll?sort=ends&from=soon')->assertOk()->assertSeeInOrder(['“soon” is no day', 'bell.com']);
+        $this->get('/roll?sort=name&from=z')->assertOk()->assertSee('None of them stands so far down');
+    }
+
     public function test_pages_follow_each_other_without_gap_or_repetition_in_each_order(): void
     {
         foreach (range(1, 23) as $number) {

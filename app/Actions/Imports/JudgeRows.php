@@ -138,9 +138,9 @@ final readonly class JudgeRows
     private function before(array $asked): array
     {
         $found = [];
-        // One by one, each by the index of just that: of a list that is being read PostgreSQL has no statistics yet, and would read all of it.
+        // One by one, each by `import_rows_name`: of a list that is being read PostgreSQL has no statistics yet, and would read all of it.
         $rows = $this->database->select(
-            "SELECT a.ascii, (SELECT r.line FROM import_rows r WHERE r.import_id = ? AND r.ascii = a.ascii AND r.verdict <> 'refused') AS line FROM json_array_elements_text(?::json) AS a(ascii)",
+            "SELECT a.ascii, (SELECT r.line FROM import_rows r WHERE r.ascii = a.ascii AND r.import_id + 0 = ? AND r.verdict <> 'refused') AS line FROM json_array_elements_text(?::json) AS a(ascii)",
             [$this->import->id, json_encode($asked, JSON_THROW_ON_ERROR)],
         );
         foreach (Row::all($rows) as $row) {

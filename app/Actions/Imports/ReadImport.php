@@ -90,9 +90,8 @@ final readonly class ReadImport
     {
         $this->database->statement(
             "INSERT INTO import_rows (import_id, line, verdict, ascii)
-             SELECT ?, (SELECT coalesce(max(line), 1) FROM import_rows WHERE import_id = ?) + row_number() OVER (ORDER BY n.ascii), 'missing', n.ascii
-             FROM holdings h JOIN names n ON n.id = h.name_id
-             WHERE h.account_id = ? AND upper_inf(h.span) AND NOT EXISTS (SELECT 1 FROM import_rows r WHERE r.import_id = ? AND r.ascii = n.ascii)",
+             SELECT ?, (SELECT coalesce(max(line), 1) FROM import_rows WHERE import_id = ?) + row_number() OVER (ORDER BY ascii), 'missing', ascii
+             FROM (SELECT n.ascii FROM holdings h JOIN names n ON n.id = h.name_id WHERE h.account_id = ? AND upper_inf(h.span) EXCEPT SELECT r.ascii FROM import_rows r WHERE r.import_id = ?) AS missing",
             [$import->id, $import->id, $import->account_id, $import->id],
         );
     }

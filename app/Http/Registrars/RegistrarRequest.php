@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Registrars;
 
+use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\ExtraKind;
@@ -37,7 +38,7 @@ final class RegistrarRequest extends FormRequest
             'accept_days' => ['required', 'integer', 'between:1,90'],
             'lot_size' => ['required', 'integer', 'between:1,10000'],
             'handover_hold_days' => ['required', 'integer', 'between:0,365'],
-            'charge_lead_days' => ['required', 'integer', 'between:0,90'],
+            'charge_lead_days' => ['required', 'integer', 'between:0,'.LateTerms::MOST_LEAD],
             'dark_after_days' => $days,
             'plain_after_days' => $days,
             'late_until_days' => [...$days, 'gte:plain_after_days'],

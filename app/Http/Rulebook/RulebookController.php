@@ -44,6 +44,7 @@ final readonly class RulebookController
 
         return view('rulebook.show', [
             'suffix' => $suffix,
+            'refused' => $request->refused(),
             'editions' => $this->book->file($suffix)->editionsByKey(),
             'life' => $life,
             'standing' => Standing::of($life),

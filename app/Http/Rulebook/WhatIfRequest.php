@@ -13,7 +13,7 @@ use Acre\Core\Time\TimeError;
 use App\Http\SignedIn;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Facts given in an address, to see what would happen to a name that had them; what makes no sense counts as not given. */
+/** Facts given in an address, to see what would happen to a name that had them; what makes no sense counts as not given, and is told. */
 final class WhatIfRequest extends FormRequest
 {
     use SignedIn;
@@ -28,7 +28,33 @@ final class WhatIfRequest extends FormRequest
 
     public function terms(): LateTerms
     {
-        return new LateTerms(preg_match('/^\d{1,2}$/D', $this->word('lead')) === 1 ? min(90, (int) $this->word('lead')) : 0);
+        return new LateTerms($this->isLead() ? (int) $this->word('lead') : 0);
+    }
+
+    /** @return list<string> what was given and can't be drawn, and why */
+    public function refused(): array
+    {
+        $said = [];
+        foreach (['created', 'ends', 'moved'] as $key) {
+            try {
+                if ($this->word($key) !== '') {
+                    Instant::of($this->word($key));
+                }
+            } catch (TimeError $e) {
+                $said[] = $e->getMessage();
+            }
+        }
+        [$created, $ends] = [$this->day('created'), $this->day('ends')];
+        if ($created !== null && $ends !== null && ! $ends->isAfter($created)) {
+            $said[] = TimeError::emptySpan($created, $ends)->getMessage();
+        }
+
+        return $this->word('lead') === '' || $this->isLead() ? $said : [...$said, __('rulebook.no_lead', ['given' => $this->word('lead'), 'most' => (string) LateTerms::MOST_LEAD])];
+    }
+
+    private function isLead(): bool
+    {
+        return preg_match('/^\d{1,2}$/D', $this->word('lead')) === 1 && (int) $this->word('lead') <= LateTerms::MOST_LEAD;
     }
 
     private function day(string $key): ?Instant

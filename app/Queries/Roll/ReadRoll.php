@@ -39,8 +39,7 @@ final readonly class ReadRoll
         $query->orderBy($column)->orderBy('name_id')->limit($size + 1);
         $place = $this->place($filter);
         if ($place !== null) {
-            $cast = $filter->sort === Sort::Name ? 'text' : 'timestamptz';
-            $query->whereRaw("({$column}, name_id) > (?::{$cast}, ?)", $place);
+            $query->whereRaw("({$column}, name_id) > (?::{$filter->sort->type()}, ?)", $place);
         }
         if ($isGathered) {
             $query = $this->database->query()->fromSub($query->select('name_id'), 'page')->join('standings', 'standings.name_id', '=', 'page.name_id')
@@ -109,7 +108,12 @@ final readonly class ReadRoll
     /** @return array{string, int}|null */
     private function place(RollFilter $filter): ?array
     {
-        if ($filter->after === null || preg_match('/^(.{1,260})~(\d{1,18})$/sD', $filter->after, $part) !== 1) {
+        if ($filter->after === null) {
+            $start = $filter->from === '' ? null : $filter->sort->start($filter->from);
+
+            return $start === null ? null : [$start, 0];
+        }
+        if (preg_match('/^(.{1,260})~(\d{1,18})$/sD', $filter->after, $part) !== 1) {
             return null;
         }
         $isInstant = preg_match('/^(-?infinity|\d{4}-\d\d-\d\d \d\d:\d\d:\d\d(\.\d+)?[+-]\d\d(:\d\d)?)$/D', $part[1]) === 1;

@@ -10,7 +10,10 @@ final readonly class RollFilter
     /** Hundreds of addresses stand on one page: asking the router for each takes longer than reading the page's names. */
     private const PATH = '/roll';
 
-    /** @param  array<string, string>  $facets  by the word of the facet in the address */
+    /**
+     * @param  array<string, string>  $facets  by the word of the facet in the address
+     * @param  string  $from  the letter or the day at which the list starts, as somebody gave it
+     */
     public function __construct(
         public ?int $client = null,
         public ?int $registrar = null,
@@ -20,6 +23,7 @@ final readonly class RollFilter
         public Sort $sort = Sort::Next,
         public ?string $after = null,
         public array $facets = [],
+        public string $from = '',
     ) {
     }
 
@@ -47,6 +51,7 @@ final readonly class RollFilter
             Ending::tryFrom($text('ending')) ?? Ending::Any, Sort::tryFrom($text('sort')) ?? Sort::Next,
             $text('after') === '' ? null : $text('after'),
             array_filter($facets, fn (string $value): bool => $value !== ''),
+            mb_substr($text('from'), 0, 63),
         );
     }
 
@@ -63,6 +68,12 @@ final readonly class RollFilter
             'sort' => $this->sort === Sort::Next ? null : $this->sort->value,
             ...$this->facets,
         ], fn (string|int|null $value): bool => $value !== null && $value !== '');
+    }
+
+    /** Whether the list starts where somebody said; false also where that is no letter and no day of its sort. */
+    public function isStarted(): bool
+    {
+        return $this->from !== '' && $this->sort->start($this->from) !== null;
     }
 
     /**

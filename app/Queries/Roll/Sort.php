@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries\Roll;
 
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\TimeError;
+
 /** In which order the Roll stands; each has its index with each filter. */
 enum Sort: string
 {
@@ -18,5 +21,26 @@ enum Sort: string
             self::Ends => 'ends_on',
             self::Name => 'ascii',
         };
+    }
+
+    /** What its column is, for PostgreSQL. */
+    public function type(): string
+    {
+        return $this === self::Name ? 'text' : 'timestamptz';
+    }
+
+    /** The value of its column at which a list begins that starts at a letter or a day; null: that is neither. */
+    public function start(string $from): ?string
+    {
+        if ($this === self::Name) {
+            $ascii = idn_to_ascii($from, IDNA_NONTRANSITIONAL_TO_ASCII, INTL_IDNA_VARIANT_UTS46);
+
+            return $ascii === false ? mb_strtolower($from) : $ascii;
+        }
+        try {
+            return Instant::of($from)->toDay()->isoSecond();
+        } catch (TimeError) {
+            return null;
+        }
     }
 }

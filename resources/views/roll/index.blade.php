@@ -62,6 +62,11 @@
             @foreach (App\Queries\Roll\Sort::cases() as $one)
                 <a href="{{ $filter->address(['sort' => $one === App\Queries\Roll\Sort::Next ? null : $one->value]) }}" @if ($one === $filter->sort) aria-current="true" @endif>{{ __('roll.sort.'.$one->value) }}</a>
             @endforeach
+            <form class="ask" action="{{ route('roll') }}">
+                @include('roll.sentence')
+                <label for="from">from</label> <input id="from" name="from" value="{{ $filter->from }}" maxlength="63" required @if ($filter->sort === App\Queries\Roll\Sort::Name) placeholder="m" size="8" @else type="date" @endif>
+                <button>Go there</button>
+            </form>
         </x-word>@foreach ($facets as $facet), <strong>{{ $facet->told }}</strong> (<a href="{{ $facet->without }}">without</a>)@endforeach
         <x-word label="and …">
             <form class="narrow-form" action="{{ route('roll') }}">
@@ -97,11 +102,15 @@
             </span>
         @endif
     </div>
+    @if ($filter->from !== '' && ! $filter->isStarted())<p class="wrong" role="alert">{{ __('roll.no_start', ['given' => $filter->from]) }}</p>@endif
     @error('name')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     @error('columns')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     @if ($rows === [])
         <div class="empty">
-            @if ($filter->isNarrowed() || $filter->after !== null)
+            @if ($filter->isStarted() && $page->count > 0)
+                <h2>None of them stands so far down</h2>
+                <p><a href="{{ $filter->address() }}">From the first</a>.</p>
+            @elseif ($filter->isNarrowed() || $filter->after !== null)
                 <h2>No name answers to this sentence</h2>
                 <p>Change one of its dotted words, or <a href="{{ route('roll') }}">see every name</a>.</p>
             @else
@@ -132,7 +141,7 @@
             @can('prepare')<noscript><p class="turn"><button>Put the ticked names into the sheaf</button></p></noscript>@endcan
         </form>
         <nav class="turn" aria-label="Pages">
-            @if ($filter->after !== null)<a href="{{ $filter->address() }}">Back to the first names</a>@endif
+            @if ($filter->after !== null || $filter->isStarted())<a href="{{ $filter->address() }}">Back to the first names</a>@endif
             @if ($page->next !== null)<a href="{{ $filter->address(['after' => $page->next]) }}" rel="next">The next {{ config('house.roll_page') }}</a>@endif
         </nav>
     @endif

@@ -12,6 +12,7 @@
             <label for="intent">intent</label> <select id="intent" name="intent">@foreach (__('words.intent') as $case => $word)<option value="{{ $case }}" @selected($life->facts->intent->value === $case)>{{ $word }}</option>@endforeach</select>
             <button>Draw it</button>
         </form>
+        @foreach ($refused as $why)<p class="wrong" role="alert">{{ $why }}</p>@endforeach
         <p class="sentence">@foreach ($standing->findings as $finding){{ $words->finding($finding) }}. @endforeach</p>
         <div class="drawing"><div class="wide"><x-folio-line :drawing="$drawings[0]" id="w"/></div><div class="narrow"><x-folio-line :drawing="$drawings[1]" id="n"/></div></div>
         <dl class="facts facts-wide">@foreach ($life->toCome() as $event)<div><dt>{{ App\Support\Dates::full($event->at) }}</dt><dd>{{ $words->say('words.event.'.$event->kind->value) }}{{ $event->certain ? '' : ', perhaps: the registrar’s terms say' }}</dd><dd>missed: {{ $words->say('words.cost.'.$event->kind->cost()->name) }}</dd></div>@endforeach</dl>
