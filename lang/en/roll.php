@@ -34,6 +34,7 @@ return [
     ],
     'too_many_columns' => 'At most :most columns stand beside each other legibly; untick some.',
     'from' => 'from :start on',
+    'only_watched' => 'only watched, in no account of ours',
     'no_start' => '“:given” is no day such as 2026-12-31, so the list starts at its beginning.',
     'view_kept' => 'Kept as “:name”.',
     'view_gone' => '“:name” is no longer kept.',

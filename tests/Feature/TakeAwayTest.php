@@ -16,15 +16,19 @@ use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\CalendarAddress;
 use App\Models\Import;
+use App\Models\Name;
 use App\Models\Registrar;
 use App\Queries\Roll\TakeAway;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Property;
 use Sabre\VObject\Reader;
+use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
 /** Taking away what the sentence shows, and bringing it back. */
@@ -92,11 +96,34 @@ final class TakeAwayTest extends TestCase
 
     public function test_brought_back_unchanged_there_is_nothing_to_change(): void
     {
+        $this->bringBack($this->get('/roll/take-away/csv')->streamedContent())->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to write');
+    }
+
+    public function test_a_watched_name_is_taken_along_and_brought_back_it_stays_watched(): void
+    {
+        $name = Name::query()->create(['ascii' => 'wanted.com', 'unicode' => 'wanted.com', 'suffix' => 'com']);
+        DB::table('watchings')->insert(['name_id' => $name->id, 'client_id' => $this->house->foundry->id, 'why' => 'should it lapse', 'since' => '2026-10-01', 'registrar' => 'Farshore Domains', 'ends_on' => '2026-11-11', 'servers' => '["ns1.farshore.example"]']);
+        app(MakeStandings::class)->of([$name->id]);
         $content = $this->get('/roll/take-away/csv')->streamedContent();
+        [$headings, $rows] = $this->read($content);
+        self::assertCount(3, $rows);
+        $wanted = ['Name' => 'wanted.com', 'Registrar' => 'Farshore Domains', 'Account' => '', 'Ends' => '2026-11-11', 'Name servers' => 'ns1.farshore.example', 'Phase' => 'in its paid term, only watched, in no account of ours'];
+        self::assertSame($wanted, array_intersect_key(array_combine($headings, array_pad($rows[0], count($headings), '')), $wanted));
+        $event = array_values(array_filter($this->events($this->get('/roll/calendar.ics')->streamedContent()), fn (VEvent $event): bool => self::value($event, 'SUMMARY') === 'wanted.com ends'))[0];
+        self::assertSame('Wickerby Bell Foundry, Farshore Domains. Only watched, in no account of ours.', self::value($event, 'DESCRIPTION'));
+        $this->bringBack($content)->assertSee('0 new')->assertSee('3 the same')->assertSee('0 refused');
+        // Somebody who says in which account it is has got it.
+        $this->bringBack("name,account,ends\nwanted.com,40718,2026-11-11\n")->assertSee('1 new');
+    }
+
+    /** @return TestResponse<Response> */
+    private function bringBack(string $content): TestResponse
+    {
         $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('acre-roll.csv', $content), 'registrar' => $this->house->skerry->id, 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();
-        $import = Import::query()->sole();
+        $import = Import::query()->latest('id')->firstOrFail();
         $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
-        $this->get("/bring-in/{$import->id}")->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to write');
+
+        return $this->get("/bring-in/{$import->id}");
     }
 
     /** @return list<VEvent> */

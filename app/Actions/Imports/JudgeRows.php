@@ -26,6 +26,7 @@ final readonly class JudgeRows
     {
         $asked = array_values(array_unique(array_map(fn (array $row): string => $row['name']->ascii, $parsed)));
         $held = $this->held($asked);
+        $watched = $this->watched(array_values(array_diff($asked, array_keys($held))));
         $before = $this->before($asked);
         $lines = [];
         foreach ($parsed as $line => ['name' => $name, 'facts' => $facts]) {
@@ -33,7 +34,9 @@ final readonly class JudgeRows
                 if (isset($before[$name->ascii])) {
                     throw RefusedRow::because('twice', $name->unicode, ['line' => $before[$name->ascii]]);
                 }
-                $lines[$line] = $this->judge($name, $facts, $held[$name->ascii] ?? null);
+                $lines[$line] = in_array($name->ascii, $watched, true) && $this->isElsewhere($facts)
+                    ? ['verdict' => 'same', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => [], 'reason' => null]
+                    : $this->judge($name, $facts, $held[$name->ascii] ?? null);
                 $before[$name->ascii] = $line;
             } catch (RefusedRow $e) {
                 $lines[$line] = ['verdict' => 'refused', 'ascii' => $name->ascii, 'facts' => [], 'changes' => [], 'reason' => ['value' => $e->value, 'why' => $e->getMessage()]];
@@ -41,6 +44,18 @@ final readonly class JudgeRows
         }
 
         return $lines;
+    }
+
+    /**
+     * Whether a line puts its name into no account of ours.
+     *
+     * @param  array<string, mixed>  $facts
+     */
+    private function isElsewhere(array $facts): bool
+    {
+        $registrar = $facts['registrar'] ?? null;
+
+        return ! isset($facts['account']) && ($this->import->account_id === null || is_string($registrar) && mb_strtolower($registrar) !== mb_strtolower($this->import->registrar->name));
     }
 
     /**
@@ -127,6 +142,17 @@ final readonly class JudgeRows
         }
 
         return $found;
+    }
+
+    /**
+     * @param  list<string>  $asked
+     * @return list<string> those that are only watched
+     */
+    private function watched(array $asked): array
+    {
+        $rows = Row::all($this->database->table('names')->whereIn('ascii', $asked)->join('watchings', 'watchings.name_id', '=', 'names.id')->get(['names.ascii']));
+
+        return array_map(fn (Row $row): string => $row->text('ascii'), $rows);
     }
 
     /**

@@ -41,7 +41,7 @@ final readonly class TakeAway
                 $row->text('ascii'), $row->text('unicode'), $row->text('suffix'), $row->text('client_name'), $row->text('registrar_name'), $row->text('account_number'), $row->text('registrant'), $row->text('mailbox'),
                 $day('created_on'), $day('ends_on'), $day('moved_on'), $list('statuses', ', '), $word('lock'), $word('intent'), $word('disclosure'), $list('servers', ' '),
                 $row->textOrNull('own_renewal') === null ? '' : $row->text('own_renewal').' '.$row->text('own_currency'), $row->text('reference'), $list('labels', ', '),
-                $this->words->say('words.phase.'.$row->text('phase')), $this->words->next($row)[0], $day('next_at'), $row->textOrNull('year') ?? '', $row->textOrNull('year_currency') ?? '',
+                $this->words->say('words.phase.'.$row->text('phase')).(self::isWatched($row) ? ', '.$this->words->say('roll.only_watched') : ''), $this->words->next($row)[0], $day('next_at'), $row->textOrNull('year') ?? '', $row->textOrNull('year_currency') ?? '',
             ];
         }
     }
@@ -52,17 +52,22 @@ final readonly class TakeAway
         foreach ($this->fetch($filter, $today) as $row) {
             $name = $row->text('unicode');
             $ends = $row->instant('ends_on');
-            $about = $row->text('client_name').', '.$row->text('registrar_name').' '.$row->text('account_number');
+            $about = $row->text('client_name').', '.trim($row->text('registrar_name').' '.$row->text('account_number'));
             $address = route('names.show', $row->text('ascii'));
             if ($ends !== null) {
                 $alarms = $row->text('intent') === Intent::ByItself->value ? [] : [30, 7, 1];
-                yield new CalendarDay($row->text('ascii').'.end', $ends->toDateTime(), "{$name} ends", "{$about}. ".ucfirst($this->words->say('words.intent.'.$row->text('intent'))).'.', $address, $alarms);
+                yield new CalendarDay($row->text('ascii').'.end', $ends->toDateTime(), "{$name} ends", "{$about}. ".ucfirst($this->words->say(self::isWatched($row) ? 'roll.only_watched' : 'words.intent.'.$row->text('intent'))).'.', $address, $alarms);
             }
             $next = $row->instant('next_at');
             if ($next !== null && $row->text('next_kind') === NextKind::Charge->value) {
                 yield new CalendarDay($row->text('ascii').'.charge', $next->toDateTime(), "{$name} is charged", "{$about}. ".$this->words->next($row)[0].', renews by itself; ends '.($ends === null ? 'not known' : Dates::full($ends)).'.', $address, [1]);
             }
         }
+    }
+
+    private static function isWatched(Row $row): bool
+    {
+        return $row->text('next_kind') === NextKind::Watched->value;
     }
 
     /**
@@ -73,9 +78,13 @@ final readonly class TakeAway
     private function fetch(RollFilter $filter, Instant $today): Generator
     {
         $query = $this->database->query()->fromSub($this->roll->names($filter, $today)->select('*'), 's')
-            ->join('registrations as r', fn (JoinClause $join) => $join->on('r.name_id', '=', 's.name_id')->whereRaw('upper_inf(r.span)'))
+            ->leftJoin('registrations as r', fn (JoinClause $join) => $join->on('r.name_id', '=', 's.name_id')->whereRaw('upper_inf(r.span)'))
+            ->leftJoin('watchings as w', 'w.name_id', '=', 's.name_id')
             ->select(['s.ascii', 's.unicode', 's.suffix', 's.client_name', 's.registrar_name', 's.account_number', 's.registrant', 's.mailbox', 's.reference', 's.phase', 's.next_at', 's.next_kind', 's.sum', 's.currency'])
-            ->addSelect(['r.created_on', 'r.ends_on', 'r.moved_on', 'r.statuses', 'r.lock', 'r.intent', 'r.disclosure', 'r.servers', 'r.own_renewal', 'r.own_currency'])
+            ->addSelect(['r.own_renewal', 'r.own_currency'])
+            // Of a watched name there is no more than its registry said.
+            ->selectRaw(implode(', ', array_map(fn (string $column): string => "coalesce(r.{$column}, w.{$column}) AS {$column}", ['created_on', 'ends_on', 'moved_on', 'statuses', 'servers'])))
+            ->selectRaw(implode(', ', array_map(fn (string $column): string => "coalesce(r.{$column}, 'unknown') AS {$column}", ['lock', 'intent', 'disclosure'])))
             ->selectRaw("s.facts->'renew'->>0 AS year, s.facts->'renew'->>1 AS year_currency")
             ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = s.name_id) AS labels")
             ->orderBy('s.'.$filter->sort->column())->orderBy('s.name_id');
