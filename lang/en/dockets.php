@@ -5,6 +5,7 @@ declare(strict_types=1);
 return [
     'closing' => 'All are done; the proof is being made.',
     'left' => '{0} All have begun.|{1} One name is left to begin.|[2,*] :count names are left to begin.',
+    'stopped' => '{1} one was stopped before it began|[2,*] :count were stopped before they began',
     'to_tell' => '{1} One thing is left to tell its registrar.|[2,*] :count things are left to tell their registrars.',
     // What a registrar writes by itself after a step of a slip.
     'letter' => [

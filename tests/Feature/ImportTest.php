@@ -89,7 +89,7 @@ final class ImportTest extends TestCase
         self::assertSame(ImportState::Read, $import->state);
         self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
 
-        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Bring 3 names in')->assertSee('99999');
+        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'renews by itself', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Bring 3 names in')->assertSee('99999');
         $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2027-11-02', '2028-11-02']);
         $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
         foreach (['Line 2 has this name already', 'has an underscore', '“31.02.2027” is no date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {

@@ -1,4 +1,4 @@
-@php($tell = fn ($v): string => $v === null || $v === '' || $v === [] ? 'nothing' : (is_array($v) ? collect($v)->map(fn ($x, $k) => is_int($k) ? $x : $k.': '.$x)->join(', ') : (string) $v))
+@inject('fact', App\View\ImportedFact::class)
 @if ($verdict === 'missing' && $rows->isNotEmpty())<p>On the Roll these are in account {{ $import->account?->number }}, and the file, said to be everything in it, does not have them. They may have gone elsewhere, or been deleted: nothing is taken off the Roll.</p>@endif
 <table class="sheet">
     <caption class="hide">Lines that are {{ __('imports.verdict.'.$verdict) }}</caption>
@@ -13,8 +13,8 @@
             <td>
                 @if ($verdict === 'refused'){{ $row->json('reason')['why'] ?? '' }}
                 @elseif ($verdict === 'missing')<a href="{{ route('names.show', $ascii) }}">What is known of it</a>
-                @elseif ($verdict === 'changed')@foreach ($row->json('changes') as [$field, $before, $after])<span class="reason"><span class="lesser-word">{{ __('imports.field.'.$field) }}:</span> {{ $tell($before) }} → <strong>{{ $tell($after) }}</strong></span>@endforeach
-                @else @foreach ($row->json('facts') as $field => $value)<span class="fact"><span class="lesser-word">{{ __('imports.field.'.$field) }}</span> {{ $tell($value) }}</span> @endforeach @endif
+                @elseif ($verdict === 'changed')@foreach ($row->json('changes') as [$field, $before, $after])<span class="reason"><span class="lesser-word">{{ $fact->label($field) }}:</span> {{ $fact->value($field, $before) }} → <strong>{{ $fact->value($field, $after) }}</strong></span>@endforeach
+                @else @foreach ($row->json('facts') as $field => $value)<span class="fact"><span class="lesser-word">{{ $fact->label($field) }}</span> {{ $fact->value($field, $value) }}</span> @endforeach @endif
             </td>
         </tr>
     @empty
