@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Row;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -25,6 +26,18 @@ final class Client extends Model
     protected $attributes = ['is_house' => false, 'mailbox' => null, 'pattern_id' => null, 'remarks' => null, 'version' => 1];
 
     protected $casts = ['is_house' => 'boolean'];
+
+    /** @return array<int, string> how each is called, by id, the house first: what a form offers */
+    public static function names(): array
+    {
+        $names = [];
+        foreach (self::query()->orderByDesc('is_house')->orderByRaw('lower(name)')->toBase()->get(['id', 'name']) as $row) {
+            $client = Row::of($row);
+            $names[$client->int('id')] = $client->text('name');
+        }
+
+        return $names;
+    }
 
     /** @return HasMany<Account, $this> */
     public function accounts(): HasMany

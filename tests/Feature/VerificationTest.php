@@ -16,6 +16,7 @@ use App\Models\Link;
 use App\Models\Mailbox;
 use App\Models\Name;
 use App\Models\Registrant;
+use App\Queries\Verification\ReadBoard;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
@@ -98,6 +99,31 @@ final class VerificationTest extends TestCase
         $this->get('/contacts/'.Registrant::query()->findOrFail($names[0]->id)->contact_id)->assertSee('in answer to our letter')->assertSee('and answered');
         // A name that comes later is served by the same answer.
         self::assertSame([], $this->marks($this->registered('late.com', '2026-10-05')));
+    }
+
+    public function test_the_board_turns_its_pages_whatever_hangs_on_a_mailbox(): void
+    {
+        // Of one day: the third has three names; then one with more names than a page has mailboxes, and one a day later with an early name of its own.
+        foreach (range(1, 24) as $number) {
+            $this->registered("one-{$number}.com", address: "box-{$number}@letters.example");
+        }
+        $this->registered('two-3.com', address: 'box-3@letters.example');
+        $this->registered('three-3.com', '2026-10-02', 'box-3@letters.example');
+        foreach (range(1, 30) as $number) {
+            $this->registered("many-{$number}.com", '2026-09-23', 'many@letters.example');
+        }
+        $rows = app(ReadBoard::class)->due(most: null);
+        self::assertSame(['many@letters.example', 'box-3@letters.example', 'box-10@letters.example'], array_map(fn (Row $row): string => $row->text('address'), array_slice($rows, 0, 3)));
+        self::assertSame([30, 3, 1], array_map(fn (Row $row): int => $row->int('names'), array_slice($rows, 0, 3)));
+        self::assertCount(25, $rows);
+        self::assertCount(1, app(ReadBoard::class)->due(Instant::of('2026-10-09')));
+        $first = (string) $this->get('/verification')->assertSee('The first 20 mailboxes, 51 names')->getContent();
+        preg_match('~href="([^"]+)" rel="next"~', $first, $next);
+        $second = (string) $this->get(html_entity_decode($next[1] ?? ''))->assertOk()->assertSee('5 mailboxes, 5 names')->assertSee('Back to what goes dark first')->assertDontSee('rel="next"', false)->getContent();
+        preg_match_all('~(?:box-\d+|many)@letters\.example~', $first.$second, $met);
+        self::assertCount(25, array_unique($met[0]));
+        self::assertSame([], array_intersect(...array_map(fn (string $page): array => preg_match_all('~(?:box-\d+|many)@letters\.example~', $page, $of) > 0 ? $of[0] : [], [$first, $second])), 'nobody is met twice');
+        $this->get('/verification?after=nonsense')->assertOk()->assertSee('many@letters.example');
     }
 
     public function test_reminders_go_as_the_day_nears_each_once_and_the_link_before_is_good_no_more(): void

@@ -38,12 +38,7 @@ final class GiveToClient extends DeedInBooks implements Undoable
 
     public function choices(): array
     {
-        $names = [];
-        foreach (Client::query()->orderBy('name')->limit(500)->get(['id', 'name']) as $client) {
-            $names[$client->id] = $client->name;
-        }
-
-        return $names;
+        return Client::names();
     }
 
     public function terms(array $said): ?array

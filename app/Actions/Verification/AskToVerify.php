@@ -34,7 +34,7 @@ final readonly class AskToVerify
     public function due(): int
     {
         $written = 0;
-        foreach ($this->board->all() as $row) {
+        foreach ($this->board->due(most: null) as $row) {
             $stage = $row->int('by_house') > 0 ? $this->stage($row) : null;
             $written += (int) ($stage !== null && $this->write($row->int('mailbox_id'), $stage));
         }

@@ -39,7 +39,7 @@ final readonly class ContactController
 
         return view('contacts.index', [
             'filter' => $filter, 'rows' => array_slice($rows, 0, ReadContacts::PAGE), 'next' => $rows[ReadContacts::PAGE - 1] ?? null, 'more' => count($rows) > ReadContacts::PAGE,
-            'count' => $this->contacts->count(), 'risks' => $this->contacts->atRisk(), 'hang' => $filter->isNarrowed() ? [] : $this->contacts->hangOnOne(), 'clients' => $this->clients(), 'words' => $this->words,
+            'count' => $this->contacts->count(), 'risks' => $this->contacts->atRisk(), 'hang' => $filter->isNarrowed() ? [] : $this->contacts->hangOnOne(), 'clients' => Client::names(), 'words' => $this->words,
         ]);
     }
 
@@ -108,15 +108,6 @@ final readonly class ContactController
         $countries = array_map(fn (string $code): string => Country::of($code)->name(), array_combine(array_keys(Country::all()), array_keys(Country::all())));
         asort($countries);
 
-        return view('contacts.form', ['contact' => $contact, 'today' => $today, 'clients' => $this->clients(), 'countries' => ['' => 'not known'] + $countries, 'starts' => $starts, 'seen' => $seen, 'words' => $this->words]);
-    }
-
-    /** @return array<array-key, string> */
-    private function clients(): array
-    {
-        /** @var array<array-key, string> $clients */
-        $clients = Client::query()->orderBy('name')->limit(2_000)->pluck('name', 'id')->all();
-
-        return $clients;
+        return view('contacts.form', ['contact' => $contact, 'today' => $today, 'clients' => Client::names(), 'countries' => ['' => 'not known'] + $countries, 'starts' => $starts, 'seen' => $seen, 'words' => $this->words]);
     }
 }

@@ -37,6 +37,9 @@ final readonly class HandOverController
     /** So many names are shown one by one before the rest is only counted. */
     public const ROWS = 300;
 
+    /** So many of those we serve are links; more are a list to choose from. */
+    public const LISTED = 60;
+
     public function __construct(private GatherNames $gather, private JudgeNames $judge, private TradeClock $clock, private FindAccounts $find, private Tallies $tallies, private AnotherRegistrant $another, private Words $words)
     {
     }
@@ -69,7 +72,7 @@ final readonly class HandOverController
             'registrant' => $registrant,
             'registrantCalled' => $registrant === null ? '' : $this->another->called($registrant),
             'choices' => $this->another->choices(),
-            'clients' => Client::query()->orderBy('name')->limit(300)->get(['id', 'name']),
+            'clients' => Client::names(),
             'by' => $by,
             'candidates' => $this->candidates($request, $judged),
             'tally' => $receiver === null ? null : $this->tallies->by('account_id')[$receiver->id] ?? null,

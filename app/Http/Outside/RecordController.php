@@ -54,7 +54,7 @@ final readonly class RecordController
             'drifts' => $drifts,
             'troubles' => $known === null ? [] : $this->seen->troubles($known->id),
             'settled' => $known === null ? collect() : Drift::query()->where('name_id', $known->id)->whereIn('state', [DriftState::Taken, DriftState::Gone])->orderByDesc('settled_at')->limit(10)->get(),
-            'clients' => $file === null || $file->watched !== null ? Client::query()->orderByDesc('is_house')->orderBy('name')->pluck('name', 'id')->all() : [],
+            'clients' => $file === null || $file->watched !== null ? Client::names() : [],
             'words' => $this->words,
         ]);
     }

@@ -22,12 +22,14 @@ final readonly class VerificationController
     {
     }
 
-    public function index(): View
+    public function index(VerifyRequest $request): View
     {
-        $rows = $this->board->due();
+        $rows = $this->board->due(most: ReadBoard::PAGE + 1, after: $request->word('after'));
+        $next = count($rows) > ReadBoard::PAGE ? ReadBoard::place($rows[ReadBoard::PAGE - 1]) : null;
+        $rows = array_slice($rows, 0, ReadBoard::PAGE);
         $now = $this->clock->now();
 
-        return view('verification.index', ['rows' => $rows, 'silent' => array_map(fn (Row $row): int => $row->int('mailbox_id'), array_filter($rows, fn (Row $row): bool => ReadBoard::isSilent($row, $now))), 'today' => $this->clock->today(), 'now' => $now, 'words' => $this->words]);
+        return view('verification.index', ['rows' => $rows, 'next' => $next, 'isFirst' => $request->word('after') === '', 'silent' => array_map(fn (Row $row): int => $row->int('mailbox_id'), array_filter($rows, fn (Row $row): bool => ReadBoard::isSilent($row, $now))), 'today' => $this->clock->today(), 'now' => $now, 'words' => $this->words]);
     }
 
     public function again(Mailbox $mailbox, VerifyRequest $request, AskToVerify $ask): RedirectResponse

@@ -23,9 +23,10 @@ final readonly class NamesDue
     /**
      * @param  list<NextKind>  $kinds
      * @param  'client'|'account'  $of  whose names stand together
+     * @param  int  $most  groups
      * @return list<Row> of_id, next_kind, day, names, sum, fee, currency; client_name, registrar, number, ascii, unicode, ends_on of one of them
      */
-    public function grouped(array $kinds, string $of, Instant $today, Instant $until): array
+    public function grouped(array $kinds, string $of, Instant $today, Instant $until, int $most): array
     {
         $id = "{$of}_id";
         $in = '{'.implode(',', array_column($kinds, 'value')).'}';
@@ -44,7 +45,7 @@ final readonly class NamesDue
                 CASE WHEN d.next_kind = 'late_plain' THEN (SELECT sum((x.facts->'fee'->>0)::numeric)::text FROM standings x
                     WHERE x.next_kind = 'late_plain' AND x.next_at >= d.day AND x.next_at < d.day + 1 AND x.{$id} = d.of_id) END AS fee
              FROM due d JOIN standings s ON s.name_id = d.one ORDER BY d.day, d.names DESC",
-            [RoundsKind::MOST, $near, $until->isoSecond(), $in, $near, $in, RoundsKind::MOST],
+            [$most, $near, $until->isoSecond(), $in, $near, $in, $most],
         ));
     }
 

@@ -49,19 +49,25 @@ final readonly class ReadRounds
     /** @param  User|null  $mine  only what was given to them, or to nobody yet; null: everybody's */
     public function handle(Instant $today, ?User $mine): Rounds
     {
+        $until = $today->plusDays(self::WEEKS);
+        $kinds = array_map($this->container->make(...), self::KINDS);
+        $due = array_map(fn (RoundsKind $kind): array => $kind->due($today, $until, RoundsKind::MOST), $kinds);
+        $marks = $this->marks(array_merge(...$due));
         $items = [];
         $isCut = false;
-        foreach (self::KINDS as $kind) {
-            $due = $this->container->make($kind)->due($today, $today->plusDays(self::WEEKS));
-            $isCut = $isCut || count($due) >= RoundsKind::MOST;
-            $items = [...$items, ...$due];
+        foreach ($kinds as $at => $kind) {
+            $most = RoundsKind::MOST;
+            $shown = $this->shown($due[$at], $marks, $today, $mine);
+            // What somebody has dealt with makes room for what comes after it.
+            while (count($due[$at]) >= $most && count($shown) < RoundsKind::MOST) {
+                $most += count($due[$at]) - count($shown);
+                $due[$at] = $kind->due($today, $until, $most);
+                $marks += $this->marks($due[$at]);
+                $shown = $this->shown($due[$at], $marks, $today, $mine);
+            }
+            $isCut = $isCut || count($due[$at]) >= $most;
+            $items = [...$items, ...array_slice($shown, 0, RoundsKind::MOST)];
         }
-        $marks = $this->marks(array_map(fn (RoundsItem $item): string => $item->key, $items));
-        $items = array_values(array_filter($items, function (RoundsItem $item) use ($marks, $today, $mine): bool {
-            $mark = $marks[$item->key] ?? null;
-
-            return $mark === null || (! $mark->hides($today) && ($mine === null || $mark->givenTo === null || $mark->givenTo === $mine->id));
-        }));
         $order = array_flip(array_column(RoundsSection::cases(), 'value'));
         usort($items, fn (RoundsItem $a, RoundsItem $b): int => [$order[$a->section->value], $a->due->epoch, -$a->names, $a->key] <=> [$order[$b->section->value], $b->due->epoch, -$b->names, $b->key]);
 
@@ -69,11 +75,26 @@ final readonly class ReadRounds
     }
 
     /**
-     * @param  list<string>  $keys
-     * @return array<string, RoundsMark>
+     * @param  list<RoundsItem>  $due
+     * @param  array<string, RoundsMark>  $marks
+     * @return list<RoundsItem> those that nobody has done, put off or, where only one's own are wanted, been given
      */
-    private function marks(array $keys): array
+    private function shown(array $due, array $marks, Instant $today, ?User $mine): array
     {
+        return array_values(array_filter($due, function (RoundsItem $item) use ($marks, $today, $mine): bool {
+            $mark = $marks[$item->key] ?? null;
+
+            return $mark === null || (! $mark->hides($today) && ($mine === null || $mark->givenTo === null || $mark->givenTo === $mine->id));
+        }));
+    }
+
+    /**
+     * @param  list<RoundsItem>  $items
+     * @return array<string, RoundsMark> by key
+     */
+    private function marks(array $items): array
+    {
+        $keys = array_map(fn (RoundsItem $item): string => $item->key, $items);
         $found = [];
         $rows = $this->database->select(
             'SELECT m.thing, m.done_on, m.off_until, m.given_to, u.name FROM rounds_marks m LEFT JOIN users u ON u.id = m.given_to WHERE m.thing IN (SELECT json_array_elements_text(?::json))', [json_encode($keys, JSON_THROW_ON_ERROR)],

@@ -10,14 +10,15 @@ use Acre\Core\Time\Instant;
 interface RoundsKind
 {
     /** The most things that a kind tells one by one; an agency of any size reads no more of them in a morning. */
-    public const MOST = 40;
+    public const MOST = 25;
 
     /**
      * Computed afresh, from an index, whatever the size of the Roll.
      *
      * @param  Instant  $today  a day
      * @param  Instant  $until  things due on that day or later are left out
+     * @param  int  $most  no more than so many, those due first
      * @return list<RoundsItem>
      */
-    public function due(Instant $today, Instant $until): array;
+    public function due(Instant $today, Instant $until, int $most): array;
 }

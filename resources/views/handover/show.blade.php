@@ -14,11 +14,18 @@
             @if ($receiver === null)<strong>an account to be chosen</strong>@else<details class="menu word" id="receiver"><summary>{{ ($receiver->owner !== null ? $receiver->owner->name.', ' : '').$receiver->registrar->name.' '.$receiver->number }}</summary><div class="menu-sheet menu-wide">@include('handover.find')</div></details>@endif, held afterwards for
             <x-word :label="$client?->name ?? __('the :served of each')">
                 <a href="{{ $request->address(['client' => 'keep']) }}" @if ($client === null) aria-current="true" @endif>{{ __('the :served of each, as now') }}</a>
-                @foreach ($clients as $one)<a href="{{ $request->address(['client' => $one->id]) }}" @if ($client?->id === $one->id) aria-current="true" @endif>{{ $one->name }}</a>@endforeach
+                @if (count($clients) <= App\Http\Handover\HandOverController::LISTED)
+                    @foreach ($clients as $id => $called)<a href="{{ $request->address(['client' => $id]) }}" @if ($client?->id === $id) aria-current="true" @endif>{{ $called }}</a>@endforeach
+                @else
+                    <form method="get" action="{{ route('hand-over') }}" class="ask">
+                        @include('handover.others', ['kept' => ['receiver', 'by', ...App\Http\Handover\HandOverRequest::REGISTRANT]])
+                        <select name="client" aria-label="{{ __('Held afterwards for which :served') }}">@foreach ($clients as $id => $called)<option value="{{ $id }}" @selected($client?->id === $id)>{{ $called }}</option>@endforeach</select> <button>Judge again</button>
+                    </form>
+                @endif
             </x-word>, registrant
             <details class="menu word" id="registrant" @if ($registrant === null && $request->word('contact') !== '') open @endif><summary>{{ $registrant === null ? 'kept as it is' : Str::limit($registrantCalled, 40) }}</summary><div class="menu-sheet menu-wide">
                 <form method="get" action="{{ route('hand-over') }}" class="fields">
-                    @foreach ([...$request->which(), ...$request->only(['receiver', 'client', 'by'])] as $key => $value)@foreach ((array) $value as $one)<input type="hidden" name="{{ $key }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}">@endforeach @endforeach
+                    @include('handover.others', ['kept' => ['receiver', 'client', 'by']])
                     @include('deeds.terms.registrant', ['said' => $registrant?->said() ?? [], 'required' => false])
                     <p><button>Judge again</button> @if ($registrant !== null)<a href="{{ $request->address(['contact' => null, 'agreement' => null, 'authority' => null, 'agent' => null]) }}">Keep it as it is</a>@endif</p>
                 </form>

@@ -20,7 +20,7 @@ final readonly class AskClients implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         return array_map(function (Row $row): RoundsItem {
             $day = NamesDue::day($row);
@@ -32,6 +32,6 @@ final readonly class AskClients implements RoundsKind
                 $row->int('names') === 1 ? route('deeds.show', ['change_intent', 'name' => $row->text('ascii')]) : NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
                 $row->int('names'), null, NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
             );
-        }, $this->names->grouped([NextKind::AskClient], 'client', $today, $until));
+        }, $this->names->grouped([NextKind::AskClient], 'client', $today, $until, $most));
     }
 }

@@ -20,7 +20,7 @@ final readonly class Charges implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         return array_map(function (Row $row): RoundsItem {
             $day = NamesDue::day($row);
@@ -32,6 +32,6 @@ final readonly class Charges implements RoundsKind
                 $sum === null ? $this->words->say('rounds.charge.unknown') : $sum->text(), $this->words->say($row->int('names') === 1 ? 'rounds.see' : 'rounds.see_them'),
                 NamesDue::address($row, ['account' => $row->int('of_id'), 'intent' => 'by_itself', 'ending' => '90']), $row->int('names'),
             );
-        }, $this->names->grouped([NextKind::Charge], 'account', $today, $until));
+        }, $this->names->grouped([NextKind::Charge], 'account', $today, $until, $most));
     }
 }

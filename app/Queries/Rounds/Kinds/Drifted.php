@@ -17,17 +17,14 @@ use Illuminate\Database\Connection;
 /** Where the outside says otherwise: what is alarming name by name, the rest a kind at a time. */
 final readonly class Drifted implements RoundsKind
 {
-    /** Names that are told one by one. */
-    private const ALARMS = 20;
-
     public function __construct(private Connection $database, private Words $words)
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         $items = [];
-        $alarms = $this->database->select("SELECT d.id, d.finding, n.ascii, n.unicode FROM drifts d JOIN names n ON n.id = d.name_id WHERE d.state = 'open' AND d.alarming ORDER BY d.cost, d.first_seen DESC, d.id LIMIT ?", [self::ALARMS]);
+        $alarms = $this->database->select("SELECT d.id, d.finding, n.ascii, n.unicode FROM drifts d JOIN names n ON n.id = d.name_id WHERE d.state = 'open' AND d.alarming ORDER BY d.cost, d.first_seen DESC, d.id LIMIT ?", [$most]);
         foreach (Row::all($alarms) as $row) {
             $kind = RecordFinding::from($row->text('finding'));
             $items[] = new RoundsItem(
@@ -35,7 +32,7 @@ final readonly class Drifted implements RoundsKind
                 $this->words->say('outside.rounds.'.$kind->value), $this->words->say('words.cost.'.$kind->cost()->name), $this->words->say('outside.rounds.deed'), route('record.show', $row->text('ascii')), 1,
             );
         }
-        foreach (Row::all($this->database->select("SELECT finding, count(*) AS names, max(d.id) AS newest, min(n.ascii) AS ascii, min(n.unicode) AS one FROM drifts d JOIN names n ON n.id = d.name_id WHERE state = 'open' AND NOT alarming GROUP BY 1 ORDER BY min(cost), 2 DESC LIMIT ?", [self::MOST - self::ALARMS])) as $row) {
+        foreach (Row::all($this->database->select("SELECT finding, count(*) AS names, max(d.id) AS newest, min(n.ascii) AS ascii, min(n.unicode) AS one FROM drifts d JOIN names n ON n.id = d.name_id WHERE state = 'open' AND NOT alarming GROUP BY 1 ORDER BY min(cost), 2 DESC LIMIT ?", [$most])) as $row) {
             $kind = RecordFinding::from($row->text('finding'));
             $items[] = new RoundsItem(
                 "drift:{$kind->value}:{$row->int('newest')}", $kind->cost() === Cost::Dark ? RoundsSection::Dark : ($kind->cost() === Cost::NameLost ? RoundsSection::Lost : RoundsSection::Look), $today,

@@ -20,7 +20,7 @@ final readonly class Ends implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         return array_map(function (Row $row): RoundsItem {
             $day = NamesDue::day($row);
@@ -35,6 +35,6 @@ final readonly class Ends implements RoundsKind
                 $sum === null ? $this->words->say('rounds.ends.cost') : $this->words->say('rounds.ends.renewing', ['sum' => $sum->text()]),
                 $this->words->say($deed), $address, $row->int('names'), null, NamesDue::address($row, $narrow),
             );
-        }, $this->names->grouped([NextKind::Ends], 'client', $today, $until));
+        }, $this->names->grouped([NextKind::Ends], 'client', $today, $until, $most));
     }
 }

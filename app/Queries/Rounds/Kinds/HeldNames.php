@@ -20,11 +20,11 @@ final readonly class HeldNames implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         $rows = $this->database->select(
             "WITH held AS (SELECT client_id AS of_id, count(*) AS names, min(name_id) AS one FROM standings WHERE marks @> ARRAY['finding:lifecycle.on_hold'] GROUP BY 1 ORDER BY 2 DESC LIMIT ?)
-             SELECT h.*, s.client_name, s.ascii, s.unicode FROM held h JOIN standings s ON s.name_id = h.one", [self::MOST],
+             SELECT h.*, s.client_name, s.ascii, s.unicode FROM held h JOIN standings s ON s.name_id = h.one", [$most],
         );
 
         return array_map(fn (Row $row): RoundsItem => new RoundsItem(

@@ -20,12 +20,12 @@ final readonly class HoldsEnding implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         $rows = $this->database->select(
             "WITH held AS (SELECT client_id AS of_id, held_until::date AS day, count(*) AS names, min(name_id) AS one FROM standings
                 WHERE held_until < 'infinity' AND held_until >= ?::timestamptz AND held_until < ?::timestamptz GROUP BY 1, 2 ORDER BY 2, 3 DESC LIMIT ?)
-             SELECT h.*, s.client_name, s.ascii, s.unicode FROM held h JOIN standings s ON s.name_id = h.one", [$today->isoSecond(), $until->isoSecond(), self::MOST],
+             SELECT h.*, s.client_name, s.ascii, s.unicode FROM held h JOIN standings s ON s.name_id = h.one", [$today->isoSecond(), $until->isoSecond(), $most],
         );
 
         return array_map(fn (Row $row): RoundsItem => new RoundsItem(

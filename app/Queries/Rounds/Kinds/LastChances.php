@@ -23,7 +23,7 @@ final readonly class LastChances implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         return array_map(function (Row $row): RoundsItem {
             $kind = $row->text('next_kind');
@@ -38,6 +38,6 @@ final readonly class LastChances implements RoundsKind
                 $this->words->say("rounds.last.{$kind}", ['client' => $row->text('client_name')]), $sum === null ? $this->words->say('rounds.last.cost') : $this->words->say('rounds.last.for', ['sum' => $sum->text()]),
                 $this->words->say($deed), $address, $row->int('names'), null, NamesDue::address($row, $narrow),
             );
-        }, $this->names->grouped([NextKind::LateDear, NextKind::Suspended, NextKind::Redemption], 'client', $today, $until));
+        }, $this->names->grouped([NextKind::LateDear, NextKind::Suspended, NextKind::Redemption], 'client', $today, $until, $most));
     }
 }

@@ -20,7 +20,7 @@ final readonly class LateNames implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         return array_map(function (Row $row): RoundsItem {
             $day = NamesDue::day($row);
@@ -36,6 +36,6 @@ final readonly class LateNames implements RoundsKind
                 $loss === null ? $this->words->say('rounds.late.cost') : $this->words->say('rounds.late.more', ['sum' => $loss->text()]),
                 $this->words->say($deed), $address, $row->int('names'), $loss, NamesDue::address($row, $narrow),
             );
-        }, $this->names->grouped([NextKind::LatePlain], 'client', $today, $until));
+        }, $this->names->grouped([NextKind::LatePlain], 'client', $today, $until, $most));
     }
 }

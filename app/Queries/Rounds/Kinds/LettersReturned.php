@@ -21,7 +21,7 @@ final readonly class LettersReturned implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         // The letter written last counts.
         $rows = Row::all($this->database->select(<<<'SQL'
@@ -30,7 +30,7 @@ final readonly class LettersReturned implements RoundsKind
                 CROSS JOIN LATERAL (SELECT id, state, doubts FROM letters WHERE docket_id = d.id ORDER BY id DESC LIMIT 1) l
             WHERE d.state = ? AND a.answered_on IS NULL AND (l.state IN ('refused', 'returned', 'kept') OR (l.state = 'doubtful' AND l.doubts > 1))
             ORDER BY l.id LIMIT ?
-            SQL, [DocketState::Settled->value, self::MOST]));
+            SQL, [DocketState::Settled->value, $most]));
 
         return array_map(fn (Row $row): RoundsItem => new RoundsItem(
             "letter:{$row->int('id')}:{$row->text('state')}", RoundsSection::Waits, $today, $row->text('mailbox'),

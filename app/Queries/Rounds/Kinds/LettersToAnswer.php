@@ -19,10 +19,10 @@ final readonly class LettersToAnswer implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         $rows = Row::all($this->database->select(
-            'SELECT r.id, r.kind, r.sender, r.answer_by, (SELECT count(*) FROM received_names n WHERE n.received_id = r.id) AS names FROM received r WHERE r.answered_on IS NULL AND r.answer_by < ?::timestamptz ORDER BY r.answer_by, r.id LIMIT ?', [$until->isoSecond(), self::MOST],
+            'SELECT r.id, r.kind, r.sender, r.answer_by, (SELECT count(*) FROM received_names n WHERE n.received_id = r.id) AS names FROM received r WHERE r.answered_on IS NULL AND r.answer_by < ?::timestamptz ORDER BY r.answer_by, r.id LIMIT ?', [$until->isoSecond(), $most],
         ));
 
         return array_map(function (Row $row) use ($today): RoundsItem {

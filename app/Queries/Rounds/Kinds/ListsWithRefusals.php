@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries\Rounds\Kinds;
 
 use Acre\Core\Time\Instant;
-use App\Models\Import;
 use App\Models\ImportState;
 use App\Queries\Rounds\RoundsItem;
 use App\Queries\Rounds\RoundsKind;
@@ -24,26 +23,22 @@ final readonly class ListsWithRefusals implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
-        $lists = Import::query()->whereIn('state', [ImportState::Uploaded, ImportState::Read, ImportState::Done])->where('updated_at', '>', gmdate('c', time() - self::DAYS * 86_400))->orderByDesc('id')->limit(self::MOST)->get();
-        $refused = [];
-        foreach (Row::all($this->database->table('import_rows')->whereIn('import_id', $lists->pluck('id'))->where('verdict', 'refused')->groupBy('import_id')->selectRaw('import_id, count(*) AS lines')->get()) as $row) {
-            $refused[$row->int('import_id')] = $row->int('lines');
-        }
-        $items = [];
-        foreach ($lists as $list) {
-            $count = $refused[$list->id] ?? 0;
-            $how = $list->state === ImportState::Done ? 'refused' : 'waits';
-            if ($how === 'waits' || $count > 0) {
-                $items[] = new RoundsItem(
-                    "list:{$list->id}:{$how}", $how === 'waits' ? RoundsSection::Waits : RoundsSection::Look, $today, $list->file,
-                    $how === 'waits' ? $this->words->say('rounds.list.waits') : $this->words->count('rounds.list.refused', $count), $this->words->say("rounds.list.cost.{$how}"), $this->words->say("rounds.list.deed.{$how}"),
-                    route('bring-in.show', [$list, ...($how === 'refused' ? ['verdict' => 'refused'] : [])]), isName: false,
-                );
-            }
-        }
+        $rows = Row::all($this->database->select(
+            'SELECT i.id, i.state, i.file, r.lines FROM imports i CROSS JOIN LATERAL (SELECT count(*) AS lines FROM import_rows x WHERE x.verdict = ? AND x.import_id = i.id) r
+             WHERE i.updated_at > ? AND (i.state IN (?, ?) OR i.state = ? AND r.lines > 0) ORDER BY i.id DESC LIMIT ?',
+            ['refused', gmdate('c', time() - self::DAYS * 86_400), ImportState::Uploaded->value, ImportState::Read->value, ImportState::Done->value, $most],
+        ));
 
-        return $items;
+        return array_map(function (Row $list) use ($today): RoundsItem {
+            $how = $list->text('state') === ImportState::Done->value ? 'refused' : 'waits';
+
+            return new RoundsItem(
+                "list:{$list->int('id')}:{$how}", $how === 'waits' ? RoundsSection::Waits : RoundsSection::Look, $today, $list->text('file'),
+                $how === 'waits' ? $this->words->say('rounds.list.waits') : $this->words->count('rounds.list.refused', $list->int('lines')), $this->words->say("rounds.list.cost.{$how}"), $this->words->say("rounds.list.deed.{$how}"),
+                route('bring-in.show', [$list->int('id'), ...($how === 'refused' ? ['verdict' => 'refused'] : [])]), isName: false,
+            );
+        }, $rows);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Rounds\Kinds;
 
+use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Time\Instant;
 use App\Queries\Rounds\NamesDue;
 use App\Queries\Rounds\RoundsItem;
@@ -20,13 +21,15 @@ final readonly class MailboxesLapsing implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         $rows = Row::all($this->database->select(
-            "SELECT v.contact_id, m.address, s.unicode AS site, s.ends_on::date AS day, count(*) AS names
-             FROM mailboxes m JOIN standings s ON s.ascii = m.site AND s.intent = 'lapse' AND s.ends_on >= ?::timestamptz AND s.ends_on < ?::timestamptz
-             JOIN contact_versions v ON v.mailbox_id = m.id AND upper_inf(v.span) JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span) AND o.name_id <> s.name_id
-             WHERE m.site <> '' GROUP BY v.contact_id, m.address, s.unicode, s.ends_on ORDER BY s.ends_on, 5 DESC, 1 LIMIT ?", [$today->isoSecond(), $until->isoSecond(), self::MOST],
+            // From the names of which it is said already: far fewer than are meant to lapse.
+            "SELECT v.contact_id, m.address, n.unicode AS site, l.ends_on::date AS day, count(*) AS names
+             FROM standings g JOIN roles o ON o.name_id = g.name_id AND o.role = 'registrant' AND upper_inf(o.span) JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span)
+             JOIN mailboxes m ON m.id = v.mailbox_id JOIN names n ON n.ascii = m.site AND n.id <> g.name_id
+             JOIN registrations l ON l.name_id = n.id AND upper_inf(l.span) AND l.intent = 'lapse' AND l.ends_on >= ?::timestamptz AND l.ends_on < ?::timestamptz
+             WHERE g.marks @> ARRAY[?] GROUP BY v.contact_id, m.address, n.unicode, l.ends_on ORDER BY l.ends_on, 5 DESC, 1 LIMIT ?", [$today->isoSecond(), $until->isoSecond(), 'finding:contact.'.ContactFinding::MailboxLapses->value, $most],
         ));
 
         return array_map(fn (Row $row): RoundsItem => new RoundsItem(

@@ -24,9 +24,9 @@ final readonly class OpenDockets implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
-        $dockets = Docket::query()->whereIn('state', [DocketState::Prepared, DocketState::Settled])->orderBy('id')->limit(self::MOST)->get();
+        $dockets = Docket::query()->whereIn('state', [DocketState::Prepared, DocketState::Settled])->orderBy('id')->limit($most)->get();
         $ids = array_map(fn (Docket $docket): int => $docket->id, array_values($dockets->all()));
         $progress = $this->progress->of($ids);
         $expected = $this->expected($ids);

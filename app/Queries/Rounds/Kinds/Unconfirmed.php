@@ -20,7 +20,7 @@ final readonly class Unconfirmed implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
         return array_map(function (Row $row): RoundsItem {
             $kind = $row->text('next_kind');
@@ -33,6 +33,6 @@ final readonly class Unconfirmed implements RoundsKind
                 $this->words->say($row->int('names') === 1 ? 'rounds.unconfirmed.deed' : 'rounds.see_them'),
                 $row->int('names') === 1 ? route('names.edit', $row->text('ascii')) : NamesDue::address($row, ['account' => $row->int('of_id'), 'finding' => 'lifecycle.'.$finding]), $row->int('names'),
             );
-        }, $this->names->grouped([NextKind::ChargeUnconfirmed, NextKind::Presumed], 'account', $today, $until));
+        }, $this->names->grouped([NextKind::ChargeUnconfirmed, NextKind::Presumed], 'account', $today, $until, $most));
     }
 }

@@ -19,9 +19,9 @@ final readonly class Verifications implements RoundsKind
     {
     }
 
-    public function due(Instant $today, Instant $until): array
+    public function due(Instant $today, Instant $until, int $most): array
     {
-        return array_slice(array_map(function (Row $row) use ($today): RoundsItem {
+        return array_map(function (Row $row) use ($today): RoundsItem {
             $by = $row->instant('by')?->toDay() ?? $today;
             $how = match (true) {
                 $row->textOrNull('objection') !== null => $row->textOrNull('objection_by') === 'mail' ? 'written' : 'objected',
@@ -36,6 +36,6 @@ final readonly class Verifications implements RoundsKind
                 $this->words->count("rounds.verify.{$how}", $row->int('names'), ['senders' => $row->textOrNull('senders') ?? '']), $this->words->say('rounds.verify.cost'), $this->words->say('rounds.verify.deed'),
                 route('verification.index'), $row->int('names'), see: route('contacts.show', $row->int('contact_id')), isName: false,
             );
-        }, $this->board->due($until)), 0, self::MOST);
+        }, $this->board->due($until, $most));
     }
 }
