@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'changed_meanwhile' => 'Somebody else saved this while you were typing. Nothing of yours is lost: it stands in the form. Open the page in another window to see what they changed, then save again over it or not.',
+    'cut' => 'The first :most; there are more.',
     'currency' => 'Write the three letters of a currency, such as GBP.',
     'amount' => 'Write an amount such as 120.00, with the currency behind it if it is another than the house’s.',
     'no_role' => 'Names under .:suffix have no such contact any more.',

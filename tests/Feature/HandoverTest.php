@@ -10,6 +10,7 @@ use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
+use App\Models\Client;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
@@ -68,6 +69,16 @@ final class HandoverTest extends TestCase
             ->assertSee('Meant to lapse on 2 Nov')->assertSee('Its term ended on 1 Sep: renew first')->assertSee('1 of 2 can go now')->assertSee('Prepare 1 name for Wickerby Bell Foundry');
         self::assertSame(0, Docket::query()->count());
         $this->actingAs($this->house->steward)->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")->assertSee('or paste them here')->assertDontSee('wickerby-bells');
+    }
+
+    public function test_of_very_many_clients_each_can_be_chosen(): void
+    {
+        DB::statement("INSERT INTO clients (name) SELECT 'Client ' || lpad(n::text, 4, '0') FROM generate_series(1, 600) n");
+        $last = Client::query()->where('name', 'Client 0600')->sole();
+        $this->house->name('bell.com');
+        $page = $this->actingAs($this->house->clerk)->get("/hand-over?name=bell.com&receiver={$this->house->theirs->id}&by=2026-10-12&client={$last->id}")->assertOk();
+        $page->assertSee('held afterwards for')->assertSee("<option value=\"{$last->id}\" selected>Client 0600</option>", false)->assertSee('name="by" value="2026-10-12"', false)->assertSee('name="name" value="bell.com"', false);
+        $this->get('/deeds/give_to_client?name=bell.com')->assertOk()->assertSee('Client 0600');
     }
 
     public function test_a_receiver_is_found_by_any_part_of_number_login_handle_or_client(): void

@@ -112,6 +112,8 @@ final class TakeAwayTest extends TestCase
         $event = array_values(array_filter($this->events($this->get('/roll/calendar.ics')->streamedContent()), fn (VEvent $event): bool => self::value($event, 'SUMMARY') === 'wanted.com ends'))[0];
         self::assertSame('Wickerby Bell Foundry, Farshore Domains. Only watched, in no account of ours.', self::value($event, 'DESCRIPTION'));
         $this->bringBack($content)->assertSee('0 new')->assertSee('3 the same')->assertSee('0 refused');
+        // On paper for whom it is watched there is what we keep for them.
+        $this->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()->assertSeeInOrder(['What we keep for Wickerby Bell Foundry', '2 names', 'glockenwärts.com', 'peal.org'])->assertDontSee('wanted.com');
         // Somebody who says in which account it is has got it.
         $this->bringBack("name,account,ends\nwanted.com,40718,2026-11-11\n")->assertSee('1 new');
     }

@@ -21,6 +21,8 @@ use Illuminate\View\View;
 /** Accounts: a panel at a registrar, with number and login. */
 final readonly class AccountController
 {
+    public const LISTED = 200;
+
     public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate, private ReadCustody $custody, private Words $words)
     {
     }
@@ -30,7 +32,7 @@ final readonly class AccountController
         $asked = $request->query('q');
         $text = is_string($asked) ? mb_substr(trim($asked), 0, 200) : '';
 
-        return view('accounts.index', ['accounts' => $find->matching($text, null, 200), 'text' => $text, 'tallies' => $this->tallies->by('account_id')]);
+        return view('accounts.index', ['accounts' => $find->matching($text, null, self::LISTED), 'text' => $text, 'tallies' => $this->tallies->by('account_id')]);
     }
 
     public function create(Request $request): View

@@ -15,6 +15,9 @@ use Illuminate\View\View;
 /** Registrars with their terms and prices. */
 final readonly class RegistrarController
 {
+    /** Accounts. */
+    public const LISTED = 500;
+
     public function __construct(private SaveRow $save, private Tallies $tallies, private TradeClock $clock)
     {
     }
@@ -43,7 +46,7 @@ final readonly class RegistrarController
     {
         return view('registrars.show', [
             'registrar' => $registrar,
-            'accounts' => $registrar->accounts()->with('owner')->orderBy('number')->limit(500)->get(),
+            'accounts' => $registrar->accounts()->with('owner')->orderBy('number')->limit(self::LISTED)->get(),
             'tallies' => $this->tallies->by('account_id'),
             'prices' => $registrar->prices()->orderBy('suffix')->orderBy('action')->orderByRaw('lower(span) DESC')->get(),
             'price' => new Price,

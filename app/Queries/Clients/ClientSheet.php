@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Clients;
 
+use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Money\Money;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -18,11 +19,16 @@ final readonly class ClientSheet
     {
     }
 
-    /** @return list<Row> soonest end first */
+    /** @return list<Row> soonest end first; what is only watched for them is not kept */
     public function names(int $clientId): array
     {
-        return Row::all($this->database->table('standings')->where('client_id', $clientId)->orderBy('ends_on')->orderBy('name_id')->limit(self::MOST)
+        return Row::all($this->database->table('standings')->where('client_id', $clientId)->where('next_kind', '<>', NextKind::Watched->value)->orderBy('ends_on')->orderBy('name_id')->limit(self::MOST)
             ->select(['unicode', 'ascii', 'created_on', 'ends_on', 'intent', 'phase', 'registrar_name'])->selectRaw("facts->'renew'->>0 AS year, facts->'renew'->>1 AS year_currency")->get());
+    }
+
+    public function count(int $clientId): int
+    {
+        return $this->database->table('standings')->where('client_id', $clientId)->where('next_kind', '<>', NextKind::Watched->value)->count();
     }
 
     /** @return list<array{int, Money}> how many names cost that a year together, by currency */

@@ -23,5 +23,6 @@
         @endforeach
         </tbody>
     </table>
+    <x-cut :shown="count($accounts)" :most="App\Http\Accounts\AccountController::LISTED">The form above finds the others.</x-cut>
     @endif
 </x-layout>

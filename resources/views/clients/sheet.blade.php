@@ -3,8 +3,8 @@
     <article class="deed-paper">
         <x-letterhead/>
         <h1>What we keep for {{ $client->name }}</h1>
-        <p>As it stands on {{ App\Support\Dates::full($today) }}: {{ count($names) === 1 ? 'one name' : number_format(count($names)).' names' }}.
-            @foreach ($sums as [$count, $sum]){{ $loop->first ? 'A year costs ' : ' and ' }}<strong>{{ $sum->text() }}</strong> for {{ $count === 1 ? 'one of them' : number_format($count).' of them' }}@endforeach{{ $sums === [] ? '' : '.' }}</p>
+        <p>As it stands on {{ App\Support\Dates::full($today) }}: {{ $count === 1 ? 'one name' : number_format($count).' names' }}.
+            @foreach ($sums as [$costing, $sum]){{ $loop->first ? 'A year costs ' : ' and ' }}<strong>{{ $sum->text() }}</strong> for {{ $costing === 1 ? 'one of them' : number_format($costing).' of them' }}@endforeach{{ $sums === [] ? '' : '.' }}</p>
         <table class="sheet low">
             <thead><tr><th scope="col">Name</th><th scope="col">Since</th><th scope="col">Ends</th><th scope="col">And then</th><th scope="col">Kept at</th><th scope="col" class="sum">A year</th></tr></thead>
             <tbody>
@@ -19,6 +19,7 @@
             @endforeach
             </tbody>
         </table>
+        @if ($count > count($names))<x-cut :shown="count($names)" :most="App\Queries\Clients\ClientSheet::MOST">As CSV it is all of them.</x-cut>@endif
         <p class="no-paper head-deeds"><button type="button" class="main" data-print>Print</button> <a class="button" href="{{ route('roll.take-away', ['csv', 'client' => $client->id]) }}">As CSV</a> <a class="button" href="{{ route('roll.calendar', ['client' => $client->id]) }}">As a calendar</a></p>
     </article>
 </x-layout>

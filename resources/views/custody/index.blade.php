@@ -23,4 +23,5 @@
         @endforeach
         </tbody>
     </table>
+    <x-cut :shown="count($accounts)" :most="App\Queries\Custody\ReadCustody::MOST">Rounds tells of those that nobody can get into.</x-cut>
 </x-layout>

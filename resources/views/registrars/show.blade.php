@@ -38,6 +38,7 @@
                     <div><dt>None</dt><dd>yet</dd></div>
                 @endforelse
             </dl>
+            <x-cut :shown="count($accounts)" :most="App\Http\Registrars\RegistrarController::LISTED"><a href="{{ route('accounts.index', ['q' => $registrar->name]) }}">Accounts are found there.</a></x-cut>
             @can('prepare')<p><a href="{{ route('accounts.create', ['registrar' => $registrar->id]) }}">Write down an account here</a></p>@endcan
         </section>
     </div>
