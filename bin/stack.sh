@@ -48,7 +48,7 @@ folders() {
 fill() {
   sed -e "s|@ROOT@|$ROOT|g" -e "s|@DATA@|$DATA|g" -e "s|@CONF@|$CONF|g" -e "s|@SOCKETS@|$SOCKETS|g" \
       -e "s|@ADDRESS@|${ACRE_ADDRESS:-127.0.0.1}|g" -e "s|@PORT@|$ACRE_PORT|g" -e "s|@DB_PORT@|$ACRE_DB_PORT|g" \
-      -e "s|@PG_BIN@|$(PG_BIN)|g" -e "s|@WORKERS@|${ACRE_WORKERS:-2}|g" -e "s|@DB_FLAGS@|${DB_FLAGS:-}|g" \
+      -e "s|@PG_BIN@|$(PG_BIN)|g" -e "s|@WORKERS@|${ACRE_WORKERS:-2}|g" -e "s|@DB_FLAGS@|${DB_FLAGS:-}|g" -e "s|@DB_MEMORY@|$(db_memory)|g" \
       -e "s|@DRIVER_PORT@|${DRIVER_PORT:-0}|g" -e "s|@AS_RUN@|$(as_line "$RUN_USER")|g" -e "s|@AS_DB@|$(as_line postgres)|g" "$1"
 }
 as_line() { if is_root && [ "$1" != root ]; then echo "user=$1"; fi; }
@@ -63,6 +63,9 @@ configure() {
 control() { supervisorctl -c "$CONF/supervisord.conf" "$@"; }
 stack_running() { [ -S "$SOCKETS/supervisor.sock" ] && control pid >/dev/null 2>&1; }
 need_running() { stack_running || die "It is not running. ./acre start starts it."; }
+
+# An eighth of the machine's memory, in MB: what PostgreSQL keeps at hand itself, between 128 and 2,048.
+db_memory() { awk '/^MemTotal/ { m = int($2 / 8192); print m < 128 ? 128 : (m > 2048 ? 2048 : m) }' /proc/meminfo; }
 
 make_cluster() {
   [ -f "$DATA/pg/PG_VERSION" ] && return 0

@@ -29,15 +29,11 @@ final readonly class HouseLog
         // A worker acts from nowhere.
         $from = $this->request?->route() === null ? null : $this->request->ip();
         foreach (array_chunk($entries, 500) as $chunk) {
-            $this->database->table('log')->insert(array_map(fn (array $entry): array => [
-                'trade_at' => $trade,
-                'user_id' => $user,
-                'from_address' => $from,
-                'event' => $entry['event'],
-                'subject' => $entry['subject'],
-                'subject_id' => $entry['subject_id'],
-                'data' => json_encode((object) $entry['data'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
-            ], $chunk));
+            $rows = array_map(fn (array $entry): array => [...$entry, 'data' => (object) $entry['data']], $chunk);
+            $this->database->statement(
+                'INSERT INTO log (trade_at, user_id, from_address, event, subject, subject_id, data) SELECT ?::timestamptz, ?::bigint, ?, event, subject, subject_id, data
+                 FROM json_to_recordset(?::json) AS e(event text, subject text, subject_id bigint, data jsonb)', [$trade, $user, $from, json_encode($rows, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)],
+            );
         }
     }
 }

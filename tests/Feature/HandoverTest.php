@@ -281,7 +281,7 @@ final class HandoverTest extends TestCase
         $name = $this->house->name('one.com');
         $docket = $this->settled([$name]);
         DB::listen(function (QueryExecuted $query): void {
-            if (str_starts_with($query->sql, 'insert into "log"')) {
+            if (str_starts_with($query->sql, 'INSERT INTO log ')) {
                 throw new RuntimeException('no log, no deed');
             }
         });

@@ -72,7 +72,7 @@ final readonly class FindAnything
         $beyond = $needle."\u{10FFFF}";
         $rows = $this->rows(fn (Builder $query): Builder => $query->whereBetween('ascii', [$needle, $beyond])->orderBy('ascii')->limit(self::LIMIT));
         if (count($rows) < self::LIMIT) {
-            $rows += $this->rows(fn (Builder $query): Builder => $query->whereBetween('unicode', [$needle, $beyond])->orderBy('unicode')->limit(self::LIMIT));
+            $rows += $this->rows(fn (Builder $query): Builder => $query->whereRaw('unicode <> ascii')->whereBetween('unicode', [$needle, $beyond])->orderBy('unicode')->limit(self::LIMIT));
         }
         if (count($rows) < self::LIMIT && mb_strlen($needle) >= self::LETTERS) {
             $rows += $this->rows(fn (Builder $query): Builder => $this->database->query()

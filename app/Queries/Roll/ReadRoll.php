@@ -92,7 +92,7 @@ final readonly class ReadRoll
             return;
         }
         $beyond = $needle."\u{10FFFF}";
-        $query->where(fn (Builder $either) => $either->whereBetween('ascii', [$needle, $beyond])->orWhereBetween('unicode', [$needle, $beyond]));
+        $query->where(fn (Builder $either) => $either->whereBetween('ascii', [$needle, $beyond])->orWhere(fn (Builder $idn) => $idn->whereRaw('unicode <> ascii')->whereBetween('unicode', [$needle, $beyond])));
     }
 
     /** What was typed, or the name in it when a web address was pasted. */
