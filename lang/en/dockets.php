@@ -15,6 +15,7 @@ return [
     'ticked' => [
         'done' => '{0} Nothing was ticked: somebody else had ended these lines already.|{1} One name is ticked as done, and its holding has changed.|[2,*] :count names are ticked as done, and their holdings have changed.',
         'refused' => '{0} Nothing was changed: somebody else had ended these lines already.|{1} One name is written down as refused.|[2,*] :count names are written down as refused.',
+        'told_already' => '{1} One stays open: its registrar was told already, and will say how it ends.|[2,*] :count stay open: their registrars were told already, and will say how they end.',
         'called_off' => '{0} Nothing was left to call off.|{1} One name is called off.|[2,*] :count names are called off.',
     ],
 ];

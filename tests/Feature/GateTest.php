@@ -314,6 +314,9 @@ final class GateTest extends TestCase
         $order = Order::query()->where('name_id', $name->id)->latest('id')->firstOrFail();
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->state, $docket->lines()->firstOrFail()->state]);
         $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('looks at it first');
+        // It can't be called off any more: what becomes of it the registrar says.
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/call-off")->assertSessionHas('told', 'Nothing was left to call off. One stays open: its registrar was told already, and will say how it ends.');
+        self::assertSame([OrderState::Pending, LineState::Begun], [$order->refresh()->state, $docket->lines()->firstOrFail()->state]);
 
         $this->world->play($name->ascii, $part);
         app(TakeMessages::class)->handle($this->giver->id);

@@ -6,6 +6,7 @@ namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
+use App\Actions\Gates\GateOrders;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -32,6 +33,7 @@ final readonly class EndLines
         private CloseDocket $close,
         private TradeClock $clock,
         private HouseLog $log,
+        private GateOrders $orders,
     ) {
     }
 
@@ -79,13 +81,13 @@ final readonly class EndLines
     }
 
     /**
-     * Whatever is still open; a docket that nobody settled yet is called off whole.
+     * Whatever is still open, but for what a registrar was told and can't take back; a docket that nobody settled yet is called off whole.
      *
      * @param  bool  $onlyWaiting  what has begun goes on
      */
     public function calledOff(User $user, Docket $docket, bool $onlyWaiting = false): int
     {
-        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, heard: false, how: function (DocketLine $line) use ($docket): void {
+        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, heard: false, keepsTold: true, how: function (DocketLine $line) use ($docket): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
             $line->fill(['state' => LineState::CalledOff]);
         });
@@ -97,14 +99,18 @@ final readonly class EndLines
      * @param  bool  $heard  only those that wait for nobody's word
      * @param  callable(DocketLine, CaseFile): void  $how
      * @param  (callable(list<CaseFile>): mixed)|null  $ahead  called once before
+     * @param  bool  $keepsTold  those stay open of which their registrar was told what can't be taken back
      */
-    private function end(User $user, Docket $docket, ?array $lineIds, array $from, bool $heard, callable $how, ?callable $ahead = null): int
+    private function end(User $user, Docket $docket, ?array $lineIds, array $from, bool $heard, callable $how, ?callable $ahead = null, bool $keepsTold = false): int
     {
-        return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $heard, $how, $ahead): int {
+        return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $heard, $how, $ahead, $keepsTold): int {
             $locked = Docket::query()->lockForUpdate()->findOrFail($docket->id);
             $lines = DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', $from)
                 ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))->when($heard, fn ($query) => $query->withoutOpenWord())
                 ->orderBy('name_id')->lockForUpdate()->get();
+            if ($keepsTold) {
+                $lines = $lines->except($this->orders->told(array_values(array_filter($lines->modelKeys(), is_int(...)))));
+            }
             Name::query()->whereIn('id', $lines->pluck('name_id'))->orderBy('id')->lockForUpdate()->get();
             $ids = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
             $files = $this->files->of($ids, $this->clock->now());

@@ -30,11 +30,30 @@ final class GateOrders
         return $this->reached[$accountId] ??= $this->registrars->of(Account::query()->with('registrar')->findOrFail($accountId)) !== null;
     }
 
+    /**
+     * Lines of which their registrar was told something that can't be taken back and isn't answered yet: what becomes of them it says.
+     * The orders of all of them are locked, so that none is told meanwhile.
+     *
+     * @param  list<int>  $lineIds
+     * @return list<int>
+     */
+    public function told(array $lineIds): array
+    {
+        $told = [];
+        foreach (Order::query()->whereIn('docket_line_id', $lineIds)->whereIn('state', [OrderState::Waiting, OrderState::Sent, OrderState::Pending])->orderBy('id')->lockForUpdate()->get() as $order) {
+            if ($order->state !== OrderState::Waiting && ! $order->kind->canBeTakenBack()) {
+                $told[] = (int) $order->docket_line_id;
+            }
+        }
+
+        return $told;
+    }
+
     /** What was placed for a line and not told yet is called off; what was told is told to be taken back. */
     public function takeBack(DocketLine $line): void
     {
         foreach (Order::query()->where('docket_line_id', $line->id)->whereIn('state', [OrderState::Waiting, OrderState::Sent, OrderState::Pending])->lockForUpdate()->get() as $order) {
-            if ($order->state !== OrderState::Waiting && $order->kind === OrderKind::HandOver) {
+            if ($order->state !== OrderState::Waiting && $order->kind->canBeTakenBack()) {
                 Order::query()->create([
                     'account_id' => $order->account_id, 'name_id' => $order->name_id, 'docket_line_id' => null, 'kind' => OrderKind::CancelHandover, 'terms' => [], 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
                 ]);

@@ -116,9 +116,11 @@ final readonly class DocketController
 
     public function callOff(SettleRequest $request, Docket $docket, EndLines $end): RedirectResponse
     {
-        $count = $end->calledOff($request->person(), $docket, $request->input('which') === 'waiting');
+        $onlyWaiting = $request->input('which') === 'waiting';
+        $count = $end->calledOff($request->person(), $docket, $onlyWaiting);
+        $open = $onlyWaiting ? 0 : $docket->lines()->whereIn('state', LineState::OPEN)->count();
 
-        return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.called_off', $count));
+        return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.called_off', $count).($open === 0 ? '' : ' '.$this->words->count('dockets.ticked.told_already', $open)));
     }
 
     /** Writes once more to the receiver, whose word is waited for. */

@@ -18,4 +18,10 @@ enum OrderKind: string
     case Disclose = 'disclose';
     /** Another legal holder, or another version of the same one's data. */
     case Registrant = 'registrant';
+
+    /** Whether a registrar can be told to take it back while it is under way; the rest has been, or will be, carried out. */
+    public function canBeTakenBack(): bool
+    {
+        return $this === self::HandOver;
+    }
 }

@@ -1,6 +1,7 @@
-<x-layout :title="'Erase contact '.$contact->id" area="People">
+@php($title = $erased === null ? "Erase contact {$contact->id}" : "Contact {$contact->id} is erased")
+<x-layout :title="$title" area="People">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('contacts.index') }}">Who stands behind the names</a> / <a href="{{ route('contacts.show', $contact) }}">{{ $contact->today->called === '' ? 'contact '.$contact->id : $contact->today->called }}</a></nav>
-    <h1>Erase contact {{ $contact->id }}</h1>
+    <h1>{{ $title }}</h1>
     @if ($erased !== null)
         <p class="sentence">Erased on {{ App\Support\Dates::full($erased->instant('erased_on')) }}, as was asked on {{ App\Support\Dates::full($erased->instant('asked_on')) }}.</p>
         <section class="card"><h2>The proof</h2>
