@@ -11,7 +11,7 @@ use Acre\Core\Time\Instant;
 use App\Support\Dates;
 use App\Support\Row;
 use App\Support\TradeClock;
-use Illuminate\Contracts\Translation\Translator;
+use Illuminate\Translation\Translator;
 
 /** Says in words what the core found; every word stands in lang/. */
 final readonly class Words
@@ -110,9 +110,7 @@ final readonly class Words
     /** The same, or what is given where nobody has written words for it. */
     public function sayOr(string $key, string $otherwise): string
     {
-        $said = $this->say($key);
-
-        return $said === $key ? $otherwise : $said;
+        return $this->lang->has($key) ? $this->say($key) : $otherwise;
     }
 
     /** @param  array<string, string|int>  $with */

@@ -10,7 +10,7 @@ return [
     'pace' => ['hourly' => 'every hour', 'daily' => 'every day', 'weekly' => 'every week'],
     'pace_why' => ['hourly' => 'something is under way, or an alarm is open', 'daily' => 'a date is close, or it drifted lately', 'weekly' => 'quiet'],
     'differs' => ['short' => 'differs', 'alarm' => 'The outside says otherwise, and nobody here did it', 'differs' => 'The outside says otherwise'],
-    'field' => ['registered' => 'Registered at all', 'registrar' => 'Registrar', 'ends' => 'End', 'created' => 'Registered on', 'statuses' => 'Statuses', 'lock' => 'Lock', 'servers' => 'Name servers', 'holder' => 'Holder', 'signed' => 'Signed'],
+    'field' => ['registered' => 'Registered at all', 'registrar' => 'Registrar', 'ends' => 'End', 'created' => 'Registered on', 'statuses' => 'Statuses', 'lock' => 'Lock', 'servers' => 'Name servers', 'holder' => 'Holder', 'disclosure' => 'What is read of the holder', 'signed' => 'Signed'],
     'what' => ['all' => 'everything that differs', 'registered' => 'whether it is registered', 'registrar' => 'the registrar', 'ends' => 'the end', 'created' => 'the day of registration', 'statuses' => 'the statuses', 'lock' => 'the lock', 'servers' => 'the name servers', 'holder' => 'the holder', 'disclosure' => 'what is read of the holder'],
     'taken' => ['all' => 'what differs', 'ends' => 'the end', 'created' => 'the day of registration', 'statuses' => 'the statuses', 'lock' => 'the lock', 'servers' => 'the name servers'],
     'nothing_written' => 'nothing written',

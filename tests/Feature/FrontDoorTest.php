@@ -7,8 +7,11 @@ namespace Tests\Feature;
 use Acre\Core\Time\Instant;
 use App\Support\Row;
 use App\Support\TradeClock;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Facade;
+use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
 /** What ./acre asks of the application: tell and clock. */
@@ -96,6 +99,21 @@ final class FrontDoorTest extends TestCase
         self::assertSame('2026-11-05', app(TradeClock::class)->today()->iso());
         self::assertSame(2, Artisan::call('acre:clock', ['to' => '2026-10-01']));
         self::assertSame(2, Artisan::call('acre:clock', ['to' => 'yesterday']));
+    }
+
+    public function test_nothing_that_is_done_by_the_clock_fails_while_there_is_nothing_to_do(): void
+    {
+        DB::table('settings')->insert(['key' => 'demo', 'value' => 'true']);
+        Queue::fake();
+        $events = app(Schedule::class)->events();
+        self::assertGreaterThan(15, count($events));
+        foreach ($events as $event) {
+            $event->run(app());
+            self::assertSame(0, $event->exitCode, (string) $event->description);
+        }
+        // What they dispatch goes as they go.
+        app()->forgetInstance(Schedule::class);
+        Facade::clearResolvedInstance(Schedule::class);
     }
 
     public function test_a_house_that_is_no_demo_is_never_emptied(): void

@@ -268,6 +268,19 @@ final class RoundsTest extends TestCase
         $this->get('/rounds')->assertSee('Nothing to do today')->assertSee('comes later');
     }
 
+    public function test_a_reader_is_led_to_what_they_may_see(): void
+    {
+        $this->house->name('ask.com', facts: ['ends_on' => Instant::of('2026-10-15'), 'intent' => 'ask_client']);
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-30')]);
+        $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-09')]);
+        $page = (string) $this->actingAs($this->house->reader)->get('/rounds')->assertOk()->getContent();
+        preg_match_all('~<t[dh][^>]*>\s*<a class="[^"]*" href="([^"]+)"~', $page, $links);
+        self::assertGreaterThanOrEqual(6, count($links[1]));
+        foreach (array_unique($links[1]) as $link) {
+            $this->get(html_entity_decode($link))->assertOk();
+        }
+    }
+
     public function test_the_weeks_are_written_as_the_house_writes_days(): void
     {
         app(HouseSettings::class)->set(['dates' => 'points']);
