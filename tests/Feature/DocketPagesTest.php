@@ -130,7 +130,7 @@ final class DocketPagesTest extends TestCase
         self::assertSame('2026-10-06', Row::of(DB::table('log')->orderByDesc('id')->first())->instant('trade_at')?->date());
         // By the machine's clock the row lies in its month's own partition.
         self::assertSame('log_'.gmdate('Y_m'), Row::of(DB::selectOne('SELECT tableoid::regclass::text AS part FROM log ORDER BY id DESC LIMIT 1'))->text('part'));
-        $this->actingAs($this->house->reader)->get('/names/one.com')->assertSeeInOrder(['The log of it (2)', 'The handover was refused', 'Steward Tern', 'A handover began']);
+        $this->actingAs($this->house->reader)->get('/names/one.com')->assertSeeInOrder(['The log of it (2)', 'What a docket wanted was refused', 'Steward Tern', 'A docket began with it']);
     }
 
     public function test_the_chain_of_proofs_is_walked_and_a_changed_line_is_found(): void

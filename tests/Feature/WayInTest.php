@@ -167,7 +167,7 @@ final class WayInTest extends TestCase
         $this->put('/names/bell.com', ['intent' => 'lapse', 'lock' => 'on', 'own_renewal' => '1.200,50', 'version' => 1])->assertSessionHasNoErrors();
         self::assertSame(['1200.50', 'EUR'], array_values((array) DB::table('registrations')->first(['own_renewal', 'own_currency'])));
         $this->get('/log?event=house_set')->assertSee('Harrow');
-        $this->get('/log?event=facts_changed')->assertSee('when_told')->assertSee('lapse');
+        $this->get('/log?event=facts_changed')->assertSee('intent: renew when told → lapse');
     }
 
     public function test_over_so_many_names_who_prepared_may_not_settle(): void

@@ -7,13 +7,12 @@ namespace App\Http\Log;
 use App\Http\SignedInRequest;
 use App\Models\User;
 use App\Queries\Log\ReadLog;
-use App\View\Words;
 use Illuminate\View\View;
 
 /** The log, to be searched by whoever runs the house. */
 final readonly class LogController
 {
-    public function __construct(private ReadLog $log, private Words $words)
+    public function __construct(private ReadLog $log)
     {
     }
 
@@ -25,7 +24,7 @@ final readonly class LogController
         [$rows, $next] = $this->log->page($id('person'), $event, $text, $id('before'));
 
         return view('log.show', [
-            'rows' => $rows, 'next' => $next, 'person' => $id('person'), 'event' => $event, 'text' => $text, 'words' => $this->words,
+            'rows' => $rows, 'next' => $next, 'person' => $id('person'), 'event' => $event, 'text' => $text,
             'people' => User::query()->orderBy('name')->get(['id', 'name']), 'events' => $this->log->events(),
         ]);
     }
