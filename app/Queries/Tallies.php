@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use Acre\Core\Lifecycle\NextKind;
+use App\Models\Account;
+use App\Models\Client;
+use App\Models\Registrar;
 use App\Support\Row;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Query\Builder;
 
 /** How many names there are of each client, registrar or account. */
 final readonly class Tallies
@@ -15,13 +20,19 @@ final readonly class Tallies
     }
 
     /**
+     * Of those asked for; what is only watched for somebody is held nowhere.
+     *
      * @param  'client_id'|'registrar_id'|'account_id'  $column
+     * @param  iterable<Client|Registrar|Account>  $of
      * @return array<int, Row> by id: names, grave, first_end
      */
-    public function by(string $column): array
+    public function by(string $column, iterable $of): array
     {
-        $found = [];
-        $rows = $this->database->table('standings')->groupBy($column)
+        $found = $ids = [];
+        foreach ($of as $one) {
+            $ids[] = $one->id;
+        }
+        $rows = $this->held()->whereIn($column, $ids)->groupBy($column)
             ->selectRaw("{$column} AS id, count(*) AS names, count(*) FILTER (WHERE severity = 3) AS grave, min(ends_on) FILTER (WHERE phase = 'in_term') AS first_end")->get();
         foreach (Row::all($rows) as $row) {
             $found[$row->int('id')] = $row;
@@ -33,9 +44,19 @@ final readonly class Tallies
     /** @return list<Row> where a client's names are held: account_id, account_number, registrar_name, names */
     public function heldFor(int $clientId): array
     {
-        return Row::all($this->database->table('standings')->where('client_id', $clientId)
+        return Row::all($this->held()->where('client_id', $clientId)
             ->groupBy('account_id', 'account_number', 'registrar_name')->orderByRaw('count(*) DESC')
             ->selectRaw('account_id, account_number, registrar_name, count(*) AS names')->get());
+    }
+
+    public function watchedFor(int $clientId): int
+    {
+        return $this->database->table('watchings')->where('client_id', $clientId)->count();
+    }
+
+    private function held(): Builder
+    {
+        return $this->database->table('standings')->where('next_kind', '<>', NextKind::Watched->value);
     }
 
     /** The docket by which an account last received names, and when. */

@@ -63,7 +63,8 @@ final class FindingAccountsTest extends TestCase
         }
         $this->house->name('three.com', $this->house->theirs, $this->house->harrow);
         $tallies = app(Tallies::class);
-        self::assertEquals([$this->house->ours->id => 2, $this->house->theirs->id => 1], array_map(fn (Row $row): int => $row->int('names'), $tallies->by('account_id')));
+        self::assertEquals([$this->house->ours->id => 2, $this->house->theirs->id => 1], array_map(fn (Row $row): int => $row->int('names'), $tallies->by('account_id', [$this->house->ours, $this->house->theirs])));
+        self::assertSame([$this->house->theirs->id], array_keys($tallies->by('account_id', [$this->house->theirs])));
         self::assertSame([['40718', 2]], array_map(fn (Row $row): array => [$row->text('account_number'), $row->int('names')], $tallies->heldFor($this->house->foundry->id)));
         self::assertNull($tallies->lastHandover($this->house->ours->id));
         self::assertSame('three.com', $tallies->exampleIn($this->house->theirs->id));

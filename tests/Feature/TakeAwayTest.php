@@ -112,6 +112,7 @@ final class TakeAwayTest extends TestCase
         $event = array_values(array_filter($this->events($this->get('/roll/calendar.ics')->streamedContent()), fn (VEvent $event): bool => self::value($event, 'SUMMARY') === 'wanted.com ends'))[0];
         self::assertSame('Wickerby Bell Foundry, Farshore Domains. Only watched, in no account of ours.', self::value($event, 'DESCRIPTION'));
         $this->bringBack($content)->assertSee('0 new')->assertSee('3 the same')->assertSee('0 refused');
+        $this->get("/clients/{$this->house->foundry->id}")->assertOk()->assertSeeInOrder(['2 names', 'held for them', 'One more is', 'only watched', 'Where their names are held'])->assertDontSee('Farshore');
         // On paper for whom it is watched there is what we keep for them.
         $this->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()->assertSeeInOrder(['What we keep for Wickerby Bell Foundry', '2 names', 'glockenwärts.com', 'peal.org'])->assertDontSee('wanted.com');
         // Somebody who says in which account it is has got it.

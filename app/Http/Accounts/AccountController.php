@@ -32,7 +32,9 @@ final readonly class AccountController
         $asked = $request->query('q');
         $text = is_string($asked) ? mb_substr(trim($asked), 0, 200) : '';
 
-        return view('accounts.index', ['accounts' => $find->matching($text, null, self::LISTED), 'text' => $text, 'tallies' => $this->tallies->by('account_id')]);
+        $accounts = $find->matching($text, null, self::LISTED);
+
+        return view('accounts.index', ['accounts' => $accounts, 'text' => $text, 'tallies' => $this->tallies->by('account_id', $accounts)]);
     }
 
     public function create(Request $request): View
@@ -56,7 +58,7 @@ final readonly class AccountController
     {
         return view('accounts.show', [
             'account' => $account->load(['registrar', 'owner']),
-            'tally' => $this->tallies->by('account_id')[$account->id] ?? null,
+            'tally' => $this->tallies->by('account_id', [$account])[$account->id] ?? null,
             'last' => $this->tallies->lastHandover($account->id),
             'custody' => $this->custody->of([$account->id])[$account->id]['custody'],
             'custodians' => Custodian::query()->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(),

@@ -23,10 +23,9 @@ final readonly class ClientController
 
     public function index(): View
     {
-        return view('clients.index', [
-            'clients' => Client::query()->orderByDesc('is_house')->orderBy('name')->paginate(100),
-            'tallies' => $this->tallies->by('client_id'),
-        ]);
+        $clients = Client::query()->orderByDesc('is_house')->orderBy('name')->paginate(100);
+
+        return view('clients.index', ['clients' => $clients, 'tallies' => $this->tallies->by('client_id', $clients)]);
     }
 
     public function create(): View
@@ -46,7 +45,8 @@ final readonly class ClientController
         return view('clients.show', [
             'client' => $client,
             'accounts' => $client->accounts()->with('registrar')->orderBy('number')->get(),
-            'names' => $this->tallies->by('client_id')[$client->id] ?? null,
+            'names' => $this->tallies->by('client_id', [$client])[$client->id] ?? null,
+            'watched' => $this->tallies->watchedFor($client->id),
             'held' => $this->tallies->heldFor($client->id),
         ]);
     }

@@ -75,7 +75,7 @@ final readonly class HandOverController
             'clients' => Client::names(),
             'by' => $by,
             'candidates' => $this->candidates($request, $judged),
-            'tally' => $receiver === null ? null : $this->tallies->by('account_id')[$receiver->id] ?? null,
+            'tally' => $receiver === null ? null : $this->tallies->by('account_id', [$receiver])[$receiver->id] ?? null,
             'example' => $receiver === null ? null : $this->tallies->exampleIn($receiver->id),
             'last' => $receiver === null ? null : $this->tallies->lastHandover($receiver->id),
             'token' => old('token', (string) Str::uuid()),

@@ -24,10 +24,9 @@ final readonly class RegistrarController
 
     public function index(): View
     {
-        return view('registrars.index', [
-            'registrars' => Registrar::query()->withCount('accounts')->orderBy('name')->paginate(100),
-            'tallies' => $this->tallies->by('registrar_id'),
-        ]);
+        $registrars = Registrar::query()->withCount('accounts')->orderBy('name')->paginate(100);
+
+        return view('registrars.index', ['registrars' => $registrars, 'tallies' => $this->tallies->by('registrar_id', $registrars)]);
     }
 
     public function create(): View
@@ -44,10 +43,12 @@ final readonly class RegistrarController
 
     public function show(Registrar $registrar): View
     {
+        $accounts = $registrar->accounts()->with('owner')->orderBy('number')->limit(self::LISTED)->get();
+
         return view('registrars.show', [
             'registrar' => $registrar,
-            'accounts' => $registrar->accounts()->with('owner')->orderBy('number')->limit(self::LISTED)->get(),
-            'tallies' => $this->tallies->by('account_id'),
+            'accounts' => $accounts,
+            'tallies' => $this->tallies->by('account_id', $accounts),
             'prices' => $registrar->prices()->orderBy('suffix')->orderBy('action')->orderByRaw('lower(span) DESC')->get(),
             'price' => new Price,
             'today' => $this->clock->today(),

@@ -2,7 +2,7 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('clients.index') }}">Clients</a> / {{ $client->name }}</nav>
     <div class="head">
         <div><h1>{{ $client->name }}</h1>
-            <p class="sentence">@if ($names === null) No name is held for {{ $client->is_house ? 'us' : 'them' }} yet. @else <a href="{{ route('roll', ['client' => $client->id]) }}">{{ number_format($names->int('names')) }} {{ $names->int('names') === 1 ? 'name' : 'names' }}</a> held for {{ $client->is_house ? 'ourselves' : 'them' }}@if ($names->int('grave') > 0), <span class="is-bad">{{ $names->int('grave') }} of which {{ $names->int('grave') === 1 ? 'needs' : 'need' }} somebody now</span>@endif. @endif</p></div>
+            <p class="sentence">@if ($names === null) No name is held for {{ $client->is_house ? 'us' : 'them' }} yet. @else <a href="{{ route('roll', ['client' => $client->id]) }}">{{ number_format($names->int('names')) }} {{ $names->int('names') === 1 ? 'name' : 'names' }}</a> held for {{ $client->is_house ? 'ourselves' : 'them' }}@if ($names->int('grave') > 0), <span class="is-bad">{{ $names->int('grave') }} of which {{ $names->int('grave') === 1 ? 'needs' : 'need' }} somebody now</span>@endif. @endif @if ($watched > 0)<a href="{{ route('roll', ['client' => $client->id, 'finding' => 'lifecycle.watched']) }}">{{ $watched === 1 ? 'One more is' : number_format($watched).' more are' }} only watched</a>.@endif</p></div>
         <p class="head-deeds">@if ($names !== null)<a class="button" href="{{ route('clients.sheet', $client) }}">Their sheet</a> @endif @can('prepare')<a class="button" href="{{ route('clients.edit', $client) }}">Change</a>@endcan</p>
     </div>
     <div class="cards">
