@@ -99,7 +99,7 @@ final class RollTest extends TestCase
     public function test_an_address_that_makes_no_sense_is_read_as_if_the_word_were_not_there(): void
     {
         $this->house->name('bell.com');
-        foreach (['client=x', 'sort=price', 'after=garbage', 'after=2026~99999999999999999999', 'ending=-1', 'q[]=1', 'registrar=-5', 'after='.urlencode("2026-13-45 00:00:00+00~1'")] as $query) {
+        foreach (['client=x', 'sort=price', 'after=garbage', 'after='.urlencode('2026-13-45 00:00:00+00~1'), 'after='.urlencode('2026-10-06 25:61:00+00~1'), 'from=2026-13-45', 'from[]=1', 'after=2026~99999999999999999999', 'ending=-1', 'q[]=1', 'registrar=-5', 'after='.urlencode("2026-13-45 00:00:00+00~1'")] as $query) {
             $this->actingAs($this->house->reader)->get('/roll?'.$query)->assertOk()->assertSee('bell.com');
         }
     }

@@ -123,7 +123,9 @@ final class VerificationTest extends TestCase
         preg_match_all('~(?:box-\d+|many)@letters\.example~', $first.$second, $met);
         self::assertCount(25, array_unique($met[0]));
         self::assertSame([], array_intersect(...array_map(fn (string $page): array => preg_match_all('~(?:box-\d+|many)@letters\.example~', $page, $of) > 0 ? $of[0] : [], [$first, $second])), 'nobody is met twice');
-        $this->get('/verification?after=nonsense')->assertOk()->assertSee('many@letters.example');
+        foreach (['nonsense', '2026-13-45 00:00:00+00~1~a@b.example', '2026-10-08 25:00:00+00~1~a@b.example'] as $after) {
+            $this->get('/verification?after='.urlencode($after))->assertOk()->assertSee('many@letters.example');
+        }
     }
 
     public function test_reminders_go_as_the_day_nears_each_once_and_the_link_before_is_good_no_more(): void

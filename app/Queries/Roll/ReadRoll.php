@@ -7,6 +7,7 @@ namespace App\Queries\Roll;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
+use App\Queries\Keyset;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Query\Builder;
@@ -116,8 +117,8 @@ final readonly class ReadRoll
         if (preg_match('/^(.{1,260})~(\d{1,18})$/sD', $filter->after, $part) !== 1) {
             return null;
         }
-        $isInstant = preg_match('/^(-?infinity|\d{4}-\d\d-\d\d \d\d:\d\d:\d\d(\.\d+)?[+-]\d\d(:\d\d)?)$/D', $part[1]) === 1;
+        $value = $filter->sort === Sort::Name ? $part[1] : Keyset::instant($part[1]);
 
-        return $filter->sort === Sort::Name || $isInstant ? [$part[1], (int) $part[2]] : null;
+        return $value === null ? null : [$value, (int) $part[2]];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Queries\Verification;
 use Acre\Core\Contact\Guard;
 use Acre\Core\Time\Instant;
 use App\Models\LetterState;
+use App\Queries\Keyset;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
@@ -31,7 +32,7 @@ final readonly class ReadBoard
      */
     public function due(?Instant $until = null, ?int $most = self::PAGE, ?string $after = null): array
     {
-        [$by, $names, $mailbox] = preg_match('/^(\d{4}-\d\d-\d\d \d\d:\d\d:\d\d[+-]\d\d)~(\d{1,9})~(.{1,254})$/sD', $after ?? '', $part) === 1 ? [$part[1], (int) $part[2], $part[3]] : ['-infinity', 0, ''];
+        [$by, $names, $mailbox] = preg_match('/^([^~]+)~(\d{1,9})~(.{1,254})$/sD', $after ?? '', $part) === 1 && Keyset::instant($part[1]) !== null ? [$part[1], (int) $part[2], $part[3]] : ['-infinity', 0, ''];
         $until = $until?->isoSecond() ?? 'infinity';
 
         return Row::all($this->database->select(<<<'SQL'
