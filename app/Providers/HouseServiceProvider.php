@@ -12,6 +12,7 @@ use App\Actions\Links\IssueLink;
 use App\Actions\Names\GatherNames;
 use App\Models\Right;
 use App\Models\User;
+use App\Queries\Keyset;
 use App\Queries\Names\CaseFiles;
 use App\Support\Fault;
 use App\Support\HouseSettings;
@@ -23,6 +24,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
@@ -57,6 +59,7 @@ final class HouseServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        CursorPaginator::currentCursorResolver(fn (string $name = 'cursor') => Keyset::cursor($this->app->make('request')->query($name)));
 
         foreach (Right::cases() as $right) {
             Gate::define($right->value, fn (User $user): bool => $user->role->may($right));

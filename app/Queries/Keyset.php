@@ -5,10 +5,19 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use DateTimeImmutable;
+use Illuminate\Pagination\Cursor;
 
 /** The place in a list at which a page ends, as its address says it; whatever somebody made of it there. */
 final class Keyset
 {
+    /** The framework's own, by id; null where it is none that the framework could have made. */
+    public static function cursor(mixed $given): ?Cursor
+    {
+        $said = is_string($given) ? json_decode((string) base64_decode(strtr($given, '-_', '+/'), true), true, 4) : null;
+
+        return is_array($said) && is_int($said['id'] ?? null) && is_bool($said['_pointsToNextItems'] ?? null) ? new Cursor(['id' => $said['id']], $said['_pointsToNextItems']) : null;
+    }
+
     /** An instant as PostgreSQL writes it, or null where that is none. */
     public static function instant(string $text): ?string
     {

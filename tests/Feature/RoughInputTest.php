@@ -7,7 +7,9 @@ namespace Tests\Feature;
 use App\Models\Docket;
 use App\Models\Import;
 use App\Models\ImportState;
+use App\Queries\Keyset;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Pagination\Cursor;
 use Illuminate\Support\Facades\Storage;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -57,6 +59,35 @@ final class RoughInputTest extends TestCase
             for ($case = 0; $case < 25; $case++) {
                 $query = http_build_query($this->some($keys));
                 self::assertContains($this->get("{$path}?{$query}")->getStatusCode(), [200, 302, 404, 422], "{$path}?{$query}");
+            }
+        }
+    }
+
+    public function test_the_place_that_a_page_gives_is_taken(): void
+    {
+        foreach ([true, false] as $forward) {
+            self::assertEquals(new Cursor(['id' => 51], $forward), Keyset::cursor((new Cursor(['id' => 51], $forward))->encode()));
+        }
+        self::assertSame('2026-10-06 00:00:00+00', Keyset::instant('2026-10-06 00:00:00+00'));
+        self::assertNull(Keyset::instant('2026-02-29 00:00:00+00'));
+    }
+
+    /** Each word of each page alone, with what is nearly right: by chance it would hardly be met. */
+    public function test_whatever_one_word_of_an_address_says_it_is_answered(): void
+    {
+        $pages = [
+            '/roll' => ['client', 'registrar', 'account', 'q', 'ending', 'sort', 'after', 'from', 'suffix', 'phase', 'intent', 'lock', 'disclosure', 'server', 'registrant', 'contact', 'created', 'word', 'finding', 'view'], '/rounds' => ['whose', 'all'], '/find' => ['q'],
+            '/dockets' => ['state', 'cursor'], '/contacts' => ['q', 'client', 'risk', 'unused', 'after'], '/contacts/alike' => ['page'], '/verification' => ['after'], '/drift' => ['kind', 'page', 'cursor'], '/drift?kind=left' => ['cursor'], '/clients' => ['page'], '/received' => ['page'],
+            '/rulebook/com' => ['created', 'ends', 'moved', 'lead', 'intent'], '/names/bell.com' => ['on'], '/deeds/change_intent' => ['of', 'name', 'intent', 'rows', 'without'], '/deeds/change_registrant' => ['of', 'name', 'contact', 'agreement', 'agent'],
+            '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'contact', 'agent', 'q'], '/log' => ['person', 'event', 'q', 'before'],
+        ];
+        $this->actingAs($this->house->owner);
+        foreach ($pages as $path => $words) {
+            foreach ($words as $word) {
+                foreach ([...self::ROUGH, ['x'], '2026-13-45 00:00:00+00~1', '2026-10-06 25:00:00+00~1', '0001-01-01', '9223372036854775808', base64_encode('{"id":1}'), base64_encode('{"id":"x","_pointsToNextItems":true}')] as $said) {
+                    $address = $path.(str_contains($path, '?') ? '&' : '?').http_build_query([...str_starts_with($path, '/deeds') || $path === '/hand-over' ? ['name' => 'bell.com'] : [], $word => $said]);
+                    self::assertContains($this->get($address)->getStatusCode(), [200, 302, 404, 422], $address);
+                }
             }
         }
     }

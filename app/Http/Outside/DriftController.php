@@ -7,10 +7,10 @@ namespace App\Http\Outside;
 use Acre\Core\Record\RecordFinding;
 use App\Actions\Names\GatherNames;
 use App\Actions\Outside\Settling;
+use App\Http\SignedInRequest;
 use App\Queries\Outside\ReadDrifts;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\View\View;
 
 /** Where outside and Roll disagree, and the way to settle it for one name or for many. */
@@ -20,10 +20,10 @@ final readonly class DriftController
     {
     }
 
-    public function index(Request $request): View
+    public function index(SignedInRequest $request): View
     {
-        $kind = RecordFinding::tryFrom($request->string('kind')->toString());
-        $isLeft = $request->query('kind') === 'left';
+        $kind = RecordFinding::tryFrom($request->word('kind'));
+        $isLeft = $request->word('kind') === 'left';
 
         $counts = $this->drifts->counts();
 
