@@ -488,10 +488,9 @@ final class JourneyTest extends TestCase
             $window->driver->findElement(WebDriverBy::name($field))->sendKeys($value);
         }
         $window->driver->findElement(WebDriverBy::cssSelector('button'))->click();
-        $window->driver->findElement(WebDriverBy::name('names'))->sendKeys($name);
+        $window->waitFor("[name='names']")->driver->findElement(WebDriverBy::name('names'))->sendKeys($name);
         (new WebDriverSelect($window->driver->findElement(WebDriverBy::name('errand'))))->selectByVisibleText('Let them renew only when told');
         $window->driver->findElement(WebDriverBy::xpath("//button[.='Do it']"))->click();
-        self::assertStringContainsString('it renews only when told.', $window->driver->findElement(WebDriverBy::tagName('body'))->getText());
-        $window->go($docket)->press('It is done')->waitForText('.sentence', 'Closed on');
+        $window->waitForText('body', 'it renews only when told.')->go($docket)->press('It is done')->waitForText('.sentence', 'Closed on');
     }
 }

@@ -114,7 +114,8 @@ final readonly class Window
         return $this->waitFor('html[data-ready=yes]:not([data-left])');
     }
 
-    private function waitFor(string $css): self
+    /** Until it is there; for pages without a ready mark, which are no part of the product. */
+    public function waitFor(string $css): self
     {
         return $this->until(fn (): bool => $this->has($css), $css);
     }
