@@ -492,5 +492,6 @@ final class JourneyTest extends TestCase
         (new WebDriverSelect($window->driver->findElement(WebDriverBy::name('errand'))))->selectByVisibleText('Let them renew only when told');
         $window->driver->findElement(WebDriverBy::xpath("//button[.='Do it']"))->click();
         $window->waitForText('body', 'it renews only when told.')->go($docket)->press('It is done')->waitForText('.sentence', 'Closed on');
+        self::assertStringContainsString('1 of 1 done', $window->text('.sentence'));
     }
 }
