@@ -84,7 +84,7 @@ final class RoughInputTest extends TestCase
         $this->actingAs($this->house->owner);
         foreach ($pages as $path => $words) {
             foreach ($words as $word) {
-                foreach ([...self::ROUGH, ['x'], '2026-13-45 00:00:00+00~1', '2026-10-06 25:00:00+00~1', '0001-01-01', '9223372036854775808', base64_encode('{"id":1}'), base64_encode('{"id":"x","_pointsToNextItems":true}')] as $said) {
+                foreach (['x', "'", "\x80", '99999999999999999999', ['x'], '2026-13-45 00:00:00+00~1', '2026-10-06 25:00:00+00~1', '0001-01-01', '9223372036854775808', base64_encode('{"id":1}'), base64_encode('{"id":"x","_pointsToNextItems":true}')] as $said) {
                     $address = $path.(str_contains($path, '?') ? '&' : '?').http_build_query([...str_starts_with($path, '/deeds') || $path === '/hand-over' ? ['name' => 'bell.com'] : [], $word => $said]);
                     self::assertContains($this->get($address)->getStatusCode(), [200, 302, 404, 422], $address);
                 }
