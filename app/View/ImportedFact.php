@@ -21,13 +21,8 @@ final readonly class ImportedFact
     /** @param  mixed  $value  as it is kept: a text, a list, or texts by heading */
     public function value(string $field, mixed $value): string
     {
-        return match (true) {
-            $value === null, $value === '', $value === [] => 'nothing',
-            is_array($value) && $field === ImportField::Renewal->value => implode(' ', array_filter($value, is_string(...))),
-            is_array($value) => implode(', ', array_map(fn (mixed $one, int|string $of): string => (is_int($of) ? '' : "{$of}: ").(is_scalar($one) ? $one : ''), $value, array_keys($value))),
-            self::isChoice($field) && is_string($value) => $this->words->say("words.{$field}.{$value}"),
-            default => is_scalar($value) ? (string) $value : '',
-        };
+        // An amount and its currency.
+        return is_array($value) && $field === ImportField::Renewal->value ? implode(' ', array_filter($value, is_string(...))) : $this->words->kept($field, $value);
     }
 
     private static function isChoice(string $field): bool

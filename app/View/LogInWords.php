@@ -31,7 +31,7 @@ final readonly class LogInWords
         if (is_array($before) && is_array($after)) {
             foreach ($after as $field => $now) {
                 if (($before[$field] ?? null) !== $now) {
-                    $said[] = [$this->key((string) $field).': '.$this->value((string) $field, $before[$field] ?? null).' → '.$this->value((string) $field, $now), null];
+                    $said[] = [$this->key((string) $field).': '.$this->words->kept((string) $field, $before[$field] ?? null).' → '.$this->words->kept((string) $field, $now), null];
                 }
             }
             unset($data['before'], $data['after'], $data['fields']);
@@ -47,7 +47,7 @@ final readonly class LogInWords
 
     private function part(string $key, mixed $value): string
     {
-        $text = self::told($value);
+        $text = $this->words->kept($key, $value);
 
         return match ($key) {
             'deed' => $this->words->sayOr("deeds.{$text}.title", $text),
@@ -55,12 +55,6 @@ final readonly class LogInWords
             'with' => $text,
             default => is_int($value) ? "{$this->key($key)} {$text}" : "{$this->key($key)}: {$text}",
         };
-    }
-
-    /** What is chosen among a few stands in the log by its key. */
-    private function value(string $field, mixed $value): string
-    {
-        return is_string($value) && preg_match('/^[a-z_]+$/D', $field.$value) === 1 ? $this->words->sayOr("words.{$field}.{$value}", $value) : self::told($value);
     }
 
     private function key(string $key): string
@@ -72,16 +66,5 @@ final readonly class LogInWords
     private static function opened(mixed $value): mixed
     {
         return is_string($value) && preg_match('/^[{\[]/', $value) === 1 ? json_decode($value, true, 16) ?? $value : $value;
-    }
-
-    private static function told(mixed $value): string
-    {
-        return match (true) {
-            $value === null, $value === '', $value === [] => 'nothing',
-            is_bool($value) => $value ? 'yes' : 'no',
-            is_array($value) => implode(', ', array_map(fn (mixed $one, int|string $of): string => (is_int($of) ? '' : str_replace('_', ' ', $of).': ').self::told($one), $value, array_keys($value))),
-            is_scalar($value) => (string) preg_replace('/^(\d{4}-\d\d-\d\d)T00:00:00Z$/D', '$1', (string) $value),
-            default => '',
-        };
     }
 }

@@ -113,6 +113,23 @@ final readonly class Words
         return $this->lang->has($key) ? $this->say($key) : $otherwise;
     }
 
+    /**
+     * What is kept by its key, or as a list of such, as a person reads it.
+     *
+     * @param  string  $of  the vocabulary that a key is of: `intent`, `lock` …
+     */
+    public function kept(string $of, mixed $value): string
+    {
+        return match (true) {
+            $value === null, $value === '', $value === [] => 'nothing',
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_array($value) => implode(', ', array_map(fn (mixed $one, int|string $key): string => (is_int($key) ? '' : "{$key}: ").$this->kept($of, $one), $value, array_keys($value))),
+            is_string($value) && preg_match('/^[a-z_]+$/D', $of.$value) === 1 => $this->sayOr("words.{$of}.{$value}", $value),
+            // A day, however exactly it was kept.
+            default => is_scalar($value) ? (string) preg_replace('/^(\d{4}-\d\d-\d\d)T00:00:00Z$/D', '$1', (string) $value) : '',
+        };
+    }
+
     /** @param  array<string, string|int>  $with */
     public function count(string $key, int $number, array $with = []): string
     {

@@ -9,7 +9,7 @@ use Acre\Core\Money\Money;
 /** A registrar's own terms around a name's end, and its prices for this name; null is not known. */
 final readonly class LateTerms
 {
-    /** Days before the end, at most, on which anybody charges. */
+    /** Days before the end: a bound of ours for what is typed. Common practice is none to thirty. */
     public const MOST_LEAD = 90;
 
     /**

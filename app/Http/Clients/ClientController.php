@@ -54,7 +54,7 @@ final readonly class ClientController
     /** What is kept for a client, to be printed and given to them. */
     public function sheet(Client $client, ClientSheet $sheet): View
     {
-        return view('clients.sheet', ['client' => $client, 'today' => $this->clock->today(), 'words' => $this->words, 'names' => $sheet->names($client->id), 'count' => $sheet->count($client->id), 'sums' => $sheet->sums($client->id)]);
+        return view('clients.sheet', ['client' => $client, 'today' => $this->clock->today(), 'words' => $this->words, 'names' => $sheet->names($client->id), 'count' => ($this->tallies->by('client_id', [$client])[$client->id] ?? null)?->int('names') ?? 0, 'sums' => $sheet->sums($client->id)]);
     }
 
     public function edit(Client $client): View

@@ -26,11 +26,6 @@ final readonly class ClientSheet
             ->select(['unicode', 'ascii', 'created_on', 'ends_on', 'intent', 'phase', 'registrar_name'])->selectRaw("facts->'renew'->>0 AS year, facts->'renew'->>1 AS year_currency")->get());
     }
 
-    public function count(int $clientId): int
-    {
-        return $this->database->table('standings')->where('client_id', $clientId)->where('next_kind', '<>', NextKind::Watched->value)->count();
-    }
-
     /** @return list<array{int, Money}> how many names cost that a year together, by currency */
     public function sums(int $clientId): array
     {

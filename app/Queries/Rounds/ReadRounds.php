@@ -60,7 +60,7 @@ final readonly class ReadRounds
             $shown = $this->shown($due[$at], $marks, $today, $mine);
             // What somebody has dealt with makes room for what comes after it.
             while (count($due[$at]) >= $most && count($shown) < RoundsKind::MOST) {
-                $most += count($due[$at]) - count($shown);
+                $most *= 2;
                 $due[$at] = $kind->due($today, $until, $most);
                 $marks += $this->marks($due[$at]);
                 $shown = $this->shown($due[$at], $marks, $today, $mine);

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Support\HouseLog;
+use App\Support\Row;
+use App\View\LogInWords;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** What the log keeps, as a person reads it. */
+final class LogTest extends TestCase
+{
+    /**
+     * @param  array<string, scalar|null|list<mixed>>  $data
+     * @param  list<string>  $wanted
+     */
+    #[TestWith([['docket' => 3, 'deed' => 'hand_over'], ['Hand over', 'docket 3']])]
+    #[TestWith([['finding' => 'servers_changed', 'with' => '{"held":"ns1.a.example","seen":"ns2.b.example"}'], ['Name servers changed by nobody here', 'held: ns1.a.example, seen: ns2.b.example']])]
+    #[TestWith([['finding' => 'transfer_not_ours', 'with' => '[]'], ['A transfer that nobody here started']])]
+    #[TestWith([['fields' => ['intent', 'ends'], 'before' => '{"intent":"when_told","ends":null}', 'after' => '{"intent":"lapse","ends":"2027-11-02T00:00:00Z"}'], ['intent: renew when told → lapse', 'ends: nothing → 2027-11-02']])]
+    #[TestWith([['role' => 'steward', 'may_sign_in' => true], ['role: Steward: may spend and move names', 'may sign in: yes']])]
+    #[TestWith([['why' => '{not JSON', 'lines' => 4], ['lines 4', 'why: {not JSON']])]
+    #[TestWith([[], []])]
+    public function test_what_was_kept_reads_as_words(array $data, array $wanted): void
+    {
+        app(HouseLog::class)->write('something', 'name', null, $data);
+        $said = array_column(app(LogInWords::class)->more(Row::of(DB::table('log')->where('event', 'something')->sole())), 0);
+        sort($said);
+        sort($wanted);
+        self::assertSame($wanted, $said);
+    }
+
+    public function test_what_was_found_comes_first_and_numbers_lead_somewhere(): void
+    {
+        $house = new House;
+        app(HouseLog::class)->write('drift_seen', 'name', $house->name('bell.com')->id, ['with' => '{"seen":"off"}', 'client' => $house->foundry->id, 'finding' => 'lock_not_written']);
+        app(HouseLog::class)->write('letter_answered', 'mailbox', 8);
+        $page = $this->actingAs($house->owner)->get('/log')->assertOk();
+        $page->assertSeeInOrder(['A letter to it was answered by mail', 'mailbox 8', 'Seen otherwise outside', 'bell.com', 'Lock not written here', 'seen: off']);
+        $page->assertSee('href="'.route('clients.show', $house->foundry).'">client '.$house->foundry->id, false);
+        $this->get('/log?event=something')->assertSee('Nothing was written that answers to this');
+    }
+}
