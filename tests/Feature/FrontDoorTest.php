@@ -69,7 +69,7 @@ final class FrontDoorTest extends TestCase
         $this->get('/rulebook/com?created=2020-11-02&ends=2026-09-22')->assertOk()
             ->assertSeeInOrder(['What would happen', 'Late: it can be renewed', 'Last day at all', 'Every rule, every edition', 'published', 'RFC 5731', 'not in force']);
         $this->get('/rulebook/works')->assertSee('has no page for .works');
-        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk()->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is no number of days from 0 to 90']);
+        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk()->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is no number of days from 0 to 90'])->assertSee('name="lead" min="0" max="90" value="999"', false);
         $this->get('/rulebook/com?created=2026-01-02&ends=2026-01-01')->assertOk()->assertSee('A span must end after it begins');
         foreach (['/rulebook/..', '/rulebook/a.b.com', '/rulebook/-'] as $nonsense) {
             $this->get($nonsense)->assertNotFound();

@@ -45,6 +45,7 @@ final readonly class RulebookController
         return view('rulebook.show', [
             'suffix' => $suffix,
             'refused' => $request->refused(),
+            'said' => $request->said(...),
             'editions' => $this->book->file($suffix)->editionsByKey(),
             'life' => $life,
             'standing' => Standing::of($life),

@@ -31,6 +31,15 @@ final class WhatIfRequest extends FormRequest
         return new LateTerms($this->isLead() ? (int) $this->word('lead') : 0);
     }
 
+    /** What a field says: what was typed there, as far as it can hold that, else what is drawn. */
+    public function said(string $key, Instant|int|null $drawn): string
+    {
+        return match (true) {
+            is_int($drawn) => $this->word($key) === '' ? (string) $drawn : $this->word($key),
+            default => ($this->day($key) ?? $drawn)?->date() ?? '',
+        };
+    }
+
     /** @return list<string> what was given and can't be drawn, and why */
     public function refused(): array
     {

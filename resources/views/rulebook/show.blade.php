@@ -5,10 +5,10 @@
     <section class="card" aria-labelledby="if">
         <h2 id="if">What would happen to a name with these dates</h2>
         <form class="ask" method="get">
-            <label for="created">Registered</label> <input id="created" type="date" name="created" value="{{ $life->facts->created?->date() }}">
-            <label for="ends">ends</label> <input id="ends" type="date" name="ends" value="{{ $life->facts->ends?->date() }}">
-            <label for="moved">moved</label> <input id="moved" type="date" name="moved" value="{{ $life->facts->moved?->date() }}">
-            <label for="lead">charged days before</label> <input id="lead" type="number" name="lead" min="0" max="90" value="{{ $life->terms->chargeLead }}">
+            <label for="created">Registered</label> <input id="created" type="date" name="created" value="{{ $said('created', $life->facts->created) }}">
+            <label for="ends">ends</label> <input id="ends" type="date" name="ends" value="{{ $said('ends', $life->facts->ends) }}">
+            <label for="moved">moved</label> <input id="moved" type="date" name="moved" value="{{ $said('moved', $life->facts->moved) }}">
+            <label for="lead">charged days before</label> <input id="lead" type="number" name="lead" min="0" max="90" value="{{ $said('lead', $life->terms->chargeLead) }}">
             <label for="intent">intent</label> <select id="intent" name="intent">@foreach (__('words.intent') as $case => $word)<option value="{{ $case }}" @selected($life->facts->intent->value === $case)>{{ $word }}</option>@endforeach</select>
             <button>Draw it</button>
         </form>
@@ -26,9 +26,9 @@
                 <tr @class(['is-past' => ! $rule->from->hasComeAt($now)])>
                     <th scope="row">{{ $words->say('rulebook.rule.'.$key) }}</th>
                     <td data-label="Value">{{ $values->say($rule->value) }}</td>
-                    <td data-label="From">{{ $rule->from->hasComeAt($now) ? App\Support\Dates::full($rule->from) : 'not in force' }}</td>
+                    <td data-label="From" class="date">{{ $rule->from->hasComeAt($now) ? App\Support\Dates::full($rule->from) : 'not in force' }}</td>
                     <td data-label="Relied on as">{{ $words->say('rulebook.mark.'.$rule->mark->value) }}</td>
-                    <td data-label="Source"><details><summary>source</summary>{{ $rule->source }}</details></td>
+                    <td data-label="Source" class="source"><details><summary>source</summary>{{ $rule->source }}</details></td>
                 </tr>
             @endforeach
         @endforeach

@@ -15,7 +15,7 @@
             @php($isSilent = in_array($row->int('mailbox_id'), $silent, true))
             @php($fails = in_array($row->textOrNull('letter_state'), ['returned', 'refused'], true) || $row->text('takes_mail') === 'no')
             <tr>
-                <th scope="row"><span class="{{ $isLate ? 'is-bad' : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span class="lesser">{{ $isLate ? 'switched off by the rules' : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in '.$today->daysUntil($by).' days') }}</span></th>
+                <th scope="row" class="date"><span class="{{ $isLate ? 'is-bad' : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span class="lesser">{{ $isLate ? 'switched off by the rules' : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in '.$today->daysUntil($by).' days') }}</span></th>
                 <td data-label="Mailbox"><a class="mono" href="{{ route('contacts.show', $row->int('contact_id')) }}">{{ $row->text('address') }}</a><span class="lesser">{{ implode(', ', array_unique([$row->text('called'), $row->text('client_name')])) }}</span></td>
                 <td data-label="Names"><a href="{{ route('roll', ['contact' => $row->int('contact_id'), 'finding' => $isLate ? 'contact.verification_lapsed' : 'contact.verify_by']) }}">{{ $row->int('names') === 1 ? $row->text('example') : number_format($row->int('names')).' names' }}</a></td>
                 <td data-label="Where it stands">
@@ -27,10 +27,10 @@
                     @if ($row->textOrNull('forwards_to') !== null)<span class="lesser">answered from <bdi>{{ $row->text('forwards_to') }}</bdi>: it only forwards</span>@endif
                     @if ($row->text('takes_mail') === 'no')<span class="lesser is-bad">its host takes no mail</span>@endif
                 </td>
-                <td data-label="What to do">
+                <td data-label="What to do" class="ways-out">
                     @can('prepare')
                         @if ($fails || $isSilent || $row->textOrNull('objection') !== null)<a class="button main" href="{{ route('contacts.edit', $row->int('contact_id')) }}">{{ $fails || $isSilent ? 'Give another mailbox' : 'Correct it' }}</a>@elseif ($row->int('by_house') > 0)<form method="post" action="{{ route('verification.again', $row->int('mailbox_id')) }}" data-once>@csrf<button>Write again</button></form>@endif
-                        <details class="menu word"><summary>Otherwise</summary><div class="menu-sheet">
+                        <details class="menu word"><summary>{{ $fails || $isSilent || $row->textOrNull('objection') !== null || $row->int('by_house') > 0 ? 'Otherwise' : 'Settle it' }}</summary><div class="menu-sheet">
                             @can('settle')<form method="post" action="{{ route('verification.store', $row->int('mailbox_id')) }}" data-once>@csrf
                                 <x-field name="by" :id="'by-'.$row->int('mailbox_id')" type="choice" label="It was verified" :options="['call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter']"/>
                                 <x-field name="words" :id="'w-'.$row->int('mailbox_id')" label="What proves it" maxlength="900" required/>
