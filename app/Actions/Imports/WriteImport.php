@@ -72,16 +72,17 @@ final readonly class WriteImport
                 $said[$id] = ImportedFacts::registrant($row->text('verdict') === 'changed' ? ImportedFacts::after($row->json('changes')) : $row->json('facts'));
                 $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $import->id, 'line' => $row->int('line')]];
             }
-            $done[] = ['line' => $row->int('line'), 'name_id' => $id, 'version' => $version];
+            $done[] = ['import_id' => $import->id, 'line' => $row->int('line'), 'name_id' => $id, 'version' => $version];
         }
         $this->registrants->of(array_filter($said), 'brought in', $import->user_id);
         Failpoint::ListNamesWritten->reach();
         $this->standings->of(array_column($written, 0));
         Failpoint::ListStandingsMade->reach();
         $this->log->writeMany($entries, $import->user_id);
+        // The list's number in each line: said once, it is a list without statistics, taken to be empty and read whole.
         $this->database->update(
             'UPDATE import_rows r SET written = true, name_id = d.name_id, version = d.version
-             FROM json_to_recordset(?::json) AS d(line integer, name_id bigint, version integer) WHERE r.import_id = ? AND r.line = d.line', [json_encode($done, JSON_THROW_ON_ERROR), $import->id],
+             FROM json_populate_recordset(NULL::import_rows, ?::json) d WHERE r.import_id = d.import_id AND r.line = d.line', [json_encode($done, JSON_THROW_ON_ERROR)],
         );
     }
 
