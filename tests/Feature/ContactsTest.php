@@ -92,7 +92,7 @@ final class ContactsTest extends TestCase
         $this->get('/names/bell.com?on=2025-05-01')->assertSeeInOrder(['Registrant:', 'not known']);
         $role = NameRole::query()->where('name_id', $name->id)->firstOrFail();
         $this->expectException(QueryException::class);
-        $this->expectExceptionMessage('roles_one_registrant');
+        $this->expectExceptionMessage('roles_past');
         DB::table('roles')->insert(['name_id' => $name->id, 'registration_id' => $role->registration_id, 'contact_id' => $role->contact_id, 'role' => 'registrant', 'span' => '[2026-02-01,2026-04-01)']);
     }
 

@@ -143,7 +143,7 @@ final class StandingsTest extends TestCase
             "UPDATE registrations SET lock = 'perhaps'" => 'registrations_lock_check',
             "UPDATE registrations SET span = 'empty'" => 'registrations_span_check',
             "UPDATE holdings SET span = 'empty'" => 'holdings_span_check',
-            "INSERT INTO registrations (name_id, span) VALUES ({$name->id}, '[2021-01-01,)')" => 'registrations_one_at_a_time',
+            "INSERT INTO registrations (name_id, span) VALUES ({$name->id}, '[2021-01-01,)')" => 'registrations_today',
             "INSERT INTO extras (registration_id, kind) VALUES ({$registration}, 'lottery')" => 'extras_kind_check',
             'UPDATE prices SET amount = -1' => 'prices_amount_check',
             "INSERT INTO prices (registrar_id, suffix, action, amount, currency, span) SELECT registrar_id, suffix, action, 1, 'GBP', '[2025-01-01,)' FROM prices" => 'prices_registrar_id_suffix_action_span_excl',
