@@ -26,6 +26,7 @@ final readonly class Handover
      * @param  Instant  $answerBy  by when an answer is wanted
      * @param  list<ExtraKind>  $extras  what was bought with the name
      * @param  Waiting|null  $underWay  another movement of this name
+     * @param  list<Finding>  $seenOutside  where the outside says otherwise, with what that does to it
      */
     public function __construct(
         public Lifecycle $life,
@@ -35,6 +36,7 @@ final readonly class Handover
         public Instant $answerBy,
         public array $extras = [],
         public ?Waiting $underWay = null,
+        public array $seenOutside = [],
     ) {
     }
 
@@ -42,7 +44,7 @@ final readonly class Handover
     {
         $findings = [
             ...$this->aboutTheMovement(), ...$this->aboutTheReceiver(), ...$this->aboutTheEnd(),
-            ...$this->aboutLocks(), ...$this->aboutExtras(),
+            ...$this->aboutLocks(), ...$this->aboutExtras(), ...$this->seenOutside,
         ];
 
         return Readiness::of($findings, $this->legs());

@@ -7,6 +7,7 @@ namespace Acre\Core\Record;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Cost;
 use Acre\Core\Finding\Cure;
+use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\FindingTag;
 
 /** Where the record outside and the Roll disagree. */
@@ -15,6 +16,10 @@ enum RecordFinding: string implements FindingTag
     case NotInDirectory = 'not_in_directory';
     case OtherRegistrar = 'other_registrar';
     case TransferNotOurs = 'transfer_not_ours';
+    /** In redemption (RFC 3915 §3.1) before its term is over. */
+    case Deleted = 'deleted';
+    /** Past redemption, or without one. */
+    case FallsFree = 'falls_free';
     case EndsSooner = 'ends_sooner';
     case EndsLater = 'ends_later';
     case HeldByRegistry = 'held_by_registry';
@@ -45,7 +50,7 @@ enum RecordFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::NotInDirectory, self::HolderDoubted, self::TransferNotOurs, self::LockIsOff, self::LockIsOn, self::HeldByRegistry, self::HeldByRegistrar => [],
+            self::NotInDirectory, self::HolderDoubted, self::TransferNotOurs, self::Deleted, self::FallsFree, self::LockIsOff, self::LockIsOn, self::HeldByRegistry, self::HeldByRegistrar => [],
             self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::CreatedDiffers => ['held', 'seen'],
             self::StatusSeen, self::StatusGone => ['status'],
             self::HolderDiffers, self::ShownMore, self::HiddenMore => ['fields'],
@@ -56,7 +61,7 @@ enum RecordFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::EndsSooner => Cost::NameLost,
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::EndsSooner => Cost::NameLost,
             self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderDoubted => Cost::Dark,
             self::LockIsOn, self::HolderDiffers => Cost::MovementFails,
             default => Cost::Attention,
@@ -66,7 +71,7 @@ enum RecordFinding: string implements FindingTag
     public function actor(): Actor
     {
         return match ($this) {
-            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::HeldByRegistrar => Actor::Registrar,
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistrar => Actor::Registrar,
             self::HeldByRegistry => Actor::Registry,
             self::HolderDoubted => Actor::Client,
             default => Actor::House,
@@ -76,17 +81,27 @@ enum RecordFinding: string implements FindingTag
     public function cure(): Cure
     {
         return match ($this) {
-            self::HolderDoubted, self::NotInDirectory, self::TransferNotOurs, self::OtherRegistrar => Cure::LookAtRecord,
+            self::HolderDoubted, self::NotInDirectory, self::TransferNotOurs, self::Deleted, self::FallsFree, self::OtherRegistrar => Cure::LookAtRecord,
             self::HeldByRegistry, self::HeldByRegistrar => Cure::LiftHold,
             self::LockIsOff => Cure::SetLock,
             default => Cure::SettleDrift,
         };
     }
 
+    /** What it does to a deed that the name's registrar is to do; null: nothing. What is not sure stops nobody. */
+    public function against(Certainty $certainty): ?Effect
+    {
+        return match ($this) {
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree => $certainty === Certainty::Sure ? Effect::Stops : Effect::Worth,
+            self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged => Effect::Worth,
+            default => null,
+        };
+    }
+
     /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */
     public function isAlarming(): bool
     {
-        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::HeldByRegistry, self::ServersChanged], true);
+        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistry, self::ServersChanged], true);
     }
 
     /** Whether the Roll says nothing of it, rather than something else. */
@@ -107,7 +122,7 @@ enum RecordFinding: string implements FindingTag
             self::LockIsOff, self::LockIsOn, self::LockNotWritten => DriftField::Lock,
             self::HolderDoubted, self::HolderDiffers => DriftField::Holder,
             self::ShownMore, self::HiddenMore => DriftField::Disclosure,
-            self::TransferNotOurs, self::HeldByRegistry, self::HeldByRegistrar, self::StatusSeen, self::StatusGone => DriftField::Statuses,
+            self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistry, self::HeldByRegistrar, self::StatusSeen, self::StatusGone => DriftField::Statuses,
         };
     }
 }

@@ -139,6 +139,8 @@ return [
         'not_in_directory' => 'Its registry’s directory doesn’t have it: it may be deleted, or never was registered',
         'other_registrar' => 'The record names :seen, and not :held or anybody behind it: it is gone from our account',
         'transfer_not_ours' => 'A transfer to another registrar is pending, and nobody here started it',
+        'deleted' => 'It was deleted before its term was over and does not answer; nobody here did that, and its registrar can still restore it',
+        'falls_free' => 'It was deleted before its term was over, nobody here did that, and it can no longer be restored: it soon falls free',
         'ends_sooner' => 'Outside it ends on :seen, sooner than the :held written here',
         'ends_later' => 'Outside it ends on :seen; here it says :held',
         'held_by_registry' => 'Its registry has placed a hold on it: it does not answer, and only the registry can lift that',

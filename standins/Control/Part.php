@@ -19,6 +19,7 @@ enum Part: string
     case NoLock = 'no-lock';
     case Transfer = 'transfer';
     case End = 'end';
+    case Deleted = 'deleted';
     case Validated = 'validated';
     case NotValidated = 'not-validated';
     case Accepts = 'accepts';
@@ -40,6 +41,7 @@ enum Part: string
             self::NoLock => 'its registrar lifts the transfer lock',
             self::Transfer => 'somebody starts a transfer',
             self::End => 'its end becomes another day',
+            self::Deleted => 'its registrar deletes it',
             self::Validated => 'the registry validates its holder',
             self::NotValidated => 'the registry doubts its holder',
             self::Accepts => 'the receiver accepts the handover',
@@ -64,6 +66,7 @@ enum Part: string
             self::NoLock => $name->change(['clientTransferProhibited'], []),
             self::Transfer => $name->change(['ok'], ['pendingTransfer']),
             self::End => $name->ends = self::day($with) ?? $name->ends,
+            self::Deleted => $name->delete(),
             self::Validated => $name->validated = true,
             self::NotValidated => $name->validated = false,
             self::Accepts => $world->endHandover($name, 'accepted', $now),

@@ -341,7 +341,7 @@ final readonly class DomainCommands
 
             return EppAnswer::done();
         }
-        $name->change(['ok', 'autoRenewPeriod'], ['pendingDelete', 'redemptionPeriod']);
+        $name->delete();
         $this->world->change($name);
 
         return new EppAnswer(EppCode::Pending);

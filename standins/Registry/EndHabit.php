@@ -51,7 +51,7 @@ enum EndHabit
         } elseif ($name->has('pendingDelete')) {
             return null;
         } elseif ($name->has('autoRenewPeriod')) {
-            $name->autoRenew ? $name->change(['autoRenewPeriod'], []) : $name->change(['autoRenewPeriod'], ['pendingDelete', 'redemptionPeriod']);
+            $name->autoRenew ? $name->change(['autoRenewPeriod'], []) : $name->delete();
         } else {
             $name->ends = self::yearAfter($name->ends ?? $at);
             $name->change([], ['autoRenewPeriod']);

@@ -89,6 +89,12 @@ final class Registered
         $this->statuses = array_values(array_unique([...array_diff($this->statuses, $gone), ...$new]));
     }
 
+    /** RFC 3915 §3.1: what is deleted can be restored for a while. */
+    public function delete(): void
+    {
+        $this->change(['ok', 'autoRenewPeriod'], ['pendingDelete', 'redemptionPeriod']);
+    }
+
     /** Whether its servers stand in the suffix's zone. */
     public function isDelegated(): bool
     {

@@ -59,6 +59,9 @@ final class OutsideTest extends TestCase
 {
     use PressesDeeds;
 
+    /** As RFC 3915 §3.1 has it. */
+    private const DELETED = ['statuses' => ['redemptionPeriod', 'pendingDelete']];
+
     private House $house;
 
     private World $world;
@@ -211,6 +214,36 @@ final class OutsideTest extends TestCase
         $this->observe(...$names);
         app(TellAlarms::class)->handle();
         self::assertSame(2, DB::table('letters')->where('kind', 'alarm')->count());
+    }
+
+    public function test_a_name_that_somebody_deletes_is_told_at_once_and_nothing_is_begun_with_it(): void
+    {
+        $name = $this->held($this->registered());
+        $page = fn (): TestResponse => $this->actingAs($this->house->steward)->get("/names/{$name->ascii}")->assertOk();
+        $page()->assertSeeInOrder(['Handover', 'Clear', 'Renewal']);
+        $this->registered(otherwise: self::DELETED, as: $name->ascii);
+        $this->observe($name);
+        self::assertSame(['deleted' => 'open'], $this->drifts($name));
+        self::assertSame(2, DB::table('letters')->where('kind', 'alarm')->count());
+        $page()->assertSee('its registrar can still restore it')->assertSeeInOrder(['Handover', 'Stopped', 'Renewal']);
+        foreach (["/hand-over?name={$name->ascii}", "/deeds/change_lock?name={$name->ascii}&lock=on"] as $deed) {
+            $this->get($deed)->assertOk()->assertSeeInOrder(['Stopped', 'It was deleted before its term was over', 'Look at the record']);
+        }
+        // Left, because somebody knows better, it is in nobody's way.
+        $this->press("/deeds/leave_drift?name={$name->ascii}&what=statuses&because=it+was+meant")->assertRedirect();
+        $page()->assertSeeInOrder(['Handover', 'Clear', 'Renewal']);
+    }
+
+    public function test_taken_over_a_deletion_is_the_phase_of_the_name(): void
+    {
+        $name = $this->held($this->registered(otherwise: self::DELETED));
+        $this->observe($name);
+        $this->press("/deeds/take_observed?name={$name->ascii}&what=statuses")->assertRedirect();
+        self::assertSame(['deleted' => 'taken'], $this->drifts($name));
+        self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('phase'));
+        $this->observe($name);
+        self::assertSame(['deleted' => 'taken'], $this->drifts($name), 'and no other word of it');
+        $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}")->assertSeeInOrder(['Stopped', 'redemption']);
     }
 
     public function test_the_accredited_registrar_and_the_reseller_behind_a_shop_are_no_drift(): void

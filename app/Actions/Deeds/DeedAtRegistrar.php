@@ -128,7 +128,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         $findings = match (true) {
             $this->isSo($file, $terms) => [Finding::of(BookFinding::AlreadySo, Effect::Stops)],
             ! $file->account->ours => [Finding::of(MovementFinding::NoAccess, Effect::Stops, null, account: $file->account->number)],
-            default => $this->against($file, $terms, $now),
+            default => [...$this->against($file, $terms, $now), ...$file->seenOutside()],
         };
 
         return Readiness::of($findings, $this->legs($file, $terms, $now));

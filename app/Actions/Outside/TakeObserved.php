@@ -170,6 +170,8 @@ final class TakeObserved extends DeedInBooks implements Undoable
             RecordFinding::HeldByRegistry => Status::ServerHold,
             RecordFinding::HeldByRegistrar => Status::ClientHold,
             RecordFinding::TransferNotOurs => Status::PendingTransfer,
+            RecordFinding::Deleted => Status::RedemptionPeriod,
+            RecordFinding::FallsFree => Status::PendingDelete,
             default => Status::tryFrom(is_string($drift->seen()) ? $drift->seen() : ''),
         };
     }

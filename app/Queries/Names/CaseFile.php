@@ -111,6 +111,24 @@ final readonly class CaseFile
     /** The handover of this name, to be judged; without a receiver only the name itself is. */
     public function handoverTo(?Account $receiver, Instant $answerBy, Rulebook $book, Instant $now): Handover
     {
-        return new Handover($this->life($book, $now), $this->account, $receiver, $this->handover, $answerBy, $this->extras, $this->waiting);
+        return new Handover($this->life($book, $now), $this->account, $receiver, $this->handover, $answerBy, $this->extras, $this->waiting, $this->seenOutside());
+    }
+
+    /**
+     * What was seen outside, and nobody has settled, that its registrar would meet in doing a deed.
+     *
+     * @return list<Finding>
+     */
+    public function seenOutside(): array
+    {
+        $found = [];
+        foreach ($this->drifts as $drift) {
+            $effect = $drift->tag->against($drift->certainty);
+            if ($effect !== null) {
+                $found[] = Finding::of($drift->tag, $effect, null, ...$drift->finding->with);
+            }
+        }
+
+        return $found;
     }
 }

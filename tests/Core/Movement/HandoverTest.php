@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Movement;
 
 use Acre\Core\Finding\Actor;
+use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lifecycle;
@@ -23,6 +24,8 @@ use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Movement\Verdict;
+use Acre\Core\Record\Certainty;
+use Acre\Core\Record\RecordFinding;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Given;
@@ -57,6 +60,23 @@ final class HandoverTest extends TestCase
     {
         self::assertSame($verdict, $readiness->verdict);
         self::assertContains($tag, self::tags($readiness));
+    }
+
+    /** What the outside says counts before anything is done: as far as it is sure. */
+    public function test_what_was_seen_outside_stops_what_it_makes_impossible(): void
+    {
+        $judge = fn (RecordFinding $tag, Certainty $certainty, string ...$with): Readiness => (new Handover(
+            Given::life(), Given::account(1), Given::account(2), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Receiver), Instant::of('2026-10-20'),
+            seenOutside: [Finding::of($tag, $tag->against($certainty) ?? Effect::Worth, null, ...$with)],
+        ))->judge();
+        foreach ([RecordFinding::NotInDirectory, RecordFinding::TransferNotOurs, RecordFinding::Deleted, RecordFinding::FallsFree] as $tag) {
+            self::assertSame(Verdict::Stopped, $judge($tag, Certainty::Sure)->verdict, $tag->value);
+            self::assertSame(Verdict::Clear, $judge($tag, Certainty::Stale)->verdict, 'seen long ago it stops nobody');
+        }
+        self::assertSame(Verdict::Stopped, $judge(RecordFinding::OtherRegistrar, Certainty::Sure, held: 'Skerry', seen: 'Farshore')->verdict);
+        $changed = $judge(RecordFinding::ServersChanged, Certainty::Sure, held: 'ns1.a.example', seen: 'ns9.b.example');
+        self::assertSame([Verdict::Clear, RecordFinding::ServersChanged], [$changed->verdict, $changed->findings[0]->tag]);
+        self::assertNull(RecordFinding::StatusGone->against(Certainty::Sure));
     }
 
     /** Asked by letter, who has the account answers before anything else; nobody is written to for an account of our own. */

@@ -145,6 +145,9 @@ final class DriftTest extends TestCase
         yield 'registry holds' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ServerHold]), RecordFinding::HeldByRegistry];
         yield 'registrar holds' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ClientHold]), RecordFinding::HeldByRegistrar];
         yield 'somebody moves it' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingTransfer]), RecordFinding::TransferNotOurs];
+        yield 'deleted' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::RedemptionPeriod, Status::PendingDelete]), RecordFinding::Deleted];
+        yield 'deleted, and known to be' => [self::held(statuses: [Status::RedemptionPeriod]), self::record(statuses: [Status::ClientTransferProhibited, Status::RedemptionPeriod, Status::PendingDelete, Status::ServerUpdateProhibited]), RecordFinding::StatusSeen];
+        yield 'deleted for good' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingDelete]), RecordFinding::FallsFree];
         yield 'a status more' => [self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ServerUpdateProhibited]), RecordFinding::StatusSeen];
         yield 'a status less' => [self::held(statuses: [Status::ClientHold]), self::record(), RecordFinding::StatusGone];
         yield 'doubted' => [self::held(), self::record(validated: false), RecordFinding::HolderDoubted];
@@ -178,6 +181,16 @@ final class DriftTest extends TestCase
         $record = self::record(ends: '2026-09-01T00:00:00Z', statuses: [Status::ClientTransferProhibited, Status::ServerHold]);
         self::assertSame(['status_seen' => Certainty::Sure], self::drifts(self::held(ends: '2026-09-01'), $record), 'its phase tells that it is dark');
         self::assertSame(['held_by_registry' => Certainty::Sure], self::drifts(self::held(), self::record(statuses: [Status::ClientTransferProhibited, Status::ServerHold])));
+    }
+
+    /** RFC 3915 §3.1: a registrar that is not paid deletes the name in the grace after its end; that is its phase, and nobody's doing. */
+    public function test_a_name_past_its_end_that_is_deleted_is_no_alarm(): void
+    {
+        $statuses = [Status::ClientTransferProhibited, Status::RedemptionPeriod, Status::PendingDelete];
+        self::assertSame(['status_seen' => Certainty::Sure], self::drifts(self::held(ends: '2026-09-01'), self::record(ends: '2026-09-01T00:00:00Z', statuses: $statuses)));
+        self::assertTrue(RecordFinding::Deleted->isAlarming() && RecordFinding::FallsFree->isAlarming());
+        // Known to be in redemption, it is past it in time.
+        self::assertSame(['status_seen' => Certainty::Sure, 'status_gone' => Certainty::Sure], self::drifts(self::held(statuses: [Status::RedemptionPeriod]), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingDelete])));
     }
 
     public function test_our_own_movement_is_no_alarm(): void
