@@ -29,7 +29,7 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 /** `./acre tell NAME`: what the core says of a name. */
 final class Tell extends Command
 {
-    protected $signature = 'acre:tell {name : a domain name, however written} {--at= : a date to judge by, such as 2027-01-01} {--json : as data} {--created= : instead of what is known} {--ends= : instead of what is known} {--moved= : instead of what is known} {--status= : EPP statuses, commas between} {--lead= : days before the end on which a renewal is charged}';
+    protected $signature = 'acre:tell {name : a domain name, however written} {--at= : a date to judge by, such as 2027-01-01} {--json : as data} {--created= : instead of what is known} {--ends= : instead of what is known} {--moved= : instead of what is known} {--status= : EPP statuses, commas between} {--deleted= : since when these say that it is deleted} {--lead= : days before the end on which a renewal is charged}';
 
     protected $description = 'What the rules say of a name: its standing, everything to come, and what it may do';
 
@@ -107,14 +107,14 @@ final class Tell extends Command
             fn (string $word): Status => Status::read($word) ?? throw new InvalidOptionException("“{$word}” is no EPP status (RFC 5731 §2.3, RFC 3915 §3.1): write it like clientHold, commas between several."),
             is_string($status) ? explode(',', $status) : [],
         );
-        [$created, $ends, $moved] = [$day('created'), $day('ends'), $day('moved')];
+        [$created, $ends, $moved, $deleted] = [$day('created'), $day('ends'), $day('moved'), $day('deleted')];
         if ($created !== null && $ends !== null && ! $ends->isAfter($created)) {
             throw TimeError::emptySpan($created, $ends);
         }
 
         return $created === null && $ends === null && $moved === null && $statuses === []
             ? null
-            : new NameFacts($domain, $created, $ends, $moved, $statuses, intent: $this->option('lead') === null ? Intent::WhenTold : Intent::ByItself);
+            : new NameFacts($domain, $created, $ends, $moved, $statuses, intent: $this->option('lead') === null ? Intent::WhenTold : Intent::ByItself, deletedSince: $deleted);
     }
 
     private function lead(): ?int

@@ -6,6 +6,7 @@ namespace App\View;
 
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
 use App\Support\Dates;
@@ -75,7 +76,8 @@ final readonly class Words
             'sum' => $sum === null ? '' : Money::of($sum, $standing->text('currency'))->text(),
             'late' => $late?->text() ?? '',
         ];
-        $form = $sum === null ? 'plain' : ($kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum');
+        $isFalling = $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted();
+        $form = $isFalling ? 'falls' : ($sum === null ? 'plain' : ($kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum'));
         $key = "standing.next.{$kind->value}";
 
         return [

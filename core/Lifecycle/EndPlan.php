@@ -29,6 +29,18 @@ final readonly class EndPlan
         return new self($stages, self::events($rules, $terms, $intent, $stages));
     }
 
+    /** The day on which a phase begins; null: there is none like it. */
+    public function begin(Phase $phase): ?int
+    {
+        foreach ($this->stages as $stage) {
+            if ($stage[0] === $phase) {
+                return $stage[1];
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<array{Phase, int|null, int|null, Rescue}> */
     private static function stages(RuleSet $rules, LateTerms $terms): array
     {

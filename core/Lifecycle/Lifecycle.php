@@ -8,7 +8,6 @@ use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
-use LogicException;
 
 /**
  * A name's dates and phases, past and to come, from facts, terms and rules.
@@ -25,6 +24,8 @@ final readonly class Lifecycle
      * @param  bool  $presumed  an expected instant has passed, and nothing confirms which way it went
      * @param  EndPlan|null  $plan  what surrounds its end; null: it has none that is known
      * @param  list<Hold>  $holds
+     * @param  Instant|null  $since  when the phase that is proven did begin, on whatever day the plan has it; null: the plan stands
+     * @param  int  $begins  the day of the plan on which that phase begins
      */
     private function __construct(
         public NameFacts $facts,
@@ -35,19 +36,20 @@ final readonly class Lifecycle
         public bool $presumed,
         private ?EndPlan $plan,
         public array $holds,
+        public ?Instant $since,
+        private int $begins,
     ) {
     }
 
     public static function of(NameFacts $facts, LateTerms $terms, RuleSet $rules, Instant $now): self
     {
         $ends = $facts->ends;
-        $plan = $ends === null ? null : $rules->plans->of($rules, $terms, $facts->intent);
+        $proven = Status::proven($facts->statuses);
+        $since = $proven?->isDeleted() === true ? $facts->deletedSince : null;
+        $plan = $ends === null && $since === null ? null : $rules->plans->of($rules, $terms, $facts->intent);
+        $begins = $since === null ? null : $plan?->begin($proven ?? Phase::NotKnown);
         // A term that ends before it begins is refused.
         $span = $ends === null ? null : Span::of($facts->created, $ends);
-        $proven = null;
-        foreach ($facts->statuses as $status) {
-            $proven ??= $status->phase();
-        }
         // autoRenewPeriod also stands on a name that did renew: it proves grace only when the end has passed.
         if ($proven === Phase::Grace && ($span === null || $ends === null || ! $ends->hasComeAt($now))) {
             $proven = null;
@@ -55,7 +57,7 @@ final readonly class Lifecycle
         $phase = $proven ?? ($plan === null || $ends === null ? Phase::NotKnown : self::phaseAt($plan, $ends, $now));
         $holds = self::holds($facts, $rules);
 
-        return new self($facts, $terms, $rules, $now, $phase, $proven === null && $phase->isLate(), $plan, $holds);
+        return new self($facts, $terms, $rules, $now, $phase, $proven === null && $phase->isLate(), $ends === null && $begins === null ? null : $plan, $holds, $begins === null ? null : $since, $begins ?? 0);
     }
 
     /** @return list<Event> all of them in order, those already past included */
@@ -63,31 +65,42 @@ final readonly class Lifecycle
     {
         $events = [];
         foreach ($this->plan->events ?? [] as $planned) {
-            $events[] = $this->planned($planned);
+            $event = $this->planned($planned);
+            if ($event !== null) {
+                $events[] = $event;
+            }
         }
         foreach ($this->holds as $hold) {
             $events[] = new Event(EventKind::HoldEnds, $hold->until);
         }
 
-        return $this->holds === [] ? $events : self::inOrder($events);
+        return $this->holds === [] && $this->since === null ? $events : self::inOrder($events);
     }
 
     /** @return list<Stage> if it is not renewed: from its creation without gap or overlap to its release */
     public function stages(): array
     {
-        $ends = $this->facts->ends;
-        if ($ends === null || $this->plan === null) {
+        if ($this->plan === null) {
             return [new Stage(Phase::NotKnown, Span::of($this->facts->created, null), Rescue::Renew)];
         }
+        $stages = [];
+        foreach ($this->plan->stages as [$phase, $from, $to, $rescue]) {
+            [$from, $to] = [$from === null ? $this->facts->created : $this->turn($from), $to === null ? null : $this->turn($to)];
+            // What it did not live to see is left out.
+            if ($from === null || $to === null || $from->isBefore($to)) {
+                $stages[] = new Stage($phase, Span::of($from, $to), $rescue);
+            }
+        }
 
-        return array_map(fn (array $stage): Stage => new Stage(
-            $stage[0], Span::of($stage[1] === null ? $this->facts->created : $ends->plusDays($stage[1]), $stage[2] === null ? null : $ends->plusDays($stage[2])), $stage[3],
-        ), $this->plan->stages);
+        return $stages;
     }
 
     /** @return list<int> when anything of it changes: its events, and where one phase follows another; seconds since 1970 */
     public function dates(): array
     {
+        if ($this->since !== null) {
+            return array_map(fn (Event $event): int => $event->at->epoch, $this->events());
+        }
         $dates = [];
         $ends = $this->facts->ends->epoch ?? 0;
         foreach ($this->plan->events ?? [] as $event) {
@@ -115,7 +128,7 @@ final readonly class Lifecycle
             }
         }
 
-        return $until === null ? null : $this->facts->ends?->plusDays($until);
+        return $until === null ? null : $this->turn($until);
     }
 
     /** The end if it is renewed for one more year, or for the least that the registry sells. */
@@ -161,13 +174,35 @@ final readonly class Lifecycle
         return $this->facts->ends === null ? 0 : Term::addable($this->facts->created, $this->facts->ends, $this->rules, $this->now);
     }
 
-    /** @param  array{EventKind, int, 'renew'|'late'|null, bool}  $planned */
-    private function planned(array $planned): Event
+    /**
+     * @param  array{EventKind, int, 'renew'|'late'|null, bool}  $planned
+     * @return Event|null null: it was deleted before that could come
+     */
+    private function planned(array $planned): ?Event
     {
         [$kind, $days, $sum, $certain] = $planned;
-        $ends = $this->facts->ends ?? throw new LogicException('Only what ends has a plan.');
+        $at = $this->facts->ends?->plusDays($days);
+        if ($this->since !== null) {
+            $at = match (true) {
+                $kind === EventKind::LastAtAll || $kind === EventKind::Released => $this->since->plusDays(max(0, $days - $this->begins)),
+                $at?->isBefore($this->since) === true => $at,
+                $kind === EventKind::Dark => $this->since,
+                default => null,
+            };
+        }
 
-        return new Event($kind, $ends->plusDays($days), $sum === null ? null : ($sum === 'renew' ? $this->terms->renew : $this->terms->late), $certain);
+        return $at === null ? null : new Event($kind, $at, $sum === null ? null : ($sum === 'renew' ? $this->terms->renew : $this->terms->late), $certain);
+    }
+
+    /** When one stage gives way to the next. */
+    private function turn(int $days): ?Instant
+    {
+        $planned = $this->facts->ends?->plusDays($days);
+        if ($this->since === null) {
+            return $planned;
+        }
+
+        return $days >= $this->begins ? $this->since->plusDays($days - $this->begins) : ($planned === null ? $this->since : Instant::earliest($planned, $this->since));
     }
 
     private static function phaseAt(EndPlan $plan, Instant $ends, Instant $now): Phase

@@ -16,6 +16,7 @@ final readonly class NameFacts
      * @param  list<Status>  $statuses
      * @param  Instant|null  $missing  since when its registrar's whole list has been without it
      * @param  Instant|null  $registrantChanged  when its legal holder last became another one
+     * @param  Instant|null  $deletedSince  since when it has stood in redemption, or pending delete, where its statuses prove that
      */
     public function __construct(
         public DomainName $name,
@@ -27,6 +28,7 @@ final readonly class NameFacts
         public Intent $intent = Intent::WhenTold,
         public ?Instant $missing = null,
         public ?Instant $registrantChanged = null,
+        public ?Instant $deletedSince = null,
     ) {
     }
 

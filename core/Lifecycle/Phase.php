@@ -24,6 +24,12 @@ enum Phase: string
     /** Its end is not known. */
     case NotKnown = 'not_known';
 
+    /** Whether somebody has deleted it: the days that are left count from then. */
+    public function isDeleted(): bool
+    {
+        return $this === self::Redemption || $this === self::PendingDelete;
+    }
+
     public function isLate(): bool
     {
         return match ($this) {

@@ -55,13 +55,13 @@ final readonly class Standing
     }
 
     /**
-     * Of a name that is only watched: its end is somebody else's to mind.
+     * Of a name that is only watched: its end is somebody else's to mind, or, deleted, the day on which it falls free.
      *
      * @param  string  $why  why it is watched, in the house's words
      */
     public static function watched(Lifecycle $life, string $why): self
     {
-        return new self($life, NextKind::Watched, $life->facts->ends, null, Severity::Calm, [Finding::of(LifecycleFinding::Watched, why: $why)], self::until($life));
+        return new self($life, NextKind::Watched, $life->since === null ? $life->facts->ends : $life->event(EventKind::Released)?->at, null, Severity::Calm, [Finding::of(LifecycleFinding::Watched, why: $why)], self::until($life));
     }
 
     /** From when it may go to another registrar, where something holds it today; null: nothing does. */
@@ -75,7 +75,7 @@ final readonly class Standing
     /** @return array{NextKind, Instant|null, Money|null, Finding} */
     private static function next(Lifecycle $life): array
     {
-        $ends = $life->facts->ends;
+        $ends = $life->facts->ends ?? $life->since;
         if ($ends === null) {
             return [NextKind::NotKnown, null, null, Finding::of(LifecycleFinding::EndNotKnown)];
         }

@@ -50,6 +50,25 @@ enum Status: string
         return strtolower(trim($text)) === 'active' ? self::Ok : self::read($text);
     }
 
+    /**
+     * The phase that they prove together, if they prove one: in redemption a name is pending delete as well (RFC 3915 §3.1).
+     *
+     * @param  list<self>  $statuses
+     */
+    public static function proven(array $statuses): ?Phase
+    {
+        $proven = null;
+        foreach ($statuses as $status) {
+            $phase = $status->phase();
+            if ($phase === Phase::Redemption) {
+                return $phase;
+            }
+            $proven = $proven === Phase::PendingDelete ? $proven : $phase ?? $proven;
+        }
+
+        return $proven;
+    }
+
     /** The phase that it proves, if it proves one. */
     public function phase(): ?Phase
     {

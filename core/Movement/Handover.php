@@ -117,7 +117,7 @@ final readonly class Handover
     private function aboutTheEnd(): array
     {
         $life = $this->life;
-        $ends = $life->facts->ends;
+        $ends = $life->facts->ends ?? $life->since;
         if ($ends === null) {
             return $life->rules->showsEnd->value ? [Finding::of(MovementFinding::EndNotKnown, Effect::NotKnown)] : [];
         }

@@ -50,6 +50,8 @@ final class FrontDoorTest extends TestCase
         }
         Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--lead' => '30']);
         self::assertStringContainsString('11 Jan 2027  Charged', Artisan::output());
+        Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--status' => 'redemptionPeriod,pendingDelete', '--deleted' => '2026-10-05']);
+        self::assertStringContainsString('Deleted: it can only be restored, until 4 Nov', Artisan::output());
         Artisan::call('acre:tell', ['name' => 'bell.com', '--status' => 'serverHold']);
         self::assertStringContainsString('By the facts given', Artisan::output());
     }

@@ -301,7 +301,7 @@ final class HandoverTest extends TestCase
         $docket = $this->settled($names);
         $reads = 0;
         DB::listen(function (QueryExecuted $query) use (&$reads): void {
-            $reads += (int) str_contains($query->sql, 'r.statuses, r.lock');
+            $reads += (int) str_contains($query->sql, 'r.statuses, r.');
         });
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
         // Once to end them, once to make their standings again.

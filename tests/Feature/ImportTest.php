@@ -126,6 +126,22 @@ final class ImportTest extends TestCase
         $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n")])->assertSessionHasErrors(['registrar', 'new_registrar']);
     }
 
+    public function test_a_list_that_calls_a_name_deleted_starts_its_last_days_and_another_ends_them(): void
+    {
+        $bring = function (string $statuses): Registration {
+            $import = $this->match($this->upload("Domain;Expiry date;Status;Account\r\ngone.com;2.11.2027;{$statuses};40718\r\nhere.com;3.11.2027;ok;40718\r\nthere.com;31.12.2027;ok;40718\r\n"), 'dmy');
+            $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+
+            return Registration::query()->whereRelation('name', 'ascii', 'gone.com')->sole();
+        };
+        // A list says no day, so that on which it says so counts: at the latest thirty days from there (RFC 3915 §3.1 with the .com registry agreement).
+        self::assertSame('2026-10-06', $bring('redemptionPeriod, pendingDelete')->deleted_since?->date());
+        $this->get('/roll?q=gone.com')->assertSee('by 5 Nov, or lost');
+        self::assertSame(1, Registration::query()->whereNotNull('deleted_since')->count());
+        self::assertNull($bring('ok')->deleted_since);
+        $this->get('/roll?q=gone.com')->assertDontSee('or lost');
+    }
+
     public function test_brought_in_again_there_is_nothing_to_change(): void
     {
         $list = "name,ends,created,owner,note\nbell.com,2027-11-02,2020-11-02,The Foundry,x\npeal.org,2028-01-31,,,\n";

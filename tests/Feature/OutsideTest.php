@@ -59,8 +59,8 @@ final class OutsideTest extends TestCase
 {
     use PressesDeeds;
 
-    /** As RFC 3915 §3.1 has it. */
-    private const DELETED = ['statuses' => ['redemptionPeriod', 'pendingDelete']];
+    /** As RFC 3915 §3.1 has it; on 5 October 2026. */
+    private const DELETED = ['statuses' => ['redemptionPeriod', 'pendingDelete'], 'updated' => 1_791_158_400];
 
     private House $house;
 
@@ -243,7 +243,13 @@ final class OutsideTest extends TestCase
         self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('phase'));
         $this->observe($name);
         self::assertSame(['deleted' => 'taken'], $this->drifts($name), 'and no other word of it');
-        $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}")->assertSeeInOrder(['Stopped', 'redemption']);
+        $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}")->assertSeeInOrder(['Stopped', 'Deleted: restore it first, by 4 Nov']);
+        $this->get("/names/{$name->ascii}")->assertSeeInOrder(['Held for', '4 Nov', '9 Nov']);
+        // Taken back, nothing of it is left.
+        $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
+        $this->press('/deeds/take_back?docket='.(is_int($docket) ? $docket : 0))->assertRedirect();
+        self::assertNull(Registration::query()->where('name_id', $name->id)->sole()->deleted_since);
+        self::assertSame('in_term', DB::table('standings')->where('name_id', $name->id)->value('phase'));
     }
 
     public function test_the_accredited_registrar_and_the_reseller_behind_a_shop_are_no_drift(): void
@@ -582,6 +588,11 @@ final class OutsideTest extends TestCase
         $this->registered(otherwise: ['registrar' => 'farshore', 'ends' => Instant::of('2027-11-11')->epoch], as: $ascii);
         $this->observe($name);
         $this->get('/roll?finding=lifecycle.watched')->assertSee('Ends 11 Nov 2027');
+        // Deleted, it is told when it falls free: by its record, and looked at again that stays so.
+        $this->registered(otherwise: ['registrar' => 'farshore', 'ends' => Instant::of('2027-11-11')->epoch, ...self::DELETED], as: $ascii);
+        $this->observe($name);
+        $this->observe($name);
+        $this->get('/roll?finding=lifecycle.watched')->assertSee('Free from 9 Nov')->assertDontSee('Ends 11 Nov');
         self::assertSame(1, DB::table('observing')->where('name_id', $name->id)->where('due_at', '<', 'infinity')->count());
         $this->registered(otherwise: ['ends' => Instant::of('2027-11-11')->epoch], as: $ascii);
         $registration = Registration::query()->create(['name_id' => $name->id, 'span' => Span::since(Instant::of('2026-10-06')), 'ends_on' => Instant::of('2027-11-11'), 'lock' => 'off']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use Acre\Core\Lifecycle\Status;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
 
@@ -17,8 +18,8 @@ final class ImportedFacts
 
     /** Takes a list of rows as columns() makes them, with name_id, span and sources. */
     public const INSERT = <<<'SQL'
-        INSERT INTO registrations (name_id, span, created_on, ends_on, moved_on, statuses, lock, intent, reference, servers, disclosure, own_renewal, own_currency, raw, sources, created_at, updated_at)
-        SELECT name_id, span, created_on, ends_on, moved_on, coalesce(statuses, '[]'), coalesce(lock, 'unknown'), coalesce(intent, 'when_told'), reference,
+        INSERT INTO registrations (name_id, span, created_on, ends_on, moved_on, statuses, deleted_since, lock, intent, reference, servers, disclosure, own_renewal, own_currency, raw, sources, created_at, updated_at)
+        SELECT name_id, span, created_on, ends_on, moved_on, coalesce(statuses, '[]'), deleted_since, coalesce(lock, 'unknown'), coalesce(intent, 'when_told'), reference,
             coalesce(servers, '[]'), coalesce(disclosure, 'unknown'), own_renewal, own_currency, coalesce(raw, '{}'), sources, now(), now()
         FROM json_populate_recordset(NULL::registrations, ?::json)
         SQL;
@@ -26,7 +27,7 @@ final class ImportedFacts
     /** Takes a list of rows {name_id, facts, sources}: facts as columns() makes them, and those only that change. */
     public const UPDATE = <<<'SQL'
         UPDATE registrations r SET
-            created_on = n.created_on, ends_on = n.ends_on, moved_on = n.moved_on, statuses = n.statuses, lock = n.lock, intent = n.intent,
+            created_on = n.created_on, ends_on = n.ends_on, moved_on = n.moved_on, statuses = n.statuses, deleted_since = n.deleted_since, lock = n.lock, intent = n.intent,
             created_is_day = n.created_is_day, ends_is_day = n.ends_is_day, moved_is_day = n.moved_is_day,
             reference = n.reference, servers = n.servers, disclosure = n.disclosure, own_renewal = n.own_renewal, own_currency = n.own_currency, raw = n.raw,
             sources = r.sources || c.sources, version = r.version + 1, updated_at = now()
@@ -38,11 +39,16 @@ final class ImportedFacts
 
     /**
      * @param  array<array-key, mixed>  $facts
+     * @param  Instant  $today  since when at the latest what its statuses prove is so, for a list doesn't say since when
      * @return array<string, mixed>
      */
-    public static function columns(array $facts): array
+    public static function columns(array $facts, Instant $today): array
     {
         $columns = [];
+        if (is_array($facts['statuses'] ?? null)) {
+            $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($facts['statuses']));
+            $columns['deleted_since'] = Status::proven(array_values(array_filter($statuses)))?->isDeleted() === true ? $today->isoSecond() : null;
+        }
         foreach ($facts as $field => $value) {
             if ($field === 'renewal') {
                 [$columns['own_renewal'], $columns['own_currency']] = is_array($value) ? array_values($value) : [null, null];

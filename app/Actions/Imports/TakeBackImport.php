@@ -100,7 +100,7 @@ final readonly class TakeBackImport
                 $this->words->take([$id], array_values(array_filter(is_array($given) ? $given : [], fn (mixed $label): bool => is_string($label) && ! in_array($label, $had, true))));
             }
             $source = ['from' => 'taken back', 'import' => $import->id, 'at' => $this->clock->today()->iso()];
-            $changed[] = ['name_id' => $id, 'facts' => (object) ImportedFacts::columns($before), 'sources' => (object) array_fill_keys(array_keys(array_diff_key($before, ['missing' => 1])), $source)];
+            $changed[] = ['name_id' => $id, 'facts' => (object) ImportedFacts::columns($before, $this->clock->today()), 'sources' => (object) array_fill_keys(array_keys(array_diff_key($before, ['missing' => 1])), $source)];
         }
         $this->database->table('holdings')->where('missing_import_id', $import->id)->whereIn('name_id', $missing)->update(['missing_since' => null, 'missing_import_id' => null]);
         if ($changed !== []) {

@@ -116,7 +116,7 @@ final readonly class WriteImport
         foreach ($rows as $ascii => $row) {
             $facts = $row->json('facts');
             $created = is_string($facts['created'] ?? null) && strcmp($facts['created'], $now->date()) <= 0 ? $facts['created'].'T00:00:00Z' : $now->isoSecond();
-            $registrations[] = ['name_id' => $ids[$ascii], 'span' => "[{$created},)", 'sources' => (object) $this->sources($import, array_keys($facts)), ...ImportedFacts::columns($facts)];
+            $registrations[] = ['name_id' => $ids[$ascii], 'span' => "[{$created},)", 'sources' => (object) $this->sources($import, array_keys($facts)), ...ImportedFacts::columns($facts, $now->toDay())];
             // It is known to be there since it was brought in; what was before is not known.
             $holdings[] = ['name_id' => $ids[$ascii], 'span' => "[{$now->isoSecond()},)", 'account_id' => $places[$ascii][0], 'client_id' => $places[$ascii][1]];
             $written[$ascii] = [$ids[$ascii], 1, 'brought_in'];
@@ -149,7 +149,7 @@ final readonly class WriteImport
                 $seen[] = $ids[$ascii];
             }
             unset($facts['missing']);
-            $changed[] = ['name_id' => $ids[$ascii], 'facts' => (object) ImportedFacts::columns($facts), 'sources' => (object) $this->sources($import, array_keys($facts))];
+            $changed[] = ['name_id' => $ids[$ascii], 'facts' => (object) ImportedFacts::columns($facts, $this->clock->today()), 'sources' => (object) $this->sources($import, array_keys($facts))];
         }
         $versions = [];
         foreach (Row::all($this->database->select(ImportedFacts::UPDATE, [json_encode($changed, JSON_THROW_ON_ERROR)])) as $row) {

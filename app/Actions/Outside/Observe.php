@@ -92,7 +92,7 @@ final readonly class Observe
         foreach ($names as $id => $name) {
             $this->keep($id, $told[$id], $seen[$name->ascii] ?? null, $now);
             if (isset($files[$id]) && $files[$id]->watched !== null) {
-                if ($this->refresh($id, $told[$id])) {
+                if ($this->refresh($id, $told[$id], $files[$id]->facts->deletedSince ?? $now)) {
                     $changed[] = $id;
                 }
             } elseif (isset($files[$id]) && self::isAnswered($told[$id])) {
@@ -111,9 +111,10 @@ final readonly class Observe
      * Of a name that is only watched the Roll says what its registry says.
      *
      * @param  list<Told>  $told
+     * @param  Instant  $deleted  since when it is deleted, if it is and its record doesn't say
      * @return bool whether that is something else than before
      */
-    private function refresh(int $id, array $told): bool
+    private function refresh(int $id, array $told, Instant $deleted): bool
     {
         if (! self::isAnswered($told)) {
             return false;
@@ -122,12 +123,13 @@ final readonly class Observe
         $columns = [
             'registrar' => $record->registrar ?? $record->tag ?? '', 'registrant' => $record?->field(Field::Organisation)->value ?? $record?->field(Field::Name)->value ?? '',
             'created_on' => $record?->created?->isoSecond(), 'ends_on' => $record?->ends?->isoSecond(), 'moved_on' => $record?->moved?->isoSecond(),
+            'deleted_since' => Status::proven($record->statuses ?? [])?->isDeleted() === true ? ($record->changed ?? $deleted)->isoSecond() : null,
             'statuses' => json_encode(array_map(fn (Status $status): string => $status->value, $record->statuses ?? []), JSON_THROW_ON_ERROR), 'servers' => json_encode($record->servers ?? [], JSON_THROW_ON_ERROR),
         ];
 
         return $this->database->update(
-            'UPDATE watchings SET (registrar, registrant, created_on, ends_on, moved_on, statuses, servers) = (:registrar, :registrant, :created_on::timestamptz, :ends_on::timestamptz, :moved_on::timestamptz, :statuses::jsonb, :servers::jsonb)
-             WHERE name_id = :id AND (registrar, registrant, created_on, ends_on, moved_on, statuses, servers) IS DISTINCT FROM (:registrar2, :registrant2, :created_on2::timestamptz, :ends_on2::timestamptz, :moved_on2::timestamptz, :statuses2::jsonb, :servers2::jsonb)',
+            'UPDATE watchings SET (registrar, registrant, created_on, ends_on, moved_on, deleted_since, statuses, servers) = (:registrar, :registrant, :created_on::timestamptz, :ends_on::timestamptz, :moved_on::timestamptz, :deleted_since::timestamptz, :statuses::jsonb, :servers::jsonb)
+             WHERE name_id = :id AND (registrar, registrant, created_on, ends_on, moved_on, deleted_since, statuses, servers) IS DISTINCT FROM (:registrar2, :registrant2, :created_on2::timestamptz, :ends_on2::timestamptz, :moved_on2::timestamptz, :deleted_since2::timestamptz, :statuses2::jsonb, :servers2::jsonb)',
             ['id' => $id, ...$columns, ...array_combine(array_map(fn (string $column): string => "{$column}2", array_keys($columns)), $columns)],
         ) > 0;
     }

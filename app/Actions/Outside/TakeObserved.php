@@ -12,6 +12,7 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\Certainty;
 use Acre\Core\Record\DriftField;
 use Acre\Core\Record\RecordFinding;
+use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedInBooks;
@@ -21,6 +22,7 @@ use App\Models\DriftState;
 use App\Models\Registration;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\OpenDrift;
+use App\Queries\Outside\LastSeen;
 use App\View\Words;
 
 /** What was seen outside is written into the Roll, with where it was seen and when. */
@@ -28,9 +30,9 @@ final class TakeObserved extends DeedInBooks implements Undoable
 {
     use SettlesDrift;
 
-    private const COLUMNS = ['created_on', 'created_is_day', 'ends_on', 'ends_is_day', 'statuses', 'lock', 'servers'];
+    private const COLUMNS = ['created_on', 'created_is_day', 'ends_on', 'ends_is_day', 'statuses', 'deleted_since', 'lock', 'servers'];
 
-    public function __construct(private readonly Words $words)
+    public function __construct(private readonly Words $words, private readonly LastSeen $lastSeen)
     {
     }
 
@@ -69,9 +71,13 @@ final class TakeObserved extends DeedInBooks implements Undoable
         $was = array_intersect_key($registration->getRawOriginal(), array_flip(self::COLUMNS));
         $drifts = $this->drifts($file, $terms);
         $sources = $registration->sources;
+        $statuses = $registration->statuses;
         foreach ($drifts as $drift) {
             self::put($registration, $drift);
             $sources[$drift->tag->about()->value] = ['from' => 'directory', 'docket' => $line->docket_id, 'at' => $drift->seen->date()];
+        }
+        if ($registration->statuses !== $statuses) {
+            $registration->deleted_since = $this->deletedSince($registration, $file, $drifts);
         }
         $registration->sources = $sources;
         $registration->version++;
@@ -142,6 +148,27 @@ final class TakeObserved extends DeedInBooks implements Undoable
             DriftField::Lock => $registration->lock = self::lock($drift),
             default => $registration->statuses = self::statuses($registration->statuses, $drift),
         };
+    }
+
+    /**
+     * By the record, which changed last when it was deleted; where it doesn't say, when that was first seen.
+     *
+     * @param  list<OpenDrift>  $drifts
+     */
+    private function deletedSince(Registration $registration, CaseFile $file, array $drifts): ?Instant
+    {
+        $phase = Status::proven(array_values(array_filter(array_map(Status::tryFrom(...), $registration->statuses))));
+        if ($phase?->isDeleted() !== true) {
+            return null;
+        }
+        if ($phase === Status::proven($file->facts->statuses) && $registration->deleted_since !== null) {
+            return $registration->deleted_since;
+        }
+        $first = array_map(fn (OpenDrift $drift): Instant => $drift->first, array_values(array_filter($drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Statuses)));
+        $seen = $this->lastSeen->of($file->nameId, $file->facts->name->ascii);
+        $record = $seen[Source::Registry->value][0]->record ?? $seen[Source::Text->value][0]->record ?? null;
+
+        return Instant::earliest(...$first, ...array_filter([$record?->changed]));
     }
 
     private static function lock(OpenDrift $drift): Lock

@@ -50,7 +50,7 @@ final readonly class CaseFiles
         $in = '{'.implode(',', $nameIds).'}';
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
-                r.statuses, r.lock, r.intent, r.reference, r.disclosure, r.shown, r.servers,
+                r.statuses, r.deleted_since, r.lock, r.intent, r.reference, r.disclosure, r.shown, r.servers,
                 r.own_renewal, r.own_currency, r.registrant_changed_on, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name
             FROM names n
             JOIN registrations r ON r.name_id = n.id AND upper_inf(r.span)
@@ -106,6 +106,7 @@ final readonly class CaseFiles
                 Intent::from($row->text('intent')),
                 $row->instant('missing_since')?->toDay(),
                 $row->instant('registrant_changed_on'),
+                $row->instant('deleted_since'),
             ),
             $place->lateTerms($this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null),
             $place->terms,
@@ -143,7 +144,7 @@ final readonly class CaseFiles
             $id = $row->int('name_id');
             $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
             $found[$id] = new CaseFile(
-                $id, 0, new NameFacts(DomainName::of($row->text('ascii')), $row->instant('created_on'), $row->instant('ends_on'), $row->instant('moved_on'), array_values(array_filter($statuses))),
+                $id, 0, new NameFacts(DomainName::of($row->text('ascii')), $row->instant('created_on'), $row->instant('ends_on'), $row->instant('moved_on'), array_values(array_filter($statuses)), deletedSince: $row->instant('deleted_since')),
                 new LateTerms(askLead: $this->askLead), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Nobody), new Account(0, 0, $row->text('registrar'), '', null, null, null, false, null),
                 $row->int('client_id'), $row->text('client_name'), $row->text('registrant'), null, '', Disclosure::NotKnown, null, Steps::fieldByField(), false, array_values(array_filter($row->json('servers'), is_string(...))), $words[$id] ?? [], 0, 1, [], null, [], null,
                 new Watched($row->text('why'), $row->instant('since') ?? Instant::second(0)),
@@ -251,7 +252,7 @@ final readonly class CaseFiles
     private function drifts(string $in): array
     {
         $found = [];
-        foreach (Row::all($this->database->select("SELECT id, name_id, finding, said, certainty, last_seen FROM drifts WHERE state = 'open' AND name_id = ANY (?::bigint[]) ORDER BY cost, id", [$in])) as $row) {
+        foreach (Row::all($this->database->select("SELECT id, name_id, finding, said, certainty, first_seen, last_seen FROM drifts WHERE state = 'open' AND name_id = ANY (?::bigint[]) ORDER BY cost, id", [$in])) as $row) {
             $found[$row->int('name_id')][] = OpenDrift::of($row);
         }
 

@@ -14,7 +14,7 @@ use App\Support\Row;
 /** Where the outside says otherwise of a name, and nobody has settled it. */
 final readonly class OpenDrift
 {
-    private function __construct(public int $id, public RecordFinding $tag, public Finding $finding, public Certainty $certainty, public Instant $seen)
+    private function __construct(public int $id, public RecordFinding $tag, public Finding $finding, public Certainty $certainty, public Instant $first, public Instant $seen)
     {
     }
 
@@ -31,7 +31,7 @@ final readonly class OpenDrift
             $with[$argument] = is_array($typed) && ($typed[0] ?? null) === 'instant' ? Instant::of($value) : $value;
         }
 
-        return new self($row->int('id'), $tag, Finding::of($tag, Effect::Worth, null, ...$with), Certainty::from($row->text('certainty')), $row->instant('last_seen') ?? Instant::second(0));
+        return new self($row->int('id'), $tag, Finding::of($tag, Effect::Worth, null, ...$with), Certainty::from($row->text('certainty')), $row->instant('first_seen') ?? Instant::second(0), $row->instant('last_seen') ?? Instant::second(0));
     }
 
     /** What the outside says, as the fact of ours would be; null where it says that there is none. */

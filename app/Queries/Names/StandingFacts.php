@@ -34,6 +34,7 @@ final readonly class StandingFacts
             'moved' => $file->facts->moved,
             'missing' => $file->facts->missing,
             'changed' => $file->facts->registrantChanged,
+            'deleted' => $file->facts->deletedSince,
             'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
             'lead' => $file->late->chargeLead,
             'dark' => $file->late->darkAfter,
@@ -65,7 +66,7 @@ final readonly class StandingFacts
 
         return new self(
             Lifecycle::of(
-                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed')),
+                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted')),
                 new LateTerms($days('lead') ?? 0, $days('dark'), $days('plain'), $days('late'), $days('ask') ?? 14, $money('renew'), $money('fee'), $money('restore')),
                 $book->for($name->suffix(), $now),
                 $now,

@@ -18,7 +18,7 @@
         @if ($picture !== null) @include('deeds.picture.'.$deed, $picture) @endif
         <table class="sheet">
             <caption class="hide">What it would do to each name</caption>
-            <thead><tr><th scope="col">Name</th><th scope="col">Before</th><th scope="col">After</th><th scope="col">Today</th><th scope="col">What is in the way, or worth knowing</th></tr></thead>
+            <thead><tr><th scope="col">Name</th><th scope="col">Before</th><th scope="col">After</th><th scope="col">Today</th><th scope="col">What is in the way, or worth knowing</th><th scope="col">Cure</th></tr></thead>
             <tbody>
             @foreach ($rows as $one)
                 @php($change = $contract instanceof App\Actions\Deeds\NamesPeople ? $contract->shown($one->file, $terms) : $contract->beforeAndAfter($one->file, $terms))
@@ -28,6 +28,7 @@
                     <td data-label="After">@if ($one->readiness->isClear())<strong>{{ implode(', ', $change['after']) }}</strong>@else<span class="lesser">as before</span>@endif</td>
                     <td><x-verdict :readiness="$one->readiness" :words="$words"/></td>
                     <td>@foreach ($one->readiness->inOrder() as $finding)<span @class(['reason', 'is-bad' => $finding->effect === Acre\Core\Finding\Effect::Stops])>{{ $words->finding($finding) }}.</span>@endforeach</td>
+                    <td>@include('deeds.cures', ['findings' => $one->readiness->reasons(), 'file' => $one->file])</td>
                 </tr>
             @endforeach
             </tbody>

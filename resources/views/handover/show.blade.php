@@ -78,7 +78,7 @@
                     <td data-label="Ends">{{ $one->file->facts->ends === null ? 'not known' : App\Support\Dates::full($one->file->facts->ends) }}</td>
                     <td><x-verdict :readiness="$one->readiness" :words="$words"/></td>
                     <td>@forelse ($one->readiness->inOrder() as $finding)<span class="reason">{{ $words->finding($finding) }}.</span>@empty<span class="lesser">nothing</span>@endforelse</td>
-                    <td>@include('handover.cures', ['findings' => $one->readiness->reasons(), 'file' => $one->file])</td>
+                    <td>@include('deeds.cures', ['findings' => $one->readiness->reasons(), 'file' => $one->file])</td>
                 </tr>
             @endforeach
         @endforeach

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Lifecycle;
 
+use Acre\Core\Lifecycle\Event;
 use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\HoldReason;
 use Acre\Core\Lifecycle\Intent;
@@ -11,8 +12,10 @@ use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Lifecycle\Stage;
+use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Term;
+use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -89,6 +92,55 @@ final class LifecycleTest extends TestCase
         $life = Given::life(ends: '2026-09-20', statuses: [Status::RedemptionPeriod]);
         self::assertSame(Phase::Redemption, $life->phase);
         self::assertFalse($life->presumed);
+    }
+
+    /** RFC 3915 §2 and §3.1 with the .com registry agreement: 30 days of redemption, then 5; they count from the deletion, whenever that was. */
+    public function test_what_is_left_to_a_deleted_name_counts_from_its_deletion(): void
+    {
+        $deleted = [Status::PendingDelete, Status::RedemptionPeriod];
+        $early = Given::life(created: '2020-11-02', ends: '2027-11-02', statuses: $deleted, deleted: '2026-10-05');
+        self::assertSame(Phase::Redemption, $early->phase);
+        self::assertSame(['dark 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-09'], self::told($early), 'its end no longer comes');
+        self::assertSame(['in_term 2020-11-02', 'redemption 2026-10-05', 'pending_delete 2026-11-04', 'released 2026-11-09'], self::stages($early));
+        self::assertSame('2026-11-04', $early->last(Rescue::Restore)?->iso());
+        self::assertSame(array_map(fn (Event $event): int => $event->at->epoch, $early->events()), $early->dates());
+        // In the grace after its end, ten days in: sooner than the registry's longest.
+        $late = Given::life(created: '2020-09-01', ends: '2026-09-20', statuses: $deleted, deleted: '2026-09-30');
+        self::assertSame(['end 2026-09-20', 'dark 2026-09-20', 'last_at_all 2026-10-30', 'released 2026-11-04'], array_values(array_filter(self::told($late), fn (string $event): bool => ! str_starts_with($event, 'last_plain'))));
+        self::assertSame(['in_term 2020-09-01', 'grace 2026-09-20', 'redemption 2026-09-30', 'pending_delete 2026-10-30', 'released 2026-11-04'], self::stages($late));
+        // Past redemption only the days until it is free are left.
+        self::assertSame('2026-10-10', Given::life(statuses: [Status::PendingDelete], deleted: '2026-10-05')->event(EventKind::Released)?->at->iso());
+        // Nothing else than such a status makes that day count.
+        self::assertSame(Phase::InTerm, Given::life(deleted: '2026-10-05')->phase);
+        self::assertNull(Given::life(deleted: '2026-10-05')->since);
+    }
+
+    /** The registry's terms, from memory: a .de name has no end, and after its deletion 30 days of redemption. */
+    public function test_a_deleted_name_without_an_end_has_dates_nonetheless(): void
+    {
+        $life = Given::life('glocken.de', ends: null, statuses: [Status::RedemptionPeriod], deleted: '2026-10-05');
+        self::assertSame(['dark 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-04'], self::told($life));
+        self::assertSame('2026-11-04', Standing::of($life)->at?->iso());
+        self::assertSame(Phase::Redemption, Given::life('glocken.de', ends: null, statuses: [Status::RedemptionPeriod])->phase);
+    }
+
+    /** @return list<string> */
+    private static function told(Lifecycle $life): array
+    {
+        $events = array_filter($life->events(), fn (Event $event): bool => $event->kind !== EventKind::HoldEnds);
+
+        return array_map(fn (Event $event): string => "{$event->kind->value} {$event->at->date()}", array_values($events));
+    }
+
+    /** @return list<string> each from when; one begins where the one before ends */
+    private static function stages(Lifecycle $life): array
+    {
+        $stages = $life->stages();
+        foreach ($stages as $at => $stage) {
+            self::assertTrue($at === 0 || $stages[$at - 1]->span->until?->compare($stage->span->from ?? Instant::second(0)) === 0);
+        }
+
+        return array_map(fn (Stage $stage): string => "{$stage->phase->value} {$stage->span->from?->date()}", $stages);
     }
 
     public function test_auto_renew_period_on_a_name_in_its_term_proves_nothing_late(): void
