@@ -58,10 +58,11 @@ final readonly class FolioDrawing
 
         $above = [];
         $below = [new Label($words->say('drawing.today'), $x($life->now), 'today')];
-        if ($life->facts->ends !== null) {
-            $above[] = new Label(Dates::full($life->facts->ends), $x($life->facts->ends), 'strong');
-            $below[] = new Label($words->say($life->phase->isLate() ? 'drawing.ended' : 'drawing.end'), $x($life->facts->ends), $life->phase->isLate() ? 'late' : 'plain');
-            if ($life->facts->intent === Intent::ByItself && $renewed !== null) {
+        $over = $life->over();
+        if ($over !== null) {
+            $above[] = new Label(Dates::full($over), $x($over), 'strong');
+            $below[] = new Label($words->say($life->isCutShort() ? 'drawing.deleted' : ($life->phase->isLate() ? 'drawing.ended' : 'drawing.end')), $x($over), $life->phase->isLate() ? 'late' : 'plain');
+            if ($life->since === null && $life->facts->intent === Intent::ByItself && $renewed !== null) {
                 $above[] = new Label($words->say('drawing.renewed'), $x($renewed));
             }
         }

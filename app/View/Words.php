@@ -76,8 +76,12 @@ final readonly class Words
             'sum' => $sum === null ? '' : Money::of($sum, $standing->text('currency'))->text(),
             'late' => $late?->text() ?? '',
         ];
-        $isFalling = $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted();
-        $form = $isFalling ? 'falls' : ($sum === null ? 'plain' : ($kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum'));
+        $form = match (true) {
+            $kind === NextKind::Watched && $at === null => $standing->text('registrar_name') === '' ? 'nowhere' : 'unsaid',
+            $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted() => 'falls',
+            $sum === null => 'plain',
+            default => $kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum',
+        };
         $key = "standing.next.{$kind->value}";
 
         return [

@@ -25,7 +25,7 @@ final class LifeLine
     /** @return list<Shape> */
     private static function bars(Lifecycle $life, Axis $axis): array
     {
-        $ends = $life->facts->ends;
+        $ends = $life->over();
         $from = $axis->at($life->facts->created ?? $axis->from);
         if ($ends === null) {
             return [new Bar(BarKind::Paid, $from, max(0, $axis->at($life->now) - $from)), new Tail($axis->at($life->now), 100 - $axis->at($life->now))];
@@ -39,7 +39,7 @@ final class LifeLine
         if ($life->phase->isLate() && $last !== null && $axis->at($last) > $end) {
             $shapes[] = new Bar(BarKind::Late, $end, $axis->at($last) - $end);
         }
-        $renewed = $life->facts->intent === Intent::ByItself ? $life->renewedUntil() : null;
+        $renewed = $life->since === null && $life->facts->intent === Intent::ByItself ? $life->renewedUntil() : null;
         if ($renewed !== null && $axis->at($renewed) > $end) {
             $shapes[] = new Bar(BarKind::Expected, $end, $axis->at($renewed) - $end);
         }
@@ -51,7 +51,7 @@ final class LifeLine
     private static function marks(Lifecycle $life, Axis $axis): array
     {
         $shapes = [];
-        $ends = $life->facts->ends;
+        $ends = $life->over();
         if ($ends !== null && $axis->covers($ends)) {
             $shapes[] = new Post($axis->at($ends));
         }

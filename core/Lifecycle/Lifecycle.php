@@ -131,6 +131,34 @@ final readonly class Lifecycle
         return $until === null ? null : $this->turn($until);
     }
 
+    /** What can still keep it today. */
+    public function rescue(): Rescue
+    {
+        foreach ($this->plan->stages ?? [] as $stage) {
+            if ($stage[0] === $this->phase) {
+                return $stage[3];
+            }
+        }
+
+        return match ($this->phase) {
+            Phase::Redemption, Phase::Quarantine => Rescue::Restore,
+            Phase::PendingDelete, Phase::Released => Rescue::Nothing,
+            default => Rescue::Renew,
+        };
+    }
+
+    /** When its paid term was over, or will be: at its end, or when it was deleted before that. */
+    public function over(): ?Instant
+    {
+        return $this->since === null ? $this->facts->ends : Instant::earliest($this->since, ...array_filter([$this->facts->ends]));
+    }
+
+    /** Whether it was deleted before its paid term was over. */
+    public function isCutShort(): bool
+    {
+        return $this->since !== null && $this->over() === $this->since;
+    }
+
     /** The end if it is renewed for one more year, or for the least that the registry sells. */
     public function renewedUntil(): ?Instant
     {

@@ -43,6 +43,12 @@ final readonly class NameFacts
         return false;
     }
 
+    /** @return list<Status> what its record says against its going to another registrar, the lock apart (RFC 5731 §2.3, RFC 3915 §3.1) */
+    public function againstTransfer(): array
+    {
+        return array_values(array_filter($this->statuses, fn (Status $status): bool => in_array($status, [Status::ServerTransferProhibited, Status::PendingTransfer, Status::PendingDelete, Status::PendingRestore, Status::RedemptionPeriod], true)));
+    }
+
     public function isLocked(): bool
     {
         return $this->lock === Lock::On || $this->has(Status::ClientTransferProhibited);

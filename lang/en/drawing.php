@@ -7,6 +7,7 @@ return [
     'registered' => 'registered',
     'end' => 'end of the paid term',
     'ended' => 'ended',
+    'deleted' => 'deleted',
     'renewed' => 'if renewed',
     'charge_unpriced' => 'charged :at',
     'charge' => 'charged :at, :sum',

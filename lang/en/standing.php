@@ -18,7 +18,7 @@ return [
         'pending_delete' => ['plain' => 'Free from :at', 'lesser' => 'can’t be kept any more'],
         'released' => ['plain' => 'Free for anybody', 'lesser' => 'ended :ends'],
         'handover' => ['plain' => 'Handover, answer by :at', 'lesser' => 'waits for the receiver'],
-        'watched' => ['plain' => 'Ends :at', 'falls' => 'Free from :at', 'lesser' => 'watched; not ours'],
+        'watched' => ['plain' => 'Ends :at', 'falls' => 'Free from :at', 'nowhere' => 'In no directory', 'unsaid' => 'End not known', 'lesser' => 'watched; not ours'],
         'not_known' => ['plain' => 'End not known', 'lesser' => 'say when it ends'],
     ],
 ];

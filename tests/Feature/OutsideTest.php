@@ -244,7 +244,7 @@ final class OutsideTest extends TestCase
         $this->observe($name);
         self::assertSame(['deleted' => 'taken'], $this->drifts($name), 'and no other word of it');
         $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}")->assertSeeInOrder(['Stopped', 'Deleted: restore it first, by 4 Nov']);
-        $this->get("/names/{$name->ascii}")->assertSeeInOrder(['Held for', '4 Nov', '9 Nov']);
+        $this->get("/names/{$name->ascii}")->assertSeeInOrder(['Held for', 'last day at all, 4 Nov', 'deleted', 'Only once it is restored', 'Not now', 'its record says redemptionPeriod', '4 Nov 2026', '9 Nov 2026']);
         // Taken back, nothing of it is left.
         $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
         $this->press('/deeds/take_back?docket='.(is_int($docket) ? $docket : 0))->assertRedirect();
@@ -602,6 +602,17 @@ final class OutsideTest extends TestCase
         $this->get("/names/{$ascii}")->assertOk();
         $this->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'again'])->assertSessionHas('told');
         self::assertSame(0, DB::table('watchings')->count());
+    }
+
+    public function test_a_name_that_nobody_has_registered_can_be_watched_too(): void
+    {
+        $this->actingAs($this->house->clerk)->post('/record', ['names' => 'nobody-has-it.com'])->assertRedirect('/record/nobody-has-it.com');
+        $this->post('/record/nobody-has-it.com/watch', ['client' => $this->house->foundry->id, 'why' => 'wanted'])->assertRedirect();
+        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['nobody-has-it.com', 'In no directory', 'watched; not ours']);
+        // Registered under a suffix that publishes no end, it ends some day that nobody says.
+        $this->registered(otherwise: ['registrar' => 'farshore', 'ends' => null], as: 'nobody-has-it.com');
+        $this->observe(Name::query()->where('ascii', 'nobody-has-it.com')->sole());
+        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['nobody-has-it.com', 'Farshore Domains', 'End not known']);
     }
 
     public function test_watching_can_be_ended_and_a_reader_cannot_begin_it(): void

@@ -47,12 +47,12 @@
                 </div>
                 <div>
                     <dt>Renewal</dt>
-                    <dd>@if ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits: it may not run more than {{ $life->rules->yearsAhead->value }} {{ $life->rules->yearsAhead->value === 1 ? 'year' : 'years' }} ahead @endif
+                    <dd>@if ($life->rescue() === Acre\Core\Rulebook\Rescue::Nothing)<span class="is-bad">Not any more</span> @elseif ($life->rescue() === Acre\Core\Rulebook\Rescue::Restore)<span class="is-bad">Only once it is restored</span>@if ($life->terms->restore !== null)<span class="lesser">restoring costs {{ $life->terms->restore->text() }}</span>@endif @elseif ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits: it may not run more than {{ $life->rules->yearsAhead->value }} {{ $life->rules->yearsAhead->value === 1 ? 'year' : 'years' }} ahead @endif
                         <span class="lesser">{{ $life->terms->renew === null ? 'no price written down' : $life->terms->renew->text().' a year' }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd><dd><a href="{{ route('rulebook.show', $name->suffix) }}">Rules</a></dd>
                 </div>
                 <div>
                     <dt>Another registrar</dt>
-                    <dd>@forelse ($life->holdsNow() as $hold)<span class="is-soon">Not before {{ $words->near($hold->until) }}</span><span class="lesser">{{ $words->say('words.reason.'.$hold->reason->value) }}</span>@empty no hold is known @endforelse
+                    <dd>@php($stopping = $life->facts->againstTransfer()) @if ($stopping !== [])<span class="is-bad">Not now</span><span class="lesser">its record says {{ implode(', ', array_column($stopping, 'value')) }}</span>@endif @forelse ($life->holdsNow() as $hold)<span class="is-soon">Not before {{ $words->near($hold->until) }}</span><span class="lesser">{{ $words->say('words.reason.'.$hold->reason->value) }}</span>@empty @if ($stopping === [])no hold is known @endif @endforelse
                         <span class="lesser">lock: {{ $words->say('words.lock.'.($life->facts->isLocked() ? 'on' : $life->facts->lock->value)) }}</span></dd>
                 </div>
                 <div><dt><span class="term" title="{{ $words->say('words.explained.intent') }}">Intent</span></dt><dd>{{ $words->say('words.intent.'.$life->facts->intent->value) }}</dd></div>

@@ -17,6 +17,7 @@ use Acre\Core\Drawing\LifeLine;
 use Acre\Core\Drawing\Post;
 use Acre\Core\Drawing\Shape;
 use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\TestCase;
@@ -62,6 +63,18 @@ final class DrawingTest extends TestCase
         $axis = Axis::ofTheRoll(Instant::of(Given::NOW));
         self::assertSame(['Bar:paid', 'Bar:late', 'Bar:expected', 'Post', 'Coin'], self::kinds(LifeLine::of(Given::life(ends: '2026-10-01', intent: Intent::ByItself), $axis)));
         self::assertSame(['Bar:paid', 'Bar:late', 'Post'], self::kinds(LifeLine::of(Given::life(ends: '2026-09-22'), $axis)));
+    }
+
+    public function test_a_term_that_was_cut_short_is_drawn_to_its_deletion(): void
+    {
+        $axis = Axis::ofTheRoll(Instant::of(Given::NOW));
+        $shapes = LifeLine::of(Given::life(ends: '2027-11-30', intent: Intent::ByItself, statuses: [Status::RedemptionPeriod], terms: Given::terms(), deleted: '2026-10-01'), $axis);
+        self::assertSame(['Bar:paid', 'Bar:late', 'Post'], self::kinds($shapes), 'no charge and no other year will come');
+        [$paid, $late, $post] = $shapes;
+        self::assertTrue($paid instanceof Bar && $late instanceof Bar && $post instanceof Post);
+        self::assertEqualsWithDelta($axis->at(Instant::of('2026-10-01')), $post->x, 0.01);
+        self::assertEqualsWithDelta($post->x, $paid->x + $paid->width, 0.01);
+        self::assertEqualsWithDelta($axis->at(Instant::of('2026-10-31')), $late->x + $late->width, 0.01);
     }
 
     public function test_holds_deadlines_and_movements_have_shapes_of_their_own(): void

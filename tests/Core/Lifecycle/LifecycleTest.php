@@ -110,6 +110,9 @@ final class LifecycleTest extends TestCase
         self::assertSame(['in_term 2020-09-01', 'grace 2026-09-20', 'redemption 2026-09-30', 'pending_delete 2026-10-30', 'released 2026-11-04'], self::stages($late));
         // Past redemption only the days until it is free are left.
         self::assertSame('2026-10-10', Given::life(statuses: [Status::PendingDelete], deleted: '2026-10-05')->event(EventKind::Released)?->at->iso());
+        self::assertSame([Rescue::Restore, Rescue::Nothing, Rescue::Renew], [$early->rescue(), Given::life(statuses: [Status::PendingDelete])->rescue(), Given::life()->rescue()]);
+        self::assertTrue($early->isCutShort() && ! $late->isCutShort());
+        self::assertSame(['2026-10-05', '2026-09-20'], [$early->over()?->iso(), $late->over()?->iso()]);
         // Nothing else than such a status makes that day count.
         self::assertSame(Phase::InTerm, Given::life(deleted: '2026-10-05')->phase);
         self::assertNull(Given::life(deleted: '2026-10-05')->since);
