@@ -30,6 +30,9 @@ enum BookFinding: string implements FindingTag
     /** Registered elsewhere: there is nothing of ours to change. */
     case OnlyWatched = 'only_watched';
 
+    /** It is to be closed here, and nothing outside says that it has gone. */
+    case NotSeenGone = 'not_seen_gone';
+
     /** Names of that suffix have none. */
     case NoLock = 'no_lock';
     /** Names of that suffix go to another registrar without one. */
@@ -55,6 +58,7 @@ enum BookFinding: string implements FindingTag
             self::MayBeCharged => ['at'],
             self::StaysInAccount => ['account', 'owner'],
             self::RegistrarRenews => ['registrar'],
+            self::NotSeenGone => ['account'],
         };
     }
 
@@ -63,6 +67,7 @@ enum BookFinding: string implements FindingTag
         return match ($this) {
             self::RegistrarRenews, self::MayBeCharged => Cost::Money,
             self::LockStopsMovement, self::CodeUnderLock => Cost::MovementFails,
+            self::NotSeenGone => Cost::NameLost,
             default => Cost::Attention,
         };
     }
@@ -77,7 +82,7 @@ enum BookFinding: string implements FindingTag
         return match ($this) {
             self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode => Cure::LeaveOut,
             self::LockStopsMovement => Cure::SeeDocket,
-            self::MayBeCharged, self::UpdatesProhibited => Cure::LookAtRecord,
+            self::MayBeCharged, self::UpdatesProhibited, self::NotSeenGone => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews, self::CodeUnderLock => null,
         };

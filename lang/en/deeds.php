@@ -32,6 +32,14 @@ return [
         'explained' => 'Words are labels of your own; the Roll can be narrowed to any of them.',
         'after' => 'It is done at once, and it can be undone as long as nobody changes it again.',
     ],
+    'let_go' => [
+        'title' => 'Say that they are ours no more',
+        'headline' => '{1} Close one name in our books|[0,*] Close :names names in our books',
+        'one_line' => 'ours no more: :because; :then',
+        'then' => ['watch' => 'stays on the Roll, only watched', 'end' => 'leaves the Roll; its past stays'],
+        'explained' => 'For what went to another registrar, was deleted or given up. Nothing outside changes: a name that still lies in an account of ours goes on costing what it costs, and ends when it ends.',
+        'after' => 'It is done at once, and it can’t be undone: a name that comes back is brought in again, beside its past.',
+    ],
     'change_lock' => [
         'title' => 'Set or lift the lock',
         'headline' => '{1} :change of one name|[0,*] :change of :names names',

@@ -19,6 +19,7 @@ return [
     'stopped' => 'Something that was to be done to it could not be',
     'give_to_client' => 'Held for another :served from now on',
     'change_intent' => 'What is to happen at its end was changed',
+    'let_go' => 'Closed in our books: ours no more',
     'change_words' => 'Its words were changed',
     'drift_seen' => 'Seen otherwise outside',
     'drift_gone' => 'Seen outside as it is written here again',

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\GiveWords;
@@ -18,6 +19,7 @@ use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Registration;
 use App\Models\User;
+use App\Support\TradeClock;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -52,6 +54,38 @@ final class DeedsInBooksTest extends TestCase
     private function gather(array $names, ?User $by = null): void
     {
         app(GatherNames::class)->add($by ?? $this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
+    }
+
+    public function test_what_is_ours_no_more_is_closed_and_its_past_stays(): void
+    {
+        [$kept, $gone, $watched] = [$this->house->name('kept.com'), $this->house->name('gone.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']), $this->house->name('watched.com')];
+        $address = '/deeds/let_go?name=gone.com&then=end&because=given+up+in+October';
+        $this->actingAs($this->house->steward)->get('/deeds/let_go?name=gone.com&then=end')->assertOk()->assertSee('What became of them')->assertDontSee('can go now');
+        $this->get($address)->assertSeeInOrder(['Close one name in our books', 'Skerry Registrations 40718', 'leaves the Roll; its past stays', 'Clear', 'No directory says that it has gone', 'Look at the record', 'can’t be undone']);
+        app(TradeClock::class)->set(Instant::of('2026-10-09T10:00:00Z'));
+        $this->press($address)->assertRedirect();
+        self::assertSame(['kept.com', 'watched.com'], DB::table('standings')->orderBy('ascii')->pluck('ascii')->all());
+        foreach (['holdings', 'registrations', 'roles'] as $table) {
+            self::assertSame(0, DB::table($table)->where('name_id', $gone->id)->whereRaw('upper_inf(span)')->count(), $table);
+            self::assertSame(1, DB::table($table)->where('name_id', $gone->id)->whereRaw("upper(span)::date = '2026-10-09'")->count(), $table);
+        }
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        self::assertSame(DocketState::Closed, $docket->state);
+        $this->get("/dockets/{$docket->id}")->assertOk()->assertSee('Close one name in our books')->assertDontSee('Undo it');
+        $this->get("/dockets/{$docket->id}/proof")->assertSee('ours no more: given up in October; leaves the Roll');
+        // Its page is what the directories say of it, and what it was to us.
+        $this->get('/names/gone.com')->assertRedirect('/record/gone.com');
+        $this->get('/record/gone.com')->assertSee('It is not on the Roll')->assertSeeInOrder(['Held here for Wickerby Bell Foundry at Skerry Registrations 40718', 'until 9 Oct 2026']);
+        // Another goes on being looked at.
+        $this->press('/deeds/let_go?name=watched.com&then=watch&because=moved+to+their+own+account')->assertRedirect();
+        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['watched.com', 'watched; not ours'])->assertDontSee('kept.com');
+        $this->get('/record/watched.com')->assertSee('moved to their own account')->assertSee('until 9 Oct 2026');
+        // Neither can be closed twice, and what comes back begins anew beside its past.
+        $this->get('/deeds/let_go?name=watched.com&then=end&because=again')->assertSee('It is only watched');
+        $registration = Registration::query()->create(['name_id' => $gone->id, 'span' => Span::since(Instant::of('2026-10-09T10:00:02Z')), 'ends_on' => Instant::of('2027-10-09')]);
+        Holding::query()->create(['name_id' => $gone->id, 'registration_id' => $registration->id, 'account_id' => $this->house->ours->id, 'client_id' => $this->house->foundry->id, 'span' => Span::since(Instant::of('2026-10-09T10:00:02Z'))]);
+        app(MakeStandings::class)->of([$gone->id]);
+        $this->get('/names/gone.com')->assertOk()->assertSee('Closed in our books');
     }
 
     public function test_whose_they_are_passes_in_our_own_books_and_is_undone(): void

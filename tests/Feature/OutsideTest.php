@@ -234,6 +234,24 @@ final class OutsideTest extends TestCase
         $page()->assertSeeInOrder(['Handover', 'Clear', 'Renewal']);
     }
 
+    public function test_what_went_to_another_registrar_is_closed_from_where_it_is_told(): void
+    {
+        $name = $this->held($this->registered(otherwise: ['registrar' => 'farshore']));
+        $this->observe($name);
+        $this->actingAs($this->house->steward)->get('/drift')->assertSeeInOrder(['Gone from our account', 'Take what was seen', 'Leave it']);
+        $to = (string) $this->post('/drift', ['act' => 'take:other_registrar'])->headers->get('Location');
+        self::assertStringContainsString('/deeds/let_go', $to);
+        $this->get("{$to}&because=as+agreed")->assertOk()->assertSeeInOrder(['Close one name in our books', 'only watched', 'Clear'])->assertDontSee('No directory says');
+        $this->press("{$to}&because=as+agreed")->assertRedirect();
+        self::assertSame(['other_registrar' => 'taken'], $this->drifts($name));
+        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder([$name->ascii, 'Farshore Domains', 'watched; not ours']);
+        $this->observe($name);
+        self::assertSame(['other_registrar' => 'taken'], $this->drifts($name));
+        $missing = $this->held('nobody-has-this-one.com');
+        $this->observe($missing);
+        $this->get("/record/{$missing->ascii}")->assertSee("/deeds/let_go?name={$missing->ascii}&amp;then=end", false);
+    }
+
     public function test_taken_over_a_deletion_is_the_phase_of_the_name(): void
     {
         $name = $this->held($this->registered(otherwise: self::DELETED));

@@ -10,10 +10,24 @@ use App\Actions\Deeds\DeedError;
 use App\Models\Holding;
 use App\Queries\Names\CaseFile;
 use App\Support\Dates;
+use Illuminate\Database\Connection;
 
-/** Ends who holds a name and where, and begins the next, without a gap. The name must be locked. */
+/** Ends who holds a name and where, and begins the next, without a gap, or none. The name must be locked. */
 final readonly class PassHolding
 {
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** Nobody here holds it any more, and what hung on that ends with it. */
+    public function end(CaseFile $file, Instant $on): void
+    {
+        foreach (['holdings', 'registrations', 'roles'] as $table) {
+            // What began in the same second is left a second after it began.
+            $this->database->update("UPDATE {$table} SET span = tstzrange(lower(span), greatest(?::timestamptz, lower(span) + interval '1 second')) WHERE name_id = ? AND upper_inf(span)", [$on->isoSecond(), $file->nameId]);
+        }
+    }
+
     /** @throws DeedError when it can't have passed then, because it came only later */
     public function handle(CaseFile $file, int $accountId, int $clientId, Instant $on, int $docketId): void
     {

@@ -6,6 +6,7 @@ namespace App\Actions\Outside;
 
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Record\RecordFinding;
+use App\Actions\Books\LetGo;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
 
@@ -18,7 +19,11 @@ final class Settling
         $what = ['what' => $finding->about()->value];
 
         return array_filter([
-            'take' => $finding->about()->canBeTaken() ? [TakeObserved::key(), $what] : null,
+            'take' => match (true) {
+                $finding === RecordFinding::OtherRegistrar => [LetGo::key(), ['then' => LetGo::WATCH]],
+                $finding === RecordFinding::NotInDirectory => [LetGo::key(), ['then' => LetGo::END]],
+                default => $finding->about()->canBeTaken() ? [TakeObserved::key(), $what] : null,
+            },
             'right' => match ($finding) {
                 RecordFinding::LockIsOff => [ChangeLock::key(), ['lock' => Lock::On->value]],
                 RecordFinding::ShownMore, RecordFinding::HiddenMore => [ChangeDisclosure::key(), []],

@@ -34,8 +34,9 @@ final readonly class NameController
     public function show(Name $name, Request $request): View|RedirectResponse
     {
         $now = $this->clock->now();
-        $file = $this->files->of([$name->id], $now)[$name->id] ?? abort(404);
-        if ($file->watched !== null) {
+        $file = $this->files->of([$name->id], $now)[$name->id] ?? null;
+        // What is watched, or was held once, has its record for a page.
+        if ($file === null || $file->watched !== null) {
             return to_route('record.show', $name->ascii);
         }
         $life = $file->life($this->book, $now);

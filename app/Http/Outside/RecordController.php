@@ -13,6 +13,7 @@ use App\Jobs\AskOutside;
 use App\Models\Client;
 use App\Models\Drift;
 use App\Models\DriftState;
+use App\Models\Holding;
 use App\Models\Name;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Outside\LastSeen;
@@ -55,6 +56,7 @@ final readonly class RecordController
             'troubles' => $known === null ? [] : $this->seen->troubles($known->id),
             'settled' => $known === null ? collect() : Drift::query()->where('name_id', $known->id)->whereIn('state', [DriftState::Taken, DriftState::Gone])->orderByDesc('settled_at')->limit(10)->get(),
             'clients' => $file === null || $file->watched !== null ? Client::names() : [],
+            'past' => $known === null || $file !== null && $file->watched === null ? null : Holding::query()->with(['account.registrar', 'client'])->where('name_id', $known->id)->orderByRaw('upper(span) DESC')->first(),
             'words' => $this->words,
         ]);
     }
