@@ -30,6 +30,8 @@ enum BookFinding: string implements FindingTag
     /** Registered elsewhere: there is nothing of ours to change. */
     case OnlyWatched = 'only_watched';
 
+    /** Something of it was begun and has not ended. */
+    case StillBegun = 'still_begun';
     /** It is to be closed here, and nothing outside says that it has gone. */
     case NotSeenGone = 'not_seen_gone';
 
@@ -54,7 +56,7 @@ enum BookFinding: string implements FindingTag
             self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited => [],
             self::NoLock, self::NoCode => ['suffix'],
             self::CodeUnderLock => [],
-            self::LockStopsMovement => ['docket'],
+            self::LockStopsMovement, self::StillBegun => ['docket'],
             self::MayBeCharged => ['at'],
             self::StaysInAccount => ['account', 'owner'],
             self::RegistrarRenews => ['registrar'],
@@ -81,7 +83,7 @@ enum BookFinding: string implements FindingTag
     {
         return match ($this) {
             self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode => Cure::LeaveOut,
-            self::LockStopsMovement => Cure::SeeDocket,
+            self::LockStopsMovement, self::StillBegun => Cure::SeeDocket,
             self::MayBeCharged, self::UpdatesProhibited, self::NotSeenGone => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews, self::CodeUnderLock => null,

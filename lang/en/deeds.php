@@ -142,6 +142,7 @@ return [
         'not_prepared' => 'This docket was settled or called off meanwhile. Nothing was done twice.',
         'not_yet' => 'What was done can’t have been done on :date: that day is still to come.',
         'before_it_began' => ':name came into its account only on :date, so it can’t have left it before.',
+        'not_held' => ':name is held here no more: call its line off instead.',
         'no_reason' => 'Say in a few words why it was refused; the proof will carry it.',
         'nobody_chosen' => 'Choose the account that is to receive them first.',
         'nobody_to_ask' => 'Nobody’s answer is waited for any more, or the receiving account has no mailbox. No letter was written.',

@@ -38,6 +38,7 @@ return [
         'updates_prohibited' => 'Its record says that nothing of it may be changed',
         'lock_stops_movement' => 'It is moving (docket :docket), and the lock may stop that',
         'may_be_charged' => 'Its renewal was to be charged on :at and may be paid for already',
+        'still_begun' => 'Docket :docket has begun something with it: end that first',
         'not_seen_gone' => 'No directory says that it has gone: it may still lie in account :account, where nobody would be told of its end any more',
         'only_watched' => 'It is only watched: registered elsewhere, and in no account of ours',
         'nothing_seen' => 'Nothing that was seen outside could be written here',

@@ -80,6 +80,17 @@ final class DeedsInBooksTest extends TestCase
         $this->press('/deeds/let_go?name=watched.com&then=watch&because=moved+to+their+own+account')->assertRedirect();
         $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['watched.com', 'watched; not ours'])->assertDontSee('kept.com');
         $this->get('/record/watched.com')->assertSee('moved to their own account')->assertSee('until 9 Oct 2026');
+        // What has begun is ended first; what is only prepared stops, and can be called off.
+        $this->press('/deeds/change_lock?name=kept.com&lock=on')->assertRedirect();
+        $this->get('/deeds/let_go?name=kept.com&then=end&because=too+early')->assertSeeInOrder(['Stopped', 'has begun something with it', 'Docket']);
+        $begun = Docket::query()->latest('id')->firstOrFail();
+        $this->post("/dockets/{$begun->id}/call-off")->assertRedirect();
+        $this->press('/deeds/change_intent?name=kept.com&intent=lapse', $this->house->clerk)->assertRedirect();
+        $prepared = Docket::query()->latest('id')->firstOrFail();
+        $this->press('/deeds/let_go?name=kept.com&then=end&because=lapsed')->assertRedirect();
+        self::assertSame(1, DB::table('holdings')->where('name_id', $kept->id)->whereRaw('NOT upper_inf(span)')->count());
+        $this->actingAs($this->house->steward)->post("/dockets/{$prepared->id}/call-off")->assertRedirect();
+        self::assertSame(DocketState::CalledOff, $prepared->refresh()->state);
         // Neither can be closed twice, and what comes back begins anew beside its past.
         $this->get('/deeds/let_go?name=watched.com&then=end&because=again')->assertSee('It is only watched');
         $registration = Registration::query()->create(['name_id' => $gone->id, 'span' => Span::since(Instant::of('2026-10-09T10:00:02Z')), 'ends_on' => Instant::of('2027-10-09')]);

@@ -7,7 +7,6 @@ namespace App\Actions\Books;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Phase;
-use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Rulebook\Rulebook;
@@ -17,6 +16,7 @@ use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Names\PassHolding;
 use App\Models\DocketLine;
 use App\Models\DriftState;
+use App\Models\LineState;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\OpenDrift;
 use App\View\Words;
@@ -61,8 +61,9 @@ final class LetGo extends DeedInBooks
     public function judge(CaseFile $file, array $terms, Instant $now): Readiness
     {
         $findings = [];
-        if ($file->waiting !== null) {
-            $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Stops, null, docket: $file->waiting->docket, by: $file->waiting->by);
+        $begun = $this->database->table('docket_lines')->where('name_id', $file->nameId)->where('state', LineState::Begun)->min('docket_id');
+        if (is_int($begun)) {
+            $findings[] = Finding::of(BookFinding::StillBegun, Effect::Stops, null, docket: $begun);
         }
         $isGone = array_filter($file->drifts, fn (OpenDrift $drift): bool => in_array($drift->tag, [RecordFinding::NotInDirectory, RecordFinding::OtherRegistrar, RecordFinding::FallsFree], true)) !== []
             || $file->life($this->book, $now)->phase === Phase::Released;

@@ -42,6 +42,11 @@ final class DeedError extends DomainException
         return self::say('before_it_began', ['name' => $name, 'date' => $date]);
     }
 
+    public static function notHeld(string $name): self
+    {
+        return self::say('not_held', ['name' => $name]);
+    }
+
     public static function noReason(): self
     {
         return self::say('no_reason');

@@ -57,8 +57,8 @@ final readonly class EndLines
 
         $deed = $this->deeds->of($docket);
 
-        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: true, ahead: fn (array $files) => $deed instanceof ReadsAhead ? $deed->readAhead($files, $at) : null, how: function (DocketLine $line, CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
-            $deed->complete($line, $file, $docket->terms, $at);
+        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: true, ahead: fn (array $files) => $deed instanceof ReadsAhead ? $deed->readAhead($files, $at) : null, how: function (DocketLine $line, ?CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
+            $deed->complete($line, $file ?? throw DeedError::notHeld($line->name->unicode), $docket->terms, $at);
             $line->fill(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
         });
     }
@@ -97,7 +97,7 @@ final readonly class EndLines
      * @param  list<int>|null  $lineIds
      * @param  list<LineState>  $from
      * @param  bool  $heard  only those that wait for nobody's word
-     * @param  callable(DocketLine, CaseFile): void  $how
+     * @param  callable(DocketLine, CaseFile|null): void  $how  without a file where the name was closed in our books meanwhile
      * @param  (callable(list<CaseFile>): mixed)|null  $ahead  called once before
      * @param  bool  $keepsTold  those stay open of which their registrar was told what can't be taken back
      */
@@ -118,7 +118,7 @@ final readonly class EndLines
                 $ahead(array_values($files));
             }
             foreach ($lines as $line) {
-                $how($line, $files[$line->name_id]);
+                $how($line, $files[$line->name_id] ?? null);
             }
             self::save($lines);
             $this->standings->of($ids);
