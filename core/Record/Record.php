@@ -10,6 +10,9 @@ use Acre\Core\Time\Instant;
 /** What one source says of a name. Null is not said; an empty list is said to be empty. */
 final readonly class Record
 {
+    /** Days for which no registry of the rulebook leaves a deleted name as it is; a change before that was another. */
+    private const DELETED = 45;
+
     /**
      * @param  string  $name  A-labels
      * @param  string|null  $registrarId  the number it is accredited under
@@ -51,6 +54,23 @@ final readonly class Record
     public function has(Status $status): bool
     {
         return in_array($status, $this->statuses, true);
+    }
+
+    /**
+     * Since when the name is deleted, if it says that it is: its last change, where that can have been the deletion, else as
+     * early as it can have been, for what is left to the name counts from there.
+     *
+     * @param  Instant  $first  when it was first seen so
+     * @param  Instant|null  $before  when it was last seen otherwise; null: it never was
+     */
+    public function deletedSince(Instant $first, ?Instant $before = null): ?Instant
+    {
+        if (Status::proven($this->statuses)?->isDeleted() !== true) {
+            return null;
+        }
+        $least = $before ?? $first->plusDays(-self::DELETED);
+
+        return $this->changed !== null && ! $this->changed->isBefore($least) && ! $this->changed->isAfter($first) ? $this->changed : $before ?? $first;
     }
 
     /** Whether it speaks of statuses in EPP's words at all; many registries of countries don't. */

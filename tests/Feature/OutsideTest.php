@@ -611,6 +611,10 @@ final class OutsideTest extends TestCase
         $this->observe($name);
         $this->observe($name);
         $this->get('/roll?finding=lifecycle.watched')->assertSee('Free from 9 Nov')->assertDontSee('Ends 11 Nov');
+        // Past redemption five days are left, from then.
+        $this->registered(otherwise: ['registrar' => 'farshore', 'statuses' => ['pendingDelete'], 'updated' => Instant::of('2026-10-06T08:00:00Z')->epoch], as: $ascii);
+        $this->observe($name);
+        $this->get('/roll?finding=lifecycle.watched')->assertSee('Free from 11 Oct');
         self::assertSame(1, DB::table('observing')->where('name_id', $name->id)->where('due_at', '<', 'infinity')->count());
         $this->registered(otherwise: ['ends' => Instant::of('2027-11-11')->epoch], as: $ascii);
         $registration = Registration::query()->create(['name_id' => $name->id, 'span' => Span::since(Instant::of('2026-10-06')), 'ends_on' => Instant::of('2027-11-11'), 'lock' => 'off']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Outside;
 
 use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Drift as CoreDrift;
@@ -92,7 +93,7 @@ final readonly class Observe
         foreach ($names as $id => $name) {
             $this->keep($id, $told[$id], $seen[$name->ascii] ?? null, $now);
             if (isset($files[$id]) && $files[$id]->watched !== null) {
-                if ($this->refresh($id, $told[$id], $files[$id]->facts->deletedSince ?? $now)) {
+                if ($this->refresh($id, $told[$id], $files[$id]->facts, $now)) {
                     $changed[] = $id;
                 }
             } elseif (isset($files[$id]) && self::isAnswered($told[$id])) {
@@ -111,19 +112,20 @@ final readonly class Observe
      * Of a name that is only watched the Roll says what its registry says.
      *
      * @param  list<Told>  $told
-     * @param  Instant  $deleted  since when it is deleted, if it is and its record doesn't say
+     * @param  NameFacts  $facts  what was known until now
      * @return bool whether that is something else than before
      */
-    private function refresh(int $id, array $told, Instant $deleted): bool
+    private function refresh(int $id, array $told, NameFacts $facts, Instant $now): bool
     {
         if (! self::isAnswered($told)) {
             return false;
         }
         $record = $told[0]->record;
+        $first = Status::proven($record->statuses ?? []) === Status::proven($facts->statuses) ? $facts->deletedSince ?? $now : $now;
         $columns = [
             'registrar' => $record->registrar ?? $record->tag ?? '', 'registrant' => $record?->field(Field::Organisation)->value ?? $record?->field(Field::Name)->value ?? '',
             'created_on' => $record?->created?->isoSecond(), 'ends_on' => $record?->ends?->isoSecond(), 'moved_on' => $record?->moved?->isoSecond(),
-            'deleted_since' => Status::proven($record->statuses ?? [])?->isDeleted() === true ? ($record->changed ?? $deleted)->isoSecond() : null,
+            'deleted_since' => $record?->deletedSince($first)?->isoSecond(),
             'statuses' => json_encode(array_map(fn (Status $status): string => $status->value, $record->statuses ?? []), JSON_THROW_ON_ERROR), 'servers' => json_encode($record->servers ?? [], JSON_THROW_ON_ERROR),
         ];
 

@@ -150,11 +150,7 @@ final class TakeObserved extends DeedInBooks implements Undoable
         };
     }
 
-    /**
-     * By the record, which changed last when it was deleted; where it doesn't say, when that was first seen.
-     *
-     * @param  list<OpenDrift>  $drifts
-     */
+    /** @param  list<OpenDrift>  $drifts */
     private function deletedSince(Registration $registration, CaseFile $file, array $drifts): ?Instant
     {
         $phase = Status::proven(array_values(array_filter(array_map(Status::tryFrom(...), $registration->statuses))));
@@ -164,11 +160,11 @@ final class TakeObserved extends DeedInBooks implements Undoable
         if ($phase === Status::proven($file->facts->statuses) && $registration->deleted_since !== null) {
             return $registration->deleted_since;
         }
-        $first = array_map(fn (OpenDrift $drift): Instant => $drift->first, array_values(array_filter($drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Statuses)));
+        $first = Instant::earliest(...array_map(fn (OpenDrift $drift): Instant => $drift->first, array_values(array_filter($drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Statuses))));
         $seen = $this->lastSeen->of($file->nameId, $file->facts->name->ascii);
-        $record = $seen[Source::Registry->value][0]->record ?? $seen[Source::Text->value][0]->record ?? null;
+        [$now, $before] = [...$seen[Source::Registry->value] ?? $seen[Source::Text->value] ?? [], null, null];
 
-        return Instant::earliest(...$first, ...array_filter([$record?->changed]));
+        return $now?->record?->deletedSince($first, $before?->last) ?? $first;
     }
 
     private static function lock(OpenDrift $drift): Lock

@@ -44,6 +44,21 @@ final class RecordTest extends TestCase
         self::assertSame(['policy' => [Field::Name, Field::Street], '' => [Field::Mailbox]], $record->redactedByReason());
     }
 
+    public function test_since_when_it_is_deleted_is_taken_too_early_rather_than_too_late(): void
+    {
+        $since = fn (?string $changed, ?string $before, Status ...$statuses): ?string => (new Record('a.com', Source::Registry, statuses: array_values($statuses), changed: $changed === null ? null : Instant::of($changed)))
+            ->deletedSince(Instant::of('2026-10-06'), $before === null ? null : Instant::of($before))?->date();
+        $in = [Status::PendingDelete, Status::RedemptionPeriod];
+        self::assertSame('2026-10-04', $since('2026-10-04', '2026-10-01', ...$in), 'its last change was it');
+        self::assertSame('2026-10-01', $since('2026-03-04', '2026-10-01', ...$in), 'it was seen undeleted after that change');
+        self::assertSame('2026-10-01', $since(null, '2026-10-01', ...$in));
+        self::assertSame('2026-10-01', $since('2026-10-08', '2026-10-01', ...$in), 'changed since');
+        self::assertSame('2026-10-04', $since('2026-10-04', null, ...$in));
+        self::assertSame('2026-10-06', $since('2024-05-05', null, ...$in), 'no name stays deleted for years');
+        self::assertSame('2026-10-06', $since(null, null, Status::PendingDelete));
+        self::assertNull($since('2026-10-04', '2026-10-01', Status::ClientHold));
+    }
+
     /** The words of the gTLD response profile beside RFC 9537 (from memory). */
     public function test_fields_are_known_by_what_directories_call_them(): void
     {
