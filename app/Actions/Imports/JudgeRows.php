@@ -133,7 +133,7 @@ final readonly class JudgeRows
             ->join('accounts', 'accounts.id', '=', 'holdings.account_id')
             ->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
             ->join('clients', 'clients.id', '=', 'holdings.client_id')
-            ->leftJoin('registrants', 'registrants.name_id', '=', 'names.id')
+            ->leftJoinLateral($this->database->table('registrants')->whereColumn('registrants.name_id', 'names.id')->select(['called', 'address'])->limit(1), 'registrants')
             ->select(['names.ascii', 'registrations.*', 'holdings.missing_since', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])
             ->selectRaw("nullif(registrants.called, '') AS registrant, registrants.address AS mailbox")
             ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = names.id) AS labels")->get();

@@ -74,12 +74,17 @@ final readonly class MakeStandings
      */
     private function staleGuarded(array $nameIds): void
     {
-        if ($nameIds !== []) {
-            $in = '{'.implode(',', $nameIds).'}';
+        if ($nameIds === []) {
+            return;
+        }
+        $in = '{'.implode(',', $nameIds).'}';
+        // The mailboxes by themselves, of which there are nearly always none: joined in one statement, all roles are read to find them.
+        $mailboxes = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select("SELECT m.id FROM names n JOIN mailboxes m ON m.site = n.ascii AND m.site <> '' WHERE n.id = ANY (?::bigint[])", [$in])));
+        if ($mailboxes !== []) {
             $this->database->update(
                 "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (
-                    SELECT o.name_id FROM names n JOIN mailboxes m ON m.site = n.ascii JOIN contact_versions v ON v.mailbox_id = m.id AND upper_inf(v.span)
-                    JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span) WHERE n.id = ANY (?::bigint[]) AND o.name_id <> ALL (?::bigint[]))", [$in, $in],
+                    SELECT o.name_id FROM contact_versions v JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
+                    WHERE v.mailbox_id = ANY (?::bigint[]) AND upper_inf(v.span) AND o.name_id <> ALL (?::bigint[]))", ['{'.implode(',', $mailboxes).'}', $in],
             );
         }
     }
