@@ -98,6 +98,12 @@ enum RecordFinding: string implements FindingTag
         };
     }
 
+    /** Whether it says that the name is held by us no more, or soon by nobody. */
+    public function saysGone(): bool
+    {
+        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::FallsFree], true);
+    }
+
     /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */
     public function isAlarming(): bool
     {

@@ -14,38 +14,40 @@ use Illuminate\Support\Facades\DB;
  */
 return new class extends Migration
 {
-    /** @var array<string, array{string, string}> by table: whose spans they are, and of which rows the rule speaks */
-    private const RULES = [
-        'registrations' => ['name_id', 'true'], 'holdings' => ['name_id', 'true'],
-        'roles' => ['name_id', "role = 'registrant'"], 'contact_versions' => ['contact_id', 'true'],
-    ];
+    /** Whose spans they are, by table. Of roles the rule speaks of the registrant's. */
+    private const WHOSE = ['registrations' => 'name_id', 'holdings' => 'name_id', 'roles' => 'name_id', 'contact_versions' => 'contact_id'];
 
     public function up(): void
     {
         DB::unprepared(<<<'SQL'
-CREATE OR REPLACE FUNCTION today_follows_the_past() RETURNS trigger LANGUAGE plpgsql AS $$
-DECLARE
-    twice bigint;
-BEGIN
-    EXECUTE format('SELECT n.%1$I FROM (SELECT * FROM new_rows WHERE %3$s) n JOIN (SELECT * FROM %2$I WHERE %3$s) o ON o.%1$I = n.%1$I AND o.id <> n.id AND o.span && n.span LIMIT 1', TG_ARGV[0], TG_TABLE_NAME, TG_ARGV[1]) INTO twice;
-    IF twice IS NOT NULL THEN
-        RAISE EXCEPTION '%_one_at_a_time: two spans of % % overlap', TG_TABLE_NAME, TG_ARGV[0], twice USING ERRCODE = 'exclusion_violation';
-    END IF;
-    RETURN NULL;
-END $$;
 ALTER TABLE registrations DROP CONSTRAINT registrations_one_at_a_time;
 ALTER TABLE holdings DROP CONSTRAINT holdings_one_at_a_time;
 ALTER TABLE roles DROP CONSTRAINT roles_one_registrant;
 ALTER TABLE contact_versions DROP CONSTRAINT contact_versions_one_at_a_time;
 DROP INDEX contact_versions_today;
 SQL);
-        foreach (self::RULES as $table => [$whose, $which]) {
-            $argument = DB::getPdo()->quote($which);
+        foreach (self::WHOSE as $table => $whose) {
+            $which = fn (string $row): string => $table === 'roles' ? "{$row}role = 'registrant'" : 'true';
+            // Written are many at once, moved is one.
             DB::unprepared(<<<SQL
-CREATE UNIQUE INDEX {$table}_today ON {$table} ({$whose}) WHERE upper_inf(span) AND {$which};
-ALTER TABLE {$table} ADD CONSTRAINT {$table}_past EXCLUDE USING gist ({$whose} WITH =, span WITH &&) WHERE (NOT upper_inf(span) AND {$which});
-CREATE TRIGGER {$table}_begun AFTER INSERT ON {$table} REFERENCING NEW TABLE AS new_rows FOR EACH STATEMENT EXECUTE FUNCTION today_follows_the_past('{$whose}', {$argument});
-CREATE TRIGGER {$table}_moved AFTER UPDATE ON {$table} REFERENCING NEW TABLE AS new_rows FOR EACH STATEMENT EXECUTE FUNCTION today_follows_the_past('{$whose}', {$argument});
+CREATE UNIQUE INDEX {$table}_today ON {$table} ({$whose}) WHERE upper_inf(span) AND {$which('')};
+ALTER TABLE {$table} ADD CONSTRAINT {$table}_past EXCLUDE USING gist ({$whose} WITH =, span WITH &&) WHERE (NOT upper_inf(span) AND {$which('')});
+CREATE OR REPLACE FUNCTION {$table}_begun() RETURNS trigger LANGUAGE plpgsql AS \$\$
+BEGIN
+    IF EXISTS (SELECT FROM new_rows n JOIN {$table} o ON o.{$whose} = n.{$whose} AND o.id <> n.id AND o.span && n.span AND {$which('o.')} WHERE {$which('n.')}) THEN
+        RAISE EXCEPTION '{$table}_one_at_a_time: two spans of one {$whose} overlap' USING ERRCODE = 'exclusion_violation';
+    END IF;
+    RETURN NULL;
+END \$\$;
+CREATE TRIGGER {$table}_begun AFTER INSERT ON {$table} REFERENCING NEW TABLE AS new_rows FOR EACH STATEMENT EXECUTE FUNCTION {$table}_begun();
+CREATE OR REPLACE FUNCTION {$table}_moved() RETURNS trigger LANGUAGE plpgsql AS \$\$
+BEGIN
+    IF EXISTS (SELECT FROM {$table} o WHERE o.{$whose} = NEW.{$whose} AND o.id <> NEW.id AND o.span && NEW.span AND {$which('o.')}) THEN
+        RAISE EXCEPTION '{$table}_one_at_a_time: two spans of {$whose} % overlap', NEW.{$whose} USING ERRCODE = 'exclusion_violation';
+    END IF;
+    RETURN NULL;
+END \$\$;
+CREATE TRIGGER {$table}_moved AFTER UPDATE OF span ON {$table} FOR EACH ROW WHEN (OLD.span IS DISTINCT FROM NEW.span AND {$which('NEW.')}) EXECUTE FUNCTION {$table}_moved();
 SQL);
         }
     }

@@ -16,7 +16,6 @@ use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Names\PassHolding;
 use App\Models\DocketLine;
 use App\Models\DriftState;
-use App\Models\LineState;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\OpenDrift;
 use App\View\Words;
@@ -61,13 +60,10 @@ final class LetGo extends DeedInBooks
     public function judge(CaseFile $file, array $terms, Instant $now): Readiness
     {
         $findings = [];
-        $begun = $this->database->table('docket_lines')->where('name_id', $file->nameId)->where('state', LineState::Begun)->min('docket_id');
-        if (is_int($begun)) {
-            $findings[] = Finding::of(BookFinding::StillBegun, Effect::Stops, null, docket: $begun);
+        if ($file->begun !== null) {
+            $findings[] = Finding::of(BookFinding::StillBegun, Effect::Stops, null, docket: $file->begun);
         }
-        $isGone = array_filter($file->drifts, fn (OpenDrift $drift): bool => in_array($drift->tag, [RecordFinding::NotInDirectory, RecordFinding::OtherRegistrar, RecordFinding::FallsFree], true)) !== []
-            || $file->life($this->book, $now)->phase === Phase::Released;
-        if (! $isGone) {
+        if (array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag->saysGone()) === [] && $file->life($this->book, $now)->phase !== Phase::Released) {
             $findings[] = Finding::of(BookFinding::NotSeenGone, Effect::Worth, null, account: $file->account->number);
         }
 
@@ -87,7 +83,7 @@ final class LetGo extends DeedInBooks
         // Whoever has it now, its directory says more of it soon, or is asked no more.
         $this->database->table('observing')->where('name_id', $file->nameId)->update(['due_at' => $terms['then'] === self::WATCH ? $now->isoSecond() : 'infinity']);
 
-        return ['holding' => $file->account->id];
+        return [];
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array

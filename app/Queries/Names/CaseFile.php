@@ -39,6 +39,7 @@ final readonly class CaseFile
      * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
      * @param  Privacy|null  $privacy  the service that was bought with it, also when it is over; null: none
      * @param  Watched|null  $watched  null: it is held
+     * @param  int|null  $begun  the docket that has begun something with it, the oldest of several
      */
     public function __construct(
         public int $nameId,
@@ -65,6 +66,7 @@ final readonly class CaseFile
         public array $drifts,
         public ?Privacy $privacy = null,
         public ?Watched $watched = null,
+        public ?int $begun = null,
     ) {
     }
 

@@ -65,11 +65,12 @@ final readonly class CaseFiles
         $words = $this->words($in);
         $drifts = $this->drifts($in);
         $guards = $this->guards($in);
+        $begun = $this->begun($in);
         $found = [];
         foreach ($rows as $row) {
             $id = $row->int('id');
             $place = $places[$row->int('account_id')];
-            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? [], $guards[$id] ?? null, $privacy[$id] ?? null);
+            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? [], $guards[$id] ?? null, $privacy[$id] ?? null, $begun[$id] ?? null);
         }
         $missing = array_values(array_diff($nameIds, array_keys($found)));
         $found += $missing === [] ? [] : $this->watched('{'.implode(',', $missing).'}', $words);
@@ -89,7 +90,7 @@ final readonly class CaseFiles
      * @param  list<int>  $words
      * @param  list<OpenDrift>  $drifts
      */
-    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard, ?Privacy $privacy): CaseFile
+    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard, ?Privacy $privacy, ?int $begun): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
 
@@ -129,6 +130,7 @@ final readonly class CaseFiles
             $waiting,
             $drifts,
             $privacy,
+            begun: $begun,
         );
     }
 
@@ -254,6 +256,17 @@ final readonly class CaseFiles
         $found = [];
         foreach (Row::all($this->database->select("SELECT id, name_id, finding, said, certainty, first_seen, last_seen FROM drifts WHERE state = 'open' AND name_id = ANY (?::bigint[]) ORDER BY cost, id", [$in])) as $row) {
             $found[$row->int('name_id')][] = OpenDrift::of($row);
+        }
+
+        return $found;
+    }
+
+    /** @return array<int, int> the oldest docket that has begun something, by name */
+    private function begun(string $in): array
+    {
+        $found = [];
+        foreach (Row::all($this->database->select("SELECT name_id, min(docket_id) AS docket FROM docket_lines WHERE state = 'begun' AND name_id = ANY (?::bigint[]) GROUP BY name_id", [$in])) as $row) {
+            $found[$row->int('name_id')] = $row->int('docket');
         }
 
         return $found;
