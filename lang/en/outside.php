@@ -44,7 +44,7 @@ return [
         ],
         'cure' => [
             'not_in_directory' => 'Ask the registrar today whether it was deleted, and whether it can be restored.',
-            'other_registrar' => 'Ask the registrar today. Did we hand it over? Then close it here. Did we not? Its emergency contact answers within hours.',
+            'other_registrar' => 'Ask the registrar today. Did we let it go? Then take what was seen, and it is closed here. Did we not? Its emergency contact answers within hours.',
             'transfer_not_ours' => 'Object at the registrar at once; after some days it goes through by itself.',
             'deleted' => 'Have the registrar restore it today; that has a price, and some thirty days at most. Was it meant? Then take over what was seen.',
             'falls_free' => 'Nobody can restore it any more. Ask the registrar on which day it falls free, and who deleted it.',

@@ -1,4 +1,4 @@
-@foreach (collect($findings)->filter(fn ($f) => $f->tag->cure() !== null)->unique(fn ($f) => $f->tag->cure()->value)->take(2) as $finding)
+@foreach (collect($findings)->filter(fn ($f) => ! in_array($f->tag->cure(), [null, Acre\Core\Finding\Cure::LeaveOut], true))->unique(fn ($f) => $f->tag->cure()->value)->take(2) as $finding)
 @php($says = __('words.cure.'.$finding->tag->cure()->value))
 <span class="reason">@switch($finding->tag->cure())
 @case(Acre\Core\Finding\Cure::SeeDocket)<a href="{{ route('dockets.show', $finding->with['docket']) }}">Docket {{ $finding->with['docket'] }}</a>@break
