@@ -12,6 +12,7 @@ use Standin\Post\PostOffice;
 use Standin\Registry\Account;
 use Standin\Registry\Ended;
 use Standin\Registry\EndHabit;
+use Standin\Registry\Newcomer;
 use Standin\Registry\Pending;
 use Standin\Registry\Registered;
 use Standin\Registry\Registrar;
@@ -198,5 +199,31 @@ final readonly class World
             // Whoever asks next sees what time has brought about by now, and not what a tick later would be otherwise.
             $this->pass();
         });
+    }
+
+    /**
+     * Names that somebody was told of; those that this world knows stay as they are here, and so do those that no registry of it has.
+     *
+     * @return int how many it had not known
+     */
+    public function meet(JsonNode $document): int
+    {
+        $met = 0;
+        $this->store->together(function () use ($document, &$met): void {
+            foreach ($document->nodes('names') as $told) {
+                $registry = Registry::for($told->text('name'));
+                if ($registry === null || $this->store->name($told->text('name')) !== null) {
+                    continue;
+                }
+                $name = Newcomer::of($told, $registry, $this->store->account($told->text('account')), $this->now());
+                $name->due = $this->due($name);
+                $this->store->put($name);
+                $this->store->putContact($name->holder->handle, $name->account ?? '', json_encode($name->holder, JSON_THROW_ON_ERROR));
+                $met++;
+            }
+            $this->pass();
+        });
+
+        return $met;
     }
 }

@@ -44,6 +44,16 @@ final readonly class World
         $this->post('/more', json_encode($document, JSON_THROW_ON_ERROR));
     }
 
+    /**
+     * Names that the house was told of, which somebody there has had all along; those that the world knows stay as they are.
+     *
+     * @param  list<array{name: string, shop: string, registrar: string|null, account: string, created: int|null, ends: int|null, statuses: list<string>, isLocked: bool, renews: bool, servers: list<string>, holder: string|null, mailbox: string|null}>  $names
+     */
+    public function meet(array $names): void
+    {
+        $this->post('/met', json_encode(['names' => $names], JSON_THROW_ON_ERROR));
+    }
+
     /** Time passes there until then, and what should happen meanwhile happens. */
     public function moveTo(Instant $instant): void
     {

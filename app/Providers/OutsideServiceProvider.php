@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Actions\Imports\NamesBroughtIn;
+use App\Actions\Outside\IntroduceToWorld;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\PublicDirectories;
 use App\Outside\Dns\AskedServers;
@@ -21,6 +23,7 @@ use App\Queries\Outside\ReadPlan;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Mail\MailManager;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 
 /** Which adapter stands for what outside, and what it may reach; all of it from config/outside.php. */
@@ -64,6 +67,11 @@ final class OutsideServiceProvider extends ServiceProvider
 
             return is_array($world) && is_string($world['page'] ?? null) && is_string($world['key'] ?? null) ? new World($world['page'], $world['key']) : new World(null, '');
         });
+    }
+
+    public function boot(): void
+    {
+        Event::listen(NamesBroughtIn::class, IntroduceToWorld::class);
     }
 
     private function textOrNull(string $key): ?string

@@ -69,6 +69,7 @@ final readonly class WorldPages
         return match ($request->path) {
             '/clock' => isset($form['days']) ? $this->daysOn((int) $form['days']) : $this->moved((int) ($form['to'] ?? 0)),
             '/load', '/more' => $this->loaded(JsonNode::read($request->body, self::LIMIT), $request->path === '/load'),
+            '/met' => HttpResponse::json(['met' => $this->world->meet(JsonNode::read($request->body, self::LIMIT))]),
             '/mood' => $this->inMood($form['address'] ?? '', $form['mood'] ?? ''),
             '/name' => $this->played($form),
             '/letters' => HttpResponse::json(array_map(fn (Letter $letter): string => mb_scrub($letter->raw), $this->world->store->letters(strtolower($form['mailbox'] ?? '')))),

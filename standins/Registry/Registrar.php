@@ -32,6 +32,21 @@ final readonly class Registrar
             }
         }
 
-        return new self($id, $id, strtoupper($id), '0', "rdap.{$id}.example", "abuse@{$id}.example");
+        // Somebody's own, by its name.
+        $label = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($id)), '-');
+
+        return new self($id, $id, strtoupper($label), '0', "rdap.{$label}.example", "abuse@{$label}.example");
+    }
+
+    /** By its name or tag. */
+    public static function called(string $word): self
+    {
+        foreach (self::all() as $registrar) {
+            if (in_array(mb_strtolower($word), array_map(mb_strtolower(...), [$registrar->name, $registrar->tag]), true)) {
+                return $registrar;
+            }
+        }
+
+        return self::of($word);
     }
 }

@@ -32,6 +32,7 @@ use App\Jobs\LookOutside;
 use App\Models\Drift;
 use App\Models\DriftState;
 use App\Models\Holding;
+use App\Models\Import;
 use App\Models\Name;
 use App\Models\Registration;
 use App\Outside\Directory\Directory;
@@ -46,6 +47,7 @@ use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
 use App\Support\Row;
 use App\Support\TradeClock;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -140,6 +142,25 @@ final class OutsideTest extends TestCase
         self::assertCount(5, $kept(), 'both directories say another end, the name servers the same');
         $page = $this->actingAs($this->house->reader)->get("/record/{$ascii}")->assertOk();
         $page->assertSee('2 Nov 2028')->assertSee('Registry, before');
+    }
+
+    public function test_a_list_of_somebodys_own_names_is_no_alarm_in_the_simulated_world(): void
+    {
+        $known = $this->registered(otherwise: ['ends' => Instant::of('2031-11-02')->epoch]);
+        $tag = 'own-'.bin2hex(random_bytes(4));
+        $file = UploadedFile::fake()->createWithContent('list.csv', "name,created,ends,lock,registrant,mailbox,ns1\n{$tag}.com,2019-03-04,2027-03-04,yes,Sound Kelp Farm,tide@kelp.example,ns1.first-host.example\n{$tag}.co.uk,,2027-05-06,yes,,,\n{$tag}.de,2019-03-04,,,,,\n{$tag}.nowhere,2019-03-04,2027-03-04,,,,\n{$known},2020-11-02,2027-11-02,,,,\n");
+        $this->actingAs($this->house->clerk)->post('/bring-in', ['list' => $file, 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();
+        $import = Import::query()->sole();
+        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->observe(...Name::query()->orderBy('id')->get()->all());
+        $found = fn (string $ascii): array => array_keys($this->drifts(Name::query()->where('ascii', $ascii)->sole()));
+        self::assertSame([], $found("{$tag}.com"), 'it is as the list says');
+        self::assertEqualsCanonicalizing(['servers_not_written', 'created_not_written'], $found("{$tag}.co.uk"), 'what the list does not say');
+        self::assertNotContains('not_in_directory', $found("{$tag}.de"));
+        self::assertContains('ends_later', $found($known), 'what the world knew stays as it is there');
+        self::assertSame([], $found("{$tag}.nowhere"), 'no registry of the simulation has that suffix');
+        self::assertSame([], Drift::query()->whereIn('finding', ['not_in_directory', 'other_registrar', 'holder_differs'])->pluck('finding')->all());
     }
 
     public function test_drift_is_seen_explained_taken_confirmed_and_undone(): void

@@ -14,6 +14,7 @@ use Standin\Http\HttpRequest;
 use Standin\Http\HttpResponse;
 use Standin\Post\Habit;
 use Standin\Post\Mailbox;
+use Standin\Registry\Registrar;
 use Standin\Settings;
 use Standin\World;
 
@@ -53,6 +54,7 @@ final class WorldPagesTest extends TestCase
 
     #[TestWith(['/clock'])]
     #[TestWith(['/load'])]
+    #[TestWith(['/met'])]
     #[TestWith(['/name'])]
     #[TestWith(['/weather'])]
     #[TestWith(['/mailbox'])]
@@ -85,6 +87,27 @@ final class WorldPagesTest extends TestCase
         self::assertSame(303, $this->post('/clock', ['days' => 2])->status);
         self::assertEqualsWithDelta($before + 3 * 86_400, $this->world->now(), 5);
         self::assertSame(['now' => $this->world->now()], json_decode($this->get('/clock')->body, true));
+    }
+
+    public function test_names_that_it_was_never_told_of_have_been_there_all_along(): void
+    {
+        $now = $this->world->now();
+        $told = fn (string $name, array $more = []): array => ['name' => $name, 'shop' => 'Pellbridge', 'registrar' => 'Anchorage Registrar Services', 'account' => 'H-1', 'created' => $now - 900 * 86_400, 'ends' => $now + 40 * 86_400, 'statuses' => [], 'isLocked' => true, 'renews' => false, 'servers' => ['ns1.a.example'], 'holder' => 'A Choir', 'mailbox' => 'choir@a.example', ...$more];
+        $meet = fn (array ...$names): mixed => json_decode($this->pages->answer(new HttpRequest('POST', '/met', '', ['world-key' => 'three cormorants'], json_encode(['names' => $names], JSON_THROW_ON_ERROR), '127.0.0.9'))->body, true);
+        self::assertSame(['met' => 4], $meet(
+            $told('met-1.com'), $told('met-2.co.uk', ['shop' => 'Mine & Sons', 'registrar' => null, 'created' => null, 'ends' => null, 'servers' => []]), $told('met-3.de', ['ends' => null]), $told('met-4.nowhere'),
+            $told('met-5.com', ['ends' => $now - 400 * 86_400, 'created' => $now - 3_000 * 86_400]), $told('met-1.com', ['ends' => null]),
+        ));
+        $first = $this->world->store->name('met-1.com');
+        self::assertSame(['anchorage', 'Pellbridge', $now + 40 * 86_400, ['clientTransferProhibited'], ['ns1.a.example'], 'A Choir', 'H-1'], [$first?->registrar, $first?->reseller, $first?->ends, $first?->statuses, $first?->servers, $first?->holder->organisation, $first?->account]);
+        $second = $this->world->store->name('met-2.co.uk');
+        self::assertSame(['Mine & Sons', null, [], true], [$second?->registrar, $second?->reseller, $second?->statuses, $second?->validated], 'a registry by tags knows no transfer lock');
+        self::assertGreaterThan($now, $second?->ends);
+        self::assertCount(2, $second->servers ?? []);
+        self::assertSame('rdap.mine-sons.example', Registrar::of('Mine & Sons')->rdap);
+        self::assertNull($this->world->store->name('met-3.de')?->ends);
+        self::assertNull($this->world->store->name('met-4.nowhere'));
+        self::assertNull($this->world->store->name('met-5.com'), 'four hundred days after its end nobody has it');
     }
 
     public function test_other_parties_are_played_and_what_nobody_has_is_said(): void

@@ -14,6 +14,7 @@ use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
+use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Query\Builder;
 
@@ -23,7 +24,7 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class WriteImport
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private Dispatcher $events, private int $chunk)
     {
     }
 
@@ -65,7 +66,8 @@ final readonly class WriteImport
         foreach ($rows as $row) {
             $of[$row->text('verdict')][$row->text('ascii')] = $row;
         }
-        $written = [...$this->create($import, $of['new']), ...$this->change($import, $of['changed']), ...$this->miss($import, array_keys($of['missing']))];
+        $created = $this->create($import, $of['new']);
+        $written = [...$created, ...$this->change($import, $of['changed']), ...$this->miss($import, array_keys($of['missing']))];
         $entries = $done = $said = [];
         foreach ($rows as $row) {
             [$id, $version, $event] = $written[$row->text('ascii')] ?? [null, null, ''];
@@ -79,6 +81,7 @@ final readonly class WriteImport
         Failpoint::ListNamesWritten->reach();
         $this->standings->of(array_column($written, 0));
         Failpoint::ListStandingsMade->reach();
+        $this->events->dispatch(new NamesBroughtIn(array_column($created, 0)));
         $this->log->writeMany($entries, $import->user_id);
         // The list's number in each line: said once, it is a list without statistics, taken to be empty and read whole.
         $this->database->update(
