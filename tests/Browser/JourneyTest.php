@@ -201,6 +201,13 @@ final class JourneyTest extends TestCase
         $window->keys(WebDriverKeys::SPACE)->waitForText('[data-sheaf-count]', '1');
         $window->keys('g');
         self::assertSame('Hand over', $window->focused()->getText());
+        // What comes into view at the edge doesn't lie under the sheaf (WCAG 2.2, 2.4.11).
+        $window->go('/roll');
+        self::assertGreaterThan(20, $window->count('table.roll tbody tr'));
+        self::assertSame([], $window->driver->executeScript(<<<'JS'
+            const foot = document.querySelector('#sheaf');
+            return [...document.querySelectorAll('table.roll tbody input')].filter((box) => { box.focus(); return box.getBoundingClientRect().bottom > foot.getBoundingClientRect().top; }).map((box) => box.ariaLabel);
+            JS));
         $window->keys('?')->waitForText('h1', 'Words and shortcuts');
         $window->ready()->press('Empty');
         self::assertFalse($window->find('#sheaf')->isDisplayed());
