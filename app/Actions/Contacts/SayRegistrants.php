@@ -181,16 +181,17 @@ final readonly class SayRegistrants
         if ($pairs === []) {
             return [];
         }
-        $ids = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select("SELECT nextval(pg_get_serial_sequence('contacts', 'id')) AS id FROM generate_series(1, ?::int)", [count($pairs)])));
+        $ids = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select("SELECT nextval('contacts_id_seq') AS id FROM generate_series(1, ?::int)", [count($pairs)])));
         $made = array_combine(array_keys($pairs), $ids);
         $theirs = $this->sites($pairs);
-        $contacts = $versions = [];
+        $contacts = $versions = $clients = [];
         foreach ($pairs as $key => ['called' => $called, 'mailbox_id' => $mailboxId, 'address' => $address, 'client' => $row]) {
             $kind = HolderKind::guess($called);
             $client = $row->intOrNull('client_id');
-            $isTheirs = $client !== null && (Likeness::of($called) === Likeness::of($row->text('client_name')) || mb_strtolower((string) $address) === mb_strtolower((string) $row->textOrNull('client_mailbox')) || isset($theirs["{$client} ".Mailbox::tryOf($address)?->site()->ascii]));
+            $likeness = Likeness::of($called);
+            $isTheirs = $client !== null && ($likeness === ($clients[$client] ??= Likeness::of($row->text('client_name'))) || mb_strtolower((string) $address) === mb_strtolower((string) $row->textOrNull('client_mailbox')) || isset($theirs["{$client} ".Mailbox::tryOf($address)?->site()->ascii]));
             $contacts[] = ['id' => $made[$key], 'client_id' => $isTheirs ? $client : null, 'kind' => $kind->value];
-            $versions[] = ['contact_id' => $made[$key], $kind === HolderKind::Organisation ? 'organisation' : 'person' => $called === '' ? null : $called, 'mailbox_id' => $mailboxId, 'likeness' => Likeness::of($called)];
+            $versions[] = ['contact_id' => $made[$key], $kind === HolderKind::Organisation ? 'organisation' : 'person' => $called === '' ? null : $called, 'mailbox_id' => $mailboxId, 'likeness' => $likeness];
         }
         $this->database->statement('INSERT INTO contacts (id, client_id, kind) OVERRIDING SYSTEM VALUE SELECT id, client_id, kind FROM json_populate_recordset(NULL::contacts, ?::json)', [json_encode($contacts, JSON_THROW_ON_ERROR)]);
         $this->database->statement(

@@ -22,9 +22,9 @@ final readonly class TakeBackImport
 {
     /** A line that something else has touched since: other facts, a deed, a note, another holder. */
     private const TOUCHED = <<<'SQL'
-        (NOT EXISTS (SELECT 1 FROM registrations g WHERE g.name_id = r.name_id AND upper_inf(g.span) AND g.version = r.version)
-         OR r.verdict = 'new' AND (EXISTS (SELECT 1 FROM docket_lines d WHERE d.name_id = r.name_id) OR EXISTS (SELECT 1 FROM notes t WHERE t.name_id = r.name_id)
-            OR (SELECT count(*) FROM holdings h WHERE h.name_id = r.name_id) <> 1 OR (SELECT count(*) FROM registrations g WHERE g.name_id = r.name_id) <> 1))
+        (NOT EXISTS (SELECT 1 FROM registrations g WHERE g.name_id = n.id AND upper_inf(g.span) AND g.version = r.version)
+         OR r.verdict = 'new' AND (EXISTS (SELECT 1 FROM docket_lines d WHERE d.name_id = n.id) OR EXISTS (SELECT 1 FROM notes t WHERE t.name_id = n.id)
+            OR (SELECT count(*) FROM holdings h WHERE h.name_id = n.id) <> 1 OR (SELECT count(*) FROM registrations g WHERE g.name_id = n.id) <> 1))
         SQL;
 
     public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private int $chunk)
@@ -34,7 +34,7 @@ final readonly class TakeBackImport
     /** @return list<Row> line, ascii of those that were touched since; while there are any, nothing is taken back */
     public function touched(Import $import, int $limit = 100): array
     {
-        return Row::all($this->database->select('SELECT r.line, r.ascii FROM import_rows r WHERE r.import_id = ? AND r.written AND r.name_id IS NOT NULL AND '.self::TOUCHED.' ORDER BY r.line LIMIT ?', [$import->id, $limit]));
+        return Row::all($this->database->select('SELECT r.line, r.ascii FROM import_rows r JOIN names n ON n.ascii = r.ascii WHERE r.import_id = ? AND r.written AND r.version IS NOT NULL AND '.self::TOUCHED.' ORDER BY r.line LIMIT ?', [$import->id, $limit]));
     }
 
     public function handle(Import $import): void
@@ -61,12 +61,12 @@ final readonly class TakeBackImport
     private function next(Import $import, int $line): array
     {
         $rows = Row::all($this->database->select(
-            'SELECT r.line, n.id FROM import_rows r JOIN names n ON n.id = r.name_id WHERE r.import_id = ? AND r.written AND r.line > ? ORDER BY r.line LIMIT ? FOR UPDATE OF n', [$import->id, $line, $this->chunk],
+            'SELECT r.line, n.id FROM import_rows r JOIN names n ON n.ascii = r.ascii WHERE r.import_id = ? AND r.written AND r.version IS NOT NULL AND r.line > ? ORDER BY r.line LIMIT ? FOR UPDATE OF n', [$import->id, $line, $this->chunk],
         ));
         $lines = '{'.implode(',', array_map(fn (Row $row): int => $row->int('line'), $rows)).'}';
 
         return [
-            Row::all($this->database->select('SELECT r.line, r.name_id, r.verdict, r.changes FROM import_rows r WHERE r.import_id = ? AND r.line = ANY (?::integer[]) AND NOT '.self::TOUCHED.' ORDER BY r.line', [$import->id, $lines])),
+            Row::all($this->database->select('SELECT r.line, n.id AS name_id, r.verdict, r.changes FROM import_rows r JOIN names n ON n.ascii = r.ascii WHERE r.import_id = ? AND r.line = ANY (?::integer[]) AND NOT '.self::TOUCHED.' ORDER BY r.line', [$import->id, $lines])),
             $rows === [] ? null : $rows[count($rows) - 1]->int('line'),
         ];
     }
@@ -106,7 +106,7 @@ final readonly class TakeBackImport
         if ($changed !== []) {
             $this->database->select(ImportedFacts::UPDATE, [json_encode($changed, JSON_THROW_ON_ERROR)]);
         }
-        $this->database->table('import_rows')->where('import_id', $import->id)->whereIn('line', array_map(fn (Row $row): int => $row->int('line'), $rows))->update(['written' => false, 'name_id' => null, 'version' => null]);
+        $this->database->table('import_rows')->where('import_id', $import->id)->whereIn('line', array_map(fn (Row $row): int => $row->int('line'), $rows))->update(['written' => false, 'version' => null]);
         foreach (['holdings' => 'name_id', 'registrations' => 'name_id', 'names' => 'id'] as $table => $column) {
             $this->database->table($table)->whereIn($column, $new)->delete();
         }

@@ -69,24 +69,27 @@ final readonly class WriteImport
         $created = $this->create($import, $of['new']);
         $written = [...$created, ...$this->change($import, $of['changed']), ...$this->miss($import, array_keys($of['missing']))];
         $entries = $done = $said = [];
+        $list = $import->id;
         foreach ($rows as $row) {
             [$id, $version, $event] = $written[$row->text('ascii')] ?? [null, null, ''];
             if ($id !== null) {
                 $said[$id] = ImportedFacts::registrant($row->text('verdict') === 'changed' ? ImportedFacts::after($row->json('changes')) : $row->json('facts'));
-                $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $import->id, 'line' => $row->int('line')]];
+                $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $list, 'line' => $row->int('line')]];
             }
-            $done[] = ['import_id' => $import->id, 'line' => $row->int('line'), 'name_id' => $id, 'version' => $version];
+            $done[] = ['import_id' => $list, 'line' => $row->int('line'), 'version' => $version];
         }
         $this->registrants->of(array_filter($said), 'brought in', $import->user_id);
         Failpoint::ListNamesWritten->reach();
         $this->standings->of(array_column($written, 0));
         Failpoint::ListStandingsMade->reach();
-        $this->events->dispatch(new NamesBroughtIn(array_column($created, 0)));
+        if ($created !== []) {
+            $this->events->dispatch(new NamesBroughtIn(array_column($created, 0)));
+        }
         $this->log->writeMany($entries, $import->user_id);
         // The list's number in each line: said once, it is a list without statistics, taken to be empty and read whole.
         $this->database->update(
-            'UPDATE import_rows r SET written = true, name_id = d.name_id, version = d.version
-             FROM json_populate_recordset(NULL::import_rows, ?::json) d WHERE r.import_id = d.import_id AND r.line = d.line', [json_encode($done, JSON_THROW_ON_ERROR)],
+            'UPDATE import_rows r SET written = true, version = d.version
+             FROM json_to_recordset(?::json) AS d(import_id bigint, line integer, version integer) WHERE r.import_id = d.import_id AND r.line = d.line', [json_encode($done, JSON_THROW_ON_ERROR)],
         );
     }
 
@@ -96,7 +99,8 @@ final readonly class WriteImport
      */
     private function create(Import $import, array $rows): array
     {
-        $places = $this->places($import, $rows);
+        $facts = array_map(fn (Row $row): array => $row->json('facts'), $rows);
+        $places = $this->places($import, $rows, $facts);
         $rows = array_intersect_key($rows, $places);
         if ($rows === []) {
             return [];
@@ -117,12 +121,14 @@ final readonly class WriteImport
         }
         $now = $this->clock->now();
         $registrations = $holdings = $written = [];
-        foreach ($rows as $ascii => $row) {
-            $facts = $row->json('facts');
-            $created = is_string($facts['created'] ?? null) && strcmp($facts['created'], $now->date()) <= 0 ? $facts['created'].'T00:00:00Z' : $now->isoSecond();
-            $registrations[] = ['name_id' => $ids[$ascii], 'span' => "[{$created},)", 'sources' => (object) $this->sources($import, array_keys($facts)), ...ImportedFacts::columns($facts, $now->toDay())];
+        [$today, $since] = [$now->toDay(), $now->isoSecond()];
+        $source = $this->source($import);
+        foreach (array_keys($rows) as $ascii) {
+            $said = $facts[$ascii];
+            $created = is_string($said['created'] ?? null) && strcmp($said['created'], $today->iso()) <= 0 ? $said['created'].'T00:00:00Z' : $since;
+            $registrations[] = ['name_id' => $ids[$ascii], 'span' => "[{$created},)", 'sources' => (object) array_fill_keys(array_keys($said), $source), ...ImportedFacts::columns($said, $today)];
             // It is known to be there since it was brought in; what was before is not known.
-            $holdings[] = ['name_id' => $ids[$ascii], 'span' => "[{$now->isoSecond()},)", 'account_id' => $places[$ascii][0], 'client_id' => $places[$ascii][1]];
+            $holdings[] = ['name_id' => $ids[$ascii], 'span' => "[{$since},)", 'account_id' => $places[$ascii][0], 'client_id' => $places[$ascii][1]];
             $written[$ascii] = [$ids[$ascii], 1, 'brought_in'];
         }
         $this->database->statement(ImportedFacts::INSERT, [json_encode($registrations, JSON_THROW_ON_ERROR)]);
@@ -130,7 +136,7 @@ final readonly class WriteImport
             'INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT h.name_id, r.id, h.account_id, h.client_id, h.span
              FROM json_populate_recordset(NULL::holdings, ?::json) h JOIN registrations r ON r.name_id = h.name_id AND upper_inf(r.span)', [json_encode($holdings, JSON_THROW_ON_ERROR)],
         );
-        $this->label($ids, array_map(fn (Row $row): mixed => $row->json('facts')['words'] ?? null, $rows));
+        $this->label($ids, array_map(fn (array $said): mixed => $said['words'] ?? null, array_intersect_key($facts, $rows)));
 
         return $written;
     }
@@ -146,6 +152,8 @@ final readonly class WriteImport
         }
         $ids = $this->locked(array_map(strval(...), array_keys($rows)));
         $changed = $labels = $seen = [];
+        $source = $this->source($import);
+        $today = $this->clock->today();
         foreach ($rows as $ascii => $row) {
             $facts = ImportedFacts::after($row->json('changes'));
             $labels[$ascii] = $facts['words'] ?? null;
@@ -153,7 +161,7 @@ final readonly class WriteImport
                 $seen[] = $ids[$ascii];
             }
             unset($facts['missing']);
-            $changed[] = ['name_id' => $ids[$ascii], 'facts' => (object) ImportedFacts::columns($facts, $this->clock->today()), 'sources' => (object) $this->sources($import, array_keys($facts))];
+            $changed[] = ['name_id' => $ids[$ascii], 'facts' => (object) ImportedFacts::columns($facts, $today), 'sources' => (object) array_fill_keys(array_keys($facts), $source)];
         }
         $versions = [];
         foreach (Row::all($this->database->select(ImportedFacts::UPDATE, [json_encode($changed, JSON_THROW_ON_ERROR)])) as $row) {
@@ -208,18 +216,19 @@ final readonly class WriteImport
      * Where each new name goes. A line whose account or client was not to be created is refused.
      *
      * @param  array<string, Row>  $rows
+     * @param  array<string, array<array-key, mixed>>  $facts  what each says
      * @return array<string, array{int, int}> account and client
      */
-    private function places(Import $import, array $rows): array
+    private function places(Import $import, array $rows, array $facts): array
     {
-        $facts = array_map(fn (Row $row): array => $row->json('facts'), $rows);
         $accounts = $this->known('accounts', 'number', array_column($facts, 'account'), $import->registrar_id);
         $clients = $this->known('clients', 'name', array_column($facts, 'client'));
+        $account = $import->account_id;
         $client = $import->client_id ?? $this->database->table('clients')->where('is_house', true)->value('id');
         $places = [];
         foreach ($facts as $ascii => $said) {
             try {
-                $places[$ascii] = [$this->place($said['account'] ?? null, $accounts, $import->account_id, 'Account '), $this->place($said['client'] ?? null, $clients, is_int($client) ? $client : null, 'Client ')];
+                $places[$ascii] = [$this->place($said['account'] ?? null, $accounts, $account, 'Account '), $this->place($said['client'] ?? null, $clients, is_int($client) ? $client : null, 'Client ')];
             } catch (RefusedRow $e) {
                 $this->refuse($import, $rows[$ascii], $e);
             }
@@ -280,12 +289,9 @@ final readonly class WriteImport
         }
     }
 
-    /**
-     * @param  list<array-key>  $fields
-     * @return array<string, array<string, mixed>>
-     */
-    private function sources(Import $import, array $fields): array
+    /** @return array{from: string, import: int, at: string} */
+    private function source(Import $import): array
     {
-        return array_fill_keys(array_map(strval(...), $fields), ['from' => 'brought in', 'import' => $import->id, 'at' => $this->clock->today()->iso()]);
+        return ['from' => 'brought in', 'import' => $import->id, 'at' => $this->clock->today()->iso()];
     }
 }
