@@ -14,8 +14,18 @@ use Illuminate\Database\Query\JoinClause;
 /** Says of each line that could be read whether it is new, changed, the same or refused, by what is on the Roll. */
 final readonly class JudgeRows
 {
-    public function __construct(private Connection $database, private Import $import)
+    private int $list;
+
+    /** By whom its names are held, in small letters, where a line doesn't say. */
+    private string $registrar;
+
+    private int $registrarId;
+
+    private ?int $account;
+
+    public function __construct(private Connection $database, Import $import)
     {
+        [$this->list, $this->registrar, $this->registrarId, $this->account] = [$import->id, mb_strtolower($import->registrar->name), $import->registrar_id, $import->account_id];
     }
 
     /**
@@ -55,7 +65,7 @@ final readonly class JudgeRows
     {
         $registrar = $facts['registrar'] ?? null;
 
-        return ! isset($facts['account']) && ($this->import->account_id === null || is_string($registrar) && mb_strtolower($registrar) !== mb_strtolower($this->import->registrar->name));
+        return ! isset($facts['account']) && ($this->account === null || is_string($registrar) && mb_strtolower($registrar) !== $this->registrar);
     }
 
     /**
@@ -67,10 +77,10 @@ final readonly class JudgeRows
         $registrar = is_string($facts['registrar'] ?? null) ? mb_strtolower($facts['registrar']) : null;
         unset($facts['registrar']);
         if ($held === null) {
-            if ($registrar !== null && $registrar !== mb_strtolower($this->import->registrar->name)) {
+            if ($registrar !== null && $registrar !== $this->registrar) {
                 throw RefusedRow::because('other_registrar', $registrar);
             }
-            if (! isset($facts['account']) && $this->import->account_id === null) {
+            if (! isset($facts['account']) && $this->account === null) {
                 throw RefusedRow::because('no_account', $name->unicode);
             }
 
@@ -78,8 +88,8 @@ final readonly class JudgeRows
         }
         $account = $facts['account'] ?? null;
         $sameAccount = is_string($account)
-            ? mb_strtolower($account) === mb_strtolower($held->text('number')) && ($registrar === null ? $held->int('registrar_id') === $this->import->registrar_id : $registrar === mb_strtolower($held->text('registrar_name')))
-            : $this->import->account_id === null || $this->import->account_id === $held->int('account_id');
+            ? mb_strtolower($account) === mb_strtolower($held->text('number')) && ($registrar === null ? $held->int('registrar_id') === $this->registrarId : $registrar === mb_strtolower($held->text('registrar_name')))
+            : $this->account === null || $this->account === $held->int('account_id');
         if (! $sameAccount) {
             throw RefusedRow::because('other_account', $name->unicode, ['account' => $held->text('registrar_name').' '.$held->text('number')]);
         }
@@ -169,7 +179,7 @@ final readonly class JudgeRows
         // One by one, each by `import_rows_name`: of a list that is being read PostgreSQL has no statistics yet, and would read all of it.
         $rows = $this->database->select(
             "SELECT a.ascii, (SELECT r.line FROM import_rows r WHERE r.ascii = a.ascii AND r.import_id + 0 = ? AND r.verdict <> 'refused') AS line FROM json_array_elements_text(?::json) AS a(ascii)",
-            [$this->import->id, json_encode($asked, JSON_THROW_ON_ERROR)],
+            [$this->list, json_encode($asked, JSON_THROW_ON_ERROR)],
         );
         foreach (Row::all($rows) as $row) {
             $line = $row->intOrNull('line');

@@ -29,9 +29,10 @@ final readonly class ReadImport
             $columns = array_map(ImportField::from(...), $import->matched['columns'] ?? []);
             $read = new ReadRow($columns, $file->headings, DateOrder::from($import->matched['order'] ?? DateOrder::YearMonthDay->value), $this->currency);
             $seen = 0;
+            $before = $import->rows_seen;
             $rows = [];
             foreach ($file->rows() as $row) {
-                if (++$seen <= $import->rows_seen) {
+                if (++$seen <= $before) {
                     continue;
                 }
                 if ($seen > $this->limit) {
@@ -77,7 +78,8 @@ final readonly class ReadImport
             }
             ksort($lines);
             $columns = 'import_id, line, verdict, ascii, facts, changes, reason';
-            $rows = array_map(fn (int $line, array $row): array => ['import_id' => $import->id, 'line' => $line, ...$row, 'facts' => (object) $row['facts']], array_keys($lines), $lines);
+            $list = $import->id;
+            $rows = array_map(fn (int $line, array $row): array => ['import_id' => $list, 'line' => $line, ...$row, 'facts' => (object) $row['facts']], array_keys($lines), $lines);
             $this->database->statement("INSERT INTO import_rows ({$columns}) SELECT {$columns} FROM json_populate_recordset(NULL::import_rows, ?::json) ON CONFLICT DO NOTHING", [json_encode($rows, JSON_THROW_ON_ERROR)]);
             $import->update(['rows_seen' => $seen]);
             Failpoint::ListChunkJudged->reach();
