@@ -28,13 +28,11 @@ use Illuminate\Support\ViewErrorBag;
 
 /**
  * Measures pages of one Roll, as it is asked to: says what it can measure, a JSON list in a line; then, for each of their
- * names that it reads, the milliseconds of some runs. `acre:bench` has one for each size and asks them in turns, so that
+ * names that it reads, the milliseconds that it took. `acre:bench` has one for each size and asks them in turns, so that
  * a machine that slows down meanwhile slows all of them.
  */
 final class BenchPages extends Command
 {
-    private const RUNS = 5;
-
     protected $signature = 'acre:bench-pages';
 
     protected $description = 'Measure pages of the Roll as acre:bench asks for them';
@@ -58,13 +56,9 @@ final class BenchPages extends Command
         $measures['rings, over the whole Roll'] = fn () => $rings->handle();
         $this->line(json_encode(array_keys($measures), JSON_THROW_ON_ERROR));
         while (($asked = fgets(STDIN)) !== false) {
-            $times = [];
-            for ($run = 0; $run < self::RUNS; $run++) {
-                $start = hrtime(true);
-                $measures[trim($asked)]();
-                $times[] = (hrtime(true) - $start) / 1e6;
-            }
-            $this->line(json_encode($times, JSON_THROW_ON_ERROR));
+            $start = hrtime(true);
+            $measures[trim($asked)]();
+            $this->line(json_encode([(hrtime(true) - $start) / 1e6], JSON_THROW_ON_ERROR));
         }
 
         return self::SUCCESS;
