@@ -9,6 +9,7 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Precision;
 
 /** One disagreement between the Roll and what the outside said, and how sure it is. */
 final readonly class Drift
@@ -18,6 +19,9 @@ final readonly class Drift
 
     /** Days within which a directory shows what a registrar was told of a holder (common practice: some days). */
     private const SHOWS = 5;
+
+    /** Seconds within which what was done at a registrar is seen elsewhere (common practice: up to twenty minutes). */
+    public const LAG = 1_200;
 
     /** What comes and goes by itself with the dates, and is no disagreement. */
     private const PASSING = [Status::Ok, Status::Inactive, Status::AddPeriod, Status::AutoRenewPeriod, Status::RenewPeriod, Status::TransferPeriod, Status::PendingUpdate, Status::PendingRenew, Status::PendingCreate];
@@ -53,6 +57,7 @@ final readonly class Drift
         if ($record->validated === false) {
             $drifts[] = self::of(RecordFinding::HolderDoubted, $held, $registrys, null, $now);
         }
+        $drifts = array_values(array_filter($drifts, fn (self $drift): bool => ! self::isNotYetSeen($held->writtenAt[$drift->tag->about()->value] ?? null, $registrys->at)));
         usort($drifts, fn (self $a, self $b): int => [$a->tag->cost()->value, $a->finding->instant()] <=> [$b->tag->cost()->value, $b->finding->instant()]);
 
         return $drifts;
@@ -194,6 +199,12 @@ final readonly class Drift
         };
 
         return new self(Finding::of($tag, Effect::Worth, null, ...$with), $tag, $certainty);
+    }
+
+    /** Whether what is written was done a moment before it was looked for: of what is only typed or brought in, no more than the day is kept. */
+    private static function isNotYetSeen(?Instant $written, Instant $seen): bool
+    {
+        return $written?->precision === Precision::Second && $seen->epoch >= $written->epoch && $seen->epoch - $written->epoch < self::LAG;
     }
 
     /**

@@ -24,6 +24,7 @@ use App\Queries\Dockets\SlipLetter;
 use App\Queries\Dockets\Slips;
 use App\Queries\Dockets\SlipStep;
 use App\Queries\Names\CaseFile;
+use App\Support\TradeClock;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 
@@ -35,7 +36,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
     /** @var array<int, Registration> by id, those that are completed next */
     private array $ahead = [];
 
-    public function __construct(protected readonly Rulebook $book, private readonly GateOrders $orders, private readonly Slips $slips)
+    public function __construct(protected readonly Rulebook $book, private readonly GateOrders $orders, private readonly Slips $slips, protected readonly TradeClock $clock)
     {
     }
 
@@ -150,7 +151,9 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         unset($this->ahead[$file->registrationId]);
         $fact = $this->write($registration, $file, $terms);
         $registration->version++;
-        $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $on->isoSecond()]];
+        // Ticked off today, it was done about now: for a while the record need not show it.
+        $now = $this->clock->now();
+        $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => ($on->equals($now) ? $now : $on)->isoSecond()]];
         $registration->save();
     }
 

@@ -22,10 +22,10 @@ final readonly class ConfirmLines
     {
     }
 
-    /** @return bool whether something is still to be seen */
-    public function handle(int $nameId, ?Record $record, Instant $now): bool
+    /** @return Instant|null when the last of what is still to be seen was done; null: nothing is */
+    public function handle(int $nameId, ?Record $record, Instant $now): ?Instant
     {
-        $waits = false;
+        $waits = null;
         $lines = DocketLine::query()->with('docket')->where('name_id', $nameId)->where('state', LineState::Done)->whereNull('seen_on')->where('done_on', '>=', $now->plusDays(-self::DAYS)->isoSecond())->get();
         foreach ($lines as $line) {
             $deed = $this->deeds->of($line->docket);
@@ -36,7 +36,8 @@ final readonly class ConfirmLines
                 $line->update(['seen_on' => $now]);
                 $this->log->write('seen_outside', 'name', $nameId, ['docket' => $line->docket_id]);
             } else {
-                $waits = true;
+                $done = $line->done_on ?? $now;
+                $waits = $waits === null ? $done : Instant::latest($waits, $done);
             }
         }
 

@@ -102,7 +102,7 @@ final readonly class Observe
                     $changed[] = $id;
                 }
             }
-            $unseen = self::isAnswered($told[$id]) && $this->confirm->handle($id, $told[$id][0]->record, $now);
+            $unseen = self::isAnswered($told[$id]) ? $this->confirm->handle($id, $told[$id][0]->record, $now) : null;
             $this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $now);
         }
         $this->standings->of($changed);
@@ -178,9 +178,9 @@ final readonly class Observe
 
     /**
      * @param  list<Told>  $told
-     * @param  bool  $unseen  whether something that was done is not to be seen yet
+     * @param  Instant|null  $unseen  when something was done that is not to be seen yet
      */
-    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, bool $unseen, Instant $now): void
+    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, ?Instant $unseen, Instant $now): void
     {
         $troubles = [];
         foreach ($told as $one) {
@@ -189,13 +189,18 @@ final readonly class Observe
             }
         }
         $drifted = Row::of($this->database->selectOne("SELECT max(first_seen) AS at, coalesce(bool_or(alarming) FILTER (WHERE state = 'open'), false) AS alarm FROM drifts WHERE name_id = ?", [$id]));
-        $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $unseen || $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
+        $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $unseen !== null || $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
         $isAnswered = self::isAnswered($told);
         $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures FROM observing WHERE name_id = ?', [$id]));
         // Not to have had a turn is no failure.
         $failures = $isAnswered ? 0 : min(10, $before->int('failures') + (self::isTooOften($told) ? 0 : 1));
         // What nobody holds was asked about once, and is not looked at by itself.
         $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now) : $now->plusSeconds(min($pace->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
+        // By then it is to be seen.
+        $shows = $unseen?->plusSeconds(CoreDrift::LAG);
+        if ($next !== null && $shows?->isAfter($now) === true) {
+            $next = Instant::earliest($next, $shows);
+        }
         $this->database->table('observing')->upsert([[
             'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
         ]], ['name_id']);

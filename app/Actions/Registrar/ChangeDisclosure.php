@@ -47,9 +47,9 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     /** @var array<int, bool> whether a pattern is still there */
     private array $patterns = [];
 
-    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly Holders $holders, private readonly CaseFiles $files, private readonly TradeClock $clock, private readonly RecordsCompared $compared)
+    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly Holders $holders, private readonly CaseFiles $files, TradeClock $clock, private readonly RecordsCompared $compared)
     {
-        parent::__construct($book, $orders, $slips);
+        parent::__construct($book, $orders, $slips, $clock);
     }
 
     public static function key(): string

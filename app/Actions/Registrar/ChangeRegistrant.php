@@ -30,13 +30,14 @@ use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
+use App\Support\TradeClock;
 
 /** Another legal holder, or other data of the same: who must say yes, by letter or by the house as their agent; then the registrar is told, and the old one's span ends. */
 final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, SeenOutside, WaitsForWord
 {
-    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly AnotherRegistrant $another)
+    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, TradeClock $clock, private readonly AnotherRegistrant $another)
     {
-        parent::__construct($book, $orders, $slips);
+        parent::__construct($book, $orders, $slips, $clock);
     }
 
     public static function key(): string

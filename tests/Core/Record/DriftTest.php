@@ -29,6 +29,7 @@ use Acre\Core\Record\Source;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\Given;
 
@@ -196,6 +197,26 @@ final class DriftTest extends TestCase
     public function test_our_own_movement_is_no_alarm(): void
     {
         self::assertSame([], self::drifts(self::held(moving: true), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingTransfer])));
+    }
+
+    /**
+     * Common practice: what is done at a registrar takes up to twenty minutes to be seen elsewhere.
+     *
+     * @param  list<string>  $found
+     */
+    #[TestWith(['2026-10-06T08:00:00Z', []], 'at that moment')]
+    #[TestWith(['2026-10-06T07:40:01Z', []], 'nearly twenty minutes later')]
+    #[TestWith(['2026-10-06T07:40:00Z', ['lock_is_off']], 'after twenty minutes')]
+    #[TestWith(['2026-10-06T08:00:01Z', ['lock_is_off']], 'looked for before it was done')]
+    #[TestWith(['2026-10-06', ['lock_is_off']], 'of what is typed only the day is known')]
+    public function test_what_was_done_a_moment_ago_need_not_be_seen_yet(string $written, array $found): void
+    {
+        $seen = [new Seen(Source::Registry, self::record(statuses: [Status::Ok]), Instant::of('2026-10-06T08:00:00Z'))];
+        $drifts = Drift::between(self::held(written: [DriftField::Lock->value => Instant::of($written)]), $seen, Instant::of('2026-10-06T08:00:01Z'));
+        self::assertSame($found, array_map(fn (Drift $drift): string => $drift->tag->value, $drifts));
+        self::assertSame([RecordFinding::OtherRegistrar, RecordFinding::LockIsOff], array_map(fn (Drift $drift): RecordFinding => $drift->tag, Drift::between(
+            self::held(written: [DriftField::Ends->value => Instant::of('2026-10-06T08:00:00Z')]), [new Seen(Source::Registry, self::record(statuses: [Status::Ok], registrar: 'Farshore'), Instant::of('2026-10-06T08:00:00Z'))], Instant::of('2026-10-06T08:00:00Z'),
+        )), 'what was not touched is said at once');
     }
 
     public function test_how_sure_it_is(): void
