@@ -28,8 +28,9 @@ if (waiting) {
     const timer = window.setInterval(async () => {
         const answer = await fetch(waiting.dataset.waiting, { headers: { Accept: 'application/json' } });
         if (!answer.ok) return;
-        const { waiting: left, told } = await answer.json();
+        const { waiting: left, told, far } = await answer.json();
         waiting.textContent = told;
+        if (typeof far === 'number') document.querySelector('[data-far]')?.setAttribute('value', far);
         if (left === 0) {
             window.clearInterval(timer);
             window.location.reload();

@@ -26,6 +26,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
+use PHPUnit\Framework\Attributes\TestWith;
 use RuntimeException;
 use Tests\TestCase;
 
@@ -63,6 +64,19 @@ final class ImportTest extends TestCase
         $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => $order])->assertSessionHasNoErrors();
 
         return $import->refresh();
+    }
+
+    #[TestWith([ImportState::Writing, 0.25], 'two of eight are written')]
+    #[TestWith([ImportState::Undoing, 0.75], 'two of eight are left to take back')]
+    #[TestWith([ImportState::Reading, null], 'its length is not known before it was read')]
+    public function test_how_far_it_is(ImportState $state, ?float $far): void
+    {
+        $import = $this->upload("name\nfar.com\n", $this->house->ours->id);
+        $import->update(['state' => $state, 'rows_total' => 8, 'rows_written' => 2]);
+        $this->getJson("/bring-in/{$import->id}/state")->assertOk()->assertJson(['waiting' => 1, 'far' => $far]);
+        $page = $this->get("/bring-in/{$import->id}")->assertOk();
+        $far === null ? $page->assertDontSee('<progress max="1" value', false) : $page->assertSee("value=\"{$far}\"", false);
+        $page->assertSee('data-far', false);
     }
 
     public function test_from_the_file_to_the_roll(): void

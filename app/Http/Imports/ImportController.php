@@ -93,7 +93,7 @@ final readonly class ImportController
 
         return match ($import->state) {
             ImportState::Uploaded => view('imports.columns', $this->columns($import)),
-            ImportState::Reading, ImportState::Writing, ImportState::Undoing => view('imports.working', ['import' => $import, 'told' => $this->progress($import)]),
+            ImportState::Reading, ImportState::Writing, ImportState::Undoing => view('imports.working', ['import' => $import, 'told' => $this->progress($import), 'far' => self::far($import)]),
             ImportState::Failed => view('imports.failed', ['import' => $import]),
             ImportState::Read, ImportState::Done, ImportState::Undone => view($import->state === ImportState::Read ? 'imports.preview' : 'imports.done', [
                 'import' => $import, 'counts' => $counts, 'verdict' => $verdict,
@@ -163,7 +163,7 @@ final readonly class ImportController
 
     public function state(Import $import): JsonResponse
     {
-        return new JsonResponse(['waiting' => $import->state->isWorking() ? 1 : 0, 'told' => $this->progress($import)]);
+        return new JsonResponse(['waiting' => $import->state->isWorking() ? 1 : 0, 'told' => $this->progress($import), 'far' => self::far($import)]);
     }
 
     /** The one that was chosen, or the one that was written, made where nobody has written it down yet. */
@@ -176,6 +176,18 @@ final readonly class ImportController
         $known = Registrar::query()->whereRaw('lower(name) = lower(?)', [$name])->first();
 
         return $known ?? $this->save->handle($request->person(), new Registrar, ['name' => $name], null);
+    }
+
+    /** @return float|null from 0 to 1; null: nobody knows how long the list is */
+    private static function far(Import $import): ?float
+    {
+        $written = $import->rows_total === 0 ? 0.0 : min(1.0, $import->rows_written / $import->rows_total);
+
+        return match ($import->state) {
+            ImportState::Writing => $written,
+            ImportState::Undoing => 1.0 - $written,
+            default => null,
+        };
     }
 
     private function progress(Import $import): string
