@@ -34,6 +34,7 @@ final readonly class Registrar
 
         // Somebody's own, by its name.
         $label = trim((string) preg_replace('/[^a-z0-9]+/', '-', strtolower($id)), '-');
+        $label = $label === '' ? 'r'.hash('xxh32', $id) : $label;
 
         return new self($id, $id, strtoupper($label), '0', "rdap.{$label}.example", "abuse@{$label}.example");
     }

@@ -105,6 +105,7 @@ final class WorldPagesTest extends TestCase
         self::assertGreaterThan($now, $second?->ends);
         self::assertCount(2, $second->servers ?? []);
         self::assertSame('rdap.mine-sons.example', Registrar::of('Mine & Sons')->rdap);
+        self::assertMatchesRegularExpression('/^rdap\.r[0-9a-f]{8}\.example$/', Registrar::of('Ωμέγα')->rdap, 'a name without a Latin letter makes a host too');
         self::assertNull($this->world->store->name('met-3.de')?->ends);
         self::assertNull($this->world->store->name('met-4.nowhere'));
         self::assertNull($this->world->store->name('met-5.com'), 'four hundred days after its end nobody has it');
