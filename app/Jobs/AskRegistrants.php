@@ -18,6 +18,8 @@ final class AskRegistrants implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 2;
 
+    public int $uniqueFor = 600;
+
     public function handle(MakeStandings $standings, AskToVerify $ask, AskToConfirm $confirm): void
     {
         $standings->due(batches: 20);

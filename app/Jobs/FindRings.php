@@ -17,6 +17,8 @@ final class FindRings implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 2;
 
+    public int $uniqueFor = 600;
+
     public function handle(KeepMailboxes $mailboxes, FindRingsAction $find): void
     {
         $mailboxes->place();

@@ -17,9 +17,11 @@ use App\Queries\Names\CaseFiles;
 use App\Support\Fault;
 use App\Support\HouseSettings;
 use App\Support\HouseTranslator;
+use App\Support\ScheduleLock;
 use App\Support\TradeClock;
 use App\View\CurrentSheaf;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Console\Scheduling\EventMutex;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
@@ -45,6 +47,7 @@ final class HouseServiceProvider extends ServiceProvider
         }
         $this->app->singleton(TradeClock::class);
         $this->app->singleton(Rulebook::class, fn (): Rulebook => new Rulebook(base_path('rulebook')));
+        $this->app->bind(EventMutex::class, ScheduleLock::class);
         $this->app->scoped(CurrentSheaf::class);
         $this->app->when(GatherNames::class)->needs('$limit')->giveConfig('house.selection_limit');
         $this->app->when([ReadImport::class, WriteImport::class, TakeBackImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
