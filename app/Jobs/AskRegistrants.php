@@ -18,6 +18,7 @@ final class AskRegistrants implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 2;
 
+    /** Seconds after which another may be sent although this one was lost before it began. */
     public int $uniqueFor = 600;
 
     public function handle(MakeStandings $standings, AskToVerify $ask, AskToConfirm $confirm): void

@@ -17,6 +17,7 @@ final class FindRings implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 2;
 
+    /** Seconds after which another may be sent although this one was lost before it began. */
     public int $uniqueFor = 600;
 
     public function handle(KeepMailboxes $mailboxes, FindRingsAction $find): void

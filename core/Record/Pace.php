@@ -52,11 +52,14 @@ enum Pace: string
      * When it is next looked at: a span after the last look, and no two names at the same moment.
      *
      * @param  string  $name  spreads what would else fall due together, always alike for one name
+     * @param  Instant|null  $done  when something was done that is not to be seen yet: by Drift::LAG later it should be, and is looked for then
      */
-    public function next(string $name, Instant $last): Instant
+    public function next(string $name, Instant $last, ?Instant $done = null): Instant
     {
         $spread = intdiv($this->seconds(), 5);
+        $next = $last->plusSeconds($this->seconds() - intdiv($spread, 2) + hexdec(substr(hash('xxh32', $name), 0, 7)) % $spread);
+        $shows = $done?->plusSeconds(Drift::LAG);
 
-        return $last->plusSeconds($this->seconds() - intdiv($spread, 2) + hexdec(substr(hash('xxh32', $name), 0, 7)) % $spread);
+        return $shows?->isAfter($last) === true ? Instant::earliest($next, $shows) : $next;
     }
 }

@@ -14,6 +14,9 @@ final class Newcomer
 
     private const YEAR = 365 * 86_400;
 
+    /** What counts its days from the last change (EndHabit): nobody says which day that was, so it was today. */
+    private const COUNTING = ['autoRenewPeriod', 'redemptionPeriod', 'pendingDelete'];
+
     /**
      * @param  JsonNode  $told  name, shop, registrar, account, created and ends (seconds since 1970, or nothing), statuses, isLocked, renews, servers, holder and mailbox
      * @param  Account|null  $account  of that number, if this world has one
@@ -31,7 +34,7 @@ final class Newcomer
         $mailbox = $told->textOrNull('mailbox') ?? '';
 
         return new Registered(
-            $told->text('name'), $registrar->id, strcasecmp($registrar->name, $shop) === 0 ? null : $shop, $created, $ends, $created, null,
+            $told->text('name'), $registrar->id, strcasecmp($registrar->name, $shop) === 0 ? null : $shop, $created, $ends, array_intersect(self::COUNTING, $told->texts('statuses')) === [] ? $created : $now, null,
             array_values(array_unique([...$told->texts('statuses'), ...$told->boolOrNull('isLocked') === true && ! $registry->byTag ? ['clientTransferProhibited'] : []])),
             $told->texts('servers') === [] ? self::SERVERS : $told->texts('servers'), [],
             new Holder('NC-'.substr(hash('sha256', $told->text('account').$holder.$mailbox), 0, 8), '', $holder, '', '', '', '', '', '', $mailbox),

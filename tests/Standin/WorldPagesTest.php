@@ -94,7 +94,8 @@ final class WorldPagesTest extends TestCase
         $now = $this->world->now();
         $told = fn (string $name, array $more = []): array => ['name' => $name, 'shop' => 'Pellbridge', 'registrar' => 'Anchorage Registrar Services', 'account' => 'H-1', 'created' => $now - 900 * 86_400, 'ends' => $now + 40 * 86_400, 'statuses' => [], 'isLocked' => true, 'renews' => false, 'servers' => ['ns1.a.example'], 'holder' => 'A Choir', 'mailbox' => 'choir@a.example', ...$more];
         $meet = fn (array ...$names): mixed => json_decode($this->pages->answer(new HttpRequest('POST', '/met', '', ['world-key' => 'three cormorants'], json_encode(['names' => $names], JSON_THROW_ON_ERROR), '127.0.0.9'))->body, true);
-        self::assertSame(['met' => 4], $meet(
+        self::assertSame(['met' => 5], $meet(
+            $told('met-6.com', ['statuses' => ['redemptionPeriod', 'pendingDelete'], 'ends' => $now - 50 * 86_400]),
             $told('met-1.com'), $told('met-2.co.uk', ['shop' => 'Mine & Sons', 'registrar' => null, 'created' => null, 'ends' => null, 'servers' => []]), $told('met-3.de', ['ends' => null]), $told('met-4.nowhere'),
             $told('met-5.com', ['ends' => $now - 400 * 86_400, 'created' => $now - 3_000 * 86_400]), $told('met-1.com', ['ends' => null]),
         ));
@@ -108,6 +109,7 @@ final class WorldPagesTest extends TestCase
         self::assertMatchesRegularExpression('/^rdap\.r[0-9a-f]{8}\.example$/', Registrar::of('Ωμέγα')->rdap, 'a name without a Latin letter makes a host too');
         self::assertNull($this->world->store->name('met-3.de')?->ends);
         self::assertNull($this->world->store->name('met-4.nowhere'));
+        self::assertTrue($this->world->store->name('met-6.com')?->has('redemptionPeriod'), 'deleted, as the list says, and not gone for years');
         self::assertNull($this->world->store->name('met-5.com'), 'four hundred days after its end nobody has it');
     }
 

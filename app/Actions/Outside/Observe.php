@@ -195,12 +195,7 @@ final readonly class Observe
         // Not to have had a turn is no failure.
         $failures = $isAnswered ? 0 : min(10, $before->int('failures') + (self::isTooOften($told) ? 0 : 1));
         // What nobody holds was asked about once, and is not looked at by itself.
-        $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now) : $now->plusSeconds(min($pace->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
-        // By then it is to be seen.
-        $shows = $unseen?->plusSeconds(CoreDrift::LAG);
-        if ($next !== null && $shows?->isAfter($now) === true) {
-            $next = Instant::earliest($next, $shows);
-        }
+        $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now, $unseen) : $now->plusSeconds(min($pace->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
         $this->database->table('observing')->upsert([[
             'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
         ]], ['name_id']);

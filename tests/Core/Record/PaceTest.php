@@ -28,6 +28,16 @@ final class PaceTest extends TestCase
         self::assertSame(Pace::Hourly, self::pace('2028-03-03', alarm: true));
     }
 
+    /** Common practice: up to twenty minutes. */
+    public function test_what_was_done_is_looked_for_when_it_should_be_seen(): void
+    {
+        $last = Instant::of('2026-10-06T09:00:10Z');
+        $usual = Pace::Hourly->next('bell.com', $last);
+        self::assertSame('2026-10-06T09:20:00Z', Pace::Hourly->next('bell.com', $last, Instant::of('2026-10-06T09:00:00Z'))->isoSecond());
+        self::assertTrue($usual->equals(Pace::Hourly->next('bell.com', $last, Instant::of('2026-10-06T08:40:10Z'))), 'that time has come: as often as before');
+        self::assertTrue($usual->equals(Pace::Hourly->next('bell.com', $last, Instant::of('2026-09-30'))));
+    }
+
     public function test_what_was_looked_at_together_does_not_fall_due_together(): void
     {
         $last = Instant::of(Given::NOW);
