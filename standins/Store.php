@@ -16,10 +16,31 @@ use Throwable;
 /** What the world holds, in a file of its own. Nobody but the world reads it. */
 final class Store
 {
+    /** Names and accounts that are kept in memory, each. */
+    private const KEPT = 2_000;
+
+    /** Answers that wait to be written down, at most. */
+    private const UNWRITTEN = 1_000;
+
     private readonly PDO $file;
 
     /** @var array<string, PDOStatement> */
     private array $prepared = [];
+
+    /** @var array<string, string> all of it */
+    private array $told = [];
+
+    /** @var array<string, Registered> as they were last read or written, so that a command need not read them again */
+    private array $names = [];
+
+    /** @var array<string, Account> by number and by login */
+    private array $accounts = [];
+
+    /** @var list<array{int, string, string|null, string, int, int}> what was answered and is not written yet */
+    private array $answered = [];
+
+    /** The latest transaction's. */
+    private int $number;
 
     public function __construct(string $path)
     {
@@ -35,7 +56,7 @@ CREATE TABLE IF NOT EXISTS accounts (number TEXT PRIMARY KEY, login TEXT NOT NUL
 CREATE TABLE IF NOT EXISTS contacts (id TEXT PRIMARY KEY, account TEXT NOT NULL, body TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS messages (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, at INTEGER NOT NULL, text TEXT NOT NULL, body TEXT NOT NULL);
 CREATE INDEX IF NOT EXISTS messages_account ON messages (account, id);
-CREATE TABLE IF NOT EXISTS transactions (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, client TEXT, verb TEXT NOT NULL, code INTEGER NOT NULL, at INTEGER NOT NULL);
+CREATE TABLE IF NOT EXISTS transactions (id INTEGER PRIMARY KEY, account TEXT NOT NULL, client TEXT, verb TEXT NOT NULL, code INTEGER NOT NULL, at INTEGER NOT NULL);
 CREATE TABLE IF NOT EXISTS hosts (host TEXT PRIMARY KEY, addresses TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS moods (address TEXT PRIMARY KEY, mood TEXT NOT NULL);
 CREATE TABLE IF NOT EXISTS orders (account TEXT NOT NULL, key TEXT NOT NULL, body TEXT NOT NULL, answer TEXT NOT NULL, PRIMARY KEY (account, key));
@@ -45,6 +66,9 @@ CREATE INDEX IF NOT EXISTS letters_mailbox ON letters (mailbox, id);
 CREATE TABLE IF NOT EXISTS meetings (sender TEXT NOT NULL, mailbox TEXT NOT NULL, PRIMARY KEY (sender, mailbox));
 CREATE TABLE IF NOT EXISTS records (zone TEXT NOT NULL, records TEXT NOT NULL, PRIMARY KEY (zone));
 SQL);
+        // Whoever was killed before they wrote down what they had answered gave out numbers that don't stand here.
+        $this->number = (int) ($this->text('SELECT max(id) FROM transactions') ?? '0') + self::UNWRITTEN;
+        $this->remember();
     }
 
     /** @param  callable(): void  $do */
@@ -55,6 +79,7 @@ SQL);
             $do();
         } catch (Throwable $e) {
             $this->file->rollBack();
+            $this->remember();
             throw $e;
         }
         $this->file->commit();
@@ -65,23 +90,32 @@ SQL);
         foreach (['told', 'names', 'hosts', 'moods', 'records', 'accounts', 'contacts', 'messages', 'transactions', 'mailboxes', 'letters', 'meetings', 'orders'] as $table) {
             $this->file->exec("DELETE FROM {$table}");
         }
+        $this->answered = [];
+        $this->remember();
     }
 
     public function told(string $key): ?string
     {
-        return $this->text('SELECT value FROM told WHERE key = ?', $key);
+        return $this->told[$key] ?? null;
     }
 
     public function tell(string $key, string $value): void
     {
+        $this->told[$key] = $value;
         $this->run('INSERT INTO told VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value', $key, $value);
     }
 
     public function name(string $name): ?Registered
     {
-        $body = $this->text('SELECT body FROM names WHERE name = ?', $name);
+        if (! isset($this->names[$name])) {
+            $body = $this->text('SELECT body FROM names WHERE name = ?', $name);
+            if ($body === null) {
+                return null;
+            }
+            $this->keep(Registered::read($body));
+        }
 
-        return $body === null ? null : Registered::read($body);
+        return clone $this->names[$name];
     }
 
     /** As directories have it, which may be some minutes behind. */
@@ -100,10 +134,12 @@ SQL);
             'INSERT INTO names VALUES (?, ?, ?, ?, ?) ON CONFLICT (name) DO UPDATE SET body = excluded.body, due = excluded.due, public = excluded.public, public_until = excluded.public_until',
             $name->name, $name->json(), $name->due, $before, $publicAt,
         );
+        $this->keep($name);
     }
 
     public function remove(string $name): void
     {
+        unset($this->names[$name]);
         $this->run('DELETE FROM names WHERE name = ?', $name);
     }
 
@@ -159,15 +195,23 @@ SQL);
 
     public function putAccount(Account $account): void
     {
+        $this->accounts = [];
         $this->run('INSERT INTO accounts VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET login = excluded.login, body = excluded.body', $account->number, $account->login, $account->json());
     }
 
     /** By number, or by login. */
     public function account(string $which): ?Account
     {
-        $body = $this->text('SELECT body FROM accounts WHERE number = ? OR login = ? LIMIT 1', $which, $which);
+        if (! isset($this->accounts[$which])) {
+            $body = $this->text('SELECT body FROM accounts WHERE number = ? OR login = ? LIMIT 1', $which, $which);
+            if ($body === null) {
+                return null;
+            }
+            $this->accounts = count($this->accounts) < self::KEPT ? $this->accounts : [];
+            $this->accounts[$which] = Account::of(JsonNode::read($body, 10_000));
+        }
 
-        return $body === null ? null : Account::of(JsonNode::read($body, 10_000));
+        return clone $this->accounts[$which];
     }
 
     public function putContact(string $id, string $account, string $body): void
@@ -233,17 +277,34 @@ SQL);
         return $this->run('DELETE FROM messages WHERE account = ? AND id = ?', $account, $id)->rowCount() === 1;
     }
 
-    /** @return int its number */
-    public function transaction(string $account, ?string $client, string $verb, int $code, int $at): int
+    /**
+     * Notes what a session was told. What changed nothing is written down with the next that did, or by `writeDown`: no answer waits for that.
+     *
+     * @return int its number
+     */
+    public function transaction(string $account, ?string $client, string $verb, int $code, int $at, bool $isChange = true): int
     {
-        $this->run('INSERT INTO transactions (account, client, verb, code, at) VALUES (?, ?, ?, ?, ?)', $account, $client, $verb, $code, $at);
+        $this->answered[] = [++$this->number, $account, $client, $verb, $code, $at];
+        if ($isChange || count($this->answered) >= self::UNWRITTEN) {
+            $this->writeDown();
+        }
 
-        return (int) $this->file->lastInsertId();
+        return $this->number;
+    }
+
+    public function writeDown(): void
+    {
+        if ($this->answered !== []) {
+            $this->run('INSERT INTO transactions SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5 FROM json_each(?)', json_encode($this->answered, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+            $this->answered = [];
+        }
     }
 
     /** @return list<string> verb and code of what an account's sessions were told, oldest first */
     public function heard(string $account): array
     {
+        $this->writeDown();
+
         return array_map(fn (array $row): string => "{$row[0]} {$row[1]}", $this->all('SELECT verb, CAST(code AS TEXT) FROM transactions WHERE account = ? ORDER BY id', $account));
     }
 
@@ -351,6 +412,23 @@ SQL);
         }
 
         return $found;
+    }
+
+    /** In memory, too. */
+    private function keep(Registered $name): void
+    {
+        $this->names = count($this->names) < self::KEPT ? $this->names : [];
+        $this->names[$name->name] = clone $name;
+    }
+
+    /** Takes into memory just what the file says. */
+    private function remember(): void
+    {
+        $this->names = $this->accounts = [];
+        $this->told = [];
+        foreach ($this->all('SELECT key, value FROM told') as [$key, $value]) {
+            $this->told[$key] = $value;
+        }
     }
 
     private function text(string $sql, string|int ...$values): ?string

@@ -45,5 +45,6 @@ $door($settings->popPort, Place::Post, (new PopServer($world, $world->post))->li
 $door($settings->bridgePort, Place::Bridge, (new HttpServer((new BridgePages($world, 'oriel'))->answer(...), $weather(Place::Bridge)))->listen(...));
 (new TextServer($world))->listen(new TcpServer("127.0.0.1:{$settings->textPort}"));
 Loop::addPeriodicTimer(1.0, $world->pass(...));
+Loop::addPeriodicTimer(1.0, $world->store->writeDown(...));
 fwrite(STDERR, "The world listens.\n");
 Loop::run();

@@ -9,7 +9,10 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
+use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\EppFrame;
 use Acre\Wire\Epp\EppFraming;
 use Acre\Wire\Rdap\RdapAnswer;
@@ -55,6 +58,9 @@ final class BenchOutside extends Command
 
     private const NAMES = 1_000;
 
+    /** Turns of each command. */
+    private const RUNS = 2_000;
+
     protected $signature = 'acre:bench-outside';
 
     protected $description = 'Measure directories, name servers and the gate; the database is a throwaway one';
@@ -64,7 +70,7 @@ final class BenchOutside extends Command
         Queue::fake();
         $account = $this->account($world);
         $names = $this->names($world, $account, $standings);
-        $rows = [$this->parsing($directory), $this->delegations($dns, $names), ...$this->commands($account, $names[0])];
+        $rows = [$this->parsing($directory), $this->delegations($dns, $names), ...$this->commands($account, $names)];
         $this->table(['outside', 'measured', 'wanted'], $rows);
         $this->handovers($world, $account, $names, $clock->now());
 
@@ -106,7 +112,7 @@ final class BenchOutside extends Command
     {
         $raw = $directory->ask(DomainName::of('harrow-tern.com'))[0]->raw ?? throw new RuntimeException('The directory did not answer.');
         $start = hrtime(true);
-        for ($run = 0; $run < 3_000; $run++) {
+        for ($run = 0; $run < self::RUNS; $run++) {
             $answer = RdapAnswer::read($raw, 'harrow-tern.com');
             if ($answer instanceof RdapDomain) {
                 RecordOfRdap::read($answer, Source::Registry);
@@ -137,37 +143,44 @@ final class BenchOutside extends Command
     }
 
     /**
-     * A command against a bare echo: our side of it, with a gate whose answers stand ready, and with the simulated gate's work.
+     * A command against a bare echo, and of that our side alone: at a gate whose answers stand ready.
      *
+     * @param  list<Name>  $names
      * @return list<list<string>>
      */
-    private function commands(Account $account, Name $name): array
+    private function commands(Account $account, array $names): array
     {
         $gate = app(Gates::class)->of($account->load('registrar'));
-        $command = new DomainInfo($name->ascii);
-        $frame = EppFraming::pack(EppFrame::command($command, 'bench-00001'));
+        $ask = fn (int $run): DomainInfo => new DomainInfo($names[$run % count($names)]->ascii);
+        $frame = EppFraming::pack(EppFrame::command($ask(0), 'bench-00001'));
         [$echo, $port] = $this->echo();
         $socket = TlsSocket::open($this->at($port), self::HOST, $port, config()->string('outside.authority'), 5);
         $framing = new EppFraming;
         [$ready, $readyPort] = $this->echo('ready');
         $idle = Gate::open($this->at($readyPort), self::HOST, $readyPort, config()->string('outside.authority'), 5, 'bench', 'bench');
+        $lock = new DomainChange(statuses: ['clientTransferProhibited']);
         // In turns, so that all of them have the machine alike.
-        [$bare, $ours, $whole] = $this->medians(
+        [$bare, $ours, $asked, $polled, $changed] = $this->medians(
             function () use ($socket, $frame, $framing): void {
                 fwrite($socket, $frame);
                 while ($framing->feed((string) fread($socket, 65_536)) === []) {
                     // More is to come.
                 }
             },
-            fn (int $run) => $idle->command($command, "bench-{$run}"),
-            fn (int $run) => $gate->command($command, "bench-{$run}"),
+            fn (int $run) => $idle->command($ask($run), "bench-{$run}"),
+            fn (int $run) => $gate->command($ask($run), "bench-{$run}"),
+            fn (int $run) => $gate->command(Poll::next(), "bench-{$run}"),
+            fn (int $run) => $gate->command($run % 2 === 0 ? new DomainUpdate($names[0]->ascii, add: $lock) : new DomainUpdate($names[0]->ascii, remove: $lock), "bench-{$run}"),
         );
         $echo->stop();
         $ready->stop();
+        $row = fn (string $what, float $took, string $wanted = ''): array => [$what, sprintf('%.2f ms, %.2f ms: %.1f×', $took, $bare, $took / $bare), $wanted];
 
         return [
-            ['our side of a command of EPP, against a bare echo', sprintf('%.2f ms, %.2f ms: %.1f×', $ours, $bare, $ours / $bare), '3×'],
-            ['with what the simulated registrar does for its answer', sprintf('%.2f ms: %.1f×', $whole, $whole / $bare), ''],
+            $row('a command of EPP against a bare echo: a name asked about', $asked, '3×'),
+            $row('of that our side', $ours),
+            $row('messages asked for', $polled),
+            $row('a name changed, and written down there', $changed),
         ];
     }
 
@@ -229,7 +242,7 @@ final class BenchOutside extends Command
     private function medians(callable ...$does): array
     {
         $times = array_map(fn (): array => [], $does);
-        for ($run = 0; $run < 500; $run++) {
+        for ($run = 0; $run < self::RUNS; $run++) {
             foreach ($does as $which => $do) {
                 $start = hrtime(true);
                 $do($run);
@@ -240,7 +253,7 @@ final class BenchOutside extends Command
         return array_values(array_map(function (array $all): float {
             sort($all);
 
-            return $all[250] ?? 0.0;
+            return $all[intdiv(self::RUNS, 2)] ?? 0.0;
         }, $times));
     }
 }

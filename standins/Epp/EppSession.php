@@ -20,6 +20,9 @@ final class EppSession
 
     private const EXTENSIONS = [EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account];
 
+    /** Verbs that change nothing of a name. */
+    private const ASKING = ['check', 'info', 'poll'];
+
     /** Wrong passwords after which the connection is closed. */
     private const GUESSES = 3;
 
@@ -76,7 +79,7 @@ final class EppSession
             $answer = new EppAnswer($e->result, reason: $e->getMessage());
         }
         $this->closes = $this->closes || $answer->code->endsSession();
-        $id = $this->world->store->transaction($this->account->number ?? '', $client, $verb, $answer->code->value, $this->world->now());
+        $id = $this->world->store->transaction($this->account->number ?? '', $client, $verb, $answer->code->value, $this->world->now(), ! in_array($verb, self::ASKING, true));
         $server = strtoupper($this->registrar)."-{$id}";
         if ($answer->putOff !== null) {
             (new PutOff($this->world))->keep($answer->putOff, $this->account->number ?? '', $document, $client, $server);

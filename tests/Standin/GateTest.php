@@ -43,6 +43,11 @@ use Acre\Wire\Xml\XmlNode;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use RuntimeException;
+use Standin\Epp\EppSession;
+use Standin\Epp\OpenSessions;
+use Standin\Store;
+use Standin\World;
 
 /** The gate of the simulated registrar, as strict as the RFCs: each wrong thing gets the code that they name. */
 final class GateTest extends TestCase
@@ -294,6 +299,38 @@ final class GateTest extends TestCase
         $poor = $this->gate->session('52044');
         self::assertSame(EppCode::Billing, $poor->say(new DomainRenew('poor.com', new DateTimeImmutable('2027-11-02'), 1))->code());
         self::assertSame('2027-11-02', DomainData::of($poor->say(new DomainInfo('poor.com')))->ends?->format('Y-m-d'));
+    }
+
+    public function test_what_was_refused_half_way_is_in_memory_as_it_is_in_the_file(): void
+    {
+        $store = $this->gate->world->store;
+        $name = $store->name('bell.com');
+        self::assertNotNull($name);
+        $name->registrar = 'nobody';
+        self::assertSame('skerry', $store->name('bell.com')?->registrar, 'what was read is the reader’s own until it is put');
+        try {
+            $store->together(function () use ($store, $name): void {
+                $store->put($name);
+                $store->tell('said', 'half way');
+                self::assertSame(['nobody', 'half way'], [$store->name('bell.com')?->registrar, $store->told('said')]);
+                throw new RuntimeException('A lightning strikes.');
+            });
+        } catch (RuntimeException) {
+            // As it should.
+        }
+        self::assertSame(['skerry', null], [$store->name('bell.com')?->registrar, $store->told('said')]);
+    }
+
+    /** RFC 5730 §2.6: the server's identifier is unique. */
+    public function test_no_answer_has_another_ones_number_though_the_world_was_killed_between_them(): void
+    {
+        $session = $this->gate->session('40718');
+        $before = $session->say(new DomainInfo('bell.com'))->server;
+        $world = new World(new Store($this->gate->file));
+        self::assertSame(['login 1000'], $world->store->heard('40718'), 'what only asked was not written down yet');
+        $again = new Talk(new EppSession($world, 'skerry', new OpenSessions));
+        $again->login('40718');
+        self::assertSame(1, strnatcmp($again->say(new DomainInfo('bell.com'))->server, $before), 'and its number is not given again');
     }
 
     public function test_what_is_asked_is_checked(): void

@@ -17,7 +17,7 @@ final readonly class Gatehouse
 {
     public World $world;
 
-    private string $file;
+    public string $file;
 
     private OpenSessions $open;
 

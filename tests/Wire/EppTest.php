@@ -29,8 +29,11 @@ use Acre\Wire\Epp\EppGreeting;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
+use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlError;
 use DateTimeImmutable;
+use DOMDocument;
+use DOMElement;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -120,6 +123,26 @@ final class EppTest extends TestCase
         self::assertStringContainsString('<domain:curExpDate>2026-10-13</domain:curExpDate>', EppFrame::command(new DomainRenew('bell.com', new DateTimeImmutable('2026-10-14T01:30:00+02:00'), 1), 'A-4'));
         self::assertStringContainsString('<poll op="ack" msgID="12345"/>', EppFrame::command(Poll::kept('12345'), 'A-5'));
         self::assertStringContainsString('<newPW>n</newPW>', EppFrame::command(new Login('skerry', 'p', [EppNamespace::Domain->value], [], 'n'), 'A-6'));
+    }
+
+    /** What is written by hand is held against the machine's own reader (libxml), and what no XML may hold against XML 1.0 §2.2. */
+    public function test_whatever_is_written_is_read_as_it_was_said(): void
+    {
+        $random = new Randomizer(new Mt19937(5730));
+        $pieces = ['<', '>', '&', '"', "'", '&amp;', ']]>', '<!--', 'é', '名', '𝔸', "\u{202e}", 'a', 'b-c', '1 2', '%', '\\', '`'];
+        for ($run = 0; $run < 300; $run++) {
+            $said = implode('', array_map(fn (): string => $pieces[$random->getInt(0, count($pieces) - 1)], range(0, $random->getInt(0, 12))));
+            $document = (new EppWriter)->open('a', ['b' => $said], fn (EppWriter $to) => $to->text('c', $said)->sign('d', ['e' => $said]))->document();
+            $read = new DOMDocument;
+            self::assertTrue($read->loadXML($document), $document);
+            $inside = fn (string $name): DOMElement => $read->getElementsByTagName($name)->item(0) ?? self::fail($document);
+            self::assertSame([$said, $said, $said], [$inside('a')->getAttribute('b'), $inside('c')->textContent, $inside('d')->getAttribute('e')]);
+        }
+        foreach (["\0" => "\u{fffd}", "\x1b" => "\u{fffd}", "\xff" => "\u{fffd}", "\u{ffff}" => "\u{fffd}", "\t" => "\t", "\x7f" => "\x7f"] as $said => $written) {
+            $read = new DOMDocument;
+            self::assertTrue($read->loadXML((new EppWriter)->text('a', "x{$said}y")->document()));
+            self::assertSame("x{$written}y", $read->documentElement?->textContent);
+        }
     }
 
     /** RFC 5734 §4: the length counts itself. */

@@ -6,6 +6,7 @@ namespace Acre\Wire\Epp;
 
 use Acre\Wire\Xml\XmlError;
 use Acre\Wire\Xml\XmlNode;
+use Closure;
 
 /** Documents that go to a server, and those that come from one. */
 final class EppFrame
@@ -47,8 +48,8 @@ final class EppFrame
         };
     }
 
-    /** @param  callable(EppWriter): mixed  $inside */
-    private static function epp(callable $inside): string
+    /** @param  Closure(EppWriter): mixed  $inside */
+    private static function epp(Closure $inside): string
     {
         return (new EppWriter)->open('epp', ['xmlns' => EppNamespace::Epp->value], function (EppWriter $to) use ($inside): void {
             $inside($to);

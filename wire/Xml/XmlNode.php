@@ -9,10 +9,22 @@ use DOMDocument;
 use DOMElement;
 
 /** An element of an XML document, asked for its children by namespace and name; entities and document types are refused. */
-final readonly class XmlNode
+final class XmlNode
 {
-    private function __construct(private DOMElement $element, public string $path)
+    public readonly string $path;
+
+    private readonly string $name;
+
+    private readonly string $namespace;
+
+    /** @var list<self>|null its child elements, once they were asked for */
+    private ?array $inside = null;
+
+    private function __construct(private readonly DOMElement $element, string $above = '')
     {
+        $this->name = $element->localName ?? '';
+        $this->namespace = $element->namespaceURI ?? '';
+        $this->path = $above.$this->name;
     }
 
     /**
@@ -25,7 +37,7 @@ final readonly class XmlNode
         if (strlen($text) > $limit) {
             throw XmlError::tooLong(strlen($text), $limit);
         }
-        if (! mb_check_encoding($text, 'UTF-8') || str_contains($text, "\0")) {
+        if (preg_match('//u', $text) !== 1 || str_contains($text, "\0")) {
             throw XmlError::notUtf8(self::firstOdd($text));
         }
         // No frame of EPP has one (RFC 5730 §2); without it there is nothing to expand.
@@ -42,7 +54,7 @@ final readonly class XmlNode
             throw XmlError::notXml($error === false ? 1 : $error->line, $error === false ? 1 : $error->column, $error === false ? 'nothing is in it' : trim($error->message));
         }
 
-        return new self($document->documentElement, $document->documentElement->localName ?? '');
+        return new self($document->documentElement);
     }
 
     /** The byte at which a text is no UTF-8 any more, or holds a NUL. */
@@ -55,17 +67,17 @@ final readonly class XmlNode
 
     public function is(string $namespace, string $name): bool
     {
-        return $this->element->namespaceURI === $namespace && $this->element->localName === $name;
+        return $this->namespace === $namespace && $this->name === $name;
     }
 
     public function name(): string
     {
-        return $this->element->localName ?? '';
+        return $this->name;
     }
 
     public function namespace(): string
     {
-        return $this->element->namespaceURI ?? '';
+        return $this->namespace;
     }
 
     /** @throws XmlError when there is none */
@@ -76,9 +88,9 @@ final readonly class XmlNode
 
     public function childOrNull(string $namespace, string $name): ?self
     {
-        foreach ($this->element->childNodes as $node) {
-            if ($node instanceof DOMElement && $node->localName === $name && ($node->namespaceURI ?? '') === $namespace) {
-                return new self($node, "{$this->path}/{$name}");
+        foreach ($this->all() as $child) {
+            if ($child->name === $name && $child->namespace === $namespace) {
+                return $child;
             }
         }
 
@@ -92,9 +104,9 @@ final readonly class XmlNode
     public function children(string $namespace, ?string $name = null): array
     {
         $children = [];
-        foreach ($this->element->childNodes as $node) {
-            if ($node instanceof DOMElement && ($name === null || $node->localName === $name) && ($node->namespaceURI ?? '') === $namespace) {
-                $children[] = new self($node, $this->path.'/'.($node->localName ?? ''));
+        foreach ($this->all() as $child) {
+            if (($name === null || $child->name === $name) && $child->namespace === $namespace) {
+                $children[] = $child;
             }
         }
 
@@ -104,14 +116,14 @@ final readonly class XmlNode
     /** @return list<self> every child element, of whatever namespace */
     public function all(): array
     {
-        $children = [];
-        foreach ($this->element->childNodes as $node) {
-            if ($node instanceof DOMElement) {
-                $children[] = new self($node, $this->path.'/'.($node->localName ?? ''));
+        if ($this->inside === null) {
+            $this->inside = [];
+            for ($node = $this->element->firstElementChild; $node !== null; $node = $node->nextElementSibling) {
+                $this->inside[] = new self($node, "{$this->path}/");
             }
         }
 
-        return $children;
+        return $this->inside;
     }
 
     /** Its text, blanks around it and runs of blanks inside taken as one (an XML Schema token). */
