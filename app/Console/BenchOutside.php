@@ -80,10 +80,10 @@ final class BenchOutside extends Command
     private function account(World $world): Account
     {
         $registrar = Registrar::query()->where('link', 'wire')->firstOrFail();
-        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'the bench', 'value' => 'twelve oystercatchers']);
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'the bench', 'value' => 'oystercatchers']);
         $accounts = array_map(fn (string $number): Account => Account::query()->create(['registrar_id' => $registrar->id, 'number' => $number, 'login' => "login-{$number}", 'access' => 'ours', 'proven_at' => Instant::of('2026-01-01')]), ['BENCH-G', 'BENCH-R']);
         $accounts[0]->update(['gate_secret_id' => $secret->id]);
-        $world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [], 'accounts' => array_map(fn (Account $one): array => ['number' => $one->number, 'registrar' => 'skerry', 'login' => (string) $one->login, 'mailbox' => 'a@b.example', 'password' => 'twelve oystercatchers', 'balance' => 0], $accounts)]);
+        $world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [], 'accounts' => array_map(fn (Account $one): array => ['number' => $one->number, 'registrar' => 'skerry', 'login' => (string) $one->login, 'mailbox' => 'a@b.example', 'password' => 'oystercatchers', 'balance' => 0], $accounts)]);
 
         return $accounts[0];
     }

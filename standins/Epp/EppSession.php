@@ -20,6 +20,8 @@ final class EppSession
 
     private const EXTENSIONS = [EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account];
 
+    private const VERBS = ['login', 'logout', 'poll', 'check', 'info', 'create', 'renew', 'transfer', 'update', 'delete'];
+
     /** Verbs that change nothing of a name. */
     private const ASKING = ['check', 'info', 'poll'];
 
@@ -60,19 +62,19 @@ final class EppSession
             if ($inside === null || ! $inside->is(EppNamespace::Epp->value, 'command')) {
                 throw EppRefusal::because(EppCode::Syntax, 'An epp element with a hello or a command is expected.');
             }
-            $client = $inside->textOrNull(EppNamespace::Epp->value, 'clTRID');
-            if ($client !== null && (strlen($client) < 3 || strlen($client) > 64)) {
-                throw EppRefusal::because(EppCode::ValueSyntax, 'clTRID has 3 to 64 characters.');
+            $given = $inside->textOrNull(EppNamespace::Epp->value, 'clTRID') ?? '';
+            // Another one given back would make the answer no frame either.
+            $client = mb_strlen($given) >= 3 && mb_strlen($given) <= 64 ? $given : null;
+            $command = $inside->all()[0] ?? throw EppRefusal::because(EppCode::Syntax, 'One verb is expected in a command.');
+            $verb = $command->name();
+            if (! in_array($verb, self::VERBS, true)) {
+                throw EppRefusal::because(EppCode::UnknownCommand, "There is no command {$verb}.");
             }
-            $parts = array_values(array_filter($inside->children(EppNamespace::Epp->value), fn (XmlNode $part): bool => ! in_array($part->name(), ['clTRID', 'extension'], true)));
-            if (count($parts) !== 1) {
-                throw EppRefusal::because(EppCode::Syntax, 'One verb is expected in a command.');
-            }
-            $verb = $parts[0]->name();
+            CommandSyntax::check($epp);
             if ($isFull) {
                 throw EppRefusal::because(EppCode::Failed, 'The disk is full.');
             }
-            $answer = $this->carryOut($parts[0], $inside->childOrNull(EppNamespace::Epp->value, 'extension')?->all() ?? []);
+            $answer = $this->carryOut($command, $inside->childOrNull(EppNamespace::Epp->value, 'extension')?->all() ?? []);
         } catch (XmlError $e) {
             $answer = new EppAnswer(EppCode::Syntax, reason: $e->getMessage());
         } catch (EppRefusal $e) {
@@ -102,9 +104,6 @@ final class EppSession
     {
         if ($verb->name() === 'login') {
             return $this->login($verb);
-        }
-        if (! in_array($verb->name(), ['logout', 'poll', 'check', 'info', 'create', 'renew', 'transfer', 'update', 'delete'], true)) {
-            throw EppRefusal::because(EppCode::UnknownCommand, "There is no command {$verb->name()}.");
         }
         if ($this->account === null) {
             throw EppRefusal::because(EppCode::Use, 'Log in first.');

@@ -216,7 +216,7 @@ final class DisclosureTest extends TestCase
         $this->world->weather('fair', 0);
         $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'behind' => ['SKERRY']]);
         $trial = getmypid();
-        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a wren sings {$trial}"]);
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a wren {$trial}"]);
         $account = $this->house->account("D-{$trial}", null);
         $account->update(['gate_secret_id' => $secret->id]);
         $patterns = [...Pattern::query()->orderBy('id')->get()->all(), Pattern::query()->create(['name' => 'reached, not named', 'fields' => ['mailbox', 'voice', 'town']])];
@@ -242,7 +242,7 @@ final class DisclosureTest extends TestCase
                 }
             }
         }
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => $told, 'accounts' => [['number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "a wren sings {$trial}", 'balance' => 100_00]]]);
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => $told, 'accounts' => [['number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "a wren {$trial}", 'balance' => 100_00]]]);
         foreach ($patterns as $which => $pattern) {
             $docket = $this->docket($pattern, 'yes', ...$names[$which]);
             $states = array_count_values(array_map(fn (DocketLine $line): string => $line->state->value, array_values($docket->lines()->get()->all())));

@@ -73,12 +73,12 @@ final class GateTest extends TestCase
         $this->house = new House;
         $trial = self::$trials++;
         $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'behind' => ['SKERRY']]);
-        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a canary sings {$trial}"]);
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "canary sings {$trial}"]);
         $this->giver = $this->house->account("G-{$trial}", null);
         $this->giver->update(['gate_secret_id' => $secret->id]);
         $this->receiver = $this->house->account("R-{$trial}", $this->house->foundry);
         $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => array_map(fn (Account $account): array => [
-            'number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "a canary sings {$trial}", 'balance' => 100_00,
+            'number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "canary sings {$trial}", 'balance' => 100_00,
         ], [$this->giver, $this->receiver])]);
         $this->world->weather('fair', 0);
     }
@@ -450,7 +450,7 @@ final class GateTest extends TestCase
         $this->world->play($name->ascii, 'accepts');
         app(TakeMessages::class)->handle($this->giver->id);
         $secret = Secret::query()->findOrFail($this->giver->gate_secret_id)->value;
-        self::assertStringStartsWith('a canary sings', $secret);
+        self::assertStringStartsWith('canary sings', $secret);
         foreach (DB::select("SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tablename NOT LIKE 'log\\_%'") as $table) {
             $name = Row::of($table)->text('tablename');
             self::assertSame(0, DB::scalar("SELECT count(*) FROM \"{$name}\" t WHERE t::text LIKE ?", ["%{$secret}%"]), $name);
@@ -529,6 +529,8 @@ final class GateTest extends TestCase
         $page = "/accounts/{$this->giver->id}";
         $this->actingAs($this->house->clerk)->post("{$page}/gate", ['gate_password' => 'x', 'own_password' => House::PASSWORD])->assertForbidden();
         $this->actingAs($this->house->steward)->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => 'not mine'])->assertSessionHasErrors('own_password');
+        // RFC 5730 §4, pwType: another one would make the login no frame.
+        $this->post("{$page}/gate", ['gate_password' => 'seventeen letters', 'own_password' => House::PASSWORD])->assertSessionHasErrors('gate_password');
         $this->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertRedirect($page);
         $this->get($page)->assertSee('shown to nobody')->assertDontSee('a better one');
         self::assertSame('a better one', Secret::query()->findOrFail($this->giver->refresh()->gate_secret_id)->value);

@@ -46,9 +46,13 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use DateTimeImmutable;
+use DOMAttr;
 use DOMDocument;
+use DOMElement;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Tests\Standin\Gatehouse;
 
 /** EPP held against the published texts: their schemas, their result codes, their own frames. */
@@ -112,6 +116,16 @@ final class EppReferenceTest extends TestCase
             $this->assertValid(EppFrame::command($command, 'ABC-12345'));
         }
         $this->assertValid(EppFrame::hello());
+    }
+
+    /** Source: RFC 5730 §4, pwType. Blanks at the ends and runs of them the schema takes for one (XML Schema 2 §4.3.6), and whoever compares passwords may not: we don't take them. */
+    public function test_a_password_that_we_take_is_one_of_the_schemas(): void
+    {
+        foreach (['12345' => false, '123456' => true, 'sixteen letters!' => true, 'seventeen letters' => false, 'ünïcödé' => true, '<&">]]' => true, '' => false] as $password => $isTaken) {
+            self::assertSame($isTaken, preg_match(Login::PASSWORD, (string) $password) === 1, (string) $password);
+            self::assertSame($isTaken, self::$schemas->complaint(EppFrame::command(new Login('ClientX', (string) $password, [EppNamespace::Domain->value]), 'ABC-1')) === null, (string) $password);
+        }
+        self::assertSame([0, 0, 0], [preg_match(Login::PASSWORD, ' blanks'), preg_match(Login::PASSWORD, 'two  blanks'), preg_match(Login::PASSWORD, "line\nbreak")]);
     }
 
     /** The check itself: a frame with one word wrong does not pass. */
@@ -265,5 +279,57 @@ final class EppReferenceTest extends TestCase
             self::assertNull(self::$schemas->complaint($answer), $answer);
         }
         $gate->tearDown();
+    }
+
+    /**
+     * Frames of all our commands with something wrong in them: whatever the schemas refuse the gate refuses, nothing else is an
+     * error of syntax (2001), and every answer passes the schemas.
+     */
+    public function test_the_simulated_gate_refuses_what_the_schemas_refuse(): void
+    {
+        $random = new Randomizer(new Mt19937(5731));
+        $commands = [...self::commands(), AccountUpdate::disclose('bell.com', ['organisation']), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'), new AccountInfo('40718')];
+        $refused = 0;
+        for ($run = 0; $run < 1_500; $run++) {
+            $command = $commands[$random->getInt(0, count($commands) - 1)];
+            $frame = self::spoilt(strtr(EppFrame::command($command, 'ABC-1'), ['example.com' => 'bell.com', 'example.net' => 'poor.com']), $random);
+            $gate = new Gatehouse;
+            $talk = $gate->session($command instanceof Login ? null : '40718');
+            $code = $talk->raw($frame)->code();
+            $complaint = self::$schemas->complaint($frame);
+            $answer = $talk->answers[count($talk->answers) - 1];
+            self::assertNull(self::$schemas->complaint($answer), "{$frame}\n{$answer}");
+            if ($complaint !== null) {
+                self::assertFalse($code->isSuccess(), "{$complaint}\n{$frame}");
+                $refused++;
+            } else {
+                self::assertNotSame(EppCode::Syntax, $code, "{$frame}\n{$answer}");
+            }
+            $gate->tearDown();
+        }
+        self::assertGreaterThan(500, $refused);
+    }
+
+    /** A frame with one thing changed: an element gone, twice, elsewhere, another or with another text, an attribute gone or odd. */
+    private static function spoilt(string $frame, Randomizer $random): string
+    {
+        $document = new DOMDocument;
+        $document->loadXML($frame);
+        $all = iterator_to_array($document->getElementsByTagName('*'), false);
+        $element = $all[$random->getInt(1, count($all) - 1)];
+        $parent = $element->parentNode;
+        $attributes = array_map(fn (DOMAttr $one): string => $one->name, iterator_to_array($element->attributes, false));
+        match ($random->getInt(0, 7)) {
+            0 => $parent?->removeChild($element),
+            1 => $parent?->insertBefore($element->cloneNode(true), $element),
+            2 => $element->nextSibling === null ? null : $parent?->insertBefore($element->nextSibling, $element),
+            3 => $element->firstElementChild === null ? $element->textContent = ['', 'x', str_repeat('y', 300), '-1', 'é'][$random->getInt(0, 4)] : null,
+            4 => $attributes === [] ? null : $element->removeAttribute($attributes[0]),
+            5 => $attributes === [] ? null : $element->setAttribute($attributes[0], 'odd'),
+            6 => $element->setAttribute('odd', '1'),
+            default => $parent?->insertBefore($random->getInt(0, 1) === 0 ? $document->createTextNode('odd') : new DOMElement(ltrim("{$element->prefix}:odd", ':'), '', (string) $element->namespaceURI), $element),
+        };
+
+        return (string) $document->saveXML();
     }
 }

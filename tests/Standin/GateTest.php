@@ -68,7 +68,7 @@ final class GateTest extends TestCase
     {
         $session = $this->gate->session();
         self::assertSame(EppCode::Use, $session->say(new DomainInfo('a.com'))->code());
-        self::assertSame(EppCode::Authentication, $session->login('40718', 'wrong')->code());
+        self::assertSame(EppCode::Authentication, $session->login('40718', 'wrong one')->code());
         self::assertSame(EppCode::Done, $session->login('40718')->code());
         self::assertSame(EppCode::Use, $session->login('40718')->code());
         self::assertSame(EppCode::Ending, $session->say(new Logout)->code());
@@ -77,9 +77,9 @@ final class GateTest extends TestCase
     public function test_guessing_ends_the_session(): void
     {
         $session = $this->gate->session();
-        $session->login('40718', 'a');
-        $session->login('40718', 'b');
-        self::assertSame(EppCode::AuthenticationClosing, $session->login('40718', 'c')->code());
+        $session->login('40718', 'guess a');
+        $session->login('40718', 'guess b');
+        self::assertSame(EppCode::AuthenticationClosing, $session->login('40718', 'guess c')->code());
         self::assertTrue($session->session->closes);
     }
 

@@ -7,6 +7,7 @@ namespace Acre\Wire\Xml;
 use DateTimeImmutable;
 use DOMDocument;
 use DOMElement;
+use DOMText;
 
 /** An element of an XML document, asked for its children by namespace and name; entities and document types are refused. */
 final class XmlNode
@@ -165,6 +166,33 @@ final class XmlNode
     public function attribute(string $name): ?string
     {
         return $this->element->hasAttribute($name) ? trim($this->element->getAttribute($name)) : null;
+    }
+
+    /** @return array<string, string> by name; what is said of the schema itself (XML Schema 1 §2.6) is left out */
+    public function attributes(): array
+    {
+        $found = [];
+        foreach ($this->element->hasAttributes() ? $this->element->attributes : [] as $name => $attribute) {
+            if ($attribute->namespaceURI !== 'http://www.w3.org/2001/XMLSchema-instance') {
+                $found[$attribute->nodeName] = trim($attribute->value);
+            }
+        }
+
+        return $found;
+    }
+
+    /** Whether something else than blanks stands between its child elements. */
+    public function hasLooseText(): bool
+    {
+        if ($this->element->childNodes->length > $this->element->childElementCount) {
+            foreach ($this->element->childNodes as $node) {
+                if ($node instanceof DOMText && trim($node->data) !== '') {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @throws XmlError when it is missing or no whole number */

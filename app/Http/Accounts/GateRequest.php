@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Accounts;
 
+use Acre\Wire\Epp\Command\Login;
 use App\Http\SignedIn;
+use App\Models\Account;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** The password of a gate, with the person's own asked again. */
@@ -15,12 +17,15 @@ final class GateRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['gate_password' => ['nullable', 'string', 'max:64'], 'own_password' => ['required', 'current_password']];
+        $account = $this->route('account');
+        $isWire = $account instanceof Account && $account->registrar->link === 'wire';
+
+        return ['gate_password' => ['nullable', 'string', ...($isWire ? ['regex:'.Login::PASSWORD] : ['max:200'])], 'own_password' => ['required', 'current_password']];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['own_password.current_password' => (string) __('outside.gate.own_wrong')];
+        return ['own_password.current_password' => (string) __('outside.gate.own_wrong'), 'gate_password.regex' => (string) __('outside.gate.password_wrong')];
     }
 }

@@ -172,7 +172,7 @@ final class Outside
     /** With which the demo's house signs in at a gate; made up, and good for the simulated world alone. */
     public static function password(string $account): string
     {
-        return "gate-{$account}-".substr(hash('sha256', $account), 0, 8);
+        return 'gate-'.substr(hash('sha256', $account), 0, 10);
     }
 
     /** @return array{host: string, addresses: list<string>} */

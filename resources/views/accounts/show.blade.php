@@ -49,7 +49,7 @@
                     <details @if ($errors->has('own_password') || $errors->has('gate_password')) open @endif><summary>{{ $account->gate_secret_id === null ? 'Keep a password' : 'Keep another password, or none' }}</summary>
                         <form method="post" action="{{ route('accounts.gate', $account) }}" class="fields">
                             @csrf
-                            <div class="columns"><x-field name="gate_password" type="password" label="Its password at the gate" autocomplete="off" maxlength="64" note="Empty: forget the one that is kept"/>
+                            <div class="columns"><x-field name="gate_password" type="password" label="Its password at the gate" autocomplete="off" maxlength="200" note="{{ $account->registrar->link === 'wire' ? '6 to 16 characters. ' : '' }}Empty: forget the one that is kept"/>
                             <x-field name="own_password" type="password" label="Your own password, once more" autocomplete="current-password" required/></div>
                             <p><button>Keep it</button></p>
                         </form>

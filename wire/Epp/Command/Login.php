@@ -11,6 +11,9 @@ use SensitiveParameter;
 /** RFC 5730 §2.9.1.1: who asks, and which objects and extensions the session will speak of. */
 final readonly class Login implements EppCommand
 {
+    /** A password as every gate takes it: RFC 5730 §4, pwType. */
+    public const PASSWORD = '/^(?=.{6,16}$)\S+(?: \S+)*$/Du';
+
     /**
      * @param  list<string>  $objects  namespaces, as the greeting named them
      * @param  list<string>  $extensions  namespaces
