@@ -45,9 +45,7 @@ final readonly class RdapDocument
     /** @return list<string> in RFC 8056's words */
     private function statuses(): array
     {
-        $statuses = array_map(fn (string $status): string => $status === 'ok' ? 'active' : strtolower((string) preg_replace('/(?<!^)[A-Z]/', ' $0', $status)), $this->name->statuses);
-
-        return $statuses === [] ? ['active'] : $statuses;
+        return array_map(fn (string $status): string => $status === 'ok' ? 'active' : strtolower((string) preg_replace('/(?<!^)[A-Z]/', ' $0', $status)), [...$this->name->standing(), ...$this->name->grace()]);
     }
 
     /** @return list<array<string, string>> */

@@ -11,16 +11,12 @@ use Standin\Registry\Registered;
 /** What is written of a name (RFC 5731 §3.1.2 and §3.1.3, RFC 3915 §4.1.2, RFC 5910 §5.1.2). */
 final class DomainAnswers
 {
-    /** RFC 3915 shows these beside, RFC 5731 knows them not. */
-    private const GRACE = ['addPeriod', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod', 'redemptionPeriod', 'pendingRestore'];
-
     /** @param  bool  $whole  to its own account; a stranger is told less */
     public static function info(EppWriter $to, Registered $name, bool $whole): void
     {
         $to->object(EppNamespace::Domain, 'infData', function (EppWriter $to) use ($name, $whole): void {
             $to->text('domain:name', $name->name)->text('domain:roid', strtoupper(substr(hash('sha256', $name->name), 0, 12)).'-ROLL');
-            $statuses = array_values(array_diff($name->statuses, self::GRACE));
-            foreach ($statuses === [] ? ['ok'] : $statuses as $status) {
+            foreach ($name->standing() as $status) {
                 $to->sign('domain:status', ['s' => $status]);
             }
             if ($whole && $name->holder->handle !== '') {
@@ -44,7 +40,7 @@ final class DomainAnswers
 
     public static function infoExtension(EppWriter $to, Registered $name, bool $whole): void
     {
-        $grace = array_values(array_intersect($name->statuses, self::GRACE));
+        $grace = $name->grace();
         if ($grace !== []) {
             $to->object(EppNamespace::Grace, 'infData', function (EppWriter $to) use ($grace): void {
                 foreach ($grace as $status) {

@@ -60,9 +60,6 @@ final readonly class DomainCommands
     private function check(XmlNode $object): EppAnswer
     {
         $names = $object->texts(EppNamespace::Domain->value, 'name');
-        if ($names === []) {
-            throw EppRefusal::because(EppCode::MissingParameter, 'Name one name at least.');
-        }
         $fees = $this->extension(EppNamespace::Fee, 'check') === null ? null : fn (EppWriter $to) => $to->object(EppNamespace::Fee, 'chkData', function (EppWriter $to) use ($names): void {
             $to->text('fee:currency', 'GBP');
             foreach ($names as $name) {
@@ -201,8 +198,7 @@ final readonly class DomainCommands
             throw EppRefusal::because(EppCode::NoTransferPending, 'No transfer is pending.');
         }
         $how = match ($op) {
-            'approve' => 'clientApproved', 'reject' => 'clientRejected', 'cancel' => 'clientCancelled',
-            default => throw EppRefusal::because(EppCode::ValueSyntax, 'op is request, query, approve, reject or cancel.'),
+            'approve' => 'clientApproved', 'reject' => 'clientRejected', default => 'clientCancelled',
         };
         if (($op === 'cancel') !== ($pending->to === $this->account->number) || ($op !== 'cancel' && ! $this->isOwn($name))) {
             throw EppRefusal::because(EppCode::Authorization, 'That is the other side’s to say.');
@@ -310,9 +306,6 @@ final readonly class DomainCommands
             $this->world->change($name);
 
             return EppAnswer::done();
-        }
-        if ($op !== 'request') {
-            throw EppRefusal::because(EppCode::ValueSyntax, 'op is request or cancel.');
         }
         if ($name->handover !== null) {
             throw EppRefusal::because(EppCode::StatusProhibits, "A handover to {$name->handover->to} is pending.");

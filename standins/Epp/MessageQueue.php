@@ -31,9 +31,6 @@ final readonly class MessageQueue
 
             return new EppAnswer(EppCode::Done, queue: [$next[0] ?? 0, $next[1] ?? $id, null, null]);
         }
-        if ($poll->attribute('op') !== 'req') {
-            throw EppRefusal::because(EppCode::ValueSyntax, 'op is req or ack.');
-        }
         $first = $store->firstMessage($this->account->number);
         if ($first === null) {
             return new EppAnswer(EppCode::NoMessages);

@@ -12,6 +12,9 @@ final class Registered
     /** Bytes of one. */
     private const LIMIT = 100_000;
 
+    /** RFC 3915 shows these beside, RFC 5731 knows them not. */
+    private const GRACE = ['addPeriod', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod', 'redemptionPeriod', 'pendingRestore'];
+
     /**
      * @param  string  $name  A-labels
      * @param  string|null  $reseller  between the registrar and whoever pays
@@ -87,6 +90,23 @@ final class Registered
     public function change(array $gone, array $new): void
     {
         $this->statuses = array_values(array_unique([...array_diff($this->statuses, $gone), ...$new]));
+    }
+
+    /** @return non-empty-list<string> of RFC 5731 §2.3: `inactive` while no server is set, `ok` where nothing else is */
+    public function standing(): array
+    {
+        $statuses = array_values(array_diff($this->statuses, self::GRACE, ['ok']));
+        if ($this->servers === []) {
+            $statuses[] = 'inactive';
+        }
+
+        return $statuses === [] ? ['ok'] : $statuses;
+    }
+
+    /** @return list<string> of RFC 3915 §3.1 */
+    public function grace(): array
+    {
+        return array_values(array_intersect($this->statuses, self::GRACE));
     }
 
     /** RFC 3915 §3.1: what is deleted can be restored for a while. */

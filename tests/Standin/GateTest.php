@@ -22,15 +22,19 @@ use Acre\Wire\Epp\Command\FeeCheck;
 use Acre\Wire\Epp\Command\HostAddresses;
 use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\HostInfo;
+use Acre\Wire\Epp\Command\HostUpdate;
 use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Command\Transfer;
 use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
+use Acre\Wire\Epp\Data\Availability;
+use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\Data\Fees;
 use Acre\Wire\Epp\Data\HandoverData;
+use Acre\Wire\Epp\Data\HostData;
 use Acre\Wire\Epp\Data\NewEnd;
 use Acre\Wire\Epp\Data\PendingAction;
 use Acre\Wire\Epp\Data\PostalInfo;
@@ -39,6 +43,7 @@ use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppObject;
+use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Xml\XmlNode;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -133,6 +138,7 @@ final class GateTest extends TestCase
         $session = $this->gate->session('40718');
         $set = fn (string ...$statuses): EppCode => $session->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: array_values($statuses))))->code();
         $lift = fn (string ...$statuses): EppCode => $session->say(new DomainUpdate('bell.com', remove: new DomainChange(statuses: array_values($statuses))))->code();
+        self::assertSame(EppCode::MissingParameter, $session->say(new DomainUpdate('bell.com'))->code(), 'nothing is to be changed');
         self::assertSame(EppCode::Policy, $set('serverHold'));
         self::assertSame(EppCode::Policy, $set('pendingDelete'));
         self::assertSame(EppCode::ValueSyntax, $set('locked'));
@@ -197,6 +203,17 @@ final class GateTest extends TestCase
         self::assertSame(EppCode::StatusProhibits, $giver->say(AccountUpdate::cancelHandover('bell.com'))->code());
     }
 
+    public function test_an_offer_can_be_taken_back_and_goes_to_another_account_only(): void
+    {
+        $giver = $this->gate->session('40718');
+        self::assertSame(EppCode::Policy, $giver->say(AccountUpdate::handOver('bell.com', '40718', 'harrow-tern'))->code(), 'it lies there already');
+        $giver->say(AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'));
+        self::assertSame(EppCode::Done, $giver->say(AccountUpdate::cancelHandover('bell.com'))->code());
+        self::assertNull(AccountData::of($giver->say(new DomainInfo('bell.com')))?->offeredTo);
+        self::assertSame('cancelled', HandoverData::of($giver->say(Poll::next()))?->state);
+        self::assertSame(EppCode::Pending, $giver->say(AccountUpdate::handOver('bell.com', '51902', 'soundkelp'))->code());
+    }
+
     public function test_a_locked_name_is_not_offered_nor_transferred(): void
     {
         $giver = $this->gate->session('40718');
@@ -221,6 +238,101 @@ final class GateTest extends TestCase
         self::assertSame(['serverApproved', '51877'], [$over->state, $over->asker]);
         $domain = DomainData::of($gaining->say(new DomainInfo('bell.com')));
         self::assertSame(['51877', '2028-11-02', null], [$domain->sponsor, $domain->ends?->format('Y-m-d'), $domain->code], 'a year more, and the code is spent');
+    }
+
+    /** RFC 5731 §3.2.4: each side may end it, and nobody else. */
+    #[TestWith([TransferStep::Approve, '40718', 'clientApproved', '51877'])]
+    #[TestWith([TransferStep::Reject, '40718', 'clientRejected', '40718'])]
+    #[TestWith([TransferStep::Cancel, '51877', 'clientCancelled', '40718'])]
+    public function test_a_transfer_is_ended_by_whose_it_is_to_end(TransferStep $step, string $by, string $state, string $sponsor): void
+    {
+        $talks = ['40718' => $this->gate->session('40718'), '51877' => $this->gate->session('51877'), '51902' => $this->gate->session('51902')];
+        $talks['40718']->say(new DomainUpdate('bell.com', code: 'opensesame'));
+        self::assertSame(EppCode::NotTransferable, $talks['40718']->say(new Transfer(EppObject::Domain, TransferStep::Request, 'bell.com', 'opensesame'))->code(), 'it is there already');
+        self::assertSame(EppCode::NoTransferPending, $talks[$by]->say(new Transfer(EppObject::Domain, $step, 'bell.com'))->code());
+        $talks['51877']->say(new Transfer(EppObject::Domain, TransferStep::Request, 'bell.com', 'opensesame'));
+        self::assertSame(['pendingTransfer'], DomainData::of($talks['40718']->say(new DomainInfo('bell.com')))->statuses);
+        self::assertSame(EppCode::StatusProhibits, $talks['40718']->say(new Delete(EppObject::Domain, 'bell.com'))->code(), 'what is under way is not deleted');
+        self::assertSame(EppCode::Authorization, $talks['51902']->say(new Transfer(EppObject::Domain, $step, 'bell.com'))->code());
+        self::assertSame(EppCode::Authorization, $talks[$by === '40718' ? '51877' : '40718']->say(new Transfer(EppObject::Domain, $step, 'bell.com'))->code());
+        $ended = TransferData::of($talks[$by]->say(new Transfer(EppObject::Domain, $step, 'bell.com')));
+        self::assertSame([$state, '51877'], [$ended->state, $ended->asker]);
+        $domain = DomainData::of($talks[$sponsor]->say(new DomainInfo('bell.com')));
+        self::assertSame([$sponsor, ['ok'], $state === 'clientApproved' ? '2028-11-02' : '2027-11-02'], [$domain->sponsor, $domain->statuses, $domain->ends?->format('Y-m-d')]);
+        // Both are told how it ended (§2.3).
+        foreach (['40718', '51877'] as $side) {
+            $states = [];
+            while (($answer = $talks[$side]->say(Poll::next()))->code() === EppCode::AckToDequeue) {
+                $states[] = TransferData::of($answer)->state;
+                $talks[$side]->say(Poll::kept($answer->message->id ?? ''));
+            }
+            self::assertSame($state, $states[count($states) - 1] ?? null);
+        }
+    }
+
+    /** RFC 3915 §3.1 and §4.2.5 */
+    public function test_a_deleted_name_can_be_restored_for_a_while_and_nothing_else_be_done_with_it(): void
+    {
+        $talk = $this->gate->session('40718');
+        $restore = fn (): EppResponse => $talk->say(new DomainUpdate('bell.com', restore: true));
+        self::assertSame(EppCode::StatusProhibits, $restore()->code(), 'what isn’t deleted');
+        self::assertSame(EppCode::Pending, $talk->say(new Delete(EppObject::Domain, 'bell.com'))->code());
+        $domain = DomainData::of($talk->say(new DomainInfo('bell.com')));
+        self::assertSame(['pendingDelete', 'redemptionPeriod'], $domain->statuses);
+        foreach ([new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])), new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1), new Delete(EppObject::Domain, 'bell.com'), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry')] as $command) {
+            self::assertSame(EppCode::StatusProhibits, $talk->say($command)->code(), $command::class);
+        }
+        $restored = $restore();
+        self::assertSame([EppCode::Done, 'renewPeriod'], [$restored->code(), $restored->extension(EppNamespace::Grace, 'upData')?->child(EppNamespace::Grace->value, 'rgpStatus')->attribute('s')]);
+        self::assertSame(['ok'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
+        // 86.00 of the hundred that the account held.
+        $told = $talk->say(new AccountInfo('40718'))->object(EppNamespace::Account, 'infData');
+        self::assertSame('14.00', $told->textOf(EppNamespace::Account->value, 'balance'));
+    }
+
+    /** RFC 5731 §2.3 and §3.2.5, RFC 5732 */
+    public function test_name_servers_are_hosts_that_are_there(): void
+    {
+        $talk = $this->gate->session('40718');
+        $update = fn (DomainChange $add = new DomainChange, DomainChange $remove = new DomainChange): EppCode => $talk->say(new DomainUpdate('bell.com', $add, $remove))->code();
+        $statuses = fn (): array => DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses;
+        self::assertSame(EppCode::DoesNotExist, $update(new DomainChange(servers: ['ns.nowhere.example'])));
+        self::assertSame([EppCode::Done, ['inactive']], [$update(remove: new DomainChange(servers: ['ns1.a.example'])), $statuses()], 'without servers it is not delegated');
+        foreach (range(1, 14) as $one) {
+            self::assertSame(EppCode::Done, $talk->say(new HostCreate("ns{$one}.b.example", new HostAddresses(["192.0.2.{$one}"])))->code());
+        }
+        self::assertSame(EppCode::Policy, $update(new DomainChange(servers: array_map(fn (int $one): string => "ns{$one}.b.example", range(1, 14)))), 'thirteen at most');
+        self::assertSame([EppCode::Done, ['ok']], [$update(new DomainChange(servers: ['ns1.b.example', 'ns2.b.example'])), $statuses()]);
+        self::assertSame(EppCode::Exists, $talk->say(new HostCreate('ns1.b.example', new HostAddresses(['192.0.2.1'])))->code());
+        self::assertSame(EppCode::MissingParameter, $talk->say(new HostCreate('ns99.b.example', new HostAddresses([])))->code());
+        self::assertSame(EppCode::ValueSyntax, $talk->say(new HostCreate('ns99.b.example', new HostAddresses(['192.0.2.300'])))->code());
+        self::assertSame(EppCode::Done, $talk->say(new HostUpdate('ns1.b.example', new HostAddresses(['2001:db8::1']), new HostAddresses(['192.0.2.1'])))->code());
+        self::assertSame(['2001:db8::1'], HostData::of($talk->say(new HostInfo('ns1.b.example')))->addresses);
+        self::assertSame(EppCode::Policy, $talk->say(new HostUpdate('ns1.b.example', new HostAddresses([]), new HostAddresses(['2001:db8::1'])))->code(), 'it would have none');
+        $free = Availability::allOf($talk->say(new Check(EppObject::Host, ['ns1.b.example', 'ns99.b.example'])), EppObject::Host);
+        self::assertSame([false, true], [$free['ns1.b.example']->isFree, $free['ns99.b.example']->isFree]);
+    }
+
+    /** RFC 5733 and RFC 5731 §3.2.5 */
+    public function test_who_holds_names_is_kept_and_told_of_them_all(): void
+    {
+        $talk = $this->gate->session('40718');
+        $postal = fn (string $country): array => [new PostalInfo(false, 'The Secretary', 'Bell Foundry', ['4 Tenter Lane', 'Second door'], 'Wickerby Sound', null, null, $country)];
+        self::assertSame(EppCode::ValueSyntax, $talk->say(new ContactCreate('BF-1', $postal('gb'), null, 'a@b.example', 'secret'))->code());
+        self::assertSame(EppCode::Done, $talk->say(new ContactCreate('BF-1', $postal('GB'), null, 'a@b.example', 'secret'))->code());
+        self::assertSame(EppCode::DoesNotExist, $talk->say(new DomainUpdate('bell.com', registrant: 'BF-9'))->code());
+        self::assertSame(EppCode::Done, $talk->say(new DomainUpdate('bell.com', registrant: 'BF-1'))->code());
+        self::assertSame('BF-1', DomainData::of($talk->say(new DomainInfo('bell.com')))->registrant);
+        self::assertSame(EppCode::Done, $talk->say(new ContactUpdate('BF-1', mailbox: 'new@b.example'))->code());
+        self::assertSame('new@b.example', $this->gate->world->store->name('bell.com')?->holder->mailbox, 'every name that they hold says it');
+        self::assertSame(['4 Tenter Lane, Second door', 'new@b.example'], [ContactData::of($talk->say(new ContactInfo('BF-1')))->postal[0]->street[0], ContactData::of($talk->say(new ContactInfo('BF-1')))->mailbox]);
+        self::assertSame(EppCode::AssociationProhibits, $talk->say(new Delete(EppObject::Contact, 'BF-1'))->code());
+        $talk->say(new ContactCreate('BF-2', $postal('GB'), null, 'a@b.example', 'secret'));
+        $free = Availability::allOf($talk->say(new Check(EppObject::Contact, ['BF-2', 'BF-3'])), EppObject::Contact);
+        self::assertSame([false, true], [$free['BF-2']->isFree, $free['BF-3']->isFree]);
+        self::assertSame([EppCode::NotTransferable, EppCode::NoTransferPending], [$talk->say(new Transfer(EppObject::Contact, TransferStep::Request, 'BF-2', 'secret'))->code(), $talk->say(new Transfer(EppObject::Contact, TransferStep::Query, 'BF-2'))->code()]);
+        self::assertSame(EppCode::Done, $talk->say(new Delete(EppObject::Contact, 'BF-2'))->code());
+        self::assertSame(EppCode::DoesNotExist, $talk->say(new ContactInfo('BF-2'))->code());
     }
 
     /** RFC 8748 §5: what it costs is told, and who agreed to less is refused. */
