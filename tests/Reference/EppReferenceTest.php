@@ -310,6 +310,47 @@ final class EppReferenceTest extends TestCase
         self::assertGreaterThan(500, $refused);
     }
 
+    /** Source: the server's frames of all seven RFCs with one thing changed, those that their schemas still pass: what a server may say is read, and its data too. */
+    public function test_whatever_a_server_may_say_is_read(): void
+    {
+        $random = new Randomizer(new Mt19937(5734));
+        $frames = array_merge(...array_map(fn (int $rfc): array => array_map(trim(...), Published::frames($rfc, 'S')), [5730, 5731, 5732, 5733, 3915, 5910, 8748]));
+        $frames = array_values(array_filter($frames, fn (string $frame): bool => self::$schemas->complaint($frame) === null));
+        $read = 0;
+        for ($run = 0; $run < 1_500; $run++) {
+            $frame = self::spoilt($frames[$random->getInt(0, count($frames) - 1)], $random);
+            if (self::$schemas->complaint($frame) !== null) {
+                continue;
+            }
+            $answer = EppFrame::read($frame);
+            if ($answer instanceof EppResponse) {
+                self::readData($answer);
+                $read++;
+            }
+        }
+        self::assertGreaterThan(300, $read);
+    }
+
+    private static function readData(EppResponse $answer): void
+    {
+        Fees::allOf($answer);
+        Fees::charged($answer);
+        PendingAction::of($answer);
+        foreach (EppObject::cases() as $object) {
+            $read = [
+                'chkData' => fn (): array => Availability::allOf($answer, $object), 'trnData' => fn (): TransferData => TransferData::of($answer, $object), 'creData' => fn (): ?NewEnd => $object === EppObject::Domain ? NewEnd::of($answer) : null, 'renData' => fn (): NewEnd => NewEnd::of($answer),
+                'infData' => fn (): DomainData|HostData|ContactData => match ($object) {
+                    EppObject::Domain => DomainData::of($answer), EppObject::Host => HostData::of($answer), EppObject::Contact => ContactData::of($answer),
+                },
+            ];
+            foreach ($read as $name => $data) {
+                if ($answer->objectOrNull($object->namespace(), $name) !== null) {
+                    $data();
+                }
+            }
+        }
+    }
+
     /** A frame with one thing changed: an element gone, twice, elsewhere, another or with another text, an attribute gone or odd. */
     private static function spoilt(string $frame, Randomizer $random): string
     {
