@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Standin\Bridge;
 
 use Acre\Wire\Json\JsonNode;
+use LogicException;
 use Standin\Registry\Account;
 use Standin\Registry\Holder;
 use Standin\Registry\Registered;
@@ -42,7 +43,7 @@ final readonly class BridgeOrders
             'auth_code' => $this->code($name),
             'registrant' => $this->holder($name, $order->nodeOrNull('holder')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
-            default => throw new Problem(422, "There is no order {$kind}."),
+            default => throw new LogicException("The contract has no order {$kind}."),
         };
         if ($answer['state'] !== 'refused') {
             $this->world->change($name);

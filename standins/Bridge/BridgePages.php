@@ -20,9 +20,12 @@ final readonly class BridgePages
 
     private BridgeOrders $orders;
 
+    private Contract $contract;
+
     public function __construct(private World $world, private string $registrar)
     {
         $this->orders = new BridgeOrders($world);
+        $this->contract = new Contract;
     }
 
     public function answer(HttpRequest $request): HttpResponse
@@ -65,6 +68,10 @@ final readonly class BridgePages
             throw new Problem(400, 'The header Idempotency-Key is missing; it has 8 to 100 letters, digits, dots, underscores and hyphens.');
         }
         $body = JsonNode::read($request->body, self::LIMIT);
+        $complaint = $this->contract->complaint($request->body);
+        if ($complaint !== null) {
+            throw new Problem(422, $complaint);
+        }
         $before = $this->world->store->order($account->number, $key);
         if ($before !== null && $before[0] !== $request->body) {
             throw new Problem(409, 'Something else was ordered under this key.');

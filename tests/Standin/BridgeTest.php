@@ -73,7 +73,7 @@ final class BridgeTest extends TestCase
     /** @param  array<string, mixed>  $order */
     #[TestWith([['kind' => 'lock_on', 'name' => 'nobody.com'], '200 refused nobody.com does not lie in this account.'])]
     #[TestWith([['kind' => 'lock_on', 'name' => 'bell.com'], '200 refused bell.com does not lie in this account.'])]
-    #[TestWith([['kind' => 'paint', 'name' => 'peal.com'], '422 There is no order paint.'])]
+    #[TestWith([['kind' => 'paint', 'name' => 'peal.com'], '422 The data should match one item from enum: /kind.'])]
     #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 'NINE']], '200 refused No account has that handle.'])]
     #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 'ONE']], '200 refused It lies in that account already.'])]
     #[TestWith([['kind' => 'cancel_handover', 'name' => 'peal.com'], '200 refused No handover is pending.'])]
@@ -81,14 +81,47 @@ final class BridgeTest extends TestCase
     #[TestWith([['kind' => 'auto_renew_off', 'name' => 'peal.com'], '200 done'])]
     #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 'TWO']], '202 pending'])]
     #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 'TWO'], 'accepted' => '2026-10-06T09:00:00Z'], '200 done'])]
+    #[TestWith([['kind' => 'disclose', 'name' => 'peal.com', 'shown' => ['organisation', 'country']], '200 done'])]
+    #[TestWith([['kind' => 'disclose', 'name' => 'peal.com', 'shown' => ['voice']], '200 refused We sell hidden, the organisation alone, or everything.'])]
+    #[TestWith([['kind' => 'registrant', 'name' => 'peal.com', 'holder' => ['handle' => 'R1-AAAAAA', 'kind' => 'person', 'mailbox' => 'a@b.example', 'name' => 'Zoë Peal', 'country' => 'GB', 'street' => ['1 Wick', 'Top']]], '200 done'])]
+    #[TestWith([['kind' => 'registrant', 'name' => 'peal.com', 'holder' => ['handle' => 'R1-AAAAAA', 'kind' => 'person', 'mailbox' => 'a@b.example', 'name' => 'Zoë Peal']], '200 refused A holder has a name or an organisation, and a country.'])]
+    // What the contract refuses.
+    #[TestWith([['kind' => 'lock_on'], '422 The required properties (name) are missing.'])]
+    #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com'], '422 The required properties (to) are missing.'])]
+    #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 2]], '422 The data (integer) must match the type: string: /to/handle.'])]
+    #[TestWith([['kind' => 'lock_on', 'name' => 'peal.com', 'colour' => 'red'], '422 Additional object properties are not allowed: colour.'])]
+    #[TestWith([['kind' => 'disclose', 'name' => 'peal.com', 'shown' => ['shoe size']], '422 The data should match one item from enum: /shown/0.'])]
+    #[TestWith([['kind' => 'registrant', 'name' => 'peal.com', 'holder' => ['handle' => 'R1', 'kind' => 'person', 'mailbox' => 'a@b.example']], '422 Minimum string length is 3, found 2: /holder/handle.'])]
     public function test_orders_are_done_pending_or_refused(array $order, string $answer): void
     {
         self::assertSame($answer, $this->order($order));
     }
 
+    public function test_one_order_bears_on_the_next(): void
+    {
+        self::assertSame('200 done', $this->order(['kind' => 'lock_on', 'name' => 'peal.com'], 'key-0001'));
+        self::assertSame('200 refused The lock is on.', $this->order(['kind' => 'auth_code', 'name' => 'peal.com'], 'key-0002'));
+        self::assertSame('200 done', $this->order(['kind' => 'lock_off', 'name' => 'peal.com'], 'key-0003'));
+        self::assertSame('200 done', $this->order(['kind' => 'auth_code', 'name' => 'peal.com'], 'key-0004'));
+        $code = JsonNode::read($this->ask('GET', 'orders/key-0004')->body, 10_000)->text('code');
+        self::assertSame([$code, 24], [$this->world->store->name('peal.com')?->code, strlen($code)]);
+        self::assertSame('202 pending', $this->order(['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 'TWO']], 'key-0005'));
+        self::assertSame('200 refused A handover to o2 is pending.', $this->order(['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 'TWO']], 'key-0006'));
+        self::assertSame('200 done', $this->order(['kind' => 'cancel_handover', 'name' => 'peal.com'], 'key-0007'));
+        self::assertSame('refused', JsonNode::read($this->ask('GET', 'orders/key-0005')->body, 10_000)->text('state'), 'what waited has ended');
+        $name = $this->world->store->name('peal.com');
+        self::assertNotNull($name);
+        self::assertNull($name->handover);
+        $name->change([], ['serverUpdateProhibited']);
+        $this->world->change($name);
+        self::assertSame('200 refused Changes of it are prohibited.', $this->order(['kind' => 'lock_on', 'name' => 'peal.com'], 'key-0008'));
+        Part::RegistrarRefuses->play($name, '', $this->world);
+        self::assertSame('200 refused We do not do that for this name.', $this->order(['kind' => 'auto_renew_off', 'name' => 'peal.com'], 'key-0009'));
+    }
+
     public function test_what_was_not_understood_may_be_ordered_rightly_under_the_same_key(): void
     {
-        self::assertSame('422 There is no order paint.', $this->order(['kind' => 'paint', 'name' => 'peal.com']));
+        self::assertSame('422 The data should match one item from enum: /kind.', $this->order(['kind' => 'paint', 'name' => 'peal.com']));
         self::assertSame('200 done', $this->order(['kind' => 'lock_on', 'name' => 'peal.com']));
         self::assertSame(400, $this->ask('POST', 'orders', ['kind' => 'lock_on', 'name' => 'peal.com'], 'short')->status);
         self::assertSame(400, $this->bridge->answer(new HttpRequest('POST', '/v1/orders', '', ['authorization' => 'Bearer o1.sea', 'idempotency-key' => 'key-0009'], '{"kind":', '127.0.0.1'))->status);
