@@ -101,7 +101,7 @@ final readonly class Zone
             'AAAA' => [Message::TYPE_AAAA, $data],
             'CNAME' => [Message::TYPE_CNAME, $data],
             'NS' => [Message::TYPE_NS, $data],
-            'MX' => [Message::TYPE_MX, ['priority' => (string) (int) $data, 'target' => (string) preg_replace('/^\d+\s+/', '', $data)]],
+            'MX' => [Message::TYPE_MX, ['priority' => (string) (int) $data, 'target' => rtrim((string) preg_replace('/^\d+\s+/', '', $data), '.')]],
             default => [Message::TYPE_TXT, str_split($data, 255)],
         };
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Contact\TakesMail;
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
@@ -45,6 +46,8 @@ use App\Outside\Reach\Patience;
 use App\Outside\Reach\Why;
 use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
+use App\Queries\Rounds\ReadRounds;
+use App\Queries\Rounds\RoundsItem;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Http\UploadedFile;
@@ -184,6 +187,59 @@ final class OutsideTest extends TestCase
         $this->press("/deeds/take_back?docket={$docket}")->assertRedirect();
         self::assertSame('2027-11-02', $registration->refresh()->ends_on?->date());
         self::assertSame(['ends_later' => 'open'], $this->drifts($name));
+    }
+
+    public function test_rounds_name_what_is_alarming_and_count_the_rest_by_kind(): void
+    {
+        $gone = $this->held($this->registered(otherwise: ['registrar' => 'farshore']));
+        $hosts = $this->held($this->registered(otherwise: ['servers' => ['ns1.other-host.example']]));
+        $later = [$this->held($this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch])), $this->held($this->registered(otherwise: ['ends' => Instant::of('2031-11-02')->epoch]))];
+        $unlocked = $this->held($this->registered(), ['lock' => 'on']);
+        $this->observe($gone, $hosts, $unlocked, ...$later);
+        $items = array_values(array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, 'drift:')));
+        $said = array_map(fn (RoundsItem $item): array => [$item->section->value, $item->title, $item->names, $item->isName], $items);
+        self::assertEqualsCanonicalizing([
+            ['lost', $gone->ascii, 1, true], ['dark', $hosts->ascii, 1, true], ['look', '2 names', 2, false], ['look', $unlocked->ascii, 1, true],
+        ], $said);
+        $page = $this->actingAs($this->house->clerk)->get('/rounds')->assertOk();
+        $page->assertSeeInOrder([$gone->ascii, 'it is gone from our account', $hosts->ascii, 'its name servers were changed by nobody here'])->assertSee('end later than written here')->assertSee('/drift?kind=ends_later', false);
+        // What is taken over is due no more.
+        $this->press("/deeds/take_observed?name={$unlocked->ascii}&what=all")->assertRedirect();
+        self::assertNotContains($unlocked->ascii, array_map(fn (RoundsItem $item): string => $item->title, app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items));
+    }
+
+    /** RFC 5321 §5.1 (an MX, or else an address; an alias is followed first) and RFC 7505 (a null MX). */
+    public function test_whether_a_host_takes_mail_is_as_the_standards_read_its_records(): void
+    {
+        $zone = function (string ...$records): string {
+            $name = $this->registered();
+            $this->world->add(['names' => [], 'moods' => [], 'hosts' => [], 'zones' => [['zone' => $name, 'records' => json_encode(['records' => array_map(function (string $record) use ($name): array {
+                [$at, $type, $data] = explode(' ', $record, 3);
+
+                return ['name' => $at === '@' ? $name : "{$at}.{$name}", 'type' => $type, 'data' => str_replace('@', $name, $data)];
+            }, $records)], JSON_THROW_ON_ERROR)]]]);
+
+            return $name;
+        };
+        $elsewhere = $zone('@ MX 10 mail.@', 'mail A 192.0.2.80');
+        $hosts = [
+            $elsewhere => TakesMail::Yes,
+            $zone('@ MX 0 .') => TakesMail::No,
+            $zone('@ MX 0 .', '@ A 192.0.2.80') => TakesMail::No,
+            $zone('@ A 192.0.2.80') => TakesMail::Yes,
+            $zone('@ TXT nothing') => TakesMail::No,
+            'no-such-host.'.$zone('@ A 192.0.2.80') => TakesMail::No,
+            'post.'.$zone('post CNAME inside.@', 'inside MX 10 mail.@') => TakesMail::Yes,
+            'post.'.$zone("post CNAME {$elsewhere}") => TakesMail::Yes,
+            'post.'.$zone('post CNAME post.@') => TakesMail::Unknown,
+        ];
+        $told = [];
+        app(Dns::class)->mail(array_map(DomainName::of(...), array_keys($hosts)), function (DomainName $host, TakesMail $takes) use (&$told): void {
+            $told[$host->ascii] = $takes;
+        });
+        ksort($hosts);
+        ksort($told);
+        self::assertSame($hosts, $told);
     }
 
     public function test_all_that_can_be_taken_is_taken_at_once(): void

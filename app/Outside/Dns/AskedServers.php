@@ -48,23 +48,30 @@ final class AskedServers implements Dns
 
     private function takesMail(string $host): TakesMail
     {
-        [$answer] = $this->walk($host, Message::TYPE_MX);
-        $answer = $this->below($answer, $host, [], Message::TYPE_MX);
-        if ($answer === null) {
-            return TakesMail::Unknown;
-        }
-        $exchanges = array_filter($answer->answers, fn (Record $record): bool => $record->type === Message::TYPE_MX);
-        if ($exchanges === []) {
-            return $answer->rcode === Message::RCODE_OK && $this->addresses($host)[0] !== [] ? TakesMail::Yes : TakesMail::No;
-        }
-        foreach ($exchanges as $record) {
-            $data = $record->data;
-            if (is_array($data) && is_string($data['target'] ?? null) && self::host($data['target']) !== '') {
-                return TakesMail::Yes;
+        for ($step = 0; $step < self::DEEP; $step++) {
+            [$answer] = $this->walk($host, Message::TYPE_MX);
+            $answer = $this->below($answer, $host, [], Message::TYPE_MX);
+            if ($answer === null) {
+                return TakesMail::Unknown;
             }
+            $exchanges = $alias = null;
+            foreach ($answer->answers as $record) {
+                if ($record->type === Message::TYPE_MX && is_array($record->data)) {
+                    $exchanges[] = self::host(is_string($record->data['target'] ?? null) ? $record->data['target'] : '');
+                } elseif ($record->type === Message::TYPE_CNAME) {
+                    $alias = self::target($record);
+                }
+            }
+            if ($exchanges !== null) {
+                return array_filter($exchanges, fn (string $exchange): bool => $exchange !== '') === [] ? TakesMail::No : TakesMail::Yes;
+            }
+            if ($alias === null) {
+                return $answer->rcode === Message::RCODE_OK && $this->addresses($host)[0] !== [] ? TakesMail::Yes : TakesMail::No;
+            }
+            $host = $alias;
         }
 
-        return TakesMail::No;
+        return TakesMail::Unknown;
     }
 
     private function delegation(string $name): DelegationSeen
