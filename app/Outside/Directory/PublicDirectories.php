@@ -14,9 +14,13 @@ use Acre\Wire\Rdap\RdapError;
 use Acre\Wire\Whois\WhoisError;
 use Acre\Wire\Whois\WhoisText;
 use App\Outside\Reach\Fetch;
+use App\Outside\Reach\Fetched;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
 use App\Outside\Reach\Patience;
+use GuzzleHttp\Psr7\Exception\MalformedUriException;
+use GuzzleHttp\Psr7\Uri;
+use GuzzleHttp\Psr7\UriResolver;
 use Illuminate\Contracts\Cache\Repository;
 
 /** Bootstrap, then the registry, then the registrar's own (RFC 9224, 9082); or the text of a registry that has no other. */
@@ -24,6 +28,9 @@ final class PublicDirectories implements Directory
 {
     /** Seconds that the list of directories is kept (RFC 9224 §8 leaves it to the server's own word). */
     private const KEEP = 86_400;
+
+    /** Times that one question is sent on. */
+    private const HOPS = 3;
 
     /** @var array{string, RdapBootstrap}|null the list as it was read, and itself */
     private ?array $bootstrap = null;
@@ -63,17 +70,13 @@ final class PublicDirectories implements Directory
     /** @return array{Told, RdapDomain|null} */
     private function rdap(DomainName $name, Source $source, string $url): array
     {
-        $host = (string) parse_url($url, PHP_URL_HOST);
         $raw = null;
         try {
-            $this->patience->ask($host);
-            $fetched = $this->fetch->get($url, RdapAnswer::TYPE);
+            [$url, $fetched] = $this->fetched($url);
+            $host = (string) parse_url($url, PHP_URL_HOST);
             $raw = $fetched->body;
             if ($fetched->status === 429) {
                 throw $this->patience->rest($host, $fetched->retryAfter);
-            }
-            if ($fetched->status >= 300 && $fetched->status < 400) {
-                throw NotReached::elsewhere($host, $fetched->location ?? 'somewhere else');
             }
             if ($fetched->status === 404) {
                 return [Told::noSuchName($source, $url, $raw), null];
@@ -87,10 +90,45 @@ final class PublicDirectories implements Directory
                 ? [Told::record($url, RecordOfRdap::read($answer, $source), $raw), $answer]
                 : throw NotReached::refused($host, $answer->code, trim("{$answer->title} {$answer->description}"));
         } catch (JsonError|RdapError $e) {
-            return [Told::not($source, $url, NotReached::garbled($host, $e->getMessage()), $raw), null];
+            return [Told::not($source, $url, NotReached::garbled((string) parse_url($url, PHP_URL_HOST), $e->getMessage()), $raw), null];
         } catch (NotReached $e) {
             return [Told::not($source, $url, $e, $raw), null];
         }
+    }
+
+    /**
+     * A directory may send on (RFC 7480 §5.2); to a listed host that is followed, a few times.
+     *
+     * @return array{string, Fetched} the address that answered, and what
+     *
+     * @throws NotReached
+     */
+    private function fetched(string $url): array
+    {
+        for ($hop = 0; ; $hop++) {
+            $host = (string) parse_url($url, PHP_URL_HOST);
+            $this->patience->ask($host);
+            $fetched = $this->fetch->get($url, RdapAnswer::TYPE);
+            if ($fetched->status < 300 || $fetched->status >= 400) {
+                return [$url, $fetched];
+            }
+            $url = $this->sentOn($url, $fetched->location);
+            if ($url === null || $hop === self::HOPS) {
+                throw NotReached::elsewhere($host, $fetched->location ?? 'somewhere else');
+            }
+        }
+    }
+
+    /** Where to, if that is a listed host behind TLS. */
+    private function sentOn(string $from, ?string $location): ?string
+    {
+        try {
+            $to = $location === null || $location === '' ? null : UriResolver::resolve(new Uri($from), new Uri($location));
+        } catch (MalformedUriException) {
+            return null;
+        }
+
+        return $to !== null && $to->getScheme() === 'https' && $to->getUserInfo() === '' && $this->hosts->isListed($to->getHost()) ? (string) $to : null;
     }
 
     private function text(DomainName $name, string $server): Told

@@ -15,6 +15,11 @@ final readonly class Hosts
     {
     }
 
+    public function isListed(string $host): bool
+    {
+        return array_key_exists(strtolower($host), $this->listed);
+    }
+
     /**
      * Where a listed host is dialled: judged here and pinned, so that what was judged is what is dialled.
      *
@@ -25,7 +30,7 @@ final readonly class Hosts
     public function dial(string $host, int $port): array
     {
         $host = strtolower($host);
-        if (! array_key_exists($host, $this->listed)) {
+        if (! $this->isListed($host)) {
             throw NotReached::notListed($host);
         }
         $instead = $this->listed[$host];
