@@ -14,19 +14,18 @@ use App\Outside\Reach\Why;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Support\Facades\Cache;
 use PHPUnit\Framework\Attributes\TestWith;
-use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
 /** What directories may answer besides what is asked for (RFC 7480), from one that says what it is told to, over real sockets. */
 final class DirectoriesTest extends TestCase
 {
+    use Scripted;
+
     private const BOOTSTRAP = 'bootstrap.example/dns.json';
 
     private const DOMAIN = 'rdap.harbour-registry.example/domain/bell.com';
 
     private const SERVICES = ['version' => '1.0', 'publication' => '2026-10-06T09:00:00Z', 'services' => [[['com'], ['https://rdap.harbour-registry.example/']]]];
-
-    private Process $server;
 
     private string $script;
 
@@ -39,12 +38,9 @@ final class DirectoriesTest extends TestCase
     {
         parent::setUp();
         $this->script = (string) tempnam(sys_get_temp_dir(), 'said');
-        [$port, $textPort] = [self::port(), self::port()];
+        [$port, $textPort] = self::ports(2);
         $authority = config()->string('outside.authority');
-        $certificates = glob(dirname($authority).'/server-*.pem');
-        $this->server = new Process([PHP_BINARY, __DIR__.'/scripted.php', $certificates === false ? '' : $certificates[0] ?? '', (string) $port, (string) $textPort, $this->script]);
-        $this->server->start();
-        $this->server->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'ready'));
+        $this->starts('scripted.php', (string) $port, (string) $textPort, $this->script);
         $here = "127.0.0.1:{$port}";
         $hosts = new Hosts(['bootstrap.example' => $here, 'rdap.harbour-registry.example' => $here, 'rdap.skerry.example' => $here, 'whois.trial.example' => "127.0.0.1:{$textPort}"]);
         Cache::flush();
@@ -54,19 +50,8 @@ final class DirectoriesTest extends TestCase
 
     protected function tearDown(): void
     {
-        $this->server->stop(0);
         unlink($this->script);
         parent::tearDown();
-    }
-
-    private static function port(): int
-    {
-        $probe = stream_socket_server('tcp://127.0.0.1:0');
-        self::assertNotFalse($probe);
-        $port = (int) preg_replace('/^.*:/', '', (string) stream_socket_get_name($probe, false));
-        fclose($probe);
-
-        return $port;
     }
 
     /**
@@ -87,7 +72,7 @@ final class DirectoriesTest extends TestCase
     /** @return list<string> what it was asked since the last time */
     private function asked(): array
     {
-        $said = array_values(array_filter(explode("\n", $this->server->getIncrementalOutput()), fn (string $line): bool => $line !== ''));
+        $said = array_values(array_filter(explode("\n", (string) $this->server?->getIncrementalOutput()), fn (string $line): bool => $line !== ''));
 
         return array_values(array_diff($said, ['ready', self::BOOTSTRAP]));
     }
@@ -212,7 +197,7 @@ final class DirectoriesTest extends TestCase
         self::assertSame(Why::Garbled, $say("Domain: other.tern\nStatus: connect\n")->why);
         self::assertSame(Why::Garbled, $say(str_repeat("Remark: x\n", 200_000))->why);
         self::assertSame(Why::Silent, $say(null)->why);
-        $this->server->stop(0);
+        $this->stopped();
         self::assertSame(Why::Silent, $this->ask('bell.tern')->why);
     }
 }

@@ -49,9 +49,14 @@ final class Gate
         if (! $greeting instanceof EppGreeting) {
             throw NotReached::garbled($host, 'a greeting was expected.');
         }
-        $speaks = fn (EppNamespace ...$all): array => array_values(array_map(fn (EppNamespace $one): string => $one->value, array_filter($all, $greeting->has(...))));
-        $objects = $speaks(EppNamespace::Domain, EppNamespace::Host, EppNamespace::Contact, EppNamespace::Account);
-        $answer = $gate->command(new Login($login, $password, $objects, array_values(array_intersect($speaks(EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account), $greeting->extensions))), 'login-'.bin2hex(random_bytes(8)));
+        // Only what is kept there may be spoken of (RFC 5730 §2.9.1.1).
+        $objects = array_values(array_intersect(array_column([EppNamespace::Domain, EppNamespace::Host, EppNamespace::Contact, EppNamespace::Account], 'value'), $greeting->objects));
+        $extensions = array_values(array_intersect(array_column([EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account], 'value'), $greeting->extensions));
+        if (! in_array(EppNamespace::Domain->value, $objects, true)) {
+            $gate->close();
+            throw NotReached::garbled($host, 'its greeting knows no names.');
+        }
+        $answer = $gate->command(new Login($login, $password, $objects, $extensions), 'login-'.bin2hex(random_bytes(8)));
         if ($answer->code() !== EppCode::Done) {
             $gate->close();
             throw NotReached::refused($host, $answer->code()->value, $answer->results[0]->message);
