@@ -10,6 +10,7 @@ use App\Models\Contact;
 use App\Models\Registration;
 use App\Support\Row;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 final class FolioTest extends TestCase
@@ -62,6 +63,31 @@ final class FolioTest extends TestCase
         $this->from('/names/bell.com/edit')->put('/names/bell.com', ['registrant' => 'The Foundry'] + $form)
             ->assertRedirect('/names/bell.com/edit')->assertSessionHasErrors('version')->assertSessionHasInput('registrant', 'The Foundry');
         self::assertSame(0, Contact::query()->count());
+    }
+
+    #[TestWith(['mailbox', 'ledger at bells'])]
+    #[TestWith(['servers', 'ns1.a.example not_a_host'])]
+    #[TestWith(['own_renewal', 'about nine'])]
+    #[TestWith(['moved_on', '2019-01-01'])]
+    #[TestWith(['intent', 'perhaps'])]
+    public function test_what_can_not_be_read_is_refused_with_words_and_loses_nothing(string $field, string $typed): void
+    {
+        $this->house->name('bell.com');
+        $form = ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, 'registrant' => 'The Foundry'];
+        $this->actingAs($this->house->clerk)->from('/names/bell.com/edit')->put('/names/bell.com', [$field => $typed] + $form)
+            ->assertRedirect('/names/bell.com/edit')->assertSessionHasErrors($field)->assertSessionHasInput($field, $typed)->assertSessionHasInput('registrant', 'The Foundry');
+        self::assertSame(1, Registration::query()->sole()->version);
+    }
+
+    public function test_servers_and_prices_are_typed_as_people_write_them(): void
+    {
+        $this->house->name('bell.com');
+        $form = ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1];
+        $this->actingAs($this->house->clerk)->put('/names/bell.com', ['servers' => "NS2.A.example.\nns1.a.example", 'own_renewal' => '€ 12,50', 'mailbox' => 'Ledger <ledger@bells.example>'] + $form)->assertSessionHasErrors('mailbox');
+        $this->put('/names/bell.com', ['servers' => "NS2.A.example.\nns1.a.example", 'own_renewal' => '€ 12,50'] + $form)->assertSessionHasNoErrors();
+        $registration = Registration::query()->sole();
+        self::assertEqualsCanonicalizing(['ns1.a.example', 'ns2.a.example'], $registration->servers);
+        self::assertSame(['12.50', 'EUR'], [$registration->own_renewal, $registration->own_currency]);
     }
 
     public function test_dates_that_cannot_be_are_refused_with_words(): void

@@ -380,6 +380,17 @@ final class OutsideTest extends TestCase
         $this->post('/record', ['names' => '!!'])->assertSessionHasErrors('names');
     }
 
+    public function test_a_pasted_lists_page_says_of_each_name_what_was_last_seen(): void
+    {
+        $seen = $this->held($this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch, 'statuses' => ['serverHold']]));
+        $free = Name::query()->create(['ascii' => $empty = 'nobody-'.self::$trials++.'.com', 'unicode' => $empty, 'suffix' => 'com']);
+        $this->observe($seen, $free);
+        $page = $this->actingAs($this->house->reader)->get('/record?names='.rawurlencode("{$seen->ascii} {$empty} never-asked.com {$seen->ascii} no_name!!"))->assertOk();
+        $page->assertSeeInOrder([$seen->ascii, '2 Nov 2030', 'serverHold', 'ns1.first-host.example', $empty, 'never-asked.com'])->assertSee('no_name!!');
+        self::assertSame(1, substr_count((string) $page->getContent(), "/record/{$seen->ascii}\""), 'once, however often it was pasted');
+        $this->get('/record?names='.rawurlencode(implode(' ', array_map(fn (int $one): string => "many-{$one}.com", range(1, 51)))))->assertSee('At most 50 names')->assertDontSee('/record/many-51.com');
+    }
+
     public function test_a_raw_answer_is_plain_text_whatever_it_holds(): void
     {
         $name = $this->held($ascii = $this->registered(otherwise: ['holder' => ['handle' => 'T-2', 'organisation' => '<script>alert(1)</script>', 'name' => 'x', 'mailbox' => 'a@b.example']]));
