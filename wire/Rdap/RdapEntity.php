@@ -38,7 +38,9 @@ final readonly class RdapEntity
         return $depth === 0 ? [] : array_map(function (JsonNode $entity) use ($depth): self {
             $ids = [];
             foreach ($entity->nodes('publicIds') as $id) {
-                $ids[$id->text('type')] = $id->text('identifier');
+                if ($id->has('type') && $id->has('identifier')) {
+                    $ids[$id->text('type')] = $id->text('identifier');
+                }
             }
 
             return new self(

@@ -14,9 +14,17 @@ final readonly class RdapEvent
     {
     }
 
-    /** @return list<self> */
+    /** @return list<self> those that are whole */
     public static function allOf(JsonNode $node): array
     {
-        return array_map(fn (JsonNode $event): self => new self(strtolower($event->text('eventAction')), $event->time('eventDate'), $event->textOrNull('eventActor')), $node->nodes('events'));
+        $all = [];
+        foreach ($node->nodes('events') as $event) {
+            $action = $event->textOrNull('eventAction');
+            if ($action !== null && $event->has('eventDate')) {
+                $all[] = new self(strtolower($action), $event->time('eventDate'), $event->textOrNull('eventActor'));
+            }
+        }
+
+        return $all;
     }
 }
