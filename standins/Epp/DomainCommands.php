@@ -238,8 +238,10 @@ final readonly class DomainCommands
         }
         [$add, $remove, $change] = [$object->childOrNull($domain, 'add'), $object->childOrNull($domain, 'rem'), $object->childOrNull($domain, 'chg')];
         [$new, $gone] = [$this->statuses($add), $this->statuses($remove)];
-        $isFreed = in_array('clientUpdateProhibited', $gone, true);
-        $this->forbid($name, [...($isFreed ? [] : ['clientUpdateProhibited']), 'serverUpdateProhibited', ...self::PENDING]);
+        $isKept = $add === null && $change === null && $this->extension(EppNamespace::SecDns, 'update') === null;
+        // That status itself can be lifted, and nothing else with it (RFC 5731 §2.3); what the registrar alone knows is no update of the name.
+        $isFreed = $isKept && ($remove === null ? $own !== null : $gone === ['clientUpdateProhibited'] && count($remove->all()) === 1 && $own === null);
+        $this->forbid($name, [...($isFreed ? [] : ['clientUpdateProhibited']), ...($isFreed && $own !== null ? [] : ['serverUpdateProhibited']), ...self::PENDING]);
         if ($add === null && $remove === null && $change === null && $own === null && $this->extension(EppNamespace::SecDns, 'update') === null) {
             throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
         }

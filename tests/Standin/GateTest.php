@@ -146,6 +146,9 @@ final class GateTest extends TestCase
         self::assertSame(EppCode::StatusProhibits, $session->say(new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1))->code());
         self::assertSame(EppCode::StatusProhibits, $session->say(new Delete(EppObject::Domain, 'bell.com'))->code());
         self::assertSame(EppCode::StatusProhibits, $session->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])))->code());
+        self::assertSame(EppCode::StatusProhibits, $lift('clientUpdateProhibited', 'clientDeleteProhibited'), 'with nothing else');
+        self::assertSame(EppCode::StatusProhibits, $session->say(new DomainUpdate('bell.com', remove: new DomainChange(statuses: ['clientUpdateProhibited']), code: 'another'))->code());
+        self::assertSame(EppCode::Done, $session->say(AccountUpdate::autoRenew('bell.com', false))->code(), 'what the registrar alone knows is no update of the name');
         self::assertSame(EppCode::Done, $lift('clientUpdateProhibited'), 'that status itself can be lifted');
         self::assertSame(EppCode::Policy, $lift('clientUpdateProhibited'));
         self::assertSame(EppCode::Policy, $set('clientRenewProhibited'));
