@@ -22,7 +22,7 @@
         @foreach ($custody->findings() as $finding)<p class="lesser {{ $finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? 'is-soon' : 'is-bad' }}">{{ $words->finding($finding) }}.</p>@endforeach
         <dl class="facts facts-wide">
             @foreach ($custody->custodians as $one)
-                <div><dt>{{ ucfirst($words->say('contacts.custody.part.'.$one->part->value)) }}</dt><dd><a href="{{ route('custody.show', $one->id) }}">{{ $one->name }}</a>{{ $one->goodUntil === null ? '' : ', good until '.App\Support\Dates::full($one->goodUntil) }}@if ($one->hasLeft) <span class="is-bad">has left</span>@endif</dd>
+                <div><dt>{{ ucfirst($words->say('contacts.custody.part.'.$one->part->value)) }}</dt><dd><a class="in-text" href="{{ route('custody.show', $one->id) }}">{{ $one->name }}</a>{{ $one->goodUntil === null ? '' : ', good until '.App\Support\Dates::full($one->goodUntil) }}@if ($one->hasLeft) <span class="is-bad">has left</span>@endif</dd>
                     <dd>@can('settle')<form method="post" action="{{ route('custody.take', $account) }}">@csrf @method('delete')<input type="hidden" name="custodian" value="{{ $one->id }}"><input type="hidden" name="part" value="{{ $one->part->value }}"><button class="plain">No more</button></form>@endcan</dd></div>
             @endforeach
             <div><dt>Registrar’s letters</dt><dd class="mono">{{ $account->letters_to ?? $account->mailbox ?? 'not written down' }}</dd></div>
