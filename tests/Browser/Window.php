@@ -193,6 +193,14 @@ final readonly class Window
         return array_values(array_filter(is_array($found) ? $found : ['axe-core said nothing'], is_string(...)));
     }
 
+    /** Opens what is folded but menus, which lie over the page. @return int how many */
+    public function unfold(): int
+    {
+        $opened = $this->driver->executeScript("const all = document.querySelectorAll('details:not([open], .menu, .word, .up)'); all.forEach((one) => { one.open = true; }); return all.length;");
+
+        return is_int($opened) ? $opened : 0;
+    }
+
     /** How wide the document is, which is more than the window when something scrolls sideways. */
     public function width(): int
     {

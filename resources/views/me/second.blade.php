@@ -7,7 +7,7 @@
         <p class="lesser">Key, for typing</p><p class="values" tabindex="0">{{ $secret }}</p>
         <p class="lesser">The same as an address</p><p class="values" tabindex="0">{{ $address }}</p>
         <form method="post" action="{{ route('me.second') }}" class="fields">@csrf
-            <div class="columns"><x-field name="code" label="The code that it shows" inputmode="numeric" autocomplete="one-time-code" maxlength="10" required/><x-field name="password" label="Your password" type="password" autocomplete="current-password" required/></div>
+            <div class="columns"><x-field name="code" label="The code that it shows" inputmode="numeric" autocomplete="one-time-code" maxlength="10" required/><x-own-password/></div>
             <p><button class="main">Ask for it from now on</button></p>
         </form>
     </section>

@@ -6,7 +6,7 @@
         <h2 id="second">A second factor</h2>
         @if ($hasSecond)
             <p>A code is asked for after the password. {{ $left }} of your recovery codes are left.</p>
-            <form method="post" action="{{ route('me.second') }}" class="fields">@csrf @method('delete')<x-field name="password" label="Your password" type="password" autocomplete="current-password" required/><p><button class="grave">Take it off</button></p></form>
+            <form method="post" action="{{ route('me.second') }}" class="fields">@csrf @method('delete')<x-own-password/><p><button class="grave">Take it off</button></p></form>
         @else
             <p>A code by the clock, beside the password: whoever learns the password alone does not come in.</p>
             <p><a class="button main" href="{{ route('me.second') }}">Set it up</a></p>

@@ -5,7 +5,7 @@
     @if ($code !== null)
         @can('settle')
             <form method="post" action="{{ route('names.code.show', $name) }}" class="fields">@csrf
-                <div class="columns"><x-field name="own_password" label="Your own password, to see it" type="password" autocomplete="current-password" required/></div>
+                <div class="columns"><x-own-password name="own_password" label="Your own password, to see it"/></div>
                 <p><button>Show it</button></p></form>
             <form method="post" action="{{ route('names.code.store', $name) }}" data-once>@csrf<input type="hidden" name="code" value=""><p><button>Forget it</button> <span class="lesser">Here only; at the registrar it stays as it is.</span></p></form>
         @endcan
