@@ -59,7 +59,7 @@ final readonly class World
     /** When something next happens to it by itself. */
     private function due(Registered $name): ?int
     {
-        $all = array_filter([Registry::for($name->name)?->habit->due($name), $name->handover?->by, $name->transfer?->by], is_int(...));
+        $all = array_filter([Registry::for($name->name)?->habit->due($name), $name->graceEnds(), $name->handover?->by, $name->transfer?->by], is_int(...));
 
         return $all === [] ? null : min($all);
     }
@@ -74,6 +74,8 @@ final readonly class World
                 $this->endHandover($name, 'lapsed', $at);
             } elseif ($name->transfer !== null && $name->transfer->by <= $at) {
                 $this->endTransfer($name, 'serverApproved', $at);
+            } elseif ($name->graceEnds() !== null && $name->graceEnds() <= $at) {
+                $name->endGrace($at);
             } else {
                 $gone = $name->name;
                 $name = (Registry::for($name->name)->habit ?? throw new RuntimeException("No registry here has {$name->name}."))->pass($name, $at);
@@ -148,7 +150,9 @@ final readonly class World
         if (str_ends_with($how, 'Approved')) {
             $account = $this->store->account($pending->to);
             [$name->registrar, $name->account, $name->moved, $name->code, $name->reseller] = [$account === null ? $pending->to : $account->registrar, $account?->number, $at, null, null];
-            $name->ends = $name->ends === null ? null : EndHabit::yearAfter($name->ends);
+            // The year that a renewal by itself had just added is taken back (from memory).
+            $name->ends = $name->ends === null || $name->has('autoRenewPeriod') ? $name->ends : EndHabit::yearAfter($name->ends);
+            $name->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'addPeriod'], ['transferPeriod']);
         }
         foreach ([$from, $pending->to] as $account) {
             $this->store->leave($account, $at, "The transfer of {$name->name}: {$how}.", json_encode(['kind' => 'transfer', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'asked' => $pending->asked, 'at' => $at, 'ends' => $name->ends], JSON_THROW_ON_ERROR));

@@ -66,7 +66,7 @@ enum Part: string
             self::NoLock => $name->change(['clientTransferProhibited'], []),
             self::Transfer => $name->change(['ok'], ['pendingTransfer']),
             self::End => $name->ends = self::day($with) ?? $name->ends,
-            self::Deleted => $name->delete(),
+            self::Deleted => $name->delete($now),
             self::Validated => $name->validated = true,
             self::NotValidated => $name->validated = false,
             self::Accepts => $world->endHandover($name, 'accepted', $now),

@@ -159,7 +159,8 @@ final readonly class DomainCommands
         }
         $charged = $this->charge('renew', Prices::of('renew', $name->name, $years));
         $name->ends = $ends;
-        $name->change(['autoRenewPeriod'], ['renewPeriod']);
+        $name->renewed = $this->world->now();
+        $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);
         $this->world->change($name);
 
         return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'renData', fn (EppWriter $to) => $to->text('domain:name', $name->name)->text('domain:exDate', DomainAnswers::at($ends))), $charged);
@@ -336,7 +337,7 @@ final readonly class DomainCommands
 
             return EppAnswer::done();
         }
-        $name->delete();
+        $name->delete($this->world->now());
         $this->world->change($name);
 
         return new EppAnswer(EppCode::Pending);

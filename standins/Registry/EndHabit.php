@@ -25,10 +25,12 @@ enum EndHabit
             return $name->has('serverHold') ? $name->ends + 90 * $day : ($name->autoRenew ? $name->ends : $name->ends + 30 * $day);
         }
 
+        $since = $name->stage ?? $name->updated;
+
         return match (true) {
-            $name->has('redemptionPeriod') => $name->updated + 30 * $day,
-            $name->has('pendingDelete') => $name->updated + 5 * $day,
-            $name->has('autoRenewPeriod') => $name->updated + ($name->autoRenew ? 45 : 30) * $day,
+            $name->has('redemptionPeriod') => $since + 30 * $day,
+            $name->has('pendingDelete') => $since + 5 * $day,
+            $name->has('autoRenewPeriod') => $since + ($name->autoRenew ? 45 : 30) * $day,
             default => $name->ends,
         };
     }
@@ -48,13 +50,15 @@ enum EndHabit
             }
         } elseif ($name->has('redemptionPeriod')) {
             $name->change(['redemptionPeriod'], ['pendingDelete']);
+            $name->stage = $at;
         } elseif ($name->has('pendingDelete')) {
             return null;
         } elseif ($name->has('autoRenewPeriod')) {
-            $name->autoRenew ? $name->change(['autoRenewPeriod'], []) : $name->delete();
+            $name->autoRenew ? $name->change(['autoRenewPeriod'], []) : $name->delete($at);
         } else {
             $name->ends = self::yearAfter($name->ends ?? $at);
             $name->change([], ['autoRenewPeriod']);
+            $name->stage = $at;
         }
         $name->due = $this->due($name);
 

@@ -15,6 +15,9 @@ final class Registered
     /** RFC 3915 shows these beside, RFC 5731 knows them not. */
     private const GRACE = ['addPeriod', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod', 'redemptionPeriod', 'pendingRestore'];
 
+    /** Seconds that the short ones of them take (common practice: five days). */
+    private const SHORT = 432_000;
+
     /**
      * @param  string  $name  A-labels
      * @param  string|null  $reseller  between the registrar and whoever pays
@@ -28,6 +31,8 @@ final class Registered
      * @param  string|null  $code  without which no other registrar may ask for it
      * @param  Pending|null  $handover  to another account there
      * @param  Pending|null  $transfer  to another registrar
+     * @param  int|null  $renewed  when its registrar last renewed it
+     * @param  int|null  $stage  since when it renews by itself, can be restored or falls free; null: since it was last changed
      */
     public function __construct(
         public readonly string $name,
@@ -50,6 +55,8 @@ final class Registered
         public ?Pending $handover = null,
         public ?Pending $transfer = null,
         public ?Ended $lastTransfer = null,
+        public ?int $renewed = null,
+        public ?int $stage = null,
     ) {
     }
 
@@ -66,7 +73,7 @@ final class Registered
             $node->text('name'), $node->text('registrar'), $node->textOrNull('reseller'), $node->intOrNull('created') ?? 0, $node->intOrNull('ends'), $node->intOrNull('updated') ?? 0,
             $node->intOrNull('moved'), $node->texts('statuses'), $node->texts('servers'), $ds, Holder::of($node->nodeOrNull('holder') ?? $node), $node->texts('shown'),
             $node->boolOrNull('validated'), $node->boolOrNull('autoRenew') ?? false, $node->intOrNull('due'),
-            $node->textOrNull('account'), $node->textOrNull('code'), Pending::of($node->nodeOrNull('handover')), Pending::of($node->nodeOrNull('transfer')), Ended::of($node->nodeOrNull('lastTransfer')),
+            $node->textOrNull('account'), $node->textOrNull('code'), Pending::of($node->nodeOrNull('handover')), Pending::of($node->nodeOrNull('transfer')), Ended::of($node->nodeOrNull('lastTransfer')), $node->intOrNull('renewed'), $node->intOrNull('stage'),
         );
     }
 
@@ -109,10 +116,31 @@ final class Registered
         return array_values(array_intersect($this->statuses, self::GRACE));
     }
 
-    /** RFC 3915 §3.1: what is deleted can be restored for a while. */
-    public function delete(): void
+    /** When the first of its short periods is over. */
+    public function graceEnds(): ?int
     {
-        $this->change(['ok', 'autoRenewPeriod'], ['pendingDelete', 'redemptionPeriod']);
+        return $this->shortPeriods() === [] ? null : min($this->shortPeriods());
+    }
+
+    /** Those of its short periods that are over by then are no more. */
+    public function endGrace(int $at): void
+    {
+        $this->change(array_keys(array_filter($this->shortPeriods(), fn (int $end): bool => $end <= $at)), []);
+    }
+
+    /** RFC 3915 §3.1: what is deleted can be restored for a while. */
+    public function delete(int $at): void
+    {
+        $this->stage = $at;
+        $this->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod'], ['pendingDelete', 'redemptionPeriod']);
+    }
+
+    /** @return array<string, int> when each is over */
+    private function shortPeriods(): array
+    {
+        $begun = ['addPeriod' => $this->created, 'renewPeriod' => $this->renewed ?? $this->updated, 'transferPeriod' => $this->moved ?? $this->updated];
+
+        return array_map(fn (int $at): int => $at + self::SHORT, array_intersect_key($begun, array_flip($this->statuses)));
     }
 
     /** Whether its servers stand in the suffix's zone. */

@@ -67,6 +67,35 @@ final class EndHabitTest extends TestCase
         self::assertSame([[], '2027-10-20'], [$kept?->statuses, gmdate('Y-m-d', $kept->ends ?? 0)]);
     }
 
+    public function test_what_is_done_with_a_name_meanwhile_does_not_lengthen_its_time(): void
+    {
+        $this->load('a.com', '2026-10-20', false);
+        $name = $this->on('2026-11-10', 'a.com');
+        self::assertNotNull($name);
+        $name->change([], ['clientTransferProhibited']);
+        $this->world->change($name);
+        self::assertSame(['clientTransferProhibited', 'pendingDelete', 'redemptionPeriod'], $this->on('2026-11-20', 'a.com')?->statuses);
+        $this->world->change($this->world->store->name('a.com') ?? self::fail('It is gone.'));
+        self::assertNotContains('redemptionPeriod', $this->on('2026-12-20', 'a.com')->statuses ?? ['redemptionPeriod']);
+        self::assertNull($this->on('2026-12-26', 'a.com'));
+    }
+
+    /** RFC 3915 §3.1; that they take five days is common practice. */
+    public function test_the_short_periods_end_each_on_its_day(): void
+    {
+        $this->load('a.com', '2027-10-20', true, ['addPeriod', 'clientHold']);
+        $name = $this->world->store->name('a.com');
+        self::assertNotNull($name);
+        self::assertSame(['clientHold'], $name->statuses, 'it was created long ago');
+        [$name->renewed, $name->moved] = [(int) strtotime('2026-10-07T00:00:00Z'), (int) strtotime('2026-10-09T00:00:00Z')];
+        $name->change([], ['renewPeriod', 'transferPeriod']);
+        $this->world->change($name);
+        self::assertSame(['clientHold', 'renewPeriod', 'transferPeriod'], $this->on('2026-10-11', 'a.com')?->statuses);
+        self::assertSame(['clientHold', 'transferPeriod'], $this->on('2026-10-12', 'a.com')?->statuses);
+        self::assertSame(['clientHold'], $this->on('2026-10-14', 'a.com')?->statuses);
+        self::assertSame([['clientHold', 'autoRenewPeriod'], '2028-10-20'], [$this->on('2027-10-21', 'a.com')?->statuses, gmdate('Y-m-d', $this->world->store->name('a.com')->ends ?? 0)]);
+    }
+
     public function test_others_suspend_or_go_on(): void
     {
         $this->load('a.co.uk', '2026-10-20', false);

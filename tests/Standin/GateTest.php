@@ -261,7 +261,7 @@ final class GateTest extends TestCase
         $ended = TransferData::of($talks[$by]->say(new Transfer(EppObject::Domain, $step, 'bell.com')));
         self::assertSame([$state, '51877'], [$ended->state, $ended->asker]);
         $domain = DomainData::of($talks[$sponsor]->say(new DomainInfo('bell.com')));
-        self::assertSame([$sponsor, ['ok'], $state === 'clientApproved' ? '2028-11-02' : '2027-11-02'], [$domain->sponsor, $domain->statuses, $domain->ends?->format('Y-m-d')]);
+        self::assertSame([$sponsor, $state === 'clientApproved' ? ['ok', 'transferPeriod'] : ['ok'], $state === 'clientApproved' ? '2028-11-02' : '2027-11-02'], [$domain->sponsor, $domain->statuses, $domain->ends?->format('Y-m-d')]);
         // Both are told how it ended (§2.3).
         foreach (['40718', '51877'] as $side) {
             $states = [];
