@@ -531,6 +531,8 @@ final class GateTest extends TestCase
         $this->actingAs($this->house->steward)->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => 'not mine'])->assertSessionHasErrors('own_password');
         // RFC 5730 §4, pwType: another one would make the login no frame.
         $this->post("{$page}/gate", ['gate_password' => 'seventeen letters', 'own_password' => House::PASSWORD])->assertSessionHasErrors('gate_password');
+        $long = $this->house->account('AN-ACCOUNT-WITH-A-LONG-NUMBER', null);
+        $this->post("/accounts/{$long->id}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertSessionHasErrors(['gate_password' => 'Nobody called AN-ACCOUNT-WITH-A-LONG-NUMBER can sign in at a gate: it takes 3 to 16 characters (RFC 5730, §4).']);
         $this->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertRedirect($page);
         $this->get($page)->assertSee('shown to nobody')->assertDontSee('a better one');
         self::assertSame('a better one', Secret::query()->findOrFail($this->giver->refresh()->gate_secret_id)->value);

@@ -11,6 +11,9 @@ use SensitiveParameter;
 /** RFC 5730 §2.9.1.1: who asks, and which objects and extensions the session will speak of. */
 final readonly class Login implements EppCommand
 {
+    /** Who can log in: RFC 5730 §4, clIDType. */
+    public const CLIENT = '/^(?=.{3,16}$)\S+(?: \S+)*$/Du';
+
     /** A password as every gate takes it: RFC 5730 §4, pwType. */
     public const PASSWORD = '/^(?=.{6,16}$)\S+(?: \S+)*$/Du';
 
