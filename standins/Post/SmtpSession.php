@@ -88,6 +88,10 @@ final class SmtpSession
         if ($from === null || (! $isNobody && preg_match(self::ADDRESS, $from, $found) !== 1)) {
             return "501 5.1.7 MAIL FROM:<a@b.example> is expected\r\n";
         }
+        // RFC 1870 §6.1: what is announced as too long need not be sent.
+        if (preg_match('/\sSIZE=(\d{1,20})(\s|$)/Di', $from, $size) === 1 && (float) $size[1] > self::LIMIT) {
+            return "552 5.3.4 The letter is too long\r\n";
+        }
         $this->sender = $isNobody ? '' : strtolower($found[1] ?? '');
 
         return "250 2.1.0 Go on\r\n";

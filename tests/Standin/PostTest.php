@@ -58,6 +58,8 @@ final class PostTest extends TestCase
     #[TestWith([['EHLO here', 'MAIL a@a.example'], 501])]
     #[TestWith([['EHLO here', 'MAIL FROM:<a@a.example>', 'MAIL FROM:<a@a.example>'], 503])]
     #[TestWith([['EHLO here', 'MAIL FROM:<a@a.example> SIZE=100', 'DATA'], 554])]
+    #[TestWith([['EHLO here', 'MAIL FROM:<a@a.example> SIZE=99999999999999999999'], 552])]
+    #[TestWith([['EHLO here', 'MAIL FROM:<> BODY=8BITMIME SIZE=2000001', 'MAIL FROM:<> SIZE=2000000'], 250])]
     #[TestWith([['EHLO here', 'DATA'], 503])]
     #[TestWith([['EHLO here', 'MAIL FROM:<>', 'RCPT TO:<b>'], 501])]
     #[TestWith([['HELO here', 'BURL x'], 500])]
