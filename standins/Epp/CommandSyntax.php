@@ -101,8 +101,8 @@ final class CommandSyntax
     /** What schemas leave open; nothing below it is looked at. */
     private const OPEN = ['epp:hello', 'epp:logout', 'domain:null', 'contact:disclose/voice', 'contact:disclose/fax', 'contact:disclose/email', 'rgp:report'];
 
-    /** @var array<string, string> patterns of children, as they have been made */
-    private static array $patterns = [];
+    /** @var array<string, array{words: string|null, children: string|null, text: string|null, attributes: array<string, string>}|null> what an element may hold, as it was once worked out; null: anything */
+    private static array $known = [];
 
     /** @throws EppRefusal with the code that RFC 5730 §3 names: 2001 for what may not stand there, 2003 for an attribute that is missing, 2005 for a value */
     public static function check(XmlNode $element, string $below = ''): void
@@ -112,15 +112,15 @@ final class CommandSyntax
             // Whose it is says whether anybody here speaks it.
             return;
         }
-        $key = "{$prefix}:{$element->name()}";
-        $inside = "{$prefix}:{$below}/{$element->name()}";
-        if (in_array($key, self::OPEN, true) || in_array($inside, self::OPEN, true)) {
+        $name = $element->name();
+        $key = "{$prefix}:{$below}/{$name}";
+        $may = array_key_exists($key, self::$known) ? self::$known[$key] : self::$known[$key] = self::found($key, "{$prefix}:{$name}", $element);
+        if ($may === null) {
             return;
         }
-        self::attributes($element, self::ATTRIBUTES[$inside] ?? self::ATTRIBUTES[$key] ?? []);
-        $children = self::CHILDREN[$inside] ?? (isset(self::TEXTS[$inside]) ? null : self::CHILDREN[$key] ?? null);
-        if ($children === null) {
-            self::text($element, self::TEXTS[$inside] ?? self::TEXTS[$key] ?? throw EppRefusal::because(EppCode::Syntax, "{$element->path} is not known."));
+        self::attributes($element, $may['attributes']);
+        if ($may['children'] === null) {
+            self::text($element, $may['text'] ?? '');
 
             return;
         }
@@ -128,12 +128,27 @@ final class CommandSyntax
         foreach ($element->all() as $child) {
             $names .= ($child->namespace() === $element->namespace() ? $child->name() : 'ANY').' ';
         }
-        if (preg_match(self::$patterns[$children] ??= self::pattern($children), $names) !== 1 || $element->hasLooseText()) {
-            throw EppRefusal::because(EppCode::Syntax, "{$element->path} holds: ".($children === '' ? 'nothing' : $children).'.');
+        if (preg_match($may['children'], $names) !== 1 || $element->hasLooseText()) {
+            throw EppRefusal::because(EppCode::Syntax, "{$element->path} holds: ".($may['words'] === '' ? 'nothing' : $may['words']).'.');
         }
         foreach ($element->all() as $child) {
-            self::check($child, $element->name());
+            self::check($child, $name);
         }
+    }
+
+    /** @return array{words: string|null, children: string|null, text: string|null, attributes: array<string, string>}|null */
+    private static function found(string $inside, string $alone, XmlNode $element): ?array
+    {
+        if (in_array($alone, self::OPEN, true) || in_array($inside, self::OPEN, true)) {
+            return null;
+        }
+        $children = self::CHILDREN[$inside] ?? (isset(self::TEXTS[$inside]) ? null : self::CHILDREN[$alone] ?? null);
+        $text = self::TEXTS[$inside] ?? self::TEXTS[$alone] ?? null;
+        if ($children === null && $text === null) {
+            throw EppRefusal::because(EppCode::Syntax, "{$element->path} is not known.");
+        }
+
+        return ['words' => $children, 'children' => $children === null ? null : self::pattern($children), 'text' => $children === null ? "/^(?:{$text})$/Du" : null, 'attributes' => self::ATTRIBUTES[$inside] ?? self::ATTRIBUTES[$alone] ?? []];
     }
 
     private static function text(XmlNode $element, string $pattern): void
@@ -141,7 +156,7 @@ final class CommandSyntax
         if ($element->all() !== []) {
             throw EppRefusal::because(EppCode::Syntax, "{$element->path} holds a text.");
         }
-        if (preg_match("/^(?:{$pattern})$/Du", $element->text()) !== 1) {
+        if (preg_match($pattern, $element->text()) !== 1) {
             throw EppRefusal::because(EppCode::ValueSyntax, "{$element->path} is not as it should be written.");
         }
     }

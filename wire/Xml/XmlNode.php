@@ -172,7 +172,7 @@ final class XmlNode
     public function attributes(): array
     {
         $found = [];
-        foreach ($this->element->hasAttributes() ? $this->element->attributes : [] as $name => $attribute) {
+        foreach ($this->element->hasAttributes() ? $this->element->attributes : [] as $attribute) {
             if ($attribute->namespaceURI !== 'http://www.w3.org/2001/XMLSchema-instance') {
                 $found[$attribute->nodeName] = trim($attribute->value);
             }
