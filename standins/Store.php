@@ -162,6 +162,17 @@ SQL);
         $this->run('INSERT INTO hosts VALUES (?, ?) ON CONFLICT (host) DO UPDATE SET addresses = excluded.addresses', $host, implode(' ', $addresses));
     }
 
+    public function removeHost(string $host): void
+    {
+        $this->run('DELETE FROM hosts WHERE host = ?', $host);
+    }
+
+    /** Whether a name is answered by it. */
+    public function isServer(string $host): bool
+    {
+        return $this->text("SELECT 1 FROM names, json_each(body, '$.servers') AS server WHERE server.value = ? LIMIT 1", $host) !== null;
+    }
+
     /** @return list<string> */
     public function addresses(string $host): array
     {

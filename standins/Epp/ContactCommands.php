@@ -102,6 +102,9 @@ final readonly class ContactCommands
 
     private function update(string $id, XmlNode $object, Holder $holder): EppAnswer
     {
+        if ($object->childOrNull(EppNamespace::Contact->value, 'add') !== null || $object->childOrNull(EppNamespace::Contact->value, 'rem') !== null) {
+            throw EppRefusal::because(EppCode::UnimplementedOption, 'Statuses of contacts are not kept here.');
+        }
         $change = $object->childOrNull(EppNamespace::Contact->value, 'chg') ?? throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
         $changed = $this->holder($id, $change, $holder);
         $this->world->store->putContact($id, $this->account->number, json_encode($changed, JSON_THROW_ON_ERROR));

@@ -12,9 +12,9 @@ use Standin\Registry\Registered;
 final class DomainAnswers
 {
     /** @param  bool  $whole  to its own account; a stranger is told less */
-    public static function info(EppWriter $to, Registered $name, bool $whole): void
+    public static function info(EppWriter $to, Registered $name, bool $whole, bool $withServers = true): void
     {
-        $to->object(EppNamespace::Domain, 'infData', function (EppWriter $to) use ($name, $whole): void {
+        $to->object(EppNamespace::Domain, 'infData', function (EppWriter $to) use ($name, $whole, $withServers): void {
             $to->text('domain:name', $name->name)->text('domain:roid', strtoupper(substr(hash('sha256', $name->name), 0, 12)).'-ROLL');
             foreach ($name->standing() as $status) {
                 $to->sign('domain:status', ['s' => $status]);
@@ -22,7 +22,7 @@ final class DomainAnswers
             if ($whole && $name->holder->handle !== '') {
                 $to->text('domain:registrant', $name->holder->handle);
             }
-            if ($name->servers !== []) {
+            if ($withServers && $name->servers !== []) {
                 $to->open('domain:ns', [], fn (EppWriter $to) => $to->texts('domain:hostObj', $name->servers));
             }
             $to->text('domain:clID', $name->account ?? $name->registrar)->text('domain:crDate', self::at($name->created))->text('domain:upDate', self::at($name->updated));

@@ -104,8 +104,10 @@ final readonly class DomainCommands
             throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another.');
         }
         $whole = $this->isOwn($name) || $code !== null;
+        // RFC 5731 §3.1.2: `sub` are hosts below the name itself, which nobody here has.
+        $withServers = ! in_array($object->child(EppNamespace::Domain->value, 'name')->attribute('hosts'), ['none', 'sub'], true);
 
-        return new EppAnswer(EppCode::Done, fn (EppWriter $to) => DomainAnswers::info($to, $name, $whole), $whole || $name->ds !== [] ? fn (EppWriter $to) => DomainAnswers::infoExtension($to, $name, $whole) : null);
+        return new EppAnswer(EppCode::Done, fn (EppWriter $to) => DomainAnswers::info($to, $name, $whole, $withServers), $whole || $name->ds !== [] ? fn (EppWriter $to) => DomainAnswers::infoExtension($to, $name, $whole) : null);
     }
 
     private function create(XmlNode $object): EppAnswer
@@ -116,6 +118,7 @@ final readonly class DomainCommands
             throw EppRefusal::because($this->whyNot($asked) === 'In use' ? EppCode::Exists : EppCode::ValueSyntax, "{$asked}: {$this->whyNot($asked)}");
         }
         $name = DomainName::of($asked)->ascii;
+        $this->takes($object);
         $years = $this->years($object, 1);
         $contact = $object->textOrNull($domain, 'registrant') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The registrant is missing.');
         $holder = $this->holder($contact);
@@ -186,6 +189,9 @@ final readonly class DomainCommands
             if ($name->code === null || $code === null || ! hash_equals($name->code, $code)) {
                 throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another, or there is none.');
             }
+            if ($this->years($object, 1) !== 1) {
+                throw EppRefusal::because(EppCode::ValueRange, 'A transfer adds one year.');
+            }
             $charged = $this->charge('transfer', Prices::of('transfer', $name->name));
             $by = $now + self::TRANSFER_DAYS * self::DAY;
             $name->transfer = new Pending($this->account->number, $now, $by);
@@ -238,6 +244,7 @@ final readonly class DomainCommands
             return $this->handOver($name, $handover);
         }
         [$add, $remove, $change] = [$object->childOrNull($domain, 'add'), $object->childOrNull($domain, 'rem'), $object->childOrNull($domain, 'chg')];
+        $this->takes($add, $remove);
         [$new, $gone] = [$this->statuses($add), $this->statuses($remove)];
         $isKept = $add === null && $change === null && $this->extension(EppNamespace::SecDns, 'update') === null;
         // That status itself can be lifted, and nothing else with it (RFC 5731 §2.3); what the registrar alone knows is no update of the name.
@@ -422,6 +429,33 @@ final readonly class DomainCommands
         [, $body] = $this->world->store->contact($contact) ?? throw EppRefusal::because(EppCode::DoesNotExist, "There is no contact {$contact}.");
 
         return Holder::of(JsonNode::read($body, 20_000));
+    }
+
+    /** What the RFCs leave to a server and this one doesn't keep is refused, and not passed over (RFC 5910 §4 and §5.2 name the codes). */
+    private function takes(?XmlNode ...$parts): void
+    {
+        $domain = EppNamespace::Domain->value;
+        foreach ($parts as $part) {
+            if ($part?->childOrNull($domain, 'contact') !== null) {
+                throw EppRefusal::because(EppCode::UnimplementedOption, 'Of a name’s contacts only the registrant is kept here.');
+            }
+            if ($part?->childOrNull($domain, 'ns')?->childOrNull($domain, 'hostAttr') !== null) {
+                throw EppRefusal::because(EppCode::UnimplementedOption, 'Name servers are hosts of their own here.');
+            }
+        }
+        $keys = $this->extension(EppNamespace::SecDns, 'create') ?? $this->extension(EppNamespace::SecDns, 'update');
+        $dns = EppNamespace::SecDns->value;
+        if (in_array($keys?->attribute('urgent'), ['1', 'true'], true)) {
+            throw EppRefusal::because(EppCode::UnimplementedOption, 'Nothing is more urgent here than anything else.');
+        }
+        foreach ($keys === null ? [] : ($keys->name() === 'create' ? [$keys] : $keys->all()) as $part) {
+            if ($part->childOrNull($dns, 'maxSigLife') !== null) {
+                throw EppRefusal::because(EppCode::UnimplementedOption, 'How long signatures last is not chosen here.');
+            }
+            if ($part->childOrNull($dns, 'keyData') !== null) {
+                throw EppRefusal::because(EppCode::Policy, 'Keys are told by their digests here.');
+            }
+        }
     }
 
     /** @return list<string> */

@@ -40,6 +40,7 @@ final readonly class HostCommands
                 throw EppRefusal::because(EppCode::MissingParameter, 'An address is missing.');
             }
             $store->putHost($name, $given);
+            $store->tell("host {$name}", $this->account->number);
 
             return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'creData', fn (EppWriter $to) => $to->text('host:name', $name)->text('host:crDate', DomainAnswers::at($this->world->now()))));
         }
@@ -49,13 +50,14 @@ final readonly class HostCommands
 
         return match ($verb->name()) {
             'info' => EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'infData', function (EppWriter $to) use ($name, $addresses): void {
-                $to->text('host:name', $name)->text('host:roid', strtoupper(substr(hash('sha256', $name), 0, 12)).'-ROLL')->sign('host:status', ['s' => 'ok']);
+                $to->text('host:name', $name)->text('host:roid', strtoupper(substr(hash('sha256', $name), 0, 12)).'-ROLL')->sign('host:status', ['s' => $this->world->store->isServer($name) ? 'linked' : 'ok']);
                 foreach ($addresses as $address) {
                     $to->text('host:addr', $address, ['ip' => str_contains($address, ':') ? 'v6' : 'v4']);
                 }
-                $to->text('host:clID', $this->account->number)->text('host:crID', $this->account->number)->text('host:crDate', DomainAnswers::at(0));
+                $to->text('host:clID', $this->sponsor($name))->text('host:crID', $this->sponsor($name))->text('host:crDate', DomainAnswers::at(0));
             })),
             'update' => $this->update($object, $name, $addresses),
+            'delete' => $this->delete($name),
             default => throw EppRefusal::because(EppCode::UnimplementedCommand, "{$verb->name()} of a host is not carried out here."),
         };
     }
@@ -64,6 +66,14 @@ final readonly class HostCommands
     private function update(XmlNode $object, string $name, array $addresses): EppAnswer
     {
         $host = EppNamespace::Host->value;
+        $this->own($name);
+        $parts = [$object->childOrNull($host, 'add'), $object->childOrNull($host, 'rem'), $object->childOrNull($host, 'chg')];
+        if ($parts === [null, null, null]) {
+            throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
+        }
+        if ($parts[2] !== null || $parts[0]?->childOrNull($host, 'status') !== null || $parts[1]?->childOrNull($host, 'status') !== null) {
+            throw EppRefusal::because(EppCode::UnimplementedOption, 'Only the addresses of a host can be changed here.');
+        }
         $left = array_values(array_unique([...array_diff($addresses, $this->addresses($object->childOrNull($host, 'rem'))), ...$this->addresses($object->childOrNull($host, 'add'))]));
         if ($left === []) {
             throw EppRefusal::because(EppCode::Policy, 'It would have no address.');
@@ -71,6 +81,31 @@ final readonly class HostCommands
         $this->world->store->putHost($name, $left);
 
         return EppAnswer::done();
+    }
+
+    /** RFC 5732 §3.2.2 */
+    private function delete(string $name): EppAnswer
+    {
+        $this->own($name);
+        if ($this->world->store->isServer($name)) {
+            throw EppRefusal::because(EppCode::AssociationProhibits, 'Names are answered by it.');
+        }
+        $this->world->store->removeHost($name);
+
+        return EppAnswer::done();
+    }
+
+    /** Whoever created it; those that were there before the world began are the registrar's. */
+    private function sponsor(string $name): string
+    {
+        return $this->world->store->told("host {$name}") ?? $this->account->registrar;
+    }
+
+    private function own(string $name): void
+    {
+        if ($this->sponsor($name) !== $this->account->number) {
+            throw EppRefusal::because(EppCode::Authorization, "{$name} is another’s.");
+        }
     }
 
     /** @return list<string> */

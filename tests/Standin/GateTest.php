@@ -316,6 +316,62 @@ final class GateTest extends TestCase
         self::assertSame([false, true], [$free['ns1.b.example']->isFree, $free['ns99.b.example']->isFree]);
     }
 
+    /** RFC 5732 §2.3, §3.2 and §3.2.2 */
+    public function test_a_host_is_its_makers_and_goes_when_no_name_is_answered_by_it(): void
+    {
+        $talk = $this->gate->session('40718');
+        $talk->say(new HostCreate('ns1.b.example', new HostAddresses(['192.0.2.1'])));
+        $other = $this->gate->session('51877');
+        foreach ([new HostUpdate('ns1.b.example', new HostAddresses(['192.0.2.2'])), new Delete(EppObject::Host, 'ns1.b.example'), new Delete(EppObject::Host, 'ns1.a.example')] as $command) {
+            self::assertSame(EppCode::Authorization, $other->say($command)->code());
+        }
+        $host = fn (string $name): HostData => HostData::of($talk->say(new HostInfo($name)));
+        self::assertSame([['ok'], '40718'], [$host('ns1.b.example')->statuses, $host('ns1.b.example')->sponsor]);
+        self::assertSame([['linked'], 'skerry'], [$host('ns1.a.example')->statuses, $host('ns1.a.example')->sponsor]);
+        $talk->say(new DomainUpdate('bell.com', new DomainChange(servers: ['ns1.b.example'])));
+        self::assertSame([['linked'], EppCode::AssociationProhibits], [$host('ns1.b.example')->statuses, $talk->say(new Delete(EppObject::Host, 'ns1.b.example'))->code()]);
+        $talk->say(new DomainUpdate('bell.com', remove: new DomainChange(servers: ['ns1.b.example'])));
+        self::assertSame(EppCode::Done, $talk->say(new Delete(EppObject::Host, 'ns1.b.example'))->code());
+        self::assertSame(EppCode::DoesNotExist, $talk->say(new HostInfo('ns1.b.example'))->code());
+        self::assertSame(EppCode::Done, $other->say(new HostCreate('ns1.b.example', new HostAddresses(['192.0.2.1'])))->code());
+        self::assertSame(EppCode::Authorization, $talk->say(new Delete(EppObject::Host, 'ns1.b.example'))->code());
+    }
+
+    /** RFC 5731 §3.1.2 */
+    #[TestWith(['all', true])]
+    #[TestWith(['del', true])]
+    #[TestWith(['sub', false])]
+    #[TestWith(['none', false])]
+    public function test_hosts_are_told_as_they_are_asked_for(string $hosts, bool $areTold): void
+    {
+        $answer = $this->gate->session('40718')->raw("<epp xmlns=\"urn:ietf:params:xml:ns:epp-1.0\"><command><info><domain:info xmlns:domain=\"urn:ietf:params:xml:ns:domain-1.0\"><domain:name hosts=\"{$hosts}\">bell.com</domain:name></domain:info></info></command></epp>");
+        self::assertSame($areTold ? ['ns1.a.example'] : [], DomainData::of($answer)->servers);
+    }
+
+    /** What a server may leave out it says so of (2102, RFC 5730 §3), with the codes that RFC 5910 §4 and §5.2 name; nothing is passed over in silence. */
+    #[TestWith(['domain', '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name><domain:add><domain:contact type="tech">H-1</domain:contact></domain:add></domain:update>', '', EppCode::UnimplementedOption])]
+    #[TestWith(['domain', '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name><domain:add><domain:ns><domain:hostAttr><domain:hostName>ns9.b.example</domain:hostName></domain:hostAttr></domain:ns></domain:add></domain:update>', '', EppCode::UnimplementedOption])]
+    #[TestWith(['domain', '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>', '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1" urgent="true"><secDNS:rem><secDNS:all>true</secDNS:all></secDNS:rem></secDNS:update>', EppCode::UnimplementedOption])]
+    #[TestWith(['domain', '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>', '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:chg><secDNS:maxSigLife>605900</secDNS:maxSigLife></secDNS:chg></secDNS:update>', EppCode::UnimplementedOption])]
+    #[TestWith(['domain', '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>', '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:add><secDNS:keyData><secDNS:flags>257</secDNS:flags><secDNS:protocol>3</secDNS:protocol><secDNS:alg>1</secDNS:alg><secDNS:pubKey>AQPJ////4Q==</secDNS:pubKey></secDNS:keyData></secDNS:add></secDNS:update>', EppCode::Policy])]
+    #[TestWith(['domain', '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>', '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:add><secDNS:dsData><secDNS:keyTag>12346</secDNS:keyTag><secDNS:alg>3</secDNS:alg><secDNS:digestType>1</secDNS:digestType><secDNS:digest>38EC35D5B3A34B44C39B</secDNS:digest><secDNS:keyData><secDNS:flags>257</secDNS:flags><secDNS:protocol>3</secDNS:protocol><secDNS:alg>1</secDNS:alg><secDNS:pubKey>AQPJ////4Q==</secDNS:pubKey></secDNS:keyData></secDNS:dsData></secDNS:add></secDNS:update>', EppCode::Done])]
+    #[TestWith(['contact', '<contact:update xmlns:contact="urn:ietf:params:xml:ns:contact-1.0"><contact:id>BF-1</contact:id><contact:add><contact:status s="clientDeleteProhibited"/></contact:add></contact:update>', '', EppCode::UnimplementedOption])]
+    #[TestWith(['host', '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name><host:add><host:status s="clientUpdateProhibited"/></host:add></host:update>', '', EppCode::UnimplementedOption])]
+    #[TestWith(['host', '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name><host:chg><host:name>ns2.b.example</host:name></host:chg></host:update>', '', EppCode::UnimplementedOption])]
+    #[TestWith(['host', '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name></host:update>', '', EppCode::MissingParameter])]
+    public function test_what_is_not_kept_here_is_refused_and_not_passed_over(string $what, string $update, string $extension, EppCode $code): void
+    {
+        $talk = $this->gate->session('40718');
+        $talk->say(new HostCreate('ns1.b.example', new HostAddresses(['192.0.2.1'])));
+        $talk->say(new ContactCreate('BF-1', [new PostalInfo(false, 'The Secretary', null, ['4 Tenter Lane'], 'Wickerby Sound', null, null, 'GB')], null, 'a@b.example', 'secret'));
+        $before = [$this->gate->world->store->name('bell.com')?->json(), $this->gate->world->store->addresses('ns1.b.example')];
+        $extension = $extension === '' ? '' : "<extension>{$extension}</extension>";
+        self::assertSame($code, $talk->raw("<epp xmlns=\"urn:ietf:params:xml:ns:epp-1.0\"><command><update>{$update}</update>{$extension}</command></epp>")->code(), $what);
+        if ($code !== EppCode::Done) {
+            self::assertSame($before, [$this->gate->world->store->name('bell.com')?->json(), $this->gate->world->store->addresses('ns1.b.example')]);
+        }
+    }
+
     /** RFC 5733 and RFC 5731 §3.2.5 */
     public function test_who_holds_names_is_kept_and_told_of_them_all(): void
     {
