@@ -33,7 +33,7 @@ final readonly class DomainCommands
     /** Days that the losing side of a transfer has. */
     private const TRANSFER_DAYS = 5;
 
-    private const YEARS_AHEAD = 10;
+    public const YEARS_AHEAD = 10;
 
     /**
      * @param  list<XmlNode>  $extensions  of the command
@@ -60,17 +60,9 @@ final readonly class DomainCommands
     private function check(XmlNode $object): EppAnswer
     {
         $names = $object->texts(EppNamespace::Domain->value, 'name');
-        $fees = $this->extension(EppNamespace::Fee, 'check') === null ? null : fn (EppWriter $to) => $to->object(EppNamespace::Fee, 'chkData', function (EppWriter $to) use ($names): void {
-            $to->text('fee:currency', 'GBP');
-            foreach ($names as $name) {
-                $to->open('fee:cd', ['avail' => '1'], function (EppWriter $to) use ($name): void {
-                    $to->text('fee:objID', $name);
-                    foreach (['create', 'renew', 'transfer', 'restore'] as $what) {
-                        $to->open('fee:command', ['name' => $what], fn (EppWriter $to) => ($what === 'restore' ? $to : $to->text('fee:period', '1', ['unit' => 'y']))->text('fee:fee', self::money(Prices::of($what, strtolower($name)))));
-                    }
-                });
-            }
-        });
+        $check = $this->extension(EppNamespace::Fee, 'check');
+        $asked = $check === null ? null : FeesAsked::of($check);
+        $prices = fn (EppWriter $to) => $asked?->write($to, array_combine($names, array_map(fn (string $name): ?string => $this->whyNot($name) === 'In use' ? null : $this->whyNot($name), $names)));
 
         return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'chkData', function (EppWriter $to) use ($names): void {
             foreach ($names as $name) {
@@ -82,7 +74,7 @@ final readonly class DomainCommands
                     }
                 });
             }
-        }), $fees);
+        }), $asked === null ? null : $prices);
     }
 
     private function whyNot(string $name): ?string
@@ -397,17 +389,17 @@ final readonly class DomainCommands
     {
         $agreed = $this->extension(EppNamespace::Fee, $command);
         $fee = EppNamespace::Fee->value;
-        if ($agreed !== null && (($agreed->textOrNull($fee, 'currency') ?? 'GBP') !== 'GBP' || (int) round(100 * array_sum(array_map(floatval(...), $agreed->texts($fee, 'fee')))) < $pence)) {
-            throw EppRefusal::because(EppCode::ValueRange, 'It costs '.self::money($pence).' GBP.');
+        if ($agreed !== null && (($agreed->textOrNull($fee, 'currency') ?? Prices::CURRENCY) !== Prices::CURRENCY || (int) round(100 * array_sum(array_map(floatval(...), $agreed->texts($fee, 'fee')))) < $pence)) {
+            throw EppRefusal::because(EppCode::ValueRange, 'It costs '.Prices::written($pence).' GBP.');
         }
         if ($this->account->balance < $pence) {
-            throw EppRefusal::because(EppCode::Billing, 'The account holds too little: '.self::money($this->account->balance).' of '.self::money($pence).'.');
+            throw EppRefusal::because(EppCode::Billing, 'The account holds too little: '.Prices::written($this->account->balance).' of '.Prices::written($pence).'.');
         }
         $this->account->balance -= $pence;
         $this->world->store->putAccount($this->account);
         $data = ['create' => 'creData', 'renew' => 'renData', 'transfer' => 'trnData', 'update' => 'updData'][$command];
 
-        return $agreed === null ? null : fn (EppWriter $to) => $to->object(EppNamespace::Fee, $data, fn (EppWriter $to) => $to->text('fee:currency', 'GBP')->text('fee:fee', self::money($pence))->text('fee:balance', self::money($this->account->balance)));
+        return $agreed === null ? null : fn (EppWriter $to) => $to->object(EppNamespace::Fee, $data, fn (EppWriter $to) => $to->text('fee:currency', Prices::CURRENCY)->text('fee:fee', Prices::written($pence))->text('fee:balance', Prices::written($this->account->balance)));
     }
 
     private function years(XmlNode $object, int $otherwise): int
@@ -514,10 +506,5 @@ final readonly class DomainCommands
         }
 
         return null;
-    }
-
-    private static function money(int $pence): string
-    {
-        return sprintf('%d.%02d', intdiv($pence, 100), $pence % 100);
     }
 }

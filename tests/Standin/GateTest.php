@@ -400,6 +400,12 @@ final class GateTest extends TestCase
         $talk = $this->gate->session('40718');
         $fees = Fees::allOf($talk->say(new FeeCheck(['bell.com', 'free.co.uk'], ['renew' => 1, 'restore' => null])));
         self::assertSame(['9.90', '86.00', 'GBP'], [$fees['bell.com']['renew']->fees[0], $fees['bell.com']['restore']->fees[0], $fees['free.co.uk']['renew']->currency]);
+        self::assertSame([['renew', 'restore'], []], [array_keys($fees['bell.com']), array_keys(Fees::allOf($talk->say(new FeeCheck(['bell.nowhere'], ['renew' => 1])))['bell.nowhere'])], 'what was asked, and nothing of what isn’t sold');
+        $many = Fees::allOf($talk->say(new FeeCheck(['bell.com'], ['create' => 3, 'transfer' => 2, 'renew' => 11])))['bell.com'];
+        self::assertSame([['29.70'], true, [], 'That is not sold here.', []], [$many['create']->fees, $many['create']->isStandard, $many['transfer']->fees, $many['transfer']->reason, $many['renew']->fees]);
+        self::assertSame(EppCode::ValueRange, $talk->say(new FeeCheck(['bell.com'], ['renew' => 1], 'USD'))->code(), 'nothing is converted');
+        $phase = fn (string $attributes): EppCode => $talk->raw("<epp xmlns=\"urn:ietf:params:xml:ns:epp-1.0\"><command><check><domain:check xmlns:domain=\"urn:ietf:params:xml:ns:domain-1.0\"><domain:name>bell.com</domain:name></domain:check></check><extension><fee:check xmlns:fee=\"urn:ietf:params:xml:ns:epp:fee-1.0\"><fee:command name=\"create\" {$attributes}/></fee:check></extension></command></epp>")->code();
+        self::assertSame([EppCode::ValueRange, EppCode::MissingParameter], [$phase('phase="sunrise"'), $phase('subphase="landrush"')]);
         $ends = new DateTimeImmutable('2027-11-02');
         self::assertSame(EppCode::ValueRange, $talk->say(new DomainRenew('bell.com', $ends, 1, new AgreedFee('9.89', 'GBP')))->code());
         self::assertSame(EppCode::ValueRange, $talk->say(new DomainRenew('bell.com', $ends, 1, new AgreedFee('99.00', 'USD')))->code(), 'another currency is no agreement');
