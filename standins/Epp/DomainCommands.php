@@ -227,8 +227,9 @@ final readonly class DomainCommands
     {
         $domain = EppNamespace::Domain->value;
         $name = $this->own($object);
-        if ($this->extension(EppNamespace::Grace, 'update') !== null) {
-            return $this->restore($name);
+        $restore = $this->extension(EppNamespace::Grace, 'update')?->child(EppNamespace::Grace->value, 'restore');
+        if ($restore !== null) {
+            return $this->restore($name, $restore->attribute('op') ?? '');
         }
         $own = $this->extension(EppNamespace::Account, 'update');
         $handover = $own?->childOrNull(EppNamespace::Account->value, 'handover');
@@ -283,16 +284,25 @@ final readonly class DomainCommands
     }
 
     /** RFC 3915 §4.2.5; the report that real registries want beside is not asked for here. */
-    private function restore(Registered $name): EppAnswer
+    private function restore(Registered $name, string $op): EppAnswer
     {
+        if ($op !== 'request') {
+            throw EppRefusal::because(EppCode::StatusProhibits, 'No report is awaited.');
+        }
         if (! $name->has('redemptionPeriod')) {
             throw EppRefusal::because(EppCode::StatusProhibits, 'It is not in redemption.');
         }
-        $this->charge('update', Prices::of('restore', $name->name));
+        $charged = $this->charge('update', Prices::of('restore', $name->name));
         $name->change(['redemptionPeriod', 'pendingDelete'], []);
+        $name->stage = null;
         $this->world->change($name);
 
-        return EppAnswer::done(null, fn (EppWriter $to) => $to->object(EppNamespace::Grace, 'upData', fn (EppWriter $to) => $to->sign('rgp:rgpStatus', ['s' => 'renewPeriod'])));
+        return EppAnswer::done(null, function (EppWriter $to) use ($charged): void {
+            $to->object(EppNamespace::Grace, 'upData', fn (EppWriter $to) => $to->sign('rgp:rgpStatus', ['s' => 'renewPeriod']));
+            if ($charged !== null) {
+                $charged($to);
+            }
+        });
     }
 
     private function handOver(Registered $name, XmlNode $handover): EppAnswer

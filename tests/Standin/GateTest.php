@@ -285,6 +285,8 @@ final class GateTest extends TestCase
         foreach ([new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])), new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1), new Delete(EppObject::Domain, 'bell.com'), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry')] as $command) {
             self::assertSame(EppCode::StatusProhibits, $talk->say($command)->code(), $command::class);
         }
+        $report = '<rgp:report><rgp:preData>x</rgp:preData><rgp:postData>x</rgp:postData><rgp:delTime>2026-10-06T09:00:00.0Z</rgp:delTime><rgp:resTime>2026-10-06T09:00:00.0Z</rgp:resTime><rgp:resReason>x</rgp:resReason><rgp:statement>x</rgp:statement></rgp:report>';
+        self::assertSame(EppCode::StatusProhibits, $talk->raw("<epp xmlns=\"urn:ietf:params:xml:ns:epp-1.0\"><command><update><domain:update xmlns:domain=\"urn:ietf:params:xml:ns:domain-1.0\"><domain:name>bell.com</domain:name><domain:chg/></domain:update></update><extension><rgp:update xmlns:rgp=\"urn:ietf:params:xml:ns:rgp-1.0\"><rgp:restore op=\"report\">{$report}</rgp:restore></rgp:update></extension></command></epp>")->code(), 'nobody waits for a report');
         $restored = $restore();
         self::assertSame([EppCode::Done, 'renewPeriod'], [$restored->code(), $restored->extension(EppNamespace::Grace, 'upData')?->child(EppNamespace::Grace->value, 'rgpStatus')->attribute('s')]);
         self::assertSame(['ok'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
