@@ -67,7 +67,7 @@ final readonly class ContactCommands
                 if ($holder->organisation !== '') {
                     $to->text('contact:org', $holder->organisation);
                 }
-                $to->open('contact:addr', [], fn (EppWriter $to) => $to->text('contact:street', $holder->street)->text('contact:city', $holder->town)->text('contact:sp', $holder->region)->text('contact:pc', $holder->postcode)->text('contact:cc', $holder->country));
+                $to->open('contact:addr', [], fn (EppWriter $to) => $to->texts('contact:street', array_slice(mb_str_split($holder->street, 255), 0, 3))->text('contact:city', $holder->town)->text('contact:sp', $holder->region)->text('contact:pc', $holder->postcode)->text('contact:cc', $holder->country));
             });
             if ($holder->voice !== '') {
                 $to->text('contact:voice', $holder->voice);
