@@ -57,6 +57,8 @@ final class EppSession
             $epp = XmlNode::read($document, EppFraming::LIMIT);
             $inside = $epp->is(EppNamespace::Epp->value, 'epp') ? $epp->all()[0] ?? null : null;
             if ($inside !== null && $inside->is(EppNamespace::Epp->value, 'hello')) {
+                CommandSyntax::check($epp);
+
                 return $this->greeting();
             }
             if ($inside === null || ! $inside->is(EppNamespace::Epp->value, 'command')) {

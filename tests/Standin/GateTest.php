@@ -96,6 +96,9 @@ final class GateTest extends TestCase
     #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/><clTRID>x</clTRID></command></epp>', EppCode::ValueSyntax])]
     #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/>', EppCode::Syntax])]
     #[TestWith(['<!DOCTYPE epp [<!ENTITY a "b">]><epp/>', EppCode::Syntax])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><hello/><hello/></epp>', EppCode::Syntax])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0" odd="1"><hello/></epp>', EppCode::Syntax])]
+    #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"/>', EppCode::Syntax])]
     #[TestWith(['not XML', EppCode::Syntax])]
     public function test_what_is_malformed_gets_the_code_that_the_rfc_names(string $document, EppCode $code): void
     {

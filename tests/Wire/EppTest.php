@@ -110,7 +110,8 @@ final class EppTest extends TestCase
     {
         $greeting = EppFrame::read('<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><greeting><svID>Skerry gate</svID><svDate>2026-10-06T09:00:00.0Z</svDate><svcMenu><version>1.0</version><lang>en</lang><objURI>urn:ietf:params:xml:ns:domain-1.0</objURI><svcExtension><extURI>urn:ietf:params:xml:ns:rgp-1.0</extURI></svcExtension></svcMenu><dcp><access><all/></access></dcp></greeting></epp>');
         self::assertInstanceOf(EppGreeting::class, $greeting);
-        self::assertSame(['Skerry gate', true, true, false], [$greeting->server, $greeting->has(EppNamespace::Domain), $greeting->has(EppNamespace::Grace), $greeting->has(EppNamespace::Fee)]);
+        self::assertSame('Skerry gate', $greeting->server);
+        self::assertSame([[EppNamespace::Domain->value], [EppNamespace::Grace->value]], [$greeting->keeps(EppNamespace::Host, EppNamespace::Domain, EppNamespace::Grace), $greeting->speaks(EppNamespace::Fee, EppNamespace::Grace, EppNamespace::Domain)]);
     }
 
     public function test_commands_are_written_with_what_was_given_and_nothing_is_markup(): void

@@ -31,8 +31,15 @@ final readonly class EppGreeting
         );
     }
 
-    public function has(EppNamespace $namespace): bool
+    /** @return list<string> the namespaces of those objects that are kept there */
+    public function keeps(EppNamespace ...$objects): array
     {
-        return in_array($namespace->value, [...$this->objects, ...$this->extensions], true);
+        return array_values(array_intersect(array_column($objects, 'value'), $this->objects));
+    }
+
+    /** @return list<string> the namespaces of those extensions that are spoken there */
+    public function speaks(EppNamespace ...$extensions): array
+    {
+        return array_values(array_intersect(array_column($extensions, 'value'), $this->extensions));
     }
 }

@@ -50,13 +50,12 @@ final class Gate
             throw NotReached::garbled($host, 'a greeting was expected.');
         }
         // Only what is kept there may be spoken of (RFC 5730 §2.9.1.1).
-        $objects = array_values(array_intersect(array_column([EppNamespace::Domain, EppNamespace::Host, EppNamespace::Contact, EppNamespace::Account], 'value'), $greeting->objects));
-        $extensions = array_values(array_intersect(array_column([EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account], 'value'), $greeting->extensions));
+        $objects = $greeting->keeps(EppNamespace::Domain, EppNamespace::Host, EppNamespace::Contact, EppNamespace::Account);
         if (! in_array(EppNamespace::Domain->value, $objects, true)) {
             $gate->close();
             throw NotReached::garbled($host, 'its greeting knows no names.');
         }
-        $answer = $gate->command(new Login($login, $password, $objects, $extensions), 'login-'.bin2hex(random_bytes(8)));
+        $answer = $gate->command(new Login($login, $password, $objects, $greeting->speaks(EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account)), 'login-'.bin2hex(random_bytes(8)));
         if ($answer->code() !== EppCode::Done) {
             $gate->close();
             throw NotReached::refused($host, $answer->code()->value, $answer->results[0]->message);
