@@ -26,7 +26,7 @@ final class WorldReferenceTest extends TestCase
             'moods' => [], 'hosts' => [['host' => 'ns1.dig-host.example', 'addresses' => ['192.0.2.151']], ['host' => 'ns2.dig-host.example', 'addresses' => ['198.51.100.151']], ['host' => 'ns1.dig-trial.com', 'addresses' => ['203.0.113.151']]],
             'zones' => [['zone' => 'dig-trial.com', 'records' => json_encode(['serial' => 2026100699, 'records' => [
                 ['name' => 'dig-trial.com', 'type' => 'A', 'data' => '192.0.2.80'], ['name' => 'www.dig-trial.com', 'type' => 'CNAME', 'data' => 'web.dig-trial.com'], ['name' => 'web.dig-trial.com', 'type' => 'A', 'data' => '192.0.2.81'],
-                ['name' => '*.wild.dig-trial.com', 'type' => 'A', 'data' => '192.0.2.82'], ['name' => 'long.dig-trial.com', 'type' => 'TXT', 'data' => $text], ['name' => 'dig-trial.com', 'type' => 'MX', 'data' => '10 mail.dig-host.example'],
+                ['name' => '*.wild.dig-trial.com', 'type' => 'A', 'data' => '192.0.2.82'], ['name' => 'long.dig-trial.com', 'type' => 'TXT', 'data' => $text], ['name' => 'dig-trial.com', 'type' => 'MX', 'data' => '10 mail.dig-host.example'], ['name' => 'mute.dig-trial.com', 'type' => 'MX', 'data' => '0 .'],
             ]])]],
             'names' => array_map(fn (string $name): array => [
                 'name' => $name, 'registrar' => 'skerry', 'created' => 1_600_000_000, 'ends' => 1_900_000_000, 'updated' => 1_600_000_000, 'statuses' => ['clientTransferProhibited'],
@@ -66,6 +66,7 @@ final class WorldReferenceTest extends TestCase
         yield 'too long for UDP, asked again over TCP' => ['127.53.0.151', ['+noedns', 'long.dig-trial.com', 'TXT'], [';; Truncated, retrying in TCP mode.', 'long enough not to fit']];
         yield 'with EDNS it fits' => ['127.53.0.151', ['+bufsize=4096', '+notcp', '+ignore', 'long.dig-trial.com', 'TXT'], ['EDNS: version: 0', 'ANSWER: 1']];
         yield 'over TCP' => ['127.53.0.151', ['+tcp', 'dig-trial.com', 'MX'], ['10 mail.dig-host.example.']];
+        yield 'a null MX (RFC 7505)' => ['127.53.0.151', ['mute.dig-trial.com', 'MX'], ['status: NOERROR', 'mute.dig-trial.com.	3600	IN	MX	0 .']];
         yield 'what is no question' => ['127.53.0.151', ['+opcode=notify', 'dig-trial.com', 'SOA'], ['status: NOTIMP']];
     }
 
