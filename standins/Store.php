@@ -101,8 +101,8 @@ SQL);
 
     public function tell(string $key, string $value): void
     {
-        $this->told[$key] = $value;
         $this->run('INSERT INTO told VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value', $key, $value);
+        $this->told[$key] = $value;
     }
 
     public function name(string $name): ?Registered

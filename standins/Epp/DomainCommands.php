@@ -35,6 +35,8 @@ final readonly class DomainCommands
 
     public const YEARS_AHEAD = 10;
 
+    private const IN_USE = 'In use';
+
     /**
      * @param  list<XmlNode>  $extensions  of the command
      * @param  bool  $isReviewed  whether the registrar's people have looked at it
@@ -62,19 +64,18 @@ final readonly class DomainCommands
         $names = $object->texts(EppNamespace::Domain->value, 'name');
         $check = $this->extension(EppNamespace::Fee, 'check');
         $asked = $check === null ? null : FeesAsked::of($check);
-        $prices = fn (EppWriter $to) => $asked?->write($to, array_combine($names, array_map(fn (string $name): ?string => $this->whyNot($name) === 'In use' ? null : $this->whyNot($name), $names)));
+        $why = array_combine($names, array_map($this->whyNot(...), $names));
 
-        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'chkData', function (EppWriter $to) use ($names): void {
+        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'chkData', function (EppWriter $to) use ($names, $why): void {
             foreach ($names as $name) {
-                $to->open('domain:cd', [], function (EppWriter $to) use ($name): void {
-                    $why = $this->whyNot($name);
-                    $to->text('domain:name', $name, ['avail' => $why === null ? '1' : '0']);
-                    if ($why !== null) {
-                        $to->text('domain:reason', $why);
+                $to->open('domain:cd', [], function (EppWriter $to) use ($name, $why): void {
+                    $to->text('domain:name', $name, ['avail' => $why[$name] === null ? '1' : '0']);
+                    if ($why[$name] !== null) {
+                        $to->text('domain:reason', $why[$name]);
                     }
                 });
             }
-        }), $asked === null ? null : $prices);
+        }), $asked === null ? null : fn (EppWriter $to) => $asked->write($to, array_map(fn (?string $said): ?string => $said === self::IN_USE ? null : $said, $why)));
     }
 
     private function whyNot(string $name): ?string
@@ -85,7 +86,7 @@ final readonly class DomainCommands
             return 'Not a name';
         }
 
-        return Registry::for($domain->ascii) === null ? 'Not sold here' : ($this->world->store->name($domain->ascii) === null ? null : 'In use');
+        return Registry::for($domain->ascii) === null ? 'Not sold here' : ($this->world->store->name($domain->ascii) === null ? null : self::IN_USE);
     }
 
     private function info(XmlNode $object): EppAnswer
@@ -107,7 +108,7 @@ final readonly class DomainCommands
         $domain = EppNamespace::Domain->value;
         $asked = $object->textOf($domain, 'name');
         if ($this->whyNot($asked) !== null) {
-            throw EppRefusal::because($this->whyNot($asked) === 'In use' ? EppCode::Exists : EppCode::ValueSyntax, "{$asked}: {$this->whyNot($asked)}");
+            throw EppRefusal::because($this->whyNot($asked) === self::IN_USE ? EppCode::Exists : EppCode::ValueSyntax, "{$asked}: {$this->whyNot($asked)}");
         }
         $name = DomainName::of($asked)->ascii;
         $this->takes($object);
@@ -400,7 +401,7 @@ final readonly class DomainCommands
         $agreed = $this->extension(EppNamespace::Fee, $command);
         $fee = EppNamespace::Fee->value;
         if ($agreed !== null && (($agreed->textOrNull($fee, 'currency') ?? Prices::CURRENCY) !== Prices::CURRENCY || (int) round(100 * array_sum(array_map(floatval(...), $agreed->texts($fee, 'fee')))) < $pence)) {
-            throw EppRefusal::because(EppCode::ValueRange, 'It costs '.Prices::written($pence).' GBP.');
+            throw EppRefusal::because(EppCode::ValueRange, 'It costs '.Prices::written($pence).' '.Prices::CURRENCY.'.');
         }
         if ($this->account->balance < $pence) {
             throw EppRefusal::because(EppCode::Billing, 'The account holds too little: '.Prices::written($this->account->balance).' of '.Prices::written($pence).'.');

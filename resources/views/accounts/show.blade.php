@@ -49,7 +49,7 @@
                     <details @if ($errors->has('own_password') || $errors->has('gate_password')) open @endif><summary>{{ $account->gate_secret_id === null ? 'Keep a password' : 'Keep another password, or none' }}</summary>
                         <form method="post" action="{{ route('accounts.gate', $account) }}" class="fields">
                             @csrf
-                            <div class="columns"><x-own-password name="own_password" label="Your own password, once more"><x-field name="gate_password" type="password" label="Its password at the gate" autocomplete="off" maxlength="200" note="{{ $account->registrar->link === 'wire' ? '6 to 16 characters. ' : '' }}Empty: forget the one that is kept"/></x-own-password></div>
+                            <div class="columns"><x-own-password name="own_password" label="Your own password, once more"><x-field name="gate_password" type="password" label="Its password at the gate" autocomplete="off" maxlength="200" note="{{ $account->registrar->link === 'wire' ? __('outside.gate.password_note').' ' : '' }}Empty: forget the one that is kept"/></x-own-password></div>
                             <p><button>Keep it</button></p>
                         </form>
                     </details>
