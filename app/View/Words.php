@@ -23,17 +23,7 @@ final readonly class Words
 
     public function finding(Finding $finding): string
     {
-        $with = [];
-        foreach ($finding->with as $name => $value) {
-            $with[$name] = match (true) {
-                $value instanceof Instant => $this->near($value),
-                $value instanceof Money => $value->text(),
-                is_string($value) => $this->vocabulary($name, $value),
-                default => (string) $value,
-            };
-        }
-
-        return $this->say('findings.'.$finding->key(), $with);
+        return $this->say('findings.'.$finding->key(), $this->with($finding->with));
     }
 
     /** What stands in the way of several names at once, without what differs from one to the next. */
@@ -53,14 +43,48 @@ final readonly class Words
         foreach (is_array($stored['with'] ?? null) ? $stored['with'] : [] as $name => $typed) {
             [$kind, $value] = is_array($typed) ? [$typed[0] ?? null, $typed[1] ?? null] : [null, null];
             $with[(string) $name] = match (true) {
-                $kind === 'instant' && is_string($value) => $this->near(Instant::of($value)),
-                $kind === 'money' && is_array($value) && is_string($value[0] ?? null) && is_string($value[1] ?? null) => Money::of($value[0], $value[1])->text(),
-                $kind === 'text' && is_string($value) => $this->vocabulary((string) $name, $value),
-                default => is_scalar($value) ? (string) $value : '',
+                $kind === 'instant' && is_string($value) => Instant::of($value),
+                $kind === 'money' && is_array($value) && is_string($value[0] ?? null) && is_string($value[1] ?? null) => Money::of($value[0], $value[1]),
+                $kind === 'text' && is_string($value) => $value,
+                default => is_int($value) ? $value : '',
             };
         }
 
-        return $this->say('findings.'.(is_string($stored['key'] ?? null) ? $stored['key'] : ''), $with);
+        return $this->say('findings.'.(is_string($stored['key'] ?? null) ? $stored['key'] : ''), $this->with($with));
+    }
+
+    /**
+     * @param  array<string, string|int|Instant|Money>  $values  of one sentence
+     * @return array<string, string>
+     */
+    private function with(array $values): array
+    {
+        $days = $this->days(array_filter($values, fn (mixed $value): bool => $value instanceof Instant));
+        $with = [];
+        foreach ($values as $name => $value) {
+            $with[$name] = match (true) {
+                $value instanceof Instant => $days[$name],
+                $value instanceof Money => $value->text(),
+                is_string($value) => $this->vocabulary($name, $value),
+                default => (string) $value,
+            };
+        }
+
+        return $with;
+    }
+
+    /**
+     * Days that are read together: where two would read alike, each says its year.
+     *
+     * @param  array<string, Instant>  $named
+     * @return array<string, string>
+     */
+    private function days(array $named): array
+    {
+        $near = array_map($this->near(...), $named);
+        $full = array_map(Dates::full(...), $named);
+
+        return count(array_unique($near)) < count(array_unique($full)) ? $full : $near;
     }
 
     /** @return array{string, string} the strong line and the lesser one */
@@ -71,11 +95,9 @@ final readonly class Words
         $ends = $standing->instant('ends_on')?->toDay();
         $sum = $standing->textOrNull('sum');
         $with = [
-            'at' => $at === null ? '' : $this->near($at),
-            'ends' => $ends === null ? '' : $this->near($ends),
             'sum' => $sum === null ? '' : Money::of($sum, $standing->text('currency'))->text(),
             'late' => $late?->text() ?? '',
-        ];
+        ] + $this->days(array_filter(['at' => $at, 'ends' => $ends])) + ['at' => '', 'ends' => ''];
         $form = match (true) {
             $kind === NextKind::Watched && $at === null => $standing->text('registrar_name') === '' ? 'nowhere' : 'unsaid',
             $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted() => 'falls',

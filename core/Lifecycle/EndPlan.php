@@ -17,8 +17,9 @@ final readonly class EndPlan
     /**
      * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages  from the term itself without gap or overlap: the days on which each begins and ends; null: open
      * @param  list<array{EventKind, int, 'renew'|'late'|null, bool}>  $events  in order: the day, which of the terms' sums is due, whether it is certain
+     * @param  int  $ahead  for how many days the registry's record is a year ahead of what was paid: all the grace that it gives after renewing by itself, however much of it the registrar keeps (RFC 3915 §3.1)
      */
-    private function __construct(public array $stages, public array $events)
+    private function __construct(public array $stages, public array $events, public int $ahead)
     {
     }
 
@@ -26,7 +27,12 @@ final readonly class EndPlan
     {
         $stages = self::stages($rules, $terms);
 
-        return new self($stages, self::events($rules, $terms, $intent, $stages));
+        $ahead = 0;
+        foreach ($rules->end->value as $phase) {
+            $ahead += $phase->phase === Phase::Grace && $phase->cut ? $phase->days : 0;
+        }
+
+        return new self($stages, self::events($rules, $terms, $intent, $stages), $ahead);
     }
 
     /** The day on which a phase begins; null: there is none like it. */

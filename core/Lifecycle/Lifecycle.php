@@ -21,7 +21,7 @@ final readonly class Lifecycle
 
     /**
      * @param  Phase  $phase  where it stands at `$now`
-     * @param  bool  $presumed  an expected instant has passed, and nothing confirms which way it went
+     * @param  bool  $presumed  an expected instant has passed, and nothing written down confirms which way it went
      * @param  EndPlan|null  $plan  what surrounds its end; null: it has none that is known
      * @param  list<Hold>  $holds
      * @param  Instant|null  $since  when the phase that is proven did begin, on whatever day the plan has it; null: the plan stands
@@ -55,9 +55,14 @@ final readonly class Lifecycle
             $proven = null;
         }
         $phase = $proven ?? ($plan === null || $ends === null ? Phase::NotKnown : self::phaseAt($plan, $ends, $now));
+        $presumed = $proven === null && $phase->isLate();
+        // No fact of ours before it is taken over; but against what is only expected it is believed, once it can't be the registry's own renewal, which is taken back.
+        if ($presumed && $facts->seenUntil?->isAfter($now) === true && $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true) {
+            $phase = Phase::InTerm;
+        }
         $holds = self::holds($facts, $rules);
 
-        return new self($facts, $terms, $rules, $now, $phase, $proven === null && $phase->isLate(), $ends === null && $begins === null ? null : $plan, $holds, $begins === null ? null : $since, $begins ?? 0);
+        return new self($facts, $terms, $rules, $now, $phase, $presumed, $ends === null && $begins === null ? null : $plan, $holds, $begins === null ? null : $since, $begins ?? 0);
     }
 
     /** @return list<Event> all of them in order, those already past included */
@@ -101,8 +106,11 @@ final readonly class Lifecycle
         if ($this->since !== null) {
             return array_map(fn (Event $event): int => $event->at->epoch, $this->events());
         }
-        $dates = [];
         $ends = $this->facts->ends->epoch ?? 0;
+        $dates = $this->facts->seenUntil === null ? [] : [$ends + ($this->plan->ahead ?? 0) * self::DAY, $this->facts->seenUntil->epoch];
+        if ($this->mayBeRenewed()) {
+            $dates[] = $this->renewedByNow()->epoch ?? 0;
+        }
         foreach ($this->plan->events ?? [] as $event) {
             $dates[] = $ends + $event[1] * self::DAY;
         }
@@ -163,6 +171,24 @@ final readonly class Lifecycle
     public function renewedUntil(): ?Instant
     {
         return $this->facts->ends === null ? null : Term::extend($this->facts->created, $this->facts->ends, max(1, $this->rules->leastYears->value));
+    }
+
+    /** The end that it has by now if it has renewed by itself at each of them. */
+    public function renewedByNow(): ?Instant
+    {
+        $step = max(1, $this->rules->leastYears->value);
+        $until = $this->renewedUntil();
+        for ($years = 2 * $step; $this->facts->ends !== null && $until?->hasComeAt($this->now) === true; $years += $step) {
+            $until = Term::extend($this->facts->created, $this->facts->ends, $years);
+        }
+
+        return $until;
+    }
+
+    /** Whether it may as well have been renewed: its end has passed, and either it was to renew by itself or its registry says so. */
+    public function mayBeRenewed(): bool
+    {
+        return $this->presumed && ($this->facts->intent === Intent::ByItself || $this->phase === Phase::InTerm);
     }
 
     /** @return list<Event> what is still to come, soonest first */

@@ -21,6 +21,8 @@ enum LifecycleFinding: string implements FindingTag
     case AskedTooLate = 'asked_too_late';
     case Lapses = 'lapses';
     case PresumedRenewed = 'presumed_renewed';
+    /** Its end has passed here, and its registry gives a later one. */
+    case RenewedOutside = 'renewed_outside';
     case LatePlain = 'late_plain';
     case LateDear = 'late_dear';
     case Suspended = 'suspended';
@@ -51,7 +53,7 @@ enum LifecycleFinding: string implements FindingTag
             self::ChargeUnconfirmed => ['at', 'ends'],
             self::AskClient => ['by', 'ends'],
             self::AskedTooLate => ['ends', 'by'],
-            self::PresumedRenewed => ['ended', 'until'],
+            self::PresumedRenewed, self::RenewedOutside => ['ended', 'until'],
             self::LatePlain => ['until', 'last'],
             self::LateDear, self::Suspended, self::Redemption => ['until'],
             self::OnHold => ['status'],
@@ -71,7 +73,7 @@ enum LifecycleFinding: string implements FindingTag
             self::MayNotMove => Cost::MovementFails,
             self::LatePlain => Cost::Money,
             self::RenewsByItself, self::RenewsAtUnknownPrice, self::ChargeUnconfirmed, self::AskClient,
-            self::PresumedRenewed, self::EndNotKnown, self::LockOff, self::Watched, self::DefaultRules => Cost::Attention,
+            self::PresumedRenewed, self::RenewedOutside, self::EndNotKnown, self::LockOff, self::Watched, self::DefaultRules => Cost::Attention,
         };
     }
 
@@ -93,6 +95,7 @@ enum LifecycleFinding: string implements FindingTag
             self::AskClient, self::AskedTooLate => Cure::AskClient,
             self::Lapses => Cure::ChangeIntent,
             self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released, self::NotInList, self::Watched => Cure::LookAtRecord,
+            self::RenewedOutside => Cure::SettleDrift,
             self::OnHold => Cure::LiftHold,
             self::MayNotMove => Cure::Wait,
             self::LockOff => Cure::SetLock,

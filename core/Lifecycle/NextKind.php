@@ -13,6 +13,8 @@ enum NextKind: string
     case AskClient = 'ask_client';
     case Lapses = 'lapses';
     case Presumed = 'presumed';
+    /** Its registry says so, and nobody has taken it over. */
+    case Renewed = 'renewed';
     case LatePlain = 'late_plain';
     case LateDear = 'late_dear';
     case Suspended = 'suspended';

@@ -80,12 +80,11 @@ final readonly class Standing
             return [NextKind::NotKnown, null, null, Finding::of(LifecycleFinding::EndNotKnown)];
         }
         if ($life->phase === Phase::InTerm) {
-            return self::inTerm($life, $ends);
+            return $life->presumed ? [NextKind::Renewed, $life->facts->seenUntil, null, Finding::of(LifecycleFinding::RenewedOutside, ended: $ends, until: $life->facts->seenUntil ?? $ends)] : self::inTerm($life, $ends);
         }
         $renewUntil = $life->last(Rescue::Renew) ?? $ends;
-        $renewed = $life->phase === Phase::Grace && $life->presumed && $life->facts->intent === Intent::ByItself ? $life->renewedUntil() : null;
-        if ($renewed !== null) {
-            return [NextKind::Presumed, $renewUntil, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $renewed)];
+        if ($life->mayBeRenewed()) {
+            return [NextKind::Presumed, $life->phase === Phase::Grace ? $renewUntil : $life->coming(EventKind::LastAtAll)?->at, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedByNow() ?? $ends)];
         }
         $lastAtAll = $life->event(EventKind::LastAtAll)->at ?? $ends;
         $plain = $life->coming(EventKind::LastPlain);
@@ -138,7 +137,9 @@ final readonly class Standing
             NextKind::LatePlain, NextKind::LateDear, NextKind::Suspended, NextKind::Redemption, NextKind::PendingDelete => Severity::Grave,
             NextKind::Ends => $days <= self::GRAVE ? Severity::Grave : ($days <= self::SOON ? Severity::Soon : Severity::Calm),
             NextKind::AskClient, NextKind::Lapses => $days <= self::SOON ? Severity::Soon : Severity::Calm,
-            NextKind::ChargeUnconfirmed, NextKind::Presumed, NextKind::NotKnown, NextKind::Released => Severity::Soon,
+            // Long after its end it may be near its last day instead.
+            NextKind::Presumed => $life->phase !== Phase::Grace && $life->rescue() !== Rescue::Nothing ? Severity::Grave : Severity::Soon,
+            NextKind::ChargeUnconfirmed, NextKind::Renewed, NextKind::NotKnown, NextKind::Released => Severity::Soon,
             NextKind::Charge, NextKind::Handover, NextKind::Watched => Severity::Calm,
         };
     }

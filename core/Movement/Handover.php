@@ -121,11 +121,13 @@ final readonly class Handover
         if ($ends === null) {
             return $life->rules->showsEnd->value ? [Finding::of(MovementFinding::EndNotKnown, Effect::NotKnown)] : [];
         }
+        if ($life->mayBeRenewed()) {
+            return [Finding::of(MovementFinding::MaybeRenewed, Effect::NotKnown, null, ended: $ends)];
+        }
         if ($life->phase->isLate()) {
             return [match (true) {
                 $life->phase === Phase::Redemption || $life->phase === Phase::Quarantine => Finding::of(MovementFinding::InRedemption, Effect::Stops, null, until: $life->event(EventKind::LastAtAll)->at ?? $ends),
                 $life->phase === Phase::PendingDelete || $life->phase === Phase::Released => Finding::of(MovementFinding::GoneForGood, Effect::Stops),
-                $life->presumed && $life->facts->intent === Intent::ByItself => Finding::of(MovementFinding::MaybeRenewed, Effect::NotKnown, null, ended: $ends),
                 default => Finding::of(MovementFinding::PastEnd, Effect::Stops, null, ended: $ends),
             }];
         }

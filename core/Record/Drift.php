@@ -133,6 +133,10 @@ final readonly class Drift
         if ($there === null || $here !== null && ($here->compare($there) === 0 || $record->ends !== null && $here->compare($record->ends) === 0)) {
             return [];
         }
+        // Deleted in the grace of a renewal that was by itself, a name may stand a year ahead until it is gone: nobody renewed it.
+        if ($here !== null && $there->isAfter($here) && Status::proven($record->statuses)?->isDeleted() === true) {
+            return [];
+        }
         if ($here === null) {
             return [self::of(RecordFinding::EndNotWritten, $held, $seen, null, $now, seen: $there)];
         }

@@ -13,6 +13,7 @@ return [
         'asked_too_late' => 'It ends on :ends, and the :served was to say by :by whether to keep it',
         'lapses' => 'Meant to lapse on :at',
         'presumed_renewed' => 'Its term ended on :ended; renewed by itself it would now run until :until, but nothing confirms that',
+        'renewed_outside' => 'Its term ended on :ended by what is written here; its registry says that it runs until :until',
         'late_plain' => 'Late: renewed before :until it costs no more than usual, and until :last it can be renewed at all',
         'late_dear' => 'Late: it can be renewed until :until, at its registrar’s late price if it has one',
         'suspended' => 'Switched off by the registry; renewed before :until it comes back, after that it is lost',

@@ -19,7 +19,7 @@ return [
     'finding' => [
         'lifecycle_lock_off' => 'the lock is off, and it is not moving', 'lifecycle_may_not_move' => 'it may not go to another registrar yet', 'lifecycle_on_hold' => 'it is on hold',
         'lifecycle_renews_at_unknown_price' => 'it renews at a price not written down', 'lifecycle_charge_unconfirmed' => 'its charge is not confirmed',
-        'lifecycle_presumed_renewed' => 'it is presumed renewed', 'lifecycle_asked_too_late' => 'the :served should have said', 'lifecycle_default_rules' => 'the rulebook lacks its suffix',
+        'lifecycle_presumed_renewed' => 'it is presumed renewed', 'lifecycle_renewed_outside' => 'its registry says that it is renewed', 'lifecycle_asked_too_late' => 'the :served should have said', 'lifecycle_default_rules' => 'the rulebook lacks its suffix',
         'movement_under_way' => 'it is moving', 'lifecycle_watched' => 'it is only watched',
         'record_not_in_directory' => 'no directory has it', 'record_other_registrar' => 'it is gone from our account', 'record_transfer_not_ours' => 'a transfer that nobody here started', 'record_deleted' => 'it was deleted by nobody here', 'record_falls_free' => 'it was deleted for good by nobody here', 'record_ends_sooner' => 'outside it ends sooner',
         'record_ends_later' => 'outside it ends later', 'record_held_by_registry' => 'its registry holds it', 'record_held_by_registrar' => 'its registrar holds it', 'record_servers_changed' => 'its name servers were changed by nobody here',

@@ -296,10 +296,19 @@ final readonly class DomainCommands
         $charged = $this->charge('update', Prices::of('restore', $name->name));
         $name->change(['redemptionPeriod', 'pendingDelete'], []);
         $name->stage = null;
+        // With the year that its deletion took back, which the price holds.
+        while ($name->ends !== null && $name->ends <= $now = $this->world->now()) {
+            $name->ends = EndHabit::yearAfter($name->ends);
+            $name->renewed = $now;
+            $name->change([], ['renewPeriod']);
+        }
         $this->world->change($name);
+        if ($name->grace() === []) {
+            return EppAnswer::done(null, $charged);
+        }
 
-        return EppAnswer::done(null, function (EppWriter $to) use ($charged): void {
-            $to->object(EppNamespace::Grace, 'upData', fn (EppWriter $to) => $to->sign('rgp:rgpStatus', ['s' => 'renewPeriod']));
+        return EppAnswer::done(null, function (EppWriter $to) use ($name, $charged): void {
+            $to->object(EppNamespace::Grace, 'upData', fn (EppWriter $to) => $to->sign('rgp:rgpStatus', ['s' => $name->grace()[0]]));
             if ($charged !== null) {
                 $charged($to);
             }

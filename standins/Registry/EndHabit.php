@@ -68,8 +68,18 @@ enum EndHabit
     /** The 29th of February has its anniversary on the 28th. */
     public static function yearAfter(int $epoch): int
     {
+        return self::anniversary($epoch, 1);
+    }
+
+    public static function yearBefore(int $epoch): int
+    {
+        return self::anniversary($epoch, -1);
+    }
+
+    private static function anniversary(int $epoch, int $years): int
+    {
         [$year, $month, $day, $time] = array_map(intval(...), explode('-', gmdate('Y-n-j-', $epoch).($epoch % 86_400)));
 
-        return (int) gmmktime(0, 0, 0, $month, $month === 2 && $day === 29 ? 28 : $day, $year + 1) + $time;
+        return (int) gmmktime(0, 0, 0, $month, $month === 2 && $day === 29 ? 28 : $day, $year + $years) + $time;
     }
 }

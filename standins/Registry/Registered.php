@@ -128,9 +128,12 @@ final class Registered
         $this->change(array_keys(array_filter($this->shortPeriods(), fn (int $end): bool => $end <= $at)), []);
     }
 
-    /** RFC 3915 §3.1: what is deleted can be restored for a while. */
+    /** RFC 3915 §3.1: what is deleted can be restored for a while, and a renewal that was by itself is taken back. */
     public function delete(int $at): void
     {
+        if ($this->has('autoRenewPeriod') && $this->ends !== null) {
+            $this->ends = $this->stage ?? EndHabit::yearBefore($this->ends);
+        }
         $this->stage = $at;
         $this->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod'], ['pendingDelete', 'redemptionPeriod']);
     }

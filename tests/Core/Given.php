@@ -41,10 +41,11 @@ final class Given
         Lock $lock = Lock::Off,
         ?string $missing = null,
         ?string $deleted = null,
+        ?string $seenUntil = null,
     ): Lifecycle {
         $domain = DomainName::of($name);
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);
-        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted));
+        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil));
 
         return Lifecycle::of($facts, $terms, self::rulebook()->for($domain->suffix(), Instant::of($now)), Instant::of($now));
     }

@@ -189,6 +189,22 @@ final class OutsideTest extends TestCase
         self::assertSame(['ends_later' => 'open'], $this->drifts($name));
     }
 
+    public function test_what_its_registry_has_renewed_is_not_called_deleted(): void
+    {
+        $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2027-08-01')->epoch]), ['ends_on' => Instant::of('2026-08-01')]);
+        $this->actingAs($this->house->clerk)->get("/names/{$ascii}")->assertSee('Deleted: it can only be restored');
+        $this->observe($name);
+        $this->get("/names/{$ascii}")->assertDontSee('Deleted')->assertSee('its registry says that it runs until 1 Aug 2027')
+            ->assertSee('Outside it ends on 1 Aug 2027; here it says 1 Aug 2026')->assertSee('ended');
+        $this->get('/roll')->assertSee('Renewed to 1 Aug 2027')->assertSee('as its registry says; here it ended 1 Aug 2026');
+        $this->get("/hand-over?name={$ascii}&receiver={$this->house->theirs->id}")->assertOk()->assertSee('Not known yet')->assertDontSee('restore it first');
+        $titles = fn (): array => array_map(fn (RoundsItem $item): string => $item->section->value, array_values(array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => $item->title === $ascii)));
+        self::assertSame(['look'], $titles(), 'nothing of it is lost');
+        $this->press("/deeds/take_observed?name={$ascii}&what=all")->assertRedirect();
+        $this->get("/names/{$ascii}")->assertSee('Ends on 1 Aug')->assertDontSee('its registry says');
+        self::assertSame([], $titles());
+    }
+
     public function test_rounds_name_what_is_alarming_and_count_the_rest_by_kind(): void
     {
         $gone = $this->held($this->registered(otherwise: ['registrar' => 'farshore']));

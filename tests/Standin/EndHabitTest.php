@@ -52,7 +52,8 @@ final class EndHabitTest extends TestCase
         self::assertSame([], $this->on('2026-10-19', 'a.com')?->statuses);
         $after = $this->on('2026-10-21', 'a.com');
         self::assertSame([['autoRenewPeriod'], '2027-10-20'], [$after?->statuses, gmdate('Y-m-d', $after->ends ?? 0)]);
-        self::assertSame(['pendingDelete', 'redemptionPeriod'], $this->on('2026-11-20', 'a.com')?->statuses);
+        $deleted = $this->on('2026-11-20', 'a.com');
+        self::assertSame([['pendingDelete', 'redemptionPeriod'], '2026-10-20'], [$deleted?->statuses, gmdate('Y-m-d', $deleted->ends ?? 0)]);
         self::assertFalse($this->world->store->name('a.com')?->isDelegated());
         self::assertSame(['pendingDelete'], $this->on('2026-12-20', 'a.com')?->statuses);
         self::assertNull($this->on('2026-12-26', 'a.com'));

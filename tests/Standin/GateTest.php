@@ -291,11 +291,32 @@ final class GateTest extends TestCase
         $report = '<rgp:report><rgp:preData>x</rgp:preData><rgp:postData>x</rgp:postData><rgp:delTime>2026-10-06T09:00:00.0Z</rgp:delTime><rgp:resTime>2026-10-06T09:00:00.0Z</rgp:resTime><rgp:resReason>x</rgp:resReason><rgp:statement>x</rgp:statement></rgp:report>';
         self::assertSame(EppCode::StatusProhibits, $talk->raw("<epp xmlns=\"urn:ietf:params:xml:ns:epp-1.0\"><command><update><domain:update xmlns:domain=\"urn:ietf:params:xml:ns:domain-1.0\"><domain:name>bell.com</domain:name><domain:chg/></domain:update></update><extension><rgp:update xmlns:rgp=\"urn:ietf:params:xml:ns:rgp-1.0\"><rgp:restore op=\"report\">{$report}</rgp:restore></rgp:update></extension></command></epp>")->code(), 'nobody waits for a report');
         $restored = $restore();
-        self::assertSame([EppCode::Done, 'renewPeriod'], [$restored->code(), $restored->extension(EppNamespace::Grace, 'upData')?->child(EppNamespace::Grace->value, 'rgpStatus')->attribute('s')]);
+        self::assertSame([EppCode::Done, null], [$restored->code(), $restored->extension(EppNamespace::Grace, 'upData')], 'no period runs');
         self::assertSame(['ok'], DomainData::of($talk->say(new DomainInfo('bell.com')))->statuses);
         // 86.00 of the hundred that the account held.
         $told = $talk->say(new AccountInfo('40718'))->object(EppNamespace::Account, 'infData');
         self::assertSame('14.00', $told->textOf(EppNamespace::Account->value, 'balance'));
+    }
+
+    /** RFC 3915 §3.1: its own renewal a registry takes back with the deletion; that a restored name has it again is common practice. */
+    public function test_a_name_deleted_after_its_end_is_restored_with_a_year(): void
+    {
+        $talk = $this->gate->session('40718');
+        $stands = function () use ($talk): string {
+            $domain = DomainData::of($talk->say(new DomainInfo('bell.com')));
+
+            return $domain->ends?->format('Y-m-d').' '.implode(' ', $domain->statuses);
+        };
+        $this->gate->days(400);
+        self::assertSame('2028-11-02 ok autoRenewPeriod', $stands());
+        self::assertSame(EppCode::Pending, $talk->say(new Delete(EppObject::Domain, 'bell.com'))->code());
+        self::assertSame('2027-11-02 pendingDelete redemptionPeriod', $stands());
+        $this->gate->days(20);
+        $restored = $talk->say(new DomainUpdate('bell.com', restore: true));
+        self::assertSame([EppCode::Done, 'renewPeriod'], [$restored->code(), $restored->extension(EppNamespace::Grace, 'upData')?->child(EppNamespace::Grace->value, 'rgpStatus')->attribute('s')]);
+        self::assertSame('2028-11-02 ok renewPeriod', $stands());
+        $this->gate->days(60);
+        self::assertSame('2028-11-02 ok', $stands());
     }
 
     /** RFC 5731 §2.3 and §3.2.5, RFC 5732 */

@@ -34,6 +34,22 @@ final readonly class OpenDrift
         return new self($row->int('id'), $tag, Finding::of($tag, Effect::Worth, null, ...$with), Certainty::from($row->text('certainty')), $row->instant('first_seen') ?? Instant::second(0), $row->instant('last_seen') ?? Instant::second(0));
     }
 
+    /**
+     * The later end that its registry surely gives.
+     *
+     * @param  list<self>  $drifts  of one name
+     */
+    public static function laterEnd(array $drifts): ?Instant
+    {
+        foreach ($drifts as $drift) {
+            if ($drift->tag === RecordFinding::EndsLater && $drift->certainty === Certainty::Sure && $drift->seen() instanceof Instant) {
+                return $drift->seen();
+            }
+        }
+
+        return null;
+    }
+
     /** What the outside says, as the fact of ours would be; null where it says that there is none. */
     public function seen(): Instant|string|null
     {

@@ -35,6 +35,7 @@ final readonly class StandingFacts
             'missing' => $file->facts->missing,
             'changed' => $file->facts->registrantChanged,
             'deleted' => $file->facts->deletedSince,
+            'later' => $file->facts->seenUntil,
             'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
             'lead' => $file->late->chargeLead,
             'dark' => $file->late->darkAfter,
@@ -66,7 +67,7 @@ final readonly class StandingFacts
 
         return new self(
             Lifecycle::of(
-                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted')),
+                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later')),
                 new LateTerms($days('lead') ?? 0, $days('dark'), $days('plain'), $days('late'), $days('ask') ?? 14, $money('renew'), $money('fee'), $money('restore')),
                 $book->for($name->suffix(), $now),
                 $now,

@@ -41,12 +41,13 @@ final class StandingPropertiesTest extends TestCase
         $intent = Intent::cases()[$this->random->getInt(0, 3)];
         $plain = $this->random->getInt(0, 30);
         $known = $this->random->getInt(0, 1) === 0;
+        $later = $ends === null || $this->random->getInt(0, 3) > 0 ? null : $ends->plusYears($this->random->getInt(1, 3));
         $terms = new LateTerms(
             $this->random->getInt(0, 40), $known ? $this->random->getInt(0, 40) : null, $known ? $plain : null, $known ? $this->random->getInt($plain, 60) : null, 14,
             $known ? Money::of('9.90', 'GBP') : null, $known ? Money::of('75.40', 'GBP') : null, $known ? Money::of('86.00', 'GBP') : null,
         );
 
-        return fn (Instant $now): Lifecycle => Given::life($name, $created->iso(), $ends?->iso(), $intent, moved: $moved?->iso(), terms: $terms, now: $now->isoSecond());
+        return fn (Instant $now): Lifecycle => Given::life($name, $created->iso(), $ends?->iso(), $intent, moved: $moved?->iso(), terms: $terms, now: $now->isoSecond(), seenUntil: $later?->iso());
     }
 
     private function anyInstant(): Instant
@@ -80,7 +81,7 @@ final class StandingPropertiesTest extends TestCase
         self::assertGreaterThan(self::CASES, $checked);
     }
 
-    public function test_the_next_date_is_still_to_come_and_is_one_that_the_rules_placed(): void
+    public function test_the_next_date_is_still_to_come_and_is_one_that_the_rules_or_the_registry_placed(): void
     {
         for ($case = 0; $case < self::CASES; $case++) {
             $life = $this->anyName()($this->anyInstant());
@@ -93,6 +94,7 @@ final class StandingPropertiesTest extends TestCase
             foreach ($life->stages() as $stage) {
                 $placed[] = $stage->span->until->epoch ?? 0;
             }
+            $placed[] = $life->facts->seenUntil->epoch ?? 0;
             self::assertContains($standing->at->epoch, $placed);
         }
     }

@@ -12,10 +12,12 @@ use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Lifecycle\Severity;
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -29,6 +31,8 @@ final class StandingTest extends TestCase
         yield 'a charge to come' => ['2026-11-30', Intent::ByItself, NextKind::Charge, '2026-11-23', Severity::Calm];
         yield 'a charge that has passed' => ['2026-10-12', Intent::ByItself, NextKind::ChargeUnconfirmed, '2026-10-12', Severity::Soon];
         yield 'renewed by itself, or not' => ['2026-10-01', Intent::ByItself, NextKind::Presumed, '2026-10-31', Severity::Soon];
+        yield 'renewed by itself, or deleted since' => ['2026-09-01', Intent::ByItself, NextKind::Presumed, '2026-10-31', Severity::Grave];
+        yield 'renewed by itself, or free' => ['2026-06-01', Intent::ByItself, NextKind::Presumed, null, Severity::Soon];
         yield 'a client to ask' => ['2026-11-02', Intent::AskClient, NextKind::AskClient, '2026-10-19', Severity::Soon];
         yield 'a client who has not said' => ['2026-10-12', Intent::AskClient, NextKind::AskClient, '2026-10-12', Severity::Soon];
         yield 'a lapse near' => ['2026-11-02', Intent::Lapse, NextKind::Lapses, '2026-11-02', Severity::Soon];
@@ -49,6 +53,45 @@ final class StandingTest extends TestCase
         self::assertSame($kind, $standing->next);
         self::assertSame($at, $standing->at?->iso());
         self::assertSame($severity, $standing->severity);
+    }
+
+    /**
+     * RFC 3915 §3.1: a registry that renews by itself is a year ahead for the whole of its auto-renew grace, so only after
+     * it (45 days at .com, by its agreement) does a later end prove a renewal; .uk renews nothing by itself (common practice).
+     *
+     * @return iterable<string, array{string, string, string, list<Status>, NextKind}>
+     */
+    public static function laterEnds(): iterable
+    {
+        yield 'after the grace' => ['bell.com', '2026-08-01', '2027-08-01', [], NextKind::Renewed];
+        yield 'in the grace' => ['bell.com', '2026-09-22', '2027-09-22', [], NextKind::LatePlain];
+        yield 'in what the registrar keeps of it no more' => ['bell.com', '2026-09-01', '2027-09-01', [], NextKind::Redemption];
+        yield 'the day before it is over' => ['bell.com', '2026-08-23', '2027-08-23', [], NextKind::Redemption];
+        yield 'the day on which it is over' => ['bell.com', '2026-08-22', '2027-08-22', [], NextKind::Renewed];
+        yield 'at a registry that renews nothing by itself' => ['bell.co.uk', '2026-09-22', '2027-09-22', [], NextKind::Renewed];
+        yield 'with a status that proves the deletion' => ['bell.com', '2026-08-01', '2027-08-01', [Status::RedemptionPeriod], NextKind::Redemption];
+        yield 'long past itself' => ['bell.com', '2024-08-01', '2025-08-01', [], NextKind::Released];
+        yield 'of a term that runs' => ['bell.com', '2026-10-20', '2027-10-20', [], NextKind::Ends];
+    }
+
+    /** @param  list<Status>  $statuses */
+    #[DataProvider('laterEnds')]
+    public function test_a_later_end_at_the_registry_is_believed_against_what_is_only_expected(string $name, string $ends, string $later, array $statuses, NextKind $kind): void
+    {
+        $life = Given::life($name, ends: $ends, statuses: $statuses, terms: Given::terms(), seenUntil: $later);
+        $standing = Standing::of($life);
+        self::assertSame($kind, $standing->next);
+        if ($kind === NextKind::Renewed) {
+            self::assertSame([$later, Severity::Soon, null], [$standing->at?->iso(), $standing->severity, $standing->sum]);
+            self::assertSame([Phase::InTerm, true, Rescue::Renew], [$life->phase, $life->presumed, $life->rescue()]);
+        }
+    }
+
+    public function test_what_renews_by_itself_is_presumed_to_have_done_so_at_each_end(): void
+    {
+        $until = fn (string $ends): mixed => array_values(array_filter(Standing::of(Given::life(ends: $ends, intent: Intent::ByItself))->findings, fn (Finding $finding): bool => $finding->tag === LifecycleFinding::PresumedRenewed))[0]->with['until'] ?? null;
+        self::assertEquals(Instant::of('2027-10-01'), $until('2026-10-01'));
+        self::assertEquals(Instant::of('2027-01-15'), $until('2023-01-15'));
     }
 
     public function test_the_sum_is_what_keeping_it_costs_then(): void

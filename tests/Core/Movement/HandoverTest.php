@@ -139,6 +139,8 @@ final class HandoverTest extends TestCase
         self::assertJudged(Verdict::Stopped, MovementFinding::InRedemption, self::judge(Given::life(ends: '2026-08-20')));
         self::assertJudged(Verdict::Stopped, MovementFinding::GoneForGood, self::judge(Given::life(ends: '2026-06-20')));
         self::assertJudged(Verdict::NotKnown, MovementFinding::MaybeRenewed, self::judge(Given::life(ends: '2026-10-01', intent: Intent::ByItself)));
+        self::assertJudged(Verdict::NotKnown, MovementFinding::MaybeRenewed, self::judge(Given::life(ends: '2026-08-01', intent: Intent::ByItself)));
+        self::assertJudged(Verdict::NotKnown, MovementFinding::MaybeRenewed, self::judge(Given::life(ends: '2026-08-01', seenUntil: '2027-08-01')));
         self::assertJudged(Verdict::Stopped, MovementFinding::EndsToday, self::judge(Given::life(ends: '2026-10-07')));
     }
 
