@@ -32,6 +32,12 @@ final readonly class LateTerms
     ) {
     }
 
+    /** The same, where the registrar renews for as long as the registry does. */
+    public function uncut(): self
+    {
+        return new self($this->chargeLead, $this->darkAfter, $this->plainAfter, null, $this->askLead, $this->renew, $this->late, $this->restore);
+    }
+
     /** Renewing after the plain days: the renewal and the late fee. */
     public function lateSum(): ?Money
     {

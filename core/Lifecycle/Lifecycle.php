@@ -55,7 +55,15 @@ final readonly class Lifecycle
             $proven = null;
         }
         $phase = $proven ?? ($plan === null || $ends === null ? Phase::NotKnown : self::phaseAt($plan, $ends, $now));
-        $presumed = $proven === null && $phase->isLate();
+        if ($proven?->isDeleted() === true && $plan !== null) {
+            $phase = $begins !== null && $since !== null ? self::follows($proven, $plan, $since, $begins, $now) : ($ends === null ? $proven : self::follows($proven, $plan, $ends, 0, $now));
+            if ($phase !== $proven && $begins === null && $ends !== null) {
+                // Deleted still when its registrar's days are over: then its registry may have given it the longest.
+                $plan = $rules->plans->of($rules, $terms->uncut(), $facts->intent);
+                $phase = self::follows($proven, $plan, $ends, 0, $now);
+            }
+        }
+        $presumed = $phase !== $proven && $phase->isLate();
         // No fact of ours before it is taken over; but against what is only expected it is believed, once it can't be the registry's own renewal, which is taken back.
         if ($presumed && $facts->seenUntil?->isAfter($now) === true && $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true) {
             $phase = Phase::InTerm;
@@ -103,11 +111,11 @@ final readonly class Lifecycle
     /** @return list<int> when anything of it changes: its events, and where one phase follows another; seconds since 1970 */
     public function dates(): array
     {
-        if ($this->since !== null) {
-            return array_map(fn (Event $event): int => $event->at->epoch, $this->events());
-        }
         $ends = $this->facts->ends->epoch ?? 0;
         $dates = $this->facts->seenUntil === null ? [] : [$ends + ($this->plan->ahead ?? 0) * self::DAY, $this->facts->seenUntil->epoch];
+        if ($this->since !== null) {
+            return [...array_map(fn (Event $event): int => $event->at->epoch, $this->events()), ...$dates];
+        }
         if ($this->mayBeRenewed()) {
             $dates[] = $this->renewedByNow()->epoch ?? 0;
         }
@@ -188,7 +196,7 @@ final readonly class Lifecycle
     /** Whether it may as well have been renewed: its end has passed, and either it was to renew by itself or its registry says so. */
     public function mayBeRenewed(): bool
     {
-        return $this->presumed && ($this->facts->intent === Intent::ByItself || $this->phase === Phase::InTerm);
+        return $this->presumed && ($this->phase === Phase::InTerm || $this->facts->intent === Intent::ByItself && Status::proven($this->facts->statuses)?->isDeleted() !== true);
     }
 
     /** @return list<Event> what is still to come, soonest first */
@@ -268,6 +276,26 @@ final readonly class Lifecycle
         }
 
         return Phase::Released;
+    }
+
+    /**
+     * What a phase that was proven has become by now: nothing stays deleted for ever.
+     *
+     * @param  Instant  $from  whence the plan's days count
+     * @param  int  $day  which of them it was
+     */
+    private static function follows(Phase $proven, EndPlan $plan, Instant $from, int $day, Instant $now): Phase
+    {
+        $isReached = false;
+        foreach ($plan->stages as [$phase, , $to]) {
+            $isReached = $isReached || $phase === $proven;
+            if ($isReached && ($to === null || ! $from->plusDays($to - $day)->hasComeAt($now))) {
+                return $phase;
+            }
+        }
+
+        // By the rules no name there stands so: only the day on which it is free is known.
+        return $from->plusDays(($plan->begin(Phase::Released) ?? 0) - $day)->hasComeAt($now) ? Phase::Released : $proven;
     }
 
     /** @return list<Hold> */

@@ -86,7 +86,7 @@ final readonly class Standing
         if ($life->mayBeRenewed()) {
             return [NextKind::Presumed, $life->phase === Phase::Grace ? $renewUntil : $life->coming(EventKind::LastAtAll)?->at, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedByNow() ?? $ends)];
         }
-        $lastAtAll = $life->event(EventKind::LastAtAll)->at ?? $ends;
+        $lastAtAll = ($life->coming(EventKind::LastAtAll) ?? $life->event(EventKind::Released))->at ?? $ends;
         $plain = $life->coming(EventKind::LastPlain);
 
         return match ($life->phase) {

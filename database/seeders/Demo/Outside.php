@@ -112,7 +112,7 @@ final class Outside
             'kelp-recipes.co.uk' => ['validated' => false],
             'tramway-museum.org' => ['statuses' => []],
             'kelp-farm-shop.com' => ['statuses' => [...$record['statuses'], 'serverHold', 'serverTransferProhibited']],
-            'marrow-slipway.com' => ['statuses' => ['pendingTransfer']],
+            'marrow-slipway.com' => ['statuses' => ['pendingTransfer'], 'transfer' => ['to' => 'farshore', 'asked' => Instant::of('2026-10-05T16:12:30Z')->epoch, 'by' => Instant::of('2026-10-10T16:12:30Z')->epoch]],
             'harrow-tern.com' => ['ds' => [['tag' => 31407, 'algorithm' => 13, 'type' => 2, 'digest' => hash('sha256', 'a key made up for the demo')]]],
         ];
     }

@@ -100,7 +100,7 @@
             @endif @endcan
         </section>
         <section class="card" aria-labelledby="come">
-            <h2 id="come">What is to come <span class="aside">if nothing is done</span></h2>
+            <h2 id="come">What is to come <span class="aside">{{ $life->mayBeRenewed() ? "if it was not renewed" : "if nothing is done" }}</span></h2>
             <dl class="facts">
                 @forelse ($life->toCome() as $event)
                     <div><dt>{{ App\Support\Dates::full($event->at) }}</dt><dd>{{ $words->say('words.event.'.$event->kind->value) }}{{ $event->certain ? '' : ', perhaps' }}@if ($event->sum !== null), {{ $event->kind === Acre\Core\Lifecycle\EventKind::LastPlain ? 'then '.$event->sum->text().' more' : $event->sum->text() }}@endif @if ($event->kind->cost() !== Acre\Core\Finding\Cost::Attention)<span class="lesser">missed: {{ $words->say('words.cost.'.$event->kind->cost()->name) }}</span>@endif</dd></div>

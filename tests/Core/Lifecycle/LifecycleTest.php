@@ -118,6 +118,27 @@ final class LifecycleTest extends TestCase
         self::assertNull(Given::life(deleted: '2026-10-05')->since);
     }
 
+    /** RFC 3915 §2 with the .com registry agreement: 45 days at most, then 30, then 5. */
+    public function test_nothing_stays_deleted_for_ever(): void
+    {
+        $deleted = [Status::PendingDelete, Status::RedemptionPeriod];
+        $on = fn (string $now, ?string $since = null): array => [($life = Given::life(created: '2020-09-01', ends: '2026-09-01', statuses: $deleted, deleted: $since, terms: Given::terms(), now: $now))->phase, $life->presumed, $life->event(EventKind::LastAtAll)?->at->iso()];
+        // Its registrar keeps a name for thirty days; nobody wrote down when this one was deleted.
+        self::assertSame([Phase::Redemption, false, '2026-10-31'], $on('2026-10-30T23:00:00Z'));
+        self::assertSame([Phase::Redemption, false, '2026-11-15'], $on('2026-10-31T00:00:00Z'), 'then its registry gave it longer');
+        self::assertSame([Phase::PendingDelete, true, '2026-11-15'], $on('2026-11-15T00:00:00Z'));
+        self::assertSame([Phase::Released, true, '2026-11-15'], $on('2026-11-20T00:00:00Z'));
+        // The day of its deletion is known.
+        self::assertSame([Phase::Redemption, false, '2026-10-12'], $on('2026-10-11T23:00:00Z', '2026-09-12'));
+        self::assertSame([Phase::PendingDelete, true, '2026-10-12'], $on('2026-10-12T00:00:00Z', '2026-09-12'));
+        self::assertSame([Phase::Released, true, '2026-10-12'], $on('2026-10-17T00:00:00Z', '2026-09-12'));
+        self::assertSame(Phase::Released, Given::life(created: '2020-09-01', ends: '2026-09-01', statuses: [Status::PendingDelete], deleted: '2026-10-12', now: '2026-10-17T00:00:00Z')->phase);
+        // Its registry says that it runs on: somebody restored it.
+        self::assertSame(Phase::InTerm, Given::life(created: '2020-09-01', ends: '2026-09-01', statuses: $deleted, now: '2026-11-20T00:00:00Z', seenUntil: '2027-09-01')->phase);
+        // The rules of .uk know no redemption.
+        self::assertSame([Phase::Redemption, Phase::Released], array_map(fn (string $now): Phase => Given::life('bell.co.uk', created: '2020-09-01', ends: '2026-09-01', statuses: $deleted, now: $now)->phase, ['2026-11-20T00:00:00Z', '2026-11-30T00:00:00Z']));
+    }
+
     /** The registry's terms, from memory: a .de name has no end, and after its deletion 30 days of redemption. */
     public function test_a_deleted_name_without_an_end_has_dates_nonetheless(): void
     {
