@@ -7,12 +7,13 @@ namespace App\Jobs;
 use App\Actions\Outside\LookAtMailboxes;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
-use Illuminate\Contracts\Queue\ShouldBeUnique;
+use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Connection;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Looks at mailboxes and names whose turn it is, for most of a minute; the scheduler sends the next. One at a time, so that other work finds a worker. */
-final class LookOutside implements ShouldBeUnique, ShouldQueue
+/** Looks at mailboxes and names whose turn it is, for most of a minute; the scheduler sends the next. One at a time, so that other work finds a worker, and for no longer than whoever does it is connected. */
+final class LookOutside implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;
 
@@ -22,15 +23,21 @@ final class LookOutside implements ShouldBeUnique, ShouldQueue
 
     public int $tries = 1;
 
-    /** Seconds after which another may be sent although this one never said that it ended. */
-    public int $uniqueFor = 180;
+    public int $uniqueFor = 60;
 
-    public function handle(TakeDue $take, Observe $observe, LookAtMailboxes $mailboxes): void
+    public function handle(TakeDue $take, Observe $observe, LookAtMailboxes $mailboxes, Connection $database): void
     {
-        $mailboxes->some(self::AT_ONCE);
-        $until = time() + self::SECONDS;
-        do {
-            $names = $take->handle(self::AT_ONCE);
-        } while ($names !== [] && $observe->of($names) && time() < $until);
+        if ($database->scalar('SELECT pg_try_advisory_lock(7305, 0)') !== true) {
+            return;
+        }
+        try {
+            $mailboxes->some(self::AT_ONCE);
+            $until = time() + self::SECONDS;
+            do {
+                $names = $take->handle(self::AT_ONCE);
+            } while ($names !== [] && $observe->of($names) && time() < $until);
+        } finally {
+            $database->select('SELECT pg_advisory_unlock(7305, 0)');
+        }
     }
 }

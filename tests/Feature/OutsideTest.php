@@ -23,7 +23,6 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use Acre\Wire\Whois\WhoisText;
 use App\Actions\Outside\FollowWorld;
-use App\Actions\Outside\LookAtMailboxes;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
 use App\Actions\Outside\TellAlarms;
@@ -58,6 +57,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
+use Tests\Until;
 
 /** Asking the simulated world over its sockets, keeping what it said, and settling where it disagrees. Every test adds names of its own to the world. */
 final class OutsideTest extends TestCase
@@ -456,12 +456,28 @@ final class OutsideTest extends TestCase
         config(['outside.a_minute' => 1]);
         $this->app->forgetInstance(Directory::class);
         $names = [$this->held($this->registered()), $this->held($this->registered())];
-        app(LookOutside::class)->handle(app(TakeDue::class), app(Observe::class), app(LookAtMailboxes::class));
+        app()->call([new LookOutside, 'handle']);
         $rows = DB::table('observing')->whereIn('name_id', array_map(fn (Name $name): int => $name->id, $names))->orderBy('name_id')->get();
         self::assertSame([0, 0], $rows->pluck('failures')->all());
         self::assertSame(['weekly', 'weekly'], $rows->pluck('pace')->all());
         self::assertSame(1, DB::table('observing')->where('name_id', $names[1]->id)->where('due_at', '<', '2026-10-06T09:15:00Z')->count(), 'its turn comes soon');
         $this->actingAs($this->house->reader)->get('/outside')->assertSee('wants to be left alone');
+    }
+
+    public function test_the_outside_is_looked_at_by_one_worker_at_a_time_and_by_the_next_once_that_one_is_gone(): void
+    {
+        $name = $this->held($this->registered());
+        $asked = fn (): bool => DB::table('observing')->where('name_id', $name->id)->whereNotNull('asked_at')->exists();
+        self::assertTrue(DB::connection('owner')->scalar('SELECT pg_try_advisory_lock(7305, 0)'));
+        app()->call([new LookOutside, 'handle']);
+        self::assertFalse($asked());
+        // Killed, it says nothing any more.
+        DB::purge('owner');
+        Until::so('the next one looks', function () use ($asked): bool {
+            app()->call([new LookOutside, 'handle']);
+
+            return $asked();
+        });
     }
 
     public function test_a_directory_that_says_429_is_left_alone_for_as_long_as_it_says(): void
