@@ -61,6 +61,8 @@ final class DeedsInBooksTest extends TestCase
         [$kept, $gone, $watched] = [$this->house->name('kept.com'), $this->house->name('gone.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']), $this->house->name('watched.com')];
         $address = '/deeds/let_go?name=gone.com&then=end&because=given+up+in+October';
         $this->actingAs($this->house->steward)->get('/deeds/let_go?name=gone.com&then=end')->assertOk()->assertSee('What became of them')->assertDontSee('can go now');
+        $this->gather([$kept, $watched]);
+        $this->get('/deeds/let_go?of=sheaf&then=end')->assertSeeInOrder(['the sheaf', 'For', 'kept.com', 'watched.com', 'What became of them']);
         $this->get($address)->assertSeeInOrder(['Close one name in our books', 'Skerry Registrations 40718', 'leaves the Roll; its past stays', 'Clear', 'No directory says that it has gone', 'Look at the record', 'can’t be undone']);
         app(TradeClock::class)->set(Instant::of('2026-10-09T10:00:00Z'));
         $this->press($address)->assertRedirect();

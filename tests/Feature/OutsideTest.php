@@ -383,6 +383,8 @@ final class OutsideTest extends TestCase
         $stranger = $this->registered(otherwise: ['registrar' => 'farshore', 'shown' => ['organisation', 'mailbox']]);
         $this->post('/record', ['names' => $stranger]);
         $this->get("/record/{$stranger}")->assertSee('Farshore Domains')->assertSee('ledger@wickerby-bells.com')->assertSee('it was not followed')->assertSee('redacted');
+        $this->post('/record', ['names' => $nowhere = 'nobody-'.self::$trials++.'.nowhere']);
+        $this->get("/record/{$nowhere}")->assertSee('No directory could be read')->assertSee('No directory is known that answers for .nowhere')->assertDontSee('Nobody has looked');
     }
 
     public function test_a_pasted_list_is_asked_about_in_the_background_and_what_is_no_name_is_said(): void

@@ -26,6 +26,9 @@ final readonly class DeedController
     /** So many names are shown one by one before the rest is only counted. */
     private const ROWS = 300;
 
+    /** So many are named before it is known what is to be done with them. */
+    private const NAMED = 12;
+
     public function __construct(private Deeds $deeds, private GatherNames $gather, private CaseFiles $files, private TradeClock $clock, private Words $words)
     {
     }
@@ -50,6 +53,7 @@ final readonly class DeedController
             'terms' => $terms,
             'said' => $said,
             'count' => count($ids),
+            'about' => array_map(fn (CaseFile $file): string => $file->facts->name->unicode, array_slice($files, 0, self::NAMED)),
             'verdicts' => $verdicts,
             'rows' => $verdicts?->rows($request->query('rows') === 'all' ? PHP_INT_MAX : self::ROWS) ?? [],
             'address' => fn (array $change): string => route('deeds.show', [$deed, ...$request->which(), ...$said, ...$change]),

@@ -1,9 +1,10 @@
 @php($what = fn (int $n): string => number_format($n).' '.($n === 1 ? 'name' : 'names'))
 @php($clear = $verdicts === null ? 0 : count($verdicts->clear))
 <x-layout :title="__('deeds.'.$deed.'.title')" area="Roll">
-    <nav class="trail" aria-label="Where you are">@if ($request->filled('docket')) <a href="{{ route('dockets.index') }}">Movements</a> / <a href="{{ route('dockets.show', $request->integer('docket')) }}">docket {{ $request->integer('docket') }}</a> @elseif ($request->filled('name')) <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('names.show', $request->input('name')) }}">{{ $request->input('name') }}</a> @else <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('sheaf.show') }}">{{ $request->word('of') === 'sheaf' ? 'the sheaf' : 'a list' }}</a> @endif</nav>
+    <nav class="trail" aria-label="Where you are">@if ($request->filled('docket')) <a href="{{ route('dockets.index') }}">Movements</a> / <a href="{{ route('dockets.show', $request->integer('docket')) }}">docket {{ $request->integer('docket') }}</a> @elseif ($request->filled('name')) <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('names.show', $request->input('name')) }}">{{ $request->input('name') }}</a> @elseif ($request->word('of') === 'sheaf') <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('sheaf.show') }}">the sheaf</a> @else <a href="{{ route('roll') }}">The Roll</a> / {{ $what($count) }} @endif</nav>
     <h1>{{ $terms === null ? __('deeds.'.$deed.'.title') : $contract->headline($terms, $verdicts === null ? $count : count($verdicts->kept)) }}</h1>
     <p class="sentence">{{ __('deeds.'.$deed.(isset($terms['correct']) ? '.explained_correct' : '.explained')) }}</p>
+    @if ($verdicts === null && $about !== [])<p>For @foreach ($about as $one)<strong class="name">{{ $one }}</strong>{{ $loop->last ? '' : ', ' }}@endforeach @if ($count > count($about))and {{ $what($count - count($about)) }} more @endif</p>@endif
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @if ($request->word('of') === 'sheaf')<x-in-step/>@endif
     @if (View::exists('deeds.terms.'.$deed))

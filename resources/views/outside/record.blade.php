@@ -3,10 +3,10 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('record.index') }}">Public record</a>@if ($page->isHeld()) / <a href="{{ route('names.show', $domain->ascii) }}">folio</a>@endif</nav>
     <div class="head">
         <div class="folio-name"><h1 class="name">{{ $domain->unicode }}</h1>@if ($domain->unicode !== $domain->ascii)<span class="mono lesser">{{ $domain->ascii }}</span>@endif</div>
-        <form method="post" action="{{ route('record.ask') }}" class="head-deeds">@csrf<input type="hidden" name="names" value="{{ $domain->ascii }}"><button class="{{ $last === null ? 'main' : '' }}">{{ $last === null ? 'Ask the directories' : 'Ask again' }}</button></form>
+        <form method="post" action="{{ route('record.ask') }}" class="head-deeds">@csrf<input type="hidden" name="names" value="{{ $domain->ascii }}"><button class="{{ $last === null && $troubles === [] ? 'main' : '' }}">{{ $last === null && $troubles === [] ? 'Ask the directories' : 'Ask again' }}</button></form>
     </div>
     <p class="sentence">
-        @if ($last === null) {{ __('outside.record.unread') }}
+        @if ($last === null) {{ $troubles === [] ? __('outside.record.unread') : __('outside.record.unreadable') }}
         @elseif (! $last->found) {{ __('outside.record.empty') }}
         @elseif ($record === null) What came can’t be read; <a href="{{ route('record.raw', [$domain->ascii, $last->id]) }}">the raw answer</a>.
         @else At <strong><bdi>{{ $record->registrar ?? $record->tag ?? 'a registrar that is not named' }}</bdi></strong>@if ($record->tag !== null) (tag <span class="mono">{{ $record->tag }}</span>)@endif, which alone can act on it{{ $record->reseller === null ? '.' : ';' }} @if ($record->reseller !== null) ask <bdi>{{ $record->reseller }}</bdi>, who sells for it.@endif {{ $record->ends === null ? 'Its registry publishes no end.' : 'It ends on '.App\Support\Dates::full($record->ends).'.' }}

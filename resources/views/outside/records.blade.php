@@ -28,7 +28,7 @@
                         <td data-label="Registrar"><bdi>{{ $record->registrar ?? $record->tag ?? 'not said' }}</bdi>@if ($record->reseller !== null)<span class="lesser">sold by <bdi>{{ $record->reseller }}</bdi></span>@endif</td>
                         <td data-label="Ends">{{ $record->ends === null ? 'not said' : App\Support\Dates::full($record->ends) }}</td>
                         <td data-label="Statuses">{{ implode(', ', [...array_map(fn ($s) => $s->value, $record->statuses), ...$record->words]) ?: 'not said' }}</td>
-                        <td data-label="Name servers" class="mono">{{ $record->servers === null ? 'not said' : ($record->servers === [] ? 'none' : implode(' ', $record->servers)) }}</td>
+                        <td data-label="Name servers" class="mono hosts">{{ $record->servers === null ? 'not said' : ($record->servers === [] ? 'none' : implode("\n", $record->servers)) }}</td>
                         <td data-label="Last seen">{{ App\Support\Dates::exact($last->last) }}</td>
                     @endif
                 </tr>
