@@ -149,13 +149,19 @@ final readonly class Handover
         return $findings;
     }
 
+    /** Whether a lock is in the way; where no name has one, what is written down of it is nothing to lift. */
+    private function locksFirst(): bool
+    {
+        return $this->terms->lockFirst && ($this->life->rules->hasLock->value || $this->life->rules->isDefault);
+    }
+
     /** @return list<Finding> */
     private function aboutLocks(): array
     {
         $findings = [];
-        if ($this->terms->lockFirst && $this->life->facts->isLocked()) {
+        if ($this->locksFirst() && $this->life->facts->isLocked()) {
             $findings[] = Finding::of(MovementFinding::LockLifted);
-        } elseif ($this->terms->lockFirst && $this->life->facts->lock === Lock::NotKnown) {
+        } elseif ($this->locksFirst() && $this->life->facts->lock === Lock::NotKnown) {
             $findings[] = Finding::of(MovementFinding::LockNotKnown);
         }
         if ($this->terms->unlockAccountFirst) {
@@ -188,7 +194,7 @@ final readonly class Handover
     private function legs(): array
     {
         $by = $this->lastAnswer();
-        $lifted = $this->terms->lockFirst && $this->life->facts->isLocked();
+        $lifted = $this->locksFirst() && $this->life->facts->isLocked();
         $asks = $this->terms->asksFirst($this->receiver);
         $kinds = $asks ? [LegKind::Accept] : [];
         if ($this->terms->unlockAccountFirst) {

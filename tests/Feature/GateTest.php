@@ -303,6 +303,21 @@ final class GateTest extends TestCase
         self::assertStringContainsString('We do not do that for this name', (string) $line->reason);
     }
 
+    /** RFC 5730 §3, code 2306: a status that it carries, or doesn't, is not switched again. */
+    public function test_what_stands_as_it_was_to_be_switched_is_done(): void
+    {
+        $order = fn (Name $name): Order => Order::query()->where('name_id', $name->id)->sole();
+        $name = $this->registered(['clientTransferProhibited']);
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_lock', [$name->id], ['lock' => 'on'], [$name->id]);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        self::assertSame([LineState::Done, 'seen by asking'], [$docket->lines()->sole()->state, $order($name)->answer]);
+        // What is refused and stands otherwise stays refused.
+        $other = $this->registered(['clientUpdateProhibited']);
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_lock', [$other->id], ['lock' => 'on'], [$other->id]);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        self::assertSame([LineState::Refused, 2304], [$docket->lines()->sole()->state, $order($other)->code]);
+    }
+
     /** RFC 5730 §3, code 1001, and RFC 5731 §3.3 */
     #[TestWith(['review-passes', LineState::Done, 'was carried out'])]
     #[TestWith(['review-fails', LineState::Refused, 'was not carried out'])]

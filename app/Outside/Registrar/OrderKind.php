@@ -19,6 +19,12 @@ enum OrderKind: string
     /** Another legal holder, or another version of the same one's data. */
     case Registrant = 'registrant';
 
+    /** Whether it switches what may stand so already. */
+    public function isSwitch(): bool
+    {
+        return in_array($this, [self::LockOn, self::LockOff, self::AutoRenewOn, self::AutoRenewOff], true);
+    }
+
     /** Whether a registrar can be told to take it back while it is under way; the rest has been, or will be, carried out. */
     public function canBeTakenBack(): bool
     {

@@ -58,7 +58,8 @@ final readonly class WireRegistrar implements Registrar
             $code === EppCode::Pending => Answer::pending($code->value, $words),
             $code->isSuccess() => Answer::done($code->value, $words),
             $code->isServers() || $code->endsSession() => Answer::later($code->value, $words),
-            default => Answer::refused($code->value, $words),
+            // Some refuse to switch what stands so already (RFC 5730 §3, 2306): it is as it was wanted.
+            default => ($order->kind->isSwitch() ? $this->find($account, $order) : null) ?? Answer::refused($code->value, $words),
         };
     }
 

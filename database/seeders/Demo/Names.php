@@ -23,9 +23,9 @@ final class Names
             ['name' => 'bellfounders.net', 'account' => '40718', 'client' => 'foundry', 'created' => '2018-08-03', 'ends' => '2027-08-03', 'intent' => 'by_itself', 'lock' => 'off'],
             ['name' => 'glockenwärts.com', 'account' => '7731', 'client' => 'foundry', 'created' => '2021-04-27', 'ends' => '2028-04-27', 'intent' => 'by_itself', 'moved' => '2026-08-20', 'lock' => 'on'],
             ['name' => 'bell-tuning.org', 'account' => '40718', 'client' => 'foundry', 'created' => '2020-11-25', 'ends' => '2026-11-25', 'intent' => 'when_told', 'lock' => 'off'],
-            ['name' => 'peal-records.co.uk', 'account' => '40718', 'client' => 'foundry', 'created' => '2017-05-18', 'ends' => '2027-05-18', 'intent' => 'by_itself', 'lock' => 'off', 'extras' => ['redirects', 'privacy']],
+            ['name' => 'peal-records.co.uk', 'account' => '40718', 'client' => 'foundry', 'created' => '2017-05-18', 'ends' => '2027-05-18', 'intent' => 'by_itself', 'extras' => ['redirects', 'privacy']],
             ['name' => 'old-foundry.com', 'account' => '40718', 'client' => 'foundry', 'created' => '2012-11-25', 'ends' => '2026-11-25', 'intent' => 'when_told', 'lock' => 'on', 'registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle-post.example'],
-            ['name' => 'bell-ringers.co.uk', 'account' => '40718', 'client' => 'foundry', 'created' => '2019-10-30', 'ends' => '2026-10-30', 'intent' => 'ask_client', 'lock' => 'off'],
+            ['name' => 'bell-ringers.co.uk', 'account' => '40718', 'client' => 'foundry', 'created' => '2019-10-30', 'ends' => '2026-10-30', 'intent' => 'ask_client'],
             ['name' => 'sound-kelp.co.uk', 'account' => 'H-2207', 'client' => 'kelp', 'created' => '2018-11-30', 'ends' => '2026-11-30', 'intent' => 'by_itself', 'extras' => ['mail']],
             ['name' => 'kelp-recipes.co.uk', 'account' => 'H-2207', 'client' => 'kelp', 'created' => '2021-06-11', 'ends' => '2027-06-11', 'intent' => 'by_itself', 'extras' => ['redirects']],
             ['name' => 'kelp-farm-shop.com', 'account' => '40718', 'client' => 'kelp', 'created' => '2022-03-14', 'ends' => '2027-03-14', 'intent' => 'by_itself', 'lock' => 'on', 'mailbox' => 'hello@kelp-farm-shop.com'],
@@ -93,6 +93,8 @@ final class Names
                 'created' => $ends->plusYears(-$random->getInt(2, 9))->iso(), 'ends' => $ends->iso(),
                 'intent' => $intents[$random->getInt(0, 6)], 'lock' => $random->getInt(0, 2) > 0 ? 'on' : 'off',
             ];
+            // There no name has a lock.
+            $names[$name]['lock'] = str_ends_with($name, 'uk') ? 'unknown' : $names[$name]['lock'];
         }
 
         return array_values($names);

@@ -176,6 +176,11 @@ final class HandoverTest extends TestCase
         self::assertSame(['unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'set_lock'], array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs));
         self::assertSame([MovementFinding::LockLifted, MovementFinding::AccountUnlocked], self::tags($readiness));
         self::assertContains(MovementFinding::LockNotKnown, self::tags(self::judge(Given::life(lock: Lock::NotKnown), terms: $terms)));
+        // From memory: under .uk no name has a lock, whatever a list says; where the rules are not known, it may.
+        foreach ([Lock::On, Lock::NotKnown] as $lock) {
+            self::assertSame([MovementFinding::AccountUnlocked], self::tags(self::judge(Given::life('bell.co.uk', lock: $lock), terms: $terms)));
+        }
+        self::assertContains(MovementFinding::LockLifted, self::tags(self::judge(Given::life('bell.nothing-known', lock: Lock::On), terms: $terms)));
         self::assertSame(['offer', 'accept'], array_map(fn (Leg $leg) => $leg->kind->value, self::judge(Given::life(lock: Lock::On))->legs));
     }
 
