@@ -131,7 +131,7 @@ final readonly class World
         }
         $this->store->endOrders($from, $name->name, $how === 'accepted');
         foreach ([$from, $pending->to] as $account) {
-            $this->store->leave($account, $at, "The handover of {$name->name} was {$how}.", json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'at' => $at], JSON_THROW_ON_ERROR));
+            $this->store->leave($account, $at, "The handover of {$name->name} ".($how === 'lapsed' ? 'has lapsed.' : "was {$how}."), json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'at' => $at], JSON_THROW_ON_ERROR));
         }
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
 use Acre\Wire\Epp\Command\ContactInfo;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Data\ContactData;
@@ -23,6 +24,7 @@ use App\Actions\Names\GatherNames;
 use App\Actions\Outside\Observe;
 use App\Models\Account;
 use App\Models\Docket;
+use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\Drift;
 use App\Models\Holding;
@@ -38,6 +40,7 @@ use App\Outside\Registrar\Gates;
 use App\Outside\Registrar\OrderKind;
 use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
+use App\Support\Dates;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\Cache;
@@ -154,6 +157,25 @@ final class GateTest extends TestCase
         self::assertSame([LineState::Done, LineState::Refused], $docket->lines()->orderBy('position')->pluck('state')->all());
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertNotNull($docket->proof);
+    }
+
+    public function test_what_was_heard_of_late_counts_from_when_it_was_said(): void
+    {
+        app(TradeClock::class)->set($this->world->now() ?? self::fail('The world has no clock.'));
+        $names = [$this->registered(), $this->registered()];
+        $docket = $this->handOver(...$names);
+        $this->world->play($names[0]->ascii, 'accepts');
+        $this->world->play($names[1]->ascii, 'accepts');
+        $settled = $docket->settled_on ?? self::fail('Nobody settled it.');
+        // One of them has another client since, and can't have passed before that.
+        app(TradeClock::class)->set($settled->plusDays(1));
+        Holding::query()->where('name_id', $names[1]->id)->sole()->update(['span' => Span::since($settled->plusDays(1))]);
+        app(TradeClock::class)->set($settled->plusDays(2));
+        app(TakeMessages::class)->handle($this->giver->id);
+        $said = Row::of(DB::table('gate_messages')->where('name_id', $names[0]->id)->first())->instant('said_at') ?? self::fail('It says no time.');
+        self::assertEquals([Instant::latest($settled, $said), $settled->plusDays(2)], $docket->lines()->orderBy('name_id')->get()->map(fn (DocketLine $line): ?Instant => $line->done_on)->all());
+        self::assertEquals(Instant::latest($settled, $said), Holding::query()->where('name_id', $names[0]->id)->whereRaw('upper_inf(span)')->firstOrFail()->span->from);
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}/proof")->assertSee('handed over on '.Dates::full($said))->assertSee('handed over on '.Dates::full($settled->plusDays(2)));
     }
 
     public function test_what_the_registrar_refuses_says_why(): void

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Gates;
 
 use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Time\Instant;
+use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\Openings;
@@ -16,6 +18,7 @@ use App\Models\LineState;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Models\Registration;
+use App\Models\User;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Names\CaseFiles;
 use App\Support\TradeClock;
@@ -29,8 +32,11 @@ final readonly class OrderEnded
     {
     }
 
-    /** @param  list<Order>  $orders  done or refused */
-    public function handle(array $orders): void
+    /**
+     * @param  list<Order>  $orders  done or refused
+     * @param  array<int, Instant>  $saidAt  by the order's id, when its registrar said so, where that was heard only long after
+     */
+    public function handle(array $orders, array $saidAt = []): void
     {
         $groups = [];
         foreach ($orders as $order) {
@@ -43,7 +49,8 @@ final readonly class OrderEnded
             // Of a step before, one that the rest can't do without ends the line as well when it is refused.
             $line = $order->ends_line || ($order->kind === OrderKind::Registrant && $order->state === OrderState::Refused) ? $order->line : null;
             if ($line !== null && $line->state === LineState::Begun) {
-                $groups[$line->docket_id][$order->state->value][$order->state === OrderState::Refused ? $order->answer ?? '' : ''][] = $line->id;
+                // What is refused ends for its reason, what is done on its instant.
+                $groups[$line->docket_id][$order->state->value][$order->state === OrderState::Refused ? $order->answer ?? '' : ($saidAt[$order->id] ?? null)?->isoSecond() ?? ''][] = $line->id;
             }
         }
         foreach ($groups as $docketId => $states) {
@@ -51,8 +58,30 @@ final readonly class OrderEnded
             $by = $docket->settler ?? throw new LogicException("Docket {$docketId} has orders, and nobody has settled it.");
             foreach ($states as $state => $answers) {
                 foreach ($answers as $answer => $lines) {
-                    $state === OrderState::Done->value ? $this->end->done($by, $docket, $lines, $this->clock->now()) : $this->end->refused($by, $docket, $lines, (string) $answer);
+                    $state === OrderState::Done->value ? $this->done($by, $docket, $lines, $answer === '' ? null : Instant::of((string) $answer)) : $this->end->refused($by, $docket, $lines, (string) $answer);
                 }
+            }
+        }
+    }
+
+    /**
+     * @param  list<int>  $lines
+     * @param  Instant|null  $saidAt  null: just now
+     */
+    private function done(User $by, Docket $docket, array $lines, ?Instant $saidAt): void
+    {
+        $now = $this->clock->now();
+        // Never before we told it, whatever clock the registrar goes by.
+        $on = $saidAt === null ? $now : Instant::latest($saidAt, $docket->settled_on ?? $saidAt);
+        try {
+            $this->end->done($by, $docket, $lines, $on);
+        } catch (DeedError $e) {
+            if ($saidAt === null) {
+                throw $e;
+            }
+            // Something else was written down of one of them since; that one counts from today.
+            foreach ($lines as $line) {
+                $this->done($by, $docket, [$line], count($lines) === 1 ? null : $saidAt);
             }
         }
     }

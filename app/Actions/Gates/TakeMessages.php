@@ -15,6 +15,7 @@ use App\Outside\Registrar\Registrars;
 use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\Row;
+use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Builder;
 
@@ -24,7 +25,10 @@ final readonly class TakeMessages
     /** Messages that have their effect together. */
     private const BATCH = 100;
 
-    public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended, private HouseLog $log)
+    /** Seconds after which it counts when a thing was said, and no more when it was heard. */
+    private const LATE = 600;
+
+    public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended, private HouseLog $log, private TradeClock $clock)
     {
     }
 
@@ -60,7 +64,7 @@ final readonly class TakeMessages
     {
         do {
             $applied = $this->database->transaction(function () use ($account): int {
-                $rows = Row::all($this->database->select('SELECT id, name_id, kind, state, receiver, transaction, text FROM gate_messages WHERE account_id = ? AND applied_at IS NULL ORDER BY id LIMIT ? FOR UPDATE', [$account->id, self::BATCH]));
+                $rows = Row::all($this->database->select('SELECT id, name_id, said_at, kind, state, receiver, transaction, text FROM gate_messages WHERE account_id = ? AND applied_at IS NULL ORDER BY id LIMIT ? FOR UPDATE', [$account->id, self::BATCH]));
                 $this->apply($account, array_values(array_filter($rows, fn (Row $row): bool => $row->intOrNull('name_id') !== null)));
                 $this->database->update('UPDATE gate_messages SET applied_at = clock_timestamp() WHERE id = ANY (?::bigint[])', [self::list(array_map(fn (Row $row): int => $row->int('id'), $rows))]);
 
@@ -75,7 +79,7 @@ final readonly class TakeMessages
         $this->log->writeMany(array_map(fn (Row $one): array => ['event' => 'gate_said', 'subject' => 'name', 'subject_id' => $one->int('name_id'), 'data' => ['account' => $account->id, 'kind' => $one->textOrNull('kind'), 'state' => $one->textOrNull('state')]], $messages));
         // Whatever they say, the record is looked at soon.
         $this->database->update("UPDATE observing SET due_at = '-infinity' WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [self::list(array_map(fn (Row $one): int => $one->int('name_id'), $messages))]);
-        $ended = [];
+        $ended = $saidAt = [];
         foreach ($messages as $one) {
             $order = match (MessageKind::tryFrom($one->textOrNull('kind') ?? '')) {
                 MessageKind::Handover => $this->handover($account, $one),
@@ -85,9 +89,13 @@ final readonly class TakeMessages
             if ($order !== null) {
                 $order->fill(['state' => in_array($one->textOrNull('state'), ['accepted', 'done'], true) ? OrderState::Done : OrderState::Refused, 'answer' => $one->text('text')])->save();
                 $ended[] = $order;
+                $said = $one->instant('said_at');
+                if ($said?->plusSeconds(self::LATE)->isBefore($this->clock->now()) === true) {
+                    $saidAt[$order->id] = $said;
+                }
             }
         }
-        $this->ended->handle($ended);
+        $this->ended->handle($ended, $saidAt);
     }
 
     /** The handover that a message ends. */
