@@ -23,6 +23,15 @@ final class FolioTest extends TestCase
         $this->house = new House;
     }
 
+    public function test_its_lock_and_its_renewal_are_a_press_away_for_whoever_may(): void
+    {
+        $this->house->name('kept.com', facts: ['lock' => 'on']);
+        $this->house->name('kept.co.uk');
+        $this->actingAs($this->house->clerk)->get('/names/kept.com')->assertSee('/deeds/change_lock?name=kept.com&amp;lock=off', false)->assertSee('/deeds/change_auto_renew?name=kept.com', false);
+        $this->get('/names/kept.co.uk')->assertSee('no name under .co.uk has one')->assertDontSee('change_lock?name=', false);
+        $this->actingAs($this->house->reader)->get('/names/kept.com')->assertDontSee('?name=kept.com', false);
+    }
+
     public function test_it_begins_with_a_sentence_and_is_found_in_either_form(): void
     {
         $this->house->name('glockenwärts.com', facts: ['moved_on' => Instant::of('2026-08-20'), 'ends_on' => Instant::of('2028-04-27'), 'intent' => 'by_itself']);

@@ -4,7 +4,7 @@
     <nav class="trail" aria-label="Where you are">@if ($request->filled('docket')) <a href="{{ route('dockets.index') }}">Movements</a> / <a href="{{ route('dockets.show', $request->integer('docket')) }}">docket {{ $request->integer('docket') }}</a> @elseif ($request->filled('name')) <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('names.show', $request->input('name')) }}">{{ $request->input('name') }}</a> @elseif ($request->word('of') === 'sheaf') <a href="{{ route('roll') }}">The Roll</a> / <a href="{{ route('sheaf.show') }}">the sheaf</a> @else <a href="{{ route('roll') }}">The Roll</a> / {{ $what($count) }} @endif</nav>
     <h1>{{ $terms === null ? __('deeds.'.$deed.'.title') : $contract->headline($terms, $verdicts === null ? $count : count($verdicts->kept)) }}</h1>
     <p class="sentence">{{ __('deeds.'.$deed.(isset($terms['correct']) ? '.explained_correct' : '.explained')) }}</p>
-    @if ($verdicts === null && $about !== [])<p>For @foreach ($about as $one)<strong class="name">{{ $one }}</strong>{{ $loop->last ? '' : ', ' }}@endforeach @if ($count > count($about))and {{ $what($count - count($about)) }} more @endif</p>@endif
+    @if ($verdicts === null && ! $request->filled('name') && $about !== [])<p>For @foreach ($about as $one)<strong class="name">{{ $one }}</strong>{{ $loop->last ? '' : ', ' }}@endforeach @if ($count > count($about))and {{ $what($count - count($about)) }} more @endif</p>@endif
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @if ($request->word('of') === 'sheaf')<x-in-step/>@endif
     @if (View::exists('deeds.terms.'.$deed))

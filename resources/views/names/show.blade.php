@@ -53,9 +53,15 @@
                 <div>
                     <dt>Another registrar</dt>
                     <dd>@php($stopping = $life->facts->againstTransfer()) @if ($stopping !== [])<span class="is-bad">Not now</span><span class="lesser">its record says {{ implode(', ', array_column($stopping, 'value')) }}</span>@endif @forelse ($life->holdsNow() as $hold)<span class="is-soon">Not before {{ $words->near($hold->until) }}</span><span class="lesser">{{ $words->say('words.reason.'.$hold->reason->value) }}</span>@empty @if ($stopping === [])no hold is known @endif @endforelse
-                        <span class="lesser">lock: {{ $words->say('words.lock.'.($life->facts->isLocked() ? 'on' : $life->facts->lock->value)) }}</span></dd>
+                    </dd>
                 </div>
-                <div><dt><span class="term" title="{{ $words->say('words.explained.intent') }}">Intent</span></dt><dd>{{ $words->say('words.intent.'.$life->facts->intent->value) }}</dd></div>
+                <div>
+                    <dt>Lock</dt>
+                    @php($isLocked = $life->facts->isLocked())
+                    <dd>@if ($life->rules->hasLock->value || $life->rules->isDefault){{ $words->say('words.lock.'.($isLocked ? 'on' : $life->facts->lock->value)) }}@else no name under .{{ $name->suffix }} has one @endif</dd>
+                    @can('prepare')@if ($life->rules->hasLock->value)<dd><a href="{{ route('deeds.show', ['change_lock', 'name' => $name->ascii, 'lock' => $isLocked ? 'off' : 'on']) }}">{{ $isLocked ? 'Lift it' : 'Set it' }}</a></dd>@endif @endcan
+                </div>
+                <div><dt><span class="term" title="{{ $words->say('words.explained.intent') }}">Intent</span></dt><dd>{{ $words->say('words.intent.'.$life->facts->intent->value) }}</dd>@can('prepare')<dd><a href="{{ route('deeds.show', ['change_auto_renew', 'name' => $name->ascii]) }}">Change</a></dd>@endcan</div>
             </dl>
         </section>
         <section class="card" aria-labelledby="behind">
