@@ -552,9 +552,9 @@ final class OutsideTest extends TestCase
     }
 
     /** What was known stays, nothing is made of it, and the next look reads what there is. */
-    #[TestWith(['the connection closes before the answer', 'did not answer'])]
-    #[TestWith(['no answer comes', 'did not answer'])]
-    #[TestWith(['garbage comes instead of the answer', 'did not answer'])]
+    #[TestWith(['the connection closes before the answer', 'did not answer: the connection was closed'])]
+    #[TestWith(['no answer comes', 'did not answer: it took longer than 1 s'])]
+    #[TestWith(['garbage comes instead of the answer', 'can’t be read: it is no HTTP'])]
     #[TestWith(['its disk is full', 'answered 500'])]
     #[TestWith(['it shows a certificate that nobody here signed', 'could not prove who it is'])]
     public function test_bad_weather_at_a_directory_is_no_drift(string $weather, string $said): void
