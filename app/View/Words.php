@@ -74,7 +74,7 @@ final readonly class Words
     }
 
     /**
-     * Days that are read together: where two would read alike, each says its year.
+     * Days that are read together: where one says its year, or two would read alike without it, each does.
      *
      * @param  array<string, Instant>  $named
      * @return array<string, string>
@@ -84,7 +84,7 @@ final readonly class Words
         $near = array_map($this->near(...), $named);
         $full = array_map(Dates::full(...), $named);
 
-        return count(array_unique($near)) < count(array_unique($full)) ? $full : $near;
+        return array_intersect_assoc($near, $full) !== [] || count(array_unique($near)) < count(array_unique($full)) ? $full : $near;
     }
 
     /** @return array{string, string} the strong line and the lesser one */

@@ -64,8 +64,8 @@ final readonly class Lifecycle
             }
         }
         $presumed = $phase !== $proven && $phase->isLate();
-        // No fact of ours before it is taken over; but against what is only expected it is believed, once it can't be the registry's own renewal, which is taken back.
-        if ($presumed && $facts->seenUntil?->isAfter($now) === true && $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true) {
+        // No fact of ours before it is taken over; but against what is only expected it is believed, once it can't be the registry's own renewal, which may be taken back.
+        if ($presumed && $facts->seenUntil?->isAfter($now) === true && ($facts->seenPaid || $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true)) {
             $phase = Phase::InTerm;
         }
         $holds = self::holds($facts, $rules);

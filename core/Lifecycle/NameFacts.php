@@ -17,7 +17,8 @@ final readonly class NameFacts
      * @param  Instant|null  $missing  since when its registrar's whole list has been without it
      * @param  Instant|null  $registrantChanged  when its legal holder last became another one
      * @param  Instant|null  $deletedSince  since when it has stood in redemption, or pending delete, where its statuses prove that
-     * @param  Instant|null  $seenUntil  the later end that its registry was seen to give, and nobody has taken over
+     * @param  Instant|null  $seenUntil  the later end that was seen outside, and nobody has taken over
+     * @param  bool  $seenPaid  whether its registrar itself gives that end
      */
     public function __construct(
         public DomainName $name,
@@ -31,6 +32,7 @@ final readonly class NameFacts
         public ?Instant $registrantChanged = null,
         public ?Instant $deletedSince = null,
         public ?Instant $seenUntil = null,
+        public bool $seenPaid = false,
     ) {
     }
 

@@ -129,6 +129,10 @@ final readonly class Drift
     {
         $there = $record->paidUntil();
         $here = $held->facts->ends;
+        $paid = $registrars?->paid;
+        if ($here !== null && $paid !== null && $here->compare($paid) < 0 && $record->ends?->isBefore($paid->toDay()) === false && Status::proven($record->statuses)?->isDeleted() !== true) {
+            return [self::of(RecordFinding::Renewed, $held, $seen, null, $now, held: $here, seen: $paid)];
+        }
         // In the grace the registry's own end is as right: whoever wrote it down looked there.
         if ($there === null || $here !== null && ($here->compare($there) === 0 || $record->ends !== null && $here->compare($record->ends) === 0)) {
             return [];

@@ -27,6 +27,7 @@ final readonly class Record
      * @param  string|null  $reach  a mailbox or a page through which the holder is reached
      * @param  string|null  $abuse  the registrar's mailbox for complaints
      * @param  list<string>  $notices
+     * @param  Instant|null  $paid  of the term that its registrar was paid for, where the registrar says so itself (the event “registrar expiration” of IANA’s RDAP JSON values, from memory)
      */
     public function __construct(
         public string $name,
@@ -48,6 +49,7 @@ final readonly class Record
         public ?string $reach = null,
         public ?string $abuse = null,
         public array $notices = [],
+        public ?Instant $paid = null,
     ) {
     }
 
@@ -137,6 +139,10 @@ final readonly class Record
         $values['statuses'] = array_map(fn (Status $status): string => $status->value, $this->statuses);
         sort($values['statuses']);
         unset($values['notices']);
+        // What was kept before anybody read it is the same still.
+        if ($this->paid === null) {
+            unset($values['paid']);
+        }
         if (is_array($values['servers'])) {
             sort($values['servers']);
         }

@@ -22,6 +22,8 @@ enum RecordFinding: string implements FindingTag
     case FallsFree = 'falls_free';
     case EndsSooner = 'ends_sooner';
     case EndsLater = 'ends_later';
+    /** Its registrar itself says that it was paid for longer. */
+    case Renewed = 'renewed';
     case HeldByRegistry = 'held_by_registry';
     case HeldByRegistrar = 'held_by_registrar';
     case ServersChanged = 'servers_changed';
@@ -51,7 +53,7 @@ enum RecordFinding: string implements FindingTag
     {
         return match ($this) {
             self::NotInDirectory, self::HolderDoubted, self::TransferNotOurs, self::Deleted, self::FallsFree, self::LockIsOff, self::LockIsOn, self::HeldByRegistry, self::HeldByRegistrar => [],
-            self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::CreatedDiffers => ['held', 'seen'],
+            self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::Renewed, self::CreatedDiffers => ['held', 'seen'],
             self::StatusSeen, self::StatusGone => ['status'],
             self::HolderDiffers, self::ShownMore, self::HiddenMore => ['fields'],
             self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten => ['seen'],
@@ -122,7 +124,7 @@ enum RecordFinding: string implements FindingTag
         return match ($this) {
             self::NotInDirectory => DriftField::Registered,
             self::OtherRegistrar => DriftField::Registrar,
-            self::EndsSooner, self::EndsLater, self::EndNotWritten => DriftField::Ends,
+            self::EndsSooner, self::EndsLater, self::Renewed, self::EndNotWritten => DriftField::Ends,
             self::CreatedDiffers, self::CreatedNotWritten => DriftField::Created,
             self::ServersChanged, self::ServersNotWritten => DriftField::Servers,
             self::LockIsOff, self::LockIsOn, self::LockNotWritten => DriftField::Lock,

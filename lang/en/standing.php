@@ -11,7 +11,7 @@ return [
         'ask_client' => ['plain' => ':Served to say by :at', 'lesser' => 'ends :ends'],
         'lapses' => ['plain' => 'Lapses on :at', 'lesser' => 'meant to lapse'],
         'presumed' => ['plain' => 'Renewed, or late', 'lesser' => 'ended :ends; not confirmed'],
-        'renewed' => ['plain' => 'Renewed to :at', 'lesser' => 'as its registry says; here it ended :ends'],
+        'renewed' => ['plain' => 'Renewed to :at', 'lesser' => 'as is said outside; here it ended :ends'],
         'late_plain' => ['plain' => 'Late: renew by :at', 'sum' => ':sum to :at', 'then' => ':sum to :at, then :late', 'lesser' => 'ended :ends'],
         'late_dear' => ['plain' => 'Late: renew by :at', 'sum' => ':sum to :at', 'lesser' => 'ended :ends; late price'],
         'suspended' => ['plain' => 'Renew by :at, or lost', 'sum' => ':sum by :at, or lost', 'lesser' => 'switched off; ended :ends'],

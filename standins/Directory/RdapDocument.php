@@ -56,6 +56,10 @@ final readonly class RdapDocument
         if ($this->name->ends !== null) {
             $events[] = ['eventAction' => 'expiration', 'eventDate' => $at($this->name->ends)];
         }
+        $paid = $this->keeper instanceof Registry ? null : $this->name->paidUntil();
+        if ($paid !== null) {
+            $events[] = ['eventAction' => 'registrar expiration', 'eventDate' => $at($paid)];
+        }
         if ($this->name->moved !== null) {
             $events[] = ['eventAction' => 'transfer', 'eventDate' => $at($this->name->moved)];
         }

@@ -131,11 +131,21 @@ final class Registered
     /** RFC 3915 §3.1: what is deleted can be restored for a while, and a renewal that was by itself is taken back. */
     public function delete(int $at): void
     {
-        if ($this->has('autoRenewPeriod') && $this->ends !== null) {
-            $this->ends = $this->stage ?? EndHabit::yearBefore($this->ends);
-        }
+        $this->ends = $this->has('autoRenewPeriod') ? $this->before() : $this->ends;
         $this->stage = $at;
         $this->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'transferPeriod'], ['pendingDelete', 'redemptionPeriod']);
+    }
+
+    /** The end of what its registrar was paid for: in the grace after its end the registry is a year ahead. */
+    public function paidUntil(): ?int
+    {
+        return $this->has('autoRenewPeriod') && ! $this->autoRenew ? $this->before() : $this->ends;
+    }
+
+    /** Its end before it was renewed by itself. */
+    private function before(): ?int
+    {
+        return $this->ends === null ? null : $this->stage ?? EndHabit::yearBefore($this->ends);
     }
 
     /** @return array<string, int> when each is over */

@@ -42,10 +42,11 @@ final class Given
         ?string $missing = null,
         ?string $deleted = null,
         ?string $seenUntil = null,
+        bool $seenPaid = false,
     ): Lifecycle {
         $domain = DomainName::of($name);
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);
-        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil));
+        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil), seenPaid: $seenPaid);
 
         return Lifecycle::of($facts, $terms, self::rulebook()->for($domain->suffix(), Instant::of($now)), Instant::of($now));
     }

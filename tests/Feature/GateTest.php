@@ -594,6 +594,6 @@ final class GateTest extends TestCase
         $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($name->ascii, ['clientTransferProhibited'])]]);
         app(Observe::class)->of([$name->id]);
         self::assertSame('gone', Drift::query()->where('name_id', $name->id)->where('finding', 'lock_is_off')->firstOrFail()->state->value);
-        $this->post('/drift', ['act' => 'right:ends_later'])->assertNotFound();
+        $this->post('/drift', ['act' => 'right:renewed'])->assertNotFound();
     }
 }

@@ -161,7 +161,7 @@ final class OutsideTest extends TestCase
         self::assertSame([], $found("{$tag}.com"), 'it is as the list says');
         self::assertEqualsCanonicalizing(['servers_not_written', 'created_not_written'], $found("{$tag}.co.uk"), 'what the list does not say');
         self::assertNotContains('not_in_directory', $found("{$tag}.de"));
-        self::assertContains('ends_later', $found($known), 'what the world knew stays as it is there');
+        self::assertContains('renewed', $found($known), 'what the world knew stays as it is there');
         self::assertSame([], $found("{$tag}.nowhere"), 'no registry of the simulation has that suffix');
         self::assertSame([], Drift::query()->whereIn('finding', ['not_in_directory', 'other_registrar', 'holder_differs'])->pluck('finding')->all());
     }
@@ -170,23 +170,23 @@ final class OutsideTest extends TestCase
     {
         $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch, 'statuses' => ['clientTransferProhibited']]), ['lock' => 'on']);
         $this->observe($name);
-        self::assertSame(['ends_later' => 'open'], $this->drifts($name));
-        $this->actingAs($this->house->steward)->get('/drift')->assertSee('End later than written here')->assertSee($ascii);
-        $this->get('/roll?finding=record.ends_later')->assertSee($ascii)->assertSee('differs');
+        self::assertSame(['renewed' => 'open'], $this->drifts($name));
+        $this->actingAs($this->house->steward)->get('/drift')->assertSee('Renewed, and not written here')->assertSee($ascii);
+        $this->get('/roll?finding=record.renewed')->assertSee($ascii)->assertSee('differs');
         $this->get("/names/{$ascii}")->assertSee('The outside says otherwise');
-        $to = $this->post('/drift', ['act' => 'take:ends_later'])->headers->get('Location');
+        $to = $this->post('/drift', ['act' => 'take:renewed'])->headers->get('Location');
         $this->press((string) $to)->assertRedirect();
         $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
         self::assertSame('2030-11-02', $registration->ends_on?->date());
         self::assertSame('directory', $registration->sources['ends']['from']);
-        self::assertSame(['ends_later' => 'taken'], $this->drifts($name));
+        self::assertSame(['renewed' => 'taken'], $this->drifts($name));
         $this->observe($name);
-        self::assertSame(['ends_later' => 'taken'], $this->drifts($name), 'the next look confirms it');
+        self::assertSame(['renewed' => 'taken'], $this->drifts($name), 'the next look confirms it');
         $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
         self::assertIsInt($docket);
         $this->press("/deeds/take_back?docket={$docket}")->assertRedirect();
         self::assertSame('2027-11-02', $registration->refresh()->ends_on?->date());
-        self::assertSame(['ends_later' => 'open'], $this->drifts($name));
+        self::assertSame(['renewed' => 'open'], $this->drifts($name));
     }
 
     public function test_what_its_registry_has_renewed_is_not_called_deleted(): void
@@ -194,15 +194,31 @@ final class OutsideTest extends TestCase
         $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2027-08-01')->epoch]), ['ends_on' => Instant::of('2026-08-01')]);
         $this->actingAs($this->house->clerk)->get("/names/{$ascii}")->assertSee('Deleted: it can only be restored');
         $this->observe($name);
-        $this->get("/names/{$ascii}")->assertDontSee('Deleted')->assertSee('its registry says that it runs until 1 Aug 2027')
-            ->assertSee('Outside it ends on 1 Aug 2027; here it says 1 Aug 2026')->assertSee('ended');
-        $this->get('/roll')->assertSee('Renewed to 1 Aug 2027')->assertSee('as its registry says; here it ended 1 Aug 2026');
+        $this->get("/names/{$ascii}")->assertDontSee('Deleted')->assertSee('outside it is said to run until 1 Aug 2027')
+            ->assertSee('Its registrar says that it is paid until 1 Aug 2027; here it says 1 Aug 2026')->assertSee('ended');
+        $this->get('/roll')->assertSee('Renewed to 1 Aug 2027')->assertSee('as is said outside; here it ended 1 Aug 2026');
         $this->get("/hand-over?name={$ascii}&receiver={$this->house->theirs->id}")->assertOk()->assertSee('Not known yet')->assertDontSee('restore it first');
         $titles = fn (): array => array_map(fn (RoundsItem $item): string => $item->section->value, array_values(array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => $item->title === $ascii)));
         self::assertSame(['look'], $titles(), 'nothing of it is lost');
         $this->press("/deeds/take_observed?name={$ascii}&what=all")->assertRedirect();
-        $this->get("/names/{$ascii}")->assertSee('Ends on 1 Aug')->assertDontSee('its registry says');
+        $this->get("/names/{$ascii}")->assertSee('Ends on 1 Aug')->assertDontSee('is said to run');
         self::assertSame([], $titles());
+    }
+
+    public function test_a_renewal_by_itself_is_confirmed_by_the_registrars_own_directory(): void
+    {
+        $late = fn (bool $renews): Name => $this->held($this->registered(otherwise: ['ends' => Instant::of('2027-09-30')->epoch, 'statuses' => ['autoRenewPeriod'], 'autoRenew' => $renews, 'due' => Instant::of('2099-01-01')->epoch]), ['ends_on' => Instant::of('2026-09-30'), 'intent' => 'by_itself']);
+        [$paid, $unpaid] = [$late(true), $late(false)];
+        $this->observe($paid, $unpaid);
+        self::assertSame([['renewed' => 'open'], []], [$this->drifts($paid), $this->drifts($unpaid)]);
+        $this->actingAs($this->house->steward)->get("/names/{$paid->ascii}")->assertSee('outside it is said to run until 30 Sep 2027')->assertSee('Its registrar says that it is paid until 30 Sep 2027');
+        $this->get("/names/{$unpaid->ascii}")->assertSee('nothing confirms that');
+        $this->get('/roll?finding=record.renewed')->assertSee($paid->ascii)->assertDontSee($unpaid->ascii);
+        $to = $this->post('/drift', ['act' => 'take:renewed'])->headers->get('Location');
+        $this->press((string) $to)->assertRedirect();
+        self::assertSame('2027-09-30', Registration::query()->where('name_id', $paid->id)->firstOrFail()->ends_on?->date());
+        $this->observe($paid);
+        self::assertSame(['renewed' => 'taken'], $this->drifts($paid));
     }
 
     public function test_rounds_name_what_is_alarming_and_count_the_rest_by_kind(): void
@@ -218,7 +234,7 @@ final class OutsideTest extends TestCase
             ['lost', $gone->ascii, 1, true], ['dark', $hosts->ascii, 1, true], ['look', '2 names', 2, false], ['look', $unlocked->ascii, 1, true],
         ], $said);
         $page = $this->actingAs($this->house->clerk)->get('/rounds')->assertOk();
-        $page->assertSeeInOrder([$gone->ascii, 'it is gone from our account', $hosts->ascii, 'its name servers were changed by nobody here'])->assertSee('end later than written here')->assertSee('/drift?kind=ends_later', false);
+        $page->assertSeeInOrder([$gone->ascii, 'it is gone from our account', $hosts->ascii, 'its name servers were changed by nobody here'])->assertSee('renewed, and not written here')->assertSee('/drift?kind=renewed', false);
         // What is taken over is due no more.
         $this->press("/deeds/take_observed?name={$unlocked->ascii}&what=all")->assertRedirect();
         self::assertNotContains($unlocked->ascii, array_map(fn (RoundsItem $item): string => $item->title, app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items));
@@ -704,9 +720,9 @@ final class OutsideTest extends TestCase
     {
         $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch]));
         $this->observe($name);
-        $this->actingAs($this->house->reader)->get('/drift')->assertOk()->assertSee($ascii)->assertDontSee('take:ends_later');
-        $this->post('/drift', ['act' => 'take:ends_later'])->assertForbidden();
-        $this->actingAs($this->house->clerk)->post('/drift', ['act' => 'take:ends_later', 'names' => ['ends_later' => [$name->id]]])->assertRedirectContains('/deeds/take_observed');
+        $this->actingAs($this->house->reader)->get('/drift')->assertOk()->assertSee($ascii)->assertDontSee('take:renewed');
+        $this->post('/drift', ['act' => 'take:renewed'])->assertForbidden();
+        $this->actingAs($this->house->clerk)->post('/drift', ['act' => 'take:renewed', 'names' => ['renewed' => [$name->id]]])->assertRedirectContains('/deeds/take_observed');
         $this->post('/drift', ['act' => 'take:nothing_such'])->assertNotFound();
         $this->post('/drift', ['act' => 'steal'])->assertSessionHasErrors('act');
     }

@@ -91,6 +91,25 @@ final class DirectoriesTest extends TestCase
         self::assertStringContainsString('client transfer prohibited', $this->ask('rdap.harbour-registry.example', '/domain/bell.com')->body);
     }
 
+    /** RFC 3915 §3.1; that a registrar's own directory has its own end is common practice. */
+    public function test_past_its_end_the_registry_is_a_year_ahead_of_what_its_registrar_was_paid_for(): void
+    {
+        $ends = function (string $host): array {
+            preg_match_all('/"eventAction":"((?:registrar )?expiration)","eventDate":"([\d-]+)T/', $this->ask($host, '/domain/bell.com')->body, $found);
+
+            return array_combine($found[1], $found[2]);
+        };
+        self::assertSame([['expiration' => '2027-11-02'], ['expiration' => '2027-11-02', 'registrar expiration' => '2027-11-02']], [$ends('rdap.harbour-registry.example'), $ends('rdap.skerry.example')]);
+        foreach (['2028-11-02' => true, '2027-11-02' => false] as $paid => $renews) {
+            $name = $this->world->store->name('bell.com') ?? self::fail('It is gone.');
+            $name->autoRenew = $renews;
+            $this->world->change($name);
+            // A directory is some minutes behind.
+            $this->world->moveTo(max((int) strtotime('2027-11-04T09:00:00Z'), $this->world->now() + 3_600));
+            self::assertSame([['expiration' => '2028-11-02'], ['expiration' => '2028-11-02', 'registrar expiration' => $paid]], [$ends('rdap.harbour-registry.example'), $ends('rdap.skerry.example')]);
+        }
+    }
+
     private function text(string $line): string
     {
         $listener = new Listener;

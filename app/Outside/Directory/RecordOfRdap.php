@@ -25,15 +25,16 @@ final class RecordOfRdap
         }
         $registrar = $domain->entity('registrar');
         $registrant = $domain->entity('registrant');
+        $isOwn = $source === Source::Registrar;
         $at = fn (string $event): ?Instant => ($found = $domain->event($event)) === null ? null : Instant::from($found->at);
         // A registry that knows registrars by tags has no number beside the handle.
         $number = $registrar?->ids['IANA Registrar ID'] ?? null;
 
         return new Record(
             $domain->name, $source, self::name($registrar), $number, $number === null ? $registrar?->handle : null, self::name($domain->entity('reseller')),
-            $statuses, $words, $at('registration'), ($source === Source::Registrar ? $at('registrar expiration') : null) ?? $at('expiration'), $at('transfer'), $at('last changed'),
+            $statuses, $words, $at('registration'), ($isOwn ? $at('registrar expiration') : null) ?? $at('expiration'), $at('transfer'), $at('last changed'),
             $domain->servers, $domain->signed, self::holder($domain, $registrant), self::validated($registrant),
-            $registrant?->card?->mailboxes[0] ?? $registrant?->card?->form, self::abuse($registrar), $domain->notices,
+            $registrant?->card?->mailboxes[0] ?? $registrant?->card?->form, self::abuse($registrar), $domain->notices, $isOwn ? $at('registrar expiration') : null,
         );
     }
 

@@ -108,7 +108,7 @@ final readonly class CaseFiles
                 $row->instant('missing_since')?->toDay(),
                 $row->instant('registrant_changed_on'),
                 $row->instant('deleted_since'),
-                OpenDrift::laterEnd($drifts),
+                ...OpenDrift::laterEnd($drifts),
             ),
             $place->lateTerms($this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null),
             $place->terms,

@@ -35,19 +35,20 @@ final readonly class OpenDrift
     }
 
     /**
-     * The later end that its registry surely gives.
+     * The later end that is surely given outside, and whether its registrar itself gives it.
      *
      * @param  list<self>  $drifts  of one name
+     * @return array{Instant|null, bool}
      */
-    public static function laterEnd(array $drifts): ?Instant
+    public static function laterEnd(array $drifts): array
     {
         foreach ($drifts as $drift) {
-            if ($drift->tag === RecordFinding::EndsLater && $drift->certainty === Certainty::Sure && $drift->seen() instanceof Instant) {
-                return $drift->seen();
+            if (in_array($drift->tag, [RecordFinding::EndsLater, RecordFinding::Renewed], true) && $drift->certainty === Certainty::Sure && $drift->seen() instanceof Instant) {
+                return [$drift->seen(), $drift->tag === RecordFinding::Renewed];
             }
         }
 
-        return null;
+        return [null, false];
     }
 
     /** What the outside says, as the fact of ours would be; null where it says that there is none. */

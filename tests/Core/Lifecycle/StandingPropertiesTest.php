@@ -44,13 +44,14 @@ final class StandingPropertiesTest extends TestCase
         $known = $this->random->getInt(0, 1) === 0;
         $statuses = [[], [], [], [Status::RedemptionPeriod, Status::PendingDelete], [Status::PendingDelete]][$this->random->getInt(0, 4)];
         $deleted = $statuses === [] || $this->random->getInt(0, 1) === 0 ? null : $created->plusDays($this->random->getInt(1, 3000));
+        $paid = $this->random->getInt(0, 1) === 0;
         $later = $ends === null || $this->random->getInt(0, 3) > 0 ? null : $ends->plusYears($this->random->getInt(1, 3));
         $terms = new LateTerms(
             $this->random->getInt(0, 40), $known ? $this->random->getInt(0, 40) : null, $known ? $plain : null, $known ? $this->random->getInt($plain, 60) : null, 14,
             $known ? Money::of('9.90', 'GBP') : null, $known ? Money::of('75.40', 'GBP') : null, $known ? Money::of('86.00', 'GBP') : null,
         );
 
-        return fn (Instant $now): Lifecycle => Given::life($name, $created->iso(), $ends?->iso(), $intent, moved: $moved?->iso(), terms: $terms, now: $now->isoSecond(), seenUntil: $later?->iso(), statuses: $statuses, deleted: $deleted?->iso());
+        return fn (Instant $now): Lifecycle => Given::life($name, $created->iso(), $ends?->iso(), $intent, moved: $moved?->iso(), terms: $terms, now: $now->isoSecond(), seenUntil: $later?->iso(), seenPaid: $paid, statuses: $statuses, deleted: $deleted?->iso());
     }
 
     private function anyInstant(): Instant
@@ -119,7 +120,7 @@ final class StandingPropertiesTest extends TestCase
         for ($case = 0; $case < self::CASES; $case++) {
             $life = $this->anyName()($this->anyInstant());
             $ends = $life->facts->ends;
-            if ($ends !== null && $life->now->daysUntil($ends) > 60 && ! $life->facts->has(Status::RedemptionPeriod, Status::PendingDelete)) {
+            if ($ends !== null && $life->now->daysUntil($ends) > 60 + 14 && ! $life->facts->has(Status::RedemptionPeriod, Status::PendingDelete)) {
                 self::assertSame(Severity::Calm, Standing::of($life)->severity);
             }
             if ($life->phase->isLate() && $life->presumed && $life->facts->intent !== Intent::ByItself && $life->coming(EventKind::LastAtAll) !== null) {

@@ -59,11 +59,12 @@ final class StandingTest extends TestCase
      * RFC 3915 §3.1: a registry that renews by itself is a year ahead for the whole of its auto-renew grace, so only after
      * it (45 days at .com, by its agreement) does a later end prove a renewal; .uk renews nothing by itself (common practice).
      *
-     * @return iterable<string, array{string, string, string, list<Status>, NextKind}>
+     * @return iterable<string, array{string, string, string, list<Status>, NextKind, 5?: bool}>
      */
     public static function laterEnds(): iterable
     {
         yield 'after the grace' => ['bell.com', '2026-08-01', '2027-08-01', [], NextKind::Renewed];
+        yield 'in the grace, as its registrar says itself' => ['bell.com', '2026-09-22', '2027-09-22', [], NextKind::Renewed, true];
         yield 'in the grace' => ['bell.com', '2026-09-22', '2027-09-22', [], NextKind::LatePlain];
         yield 'in what the registrar keeps of it no more' => ['bell.com', '2026-09-01', '2027-09-01', [], NextKind::Redemption];
         yield 'the day before it is over' => ['bell.com', '2026-08-23', '2027-08-23', [], NextKind::Redemption];
@@ -76,9 +77,9 @@ final class StandingTest extends TestCase
 
     /** @param  list<Status>  $statuses */
     #[DataProvider('laterEnds')]
-    public function test_a_later_end_at_the_registry_is_believed_against_what_is_only_expected(string $name, string $ends, string $later, array $statuses, NextKind $kind): void
+    public function test_a_later_end_at_the_registry_is_believed_against_what_is_only_expected(string $name, string $ends, string $later, array $statuses, NextKind $kind, bool $isPaid = false): void
     {
-        $life = Given::life($name, ends: $ends, statuses: $statuses, terms: Given::terms(), seenUntil: $later);
+        $life = Given::life($name, ends: $ends, statuses: $statuses, terms: Given::terms(), seenUntil: $later, seenPaid: $isPaid);
         $standing = Standing::of($life);
         self::assertSame($kind, $standing->next);
         if ($kind === NextKind::Renewed) {

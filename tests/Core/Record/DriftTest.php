@@ -56,11 +56,11 @@ final class DriftTest extends TestCase
      */
     private static function record(
         ?string $ends = '2027-11-02T04:12:09Z', array $statuses = [Status::ClientTransferProhibited], ?array $servers = ['NS2.sound.example', 'ns1.sound.example'], ?string $registrar = 'Anchorage', ?string $tag = null,
-        ?bool $validated = null, Source $source = Source::Registry, ?string $created = '2020-11-02T10:00:00Z',
+        ?bool $validated = null, Source $source = Source::Registry, ?string $created = '2020-11-02T10:00:00Z', ?string $paid = null,
     ): Record {
         $at = fn (?string $day): ?Instant => $day === null ? null : Instant::of($day);
 
-        return new Record('wickerby-bells.com', $source, $registrar, null, $tag, null, $statuses, [], $at($created), $at($ends), null, null, $servers === null ? null : array_map(strtolower(...), $servers), null, [], $validated);
+        return new Record('wickerby-bells.com', $source, $registrar, null, $tag, null, $statuses, [], $at($created), $at($ends), null, null, $servers === null ? null : array_map(strtolower(...), $servers), null, [], $validated, paid: $at($paid));
     }
 
     /**
@@ -177,6 +177,22 @@ final class DriftTest extends TestCase
         self::assertSame([], self::drifts($late, self::record(ends: '2027-10-02T00:00:00Z', statuses: $statuses)));
         self::assertSame(['ends_later'], array_keys(self::drifts($late, self::record(ends: '2027-10-02T00:00:00Z'))), 'without that status it is one');
         self::assertSame([], self::drifts(self::held(ends: '2027-10-02'), self::record(ends: '2027-10-02T00:00:00Z', statuses: $statuses)), 'whoever wrote the registry’s own end looked there');
+    }
+
+    /** Of the event “registrar expiration” (IANA’s RDAP JSON values, from memory): the registry’s end is a year ahead, the registrar knows whether it was paid. */
+    public function test_a_registrar_that_was_paid_says_more_than_the_registry(): void
+    {
+        $registry = fn (string $ends, Status ...$statuses): Record => self::record(ends: $ends, statuses: array_values($statuses));
+        $registrar = fn (?string $paid): Record => self::record(ends: $paid ?? '2027-10-02T00:00:00Z', source: Source::Registrar, paid: $paid);
+        $late = self::held(ends: '2026-10-02', lock: Lock::Off);
+        $grace = $registry('2027-10-02T00:00:00Z', Status::Ok, Status::AutoRenewPeriod);
+        self::assertSame(['renewed' => Certainty::Sure], self::drifts($late, $grace, $registrar('2027-10-02T00:00:00Z')));
+        self::assertSame([], self::drifts($late, $grace, $registrar('2026-10-02T00:00:00Z')), 'not paid yet');
+        self::assertSame([], self::drifts($late, $grace, $registrar(null)), 'it copies what the registry says');
+        self::assertSame([], self::drifts($late, $grace, $registrar('2028-10-02T00:00:00Z')), 'what the registry doesn’t bear out');
+        self::assertSame([], self::drifts(self::held(ends: '2026-10-02', statuses: [Status::RedemptionPeriod]), $registry('2027-10-02T00:00:00Z', Status::ClientTransferProhibited, Status::RedemptionPeriod), $registrar('2027-10-02T00:00:00Z')));
+        self::assertSame(['renewed' => Certainty::Sure], self::drifts(self::held(), self::record(ends: '2030-11-02T00:00:00Z'), $registrar('2030-11-02T00:00:00Z')), 'before its end');
+        self::assertSame(['ends_later' => Certainty::Split], self::drifts(self::held(), self::record(ends: '2030-11-02T00:00:00Z'), $registrar('2027-11-02T00:00:00Z')));
     }
 
     public function test_a_hold_on_a_name_past_its_end_is_no_alarm(): void

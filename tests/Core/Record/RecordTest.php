@@ -35,6 +35,13 @@ final class RecordTest extends TestCase
         self::assertNotSame($one->digest(), self::record([Status::ClientHold, Status::ServerHold], ['ns1.a.com', 'ns2.a.com'], ends: '2028-01-01')->digest());
     }
 
+    public function test_what_its_registrar_was_paid_for_makes_another_record_where_it_is_said(): void
+    {
+        $record = fn (?string $paid): string => (new Record('a.com', Source::Registrar, ends: Instant::of('2027-01-01'), paid: $paid === null ? null : Instant::of($paid)))->digest();
+        self::assertNotSame($record('2027-01-01'), $record(null));
+        self::assertSame($record('2027-01-01'), $record('2027-01-01'));
+    }
+
     public function test_redacted_is_told_apart_from_absent(): void
     {
         $record = self::record([], []);
