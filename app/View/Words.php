@@ -94,17 +94,17 @@ final readonly class Words
         $at = $standing->instant('next_at')?->toDay();
         $ends = $standing->instant('ends_on')?->toDay();
         $sum = $standing->textOrNull('sum');
+        $key = "standing.next.{$kind->value}";
         $with = [
             'sum' => $sum === null ? '' : Money::of($sum, $standing->text('currency'))->text(),
             'late' => $late?->text() ?? '',
-        ] + $this->days(array_filter(['at' => $at, 'ends' => $ends])) + ['at' => '', 'ends' => ''];
+        ] + $this->days(array_filter(['at' => $at, 'ends' => str_contains($this->say("{$key}.lesser"), ':ends') ? $ends : null])) + ['at' => '', 'ends' => ''];
         $form = match (true) {
             $kind === NextKind::Watched && $at === null => $standing->text('registrar_name') === '' ? 'nowhere' : 'unsaid',
             $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted() => 'falls',
             $sum === null => 'plain',
             default => $kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum',
         };
-        $key = "standing.next.{$kind->value}";
 
         return [
             $this->say($this->lang->has("{$key}.{$form}") ? "{$key}.{$form}" : "{$key}.plain", $with),
