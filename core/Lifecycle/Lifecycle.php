@@ -65,7 +65,7 @@ final readonly class Lifecycle
         }
         $presumed = $phase !== $proven && $phase->isLate();
         // No fact of ours before it is taken over; but against what is only expected it is believed, once it can't be the registry's own renewal, which may be taken back.
-        if ($presumed && $facts->seenUntil?->isAfter($now) === true && ($facts->seenPaid || $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true)) {
+        if ($presumed && $facts->seenUntil?->isAfter($now) === true && ($facts->seenPaid === true || $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true)) {
             $phase = Phase::InTerm;
         }
         $holds = self::holds($facts, $rules);
@@ -196,7 +196,7 @@ final readonly class Lifecycle
     /** Whether it may as well have been renewed: its end has passed, and either it was to renew by itself or its registry says so. */
     public function mayBeRenewed(): bool
     {
-        return $this->presumed && ($this->phase === Phase::InTerm || $this->facts->intent === Intent::ByItself && Status::proven($this->facts->statuses)?->isDeleted() !== true);
+        return $this->presumed && ($this->phase === Phase::InTerm || $this->facts->intent === Intent::ByItself && $this->facts->seenPaid !== false && Status::proven($this->facts->statuses)?->isDeleted() !== true);
     }
 
     /** @return list<Event> what is still to come, soonest first */

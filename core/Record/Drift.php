@@ -6,6 +6,7 @@ namespace Acre\Core\Record;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Time\Instant;
@@ -19,6 +20,9 @@ final readonly class Drift
 
     /** Days within which a directory shows what a registrar was told of a holder (common practice: some days). */
     private const SHOWS = 5;
+
+    /** Days within which a registrar that renews by itself has done so, and says it (common practice: a day or two). */
+    private const PAID = 2;
 
     /** Seconds within which what was done at a registrar is seen elsewhere (common practice: up to twenty minutes). */
     public const LAG = 1_200;
@@ -49,7 +53,7 @@ final readonly class Drift
             ...self::registrar($held, $record, $registrys, $now),
             ...self::statuses($held, $record, $registrys, $now),
             ...self::lock($held, $record, $registrys, $now),
-            ...self::end($held, $record, $registrys, $registrars?->record, $now),
+            ...self::end($held, $record, $registrys, $registrars, $now),
             ...self::created($held, $record, $registrys, $now),
             ...self::servers($held, $record, $registrys, $registrars?->record, $now),
             ...self::holder($held, $record->holder === [] && $registrars?->record !== null ? $registrars : $registrys, $now),
@@ -125,26 +129,33 @@ final readonly class Drift
     }
 
     /** @return list<self> */
-    private static function end(Held $held, Record $record, Seen $seen, ?Record $registrars, Instant $now): array
+    private static function end(Held $held, Record $record, Seen $seen, ?Seen $registrars, Instant $now): array
     {
         $there = $record->paidUntil();
         $here = $held->facts->ends;
-        $paid = $registrars?->paid;
-        if ($here !== null && $paid !== null && $here->compare($paid) < 0 && $record->ends?->isBefore($paid->toDay()) === false && Status::proven($record->statuses)?->isDeleted() !== true) {
-            return [self::of(RecordFinding::Renewed, $held, $seen, null, $now, held: $here, seen: $paid)];
+        $isDeleted = Status::proven($record->statuses)?->isDeleted() === true;
+        $paid = $registrars?->record?->paid;
+        if ($registrars !== null && $paid !== null && $here !== null && ! $isDeleted) {
+            if ($here->compare($paid) < 0 && $record->ends?->isBefore($paid->toDay()) === false) {
+                return [self::of(RecordFinding::Renewed, $held, $seen, null, $now, held: $here, seen: $paid)];
+            }
+            if ($held->facts->intent === Intent::ByItself && $here->compare($paid) === 0 && $here->plusDays(self::PAID)->hasComeAt($registrars->at)) {
+                return [self::of(RecordFinding::NotRenewed, $held, $registrars, null, $now, seen: $paid)];
+            }
         }
         // In the grace the registry's own end is as right: whoever wrote it down looked there.
         if ($there === null || $here !== null && ($here->compare($there) === 0 || $record->ends !== null && $here->compare($record->ends) === 0)) {
             return [];
         }
         // Deleted in the grace of a renewal that was by itself, a name may stand a year ahead until it is gone: nobody renewed it.
-        if ($here !== null && $there->isAfter($here) && Status::proven($record->statuses)?->isDeleted() === true) {
+        if ($here !== null && $there->isAfter($here) && $isDeleted) {
             return [];
         }
         if ($here === null) {
             return [self::of(RecordFinding::EndNotWritten, $held, $seen, null, $now, seen: $there)];
         }
-        $agrees = $registrars?->ends === null ? null : $registrars->ends->compare($here) !== 0;
+        $own = $registrars?->record?->ends;
+        $agrees = $own === null ? null : $own->compare($here) !== 0;
 
         return [self::of($there->isBefore($here) ? RecordFinding::EndsSooner : RecordFinding::EndsLater, $held, $seen, $agrees, $now, held: $here, seen: $there)];
     }

@@ -24,6 +24,8 @@ enum RecordFinding: string implements FindingTag
     case EndsLater = 'ends_later';
     /** Its registrar itself says that it was paid for longer. */
     case Renewed = 'renewed';
+    /** Its registrar itself says, after its end, that it was paid for no longer, and it was to renew by itself. */
+    case NotRenewed = 'not_renewed';
     case HeldByRegistry = 'held_by_registry';
     case HeldByRegistrar = 'held_by_registrar';
     case ServersChanged = 'servers_changed';
@@ -56,7 +58,7 @@ enum RecordFinding: string implements FindingTag
             self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::Renewed, self::CreatedDiffers => ['held', 'seen'],
             self::StatusSeen, self::StatusGone => ['status'],
             self::HolderDiffers, self::ShownMore, self::HiddenMore => ['fields'],
-            self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten => ['seen'],
+            self::NotRenewed, self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten => ['seen'],
         };
     }
 
@@ -64,7 +66,7 @@ enum RecordFinding: string implements FindingTag
     {
         return match ($this) {
             self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::EndsSooner => Cost::NameLost,
-            self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderDoubted => Cost::Dark,
+            self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderDoubted, self::NotRenewed => Cost::Dark,
             self::LockIsOn, self::HolderDiffers => Cost::MovementFails,
             default => Cost::Attention,
         };
@@ -85,6 +87,7 @@ enum RecordFinding: string implements FindingTag
         return match ($this) {
             self::HolderDoubted, self::NotInDirectory, self::TransferNotOurs, self::Deleted, self::FallsFree, self::OtherRegistrar => Cure::LookAtRecord,
             self::HeldByRegistry, self::HeldByRegistrar => Cure::LiftHold,
+            self::NotRenewed => Cure::RenewFirst,
             self::LockIsOff => Cure::SetLock,
             default => Cure::SettleDrift,
         };
@@ -124,7 +127,7 @@ enum RecordFinding: string implements FindingTag
         return match ($this) {
             self::NotInDirectory => DriftField::Registered,
             self::OtherRegistrar => DriftField::Registrar,
-            self::EndsSooner, self::EndsLater, self::Renewed, self::EndNotWritten => DriftField::Ends,
+            self::EndsSooner, self::EndsLater, self::Renewed, self::NotRenewed, self::EndNotWritten => DriftField::Ends,
             self::CreatedDiffers, self::CreatedNotWritten => DriftField::Created,
             self::ServersChanged, self::ServersNotWritten => DriftField::Servers,
             self::LockIsOff, self::LockIsOn, self::LockNotWritten => DriftField::Lock,

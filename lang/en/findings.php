@@ -147,6 +147,7 @@ return [
         'ends_sooner' => 'Outside it ends on :seen, sooner than the :held written here',
         'ends_later' => 'Outside it ends on :seen; here it says :held',
         'renewed' => 'Its registrar says that it is paid until :seen; here it says :held',
+        'not_renewed' => 'Its registrar says that it was paid until :seen and no longer: it has not renewed by itself',
         'held_by_registry' => 'Its registry has placed a hold on it: it does not answer, and only the registry can lift that',
         'held_by_registrar' => 'Its registrar has placed a hold on it: it does not answer',
         'servers_changed' => 'Its name servers outside are :seen, and nobody here changed them from :held',

@@ -42,7 +42,7 @@ final class Given
         ?string $missing = null,
         ?string $deleted = null,
         ?string $seenUntil = null,
-        bool $seenPaid = false,
+        ?bool $seenPaid = null,
     ): Lifecycle {
         $domain = DomainName::of($name);
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);

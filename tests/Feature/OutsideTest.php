@@ -210,10 +210,16 @@ final class OutsideTest extends TestCase
         $late = fn (bool $renews): Name => $this->held($this->registered(otherwise: ['ends' => Instant::of('2027-09-30')->epoch, 'statuses' => ['autoRenewPeriod'], 'autoRenew' => $renews, 'due' => Instant::of('2099-01-01')->epoch]), ['ends_on' => Instant::of('2026-09-30'), 'intent' => 'by_itself']);
         [$paid, $unpaid] = [$late(true), $late(false)];
         $this->observe($paid, $unpaid);
-        self::assertSame([['renewed' => 'open'], []], [$this->drifts($paid), $this->drifts($unpaid)]);
+        self::assertSame([['renewed' => 'open'], ['not_renewed' => 'open']], [$this->drifts($paid), $this->drifts($unpaid)]);
         $this->actingAs($this->house->steward)->get("/names/{$paid->ascii}")->assertSee('outside it is said to run until 30 Sep 2027')->assertSee('Its registrar says that it is paid until 30 Sep 2027');
-        $this->get("/names/{$unpaid->ascii}")->assertSee('nothing confirms that');
+        $this->get("/names/{$unpaid->ascii}")->assertSee('Late: ')->assertSee('it has not renewed by itself');
+        $this->get('/rounds')->assertSee('not renewed by itself');
+        $this->get("/record/{$unpaid->ascii}")->assertSee('renew it by hand')->assertDontSee('Take it');
+        $this->post('/drift', ['act' => 'take:not_renewed'])->assertNotFound();
         $this->get('/roll?finding=record.renewed')->assertSee($paid->ascii)->assertDontSee($unpaid->ascii);
+        // Whoever knows better says so, and it is presumed again.
+        $this->press("/deeds/leave_drift?name={$unpaid->ascii}&what=ends&because=its+registrar+is+slow")->assertRedirect();
+        $this->get("/names/{$unpaid->ascii}")->assertSee('nothing confirms that');
         $to = $this->post('/drift', ['act' => 'take:renewed'])->headers->get('Location');
         $this->press((string) $to)->assertRedirect();
         self::assertSame('2027-09-30', Registration::query()->where('name_id', $paid->id)->firstOrFail()->ends_on?->date());

@@ -35,20 +35,29 @@ final readonly class OpenDrift
     }
 
     /**
-     * The later end that is surely given outside, and whether its registrar itself gives it.
+     * The later end that is surely given outside, and whether its registrar itself says that it was paid for.
      *
      * @param  list<self>  $drifts  of one name
-     * @return array{Instant|null, bool}
+     * @return array{Instant|null, bool|null} as NameFacts has them
      */
     public static function laterEnd(array $drifts): array
     {
         foreach ($drifts as $drift) {
-            if (in_array($drift->tag, [RecordFinding::EndsLater, RecordFinding::Renewed], true) && $drift->certainty === Certainty::Sure && $drift->seen() instanceof Instant) {
-                return [$drift->seen(), $drift->tag === RecordFinding::Renewed];
+            $seen = $drift->seen();
+            if ($drift->certainty === Certainty::Sure && $seen instanceof Instant) {
+                $found = match ($drift->tag) {
+                    RecordFinding::Renewed => [$seen, true],
+                    RecordFinding::NotRenewed => [null, false],
+                    RecordFinding::EndsLater => [$seen, null],
+                    default => null,
+                };
+                if ($found !== null) {
+                    return $found;
+                }
             }
         }
 
-        return [null, false];
+        return [null, null];
     }
 
     /** What the outside says, as the fact of ours would be; null where it says that there is none. */

@@ -36,7 +36,7 @@ final readonly class StandingFacts
             'changed' => $file->facts->registrantChanged,
             'deleted' => $file->facts->deletedSince,
             'later' => $file->facts->seenUntil,
-            'paid' => $file->facts->seenPaid ? true : null,
+            'paid' => $file->facts->seenPaid,
             'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
             'lead' => $file->late->chargeLead,
             'dark' => $file->late->darkAfter,
@@ -68,7 +68,7 @@ final readonly class StandingFacts
 
         return new self(
             Lifecycle::of(
-                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later'), ($facts['paid'] ?? false) === true),
+                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later'), is_bool($facts['paid'] ?? null) ? $facts['paid'] : null),
                 new LateTerms($days('lead') ?? 0, $days('dark'), $days('plain'), $days('late'), $days('ask') ?? 14, $money('renew'), $money('fee'), $money('restore')),
                 $book->for($name->suffix(), $now),
                 $now,

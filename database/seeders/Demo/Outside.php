@@ -109,6 +109,8 @@ final class Outside
             'bellfounders.net' => ['servers' => ['ns1.farshore.example', 'ns2.farshore.example'], 'updated' => Instant::of('2026-10-05T22:41:07Z')->epoch],
             // It went to another registrar.
             'peal-records.co.uk' => ['registrar' => 'farshore', 'reseller' => null, 'updated' => Instant::of('2026-10-04T15:20:00Z')->epoch],
+            // It was to renew by itself, and there was nothing to pay it with.
+            'sea-shanty.org' => ['autoRenew' => false],
             'kelp-recipes.co.uk' => ['validated' => false],
             'tramway-museum.org' => ['statuses' => []],
             'kelp-farm-shop.com' => ['statuses' => [...$record['statuses'], 'serverHold', 'serverTransferProhibited']],

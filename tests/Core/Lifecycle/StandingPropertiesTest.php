@@ -44,7 +44,7 @@ final class StandingPropertiesTest extends TestCase
         $known = $this->random->getInt(0, 1) === 0;
         $statuses = [[], [], [], [Status::RedemptionPeriod, Status::PendingDelete], [Status::PendingDelete]][$this->random->getInt(0, 4)];
         $deleted = $statuses === [] || $this->random->getInt(0, 1) === 0 ? null : $created->plusDays($this->random->getInt(1, 3000));
-        $paid = $this->random->getInt(0, 1) === 0;
+        $paid = [true, false, null][$this->random->getInt(0, 2)];
         $later = $ends === null || $this->random->getInt(0, 3) > 0 ? null : $ends->plusYears($this->random->getInt(1, 3));
         $terms = new LateTerms(
             $this->random->getInt(0, 40), $known ? $this->random->getInt(0, 40) : null, $known ? $plain : null, $known ? $this->random->getInt($plain, 60) : null, 14,

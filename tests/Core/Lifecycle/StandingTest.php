@@ -77,7 +77,7 @@ final class StandingTest extends TestCase
 
     /** @param  list<Status>  $statuses */
     #[DataProvider('laterEnds')]
-    public function test_a_later_end_at_the_registry_is_believed_against_what_is_only_expected(string $name, string $ends, string $later, array $statuses, NextKind $kind, bool $isPaid = false): void
+    public function test_a_later_end_at_the_registry_is_believed_against_what_is_only_expected(string $name, string $ends, string $later, array $statuses, NextKind $kind, ?bool $isPaid = null): void
     {
         $life = Given::life($name, ends: $ends, statuses: $statuses, terms: Given::terms(), seenUntil: $later, seenPaid: $isPaid);
         $standing = Standing::of($life);
@@ -86,6 +86,13 @@ final class StandingTest extends TestCase
             self::assertSame([$later, Severity::Soon, null], [$standing->at?->iso(), $standing->severity, $standing->sum]);
             self::assertSame([Phase::InTerm, true, Rescue::Renew], [$life->phase, $life->presumed, $life->rescue()]);
         }
+    }
+
+    public function test_what_its_registrar_was_not_paid_for_is_late_whatever_was_meant(): void
+    {
+        $of = fn (?bool $isPaid): Standing => Standing::of(Given::life(ends: '2026-09-22', intent: Intent::ByItself, terms: Given::terms(), seenPaid: $isPaid));
+        self::assertSame([NextKind::Presumed, NextKind::LatePlain], [$of(null)->next, $of(false)->next]);
+        self::assertSame([Severity::Grave, '£10.60'], [$of(false)->severity, $of(false)->sum?->text()]);
     }
 
     public function test_what_renews_by_itself_is_presumed_to_have_done_so_at_each_end(): void

@@ -12,6 +12,7 @@ use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Pattern;
 use Acre\Core\Contact\Phone;
 use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Status;
@@ -43,11 +44,11 @@ final class DriftTest extends TestCase
      * @param  list<string>  $servers
      * @param  array<string, Instant>  $written
      */
-    private static function held(?string $ends = '2027-11-02', array $statuses = [], Lock $lock = Lock::On, array $servers = self::SERVERS, bool $moving = false, array $written = [], ?string $created = '2020-11-02'): Held
+    private static function held(?string $ends = '2027-11-02', array $statuses = [], Lock $lock = Lock::On, array $servers = self::SERVERS, bool $moving = false, array $written = [], ?string $created = '2020-11-02', Intent $intent = Intent::WhenTold): Held
     {
         $at = fn (?string $day): ?Instant => $day === null ? null : Instant::of($day);
 
-        return new Held(new NameFacts(DomainName::of('wickerby-bells.com'), $at($created), $at($ends), null, $statuses, $lock), $servers, 'Pellbridge', ['Anchorage', 'ANCHOR-TAG', '990207'], $moving, $written);
+        return new Held(new NameFacts(DomainName::of('wickerby-bells.com'), $at($created), $at($ends), null, $statuses, $lock, $intent), $servers, 'Pellbridge', ['Anchorage', 'ANCHOR-TAG', '990207'], $moving, $written);
     }
 
     /**
@@ -193,6 +194,13 @@ final class DriftTest extends TestCase
         self::assertSame([], self::drifts(self::held(ends: '2026-10-02', statuses: [Status::RedemptionPeriod]), $registry('2027-10-02T00:00:00Z', Status::ClientTransferProhibited, Status::RedemptionPeriod), $registrar('2027-10-02T00:00:00Z')));
         self::assertSame(['renewed' => Certainty::Sure], self::drifts(self::held(), self::record(ends: '2030-11-02T00:00:00Z'), $registrar('2030-11-02T00:00:00Z')), 'before its end');
         self::assertSame(['ends_later' => Certainty::Split], self::drifts(self::held(), self::record(ends: '2030-11-02T00:00:00Z'), $registrar('2027-11-02T00:00:00Z')));
+        // What was to renew by itself, and has not; a charge is to be seen within a day or two (common practice).
+        $meant = fn (string $ends): Held => self::held(ends: $ends, lock: Lock::Off, intent: Intent::ByItself);
+        self::assertSame(['not_renewed' => Certainty::Sure], self::drifts($meant('2026-10-02'), $grace, $registrar('2026-10-02T00:00:00Z')));
+        self::assertSame([], self::drifts($meant('2026-10-05'), $registry('2027-10-05T00:00:00Z', Status::Ok, Status::AutoRenewPeriod), $registrar('2026-10-05T00:00:00Z')), 'yesterday');
+        self::assertSame([], self::drifts($meant('2027-10-02'), $registry('2027-10-02T00:00:00Z', Status::Ok), $registrar('2027-10-02T00:00:00Z')), 'before its end');
+        self::assertSame([], self::drifts($meant('2026-10-02'), $grace, $registrar(null)), 'its registrar says nothing of that');
+        self::assertSame(['status_seen' => Certainty::Sure], self::drifts($meant('2026-08-02'), $registry('2026-08-02T00:00:00Z', Status::Ok, Status::RedemptionPeriod), $registrar('2026-08-02T00:00:00Z')), 'deleted by now, it has other cares');
     }
 
     public function test_a_hold_on_a_name_past_its_end_is_no_alarm(): void
