@@ -295,7 +295,7 @@ final class JourneyTest extends TestCase
         $window->go('/rounds');
         self::assertStringContainsString('its name servers were changed by nobody here', $window->text('main'));
         $window->go('/drift')->follow("a[href*='/record/sound-choirs.org']");
-        self::assertStringContainsString('Somebody renewed it', $window->text('main'));
+        self::assertStringContainsString('Its registrar was paid', $window->text('main'));
         $window->follow('.drift a.button')->press('Write the end of one name as seen outside')->waitForText('h1', 'Write the end');
         $window->waitForText('main', 'done');
         $window->go('/record/sound-choirs.org')->press('Ask again')->ready();
