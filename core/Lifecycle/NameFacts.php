@@ -18,7 +18,7 @@ final readonly class NameFacts
      * @param  Instant|null  $registrantChanged  when its legal holder last became another one
      * @param  Instant|null  $deletedSince  since when it has stood in redemption, or pending delete, where its statuses prove that
      * @param  Instant|null  $seenUntil  the later end that was seen outside, and nobody has taken over
-     * @param  bool|null  $seenPaid  whether its registrar itself says that it was paid beyond the end written down; null: it says nothing of that
+     * @param  bool|null  $seenPaid  whether it was seen to be paid for beyond the end written down, as its registrar itself says, or its deletion; null: neither was seen
      */
     public function __construct(
         public DomainName $name,

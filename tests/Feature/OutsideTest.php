@@ -227,6 +227,16 @@ final class OutsideTest extends TestCase
         self::assertSame(['renewed' => 'taken'], $this->drifts($paid));
     }
 
+    public function test_what_is_seen_deleted_is_not_presumed_renewed(): void
+    {
+        $name = $this->held($this->registered(otherwise: ['ends' => Instant::of('2026-08-20')->epoch, 'statuses' => ['redemptionPeriod', 'pendingDelete'], 'due' => Instant::of('2099-01-01')->epoch]), ['ends_on' => Instant::of('2026-08-20'), 'intent' => 'by_itself']);
+        $this->actingAs($this->house->reader)->get("/names/{$name->ascii}")->assertSee('nothing confirms that');
+        $this->observe($name);
+        self::assertSame(['status_seen' => 'open'], $this->drifts($name));
+        $this->get("/names/{$name->ascii}")->assertDontSee('nothing confirms that')->assertSee('Outside it carries redemptionPeriod');
+        self::assertContains(DB::table('standings')->where('name_id', $name->id)->value('next_kind'), ['late_dear', 'redemption']);
+    }
+
     public function test_rounds_name_what_is_alarming_and_count_the_rest_by_kind(): void
     {
         $gone = $this->held($this->registered(otherwise: ['registrar' => 'farshore']));

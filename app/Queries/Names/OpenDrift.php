@@ -6,6 +6,7 @@ namespace App\Queries\Names;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\Status;
 use Acre\Core\Record\Certainty;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Time\Instant;
@@ -35,29 +36,25 @@ final readonly class OpenDrift
     }
 
     /**
-     * The later end that is surely given outside, and whether its registrar itself says that it was paid for.
+     * The later end that is surely given outside, and whether the name was surely paid for beyond the end written down.
      *
      * @param  list<self>  $drifts  of one name
      * @return array{Instant|null, bool|null} as NameFacts has them
      */
     public static function laterEnd(array $drifts): array
     {
-        foreach ($drifts as $drift) {
+        $until = $isPaid = null;
+        foreach (array_filter($drifts, fn (self $drift): bool => $drift->certainty === Certainty::Sure) as $drift) {
             $seen = $drift->seen();
-            if ($drift->certainty === Certainty::Sure && $seen instanceof Instant) {
-                $found = match ($drift->tag) {
-                    RecordFinding::Renewed => [$seen, true],
-                    RecordFinding::NotRenewed => [null, false],
-                    RecordFinding::EndsLater => [$seen, null],
-                    default => null,
-                };
-                if ($found !== null) {
-                    return $found;
-                }
+            if (in_array($drift->tag, [RecordFinding::Renewed, RecordFinding::EndsLater], true) && $seen instanceof Instant) {
+                [$until, $isPaid] = [$seen, $drift->tag === RecordFinding::Renewed ? true : $isPaid];
+            }
+            if (in_array($drift->tag, [RecordFinding::NotRenewed, RecordFinding::Deleted, RecordFinding::FallsFree, RecordFinding::NotInDirectory], true) || $drift->tag === RecordFinding::StatusSeen && is_string($seen) && Status::tryFrom($seen)?->phase()?->isDeleted() === true) {
+                return [null, false];
             }
         }
 
-        return [null, null];
+        return [$until, $isPaid];
     }
 
     /** What the outside says, as the fact of ours would be; null where it says that there is none. */
