@@ -56,11 +56,12 @@ final readonly class Lifecycle
         }
         $phase = $proven ?? ($plan === null || $ends === null ? Phase::NotKnown : self::phaseAt($plan, $ends, $now));
         if ($proven?->isDeleted() === true && $plan !== null) {
-            $phase = $begins !== null && $since !== null ? self::follows($proven, $plan, $since, $begins, $now) : ($ends === null ? $proven : self::follows($proven, $plan, $ends, 0, $now));
-            if ($phase !== $proven && $begins === null && $ends !== null) {
+            [$from, $day] = $begins === null ? [$ends, 0] : [$since, $begins];
+            $phase = self::follows($proven, $plan, $from, $day, $now);
+            if ($phase !== $proven && $begins === null) {
                 // Deleted still when its registrar's days are over: then its registry may have given it the longest.
                 $plan = $rules->plans->of($rules, $terms->uncut(), $facts->intent);
-                $phase = self::follows($proven, $plan, $ends, 0, $now);
+                $phase = self::follows($proven, $plan, $from, $day, $now);
             }
         }
         $presumed = $phase !== $proven && $phase->isLate();
@@ -193,7 +194,7 @@ final readonly class Lifecycle
         return $until;
     }
 
-    /** Whether it may as well have been renewed: its end has passed, and either it was to renew by itself or its registry says so. */
+    /** Whether it may as well have been renewed: its end has passed, and either it was to renew by itself, and nothing says that it did not, or it is seen outside. */
     public function mayBeRenewed(): bool
     {
         return $this->presumed && ($this->phase === Phase::InTerm || $this->facts->intent === Intent::ByItself && $this->facts->seenPaid !== false && Status::proven($this->facts->statuses)?->isDeleted() !== true);
@@ -281,11 +282,14 @@ final readonly class Lifecycle
     /**
      * What a phase that was proven has become by now: nothing stays deleted for ever.
      *
-     * @param  Instant  $from  whence the plan's days count
+     * @param  Instant|null  $from  whence the plan's days count; null: that is not known
      * @param  int  $day  which of them it was
      */
-    private static function follows(Phase $proven, EndPlan $plan, Instant $from, int $day, Instant $now): Phase
+    private static function follows(Phase $proven, EndPlan $plan, ?Instant $from, int $day, Instant $now): Phase
     {
+        if ($from === null) {
+            return $proven;
+        }
         $isReached = false;
         foreach ($plan->stages as [$phase, , $to]) {
             $isReached = $isReached || $phase === $proven;
