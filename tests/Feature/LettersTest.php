@@ -11,6 +11,7 @@ use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\GoOnAccepted;
+use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Links\OpenLink;
 use App\Actions\Post\SendLetters;
 use App\Actions\Post\TakeReturned;
@@ -25,6 +26,9 @@ use App\Models\Letter;
 use App\Models\LetterState;
 use App\Models\LineState;
 use App\Models\Secret;
+use App\Support\Dates;
+use App\Support\TradeClock;
+use App\View\Words;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
@@ -177,6 +181,22 @@ final class LettersTest extends TestCase
         app(EndLines::class)->calledOff($this->house->steward, $docket);
         $this->get($second)->assertStatus(410);
         $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/letter")->assertForbidden();
+    }
+
+    public function test_written_to_after_the_day_on_which_an_answer_was_wanted_they_have_a_week(): void
+    {
+        $docket = $this->handOver('bell.com');
+        $by = HandoverTermsChosen::unpack($docket->terms)->answerBy;
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('One name waits for an answer by '.app(Words::class)->near($by));
+        self::assertStringContainsString(Dates::full($by), $this->got()[0]->text);
+        app(TradeClock::class)->set($late = $by->plusDays(2));
+        $this->get("/dockets/{$docket->id}")->assertSee('One name waits for an answer, which was wanted by '.app(Words::class)->near($by));
+        $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
+        $again = $this->got()[1]->text;
+        self::assertStringContainsString(Dates::full($late->plusDays(7)), $again);
+        self::assertStringNotContainsString(Dates::full($by), $again);
+        auth()->logout();
+        $this->get($this->link())->assertOk()->assertSee('Nothing moves before you have agreed.')->assertDontSee(Dates::full($by));
     }
 
     public function test_a_clerk_writes_to_nobody(): void

@@ -28,6 +28,9 @@ final readonly class WriteLetter
     /** Seconds. */
     private const SHORTEST = 86_400;
 
+    /** Days in which an answer is wanted of whoever is written to once more after the day that was named. */
+    private const ANEW = 7;
+
     public function __construct(private Connection $database, private LetterTexts $texts, private IssueLink $links, private HouseSettings $house, private TradeClock $clock, private Words $words)
     {
     }
@@ -43,6 +46,8 @@ final readonly class WriteLetter
      */
     public function asking(LetterKind $kind, LinkPurpose $purpose, LinkOf $of, string $mailbox, array $names, Instant $by, int $late, string $about, array $said = []): void
     {
+        $today = $this->clock->today();
+        $by = $by->isBefore($today) ? $today->plusDays(self::ANEW) : $by;
         $link = $this->links->handle($purpose, $mailbox, $of, max(self::SHORTEST, $by->plusDays($late)->epoch - $this->clock->now()->epoch));
         $docket = $of->columns['docket_id'] ?? null;
         $secret = Secret::query()->create(['kind' => 'link', 'about' => $docket === null ? 'mailbox '.($of->columns['mailbox_id'] ?? '') : "docket {$docket}", 'value' => $link]);

@@ -13,12 +13,13 @@ use App\Models\Contact;
 use App\Models\Link;
 use App\Queries\Registrants\NamesAskedAbout;
 use App\Support\Masked;
+use App\Support\TradeClock;
 use App\View\Words;
 
 /** A registrant, the one until then or the new one, says whether they agree to the change. */
 final readonly class ConfirmationPage implements AnswerPage
 {
-    public function __construct(private SideAnswers $answers, private NamesAskedAbout $names, private Words $words)
+    public function __construct(private SideAnswers $answers, private NamesAskedAbout $names, private Words $words, private TradeClock $clock)
     {
     }
 
@@ -31,9 +32,11 @@ final readonly class ConfirmationPage implements AnswerPage
             return null;
         }
 
+        $by = is_string($terms['answer_by'] ?? null) ? Instant::of($terms['answer_by']) : null;
+
         return ['answers.confirm', [
             'isNew' => $confirmation->side === Side::New, 'names' => $this->names->of($confirmation), 'mailbox' => Masked::mailbox($link->mailbox), 'who' => $new->today->called, 'data' => $confirmation->side === Side::New ? $this->data($new) : [],
-            'agreement' => is_string($terms['agreement'] ?? null) ? $terms['agreement'] : '', 'by' => is_string($terms['answer_by'] ?? null) ? Instant::of($terms['answer_by']) : null,
+            'agreement' => is_string($terms['agreement'] ?? null) ? $terms['agreement'] : '', 'by' => $by?->isBefore($this->clock->today()) === true ? null : $by,
         ]];
     }
 

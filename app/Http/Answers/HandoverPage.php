@@ -11,6 +11,7 @@ use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\Link;
 use App\Support\Masked;
+use App\Support\TradeClock;
 use App\View\Words;
 
 /** A receiver says whether they take names, and types what names their account. */
@@ -19,7 +20,7 @@ final readonly class HandoverPage implements AnswerPage
     /** Names that are shown one by one. */
     private const ROWS = 500;
 
-    public function __construct(private ReceiverAnswers $answers, private Words $words)
+    public function __construct(private ReceiverAnswers $answers, private Words $words, private TradeClock $clock)
     {
     }
 
@@ -33,7 +34,7 @@ final readonly class HandoverPage implements AnswerPage
         $receiver = $terms->receiver();
 
         return ['answers.show', [
-            'registrar' => $receiver->registrar->name, 'by' => $terms->answerBy, 'count' => $lines->count(), 'lines' => $lines->limit(self::ROWS)->get(),
+            'registrar' => $receiver->registrar->name, 'by' => $terms->answerBy->isBefore($this->clock->today()) ? null : $terms->answerBy, 'count' => $lines->count(), 'lines' => $lines->limit(self::ROWS)->get(),
             'mailbox' => Masked::mailbox($link->mailbox), 'account' => Masked::value($receiver->number), 'identifiers' => $receiver->registrar->receiver_by->identifiers(),
         ]];
     }

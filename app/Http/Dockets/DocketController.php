@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Dockets;
 
+use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
@@ -197,13 +198,15 @@ final readonly class DocketController
     {
         $client = $this->term($docket, 'client');
         $receiver = $this->term($docket, 'receiver');
+        $by = is_string($docket->terms['answer_by'] ?? null) ? Instant::of($docket->terms['answer_by']) : null;
 
         return [
             'docket' => $docket->load(['preparer', 'settler', 'proof']),
             'deed' => $this->deeds->of($docket),
             'receiver' => $receiver === null ? null : Account::query()->with(['registrar', 'owner'])->findOrFail($receiver),
             'client' => $client === null ? null : Client::query()->find($client),
-            'by' => is_string($docket->terms['answer_by'] ?? null) ? $docket->terms['answer_by'] : '',
+            'by' => $by,
+            'isOver' => $by?->isBefore($this->clock->today()) === true,
             'words' => $this->words,
         ];
     }
