@@ -227,6 +227,28 @@ final class OutsideTest extends TestCase
         self::assertSame(['renewed' => 'taken'], $this->drifts($paid));
     }
 
+    public function test_what_is_typed_or_brought_in_as_it_was_seen_settles_it_at_once(): void
+    {
+        $seen = fn (): Name => $this->held($this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch]), ['lock' => 'off']);
+        [$typed, $wrong, $listed] = $names = [$seen(), $seen(), $seen()];
+        $this->observe(...$names);
+        $edit = fn (Name $name, string $ends): TestResponse => $this->actingAs($this->house->clerk)->put("/names/{$name->ascii}", ['version' => Registration::query()->where('name_id', $name->id)->firstOrFail()->version, 'created_on' => '2020-11-02', 'ends_on' => $ends, 'intent' => 'when_told', 'lock' => 'off', 'disclosure' => 'unknown', 'servers' => implode("\n", Registration::query()->where('name_id', $name->id)->firstOrFail()->servers)]);
+        $edit($typed, '2030-11-02')->assertSessionHasNoErrors();
+        self::assertSame(['renewed' => 'gone'], $this->drifts($typed));
+        $this->get("/names/{$typed->ascii}")->assertDontSee('The outside says otherwise');
+        // What is as wrong as before is said as it is now.
+        $edit($wrong, '2028-11-02')->assertSessionHasNoErrors();
+        self::assertSame(['renewed' => 'open'], $this->drifts($wrong));
+        $this->get("/names/{$wrong->ascii}")->assertSee('paid until 2 Nov 2030; here it says 2 Nov 2028');
+
+        $file = UploadedFile::fake()->createWithContent('list.csv', "name,ends\n{$listed->ascii},2030-11-02\n");
+        $this->post('/bring-in', ['list' => $file, 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();
+        $import = Import::query()->sole();
+        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        self::assertSame(['renewed' => 'gone'], $this->drifts($listed));
+    }
+
     public function test_what_is_seen_deleted_is_not_presumed_renewed(): void
     {
         $name = $this->held($this->registered(otherwise: ['ends' => Instant::of('2026-08-20')->epoch, 'statuses' => ['redemptionPeriod', 'pendingDelete'], 'due' => Instant::of('2099-01-01')->epoch]), ['ends_on' => Instant::of('2026-08-20'), 'intent' => 'by_itself']);

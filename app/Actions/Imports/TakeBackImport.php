@@ -6,6 +6,7 @@ namespace App\Actions\Imports;
 
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Names\GiveWords;
+use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Import;
 use App\Models\ImportState;
@@ -27,7 +28,7 @@ final readonly class TakeBackImport
             OR (SELECT count(*) FROM holdings h WHERE h.name_id = n.id) <> 1 OR (SELECT count(*) FROM registrations g WHERE g.name_id = n.id) <> 1))
         SQL;
 
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private int $chunk)
     {
     }
 
@@ -114,6 +115,7 @@ final readonly class TakeBackImport
         $this->registrants->takeBack(array_keys($said));
         // Where nothing could go on, what stood there is said anew.
         $this->registrants->of($said, 'brought in', $import->user_id);
+        $this->compare->handle($standing);
         $this->standings->of($standing);
         $this->log->writeMany($entries, $import->user_id);
     }

@@ -7,6 +7,7 @@ namespace App\Actions\Imports;
 use Acre\Core\Name\DomainName;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Names\GiveWords;
+use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Import;
 use App\Models\ImportState;
@@ -24,7 +25,7 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class WriteImport
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private Dispatcher $events, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private Dispatcher $events, private int $chunk)
     {
     }
 
@@ -67,7 +68,8 @@ final readonly class WriteImport
             $of[$row->text('verdict')][$row->text('ascii')] = $row;
         }
         $created = $this->create($import, $of['new']);
-        $written = [...$created, ...$this->change($import, $of['changed']), ...$this->miss($import, array_keys($of['missing']))];
+        $changed = $this->change($import, $of['changed']);
+        $written = [...$created, ...$changed, ...$this->miss($import, array_keys($of['missing']))];
         $entries = $done = $said = [];
         $list = $import->id;
         foreach ($rows as $row) {
@@ -80,6 +82,7 @@ final readonly class WriteImport
         }
         $this->registrants->of(array_filter($said), 'brought in', $import->user_id);
         Failpoint::ListNamesWritten->reach();
+        $this->compare->handle(array_column($changed, 0));
         $this->standings->of(array_column($written, 0));
         Failpoint::ListStandingsMade->reach();
         if ($created !== []) {

@@ -6,6 +6,7 @@ namespace App\Actions\Names;
 
 use Acre\Core\Contact\Text;
 use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Name;
 use App\Models\Registration;
@@ -20,7 +21,7 @@ use Illuminate\Database\Connection;
 /** Writes down what a person knows of a name: each fact with where it came from, and the standing made again. */
 final readonly class ChangeFacts
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private SayRegistrants $registrants, private HouseLog $log, private TradeClock $clock)
+    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private SayRegistrants $registrants, private HouseLog $log, private TradeClock $clock)
     {
     }
 
@@ -33,6 +34,7 @@ final readonly class ChangeFacts
     public function handle(User $user, Name $name, array $facts, int $version): void
     {
         $this->database->transaction(function () use ($user, $name, $facts, $version): void {
+            Name::query()->whereKey($name->id)->lockForUpdate()->firstOrFail();
             $registration = Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->lockForUpdate()->firstOrFail();
             $before = $registration->getRawOriginal();
             [$who, $said] = $this->registrant($name, $facts);
@@ -51,6 +53,7 @@ final readonly class ChangeFacts
             }
             $source = ['from' => 'typed', 'at' => $this->clock->today()->iso(), 'by' => $user->id];
             $registration->update(['sources' => [...$registration->sources, ...array_fill_keys(array_keys($changed), $source)]]);
+            $this->compare->handle([$name->id]);
             $this->standings->of([$name->id]);
             $this->log->write('facts_changed', 'name', $name->id, ['fields' => array_keys($changed), 'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR), 'after' => json_encode($changed, JSON_THROW_ON_ERROR)], $user->id);
         });

@@ -23,14 +23,13 @@ final readonly class WriteDrifts
      */
     public function handle(int $nameId, array $now, Instant $at): bool
     {
-        /** @var array<string, Drift> $before */
-        $before = Drift::query()->where('name_id', $nameId)->whereIn('state', [DriftState::Open, DriftState::Left])->get()->keyBy(fn (Drift $drift): string => $drift->finding->value.' '.$drift->detail)->all();
+        $before = $this->before($nameId);
         $isChanged = false;
         foreach ($now as $drift) {
-            $detail = is_string($drift->finding->with['status'] ?? null) ? $drift->finding->with['status'] : '';
-            $said = json_decode(json_encode($drift->finding, JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR);
-            $known = $before[$drift->tag->value.' '.$detail] ?? null;
-            unset($before[$drift->tag->value.' '.$detail]);
+            $detail = self::detail($drift);
+            $said = self::said($drift);
+            $known = $before["{$drift->tag->value} {$detail}"] ?? null;
+            unset($before["{$drift->tag->value} {$detail}"]);
             $isOther = $known !== null && self::values($known->said) !== self::values($said);
             if ($known === null) {
                 $known = new Drift([
@@ -49,12 +48,57 @@ final readonly class WriteDrifts
             }
         }
         foreach ($before as $drift) {
-            $drift->fill(['state' => DriftState::Gone, 'settled_at' => $at])->save();
-            $this->log->write('drift_gone', 'name', $nameId, ['finding' => $drift->finding->value]);
+            $this->gone($drift, $at);
             $isChanged = true;
         }
 
         return $isChanged;
+    }
+
+    /**
+     * The same where nothing new was seen, and our books say something else: what is known is brought in line, and nothing added.
+     *
+     * @param  list<CoreDrift>  $now
+     */
+    public function again(int $nameId, array $now, Instant $at): void
+    {
+        $still = [];
+        foreach ($now as $drift) {
+            $still[$drift->tag->value.' '.self::detail($drift)] = $drift;
+        }
+        foreach ($this->before($nameId) as $key => $drift) {
+            isset($still[$key]) ? $drift->fill(['said' => self::said($still[$key]), 'certainty' => $still[$key]->certainty])->save() : $this->gone($drift, $at);
+        }
+    }
+
+    /** @return array<string, Drift> those that nobody has settled, by what was found */
+    private function before(int $nameId): array
+    {
+        $before = [];
+        foreach (Drift::query()->where('name_id', $nameId)->whereIn('state', [DriftState::Open, DriftState::Left])->get() as $drift) {
+            $before["{$drift->finding->value} {$drift->detail}"] = $drift;
+        }
+
+        return $before;
+    }
+
+    private function gone(Drift $drift, Instant $at): void
+    {
+        $drift->fill(['state' => DriftState::Gone, 'settled_at' => $at])->save();
+        $this->log->write('drift_gone', 'name', $drift->name_id, ['finding' => $drift->finding->value]);
+    }
+
+    private static function detail(CoreDrift $drift): string
+    {
+        return is_string($drift->finding->with['status'] ?? null) ? $drift->finding->with['status'] : '';
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function said(CoreDrift $drift): array
+    {
+        $said = json_decode(json_encode($drift->finding, JSON_THROW_ON_ERROR), true, 8, JSON_THROW_ON_ERROR);
+
+        return is_array($said) ? $said : [];
     }
 
     /** Its values in one form: the database keeps members in an order of its own. */
