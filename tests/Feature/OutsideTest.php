@@ -217,6 +217,11 @@ final class OutsideTest extends TestCase
         $this->get("/record/{$unpaid->ascii}")->assertSee('renew it by hand')->assertDontSee('Take it');
         $this->post('/drift', ['act' => 'take:not_renewed'])->assertNotFound();
         $this->get('/roll?finding=record.renewed')->assertSee($paid->ascii)->assertDontSee($unpaid->ascii);
+        // What was not meant to renew has not failed to.
+        $this->press("/deeds/change_intent?name={$unpaid->ascii}&intent=when_told")->assertRedirect();
+        self::assertSame(['not_renewed' => 'gone'], $this->drifts($unpaid));
+        $this->press("/deeds/change_intent?name={$unpaid->ascii}&intent=by_itself")->assertRedirect();
+        $this->observe($unpaid);
         // Whoever knows better says so, and it is presumed again.
         $this->press("/deeds/leave_drift?name={$unpaid->ascii}&what=ends&because=its+registrar+is+slow")->assertRedirect();
         $this->get("/names/{$unpaid->ascii}")->assertSee('nothing confirms that');

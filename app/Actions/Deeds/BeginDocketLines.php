@@ -6,6 +6,7 @@ namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
 use App\Actions\Gates\GateOrders;
+use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -32,6 +33,7 @@ final readonly class BeginDocketLines
         private Connection $database,
         private Deeds $deeds,
         private CaseFiles $files,
+        private CompareAgain $compare,
         private MakeStandings $standings,
         private CloseDocket $close,
         private TradeClock $clock,
@@ -95,6 +97,7 @@ final readonly class BeginDocketLines
         }
         $openings->write();
         $this->write($lines);
+        $this->compare->handle($names);
         $this->standings->of($names);
         Failpoint::LinesStandingsMade->reach();
         $this->log->writeMany($entries, $lines->first()?->docket->settled_by);

@@ -7,6 +7,7 @@ namespace App\Actions\Deeds;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
 use App\Actions\Gates\GateOrders;
+use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -29,6 +30,7 @@ final readonly class EndLines
         private Connection $database,
         private Deeds $deeds,
         private CaseFiles $files,
+        private CompareAgain $compare,
         private MakeStandings $standings,
         private CloseDocket $close,
         private TradeClock $clock,
@@ -121,6 +123,7 @@ final readonly class EndLines
                 $how($line, $files[$line->name_id] ?? null);
             }
             self::save($lines);
+            $this->compare->handle($ids);
             $this->standings->of($ids);
             $this->log->writeMany(array_map(fn (DocketLine $line): array => [
                 'event' => $line->state->value, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $docket->id],
