@@ -9,13 +9,14 @@ use Acre\Core\Record\Seen;
 use Acre\Core\Record\Source;
 use App\Models\Drift;
 use App\Models\DriftState;
+use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Outside\HeldFacts;
 use App\Queries\Outside\LastSeen;
 use App\Queries\Outside\Observed;
 use App\Support\TradeClock;
 
-/** Holds what our books say since against what was last seen: a drift that they no longer bear out ends, and says nothing of them that was. New ones are for the next look. */
+/** Holds what our books say now against what was last seen: a drift that is none any more ends, one that still is says what they say now. New ones are for the next look. */
 final readonly class CompareAgain
 {
     public function __construct(private CaseFiles $files, private HeldFacts $held, private LastSeen $lastSeen, private WriteDrifts $drifts, private TradeClock $clock)
@@ -34,7 +35,7 @@ final readonly class CompareAgain
             return;
         }
         $now = $this->clock->now();
-        $files = array_filter($this->files->of($ids, $now), fn ($file): bool => $file->watched === null);
+        $files = array_filter($this->files->of($ids, $now), fn (CaseFile $file): bool => $file->watched === null);
         foreach ($this->held->of($files, $now) as $id => $held) {
             $seen = array_map(fn (array $latest): ?Seen => $this->word($latest[0] ?? null), array_values($this->lastSeen->of($id, $files[$id]->facts->name->ascii)));
             $this->drifts->again($id, CoreDrift::between($held, array_values(array_filter($seen)), $now), $now);
