@@ -139,8 +139,14 @@ final readonly class Drift
             if ($here->compare($paid) < 0 && $record->ends?->isBefore($paid->toDay()) === false) {
                 return [self::of(RecordFinding::Renewed, $held, $seen, null, $now, held: $here, seen: $paid)];
             }
-            if ($held->facts->intent === Intent::ByItself && $here->compare($paid) === 0 && $here->plusDays(self::PAID)->hasComeAt($registrars->at)) {
-                return [self::of(RecordFinding::NotRenewed, $held, $registrars, null, $now, seen: $paid)];
+            if ($paid->toDay()->plusDays(self::PAID)->hasComeAt($registrars->at)) {
+                if ($held->facts->intent === Intent::ByItself && $here->compare($paid) === 0) {
+                    return [self::of(RecordFinding::NotRenewed, $held, $registrars, null, $now, seen: $paid)];
+                }
+                // Written down as the registry has it, which may take that year back.
+                if ($record->has(Status::AutoRenewPeriod) && $here->compare($paid) > 0) {
+                    return [self::of(RecordFinding::EndsSooner, $held, $registrars, null, $now, held: $here, seen: $paid)];
+                }
             }
         }
         // In the grace the registry's own end is as right: whoever wrote it down looked there.

@@ -197,6 +197,10 @@ final class DriftTest extends TestCase
         // What was to renew by itself, and has not; a charge is to be seen within a day or two (common practice).
         $meant = fn (string $ends): Held => self::held(ends: $ends, lock: Lock::Off, intent: Intent::ByItself);
         self::assertSame(['not_renewed' => Certainty::Sure], self::drifts($meant('2026-10-02'), $grace, $registrar('2026-10-02T00:00:00Z')));
+        // Whoever wrote the registry's own end, a year ahead, is told that nobody has paid for it.
+        self::assertSame(['ends_sooner' => Certainty::Sure], self::drifts($meant('2027-10-02'), $grace, $registrar('2026-10-02T00:00:00Z')));
+        self::assertSame([], self::drifts($meant('2027-10-02'), $grace, $registrar('2027-10-02T00:00:00Z')), 'somebody has');
+        self::assertSame([], self::drifts($meant('2027-10-05'), $registry('2027-10-05T00:00:00Z', Status::Ok, Status::AutoRenewPeriod), $registrar('2026-10-05T00:00:00Z')), 'it ended yesterday');
         self::assertSame([], self::drifts($meant('2026-10-05'), $registry('2027-10-05T00:00:00Z', Status::Ok, Status::AutoRenewPeriod), $registrar('2026-10-05T00:00:00Z')), 'yesterday');
         self::assertSame([], self::drifts($meant('2027-10-02'), $registry('2027-10-02T00:00:00Z', Status::Ok), $registrar('2027-10-02T00:00:00Z')), 'before its end');
         self::assertSame([], self::drifts($meant('2026-10-02'), $grace, $registrar(null)), 'its registrar says nothing of that');
