@@ -152,7 +152,7 @@ final readonly class Handover
     /** Whether a lock is in the way; where no name has one, what is written down of it is nothing to lift. */
     private function locksFirst(): bool
     {
-        return $this->terms->lockFirst && ($this->life->rules->hasLock->value || $this->life->rules->isDefault);
+        return $this->terms->lockFirst && $this->life->rules->mayBeLocked();
     }
 
     /** @return list<Finding> */

@@ -9,6 +9,7 @@ use Acre\Core\Finding\Cost;
 use Acre\Core\Finding\Cure;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\FindingTag;
+use Acre\Core\Lifecycle\Status;
 
 /** Where the record outside and the Roll disagree. */
 enum RecordFinding: string implements FindingTag
@@ -107,6 +108,27 @@ enum RecordFinding: string implements FindingTag
     public function saysGone(): bool
     {
         return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::FallsFree], true);
+    }
+
+    /** Whether what was seen is a later end. */
+    public function givesLaterEnd(): bool
+    {
+        return $this === self::Renewed || $this === self::EndsLater;
+    }
+
+    /**
+     * Whether the name was paid for beyond the end written down, as far as this says so; null: it doesn't.
+     *
+     * @param  Status|null  $status  that was seen, where it is about one
+     */
+    public function saysPaid(?Status $status): ?bool
+    {
+        return match ($this) {
+            self::Renewed => true,
+            self::NotRenewed, self::Deleted, self::FallsFree, self::NotInDirectory => false,
+            self::StatusSeen => $status?->phase()?->isDeleted() === true ? false : null,
+            default => null,
+        };
     }
 
     /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */

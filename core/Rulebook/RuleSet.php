@@ -64,6 +64,12 @@ final readonly class RuleSet
         $this->plans = new EndPlans;
     }
 
+    /** Whether a name may carry a transfer lock: where the rules are not known, one that is written down is believed. */
+    public function mayBeLocked(): bool
+    {
+        return $this->hasLock->value || $this->isDefault;
+    }
+
     /** The end of the time in which the name can still be renewed at all, by the suffix's own rules. */
     public function renewableDays(): int
     {

@@ -245,6 +245,10 @@ final class OutsideTest extends TestCase
         $edit($wrong, '2028-11-02')->assertSessionHasNoErrors();
         self::assertSame(['renewed' => 'open'], $this->drifts($wrong));
         $this->get("/names/{$wrong->ascii}")->assertSee('paid until 2 Nov 2030; here it says 2 Nov 2028');
+        // What was seen and can't be read any more settles nothing.
+        DB::update("UPDATE observation_bodies SET body = decode(?, 'base64') WHERE observation_id IN (SELECT id FROM observations WHERE name_id = ? AND source = 'registry')", [base64_encode((string) gzdeflate('no record')), $wrong->id]);
+        $edit($wrong, '2030-11-02')->assertSessionHasNoErrors();
+        self::assertSame(['renewed' => 'open'], $this->drifts($wrong));
 
         $file = UploadedFile::fake()->createWithContent('list.csv', "name,ends\n{$listed->ascii},2030-11-02\n");
         $this->post('/bring-in', ['list' => $file, 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();

@@ -25,7 +25,7 @@ final readonly class TakeMessages
     /** Messages that have their effect together. */
     private const BATCH = 100;
 
-    /** Seconds after which it counts when a thing was said, and no more when it was heard. */
+    /** Seconds after which it counts when a thing was said, and no more when it was heard: the house's own choice, twice the time between two looks. */
     private const LATE = 600;
 
     public function __construct(private Connection $database, private Registrars $registrars, private OrderEnded $ended, private HouseLog $log, private TradeClock $clock)

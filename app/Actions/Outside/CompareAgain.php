@@ -7,6 +7,7 @@ namespace App\Actions\Outside;
 use Acre\Core\Record\Drift as CoreDrift;
 use Acre\Core\Record\Seen;
 use Acre\Core\Record\Source;
+use Acre\Core\Time\Instant;
 use App\Models\Drift;
 use App\Models\DriftState;
 use App\Queries\Names\CaseFile;
@@ -37,9 +38,21 @@ final readonly class CompareAgain
         $now = $this->clock->now();
         $files = array_filter($this->files->of($ids, $now), fn (CaseFile $file): bool => $file->watched === null);
         foreach ($this->held->of($files, $now) as $id => $held) {
-            $seen = array_map(fn (array $latest): ?Seen => $this->word($latest[0] ?? null), array_values($this->lastSeen->of($id, $files[$id]->facts->name->ascii)));
-            $this->drifts->again($id, CoreDrift::between($held, array_values(array_filter($seen)), $now), $now);
+            $seen = $this->seen($id, $files[$id]);
+            // Of what can't be read any more nothing follows.
+            if ($seen !== []) {
+                $this->drifts->again($id, CoreDrift::between($held, $seen, $now), $now);
+            }
         }
+    }
+
+    /** @return list<Seen> what the registry said last, and its registrar in the same look; empty: nothing that can be read */
+    private function seen(int $id, CaseFile $file): array
+    {
+        $words = array_filter(array_map(fn (array $latest): ?Seen => $this->word($latest[0] ?? null), array_values($this->lastSeen->of($id, $file->facts->name->ascii))));
+        $looks = array_map(fn (Seen $one): Instant => $one->at, array_values(array_filter($words, fn (Seen $one): bool => $one->source->isRegistrys())));
+
+        return $looks === [] ? [] : array_values(array_filter($words, fn (Seen $one): bool => $one->at->equals(Instant::latest(...$looks))));
     }
 
     /** Null: what it said can't be read, or is none of a directory. */

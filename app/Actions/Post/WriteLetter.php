@@ -28,7 +28,7 @@ final readonly class WriteLetter
     /** Seconds. */
     private const SHORTEST = 86_400;
 
-    /** Days in which an answer is wanted of whoever is written to once more after the day that was named. */
+    /** Days in which an answer is wanted of whoever is written to once more after the day that was named: the house's own choice. */
     private const ANEW = 7;
 
     public function __construct(private Connection $database, private LetterTexts $texts, private IssueLink $links, private HouseSettings $house, private TradeClock $clock, private Words $words)

@@ -46,12 +46,12 @@ final readonly class OpenDrift
         $until = $isPaid = null;
         foreach (array_filter($drifts, fn (self $drift): bool => $drift->certainty === Certainty::Sure) as $drift) {
             $seen = $drift->seen();
-            if (in_array($drift->tag, [RecordFinding::Renewed, RecordFinding::EndsLater], true) && $seen instanceof Instant) {
-                [$until, $isPaid] = [$seen, $drift->tag === RecordFinding::Renewed ? true : $isPaid];
-            }
-            if (in_array($drift->tag, [RecordFinding::NotRenewed, RecordFinding::Deleted, RecordFinding::FallsFree, RecordFinding::NotInDirectory], true) || $drift->tag === RecordFinding::StatusSeen && is_string($seen) && Status::tryFrom($seen)?->phase()?->isDeleted() === true) {
+            $says = $drift->tag->saysPaid(is_string($seen) ? Status::tryFrom($seen) : null);
+            if ($says === false) {
                 return [null, false];
             }
+            $isPaid = $says ?? $isPaid;
+            $until = $drift->tag->givesLaterEnd() && $seen instanceof Instant ? $seen : $until;
         }
 
         return [$until, $isPaid];

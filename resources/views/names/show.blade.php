@@ -58,7 +58,7 @@
                 <div>
                     <dt>Lock</dt>
                     @php($isLocked = $life->facts->isLocked())
-                    <dd>@if ($life->rules->hasLock->value || $life->rules->isDefault){{ $words->say('words.lock.'.($isLocked ? 'on' : $life->facts->lock->value)) }}@else no name under .{{ $name->suffix }} has one @endif</dd>
+                    <dd>@if ($life->rules->mayBeLocked()){{ $words->say('words.lock.'.($isLocked ? 'on' : $life->facts->lock->value)) }}@else no name under .{{ $name->suffix }} has one @endif</dd>
                     @can('prepare')@if ($life->rules->hasLock->value)<dd><a href="{{ route('deeds.show', ['change_lock', 'name' => $name->ascii, 'lock' => $isLocked ? 'off' : 'on']) }}">{{ $isLocked ? 'Lift it' : 'Set it' }}</a></dd>@endif @endcan
                 </div>
                 <div><dt><span class="term" title="{{ $words->say('words.explained.intent') }}">Intent</span></dt><dd>{{ $words->say('words.intent.'.$life->facts->intent->value) }}</dd>@can('prepare')<dd><a href="{{ route('deeds.show', ['change_auto_renew', 'name' => $name->ascii]) }}">Change</a></dd>@endcan</div>

@@ -207,6 +207,16 @@ final class DriftTest extends TestCase
         self::assertSame(['status_seen' => Certainty::Sure], self::drifts($meant('2026-08-02'), $registry('2026-08-02T00:00:00Z', Status::Ok, Status::RedemptionPeriod), $registrar('2026-08-02T00:00:00Z')), 'deleted by now, it has other cares');
     }
 
+    public function test_what_is_found_says_whether_a_name_was_paid_for(): void
+    {
+        $says = fn (bool $paid, ?Status $status = null): array => array_values(array_filter(RecordFinding::cases(), fn (RecordFinding $one): bool => $one->saysPaid($status) === $paid));
+        self::assertSame([RecordFinding::Renewed], $says(true));
+        self::assertSame([RecordFinding::NotInDirectory, RecordFinding::Deleted, RecordFinding::FallsFree, RecordFinding::NotRenewed], $says(false));
+        self::assertSame([false, false, null, null], array_map(RecordFinding::StatusSeen->saysPaid(...), [Status::RedemptionPeriod, Status::PendingDelete, Status::ClientHold, null]));
+        self::assertNull(RecordFinding::StatusGone->saysPaid(Status::RedemptionPeriod), 'it was deleted, and is no more');
+        self::assertSame([RecordFinding::EndsLater, RecordFinding::Renewed], array_values(array_filter(RecordFinding::cases(), fn (RecordFinding $one): bool => $one->givesLaterEnd())));
+    }
+
     public function test_a_hold_on_a_name_past_its_end_is_no_alarm(): void
     {
         $record = self::record(ends: '2026-09-01T00:00:00Z', statuses: [Status::ClientTransferProhibited, Status::ServerHold]);
