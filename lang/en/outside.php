@@ -105,7 +105,7 @@ return [
         'empty' => 'No directory has it. That does not prove that the name is free: ask through a registrar.',
         'asked' => '{1} One name is asked about|[2,*] :count names are asked about',
         'unread' => 'Nobody has looked at it yet.',
-        'unreadable' => 'No directory could be read, so nothing is known of it.',
+        'unreadable' => 'No directory could be read, so nothing is known of its registration.',
         'wrong' => 'Not names: :names.',
         'not_said' => 'not said', 'none' => 'none', 'yes' => 'yes', 'no' => 'no', 'another' => 'another', 'was_there' => 'it was there', 'was_not' => 'no such name', 'same' => 'the same in what is shown here',
         'held_statuses' => ':statuses; lock: :lock',
