@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Standin;
 
 use Acre\Wire\Json\JsonNode;
+use Closure;
 use PDO;
 use PDOStatement;
 use Standin\Post\Letter;
@@ -13,7 +14,12 @@ use Standin\Registry\Account;
 use Standin\Registry\Registered;
 use Throwable;
 
-/** What the world holds, in a file of its own. Nobody but the world reads it. */
+/**
+ * What the world holds, in a file of its own. Nobody but the world reads it.
+ *
+ * What is written stands there at once or, where somebody sees to that, right after the answer that told of it. Whoever reads
+ * meanwhile finds it.
+ */
 final class Store
 {
     /** Names and accounts that are kept in memory, each. */
@@ -21,6 +27,8 @@ final class Store
 
     /** Answers that wait to be written down, at most. */
     private const UNWRITTEN = 1_000;
+
+    private const TELL = 'INSERT INTO told VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value';
 
     private readonly PDO $file;
 
@@ -36,15 +44,20 @@ final class Store
     /** @var array<string, Account> by number and by login */
     private array $accounts = [];
 
+    /** @var list<array{string, list<string|int|Registered|null>}> statements with their values that are not carried out yet */
+    private array $unwritten = [];
+
     /** @var list<array{int, string, string|null, string, int, int}> what was answered and is not written yet */
     private array $answered = [];
 
     /** The latest transaction's. */
     private int $number;
 
-    public function __construct(string $path)
+    /** @param  (Closure(Closure(): void): void)|null  $later  lets something happen once what is answered now is on its way; null: at once */
+    public function __construct(string $path, private readonly ?Closure $later = null)
     {
         $this->file = new PDO("sqlite:{$path}", null, null, [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $this->file->exec('PRAGMA locking_mode = EXCLUSIVE');
         $this->file->exec('PRAGMA journal_mode = WAL');
         $this->file->exec('PRAGMA synchronous = NORMAL');
         $this->file->exec(<<<'SQL'
@@ -67,17 +80,21 @@ CREATE TABLE IF NOT EXISTS meetings (sender TEXT NOT NULL, mailbox TEXT NOT NULL
 CREATE TABLE IF NOT EXISTS records (zone TEXT NOT NULL, records TEXT NOT NULL, PRIMARY KEY (zone));
 SQL);
         // Whoever was killed before they wrote down what they had answered gave out numbers that don't stand here.
-        $this->number = (int) ($this->text('SELECT max(id) FROM transactions') ?? '0') + self::UNWRITTEN;
+        $this->number = (int) $this->text("SELECT max((SELECT coalesce(max(id), 0) FROM transactions), (SELECT coalesce(max(value + 0), 0) FROM told WHERE key = 'numbered'))") + self::UNWRITTEN;
+        $this->run(self::TELL, 'numbered', (string) $this->number);
         $this->remember();
     }
 
     /** @param  callable(): void  $do */
     public function together(callable $do): void
     {
+        $this->writeDown();
         $this->file->beginTransaction();
         try {
             $do();
+            $this->carryOut();
         } catch (Throwable $e) {
+            $this->unwritten = [];
             $this->file->rollBack();
             $this->remember();
             throw $e;
@@ -87,10 +104,11 @@ SQL);
 
     public function empty(): void
     {
-        foreach (['told', 'names', 'hosts', 'moods', 'records', 'accounts', 'contacts', 'messages', 'transactions', 'mailboxes', 'letters', 'meetings', 'orders'] as $table) {
+        $this->file->exec("DELETE FROM told WHERE key <> 'numbered'");
+        foreach (['names', 'hosts', 'moods', 'records', 'accounts', 'contacts', 'messages', 'transactions', 'mailboxes', 'letters', 'meetings', 'orders'] as $table) {
             $this->file->exec("DELETE FROM {$table}");
         }
-        $this->answered = [];
+        $this->unwritten = $this->answered = [];
         $this->remember();
     }
 
@@ -101,7 +119,7 @@ SQL);
 
     public function tell(string $key, string $value): void
     {
-        $this->run('INSERT INTO told VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value', $key, $value);
+        $this->write(self::TELL, $key, $value);
         $this->told[$key] = $value;
     }
 
@@ -129,10 +147,10 @@ SQL);
     /** @param  int|null  $publicAt  when directories show it; null: at once */
     public function put(Registered $name, ?int $publicAt = null): void
     {
-        $before = $publicAt === null ? null : ($this->text('SELECT body FROM names WHERE name = ?', $name->name) ?? '');
-        $this->run(
+        $before = $publicAt === null ? null : $this->name($name->name) ?? '';
+        $this->write(
             'INSERT INTO names VALUES (?, ?, ?, ?, ?) ON CONFLICT (name) DO UPDATE SET body = excluded.body, due = excluded.due, public = excluded.public, public_until = excluded.public_until',
-            $name->name, $name->json(), $name->due, $before, $publicAt,
+            $name->name, clone $name, $name->due, $before, $publicAt,
         );
         $this->keep($name);
     }
@@ -140,7 +158,7 @@ SQL);
     public function remove(string $name): void
     {
         unset($this->names[$name]);
-        $this->run('DELETE FROM names WHERE name = ?', $name);
+        $this->write('DELETE FROM names WHERE name = ?', $name);
     }
 
     /** The name to which something happens first, if that is by then. */
@@ -159,12 +177,12 @@ SQL);
     /** @param  list<string>  $addresses */
     public function putHost(string $host, array $addresses): void
     {
-        $this->run('INSERT INTO hosts VALUES (?, ?) ON CONFLICT (host) DO UPDATE SET addresses = excluded.addresses', $host, implode(' ', $addresses));
+        $this->write('INSERT INTO hosts VALUES (?, ?) ON CONFLICT (host) DO UPDATE SET addresses = excluded.addresses', $host, implode(' ', $addresses));
     }
 
     public function removeHost(string $host): void
     {
-        $this->run('DELETE FROM hosts WHERE host = ?', $host);
+        $this->write('DELETE FROM hosts WHERE host = ?', $host);
     }
 
     /** Whether a name is answered by it. */
@@ -201,13 +219,13 @@ SQL);
 
     public function putMood(string $address, string $mood): void
     {
-        $this->run('INSERT INTO moods VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET mood = excluded.mood', $address, $mood);
+        $this->write('INSERT INTO moods VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET mood = excluded.mood', $address, $mood);
     }
 
     public function putAccount(Account $account): void
     {
         $this->accounts = [];
-        $this->run('INSERT INTO accounts VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET login = excluded.login, body = excluded.body', $account->number, $account->login, $account->json());
+        $this->write('INSERT INTO accounts VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET login = excluded.login, body = excluded.body', $account->number, $account->login, $account->json());
     }
 
     /** By number, or by login. */
@@ -227,7 +245,7 @@ SQL);
 
     public function putContact(string $id, string $account, string $body): void
     {
-        $this->run('INSERT INTO contacts VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET account = excluded.account, body = excluded.body', $id, $account, $body);
+        $this->write('INSERT INTO contacts VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET account = excluded.account, body = excluded.body', $id, $account, $body);
     }
 
     /** @return array{string, string}|null account and body */
@@ -238,7 +256,7 @@ SQL);
 
     public function removeContact(string $id): void
     {
-        $this->run('DELETE FROM contacts WHERE id = ?', $id);
+        $this->write('DELETE FROM contacts WHERE id = ?', $id);
     }
 
     public function isHolder(string $id): bool
@@ -254,7 +272,7 @@ SQL);
 
     public function leave(string $account, int $at, string $text, string $body): void
     {
-        $this->run('INSERT INTO messages (account, at, text, body) VALUES (?, ?, ?, ?)', $account, $at, $text, $body);
+        $this->write('INSERT INTO messages (account, at, text, body) VALUES (?, ?, ?, ?)', $account, $at, $text, $body);
     }
 
     /** @return array{int, string, int, string, string}|null how many, id, at, text and body of the first */
@@ -289,14 +307,14 @@ SQL);
     }
 
     /**
-     * Notes what a session was told. What changed nothing is written down with the next that did, or by `writeDown`: no answer waits for that.
+     * Notes what a session was told; it is written down with the next change, or by `writeDown`.
      *
      * @return int its number
      */
-    public function transaction(string $account, ?string $client, string $verb, int $code, int $at, bool $isChange = true): int
+    public function transaction(string $account, ?string $client, string $verb, int $code, int $at): int
     {
         $this->answered[] = [++$this->number, $account, $client, $verb, $code, $at];
-        if ($isChange || count($this->answered) >= self::UNWRITTEN) {
+        if (count($this->answered) >= self::UNWRITTEN) {
             $this->writeDown();
         }
 
@@ -306,8 +324,13 @@ SQL);
     public function writeDown(): void
     {
         if ($this->answered !== []) {
-            $this->run('INSERT INTO transactions SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5 FROM json_each(?)', json_encode($this->answered, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+            $this->unwritten[] = ['INSERT INTO transactions SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5 FROM json_each(?)', [json_encode($this->answered, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)]];
             $this->answered = [];
+        }
+        if ($this->unwritten !== [] && ! $this->file->inTransaction()) {
+            $this->file->beginTransaction();
+            $this->carryOut();
+            $this->file->commit();
         }
     }
 
@@ -327,7 +350,7 @@ SQL);
 
     public function putRecords(string $zone, string $records): void
     {
-        $this->run('INSERT INTO records VALUES (?, ?) ON CONFLICT (zone) DO UPDATE SET records = excluded.records', $zone, $records);
+        $this->write('INSERT INTO records VALUES (?, ?) ON CONFLICT (zone) DO UPDATE SET records = excluded.records', $zone, $records);
     }
 
     /** @return array{string, string}|null what was ordered under this key, and the answer to it */
@@ -338,13 +361,13 @@ SQL);
 
     public function putOrder(string $account, string $key, string $body, string $answer): void
     {
-        $this->run('INSERT INTO orders VALUES (?, ?, ?, ?) ON CONFLICT (account, key) DO UPDATE SET answer = excluded.answer', $account, $key, $body, $answer);
+        $this->write('INSERT INTO orders VALUES (?, ?, ?, ?) ON CONFLICT (account, key) DO UPDATE SET answer = excluded.answer', $account, $key, $body, $answer);
     }
 
     /** What was ordered of a name and still waits is over. */
     public function endOrders(string $account, string $name, bool $isDone): void
     {
-        $this->run("UPDATE orders SET answer = ? WHERE account = ? AND json_extract(body, '$.name') = ? AND json_extract(answer, '$.state') = 'pending'", $isDone ? '{"state":"done"}' : '{"state":"refused","reason":"It was not accepted."}', $account, $name);
+        $this->write("UPDATE orders SET answer = ? WHERE account = ? AND json_extract(body, '$.name') = ? AND json_extract(answer, '$.state') = 'pending'", $isDone ? '{"state":"done"}' : '{"state":"refused","reason":"It was not accepted."}', $account, $name);
     }
 
     /** By a public handle. */
@@ -369,7 +392,7 @@ SQL);
 
     public function putMailbox(Mailbox $mailbox): void
     {
-        $this->run('INSERT INTO mailboxes VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET body = excluded.body', $mailbox->address, $mailbox->json());
+        $this->write('INSERT INTO mailboxes VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET body = excluded.body', $mailbox->address, $mailbox->json());
     }
 
     public function mailbox(string $address): ?Mailbox
@@ -387,7 +410,7 @@ SQL);
 
     public function putLetter(string $mailbox, string $sender, int $at, string $raw): void
     {
-        $this->run('INSERT INTO letters (mailbox, sender, at, raw) VALUES (?, ?, ?, ?)', $mailbox, $sender, $at, $raw);
+        $this->write('INSERT INTO letters (mailbox, sender, at, raw) VALUES (?, ?, ?, ?)', $mailbox, $sender, $at, $raw);
     }
 
     public function letter(int $id): ?Letter
@@ -409,7 +432,7 @@ SQL);
 
     public function removeLetter(int $id): void
     {
-        $this->run('DELETE FROM letters WHERE id = ?', $id);
+        $this->write('DELETE FROM letters WHERE id = ?', $id);
     }
 
     /** @return list<Letter> */
@@ -464,10 +487,37 @@ SQL);
         return $rows;
     }
 
-    private function run(string $sql, string|int|null ...$values): PDOStatement
+    private function write(string $sql, string|int|Registered|null ...$values): void
+    {
+        $this->unwritten[] = [$sql, array_values($values)];
+        if ($this->later === null) {
+            $this->carryOut();
+        } elseif (count($this->unwritten) === 1 && ! $this->file->inTransaction()) {
+            ($this->later)($this->writeDown(...));
+        }
+    }
+
+    /** What was written until now, so that whoever reads finds it. */
+    private function carryOut(): void
+    {
+        [$unwritten, $this->unwritten] = [$this->unwritten, []];
+        foreach ($unwritten as [$sql, $values]) {
+            $this->execute($sql, array_map(fn (string|int|Registered|null $value): string|int|null => $value instanceof Registered ? $value->json() : $value, $values));
+        }
+    }
+
+    private function run(string $sql, string|int ...$values): PDOStatement
+    {
+        $this->carryOut();
+
+        return $this->execute($sql, array_values($values));
+    }
+
+    /** @param  list<string|int|null>  $values */
+    private function execute(string $sql, array $values): PDOStatement
     {
         $statement = $this->prepared[$sql] ??= $this->file->prepare($sql);
-        $statement->execute(array_values($values));
+        $statement->execute($values);
 
         return $statement;
     }

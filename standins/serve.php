@@ -27,14 +27,16 @@ use Standin\World;
 require __DIR__.'/../vendor/autoload.php';
 
 $settings = Settings::fromEnvironment();
-$world = new World(new Store("{$settings->folder}/world.sqlite"), "http://{$settings->address}:{$settings->pagePort}");
-$dns = new DnsServer($world->store, $settings->dnsPort);
+// An answer leaves in the turn of the loop after the one that gave it; what it told is written down in the next.
+$store = new Store("{$settings->folder}/world.sqlite", fn (Closure $write) => Loop::futureTick(fn () => Loop::futureTick($write)));
+$world = new World($store, "http://{$settings->address}:{$settings->pagePort}");
+$dns = new DnsServer($store, $settings->dnsPort);
 $hosts = [World::BOOTSTRAP_HOST, 'epp.skerry.example', 'bridge.oriel-names.example', 'post.example', 'mailboxes.example', ...array_filter(array_column(Registry::all(), 'rdap'), is_string(...)), ...array_column(Registrar::all(), 'rdap')];
 $certificates = new Certificates($settings->folder);
 $certificate = $certificates->server(array_values($hosts));
 $foreign = $certificates->foreign();
-$door = fn (int $port, Place $place, Closure $served) => Door::open("127.0.0.1:{$port}", $certificate, $foreign, fn (): bool => Weather::isForeign($world->store, $place), $served);
-$weather = fn (Place $place): Closure => fn (): Weather => Weather::now($world->store, $place);
+$door = fn (int $port, Place $place, Closure $served) => Door::open("127.0.0.1:{$port}", $certificate, $foreign, fn (): bool => Weather::isForeign($store, $place), $served);
+$weather = fn (Place $place): Closure => fn (): Weather => Weather::now($store, $place);
 
 $dns->listen();
 (new HttpServer((new WorldPages($world, $dns, $settings))->answer(...)))->listen(new TcpServer("{$settings->address}:{$settings->pagePort}"));
@@ -45,6 +47,6 @@ $door($settings->popPort, Place::Post, (new PopServer($world, $world->post))->li
 $door($settings->bridgePort, Place::Bridge, (new HttpServer((new BridgePages($world, 'oriel'))->answer(...), $weather(Place::Bridge)))->listen(...));
 (new TextServer($world))->listen(new TcpServer("127.0.0.1:{$settings->textPort}"));
 Loop::addPeriodicTimer(1.0, $world->pass(...));
-Loop::addPeriodicTimer(1.0, $world->store->writeDown(...));
+Loop::addPeriodicTimer(1.0, $store->writeDown(...));
 fwrite(STDERR, "The world listens.\n");
 Loop::run();

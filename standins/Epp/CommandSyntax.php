@@ -101,21 +101,15 @@ final class CommandSyntax
     /** What schemas leave open; nothing below it is looked at. */
     private const OPEN = ['epp:hello', 'epp:logout', 'domain:null', 'contact:disclose/voice', 'contact:disclose/fax', 'contact:disclose/email', 'rgp:report'];
 
-    /** @var array<string, array{words: string|null, children: string|null, text: string|null, attributes: array<string, string>}|null> what an element may hold, as it was once worked out; null: anything */
+    /** @var array<string, array<string, array<string, array{words: string|null, children: string|null, text: string|null, attributes: array<string, string>}|false>>> by namespace, parent and name what an element may hold, as it was once worked out; false: anything */
     private static array $known = [];
 
     /** @throws EppRefusal with the code that RFC 5730 §3 names: 2001 for what may not stand there, 2003 for an attribute that is missing, 2005 for a value */
     public static function check(XmlNode $element, string $below = ''): void
     {
-        $prefix = EppNamespace::tryFrom($element->namespace())?->prefix();
-        if ($prefix === null) {
-            // Whose it is says whether anybody here speaks it.
-            return;
-        }
-        $name = $element->name();
-        $key = "{$prefix}:{$below}/{$name}";
-        $may = array_key_exists($key, self::$known) ? self::$known[$key] : self::$known[$key] = self::found($key, "{$prefix}:{$name}", $element);
-        if ($may === null) {
+        [$namespace, $name] = [$element->namespace(), $element->name()];
+        $may = self::$known[$namespace][$below][$name] ?? self::found($element, $below);
+        if ($may === false) {
             return;
         }
         self::attributes($element, $may['attributes']);
@@ -126,38 +120,45 @@ final class CommandSyntax
         }
         $names = '';
         foreach ($element->all() as $child) {
-            $names .= ($child->namespace() === $element->namespace() ? $child->name() : 'ANY').' ';
+            $names .= ($child->namespace() === $namespace ? $child->name() : 'ANY').' ';
         }
         if (preg_match($may['children'], $names) !== 1 || $element->hasLooseText()) {
-            throw EppRefusal::because(EppCode::Syntax, "{$element->path} holds: ".($may['words'] === '' ? 'nothing' : $may['words']).'.');
+            throw EppRefusal::because(EppCode::Syntax, "{$element->path()} holds: ".($may['words'] === '' ? 'nothing' : $may['words']).'.');
         }
         foreach ($element->all() as $child) {
             self::check($child, $name);
         }
     }
 
-    /** @return array{words: string|null, children: string|null, text: string|null, attributes: array<string, string>}|null */
-    private static function found(string $inside, string $alone, XmlNode $element): ?array
+    /** @return array{words: string|null, children: string|null, text: string|null, attributes: array<string, string>}|false */
+    private static function found(XmlNode $element, string $below): array|false
     {
+        $prefix = EppNamespace::tryFrom($element->namespace())?->prefix();
+        if ($prefix === null) {
+            // Whose it is says whether anybody here speaks it.
+            return false;
+        }
+        $alone = "{$prefix}:{$element->name()}";
+        $inside = "{$prefix}:{$below}/{$element->name()}";
         if (in_array($alone, self::OPEN, true) || in_array($inside, self::OPEN, true)) {
-            return null;
+            return self::$known[$element->namespace()][$below][$element->name()] = false;
         }
         $children = self::CHILDREN[$inside] ?? (isset(self::TEXTS[$inside]) ? null : self::CHILDREN[$alone] ?? null);
         $text = self::TEXTS[$inside] ?? self::TEXTS[$alone] ?? null;
         if ($children === null && $text === null) {
-            throw EppRefusal::because(EppCode::Syntax, "{$element->path} is not known.");
+            throw EppRefusal::because(EppCode::Syntax, "{$element->path()} is not known.");
         }
 
-        return ['words' => $children, 'children' => $children === null ? null : self::pattern($children), 'text' => $children === null ? "/^(?:{$text})$/Du" : null, 'attributes' => self::ATTRIBUTES[$inside] ?? self::ATTRIBUTES[$alone] ?? []];
+        return self::$known[$element->namespace()][$below][$element->name()] = ['words' => $children, 'children' => $children === null ? null : self::pattern($children), 'text' => $children === null ? "/^(?:{$text})$/Du" : null, 'attributes' => self::ATTRIBUTES[$inside] ?? self::ATTRIBUTES[$alone] ?? []];
     }
 
     private static function text(XmlNode $element, string $pattern): void
     {
-        if ($element->all() !== []) {
-            throw EppRefusal::because(EppCode::Syntax, "{$element->path} holds a text.");
+        if (! $element->isLeaf()) {
+            throw EppRefusal::because(EppCode::Syntax, "{$element->path()} holds a text.");
         }
         if (preg_match($pattern, $element->text()) !== 1) {
-            throw EppRefusal::because(EppCode::ValueSyntax, "{$element->path} is not as it should be written.");
+            throw EppRefusal::because(EppCode::ValueSyntax, "{$element->path()} is not as it should be written.");
         }
     }
 
@@ -169,15 +170,15 @@ final class CommandSyntax
             $plain = rtrim($name, '!');
             if (! isset($given[$plain])) {
                 if ($plain !== $name) {
-                    throw EppRefusal::because(EppCode::MissingParameter, "{$element->path}/@{$plain} is missing.");
+                    throw EppRefusal::because(EppCode::MissingParameter, "{$element->path()}/@{$plain} is missing.");
                 }
             } elseif (preg_match("/^(?:{$pattern})$/Du", $given[$plain]) !== 1) {
-                throw EppRefusal::because(EppCode::ValueSyntax, "{$element->path}/@{$plain} is not as it should be written.");
+                throw EppRefusal::because(EppCode::ValueSyntax, "{$element->path()}/@{$plain} is not as it should be written.");
             }
             unset($given[$plain]);
         }
         if ($given !== []) {
-            throw EppRefusal::because(EppCode::Syntax, "{$element->path}/@".array_key_first($given).' is not known.');
+            throw EppRefusal::because(EppCode::Syntax, "{$element->path()}/@".array_key_first($given).' is not known.');
         }
     }
 

@@ -14,55 +14,53 @@ final class DomainAnswers
     /** @param  bool  $whole  to its own account; a stranger is told less */
     public static function info(EppWriter $to, Registered $name, bool $whole, bool $withServers = true): void
     {
-        $to->object(EppNamespace::Domain, 'infData', function (EppWriter $to) use ($name, $whole, $withServers): void {
-            $to->text('domain:name', $name->name)->text('domain:roid', strtoupper(substr(hash('sha256', $name->name), 0, 12)).'-ROLL');
-            foreach ($name->standing() as $status) {
-                $to->sign('domain:status', ['s' => $status]);
-            }
-            if ($whole && $name->holder->handle !== '') {
-                $to->text('domain:registrant', $name->holder->handle);
-            }
-            if ($withServers && $name->servers !== []) {
-                $to->open('domain:ns', [], fn (EppWriter $to) => $to->texts('domain:hostObj', $name->servers));
-            }
-            $to->text('domain:clID', $name->account ?? $name->registrar)->text('domain:crDate', self::at($name->created))->text('domain:upDate', self::at($name->updated));
-            if ($name->ends !== null) {
-                $to->text('domain:exDate', self::at($name->ends));
-            }
-            if ($name->moved !== null) {
-                $to->text('domain:trDate', self::at($name->moved));
-            }
-            if ($whole && $name->code !== null) {
-                $to->open('domain:authInfo', [], fn (EppWriter $to) => $to->text('domain:pw', $name->code));
-            }
-        });
+        $to->beginObject(EppNamespace::Domain, 'infData')->text('domain:name', $name->name)->text('domain:roid', strtoupper(substr(hash('sha256', $name->name), 0, 12)).'-ROLL');
+        foreach ($name->standing() as $status) {
+            $to->sign('domain:status', ['s' => $status]);
+        }
+        if ($whole && $name->holder->handle !== '') {
+            $to->text('domain:registrant', $name->holder->handle);
+        }
+        if ($withServers && $name->servers !== []) {
+            $to->begin('domain:ns')->texts('domain:hostObj', $name->servers)->end();
+        }
+        $to->text('domain:clID', $name->account ?? $name->registrar)->text('domain:crDate', self::at($name->created))->text('domain:upDate', self::at($name->updated));
+        if ($name->ends !== null) {
+            $to->text('domain:exDate', self::at($name->ends));
+        }
+        if ($name->moved !== null) {
+            $to->text('domain:trDate', self::at($name->moved));
+        }
+        if ($whole && $name->code !== null) {
+            $to->begin('domain:authInfo')->text('domain:pw', $name->code)->end();
+        }
+        $to->end();
     }
 
     public static function infoExtension(EppWriter $to, Registered $name, bool $whole): void
     {
         $grace = $name->grace();
         if ($grace !== []) {
-            $to->object(EppNamespace::Grace, 'infData', function (EppWriter $to) use ($grace): void {
-                foreach ($grace as $status) {
-                    $to->sign('rgp:rgpStatus', ['s' => $status]);
-                }
-            });
+            $to->beginObject(EppNamespace::Grace, 'infData');
+            foreach ($grace as $status) {
+                $to->sign('rgp:rgpStatus', ['s' => $status]);
+            }
+            $to->end();
         }
         if ($name->ds !== []) {
-            $to->object(EppNamespace::SecDns, 'infData', function (EppWriter $to) use ($name): void {
-                foreach ($name->ds as [$tag, $algorithm, $type, $digest]) {
-                    $to->open('secDNS:dsData', [], fn (EppWriter $to) => $to->text('secDNS:keyTag', (string) $tag)->text('secDNS:alg', (string) $algorithm)->text('secDNS:digestType', (string) $type)->text('secDNS:digest', $digest));
-                }
-            });
+            $to->beginObject(EppNamespace::SecDns, 'infData');
+            foreach ($name->ds as [$tag, $algorithm, $type, $digest]) {
+                $to->begin('secDNS:dsData')->text('secDNS:keyTag', (string) $tag)->text('secDNS:alg', (string) $algorithm)->text('secDNS:digestType', (string) $type)->text('secDNS:digest', $digest)->end();
+            }
+            $to->end();
         }
         if ($whole) {
-            $to->object(EppNamespace::Account, 'infData', function (EppWriter $to) use ($name): void {
-                $to->text('account:number', $name->account ?? '')->text('account:autoRenew', $name->autoRenew ? '1' : '0');
-                $to->open('account:disclose', [], fn (EppWriter $to) => array_map(fn (string $field): EppWriter => $to->text('account:field', $field), $name->shown));
-                if ($name->handover !== null) {
-                    $to->open('account:handover', [], fn (EppWriter $to) => $to->text('account:to', $name->handover->to)->text('account:asked', self::at($name->handover->asked))->text('account:by', self::at($name->handover->by)));
-                }
-            });
+            $to->beginObject(EppNamespace::Account, 'infData')->text('account:number', $name->account ?? '')->text('account:autoRenew', $name->autoRenew ? '1' : '0');
+            $to->begin('account:disclose')->texts('account:field', $name->shown)->end();
+            if ($name->handover !== null) {
+                $to->begin('account:handover')->text('account:to', $name->handover->to)->text('account:asked', self::at($name->handover->asked))->text('account:by', self::at($name->handover->by))->end();
+            }
+            $to->end();
         }
     }
 

@@ -80,13 +80,11 @@ final readonly class DomainCommands
 
     private function whyNot(string $name): ?string
     {
-        try {
-            $domain = DomainName::of($name);
-        } catch (NameError) {
+        if (! self::isName($name)) {
             return 'Not a name';
         }
 
-        return Registry::for($domain->ascii) === null ? 'Not sold here' : ($this->world->store->name($domain->ascii) === null ? null : self::IN_USE);
+        return Registry::for(strtolower($name)) === null ? 'Not sold here' : ($this->world->store->name(strtolower($name)) === null ? null : self::IN_USE);
     }
 
     private function info(XmlNode $object): EppAnswer
@@ -110,7 +108,7 @@ final readonly class DomainCommands
         if ($this->whyNot($asked) !== null) {
             throw EppRefusal::because($this->whyNot($asked) === self::IN_USE ? EppCode::Exists : EppCode::ValueSyntax, "{$asked}: {$this->whyNot($asked)}");
         }
-        $name = DomainName::of($asked)->ascii;
+        $name = strtolower($asked);
         $this->takes($object);
         $years = $this->years($object, 1);
         $contact = $object->textOrNull($domain, 'registrant') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The registrant is missing.');
@@ -364,14 +362,19 @@ final readonly class DomainCommands
 
     private function known(XmlNode $object): Registered
     {
-        $asked = $object->textOf(EppNamespace::Domain->value, 'name');
-        try {
-            $name = DomainName::of($asked)->ascii;
-        } catch (NameError $e) {
-            throw EppRefusal::because(EppCode::ValueSyntax, $e->getMessage());
-        }
+        $asked = strtolower($object->textOf(EppNamespace::Domain->value, 'name'));
 
-        return $this->world->store->name($name) ?? throw EppRefusal::because(EppCode::DoesNotExist, "{$name} is not registered.");
+        return $this->world->store->name($asked) ?? throw (self::isName($asked) ? EppRefusal::because(EppCode::DoesNotExist, "{$asked} is not registered.") : EppRefusal::because(EppCode::ValueSyntax, "{$asked} is not a name."));
+    }
+
+    /** Whether it is a name as a registry keeps it, in A-labels. */
+    private static function isName(string $asked): bool
+    {
+        try {
+            return DomainName::of($asked)->ascii === strtolower($asked);
+        } catch (NameError) {
+            return false;
+        }
     }
 
     private function own(XmlNode $object): Registered

@@ -29,34 +29,31 @@ final readonly class EppAnswer
 
     public function document(?string $client, string $server): string
     {
-        return (new EppWriter)->open('epp', ['xmlns' => EppNamespace::Epp->value], fn (EppWriter $to) => $to->open('response', [], function (EppWriter $to) use ($client, $server): void {
-            $to->open('result', ['code' => (string) $this->code->value], function (EppWriter $to): void {
-                $to->text('msg', self::words($this->code));
-                if ($this->reason !== null) {
-                    $to->open('extValue', [], fn (EppWriter $to) => $to->open('value', [], fn (EppWriter $to) => $to->text('reason', $this->reason, ['xmlns' => 'urn:acre-roll:params:xml:ns:why-1.0']))->text('reason', $this->reason));
-                }
-            });
-            if ($this->queue !== null) {
-                [$count, $id, $at, $text] = $this->queue;
-                $to->open('msgQ', ['count' => (string) $count, 'id' => $id], function (EppWriter $to) use ($at, $text): void {
-                    if ($at !== null && $text !== null) {
-                        $to->text('qDate', gmdate('Y-m-d\TH:i:s.0\Z', $at))->text('msg', $text);
-                    }
-                });
+        $to = (new EppWriter)->begin('epp', ['xmlns' => EppNamespace::Epp->value])->begin('response')->begin('result', ['code' => (string) $this->code->value])->text('msg', self::words($this->code));
+        if ($this->reason !== null) {
+            $to->begin('extValue')->begin('value')->text('reason', $this->reason, ['xmlns' => 'urn:acre-roll:params:xml:ns:why-1.0'])->end()->text('reason', $this->reason)->end();
+        }
+        $to->end();
+        if ($this->queue !== null) {
+            [$count, $id, $at, $text] = $this->queue;
+            $to->begin('msgQ', ['count' => (string) $count, 'id' => $id]);
+            if ($at !== null && $text !== null) {
+                $to->text('qDate', gmdate('Y-m-d\TH:i:s.0\Z', $at))->text('msg', $text);
             }
-            if ($this->data !== null) {
-                $to->open('resData', [], $this->data);
-            }
-            if ($this->extension !== null) {
-                $to->open('extension', [], $this->extension);
-            }
-            $to->open('trID', [], function (EppWriter $to) use ($client, $server): void {
-                if ($client !== null) {
-                    $to->text('clTRID', $client);
-                }
-                $to->text('svTRID', $server);
-            });
-        }))->document();
+            $to->end();
+        }
+        if ($this->data !== null) {
+            $to->open('resData', [], $this->data);
+        }
+        if ($this->extension !== null) {
+            $to->open('extension', [], $this->extension);
+        }
+        $to->begin('trID');
+        if ($client !== null) {
+            $to->text('clTRID', $client);
+        }
+
+        return $to->text('svTRID', $server)->end()->end()->end()->document();
     }
 
     /** RFC 5730 §3 */

@@ -22,9 +22,6 @@ final class EppSession
 
     private const VERBS = ['login', 'logout', 'poll', 'check', 'info', 'create', 'renew', 'transfer', 'update', 'delete'];
 
-    /** Verbs that change nothing of a name. */
-    private const ASKING = ['check', 'info', 'poll'];
-
     /** Wrong passwords after which the connection is closed. */
     private const GUESSES = 3;
 
@@ -66,7 +63,7 @@ final class EppSession
             }
             $given = $inside->textOrNull(EppNamespace::Epp->value, 'clTRID') ?? '';
             // Another one given back would make the answer no frame either.
-            $client = mb_strlen($given) >= 3 && mb_strlen($given) <= 64 ? $given : null;
+            $client = preg_match('/^.{3,64}$/Du', $given) === 1 ? $given : null;
             $command = $inside->all()[0] ?? throw EppRefusal::because(EppCode::Syntax, 'One verb is expected in a command.');
             $verb = $command->name();
             if (! in_array($verb, self::VERBS, true)) {
@@ -83,7 +80,7 @@ final class EppSession
             $answer = new EppAnswer($e->result, reason: $e->getMessage());
         }
         $this->closes = $this->closes || $answer->code->endsSession();
-        $id = $this->world->store->transaction($this->account->number ?? '', $client, $verb, $answer->code->value, $this->world->now(), ! in_array($verb, self::ASKING, true));
+        $id = $this->world->store->transaction($this->account->number ?? '', $client, $verb, $answer->code->value, $this->world->now());
         $server = strtoupper($this->registrar)."-{$id}";
         if ($answer->putOff !== null) {
             (new PutOff($this->world))->keep($answer->putOff, $this->account->number ?? '', $document, $client, $server);
@@ -128,7 +125,7 @@ final class EppSession
     /** @param  list<XmlNode>  $extensions */
     private function object(XmlNode $verb, array $extensions, Account $account): EppAnswer
     {
-        $object = array_values(array_filter($verb->all(), fn (XmlNode $child): bool => $child->namespace() !== EppNamespace::Epp->value))[0] ?? throw EppRefusal::because(EppCode::Syntax, 'The command names no object.');
+        $object = $verb->all()[0] ?? throw EppRefusal::because(EppCode::Syntax, 'The command names no object.');
         if ($object->name() !== $verb->name()) {
             throw EppRefusal::because(EppCode::Syntax, "{$object->name()} stands inside {$verb->name()}.");
         }

@@ -133,7 +133,7 @@ final class EndHabitTest extends TestCase
         $this->load('a.com', '2027-10-20', true);
         $this->world->store->putMood('192.0.2.1', Mood::Silent->value);
         $now = $this->world->now();
-        $again = new World(new Store($this->file));
+        $again = Killed::world($this->file);
         self::assertSame(['a.com', 'silent'], [$again->store->name('a.com')?->name, $again->store->mood('192.0.2.1')]);
         self::assertEqualsWithDelta($now, $again->now(), 2);
     }

@@ -45,14 +45,14 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Xml\XmlNode;
+use Closure;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
 use Standin\Epp\EppSession;
 use Standin\Epp\OpenSessions;
-use Standin\Store;
-use Standin\World;
+use Standin\Registry\Registered;
 
 /** The gate of the simulated registrar, as strict as the RFCs: each wrong thing gets the code that they name. */
 final class GateTest extends TestCase
@@ -529,11 +529,42 @@ final class GateTest extends TestCase
     {
         $session = $this->gate->session('40718');
         $before = $session->say(new DomainInfo('bell.com'))->server;
-        $world = new World(new Store($this->gate->file));
-        self::assertSame(['login 1000'], $world->store->heard('40718'), 'what only asked was not written down yet');
+        $world = Killed::world($this->gate->file);
+        self::assertSame([], $world->store->heard('40718'), 'what only asked was not written down yet');
         $again = new Talk(new EppSession($world, 'skerry', new OpenSessions));
         $again->login('40718');
         self::assertSame(1, strnatcmp($again->say(new DomainInfo('bell.com'))->server, $before), 'and its number is not given again');
+    }
+
+    public function test_a_change_is_written_down_after_its_answer_and_meanwhile_found_by_whoever_looks(): void
+    {
+        $later = [];
+        $gate = new Gatehouse(function (Closure $write) use (&$later): void {
+            $later[] = $write;
+        });
+        $session = $gate->session('40718');
+        $locked = fn (?Registered $name): bool => $name?->has('clientTransferProhibited') ?? false;
+        self::assertSame(EppCode::Done, $session->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientTransferProhibited'])))->code());
+        self::assertFalse($locked(Killed::world($gate->file)->store->name('bell.com')), 'no answer waits for the disk');
+        self::assertTrue($locked($gate->world->store->name('bell.com')));
+        self::assertCount(1, $later);
+        $later[0]();
+        $left = Killed::world($gate->file)->store;
+        self::assertTrue($locked($left->name('bell.com')));
+        self::assertSame(['login 1000', 'update 1000'], $left->heard('40718'), 'and so is what the session was told');
+        $session->say(new DomainUpdate('bell.com', remove: new DomainChange(statuses: ['clientTransferProhibited'])));
+        self::assertCount(2, $later, 'the next one waits anew');
+        self::assertFalse($locked($gate->world->store->namesIn('40718')[0]), 'a search of the file finds what does not stand in it yet');
+    }
+
+    /** Names are kept in A-labels (RFC 5731 §2.1, RFC 1123 §2.1); what only can be read as one is none. */
+    public function test_a_name_is_asked_for_as_it_is_kept(): void
+    {
+        $session = $this->gate->session('40718');
+        self::assertSame('bell.com', DomainData::of($session->say(new DomainInfo('BELL.com')))->name);
+        foreach (['https://bell.com/' => EppCode::ValueSyntax, 'bell.com.' => EppCode::ValueSyntax, 'böll.com' => EppCode::ValueSyntax, 'bell' => EppCode::ValueSyntax, 'xn--bll-sna.com' => EppCode::DoesNotExist] as $asked => $code) {
+            self::assertSame($code, $session->say(new DomainInfo($asked))->code(), $asked);
+        }
     }
 
     public function test_what_is_asked_is_checked(): void

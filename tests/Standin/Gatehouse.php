@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Standin;
 
 use Acre\Wire\Json\JsonNode;
+use Closure;
 use RuntimeException;
 use Standin\Control\Part;
 use Standin\Epp\EppSession;
@@ -21,11 +22,12 @@ final readonly class Gatehouse
 
     private OpenSessions $open;
 
-    public function __construct()
+    /** @param  (Closure(Closure(): void): void)|null  $later  when what was told is written down; null: at once */
+    public function __construct(?Closure $later = null)
     {
         $this->file = (string) tempnam(sys_get_temp_dir(), 'gate');
         $this->open = new OpenSessions;
-        $this->world = new World(new Store($this->file));
+        $this->world = new World(new Store($this->file, $later));
         $account = fn (string $number, string $login, int $balance): array => ['number' => $number, 'registrar' => 'skerry', 'login' => $login, 'mailbox' => "{$login}@a.example", 'password' => "pass-{$number}", 'balance' => $balance];
         $name = fn (string $name, string $account): array => [
             'name' => $name, 'registrar' => 'skerry', 'created' => strtotime('2020-11-02'), 'ends' => strtotime('2027-11-02T00:00:00Z'), 'updated' => 0, 'statuses' => [], 'servers' => ['ns1.a.example'], 'shown' => [],

@@ -6,7 +6,6 @@ namespace Acre\Wire\Epp;
 
 use Acre\Wire\Xml\XmlError;
 use Acre\Wire\Xml\XmlNode;
-use Closure;
 
 /** Documents that go to a server, and those that come from one. */
 final class EppFrame
@@ -14,19 +13,20 @@ final class EppFrame
     /** @param  string  $transaction  the client's own id of the command (clTRID), 3 to 64 characters */
     public static function command(EppCommand $command, string $transaction): string
     {
-        return self::epp(fn (EppWriter $to) => $to->open('command', [], function (EppWriter $to) use ($command, $transaction): void {
-            $command->write($to);
-            if ($command instanceof EppExtended && $command->isExtended()) {
-                $to->open('extension', [], $command->writeExtension(...));
-            }
-            $to->text('clTRID', $transaction);
-        }));
+        $to = self::epp()->begin('command');
+        $command->write($to);
+        if ($command instanceof EppExtended && $command->isExtended()) {
+            $command->writeExtension($to->begin('extension'));
+            $to->end();
+        }
+
+        return $to->text('clTRID', $transaction)->end()->end()->document();
     }
 
     /** Asks for the greeting again, which also keeps a session alive (RFC 5730 §2.3). */
     public static function hello(): string
     {
-        return self::epp(fn (EppWriter $to) => $to->sign('hello'));
+        return self::epp()->sign('hello')->end()->document();
     }
 
     /**
@@ -48,11 +48,8 @@ final class EppFrame
         };
     }
 
-    /** @param  Closure(EppWriter): mixed  $inside */
-    private static function epp(Closure $inside): string
+    private static function epp(): EppWriter
     {
-        return (new EppWriter)->open('epp', ['xmlns' => EppNamespace::Epp->value], function (EppWriter $to) use ($inside): void {
-            $inside($to);
-        })->document();
+        return (new EppWriter)->begin('epp', ['xmlns' => EppNamespace::Epp->value]);
     }
 }

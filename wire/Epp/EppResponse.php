@@ -35,7 +35,7 @@ final readonly class EppResponse
         $ids = $response->child($epp, 'trID');
 
         return new self(
-            $results === [] ? throw XmlError::missing($response->path.'/result') : $results,
+            $results === [] ? throw XmlError::missing($response->path().'/result') : $results,
             $queue === null ? null : EppMessage::of($queue),
             $response->childOrNull($epp, 'resData')?->all() ?? [],
             $response->childOrNull($epp, 'extension')?->all() ?? [],

@@ -16,6 +16,12 @@ final class EppWriter
 {
     private string $xml = "<?xml version=\"1.0\" encoding=\"UTF-8\" standalone=\"no\"?>\n";
 
+    /** @var list<string> elements that are not ended yet */
+    private array $begun = [];
+
+    /** Where the inside of the latest of them begins. */
+    private int $inside = 0;
+
     /**
      * The outermost element of an object or an extension, which declares its namespace.
      *
@@ -23,9 +29,16 @@ final class EppWriter
      */
     public function object(EppNamespace $namespace, string $name, Closure $inside): self
     {
+        $inside($this->beginObject($namespace, $name));
+
+        return $this->end();
+    }
+
+    public function beginObject(EppNamespace $namespace, string $name): self
+    {
         $prefix = $namespace->prefix();
 
-        return $this->open("{$prefix}:{$name}", ["xmlns:{$prefix}" => $namespace->value], $inside);
+        return $this->begin("{$prefix}:{$name}", ["xmlns:{$prefix}" => $namespace->value]);
     }
 
     /**
@@ -34,10 +47,30 @@ final class EppWriter
      */
     public function open(string $name, array $attributes, Closure $inside): self
     {
+        $inside($this->begin($name, $attributes));
+
+        return $this->end();
+    }
+
+    /**
+     * An element that `end` ends. What is written thousands of times is written so: PHP looks up anew whatever a new closure calls.
+     *
+     * @param  array<string, string>  $attributes
+     */
+    public function begin(string $name, array $attributes = []): self
+    {
         $this->start($name, $attributes, '>');
-        $length = strlen($this->xml);
-        $inside($this);
-        if (strlen($this->xml) === $length) {
+        $this->begun[] = $name;
+        $this->inside = strlen($this->xml);
+
+        return $this;
+    }
+
+    /** Ends the latest element that was begun. */
+    public function end(): self
+    {
+        $name = array_pop($this->begun);
+        if (strlen($this->xml) === $this->inside) {
             $this->xml = substr($this->xml, 0, -1).'/>';
         } else {
             $this->xml .= "</{$name}>";
@@ -49,8 +82,12 @@ final class EppWriter
     /** @param  array<string, string>  $attributes */
     public function text(string $name, string $text, array $attributes = []): self
     {
-        $this->start($name, $attributes, '>');
-        $this->xml .= self::escaped($text)."</{$name}>";
+        if ($attributes === []) {
+            $this->xml .= "<{$name}>".self::escaped($text)."</{$name}>";
+        } else {
+            $this->start($name, $attributes, '>');
+            $this->xml .= self::escaped($text)."</{$name}>";
+        }
 
         return $this;
     }

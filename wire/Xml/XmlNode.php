@@ -12,8 +12,6 @@ use DOMText;
 /** An element of an XML document, asked for its children by namespace and name; entities and document types are refused. */
 final class XmlNode
 {
-    public readonly string $path;
-
     private readonly string $name;
 
     private readonly string $namespace;
@@ -21,11 +19,14 @@ final class XmlNode
     /** @var list<self>|null its child elements, once they were asked for */
     private ?array $inside = null;
 
-    private function __construct(private readonly DOMElement $element, string $above = '')
+    private bool $isLoose = false;
+
+    private ?string $text = null;
+
+    private function __construct(private readonly DOMElement $element, private readonly string $above = '')
     {
         $this->name = $element->localName ?? '';
         $this->namespace = $element->namespaceURI ?? '';
-        $this->path = $above.$this->name;
     }
 
     /**
@@ -66,6 +67,12 @@ final class XmlNode
         return strspn($whole ^ $text, "\0");
     }
 
+    /** Where it stands: `epp/response/result`. */
+    public function path(): string
+    {
+        return $this->above.$this->name;
+    }
+
     public function is(string $namespace, string $name): bool
     {
         return $this->namespace === $namespace && $this->name === $name;
@@ -84,7 +91,7 @@ final class XmlNode
     /** @throws XmlError when there is none */
     public function child(string $namespace, string $name): self
     {
-        return $this->childOrNull($namespace, $name) ?? throw XmlError::missing("{$this->path}/{$name}");
+        return $this->childOrNull($namespace, $name) ?? throw XmlError::missing("{$this->path()}/{$name}");
     }
 
     public function childOrNull(string $namespace, string $name): ?self
@@ -119,8 +126,13 @@ final class XmlNode
     {
         if ($this->inside === null) {
             $this->inside = [];
-            for ($node = $this->element->firstElementChild; $node !== null; $node = $node->nextElementSibling) {
-                $this->inside[] = new self($node, "{$this->path}/");
+            $above = "{$this->path()}/";
+            for ($node = $this->element->firstChild; $node !== null; $node = $node->nextSibling) {
+                if ($node instanceof DOMElement) {
+                    $this->inside[] = new self($node, $above);
+                } elseif ($node instanceof DOMText && trim($node->data) !== '') {
+                    $this->isLoose = true;
+                }
             }
         }
 
@@ -130,7 +142,7 @@ final class XmlNode
     /** Its text, blanks around it and runs of blanks inside taken as one (an XML Schema token). */
     public function text(): string
     {
-        return trim((string) preg_replace('/\s+/u', ' ', $this->element->textContent));
+        return $this->text ??= trim((string) preg_replace('/\s+/u', ' ', $this->element->textContent));
     }
 
     /** @throws XmlError when there is no such child */
@@ -160,7 +172,7 @@ final class XmlNode
         $text = $child->text();
         $time = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?(Z|[+-]\d\d:\d\d)$/D', $text) === 1 ? date_create_immutable((string) preg_replace('/\.\d+/', '', $text)) : false;
 
-        return $time !== false && str_starts_with($text, $time->format('Y-m-d')) ? $time : throw XmlError::wrong($child->path, 'a date and time', $text);
+        return $time !== false && str_starts_with($text, $time->format('Y-m-d')) ? $time : throw XmlError::wrong($child->path(), 'a date and time', $text);
     }
 
     public function attribute(string $name): ?string
@@ -181,26 +193,25 @@ final class XmlNode
         return $found;
     }
 
-    /** Whether something else than blanks stands between its child elements. */
+    public function isLeaf(): bool
+    {
+        return $this->element->firstElementChild === null;
+    }
+
+    /** Whether something else than blanks stands beside its child elements. */
     public function hasLooseText(): bool
     {
-        if ($this->element->childNodes->length > $this->element->childElementCount) {
-            foreach ($this->element->childNodes as $node) {
-                if ($node instanceof DOMText && trim($node->data) !== '') {
-                    return true;
-                }
-            }
-        }
+        $this->all();
 
-        return false;
+        return $this->isLoose;
     }
 
     /** @throws XmlError when it is missing or no whole number */
     public function number(string $attribute): int
     {
-        $value = $this->attribute($attribute) ?? throw XmlError::missing("{$this->path}/@{$attribute}");
+        $value = $this->attribute($attribute) ?? throw XmlError::missing("{$this->path()}/@{$attribute}");
 
-        return preg_match('/^\d{1,9}$/D', $value) === 1 ? (int) $value : throw XmlError::wrong("{$this->path}/@{$attribute}", 'a whole number', $value);
+        return preg_match('/^\d{1,9}$/D', $value) === 1 ? (int) $value : throw XmlError::wrong("{$this->path()}/@{$attribute}", 'a whole number', $value);
     }
 
     /** As it stood in the document, with the namespaces that it needs: what nobody here understands is kept so. */

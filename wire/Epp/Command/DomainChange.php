@@ -29,16 +29,16 @@ final readonly class DomainChange
         if ($this->isEmpty()) {
             return;
         }
-        $to->open("domain:{$which}", [], function (EppWriter $to): void {
-            if ($this->servers !== []) {
-                $to->open('domain:ns', [], fn (EppWriter $to) => $to->texts('domain:hostObj', $this->servers));
-            }
-            foreach ($this->contacts as $role => $handle) {
-                $to->text('domain:contact', $handle, ['type' => $role]);
-            }
-            foreach ($this->statuses as $status) {
-                $to->sign('domain:status', ['s' => $status]);
-            }
-        });
+        $to->begin("domain:{$which}");
+        if ($this->servers !== []) {
+            $to->begin('domain:ns')->texts('domain:hostObj', $this->servers)->end();
+        }
+        foreach ($this->contacts as $role => $handle) {
+            $to->text('domain:contact', $handle, ['type' => $role]);
+        }
+        foreach ($this->statuses as $status) {
+            $to->sign('domain:status', ['s' => $status]);
+        }
+        $to->end();
     }
 }

@@ -18,11 +18,10 @@ final readonly class DomainInfo implements EppCommand
 
     public function write(EppWriter $to): void
     {
-        $to->open('info', [], fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'info', function (EppWriter $to): void {
-            $to->text('domain:name', $this->name, ['hosts' => 'all']);
-            if ($this->code !== null) {
-                $to->open('domain:authInfo', [], fn (EppWriter $to) => $to->text('domain:pw', $this->code));
-            }
-        }));
+        $to->begin('info')->beginObject(EppNamespace::Domain, 'info')->text('domain:name', $this->name, ['hosts' => 'all']);
+        if ($this->code !== null) {
+            $to->begin('domain:authInfo')->text('domain:pw', $this->code)->end();
+        }
+        $to->end()->end();
     }
 }

@@ -25,22 +25,21 @@ final readonly class DomainUpdate implements EppExtended
 
     public function write(EppWriter $to): void
     {
-        $to->open('update', [], fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'update', function (EppWriter $to): void {
-            $to->text('domain:name', $this->name);
-            $this->add->write($to, 'add');
-            $this->remove->write($to, 'rem');
-            if ($this->registrant !== null || $this->code !== null || $this->restore) {
-                // A restore changes nothing else, and says so with an empty change (RFC 3915 §4.2.5).
-                $to->open('domain:chg', [], function (EppWriter $to): void {
-                    if ($this->registrant !== null) {
-                        $to->text('domain:registrant', $this->registrant);
-                    }
-                    if ($this->code !== null) {
-                        $to->open('domain:authInfo', [], fn (EppWriter $to) => $to->text('domain:pw', $this->code));
-                    }
-                });
+        $to->begin('update')->beginObject(EppNamespace::Domain, 'update')->text('domain:name', $this->name);
+        $this->add->write($to, 'add');
+        $this->remove->write($to, 'rem');
+        if ($this->registrant !== null || $this->code !== null || $this->restore) {
+            // A restore changes nothing else, and says so with an empty change (RFC 3915 §4.2.5).
+            $to->begin('domain:chg');
+            if ($this->registrant !== null) {
+                $to->text('domain:registrant', $this->registrant);
             }
-        }));
+            if ($this->code !== null) {
+                $to->begin('domain:authInfo')->text('domain:pw', $this->code)->end();
+            }
+            $to->end();
+        }
+        $to->end()->end();
     }
 
     public function isExtended(): bool

@@ -62,7 +62,7 @@ final readonly class Fees
     private static function read(XmlNode $node, ?string $currency, ?string $class): self
     {
         $fee = EppNamespace::Fee->value;
-        $sums = fn (string $name): array => array_map(fn (string $sum): string => preg_match('/^-?\d{1,12}(\.\d{1,6})?$/D', $sum) === 1 ? $sum : throw XmlError::wrong("{$node->path}/{$name}", 'a sum', $sum), $node->texts($fee, $name));
+        $sums = fn (string $name): array => array_map(fn (string $sum): string => preg_match('/^-?\d{1,12}(\.\d{1,6})?$/D', $sum) === 1 ? $sum : throw XmlError::wrong("{$node->path()}/{$name}", 'a sum', $sum), $node->texts($fee, $name));
 
         return new self($currency, $sums('fee'), $sums('credit'), $class, in_array($node->attribute('standard'), ['1', 'true'], true), $sums('balance')[0] ?? null, $node->textOrNull($fee, 'reason'));
     }

@@ -37,6 +37,6 @@ final readonly class SigningKey
     {
         $text = $ds->textOf(EppNamespace::SecDns->value, $name);
 
-        return preg_match('/^\d{1,5}$/D', $text) === 1 ? (int) $text : throw XmlError::wrong("{$ds->path}/{$name}", 'a whole number', $text);
+        return preg_match('/^\d{1,5}$/D', $text) === 1 ? (int) $text : throw XmlError::wrong("{$ds->path()}/{$name}", 'a whole number', $text);
     }
 }
