@@ -159,10 +159,10 @@ final class PublicDirectories implements Directory
             throw NotReached::silent($server, is_string($why) && $why !== '' ? $why : 'no connection');
         }
         fwrite($socket, "{$name}\r\n");
-        $until = microtime(true) + $this->seconds;
+        $until = hrtime(true) / 1e9 + $this->seconds;
         $text = '';
         while (! feof($socket) && strlen($text) <= WhoisText::LIMIT) {
-            $left = $until - microtime(true);
+            $left = $until - hrtime(true) / 1e9;
             if ($left <= 0) {
                 throw NotReached::silent($server, 'it took too long');
             }

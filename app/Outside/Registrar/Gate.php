@@ -138,10 +138,10 @@ final class Gate
     private function send(string $document): void
     {
         $left = EppFraming::pack($document);
-        $until = microtime(true) + $this->seconds;
+        $until = hrtime(true) / 1e9 + $this->seconds;
         while ($left !== '') {
             $written = is_resource($this->socket) ? @fwrite($this->socket, $left) : false;
-            if ($written === false || microtime(true) > $until) {
+            if ($written === false || hrtime(true) / 1e9 > $until) {
                 throw NotReached::silent($this->host, 'the connection is gone');
             }
             $left = substr($left, $written);
@@ -162,7 +162,7 @@ final class Gate
 
     private function document(): string
     {
-        $asked = microtime(true);
+        $asked = hrtime(true) / 1e9;
         $until = $asked + $this->seconds;
         while (true) {
             if ($this->read !== []) {
@@ -174,7 +174,7 @@ final class Gate
             }
             if ($bytes !== '') {
                 array_push($this->read, ...$this->framing->feed($bytes));
-            } elseif (($now = microtime(true)) > $until) {
+            } elseif (($now = hrtime(true) / 1e9) > $until) {
                 throw NotReached::silent($this->host, 'it took too long');
             } elseif ($now - $asked > self::NEAR) {
                 $this->wait(true, min(0.5, max(0.001, $until - $now)));
