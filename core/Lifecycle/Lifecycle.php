@@ -239,13 +239,20 @@ final readonly class Lifecycle
 
     /**
      * @param  array{EventKind, int, 'renew'|'late'|null, bool}  $planned
-     * @return Event|null null: it was deleted before that could come
+     * @return Event|null null: it was deleted before that could come, or that is over on a day that nobody knows
      */
     private function planned(array $planned): ?Event
     {
         [$kind, $days, $sum, $certain] = $planned;
         $at = $this->facts->ends?->plusDays($days);
-        if ($this->since !== null) {
+        if ($this->since === null) {
+            $isOver = match ($kind) {
+                EventKind::LastPlain => Status::proven($this->facts->statuses)?->isDeleted() === true,
+                EventKind::LastAtAll => Status::proven($this->facts->statuses) === Phase::PendingDelete,
+                default => false,
+            };
+            $at = $isOver ? null : $at;
+        } else {
             $at = match (true) {
                 $kind === EventKind::LastAtAll || $kind === EventKind::Released => $this->since->plusDays(max(0, $days - $this->begins)),
                 $at?->isBefore($this->since) === true => $at,

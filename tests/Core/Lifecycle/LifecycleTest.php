@@ -94,6 +94,15 @@ final class LifecycleTest extends TestCase
         self::assertFalse($life->presumed);
     }
 
+    /** RFC 3915 §3.1: pendingDelete follows redemption, in which it could be restored. */
+    public function test_what_is_over_for_a_deleted_name_does_not_come_any_more_though_its_day_is_not_known(): void
+    {
+        $kinds = fn (Status ...$statuses): array => array_map(fn (Event $event): string => $event->kind->value, Given::life(created: '2020-09-20', ends: '2026-09-20', statuses: array_values($statuses), terms: Given::terms())->toCome());
+        self::assertSame(['last_plain', 'last_at_all', 'released'], $kinds());
+        self::assertSame(['last_at_all', 'released'], $kinds(Status::PendingDelete, Status::RedemptionPeriod));
+        self::assertSame(['released'], $kinds(Status::PendingDelete));
+    }
+
     /** RFC 3915 §2 and §3.1 with the .com registry agreement: 30 days of redemption, then 5; they count from the deletion, whenever that was. */
     public function test_what_is_left_to_a_deleted_name_counts_from_its_deletion(): void
     {

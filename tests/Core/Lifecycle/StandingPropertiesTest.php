@@ -9,6 +9,7 @@ use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Lifecycle\Severity;
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Lifecycle\Status;
@@ -146,7 +147,14 @@ final class StandingPropertiesTest extends TestCase
             $end = $life->facts->ends->epoch;
             self::assertGreaterThanOrEqual($end, $at(EventKind::Dark));
             self::assertLessThanOrEqual($at(EventKind::Released), $at(EventKind::Dark));
-            self::assertLessThanOrEqual($at(EventKind::Released), $at(EventKind::LastAtAll));
+            $proven = Status::proven($life->facts->statuses);
+            self::assertSame($proven === Phase::PendingDelete, $at(EventKind::LastAtAll) === null);
+            if ($proven?->isDeleted() === true) {
+                self::assertNull($at(EventKind::LastPlain));
+            }
+            if ($at(EventKind::LastAtAll) !== null) {
+                self::assertLessThanOrEqual($at(EventKind::Released), $at(EventKind::LastAtAll));
+            }
             if ($at(EventKind::LastPlain) !== null) {
                 self::assertGreaterThanOrEqual($end, $at(EventKind::LastPlain));
                 self::assertLessThanOrEqual($at(EventKind::LastAtAll), $at(EventKind::LastPlain));
