@@ -80,7 +80,7 @@ final readonly class FolioDrawing
             $above[] = new Label($words->say('drawing.verify', ['by' => $words->near($verifyBy)]), $x($verifyBy), 'flag');
         }
         if ($waiting !== null) {
-            $above[] = new Label($words->say('drawing.answer', ['by' => $words->near($waiting->by)]), $x($waiting->by), 'flag');
+            $above[] = new Label($words->say($waiting->isOver($life->now) ? 'drawing.no_answer' : 'drawing.answer', ['by' => $words->near($waiting->by)]), $x($waiting->by), 'flag');
         }
         if ($life->facts->created !== null && $axis->covers($life->facts->created)) {
             $below[] = new Label($words->say('drawing.registered'), $x($life->facts->created));

@@ -75,7 +75,7 @@ final readonly class RollRow
             $words->say('words.intent.'.$life->facts->intent->value),
             ...array_map(fn (Hold $hold): string => 'may not go to another registrar before '.Dates::full($hold->until), $life->holdsNow()),
             $verifyBy === null ? null : 'mailbox to be verified by '.Dates::full($verifyBy),
-            $facts->waiting === null ? null : 'handover under way, answer by '.Dates::full($facts->waiting->by),
+            $facts->waiting === null ? null : 'handover under way, '.($facts->waiting->isOver($life->now) ? 'no answer by ' : 'answer by ').Dates::full($facts->waiting->by),
         ], is_string(...))));
     }
 }

@@ -23,7 +23,12 @@ final readonly class Words
 
     public function finding(Finding $finding): string
     {
-        return $this->say('findings.'.$finding->key(), $this->with($finding->with));
+        $key = 'findings.'.$finding->key();
+        $by = $finding->with['by'] ?? null;
+        // What was expected by a day that is past is said in words of its own, where it has any.
+        $isPast = $by instanceof Instant && $by->isBefore($this->clock->today()) && $this->lang->has("{$key}_past");
+
+        return $this->say($isPast ? "{$key}_past" : $key, $this->with($finding->with));
     }
 
     /** What stands in the way of several names at once, without what differs from one to the next. */
@@ -102,6 +107,7 @@ final readonly class Words
         $form = match (true) {
             $kind === NextKind::Watched && $at === null => $standing->text('registrar_name') === '' ? 'nowhere' : 'unsaid',
             $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted() => 'falls',
+            $kind === NextKind::Handover && $at?->isBefore($this->clock->today()) === true => 'past',
             $sum === null => 'plain',
             default => $kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum',
         };

@@ -47,11 +47,15 @@ final readonly class Standing
         if ($waiting !== null) {
             $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Worth, null, docket: $waiting->docket, by: $waiting->by);
             if ($severity !== Severity::Grave && ($at === null || ! $at->isBefore($waiting->by))) {
-                [$kind, $at, $sum, $severity] = [NextKind::Handover, $waiting->by, null, Severity::Moving];
+                [$kind, $at, $sum, $severity] = [NextKind::Handover, $waiting->by, null, $waiting->isOver($life->now) ? Severity::Soon : Severity::Moving];
             }
         }
+        $until = self::until($life);
+        if ($waiting !== null && ! $waiting->isOver($life->now)) {
+            $until = Instant::earliest($waiting->over(), ...array_filter([$until]));
+        }
 
-        return new self($life, $kind, $at, $sum, $severity, Finding::dearestFirst($findings), self::until($life));
+        return new self($life, $kind, $at, $sum, $severity, Finding::dearestFirst($findings), $until);
     }
 
     /**

@@ -12,7 +12,7 @@ return [
     'charge_unpriced' => 'charged :at',
     'charge' => 'charged :at, :sum',
     'last' => 'last day at all, :at',
-    'answer' => 'answer by :by',
+    'answer' => 'answer by :by', 'no_answer' => 'no answer by :by',
     'verify' => 'verify by :by',
     'handed' => 'to :account',
     'hold_short' => ['registered' => 'new: may not move before :until', 'moved' => 'may not move before :until', 'registrant_changed' => 'may not move before :until'],

@@ -112,6 +112,7 @@ return [
     ],
     'movement' => [
         'under_way' => 'Another movement is under way (docket :docket), expected to end by :by',
+        'under_way_past' => 'Another movement is under way (docket :docket), and was expected to end by :by',
         'other_registrar' => 'Held at :held; this handover is at :asked',
         'already_there' => 'It is in account :account already',
         'no_access' => 'Account :account is not ours to act in',

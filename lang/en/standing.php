@@ -18,7 +18,7 @@ return [
         'redemption' => ['plain' => 'Restore by :at, or lost', 'sum' => ':sum by :at, or lost', 'lesser' => 'deleted; only to be restored'],
         'pending_delete' => ['plain' => 'Free from :at', 'lesser' => 'can’t be kept any more'],
         'released' => ['plain' => 'Free for anybody', 'lesser' => 'ended :ends'],
-        'handover' => ['plain' => 'Handover, answer by :at', 'lesser' => 'waits for the receiver'],
+        'handover' => ['plain' => 'Handover, answer by :at', 'past' => 'Handover, no answer by :at', 'lesser' => 'waits for the receiver'],
         'watched' => ['plain' => 'Ends :at', 'falls' => 'Free from :at', 'nowhere' => 'In no directory', 'unsaid' => 'End not known', 'lesser' => 'watched; not ours'],
         'not_known' => ['plain' => 'End not known', 'lesser' => 'say when it ends'],
     ],

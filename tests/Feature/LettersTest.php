@@ -191,6 +191,8 @@ final class LettersTest extends TestCase
         self::assertStringContainsString(Dates::full($by), $this->got()[0]->text);
         app(TradeClock::class)->set($late = $by->plusDays(2));
         $this->get("/dockets/{$docket->id}")->assertSee('One name waits for an answer, which was wanted by '.app(Words::class)->near($by));
+        $this->get('/names/bell.com')->assertSee(', and was expected to end by '.app(Words::class)->near($by))->assertSee('no answer by '.app(Words::class)->near($by));
+        $this->get('/roll')->assertSee('Handover, no answer by '.app(Words::class)->near($by));
         $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
         $again = $this->got()[1]->text;
         self::assertStringContainsString(Dates::full($late->plusDays(7)), $again);

@@ -160,6 +160,11 @@ final class StandingTest extends TestCase
         self::assertSame([NextKind::Handover, '2026-10-20', Severity::Moving], [$standing->next, $standing->at?->iso(), $standing->severity]);
         $late = Standing::of(Given::life(ends: '2026-09-22', terms: Given::terms()), new Waiting(132, Instant::of('2026-10-10')));
         self::assertSame(NextKind::LatePlain, $late->next);
+        // On its last day it is still expected; what it waits for after that is to be asked about.
+        $on = fn (string $now): Standing => Standing::of(Given::life(ends: '2027-10-20', now: $now), new Waiting(132, Instant::of('2026-10-20')));
+        self::assertSame([Severity::Moving, '2026-10-21'], [$on('2026-10-20T23:59:59Z')->severity, $on('2026-10-20T23:59:59Z')->until?->iso()]);
+        self::assertSame([NextKind::Handover, Severity::Soon], [$on('2026-10-21T00:00:00Z')->next, $on('2026-10-21T00:00:00Z')->severity]);
+        self::assertNotSame('2026-10-21', $on('2026-10-21T00:00:00Z')->until?->iso());
     }
 
     public function test_it_stands_until_the_first_date_that_changes_it(): void
