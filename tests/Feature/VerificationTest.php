@@ -101,6 +101,18 @@ final class VerificationTest extends TestCase
         self::assertSame([], $this->marks($this->registered('late.com', '2026-10-05')));
     }
 
+    public function test_an_answer_after_its_day_is_still_asked_for_and_the_day_is_not_said_to_come(): void
+    {
+        $this->registered('stage.com');
+        app(AskToVerify::class)->due();
+        auth()->logout();
+        $this->get($this->link())->assertOk()->assertSee('; please answer by 9 Oct 2026, or it is switched off.');
+        $this->at('2026-10-09T23:00:00Z');
+        $this->get($this->link())->assertSee('; please answer by 9 Oct 2026, or it is switched off.');
+        $this->at('2026-10-10T01:00:00Z');
+        $this->get($this->link())->assertOk()->assertSee('; an answer was wanted by 9 Oct 2026: it may be switched off until there is one.')->assertDontSee('please answer by');
+    }
+
     public function test_the_board_turns_its_pages_whatever_hangs_on_a_mailbox(): void
     {
         // Of one day: the third has three names; then one with more names than a page has mailboxes, and one a day later with an early name of its own.

@@ -10,13 +10,14 @@ use App\Models\Link;
 use App\Models\Mailbox;
 use App\Queries\Verification\ReadBoard;
 use App\Support\Masked;
+use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Eloquent\Builder;
 
 /** A registrant says that what is on record is right, or what is wrong with it. */
 final readonly class VerificationPage implements AnswerPage
 {
-    public function __construct(private RegistrantAnswers $answers, private ReadBoard $board, private Words $words)
+    public function __construct(private RegistrantAnswers $answers, private ReadBoard $board, private Words $words, private TradeClock $clock)
     {
     }
 
@@ -28,9 +29,10 @@ final readonly class VerificationPage implements AnswerPage
         }
         $contacts = Contact::query()->whereNull('merged_into')->whereHas('today', fn (Builder $today) => $today->where('mailbox_id', $mailbox->id))->with('today')->limit(10)->get();
         $names = $this->board->names($mailbox->id);
+        $by = ($names[0] ?? null)?->instant('verify_by')?->toDay();
 
         return ['answers.verify', [
-            'names' => $names, 'by' => ($names[0] ?? null)?->instant('verify_by')?->toDay(), 'mailbox' => Masked::mailbox($link->mailbox),
+            'names' => $names, 'by' => $by, 'isOver' => $by?->isBefore($this->clock->today()) === true, 'mailbox' => Masked::mailbox($link->mailbox),
             'contacts' => array_values(array_map(fn (Contact $contact): array => array_filter([
                 'organisation' => $contact->today->organisation, 'name' => $contact->today->person, 'town' => $contact->today->town, 'country' => $contact->today->country,
                 'street' => $contact->today->street === [] ? null : Masked::value(implode(', ', $contact->today->street)), 'voice' => $contact->today->voice === null ? null : Masked::value($contact->today->voice),

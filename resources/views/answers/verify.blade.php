@@ -1,7 +1,11 @@
 <x-layout plain title="Please confirm what is on record">
     <div class="answer">
         <h1>{{ $house }} asks you to confirm what is on record</h1>
-        <p class="sentence">You stand as the holder of {{ count($names) === 1 ? 'this domain name' : number_format(count($names)).' domain names' }}. The letter went to {{ $mailbox }}{{ $by === null ? '' : '; please answer by '.App\Support\Dates::full($by).', or '.(count($names) === 1 ? 'it is' : 'they are').' switched off' }}.</p>
+        <p class="sentence">You stand as the holder of {{ count($names) === 1 ? 'this domain name' : number_format(count($names)).' domain names' }}. The letter went to {{ $mailbox }}{{ match (true) {
+            $by === null => '',
+            $isOver => '; an answer was wanted by '.App\Support\Dates::full($by).': '.(count($names) === 1 ? 'it' : 'they').' may be switched off until there is one',
+            default => '; please answer by '.App\Support\Dates::full($by).', or '.(count($names) === 1 ? 'it is' : 'they are').' switched off',
+        } }}.</p>
         @error('names')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
         <section class="card" aria-labelledby="names"><h2 id="names">{{ count($names) === 1 ? 'The name' : 'The names' }}</h2>
             <ul class="answer-names">@foreach ($names as $name)<li class="name">{{ $name->text('unicode') }}</li>@endforeach</ul>
