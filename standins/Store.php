@@ -92,9 +92,7 @@ SQL);
         $this->file->beginTransaction();
         try {
             $do();
-            $this->carryOut();
         } catch (Throwable $e) {
-            $this->unwritten = [];
             $this->file->rollBack();
             $this->remember();
             throw $e;
@@ -327,7 +325,9 @@ SQL);
             $this->unwritten[] = ['INSERT INTO transactions SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5 FROM json_each(?)', [json_encode($this->answered, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)]];
             $this->answered = [];
         }
-        if ($this->unwritten !== [] && ! $this->file->inTransaction()) {
+        if ($this->file->inTransaction()) {
+            $this->carryOut();
+        } elseif ($this->unwritten !== []) {
             $this->file->beginTransaction();
             $this->carryOut();
             $this->file->commit();
@@ -490,9 +490,9 @@ SQL);
     private function write(string $sql, string|int|Registered|null ...$values): void
     {
         $this->unwritten[] = [$sql, array_values($values)];
-        if ($this->later === null) {
+        if ($this->later === null || $this->file->inTransaction()) {
             $this->carryOut();
-        } elseif (count($this->unwritten) === 1 && ! $this->file->inTransaction()) {
+        } elseif (count($this->unwritten) === 1) {
             ($this->later)($this->writeDown(...));
         }
     }
