@@ -31,6 +31,12 @@ final class TradeClock
         return $this->now()->toDay();
     }
 
+    /** Whether a day is over, in trade time; one that is not known never is. */
+    public function isPast(?Instant $day): bool
+    {
+        return $day?->isBefore($this->today()) === true;
+    }
+
     /** Sets the clock so that it shows `$instant` now and runs on from there. */
     public function set(Instant $instant): void
     {

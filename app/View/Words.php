@@ -26,7 +26,7 @@ final readonly class Words
         $key = 'findings.'.$finding->key();
         $by = $finding->with['by'] ?? null;
         // What was expected by a day that is past is said in words of its own, where it has any.
-        $isPast = $by instanceof Instant && $by->isBefore($this->clock->today()) && $this->lang->has("{$key}_past");
+        $isPast = $by instanceof Instant && $this->clock->isPast($by) && $this->lang->has("{$key}_past");
 
         return $this->say($isPast ? "{$key}_past" : $key, $this->with($finding->with));
     }
@@ -107,7 +107,7 @@ final readonly class Words
         $form = match (true) {
             $kind === NextKind::Watched && $at === null => $standing->text('registrar_name') === '' ? 'nowhere' : 'unsaid',
             $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted() => 'falls',
-            $kind === NextKind::Handover && $at?->isBefore($this->clock->today()) === true => 'past',
+            $kind === NextKind::Handover && $this->clock->isPast($at) => 'past',
             $sum === null => 'plain',
             default => $kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum',
         };

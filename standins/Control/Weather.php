@@ -55,11 +55,7 @@ enum Weather: string
     /** @return array{int, self} */
     private static function standing(Store $store, Place $place): array
     {
-        $told = $store->told("weather of {$place->value}");
-        if ($told === null) {
-            return [0, self::Fair];
-        }
-        [$times, $weather] = [...explode(' ', $told, 2), ''];
+        [$times, $weather] = [...explode(' ', $store->told("weather of {$place->value}") ?? '', 2), ''];
 
         return [(int) $times, self::tryFrom($weather) ?? self::Fair];
     }

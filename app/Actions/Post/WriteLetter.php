@@ -46,8 +46,7 @@ final readonly class WriteLetter
      */
     public function asking(LetterKind $kind, LinkPurpose $purpose, LinkOf $of, string $mailbox, array $names, Instant $by, int $late, string $about, array $said = []): void
     {
-        $today = $this->clock->today();
-        $by = $by->isBefore($today) ? $today->plusDays(self::ANEW) : $by;
+        $by = $this->clock->isPast($by) ? $this->clock->today()->plusDays(self::ANEW) : $by;
         $link = $this->links->handle($purpose, $mailbox, $of, max(self::SHORTEST, $by->plusDays($late)->epoch - $this->clock->now()->epoch));
         $docket = $of->columns['docket_id'] ?? null;
         $secret = Secret::query()->create(['kind' => 'link', 'about' => $docket === null ? 'mailbox '.($of->columns['mailbox_id'] ?? '') : "docket {$docket}", 'value' => $link]);

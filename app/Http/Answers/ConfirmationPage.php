@@ -36,7 +36,7 @@ final readonly class ConfirmationPage implements AnswerPage
 
         return ['answers.confirm', [
             'isNew' => $confirmation->side === Side::New, 'names' => $this->names->of($confirmation), 'mailbox' => Masked::mailbox($link->mailbox), 'who' => $new->today->called, 'data' => $confirmation->side === Side::New ? $this->data($new) : [],
-            'agreement' => is_string($terms['agreement'] ?? null) ? $terms['agreement'] : '', 'by' => $by?->isBefore($this->clock->today()) === true ? null : $by,
+            'agreement' => is_string($terms['agreement'] ?? null) ? $terms['agreement'] : '', 'by' => $this->clock->isPast($by) ? null : $by,
         ]];
     }
 

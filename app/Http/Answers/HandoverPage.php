@@ -34,7 +34,7 @@ final readonly class HandoverPage implements AnswerPage
         $receiver = $terms->receiver();
 
         return ['answers.show', [
-            'registrar' => $receiver->registrar->name, 'by' => $terms->answerBy->isBefore($this->clock->today()) ? null : $terms->answerBy, 'count' => $lines->count(), 'lines' => $lines->limit(self::ROWS)->get(),
+            'registrar' => $receiver->registrar->name, 'by' => $this->clock->isPast($terms->answerBy) ? null : $terms->answerBy, 'count' => $lines->count(), 'lines' => $lines->limit(self::ROWS)->get(),
             'mailbox' => Masked::mailbox($link->mailbox), 'account' => Masked::value($receiver->number), 'identifiers' => $receiver->registrar->receiver_by->identifiers(),
         ]];
     }

@@ -32,7 +32,7 @@ final readonly class VerificationPage implements AnswerPage
         $by = ($names[0] ?? null)?->instant('verify_by')?->toDay();
 
         return ['answers.verify', [
-            'names' => $names, 'by' => $by, 'isOver' => $by?->isBefore($this->clock->today()) === true, 'mailbox' => Masked::mailbox($link->mailbox),
+            'names' => $names, 'by' => $by, 'isOver' => $this->clock->isPast($by), 'mailbox' => Masked::mailbox($link->mailbox),
             'contacts' => array_values(array_map(fn (Contact $contact): array => array_filter([
                 'organisation' => $contact->today->organisation, 'name' => $contact->today->person, 'town' => $contact->today->town, 'country' => $contact->today->country,
                 'street' => $contact->today->street === [] ? null : Masked::value(implode(', ', $contact->today->street)), 'voice' => $contact->today->voice === null ? null : Masked::value($contact->today->voice),

@@ -206,7 +206,7 @@ final readonly class DocketController
             'receiver' => $receiver === null ? null : Account::query()->with(['registrar', 'owner'])->findOrFail($receiver),
             'client' => $client === null ? null : Client::query()->find($client),
             'by' => $by,
-            'isOver' => $by?->isBefore($this->clock->today()) === true,
+            'isOver' => $this->clock->isPast($by),
             'words' => $this->words,
         ];
     }
