@@ -10,7 +10,7 @@ use Acre\Core\Time\Instant;
  * What a deed did, as a canonical text with its SHA-256.
  *
  * The text is UTF-8 with line feeds, lines in an order that is told, and nothing in it depends on who reads it, so
- * that `sha256sum` over the downloaded file gives the digest. People are named by number; their names stand elsewhere
+ * that `sha256sum` over the downloaded file gives the digest. Whatever a value holds, it is one line of the text. People are named by number; their names stand elsewhere
  * and can be erased.
  */
 final readonly class Proof
@@ -25,8 +25,6 @@ final readonly class Proof
      * @param  string  $terms  the deed and its terms, in one line
      * @param  list<ProofLine>  $lines
      * @param  string|null  $previous  SHA-256 of the proof made before this one; null: this is the house's first
-     *
-     * @throws TitleError when a value carries a line break
      */
     public static function of(int $docket, string $terms, int $preparedBy, Instant $preparedOn, int $settledBy, Instant $settledOn, Instant $closedOn, array $lines, int $position, ?string $previous): self
     {
@@ -55,8 +53,6 @@ final readonly class Proof
      * @param  array<string, string>  $head  what holds for the whole, by what it is called
      * @param  list<array<string, string>>  $lines  each of its parts alike
      * @param  string|null  $previous  SHA-256 of the proof made before this one; null: this is the house's first
-     *
-     * @throws TitleError when a value carries a line break
      */
     public static function record(string $of, array $head, array $lines, int $position, ?string $previous): self
     {
@@ -71,12 +67,9 @@ final readonly class Proof
         return new self($text, hash('sha256', $text));
     }
 
+    /** A backslash and what would break or hide a line are written as `\u{2028}`, so that every value can be told, and told apart. */
     private static function line(string $value): string
     {
-        if (preg_match('/[\x00-\x1f\x7f]/', $value) === 1) {
-            throw TitleError::control($value);
-        }
-
-        return $value;
+        return (string) preg_replace_callback('/[\\\\\p{Cc}\x{2028}\x{2029}]|(?![\x{200C}\x{200D}])\p{Cf}/u', fn (array $one): string => sprintf('\\u{%x}', mb_ord($one[0], 'UTF-8')), mb_scrub($value, 'UTF-8'));
     }
 }

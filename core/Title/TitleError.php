@@ -12,9 +12,4 @@ final class TitleError extends DomainException
     {
         return new self("One name in two accounts at once: {$one->account} and {$other->account}.");
     }
-
-    public static function control(string $label): self
-    {
-        return new self("A line of a proof can’t carry a line break: {$label}.");
-    }
 }

@@ -120,11 +120,38 @@ final class RdapTest extends TestCase
     #[TestWith(['["version", {}, "text", "4.0"]', '["version"]', '$.entities[0].vcardArray[1][0] should be name, parameters, type and value'])]
     #[TestWith(['"roles": ["registrar"]', '"roles": "registrar"', '$.entities[0].roles should be a list'])]
     #[TestWith(['"keyTag": 60485', '"keyTag": "60485"', '$.secureDNS.dsData[0].keyTag should be a whole number'])]
-    public function test_what_is_malformed_is_refused_with_its_path(string $from, string $to, string $said): void
+    #[TestWith(['"eventDate": "2019-10-13T08:00:00Z"', '"eventDate": "0000-01-01T00:00:00Z"', '$.events[0].eventDate should be a date and time'])]
+    public function test_what_is_odd_costs_itself_and_is_said_with_its_path(string $from, string $to, string $said): void
     {
-        $this->expectException(JsonError::class);
-        $this->expectExceptionMessage($said);
-        $this->domain(str_replace($from, $to, self::BODY));
+        $whole = $this->domain(self::BODY);
+        $domain = $this->domain(str_replace($from, $to, self::BODY));
+        self::assertStringContainsString($said, implode("\n", $domain->odd));
+        self::assertSame([], $whole->odd);
+        self::assertSame([$whole->name, $whole->statuses, $whole->servers, $whole->notices], [$domain->name, $domain->statuses, $domain->servers, $domain->notices]);
+    }
+
+    /** A list of which one member is odd is no shorter list: what is not in it would be taken for gone. */
+    public function test_an_odd_member_of_what_is_compared_as_a_whole_makes_that_unknown(): void
+    {
+        $domain = fn (array $with): RdapDomain => $this->domain((string) json_encode($with + ['objectClassName' => 'domain', 'ldhName' => 'wickerby-bells.com', 'status' => ['active', 'client transfer prohibited'], 'nameservers' => [['ldhName' => 'NS1.Bells.example.']]]));
+        self::assertSame([['active', 'client transfer prohibited'], ['ns1.bells.example']], [$domain([])->statuses, $domain([])->servers]);
+        self::assertSame([], $domain(['status' => ['active', 7]])->statuses);
+        self::assertSame([], $domain(['status' => 'active'])->statuses);
+        foreach (['not a host', "ns\u{0}.example", str_repeat('a', 64).'.example', 'ns..example', ['x']] as $host) {
+            self::assertNull($domain(['nameservers' => [['ldhName' => 'ns1.bells.example'], ['ldhName' => $host]]])->servers);
+        }
+        self::assertNull($domain(['nameservers' => 'ns1.bells.example'])->servers);
+        self::assertSame(['active', 'client transfer prohibited'], $domain(['nameservers' => 'odd'])->statuses, 'and nothing else');
+    }
+
+    public function test_long_and_broken_texts_are_bounded(): void
+    {
+        $body = str_replace('"handle": "', '"handle": "'."\xff\\u0000\\u202e".str_repeat('y', 20_000), self::BODY);
+        self::assertNotSame(self::BODY, $body);
+        $handle = (string) $this->domain($body)->handle;
+        self::assertSame(["\u{FFFD} y", 10_000], [mb_substr($handle, 0, 3), mb_strlen($handle)]);
+        $card = $this->domain(str_replace('"fn", {}, "text", "', '"fn", {}, "text", "'.str_repeat('x', 100_000), self::BODY))->entities[0]->card;
+        self::assertSame(255, mb_strlen((string) $card?->name));
     }
 
     public function test_whatever_arrives_is_read_or_refused_and_nothing_else(): void

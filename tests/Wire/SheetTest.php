@@ -118,7 +118,7 @@ final class SheetTest extends TestCase
         }
         $writer->close();
         $rows = iterator_to_array(Lists::open($path)->rows(), false);
-        self::assertSame([[2, 'bell.com', "two\nlines"], [4, 'oak.org', '+1 555']], array_map(fn ($row): array => [$row->line, ...$row->cells], $rows));
+        self::assertSame([[2, 'bell.com', 'two lines'], [4, 'oak.org', '+1 555']], array_map(fn ($row): array => [$row->line, ...$row->cells], $rows));
     }
 
     public function test_damaged_files_give_rows_or_an_error_with_words(): void

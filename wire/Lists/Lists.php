@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Lists;
 
+use Acre\Wire\Text\PlainText;
+
 /** Opens a list by what the file is, whatever it is called. */
 final class Lists
 {
@@ -23,9 +25,9 @@ final class Lists
         return $start === "PK\x03\x04" ? SheetFile::open($path) : CsvFile::open($path);
     }
 
-    /** A cell's text in UTF-8 without what can't be seen, blanks around removed. */
+    /** A cell's text in one line, blanks around removed. */
     public static function clean(string $cell): string
     {
-        return (string) preg_replace('/^[\s\x{FEFF}]+|[\s\x{FEFF}]+$|[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/u', '', mb_scrub($cell));
+        return (string) preg_replace('/^\s+|\s+$/u', '', PlainText::line($cell));
     }
 }

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Mail;
 
+use Acre\Wire\Text\PlainText;
 use ValueError;
 
 /** One letter of mail (RFC 5322, 2045), as far as it is looked at here. */
 final readonly class MailLetter
 {
     private const LIMIT = 2_000_000;
+
+    /** Characters of a header that are read. */
+    private const HEADER = 2_000;
 
     /** Parts that are looked at. */
     private const PARTS = 50;
@@ -57,7 +61,7 @@ final readonly class MailLetter
         }
         $head = mailparse_msg_get_part_data($mail);
         $headers = is_array($head['headers'] ?? null) ? $head['headers'] : [];
-        $header = fn (string $name): string => self::decoded(self::text(is_array($headers[$name] ?? null) ? $headers[$name][0] ?? null : $headers[$name] ?? null));
+        $header = fn (string $name): string => PlainText::line(self::decoded(self::text(is_array($headers[$name] ?? null) ? $headers[$name][0] ?? null : $headers[$name] ?? null)), self::HEADER);
         $isReport = strcasecmp(self::text($head['content-type'] ?? null), 'multipart/report') === 0 && isset($found['message/delivery-status']);
         $letter = new self(
             self::id($header('message-id')), $header('from'), $header('to'), $header('subject'), $found['text/plain'] ?? '', $found['text/html'] ?? null,
@@ -96,9 +100,9 @@ final readonly class MailLetter
     private static function inUtf8(string $text, string $charset): string
     {
         try {
-            return mb_scrub((string) mb_convert_encoding($text, 'UTF-8', $charset === '' || strcasecmp($charset, 'us-ascii') === 0 ? 'UTF-8' : $charset));
+            return PlainText::lines((string) mb_convert_encoding($text, 'UTF-8', $charset === '' || strcasecmp($charset, 'us-ascii') === 0 ? 'UTF-8' : $charset));
         } catch (ValueError) {
-            return mb_scrub($text);
+            return PlainText::lines($text);
         }
     }
 

@@ -18,12 +18,14 @@ final class RdapAnswer
     /**
      * @param  string  $asked  the name, in A-labels
      *
-     * @throws JsonError where it can't be read
+     * A member that is odd is passed over, so that it costs no more than itself.
+     *
+     * @throws JsonError where it can't be read at all
      * @throws RdapError when it is about something else
      */
     public static function read(string $body, string $asked): RdapDomain|RdapRefusal
     {
-        $node = JsonNode::read($body, self::LIMIT);
+        $node = JsonNode::readLeniently($body, self::LIMIT);
         $code = $node->intOrNull('errorCode');
         if ($code !== null) {
             return RdapRefusal::of($node, $code);

@@ -6,10 +6,17 @@ namespace Acre\Wire\Rdap;
 
 use Acre\Wire\Json\JsonError;
 use Acre\Wire\Json\JsonNode;
+use Acre\Wire\Text\PlainText;
 
 /** The jCard of an entity (RFC 7095), as far as a directory of names uses it. Empty texts are as good as none. */
 final readonly class RdapCard
 {
+    /** Characters of one text: a line of an address has 255 at most where registries take it (RFC 5733 §4). */
+    private const LONGEST = 255;
+
+    /** Of an address (RFC 6350 §6.3.1). */
+    private const PARTS = 7;
+
     /**
      * @param  list<string>  $mailboxes
      * @param  list<string>  $phones  as URI or text, with `;ext=` where given
@@ -27,7 +34,7 @@ final readonly class RdapCard
     ) {
     }
 
-    /** @throws JsonError where a property is not four values or more */
+    /** @throws JsonError where it is odd, and odd members are refused */
     public static function of(JsonNode $entity): ?self
     {
         if (! $entity->has('vcardArray')) {
@@ -36,13 +43,15 @@ final readonly class RdapCard
         $path = $entity->path.'.vcardArray';
         $properties = $entity->values('vcardArray')[1] ?? null;
         if (! is_array($properties) || ! array_is_list($properties)) {
-            throw JsonError::wrong("{$path}[1]", 'a list of properties', $properties);
+            return $entity->passOver(JsonError::wrong("{$path}[1]", 'a list of properties', $properties));
         }
         $name = $organisation = $country = $form = null;
         $mailboxes = $phones = $address = [];
         foreach ($properties as $place => $property) {
             if (! is_array($property) || ! array_is_list($property) || count($property) < 4 || ! is_string($property[0]) || ! is_array($property[1])) {
-                throw JsonError::wrong("{$path}[1][{$place}]", 'name, parameters, type and value (RFC 7095 §3.3)', $property);
+                $entity->passOver(JsonError::wrong("{$path}[1][{$place}]", 'name, parameters, type and value (RFC 7095 §3.3)', $property));
+
+                continue;
             }
             [$key, $parameters, , $value] = $property;
             $text = self::text($value);
@@ -65,7 +74,7 @@ final readonly class RdapCard
         // A structured value is a list, the first of which says most (RFC 7095 §3.3.1.3).
         $value = is_array($value) ? $value[0] ?? null : $value;
 
-        return is_string($value) && trim($value) !== '' ? trim($value) : null;
+        return is_string($value) && trim($value) !== '' ? PlainText::line(trim($value), self::LONGEST) : null;
     }
 
     /**
@@ -76,7 +85,8 @@ final readonly class RdapCard
     {
         $country = self::text($parameters['cc'] ?? null);
         $label = self::text($parameters['label'] ?? null);
-        $parts = is_array($value) ? array_map(fn (mixed $part): string => is_array($part) ? implode(', ', array_filter($part, is_string(...))) : (is_string($part) ? trim($part) : ''), array_values($value)) : [];
+        $line = fn (mixed $part): string => is_array($part) ? implode(', ', array_filter($part, is_string(...))) : (is_string($part) ? trim($part) : '');
+        $parts = is_array($value) ? array_map(fn (mixed $part): string => PlainText::line($line($part), self::LONGEST), array_slice(array_values($value), 0, self::PARTS)) : [];
         if (implode('', $parts) === '') {
             return [$label === null ? [] : [$label], $country];
         }

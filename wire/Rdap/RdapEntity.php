@@ -35,11 +35,12 @@ final readonly class RdapEntity
     /** @return list<self> */
     public static function allOf(JsonNode $node, int $depth = self::DEPTH): array
     {
-        return $depth === 0 ? [] : array_map(function (JsonNode $entity) use ($depth): self {
+        return $depth === 0 ? [] : $node->each('entities', function (JsonNode $entity) use ($depth): self {
             $ids = [];
             foreach ($entity->nodes('publicIds') as $id) {
-                if ($id->has('type') && $id->has('identifier')) {
-                    $ids[$id->text('type')] = $id->text('identifier');
+                [$type, $identifier] = [$id->textOrNull('type'), $id->textOrNull('identifier')];
+                if ($type !== null && $identifier !== null) {
+                    $ids[$type] = $identifier;
                 }
             }
 
@@ -47,7 +48,7 @@ final readonly class RdapEntity
                 $entity->textOrNull('handle'), array_map(strtolower(...), $entity->texts('roles')), RdapCard::of($entity), $ids,
                 array_map(strtolower(...), $entity->texts('status')), self::allOf($entity, $depth - 1), RdapLink::allOf($entity), RdapNotice::texts($entity, 'remarks'),
             );
-        }, $node->nodes('entities'));
+        });
     }
 
     public function is(string $role): bool

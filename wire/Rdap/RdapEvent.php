@@ -17,14 +17,12 @@ final readonly class RdapEvent
     /** @return list<self> those that are whole */
     public static function allOf(JsonNode $node): array
     {
-        $all = [];
-        foreach ($node->nodes('events') as $event) {
+        $all = $node->each('events', function (JsonNode $event): ?self {
             $action = $event->textOrNull('eventAction');
-            if ($action !== null && $event->has('eventDate')) {
-                $all[] = new self(strtolower($action), $event->time('eventDate'), $event->textOrNull('eventActor'));
-            }
-        }
 
-        return $all;
+            return $action !== null && $event->has('eventDate') ? new self(strtolower($action), $event->time('eventDate'), $event->textOrNull('eventActor')) : null;
+        });
+
+        return array_values(array_filter($all));
     }
 }

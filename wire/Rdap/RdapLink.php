@@ -18,8 +18,9 @@ final readonly class RdapLink
     {
         $links = [];
         foreach ($node->nodes('links') as $link) {
-            if ($link->has('href')) {
-                $links[] = new self($link->text('href'), $link->textOrNull('rel'), $link->textOrNull('type'));
+            $href = $link->textOrNull('href');
+            if ($href !== null) {
+                $links[] = new self($href, $link->textOrNull('rel'), $link->textOrNull('type'));
             }
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Whois;
 
+use Acre\Wire\Text\PlainText;
+
 /**
  * The text that a directory of the old kind sends (RFC 3912), which has no form: most write `Key: value`, some a key and
  * its values indented below it. Whatever it holds is shown as text and never as markup.
@@ -12,6 +14,11 @@ final readonly class WhoisText
 {
     /** Bytes that are read. */
     public const LIMIT = 200_000;
+
+    /** Characters of a line from which a value is read. */
+    private const LINE = 1_000;
+
+    private const TAB = '        ';
 
     /** @param  array<string, list<string>>  $values  by key in small letters */
     private function __construct(public string $text, private array $values)
@@ -29,7 +36,8 @@ final readonly class WhoisText
             throw WhoisError::tooLong(strlen($bytes), self::LIMIT);
         }
         $text = mb_check_encoding($bytes, 'UTF-8') ? $bytes : mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252');
-        $text = (string) preg_replace('/[^\P{C}\n\t]/u', '', str_replace(["\r\n", "\r"], "\n", $text));
+        // What is indented is told by its blanks; they must not become one.
+        $text = PlainText::lines(str_replace("\t", self::TAB, $text));
         if (trim($text) === '') {
             throw WhoisError::empty();
         }
@@ -77,8 +85,8 @@ final readonly class WhoisText
         $above = null;
         $depth = 0;
         foreach ($lines as $line) {
-            $indent = strspn(str_replace("\t", '        ', $line), ' ');
-            $line = trim($line);
+            $indent = strspn($line, ' ');
+            $line = PlainText::line(trim($line), self::LINE);
             if ($line === '' || $line[0] === '%' || $line[0] === '#') {
                 $above = $line === '' ? null : $above;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Xml;
 
+use Acre\Wire\Text\PlainText;
 use DateTimeImmutable;
 use DOMDocument;
 use DOMElement;
@@ -12,6 +13,9 @@ use DOMText;
 /** An element of an XML document, asked for its children by namespace and name; entities and document types are refused. */
 final class XmlNode
 {
+    /** Characters of one text that are read. */
+    private const LONGEST = 10_000;
+
     private readonly string $name;
 
     private readonly string $namespace;
@@ -142,7 +146,13 @@ final class XmlNode
     /** Its text, blanks around it and runs of blanks inside taken as one (an XML Schema token). */
     public function text(): string
     {
-        return $this->text ??= trim((string) preg_replace('/\s+/u', ' ', $this->element->textContent));
+        return $this->text ??= trim((string) preg_replace('/\s+/u', ' ', PlainText::line($this->element->textContent, self::LONGEST)));
+    }
+
+    /** Its text to the letter, for what is compared and never shown: a password, a code. */
+    public function raw(): string
+    {
+        return $this->element->textContent;
     }
 
     /** @throws XmlError when there is no such child */

@@ -84,7 +84,7 @@ final readonly class BridgeRegistrar implements Registrar
             $words = mb_substr($node->textOrNull('reason') ?? '', 0, 1_000);
 
             return match ($node->text('state')) {
-                'done' => Answer::done(null, $words, $node->textOrNull('code')),
+                'done' => Answer::done(null, $words, $node->rawOrNull('code')),
                 'pending' => Answer::pending(null, $words),
                 'refused' => Answer::refused(null, $words),
                 default => throw NotReached::garbled($this->host($account), 'an order is done, pending or refused.'),

@@ -64,7 +64,18 @@ final class TitleTest extends TestCase
 
     public function test_a_value_cannot_forge_a_line(): void
     {
-        $this->expectException(TitleError::class);
-        self::proof("late\nresult: done");
+        $proof = self::proof("late\nresult: done");
+        self::assertStringContainsString('reason: late\u{a}result: done'."\n", $proof->text);
+        self::assertSame(substr_count(self::proof('late')->text, "\n"), substr_count($proof->text, "\n"));
+    }
+
+    /** Two values never read alike, and whatever a value holds, it can be told. */
+    public function test_what_would_break_or_hide_a_line_is_written_out(): void
+    {
+        $reason = fn (string $said): string => preg_match('/^reason: (.*)$/m', self::proof($said)->text, $found) === 1 ? $found[1] : '';
+        self::assertSame('a\u{0}b\u{7f}c\u{85}d\u{2028}e\u{202e}f', $reason("a\0b\x7fc\u{85}d\u{2028}e\u{202E}f"));
+        self::assertSame('\u{5c}u{a} é', $reason('\u{a} é'));
+        self::assertSame("\u{645}\u{6CC}\u{200C}\u{62E}", $reason("\u{645}\u{6CC}\u{200C}\u{62E}"), 'spelling needs a joiner');
+        self::assertNotSame('', $reason("no \xff UTF-8"));
     }
 }

@@ -61,7 +61,7 @@ final readonly class DomainData
             ]),
             array_map(strtolower(...), $info->texts($domain, 'host')), $info->textOf($domain, 'clID'),
             $info->timeOrNull($domain, 'crDate'), $info->timeOrNull($domain, 'upDate'), $info->timeOrNull($domain, 'exDate'), $info->timeOrNull($domain, 'trDate'),
-            $info->childOrNull($domain, 'authInfo')?->textOrNull($domain, 'pw'),
+            $info->childOrNull($domain, 'authInfo')?->childOrNull($domain, 'pw')?->raw(),
             SigningKey::allOf($response->extension(EppNamespace::SecDns, 'infData')),
         );
     }
