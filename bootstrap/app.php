@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\CleanStrings;
 use App\Http\Middleware\SecurityHeaders;
+use App\Outside\Reach\NotReached;
 use App\Support\ChangedMeanwhile;
 use App\Support\Outage;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -27,6 +28,6 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(fn (PDOException $e, Request $request) => Outage::is($e)
             ? response()->view('errors.outage', ['again' => $request->isMethod('get')], 503)->header('Retry-After', '5') : null);
-        $exceptions->dontReport([AuthorizationException::class, ChangedMeanwhile::class]);
+        $exceptions->dontReport([AuthorizationException::class, ChangedMeanwhile::class, NotReached::class]);
     })
     ->create();

@@ -46,6 +46,7 @@ use App\Http\Rounds\RoundsController;
 use App\Http\Rulebook\RulebookController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
+use App\Http\Setbacks\SetbackController;
 use App\Http\Sheaf\SheafController;
 use App\Http\Verification\VerificationController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
@@ -236,6 +237,11 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('house', [HouseController::class, 'edit'])->name('house')->middleware('can:run');
     Route::put('house', [HouseController::class, 'update'])->middleware('can:run');
+    Route::controller(SetbackController::class)->prefix('set-aside')->middleware('can:run')->group(function (): void {
+        Route::get('/', 'index')->name('set-aside');
+        Route::post('{setback}', 'again')->name('set-aside.again')->whereNumber('setback');
+        Route::post('jobs/{uuid}', 'retryJob')->name('set-aside.job')->whereUuid('uuid');
+    });
     Route::get('log', LogController::class)->name('log')->middleware('can:run');
 
     Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->whereNumber('person')->group(function (): void {

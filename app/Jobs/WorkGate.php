@@ -32,10 +32,14 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public function handle(TellOrders $tell, TakeMessages $take): void
     {
-        if ($tell->handle($this->accountId)) {
-            self::dispatch($this->accountId);
+        try {
+            if ($tell->handle($this->accountId)) {
+                self::dispatch($this->accountId);
+            }
+        } finally {
+            // Whatever became of what is told, what waits there is taken.
+            $take->handle($this->accountId);
         }
-        $take->handle($this->accountId);
     }
 
     /** Sends what was lost with its worker, and what has rested long enough. */

@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $transaction
  * @property OrderState $state
  * @property int $attempts
+ * @property string|null $sent_at machine time; null: never told
  * @property int|null $code
  * @property string|null $answer
  * @property-read Account $account

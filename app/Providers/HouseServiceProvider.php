@@ -31,6 +31,7 @@ use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
@@ -61,7 +62,7 @@ final class HouseServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Model::shouldBeStrict();
+        $this->strictModels();
         CursorPaginator::currentCursorResolver(fn (string $name = 'cursor') => Keyset::cursor($this->app->make('request')->query($name)));
 
         foreach (Right::cases() as $right) {
@@ -95,6 +96,20 @@ final class HouseServiceProvider extends ServiceProvider
 
         // A worker lives long: what the clock was set to meanwhile must reach it.
         Event::listen(JobProcessing::class, fn () => $this->app->make(TradeClock::class)->forget());
+    }
+
+    /** What a test must not pass by is no reason to stop a house's work: there it is written into the log. */
+    private function strictModels(): void
+    {
+        Model::shouldBeStrict();
+        if (! $this->app->environment('testing')) {
+            $told = function (Model $model, mixed $what): void {
+                Log::warning('A model was used loosely.', ['model' => $model::class, 'what' => $what]);
+            };
+            Model::handleLazyLoadingViolationUsing($told);
+            Model::handleMissingAttributeViolationUsing($told);
+            Model::handleDiscardedAttributeViolationUsing($told);
+        }
     }
 
     private static function whoAsks(Request $request): string

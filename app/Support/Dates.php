@@ -6,6 +6,7 @@ namespace App\Support;
 
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
+use DateTimeInterface;
 
 /**
  * Dates as people read them, written as the house writes them. A day is the trade's own, in UTC, wherever the house is;
@@ -38,6 +39,12 @@ final class Dates
     {
         return $instant->precision === Precision::Day ? self::full($instant)
             : $instant->toDateTime()->setTimezone(self::house()->zone())->format(self::house()->dates()->format().', H:i T');
+    }
+
+    /** Of the machine's own clock: `6 Oct 2026, 09:00 UTC` */
+    public static function clock(DateTimeInterface $at): string
+    {
+        return self::exact(Instant::from($at));
     }
 
     private static function house(): HouseSettings

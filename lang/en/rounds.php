@@ -54,6 +54,11 @@ return [
         'cost' => ['prepared' => 'docket :docket', 'half' => 'docket :docket', 'waiting' => 'nothing moves otherwise'],
         'deed' => ['prepared' => 'Look at it', 'half' => 'Go on', 'waiting' => 'See it'],
     ],
+    'lock' => [
+        'says' => '{1} lock lifted for docket :docket, and not seen to be on again|[2,*] locks lifted for docket :docket, and not seen to be on again',
+        'cost' => 'anybody with its auth code can transfer it away', 'deed' => 'Set the lock',
+    ],
+    'stopped' => ['docket' => 'Docket :docket', 'house' => 'Work set aside', 'cost' => 'it waits, and is tried again by itself', 'deed' => 'See why'],
     'list' => [
         'waits' => 'a list that nobody has brought in yet',
         'refused' => '{1} one line of the list was refused|[2,*] :count lines of the list were refused',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Wire\Json;
 
 use Acre\Wire\Text\PlainText;
+use Acre\Wire\Text\Years;
 use DateTimeImmutable;
 use JsonException;
 
@@ -22,8 +23,7 @@ final readonly class JsonNode
     /** Characters of one text that are read. */
     private const LONGEST = 10_000;
 
-    /** Years that a date may have: the first domain name is of 1985, and nothing is registered for longer than ten years. */
-    private const YEARS = [1985, 2100];
+    private const REPLACED = "\u{FFFD}";
 
     /**
      * @param  array<array-key, mixed>  $members
@@ -179,7 +179,7 @@ final readonly class JsonNode
         if (preg_match('/^\d{4}-\d\d-\d\d[Tt ]\d\d:\d\d:\d\d(\.\d{1,9})?([Zz]|[+-]\d\d:\d\d)$/D', $value) === 1) {
             $time = date_create_immutable(strtoupper(str_replace(' ', 'T', (string) preg_replace('/\.\d+/', '', $value))));
             // 31 February is accepted by PHP and becomes March.
-            if ($time !== false && str_starts_with($value, $time->format('Y-m-d')) && (int) $time->format('Y') >= self::YEARS[0] && (int) $time->format('Y') <= self::YEARS[1]) {
+            if ($time !== false && str_starts_with($value, $time->format('Y-m-d')) && Years::holds($time)) {
                 return $time;
             }
         }
@@ -216,7 +216,8 @@ final readonly class JsonNode
     {
         $texts = [];
         foreach ($this->values($member) as $place => $value) {
-            $texts[] = is_string($value) ? PlainText::line($value, self::LONGEST) : $this->passOver(JsonError::wrong($this->at($member)."[{$place}]", 'a text', $value));
+            // A broken character was replaced: what it stood for is not known.
+            $texts[] = is_string($value) && ($this->odd === null || ! str_contains($value, self::REPLACED)) ? PlainText::line($value, self::LONGEST) : $this->passOver(JsonError::wrong($this->at($member)."[{$place}]", 'a text', $value));
         }
 
         return array_values(array_filter($texts, is_string(...)));
@@ -227,7 +228,9 @@ final readonly class JsonNode
     {
         $value = $this->members[$member] ?? [];
         if (! is_array($value) || ! array_is_list($value)) {
-            return $this->passOver(JsonError::wrong($this->at($member), 'a list', $value)) ?? [];
+            $this->passOver(JsonError::wrong($this->at($member), 'a list', $value));
+
+            return [];
         }
         if (count($value) > self::MEMBERS) {
             $this->passOver(JsonError::tooMany($this->at($member), self::MEMBERS));

@@ -56,6 +56,6 @@ final class PlainText
         $text = (string) preg_replace(self::UNSEEN, '', mb_scrub($given, 'UTF-8'));
         $composed = Normalizer::normalize($text, Normalizer::FORM_C);
 
-        return $composed === false ? $text : $composed;
+        return is_string($composed) ? $composed : $text;
     }
 }

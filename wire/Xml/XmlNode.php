@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Wire\Xml;
 
 use Acre\Wire\Text\PlainText;
+use Acre\Wire\Text\Years;
 use DateTimeImmutable;
 use DOMDocument;
 use DOMElement;
@@ -172,17 +173,16 @@ final class XmlNode
         return array_map(fn (self $child): string => $child->text(), $this->children($namespace, $name));
     }
 
-    /** @throws XmlError when it is no date and time (XML Schema dateTime; EPP writes it in UTC, RFC 5731 §2.4) */
+    /**
+     * A date and time with its zone (XML Schema dateTime; EPP writes it in UTC, RFC 5731 §2.4), in a year in which a domain name
+     * can be; an odd one is as good as none, and costs nothing that stands beside it.
+     */
     public function timeOrNull(string $namespace, string $name): ?DateTimeImmutable
     {
-        $child = $this->childOrNull($namespace, $name);
-        if ($child === null) {
-            return null;
-        }
-        $text = $child->text();
+        $text = $this->textOrNull($namespace, $name) ?? '';
         $time = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?(Z|[+-]\d\d:\d\d)$/D', $text) === 1 ? date_create_immutable((string) preg_replace('/\.\d+/', '', $text)) : false;
 
-        return $time !== false && str_starts_with($text, $time->format('Y-m-d')) ? $time : throw XmlError::wrong($child->path(), 'a date and time', $text);
+        return $time !== false && str_starts_with($text, $time->format('Y-m-d')) && Years::holds($time) ? $time : null;
     }
 
     public function attribute(string $name): ?string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Contacts;
 
 use Acre\Core\Contact\Rings;
+use App\Actions\Standings\MakeStandings;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
@@ -13,7 +14,7 @@ final readonly class FindRings
 {
     private const TOGETHER = 10_000;
 
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private MakeStandings $standings)
     {
     }
 
@@ -51,10 +52,7 @@ final readonly class FindRings
     {
         $as = 'json_populate_recordset(NULL::ring_members, ?::json)';
         $json = json_encode($members, JSON_THROW_ON_ERROR);
-        $this->database->update(
-            "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (
-                SELECT coalesce(o.name_id, n.name_id) FROM ring_members o FULL JOIN {$as} n ON n.name_id = o.name_id WHERE o.size IS DISTINCT FROM n.size)", [$json],
-        );
+        $this->standings->staleNames(array_map(fn (Row $row): int => $row->int('name_id'), Row::all($this->database->select("SELECT coalesce(o.name_id, n.name_id) AS name_id FROM ring_members o FULL JOIN {$as} n ON n.name_id = o.name_id WHERE o.size IS DISTINCT FROM n.size", [$json]))));
         $this->database->delete("DELETE FROM ring_members o WHERE NOT EXISTS (SELECT 1 FROM {$as} n WHERE n.name_id = o.name_id)", [$json]);
         $this->database->statement(
             "INSERT INTO ring_members (name_id, ring, place, size) SELECT name_id, ring, place, size FROM {$as}

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Contacts;
 
 use App\Actions\Post\WriteLetter;
+use App\Actions\Setbacks\SetAside;
 use App\Models\LetterKind;
+use App\Models\SetbackKind;
 use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -20,7 +22,7 @@ final readonly class WriteYearly
 
     private const LISTED = 200;
 
-    public function __construct(private Connection $database, private WriteLetter $letters, private TradeClock $clock, private Words $words, private HouseLog $log)
+    public function __construct(private Connection $database, private WriteLetter $letters, private SetAside $aside, private TradeClock $clock, private Words $words, private HouseLog $log)
     {
     }
 
@@ -30,10 +32,11 @@ final readonly class WriteYearly
         $year = substr($this->clock->today()->date(), 0, 4);
         $rows = Row::all($this->database->select(
             "SELECT m.id, m.address FROM mailboxes m JOIN contact_versions v ON v.mailbox_id = m.id AND upper_inf(v.span) JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
-             WHERE NOT EXISTS (SELECT 1 FROM letters l WHERE l.mailbox_id = m.id AND l.kind = 'yearly' AND l.about = ?) GROUP BY m.id ORDER BY m.id LIMIT ?", [$year, self::AT_ONCE],
+             WHERE NOT EXISTS (SELECT 1 FROM letters l WHERE l.mailbox_id = m.id AND l.kind = 'yearly' AND l.about = ?)
+                AND NOT EXISTS (SELECT FROM setbacks b WHERE b.kind = 'mailbox' AND b.subject_id = m.id AND b.retry_at > clock_timestamp()) GROUP BY m.id ORDER BY m.id LIMIT ?", [$year, self::AT_ONCE],
         ));
         foreach ($rows as $row) {
-            $this->database->transaction(fn () => $this->write($row, $year));
+            $this->aside->attempt(SetbackKind::Mailbox, $row->int('id'), fn () => $this->database->transaction(fn () => $this->write($row, $year)));
         }
 
         return count($rows);

@@ -7,19 +7,24 @@ namespace App\Actions\Deeds;
 use Acre\Core\Time\Instant;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Outside\CompareAgain;
+use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Name;
+use App\Models\SetbackKind;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Support\Failpoint;
 use App\Support\HouseLog;
+use App\Support\Outage;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Collection;
+use PDOException;
+use Throwable;
 
 /**
  * Begins what waits, some lines a transaction, each judged again with its name locked; killed anywhere, it goes on where
@@ -28,6 +33,9 @@ use Illuminate\Database\Eloquent\Collection;
 final readonly class BeginDocketLines
 {
     private const TOGETHER = 50;
+
+    /** Of a transaction that another one was in the way of. */
+    private const TRIES = 3;
 
     public function __construct(
         private Connection $database,
@@ -39,9 +47,11 @@ final readonly class BeginDocketLines
         private TradeClock $clock,
         private HouseLog $log,
         private GateOrders $gateOrders,
+        private SetAside $aside,
     ) {
     }
 
+    /** A docket that can't go on is set aside, and stops no other. */
     public function handle(int $docketId): void
     {
         // One worker a docket; another one that comes finds it taken, and leaves.
@@ -49,14 +59,40 @@ final readonly class BeginDocketLines
             return;
         }
         try {
-            $ids = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Waiting)->orderBy('name_id')->toBase()->pluck('id');
-            foreach ($ids->chunk(self::TOGETHER) as $chunk) {
-                $this->database->transaction(fn () => $this->begin(array_values(array_filter($chunk->all(), is_int(...)))));
-                Failpoint::LinesBegun->reach();
-            }
-            $this->close->ifAllEnded($docketId);
+            $this->aside->attempt(SetbackKind::Docket, $docketId, fn () => $this->work($docketId), docketId: $docketId);
         } finally {
             $this->database->select('SELECT pg_advisory_unlock(1, ?)', [$docketId]);
+        }
+    }
+
+    private function work(int $docketId): void
+    {
+        $ids = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Waiting)->orderBy('name_id')->toBase()->pluck('id')->all();
+        $ids = array_values(array_filter($ids, is_int(...)));
+        $ids = array_values(array_diff($ids, $this->aside->rests(SetbackKind::DocketLine, $ids)));
+        foreach (array_chunk($ids, self::TOGETHER) as $chunk) {
+            try {
+                $this->database->transaction(fn () => $this->begin($docketId, $chunk), self::TRIES);
+            } catch (Throwable $e) {
+                $this->oneByOne($docketId, $chunk, $e);
+            }
+            Failpoint::LinesBegun->reach();
+        }
+        $this->close->ifAllEnded($docketId);
+    }
+
+    /**
+     * One name that fails keeps no other from beginning.
+     *
+     * @param  list<int>  $lineIds
+     */
+    private function oneByOne(int $docketId, array $lineIds, Throwable $e): void
+    {
+        if ($e instanceof PDOException && Outage::is($e)) {
+            throw $e;
+        }
+        foreach ($lineIds as $id) {
+            $this->aside->attempt(SetbackKind::DocketLine, $id, fn () => $this->database->transaction(fn () => $this->begin($docketId, [$id]), self::TRIES), docketId: $docketId, nameId: DocketLine::query()->find($id)?->name_id);
         }
     }
 
@@ -65,7 +101,7 @@ final readonly class BeginDocketLines
     {
         $ids = Docket::query()->where('state', DocketState::Settled)->where(fn ($lost) => $lost
             ->whereHas('lines', fn ($lines) => $lines->where('state', LineState::Waiting))
-            ->orWhereDoesntHave('lines', fn ($lines) => $lines->whereIn('state', LineState::OPEN)))->toBase()->pluck('id');
+            ->orWhereDoesntHave('lines', fn ($lines) => $lines->whereIn('state', LineState::OPEN)))->orderBy('id')->toBase()->pluck('id');
         foreach ($ids as $id) {
             $this->handle(is_int($id) ? $id : 0);
         }
@@ -80,8 +116,9 @@ final readonly class BeginDocketLines
     }
 
     /** @param  list<int>  $lineIds */
-    private function begin(array $lineIds): void
+    private function begin(int $docketId, array $lineIds): void
     {
+        Docket::query()->lockForUpdate()->find($docketId);
         $lines = DocketLine::query()->with('docket')->whereIn('id', $lineIds)->where('state', LineState::Waiting)->orderBy('name_id')->lockForUpdate()->get();
         $names = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
         Name::query()->whereIn('id', $names)->orderBy('id')->lockForUpdate()->get();

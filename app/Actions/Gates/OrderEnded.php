@@ -11,16 +11,19 @@ use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\Openings;
 use App\Actions\Deeds\WaitsForWord;
+use App\Actions\Handover\LockAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
+use App\Models\Name;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Models\Registration;
 use App\Models\User;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Names\CaseFiles;
+use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 use LogicException;
@@ -28,8 +31,28 @@ use LogicException;
 /** What orders' ends mean for the dockets that wanted them. In the caller's transaction. */
 final readonly class OrderEnded
 {
-    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private MakeStandings $standings, private TradeClock $clock)
+    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private LockAgain $lock, private MakeStandings $standings, private TradeClock $clock)
     {
+    }
+
+    /**
+     * Orders with all that their ends may touch, locked in the house's order: dockets, lines, names, orders.
+     *
+     * @param  list<int>  $orderIds
+     * @param  list<int>  $nameIds  others that are locked as well
+     * @return array<int, Order> by id
+     */
+    public function locked(array $orderIds, array $nameIds = []): array
+    {
+        $rows = Row::all($this->database->select('SELECT o.name_id, o.docket_line_id, l.docket_id FROM orders o LEFT JOIN docket_lines l ON l.id = o.docket_line_id WHERE o.id = ANY (?::bigint[])', ['{'.implode(',', $orderIds).'}']));
+        $column = fn (string $name): array => array_values(array_unique(array_filter(array_map(fn (Row $row): ?int => $row->intOrNull($name), $rows), is_int(...))));
+        Docket::query()->whereKey($column('docket_id'))->orderBy('id')->lockForUpdate()->pluck('id');
+        DocketLine::query()->whereKey($column('docket_line_id'))->orderBy('name_id')->orderBy('id')->lockForUpdate()->pluck('id');
+        Name::query()->whereKey([...$column('name_id'), ...$nameIds])->orderBy('id')->lockForUpdate()->pluck('id');
+        /** @var array<int, Order> $orders */
+        $orders = Order::query()->with('line')->whereKey($orderIds)->orderBy('id')->lockForUpdate()->get()->keyBy('id')->all();
+
+        return $orders;
     }
 
     /**
@@ -46,8 +69,8 @@ final readonly class OrderEnded
                     $this->goOn($order->line->loadMissing('docket'));
                 }
             }
-            // Of a step before, one that the rest can't do without ends the line as well when it is refused.
-            $line = $order->ends_line || ($order->kind === OrderKind::Registrant && $order->state === OrderState::Refused) ? $order->line : null;
+            // The rest can't do without a step before: where it is refused, it ends the line as well.
+            $line = $order->ends_line || $order->state === OrderState::Refused ? $order->line : null;
             if ($line !== null && $line->state === LineState::Begun) {
                 // What is refused ends for its reason, what is done on its instant.
                 $groups[$line->docket_id][$order->state->value][$order->state === OrderState::Refused ? $order->answer ?? '' : ($saidAt[$order->id] ?? null)?->isoSecond() ?? ''][] = $line->id;
@@ -106,6 +129,9 @@ final readonly class OrderEnded
             OrderKind::LockOff => Lock::Off,
             default => null,
         };
+        if ($lock === Lock::On) {
+            $this->lock->seen([$order->name_id], $this->clock->now());
+        }
         $registration = $lock === null ? null : Registration::query()->where('name_id', $order->name_id)->whereRaw('upper_inf(span)')->lockForUpdate()->first();
         if ($registration === null || $registration->lock === $lock) {
             return;

@@ -10,12 +10,14 @@ use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\Openings;
 use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
+use App\Actions\Setbacks\SetAside;
 use App\Models\Acceptance;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
+use App\Models\SetbackKind;
 use App\Queries\Names\CaseFiles;
 use App\Support\Failpoint;
 use App\Support\Row;
@@ -29,16 +31,21 @@ final readonly class GoOnAccepted
 {
     private const TOGETHER = 100;
 
-    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private TradeClock $clock, private Words $words)
+    /** Of a transaction that another one was in the way of. */
+    private const TRIES = 3;
+
+    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private SetAside $aside, private TradeClock $clock, private Words $words)
     {
     }
 
     public function handle(int $docketId): void
     {
-        do {
-            $more = $this->database->transaction(fn (): bool => $this->some($docketId));
-            Failpoint::AcceptedCarried->reach();
-        } while ($more);
+        $this->aside->attempt(SetbackKind::Acceptance, $docketId, function () use ($docketId): void {
+            do {
+                $more = $this->database->transaction(fn (): bool => $this->some($docketId), self::TRIES);
+                Failpoint::AcceptedCarried->reach();
+            } while ($more);
+        }, docketId: $docketId);
     }
 
     /** Those whose job was lost with its worker. */

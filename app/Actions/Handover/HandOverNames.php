@@ -39,7 +39,7 @@ final class HandOverNames implements WaitsForWord
     /** @var array<int, Client> */
     private array $clients = [];
 
-    public function __construct(private readonly JudgeHandover $judge, private readonly AnotherRegistrant $another, private readonly Slips $slips, private readonly PassHolding $pass, private readonly GateOrders $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask)
+    public function __construct(private readonly JudgeHandover $judge, private readonly AnotherRegistrant $another, private readonly Slips $slips, private readonly PassHolding $pass, private readonly GateOrders $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask, private readonly LockAgain $lock)
     {
     }
 
@@ -125,12 +125,14 @@ final class HandOverNames implements WaitsForWord
             }
         }
         EndMovement::of($line, $on, true);
+        $this->lock->after($line, $chosen->receiverId, $on);
     }
 
     public function abandon(DocketLine $line, Instant $now): void
     {
         $this->orders->takeBack($line);
         EndMovement::of($line, $now, false);
+        $this->lock->after($line, $line->giving_account_id ?? 0, $now);
     }
 
     public function slip(Docket $docket): Slip

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Post;
 
+use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketState;
 use App\Models\Letter;
 use App\Models\LetterState;
 use App\Models\Secret;
+use App\Models\SetbackKind;
 use App\Outside\Post\Fate;
 use App\Outside\Post\Post;
 use App\Outside\Post\Sent;
@@ -37,7 +39,7 @@ final readonly class SendLetters
 
     private const DOUBTS = 2;
 
-    public function __construct(private Connection $database, private Post $post, private MakeStandings $standings, private Words $words)
+    public function __construct(private Connection $database, private Post $post, private MakeStandings $standings, private SetAside $aside, private Words $words)
     {
     }
 
@@ -55,7 +57,11 @@ final readonly class SendLetters
             // Nobody else is at it: what is marked was left by a worker that died.
             $this->database->update("UPDATE letters SET doubts = doubts + 1, state = 'doubtful', not_before = clock_timestamp() WHERE state = 'sending'");
             foreach ($this->due() as $letter) {
-                if (! $this->give($letter)) {
+                $isReached = true;
+                $this->aside->attempt(SetbackKind::Letter, $letter->id, function () use ($letter, &$isReached): void {
+                    $isReached = $this->give($letter);
+                }, docketId: $letter->docket_id);
+                if (! $isReached) {
                     // Each would wait as long for a post that is not there; they come round again.
                     break;
                 }

@@ -10,6 +10,7 @@ use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Links\LinkOf;
 use App\Actions\Post\WriteLetter;
+use App\Actions\Setbacks\SetAside;
 use App\Models\Confirmation;
 use App\Models\Contact;
 use App\Models\ContactVersion;
@@ -19,6 +20,7 @@ use App\Models\Letter;
 use App\Models\LetterKind;
 use App\Models\LetterState;
 use App\Models\LinkPurpose;
+use App\Models\SetbackKind;
 use App\Models\User;
 use App\Queries\Registrants\NamesAskedAbout;
 use App\Support\HouseLog;
@@ -33,7 +35,7 @@ final readonly class AskToConfirm
     /** Days after the day that was named for which the link is good. */
     private const LATE = 30;
 
-    public function __construct(private Connection $database, private NamesAskedAbout $names, private WriteLetter $letters, private TradeClock $clock, private Words $words, private HouseLog $log)
+    public function __construct(private Connection $database, private NamesAskedAbout $names, private WriteLetter $letters, private TradeClock $clock, private Words $words, private HouseLog $log, private SetAside $aside)
     {
     }
 
@@ -83,11 +85,11 @@ final readonly class AskToConfirm
     public function anew(): void
     {
         $stale = Row::all($this->database->select(
-            "SELECT c.id FROM confirmations c JOIN dockets d ON d.id = c.docket_id AND d.state = 'settled' JOIN contact_versions v ON v.contact_id = c.contact_id AND upper_inf(v.span)
+            "SELECT c.id, c.docket_id FROM confirmations c JOIN dockets d ON d.id = c.docket_id AND d.state = 'settled' JOIN contact_versions v ON v.contact_id = c.contact_id AND upper_inf(v.span)
              WHERE c.side = 'new' AND c.confirmed AND c.version_id <> v.id ORDER BY c.id",
         ));
         foreach ($stale as $row) {
-            $this->database->transaction(fn () => $this->askAnew($row->int('id')));
+            $this->aside->attempt(SetbackKind::Confirmation, $row->int('id'), fn () => $this->database->transaction(fn () => $this->askAnew($row->int('id'))), docketId: $row->int('docket_id'));
         }
     }
 

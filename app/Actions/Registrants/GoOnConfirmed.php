@@ -9,11 +9,13 @@ use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\Openings;
 use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
+use App\Actions\Setbacks\SetAside;
 use App\Models\Confirmation;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\Name;
+use App\Models\SetbackKind;
 use App\Queries\Names\CaseFiles;
 use App\Support\Failpoint;
 use App\Support\Row;
@@ -27,16 +29,21 @@ final readonly class GoOnConfirmed
 {
     private const TOGETHER = 100;
 
-    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private TradeClock $clock, private Words $words)
+    /** Of a transaction that another one was in the way of. */
+    private const TRIES = 3;
+
+    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private SetAside $aside, private TradeClock $clock, private Words $words)
     {
     }
 
     public function handle(int $confirmationId): void
     {
-        do {
-            $more = $this->database->transaction(fn (): bool => $this->some($confirmationId));
-            Failpoint::ConfirmedCarried->reach();
-        } while ($more);
+        $this->aside->attempt(SetbackKind::Confirmation, $confirmationId, function () use ($confirmationId): void {
+            do {
+                $more = $this->database->transaction(fn (): bool => $this->some($confirmationId), self::TRIES);
+                Failpoint::ConfirmedCarried->reach();
+            } while ($more);
+        }, docketId: Confirmation::query()->find($confirmationId)?->docket_id);
     }
 
     /** Those whose job was lost with its worker. */

@@ -7,15 +7,25 @@ namespace App\Actions\Standings;
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use App\Actions\Setbacks\SetAside;
+use App\Models\SetbackKind;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\StandingFacts;
 use App\Queries\Roll\Facet;
+use App\Support\Outage;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
+use PDOException;
+use Throwable;
 
-/** Makes the flat rows that the Roll reads. Run twice, it writes the same; what comes out as it stood is not written. */
+/**
+ * Makes the flat rows that the Roll reads. Run twice, it writes the same; what comes out as it stood is not written.
+ *
+ * A standing is made with its name locked. Whatever makes others stale only adds marks, which waits for nobody; who holds
+ * names may therefore be sure that nothing else holds their standings.
+ */
 final readonly class MakeStandings
 {
     private const BATCH = 1_000;
@@ -26,7 +36,7 @@ final readonly class MakeStandings
         'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'next_at', 'next_kind', 'held_until', 'sum', 'currency', 'severity', 'facts', 'verify_by',
     ];
 
-    public function __construct(private Connection $database, private CaseFiles $files, private Rulebook $book, private TradeClock $clock)
+    public function __construct(private Connection $database, private CaseFiles $files, private Rulebook $book, private SetAside $aside, private TradeClock $clock)
     {
     }
 
@@ -38,8 +48,10 @@ final readonly class MakeStandings
     public function of(array $nameIds): void
     {
         $now = $this->clock->now();
-        foreach (array_chunk($nameIds, self::BATCH) as $ids) {
+        sort($nameIds);
+        foreach (array_chunk(array_unique($nameIds), self::BATCH) as $ids) {
             $in = '{'.implode(',', $ids).'}';
+            $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR NO KEY UPDATE', [$in]);
             $files = $this->files->of($ids, $now);
             $before = [];
             foreach (Row::all($this->database->select('SELECT name_id, digest FROM standing_ages WHERE name_id = ANY (?::bigint[])', [$in])) as $row) {
@@ -81,10 +93,9 @@ final readonly class MakeStandings
         // The mailboxes by themselves, of which there are nearly always none: joined in one statement, all roles are read to find them.
         $mailboxes = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select("SELECT m.id FROM names n JOIN mailboxes m ON m.site = n.ascii AND m.site <> '' WHERE n.id = ANY (?::bigint[])", [$in])));
         if ($mailboxes !== []) {
-            $this->database->update(
-                "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (
-                    SELECT o.name_id FROM contact_versions v JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
-                    WHERE v.mailbox_id = ANY (?::bigint[]) AND upper_inf(v.span) AND o.name_id <> ALL (?::bigint[]))", ['{'.implode(',', $mailboxes).'}', $in],
+            $this->mark(
+                "SELECT o.name_id FROM contact_versions v JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
+                 WHERE v.mailbox_id = ANY (?::bigint[]) AND upper_inf(v.span) AND o.name_id <> ALL (?::bigint[])", ['{'.implode(',', $mailboxes).'}', $in],
             );
         }
     }
@@ -100,15 +111,11 @@ final readonly class MakeStandings
     {
         $made = 0;
         do {
-            $count = $this->database->transaction(function (): int {
-                $rows = Row::all($this->database->select(
-                    'SELECT name_id FROM standing_ages WHERE stands_until <= ?::timestamptz ORDER BY stands_until LIMIT ? FOR UPDATE SKIP LOCKED',
-                    [$this->clock->now()->isoSecond(), self::BATCH],
-                ));
-                $this->of(array_map(fn (Row $row): int => $row->int('name_id'), $rows));
-
-                return count($rows);
-            });
+            try {
+                $count = $this->database->transaction(fn (): int => $this->some(self::BATCH));
+            } catch (Throwable $e) {
+                $count = $this->oneByOne($e);
+            }
             $made += $count;
             if ($progress !== null && $count > 0) {
                 $progress($made);
@@ -118,24 +125,79 @@ final readonly class MakeStandings
         return $made;
     }
 
+    /**
+     * Names that somebody holds just now are passed over: whoever holds them makes their standings, or leaves the mark.
+     *
+     * @return int how many were made
+     */
+    private function some(int $most): int
+    {
+        return $this->made($this->dueNames($most));
+    }
+
+    /** One name that can't be judged keeps no other from it. */
+    private function oneByOne(Throwable $e): int
+    {
+        if ($e instanceof PDOException && Outage::is($e)) {
+            throw $e;
+        }
+        $made = 0;
+        foreach ($this->dueNames(self::BATCH) as $id) {
+            $made += (int) $this->aside->attempt(SetbackKind::Standing, $id, fn (): int => $this->database->transaction(fn (): int => $this->made([$id])), nameId: $id);
+        }
+
+        return $made;
+    }
+
+    /** @return list<int> */
+    private function dueNames(int $most): array
+    {
+        return array_map(fn (Row $row): int => $row->int('name_id'), Row::all($this->database->select(
+            "SELECT name_id FROM ((SELECT DISTINCT name_id FROM standings_stale ORDER BY name_id LIMIT ?) UNION (SELECT name_id FROM standing_ages WHERE stands_until <= ?::timestamptz ORDER BY stands_until LIMIT ?)) due
+             WHERE NOT EXISTS (SELECT FROM setbacks b WHERE b.kind = 'standing' AND b.subject_id = due.name_id AND b.retry_at > clock_timestamp()) LIMIT ?", [$most, $this->clock->now()->isoSecond(), $most, $most],
+        )));
+    }
+
+    /**
+     * @param  list<int>  $nameIds
+     * @return int how many were made
+     */
+    private function made(array $nameIds): int
+    {
+        $rows = $nameIds === [] ? [] : $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR NO KEY UPDATE SKIP LOCKED', ['{'.implode(',', $nameIds).'}']);
+        $ids = array_map(fn (Row $row): int => $row->int('id'), Row::all($rows));
+        // Before the facts are read: what is marked after this is made again.
+        $this->database->delete('DELETE FROM standings_stale WHERE name_id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']);
+        $this->of($ids);
+
+        return count($ids);
+    }
+
+    /**
+     * @param  string  $names  a query of names' ids
+     * @param  list<mixed>  $with
+     */
+    private function mark(string $names, array $with): int
+    {
+        return $this->database->affectingStatement("INSERT INTO standings_stale (name_id) {$names}", $with);
+    }
+
     /** What was judged by another edition of the rulebook, or all of it, is due now. */
     public function staleByRulebook(bool $all = false): int
     {
-        return $this->database->affectingStatement(
-            "UPDATE standing_ages SET stands_until = '-infinity' WHERE rulebook <> ? OR ?", [$this->book->digest(), $all],
-        );
+        return $this->mark('SELECT name_id FROM standing_ages WHERE rulebook <> ? OR ?', [$this->book->digest(), $all]);
     }
 
     /** In the transaction that changes terms, prices, an account or a client. */
     public function stale(string $column, int $id): void
     {
-        $this->database->update("UPDATE standing_ages a SET stands_until = '-infinity' FROM standings s WHERE s.name_id = a.name_id AND s.{$column} = ?", [$id]);
+        $this->mark("SELECT name_id FROM standings WHERE {$column} = ?", [$id]);
     }
 
     /** In the transaction that changes what a contact says or is. */
     public function staleByContact(int $contactId): void
     {
-        $this->database->update("UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (SELECT name_id FROM roles WHERE contact_id = ? AND upper_inf(span))", [$contactId]);
+        $this->mark('SELECT name_id FROM roles WHERE contact_id = ? AND upper_inf(span)', [$contactId]);
     }
 
     /**
@@ -145,10 +207,17 @@ final readonly class MakeStandings
      */
     public function staleByMailbox(array $mailboxIds): void
     {
-        $this->database->update(
-            "UPDATE standing_ages SET stands_until = '-infinity' WHERE name_id IN (
-                SELECT o.name_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span) WHERE upper_inf(o.span) AND v.mailbox_id = ANY (?::bigint[]))", ['{'.implode(',', $mailboxIds).'}'],
-        );
+        $this->mark('SELECT DISTINCT o.name_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span) WHERE upper_inf(o.span) AND v.mailbox_id = ANY (?::bigint[])', ['{'.implode(',', $mailboxIds).'}']);
+    }
+
+    /**
+     * In the transaction that changes what is known of these names.
+     *
+     * @param  list<int>  $nameIds
+     */
+    public function staleNames(array $nameIds): void
+    {
+        $this->mark('SELECT unnest(?::bigint[])', ['{'.implode(',', $nameIds).'}']);
     }
 
     /**

@@ -6,10 +6,12 @@ namespace App\Actions\Verification;
 
 use App\Actions\Links\LinkOf;
 use App\Actions\Post\WriteLetter;
+use App\Actions\Setbacks\SetAside;
 use App\Models\Letter;
 use App\Models\LetterKind;
 use App\Models\LinkPurpose;
 use App\Models\Mailbox;
+use App\Models\SetbackKind;
 use App\Models\User;
 use App\Queries\Verification\ReadBoard;
 use App\Support\HouseLog;
@@ -26,7 +28,7 @@ final readonly class AskToVerify
     /** Days after the deadline for which the link in the last letter is good: late is better than dark. */
     private const LATE = 30;
 
-    public function __construct(private Connection $database, private ReadBoard $board, private WriteLetter $letters, private TradeClock $clock, private HouseLog $log)
+    public function __construct(private Connection $database, private ReadBoard $board, private WriteLetter $letters, private SetAside $aside, private TradeClock $clock, private HouseLog $log)
     {
     }
 
@@ -36,7 +38,12 @@ final readonly class AskToVerify
         $written = 0;
         foreach ($this->board->due(most: null) as $row) {
             $stage = $row->int('by_house') > 0 ? $this->stage($row) : null;
-            $written += (int) ($stage !== null && $this->write($row->int('mailbox_id'), $stage));
+            if ($stage !== null) {
+                $id = $row->int('mailbox_id');
+                $this->aside->attempt(SetbackKind::Mailbox, $id, function () use ($id, $stage, &$written): void {
+                    $written += (int) $this->write($id, $stage);
+                });
+            }
         }
 
         return $written;

@@ -12,6 +12,7 @@ use App\Models\Registrar;
 use App\Queries\Accounts\FindAccounts;
 use App\Queries\Accounts\GateState;
 use App\Queries\Custody\ReadCustody;
+use App\Queries\Setbacks\ReadSetbacks;
 use App\Queries\Tallies;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -23,7 +24,7 @@ final readonly class AccountController
 {
     public const LISTED = 200;
 
-    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate, private ReadCustody $custody, private Words $words)
+    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate, private ReadCustody $custody, private Words $words, private ReadSetbacks $setbacks)
     {
     }
 
@@ -63,6 +64,7 @@ final readonly class AccountController
             'custody' => $this->custody->of([$account->id])[$account->id]['custody'],
             'custodians' => Custodian::query()->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(),
             'words' => $this->words,
+            'setbacks' => $this->setbacks->ofAccount($account->id),
             'gate' => $account->registrar->link !== 'slip' ? $this->gate->of($account->id) : null,
         ]);
     }

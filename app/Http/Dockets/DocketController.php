@@ -29,6 +29,7 @@ use App\Models\Order;
 use App\Models\OrderState;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
+use App\Queries\Setbacks\ReadSetbacks;
 use App\Support\TradeClock;
 use App\View\PeopleNamed;
 use App\View\Words;
@@ -41,7 +42,7 @@ use Illuminate\View\View;
 /** Dockets: what was done to many names, name by name; its slip; its proof. */
 final readonly class DocketController
 {
-    public function __construct(private Deeds $deeds, private Progress $progress, private TradeClock $clock, private Words $words)
+    public function __construct(private Deeds $deeds, private Progress $progress, private TradeClock $clock, private Words $words, private ReadSetbacks $setbacks)
     {
     }
 
@@ -67,6 +68,7 @@ final readonly class DocketController
         return view('dockets.show', [
             ...$this->told($docket),
             'progress' => $progress,
+            'setbacks' => $this->setbacks->ofDocket($docket->id),
             'moving' => $docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null,
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
             'lines' => $docket->lines()->withOpenWord()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),

@@ -82,7 +82,7 @@ final class Fetch
             CURLE_SSL_CONNECT_ERROR, CURLE_SSL_CERTPROBLEM, CURLE_SSL_CACERT, 60, CURLE_SSL_CACERT_BADFILE => throw NotReached::certificate($host, curl_error($curl)),
             CURLE_UNSUPPORTED_PROTOCOL, CURLE_FTP_WEIRD_SERVER_REPLY => throw NotReached::garbled($host, 'it is no HTTP.'),
             CURLE_OPERATION_TIMEDOUT => throw NotReached::silent($host, "it took longer than {$this->answer} s"),
-            CURLE_COULDNT_CONNECT => throw NotReached::silent($host, 'no connection'),
+            CURLE_COULDNT_CONNECT => throw NotReached::silent($host, 'no connection')->ofHost(),
             CURLE_GOT_NOTHING, CURLE_RECV_ERROR, CURLE_PARTIAL_FILE => throw NotReached::silent($host, 'the connection was closed'),
             default => throw NotReached::silent($host, curl_error($curl)),
         };

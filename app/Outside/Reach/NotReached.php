@@ -9,10 +9,25 @@ use RuntimeException;
 /** Somebody outside was not reached; the message names who. */
 final class NotReached extends RuntimeException
 {
-    /** @param  int|null  $wait  seconds after which asking again makes sense, where that is known */
-    private function __construct(public readonly Why $why, string $message, public readonly ?int $wait = null)
+    /**
+     * @param  int|null  $wait  seconds after which asking again makes sense, where that is known
+     * @param  bool  $isOfOneQuestion  whether whoever was asked may well answer another question
+     */
+    private function __construct(public readonly Why $why, string $message, public readonly ?int $wait = null, public readonly bool $isOfOneQuestion = false)
     {
         parent::__construct($message);
+    }
+
+    /** The same, of the host and not of what it was asked: it let nobody in. */
+    public function ofHost(): self
+    {
+        return new self($this->why, $this->message, $this->wait);
+    }
+
+    /** The same, of what was asked and not of the host. */
+    public function ofOneQuestion(): self
+    {
+        return new self($this->why, $this->message, $this->wait, true);
     }
 
     public static function notListed(string $host): self
@@ -37,7 +52,7 @@ final class NotReached extends RuntimeException
 
     public static function silent(string $host, string $reason): self
     {
-        return new self(Why::Silent, "{$host} did not answer: {$reason}.");
+        return new self(Why::Silent, "{$host} did not answer: {$reason}.", isOfOneQuestion: true);
     }
 
     public static function certificate(string $host, string $reason): self
@@ -47,7 +62,7 @@ final class NotReached extends RuntimeException
 
     public static function tooLong(string $host, int $limit): self
     {
-        return new self(Why::TooLong, "{$host} sent more than {$limit} bytes; the rest was not read.");
+        return new self(Why::TooLong, "{$host} sent more than {$limit} bytes; the rest was not read.", isOfOneQuestion: true);
     }
 
     public static function tooOften(string $host, int $wait): self
@@ -62,7 +77,7 @@ final class NotReached extends RuntimeException
 
     public static function garbled(string $host, string $reason): self
     {
-        return new self(Why::Garbled, "What {$host} sent can’t be read: {$reason}");
+        return new self(Why::Garbled, "What {$host} sent can’t be read: {$reason}", isOfOneQuestion: true);
     }
 
     public static function elsewhere(string $host, string $to): self

@@ -42,7 +42,8 @@ final readonly class BridgeRegistrar implements Registrar
         return match ($fetched->status) {
             200, 202 => $this->answer($account, $fetched),
             404 => null,
-            default => throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched)),
+            401 => throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched)),
+            default => throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched))->ofOneQuestion(),
         };
     }
 
@@ -64,17 +65,30 @@ final readonly class BridgeRegistrar implements Registrar
             return;
         }
         try {
-            foreach ($this->node($account, $fetched)->nodes('messages') as $node) {
-                $about = $node->nodeOrNull('about');
-                $id = $node->text('id');
-                $keep(new Message(
-                    $id, Instant::from($node->time('at')), $node->text('text'), '', $about?->textOrNull('name'), MessageKind::tryFrom($about?->textOrNull('kind') ?? ''), $about?->textOrNull('state'), $about?->textOrNull('to'),
-                ));
-                $this->ask($account, 'DELETE', 'messages/'.rawurlencode($id));
-            }
+            $messages = JsonNode::readLeniently($fetched->body, self::LIMIT)->nodes('messages');
         } catch (JsonError $e) {
             throw NotReached::garbled($this->host($account), $e->getMessage());
         }
+        foreach ($messages as $node) {
+            $id = $node->textOrNull('id') ?? '';
+            // What has no number can't be acknowledged, and keeps nothing else from being taken.
+            if ($id !== '') {
+                $keep(self::message($id, $node));
+                $this->ask($account, 'DELETE', 'messages/'.rawurlencode($id));
+            }
+        }
+    }
+
+    private static function message(string $id, JsonNode $node): Message
+    {
+        try {
+            $at = Instant::from($node->time('at'));
+        } catch (JsonError) {
+            $at = null;
+        }
+        $about = $node->nodeOrNull('about');
+
+        return new Message($id, $at, $node->textOrNull('text') ?? '', '', $about?->textOrNull('name'), MessageKind::tryFrom($about?->textOrNull('kind') ?? ''), $about?->textOrNull('state'), $about?->textOrNull('to'));
     }
 
     private function answer(Account $account, Fetched $fetched): Answer

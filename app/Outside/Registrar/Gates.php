@@ -52,7 +52,7 @@ final class Gates
             $before = is_array($rest) && is_int($rest[1] ?? null) ? $rest[1] : 0;
             $seconds = min(self::LONGEST_REST, max(self::FIRST_REST, $before * 2));
             $this->cache->put($key, [time() + $seconds, $seconds], self::LONGEST_REST * 2);
-            throw $e;
+            throw $e->ofHost();
         }
         $this->cache->forget($key);
 

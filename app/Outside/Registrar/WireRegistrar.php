@@ -23,10 +23,13 @@ use Acre\Wire\Epp\Data\PendingAction;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppCommand;
+use Acre\Wire\Epp\EppError;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppResponse;
+use Acre\Wire\Xml\XmlError;
 use Acre\Wire\Xml\XmlNode;
 use App\Models\Account;
+use App\Outside\Reach\NotReached;
 use LogicException;
 
 /** A registrar by wire: EPP. */
@@ -43,9 +46,11 @@ final readonly class WireRegistrar implements Registrar
 
     public function carryOut(Account $account, Order $order): Answer
     {
-        if ($order->kind === OrderKind::AuthCode) {
-            return $this->code($account, $order);
-        }
+        return $this->reading($account, fn (): Answer => $order->kind === OrderKind::AuthCode ? $this->code($account, $order) : $this->tell($account, $order));
+    }
+
+    private function tell(Account $account, Order $order): Answer
+    {
         $known = $order->kind === OrderKind::Registrant ? $this->makeKnown($account, $order) : null;
         if ($known !== null) {
             return $known;
@@ -59,11 +64,16 @@ final readonly class WireRegistrar implements Registrar
             $code->isSuccess() => Answer::done($code->value, $words),
             $code->isServers() || $code->endsSession() => Answer::later($code->value, $words),
             // Some refuse to switch what stands so already (RFC 5730 §3, 2306): it is as it was wanted.
-            default => ($order->kind->isSwitch() ? $this->find($account, $order) : null) ?? Answer::refused($code->value, $words),
+            default => ($order->kind->isSwitch() ? $this->look($account, $order) : null) ?? Answer::refused($code->value, $words),
         };
     }
 
     public function find(Account $account, Order $order): ?Answer
+    {
+        return $this->reading($account, fn (): ?Answer => $this->look($account, $order));
+    }
+
+    private function look(Account $account, Order $order): ?Answer
     {
         $response = $this->gates->of($account)->command(new DomainInfo($order->name), 'find-'.bin2hex(random_bytes(8)));
         if ($response->code() !== EppCode::Done) {
@@ -95,14 +105,36 @@ final readonly class WireRegistrar implements Registrar
 
     public function messages(Account $account, callable $keep): void
     {
+        $before = '';
         for ($taken = 0; $taken < self::MOST; $taken++) {
             $response = $this->gates->of($account)->command(Poll::next(), 'poll-'.bin2hex(random_bytes(8)));
-            $message = $response->message;
-            if ($response->code() !== EppCode::AckToDequeue || $message === null) {
+            $id = $response->message->id ?? '';
+            // One that was acknowledged and comes again would come for ever.
+            if ($response->code() !== EppCode::AckToDequeue || $id === '' || $id === $before) {
                 return;
             }
             $keep(self::message($response));
-            $this->gates->of($account)->command(Poll::kept($message->id), 'kept-'.bin2hex(random_bytes(8)));
+            $this->gates->of($account)->command(Poll::kept($id), 'kept-'.bin2hex(random_bytes(8)));
+            $before = $id;
+        }
+    }
+
+    /**
+     * An answer of which something that is needed can't be read is as good as none.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $do
+     * @return T
+     *
+     * @throws NotReached
+     */
+    private function reading(Account $account, callable $do): mixed
+    {
+        try {
+            return $do();
+        } catch (EppError|XmlError $e) {
+            throw NotReached::garbled(explode(':', $account->registrar->gate ?? '')[0], $e->getMessage());
         }
     }
 
@@ -180,21 +212,45 @@ final readonly class WireRegistrar implements Registrar
 
     private static function message(EppResponse $response): Message
     {
-        $handover = HandoverData::of($response);
-        $transfer = $response->objectOrNull(EppNamespace::Domain, 'trnData') === null ? null : TransferData::of($response);
         $at = $response->message?->at;
         // What nobody here understands is kept as it came.
         $body = Redacted::frame(implode("\n", array_map(fn (XmlNode $node): string => $node->source(), [...$response->data, ...$response->extensions])));
+        [$kind, $name, $state, $to, $transaction] = self::about($response);
 
-        $ended = PendingAction::of($response);
-        [$kind, $name, $state, $to] = match (true) {
-            $handover !== null => [MessageKind::Handover, $handover->name, $handover->state, $handover->to],
-            $transfer !== null => [MessageKind::Transfer, $transfer->key, $transfer->state, $transfer->asker],
-            $ended !== null => [MessageKind::Action, $ended->key, $ended->isDone ? 'done' : 'refused', null],
-            default => [null, null, null, null],
+        return new Message($response->message->id ?? '', $at === null ? null : Instant::from($at), $response->message->text ?? '', $body, $name, $kind, $state, $to, $transaction);
+    }
+
+    /** @return array{MessageKind|null, string|null, string|null, string|null, string|null} what it is, of which name, how that stands, to whom, and our own id of it; of what is only half said, the name */
+    private static function about(EppResponse $response): array
+    {
+        try {
+            $handover = HandoverData::of($response);
+            $transfer = $response->objectOrNull(EppNamespace::Domain, 'trnData') === null ? null : TransferData::of($response);
+            $ended = PendingAction::of($response);
+        } catch (EppError|XmlError) {
+            return [null, self::anyName($response), null, null, null];
+        }
+
+        return match (true) {
+            $handover !== null => [MessageKind::Handover, $handover->name, $handover->state, $handover->to, null],
+            $transfer !== null => [MessageKind::Transfer, $transfer->key, $transfer->state, $transfer->asker, null],
+            $ended !== null => [MessageKind::Action, $ended->key, $ended->isDone ? 'done' : 'refused', null, $ended->client],
+            default => [null, self::anyName($response), null, null, null],
         };
+    }
 
-        return new Message($response->message->id ?? '', $at === null ? null : Instant::from($at), $response->message->text ?? '', $body, $name, $kind, $state, $to, $ended?->client);
+    /** The first name that it speaks of: whatever is said of one, its record is looked at soon. */
+    private static function anyName(EppResponse $response): ?string
+    {
+        foreach ($response->data as $node) {
+            foreach ($node->all() as $child) {
+                if ($child->name() === 'name' && $child->isLeaf() && $child->text() !== '') {
+                    return strtolower($child->text());
+                }
+            }
+        }
+
+        return null;
     }
 
     private static function words(EppResponse $response): string

@@ -20,10 +20,12 @@ use App\Queries\Rounds\Kinds\LateNames;
 use App\Queries\Rounds\Kinds\LettersReturned;
 use App\Queries\Rounds\Kinds\LettersToAnswer;
 use App\Queries\Rounds\Kinds\ListsWithRefusals;
+use App\Queries\Rounds\Kinds\LocksLifted;
 use App\Queries\Rounds\Kinds\MailboxesLapsing;
 use App\Queries\Rounds\Kinds\MissingNames;
 use App\Queries\Rounds\Kinds\OpenDockets;
 use App\Queries\Rounds\Kinds\PrivacyEnding;
+use App\Queries\Rounds\Kinds\StoppedWork;
 use App\Queries\Rounds\Kinds\Unconfirmed;
 use App\Queries\Rounds\Kinds\Verifications;
 use App\Support\Row;
@@ -39,7 +41,7 @@ final readonly class ReadRounds
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
         LastChances::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
-        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class,
+        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class, LocksLifted::class, StoppedWork::class,
     ];
 
     public function __construct(private Connection $database, private Container $container)

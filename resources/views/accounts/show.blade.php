@@ -55,6 +55,11 @@
                     </details>
                 @endcan
             @endif
+            @if ($setbacks !== [])
+                <h3 id="set-aside">Set aside</h3>
+                <p class="lesser">These failed and stop nothing else; each is tried again by itself.</p>
+                <x-setbacks :setbacks="$setbacks"/>
+            @endif
             @if ($gate['orders'] !== [])
                 <h3>Told last</h3>
                 <dl class="facts facts-wide">@foreach ($gate['orders'] as $order)<div><dt>{{ __('outside.order_kind.'.$order->text('kind')) }}</dt><dd><a class="name" href="{{ route('names.show', $order->text('ascii')) }}">{{ $order->text('unicode') }}</a><span class="lesser"><bdi>{{ $order->textOrNull('answer') ?? '' }}</bdi></span></dd><dd>{{ __('outside.order_short.'.$order->text('state')) }}</dd></div>@endforeach</dl>

@@ -35,7 +35,7 @@
             <div class="menu-sheet">
                 <p class="lesser">{{ auth()->user()->name }}<br>{{ __('words.role.'.auth()->user()->role->value) }}</p>
                 <p><a href="{{ route('me') }}">My way in</a></p>
-                @can('run')<p><a href="{{ route('people.index') }}">Who signs in</a></p><p><a href="{{ route('log') }}">The log</a></p><p><a href="{{ route('house') }}">What the house sets</a></p>@endcan
+                @can('run')<p><a href="{{ route('people.index') }}">Who signs in</a></p><p><a href="{{ route('log') }}">The log</a></p><p><a href="{{ route('set-aside') }}">Work set aside</a></p><p><a href="{{ route('house') }}">What the house sets</a></p>@endcan
                 <form method="post" action="{{ route('sign-out') }}">@csrf<button class="plain">Sign out</button></form>
             </div>
         </details>

@@ -26,6 +26,9 @@
         </div>
     </div>
     @if ($moving !== null)<noscript><meta http-equiv="refresh" content="3"></noscript>@endif
+    @if ($setbacks !== [])
+        <section class="card apart" aria-labelledby="set-aside"><h2 id="set-aside">Set aside</h2><p class="lesser">These failed and stop nothing else; each is tried again by itself.</p><x-setbacks :setbacks="$setbacks"/></section>
+    @endif
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @foreach (['on', 'reason', 'lines', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @if ($docket->state === App\Models\DocketState::Settled)

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Handover;
+
+use Acre\Core\Movement\LegKind;
+use Acre\Core\Time\Instant;
+use App\Actions\Gates\GateOrders;
+use App\Jobs\WorkGate;
+use App\Models\Acceptance;
+use App\Models\DocketLine;
+use App\Models\Leg;
+use App\Models\Movement;
+use App\Models\Order;
+use App\Models\OrderState;
+use App\Outside\Registrar\OrderKind;
+use Illuminate\Database\Connection;
+
+/**
+ * The lock that a movement lifted for its own sake is set again however the movement ends. That leg stays open until it is
+ * seen: a registrar that takes commands is told at once, elsewhere Rounds say it.
+ */
+final readonly class LockAgain
+{
+    public function __construct(private Connection $database, private GateOrders $orders)
+    {
+    }
+
+    /**
+     * In the transaction that ends the line.
+     *
+     * @param  int  $accountId  where the name lies now
+     */
+    public function after(DocketLine $line, int $accountId, Instant $now): void
+    {
+        $movement = Movement::query()->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->latest('id')->first();
+        $leg = $movement === null ? null : Leg::query()->where('movement_id', $movement->id)->where('kind', LegKind::SetLock)->whereNull('done_on')->first();
+        if ($movement === null || $leg === null) {
+            return;
+        }
+        if (! $this->wasLifted($line, $movement)) {
+            $leg->update(['done_on' => $now]);
+
+            return;
+        }
+        if ($this->orders->takesCommands($accountId)) {
+            Order::query()->create([
+                'account_id' => $accountId, 'name_id' => $line->name_id, 'docket_line_id' => null, 'kind' => OrderKind::LockOn, 'ends_line' => false, 'terms' => [], 'transaction' => GateOrders::transaction(), 'state' => OrderState::Waiting,
+            ]);
+            $this->database->afterCommit(fn () => WorkGate::dispatch($accountId));
+        }
+    }
+
+    /**
+     * The locks of these names were seen to be on.
+     *
+     * @param  list<int>  $nameIds
+     */
+    public function seen(array $nameIds, Instant $now): void
+    {
+        $this->database->update(
+            "UPDATE legs g SET done_on = ?::timestamptz, updated_at = clock_timestamp() FROM movements m WHERE m.id = g.movement_id AND m.closed_on IS NOT NULL AND g.kind = 'set_lock' AND g.done_on IS NULL AND m.name_id = ANY (?::bigint[])",
+            [$now->isoSecond(), '{'.implode(',', $nameIds).'}'],
+        );
+    }
+
+    /** By wire if a registrar was told, whatever it answered but no; by hand if the slip was there to be followed. */
+    private function wasLifted(DocketLine $line, Movement $movement): bool
+    {
+        $told = Order::query()->where('docket_line_id', $line->id)->where('kind', OrderKind::LockOff)->latest('id')->first();
+        if ($told !== null) {
+            return $told->state !== OrderState::Refused && $told->sent_at !== null;
+        }
+
+        return Order::query()->where('docket_line_id', $line->id)->doesntExist() && Leg::query()->where('movement_id', $movement->id)->whereNotNull('confirmation_id')->whereNull('done_on')->doesntExist()
+            && Acceptance::query()->where('docket_id', $line->docket_id)->where(fn ($open) => $open->whereNull('accepted')->orWhere('accepted', false))->doesntExist();
+    }
+}
