@@ -15,6 +15,8 @@ final class AskOutside implements ShouldQueue
 
     public int $tries = 2;
 
+    public int $timeout = 300;
+
     /** @param  list<int>  $nameIds */
     public function __construct(public readonly array $nameIds)
     {

@@ -18,6 +18,8 @@ final class AskRegistrants implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 2;
 
+    public int $timeout = 300;
+
     /** Seconds after which another may be sent although this one was lost before it began. */
     public int $uniqueFor = 600;
 

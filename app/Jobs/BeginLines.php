@@ -15,6 +15,8 @@ final class BeginLines implements ShouldQueue
 
     public int $tries = 5;
 
+    public int $timeout = 900;
+
     public int $backoff = 2;
 
     public function __construct(public readonly int $docketId)

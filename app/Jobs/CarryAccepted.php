@@ -15,6 +15,8 @@ final class CarryAccepted implements ShouldQueue
 
     public int $tries = 2;
 
+    public int $timeout = 600;
+
     public function __construct(public readonly int $docketId)
     {
     }

@@ -15,6 +15,8 @@ final class CarryConfirmed implements ShouldQueue
 
     public int $tries = 2;
 
+    public int $timeout = 600;
+
     public function __construct(public readonly int $confirmationId)
     {
     }

@@ -17,6 +17,8 @@ final class FindRings implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 2;
 
+    public int $timeout = 600;
+
     /** Seconds after which another may be sent although this one was lost before it began. */
     public int $uniqueFor = 600;
 

@@ -23,6 +23,8 @@ final class LookOutside implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 1;
 
+    public int $timeout = 300;
+
     public int $uniqueFor = 60;
 
     public function handle(TakeDue $take, Observe $observe, LookAtMailboxes $mailboxes, Connection $database): void

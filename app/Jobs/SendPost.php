@@ -16,6 +16,8 @@ final class SendPost implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 1;
 
+    public int $timeout = 600;
+
     public int $uniqueFor = 60;
 
     public function handle(SendLetters $send): void

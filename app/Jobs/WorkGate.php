@@ -19,6 +19,8 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $tries = 1;
 
+    public int $timeout = 300;
+
     public int $uniqueFor = 60;
 
     public function __construct(public readonly int $accountId)

@@ -14,6 +14,7 @@ use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Xml\XmlNode;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
@@ -35,16 +36,20 @@ use App\Models\OrderState;
 use App\Models\Registrant;
 use App\Models\Registration;
 use App\Models\Secret;
+use App\Models\Setback;
 use App\Outside\Reach\Hosts;
 use App\Outside\Registrar\Gates;
 use App\Outside\Registrar\OrderKind;
 use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
+use App\Queries\Rounds\ReadRounds;
+use App\Queries\Rounds\RoundsItem;
 use App\Support\Dates;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -246,6 +251,79 @@ final class GateTest extends TestCase
         self::assertSame(['0', ['name', 'addr', 'voice']], [$wish->attribute('flag'), array_map(fn (XmlNode $one): string => $one->name(), $wish->all())]);
         $open = $session->command(new ContactInfo((string) $handle), 'look-5')->object(EppNamespace::Contact, 'infData');
         self::assertNull($open->childOrNull(EppNamespace::Contact->value, 'disclose'), 'where no wish is known nothing is said');
+    }
+
+    /**
+     * Two names in one round and fifty in two: what serves the first serves the last.
+     *
+     * @param  array<string, string>|null  $terms  null: those of another registrant; empty: those of a handover
+     */
+    #[TestWith([2, 'change_registrant', null])]
+    #[TestWith([3, 'change_registrant', null])]
+    #[TestWith([50, 'change_registrant', null])]
+    #[TestWith([50, 'hand_over', null])]
+    #[TestWith([50, 'hand_over', []])]
+    #[TestWith([50, 'change_lock', ['lock' => 'on']])]
+    #[TestWith([50, 'change_auto_renew', ['renews' => 'on']])]
+    #[TestWith([50, 'ask_code', ['what' => 'code']])]
+    public function test_many_names_of_every_kind_of_order(int $many, string $deed, ?array $terms): void
+    {
+        $told = $ids = [];
+        for ($at = 0; $at < $many; $at++) {
+            $told[] = $this->told($ascii = 'by-wire-'.self::$trials++.'.com', []);
+            $name = $this->house->name($ascii, $this->giver);
+            $ids[] = $name->id;
+        }
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => $told]);
+        $handOver = $deed === 'hand_over' ? $this->house->terms($this->receiver)->pack() : [];
+        $terms = $terms === null ? array_filter($this->house->anotherRegistrant(Name::query()->findOrFail($ids[0])) + $handOver, is_string(...), ARRAY_FILTER_USE_KEY) : $terms + $handOver;
+        foreach ($ids as $id) {
+            app(SayRegistrants::class)->of([$id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+        }
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), $deed, $ids, $terms, $ids);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        for ($round = 0; $round < 4; $round++) {
+            $this->again();
+        }
+        $isDone = $deed !== 'hand_over';
+        self::assertSame([$isDone ? LineState::Done->value : LineState::Begun->value => $many], array_count_values(array_map(fn (LineState $state): string => $state->value, $docket->lines()->pluck('state')->all())));
+        self::assertSame($many, Order::query()->whereIn('name_id', $ids)->where('state', $isDone ? OrderState::Done : OrderState::Pending)->count());
+        self::assertSame(0, Setback::query()->count());
+    }
+
+    /** The lock that was lifted for a handover's sake is set again however that ends, and until it is seen Rounds say so. */
+    #[TestWith(['accepts'])]
+    #[TestWith(['refuses'])]
+    #[TestWith(['called off'])]
+    public function test_a_lock_that_a_handover_lifted_is_set_again_however_it_ends(string $end): void
+    {
+        $this->house->skerry->update(['lock_first' => true]);
+        $name = $this->registered(['clientTransferProhibited']);
+        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        $docket = $this->handOver($name);
+        self::assertSame(Lock::Off, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock);
+        $owed = fn (): array => array_values(array_map(fn (RoundsItem $item): string => $item->title, array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, 'lock:'))));
+        self::assertSame([], $owed(), 'it is still on its way');
+        Queue::fake();
+        if ($end === 'called off') {
+            app(EndLines::class)->calledOff($this->house->steward, $docket);
+        } else {
+            $this->world->play($name->ascii, $end);
+            Cache::flush();
+            app(TakeMessages::class)->handle($this->giver->id);
+        }
+        if ($end !== 'accepts') {
+            self::assertSame([$name->unicode], $owed(), 'to be told');
+            $this->again();
+            self::assertSame([OrderState::Done, Lock::On, []], [Order::query()->where('name_id', $name->id)->where('kind', OrderKind::LockOn)->sole()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock, $owed()]);
+
+            return;
+        }
+        // It lies in somebody else's account now: nobody here can, so it is seen or said.
+        self::assertSame([[$name->unicode], 0], [$owed(), Order::query()->where('name_id', $name->id)->where('kind', OrderKind::LockOn)->count()]);
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [['account' => $this->receiver->number] + $this->told($name->ascii, ['clientTransferProhibited'])]]);
+        app(Observe::class)->of([$name->id]);
+        self::assertSame([], $owed());
     }
 
     public function test_a_handover_with_another_registrant_offers_the_name_once_they_stand_there(): void

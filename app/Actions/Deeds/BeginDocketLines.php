@@ -73,6 +73,7 @@ final readonly class BeginDocketLines
         foreach (array_chunk($ids, self::TOGETHER) as $chunk) {
             try {
                 $this->database->transaction(fn () => $this->begin($docketId, $chunk), self::TRIES);
+                $this->aside->clear(SetbackKind::DocketLine, $chunk);
             } catch (Throwable $e) {
                 $this->oneByOne($docketId, $chunk, $e);
             }

@@ -138,13 +138,14 @@ final readonly class TellOrders
         }
     }
 
-    /** It stays marked, to be asked for once it has rested; the wait grows with each failure. */
+    /** It stays marked, to be asked for once it has rested, longer each time; what is no fault of its own waits with the others. */
     private function fail(Order $order, Throwable $e): void
     {
-        $wait = $e instanceof NotReached && ! $e->isOfOneQuestion ? 0 : $this->aside->note(SetbackKind::Order, $order->id, $e, $order->account_id, $order->line?->docket_id, $order->name_id);
+        $isOfGate = $e instanceof NotReached && ! $e->isOfOneQuestion;
+        $wait = $isOfGate ? min(self::LONGEST, max($e->wait ?? 0, self::AGAIN * 2 ** min(10, $order->attempts))) : $this->aside->note(SetbackKind::Order, $order->id, $e, $order->account_id, $order->line?->docket_id, $order->name_id);
         $this->database->update(
-            "UPDATE orders SET not_before = clock_timestamp() + least(?, greatest(?, ? * 2 ^ least(attempts, 10))) * interval '1 second', attempts = least(attempts + 1, 1000), answer = ? WHERE id = ? AND state IN ('waiting', 'sent')",
-            [self::LONGEST, $e instanceof NotReached ? $e->wait ?? 0 : $wait, self::AGAIN, mb_substr($e->getMessage(), 0, 1_000), $order->id],
+            "UPDATE orders SET not_before = clock_timestamp() + ? * interval '1 second', attempts = least(attempts + 1, 1000), answer = ? WHERE id = ? AND state IN ('waiting', 'sent')",
+            [$wait, $e instanceof NotReached ? mb_substr($e->getMessage(), 0, 1_000) : null, $order->id],
         );
     }
 

@@ -15,6 +15,7 @@ use Acre\Core\Record\Seen;
 use Acre\Core\Record\Source;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use App\Actions\Handover\LockAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\Told;
@@ -45,6 +46,7 @@ final readonly class Observe
         private HeldFacts $held,
         private WriteDrifts $drifts,
         private ConfirmLines $confirm,
+        private LockAgain $lock,
         private MakeStandings $standings,
         private TellAlarms $alarms,
         private Rulebook $book,
@@ -101,6 +103,9 @@ final readonly class Observe
                 if ($this->drifts->handle($id, CoreDrift::between($held[$id], $last, $now), $now)) {
                     $changed[] = $id;
                 }
+            }
+            if (self::isAnswered($told[$id]) && $told[$id][0]->record?->has(Status::ClientTransferProhibited) === true) {
+                $this->lock->seen([$id], $now);
             }
             $unseen = self::isAnswered($told[$id]) ? $this->confirm->handle($id, $told[$id][0]->record, $now) : null;
             $this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $now);

@@ -21,7 +21,7 @@ use Throwable;
 final readonly class SetAside
 {
     /** Seconds until the first try after a failure, doubled each time up to the longest: the house's own choice. */
-    private const FIRST = 30;
+    private const FIRST = 10;
 
     private const LONGEST = 21_600;
 

@@ -132,7 +132,13 @@ final readonly class MakeStandings
      */
     private function some(int $most): int
     {
-        return $this->made($this->dueNames($most));
+        $due = $this->dueNames($most);
+        $made = $this->made($due);
+        if ($due !== []) {
+            $this->aside->clear(SetbackKind::Standing, $due);
+        }
+
+        return $made;
     }
 
     /** One name that can't be judged keeps no other from it. */
