@@ -166,6 +166,7 @@ Route::middleware('auth')->group(function (): void {
         Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare')->whereNumber($one);
     }
     Route::post('accounts/{account}/gate', [GateController::class, 'store'])->name('accounts.gate')->middleware(['can:settle', 'throttle:second'])->whereNumber('account');
+    Route::post('accounts/{account}/gate/confirm', [GateController::class, 'confirm'])->name('accounts.gate.confirm')->middleware(['can:settle', 'throttle:second'])->whereNumber('account');
     Route::post('accounts/{account}/gate/try', [GateController::class, 'try'])->name('accounts.gate.try')->middleware(['can:settle', 'throttle:asks'])->whereNumber('account');
     Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])->name('clients.sheet')->middleware('can:look')->whereNumber('client');
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Actions\Gates\WithdrawOrders;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Custodian;
+use App\Models\Guarded;
 use App\Models\LetterText;
 use App\Models\Pattern;
 use App\Models\Registrar;
@@ -15,12 +17,13 @@ use App\Models\User;
 use App\Support\ChangedMeanwhile;
 use App\Support\Changes;
 use App\Support\HouseLog;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Connection;
 
 /** Writes down a row of the house's own, new or changed, and lets the standings that rest on it be made again. */
 final readonly class SaveRow
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log)
+    public function __construct(private Connection $database, private MakeStandings $standings, private WithdrawOrders $withdraw, private HouseLog $log)
     {
     }
 
@@ -33,6 +36,7 @@ final readonly class SaveRow
      * @return T
      *
      * @throws ChangedMeanwhile when somebody else has saved since
+     * @throws AuthorizationException when they may not change what is guarded
      */
     public function handle(User $user, Client|Registrar|Account|Pattern|Custodian|LetterText $row, array $values, ?int $version): Client|Registrar|Account|Pattern|Custodian|LetterText
     {
@@ -45,6 +49,9 @@ final readonly class SaveRow
             $row instanceof LetterText => 'letter_text',
         };
         $this->database->transaction(function () use ($user, $row, $values, $version, $subject): void {
+            if (Guarded::against($user, $row, $values) !== []) {
+                throw new AuthorizationException;
+            }
             if ($version === null) {
                 $row->fill($values)->save();
                 $this->log->write('made', $subject, $row->id, [], $user->id);
@@ -57,6 +64,11 @@ final readonly class SaveRow
                 // Names are judged by these alone.
                 if ($row instanceof Client || $row instanceof Registrar || $row instanceof Account) {
                     $this->standings->stale($subject.'_id', $row->id);
+                }
+                if ($row instanceof Registrar && $row->link === 'slip' && array_key_exists('link', $changed)) {
+                    foreach ($row->accounts()->whereNotNull('gate_secret_id')->orderBy('id')->pluck('id') as $account) {
+                        $this->withdraw->ofAccount(is_int($account) ? $account : 0, $user->id);
+                    }
                 }
                 $this->log->write('changed', $subject, $row->id, ['fields' => array_keys($changed)], $user->id);
             }

@@ -40,6 +40,7 @@ use App\Outside\Dns\Dns;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\TlsSocket;
 use App\Outside\Registrar\Gate;
+use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
 use App\Outside\World;
 use App\Support\TradeClock;
@@ -82,7 +83,7 @@ final class BenchOutside extends Command
         $registrar = Registrar::query()->where('link', 'wire')->firstOrFail();
         $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'the bench', 'value' => 'oystercatchers']);
         $accounts = array_map(fn (string $number): Account => Account::query()->create(['registrar_id' => $registrar->id, 'number' => $number, 'login' => "login-{$number}", 'access' => 'ours', 'proven_at' => Instant::of('2026-01-01')]), ['BENCH-G', 'BENCH-R']);
-        $accounts[0]->update(['gate_secret_id' => $secret->id]);
+        $accounts[0]->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($accounts[0]->registrar)]);
         $world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [], 'accounts' => array_map(fn (Account $one): array => ['number' => $one->number, 'registrar' => 'skerry', 'login' => (string) $one->login, 'mailbox' => 'a@b.example', 'password' => 'oystercatchers', 'balance' => 0], $accounts)]);
 
         return $accounts[0];

@@ -27,15 +27,16 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $hosts_too whether the web host is behind the same login
  * @property string|null $remarks
  * @property int|null $gate_secret_id the password for its registrar's gate
+ * @property string|null $gate_for the gate that it was given for
  * @property int $version
  * @property-read Registrar $registrar
  * @property-read Client|null $owner
  */
 final class Account extends Model
 {
-    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'letters_to', 'way_back', 'hosts_too', 'remarks', 'gate_secret_id'];
+    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'letters_to', 'way_back', 'hosts_too', 'remarks', 'gate_secret_id', 'gate_for'];
 
-    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'letters_to' => null, 'way_back' => null, 'hosts_too' => false, 'remarks' => null, 'gate_secret_id' => null, 'version' => 1];
+    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'letters_to' => null, 'way_back' => null, 'hosts_too' => false, 'remarks' => null, 'gate_secret_id' => null, 'gate_for' => null, 'version' => 1];
 
     protected $casts = ['proven_at' => AsInstant::class, 'hosts_too' => 'boolean'];
 

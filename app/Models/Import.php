@@ -55,4 +55,12 @@ final class Import extends Model
     {
         return $this->belongsTo(Client::class);
     }
+
+    /** Whether one of its lines gives a name another registrant's mailbox than is known of it. */
+    public function changesMailboxes(): bool
+    {
+        return $this->getConnection()->scalar(
+            "SELECT EXISTS (SELECT FROM import_rows r CROSS JOIN LATERAL json_array_elements(r.changes::json) c WHERE r.import_id = ? AND r.verdict = 'changed' AND c->>0 = 'mailbox' AND coalesce(c->>1, '') <> '')", [$this->id],
+        ) === true;
+    }
 }

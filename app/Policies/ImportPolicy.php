@@ -24,7 +24,13 @@ final class ImportPolicy
 
     public function write(User $user, Import $import): bool
     {
-        return $this->view($user, $import) && $import->state === ImportState::Read;
+        return $this->view($user, $import) && $import->state === ImportState::Read && ! $this->isGuarded($user, $import);
+    }
+
+    /** Whether it changes mailboxes that registrants are asked at, and this person may not. */
+    public function isGuarded(User $user, Import $import): bool
+    {
+        return ! $user->role->may(Right::Settle) && $import->changesMailboxes();
     }
 
     public function takeBack(User $user, Import $import): bool

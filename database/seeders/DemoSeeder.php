@@ -47,6 +47,7 @@ use App\Models\Registration;
 use App\Models\Role;
 use App\Models\Secret;
 use App\Models\User;
+use App\Outside\Registrar\GatePin;
 use App\Outside\World;
 use App\Support\TradeClock;
 use Database\Seeders\Demo\House;
@@ -138,7 +139,7 @@ final class DemoSeeder extends Seeder
         Registrar::query()->where('name', 'Oriel Names')->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']);
         foreach (['40718', '52044', '7731', '7810'] as $number) {
             $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => "the gate for account {$number}", 'value' => Outside::password($number)]);
-            $this->accounts[$number]->update(['gate_secret_id' => $secret->id]);
+            $this->accounts[$number]->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($this->accounts[$number]->registrar()->sole())]);
         }
     }
 

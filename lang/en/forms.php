@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 return [
     'changed_meanwhile' => 'Somebody else saved this while you were typing. Nothing of yours is lost: it stands in the form. Open the page in another window to see what they changed, then save again over it or not.',
+    'guarded' => 'This decides where passwords, letters or their links go. Ask a Steward or an Owner to change it; everything else can be saved.',
+    'fixed' => 'What decides where passwords, letters and their links go is changed by a Steward or an Owner.',
+    'guarded_list' => 'This list changes mailboxes at which registrants are asked. A Steward or an Owner must import it.',
     'cut' => 'The first :most; there are more.',
     'currency' => 'Write the three letters of a currency, such as GBP.',
     'amount' => 'Write an amount such as 120.00, with the currency behind it if it is another than the house’s.',

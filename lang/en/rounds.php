@@ -58,6 +58,9 @@ return [
         'says' => '{1} lock lifted for docket :docket, and not seen to be on again|[2,*] locks lifted for docket :docket, and not seen to be on again',
         'cost' => 'anybody with its auth code can transfer it away', 'deed' => 'Set the lock',
     ],
+    'gate' => [
+        'says' => 'the gate is now :gate; its password was given for another', 'cost' => '{0} nothing is sent there until somebody confirms it|{1} one order waits until somebody confirms it|[2,*] :count orders wait until somebody confirms it', 'deed' => 'Confirm it',
+    ],
     'stopped' => ['docket' => 'Docket :docket', 'house' => 'Work set aside', 'cost' => 'it waits, and is tried again by itself', 'deed' => 'See why'],
     'list' => [
         'waits' => 'a list that nobody has brought in yet',

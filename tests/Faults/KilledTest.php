@@ -28,6 +28,7 @@ use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Proof;
 use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
 use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
 use App\Support\Failpoint;
@@ -243,7 +244,7 @@ final class KilledTest extends TestCase
         $trial = ++self::$works;
         $house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
         [$giver, $receiver] = [$house->account("FG-{$trial}", null), $house->account("FR-{$trial}", $house->foundry)];
-        $giver->update(['gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'three cormorants'])->id]);
+        $giver->update(['gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'three cormorants'])->id, 'gate_for' => GatePin::of($giver->registrar()->sole())]);
         $names = array_map(fn (int $one): Name => $house->name("fault-wire-{$trial}-{$one}.com", $giver), range(1, $count));
         $world->add([
             'hosts' => [], 'moods' => [], 'zones' => [],

@@ -12,6 +12,7 @@ use App\Outside\Reach\NotReached;
 use App\Outside\Reach\Why;
 use App\Outside\Registrar\AnswerKind;
 use App\Outside\Registrar\BridgeRegistrar;
+use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Message;
 use App\Outside\Registrar\Order;
 use App\Outside\Registrar\OrderKind;
@@ -39,7 +40,7 @@ final class BridgeTalkTest extends TestCase
         $this->starts('scripted.php', (string) $port, (string) $textPort, $this->script);
         $house = new House;
         $house->skerry->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443']);
-        $house->ours->update(['gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'a token'])->id]);
+        $house->ours->update(['gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'a token'])->id, 'gate_for' => GatePin::of($house->skerry)]);
         $this->account = $house->ours->refresh()->load('registrar');
         $this->bridge = new BridgeRegistrar(new Fetch(new Hosts(['bridge.oriel-names.example' => "127.0.0.1:{$port}"]), config()->string('outside.authority'), 2, 1, 20_000));
     }

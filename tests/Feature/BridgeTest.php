@@ -24,6 +24,7 @@ use App\Models\OrderState;
 use App\Models\Registrant;
 use App\Models\Registration;
 use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -48,7 +49,7 @@ final class BridgeTest extends TestCase
         $this->house->skerry->update(['name' => 'Oriel Names', 'link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'receiver_by' => 'handle', 'confirms' => 'receiver']);
         $trial = self::$trials++.'-'.getmypid();
         $this->giver = $this->house->account("BG-{$trial}", null);
-        $this->giver->update(['handle' => "GIVER-{$trial}", 'gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a canary crosses {$trial}"])->id]);
+        $this->giver->update(['handle' => "GIVER-{$trial}", 'gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a canary crosses {$trial}"])->id, 'gate_for' => GatePin::of($this->giver->registrar()->sole())]);
         $this->receiver = $this->house->account("BR-{$trial}", $this->house->foundry);
         $this->receiver->update(['handle' => "TAKER-{$trial}"]);
         $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => array_map(fn (Account $account): array => [

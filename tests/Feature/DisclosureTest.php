@@ -37,6 +37,7 @@ use App\Models\Pattern;
 use App\Models\Registrant;
 use App\Models\Registration;
 use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
 use App\Queries\Contacts\Holders;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Outside\LastSeen;
@@ -218,7 +219,7 @@ final class DisclosureTest extends TestCase
         $trial = getmypid();
         $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a wren {$trial}"]);
         $account = $this->house->account("D-{$trial}", null);
-        $account->update(['gate_secret_id' => $secret->id]);
+        $account->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($account->registrar()->sole())]);
         $patterns = [...Pattern::query()->orderBy('id')->get()->all(), Pattern::query()->create(['name' => 'reached, not named', 'fields' => ['mailbox', 'voice', 'town']])];
         // Every suffix of the rulebook; where a registry tells organisations from persons, whoever is not known to be either can't be predicted.
         $suffixes = app(Rulebook::class)->suffixes();

@@ -38,6 +38,7 @@ use App\Models\Registration;
 use App\Models\Secret;
 use App\Models\Setback;
 use App\Outside\Reach\Hosts;
+use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
 use App\Outside\Registrar\OrderKind;
 use App\Outside\World;
@@ -83,7 +84,7 @@ final class GateTest extends TestCase
         $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'behind' => ['SKERRY']]);
         $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "canary sings {$trial}"]);
         $this->giver = $this->house->account("G-{$trial}", null);
-        $this->giver->update(['gate_secret_id' => $secret->id]);
+        $this->giver->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($this->house->skerry)]);
         $this->receiver = $this->house->account("R-{$trial}", $this->house->foundry);
         $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => array_map(fn (Account $account): array => [
             'number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "canary sings {$trial}", 'balance' => 100_00,
@@ -286,7 +287,7 @@ final class GateTest extends TestCase
             $this->again();
         }
         $isDone = $deed !== 'hand_over';
-        self::assertSame([$isDone ? LineState::Done->value : LineState::Begun->value => $many], array_count_values(array_map(fn (LineState $state): string => $state->value, $docket->lines()->pluck('state')->all())));
+        self::assertSame([$isDone ? LineState::Done->value : LineState::Begun->value => $many], array_count_values(array_map(fn (DocketLine $line): string => $line->state->value, $docket->lines()->get()->all())));
         self::assertSame($many, Order::query()->whereIn('name_id', $ids)->where('state', $isDone ? OrderState::Done : OrderState::Pending)->count());
         self::assertSame(0, Setback::query()->count());
     }

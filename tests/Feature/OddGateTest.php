@@ -256,7 +256,7 @@ final class OddGateTest extends TestCase
         $this->says(['domain:update' => [self::answer(2304, words: 'Not today')], 'domain:info' => [self::answer(1000, '<resData><domain:infData '.self::DOMAIN.'><domain:name>bell.com</domain:name><domain:roid>R-1</domain:roid><domain:status s="clientTransferProhibited"/><domain:clID>40718</domain:clID></domain:infData></resData>')]]);
         $this->tell();
         self::assertSame([LineState::Refused, 'Not today'], [$docket->lines()->sole()->state, $docket->lines()->sole()->reason]);
-        self::assertSame(['refused', 'called_off'], Order::query()->orderBy('id')->pluck('state')->map(fn (OrderState $state): string => $state->value)->all());
+        self::assertSame(['refused', 'called_off'], array_map(fn (Order $order): string => $order->state->value, Order::query()->orderBy('id')->get()->all()));
         self::assertStringNotContainsString('handover', (string) $this->server?->getOutput());
     }
 
@@ -292,10 +292,10 @@ final class OddGateTest extends TestCase
         foreach (['bell.com', 'quay.com'] as $name) {
             $this->names[$name] = $this->house->name($name);
         }
-        $isOdd = true;
-        $this->breaks('UPDATE observing', '{'.$this->names['bell.com']->id, function () use (&$isOdd): void {
-            if ($isOdd) {
-                throw new RuntimeException('odd');
+        $odd = ['odd'];
+        $this->breaks('UPDATE observing', '{'.$this->names['bell.com']->id, function () use (&$odd): void {
+            foreach ($odd as $said) {
+                throw new RuntimeException($said);
             }
         });
         $transfer = fn (string $name): string => '<domain:trnData '.self::DOMAIN."><domain:name>{$name}</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>OTHER</domain:reID><domain:reDate>2026-10-06T08:00:00Z</domain:reDate><domain:acID>SKERRY</domain:acID></domain:trnData>";
@@ -303,7 +303,7 @@ final class OddGateTest extends TestCase
         app(TakeMessages::class)->handle($this->house->ours->id);
         self::assertSame(['1 bell.com transfer waits', '2 quay.com transfer applied'], $this->kept());
         self::assertSame(['one message of the registrar could not be used'], $this->rounds());
-        $isOdd = false;
+        $odd = [];
         $this->timePasses();
         app(TakeMessages::class)->handle($this->house->ours->id);
         self::assertSame(['1 bell.com transfer applied', '2 quay.com transfer applied'], $this->kept());

@@ -7,8 +7,10 @@ namespace App\Actions\Contacts;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\FindRings;
 use App\Models\Contact;
+use App\Models\Guarded;
 use App\Models\User;
 use App\Support\HouseLog;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Connection;
 
 /** Two that are one: what the other did for names, then and now, was done by the one that is kept; its versions stay readable. */
@@ -21,6 +23,8 @@ final readonly class MergeContacts
     /**
      * @param  list<int>  $others  those that are already part of another are left alone
      * @return int how many became part of it
+     *
+     * @throws AuthorizationException when letters to one of them would go to another mailbox, and they may not change that
      */
     public function handle(User $user, Contact $kept, array $others): int
     {
@@ -30,6 +34,11 @@ final readonly class MergeContacts
                 return 0;
             }
             $ids = array_values(array_diff($locked->modelKeys(), [$kept->id]));
+            $locked->load('today.mailbox');
+            $mailbox = fn (int $id): ?string => $locked->find($id)?->today->mailbox?->address;
+            if (array_filter($ids, fn (int $id): bool => Guarded::mailbox($user, $mailbox($id), $mailbox($kept->id))) !== []) {
+                throw new AuthorizationException((string) __('forms.guarded'));
+            }
             foreach ($ids as $id) {
                 $this->standings->staleByContact($id);
                 // Where both had a role for a name at one time, it was one role, from the first day of either to the last.

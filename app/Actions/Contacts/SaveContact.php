@@ -13,10 +13,12 @@ use App\Jobs\AskRegistrants;
 use App\Jobs\FindRings as FindRingsJob;
 use App\Models\Contact;
 use App\Models\ContactVersion;
+use App\Models\Guarded;
 use App\Models\User;
 use App\Support\ChangedMeanwhile;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Connection;
 
 /** Writes a contact down, new or as another version; the names that it stands behind are told of it. What it says stands in its versions only, never in the log. */
@@ -43,6 +45,7 @@ final readonly class SaveContact
      * @return bool whether anything changed
      *
      * @throws ChangedMeanwhile when somebody else has saved since
+     * @throws AuthorizationException when they may not change where its letters go
      */
     public function change(User $user, Contact $contact, ContactValue $value, ?int $clientId, int $version): bool
     {
@@ -57,6 +60,9 @@ final readonly class SaveContact
             }
             if ($locked->version !== $version) {
                 throw ChangedMeanwhile::row();
+            }
+            if (Guarded::mailbox($user, $before->mailbox?->address, $value->mailbox?->address())) {
+                throw new AuthorizationException;
             }
             $isMaterial = Material::is($before->value($locked->kind), $value);
             if (Material::contradicts($before->value($locked->kind), $value)) {

@@ -27,7 +27,7 @@ final class GateOrders
     /** Whether the account's registrar takes commands; else a person must act. */
     public function takesCommands(int $accountId): bool
     {
-        return $this->reached[$accountId] ??= $this->registrars->of(Account::query()->with('registrar')->findOrFail($accountId)) !== null;
+        return $this->reached[$accountId] ??= $this->registrars->hasLink(Account::query()->with('registrar')->findOrFail($accountId));
     }
 
     /**

@@ -8,6 +8,7 @@ use Acre\Core\Contact\Text;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
+use App\Models\Guarded;
 use App\Models\Name;
 use App\Models\Registration;
 use App\Models\User;
@@ -16,6 +17,7 @@ use App\Support\Changes;
 use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Connection;
 
 /** Writes down what a person knows of a name: each fact with where it came from, and the standing made again. */
@@ -30,6 +32,7 @@ final readonly class ChangeFacts
      * @param  int  $version  the one that the form was made from
      *
      * @throws ChangedMeanwhile when somebody else has saved since
+     * @throws AuthorizationException when they may not change where the registrant's letters go
      */
     public function handle(User $user, Name $name, array $facts, int $version): void
     {
@@ -38,6 +41,9 @@ final readonly class ChangeFacts
             $registration = Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->lockForUpdate()->firstOrFail();
             $before = $registration->getRawOriginal();
             [$who, $said] = $this->registrant($name, $facts);
+            if (array_key_exists('mailbox', $said) && Guarded::mailbox($user, $who['mailbox'], $said['mailbox'])) {
+                throw new AuthorizationException;
+            }
             if ($said !== []) {
                 // Whoever stands behind it is no column of it: that its row is another one says so.
                 $registration->version === $version ? $registration->forceFill(['updated_at' => gmdate('c')]) : throw ChangedMeanwhile::row();

@@ -9,6 +9,7 @@ use App\Models\Account;
 use App\Models\Client;
 use App\Models\Custodian;
 use App\Models\Registrar;
+use App\Outside\Registrar\Registrars;
 use App\Queries\Accounts\FindAccounts;
 use App\Queries\Accounts\GateState;
 use App\Queries\Custody\ReadCustody;
@@ -24,7 +25,7 @@ final readonly class AccountController
 {
     public const LISTED = 200;
 
-    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate, private ReadCustody $custody, private Words $words, private ReadSetbacks $setbacks)
+    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate, private ReadCustody $custody, private Words $words, private ReadSetbacks $setbacks, private Registrars $registrars)
     {
     }
 
@@ -64,6 +65,7 @@ final readonly class AccountController
             'custody' => $this->custody->of([$account->id])[$account->id]['custody'],
             'custodians' => Custodian::query()->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(),
             'words' => $this->words,
+            'suspended' => $this->registrars->isSuspended($account),
             'setbacks' => $this->setbacks->ofAccount($account->id),
             'gate' => $account->registrar->link !== 'slip' ? $this->gate->of($account->id) : null,
         ]);

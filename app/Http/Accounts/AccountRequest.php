@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Accounts;
 
 use Acre\Core\Time\Instant;
+use App\Http\KeepsGuarded;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Account;
@@ -12,7 +13,15 @@ use Illuminate\Foundation\Http\FormRequest;
 
 final class AccountRequest extends FormRequest
 {
+    use KeepsGuarded;
     use SignedIn;
+
+    protected function guarded(): Account
+    {
+        $account = $this->route('account');
+
+        return $account instanceof Account ? $account : new Account;
+    }
 
     /** @return array<string, list<mixed>> */
     public function rules(): array

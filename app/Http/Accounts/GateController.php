@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Accounts;
 
+use App\Actions\Gates\ConfirmGate;
 use App\Actions\Gates\SetGatePassword;
 use App\Models\Account;
 use App\Outside\Reach\NotReached;
@@ -24,6 +25,16 @@ final readonly class GateController
         $set->handle($request->person(), $account, $password === '' ? null : $password);
 
         return to_route('accounts.show', $account)->with('told', $this->words->say($password === '' ? 'outside.gate.forgotten' : 'outside.gate.kept'));
+    }
+
+    /** The password may be sent to the gate that the page has shown. */
+    public function confirm(ConfirmGateRequest $request, Account $account, ConfirmGate $confirm): RedirectResponse
+    {
+        if (! $confirm->handle($request->person(), $account, $request->word('gate'))) {
+            return to_route('accounts.show', $account)->withErrors(['gate' => $this->words->say('outside.gate.changed_again')]);
+        }
+
+        return to_route('accounts.show', $account)->with('told', $this->words->say('outside.gate.confirmed'));
     }
 
     /** Signs in there once, and asks nothing but who one is. */

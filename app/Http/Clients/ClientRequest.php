@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Clients;
 
+use App\Http\KeepsGuarded;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Client;
@@ -13,7 +14,21 @@ use Illuminate\Validation\Rule;
 
 final class ClientRequest extends FormRequest
 {
+    use KeepsGuarded;
     use SignedIn;
+
+    protected function guarded(): Client
+    {
+        $client = $this->route('client');
+
+        return $client instanceof Client ? $client : new Client;
+    }
+
+    /** @return array<string, mixed> columns of a client */
+    public function columns(): array
+    {
+        return $this->values();
+    }
 
     /** @return array<string, list<mixed>> */
     public function rules(): array

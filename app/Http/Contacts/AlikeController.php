@@ -8,6 +8,7 @@ use App\Actions\Contacts\MergeContacts;
 use App\Models\Contact;
 use App\Queries\Contacts\Alike;
 use App\View\Words;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -30,7 +31,11 @@ final readonly class AlikeController
     public function merge(MergeRequest $request, MergeContacts $merge): RedirectResponse
     {
         $kept = Contact::query()->with('today')->findOrFail($request->integer('keep'));
-        $count = $merge->handle($request->person(), $kept, $request->others());
+        try {
+            $count = $merge->handle($request->person(), $kept, $request->others());
+        } catch (AuthorizationException $e) {
+            return to_route('contacts.alike')->withErrors(['together' => $e->getMessage()]);
+        }
 
         return back()->with('told', $this->words->count('contacts.merged', $count, ['who' => $kept->today->called]));
     }

@@ -14,6 +14,8 @@ use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Phone;
 use App\Http\SignedIn;
 use App\Models\Client;
+use App\Models\Contact as StoredContact;
+use App\Models\Guarded;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -48,6 +50,10 @@ final class ContactRequest extends FormRequest
             if ($validator->errors()->isEmpty()) {
                 try {
                     $this->contact = $this->read();
+                    $before = $this->route('contact');
+                    if ($before instanceof StoredContact && Guarded::mailbox($this->person(), $before->today->mailbox?->address, $this->contact->mailbox?->address())) {
+                        $validator->errors()->add('mailbox', (string) __('forms.guarded'));
+                    }
                 } catch (ContactError $e) {
                     $validator->errors()->add($e->field, $e->getMessage());
                 }

@@ -14,6 +14,8 @@ use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Lists\Amount;
 use App\Http\SignedIn;
+use App\Models\Guarded;
+use App\Models\Name;
 use App\Support\HouseSettings;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
@@ -62,6 +64,10 @@ final class FactsRequest extends FormRequest
 
     private function mailbox(string $field, mixed $value, Closure $fail): void
     {
+        $name = $this->route('name');
+        if ($name instanceof Name && Guarded::mailbox($this->person(), $name->registrant?->address, is_string($value) ? $value : null)) {
+            $fail(__('forms.guarded'));
+        }
         try {
             Mailbox::of(is_string($value) ? $value : '');
         } catch (ContactError $e) {

@@ -10,6 +10,7 @@ use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Record\Field;
+use App\Http\KeepsGuarded;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Registrar;
@@ -19,7 +20,15 @@ use Illuminate\Validation\Rule;
 
 final class RegistrarRequest extends FormRequest
 {
+    use KeepsGuarded;
     use SignedIn;
+
+    protected function guarded(): Registrar
+    {
+        $registrar = $this->route('registrar');
+
+        return $registrar instanceof Registrar ? $registrar : new Registrar;
+    }
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -44,6 +53,7 @@ final class RegistrarRequest extends FormRequest
             'late_until_days' => [...$days, 'gte:plain_after_days'],
             'link' => ['sometimes', 'required', Rule::in(['slip', 'wire', 'bridge'])],
             'gate' => ['nullable', 'required_if:link,wire,bridge', 'string', 'max:300', 'regex:/^[a-z0-9.-]+:\d{1,5}$/D'],
+            'gate_key' => ['nullable', 'string', 'regex:/^[A-Za-z0-9+\/]{43}=$/D'],
             'gate_a_minute' => ['nullable', 'integer', 'between:1,60000'],
             'behind' => ['nullable', 'string', 'max:1000'],
             'verifies_by' => ['sometimes', 'required', Rule::in(['registrar', 'house'])],

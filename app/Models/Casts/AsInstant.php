@@ -7,6 +7,7 @@ namespace App\Models\Casts;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
+use Illuminate\Contracts\Database\Eloquent\ComparesCastableAttributes;
 use Illuminate\Database\Eloquent\Model;
 use UnexpectedValueException;
 
@@ -15,7 +16,7 @@ use UnexpectedValueException;
  *
  * @implements CastsAttributes<Instant|null, Instant|null>
  */
-final readonly class AsInstant implements CastsAttributes
+final readonly class AsInstant implements CastsAttributes, ComparesCastableAttributes
 {
     public function __construct(private ?string $isDay = null)
     {
@@ -47,5 +48,11 @@ final readonly class AsInstant implements CastsAttributes
         }
 
         return $set;
+    }
+
+    /** PostgreSQL writes an instant otherwise than we do: the same is no change. */
+    public function compare(Model $model, string $key, mixed $firstValue, mixed $secondValue): bool
+    {
+        return is_string($firstValue) && is_string($secondValue) ? Instant::of($firstValue)->epoch === Instant::of($secondValue)->epoch : $firstValue === $secondValue;
     }
 }

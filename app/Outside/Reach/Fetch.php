@@ -32,10 +32,11 @@ final class Fetch
     /**
      * @param  non-empty-string  $method
      * @param  list<string>  $headers  lines
+     * @param  string|null  $key  SHA-256 of the public key that the host must show, in base64; null: any that its certificate proves
      *
      * @throws NotReached
      */
-    public function send(string $method, string $url, #[SensitiveParameter] array $headers, ?string $body = null): Fetched
+    public function send(string $method, string $url, #[SensitiveParameter] array $headers, ?string $body = null, ?string $key = null): Fetched
     {
         $parts = parse_url($url);
         $host = strtolower($parts['host'] ?? '');
@@ -71,7 +72,7 @@ final class Fetch
                 // Fewer than were given: curl stops there.
                 return strlen($answer) > $this->limit ? 0 : strlen($bytes);
             },
-        ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => $body]) + ($this->authority === null || $this->authority === '' ? [] : [CURLOPT_CAINFO => $this->authority, CURLOPT_CAPATH => '/nonexistent']));
+        ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => $body]) + ($key === null ? [] : [CURLOPT_PINNEDPUBLICKEY => "sha256//{$key}"]) + ($this->authority === null || $this->authority === '' ? [] : [CURLOPT_CAINFO => $this->authority, CURLOPT_CAPATH => '/nonexistent']));
         if (! $isSet) {
             throw new RuntimeException('curl takes an option no more: '.curl_error($curl));
         }
@@ -79,7 +80,7 @@ final class Fetch
         match (curl_errno($curl)) {
             CURLE_OK => null,
             CURLE_WRITE_ERROR => throw NotReached::tooLong($host, $this->limit),
-            CURLE_SSL_CONNECT_ERROR, CURLE_SSL_CERTPROBLEM, CURLE_SSL_CACERT, 60, CURLE_SSL_CACERT_BADFILE => throw NotReached::certificate($host, curl_error($curl)),
+            CURLE_SSL_CONNECT_ERROR, CURLE_SSL_CERTPROBLEM, CURLE_SSL_CACERT, CURLE_SSL_PINNEDPUBKEYNOTMATCH, 60, CURLE_SSL_CACERT_BADFILE => throw NotReached::certificate($host, curl_error($curl)),
             CURLE_UNSUPPORTED_PROTOCOL, CURLE_FTP_WEIRD_SERVER_REPLY => throw NotReached::garbled($host, 'it is no HTTP.'),
             CURLE_OPERATION_TIMEDOUT => throw NotReached::silent($host, "it took longer than {$this->answer} s"),
             CURLE_COULDNT_CONNECT => throw NotReached::silent($host, 'no connection')->ofHost(),

@@ -135,9 +135,13 @@ final readonly class BridgeRegistrar implements Registrar
             throw NotReached::refused($gate === '' ? $account->registrar->name : $gate, 0, 'No bridge, or no token for it, is written down.');
         }
 
+        if (! GatePin::holds($account)) {
+            throw NotReached::refused($gate, 0, 'Its token was given for another bridge, and is not sent before somebody confirms it.');
+        }
+
         return $this->fetch->send($method, "https://{$gate}/v1/{$path}", [
             'Accept: application/json', "Authorization: Bearer {$account->number}.{$secret->value}", ...($body === null ? [] : ['Content-Type: application/json']), ...($key === null ? [] : ["Idempotency-Key: {$key}"]),
-        ], $body);
+        ], $body, $account->registrar->gate_key);
     }
 
     private function host(Account $account): string

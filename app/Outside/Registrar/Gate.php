@@ -40,12 +40,13 @@ final class Gate
     /**
      * @param  string|null  $authority  a file of certificates to trust instead of the machine's own
      * @param  float  $seconds  that an answer may take
+     * @param  string|null  $key  the public key that it must show; null: any that its certificate proves
      *
      * @throws NotReached
      */
-    public static function open(Hosts $hosts, string $host, int $port, ?string $authority, float $seconds, string $login, #[SensitiveParameter] string $password): self
+    public static function open(Hosts $hosts, string $host, int $port, ?string $authority, float $seconds, string $login, #[SensitiveParameter] string $password, ?string $key = null): self
     {
-        $socket = TlsSocket::open($hosts, $host, $port, $authority, $seconds);
+        $socket = TlsSocket::open($hosts, $host, $port, $authority, $seconds, $key);
         stream_set_blocking($socket, false);
         $gate = new self($socket, new EppFraming, $host, $seconds, time());
         $greeting = $gate->next();

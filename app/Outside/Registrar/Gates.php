@@ -21,7 +21,7 @@ final class Gates
 
     private const LONGEST_REST = 900;
 
-    /** @var array<int, Gate> by account */
+    /** @var array<string, Gate> by account, password and what that was given for */
     private array $open = [];
 
     public function __construct(private readonly Hosts $hosts, private readonly Repository $cache, private readonly ?string $authority, private readonly float $seconds)
@@ -31,11 +31,12 @@ final class Gates
     /** @throws NotReached */
     public function of(Account $account): Gate
     {
-        $gate = $this->open[$account->id] ?? null;
+        $session = "{$account->id} {$account->gate_secret_id} {$account->gate_for}";
+        $gate = GatePin::holds($account) ? $this->open[$session] ?? null : null;
         if ($gate !== null && $gate->isOpen() && ($gate->idle() < self::IDLE || $gate->keepAlive())) {
             return $gate;
         }
-        unset($this->open[$account->id]);
+        unset($this->open[$session]);
         [$host, $port] = [...explode(':', $account->registrar->gate ?? ''), ''];
         $key = "outside.gate.{$account->id}";
         $rest = $this->cache->get($key);
@@ -46,8 +47,11 @@ final class Gates
         if ($secret === null || $host === '') {
             throw NotReached::refused($host === '' ? $account->registrar->name : $host, 0, 'No gate, or no password for it, is written down.');
         }
+        if (! GatePin::holds($account)) {
+            throw NotReached::refused($host, 0, 'Its password was given for another gate, and is not sent before somebody confirms it.');
+        }
         try {
-            $this->open[$account->id] = Gate::open($this->hosts, $host, (int) $port, $this->authority, $this->seconds, $account->number, $secret->value);
+            $this->open[$session] = Gate::open($this->hosts, $host, (int) $port, $this->authority, $this->seconds, $account->number, $secret->value, $account->registrar->gate_key);
         } catch (NotReached $e) {
             $before = is_array($rest) && is_int($rest[1] ?? null) ? $rest[1] : 0;
             $seconds = min(self::LONGEST_REST, max(self::FIRST_REST, $before * 2));
@@ -56,7 +60,7 @@ final class Gates
         }
         $this->cache->forget($key);
 
-        return $this->open[$account->id];
+        return $this->open[$session];
     }
 
     public function __destruct()

@@ -17,11 +17,22 @@ final readonly class Registrars
     {
     }
 
-    /** Null: a person acts at its page. */
+    /** Null: a person acts at its page, or its gate is another than the one that its password was given for. */
     public function of(Account $account): ?Registrar
     {
-        $class = $account->access === 'ours' && $account->gate_secret_id !== null ? self::LINKS[$account->registrar->link] ?? null : null;
+        $class = $this->hasLink($account) && GatePin::holds($account) ? self::LINKS[$account->registrar->link] ?? null : null;
 
         return $class === null ? null : $this->container->make($class);
+    }
+
+    /** Whether it is told things, now or once its password is confirmed for the gate that its registrar has now. */
+    public function hasLink(Account $account): bool
+    {
+        return $account->access === 'ours' && $account->gate_secret_id !== null && isset(self::LINKS[$account->registrar->link]);
+    }
+
+    public function isSuspended(Account $account): bool
+    {
+        return $this->hasLink($account) && ! GatePin::holds($account);
     }
 }

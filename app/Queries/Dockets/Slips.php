@@ -57,7 +57,7 @@ final readonly class Slips
     private function lines(Docket $docket): Collection
     {
         return DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
-            ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id'))
+            ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id')->where('orders.state', '<>', 'called_off'))
             ->withoutOpenWord()->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
     }
 

@@ -42,10 +42,15 @@
         <section class="card apart" aria-labelledby="gate">
             <h2 id="gate">Its gate</h2>
             @error('gate')<p class="told told-bad" role="alert"><bdi>{{ $message }}</bdi></p>@enderror
-            <p>@if ($account->access !== 'ours')Not ours to act in, so nothing is told there.@elseif ($account->gate_secret_id === null)<span class="is-soon">No password is kept</span>, so what is done in this account is done by slip. @else Signs in at <span class="mono">{{ $account->registrar->gate }}</span> as <span class="mono">{{ $account->number }}</span>; its password is kept, encrypted, and shown to nobody. {{ $gate['open'] === 0 ? 'Nothing waits there.' : number_format($gate['open']).' '.($gate['open'] === 1 ? 'order is' : 'orders are').' open.' }} @endif</p>
+            <p>@if ($account->access !== 'ours')Not ours to act in, so nothing is told there.@elseif ($account->gate_secret_id === null)<span class="is-soon">No password is kept</span>, so what is done in this account is done by slip. @elseif ($suspended)<span class="is-bad">Nothing is sent there.</span> Its password was given for <span class="mono">{{ App\Outside\Registrar\GatePin::host($account->gate_for) ?: 'another gate' }}</span>; the registrar’s gate is now <span class="mono">{{ $account->registrar->gate }}</span>@if ($account->registrar->gate_key !== null), with the key <span class="mono">{{ $account->registrar->gate_key }}</span>@endif. @can('settle')Confirm that the password is meant for it, or keep another. @else A Steward or an Owner must confirm that the password is meant for it. @endcan {{ $gate['open'] === 0 ? '' : trans_choice('outside.gate.wait', $gate['open'], ['count' => number_format($gate['open'])]) }} @else Signs in at <span class="mono">{{ $account->registrar->gate }}</span> as <span class="mono">{{ $account->number }}</span>; its password is kept, encrypted, and shown to nobody. {{ $gate['open'] === 0 ? 'Nothing waits there.' : number_format($gate['open']).' '.($gate['open'] === 1 ? 'order is' : 'orders are').' open.' }} @endif</p>
             @if ($account->access === 'ours')
                 @can('settle')
-                    @if ($account->gate_secret_id !== null)<form method="post" action="{{ route('accounts.gate.try', $account) }}">@csrf<p><button>Sign in there once</button></p></form>@endif
+                    @if ($suspended)
+                        <form method="post" action="{{ route('accounts.gate.confirm', $account) }}" class="fields">@csrf<input type="hidden" name="gate" value="{{ App\Outside\Registrar\GatePin::of($account->registrar) }}">
+                            <div class="columns"><x-own-password name="own_password" id="confirm-password" label="Your own password, once more"/></div>
+                            <p><button class="main">Send the password to {{ $account->registrar->gate }} from now on</button></p>
+                        </form>
+                    @elseif ($account->gate_secret_id !== null)<form method="post" action="{{ route('accounts.gate.try', $account) }}">@csrf<p><button>Sign in there once</button></p></form>@endif
                     <details @if ($errors->has('own_password') || $errors->has('gate_password')) open @endif><summary>{{ $account->gate_secret_id === null ? 'Keep a password' : 'Keep another password, or none' }}</summary>
                         <form method="post" action="{{ route('accounts.gate', $account) }}" class="fields">
                             @csrf

@@ -1,7 +1,7 @@
 @props(['name', 'label', 'words', 'value' => null, 'note' => null])
 <div class="field">
     <label for="f-{{ $name }}">{{ $label }}</label>
-    <select id="f-{{ $name }}" name="{{ $name }}" @error($name) aria-invalid="true" @enderror>
+    <select id="f-{{ $name }}" name="{{ $name }}" {{ $attributes }} @error($name) aria-invalid="true" @enderror>
         @foreach (__($words) as $case => $word)
             <option value="{{ $case }}" @selected((string) old($name, $value) === (string) $case)>{{ $word }}</option>
         @endforeach

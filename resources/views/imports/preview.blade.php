@@ -22,7 +22,7 @@
         <div class="foot" role="region" aria-label="What will happen">
             <div class="foot-say"><p><strong>{{ number_format($counts['new']) }} new, {{ number_format($counts['changed']) }} changed{{ $absent > 0 ? ', '.number_format($absent).' told as missing' : '' }}.</strong> {{ $counts['refused'] > 0 ? number_format($counts['refused']).' refused: they are left out and stay listed here.' : '' }}</p><p class="lesser">New names are held since today; who held them before stays not known. As long as nothing else touches them it can be taken back as a whole.</p></div>
             <a class="button" href="{{ route('bring-in.edit', $import) }}">Match the columns again</a>
-            @if ($does !== '')<button form="write" class="main">{{ ucfirst($does) }}</button>@else<span class="lesser">There is nothing to write.</span>@endif
+            @if (auth()->user()->can('isGuarded', $import))<span class="is-soon">{{ __('forms.guarded_list') }}</span>@elseif ($does !== '')<button form="write" class="main">{{ ucfirst($does) }}</button>@else<span class="lesser">There is nothing to write.</span>@endif
         </div>
     </x-slot:foot>
 </x-layout>
