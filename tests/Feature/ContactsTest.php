@@ -86,7 +86,7 @@ final class ContactsTest extends TestCase
         $this->at('2026-03-01T10:00:00Z');
         $name = $this->house->name('bell.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'old@bells.example']);
         $this->at('2026-10-06T09:00:00Z');
-        $this->actingAs($this->house->clerk)->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, 'registrant' => 'Sound Kelp Farm', 'mailbox' => 'new@kelp.example'])->assertSessionHasNoErrors();
+        $this->actingAs($this->house->steward)->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, 'registrant' => 'Sound Kelp Farm', 'mailbox' => 'new@kelp.example'])->assertSessionHasNoErrors();
         $this->get('/names/bell.com?on=2026-05-01')->assertSeeInOrder(['Registrant:', 'The Foundry', 'Registrants', '6 Oct 2026', 'Sound Kelp Farm', '1 Mar 2026', 'The Foundry', 'until 6 Oct 2026']);
         $this->get('/names/bell.com?on=2026-10-07')->assertSeeInOrder(['Registrant:', 'Sound Kelp Farm']);
         $this->get('/names/bell.com?on=2025-05-01')->assertSeeInOrder(['Registrant:', 'not known']);
@@ -106,7 +106,7 @@ final class ContactsTest extends TestCase
         $this->at('2026-10-06T09:00:00Z');
         $path = "/contacts/{$contact->id}";
         // An address is not material: it is saved at once.
-        $this->actingAs($this->house->clerk)->put($path, self::form(['person' => '']))->assertRedirect($path)->assertSessionHas('told', 'Wickerby Bell Foundry saved; the 3 names that it stands behind are judged anew.');
+        $this->actingAs($this->house->steward)->put($path, self::form(['person' => '']))->assertRedirect($path)->assertSessionHas('told', 'Wickerby Bell Foundry saved; the 3 names that it stands behind are judged anew.');
         $this->at('2026-10-06T10:00:00Z');
         $page = $this->put($path, self::form(['person' => '', 'mailbox' => 'desk@bells.example', 'version' => 2]))->assertOk()
             ->assertSeeInOrder(['Nothing is saved yet', '2 names', 'under .com', 'the prior and the new registrant must confirm it', 'verified by 21 Oct 2026', 'before 5 Dec 2026', 'One name', 'under .de', 'the new registrant must confirm it'])->assertSee('value="desk@bells.example"', false);
@@ -143,7 +143,7 @@ final class ContactsTest extends TestCase
         $guarded = $this->house->name('peal.com', facts: $facts('ledger@mail.bell.com'));
         self::assertSame([['mailbox_inside'], []], [$this->marks($inside), $this->marks($guarded)]);
         // What is meant with one name is to be known of the other.
-        $this->actingAs($this->house->clerk)->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, ...$facts('ledger@mail.bell.com')])->assertSessionHasNoErrors();
+        $this->actingAs($this->house->steward)->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, ...$facts('ledger@mail.bell.com')])->assertSessionHasNoErrors();
         app(MakeStandings::class)->due();
         self::assertSame(['mailbox_lapses'], $this->marks($guarded));
         $this->get('/contacts')->assertSeeInOrder(['the name is lost', 'The mailbox lies in a name that is meant to lapse', 'one name', 'it goes dark', 'lies in the very name']);
@@ -182,7 +182,7 @@ final class ContactsTest extends TestCase
         foreach ([[$gone->id, '[2026-01-01,2026-08-01)'], [$kept->id, '[2026-06-01,)'], [$gone->id, '[2024-01-01,2025-01-01)']] as [$contact, $span]) {
             DB::insert("INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT name_id, id, ?, 'technical', ?::tstzrange FROM registrations WHERE name_id = ?", [$contact, $span, $one->id]);
         }
-        $this->actingAs($this->house->clerk)->get('/contacts/alike')->assertSee('Wickerby Bell Foundry')->assertSee('old@bells.example');
+        $this->actingAs($this->house->steward)->get('/contacts/alike')->assertSee('Wickerby Bell Foundry')->assertSee('old@bells.example');
         $this->get("/contacts/{$kept->id}")->assertSee('Nearly the same')->assertSee('old@bells.example');
         $this->post('/contacts/alike', ['together' => [$gone->id]])->assertSessionHasErrors('keep');
         $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$kept->id, $gone->id]])->assertSessionHas('told', 'One contact is part of Wickerby Bell Foundry now.');

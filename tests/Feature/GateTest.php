@@ -548,6 +548,7 @@ final class GateTest extends TestCase
         $this->handOver($name);
         self::assertStringContainsString('2200', (string) $this->order($name)->answer);
         $this->house->skerry->update(['gate' => 'epp.elsewhere.example:700']);
+        $this->giver->update(['gate_for' => GatePin::of($this->house->skerry)]);
         $this->again();
         self::assertStringContainsString('not among the hosts', (string) $this->order($name)->answer);
         self::assertContains($this->order($name)->state, [OrderState::Waiting, OrderState::Sent]);

@@ -138,7 +138,7 @@ final class PeopleAndPapersTest extends TestCase
     {
         $account = $this->house->account('52044', $this->house->foundry);
         $account->update(['proven_at' => null]);
-        $this->actingAs($this->house->clerk)->get("/accounts/{$account->id}")->assertSee('Unproven');
+        $this->actingAs($this->house->steward)->get("/accounts/{$account->id}")->assertSee('Unproven');
         $form = ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'login' => 'bells', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id, 'version' => 1];
         $this->put("/accounts/{$account->id}", ['proven_at' => '2026-10-05'] + $form)->assertSessionHasNoErrors();
         self::assertSame(['2026-10-05', 2], [$account->refresh()->proven_at?->date(), $account->version]);

@@ -19,7 +19,7 @@ final class RegistrarTermsTest extends TestCase
     {
         parent::setUp();
         $this->house = new House;
-        $this->actingAs($this->house->clerk);
+        $this->actingAs($this->house->steward);
     }
 
     /**
