@@ -37,7 +37,9 @@ final class LookOutside implements ShouldBeUniqueUntilProcessing, ShouldQueue
             $until = time() + self::SECONDS;
             do {
                 $names = $take->handle(self::AT_ONCE);
-            } while ($names !== [] && $observe->of($names) && time() < $until);
+                $looked = $observe->within($names, max(1, $until - time()));
+                $take->giveBack($looked->left);
+            } while ($names !== [] && $looked->hadTurn && time() < $until);
         } finally {
             $database->select('SELECT pg_advisory_unlock(7305, 0)');
         }

@@ -14,6 +14,7 @@ enum Pace: string
     case Hourly = 'hourly';
     /** A date is close, or it drifted lately. */
     case Daily = 'daily';
+    /** Quiet: a held name is looked at cheaply each day, and in depth once a week. */
     case Weekly = 'weekly';
 
     /** Days before and after a date of the name in which it is looked at daily. */
@@ -48,16 +49,32 @@ enum Pace: string
         };
     }
 
+    /** Questions a day that one name takes at directories: the registry's, and the registrar's own where all are asked. */
+    public function questionsADay(): float
+    {
+        $deep = 86_400 / $this->seconds();
+
+        return $this === self::Weekly ? 1 + $deep : 2 * $deep;
+    }
+
+    /** Whether a look at this pace asks everybody, and not only the registry and the name servers. */
+    public function isDeep(?Instant $lastDeep, Instant $now): bool
+    {
+        return $this !== self::Weekly || $lastDeep === null || ! $lastDeep->plusSeconds(self::Weekly->seconds() - self::Daily->seconds())->isAfter($now);
+    }
+
     /**
-     * When it is next looked at: a span after the last look, and no two names at the same moment.
+     * When it is next looked at: never later than a span after the last look, and no two names at the same moment. What happens to
+     * a held name must be seen within a day: five are left to object to a transfer (trade: Transfer Policy I.A.4).
      *
      * @param  string  $name  spreads what would else fall due together, always alike for one name
      * @param  Instant|null  $done  when something was done that is not to be seen yet: by Drift::LAG later it should be, and is looked for then
      */
-    public function next(string $name, Instant $last, ?Instant $done = null): Instant
+    public function next(string $name, Instant $last, bool $isHeld, ?Instant $done = null): Instant
     {
-        $spread = intdiv($this->seconds(), 5);
-        $next = $last->plusSeconds($this->seconds() - intdiv($spread, 2) + hexdec(substr(hash('xxh32', $name), 0, 7)) % $spread);
+        $span = $isHeld ? min($this->seconds(), self::Daily->seconds()) : $this->seconds();
+        $spread = intdiv($span, 5);
+        $next = $last->plusSeconds($span - hexdec(substr(hash('xxh32', $name), 0, 7)) % $spread);
         $shows = $done?->plusSeconds(Drift::LAG);
 
         return $shows?->isAfter($last) === true ? Instant::earliest($next, $shows) : $next;

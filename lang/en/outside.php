@@ -7,7 +7,7 @@ return [
     'source' => ['registry' => 'the registry’s directory', 'registrar' => 'the registrar’s own directory', 'text' => 'the registry’s directory, as a text', 'dns' => 'the name servers'],
     'source_short' => ['registry' => 'Registry', 'registrar' => 'Registrar', 'text' => 'Registry, as a text', 'dns' => 'Name servers'],
     'certainty' => ['sure' => 'sure', 'split' => 'the registrar says as we do', 'stale' => 'seen before ours was written, or long ago', 'one_side' => 'only the registrar says so'],
-    'pace' => ['hourly' => 'every hour', 'daily' => 'every day', 'weekly' => 'every week'],
+    'pace' => ['hourly' => 'every hour', 'daily' => 'every day', 'weekly' => 'every day, in full every week'],
     'pace_why' => ['hourly' => 'something is under way, or an alarm is open', 'daily' => 'a date is close, or it drifted lately', 'weekly' => 'quiet'],
     'differs' => ['short' => 'differs', 'alarm' => 'The outside says otherwise, and nobody here did it', 'differs' => 'The outside says otherwise'],
     'field' => ['registered' => 'Registered at all', 'registrar' => 'Registrar', 'ends' => 'End', 'created' => 'Registered on', 'statuses' => 'Statuses', 'lock' => 'Lock', 'servers' => 'Name servers', 'holder' => 'Holder', 'disclosure' => 'What is read of the holder', 'signed' => 'Signed'],

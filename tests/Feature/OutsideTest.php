@@ -565,7 +565,7 @@ final class OutsideTest extends TestCase
         DB::statement("INSERT INTO names (ascii, unicode, suffix) SELECT 'plan-' || n || '.com', 'plan-' || n || '.com', 'com' FROM generate_series(1, 45) n");
         DB::statement("INSERT INTO observing (name_id, due_at, pace) SELECT id, '2026-10-07', 'hourly' FROM names WHERE ascii LIKE 'plan-%'");
         config(['outside.a_minute' => 1]);
-        $this->actingAs($this->house->reader)->get('/outside')->assertOk()->assertSee('1.5 a minute on average')->assertSee('is asked later')->assertSee('a week becomes 10.5 days');
+        $this->actingAs($this->house->reader)->get('/outside')->assertOk()->assertSee('1.5 a minute on average')->assertSee('is asked later')->assertSee('a day becomes 1.5 days');
     }
 
     /** A text that names no end, no statuses of EPP's and next to nothing of the holder is read as saying nothing of them. */

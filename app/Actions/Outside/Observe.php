@@ -16,7 +16,9 @@ use Acre\Core\Record\Source;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Handover\LockAgain;
+use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
+use App\Models\SetbackKind;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\Told;
 use App\Outside\Dns\Dns;
@@ -25,9 +27,15 @@ use App\Outside\Reach\Why;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Outside\HeldFacts;
+use App\Queries\Outside\LastSeen;
+use App\Support\Outage;
 use App\Support\Row;
 use App\Support\TradeClock;
+use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\Connection;
+use PDOException;
+use RuntimeException;
+use Throwable;
 
 /** Asks the outside about names, keeps what it said, and writes down where it disagrees with the Roll. Run twice, it writes the same. */
 final readonly class Observe
@@ -38,6 +46,12 @@ final readonly class Observe
     /** Seconds after which a name is asked for again where nobody answered; doubled with every failure. */
     private const AGAIN = 900;
 
+    /** Seconds after which what was answered so far is written down. */
+    private const WRITTEN = 10;
+
+    /** Of a transaction that another one was in the way of. */
+    private const TRIES = 3;
+
     public function __construct(
         private Connection $database,
         private Directory $directory,
@@ -47,6 +61,9 @@ final readonly class Observe
         private WriteDrifts $drifts,
         private ConfirmLines $confirm,
         private LockAgain $lock,
+        private LastSeen $lastSeen,
+        private SetAside $aside,
+        private ExceptionHandler $handler,
         private MakeStandings $standings,
         private TellAlarms $alarms,
         private Rulebook $book,
@@ -55,36 +72,133 @@ final readonly class Observe
     }
 
     /**
+     * In depth, however long it takes.
+     *
      * @param  list<int>  $nameIds
-     * @return bool whether asking on makes sense; false: a host wants to be left alone for now
+     * @return bool whether any of them had its turn; false: their hosts want to be left alone for now
      */
     public function of(array $nameIds): bool
     {
-        $goesOn = true;
+        $hadTurn = false;
         foreach (array_chunk($nameIds, self::BATCH) as $ids) {
-            $names = [];
-            foreach (Row::all($this->database->table('names')->whereIn('id', $ids)->orderBy('id')->get(['id', 'ascii'])) as $row) {
-                $names[$row->int('id')] = DomainName::of($row->text('ascii'));
-            }
+            $names = $this->names($ids);
             $told = array_map($this->directory->ask(...), $names);
-            $seen = [];
-            $this->dns->delegations($names, function (DelegationSeen $one) use (&$seen): void {
-                $seen[$one->name] = $one;
-            });
-            $this->database->transaction(fn () => $this->write($names, $told, $seen));
-            $this->alarms->handle();
-            $goesOn = $goesOn && ! array_reduce($told, fn (bool $found, array $all): bool => $found || self::isTooOften($all), false);
+            $this->look($names, $told, array_fill_keys(array_keys($names), true));
+            $hadTurn = $hadTurn || array_filter($told, fn (array $all): bool => ! self::isTooOften($all)) !== [];
         }
 
-        return $goesOn;
+        return $hadTurn;
+    }
+
+    /**
+     * Each as its pace asks for. What was answered is written down every few seconds, so that slow hosts cost time and nothing else.
+     *
+     * @param  list<int>  $nameIds  leased by the caller
+     * @param  int  $seconds  after which no further name is begun
+     */
+    public function within(array $nameIds, int $seconds): Looked
+    {
+        $hadTurn = false;
+        $until = hrtime(true) / 1e9 + $seconds;
+        $left = $this->names($nameIds);
+        $isDeep = $this->deep($nameIds);
+        while ($left !== [] && hrtime(true) / 1e9 < $until) {
+            $names = $told = [];
+            $written = hrtime(true) / 1e9 + self::WRITTEN;
+            foreach ($left as $id => $name) {
+                $told[$id] = $this->directory->ask($name, $isDeep[$id] ?? true);
+                $names[$id] = $name;
+                if (count($names) === self::BATCH || hrtime(true) / 1e9 > min($written, $until)) {
+                    break;
+                }
+            }
+            $left = array_diff_key($left, $names);
+            $this->look($names, $told, $isDeep);
+            $hadTurn = $hadTurn || array_filter($told, fn (array $all): bool => ! self::isTooOften($all)) !== [];
+        }
+
+        return new Looked(array_keys($left), $hadTurn);
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, DomainName>
+     */
+    private function names(array $ids): array
+    {
+        $names = [];
+        foreach (Row::all($this->database->table('names')->whereIn('id', $ids)->orderBy('id')->get(['id', 'ascii'])) as $row) {
+            $names[$row->int('id')] = DomainName::of($row->text('ascii'));
+        }
+
+        return $names;
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, bool> whether everybody is asked, by name
+     */
+    private function deep(array $ids): array
+    {
+        $now = $this->clock->now();
+        $deep = [];
+        foreach (Row::all($this->database->table('observing')->whereIn('name_id', $ids)->get(['name_id', 'pace', 'deep_at'])) as $row) {
+            $deep[$row->int('name_id')] = Pace::from($row->text('pace'))->isDeep($row->instant('deep_at'), $now);
+        }
+
+        return $deep;
+    }
+
+    /**
+     * Their name servers, and what all of it comes to: together, or, where that fails, each by itself.
+     *
+     * @param  array<int, DomainName>  $names
+     * @param  array<int, list<Told>>  $told
+     * @param  array<int, bool>  $isDeep
+     */
+    private function look(array $names, array $told, array $isDeep): void
+    {
+        $seen = [];
+        try {
+            // Who did not have a turn is not asked about at all.
+            $this->dns->delegations(array_diff_key($names, array_filter($told, self::isTooOften(...))), function (DelegationSeen $one) use (&$seen): void {
+                $seen[$one->name] = $one;
+            });
+        } catch (RuntimeException $e) {
+            $this->handler->report($e);
+        }
+        try {
+            $this->database->transaction(fn () => $this->write($names, $told, $seen, $isDeep), self::TRIES);
+            $this->aside->clear(SetbackKind::Look, array_keys($names));
+        } catch (Throwable $e) {
+            if ($e instanceof PDOException && Outage::is($e)) {
+                throw $e;
+            }
+            foreach ($names as $id => $name) {
+                if (! $this->aside->attempt(SetbackKind::Look, $id, fn () => $this->database->transaction(fn () => $this->write([$id => $name], $told, $seen, $isDeep), self::TRIES), nameId: $id)) {
+                    $this->later($id);
+                }
+            }
+        }
+        $this->alarms->handle();
+    }
+
+    /** What could not be written down of one name is asked for again, later each time. */
+    private function later(int $id): void
+    {
+        $this->database->update(
+            "UPDATE observing SET failures = least(failures + 1, 10), due_at = ?::timestamptz + least(?, ? * 2 ^ least(failures, 10)) * interval '1 second' WHERE name_id = ? AND due_at < 'infinity'",
+            [$this->clock->now()->isoSecond(), Pace::Daily->seconds(), self::AGAIN, $id],
+        );
     }
 
     /**
      * @param  array<int, DomainName>  $names
      * @param  array<int, list<Told>>  $told
      * @param  array<string, DelegationSeen>  $seen
+     * @param  array<int, bool>  $isDeep
      */
-    private function write(array $names, array $told, array $seen): void
+    private function write(array $names, array $told, array $seen, array $isDeep): void
     {
         $now = $this->clock->now();
         $ids = array_keys($names);
@@ -99,7 +213,10 @@ final readonly class Observe
                     $changed[] = $id;
                 }
             } elseif (isset($files[$id]) && self::isAnswered($told[$id])) {
-                $last = array_values(array_filter(array_map(fn (Told $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now) : null, $told[$id])));
+                $last = [
+                    ...array_values(array_filter(array_map(fn (Told $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now) : null, $told[$id]))),
+                    ...($isDeep[$id] ?? true ? [] : $this->registrars($id, $name)),
+                ];
                 if ($this->drifts->handle($id, CoreDrift::between($held[$id], $last, $now), $now)) {
                     $changed[] = $id;
                 }
@@ -108,9 +225,17 @@ final readonly class Observe
                 $this->lock->seen([$id], $now);
             }
             $unseen = self::isAnswered($told[$id]) ? $this->confirm->handle($id, $told[$id][0]->record, $now) : null;
-            $this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $now);
+            $this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $isDeep[$id] ?? true, $now);
         }
         $this->standings->of($changed);
+    }
+
+    /** @return list<Seen> what the registrar's own directory said last, where it was not asked this time */
+    private function registrars(int $id, DomainName $name): array
+    {
+        $last = $this->lastSeen->of($id, $name->ascii)[Source::Registrar->value][0] ?? null;
+
+        return $last === null ? [] : [new Seen(Source::Registrar, $last->record, $last->last)];
     }
 
     /**
@@ -185,7 +310,7 @@ final readonly class Observe
      * @param  list<Told>  $told
      * @param  Instant|null  $unseen  when something was done that is not to be seen yet
      */
-    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, ?Instant $unseen, Instant $now): void
+    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, ?Instant $unseen, bool $isDeep, Instant $now): void
     {
         $troubles = [];
         foreach ($told as $one) {
@@ -200,9 +325,9 @@ final readonly class Observe
         // Not to have had a turn is no failure.
         $failures = $isAnswered ? 0 : min(10, $before->int('failures') + (self::isTooOften($told) ? 0 : 1));
         // What nobody holds was asked about once, and is not looked at by itself.
-        $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now, $unseen) : $now->plusSeconds(min($pace->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
+        $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now, $file->watched === null, $unseen) : $now->plusSeconds(min($pace->seconds(), Pace::Daily->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
         $this->database->table('observing')->upsert([[
-            'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
+            ...($isDeep && $isAnswered ? ['deep_at' => $now->isoSecond()] : []), 'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
         ]], ['name_id']);
     }
 }

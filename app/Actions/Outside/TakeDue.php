@@ -29,4 +29,12 @@ final readonly class TakeDue
 
         return array_map(fn (Row $row): int => $row->int('name_id'), Row::all($rows));
     }
+
+    /** @param  list<int>  $nameIds  that were taken and not looked at: it is still their turn */
+    public function giveBack(array $nameIds): void
+    {
+        if ($nameIds !== []) {
+            $this->database->update('UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at > ?::timestamptz', [$this->clock->now()->isoSecond(), '{'.implode(',', $nameIds).'}', $this->clock->now()->isoSecond()]);
+        }
+    }
 }

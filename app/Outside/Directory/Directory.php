@@ -9,6 +9,9 @@ use Acre\Core\Name\DomainName;
 /** The public directories of registries and registrars. */
 interface Directory
 {
-    /** @return list<Told> one a source that was asked, the registry's first; what went wrong is said in it and not thrown */
-    public function ask(DomainName $name): array;
+    /**
+     * @param  bool  $isDeep  whether the registrar's own directory is asked too
+     * @return list<Told> one a source that was asked, the registry's first; what went wrong is said in it and not thrown
+     */
+    public function ask(DomainName $name, bool $isDeep = true): array;
 }

@@ -47,7 +47,7 @@ final class PublicDirectories implements Directory
     ) {
     }
 
-    public function ask(DomainName $name): array
+    public function ask(DomainName $name, bool $isDeep = true): array
     {
         $suffix = $name->suffix();
         $tld = substr((string) strrchr(".{$suffix}", '.'), 1);
@@ -62,7 +62,7 @@ final class PublicDirectories implements Directory
             return [$server === null ? Told::nobody($suffix) : $this->text($name, $server)];
         }
         $registrys = $this->rdap($name, Source::Registry, rtrim($base, '/')."/domain/{$name->ascii}");
-        $own = $registrys[1]?->registrarsOwn();
+        $own = $isDeep ? $registrys[1]?->registrarsOwn() : null;
 
         return $own === null ? [$registrys[0]] : [$registrys[0], $this->rdap($name, Source::Registrar, $own)[0]];
     }
@@ -108,7 +108,12 @@ final class PublicDirectories implements Directory
         for ($hop = 0; ; $hop++) {
             $host = (string) parse_url($url, PHP_URL_HOST);
             $this->patience->ask($host);
-            $fetched = $this->fetch->get($url, RdapAnswer::TYPE);
+            try {
+                $fetched = $this->fetch->get($url, RdapAnswer::TYPE);
+            } catch (NotReached $e) {
+                throw $this->patience->failed($host, $e);
+            }
+            $this->patience->answered($host);
             if ($fetched->status < 300 || $fetched->status >= 400) {
                 return [$url, $fetched];
             }
@@ -136,7 +141,12 @@ final class PublicDirectories implements Directory
         $from = "{$server}, port 43";
         try {
             $this->patience->ask($server);
-            $text = WhoisText::read($this->asked($server, $name->ascii));
+            try {
+                $text = WhoisText::read($this->asked($server, $name->ascii));
+            } catch (NotReached $e) {
+                throw $this->patience->failed($server, $e);
+            }
+            $this->patience->answered($server);
             if ($text->saysNothing()) {
                 return Told::noSuchName(Source::Text, $from, $text->text);
             }

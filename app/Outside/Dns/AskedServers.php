@@ -9,6 +9,7 @@ use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Name\DomainName;
+use Acre\Wire\Dns\HostText;
 use App\Outside\Reach\Hosts;
 use React\Dns\Model\Message;
 use React\Dns\Model\Record;
@@ -310,6 +311,6 @@ final class AskedServers implements Dns
 
     private static function host(string $name): string
     {
-        return strtolower(rtrim($name, '.'));
+        return HostText::of($name);
     }
 }

@@ -15,6 +15,11 @@ final readonly class Patience
 
     private const LONGEST = 86_400;
 
+    /** Questions in a row that a host may leave unanswered before others stop waiting for it, and for how long: the house's own choice. */
+    private const SILENT = 3;
+
+    private const SILENT_REST = 120;
+
     public function __construct(private Repository $cache, private RateLimiter $limiter, private int $aMinute)
     {
     }
@@ -48,5 +53,23 @@ final readonly class Patience
         $this->cache->put("outside.rests.{$host}", time() + $seconds, $seconds);
 
         return NotReached::tooOften($host, $seconds);
+    }
+
+    /** One that stays silent again and again is left alone for a while: who asks about others would wait for it each time. */
+    public function failed(string $host, NotReached $e): NotReached
+    {
+        $times = $this->cache->get("outside.silent.{$host}");
+        $times = (is_int($times) ? $times : 0) + ($e->why === Why::Silent ? 1 : 0);
+        $this->cache->put("outside.silent.{$host}", $times, self::SILENT_REST * 2);
+        if ($times >= self::SILENT) {
+            $this->rest($host, self::SILENT_REST);
+        }
+
+        return $e;
+    }
+
+    public function answered(string $host): void
+    {
+        $this->cache->forget("outside.silent.{$host}");
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Outside;
 
+use Acre\Core\Record\Pace;
 use Acre\Core\Time\Instant;
 
 /** How the looking outside is planned. */
@@ -19,6 +20,18 @@ final readonly class Plan
      */
     public function __construct(public array $names, public float $questions, public int $limit, public int $due, public int $failing, public ?Instant $asked, public array $troubles)
     {
+    }
+
+    /** How many quiet names one host may answer for each day. */
+    public function roomFor(): int
+    {
+        return (int) floor($this->limit * 1_440 / Pace::Weekly->questionsADay());
+    }
+
+    /** Questions a minute that so many quiet names take. */
+    public function needs(int $names): float
+    {
+        return $names * Pace::Weekly->questionsADay() / 1_440;
     }
 
     /** Even if one host had to answer for all of them. */

@@ -12,9 +12,6 @@ use Illuminate\Database\Connection;
 /** How the looking outside is planned: how many names at which pace, what is behind, and whether hosts take so many questions. */
 final readonly class ReadPlan
 {
-    /** Directories that one look asks at most: the registry's and the registrar's own. */
-    private const QUESTIONS = 2;
-
     public function __construct(private Connection $database, private int $aMinute)
     {
     }
@@ -25,7 +22,7 @@ final readonly class ReadPlan
         $aMinute = 0.0;
         foreach (Row::all($this->database->select("SELECT pace, count(*) AS names FROM observing WHERE due_at < 'infinity' GROUP BY pace")) as $row) {
             $names[$row->text('pace')] = $row->int('names');
-            $aMinute += $row->int('names') * 60 / Pace::from($row->text('pace'))->seconds();
+            $aMinute += $row->int('names') * Pace::from($row->text('pace'))->questionsADay() / 1_440;
         }
         $late = Row::of($this->database->selectOne(
             'SELECT count(*) FILTER (WHERE due_at <= ?) AS due, count(*) FILTER (WHERE failures > 0) AS failing, max(asked_at) AS asked FROM observing', [$now->isoSecond()],
@@ -35,6 +32,6 @@ final readonly class ReadPlan
             $troubles[$row->textOrNull('reason') ?? ''] = $row->int('names');
         }
 
-        return new Plan($names, $aMinute * self::QUESTIONS, $this->aMinute, $late->int('due'), $late->int('failing'), $late->instant('asked'), $troubles);
+        return new Plan($names, $aMinute, $this->aMinute, $late->int('due'), $late->int('failing'), $late->instant('asked'), $troubles);
     }
 }

@@ -16,7 +16,8 @@
             <h2 id="room">Whether it fits</h2>
             <dl class="facts">
                 <div><dt>Questions</dt><dd>{{ $plan->questions < 1 ? 'less than one' : number_format($plan->questions, $plan->questions < 10 ? 1 : 0) }} a minute on average<span class="lesser">one host is asked {{ number_format($plan->limit) }} a minute at most, and less where it says so</span></dd></div>
-                <div><dt>Fits</dt><dd>@if ($plan->fits())<span class="is-good">yes</span>@else<span class="is-bad">no</span><span class="lesser">what can’t be asked in its turn is asked later: a week becomes {{ number_format(7 * $plan->questions / max(1, $plan->limit), 1) }} days if one host answers for all</span>@endif</dd></div>
+                <div><dt>Fits</dt><dd>@if ($plan->fits())<span class="is-good">yes</span>@else<span class="is-bad">no</span><span class="lesser">what can’t be asked in its turn is asked later: a day becomes {{ number_format($plan->questions / max(1, $plan->limit), 1) }} days if one host answers for all</span>@endif</dd></div>
+                <div><dt>Room for</dt><dd>{{ number_format($plan->roomFor()) }} names a day at one host<span class="lesser">50,000 names of one registry take {{ number_format($plan->needs(50_000), 0) }} questions a minute: each of them once a day at the registry, and once a week at its registrar</span></dd></div>
                 <div><dt>Their turn has come</dt><dd>{{ number_format($plan->due) }} {{ $plan->due === 1 ? 'name' : 'names' }}</dd></div>
                 <div><dt>Not answered last time</dt><dd>{{ number_format($plan->failing) }} {{ $plan->failing === 1 ? 'name' : 'names' }}</dd></div>
             </dl>

@@ -32,21 +32,36 @@ final class PaceTest extends TestCase
     public function test_what_was_done_is_looked_for_when_it_should_be_seen(): void
     {
         $last = Instant::of('2026-10-06T09:00:10Z');
-        $usual = Pace::Hourly->next('bell.com', $last);
-        self::assertSame('2026-10-06T09:20:00Z', Pace::Hourly->next('bell.com', $last, Instant::of('2026-10-06T09:00:00Z'))->isoSecond());
-        self::assertTrue($usual->equals(Pace::Hourly->next('bell.com', $last, Instant::of('2026-10-06T08:40:10Z'))), 'that time has come: as often as before');
-        self::assertTrue($usual->equals(Pace::Hourly->next('bell.com', $last, Instant::of('2026-09-30'))));
+        $usual = Pace::Hourly->next('bell.com', $last, true);
+        self::assertSame('2026-10-06T09:20:00Z', Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-10-06T09:00:00Z'))->isoSecond());
+        self::assertTrue($usual->equals(Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-10-06T08:40:10Z'))), 'that time has come: as often as before');
+        self::assertTrue($usual->equals(Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-09-30'))));
     }
 
     public function test_what_was_looked_at_together_does_not_fall_due_together(): void
     {
         $last = Instant::of(Given::NOW);
         foreach (Pace::cases() as $pace) {
-            $next = array_map(fn (int $one): int => $pace->next("name-{$one}.com", $last)->epoch - $last->epoch, range(1, 500));
-            self::assertGreaterThanOrEqual($pace->seconds() * 0.9 - 1, min($next));
-            self::assertLessThan($pace->seconds() * 1.1 + 1, max($next));
-            self::assertGreaterThan(200, count(array_unique($next)), 'spread out');
-            self::assertSame($pace->next('name-7.com', $last)->epoch, $pace->next('name-7.com', $last)->epoch);
+            foreach ([true, false] as $isHeld) {
+                $span = $isHeld ? min(86_400, $pace->seconds()) : $pace->seconds();
+                $next = array_map(fn (int $one): int => $pace->next("name-{$one}.com", $last, $isHeld)->epoch - $last->epoch, range(1, 500));
+                self::assertGreaterThan($span * 0.8 - 1, min($next));
+                self::assertLessThanOrEqual($span, max($next), 'never later than its span');
+                self::assertGreaterThan(200, count(array_unique($next)), 'spread out');
+                self::assertSame($pace->next('name-7.com', $last, $isHeld)->epoch, $pace->next('name-7.com', $last, $isHeld)->epoch);
+            }
         }
+    }
+
+    /** A held name is seen within a day, whatever its pace; five days are left to object to a transfer (Transfer Policy I.A.4, from memory). */
+    public function test_a_quiet_name_is_looked_at_each_day_and_in_full_once_a_week(): void
+    {
+        $last = Instant::of('2026-10-06T09:00:00Z');
+        self::assertTrue(Pace::Weekly->isDeep(null, $last));
+        self::assertFalse(Pace::Weekly->isDeep($last, $last->plusDays(5)));
+        self::assertTrue(Pace::Weekly->isDeep($last, $last->plusDays(6)), 'a day later it would be too late');
+        self::assertTrue(Pace::Daily->isDeep($last, $last->plusSeconds(60)));
+        self::assertTrue(Pace::Hourly->isDeep($last, $last->plusSeconds(60)));
+        self::assertEqualsWithDelta([8 / 7, 2, 48], array_map(fn (Pace $pace): float => $pace->questionsADay(), [Pace::Weekly, Pace::Daily, Pace::Hourly]), 0.0001);
     }
 }
