@@ -24,9 +24,8 @@ final readonly class Proof
      *
      * @param  string  $terms  the deed and its terms, in one line
      * @param  list<ProofLine>  $lines
-     * @param  string|null  $previous  SHA-256 of the proof made before this one; null: this is the house's first
      */
-    public static function of(int $docket, string $terms, int $preparedBy, Instant $preparedOn, int $settledBy, Instant $settledOn, Instant $closedOn, array $lines, int $position, ?string $previous): self
+    public static function of(int $docket, string $terms, int $preparedBy, Instant $preparedOn, int $settledBy, Instant $settledOn, Instant $closedOn, array $lines): ProofDraft
     {
         usort($lines, fn (ProofLine $a, ProofLine $b): int => strcmp($a->name, $b->name));
 
@@ -43,7 +42,7 @@ final readonly class Proof
             'before' => $line->before,
             'after' => $line->after,
             ...($line->reason === '' ? [] : ['reason' => $line->reason]),
-        ], $lines), $position, $previous);
+        ], $lines));
     }
 
     /**
@@ -52,18 +51,21 @@ final readonly class Proof
      * @param  string  $of  what it proves, as the first line says it
      * @param  array<string, string>  $head  what holds for the whole, by what it is called
      * @param  list<array<string, string>>  $lines  each of its parts alike
-     * @param  string|null  $previous  SHA-256 of the proof made before this one; null: this is the house's first
      */
-    public static function record(string $of, array $head, array $lines, int $position, ?string $previous): self
+    public static function record(string $of, array $head, array $lines): ProofDraft
     {
         $say = fn (string $what, string $value): string => "{$what}: ".self::line($value);
-        $rows = ["Acre Roll, proof of {$of}, form 1", 'proof: '.$position, ...array_map($say, array_keys($head), $head)];
+        $rows = array_map($say, array_keys($head), $head);
         foreach ($lines as $line) {
             array_push($rows, '', ...array_map($say, array_keys($line), $line));
         }
-        array_push($rows, '', 'previous proof: '.($previous ?? 'none'));
-        $text = implode("\n", $rows)."\n";
 
+        return new ProofDraft("Acre Roll, proof of {$of}, form 1", implode("\n", $rows));
+    }
+
+    /** As it stands in a chain; made by a draft. */
+    public static function ofText(string $text): self
+    {
         return new self($text, hash('sha256', $text));
     }
 

@@ -162,7 +162,7 @@ final class DocketPagesTest extends TestCase
         $docket->lines()->update(['state' => LineState::Done, 'done_on' => '2026-10-06']);
         $docket->update(['state' => 'closed', 'closed_on' => $now]);
         $previous = $wrong === 'previous' ? str_repeat('0', 64) : Proof::query()->sole()->sha256;
-        $proof = app(ProofOfDocket::class)->make($docket->id, 2, $previous);
+        $proof = app(ProofOfDocket::class)->draft($docket->id)->at(2, $previous);
         Proof::query()->create([
             'docket_id' => $docket->id, 'position' => $wrong === 'position' ? 3 : 2, 'text' => $wrong === 'text' ? str_replace('two.com', 'too.com', $proof->text) : $proof->text,
             'sha256' => $proof->sha256, 'previous_sha256' => $previous, 'made_on' => $now,

@@ -70,13 +70,9 @@ final readonly class SaveContact
                 $this->database->update("UPDATE roles SET told_version_id = ? WHERE contact_id = ? AND role = 'registrant' AND upper_inf(span) AND told_version_id IS NULL", [$before->id, $locked->id]);
             }
             $locked->update(['kind' => $value->kind, 'client_id' => $clientId, 'version' => $version + 1]);
-            $now = $this->clock->now();
-            if ($before->span->from !== null && $now->isAfter($before->span->from)) {
-                $before->update(['span' => Span::of($before->span->from, $now)]);
-            } else {
-                // What was written this very second was never so.
-                $before->delete();
-            }
+            // Two edits of one second are two versions all the same: a registrar may have been told the first.
+            $now = $before->span->from === null ? $this->clock->now() : Instant::latest($this->clock->now(), $before->span->from->plusSeconds(1));
+            $before->update(['span' => Span::of($before->span->from, $now)]);
             $this->version($locked->refresh(), $value, 'typed', $user, $now);
             if ($isMaterial) {
                 $this->database->update("UPDATE registrations r SET registrant_changed_on = ?::timestamptz FROM roles o WHERE o.registration_id = r.id AND o.contact_id = ? AND o.role = 'registrant' AND upper_inf(o.span)", [$this->clock->now()->isoSecond(), $locked->id]);

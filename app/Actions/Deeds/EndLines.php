@@ -26,6 +26,9 @@ use Illuminate\Database\Eloquent\Collection;
 /** Ends lines that are out on their slip: done on a day, refused for a reason, or called off. All or none of what was ticked. */
 final readonly class EndLines
 {
+    /** Of a transaction that another one was in the way of. */
+    private const TRIES = 3;
+
     public function __construct(
         private Connection $database,
         private Deeds $deeds,
@@ -135,7 +138,7 @@ final readonly class EndLines
             $this->close->ifAllEnded($docket->id);
 
             return $lines->count();
-        });
+        }, self::TRIES);
     }
 
     /**

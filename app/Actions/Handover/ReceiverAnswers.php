@@ -9,6 +9,7 @@ use App\Actions\Links\OpenLink;
 use App\Jobs\CarryAccepted;
 use App\Models\Acceptance;
 use App\Models\Account;
+use App\Models\Docket;
 use App\Models\Link;
 use App\Models\LinkPurpose;
 use App\Support\HouseLog;
@@ -31,8 +32,7 @@ final readonly class ReceiverAnswers
     public function accept(string $token, array $typed): bool
     {
         $isRight = $this->database->transaction(function () use ($token, $typed): ?bool {
-            $link = $this->links->handle($token, lock: true);
-            $acceptance = $link === null ? null : $this->open($link);
+            [$link, $acceptance] = $this->open($token);
             if ($link === null || $acceptance === null) {
                 return null;
             }
@@ -56,8 +56,7 @@ final readonly class ReceiverAnswers
     public function refuse(string $token, string $words): bool
     {
         return $this->database->transaction(function () use ($token, $words): bool {
-            $link = $this->links->handle($token, lock: true);
-            $acceptance = $link === null ? null : $this->open($link);
+            [$link, $acceptance] = $this->open($token);
             if ($link === null || $acceptance === null) {
                 return false;
             }
@@ -67,9 +66,17 @@ final readonly class ReceiverAnswers
         });
     }
 
-    private function open(Link $link): ?Acceptance
+    /** @return array{Link|null, Acceptance|null} locked in the house's order: docket, word, link */
+    private function open(string $token): array
     {
-        return $link->purpose !== LinkPurpose::AcceptHandover ? null : Acceptance::query()->with('account.registrar')->whereNull('answered_on')->lockForUpdate()->find($link->docket_id);
+        $found = $this->links->handle($token);
+        if ($found?->purpose !== LinkPurpose::AcceptHandover) {
+            return [null, null];
+        }
+        Docket::query()->lockForUpdate()->find($found->docket_id);
+        $acceptance = Acceptance::query()->with('account.registrar')->whereNull('answered_on')->lockForUpdate()->find($found->docket_id);
+
+        return [$this->links->handle($token, lock: true), $acceptance];
     }
 
     private function use(Link $link, Acceptance $acceptance, bool $accepted, ?string $words): void

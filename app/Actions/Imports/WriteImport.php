@@ -67,6 +67,7 @@ final readonly class WriteImport
         foreach ($rows as $row) {
             $of[$row->text('verdict')][$row->text('ascii')] = $row;
         }
+        $this->lockNames($of);
         $created = $this->create($import, $of['new']);
         $changed = $this->change($import, $of['changed']);
         $written = [...$created, ...$changed, ...$this->miss($import, array_keys($of['missing']))];
@@ -97,6 +98,28 @@ final readonly class WriteImport
     }
 
     /**
+     * All names of a chunk, once and in one order: two lists that share names, or a list and a look outside, would wait for each other.
+     *
+     * @param  array<string, array<string, Row>>  $of  by verdict and name
+     */
+    private function lockNames(array $of): void
+    {
+        $new = array_map(strval(...), array_keys($of['new']));
+        sort($new, SORT_STRING);
+        $names = array_map(function (string $ascii): array {
+            $name = DomainName::of($ascii);
+
+            return ['ascii' => $ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()];
+        }, $new);
+        if ($names !== []) {
+            $this->database->statement(
+                'INSERT INTO names (ascii, unicode, suffix, created_at, updated_at) SELECT ascii, unicode, suffix, now(), now() FROM json_populate_recordset(NULL::names, ?::json) ON CONFLICT (ascii) DO NOTHING', [json_encode($names, JSON_THROW_ON_ERROR)],
+            );
+        }
+        $this->locked([...$new, ...array_map(strval(...), [...array_keys($of['changed']), ...array_keys($of['missing'])])]);
+    }
+
+    /**
      * @param  array<string, Row>  $rows  by name
      * @return array<string, array{int, int, string}> name id, version, event; what was refused after all is not among them
      */
@@ -108,14 +131,6 @@ final readonly class WriteImport
         if ($rows === []) {
             return [];
         }
-        $names = array_map(function (string $ascii): array {
-            $name = DomainName::of($ascii);
-
-            return ['ascii' => $ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()];
-        }, array_keys($rows));
-        $this->database->statement(
-            'INSERT INTO names (ascii, unicode, suffix, created_at, updated_at) SELECT ascii, unicode, suffix, now(), now() FROM json_populate_recordset(NULL::names, ?::json) ON CONFLICT (ascii) DO NOTHING', [json_encode($names, JSON_THROW_ON_ERROR)],
-        );
         $ids = $this->locked(array_keys($rows));
         foreach (Row::all($this->database->table('registrations')->whereIn('name_id', $ids)->whereRaw('upper_inf(span)')->get(['name_id'])) as $held) {
             $ascii = (string) array_search($held->int('name_id'), $ids, true);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Proofs;
 
 use Acre\Core\Title\Proof as CoreProof;
+use Acre\Core\Title\ProofDraft;
 use App\Models\Proof;
 use App\Models\ProofKind;
 use App\Support\TradeClock;
@@ -21,11 +22,12 @@ final readonly class Chain
     /** In the transaction that ends it. */
     public function append(ProofKind $kind, int $id): Proof
     {
-        // One proof at a time, so that each knows the one before it.
+        $draft = $this->draft($kind, $id);
+        // One proof at a time, so that each knows the one before it; what takes long was done before.
         $this->database->select('SELECT pg_advisory_xact_lock(2, 0)');
         $previous = Proof::query()->orderByDesc('position')->first();
         $position = ($previous->position ?? 0) + 1;
-        $made = $this->make($kind, $id, $position, $previous?->sha256);
+        $made = $draft->at($position, $previous?->sha256);
 
         return Proof::query()->create([$kind->column() => $id, 'position' => $position, 'text' => $made->text, 'sha256' => $made->sha256, 'previous_sha256' => $previous?->sha256, 'made_on' => $this->clock->now()]);
     }
@@ -35,15 +37,15 @@ final readonly class Chain
     {
         [$kind, $id] = $proof->subject();
 
-        return $this->make($kind, $id, $proof->position, $proof->previous_sha256);
+        return $this->draft($kind, $id)->at($proof->position, $proof->previous_sha256);
     }
 
-    private function make(ProofKind $kind, int $id, int $position, ?string $previous): CoreProof
+    private function draft(ProofKind $kind, int $id): ProofDraft
     {
         $source = match ($kind) {
             ProofKind::Docket => ProofOfDocket::class, ProofKind::Handing => ProofOfHanding::class, ProofKind::Erasure => ProofOfErasure::class,
         };
 
-        return $this->container->make($source)->make($id, $position, $previous);
+        return $this->container->make($source)->draft($id);
     }
 }

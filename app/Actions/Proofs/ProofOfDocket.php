@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Proofs;
 
 use Acre\Core\Title\Proof as CoreProof;
+use Acre\Core\Title\ProofDraft;
 use Acre\Core\Title\ProofLine;
 use App\Actions\Deeds\Deeds;
 use App\Models\Docket;
@@ -19,14 +20,14 @@ final readonly class ProofOfDocket implements Provable
     {
     }
 
-    public function make(int $id, int $position, ?string $previous): CoreProof
+    public function draft(int $id): ProofDraft
     {
         $docket = Docket::query()->findOrFail($id);
         if ($docket->settled_by === null || $docket->settled_on === null || $docket->closed_on === null) {
             throw new LogicException('A docket that is not closed has no proof.');
         }
 
-        return CoreProof::of($id, $this->deeds->of($docket)->inOneLine($docket), $docket->prepared_by, $docket->prepared_on, $docket->settled_by, $docket->settled_on, $docket->closed_on, $this->lines($id), $position, $previous);
+        return CoreProof::of($id, $this->deeds->of($docket)->inOneLine($docket), $docket->prepared_by, $docket->prepared_on, $docket->settled_by, $docket->settled_on, $docket->closed_on, $this->lines($id));
     }
 
     /** @return list<ProofLine> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Proofs;
 
 use Acre\Core\Title\Proof as CoreProof;
+use Acre\Core\Title\ProofDraft;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
@@ -15,7 +16,7 @@ final readonly class ProofOfErasure implements Provable
     {
     }
 
-    public function make(int $id, int $position, ?string $previous): CoreProof
+    public function draft(int $id): ProofDraft
     {
         $row = Row::of($this->database->table('erasures')->where('contact_id', $id)->first());
         $counts = $row->json('counts');
@@ -27,7 +28,7 @@ final readonly class ProofOfErasure implements Provable
             'erased' => ($row->instant('erased_on')?->isoSecond() ?? '').' by person '.($row->intOrNull('user_id') ?? 'unknown'),
             ...array_map(fn (mixed $count): string => is_int($count) ? (string) $count : '', self::named($counts)),
             'digest' => $row->text('digest'),
-        ], [], $position, $previous);
+        ], []);
     }
 
     /**

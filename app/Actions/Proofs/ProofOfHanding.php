@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Proofs;
 
 use Acre\Core\Title\Proof as CoreProof;
+use Acre\Core\Title\ProofDraft;
 use App\Models\Handing;
 use App\Models\HandingLine;
 use LogicException;
@@ -12,7 +13,7 @@ use LogicException;
 /** The proof of somebody's custody handed to another: account by account what was done, by whom, and what was left and why. People are named by number. */
 final readonly class ProofOfHanding implements Provable
 {
-    public function make(int $id, int $position, ?string $previous): CoreProof
+    public function draft(int $id): ProofDraft
     {
         $handing = Handing::query()->with('lines.account.registrar')->findOrFail($id);
         if ($handing->closed_on === null) {
@@ -31,6 +32,6 @@ final readonly class ProofOfHanding implements Provable
             'parts' => str_replace('_', ' ', implode(', ', $line->parts)),
             'result' => "{$line->state->value} on {$line->ended_on?->date()} by person {$line->ended_by}",
             ...($line->words === null ? [] : ['reason' => (string) preg_replace('/\s+/', ' ', $line->words)]),
-        ])->all()), $position, $previous);
+        ])->all()));
     }
 }

@@ -10,6 +10,7 @@ use App\Actions\Verification\VerifyMailbox;
 use App\Jobs\CarryConfirmed;
 use App\Models\Confirmation;
 use App\Models\Contact;
+use App\Models\Docket;
 use App\Models\LinkPurpose;
 use App\Models\Mailbox;
 use App\Support\HouseLog;
@@ -38,8 +39,12 @@ final readonly class SideAnswers
     private function answer(string $token, bool $confirmed, ?string $words): bool
     {
         return $this->database->transaction(function () use ($token, $confirmed, $words): bool {
-            $link = $this->links->handle($token, lock: true);
-            $confirmation = $link?->purpose !== LinkPurpose::ConfirmRegistrant ? null : Confirmation::query()->with('docket')->whereNull('answered_on')->lockForUpdate()->find($link->confirmation_id);
+            $found = $this->links->handle($token);
+            $docket = $found?->purpose !== LinkPurpose::ConfirmRegistrant ? null : Confirmation::query()->find($found->confirmation_id)?->docket_id;
+            // In the house's order: docket, word, link.
+            Docket::query()->lockForUpdate()->find($docket);
+            $confirmation = $docket === null ? null : Confirmation::query()->with('docket')->whereNull('answered_on')->lockForUpdate()->find($found->confirmation_id ?? 0);
+            $link = $confirmation === null ? null : $this->links->handle($token, lock: true);
             if ($link === null || $confirmation === null) {
                 return false;
             }

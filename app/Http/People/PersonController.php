@@ -6,10 +6,12 @@ namespace App\Http\People;
 
 use App\Actions\People\SecondFactor;
 use App\Http\SignedInRequest;
+use App\Models\Role;
 use App\Models\User;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Validation\ValidationException;
 use Illuminate\View\View;
 
 /** Who may sign in, and as what; an Owner's page. */
@@ -62,9 +64,14 @@ final readonly class PersonController
         $values['may_sign_in'] = $request->boolean('may_sign_in', true);
         $this->database->transaction(function () use ($person, $values, $request): void {
             $isNew = ! $person->exists;
+            // Two Owners who take each other's role away come one after the other, so that the second finds what the first has done.
+            User::query()->where('role', Role::Owner)->orderBy('id')->lockForUpdate()->pluck('id');
             $person->fill($values)->save();
             if ($person->wasChanged(['password', 'role', 'may_sign_in', 'email']) && $person->id !== $request->person()->id) {
                 $this->database->table('sessions')->where('user_id', $person->id)->delete();
+            }
+            if (User::query()->where('role', Role::Owner)->where('may_sign_in', true)->doesntExist()) {
+                throw ValidationException::withMessages(['role' => __('people.last_owner')]);
             }
             $this->log->write($isNew ? 'made' : 'changed', 'person', $person->id, ['role' => $person->role->value, 'may_sign_in' => $person->may_sign_in], $request->person()->id);
         });

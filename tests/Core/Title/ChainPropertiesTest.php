@@ -63,7 +63,7 @@ final class ChainPropertiesTest extends TestCase
             for ($count = $random->getInt(1, 20); $count > 0; $count--) {
                 $lines[] = new ProofLine("bell-{$position}-{$count}.example", ['done', 'refused', 'stopped'][$random->getInt(0, 2)], $at->toDay(), 'Skerry 40718, for the Foundry', 'Skerry 51877, for the Foundry', '');
             }
-            $proof = Proof::of($position, 'hand over', 1, $at, 2, $at, $at, $random->shuffleArray($lines), $position, $previous);
+            $proof = Proof::of($position, 'hand over', 1, $at, 2, $at, $at, $random->shuffleArray($lines))->at($position, $previous);
             $previous = $proof->sha256;
             $texts[] = $proof->text;
         }

@@ -42,7 +42,7 @@ final class TitleTest extends TestCase
         return Proof::of(132, 'hand over to Skerry 51877', 3, $at, 1, $at, $at, [
             new ProofLine('b.example', 'refused', null, 'Skerry 40718', 'Skerry 40718', $reason),
             new ProofLine($first, 'done', Instant::of('2026-10-07'), 'Skerry 40718', 'Skerry 51877', ''),
-        ], 1, null);
+        ])->at(1, null);
     }
 
     public function test_the_digest_is_what_sha256sum_says_of_the_text(): void
