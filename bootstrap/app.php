@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\CleanStrings;
+use App\Http\Middleware\OwnReferer;
 use App\Http\Middleware\SecurityHeaders;
 use App\Outside\Reach\NotReached;
 use App\Support\ChangedMeanwhile;
@@ -21,6 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(SecurityHeaders::class);
+        $middleware->prepend(OwnReferer::class);
         $middleware->append(CleanStrings::class);
         $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
         $middleware->redirectUsersTo(fn (Request $request): string => route('rounds'));

@@ -23,6 +23,7 @@ use App\Http\Imports\ImportController;
 use App\Http\Letters\LetterTextController;
 use App\Http\Log\LogController;
 use App\Http\Me\MeController;
+use App\Http\Middleware\EndsInTime;
 use App\Http\Middleware\NothingKept;
 use App\Http\Names\CodeController;
 use App\Http\Names\ExtraController;
@@ -61,6 +62,8 @@ Route::middleware('guest')->group(function (): void {
     Route::post('begin', [BeginController::class, 'store']);
     Route::get('sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('forgot', [SessionController::class, 'forgot'])->name('forgot');
+    Route::post('forgot', [SessionController::class, 'storeForgot'])->middleware('throttle:forgot');
     Route::get('sign-in/second', [SessionController::class, 'second'])->name('sign-in.second');
     Route::post('sign-in/second', [SessionController::class, 'storeSecond'])->middleware('throttle:second');
 });
@@ -76,7 +79,7 @@ Route::middleware(['throttle:answers', NothingKept::class])->withoutMiddleware([
 });
 
 // Every route below names who may; a test walks them all.
-Route::middleware('auth')->group(function (): void {
+Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class])->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out')->middleware('can:look');
     Route::redirect('/', '/rounds')->middleware('can:look');
     Route::get('rounds', [RoundsController::class, 'show'])->name('rounds')->middleware('can:look');
@@ -100,6 +103,7 @@ Route::middleware('auth')->group(function (): void {
     Route::controller(MeController::class)->prefix('me')->middleware('can:look')->group(function (): void {
         Route::get('/', 'show')->name('me');
         Route::post('sessions', 'endSession')->name('me.sessions');
+        Route::put('password', 'changePassword')->name('me.password')->middleware('throttle:second');
         Route::get('second', 'second')->name('me.second');
         Route::post('second', 'beginSecond')->middleware('throttle:second');
         Route::delete('second', 'endSecond')->middleware('throttle:second');

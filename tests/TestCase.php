@@ -6,6 +6,8 @@ namespace Tests;
 
 use App\Outside\World;
 use App\Support\TradeClock;
+use Illuminate\Contracts\Auth\Authenticatable;
+use Illuminate\Contracts\Session\Session;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Support\Uri;
@@ -56,6 +58,19 @@ abstract class TestCase extends BaseTestCase
         $this->app->make(TradeClock::class)->forget();
 
         return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+    }
+
+    /**
+     * Somebody else at the same browser has not changed a password.
+     *
+     * @param  Authenticatable  $user
+     * @param  string|null  $guard
+     */
+    public function actingAs($user, $guard = null): static
+    {
+        $this->app->make(Session::class)->forget('password_hash_web');
+
+        return parent::actingAs($user, $guard);
     }
 
     /** @return array<string, mixed> */

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $docket_version as it was when the letter was written
  * @property int|null $confirmation_id the word on it that is asked for
  * @property int|null $mailbox_id that is to be verified
+ * @property int|null $user_id who of the house sets their password
  * @property int $misses times that what was typed did not belong to it
  * @property-read Docket|null $docket
  */

@@ -10,4 +10,6 @@ enum LinkPurpose: string
     case AcceptHandover = 'accept_handover';
     case ConfirmRegistrant = 'confirm_registrant';
     case VerifyMailbox = 'verify_mailbox';
+    /** Of somebody of the house: their own, for the first time or anew. */
+    case SetPassword = 'set_password';
 }

@@ -14,7 +14,7 @@ use SensitiveParameter;
  * @property int $id
  * @property string $name
  * @property string $email
- * @property string $password
+ * @property string|null $password null: nobody has set one yet
  * @property Role $role
  * @property bool $may_sign_in
  * @property string|null $otp_secret bytes of the second factor
@@ -24,9 +24,9 @@ use SensitiveParameter;
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks', 'morning', 'otp_secret', 'otp_step'];
+    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks', 'morning', 'otp_secret', 'otp_step', 'password_set_at'];
 
-    protected $attributes = ['may_sign_in' => true, 'looks' => '{}', 'morning' => false, 'otp_secret' => null, 'otp_step' => null];
+    protected $attributes = ['may_sign_in' => true, 'looks' => '{}', 'morning' => false, 'otp_secret' => null, 'otp_step' => null, 'password' => null];
 
     protected $hidden = ['password', 'otp_secret'];
 
@@ -39,7 +39,13 @@ final class User extends Authenticatable
         return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean', 'looks' => 'array', 'morning' => 'boolean', 'otp_secret' => AsSecret::class];
     }
 
-    public static function enrol(string $name, string $email, #[SensitiveParameter] string $password, Role $role): self
+    /** However its letters are written; PostgreSQL's own folding, which the unique index goes by. */
+    public static function atMailbox(string $mailbox): ?self
+    {
+        return self::query()->whereRaw('lower(email) = lower(?)', [trim($mailbox)])->first();
+    }
+
+    public static function enrol(string $name, string $email, #[SensitiveParameter] ?string $password, Role $role): self
     {
         return self::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => $role]);
     }

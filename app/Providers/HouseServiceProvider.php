@@ -10,6 +10,7 @@ use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Links\IssueLink;
 use App\Actions\Names\GatherNames;
+use App\Http\KnownDevice;
 use App\Models\Right;
 use App\Models\User;
 use App\Queries\Keyset;
@@ -33,6 +34,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
 use Illuminate\Translation\Translator;
@@ -63,6 +65,10 @@ final class HouseServiceProvider extends ServiceProvider
     public function boot(): void
     {
         $this->strictModels();
+        // Addresses are those of the settings, whatever host a request names.
+        $root = config()->string('app.url');
+        URL::forceRootUrl($root);
+        URL::forceScheme(str_starts_with($root, 'https://') ? 'https' : 'http');
         CursorPaginator::currentCursorResolver(fn (string $name = 'cursor') => Keyset::cursor($this->app->make('request')->query($name)));
 
         foreach (Right::cases() as $right) {
@@ -72,9 +78,19 @@ final class HouseServiceProvider extends ServiceProvider
         RateLimiter::for('sign-in', function (Request $request): array {
             $who = $request->input('email');
             $tries = config()->integer('house.sign_in_tries');
+            // By who it is, and not by how it is written: two ways of writing that fold apart would be two limits.
+            $user = is_string($who) && mb_strlen($who) <= 320 ? User::atMailbox($who)?->id : null;
+            $device = KnownDevice::of($request, $user);
+            if ($device !== null) {
+                return [Limit::perMinute($tries)->by("device:{$device}")];
+            }
+            $from = (string) $request->ip();
+            $person = $user === null ? 'nobody:'.hash('sha256', is_string($who) ? Str::lower(trim($who)) : '') : "person:{$user}";
 
-            return [Limit::perMinute($tries)->by('who:'.(is_string($who) ? Str::lower(trim($who)) : '')), Limit::perMinute(6 * $tries)->by('from:'.$request->ip())];
+            return [Limit::perMinute($tries)->by("{$person}:{$from}"), Limit::perMinute(3 * $tries)->by($person), Limit::perMinute(6 * $tries)->by("from:{$from}")];
         });
+
+        RateLimiter::for('forgot', fn (Request $request): array => [Limit::perHour(20)->by('forgot-from:'.$request->ip()), Limit::perHour(3)->by('forgot:'.hash('sha256', is_string($request->input('email')) ? Str::lower(trim($request->input('email'))) : ''))]);
 
         RateLimiter::for('second', function (Request $request): array {
             $waiting = $request->session()->get('waits_for_code');

@@ -58,6 +58,13 @@ final class RacesTest extends TestCase
         }
     }
 
+    protected function tearDown(): void
+    {
+        // Hundreds of meetings would else hold hundreds of connections.
+        DB::purge();
+        parent::tearDown();
+    }
+
     /** @return iterable<string, array{string, int}> every pair that meets, paused early and late */
     public static function few(): iterable
     {

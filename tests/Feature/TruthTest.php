@@ -139,7 +139,7 @@ final class TruthTest extends TestCase
     public function test_passwords_are_kept_slowly_hashed(): void
     {
         $user = User::enrol('Pim', 'pim@harrow-tern.example', House::PASSWORD, Role::Reader);
-        self::assertStringStartsWith('$2y$', $user->password);
+        self::assertStringStartsWith('$2y$', (string) $user->password);
         // The framework's own twelve rounds hold: only the tests' settings lower them.
         self::assertStringNotContainsString('BCRYPT_ROUNDS', (string) file_get_contents(base_path('.env.example')).file_get_contents(base_path('bin/stack.sh')));
         self::assertStringContainsString("env('BCRYPT_ROUNDS', 12)", (string) file_get_contents(base_path('vendor/laravel/framework/config/hashing.php')));

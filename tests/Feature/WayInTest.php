@@ -90,9 +90,12 @@ final class WayInTest extends TestCase
     public function test_it_is_taken_off_with_the_password(): void
     {
         $this->actingAs($this->house->clerk);
-        $this->setUpSecond($this->secret());
-        $this->from('/me')->delete('/me/second', ['password' => 'wrong'])->assertSessionHasErrors('password');
-        $this->delete('/me/second', ['password' => House::PASSWORD])->assertRedirect('/me');
+        $codes = $this->setUpSecond($this->secret());
+        $this->from('/me')->delete('/me/second', ['password' => 'wrong', 'code' => $codes[0]])->assertSessionHasErrors('password');
+        $this->delete('/me/second', ['password' => House::PASSWORD])->assertSessionHasErrors('code');
+        $this->delete('/me/second', ['password' => House::PASSWORD, 'code' => '000000'])->assertSessionHasErrors('code');
+        self::assertNotNull($this->house->clerk->refresh()->otp_secret, 'whoever has the password alone does not take it off');
+        $this->delete('/me/second', ['password' => House::PASSWORD, 'code' => $codes[0]])->assertRedirect('/me');
         self::assertNull($this->house->clerk->refresh()->otp_secret);
         self::assertSame(0, DB::table('recovery_codes')->count());
     }

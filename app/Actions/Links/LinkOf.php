@@ -7,7 +7,7 @@ namespace App\Actions\Links;
 use App\Models\Confirmation;
 use App\Models\Docket;
 
-/** What a link in a letter is about: a docket in one version, one side's word on it, or a mailbox. */
+/** What a link in a letter is about: a docket in one version, one side's word on it, a mailbox, or somebody of the house. */
 final readonly class LinkOf
 {
     /** @param  array<string, int|null>  $columns */
@@ -23,6 +23,11 @@ final readonly class LinkOf
     public static function confirmation(Confirmation $confirmation, Docket $docket): self
     {
         return new self(['docket_id' => $docket->id, 'docket_version' => $docket->version, 'confirmation_id' => $confirmation->id], 'confirmation_id');
+    }
+
+    public static function user(int $userId): self
+    {
+        return new self(['user_id' => $userId], 'user_id');
     }
 
     public static function mailbox(int $mailboxId): self

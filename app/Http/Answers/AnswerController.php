@@ -37,7 +37,7 @@ final readonly class AnswerController
             return $this->told('over', 410);
         }
         try {
-            $said = $this->behind($link->purpose)->store($token, new TypedAnswer($request));
+            $said = $this->behind($link->purpose)->store($link, $token, new TypedAnswer($request));
         } catch (NotAnswered $e) {
             return $this->page($token, $e->getMessage());
         }
@@ -65,6 +65,7 @@ final readonly class AnswerController
             LinkPurpose::AcceptHandover => HandoverPage::class,
             LinkPurpose::ConfirmRegistrant => ConfirmationPage::class,
             LinkPurpose::VerifyMailbox => VerificationPage::class,
+            LinkPurpose::SetPassword => PasswordPage::class,
         });
     }
 

@@ -19,5 +19,5 @@ interface AnswerPage
      *
      * @throws NotAnswered when it can't be, and the link is still good
      */
-    public function store(string $token, TypedAnswer $typed): ?string;
+    public function store(Link $link, string $token, TypedAnswer $typed): ?string;
 }

@@ -40,6 +40,14 @@ final readonly class TypedAnswer
         return $typed;
     }
 
+    /** @return array{string, string} a password, and the same again; as they were typed */
+    public function passwords(): array
+    {
+        $typed = fn (string $field): string => is_string($said = $this->request->input($field)) ? substr($said, 0, 1_000) : '';
+
+        return [$typed('password'), $typed('password_confirmation')];
+    }
+
     private function upTo(string $field, int $most): string
     {
         $said = $this->request->input($field);

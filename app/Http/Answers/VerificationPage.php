@@ -40,7 +40,7 @@ final readonly class VerificationPage implements AnswerPage
         ]];
     }
 
-    public function store(string $token, TypedAnswer $typed): ?string
+    public function store(Link $link, string $token, TypedAnswer $typed): ?string
     {
         if ($typed->accepts() === null) {
             throw NotAnswered::because($this->words->say('letters.answer.neither_right'));

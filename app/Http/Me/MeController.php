@@ -7,11 +7,13 @@ namespace App\Http\Me;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Otp\Totp;
 use App\Actions\People\SecondFactor;
+use App\Actions\People\SetPassword;
 use App\Http\SignedInRequest;
 use App\Support\HouseLog;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\View\View;
 
@@ -55,6 +57,17 @@ final readonly class MeController
         return to_route('me')->with('told', $ended === 1 ? 'One session is ended.' : number_format($ended).' sessions are ended.');
     }
 
+    public function changePassword(PasswordRequest $request, SetPassword $set): RedirectResponse
+    {
+        $user = $request->person();
+        $set->change($user, $request->string('password')->toString(), $request->session()->getId());
+        $request->session()->regenerate();
+        // This session goes on under the new one.
+        Auth::guard('web')->login($user->refresh());
+
+        return to_route('me')->with('told', __('session.changed'));
+    }
+
     public function second(SignedInRequest $request): View|RedirectResponse
     {
         $user = $request->person();
@@ -73,7 +86,7 @@ final readonly class MeController
     {
         $user = $request->person();
         $kept = $request->session()->get(self::SECRET);
-        if (! Hash::check($request->word('password'), $user->password)) {
+        if (! Hash::check($request->word('password'), $user->password ?? '')) {
             return to_route('me.second')->withErrors(['password' => __('session.password_wrong')]);
         }
         $codes = is_string($kept) && $user->otp_secret === null ? $this->second->begin($user, (string) base64_decode($kept, true), $request->word('code')) : null;
@@ -88,8 +101,11 @@ final readonly class MeController
     public function endSecond(SignedInRequest $request): RedirectResponse
     {
         $user = $request->person();
-        if (! Hash::check($request->word('password'), $user->password)) {
+        if (! Hash::check($request->word('password'), $user->password ?? '')) {
             return to_route('me')->withErrors(['password' => __('session.password_wrong')]);
+        }
+        if (! $this->second->takes($user, $request->word('code'))) {
+            return to_route('me')->withErrors(['code' => __('session.second_needed')]);
         }
         $this->second->end($user);
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Http\People;
 
 use App\Actions\People\SecondFactor;
+use App\Actions\People\WritePasswordLetter;
 use App\Http\SignedInRequest;
 use App\Models\Role;
 use App\Models\User;
+use App\Outside\Post\Post;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 use Illuminate\Http\RedirectResponse;
@@ -17,7 +19,7 @@ use Illuminate\View\View;
 /** Who may sign in, and as what; an Owner's page. */
 final readonly class PersonController
 {
-    public function __construct(private Connection $database, private HouseLog $log)
+    public function __construct(private Connection $database, private Post $post, private WritePasswordLetter $letter, private HouseLog $log)
     {
     }
 
@@ -28,7 +30,7 @@ final readonly class PersonController
 
     public function create(): View
     {
-        return view('people.form', ['person' => new User]);
+        return view('people.form', ['person' => new User, 'byLetter' => $this->post->isThere()]);
     }
 
     public function store(PersonRequest $request): RedirectResponse
@@ -38,7 +40,7 @@ final readonly class PersonController
 
     public function edit(User $person): View
     {
-        return view('people.form', ['person' => $person]);
+        return view('people.form', ['person' => $person, 'byLetter' => $this->post->isThere()]);
     }
 
     public function update(User $person, PersonRequest $request): RedirectResponse
@@ -75,6 +77,12 @@ final readonly class PersonController
             }
             $this->log->write($isNew ? 'made' : 'changed', 'person', $person->id, ['role' => $person->role->value, 'may_sign_in' => $person->may_sign_in], $request->person()->id);
         });
+
+        if ($person->password === null && $this->post->isThere()) {
+            $this->letter->invite($person, $request->person());
+
+            return to_route('people.index')->with('told', __('people.invited', ['who' => $person->name]));
+        }
 
         return to_route('people.index')->with('told', __('forms.saved', ['what' => $person->name]));
     }

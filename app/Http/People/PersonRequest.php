@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\People;
 
+use App\Http\NewPassword;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Role;
 use App\Models\User;
+use App\Outside\Post\Post;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Rules\Password;
 
 final class PersonRequest extends FormRequest
 {
@@ -27,7 +28,8 @@ final class PersonRequest extends FormRequest
             'email' => ['required', 'email', 'max:320', new NotTaken(User::class, 'email', 'person', $person)],
             'role' => ['required', Rule::enum(Role::class), $this->leavesAnOwner($person)],
             'may_sign_in' => ['boolean', $this->leavesAnOwner($person)],
-            'password' => [$person instanceof User ? 'nullable' : 'required', 'confirmed', Password::min(12), 'max:1000'],
+            // Where there is a post, people set their own; an Owner gives one only where no letter can be sent, and never to themselves.
+            'password' => app(Post::class)->isThere() || ($person instanceof User && $person->is($this->person())) ? ['prohibited'] : [$person instanceof User ? 'nullable' : 'required', 'confirmed', new NewPassword([$this->word('name'), $this->word('email')])],
         ];
     }
 

@@ -50,6 +50,8 @@ final readonly class TakeAwayController
 
     public function calendar(RollRequest $request): StreamedResponse
     {
+        $this->log->write('taken_away', 'roll', null, ['as' => 'calendar', 'sentence' => json_encode($request->filter()->words(), JSON_THROW_ON_ERROR)]);
+
         return $this->days($request->filter(), 'attachment');
     }
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Session;
 
+use App\Http\NewPassword;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rules\Password;
 
 /** Only a house without anybody in it can be begun. */
 final class BeginRequest extends FormRequest
@@ -23,7 +23,7 @@ final class BeginRequest extends FormRequest
             'house' => ['required', 'string', 'max:200'],
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:320'],
-            'password' => ['required', 'confirmed', Password::min(12), 'max:1000'],
+            'password' => ['required', 'confirmed', new NewPassword([$this->string('name')->toString(), $this->string('email')->toString(), $this->string('house')->toString()])],
         ];
     }
 }

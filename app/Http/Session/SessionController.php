@@ -5,16 +5,24 @@ declare(strict_types=1);
 namespace App\Http\Session;
 
 use App\Actions\People\SecondFactor;
+use App\Http\KnownDevice;
+use App\Http\Middleware\EndsInTime;
+use App\Jobs\WritePasswordLetterLater;
 use App\Models\User;
-use Illuminate\Contracts\Database\Eloquent\Builder;
+use App\Support\HouseLog;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\View\View;
 
 /** Signing in and out. */
-final class SessionController
+final readonly class SessionController
 {
+    public function __construct(private HouseLog $log)
+    {
+    }
+
     private const WAITING = 'waits_for_code';
 
     /** So long a right password waits for its code. */
@@ -31,18 +39,38 @@ final class SessionController
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        $known = Auth::validate(['email' => fn (Builder $query) => $query->whereRaw('lower(email) = lower(?)', [$request->string('email')->trim()->toString()]), 'password' => $request->string('password')->toString(), 'may_sign_in' => true]);
-        if (! $known) {
+        $user = User::atMailbox($request->string('email')->toString());
+        $password = $request->string('password')->toString();
+        // As much work for a stranger as for somebody who is known: how long it takes tells nothing.
+        $isRight = $user?->password === null ? Hash::make($password) === '' : Hash::check($password, $user->password);
+        if (! $isRight || $user?->may_sign_in !== true) {
+            $this->log->write('sign_in_failed', 'person', $user?->id);
+
             return back()->onlyInput('email')->withErrors(['email' => __('session.unknown')]);
         }
-        $user = Auth::getLastAttempted();
-        if ($user instanceof User && $user->otp_secret !== null) {
+        if (Hash::needsRehash($user->password ?? '')) {
+            $user->update(['password' => $password]);
+        }
+        if ($user->otp_secret !== null) {
             $request->session()->put(self::WAITING, [$user->id, time()]);
 
             return to_route('sign-in.second');
         }
 
-        return $user instanceof User ? $this->open($request, $user) : back();
+        return $this->open($request, $user);
+    }
+
+    public function forgot(): View
+    {
+        return view('session.forgot');
+    }
+
+    /** A worker writes the letter, so that how long the page takes tells nothing either. */
+    public function storeForgot(ForgotRequest $request): RedirectResponse
+    {
+        WritePasswordLetterLater::dispatch($request->string('email')->trim()->toString());
+
+        return to_route('sign-in')->with('told', __('session.asked'));
     }
 
     public function second(Request $request): View|RedirectResponse
@@ -57,6 +85,8 @@ final class SessionController
             return to_route('sign-in')->withErrors(['email' => __('session.waited')]);
         }
         if (! $second->takes($user, $request->string('code')->toString())) {
+            $this->log->write('sign_in_failed', 'person', $user->id, ['at' => 'second factor']);
+
             return back()->withErrors(['code' => __('session.code_wrong')]);
         }
         $request->session()->forget(self::WAITING);
@@ -68,8 +98,20 @@ final class SessionController
     {
         Auth::login($user);
         $request->session()->regenerate();
+        EndsInTime::begin($request);
+        $this->log->write('signed_in', 'person', $user->id, [], $user->id);
 
-        return redirect()->intended(route('rounds'));
+        return redirect($this->intended($request))->withCookie(KnownDevice::cookie($user->id));
+    }
+
+    /** Where they were going, at this house: a path, whatever host the address was asked at. */
+    private function intended(Request $request): string
+    {
+        $kept = $request->session()->pull('url.intended');
+        $parts = is_string($kept) ? parse_url($kept) : false;
+        $path = is_array($parts) ? '/'.ltrim($parts['path'] ?? '', '/').(isset($parts['query']) ? '?'.$parts['query'] : '') : '/';
+
+        return $path === '/' ? route('rounds') : url($path);
     }
 
     /** Whose password was right a moment ago, and whose code is still to come. */
@@ -82,6 +124,7 @@ final class SessionController
 
     public function destroy(Request $request): RedirectResponse
     {
+        $this->log->write('signed_out', 'person', (int) $request->user()?->id, [], $request->user()?->id);
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

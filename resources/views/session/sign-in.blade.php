@@ -6,7 +6,7 @@
             @csrf
             <x-field name="email" label="Mailbox" type="email" autocomplete="username" required autofocus/>
             <x-field name="password" label="Password" type="password" autocomplete="current-password" required/>
-            <button class="main">Sign in</button>
+            <button class="main">Sign in</button> <a href="{{ route('forgot') }}">Forgotten password</a>
         </form>
     </div>
 </x-layout>
