@@ -6,15 +6,28 @@ die() { printf 'acre: %s\n' "$*" >&2; exit 1; }
 
 secret() { head -c 32 /dev/urandom | od -An -tx1 | tr -d ' \n'; }
 
+MADE_KEYS="WORLD_KEY SIGNING_KEY DB_ADMIN_PASSWORD DB_OWNER_PASSWORD DB_PASSWORD"
+
+settings_lack_a_key() {
+  local key
+  for key in APP_KEY $MADE_KEYS; do grep -qE "^$key=." .env || return 0; done
+  return 1
+}
+
+fill_key() {
+  grep -qE "^$1=." .env && return 0
+  if grep -q "^$1=" .env; then sed -i "s|^$1=.*|$1=$2|" .env; else echo "$1=$2" >> .env; fi
+}
+
 load_settings() {
-  if [ ! -f .env ]; then
-    cp .env.example .env
+  local key
+  [ -f .env ] || cp .env.example .env
+  # What is empty or missing is filled in, whoever copied the file: by this door, or by hand.
+  if settings_lack_a_key; then
     chmod 600 .env
-    sed -i "s|^APP_KEY=$|APP_KEY=base64:$(head -c 32 /dev/urandom | base64)|" .env
-    for key in WORLD_KEY DB_ADMIN_PASSWORD DB_OWNER_PASSWORD DB_PASSWORD; do sed -i "s|^$key=$|$key=$(secret)|" .env; done
+    fill_key APP_KEY "base64:$(head -c 32 /dev/urandom | base64)"
+    for key in $MADE_KEYS; do fill_key "$key" "$(secret)"; done
   fi
-  # Settings of a house that began before the world outside was there.
-  grep -q '^WORLD_KEY=' .env || echo "WORLD_KEY=$(secret)" >> .env
   set -a
   # shellcheck disable=SC1091
   . ./.env

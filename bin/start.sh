@@ -18,7 +18,7 @@ start() {
   migrate
   start_world
   if [ ! -f "$DATA/house" ]; then
-    [ $house = empty ] || { step "the demo"; artisan acre:demo --first; }
+    [ $house = empty ] || { step "the demo"; artisan acre:demo --first > "$DATA/log/demo.log"; }
     echo $house > "$DATA/house"
   fi
   # Settings, routes and views read once and not on every request.
@@ -28,7 +28,7 @@ start() {
   wait_for "the first page" page_up
   say ""
   say "Acre Roll answers at $APP_URL"
-  if [ "$(cat "$DATA/house")" = demo ]; then artisan acre:demo --sign-ins; else say "Its first page makes the first Owner."; fi
+  if [ "$(cat "$DATA/house")" = demo ]; then artisan acre:demo --sign-ins; else artisan acre:begin-code; fi
 }
 
 migrate() {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\CleanStrings;
 use App\Http\Middleware\OwnReferer;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\OldInput;
 use App\Outside\Reach\NotReached;
 use App\Support\ChangedMeanwhile;
 use App\Support\Outage;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -30,6 +32,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(fn (PDOException $e, Request $request) => Outage::is($e)
             ? response()->view('errors.outage', ['again' => $request->isMethod('get')], 503)->header('Retry-After', '5') : null);
+        $exceptions->render(fn (ValidationException $e, Request $request) => $request->expectsJson() || $e->response !== null ? null
+            : redirect($e->redirectTo ?? url()->previous())->withInput(OldInput::of($request))->withErrors($e->errors(), $e->errorBag));
         $exceptions->dontReport([AuthorizationException::class, ChangedMeanwhile::class, NotReached::class]);
     })
     ->create();

@@ -11,6 +11,8 @@ return [
     // Where links in letters lead, whatever address a page was asked at.
     'public_address' => env('ACRE_PUBLIC_ADDRESS') ?? env('APP_URL', 'http://127.0.0.1:8420'),
     'currency' => 'GBP',
+    // Files that one person sends a minute.
+    'uploads_a_minute' => (int) env('ACRE_UPLOADS_A_MINUTE', 20),
     'upload_limit' => 40 * 1024 * 1024,
     'import_rows' => 200_000,
     'import_chunk' => 500,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\Contacts\WriteYearly;
 use App\Actions\Deeds\BeginDocketLines;
+use App\Actions\Deeds\EndMany;
 use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\TellAlarms;
@@ -55,6 +56,7 @@ Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw
 
 // Work whose job was lost with its worker: the docket and the list are the truth, not the queue's row.
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');
+Schedule::call(fn (EndMany $end) => $end->sweep())->everyTenSeconds()->name('endings');
 Schedule::call(fn () => WorkGate::sweep())->everyTenSeconds()->name('orders');
 Schedule::call(fn () => WorkGate::listenToPending())->everyThirtySeconds()->name('pending');
 Schedule::call(fn () => WorkGate::listen())->everyFiveMinutes()->name('gates');

@@ -59,7 +59,7 @@ use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('begin', [BeginController::class, 'create'])->name('begin');
-    Route::post('begin', [BeginController::class, 'store']);
+    Route::post('begin', [BeginController::class, 'store'])->middleware('throttle:10,1');
     Route::get('sign-in', [SessionController::class, 'create'])->name('sign-in');
     Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
     Route::get('forgot', [SessionController::class, 'forgot'])->name('forgot');
@@ -151,7 +151,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
 
     Route::controller(ImportController::class)->prefix('bring-in')->name('bring-in.')->group(function (): void {
         Route::get('/', 'create')->name('create')->middleware('can:prepare');
-        Route::post('/', 'store')->name('store')->middleware('can:prepare');
+        Route::post('/', 'store')->name('store')->middleware(['can:prepare', 'throttle:uploads']);
         Route::get('{import}', 'show')->name('show')->middleware('can:view,import')->whereNumber('import');
         Route::get('{import}/state', 'state')->name('state')->middleware('can:view,import')->whereNumber('import');
         Route::get('{import}/columns', 'edit')->name('edit')->middleware('can:match,import')->whereNumber('import');
@@ -176,9 +176,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');
 
     Route::controller(NoteController::class)->name('notes.')->group(function (): void {
-        Route::post('names/{name}/notes', 'onName')->name('on-name')->middleware('can:change,name');
-        Route::post('accounts/{account}/notes', 'onAccount')->name('on-account')->middleware('can:prepare')->whereNumber('account');
-        Route::post('clients/{client}/notes', 'onClient')->name('on-client')->middleware('can:prepare')->whereNumber('client');
+        Route::post('names/{name}/notes', 'onName')->name('on-name')->middleware(['can:change,name', 'throttle:uploads']);
+        Route::post('accounts/{account}/notes', 'onAccount')->name('on-account')->middleware(['can:prepare', 'throttle:uploads'])->whereNumber('account');
+        Route::post('clients/{client}/notes', 'onClient')->name('on-client')->middleware(['can:prepare', 'throttle:uploads'])->whereNumber('client');
         Route::get('notes/{note}/file', 'file')->name('file')->middleware('can:view,note')->whereNumber('note');
         Route::delete('notes/{note}', 'destroy')->name('destroy')->middleware('can:delete,note')->whereNumber('note');
     });
@@ -190,7 +190,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::get('contacts/{contact}/erase', [EraseController::class, 'show'])->name('contacts.erase')->middleware('can:settle')->whereNumber('contact');
     Route::get('contacts/{contact}/erase/proof.txt', [EraseController::class, 'proof'])->name('contacts.erase.proof')->middleware('can:settle')->whereNumber('contact');
     Route::post('contacts/{contact}/erase', [EraseController::class, 'store'])->name('contacts.erase.store')->middleware('can:settle')->whereNumber('contact');
-    Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware('can:prepare');
+    Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware(['can:prepare', 'throttle:uploads']);
     Route::post('contacts/{contact}/tell', [ContactController::class, 'tell'])->name('contacts.tell')->middleware('can:prepare')->whereNumber('contact');
     Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look')->whereNumber('contact');
 
@@ -221,7 +221,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::controller(ReceivedController::class)->prefix('received')->name('received.')->whereNumber('received')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');
         Route::get('create', 'create')->name('create')->middleware('can:prepare');
-        Route::post('/', 'store')->name('store')->middleware('can:prepare');
+        Route::post('/', 'store')->name('store')->middleware(['can:prepare', 'throttle:uploads']);
         Route::post('{received}/answer', 'answer')->name('answer')->middleware('can:prepare');
         Route::get('{received}/file', 'file')->name('file')->middleware('can:look');
     });

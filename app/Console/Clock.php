@@ -6,6 +6,7 @@ namespace App\Console;
 
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
+use Acre\Wire\Text\Years;
 use App\Actions\Standings\MakeStandings;
 use App\Outside\World;
 use App\Support\Dates;
@@ -41,6 +42,11 @@ final class Clock extends Command
             $instant = preg_match('/^\+(\d{1,4})d$/D', $to, $days) === 1 ? $clock->now()->plusDays((int) $days[1]) : $this->morning(Instant::of($to));
         } catch (TimeError $e) {
             $this->error($e->getMessage().' Or +3d, or back.');
+
+            return self::INVALID;
+        }
+        if (! Years::holds($instant->toDateTime())) {
+            $this->error('Years from '.Years::FIRST.' to '.Years::LAST.' are taken, and '.$instant->date().' is in none of them.');
 
             return self::INVALID;
         }

@@ -102,6 +102,9 @@ final class HouseServiceProvider extends ServiceProvider
         // Whoever guesses at links in letters.
         RateLimiter::for('answers', fn (Request $request): array => [Limit::perMinute(20)->by('answers:'.$request->ip()), Limit::perMinute(10)->by('answer:'.hash('sha256', $request->path()))]);
 
+        // Reading what somebody sent takes a process for a while; there are few of them.
+        RateLimiter::for('uploads', fn (Request $request): Limit => Limit::perMinute(config()->integer('house.uploads_a_minute'))->by('uploads:'.self::whoAsks($request)));
+
         // What is asked outside goes out in the house's name.
         RateLimiter::for('asks', fn (Request $request): Limit => Limit::perMinute(30)->by('asks:'.self::whoAsks($request)));
 

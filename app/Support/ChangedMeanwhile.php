@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Http\OldInput;
 use DomainException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -20,6 +21,6 @@ final class ChangedMeanwhile extends DomainException
 
     public function render(Request $request): RedirectResponse
     {
-        return back()->withInput()->withErrors(['version' => $this->getMessage()]);
+        return back()->withInput(OldInput::of($request))->withErrors(['version' => $this->getMessage()]);
     }
 }

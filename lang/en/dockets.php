@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'ending' => 'So many names are ended one after the other; this page shows how far it is.',
+    'ending_so_far' => 'Being written down: :open of :of names are still open',
+    'ending_failed' => 'Some could not be ended:',
     'closing' => 'All are done; the proof is being made.',
     'left' => '{0} All have begun.|{1} One name is left to begin.|[2,*] :count names are left to begin.',
     'stopped' => '{1} one was stopped before it began|[2,*] :count were stopped before they began',

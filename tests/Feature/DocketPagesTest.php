@@ -7,21 +7,27 @@ namespace Tests\Feature;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\EndMany;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Proofs\ProofOfDocket;
 use App\Actions\Proofs\VerifyProofs;
+use App\Jobs\EndDocketLines;
 use App\Models\Docket;
 use App\Models\DocketLine;
+use App\Models\Ending;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Proof;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\Row;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\TestWith;
+use RuntimeException;
 use Tests\TestCase;
 
 /** Dockets as people meet them: lists, progress, what they may not reach, and what the log says afterwards. */
@@ -168,5 +174,36 @@ final class DocketPagesTest extends TestCase
             'sha256' => $proof->sha256, 'previous_sha256' => $previous, 'made_on' => $now,
         ]);
         self::assertSame([null, $fault], array_map(fn (array $walked): ?string => $walked[1], iterator_to_array(app(VerifyProofs::class)->handle(), false)));
+    }
+
+    /** More than a person waits for is ended in the queue, some a transaction; what dies goes on, and the page says how far it is. */
+    public function test_many_lines_are_ended_in_the_queue(): void
+    {
+        $names = array_map(fn (int $at): Name => $this->house->name("bell-{$at}.com"), range(1, 230));
+        $docket = $this->docket($names);
+        Queue::fake();
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-32'])->assertSessionHasErrors('on');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-07'])->assertSessionHasErrors('deed');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertSessionHas('told', 'So many names are ended one after the other; this page shows how far it is.');
+        self::assertSame(230, $docket->lines()->where('state', 'begun')->count());
+        $this->get("/dockets/{$docket->id}")->assertSee('Being written down: 230 of 230 names are still open');
+        $this->getJson("/dockets/{$docket->id}/state")->assertJson(['waiting' => 230]);
+        // Killed after the first hundred.
+        $left = 1;
+        DB::listen(function (QueryExecuted $query) use (&$left): void {
+            if (str_starts_with($query->sql, 'update "docket_lines"') && $left-- < 1) {
+                throw new RuntimeException('dead');
+            }
+        });
+        app(EndMany::class)->goOn(Ending::query()->sole()->id);
+        self::assertSame(100, $docket->lines()->where('state', 'done')->count());
+        $left = 1_000;
+        DB::update('UPDATE setbacks SET retry_at = clock_timestamp()');
+        app(EndMany::class)->sweep();
+        Queue::assertPushed(EndDocketLines::class);
+        app(EndMany::class)->goOn(Ending::query()->sole()->id);
+        self::assertSame([230, 'closed', 1], [$docket->lines()->where('state', 'done')->count(), $docket->refresh()->state->value, Proof::query()->where('docket_id', $docket->id)->count()]);
+        self::assertNotNull(Ending::query()->sole()->ended_at);
+        self::assertSame(0, DB::table('setbacks')->count());
     }
 }

@@ -8,10 +8,12 @@ use Acre\Core\Time\Instant;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Console\Scheduling\Schedule;
+use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Facade;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Route as Router;
 use Tests\TestCase;
 
 /** What ./acre asks of the application: tell and clock. */
@@ -146,5 +148,48 @@ final class FrontDoorTest extends TestCase
         $this->get('/accounts?q=52044')->assertSee('unproven that they belong together');
         $this->put("/clients/{$this->house->foundry->id}", ['name' => 'One', 'version' => 1])->assertSessionHasNoErrors();
         $this->from('/x')->put("/clients/{$this->house->foundry->id}", ['name' => 'Two', 'version' => 1])->assertSessionHasErrors('version')->assertSessionHasInput('name', 'Two');
+    }
+
+    public function test_the_clock_takes_no_year_in_which_no_name_can_be(): void
+    {
+        DB::table('settings')->insert(['key' => 'demo', 'value' => 'true']);
+        foreach (['9999-12-31', '2101-01-01', '+9999d'] as $to) {
+            self::assertSame($to === '+9999d' ? 0 : 2, Artisan::call('acre:clock', ['to' => $to]), $to);
+        }
+    }
+
+    /** A settings file that was copied by hand has empty keys; each is filled in once, and kept. */
+    public function test_settings_copied_by_hand_are_filled_in(): void
+    {
+        $folder = sys_get_temp_dir().'/acre-door-'.bin2hex(random_bytes(6));
+        mkdir($folder);
+        copy(base_path('.env.example'), "{$folder}/.env");
+        $load = fn (): string => (string) shell_exec('cd '.escapeshellarg($folder).' && bash -c '.escapeshellarg('set -eu; . '.base_path('bin/common.sh').'; load_settings; echo "$APP_KEY|$WORLD_KEY|$SIGNING_KEY|$DB_ADMIN_PASSWORD|$DB_OWNER_PASSWORD|$DB_PASSWORD"; stat -c %a .env').' 2>&1');
+        $first = $load();
+        self::assertMatchesRegularExpression('~^base64:[\w+/]{43}=(\|[0-9a-f]{64}){5}\n600\n$~', $first);
+        self::assertSame($first, $load());
+        // One that was emptied, or that an older house lacks, is made anew; the rest stays.
+        file_put_contents("{$folder}/.env", preg_replace('/^SIGNING_KEY=.*\n/m', '', (string) file_get_contents("{$folder}/.env")));
+        self::assertSame(explode('|', $first)[0], explode('|', $load())[0]);
+        self::assertMatchesRegularExpression('~(\|[0-9a-f]{64}){5}~', $load());
+        shell_exec('rm -rf '.escapeshellarg($folder));
+    }
+
+    /** Where files are taken the web server lets large bodies in, to processes of their own; nowhere else. */
+    public function test_only_what_takes_a_file_may_be_large(): void
+    {
+        preg_match('~location \~ (\S+) \{~', (string) file_get_contents(base_path('bin/templates/nginx.conf')), $found);
+        $taken = $found[1] ?? '';
+        $uploads = [];
+        /** @var Route $route */
+        foreach (Router::getRoutes()->getRoutes() as $route) {
+            if (in_array('throttle:uploads', $route->gatherMiddleware(), true)) {
+                $uploads[] = $path = '/'.preg_replace('/\{\w+\}/', '7', $route->uri());
+                self::assertMatchesRegularExpression("~{$taken}~", $path);
+            } elseif (in_array('POST', $route->methods(), true)) {
+                self::assertDoesNotMatchRegularExpression("~{$taken}~", '/'.preg_replace('/\{\w+\}/', '7', $route->uri()));
+            }
+        }
+        self::assertCount(6, $uploads);
     }
 }

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\ListError;
 use Acre\Wire\Lists\ListRow;
 use App\Actions\Imports\ImportField;
 use App\Actions\Imports\MatchColumns;
+use App\Actions\Imports\OpenedList;
 use App\Actions\Imports\ReadRow;
 use App\Actions\Imports\RefusedRow;
 use App\Actions\Names\ReadPastedNames;
@@ -107,5 +109,42 @@ final class ListReadingTest extends TestCase
         self::assertSame(['co.uk', '?', 'peal.com'], $pasted->unknown);
         self::assertSame('co.uk, ?, peal.com', $pasted->unknownShort());
         self::assertSame([], app(ReadPastedNames::class)->handle(' ,;')->known);
+    }
+
+    /** Killed, a reader can't clean up behind itself; whoever started it does. */
+    public function test_a_reader_unpacks_where_nobody_else_reads_and_leaves_nothing(): void
+    {
+        $folders = function (): array {
+            $found = glob(storage_path('framework/cache/acre-list-*'));
+
+            return $found === false ? [] : $found;
+        };
+        $left = storage_path('framework/cache/acre-list-left');
+        mkdir($left);
+        touch($left, time() - 10_000);
+        $path = (string) tempnam(sys_get_temp_dir(), 'list');
+        file_put_contents($path, "name\n".implode("\n", array_map(fn (int $at): string => "bell-{$at}.com", range(1, 5_000))));
+        $before = $folders();
+        $list = OpenedList::open($path);
+        $mine = array_values(array_diff($folders(), $before));
+        self::assertCount(1, $mine);
+        self::assertSame(0700, fileperms($mine[0]) & 0777);
+        self::assertDirectoryDoesNotExist($left, 'what another left behind is gone');
+        foreach ($list->rows() as $row) {
+            if ($row->line > 10) {
+                break;
+            }
+        }
+        unset($list, $row);
+        gc_collect_cycles();
+        self::assertDirectoryDoesNotExist($mine[0]);
+        file_put_contents($path, '');
+        try {
+            OpenedList::open($path);
+            self::fail('It is no list.');
+        } catch (ListError) {
+            self::assertSame([], array_diff($folders(), $before));
+        }
+        unlink($path);
     }
 }

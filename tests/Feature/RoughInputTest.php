@@ -119,6 +119,7 @@ final class RoughInputTest extends TestCase
 
     public function test_rough_lists_end_in_a_preview_or_in_words(): void
     {
+        config(['house.uploads_a_minute' => 1_000]);
         Storage::fake();
         for ($case = 0; $case < 25; $case++) {
             $content = "name,ends,client\n";
@@ -141,5 +142,44 @@ final class RoughInputTest extends TestCase
             $this->get("/bring-in/{$import->id}")->assertOk();
         }
         $this->get('/roll')->assertOk();
+    }
+
+    /** Every field of every form, given a list where a text is due, and then the next page. */
+    public function test_a_list_where_a_text_is_due_is_refused_and_the_next_page_is_whole(): void
+    {
+        $this->actingAs($this->house->owner);
+        $pages = ['/clients/create', '/registrars/create', '/accounts/create', '/contacts/create', '/names/bell.com/edit', '/people/create', '/house', '/me', '/received/create', '/patterns/create', '/letters/yearly', '/custody', "/registrars/{$this->house->skerry->id}", "/accounts/{$this->house->ours->id}", '/sheaf', '/record', '/bring-in', '/names/bell.com', "/registrars/{$this->house->skerry->id}/edit"];
+        $fields = 0;
+        foreach ($pages as $page) {
+            preg_match_all('~<form\b[^>]*\bmethod="post"[^>]*\baction="http://[^"/]+(/[^"]*)"[^>]*>(.*?)</form>~s', (string) $this->get($page)->assertOk()->getContent(), $forms, PREG_SET_ORDER);
+            foreach ($forms as [, $action, $inside]) {
+                preg_match_all('/\bname="([a-z_]+)(?:\[[^"]*\])?"/', $inside, $names);
+                $method = preg_match('/name="_method" value="(\w+)"/', $inside, $found) === 1 ? strtoupper($found[1]) : 'POST';
+                if (str_contains($action, 'sign-out') || str_ends_with($action, '/me/sessions')) {
+                    continue;
+                }
+                foreach (array_diff(array_unique($names[1]), ['_token', '_method']) as $field) {
+                    $fields++;
+                    foreach ([[$field => [['x'], 'y']], [$field => "\x80\0\u{202E}"]] as $sent) {
+                        $answer = $this->from($page)->call($method, $action, $sent);
+                        self::assertContains($answer->getStatusCode(), [200, 302, 403, 404, 422, 429], "{$method} {$action} {$field}");
+                        self::assertContains($this->get($page)->getStatusCode(), [200, 302], "{$page} after {$field}");
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(60, $fields);
+    }
+
+    public function test_of_a_stranger_only_a_mailbox_is_kept_and_of_nobody_what_is_large(): void
+    {
+        auth()->forgetGuards();
+        $this->from('/sign-in')->post('/sign-in', ['email' => 'nobody@harrow-tern.example', 'password' => str_repeat('x', 2_000), 'other' => str_repeat('y', 100_000)])->assertSessionHasInput('email', 'nobody@harrow-tern.example');
+        self::assertSame(['email'], array_keys((array) session()->getOldInput()));
+        $this->from('/sign-in')->post('/sign-in', ['email' => str_repeat('z', 20_000_000), 'password' => 'x'])->assertSessionHasErrors('email');
+        self::assertSame([], (array) session()->getOldInput());
+        self::assertLessThan(5_000, strlen(serialize(session()->all())));
+        $this->actingAs($this->house->clerk)->from('/clients/create')->post('/clients', ['name' => '', 'remarks' => str_repeat('y', 300_000), 'mailbox' => 'desk@bells.example'])->assertSessionHasErrors('name');
+        self::assertSame(['mailbox'], array_keys((array) session()->getOldInput()));
     }
 }

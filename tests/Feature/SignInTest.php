@@ -12,6 +12,7 @@ use App\Models\Letter;
 use App\Models\Role;
 use App\Models\Secret;
 use App\Models\User;
+use App\Support\BeginCode;
 use App\Support\Row;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -238,7 +239,15 @@ final class SignInTest extends TestCase
     {
         $this->get('/sign-in')->assertRedirect('/begin');
         $form = ['house' => 'Harrow & Tern', 'name' => 'Theo Tern', 'email' => 'theo@harrow-tern.example', 'password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD];
-        $this->post('/begin', $form)->assertRedirect('/bring-in');
+        // Whoever finds the page first has no house by that: the code stands where it was started.
+        $this->post('/begin', $form)->assertSessionHasErrors('begin_code');
+        $code = app(BeginCode::class)->make();
+        $this->post('/begin', ['begin_code' => strrev($code)] + $form)->assertSessionHasErrors('begin_code');
+        $another = app(BeginCode::class)->make();
+        $this->post('/begin', ['begin_code' => $code] + $form)->assertSessionHasErrors('begin_code');
+        self::assertStringNotContainsString($another, (string) json_encode(DB::table('settings')->get()));
+        $this->post('/begin', ['begin_code' => strtoupper(str_replace('-', ' ', $another))] + $form)->assertRedirect('/bring-in');
+        self::assertFalse(app(BeginCode::class)->is($another), 'it is good once');
         self::assertSame(Role::Owner, User::query()->sole()->role);
         self::assertSame('Harrow & Tern', Client::query()->where('is_house', true)->sole()->name);
         $this->get('/bring-in')->assertSee('Whose list it is');

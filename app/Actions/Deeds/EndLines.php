@@ -89,10 +89,11 @@ final readonly class EndLines
      * Whatever is still open, but for what a registrar was told and can't take back; a docket that nobody settled yet is called off whole.
      *
      * @param  bool  $onlyWaiting  what has begun goes on
+     * @param  list<int>|null  $lineIds  null: all that are open
      */
-    public function calledOff(User $user, Docket $docket, bool $onlyWaiting = false): int
+    public function calledOff(User $user, Docket $docket, bool $onlyWaiting = false, ?array $lineIds = null): int
     {
-        return $this->end($user, $docket, null, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, heard: false, keepsTold: true, how: function (DocketLine $line) use ($docket): void {
+        return $this->end($user, $docket, $lineIds, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, heard: false, keepsTold: true, how: function (DocketLine $line) use ($docket): void {
             $this->deeds->of($docket)->abandon($line, $this->clock->now());
             $line->fill(['state' => LineState::CalledOff]);
         });

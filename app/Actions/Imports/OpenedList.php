@@ -11,6 +11,7 @@ use Symfony\Component\Process\Exception\ProcessFailedException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
+use Throwable;
 
 /**
  * A list that somebody sent, read in a process of its own: what the file does to it, it does not do to us.
@@ -23,7 +24,7 @@ final readonly class OpenedList
     private const MEMORY = 201_326_592;
 
     /** @param  list<string>  $headings */
-    private function __construct(public array $headings, private Process $process, private Generator $values)
+    private function __construct(public array $headings, private Process $process, private Generator $values, private PrivateFolder $folder)
     {
     }
 
@@ -35,20 +36,27 @@ final readonly class OpenedList
      */
     public static function open(string $path, ?int $rows = null, int $seconds = 900): self
     {
+        $folder = PrivateFolder::make();
         $nothing = array_fill_keys(array_keys(getenv()), false);
         $process = new Process(
             [(string) (new PhpExecutableFinder)->find(false), '-d', 'memory_limit='.self::MEMORY, '-d', 'display_errors=0', base_path('bin/read-list.php'), $path, (string) ($rows ?? PHP_INT_MAX)],
-            base_path(), [...$nothing, 'LANG' => 'C.UTF-8'], null, $seconds,
+            base_path(), [...$nothing, 'LANG' => 'C.UTF-8', 'TMPDIR' => $folder->path], null, $seconds,
         );
-        $process->start();
-        $values = self::values($process);
-        $first = $values->current();
-        $headings = is_array($first) ? $first['headings'] ?? null : null;
-        if (! is_array($headings)) {
-            throw ListError::tooHeavy();
+        try {
+            $process->start();
+            $values = self::values($process);
+            $first = $values->current();
+            $headings = is_array($first) ? $first['headings'] ?? null : null;
+            if (! is_array($headings)) {
+                throw ListError::tooHeavy();
+            }
+        } catch (Throwable $e) {
+            $process->stop(0);
+            $folder->remove();
+            throw $e;
         }
 
-        return new self(array_values(array_filter($headings, is_string(...))), $process, $values);
+        return new self(array_values(array_filter($headings, is_string(...))), $process, $values, $folder);
     }
 
     /**
@@ -74,6 +82,7 @@ final readonly class OpenedList
             throw ListError::tooHeavy();
         } finally {
             $this->process->stop(0);
+            $this->folder->remove();
         }
     }
 

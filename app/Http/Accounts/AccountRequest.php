@@ -34,7 +34,7 @@ final class AccountRequest extends FormRequest
             'handle' => ['nullable', 'string', 'max:100'],
             'owner_id' => ['nullable', 'integer', 'exists:clients,id'],
             'access' => ['required', 'in:ours,theirs'],
-            'proven_at' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            'proven_at' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
             'letters_to' => ['nullable', 'email', 'max:320'],
             'way_back' => ['nullable', 'string', 'max:1000'],
             'hosts_too' => ['boolean'],

@@ -15,7 +15,7 @@ final class ConfirmGateRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['gate' => ['required', 'string', 'max:500'], 'own_password' => ['required', 'current_password']];
+        return ['gate' => ['required', 'string', 'max:500'], 'own_password' => ['bail', 'required', 'string', 'current_password']];
     }
 
     /** @return array<string, string> */

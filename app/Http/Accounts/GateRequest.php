@@ -21,7 +21,7 @@ final class GateRequest extends FormRequest
         $account = $this->route('account');
         $isWire = $account instanceof Account && $account->registrar->link === 'wire';
 
-        return ['gate_password' => ['nullable', 'string', ...($isWire ? ['regex:'.Login::PASSWORD, $this->client(...)] : ['max:200'])], 'own_password' => ['required', 'current_password']];
+        return ['gate_password' => ['nullable', 'string', ...($isWire ? ['regex:'.Login::PASSWORD, $this->client(...)] : ['max:200'])], 'own_password' => ['bail', 'required', 'string', 'current_password']];
     }
 
     /** Whether an account that is called so can log in at all. */

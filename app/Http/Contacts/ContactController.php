@@ -7,6 +7,7 @@ namespace App\Http\Contacts;
 use Acre\Core\Contact\Country;
 use App\Actions\Contacts\SaveContact;
 use App\Actions\Names\GatherNames;
+use App\Http\OldInput;
 use App\Http\SignedInRequest;
 use App\Models\Client;
 use App\Models\Contact;
@@ -84,7 +85,7 @@ final readonly class ContactController
         $starts = $this->consequences->of($contact->id, $contact->today->value($contact->kind), $after);
         $seen = hash('xxh128', serialize([$starts, $after]));
         if ($starts !== [] && ! hash_equals($seen, $request->word('seen'))) {
-            $request->flash();
+            $request->session()->flashInput(OldInput::of($request));
 
             return $this->form($contact, $contact->today, $starts, $seen);
         }

@@ -7,13 +7,14 @@ namespace App\Http\Dockets;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
-use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\EndMany;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Deeds\Undoable;
 use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Names\GatherNames;
 use App\Actions\Registrants\AskToConfirm;
+use App\Http\OldInput;
 use App\Http\ProofText;
 use App\Http\SignedInRequest;
 use App\Models\Acceptance;
@@ -23,6 +24,7 @@ use App\Models\Confirmation;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
+use App\Models\Ending;
 use App\Models\Letter;
 use App\Models\LineState;
 use App\Models\Order;
@@ -64,12 +66,14 @@ final readonly class DocketController
         $toTell = $this->toTell($docket);
         $progress = $this->progress->of([$docket->id])[$docket->id];
         $docket->refresh();
+        $ending = $this->isEnding($docket) ? true : null;
 
         return view('dockets.show', [
             ...$this->told($docket),
             'progress' => $progress,
             'setbacks' => $this->setbacks->ofDocket($docket->id),
-            'moving' => $docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null,
+            'moving' => $ending !== null ? $this->ending($progress) : ($docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null),
+            'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
             'lines' => $docket->lines()->withOpenWord()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
             'today' => $this->clock->today(),
@@ -89,7 +93,22 @@ final readonly class DocketController
         $toTell = $this->toTell($docket);
         $isClosing = $docket->refresh()->state === DocketState::Settled && $progress->isOver();
 
+        if ($this->isEnding($docket)) {
+            return new JsonResponse(['waiting' => max(1, $progress->begun), 'told' => $this->ending($progress)]);
+        }
+
         return new JsonResponse(['waiting' => $isClosing ? 1 : $progress->waiting + $toTell, 'told' => $this->moving($progress, $isClosing, $toTell)]);
+    }
+
+    /** Whether lines are being ended in the queue. */
+    private function isEnding(Docket $docket): bool
+    {
+        return Ending::query()->where('docket_id', $docket->id)->whereNull('ended_at')->exists();
+    }
+
+    private function ending(DocketProgress $progress): string
+    {
+        return $this->words->say('dockets.ending_so_far', ['open' => number_format($progress->begun + $progress->waiting), 'of' => number_format($progress->meant())]);
     }
 
     public function settle(SettleRequest $request, Docket $docket, SettleDocket $settle): RedirectResponse
@@ -103,24 +122,24 @@ final readonly class DocketController
         return to_route('dockets.show', $docket);
     }
 
-    public function tick(TickRequest $request, Docket $docket, EndLines $end): RedirectResponse
+    public function tick(TickRequest $request, Docket $docket, EndMany $end): RedirectResponse
     {
         try {
-            $count = match ($request->how()) {
-                'refused' => $end->refused($request->person(), $docket, $request->lines(), $request->string('reason')->toString()),
-                default => $end->done($request->person(), $docket, $request->lines(), $request->on()),
-            };
+            $count = $end->handle($request->person(), $docket, $request->how(), $request->lines(), $request->how() === 'done' ? $request->on() : null, $request->string('reason')->toString());
         } catch (DeedError $e) {
-            return to_route('dockets.show', $docket)->withInput()->withErrors(['deed' => $e->getMessage()]);
+            return to_route('dockets.show', $docket)->withInput(OldInput::of($request))->withErrors(['deed' => $e->getMessage()]);
         }
 
-        return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.'.$request->how(), $count));
+        return to_route('dockets.show', $docket)->with('told', $count === null ? $this->words->say('dockets.ending') : $this->words->count('dockets.ticked.'.$request->how(), $count));
     }
 
-    public function callOff(SettleRequest $request, Docket $docket, EndLines $end): RedirectResponse
+    public function callOff(SettleRequest $request, Docket $docket, EndMany $end): RedirectResponse
     {
         $onlyWaiting = $request->input('which') === 'waiting';
-        $count = $end->calledOff($request->person(), $docket, $onlyWaiting);
+        $count = $end->handle($request->person(), $docket, $onlyWaiting ? 'waiting_called_off' : 'called_off');
+        if ($count === null) {
+            return to_route('dockets.show', $docket)->with('told', $this->words->say('dockets.ending'));
+        }
         $open = $onlyWaiting ? 0 : $docket->lines()->whereIn('state', LineState::OPEN)->count();
 
         return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.called_off', $count).($open === 0 ? '' : ' '.$this->words->count('dockets.ticked.told_already', $open)));

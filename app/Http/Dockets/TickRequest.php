@@ -18,7 +18,7 @@ final class TickRequest extends FormRequest
     {
         return [
             'how' => ['required', 'in:done,all,refused'],
-            'on' => ['required_unless:how,refused', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01'],
+            'on' => ['required_unless:how,refused', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
             'reason' => ['nullable', 'string', 'max:1000'],
             'lines' => ['array', 'max:900'],
             'lines.*' => ['integer', 'min:1'],

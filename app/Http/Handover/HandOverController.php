@@ -13,6 +13,7 @@ use App\Actions\Names\ReadPastedNames;
 use App\Actions\Registrants\AnotherRegistrant;
 use App\Actions\Registrants\RegistrantChosen;
 use App\Http\Deeds\CarryDeed;
+use App\Http\OldInput;
 use App\Http\Sheaf\PasteRequest;
 use App\Models\Account;
 use App\Models\Client;
@@ -109,7 +110,7 @@ final readonly class HandOverController
     {
         $pasted = $read->handle($request->string('names')->toString());
         if ($pasted->known === []) {
-            return back()->withInput()->withErrors(['names' => __('names.none_known', ['unknown' => $pasted->unknownShort()])]);
+            return back()->withInput(OldInput::of($request))->withErrors(['names' => __('names.none_known', ['unknown' => $pasted->unknownShort()])]);
         }
         $list = $this->gather->list($request->person(), $pasted->known);
         $redirect = to_route('hand-over', ['of' => $list]);

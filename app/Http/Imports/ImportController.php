@@ -14,6 +14,7 @@ use App\Actions\Imports\OpenedList;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\TakeBackImport;
 use App\Actions\SaveRow;
+use App\Http\OldInput;
 use App\Jobs\WorkImport;
 use App\Models\Client;
 use App\Models\Import;
@@ -54,7 +55,7 @@ final readonly class ImportController
         $upload = $request->list();
         $path = $upload->store('imports');
         if (! is_string($path)) {
-            return back()->withInput()->withErrors(['list' => __('imports.not_sent')]);
+            return back()->withInput(OldInput::of($request))->withErrors(['list' => __('imports.not_sent')]);
         }
         try {
             $file = OpenedList::open($storage->disk()->path($path), self::SAMPLES, self::SECONDS);
@@ -65,7 +66,7 @@ final readonly class ImportController
         } catch (ListError $e) {
             $storage->disk()->delete($path);
 
-            return back()->withInput()->withErrors(['list' => $e->getMessage()]);
+            return back()->withInput(OldInput::of($request))->withErrors(['list' => $e->getMessage()]);
         }
         $registrar = $this->registrar($request);
         $habit = $this->habits->recall($registrar->id, $file->headings);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Letters;
 
 use App\Actions\SaveRow;
+use App\Http\OldInput;
 use App\Http\SignedInRequest;
 use App\Models\LetterKind;
 use App\Models\LetterText;
@@ -37,7 +38,7 @@ final readonly class LetterTextController
     public function update(LetterTextRequest $request, LetterKind $letter): RedirectResponse|View
     {
         if ($request->word('act') === 'look') {
-            $request->flash();
+            $request->session()->flashInput(OldInput::of($request));
 
             return $this->form($letter, $request->written());
         }

@@ -16,7 +16,7 @@ final class PasswordRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['current_password' => ['required', 'string', 'current_password'], 'password' => ['required', 'string', 'confirmed', new NewPassword([$this->person()->name, $this->person()->email])]];
+        return ['current_password' => ['bail', 'required', 'string', 'current_password'], 'password' => ['required', 'string', 'confirmed', new NewPassword([$this->person()->name, $this->person()->email])]];
     }
 
     /** @return array<string, string> */

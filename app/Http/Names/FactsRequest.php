@@ -29,9 +29,9 @@ final class FactsRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'created_on' => ['nullable', 'date_format:Y-m-d', 'after:1985-01-01', 'before:2100-01-01'],
-            'ends_on' => ['nullable', 'date_format:Y-m-d', 'after:created_on', 'before:2150-01-01'],
-            'moved_on' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:created_on', 'before:2100-01-01'],
+            'created_on' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:1985-01-01', 'before:2101-01-01'],
+            'ends_on' => ['nullable', 'date_format:Y-m-d', 'after:created_on', 'before:2101-01-01'],
+            'moved_on' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:created_on', 'before:2101-01-01'],
             'intent' => ['required', Rule::enum(Intent::class)],
             'lock' => ['required', Rule::enum(Lock::class)],
             'registrant' => ['nullable', 'string', 'max:255'],

@@ -15,7 +15,7 @@ final class ShowCodeRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['own_password' => ['required', 'current_password']];
+        return ['own_password' => ['bail', 'required', 'string', 'current_password']];
     }
 
     /** @return array<string, string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Notes;
 
+use App\Http\OldInput;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Name;
@@ -60,7 +61,7 @@ final readonly class NoteController
         $sent = $request->sent();
         $path = $sent?->store('notes');
         if ($path === false) {
-            return back()->withInput()->withErrors(['file' => __('imports.not_sent')]);
+            return back()->withInput(OldInput::of($request))->withErrors(['file' => __('imports.not_sent')]);
         }
         Note::query()->create([
             ...$subject, 'user_id' => $request->person()->id, 'text' => trim($request->word('note')), 'path' => $path,

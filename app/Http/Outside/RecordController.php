@@ -8,6 +8,7 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use App\Actions\Names\WatchNames;
 use App\Actions\Outside\Observe;
+use App\Http\OldInput;
 use App\Http\SignedInRequest;
 use App\Jobs\AskOutside;
 use App\Models\Client;
@@ -66,7 +67,7 @@ final readonly class RecordController
     {
         $asked = $request->names();
         if ($asked->names === []) {
-            return back()->withInput()->withErrors(['names' => $asked->wrong === [] ? $this->words->say('sheaf.gather_first') : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)])]);
+            return back()->withInput(OldInput::of($request))->withErrors(['names' => $asked->wrong === [] ? $this->words->say('sheaf.gather_first') : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)])]);
         }
         $ids = array_map(fn (DomainName $name): int => Name::query()->firstOrCreate(['ascii' => $name->ascii], ['unicode' => $name->unicode, 'suffix' => $name->suffix()])->id, $asked->names);
         if (count($ids) === 1) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Received;
 
+use App\Http\OldInput;
 use App\Models\Received;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
@@ -39,7 +40,7 @@ final readonly class ReceivedController
         $sent = $request->sent();
         $path = $sent?->store('received');
         if ($path === false) {
-            return back()->withInput()->withErrors(['file' => __('imports.not_sent')]);
+            return back()->withInput(OldInput::of($request))->withErrors(['file' => __('imports.not_sent')]);
         }
         $received = $this->database->transaction(function () use ($request, $sent, $path): Received {
             $received = Received::query()->create([...$request->columns(), 'user_id' => $request->person()->id, 'path' => $path, 'file' => $sent === null ? null : mb_substr(mb_scrub(basename($sent->getClientOriginalName())), 0, 200)]);

@@ -25,8 +25,8 @@ final class ReceivedRequest extends FormRequest
             'kind' => ['required', Rule::in(Received::KINDS)],
             'sender' => ['required', 'string', 'max:300'],
             'about' => ['required', 'string', 'max:4000'],
-            'received_on' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
-            'answer_by' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:received_on', 'before:2100-01-01'],
+            'received_on' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
+            'answer_by' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:received_on', 'before:2101-01-01'],
             'names' => ['nullable', 'string', 'max:100000', $this->known(...)],
             'file' => ['nullable', 'file', 'max:'.intdiv(config()->integer('house.upload_limit'), 1024)],
         ];

@@ -32,7 +32,7 @@ final class PriceRequest extends FormRequest
             'amount' => ['required', 'regex:/^\d{1,7}(\.\d{1,2})?$/'],
             'currency' => ['required', 'regex:/^[A-Z]{3}$/'],
             'tax_percent' => ['nullable', 'numeric', 'between:0,100', 'decimal:0,2'],
-            'since' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            'since' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
         ];
     }
 

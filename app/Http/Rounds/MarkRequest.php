@@ -19,7 +19,7 @@ final class MarkRequest extends FormRequest
         return [
             'thing' => ['required', 'string', 'max:200', 'regex:/^[a-z_]+:/'],
             'how' => ['required', 'in:done,off,given,back'],
-            'until' => ['required_if:how,off', 'nullable', 'date_format:Y-m-d', 'before:2100-01-01'],
+            'until' => ['required_if:how,off', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
             'to' => ['required_if:how,given', 'nullable', 'integer', 'exists:users,id'],
         ];
     }

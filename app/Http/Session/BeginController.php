@@ -7,6 +7,7 @@ namespace App\Http\Session;
 use App\Models\Client;
 use App\Models\Role;
 use App\Models\User;
+use App\Support\BeginCode;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -20,12 +21,13 @@ final class BeginController
         return User::query()->exists() ? to_route('sign-in') : view('session.begin');
     }
 
-    public function store(BeginRequest $request): RedirectResponse
+    public function store(BeginRequest $request, BeginCode $code): RedirectResponse
     {
-        $owner = DB::transaction(function () use ($request): User {
+        $owner = DB::transaction(function () use ($request, $code): User {
             // Two people on this page at once: the second waits here, and is refused.
             DB::statement('LOCK TABLE users IN SHARE ROW EXCLUSIVE MODE');
             abort_if(User::query()->exists(), 403);
+            $code->forget();
 
             Client::query()->create(['name' => $request->string('house')->toString(), 'is_house' => true]);
 

@@ -6,6 +6,8 @@ namespace App\Http\Session;
 
 use App\Http\NewPassword;
 use App\Models\User;
+use App\Support\BeginCode;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Only a house without anybody in it can be begun. */
@@ -20,10 +22,18 @@ final class BeginRequest extends FormRequest
     public function rules(): array
     {
         return [
+            'begin_code' => ['required', 'string', 'max:40', $this->isCode(...)],
             'house' => ['required', 'string', 'max:200'],
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:320'],
             'password' => ['required', 'confirmed', new NewPassword([$this->string('name')->toString(), $this->string('email')->toString(), $this->string('house')->toString()])],
         ];
+    }
+
+    private function isCode(string $field, mixed $value, Closure $fail): void
+    {
+        if (! app(BeginCode::class)->is(is_string($value) ? $value : '')) {
+            $fail(__('session.begin_code'));
+        }
     }
 }

@@ -29,6 +29,7 @@
     @if ($setbacks !== [])
         <section class="card apart" aria-labelledby="set-aside"><h2 id="set-aside">Set aside</h2><p class="lesser">These failed and stop nothing else; each is tried again by itself.</p><x-setbacks :setbacks="$setbacks"/></section>
     @endif
+    @if ($failure !== null && $docket->state === App\Models\DocketState::Settled)<p class="told told-bad" role="alert">{{ __('dockets.ending_failed') }} {{ $failure }}</p>@endif
     @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @foreach (['on', 'reason', 'lines', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @if ($docket->state === App\Models\DocketState::Settled)
