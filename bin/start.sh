@@ -31,6 +31,20 @@ start() {
   if [ "$(cat "$DATA/house")" = demo ]; then artisan acre:demo --sign-ins; else artisan acre:begin-code; fi
 }
 
+# The old key stays readable until everything is written with the new one; sessions that it opened go on.
+new_key() {
+  local old=$APP_KEY
+  sed -i "s|^APP_KEY=.*|APP_KEY=base64:$(head -c 32 /dev/urandom | base64)|" .env
+  if grep -q '^APP_PREVIOUS_KEYS=' .env; then sed -i "s|^APP_PREVIOUS_KEYS=.*|APP_PREVIOUS_KEYS=$old|" .env; else echo "APP_PREVIOUS_KEYS=$old" >> .env; fi
+  load_settings
+  artisan optimize -q
+  artisan queue:restart > /dev/null
+  control restart 'web:*' 'workers:*' > /dev/null
+  wait_for "the first page" page_up
+  artisan acre:reencrypt
+  say "Take APP_PREVIOUS_KEYS out of .env once nobody needs a session, a letter or a kept file of before."
+}
+
 migrate() {
   artisan migrate --database=owner --force > "$DATA/log/migrate.log" 2>&1 || { tail -20 "$DATA/log/migrate.log" >&2; die "the migrations failed"; }
 }

@@ -663,6 +663,21 @@ final class OutsideTest extends TestCase
     #[TestWith(['fe80::1'])]
     #[TestWith(['fd00::1'])]
     #[TestWith(['::ffff:10.0.0.1'])]
+    #[TestWith(['::ffff:1.1.1.1'], 'mapped')]
+    #[TestWith(['::7f00:1'], 'compatible')]
+    #[TestWith(['224.0.0.1'], 'multicast')]
+    #[TestWith(['239.255.255.250'])]
+    #[TestWith(['255.255.255.255'])]
+    #[TestWith(['240.0.0.1'])]
+    #[TestWith(['ff02::1'], 'multicast, version 6')]
+    #[TestWith(['ff0e::1'])]
+    #[TestWith(['64:ff9b::7f00:1'], 'NAT64')]
+    #[TestWith(['64:ff9b:1::a00:1'])]
+    #[TestWith(['2002:7f00:1::1'], '6to4')]
+    #[TestWith(['2001:0:7f00:1::1'], 'Teredo')]
+    #[TestWith(['fec0::1'], 'site-local')]
+    #[TestWith(['0.0.0.0'])]
+    #[TestWith(['::'])]
     public function test_no_special_purpose_address_is_public(string $address): void
     {
         self::assertFalse(Hosts::isPublic($address));

@@ -80,7 +80,7 @@ final class TakeAwayTest extends TestCase
         self::assertSame($wanted, array_intersect_key($bell, $wanted));
         if ($kind === 'csv') {
             self::assertStringContainsString("\"'=HYPERLINK(\"\"x\"\")\"", $content);
-            self::assertStringContainsString(",'-12,", $content);
+            self::assertStringContainsString(",\"'-12\",", $content);
         }
     }
 

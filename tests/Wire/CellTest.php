@@ -20,6 +20,15 @@ final class CellTest extends TestCase
     #[TestWith(["\rx"])]
     #[TestWith(["''"])]
     #[TestWith(['='])]
+    #[TestWith(['＝1+1'])]
+    #[TestWith(['＋44'])]
+    #[TestWith(['－1'])]
+    #[TestWith(['＠sum'])]
+    #[TestWith(['bell;=1+1'])]
+    #[TestWith(['bell,"=1+1'])]
+    #[TestWith(['bell; ＝cmd'])]
+    #[TestWith(["bell\t@sum"])]
+    #[TestWith(["'bell;=1"])]
     public function test_what_a_spreadsheet_would_run_gets_one_apostrophe_and_loses_it_again(string $text): void
     {
         self::assertSame("'".$text, Cell::guard($text));
@@ -30,8 +39,15 @@ final class CellTest extends TestCase
     #[TestWith(['bell.com'])]
     #[TestWith(['1-2'])]
     #[TestWith([' =1'])]
+    #[TestWith(['Bell; Foundry, Ltd'])]
+    #[TestWith(["Zoë's"])]
     public function test_anything_else_stays_as_it_is(string $text): void
     {
         self::assertSame([$text, $text], [Cell::guard($text), Cell::plain($text)]);
+    }
+
+    public function test_every_cell_stands_in_quotes(): void
+    {
+        self::assertSame("\"bell.com\",\"\",\"a \"\"b\"\"; c\"\r\n", Cell::line(['bell.com', '', 'a "b"; c']));
     }
 }

@@ -35,9 +35,9 @@ final class ListWriter
     {
         $handle = self::open($path);
         fwrite($handle, "\xEF\xBB\xBF");
-        fputcsv($handle, $headings, ',', '"', '', "\r\n");
+        fwrite($handle, Cell::line($headings));
         foreach ($rows as $row) {
-            fputcsv($handle, array_map(Cell::guard(...), $row), ',', '"', '', "\r\n");
+            fwrite($handle, Cell::line(array_map(Cell::guard(...), $row)));
         }
         fclose($handle);
     }

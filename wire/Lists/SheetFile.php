@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Lists;
 
+use Acre\Wire\Xml\XmlPrologue;
 use DateTimeInterface;
 use Error;
 use ErrorException;
@@ -77,8 +78,10 @@ final readonly class SheetFile implements ListFile
                 }
                 $unpacked += $entry['size'];
                 $packed += $entry['comp_size'];
-                if (preg_match('/\.(xml|rels)$/i', $entry['name']) === 1) {
-                    self::refuseDocumentType((string) $archive->getFromIndex($index, self::PROLOGUE));
+                $start = (string) $archive->getFromIndex($index, self::PROLOGUE);
+                // By what it is, and not only by what it is called: a sheet may stand in a part of any name.
+                if ((preg_match('/\.(xml|rels)$/i', $entry['name']) === 1 ? trim($start) !== '' : XmlPrologue::isXml($start)) && ! XmlPrologue::isPlain($start)) {
+                    throw ListError::documentType();
                 }
             }
             if ($unpacked > self::UNPACKED || ($unpacked > self::SMALL && $unpacked > self::RATIO * max(1, $packed))) {
@@ -93,15 +96,6 @@ final readonly class SheetFile implements ListFile
             throw ListError::notText('an archive, and no spreadsheet that is known here');
         } finally {
             $archive->close();
-        }
-    }
-
-    private static function refuseDocumentType(string $prologue): void
-    {
-        // Two bytes a letter, or a prologue without an end, could hide one.
-        $isPlain = ! str_contains($prologue, "\0") && (strlen($prologue) < self::PROLOGUE || preg_match('/<[a-z]/i', $prologue) === 1);
-        if (! $isPlain || preg_match('/<!(DOCTYPE|ENTITY)/i', $prologue) === 1) {
-            throw ListError::documentType();
         }
     }
 

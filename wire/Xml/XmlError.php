@@ -24,6 +24,11 @@ final class XmlError extends RuntimeException
         return new self("The document is not UTF-8 from byte {$byte} on.");
     }
 
+    public static function encoding(): self
+    {
+        return new self('The document says that it is in another encoding than UTF-8.');
+    }
+
     public static function notXml(int $line, int $column, string $why): self
     {
         return new self("The document is no XML: {$why} in line {$line}, column {$column}.");

@@ -51,6 +51,9 @@ final class XmlNode
         if (preg_match('/<!(?:DOCTYPE|ENTITY)/i', $text, $found, PREG_OFFSET_CAPTURE) === 1) {
             throw XmlError::documentType($found[0][1]);
         }
+        if (preg_match('/^\s*<\?xml\s[^>]*?encoding\s*=/i', $text) === 1 && ! XmlPrologue::isPlain($text)) {
+            throw XmlError::encoding();
+        }
         $before = libxml_use_internal_errors(true);
         $document = new DOMDocument;
         $isRead = $text !== '' && $document->loadXML($text, LIBXML_NONET | LIBXML_COMPACT);

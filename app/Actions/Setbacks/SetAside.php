@@ -8,6 +8,7 @@ use Acre\Wire\Text\PlainText;
 use App\Models\SetbackKind;
 use App\Support\Outage;
 use App\Support\Row;
+use App\Support\WithoutValues;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
@@ -100,7 +101,7 @@ final readonly class SetAside
     /** What is shown of an error: never the values that a statement was given. */
     private static function said(Throwable $e): string
     {
-        $message = $e instanceof QueryException ? 'The database refused it: '.explode("\n", $e->getPrevious()?->getMessage() ?? (string) $e->getCode())[0] : $e->getMessage();
+        $message = $e instanceof QueryException ? 'The database refused it: '.WithoutValues::said($e) : $e->getMessage();
         $said = trim(PlainText::line($message, self::LENGTH));
 
         return $said === '' ? class_basename($e) : $said;

@@ -60,9 +60,21 @@ final readonly class Hosts
         return self::isPublic($address) ? $address : null;
     }
 
-    /** Whether no special-purpose range has it (RFC 6890 and its registries, as PHP knows them). */
+    /**
+     * Whether no special-purpose range has it (RFC 6890 and its registries, as PHP knows them), it is nobody's group (multicast, RFC
+     * 5771) but in version 6 of what IANA gives out (2000::/3, RFC 4291 §2.4), and no other address is carried in it (6to4, RFC 3056;
+     * Teredo, RFC 4380), which would be dialled in its place; NAT64 and mapped addresses aren't in 2000::/3.
+     */
     public static function isPublic(string $address): bool
     {
-        return filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_GLOBAL_RANGE) !== false;
+        if (filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_GLOBAL_RANGE) === false) {
+            return false;
+        }
+        $bytes = (string) inet_pton($address);
+        if (strlen($bytes) === 4) {
+            return ord($bytes[0]) < 224;
+        }
+
+        return ord($bytes[0]) >> 5 === 1 && ! str_starts_with($bytes, "\x20\x02") && ! str_starts_with($bytes, "\x20\x01\0\0");
     }
 }
