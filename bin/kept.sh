@@ -12,13 +12,15 @@ ask_passphrase() {
 COUNTS="SELECT c.relname || ' ' || (xpath('/row/n/text()', query_to_xml(format('SELECT count(*) AS n FROM %I', c.relname), false, true, '')))[1]
   FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind IN ('r', 'p') AND n.nspname = 'public' AND NOT c.relispartition ORDER BY c.relname"
 
-# The database at one instant, uploads with their digests, the key that secrets are encrypted with.
+# The database at one instant, uploads with their digests, the head of the records, the keys that encrypt and sign.
 # In a process of its own, so that what lies open meanwhile is gone however it ends.
 keep_into() (
   file=$1 database=$2
   work=$(mktemp -d "$DATA/keep.XXXXXX")
   trap 'rm -rf "$work" "$file.part"' EXIT
   chmod 700 "$work"
+  # Before the database is read, so that nothing is counted that is not in it.
+  cp "$LARAVEL_STORAGE_PATH/app/heads/$database.txt" "$work/head" 2>/dev/null || : > "$work/head"
   PG_DUMP="$(PG_BIN)/pg_dump" WORK=$work PGHOST=127.0.0.1 PGPORT=$ACRE_DB_PORT PGUSER=acre_admin PGPASSWORD=$DB_ADMIN_PASSWORD PGDATABASE=$database psql -q -v ON_ERROR_STOP=1 <<SQL > "$work/counts" || die "the database could not be read"
 \\pset tuples_only on
 \\pset format unaligned
@@ -30,10 +32,10 @@ $COUNTS;
 COMMIT;
 SQL
   [ -s "$work/database.dump" ] || die "the database could not be read"
-  grep '^APP_KEY=' .env > "$work/key"
+  grep -E '^(APP_KEY|SIGNING_KEY)=' .env > "$work/key"
   mkdir -p "$LARAVEL_STORAGE_PATH/app"
-  (cd "$LARAVEL_STORAGE_PATH" && find app -type f -print0 | sort -z | xargs -0r sha256sum) > "$work/files"
-  (umask 077; tar -cf - -C "$work" database.dump counts key files -C "$LARAVEL_STORAGE_PATH" app | php bin/seal.php seal > "$file.part") || die "the file could not be written"
+  (cd "$LARAVEL_STORAGE_PATH" && find app -path app/heads -prune -o -type f -print0 | sort -z | xargs -0r sha256sum) > "$work/files"
+  (umask 077; tar -cf - -C "$work" database.dump counts key head files --exclude=app/heads -C "$LARAVEL_STORAGE_PATH" app | php bin/seal.php seal > "$file.part") || die "the file could not be written"
   mv "$file.part" "$file"
 )
 
@@ -46,6 +48,9 @@ open_kept() {
   php bin/seal.php open < "$1" > "$OPENED/tar" || return 1
   tar -xf "$OPENED/tar" -C "$OPENED" && rm "$OPENED/tar" && (cd "$OPENED" && { [ ! -s files ] || sha256sum --quiet -c files; })
 }
+
+# Files that were kept before heads were have no key to sign them with.
+kept_key() { sed -n "s/^$1=//p" "$OPENED/key"; }
 
 # Restores what was opened into a database, and compares the rows of each table with what was kept.
 restore_into() {
@@ -60,9 +65,11 @@ restore_into() {
 rehearse() (
   open_kept "$1" || return 1
   code=0
-  key=$(sed 's/^APP_KEY=//' "$OPENED/key")
+  signing=$(kept_key SIGNING_KEY)
+  key=$(kept_key APP_KEY)
+  touch "$OPENED/head"
   restore_into acre_rehearsal || code=1
-  [ $code = 1 ] || APP_CONFIG_CACHE=$OPENED/none DB_DATABASE=acre_rehearsal APP_KEY=$key as_run env APP_CONFIG_CACHE="$OPENED/none" DB_DATABASE=acre_rehearsal APP_KEY="$key" php artisan acre:verify || code=1
+  [ $code = 1 ] || as_run env APP_CONFIG_CACHE="$OPENED/none" DB_DATABASE=acre_rehearsal APP_KEY="$key" SIGNING_KEY="$signing" php artisan acre:verify --against < "$OPENED/head" || code=1
   sql -d postgres -c "DROP DATABASE IF EXISTS acre_rehearsal WITH (FORCE)"
   [ $code = 1 ] || say "$(awk '{ rows += $2 } END { print NR " tables with " rows " rows" }' "$OPENED/counts") and $(wc -l < "$OPENED/files") uploads came back as they were kept."
   return $code
@@ -91,7 +98,8 @@ bring_back() {
   restore_into acre || die "the database could not be restored: $file is whole, and the house is closed until it is brought back"
   rm -rf "$LARAVEL_STORAGE_PATH/app"
   mv "$OPENED/app" "$LARAVEL_STORAGE_PATH/app"
-  sed -i "s|^APP_KEY=.*|$(cat "$OPENED/key")|" .env
+  [ ! -s "$OPENED/head" ] || { mkdir "$LARAVEL_STORAGE_PATH/app/heads"; mv "$OPENED/head" "$LARAVEL_STORAGE_PATH/app/heads/acre.txt"; }
+  for key in APP_KEY SIGNING_KEY; do [ -z "$(kept_key $key)" ] || sed -i "s|^$key=.*|$key=$(kept_key $key)|" .env; done
   load_settings; folders
   make_roles
   migrate

@@ -32,6 +32,15 @@ start() {
 }
 
 # The old key stays readable until everything is written with the new one; sessions that it opened go on.
+# With a receipt, it is held against that and not against the head that this house has kept.
+verify() {
+  case ${1:-} in
+    '') artisan acre:verify ;;
+    --against=*) [ -r "${1#*=}" ] || die "there is no receipt in ${1#*=}"; artisan acre:verify --against < "${1#*=}" ;;
+    *) die "verify takes --against=RECEIPT or nothing, not '$1'." ;;
+  esac
+}
+
 new_key() {
   local old=$APP_KEY
   sed -i "s|^APP_KEY=.*|APP_KEY=base64:$(head -c 32 /dev/urandom | base64)|" .env

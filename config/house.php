@@ -10,6 +10,10 @@ return [
     'yearly_letters' => (bool) env('ACRE_YEARLY_LETTERS', false),
     // Where links in letters lead, whatever address a page was asked at.
     'public_address' => env('ACRE_PUBLIC_ADDRESS') ?? env('APP_URL', 'http://127.0.0.1:8420'),
+    // The seed of the key that heads of the records are signed with, 64 hexadecimal digits.
+    'signing_key' => env('SIGNING_KEY', ''),
+    // Apart from the database: a head for each, called as it is.
+    'heads' => storage_path('app/heads'),
     'currency' => 'GBP',
     // Files that one person sends a minute.
     'uploads_a_minute' => (int) env('ACRE_UPLOADS_A_MINUTE', 20),

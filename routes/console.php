@@ -9,6 +9,8 @@ use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\TellAlarms;
 use App\Actions\Post\TakeReturned;
+use App\Actions\Proofs\KeepHead;
+use App\Actions\Proofs\LogDays;
 use App\Actions\Registrants\AskToConfirm;
 use App\Actions\Registrants\GoOnConfirmed;
 use App\Actions\Rounds\WriteMorningLetters;
@@ -50,6 +52,10 @@ Schedule::call(fn (TakeReturned $returned) => $returned->handle())->everyMinute(
 Schedule::call(fn (GoOnAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
 Schedule::call(fn (GoOnConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()->name('confirmed');
 Schedule::call(fn (AskToConfirm $ask) => $ask->anew())->everyMinute()->name('agreed-to-other-data')->withoutOverlapping();
+
+// A day of the log is closed once it is over; the head of the records is kept apart, also where who wrote a proof died before it could be.
+Schedule::call(fn (LogDays $days) => $days->close())->hourly()->name('log')->withoutOverlapping();
+Schedule::call(fn (KeepHead $head) => $head->keep())->everyMinute()->name('head')->withoutOverlapping();
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

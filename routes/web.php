@@ -247,7 +247,11 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::post('{setback}', 'again')->name('set-aside.again')->whereNumber('setback');
         Route::post('jobs/{uuid}', 'retryJob')->name('set-aside.job')->whereUuid('uuid');
     });
-    Route::get('log', LogController::class)->name('log')->middleware('can:run');
+    Route::controller(LogController::class)->prefix('log')->middleware('can:run')->group(function (): void {
+        Route::get('/', 'index')->name('log');
+        Route::get('receipt/{sha256}.txt', 'receipt')->name('log.receipt')->where('sha256', '[0-9a-f]{64}');
+        Route::get('receipt/{sha256}.tsq', 'stampRequest')->name('log.stamp-request')->where('sha256', '[0-9a-f]{64}');
+    });
 
     Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->whereNumber('person')->group(function (): void {
         Route::get('/', 'index')->name('index');

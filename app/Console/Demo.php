@@ -10,6 +10,7 @@ use Database\Seeders\Demo\House;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 
 /** `./acre demo`: the demo as it was on its first day. Only a house that began as a demo is ever emptied. */
@@ -56,6 +57,7 @@ final class Demo extends Command
         );
         $names = array_map(fn (Row $table): string => '"'.$table->text('tablename').'"', Row::all($tables));
         DB::connection('owner')->statement('TRUNCATE '.implode(', ', $names).' RESTART IDENTITY CASCADE');
+        File::delete(config()->string('house.heads').'/'.DB::connection()->getDatabaseName().'.txt');
         Storage::deleteDirectory('imports');
         Storage::deleteDirectory('notes');
         Storage::deleteDirectory('received');

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\Proofs\KeepHead;
 use App\Actions\Proofs\VerifyProofs;
+use App\Actions\Proofs\VerifyRecords;
 use Illuminate\Console\Command;
 
-/** `./acre verify`: whether every proof still is what it was when it was made. */
+/** `./acre verify`: whether every proof, every closed day of the log and the head of the records still are what they were. */
 final class Verify extends Command
 {
-    protected $signature = 'acre:verify';
+    protected $signature = 'acre:verify {--against : hold it against the receipt that comes in, and not against the head that was kept}';
 
     protected $description = 'Walk the chain of proofs and say what was changed since';
 
-    public function handle(VerifyProofs $verify): int
+    public function handle(VerifyProofs $verify, VerifyRecords $records, KeepHead $kept): int
     {
         $walked = $faults = 0;
         foreach ($verify->handle() as [$of, $fault]) {
@@ -29,7 +31,20 @@ final class Verify extends Command
             $faults === 0 => number_format($walked).($walked === 1 ? ' proof, and it is whole.' : ' proofs, and the chain is whole.'),
             default => number_format($walked).' proofs, '.number_format($faults).' of them changed.',
         });
+        $found = 0;
+        foreach ($records->handle($this->option('against') === true ? self::given() : $kept->kept()) as $fault) {
+            $found++;
+            $this->error(ucfirst($fault).'.');
+        }
+        $this->line($found === 0 ? 'The log and the head of the records are whole.' : number_format($found).($found === 1 ? ' fault' : ' faults').' in the records.');
 
-        return $faults === 0 ? self::SUCCESS : self::FAILURE;
+        return $faults + $found === 0 ? self::SUCCESS : self::FAILURE;
+    }
+
+    private static function given(): ?string
+    {
+        $text = (string) stream_get_contents(STDIN);
+
+        return $text === '' ? null : $text;
     }
 }

@@ -12,4 +12,19 @@ final class TitleError extends DomainException
     {
         return new self("One name in two accounts at once: {$one->account} and {$other->account}.");
     }
+
+    public static function noHead(): self
+    {
+        return new self('This is no head of the records of a house.');
+    }
+
+    public static function notSignedByUs(): self
+    {
+        return new self('It was changed, or another house signed it.');
+    }
+
+    public static function noKey(): self
+    {
+        return new self('The key that heads are signed with is missing or too short.');
+    }
 }

@@ -141,18 +141,18 @@ final class DocketPagesTest extends TestCase
 
     public function test_the_chain_of_proofs_is_walked_and_a_changed_line_is_found(): void
     {
-        self::assertSame([0, "There is no proof yet.\n"], [Artisan::call('acre:verify'), Artisan::output()]);
+        self::assertSame([0, "There is no proof yet.\nThe log and the head of the records are whole.\n"], [Artisan::call('acre:verify'), Artisan::output()]);
         foreach (['one.com', 'two.com', 'three.com'] as $name) {
             app(EndLines::class)->done($this->house->steward, $this->docket([$this->house->name($name)]), null, Instant::of('2026-10-06'));
         }
         // What things are called may change; what happened may not.
         $this->house->foundry->update(['name' => 'Another Name']);
-        self::assertSame([0, "3 proofs, and the chain is whole.\n"], [Artisan::call('acre:verify'), Artisan::output()]);
+        self::assertSame([0, "3 proofs, and the chain is whole.\nThe log and the head of the records are whole.\n"], [Artisan::call('acre:verify'), Artisan::output()]);
 
         $second = Docket::query()->orderBy('id')->skip(1)->firstOrFail();
         DB::table('docket_lines')->where('docket_id', $second->id)->update(['done_on' => '2026-10-01']);
         self::assertSame(
-            [1, "Docket {$second->id}: its lines are not what its text says: “result: done on 2026-10-06” is now “result: done on 2026-10-01”.\n3 proofs, 1 of them changed.\n"], [Artisan::call('acre:verify'), Artisan::output()],
+            [1, "Docket {$second->id}: its lines are not what its text says: “result: done on 2026-10-06” is now “result: done on 2026-10-01”.\n3 proofs, 1 of them changed.\nThe log and the head of the records are whole.\n"], [Artisan::call('acre:verify'), Artisan::output()],
         );
     }
 

@@ -15,7 +15,7 @@ use Illuminate\Database\Connection;
 /** The chain of proofs, in the order in which things ended: each carries the digest of the one before it. */
 final readonly class Chain
 {
-    public function __construct(private Connection $database, private Container $container, private TradeClock $clock)
+    public function __construct(private Connection $database, private Container $container, private TradeClock $clock, private KeepHead $head)
     {
     }
 
@@ -28,6 +28,8 @@ final readonly class Chain
         $previous = Proof::query()->orderByDesc('position')->first();
         $position = ($previous->position ?? 0) + 1;
         $made = $draft->at($position, $previous?->sha256);
+
+        $this->database->afterCommit(fn () => $this->head->keep());
 
         return Proof::query()->create([$kind->column() => $id, 'position' => $position, 'text' => $made->text, 'sha256' => $made->sha256, 'previous_sha256' => $previous?->sha256, 'made_on' => $this->clock->now()]);
     }

@@ -6,6 +6,12 @@
         <label for="l-event">what</label> <select id="l-event" name="event"><option value="">anything</option>@foreach ($events as $one)<option value="{{ $one }}" @selected($event === $one)>{{ $told->event($one) }}</option>@endforeach</select>
         <label for="l-q">with</label> <input id="l-q" name="q" value="{{ $text }}" maxlength="100" size="26" placeholder="a name, a person, a number"> <button class="main">Show</button>
     </form>
+    @if ($faults !== [])
+        <div class="told told-bad" role="alert"><p><strong>The records are not what they were.</strong> Nothing is kept over their head until whoever runs this machine has looked (<code>./acre verify</code>).</p><ul>@foreach ($faults as $fault)<li>{{ ucfirst($fault) }}.</li>@endforeach</ul></div>
+    @elseif ($head !== null)
+        <p class="log-head">{{ number_format($head->proofs) }} {{ $head->proofs === 1 ? 'proof' : 'proofs' }}; {{ $head->closedTo === null ? 'no day of the log is closed yet' : 'the log is closed to '.$head->closedTo }}; {{ number_format($head->rows) }} {{ $head->rows === 1 ? 'row' : 'rows' }} since. Kept where this house can’t reach it, a receipt shows later whether anything of that is gone:
+            <a class="button" href="{{ route('log.receipt', $sha256) }}">Take a receipt away</a> <a href="{{ route('log.stamp-request', $sha256) }}">its request for a time stamp (RFC 3161)</a></p>
+    @endif
     @if ($rows === [])
         <div class="empty"><h2>Nothing was written that answers to this</h2><p><a href="{{ route('log') }}">See all of it</a></p></div>
     @else
