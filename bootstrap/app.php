@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\CleanStrings;
+use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\OwnReferer;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\OldInput;
@@ -13,6 +14,7 @@ use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 
@@ -26,6 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(SecurityHeaders::class);
         $middleware->prepend(OwnReferer::class);
         $middleware->append(CleanStrings::class);
+        $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
         $middleware->redirectGuestsTo(fn (Request $request): string => route('sign-in'));
         $middleware->redirectUsersTo(fn (Request $request): string => route('rounds'));
     })

@@ -6,7 +6,8 @@ return [
     'name' => 'Acre Roll',
     'env' => env('APP_ENV', 'production'),
     'debug' => (bool) env('APP_DEBUG', false),
-    'url' => env('APP_URL', 'http://127.0.0.1:8420'),
+    // Behind TLS the house is reached at another address than the one at which it listens.
+    'url' => rtrim((string) (env('ACRE_REACHED_AT') ?? env('APP_URL', 'http://127.0.0.1:8420')), '/'),
     'timezone' => 'UTC',
     'locale' => 'en',
     'fallback_locale' => 'en',

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+// A browser keeps a `__Host-` cookie only from this very host, over TLS, for all of it (RFC 6265bis §4.1.3.2).
+$isTls = str_starts_with((string) env('ACRE_REACHED_AT', ''), 'https://');
+
 return [
     'driver' => env('SESSION_DRIVER', 'database'),
     'lifetime' => 240,
@@ -9,9 +12,9 @@ return [
     'encrypt' => true,
     'connection' => null,
     'table' => 'sessions',
-    'cookie' => 'acre_session',
+    'cookie' => ($isTls ? '__Host-' : '').'acre_session',
     'path' => '/',
-    'secure' => env('SESSION_SECURE', false),
+    'secure' => $isTls,
     'http_only' => true,
     'same_site' => 'lax',
 ];

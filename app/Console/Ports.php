@@ -18,7 +18,7 @@ final class Ports extends Command
     {
         $port = config('database.connections.pgsql.port');
         $this->line((string) json_encode([
-            'application' => config()->string('app.url'),
+            'application' => config()->string('house.listens'),
             'database' => is_string($port) || is_int($port) ? "127.0.0.1:{$port}" : null,
             'world' => $world->isThere() ? $world->ports() : null,
         ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));

@@ -26,6 +26,7 @@ use Illuminate\Console\Scheduling\EventMutex;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Queue\Events\JobProcessing;
@@ -68,6 +69,8 @@ final class HouseServiceProvider extends ServiceProvider
         // Addresses are those of the settings, whatever host a request names.
         $root = config()->string('app.url');
         URL::forceRootUrl($root);
+        TrustProxies::at(array_values(array_filter(config()->array('house.trusted_proxies'), is_string(...))));
+        TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
         URL::forceScheme(str_starts_with($root, 'https://') ? 'https' : 'http');
         CursorPaginator::currentCursorResolver(fn (string $name = 'cursor') => Keyset::cursor($this->app->make('request')->query($name)));
 

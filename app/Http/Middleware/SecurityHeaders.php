@@ -24,6 +24,8 @@ final class SecurityHeaders
             'Referrer-Policy' => $response->headers->get('Referrer-Policy', 'same-origin'),
             'Permissions-Policy' => 'camera=(), geolocation=(), microphone=()',
             'Cross-Origin-Opener-Policy' => 'same-origin',
+            // Without its subdomains, of which this house knows nothing (RFC 6797).
+            ...(config()->boolean('session.secure') ? ['Strict-Transport-Security' => 'max-age=31536000'] : []),
         ]);
 
         return $response;
