@@ -9,6 +9,16 @@ roll_of() {
   sql -d "acre_$1" -c "VACUUM ANALYZE"
 }
 
+# Pages of the demo, served as the application is, while lists are sent to it.
+bench_uploads() {
+  artisan optimize -q
+  control start 'web:*' 'workers:*' >/dev/null || true
+  wait_for "the first page" page_up
+  artisan acre:bench-uploads
+  control stop 'web:*' 'workers:*' >/dev/null
+  artisan optimize:clear -q
+}
+
 bench() {
   load_settings
   install_all
@@ -21,6 +31,7 @@ bench() {
   case "${1:-}" in
     outside) $php acre:bench-outside ;;
     people) shift; $php acre:bench-people "$@" ;;
+    uploads) bench_uploads ;;
     *)
       local sizes=1000,100000 size pages=()
       case "${1:-}" in --sizes=*) sizes=${1#--sizes=} ;; esac
@@ -29,6 +40,7 @@ bench() {
       # A list is brought in as in a house, where no simulated world is told of it.
       ACRE_WORLD=off DB_DATABASE=acre_$size $php acre:bench --pages="$(IFS=,; echo "${pages[*]}")"
       DB_DATABASE=acre_$size $php acre:bench-people
+      bench_uploads
       ;;
   esac
 }

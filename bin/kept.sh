@@ -32,7 +32,7 @@ $COUNTS;
 COMMIT;
 SQL
   [ -s "$work/database.dump" ] || die "the database could not be read"
-  grep -E '^(APP_KEY|SIGNING_KEY)=' .env > "$work/key"
+  grep -E '^(APP_KEY|APP_PREVIOUS_KEYS|SIGNING_KEY)=' .env > "$work/key"
   mkdir -p "$LARAVEL_STORAGE_PATH/app"
   (cd "$LARAVEL_STORAGE_PATH" && find app -path app/heads -prune -o -type f -print0 | sort -z | xargs -0r sha256sum) > "$work/files"
   (umask 077; tar -cf - -C "$work" database.dump counts key head files --exclude=app/heads -C "$LARAVEL_STORAGE_PATH" app | php bin/seal.php seal > "$file.part") || die "the file could not be written"
@@ -69,7 +69,7 @@ rehearse() (
   key=$(kept_key APP_KEY)
   touch "$OPENED/head"
   restore_into acre_rehearsal || code=1
-  [ $code = 1 ] || as_run env APP_CONFIG_CACHE="$OPENED/none" DB_DATABASE=acre_rehearsal APP_KEY="$key" SIGNING_KEY="$signing" php artisan acre:verify --against < "$OPENED/head" || code=1
+  [ $code = 1 ] || as_run env APP_CONFIG_CACHE="$OPENED/none" DB_DATABASE=acre_rehearsal APP_KEY="$key" APP_PREVIOUS_KEYS="$(kept_key APP_PREVIOUS_KEYS)" SIGNING_KEY="$signing" php artisan acre:verify --against < "$OPENED/head" || code=1
   sql -d postgres -c "DROP DATABASE IF EXISTS acre_rehearsal WITH (FORCE)"
   [ $code = 1 ] || say "$(awk '{ rows += $2 } END { print NR " tables with " rows " rows" }' "$OPENED/counts") and $(wc -l < "$OPENED/files") uploads came back as they were kept."
   return $code
@@ -99,7 +99,7 @@ bring_back() {
   rm -rf "$LARAVEL_STORAGE_PATH/app"
   mv "$OPENED/app" "$LARAVEL_STORAGE_PATH/app"
   [ ! -s "$OPENED/head" ] || { mkdir "$LARAVEL_STORAGE_PATH/app/heads"; mv "$OPENED/head" "$LARAVEL_STORAGE_PATH/app/heads/acre.txt"; }
-  for key in APP_KEY SIGNING_KEY; do [ -z "$(kept_key $key)" ] || sed -i "s|^$key=.*|$key=$(kept_key $key)|" .env; done
+  for key in APP_KEY APP_PREVIOUS_KEYS SIGNING_KEY; do [ -z "$(kept_key $key)" ] || { sed -i "/^$key=/d" .env; echo "$key=$(kept_key $key)" >> .env; }; done
   load_settings; folders
   make_roles
   migrate

@@ -43,8 +43,9 @@ verify() {
 
 new_key() {
   local old=$APP_KEY
+  # All that went before: one that died half-way leaves secrets behind that only an older key opens.
+  if grep -q '^APP_PREVIOUS_KEYS=.' .env; then sed -i "s|^APP_PREVIOUS_KEYS=|&$old,|" .env; else sed -i '/^APP_PREVIOUS_KEYS=$/d' .env; echo "APP_PREVIOUS_KEYS=$old" >> .env; fi
   sed -i "s|^APP_KEY=.*|APP_KEY=base64:$(head -c 32 /dev/urandom | base64)|" .env
-  if grep -q '^APP_PREVIOUS_KEYS=' .env; then sed -i "s|^APP_PREVIOUS_KEYS=.*|APP_PREVIOUS_KEYS=$old|" .env; else echo "APP_PREVIOUS_KEYS=$old" >> .env; fi
   load_settings
   artisan optimize -q
   artisan queue:restart > /dev/null

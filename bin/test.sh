@@ -17,7 +17,7 @@ test_stack() {
   # Journeys of one person begin faster than a person signs in; what is tested of the limit is tested with the real one (phpunit.xml).
   export ACRE_DRIVER=http://127.0.0.1:$DRIVER_PORT DB_DATABASE=acre_browser ACRE_SIGN_IN_TRIES=100
   folders
-  if [ "$name" = bench ]; then DB_FLAGS=""; configure database world; else configure database web workers driver world; fi
+  if [ "$name" = bench ]; then DB_FLAGS=""; configure database web workers world; else configure database web workers driver world; fi
   stack_boot
   make_roles
   start_world
