@@ -57,6 +57,12 @@ use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 
+// Numbers of rows: more digits than a bigint has lead nowhere.
+Route::patterns(array_fill_keys([
+    'account', 'calendar', 'client', 'confirmation', 'contact', 'custodian', 'docket', 'handing', 'import', 'mailbox',
+    'note', 'observation', 'pattern', 'person', 'received', 'registrar', 'sentence', 'setback', 'view',
+], '[0-9]{1,18}'));
+
 Route::middleware('guest')->group(function (): void {
     Route::get('begin', [BeginController::class, 'create'])->name('begin');
     Route::post('begin', [BeginController::class, 'store'])->middleware('throttle:10,1');
@@ -91,10 +97,10 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::get('roll/calendar.ics', [TakeAwayController::class, 'calendar'])->name('roll.calendar')->middleware('can:look');
     Route::post('roll/calendars', [TakeAwayController::class, 'subscribe'])->name('roll.subscribe')->middleware('can:look');
     Route::get('calendars', [CalendarController::class, 'index'])->name('calendars')->middleware('can:look');
-    Route::delete('calendars/{calendar}', [CalendarController::class, 'destroy'])->name('calendars.destroy')->middleware('can:delete,calendar')->whereNumber('calendar');
+    Route::delete('calendars/{calendar}', [CalendarController::class, 'destroy'])->name('calendars.destroy')->middleware('can:delete,calendar');
     Route::post('roll/looks', LooksController::class)->name('roll.looks')->middleware('can:look');
     Route::post('roll/views', [ViewController::class, 'store'])->name('roll.views.store')->middleware('can:look');
-    Route::delete('roll/views/{view}', [ViewController::class, 'destroy'])->name('roll.views.destroy')->middleware('can:delete,view')->whereNumber('view');
+    Route::delete('roll/views/{view}', [ViewController::class, 'destroy'])->name('roll.views.destroy')->middleware('can:delete,view');
     Route::get('find', FindController::class)->name('find')->middleware('can:look');
 
     Route::get('rulebook', [RulebookController::class, 'index'])->name('rulebook.index')->middleware('can:look');
@@ -116,7 +122,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::post('/', 'store')->name('add');
         Route::post('list', 'paste')->name('paste');
         Route::post('all', 'all')->name('all');
-        Route::post('sentences/{sentence}', 'follow')->name('follow')->whereNumber('sentence');
+        Route::post('sentences/{sentence}', 'follow')->name('follow');
         Route::patch('/', 'update')->name('remove');
         Route::delete('/', 'destroy')->name('empty');
     });
@@ -145,19 +151,19 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::get('{name}', 'show')->name('show');
         Route::post('{name}/watch', 'watch')->name('watch')->middleware('can:prepare');
         Route::delete('{name}/watch', 'unwatch')->name('unwatch')->middleware('can:prepare');
-        Route::get('{name}/{observation}', 'raw')->name('raw')->whereNumber('observation');
+        Route::get('{name}/{observation}', 'raw')->name('raw');
     });
     Route::get('outside', OutsideController::class)->name('outside')->middleware('can:look');
 
     Route::controller(ImportController::class)->prefix('bring-in')->name('bring-in.')->group(function (): void {
         Route::get('/', 'create')->name('create')->middleware('can:prepare');
         Route::post('/', 'store')->name('store')->middleware(['can:prepare', 'throttle:uploads']);
-        Route::get('{import}', 'show')->name('show')->middleware('can:view,import')->whereNumber('import');
-        Route::get('{import}/state', 'state')->name('state')->middleware('can:view,import')->whereNumber('import');
-        Route::get('{import}/columns', 'edit')->name('edit')->middleware('can:match,import')->whereNumber('import');
-        Route::post('{import}/columns', 'match')->name('match')->middleware('can:match,import')->whereNumber('import');
-        Route::post('{import}/write', 'write')->name('write')->middleware('can:write,import')->whereNumber('import');
-        Route::post('{import}/take-back', 'takeBack')->name('take-back')->middleware('can:takeBack,import')->whereNumber('import');
+        Route::get('{import}', 'show')->name('show')->middleware('can:view,import');
+        Route::get('{import}/state', 'state')->name('state')->middleware('can:view,import');
+        Route::get('{import}/columns', 'edit')->name('edit')->middleware('can:match,import');
+        Route::post('{import}/columns', 'match')->name('match')->middleware('can:match,import');
+        Route::post('{import}/write', 'write')->name('write')->middleware('can:write,import');
+        Route::post('{import}/take-back', 'takeBack')->name('take-back')->middleware('can:takeBack,import');
     });
 
     foreach (['clients' => ClientController::class, 'registrars' => RegistrarController::class, 'accounts' => AccountController::class, 'contacts' => ContactController::class] as $area => $controller) {
@@ -165,43 +171,43 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::get($area, [$controller, 'index'])->name("{$area}.index")->middleware('can:look');
         Route::get("{$area}/create", [$controller, 'create'])->name("{$area}.create")->middleware('can:prepare');
         Route::post($area, [$controller, 'store'])->name("{$area}.store")->middleware('can:prepare');
-        Route::get("{$area}/{{$one}}", [$controller, 'show'])->name("{$area}.show")->middleware('can:look')->whereNumber($one);
-        Route::get("{$area}/{{$one}}/edit", [$controller, 'edit'])->name("{$area}.edit")->middleware('can:prepare')->whereNumber($one);
-        Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare')->whereNumber($one);
+        Route::get("{$area}/{{$one}}", [$controller, 'show'])->name("{$area}.show")->middleware('can:look');
+        Route::get("{$area}/{{$one}}/edit", [$controller, 'edit'])->name("{$area}.edit")->middleware('can:prepare');
+        Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare');
     }
-    Route::post('accounts/{account}/gate', [GateController::class, 'store'])->name('accounts.gate')->middleware(['can:settle', 'throttle:second'])->whereNumber('account');
-    Route::post('accounts/{account}/gate/confirm', [GateController::class, 'confirm'])->name('accounts.gate.confirm')->middleware(['can:settle', 'throttle:second'])->whereNumber('account');
-    Route::post('accounts/{account}/gate/try', [GateController::class, 'try'])->name('accounts.gate.try')->middleware(['can:settle', 'throttle:asks'])->whereNumber('account');
-    Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])->name('clients.sheet')->middleware('can:look')->whereNumber('client');
-    Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare')->whereNumber('registrar');
+    Route::post('accounts/{account}/gate', [GateController::class, 'store'])->name('accounts.gate')->middleware(['can:settle', 'throttle:second']);
+    Route::post('accounts/{account}/gate/confirm', [GateController::class, 'confirm'])->name('accounts.gate.confirm')->middleware(['can:settle', 'throttle:second']);
+    Route::post('accounts/{account}/gate/try', [GateController::class, 'try'])->name('accounts.gate.try')->middleware(['can:settle', 'throttle:asks']);
+    Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])->name('clients.sheet')->middleware('can:look');
+    Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare');
 
     Route::controller(NoteController::class)->name('notes.')->group(function (): void {
         Route::post('names/{name}/notes', 'onName')->name('on-name')->middleware(['can:change,name', 'throttle:uploads']);
-        Route::post('accounts/{account}/notes', 'onAccount')->name('on-account')->middleware(['can:prepare', 'throttle:uploads'])->whereNumber('account');
-        Route::post('clients/{client}/notes', 'onClient')->name('on-client')->middleware(['can:prepare', 'throttle:uploads'])->whereNumber('client');
-        Route::get('notes/{note}/file', 'file')->name('file')->middleware('can:view,note')->whereNumber('note');
-        Route::delete('notes/{note}', 'destroy')->name('destroy')->middleware('can:delete,note')->whereNumber('note');
+        Route::post('accounts/{account}/notes', 'onAccount')->name('on-account')->middleware(['can:prepare', 'throttle:uploads']);
+        Route::post('clients/{client}/notes', 'onClient')->name('on-client')->middleware(['can:prepare', 'throttle:uploads']);
+        Route::get('notes/{note}/file', 'file')->name('file')->middleware('can:view,note');
+        Route::delete('notes/{note}', 'destroy')->name('destroy')->middleware('can:delete,note');
     });
 
     Route::controller(AlikeController::class)->prefix('contacts/alike')->name('contacts.')->group(function (): void {
         Route::get('/', 'index')->name('alike')->middleware('can:look');
         Route::post('/', 'merge')->name('merge')->middleware('can:prepare');
     });
-    Route::get('contacts/{contact}/erase', [EraseController::class, 'show'])->name('contacts.erase')->middleware('can:settle')->whereNumber('contact');
-    Route::get('contacts/{contact}/erase/proof.txt', [EraseController::class, 'proof'])->name('contacts.erase.proof')->middleware('can:settle')->whereNumber('contact');
-    Route::post('contacts/{contact}/erase', [EraseController::class, 'store'])->name('contacts.erase.store')->middleware('can:settle')->whereNumber('contact');
+    Route::get('contacts/{contact}/erase', [EraseController::class, 'show'])->name('contacts.erase')->middleware('can:settle');
+    Route::get('contacts/{contact}/erase/proof.txt', [EraseController::class, 'proof'])->name('contacts.erase.proof')->middleware('can:settle');
+    Route::post('contacts/{contact}/erase', [EraseController::class, 'store'])->name('contacts.erase.store')->middleware('can:settle');
     Route::post('contacts/cards', [CardController::class, 'store'])->name('contacts.cards')->middleware(['can:prepare', 'throttle:uploads']);
-    Route::post('contacts/{contact}/tell', [ContactController::class, 'tell'])->name('contacts.tell')->middleware('can:prepare')->whereNumber('contact');
-    Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look')->whereNumber('contact');
+    Route::post('contacts/{contact}/tell', [ContactController::class, 'tell'])->name('contacts.tell')->middleware('can:prepare');
+    Route::get('contacts/{contact}/card.vcf', [CardController::class, 'show'])->name('contacts.card')->middleware('can:look');
 
-    Route::controller(VerificationController::class)->prefix('verification')->name('verification.')->whereNumber('mailbox')->group(function (): void {
+    Route::controller(VerificationController::class)->prefix('verification')->name('verification.')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');
         Route::post('{mailbox}', 'store')->name('store')->middleware('can:settle');
         Route::post('{mailbox}/again', 'again')->name('again')->middleware('can:prepare');
         Route::post('{mailbox}/settle', 'settle')->name('settle')->middleware('can:prepare');
     });
 
-    Route::controller(HandingController::class)->prefix('custody')->whereNumber(['custodian', 'handing'])->group(function (): void {
+    Route::controller(HandingController::class)->prefix('custody')->group(function (): void {
         Route::post('{custodian}/hand-over', 'store')->name('custody.hand-over')->middleware('can:settle');
         Route::get('handings/{handing}', 'show')->name('custody.handing')->middleware('can:look');
         Route::post('handings/{handing}', 'end')->name('custody.handing.end')->middleware('can:prepare');
@@ -211,14 +217,14 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::controller(CustodyController::class)->group(function (): void {
         Route::get('custody', 'index')->name('custody.index')->middleware('can:look');
         Route::post('custody', 'store')->name('custody.store')->middleware('can:prepare');
-        Route::get('custody/{custodian}', 'show')->name('custody.show')->middleware('can:look')->whereNumber('custodian');
-        Route::post('custody/{custodian}/leave', 'leave')->name('custody.leave')->middleware('can:settle')->whereNumber('custodian');
-        Route::get('accounts/{account}/lost', 'lost')->name('custody.lost')->middleware('can:look')->whereNumber('account');
-        Route::post('accounts/{account}/custody', 'give')->name('custody.give')->middleware('can:settle')->whereNumber('account');
-        Route::delete('accounts/{account}/custody', 'take')->name('custody.take')->middleware('can:settle')->whereNumber('account');
+        Route::get('custody/{custodian}', 'show')->name('custody.show')->middleware('can:look');
+        Route::post('custody/{custodian}/leave', 'leave')->name('custody.leave')->middleware('can:settle');
+        Route::get('accounts/{account}/lost', 'lost')->name('custody.lost')->middleware('can:look');
+        Route::post('accounts/{account}/custody', 'give')->name('custody.give')->middleware('can:settle');
+        Route::delete('accounts/{account}/custody', 'take')->name('custody.take')->middleware('can:settle');
     });
 
-    Route::controller(ReceivedController::class)->prefix('received')->name('received.')->whereNumber('received')->group(function (): void {
+    Route::controller(ReceivedController::class)->prefix('received')->name('received.')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');
         Route::get('create', 'create')->name('create')->middleware('can:prepare');
         Route::post('/', 'store')->name('store')->middleware(['can:prepare', 'throttle:uploads']);
@@ -232,7 +238,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::put('{letter}', 'update')->name('update')->middleware('can:settle');
         Route::delete('{letter}', 'destroy')->name('destroy')->middleware('can:settle');
     });
-    Route::controller(PatternController::class)->prefix('patterns')->name('patterns.')->whereNumber('pattern')->group(function (): void {
+    Route::controller(PatternController::class)->prefix('patterns')->name('patterns.')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');
         Route::get('create', 'create')->name('create')->middleware('can:settle');
         Route::post('/', 'store')->name('store')->middleware('can:settle');
@@ -244,7 +250,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::put('house', [HouseController::class, 'update'])->middleware('can:run');
     Route::controller(SetbackController::class)->prefix('set-aside')->middleware('can:run')->group(function (): void {
         Route::get('/', 'index')->name('set-aside');
-        Route::post('{setback}', 'again')->name('set-aside.again')->whereNumber('setback');
+        Route::post('{setback}', 'again')->name('set-aside.again');
         Route::post('jobs/{uuid}', 'retryJob')->name('set-aside.job')->whereUuid('uuid');
     });
     Route::controller(LogController::class)->prefix('log')->middleware('can:run')->group(function (): void {
@@ -253,7 +259,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::get('receipt/{sha256}.tsq', 'stampRequest')->name('log.stamp-request')->where('sha256', '[0-9a-f]{64}');
     });
 
-    Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->whereNumber('person')->group(function (): void {
+    Route::controller(PersonController::class)->prefix('people')->name('people.')->middleware('can:run')->group(function (): void {
         Route::get('/', 'index')->name('index');
         Route::view('roles', 'people.roles')->name('roles');
         Route::get('create', 'create')->name('create');
@@ -274,7 +280,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::post('{deed}', 'store')->name('store');
     });
 
-    Route::controller(DocketController::class)->prefix('dockets')->name('dockets.')->whereNumber('docket')->group(function (): void {
+    Route::controller(DocketController::class)->prefix('dockets')->name('dockets.')->group(function (): void {
         Route::get('/', 'index')->name('index')->middleware('can:look');
         Route::get('{docket}', 'show')->name('show')->middleware('can:view,docket');
         Route::get('{docket}/state', 'state')->name('state')->middleware('can:view,docket');
@@ -285,6 +291,6 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::post('{docket}/again', 'again')->name('again')->middleware(['can:view,docket', 'can:prepare']);
         Route::post('{docket}/call-off', 'callOff')->name('call-off')->middleware('can:callOff,docket');
         Route::post('{docket}/letter', 'write')->name('write')->middleware('can:tick,docket');
-        Route::post('{docket}/letter/{confirmation}', 'writeToSide')->name('write-to-side')->middleware('can:tick,docket')->whereNumber('confirmation')->scopeBindings();
+        Route::post('{docket}/letter/{confirmation}', 'writeToSide')->name('write-to-side')->middleware('can:tick,docket')->scopeBindings();
     });
 });
