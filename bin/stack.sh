@@ -41,6 +41,8 @@ folders() {
     chown -R "$RUN_USER" "$LARAVEL_STORAGE_PATH"
     chgrp "$RUN_USER" .env && chmod 640 .env
   fi
+  # Written by versions that let others read them.
+  find "$LARAVEL_STORAGE_PATH/logs" -name '*.log' -exec chmod 600 {} +
   # The settings that are kept there hold passwords.
   chmod 700 "$DATA/cache"
 }

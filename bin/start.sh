@@ -7,6 +7,8 @@ start() {
   install_all
   stack_paths main
   folders
+  # What was read once by the version before lacks what this one asks for.
+  rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
   if stack_running; then
     step "already running; bringing it up to date"
   else

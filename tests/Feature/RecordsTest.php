@@ -171,7 +171,7 @@ final class RecordsTest extends TestCase
         app(KeepHead::class)->keep();
         $kept = (string) app(KeepHead::class)->kept();
         $sha256 = hash('sha256', $kept);
-        $this->actingAs($house->owner)->get('/log')->assertOk()->assertSee('0 proofs; no day of the log is closed yet; 1 row since')->assertSee(route('log.receipt', $sha256));
+        $this->actingAs($house->owner)->get('/log')->assertOk()->assertSee('0 proofs; no day is closed yet, 1 row since')->assertSee(route('log.receipt', $sha256));
         $this->get("/log/receipt/{$sha256}.txt")->assertOk()->assertContent($kept)->assertHeader('Content-Disposition', "attachment; filename=\"acre-receipt-{$sha256}.txt\"");
         $request = (string) $this->get("/log/receipt/{$sha256}.tsq")->assertOk()->assertHeader('Content-Type', 'application/timestamp-query')->getContent();
         self::assertStringContainsString((string) hex2bin($sha256), $request);

@@ -1,6 +1,10 @@
 @inject('told', App\View\LogInWords::class)
 <x-layout title="The log">
-    <h1>The log</h1>
+    <div class="head">
+        <div><h1>The log</h1>
+            @if ($head !== null)<p class="sentence">{{ number_format($head->proofs) }} {{ $head->proofs === 1 ? 'proof' : 'proofs' }}; {{ $head->closedTo === null ? 'no day is closed yet' : 'closed to '.$head->closedTo }}, {{ number_format($head->rows) }} {{ $head->rows === 1 ? 'row' : 'rows' }} since. A receipt kept elsewhere tells later what is gone.</p>@endif</div>
+        @if ($head !== null)<p class="head-deeds"><a class="button" href="{{ route('log.receipt', $sha256) }}">Take a receipt</a> <a class="button" href="{{ route('log.stamp-request', $sha256) }}" title="of this receipt, for a time-stamping service (RFC 3161)">Stamp request</a></p>@endif
+    </div>
     <form method="get" action="{{ route('log') }}" class="ask log-ask">
         <label for="l-person">By</label> <select id="l-person" name="person"><option value="">everybody</option>@foreach ($people as $one)<option value="{{ $one->id }}" @selected($person === $one->id)>{{ $one->name }}</option>@endforeach</select>
         <label for="l-event">what</label> <select id="l-event" name="event"><option value="">anything</option>@foreach ($events as $one)<option value="{{ $one }}" @selected($event === $one)>{{ $told->event($one) }}</option>@endforeach</select>
@@ -8,9 +12,6 @@
     </form>
     @if ($faults !== [])
         <div class="told told-bad" role="alert"><p><strong>The records are not what they were.</strong> Nothing is kept over their head until whoever runs this machine has looked (<code>./acre verify</code>).</p><ul>@foreach ($faults as $fault)<li>{{ ucfirst($fault) }}.</li>@endforeach</ul></div>
-    @elseif ($head !== null)
-        <p class="log-head">{{ number_format($head->proofs) }} {{ $head->proofs === 1 ? 'proof' : 'proofs' }}; {{ $head->closedTo === null ? 'no day of the log is closed yet' : 'the log is closed to '.$head->closedTo }}; {{ number_format($head->rows) }} {{ $head->rows === 1 ? 'row' : 'rows' }} since. Kept where this house can’t reach it, a receipt shows later whether anything of that is gone:
-            <a class="button" href="{{ route('log.receipt', $sha256) }}">Take a receipt away</a> <a href="{{ route('log.stamp-request', $sha256) }}">its request for a time stamp (RFC 3161)</a></p>
     @endif
     @if ($rows === [])
         <div class="empty"><h2>Nothing was written that answers to this</h2><p><a href="{{ route('log') }}">See all of it</a></p></div>
@@ -24,7 +25,7 @@
                 <th scope="row">{{ $told->event($row->text('event'), $row->text('subject')) }}</th>
                 <td data-label="To what">@if ($row->textOrNull('ascii') !== null)<a class="name" href="{{ route('names.show', $row->text('ascii')) }}">{{ $row->text('unicode') }}</a>@elseif ($row->text('subject') === 'docket' && $row->intOrNull('subject_id') !== null)<a href="{{ route('dockets.show', $row->int('subject_id')) }}">docket {{ $row->int('subject_id') }}</a>@else{{ $row->text('subject') }} {{ $row->intOrNull('subject_id') }}@endif</td>
                 <td data-label="More">@foreach ($told->more($row) as [$said, $leads])@if ($leads === null)<bdi class="fact">{{ $said }}</bdi>@else<a class="fact" href="{{ $leads }}">{{ $said }}</a>@endif @endforeach</td>
-                <td data-label="From" class="mono">{{ $row->textOrNull('from_address') ?? '' }}</td></tr>
+                <td data-label="From" class="mono date">{{ $row->textOrNull('from_address') ?? '' }}</td></tr>
         @endforeach
         </tbody>
     </table>
