@@ -7,6 +7,7 @@ namespace App\Console;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
+use App\Actions\Setbacks\SetAside;
 use App\Jobs\WorkImport;
 use Illuminate\Console\Command;
 
@@ -17,10 +18,10 @@ final class WorkList extends Command
 
     protected $description = 'Read or write a list that is being brought in';
 
-    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back): int
+    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back, SetAside $aside): int
     {
         $list = $this->argument('list');
-        (new WorkImport((int) $list))->handle($read, $write, $back);
+        (new WorkImport((int) $list))->handle($read, $write, $back, $aside);
 
         return self::SUCCESS;
     }

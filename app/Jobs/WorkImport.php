@@ -7,8 +7,10 @@ namespace App\Jobs;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
+use App\Actions\Setbacks\SetAside;
 use App\Models\Import;
 use App\Models\ImportState;
+use App\Models\SetbackKind;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Foundation\Queue\Queueable;
@@ -30,7 +32,7 @@ final class WorkImport implements ShouldQueue
     {
     }
 
-    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back): void
+    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back, SetAside $aside): void
     {
         $import = Import::query()->findOrFail($this->importId);
         // Lines are read and taken back in their order, by one; they are written by two.
@@ -43,12 +45,15 @@ final class WorkImport implements ShouldQueue
             }
             try {
                 $import->refresh();
-                match ($import->state) {
+                if (! in_array($import->state, ImportState::WORKING, true)) {
+                    return;
+                }
+                $isDone = $aside->attempt(SetbackKind::Import, $import->id, fn () => match ($import->state) {
                     ImportState::Reading => $read->handle($import),
                     ImportState::Writing => $write->handle($import),
-                    ImportState::Undoing => $back->handle($import),
-                    default => null,
-                };
+                    default => $back->handle($import),
+                });
+                self::say($import->id, ! $isDone);
             } finally {
                 DB::select('SELECT pg_advisory_unlock(?, ?)', [$seat, $this->importId]);
             }
@@ -59,9 +64,14 @@ final class WorkImport implements ShouldQueue
 
     public function failed(?Throwable $why): void
     {
+        self::say($this->importId, true);
+    }
+
+    /** On its page: whether it stopped, and goes on by itself. */
+    private static function say(int $id, bool $stopped): void
+    {
         $said = __('imports.died');
-        Import::query()->whereKey($this->importId)->whereIn('state', ImportState::WORKING)
-            ->update(['failure' => is_string($said) ? $said : 'died']);
+        Import::query()->whereKey($id)->where('state', '!=', ImportState::Failed)->update(['failure' => $stopped ? (is_string($said) ? $said : 'died') : null]);
     }
 
     /** Lists that should be worked on and whose seats nobody holds: their job waits, or was lost with its worker. */

@@ -29,7 +29,7 @@ return [
     'order' => ['ymd' => 'year, month, day', 'dmy' => 'day, month, year', 'mdy' => 'month, day, year'],
     'whole_of_what' => 'A list of everything needs its account: choose it.',
     'account_elsewhere' => 'This account is at another registrar than the one chosen above.',
-    'died' => 'The work on this list stopped several times. What is written stays written; it is tried again by itself, and goes on where it was.',
+    'died' => 'The work on this list stopped. What is written stays written; it is tried again by itself, and goes on where it was.',
     'too_large' => 'The file has :size MB; :limit MB is the most. Nothing of it was kept. Save only the list of names, as CSV.',
     'not_sent' => 'The file did not arrive whole. Choose it again.',
     'no_name_column' => 'Say which column is the name.',

@@ -10,6 +10,7 @@ use Acre\Core\Time\Instant;
 use App\Actions\Imports\TakeBackImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Names\GiveWords;
+use App\Jobs\WorkImport;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\ContactVersion;
@@ -19,8 +20,11 @@ use App\Models\ImportState;
 use App\Models\Name;
 use App\Models\Registrant;
 use App\Models\Registration;
+use App\Models\Setback;
+use App\Models\SetbackKind;
 use App\Support\Row;
 use App\Support\TradeClock;
+use ArrayObject;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -231,6 +235,34 @@ final class ImportTest extends TestCase
         app(WriteImport::class)->handle($import->fresh() ?? $import);
         self::assertSame([35, 35, 35, 35], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written]);
         self::assertSame(35, DB::table('log')->where('event', 'brought_in')->count());
+    }
+
+    public function test_a_list_that_cannot_go_on_is_set_aside_and_the_next_one_is_written(): void
+    {
+        [$stuck, $next] = array_map(function (string $name): Import {
+            $import = $this->match($this->upload("name,ends\n{$name},2027-11-02\n", $this->house->ours->id));
+            $import->update(['state' => ImportState::Writing, 'rows_total' => 1]);
+
+            return $import;
+        }, ['bell.com', 'peal.org']);
+        $broken = new ArrayObject([$stuck->id]);
+        DB::listen(function (QueryExecuted $query) use ($broken): void {
+            if (str_starts_with($query->sql, 'update "imports" set "rows_written"') && in_array(array_slice($query->bindings, -1)[0] ?? null, $broken->getArrayCopy(), true)) {
+                throw new RuntimeException('It can’t be written.');
+            }
+        });
+        foreach ([$stuck, $next, $stuck] as $import) {
+            WorkImport::dispatchSync($import->id);
+        }
+        self::assertSame([ImportState::Writing, ImportState::Done], [$stuck->refresh()->state, $next->refresh()->state]);
+        $setback = Setback::query()->sole();
+        self::assertSame([SetbackKind::Import, $stuck->id, 1], [$setback->kind, $setback->subject_id, $setback->failures], 'it rests, and is not tried again at once');
+        $this->get("/bring-in/{$stuck->id}")->assertOk()->assertSee('The work on this list stopped');
+        $this->actingAs($this->house->owner)->get('/set-aside')->assertOk()->assertSee('It can’t be written.')->assertSee(route('bring-in.show', $stuck));
+        $broken->exchangeArray([]);
+        $this->post("/set-aside/{$setback->id}")->assertRedirect();
+        WorkImport::dispatchSync($stuck->id);
+        self::assertSame([ImportState::Done, null, 0], [$stuck->refresh()->state, $stuck->failure, Setback::query()->count()]);
     }
 
     public function test_a_list_of_everything_tells_what_is_missing_and_deletes_nothing(): void
