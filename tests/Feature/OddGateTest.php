@@ -147,9 +147,9 @@ final class OddGateTest extends TestCase
     }
 
     /** @return list<string> those of Rounds that speak of work set aside */
-    private function rounds(): array
+    private function rounds(string $kind = 'stopped'): array
     {
-        $items = array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, 'stopped:'));
+        $items = array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, "{$kind}:"));
 
         return array_values(array_map(fn (RoundsItem $item): string => $item->says, $items));
     }
@@ -194,6 +194,19 @@ final class OddGateTest extends TestCase
         $this->timePasses();
         $this->tell();
         self::assertGreaterThan($first, $rest('bell-1.com'));
+    }
+
+    public function test_a_gate_that_does_not_answer_stands_in_rounds_once(): void
+    {
+        $this->orders(3);
+        Order::query()->where('name_id', $this->names['bell-2.com']->id)->update(['attempts' => 7]);
+        $this->actingAs($this->house->owner)->get('/rounds')->assertDontSee('its gate does not answer');
+        Order::query()->whereIn('name_id', [$this->names['bell-2.com']->id, $this->names['bell-3.com']->id])->update(['attempts' => 8]);
+        $this->get('/rounds')->assertSee('its gate does not answer')->assertSee('3 orders wait');
+        self::assertSame(['its gate does not answer'], $this->rounds('away'), 'one thing, however many wait');
+        $this->timePasses();
+        $this->tell();
+        $this->get('/rounds')->assertDontSee('its gate does not answer');
     }
 
     public function test_an_info_that_cannot_be_read_while_an_outcome_is_asked_for(): void

@@ -13,6 +13,7 @@ use App\Queries\Rounds\Kinds\Charges;
 use App\Queries\Rounds\Kinds\CustodyToHand;
 use App\Queries\Rounds\Kinds\Drifted;
 use App\Queries\Rounds\Kinds\Ends;
+use App\Queries\Rounds\Kinds\GatesAway;
 use App\Queries\Rounds\Kinds\GatesSuspended;
 use App\Queries\Rounds\Kinds\HeldNames;
 use App\Queries\Rounds\Kinds\HoldsEnding;
@@ -42,7 +43,7 @@ final readonly class ReadRounds
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
         LastChances::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
-        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class, LocksLifted::class, GatesSuspended::class, StoppedWork::class,
+        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class, LocksLifted::class, GatesSuspended::class, GatesAway::class, StoppedWork::class,
     ];
 
     public function __construct(private Connection $database, private Container $container)
