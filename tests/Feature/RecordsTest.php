@@ -151,6 +151,20 @@ final class RecordsTest extends TestCase
         self::assertSame([], $head->faults($head->kept()));
     }
 
+    public function test_who_is_stuck_with_the_head_keeps_nobody_waiting(): void
+    {
+        $folder = config()->string('house.heads');
+        mkdir($folder, 0750, true);
+        $stuck = fopen("{$folder}/lock", 'c');
+        self::assertIsResource($stuck);
+        flock($stuck, LOCK_EX);
+        $this->erased(new House);
+        self::assertNull(app(KeepHead::class)->kept());
+        fclose($stuck);
+        app(KeepHead::class)->keep();
+        self::assertStringContainsString('proofs: 1', (string) app(KeepHead::class)->kept());
+    }
+
     public function test_what_ended_without_a_proof_is_named(): void
     {
         $house = new House;

@@ -159,8 +159,14 @@ final readonly class KeepHead
             throw new RuntimeException('There is no folder for the head of the records.');
         }
         $lock = fopen("{$folder}/lock", 'c');
-        if ($lock === false || ! flock($lock, LOCK_EX)) {
+        if ($lock === false) {
             throw new RuntimeException('The head of the records could not be locked.');
+        }
+        // Whoever holds it may be stuck, and nobody's work waits for that: what is not kept now is kept within the minute.
+        if (! flock($lock, LOCK_EX | LOCK_NB)) {
+            fclose($lock);
+
+            return;
         }
         try {
             $then();
