@@ -154,7 +154,7 @@ final class RecordsTest extends TestCase
     public function test_who_is_stuck_with_the_head_keeps_nobody_waiting(): void
     {
         $folder = config()->string('house.heads');
-        mkdir($folder, 0750, true);
+        File::ensureDirectoryExists($folder);
         $stuck = fopen("{$folder}/lock", 'c');
         self::assertIsResource($stuck);
         flock($stuck, LOCK_EX);
