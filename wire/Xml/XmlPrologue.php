@@ -10,9 +10,6 @@ namespace Acre\Wire\Xml;
  */
 final class XmlPrologue
 {
-    /** UTF-16, UTF-32, EBCDIC and UTF-7, with or without a byte order mark (XML 1.0 appendix F.1). */
-    private const OTHER = '/^(?:\xFE\xFF|\xFF\xFE|\x00\x00\xFE\xFF|<\x00|\x00<|\x00\x00\x00<|\x4C\x6F\xA7\x94|\+ADw|\x2B\x2F\x76)/';
-
     private const MARK = '/^\xEF\xBB\xBF/';
 
     private const ENCODINGS = ['utf-8', 'utf8', 'us-ascii'];
@@ -23,9 +20,6 @@ final class XmlPrologue
      */
     public static function isPlain(string $start): bool
     {
-        if (preg_match(self::OTHER, $start) === 1) {
-            return false;
-        }
         $text = (string) preg_replace(self::MARK, '', $start);
         if (preg_match('/^\s*<\?xml\s[^>]*?encoding\s*=\s*["\']([^"\']*)/i', $text, $found) === 1 && ! in_array(strtolower($found[1]), self::ENCODINGS, true)) {
             return false;
@@ -35,6 +29,7 @@ final class XmlPrologue
             $at += strlen($found[0]);
         }
 
+        // UTF-16, UTF-32, EBCDIC and UTF-7 (XML 1.0 appendix F.1) don't begin like this.
         return preg_match('/\G<[A-Za-z_:\x80-\xFF]/', $text, $found, 0, $at) === 1;
     }
 
