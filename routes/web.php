@@ -175,6 +175,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::get("{$area}/{{$one}}/edit", [$controller, 'edit'])->name("{$area}.edit")->middleware('can:prepare');
         Route::put("{$area}/{{$one}}", [$controller, 'update'])->name("{$area}.update")->middleware('can:prepare');
     }
+    Route::post('accounts/{account}/locked', [AccountController::class, 'locked'])->name('accounts.locked')->middleware('can:settle');
     Route::post('accounts/{account}/gate', [GateController::class, 'store'])->name('accounts.gate')->middleware(['can:settle', 'throttle:second']);
     Route::post('accounts/{account}/gate/confirm', [GateController::class, 'confirm'])->name('accounts.gate.confirm')->middleware(['can:settle', 'throttle:second']);
     Route::post('accounts/{account}/gate/try', [GateController::class, 'try'])->name('accounts.gate.try')->middleware(['can:settle', 'throttle:asks']);

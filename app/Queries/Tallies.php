@@ -59,6 +59,17 @@ final readonly class Tallies
         return $this->database->table('standings')->where('next_kind', '<>', NextKind::Watched->value);
     }
 
+    /** @return int|null the last docket for which an account was unlocked, where nobody has said since that it is locked again */
+    public function unlockedFor(int $accountId): ?int
+    {
+        $docket = $this->database->scalar(
+            "SELECT max(m.docket_id) FROM legs g JOIN movements m ON m.id = g.movement_id AND m.closed_on IS NOT NULL JOIN docket_lines l ON l.docket_id = m.docket_id AND l.name_id = m.name_id
+             WHERE g.kind = 'lock_account' AND g.done_on IS NULL AND l.giving_account_id = ?", [$accountId],
+        );
+
+        return is_int($docket) ? $docket : null;
+    }
+
     /** The docket by which an account last received names, and when. */
     public function lastHandover(int $accountId): ?Row
     {

@@ -209,6 +209,9 @@ final readonly class Handover
                 $kinds[] = $kind;
             }
         }
+        if ($this->terms->unlockAccountFirst) {
+            $kinds[] = LegKind::LockAccount;
+        }
         if ($lifted) {
             $kinds[] = LegKind::SetLock;
         }
@@ -216,7 +219,7 @@ final readonly class Handover
 
         $legs = [];
         foreach ($kinds as $kind) {
-            $legs[] = new Leg($kind, $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House, $kind === LegKind::SetLock ? $by->plusDays(1) : $by);
+            $legs[] = new Leg($kind, $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House, $kind->putsBack() ? $by->plusDays(1) : $by);
         }
 
         return $legs;

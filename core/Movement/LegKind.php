@@ -15,6 +15,8 @@ enum LegKind: string
     /** The giving side confirms what it offered. */
     case Confirm = 'confirm';
     case Accept = 'accept';
+    /** The giving account is locked again, however it ends: nobody outside shows whether it is, so somebody says so. */
+    case LockAccount = 'lock_account';
     case SetLock = 'set_lock';
     /** Who is the registrant until then says yes, in answer to a letter. */
     case ConfirmPrior = 'confirm_prior';
@@ -26,9 +28,15 @@ enum LegKind: string
     public function isGiving(): bool
     {
         return match ($this) {
-            self::UnlockAccount, self::LiftLock, self::Registrant, self::Offer, self::Confirm => true,
+            self::UnlockAccount, self::LiftLock, self::Registrant, self::Offer, self::Confirm, self::LockAccount => true,
             self::Accept, self::SetLock, self::ConfirmPrior, self::ConfirmNew => false,
         };
+    }
+
+    /** Whether it puts back what was switched off for the movement's own sake: open until that is seen or said, however the movement ends. */
+    public function putsBack(): bool
+    {
+        return $this === self::SetLock || $this === self::LockAccount;
     }
 
     /** Whether it is somebody's yes, in answer to a letter: nothing that is done at a page. */

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'account_locked' => 'It is written down that the account is locked again.',
     'asked_first' => 'A letter asks the receiver first; unanswered by :by, nothing moves.',
     'confirms' => [
         'nobody' => 'Nobody is asked: what the registrar’s page does is done at once.',

@@ -61,6 +61,7 @@ return [
     'gate' => [
         'says' => 'the gate is now :gate; its password was given for another', 'cost' => '{0} nothing is sent there until somebody confirms it|{1} one order waits until somebody confirms it|[2,*] :count orders wait until somebody confirms it', 'deed' => 'Confirm it',
     ],
+    'unlocked' => ['says' => 'unlocked for docket :docket; nobody has said that it is locked again', 'deed' => 'Lock it there'],
     'away' => ['says' => 'its gate does not answer', 'cost' => '{1} one order waits|[2,*] :count orders wait'],
     'stopped' => ['docket' => 'Docket :docket', 'house' => 'Work set aside', 'cost' => 'it waits, and is tried again by itself', 'deed' => 'See why'],
     'list' => [

@@ -71,6 +71,7 @@ return [
         'auth_code' => ['do' => 'Ask for the auth codes of these names, and write each down on its folio', 'otherwise' => 'they can’t go to another registrar'],
         'confirm_prior' => ['do' => 'The registrant until then says yes', 'otherwise' => 'nothing is changed'],
         'confirm_new' => ['do' => 'The new registrant says yes', 'otherwise' => 'nothing is changed'],
+        'lock_account' => ['do' => 'Lock the giving account again', 'otherwise' => 'whoever gets into it can move its names'],
         'set_lock' => ['do' => 'Set the lock again', 'otherwise' => 'the name can be moved by whoever has its code'],
     ],
     'explained' => [

@@ -25,6 +25,7 @@ use App\Support\TradeClock;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
 use RuntimeException;
 use Tests\TestCase;
 
@@ -89,6 +90,35 @@ final class HandoverTest extends TestCase
             $this->actingAs($this->house->clerk)->get('/hand-over?found=only&name=bell.com&q='.urlencode($typed))->assertOk()->assertSee('51877');
         }
         $this->get('/hand-over?found=only&name=bell.com&q=%25')->assertSee('No account answers to that');
+    }
+
+    /** An account that was unlocked for a handover's sake is locked again by somebody's word, however it ends; until then Rounds say so. */
+    #[TestWith(['done'])]
+    #[TestWith(['refused'])]
+    #[TestWith(['called off'])]
+    public function test_an_account_that_was_unlocked_is_locked_again_by_somebodys_word(string $end): void
+    {
+        $this->house->skerry->update(['unlock_account_first' => true]);
+        $docket = $this->settled([$this->house->name('one.com'), $this->house->name('two.com')]);
+        $account = $this->house->ours;
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Giving side', 'Unlock the giving account', 'Offer the names', 'Lock the giving account again', 'Receiving side']);
+        $this->get('/rounds')->assertDontSee('nobody has said that it is locked again');
+        match ($end) {
+            'done' => app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')),
+            'refused' => app(EndLines::class)->refused($this->house->steward, $docket, null, 'not wanted'),
+            default => app(EndLines::class)->calledOff($this->house->steward, $docket),
+        };
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        $this->get('/rounds')->assertSee("unlocked for docket {$docket->id}; nobody has said that it is locked again")->assertSee(route('accounts.show', $account).'#unlocked');
+        $this->get("/accounts/{$account->id}")->assertSeeInOrder(['Unlocked for', 'It is locked again']);
+        $this->actingAs($this->house->clerk)->get("/accounts/{$account->id}")->assertSee('Unlocked for')->assertDontSee('It is locked again');
+        $this->post("/accounts/{$account->id}/locked")->assertForbidden();
+        $this->actingAs($this->house->steward)->post("/accounts/{$this->house->theirs->id}/locked")->assertRedirect();
+        $this->get('/rounds')->assertSee('nobody has said that it is locked again');
+        $this->post("/accounts/{$account->id}/locked")->assertRedirect("/accounts/{$account->id}")->assertSessionHas('told');
+        $this->get('/rounds')->assertDontSee('nobody has said that it is locked again');
+        $this->get("/accounts/{$account->id}")->assertDontSee('Unlocked for');
+        self::assertSame(1, DB::table('log')->where('event', 'account_locked')->where('subject_id', $account->id)->count(), 'said once');
     }
 
     public function test_from_the_button_to_the_proof(): void

@@ -9,12 +9,15 @@ use Acre\Core\Time\Instant;
 use App\Actions\Gates\GateOrders;
 use App\Jobs\WorkGate;
 use App\Models\Acceptance;
+use App\Models\Account;
 use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\Movement;
 use App\Models\Order;
 use App\Models\OrderState;
+use App\Models\User;
 use App\Outside\Registrar\OrderKind;
+use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 
 /**
@@ -23,7 +26,7 @@ use Illuminate\Database\Connection;
  */
 final readonly class LockAgain
 {
-    public function __construct(private Connection $database, private GateOrders $orders)
+    public function __construct(private Connection $database, private GateOrders $orders, private HouseLog $log)
     {
     }
 
@@ -35,8 +38,16 @@ final readonly class LockAgain
     public function after(DocketLine $line, int $accountId, Instant $now): void
     {
         $movement = Movement::query()->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->latest('id')->first();
-        $leg = $movement === null ? null : Leg::query()->where('movement_id', $movement->id)->where('kind', LegKind::SetLock)->whereNull('done_on')->first();
-        if ($movement === null || $leg === null) {
+        $open = fn (Movement $movement, LegKind $kind): ?Leg => Leg::query()->where('movement_id', $movement->id)->where('kind', $kind)->whereNull('done_on')->first();
+        if ($movement === null) {
+            return;
+        }
+        // An account is unlocked by hand alone: where no slip was followed it never was.
+        if (! $this->wasByHand($line, $movement)) {
+            $open($movement, LegKind::LockAccount)?->update(['done_on' => $now]);
+        }
+        $leg = $open($movement, LegKind::SetLock);
+        if ($leg === null) {
             return;
         }
         if (! $this->wasLifted($line, $movement)) {
@@ -65,6 +76,26 @@ final readonly class LockAgain
         );
     }
 
+    /**
+     * Somebody says that an account is locked again.
+     *
+     * @return int of how many names it was the last step
+     */
+    public function accountLocked(User $user, Account $account, Instant $now): int
+    {
+        return $this->database->transaction(function () use ($user, $account, $now): int {
+            $legs = $this->database->update(
+                "UPDATE legs g SET done_on = ?::timestamptz, updated_at = clock_timestamp() FROM movements m JOIN docket_lines l ON l.docket_id = m.docket_id AND l.name_id = m.name_id
+                 WHERE m.id = g.movement_id AND m.closed_on IS NOT NULL AND g.kind = 'lock_account' AND g.done_on IS NULL AND l.giving_account_id = ?", [$now->isoSecond(), $account->id],
+            );
+            if ($legs > 0) {
+                $this->log->write('account_locked', 'account', $account->id, ['names' => $legs], $user->id);
+            }
+
+            return $legs;
+        });
+    }
+
     /** By wire if a registrar was told, whatever it answered but no; by hand if the slip was there to be followed. */
     private function wasLifted(DocketLine $line, Movement $movement): bool
     {
@@ -73,6 +104,12 @@ final readonly class LockAgain
             return $told->state !== OrderState::Refused && $told->sent_at !== null;
         }
 
+        return $this->wasByHand($line, $movement);
+    }
+
+    /** Whether the slip was there to be followed. */
+    private function wasByHand(DocketLine $line, Movement $movement): bool
+    {
         return Order::query()->where('docket_line_id', $line->id)->doesntExist() && Leg::query()->where('movement_id', $movement->id)->whereNotNull('confirmation_id')->whereNull('done_on')->doesntExist()
             && Acceptance::query()->where('docket_id', $line->docket_id)->where(fn ($open) => $open->whereNull('accepted')->orWhere('accepted', false))->doesntExist();
     }

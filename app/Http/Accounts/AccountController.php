@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Accounts;
 
+use App\Actions\Handover\LockAgain;
 use App\Actions\SaveRow;
+use App\Http\SignedInRequest;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Custodian;
@@ -15,6 +17,7 @@ use App\Queries\Accounts\GateState;
 use App\Queries\Custody\ReadCustody;
 use App\Queries\Setbacks\ReadSetbacks;
 use App\Queries\Tallies;
+use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -61,7 +64,7 @@ final readonly class AccountController
         return view('accounts.show', [
             'account' => $account->load(['registrar', 'owner']),
             'tally' => $this->tallies->by('account_id', [$account])[$account->id] ?? null,
-            'last' => $this->tallies->lastHandover($account->id),
+            'last' => $this->tallies->lastHandover($account->id), 'unlocked' => $this->tallies->unlockedFor($account->id),
             'custody' => $this->custody->of([$account->id])[$account->id]['custody'],
             'custodians' => Custodian::query()->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(),
             'words' => $this->words,
@@ -69,6 +72,14 @@ final readonly class AccountController
             'setbacks' => $this->setbacks->ofAccount($account->id),
             'gate' => $account->registrar->link !== 'slip' ? $this->gate->of($account->id) : null,
         ]);
+    }
+
+    /** Somebody has locked it again at the registrar's page. */
+    public function locked(Account $account, SignedInRequest $request, LockAgain $lock, TradeClock $clock): RedirectResponse
+    {
+        $lock->accountLocked($request->person(), $account, $clock->now());
+
+        return to_route('accounts.show', $account)->with('told', $this->words->say('handover.account_locked'));
     }
 
     public function edit(Account $account): View

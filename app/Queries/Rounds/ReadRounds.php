@@ -7,6 +7,7 @@ namespace App\Queries\Rounds;
 use Acre\Core\Time\Instant;
 use App\Models\User;
 use App\Queries\Rounds\Kinds\AccountsOrphaned;
+use App\Queries\Rounds\Kinds\AccountsUnlocked;
 use App\Queries\Rounds\Kinds\AskClients;
 use App\Queries\Rounds\Kinds\CardsEnding;
 use App\Queries\Rounds\Kinds\Charges;
@@ -43,7 +44,7 @@ final readonly class ReadRounds
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
         LastChances::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
-        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class, LocksLifted::class, GatesSuspended::class, GatesAway::class, StoppedWork::class,
+        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class, LocksLifted::class, AccountsUnlocked::class, GatesSuspended::class, GatesAway::class, StoppedWork::class,
     ];
 
     public function __construct(private Connection $database, private Container $container)

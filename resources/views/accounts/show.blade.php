@@ -6,6 +6,12 @@
             @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@endif @if ($gate !== null && $suspended)<a class="is-bad" href="#gate">Its password rests</a>: its gate is another one.@endif</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('accounts.edit', $account) }}">Change</a></p>@endcan
     </div>
+    @if ($unlocked !== null)
+        <section class="card" aria-labelledby="unlocked"><h2 id="unlocked">Unlocked for <a href="{{ route('dockets.show', $unlocked) }}">docket {{ $unlocked }}</a></h2>
+            <p><span class="is-bad">Nobody has said since that it is locked again</span>: until then {{ $words->say('words.leg.lock_account.otherwise') }}. Lock it at {{ $account->registrar->name }}’s own page.</p>
+            @can('settle')<form method="post" action="{{ route('accounts.locked', $account) }}">@csrf<p><button class="main">It is locked again</button></p></form>@endcan
+        </section>
+    @endif
     <section class="card"><h2>What names it</h2>
         <dl class="facts">
             <div><dt>Number</dt><dd class="mono">{{ $account->number }}</dd></div>

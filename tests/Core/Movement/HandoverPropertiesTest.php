@@ -122,6 +122,7 @@ final class HandoverPropertiesTest extends TestCase
             self::assertContains(LegKind::Offer, $kinds);
             self::assertSame(count($kinds), count(array_unique(array_column($kinds, 'value'))));
             self::assertSame(in_array(LegKind::LiftLock, $kinds, true), in_array(LegKind::SetLock, $kinds, true));
+            self::assertSame(in_array(LegKind::UnlockAccount, $kinds, true), in_array(LegKind::LockAccount, $kinds, true));
             if (in_array(LegKind::SetLock, $kinds, true)) {
                 self::assertSame(LegKind::SetLock, $kinds[count($kinds) - 1]);
                 self::assertTrue($handover->life->facts->isLocked());
@@ -139,7 +140,7 @@ final class HandoverPropertiesTest extends TestCase
             $handover = $this->anyHandover();
             $ends = $handover->life->facts->ends;
             foreach ($handover->judge()->legs as $leg) {
-                if ($leg->kind !== LegKind::SetLock && $ends !== null) {
+                if (! $leg->kind->putsBack() && $ends !== null) {
                     self::assertTrue($leg->by->isBefore($ends));
                 }
             }

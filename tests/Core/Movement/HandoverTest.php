@@ -93,7 +93,7 @@ final class HandoverTest extends TestCase
             self::assertTrue($judged->isClear(), 'who answers proves the account');
             self::assertContains(MovementFinding::ReceiverIsAsked, array_map(fn ($finding) => $finding->tag, $judged->findings));
         }
-        self::assertSame([LegKind::UnlockAccount, LegKind::Offer, LegKind::Accept], $kinds(self::judge(receiver: $ours, terms: $terms(Confirms::Receiver))));
+        self::assertSame([LegKind::UnlockAccount, LegKind::Offer, LegKind::Accept, LegKind::LockAccount], $kinds(self::judge(receiver: $ours, terms: $terms(Confirms::Receiver))));
         self::assertFalse($terms(Confirms::Receiver)->asksFirst(null));
         $mute = new Account(2, 1, 'Oriel Names', '7955', null, null, 'FNDRY', false, null);
         self::assertJudged(Verdict::Stopped, MovementFinding::ReceiverLacks, self::judge(receiver: $mute, terms: $terms(Confirms::Receiver)));
@@ -169,11 +169,11 @@ final class HandoverTest extends TestCase
         self::assertTrue(self::judge(Given::life(created: '2026-09-01', ends: '2028-09-01', now: '2026-10-31T00:00:00Z'), terms: $terms, answerBy: '2026-11-10')->isClear());
     }
 
-    public function test_lock_and_account_are_unlocked_first_and_the_lock_is_set_again_last(): void
+    public function test_lock_and_account_are_unlocked_first_and_both_are_locked_again_last(): void
     {
         $terms = new HandoverTerms(ReceiverBy::NumberLogin, Confirms::GiverThenReceiver, lockFirst: true, unlockAccountFirst: true);
         $readiness = self::judge(Given::life(lock: Lock::On), terms: $terms);
-        self::assertSame(['unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'set_lock'], array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs));
+        self::assertSame(['unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'lock_account', 'set_lock'], array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs));
         self::assertSame([MovementFinding::LockLifted, MovementFinding::AccountUnlocked], self::tags($readiness));
         self::assertContains(MovementFinding::LockNotKnown, self::tags(self::judge(Given::life(lock: Lock::NotKnown), terms: $terms)));
         // From memory: under .uk no name has a lock, whatever a list says; where the rules are not known, it may.
