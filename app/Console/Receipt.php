@@ -7,6 +7,7 @@ namespace App\Console;
 use Acre\Wire\Stamp\StampQuery;
 use App\Actions\Proofs\KeepHead;
 use Illuminate\Console\Command;
+use RuntimeException;
 use Symfony\Component\Console\Output\OutputInterface;
 
 /** `./acre receipt`: the head of the records, signed, to be kept elsewhere; or, for one that was kept, what a time-stamping service is asked with. */
@@ -23,7 +24,13 @@ final class Receipt extends Command
 
             return self::SUCCESS;
         }
-        $this->option('begin-again') === true ? $head->beginAgain() : $head->keep();
+        try {
+            $this->option('begin-again') === true ? $head->beginAgain() : $head->keep();
+        } catch (RuntimeException $said) {
+            $this->error($said->getMessage());
+
+            return self::FAILURE;
+        }
         $kept = $head->kept();
         if ($kept === null) {
             $this->error('No head of the records could be kept; the log of the house’s own faults says why.');

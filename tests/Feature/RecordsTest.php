@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use PHPUnit\Framework\Attributes\TestWith;
+use RuntimeException;
 use Tests\TestCase;
 
 /** That proofs, and rows of the log, are gone or are not what they were is seen, whoever did it. */
@@ -160,6 +161,12 @@ final class RecordsTest extends TestCase
         flock($stuck, LOCK_EX);
         $this->erased(new House);
         self::assertNull(app(KeepHead::class)->kept());
+        try {
+            app(KeepHead::class)->beginAgain();
+            self::fail('Whoever begins another must know that none was.');
+        } catch (RuntimeException $said) {
+            self::assertStringContainsString('Try again', $said->getMessage());
+        }
         fclose($stuck);
         app(KeepHead::class)->keep();
         self::assertStringContainsString('proofs: 1', (string) app(KeepHead::class)->kept());

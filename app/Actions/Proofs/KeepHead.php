@@ -45,7 +45,9 @@ final readonly class KeepHead
     /** Of a house that was emptied, or whose records came back otherwise than by `./acre bring-back`; whoever runs the machine says so. */
     public function beginAgain(): void
     {
-        $this->locked(fn () => $this->write(null));
+        if (! $this->locked(fn () => $this->write(null))) {
+            throw new RuntimeException('The head of the records is being kept by somebody else. Try again.');
+        }
     }
 
     /** As it was signed, to the byte; null: nothing was kept yet. */
@@ -151,8 +153,11 @@ final readonly class KeepHead
         return $this->database->table('settings')->where('key', self::BEGUN)->exists();
     }
 
-    /** @param  callable(): void  $then */
-    private function locked(callable $then): void
+    /**
+     * @param  callable(): void  $then
+     * @return bool whether it was done; false: somebody else holds it
+     */
+    private function locked(callable $then): bool
     {
         $folder = dirname($this->path());
         if (! is_dir($folder) && ! mkdir($folder, 0750, true) && ! is_dir($folder)) {
@@ -166,10 +171,12 @@ final readonly class KeepHead
         if (! flock($lock, LOCK_EX | LOCK_NB)) {
             fclose($lock);
 
-            return;
+            return false;
         }
         try {
             $then();
+
+            return true;
         } finally {
             fclose($lock);
         }
