@@ -64,6 +64,7 @@ return [
     'identifier' => ['number' => 'Number of your account', 'login' => 'Login of your account', 'mailbox' => 'Mailbox of your account', 'handle' => 'Public handle of your account'],
     'answer' => [
         'password_set' => 'Your password is set', 'password_set_says' => 'Sign in to :house with it now. If you did not ask for this, tell whoever runs the house.',
+        'password_over' => 'This link is good no more', 'password_over_says' => 'It was used already, a newer letter was written, or its time is over. Nothing was changed.',
         'neither_right' => 'Say whether it is right or not. Nothing was changed.', 'say_what' => 'Say what is wrong, so that it can be put right. Nothing was changed.',
         'verified' => 'Thank you: you have confirmed it', 'verified_says' => 'Nothing else is to be done. :house sees that you confirmed it.',
         'objected' => 'Thank you: you have said what is wrong', 'objected_says' => ':house sees what you wrote, and will put it right or ask you.',

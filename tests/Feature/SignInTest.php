@@ -136,10 +136,10 @@ final class SignInTest extends TestCase
         self::assertSame(1, Letter::query()->where('kind', 'password')->count());
         $first = self::link();
         $this->post('/forgot', ['email' => 'odile@harrow-tern.example']);
-        $this->get($first)->assertGone();
+        $this->get($first)->assertGone()->assertSee('href="'.route('forgot').'"', false);
         $link = self::link();
         self::assertEqualsWithDelta(3_600, Row::of(DB::selectOne('SELECT extract(epoch FROM max(expires_at) - clock_timestamp())::int AS left FROM links'))->int('left'), 60);
-        $this->post($link, ['password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'])->assertOk();
+        $this->post($link, ['password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'])->assertOk()->assertSee('href="'.route('sign-in').'"', false);
         $this->assertGuest();
         self::assertSame(0, DB::table('sessions')->where('id', 'elsewhere')->count());
         $this->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => self::PASSWORD])->assertSessionHasErrors('email');

@@ -6,6 +6,7 @@ namespace App\Actions\Links;
 
 use App\Models\DocketState;
 use App\Models\Link;
+use App\Models\LinkPurpose;
 
 /** Finds what a link is good for, as long as it is. */
 final readonly class OpenLink
@@ -24,5 +25,11 @@ final readonly class OpenLink
 
         // What a mailbox is asked may be answered as long as its link is good, also late.
         return $link !== null && ($link->docket === null || ($link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version)) ? $link : null;
+    }
+
+    /** Whether a link that is good no more was one's own to set a password: whoever has it can ask for another, others ask who wrote. */
+    public function wasForPassword(string $token): bool
+    {
+        return Link::query()->where('digest', IssueLink::digest($token))->where('purpose', LinkPurpose::SetPassword)->exists();
     }
 }

@@ -34,7 +34,7 @@ final readonly class AnswerController
     {
         $link = $this->links->handle($token);
         if ($link === null) {
-            return $this->told('over', 410);
+            return $this->over($token);
         }
         try {
             $said = $this->behind($link->purpose)->store($link, $token, new TypedAnswer($request));
@@ -42,7 +42,7 @@ final readonly class AnswerController
             return $this->page($token, $e->getMessage());
         }
 
-        return $said === null ? $this->told('over', 410) : $this->told($said);
+        return $said === null ? $this->over($token) : $this->told($said);
     }
 
     /** @param  string  $wrong  what was wrong with what was typed; empty: nothing was yet */
@@ -51,7 +51,7 @@ final readonly class AnswerController
         $link = $this->links->handle($token);
         $shown = $link === null ? null : $this->behind($link->purpose)->show($link);
         if ($shown === null) {
-            return $this->told('over', 410);
+            return $this->over($token);
         }
         // What a session would have brought.
         $this->views->share('errors', (new ViewErrorBag)->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
@@ -67,6 +67,11 @@ final readonly class AnswerController
             LinkPurpose::VerifyMailbox => VerificationPage::class,
             LinkPurpose::SetPassword => PasswordPage::class,
         });
+    }
+
+    private function over(string $token): Response
+    {
+        return $this->told($this->links->wasForPassword($token) ? 'password_over' : 'over', 410);
     }
 
     private function told(string $what, int $status = 200): Response

@@ -3,12 +3,12 @@
     <div class="head">
         <div><h1>{{ $account->registrar->name }}, account <span class="name">{{ $account->number }}</span></h1>
             <p class="sentence">@if ($account->owner !== null)Belongs to <a href="{{ route('clients.show', $account->owner) }}">{{ $account->owner->name }}</a>@else{{ 'The house’s own' }}@endif, {{ $account->access === 'ours' ? 'and we can sign in to it' : 'and we can’t sign in to it' }}. Holds <a href="{{ route('roll', ['account' => $account->id]) }}">{{ number_format($tally?->int('names') ?? 0) }} names</a>.
-            @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@endif @if ($gate !== null && $suspended)<a class="is-bad" href="#gate">Its password rests</a>: its gate is another one.@endif</p></div>
+            @if ($last !== null) Last took a handover on {{ App\Support\Dates::full($last->instant('at')) }} (<a href="{{ route('dockets.show', $last->int('docket_id')) }}">docket {{ $last->int('docket_id') }}</a>).@endif @if ($gate !== null && $suspended)<a class="is-bad" href="#gate">Nothing is sent to its gate</a> until somebody confirms its password.@endif</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('accounts.edit', $account) }}">Change</a></p>@endcan
     </div>
     @if ($unlocked !== null)
         <section class="card" aria-labelledby="unlocked"><h2 id="unlocked">Unlocked for <a href="{{ route('dockets.show', $unlocked) }}">docket {{ $unlocked }}</a></h2>
-            <p><span class="is-bad">Nobody has said since that it is locked again</span>: until then {{ $words->say('words.leg.lock_account.otherwise') }}. Lock it at {{ $account->registrar->name }}’s own page.</p>
+            <p><span class="is-bad">Nobody has said since that it is locked again</span>: until then {{ $words->say('words.leg.lock_account.otherwise') }}. Lock it at the registrar’s own page.</p>
             @can('settle')<form method="post" action="{{ route('accounts.locked', $account) }}">@csrf<p><button class="main">It is locked again</button></p></form>@endcan
         </section>
     @endif
