@@ -248,6 +248,7 @@ final class SignInTest extends TestCase
         self::assertStringNotContainsString($another, (string) json_encode(DB::table('settings')->get()));
         $this->post('/begin', ['begin_code' => strtoupper(str_replace('-', ' ', $another))] + $form)->assertRedirect('/bring-in');
         self::assertFalse(app(BeginCode::class)->is($another), 'it is good once');
+        self::assertSame(['house_begun', 'signed_in'], DB::table('log')->orderBy('id')->pluck('event')->all());
         self::assertSame(Role::Owner, User::query()->sole()->role);
         self::assertSame('Harrow & Tern', Client::query()->where('is_house', true)->sole()->name);
         $this->get('/bring-in')->assertSee('Whose list it is');

@@ -8,8 +8,8 @@ use App\Models\Client;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\BeginCode;
+use App\Support\HouseLog;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
@@ -21,9 +21,9 @@ final class BeginController
         return User::query()->exists() ? to_route('sign-in') : view('session.begin');
     }
 
-    public function store(BeginRequest $request, BeginCode $code): RedirectResponse
+    public function store(BeginRequest $request, BeginCode $code, OpenSession $session, HouseLog $log): RedirectResponse
     {
-        $owner = DB::transaction(function () use ($request, $code): User {
+        $owner = DB::transaction(function () use ($request, $code, $log): User {
             // Two people on this page at once: the second waits here, and is refused.
             DB::statement('LOCK TABLE users IN SHARE ROW EXCLUSIVE MODE');
             abort_if(User::query()->exists(), 403);
@@ -31,15 +31,17 @@ final class BeginController
 
             Client::query()->create(['name' => $request->string('house')->toString(), 'is_house' => true]);
 
-            return User::enrol(
+            $owner = User::enrol(
                 $request->string('name')->toString(),
                 $request->string('email')->toString(),
                 $request->string('password')->toString(),
                 Role::Owner,
             );
+            $log->write('house_begun', 'person', $owner->id, [], $owner->id);
+
+            return $owner;
         });
-        Auth::login($owner);
-        $request->session()->regenerate();
+        $session->handle($request, $owner);
 
         return to_route('bring-in.create');
     }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Session;
 
 use App\Actions\People\SecondFactor;
-use App\Http\KnownDevice;
-use App\Http\Middleware\EndsInTime;
 use App\Jobs\WritePasswordLetterLater;
 use App\Models\User;
 use App\Support\HouseLog;
@@ -19,7 +17,7 @@ use Illuminate\View\View;
 /** Signing in and out. */
 final readonly class SessionController
 {
-    public function __construct(private HouseLog $log)
+    public function __construct(private HouseLog $log, private OpenSession $session)
     {
     }
 
@@ -96,12 +94,9 @@ final readonly class SessionController
 
     private function open(Request $request, User $user): RedirectResponse
     {
-        Auth::login($user);
-        $request->session()->regenerate();
-        EndsInTime::begin($request);
-        $this->log->write('signed_in', 'person', $user->id, [], $user->id);
+        $this->session->handle($request, $user);
 
-        return redirect($this->intended($request))->withCookie(KnownDevice::cookie($user->id));
+        return redirect($this->intended($request));
     }
 
     /** Where they were going, at this house: a path, whatever host the address was asked at. */
