@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\LogRefused;
 use App\Http\Middleware\CleanStrings;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\OwnReferer;
@@ -17,6 +18,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -33,6 +35,11 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(fn (Request $request): string => route('rounds'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(function (AccessDeniedHttpException $e, Request $request): null {
+            app(LogRefused::class)->handle($request);
+
+            return null;
+        });
         $exceptions->render(fn (PDOException $e, Request $request) => Outage::is($e)
             ? response()->view('errors.outage', ['again' => $request->isMethod('get')], 503)->header('Retry-After', '5') : null);
         $exceptions->render(fn (ValidationException $e, Request $request) => $request->expectsJson() || $e->response !== null ? null

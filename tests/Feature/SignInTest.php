@@ -123,6 +123,32 @@ final class SignInTest extends TestCase
         self::assertSame(['invited', 'password_set', 'signed_in'], DB::table('log')->where('subject', 'person')->where('subject_id', $maud->id)->whereIn('event', ['invited', 'password_set', 'signed_in'])->orderBy('id')->pluck('event')->all());
     }
 
+    /** Each at the mailbox where somebody would hear of it who didn't do it (OWASP ASVS 4.0.3, 2.2.3). */
+    public function test_people_are_written_to_when_their_way_in_has_changed(): void
+    {
+        Queue::fake([SendPost::class]);
+        $maud = User::query()->create(['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => true, 'password' => self::PASSWORD]);
+        $secret = SecondFactor::secret();
+        app(SecondFactor::class)->begin($maud, $secret, Totp::code($secret, time()));
+        $this->actingAs($maud)->put('/me/password', ['current_password' => self::PASSWORD, 'password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'])->assertSessionHasNoErrors();
+        $this->actingAs($this->odile())->delete("/people/{$maud->id}/second")->assertSessionHasNoErrors();
+        $this->put("/people/{$maud->id}", ['name' => 'Maud', 'email' => 'mw@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1'])->assertSessionHasNoErrors();
+        $this->put("/people/{$maud->id}", ['name' => 'Maud W', 'email' => 'mw@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1'])->assertSessionHasNoErrors();
+        self::assertSame(['second_on', 'password', 'second_off', 'mailbox'], Letter::query()->where('kind', 'way_in')->where('mailbox', 'maud@harrow-tern.example')->orderBy('id')->pluck('about')->all());
+        self::assertSame(4, Letter::query()->count());
+        self::assertStringContainsString('with mw@harrow-tern.example from now on', Letter::query()->latest('id')->firstOrFail()->body);
+        Queue::assertPushed(SendPost::class);
+    }
+
+    public function test_what_a_role_does_not_allow_stands_in_the_log_once_a_page(): void
+    {
+        $maud = User::query()->create(['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => true, 'password' => self::PASSWORD]);
+        $this->actingAs($maud)->get('/people')->assertForbidden();
+        $this->get('/people?again')->assertForbidden();
+        $this->get('/people/create')->assertForbidden();
+        self::assertSame(['people.index', 'people.create'], DB::table('log')->where('event', 'not_allowed')->where('user_id', $maud->id)->orderBy('id')->pluck('data')->map(fn (mixed $data): string => Row::of(json_decode(is_string($data) ? $data : '{}'))->text('page'))->all());
+    }
+
     public function test_a_forgotten_password_is_set_anew_by_a_link_that_is_good_once_for_an_hour(): void
     {
         Queue::fake([SendPost::class]);

@@ -16,7 +16,7 @@ final readonly class SecondFactor
 {
     private const CODES = 10;
 
-    public function __construct(private Connection $database, private HouseLog $log)
+    public function __construct(private Connection $database, private HouseLog $log, private TellOfChange $tell)
     {
     }
 
@@ -42,6 +42,7 @@ final readonly class SecondFactor
             $this->database->table('recovery_codes')->where('user_id', $user->id)->delete();
             $this->database->table('recovery_codes')->insert(array_map(fn (string $code): array => ['user_id' => $user->id, 'digest' => self::digest($code)], $codes));
             $this->log->write('second_factor_on', 'person', $user->id, [], $user->id);
+            $this->tell->handle($user, 'second_on');
         });
 
         return $codes;
@@ -72,6 +73,7 @@ final readonly class SecondFactor
             $user->update(['otp_secret' => null, 'otp_step' => null]);
             $this->database->table('recovery_codes')->where('user_id', $user->id)->delete();
             $this->log->write('second_factor_off', 'person', $user->id, [], $byId ?? $user->id);
+            $this->tell->handle($user, 'second_off');
         });
     }
 

@@ -14,7 +14,7 @@ use SensitiveParameter;
 /** Somebody sets their own password; whoever is signed in as them elsewhere is signed out. */
 final readonly class SetPassword
 {
-    public function __construct(private Connection $database, private OpenLink $links, private HouseLog $log)
+    public function __construct(private Connection $database, private OpenLink $links, private TellOfChange $tell, private HouseLog $log)
     {
     }
 
@@ -46,10 +46,14 @@ final readonly class SetPassword
 
     private function set(User $user, #[SensitiveParameter] string $password, ?string $session): void
     {
+        $isFirst = $user->password === null;
         $user->update(['password' => $password, 'password_set_at' => gmdate('c')]);
         $this->database->table('sessions')->where('user_id', $user->id)->when($session !== null, fn ($others) => $others->where('id', '<>', $session))->delete();
         // A link that still lies in a mailbox must not set it back.
         $this->database->update('UPDATE links SET withdrawn_at = clock_timestamp() WHERE user_id = ? AND used_at IS NULL AND withdrawn_at IS NULL', [$user->id]);
         $this->log->write('password_set', 'person', $user->id, [], $user->id);
+        if (! $isFirst) {
+            $this->tell->handle($user, 'password');
+        }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\People;
 
 use App\Actions\People\SecondFactor;
+use App\Actions\People\TellOfChange;
 use App\Actions\People\WritePasswordLetter;
 use App\Http\SignedInRequest;
 use App\Models\Role;
@@ -19,7 +20,7 @@ use Illuminate\View\View;
 /** Who may sign in, and as what; an Owner's page. */
 final readonly class PersonController
 {
-    public function __construct(private Connection $database, private Post $post, private WritePasswordLetter $letter, private HouseLog $log)
+    public function __construct(private Connection $database, private Post $post, private WritePasswordLetter $letter, private TellOfChange $tell, private HouseLog $log)
     {
     }
 
@@ -68,7 +69,11 @@ final readonly class PersonController
             $isNew = ! $person->exists;
             // Two Owners who take each other's role away come one after the other, so that the second finds what the first has done.
             User::query()->where('role', Role::Owner)->orderBy('id')->lockForUpdate()->pluck('id');
+            $was = $isNew ? '' : $person->email;
             $person->fill($values)->save();
+            if ($was !== '' && $person->wasChanged('email')) {
+                $this->tell->handle($person, 'mailbox', $was);
+            }
             if ($person->wasChanged(['password', 'role', 'may_sign_in', 'email']) && $person->id !== $request->person()->id) {
                 $this->database->table('sessions')->where('user_id', $person->id)->delete();
             }

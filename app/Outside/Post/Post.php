@@ -36,7 +36,7 @@ final readonly class Post
     public function send(Letter $letter, string $id, string $body): Sent
     {
         try {
-            $this->mail->mailer()->send(['html' => 'post.letter', 'raw' => $body], ['subject' => $letter->subject, 'body' => $body, 'isList' => ! in_array($letter->kind, ['acceptance', 'confirmation', 'verification', 'invitation', 'password'], true)], function (Message $message) use ($letter, $id): void {
+            $this->mail->mailer()->send(['html' => 'post.letter', 'raw' => $body], ['subject' => $letter->subject, 'body' => $body, 'isList' => ! in_array($letter->kind, ['acceptance', 'confirmation', 'verification', 'invitation', 'password', 'way_in'], true)], function (Message $message) use ($letter, $id): void {
                 $message->from(config()->string('mail.from.address'), $this->house->name())->to($letter->mailbox)->subject($letter->subject);
                 if ($this->returnsTo !== null) {
                     $message->returnPath($this->returnsTo);
