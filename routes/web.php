@@ -90,6 +90,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::redirect('/', '/rounds')->middleware('can:look');
     Route::get('rounds', [RoundsController::class, 'show'])->name('rounds')->middleware('can:look');
     Route::post('rounds', [RoundsController::class, 'mark'])->name('rounds.mark')->middleware('can:prepare');
+    Route::get('rounds/dealt-with', [RoundsController::class, 'dealtWith'])->name('rounds.dealt')->middleware('can:look');
     Route::get('rounds/letter', [LetterController::class, 'show'])->name('rounds.letter')->middleware('can:look');
     Route::post('rounds/letter', [LetterController::class, 'update'])->name('rounds.letter.update')->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');

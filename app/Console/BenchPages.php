@@ -88,9 +88,9 @@ final class BenchPages extends Command
 
     private function farDown(): string
     {
-        $row = Row::of(DB::table('standings')->orderByDesc('next_at')->where('next_at', '<', 'infinity')->orderByDesc('name_id')->offset(400)->first());
+        $row = Row::of(DB::table('standings')->where('later', true)->orderByDesc('next_at')->where('next_at', '<', 'infinity')->orderByDesc('name_id')->offset(400)->first());
 
-        return $row->text('next_at').'~'.$row->int('name_id');
+        return '1~'.$row->text('next_at').'~'.$row->int('name_id');
     }
 
     /** A page from its address to its last byte, without the web server and the framework's own start. */

@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $because
  * @property Instant $first_seen
  * @property Instant $last_seen
+ * @property Instant|null $since since when the name is deleted, or gone, where it says so
  * @property Instant|null $settled_at
  * @property int|null $docket_id
  * @property-read Name $name
@@ -41,7 +42,7 @@ final class Drift extends Model
 
     protected $casts = [
         'finding' => RecordFinding::class, 'field' => DriftField::class, 'alarming' => 'boolean', 'said' => 'array', 'certainty' => Certainty::class, 'state' => DriftState::class,
-        'first_seen' => AsInstant::class, 'last_seen' => AsInstant::class, 'settled_at' => AsInstant::class,
+        'first_seen' => AsInstant::class, 'last_seen' => AsInstant::class, 'since' => AsInstant::class, 'settled_at' => AsInstant::class,
     ];
 
     /** @return BelongsTo<Name, $this> */

@@ -7,6 +7,8 @@ namespace App\View;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
 use App\Queries\Rounds\Rounds;
+use App\Queries\Rounds\RoundsItem;
+use App\Queries\Rounds\Sums;
 use App\Support\Dates;
 
 /** Rounds in sentences: the lead of the page, and the morning letter. */
@@ -35,6 +37,13 @@ final readonly class RoundsInWords
         return $names === 0 ? null : $this->words->count('rounds.told.dark', $names);
     }
 
+    public function amiss(): ?string
+    {
+        $names = $this->rounds->amiss();
+
+        return $names === 0 ? null : $this->words->count('rounds.told.amiss', $names);
+    }
+
     public function loss(): ?string
     {
         $sums = array_map(fn (Money $sum): string => $sum->text(), $this->rounds->lossThisWeek());
@@ -55,14 +64,37 @@ final readonly class RoundsInWords
     public function subject(): string
     {
         $dark = $this->dark();
+        $amiss = $this->amiss();
 
-        return 'Rounds, '.$this->day().': '.lcfirst($this->things()).($dark === null ? '' : ' This week '.$dark.'.');
+        return 'Rounds, '.$this->day().': '.($amiss === null ? '' : lcfirst($amiss).'; ').lcfirst($this->things()).($dark === null ? '' : ' This week '.$dark.'.');
+    }
+
+    /** Null: nothing is due that has a price. */
+    public function sums(Sums $sums): ?string
+    {
+        if ($sums->sums === []) {
+            return null;
+        }
+
+        return $this->words->say('rounds.told.sums', ['sums' => implode(', ', array_map(fn (Money $sum): string => $sum->text(), $sums->sums)), 'days' => (string) Rounds::AHEAD])
+            .($sums->unpriced === 0 ? '' : ' '.$this->words->count('rounds.told.unpriced', $sums->unpriced));
+    }
+
+    /** What somebody said of a thing that is due all the same; null: nothing. */
+    public function before(RoundsItem $item): ?string
+    {
+        $mark = $this->rounds->marks[$item->key] ?? null;
+
+        return $mark?->doneOn === null ? null : $this->words->say('rounds.still', ['who' => $mark->by, 'day' => Dates::near($mark->doneOn, $this->rounds->today), 'what' => $mark->because]);
     }
 
     /** The whole of it as plain text. */
-    public function letter(): string
+    public function letter(?Sums $sums = null): string
     {
-        $lines = [$this->day().'. '.$this->things()];
+        $lines = [implode(' ', array_filter([$this->day().'.', $this->amiss() === null ? null : $this->amiss().'.', $this->things()], is_string(...)))];
+        if ($sums !== null && $this->sums($sums) !== null) {
+            $lines[] = $this->sums($sums);
+        }
         $left = array_filter([$this->dark(), $this->loss() === null ? null : $this->loss().' is lost'], fn (?string $part): bool => $part !== null);
         if ($left !== []) {
             $lines[] = 'Left undone this week, '.implode(' and ', $left).'.';
@@ -72,7 +104,7 @@ final readonly class RoundsInWords
             $lines[] = $this->words->say("rounds.section.{$section}");
             foreach ($items as $item) {
                 $given = $this->rounds->marks[$item->key]->givenToName ?? '';
-                $lines[] = '  '.$this->due($item->due).': '.$item->title.', '.$item->says.'. '.ucfirst($item->cost).'.'.($given === '' ? '' : " Given to {$given}.");
+                $lines[] = '  '.$this->due($item->due).': '.$item->title.', '.$item->says.'. '.ucfirst($item->cost).'.'.($given === '' ? '' : " Given to {$given}.").($this->before($item) === null ? '' : ' '.$this->before($item));
                 $lines[] = '    '.$item->address;
             }
         }

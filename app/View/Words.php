@@ -141,10 +141,14 @@ final readonly class Words
         return is_string($said) ? $said : $key;
     }
 
-    /** The same, or what is given where nobody has written words for it. */
-    public function sayOr(string $key, string $otherwise): string
+    /**
+     * The same, or what is given where nobody has written words for it.
+     *
+     * @param  array<string, string|int>  $with
+     */
+    public function sayOr(string $key, string $otherwise, array $with = []): string
     {
-        return $this->lang->has($key) ? $this->say($key) : $otherwise;
+        return $this->lang->has($key) ? $this->say($key, $with) : $otherwise;
     }
 
     /**

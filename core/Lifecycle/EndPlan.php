@@ -16,7 +16,7 @@ final readonly class EndPlan
 {
     /**
      * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages  from the term itself without gap or overlap: the days on which each begins and ends; null: open
-     * @param  list<array{EventKind, int, 'renew'|'late'|null, bool}>  $events  in order: the day, which of the terms' sums is due, whether it is certain
+     * @param  list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>  $events  in order: the day, which of the terms' sums is due, whether it is certain
      * @param  int  $ahead  for how many days the registry's record is a year ahead of what was paid: all the grace that it gives after renewing by itself, however much of it the registrar keeps (RFC 3915 §3.1)
      */
     private function __construct(public array $stages, public array $events, public int $ahead)
@@ -47,6 +47,18 @@ final readonly class EndPlan
         return null;
     }
 
+    /** For how many days a phase lasts; null: none like it, or for ever. */
+    public function days(Phase $phase): ?int
+    {
+        foreach ($this->stages as [$one, $from, $to]) {
+            if ($one === $phase) {
+                return $from === null || $to === null ? null : $to - $from;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<array{Phase, int|null, int|null, Rescue}> */
     private static function stages(RuleSet $rules, LateTerms $terms): array
     {
@@ -67,7 +79,7 @@ final readonly class EndPlan
 
     /**
      * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages
-     * @return list<array{EventKind, int, 'renew'|'late'|null, bool}>
+     * @return list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>
      */
     private static function events(RuleSet $rules, LateTerms $terms, Intent $intent, array $stages): array
     {
@@ -87,6 +99,10 @@ final readonly class EndPlan
         $plain = $terms->plainAfter ?? 0;
         if ($plain < $renewable || $terms->restore !== null) {
             $events[] = [EventKind::LastPlain, min($plain, $renewable), 'late', $terms->plainAfter !== null];
+        }
+        $deleted = self::from($stages, Rescue::Restore);
+        if ($deleted !== null) {
+            $events[] = [EventKind::Deleted, $deleted, 'restore', true];
         }
         $events[] = [EventKind::LastAtAll, self::until($stages, Rescue::Restore) ?? $renewable, null, true];
         $events[] = [EventKind::Released, $stages[count($stages) - 1][1] ?? 0, null, true];
@@ -121,6 +137,18 @@ final readonly class EndPlan
         }
 
         return [EventKind::Dark, $terms->darkAfter === null ? $at : min($at, $terms->darkAfter), null, true];
+    }
+
+    /** @param  list<array{Phase, int|null, int|null, Rescue}>  $stages */
+    private static function from(array $stages, Rescue $rescue): ?int
+    {
+        foreach ($stages as $stage) {
+            if ($stage[3] === $rescue) {
+                return $stage[1];
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<array{Phase, int|null, int|null, Rescue}>  $stages */

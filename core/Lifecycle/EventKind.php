@@ -19,6 +19,8 @@ enum EventKind: string
     case Dark = 'dark';
     /** From here keeping it costs more. */
     case LastPlain = 'last_plain';
+    /** It is deleted, and only to be restored from here. */
+    case Deleted = 'deleted';
     /** From here nobody can keep it. */
     case LastAtAll = 'last_at_all';
     /** Free for anybody. */
@@ -30,7 +32,7 @@ enum EventKind: string
     {
         return match ($this) {
             self::LastAtAll, self::Released => Cost::NameLost,
-            self::Charge, self::End, self::Dark => Cost::Dark,
+            self::Charge, self::End, self::Dark, self::Deleted => Cost::Dark,
             self::LastPlain => Cost::Money,
             self::AskBy, self::HoldEnds => Cost::Attention,
         };

@@ -44,10 +44,13 @@ final readonly class Lifecycle
     public static function of(NameFacts $facts, LateTerms $terms, RuleSet $rules, Instant $now): self
     {
         $ends = $facts->ends;
-        $proven = Status::proven($facts->statuses);
-        $since = $proven?->isDeleted() === true ? $facts->deletedSince : null;
+        $proven = $facts->proven();
+        $since = $proven?->isDeleted() === true || $facts->outside?->isGone === true ? $facts->deleted() : null;
         $plan = $ends === null && $since === null ? null : $rules->plans->of($rules, $terms, $facts->intent);
         $begins = $since === null ? null : $plan?->begin($proven ?? Phase::NotKnown);
+        if ($since !== null && $begins !== null && $facts->outside !== null) {
+            $since = self::notOver($since, $facts->outside->at, $plan?->days($proven ?? Phase::NotKnown));
+        }
         // A term that ends before it begins is refused.
         $span = $ends === null ? null : Span::of($facts->created, $ends);
         // autoRenewPeriod also stands on a name that did renew: it proves grace only when the end has passed.
@@ -197,7 +200,7 @@ final readonly class Lifecycle
     /** Whether it may as well have been renewed: its end has passed, and either it was to renew by itself, and nothing says that it did not, or it is seen outside. */
     public function mayBeRenewed(): bool
     {
-        return $this->presumed && ($this->phase === Phase::InTerm || $this->facts->intent === Intent::ByItself && $this->facts->seenPaid !== false && Status::proven($this->facts->statuses)?->isDeleted() !== true);
+        return $this->presumed && ($this->phase === Phase::InTerm || $this->facts->intent === Intent::ByItself && $this->facts->seenPaid !== false && $this->facts->proven()?->isDeleted() !== true);
     }
 
     /** @return list<Event> what is still to come, soonest first */
@@ -238,7 +241,7 @@ final readonly class Lifecycle
     }
 
     /**
-     * @param  array{EventKind, int, 'renew'|'late'|null, bool}  $planned
+     * @param  array{EventKind, int, 'renew'|'late'|'restore'|null, bool}  $planned
      * @return Event|null null: it was deleted before that could come, or that is over on a day that nobody knows
      */
     private function planned(array $planned): ?Event
@@ -247,8 +250,8 @@ final readonly class Lifecycle
         $at = $this->facts->ends?->plusDays($days);
         if ($this->since === null) {
             $isOver = match ($kind) {
-                EventKind::LastPlain => Status::proven($this->facts->statuses)?->isDeleted() === true,
-                EventKind::LastAtAll => Status::proven($this->facts->statuses) === Phase::PendingDelete,
+                EventKind::LastPlain, EventKind::Deleted => $this->facts->proven()?->isDeleted() === true,
+                EventKind::LastAtAll => $this->facts->proven() === Phase::PendingDelete,
                 default => false,
             };
             $at = $isOver ? null : $at;
@@ -256,12 +259,14 @@ final readonly class Lifecycle
             $at = match (true) {
                 $kind === EventKind::LastAtAll || $kind === EventKind::Released => $this->since->plusDays(max(0, $days - $this->begins)),
                 $at?->isBefore($this->since) === true => $at,
-                $kind === EventKind::Dark => $this->since,
+                $kind === EventKind::Dark, $kind === EventKind::Deleted => $this->since,
                 default => null,
             };
         }
 
-        return $at === null ? null : new Event($kind, $at, $sum === null ? null : ($sum === 'renew' ? $this->terms->renew : $this->terms->late), $certain);
+        return $at === null ? null : new Event($kind, $at, match ($sum) {
+            'renew' => $this->terms->renew, 'late' => $this->terms->late, 'restore' => $this->terms->restore, null => null,
+        }, $certain);
     }
 
     /** When one stage gives way to the next. */
@@ -307,6 +312,16 @@ final readonly class Lifecycle
 
         // By the rules no name there stands so: only the day on which it is free is known.
         return $from->plusDays(($plan->begin(Phase::Released) ?? 0) - $day)->hasComeAt($now) ? Phase::Released : $proven;
+    }
+
+    /**
+     * What its registry said to be so was not over then, nor within the day until the next look: the last change of a record can be another than its deletion.
+     *
+     * @param  int|null  $days  for which it is so; null: for ever
+     */
+    private static function notOver(Instant $since, Instant $seen, ?int $days): Instant
+    {
+        return $days === null ? $since : Instant::latest($since, $seen->plusDays(1 - $days));
     }
 
     /** @return list<Hold> */

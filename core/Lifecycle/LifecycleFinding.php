@@ -20,6 +20,9 @@ enum LifecycleFinding: string implements FindingTag
     case AskClient = 'ask_client';
     case AskedTooLate = 'asked_too_late';
     case Lapses = 'lapses';
+    case Lapsing = 'lapsing';
+    /** It was meant to lapse, and has. */
+    case Lapsed = 'lapsed';
     case PresumedRenewed = 'presumed_renewed';
     /** Its end has passed here, and its registry gives a later one. */
     case RenewedOutside = 'renewed_outside';
@@ -29,6 +32,10 @@ enum LifecycleFinding: string implements FindingTag
     case Redemption = 'redemption';
     case PendingDelete = 'pending_delete';
     case Released = 'released';
+    /** Its registry has it no more. */
+    case Gone = 'gone';
+    /** What is said of it was seen outside, and is not written here. */
+    case AsSeen = 'as_seen';
     case OnHold = 'on_hold';
     case EndNotKnown = 'end_not_known';
     case MayNotMove = 'may_not_move';
@@ -50,12 +57,14 @@ enum LifecycleFinding: string implements FindingTag
         return match ($this) {
             self::RenewsByItself => ['at', 'sum'],
             self::EndsUnlessRenewed, self::RenewsAtUnknownPrice, self::Lapses, self::PendingDelete, self::Released => ['at'],
+            self::Gone, self::AsSeen, self::Lapsed => ['at'],
+            self::Lapsing => ['ended', 'until'],
             self::ChargeUnconfirmed => ['at', 'ends'],
             self::AskClient => ['by', 'ends'],
             self::AskedTooLate => ['ends', 'by'],
             self::PresumedRenewed, self::RenewedOutside => ['ended', 'until'],
-            self::LatePlain => ['until', 'last'],
-            self::LateDear, self::Suspended, self::Redemption => ['until'],
+            self::LatePlain, self::LateDear, self::Suspended => ['until', 'last'],
+            self::Redemption => ['until'],
             self::OnHold => ['status'],
             self::EndNotKnown, self::LockOff => [],
             self::NotInList => ['since'],
@@ -68,12 +77,12 @@ enum LifecycleFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::LateDear, self::Redemption, self::PendingDelete, self::Released, self::NotInList => Cost::NameLost,
+            self::LateDear, self::Redemption, self::PendingDelete, self::Released, self::Gone, self::NotInList => Cost::NameLost,
             self::Lapses, self::EndsUnlessRenewed, self::AskedTooLate, self::Suspended, self::OnHold => Cost::Dark,
             self::MayNotMove => Cost::MovementFails,
             self::LatePlain => Cost::Money,
             self::RenewsByItself, self::RenewsAtUnknownPrice, self::ChargeUnconfirmed, self::AskClient,
-            self::PresumedRenewed, self::RenewedOutside, self::EndNotKnown, self::LockOff, self::Watched, self::DefaultRules => Cost::Attention,
+            self::PresumedRenewed, self::RenewedOutside, self::Lapsing, self::Lapsed, self::AsSeen, self::EndNotKnown, self::LockOff, self::Watched, self::DefaultRules => Cost::Attention,
         };
     }
 
@@ -93,9 +102,9 @@ enum LifecycleFinding: string implements FindingTag
             self::EndsUnlessRenewed, self::LatePlain, self::LateDear, self::Suspended => Cure::RenewFirst,
             self::Redemption => Cure::RestoreFirst,
             self::AskClient, self::AskedTooLate => Cure::AskClient,
-            self::Lapses => Cure::ChangeIntent,
+            self::Lapses, self::Lapsing => Cure::ChangeIntent,
             self::PresumedRenewed, self::ChargeUnconfirmed, self::EndNotKnown, self::Released, self::NotInList, self::Watched => Cure::LookAtRecord,
-            self::RenewedOutside => Cure::SettleDrift,
+            self::RenewedOutside, self::Gone, self::Lapsed, self::AsSeen => Cure::SettleDrift,
             self::OnHold => Cure::LiftHold,
             self::MayNotMove => Cure::Wait,
             self::LockOff => Cure::SetLock,

@@ -19,6 +19,7 @@ final readonly class NameFacts
      * @param  Instant|null  $deletedSince  since when it has stood in redemption, or pending delete, where its statuses prove that
      * @param  Instant|null  $seenUntil  the later end that was seen outside, and nobody has taken over
      * @param  bool|null  $seenPaid  whether it was seen to be paid for beyond the end written down, as its registrar itself says, or its deletion; null: neither was seen
+     * @param  SeenOutside|null  $outside  null: nothing that was surely seen says otherwise of its statuses
      */
     public function __construct(
         public DomainName $name,
@@ -33,12 +34,37 @@ final readonly class NameFacts
         public ?Instant $deletedSince = null,
         public ?Instant $seenUntil = null,
         public ?bool $seenPaid = null,
+        public ?SeenOutside $outside = null,
     ) {
+    }
+
+    /** @return list<Status> those written down, put right by what was surely seen outside */
+    public function today(): array
+    {
+        return $this->outside === null ? $this->statuses : [...array_values(array_filter($this->statuses, fn (Status $status): bool => ! in_array($status, $this->outside->lacks, true))), ...$this->outside->has];
+    }
+
+    /** The phase that they prove; null: none. */
+    public function proven(): ?Phase
+    {
+        return $this->outside?->isGone === true ? Phase::Released : Status::proven($this->today());
+    }
+
+    /** Since when it is deleted, where its statuses prove that, and the day is known. */
+    public function deleted(): ?Instant
+    {
+        return $this->outside->deletedSince ?? $this->deletedSince;
+    }
+
+    /** Whether our own books have it, whatever was seen. */
+    public function isWritten(Status $status): bool
+    {
+        return in_array($status, $this->statuses, true);
     }
 
     public function has(Status ...$any): bool
     {
-        foreach ($this->statuses as $status) {
+        foreach ($this->today() as $status) {
             if (in_array($status, $any, true)) {
                 return true;
             }
@@ -50,7 +76,7 @@ final readonly class NameFacts
     /** @return list<Status> what its record says against its going to another registrar, the lock apart (RFC 5731 §2.3, RFC 3915 §3.1) */
     public function againstTransfer(): array
     {
-        return array_values(array_filter($this->statuses, fn (Status $status): bool => in_array($status, [Status::ServerTransferProhibited, Status::PendingTransfer, Status::PendingDelete, Status::PendingRestore, Status::RedemptionPeriod], true)));
+        return array_values(array_filter($this->today(), fn (Status $status): bool => in_array($status, [Status::ServerTransferProhibited, Status::PendingTransfer, Status::PendingDelete, Status::PendingRestore, Status::RedemptionPeriod], true)));
     }
 
     public function isLocked(): bool

@@ -11,7 +11,11 @@ enum NextKind: string
     case ChargeUnconfirmed = 'charge_unconfirmed';
     case Ends = 'ends';
     case AskClient = 'ask_client';
+    /** The day by which the client was to say has passed. */
+    case AskedTooLate = 'asked_too_late';
     case Lapses = 'lapses';
+    /** Past its end, as was meant, and still to be kept by somebody who changes their mind. */
+    case Lapsing = 'lapsing';
     case Presumed = 'presumed';
     /** Its registry says so, and nobody has taken it over. */
     case Renewed = 'renewed';
@@ -21,6 +25,8 @@ enum NextKind: string
     case Redemption = 'redemption';
     case PendingDelete = 'pending_delete';
     case Released = 'released';
+    /** Its registry has it no more. */
+    case Gone = 'gone';
     case Handover = 'handover';
     case NotKnown = 'not_known';
     /** It is somebody else's, and only looked at. */

@@ -26,6 +26,7 @@ final readonly class Standing
      * @param  Instant|null  $at  when the next thing comes; null: nothing comes
      * @param  Money|null  $sum  what it costs
      * @param  list<Finding>  $findings  dearest to miss first
+     * @param  bool  $isAmiss  whether something is wrong with it already: late, switched off, deleted, on hold, or an answer overdue; it is told before all that is only to come
      * @param  Instant|null  $until  when this standing must be made again, if no fact changes first
      */
     private function __construct(
@@ -36,6 +37,7 @@ final readonly class Standing
         public Severity $severity,
         public array $findings,
         public ?Instant $until,
+        public bool $isAmiss = false,
     ) {
     }
 
@@ -43,6 +45,7 @@ final readonly class Standing
     {
         [$kind, $at, $sum, $finding] = self::next($life);
         $severity = self::severity($life, $kind, $at);
+        $isAmiss = self::isAmiss($life, $kind, $severity);
         $findings = [$finding, ...self::others($life, $waiting !== null)];
         if ($waiting !== null) {
             $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Worth, null, docket: $waiting->docket, by: $waiting->by);
@@ -55,7 +58,7 @@ final readonly class Standing
             $until = Instant::earliest($waiting->over(), ...array_filter([$until]));
         }
 
-        return new self($life, $kind, $at, $sum, $severity, Finding::dearestFirst($findings), $until);
+        return new self($life, $kind, $at, $sum, $severity, Finding::dearestFirst($findings), $until, $isAmiss);
     }
 
     /**
@@ -83,6 +86,11 @@ final readonly class Standing
         if ($ends === null) {
             return [NextKind::NotKnown, null, null, Finding::of(LifecycleFinding::EndNotKnown)];
         }
+        if ($life->facts->outside?->isGone === true) {
+            $gone = $life->since ?? $life->facts->outside->at;
+
+            return [NextKind::Gone, null, null, Finding::of(self::hasLapsed($life) ? LifecycleFinding::Lapsed : LifecycleFinding::Gone, at: $gone)];
+        }
         if ($life->phase === Phase::InTerm) {
             return $life->presumed ? [NextKind::Renewed, $life->facts->seenUntil, null, Finding::of(LifecycleFinding::RenewedOutside, ended: $ends, until: $life->facts->seenUntil ?? $ends)] : self::inTerm($life, $ends);
         }
@@ -92,12 +100,20 @@ final readonly class Standing
         }
         $lastAtAll = ($life->coming(EventKind::LastAtAll) ?? $life->event(EventKind::Released))->at ?? $ends;
         $plain = $life->coming(EventKind::LastPlain);
+        // Nobody wants it, and nobody is alarmed; whoever changes their mind sees until when they can.
+        if ($life->facts->intent === Intent::Lapse && $life->phase->isLate() && ! $life->isCutShort()) {
+            $released = $life->event(EventKind::Released)->at ?? $lastAtAll;
+
+            return $life->rescue() === Rescue::Nothing
+                ? [NextKind::Lapsing, $released->hasComeAt($life->now) ? null : $released, null, Finding::of(LifecycleFinding::Lapsed, at: $released)]
+                : [NextKind::Lapsing, $lastAtAll, null, Finding::of(LifecycleFinding::Lapsing, ended: $ends, until: $lastAtAll)];
+        }
 
         return match ($life->phase) {
             Phase::Grace => $plain !== null && $plain->at->epoch < $renewUntil->epoch
                 ? [NextKind::LatePlain, $plain->at, $life->terms->renew, Finding::of(LifecycleFinding::LatePlain, until: $plain->at, last: $renewUntil)]
-                : [NextKind::LateDear, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateDear, until: $renewUntil)],
-            Phase::Suspended => [NextKind::Suspended, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::Suspended, until: $renewUntil)],
+                : [NextKind::LateDear, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateDear, until: $renewUntil, last: $lastAtAll)],
+            Phase::Suspended => [NextKind::Suspended, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::Suspended, until: $renewUntil, last: $lastAtAll)],
             Phase::Redemption, Phase::Quarantine => [NextKind::Redemption, $lastAtAll, $life->terms->restore, Finding::of(LifecycleFinding::Redemption, until: $lastAtAll)],
             Phase::PendingDelete => [NextKind::PendingDelete, $life->event(EventKind::Released)->at ?? $ends, null, Finding::of(LifecycleFinding::PendingDelete, at: $life->event(EventKind::Released)->at ?? $ends)],
             default => [NextKind::Released, null, null, Finding::of(LifecycleFinding::Released, at: $life->event(EventKind::Released)->at ?? $ends)],
@@ -117,7 +133,7 @@ final readonly class Standing
                 : Finding::of(LifecycleFinding::RenewsByItself, at: $charge->at, sum: $renew)],
             $charge !== null => [NextKind::ChargeUnconfirmed, $ends, $renew, Finding::of(LifecycleFinding::ChargeUnconfirmed, at: $charge->at, ends: $ends)],
             $ask !== null && ! $ask->at->hasComeAt($life->now) => [NextKind::AskClient, $ask->at, $renew, Finding::of(LifecycleFinding::AskClient, by: $ask->at, ends: $ends)],
-            $ask !== null => [NextKind::AskClient, $ends, $renew, Finding::of(LifecycleFinding::AskedTooLate, ends: $ends, by: $ask->at)],
+            $ask !== null => [NextKind::AskedTooLate, $ends, $renew, Finding::of(LifecycleFinding::AskedTooLate, ends: $ends, by: $ask->at)],
             $life->facts->intent === Intent::Lapse => [NextKind::Lapses, $ends, null, Finding::of(LifecycleFinding::Lapses, at: $ends)],
             default => [NextKind::Ends, $ends, $renew, Finding::of(LifecycleFinding::EndsUnlessRenewed, at: $ends)],
         };
@@ -125,12 +141,33 @@ final readonly class Standing
 
     private static function severity(Lifecycle $life, NextKind $kind, ?Instant $at): Severity
     {
-        if ($life->facts->has(Status::ClientHold, Status::ServerHold)) {
+        if (self::isHeld($life, $kind)) {
             return Severity::Grave;
         }
         $severity = self::bySchedule($life, $kind, $at);
 
         return $severity === Severity::Calm && $life->facts->missing !== null ? Severity::Soon : $severity;
+    }
+
+    private static function isAmiss(Lifecycle $life, NextKind $kind, Severity $severity): bool
+    {
+        return self::isHeld($life, $kind) || match ($kind) {
+            NextKind::AskedTooLate, NextKind::LatePlain, NextKind::LateDear, NextKind::Suspended, NextKind::Redemption, NextKind::PendingDelete, NextKind::Released => true,
+            NextKind::Gone, NextKind::Presumed => $severity === Severity::Grave,
+            default => false,
+        };
+    }
+
+    /** Whether it is switched off by its record; of one that lapses as was meant that is no news. */
+    private static function isHeld(Lifecycle $life, NextKind $kind): bool
+    {
+        return $life->facts->has(Status::ClientHold, Status::ServerHold) && $kind !== NextKind::Lapsing;
+    }
+
+    /** Whether it is gone, and was meant to be. */
+    private static function hasLapsed(Lifecycle $life): bool
+    {
+        return $life->facts->intent === Intent::Lapse && $life->facts->ends?->isBefore($life->since ?? $life->now) === true;
     }
 
     private static function bySchedule(Lifecycle $life, NextKind $kind, ?Instant $at): Severity
@@ -139,12 +176,13 @@ final readonly class Standing
 
         return match ($kind) {
             NextKind::LatePlain, NextKind::LateDear, NextKind::Suspended, NextKind::Redemption, NextKind::PendingDelete => Severity::Grave,
+            NextKind::Gone => self::hasLapsed($life) ? Severity::Calm : Severity::Grave,
             NextKind::Ends => $days <= self::GRAVE ? Severity::Grave : ($days <= self::SOON ? Severity::Soon : Severity::Calm),
             NextKind::AskClient, NextKind::Lapses => $days <= self::SOON ? Severity::Soon : Severity::Calm,
             // Long after its end it may be near its last day instead.
             NextKind::Presumed => $life->phase !== Phase::Grace && $life->rescue() !== Rescue::Nothing ? Severity::Grave : Severity::Soon,
-            NextKind::ChargeUnconfirmed, NextKind::Renewed, NextKind::NotKnown, NextKind::Released => Severity::Soon,
-            NextKind::Charge, NextKind::Handover, NextKind::Watched => Severity::Calm,
+            NextKind::AskedTooLate, NextKind::ChargeUnconfirmed, NextKind::Renewed, NextKind::NotKnown, NextKind::Released => Severity::Soon,
+            NextKind::Charge, NextKind::Handover, NextKind::Watched, NextKind::Lapsing => Severity::Calm,
         };
     }
 
@@ -152,7 +190,10 @@ final readonly class Standing
     private static function others(Lifecycle $life, bool $moving): array
     {
         $findings = [];
-        foreach ($life->facts->statuses as $status) {
+        if ($life->facts->outside !== null) {
+            $findings[] = Finding::of(LifecycleFinding::AsSeen, at: $life->facts->outside->at);
+        }
+        foreach ($life->facts->today() as $status) {
             if ($status === Status::ClientHold || $status === Status::ServerHold) {
                 $findings[] = Finding::of(LifecycleFinding::OnHold, status: $status->value);
             }

@@ -69,6 +69,12 @@ enum Status: string
         return $proven;
     }
 
+    /** Whether it says that a name is deleted, or switched off. */
+    public function tellsOfLife(): bool
+    {
+        return $this->phase()?->isDeleted() === true || $this === self::ClientHold || $this === self::ServerHold;
+    }
+
     /** The phase that it proves, if it proves one. */
     public function phase(): ?Phase
     {

@@ -90,12 +90,12 @@ final readonly class Drift
         $isLate = $held->facts->ends !== null && $held->facts->ends->hasComeAt($now);
         foreach ($record->statuses as $status) {
             // In redemption a name is pending delete as well (RFC 3915 §3.1), which says nothing more of it.
-            if ($held->facts->has($status) || in_array($status, $beside, true) || $status === Status::PendingDelete && $record->has(Status::RedemptionPeriod)) {
+            if ($held->facts->isWritten($status) || in_array($status, $beside, true) || $status === Status::PendingDelete && $record->has(Status::RedemptionPeriod)) {
                 continue;
             }
             $drifts[] = match (true) {
                 $status === Status::RedemptionPeriod && ! $isLate => self::of(RecordFinding::Deleted, $held, $seen, null, $now),
-                $status === Status::PendingDelete && ! $isLate && ! $held->facts->has(Status::RedemptionPeriod) => self::of(RecordFinding::FallsFree, $held, $seen, null, $now),
+                $status === Status::PendingDelete && ! $isLate && ! $held->facts->isWritten(Status::RedemptionPeriod) => self::of(RecordFinding::FallsFree, $held, $seen, null, $now),
                 $status === Status::PendingTransfer => $held->isMoving ? null : self::of(RecordFinding::TransferNotOurs, $held, $seen, null, $now),
                 $status === Status::ServerHold && ! $isLate => self::of(RecordFinding::HeldByRegistry, $held, $seen, null, $now),
                 $status === Status::ClientHold && ! $isLate => self::of(RecordFinding::HeldByRegistrar, $held, $seen, null, $now),

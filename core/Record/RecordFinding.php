@@ -131,6 +131,19 @@ enum RecordFinding: string implements FindingTag
         };
     }
 
+    /** The status that it means by its kind; null: none, or the one it names. */
+    public function status(): ?Status
+    {
+        return match ($this) {
+            self::HeldByRegistry => Status::ServerHold,
+            self::HeldByRegistrar => Status::ClientHold,
+            self::TransferNotOurs => Status::PendingTransfer,
+            self::Deleted => Status::RedemptionPeriod,
+            self::FallsFree => Status::PendingDelete,
+            default => null,
+        };
+    }
+
     /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */
     public function isAlarming(): bool
     {

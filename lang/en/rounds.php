@@ -4,19 +4,23 @@ declare(strict_types=1);
 
 // What each kind of thing in Rounds says, what leaving it costs, and its button.
 return [
-    'section' => ['lost' => 'Is lost for good', 'dark' => 'Goes dark', 'money' => 'Costs money', 'waits' => 'Waits for somebody', 'look' => 'Worth a look'],
+    'section' => ['now' => 'Late, suspended or deleted', 'lost' => 'Is lost for good', 'dark' => 'Goes dark', 'money' => 'Costs money', 'waits' => 'Waits for somebody', 'look' => 'Worth a look'],
     'see' => 'See it',
     'see_them' => 'See them',
     'renewed' => 'It is renewed',
-    'last' => [
-        'late_dear' => 'late, for :client: after this day it is deleted',
-        'suspended' => 'switched off, for :client: after this day it is deleted',
-        'redemption' => 'deleted, for :client: it can only be restored',
-        'cost' => 'lost, and free for anybody',
-        'for' => ':sum, or lost and free for anybody',
+    'compare' => 'Compare with the registry',
+    'now' => [
+        'late_plain' => ['says' => 'late, for :client: renews at the normal price until :day', 'unpriced' => 'then it costs more', 'cost' => ':sum to renew', 'then' => ':sum to renew, then :fee more'],
+        'late_dear' => ['says' => 'late, for :client: renews until :day', 'unpriced' => 'then it is deleted', 'cost' => ':sum to renew, then it is deleted'],
+        'suspended' => ['says' => 'suspended, for :client: renews until :day', 'unpriced' => 'then it is deleted', 'cost' => ':sum to renew, then it is deleted'],
+        'redemption' => ['says' => 'deleted, for :client: can be restored until :day', 'unpriced' => 'then it is lost', 'cost' => ':sum to restore, then it is lost'],
+        'pending_delete' => ['says' => 'deleted, for :client: anybody can register it from :day', 'cost' => 'can’t be restored any more'],
+        'released' => ['says' => 'by its dates anybody can register it, for :client', 'cost' => 'whoever registers it has it'],
+        'gone' => ['says' => 'its registry no longer has it, for :client', 'cost' => 'ask its registrar today whether it can be restored'],
+        'asked_too_late' => ['says' => ':client has not said whether to keep it; it ends on :day', 'cost' => 'site and mail stop'],
+        'presumed' => ['says' => 'auto-renew has not been confirmed, for :client; otherwise it is suspended or deleted by now', 'unpriced' => 'can be kept until :day', 'cost' => 'can be kept until :day'],
     ],
     'ends' => ['says' => 'ends, for :client, unless it is renewed', 'cost' => 'site and mail stop', 'renewing' => ':sum to renew'],
-    'late' => ['says' => 'late; no dearer until this day', 'for' => 'late; :sum until :at', 'cost' => 'dearer afterwards', 'more' => ':sum more afterwards'],
     'ask' => ['says' => ':client is to say whether it is kept', 'cost' => 'ends :at', 'deed' => 'Write down what they say'],
     'unconfirmed' => [
         'charge_unconfirmed' => 'was to be charged to :account, and still ends',
@@ -75,6 +79,8 @@ return [
         'more_than' => 'More than',
         'things' => '{1} One thing|[2,*] :count things',
         'today' => '{0} none of them today|{1} one of them today|[2,*] :count of them today',
+        'sums' => 'Keeping what falls due within :days days costs :sums.', 'unpriced' => '{1} One name has no price on record.|[2,*] :count names have no price on record.',
+        'amiss' => '{1} One name is late, suspended or deleted|[2,*] :count names are late, suspended or deleted',
         'dark' => '{1} one name goes dark|[2,*] :count names go dark',
     ],
     'letter_failed' => [
@@ -82,5 +88,11 @@ return [
         'doubtful' => 'A letter that asks for a receiver’s word may not have gone', 'cost' => 'the handover lapses unanswered', 'deed' => 'See and write again',
     ],
     'letter' => ['wanted' => 'It is written to you every morning.', 'unwanted' => 'It is written to you no more.'],
+    'what_was_done' => 'Say in a few words what was done.',
+    'still' => ':who said on :day: “:what”. It is still so.',
+    'dealt' => [
+        'title' => 'Done and put off', 'says' => 'What people said of things in Rounds. Where the facts disagree the day after, the thing is back in Rounds, and says so here.', 'none' => 'Nobody has marked anything as done or put it off yet.',
+        'done' => 'Done on :day', 'off' => 'Put off until :day', 'over' => 'Put off until :day; that has passed', 'again' => 'Still so: back in Rounds', 'because' => 'no reason given', 'back' => 'Put it back',
+    ],
     'marked' => ['done' => 'Written down as done.', 'off' => 'Put off until :day.', 'given' => 'Given to :who.', 'back' => 'Back in Rounds.'],
 ];

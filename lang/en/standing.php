@@ -5,16 +5,19 @@ declare(strict_types=1);
 // The last column of the Roll: what comes next, in a strong line and a lesser one.
 return [
     'next' => [
-        'charge' => ['plain' => ':at', 'sum' => ':at, :sum', 'lesser' => 'renews by itself'],
+        'charge' => ['plain' => ':at', 'sum' => ':at, :sum', 'lesser' => 'auto-renews'],
         'charge_unconfirmed' => ['plain' => 'Ends :at, charge unseen', 'lesser' => 'was to renew by itself'],
         'ends' => ['plain' => 'Ends :at', 'sum' => 'Ends :at, :sum', 'lesser' => 'renewed when told'],
         'ask_client' => ['plain' => ':Served to say by :at', 'lesser' => 'ends :ends'],
+        'asked_too_late' => ['plain' => ':Served has not said', 'lesser' => 'ends :ends'],
+        'lapsing' => ['plain' => 'Lapses; kept until :at', 'lesser' => 'ended :ends, as meant'],
+        'gone' => ['plain' => 'Gone from its registry', 'lesser' => 'ended :ends here'],
         'lapses' => ['plain' => 'Lapses on :at', 'lesser' => 'meant to lapse'],
         'presumed' => ['plain' => 'Renewed, or late', 'lesser' => 'ended :ends; not confirmed'],
         'renewed' => ['plain' => 'Renewed to :at', 'lesser' => 'as is said outside; here it ended :ends'],
         'late_plain' => ['plain' => 'Late: renew by :at', 'sum' => ':sum to :at', 'then' => ':sum to :at, then :late', 'lesser' => 'ended :ends'],
         'late_dear' => ['plain' => 'Late: renew by :at', 'sum' => ':sum to :at', 'lesser' => 'ended :ends; late price'],
-        'suspended' => ['plain' => 'Renew by :at, or lost', 'sum' => ':sum by :at, or lost', 'lesser' => 'switched off; ended :ends'],
+        'suspended' => ['plain' => 'Renew by :at', 'sum' => ':sum by :at', 'lesser' => 'suspended; ended :ends'],
         'redemption' => ['plain' => 'Restore by :at, or lost', 'sum' => ':sum by :at, or lost', 'lesser' => 'deleted; only to be restored'],
         'pending_delete' => ['plain' => 'Free from :at', 'lesser' => 'can’t be kept any more'],
         'released' => ['plain' => 'Free for anybody', 'lesser' => 'ended :ends'],

@@ -19,7 +19,7 @@ return [
     'lock' => ['on' => 'on', 'off' => 'off', 'unknown' => 'not known'],
     'disclosure' => ['shown' => 'shown', 'withheld' => 'withheld by our wish', 'replaced' => 'replaced by a privacy service', 'redacted' => 'redacted by rule', 'unknown' => 'not known'],
     'event' => [
-        'ask_by' => 'The :served must have said', 'charge' => 'Charged', 'end' => 'The paid term ends', 'dark' => 'Stops answering', 'last_plain' => 'The plain price ends',
+        'ask_by' => 'The :served must have said', 'charge' => 'Charged', 'end' => 'The paid term ends', 'dark' => 'Stops answering', 'last_plain' => 'Last day at the normal price', 'deleted' => 'Deleted; it can only be restored',
         'last_at_all' => 'Last day at all', 'released' => 'Free for anybody', 'hold_ends' => 'May go to another registrar again',
     ],
     'cost' => ['NameLost' => 'the name is lost', 'Dark' => 'it goes dark', 'MovementFails' => 'a movement fails', 'Money' => 'it costs more', 'Attention' => 'nothing is lost'],

@@ -9,6 +9,7 @@ use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\SeenOutside;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Money\Money;
 use Acre\Core\Movement\Account;
@@ -43,10 +44,11 @@ final class Given
         ?string $deleted = null,
         ?string $seenUntil = null,
         ?bool $seenPaid = null,
+        ?SeenOutside $outside = null,
     ): Lifecycle {
         $domain = DomainName::of($name);
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);
-        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil), seenPaid: $seenPaid);
+        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil), seenPaid: $seenPaid, outside: $outside);
 
         return Lifecycle::of($facts, $terms, self::rulebook()->for($domain->suffix(), Instant::of($now)), Instant::of($now));
     }

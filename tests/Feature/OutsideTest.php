@@ -265,7 +265,8 @@ final class OutsideTest extends TestCase
         $this->observe($name);
         self::assertSame(['status_seen' => 'open'], $this->drifts($name));
         $this->get("/names/{$name->ascii}")->assertDontSee('nothing confirms that')->assertSee('Outside it carries redemptionPeriod');
-        self::assertContains(DB::table('standings')->where('name_id', $name->id)->value('next_kind'), ['late_dear', 'redemption']);
+        self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('next_kind'));
+        $this->get("/names/{$name->ascii}")->assertSee('So its registry says, last on 6 Oct');
     }
 
     public function test_rounds_name_what_is_alarming_and_count_the_rest_by_kind(): void
@@ -423,7 +424,8 @@ final class OutsideTest extends TestCase
         $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
         $this->press('/deeds/take_back?docket='.(is_int($docket) ? $docket : 0))->assertRedirect();
         self::assertNull(Registration::query()->where('name_id', $name->id)->sole()->deleted_since);
-        self::assertSame('in_term', DB::table('standings')->where('name_id', $name->id)->value('phase'));
+        self::assertSame(['deleted' => 'open'], $this->drifts($name));
+        self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('phase'), 'its registry still says so');
     }
 
     public function test_the_accredited_registrar_and_the_reseller_behind_a_shop_are_no_drift(): void

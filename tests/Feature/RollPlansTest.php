@@ -37,7 +37,7 @@ final class RollPlansTest extends TestCase
             registrar: $word === 'registrar' ? $house->skerry->id : null,
             account: $word === 'account' ? $house->ours->id : null,
             sort: $sort,
-            after: $sort === Sort::Name ? 'bell.com~1' : '2026-10-06 00:00:00+00~1',
+            after: ['name' => 'bell.com~1', 'ends' => '2026-10-06 00:00:00+00~1', 'next' => '1~2026-10-06 00:00:00+00~1'][$sort->value],
         );
         $asked = [];
         DB::listen(function (QueryExecuted $query) use (&$asked): void {

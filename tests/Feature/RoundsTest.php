@@ -82,17 +82,17 @@ final class RoundsTest extends TestCase
         [$ends, $section] = $this->item('ends.com and 1 more');
         self::assertSame(['dark', '2026-10-12', 2, null], [$section, $ends->due->date(), $ends->names, $ends->loss?->text()]);
         [$late, $section] = $this->item('late.com');
-        self::assertSame(['money', '£75.40', '£75.40 more afterwards'], [$section, $late->loss?->text(), $late->cost]);
-        self::assertSame('lost', $this->item('dear.com')[1]);
+        self::assertSame(['now', '2026-10-06', '£75.40', '£9.90 to renew, then £75.40 more', '2026-10-14'], [$section, $late->due->date(), $late->loss?->text(), $late->cost, $late->last?->date()]);
+        self::assertSame('now', $this->item('dear.com')[1]);
         self::assertSame(['waits', '2026-10-11'], [$this->item('ask.com')[1], $this->item('ask.com')[0]->due->date()]);
         self::assertSame(['look', '£9.90'], [$this->item('charged.com')[1], $this->item('charged.com')[0]->cost]);
         self::assertSame('look', $this->item('unseen.com')[1]);
-        self::assertSame(['dark', '2026-10-06'], [$this->item('held.com')[1], $this->item('held.com')[0]->due->date()]);
+        self::assertSame(['now', '2026-10-06'], [$this->item('held.com')[1], $this->item('held.com')[0]->due->date()]);
         self::assertSame(['look', 'nothing is lost'], [$this->item('young.com')[1], $this->item('young.com')[0]->cost]);
         self::assertSame([], array_filter($this->rounds()->items, fn (RoundsItem $item): bool => str_contains($item->title, 'calm')));
 
         $this->actingAs($this->house->reader)->get('/')->assertRedirect('/rounds');
-        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', 'things', 'one of them today', 'Left undone this week', '3 names go dark', 'Is lost for good', 'dear.com', 'Goes dark', 'held.com', 'ends.com and 1 more', 'Costs money', 'late.com', 'Waits for somebody', 'ask.com', 'Worth a look'])
+        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', '3 names are late, suspended or deleted.', 'things', '3 of them today', 'Left undone this week', '2 names go dark', 'Late, suspended or deleted', 'held.com', 'late.com', 'dear.com', 'Goes dark', 'ends.com and 1 more', 'Waits for somebody', 'ask.com', 'Worth a look'])
             ->assertDontSee('name="how"', false);
     }
 
@@ -137,7 +137,8 @@ final class RoundsTest extends TestCase
         $this->get('/rounds')->assertSee('Put off until 8 Oct 2026')->assertDontSee('ends.com</a>', false);
         app(TradeClock::class)->set(Instant::of('2026-10-08T09:00:00Z'));
         $this->get('/rounds')->assertSee('ends.com</a>', false);
-        $say(['how' => 'done']);
+        $say(['how' => 'done'])->assertSessionHasErrors(['because' => 'Say in a few words what was done.']);
+        $say(['how' => 'done', 'because' => 'Renewed by telephone']);
         $this->get('/rounds')->assertDontSee('ends.com</a>', false);
         $say(['how' => 'back']);
         $this->get('/rounds')->assertSee('ends.com</a>', false);
@@ -152,12 +153,78 @@ final class RoundsTest extends TestCase
     public function test_done_this_year_it_is_there_again_the_next(): void
     {
         $name = $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
-        $this->actingAs($this->house->clerk)->post('/rounds', ['thing' => $this->item('ends.com')[0]->key, 'how' => 'done']);
+        $this->actingAs($this->house->clerk)->post('/rounds', ['thing' => $this->item('ends.com')[0]->key, 'how' => 'done', 'because' => 'Renewed']);
         self::assertSame([], $this->rounds()->items);
         DB::table('registrations')->where('name_id', $name->id)->update(['ends_on' => '2027-10-12']);
         app(TradeClock::class)->set(Instant::of('2027-10-05T09:00:00Z'));
         app(MakeStandings::class)->of([$name->id]);
         self::assertSame('2027-10-12', $this->item('ends.com')[0]->due->date());
+    }
+
+    /** What is said is held against what the rules and registries show: tomorrow it is there again, with what was said. */
+    public function test_what_is_said_to_be_done_and_is_not_comes_back_the_next_day(): void
+    {
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24')]);
+        $this->house->name('charged.com', facts: ['ends_on' => Instant::of('2026-10-18'), 'intent' => Intent::ByItself]);
+        $this->actingAs($this->house->clerk)->get('/rounds/dealt-with')->assertOk()->assertSee('Nobody has marked anything');
+        foreach (['late.com', 'charged.com'] as $title) {
+            $this->post('/rounds', ['thing' => $this->item($title)[0]->key, 'how' => 'done', 'because' => "Told Skerry of {$title}"]);
+        }
+        self::assertCount(0, $this->rounds()->items);
+        $this->get('/rounds/dealt-with')->assertOk()->assertSee('Told Skerry of late.com')->assertDontSee('Still so');
+        app(TradeClock::class)->set(Instant::of('2026-10-07T06:00:00Z'));
+        self::assertSame(['late.com'], array_map(fn (RoundsItem $item): string => $item->title, $this->rounds()->items), 'a charge was only to be looked at');
+        $this->get('/rounds')->assertSee('Clerk Tern said on 6 Oct: “Told Skerry of late.com”. It is still so.');
+        $this->get('/rounds/letter')->assertSee('Clerk Tern said on 6 Oct: “Told Skerry of late.com”. It is still so.');
+        $this->get('/rounds/dealt-with')->assertSeeInOrder(['late.com', 'Told Skerry of late.com', 'Clerk', 'Done on 6 Oct', 'Still so: back in Rounds']);
+        // Once the facts agree, nothing is left of it but what was said.
+        $name = Name::query()->where('ascii', 'late.com')->sole();
+        DB::table('registrations')->where('name_id', $name->id)->update(['ends_on' => '2027-09-24']);
+        app(MakeStandings::class)->of([$name->id]);
+        $this->get('/rounds/dealt-with')->assertSee('Told Skerry of late.com')->assertDontSee('Still so');
+        $this->actingAs($this->house->reader)->get('/rounds/dealt-with')->assertOk()->assertDontSee('Put it back');
+    }
+
+    public function test_what_is_put_off_stands_on_a_page_with_who_and_why(): void
+    {
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24')]);
+        $this->actingAs($this->house->steward)->post('/rounds', ['thing' => $this->item('late.com')[0]->key, 'how' => 'off', 'until' => '2026-10-09', 'because' => 'The client pays on Friday']);
+        $this->get('/rounds/dealt-with')->assertSeeInOrder(['href="/names/late.com"', 'late, for Wickerby Bell Foundry', 'The client pays on Friday', 'Steward', 'Put off until 9 Oct'], false);
+        app(TradeClock::class)->set(Instant::of('2026-10-09T06:00:00Z'));
+        $this->get('/rounds/dealt-with')->assertSee('that has passed');
+        $this->post('/rounds', ['thing' => $this->item('late.com')[0]->key, 'how' => 'back']);
+        $this->get('/rounds/dealt-with')->assertDontSee('late.com');
+        $this->get('/rounds/dealt-with?after[]=x')->assertOk();
+        $this->get('/rounds/dealt-with?after=2026-10-06+09:00:00%2B00~x')->assertOk();
+    }
+
+    /** Whatever is missing of its registrar's terms, and whenever its last day is. */
+    public function test_what_is_late_stands_at_the_top_today_in_a_house_that_knows_no_terms(): void
+    {
+        DB::table('prices')->delete();
+        DB::table('registrars')->update(['plain_after_days' => null, 'late_until_days' => null]);
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-26')]);
+        $this->house->name('deleted.com', facts: ['ends_on' => Instant::of('2026-09-26'), 'statuses' => [Status::RedemptionPeriod->value], 'deleted_since' => Instant::of('2026-10-05')]);
+        $this->house->name('lapsing.com', facts: ['ends_on' => Instant::of('2026-09-26'), 'intent' => Intent::Lapse, 'statuses' => [Status::ClientHold->value]]);
+        $this->house->name('asked.com', facts: ['ends_on' => Instant::of('2026-10-17'), 'intent' => Intent::AskClient]);
+        $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-07')]);
+        self::assertSame(
+            [['now', 'asked.com', '2026-10-06', '2026-10-17'], ['now', 'deleted.com', '2026-10-06', '2026-11-04'], ['now', 'late.com', '2026-10-06', '2026-11-10'], ['dark', 'ends.com', '2026-10-07', null]],
+            array_map(fn (RoundsItem $item): array => [$item->section->value, $item->title, $item->due->date(), $item->last?->date()], $this->rounds()->items),
+        );
+        $this->actingAs($this->house->reader)->get('/roll')->assertSeeInOrder(['asked.com', 'deleted.com', 'late.com', 'ends.com', 'lapsing.com']);
+        $this->get('/roll?sort=next&from=2026-10-01')->assertSee('ends.com')->assertDontSee('deleted.com');
+    }
+
+    public function test_the_money_that_falls_due_is_summed_by_currency(): void
+    {
+        $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24')]);
+        $this->house->name('own.com', facts: ['ends_on' => Instant::of('2026-10-14'), 'own_renewal' => '21.50', 'own_currency' => 'EUR']);
+        $this->house->name('calm.com');
+        $this->house->name('unpriced.org', facts: ['ends_on' => Instant::of('2026-10-14')]);
+        $this->actingAs($this->house->reader)->get('/rounds')->assertSee('Keeping what falls due within 14 days costs £19.80, €21.50. One name has no price on record.');
+        $this->get('/rounds/letter')->assertSee('Keeping what falls due within 14 days costs £19.80, €21.50.');
     }
 
     public function test_the_morning_letter_is_written_once_a_day_to_those_who_want_it(): void

@@ -9,6 +9,7 @@ use App\Queries\Roll\Gathered;
 use App\Queries\Roll\ReadRoll;
 use App\Queries\Roll\RollFilter;
 use App\Queries\Roll\Sheaf;
+use App\Queries\Roll\Sort;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -26,7 +27,7 @@ final readonly class GatherNames
     {
         $rows = Row::all($this->database->select(
             "SELECT s.name_id, s.client_id, s.registrar_id FROM selections x JOIN selection_names n ON n.selection_id = x.id
-             JOIN standings s ON s.name_id = n.name_id WHERE x.user_id = ? AND x.kind = 'sheaf' AND NOT n.left_out ORDER BY s.next_at, s.name_id",
+             JOIN standings s ON s.name_id = n.name_id WHERE x.user_id = ? AND x.kind = 'sheaf' AND NOT n.left_out ORDER BY s.later, s.next_at, s.name_id",
             [$user->id],
         ));
         $distinct = fn (string $column): int => count(array_unique(array_map(fn (Row $row): int => $row->int($column), $rows)));
@@ -64,7 +65,7 @@ final readonly class GatherNames
             $wanted = (clone $new)->count();
             $room = $this->room($id);
             $this->database->table('selection_names')->insertUsing(
-                ['selection_id', 'name_id', 'sentence_id'], $new->orderBy('next_at')->orderBy('name_id')->limit($room)->selectRaw('?::uuid, name_id, ?::bigint', [$id, $sentenceId]),
+                ['selection_id', 'name_id', 'sentence_id'], ReadRoll::inOrder($new, Sort::Next->order())->limit($room)->selectRaw('?::uuid, name_id, ?::bigint', [$id, $sentenceId]),
             );
 
             return max(0, $wanted - $room);
@@ -151,7 +152,7 @@ final readonly class GatherNames
         if (! Str::isUuid($id) || $this->database->table('selections')->where('id', $id)->where('user_id', $user->id)->doesntExist()) {
             return null;
         }
-        $rows = $this->database->select('SELECT s.name_id FROM selection_names n JOIN standings s ON s.name_id = n.name_id WHERE n.selection_id = ? ORDER BY s.next_at, s.name_id', [$id]);
+        $rows = $this->database->select('SELECT s.name_id FROM selection_names n JOIN standings s ON s.name_id = n.name_id WHERE n.selection_id = ? ORDER BY s.later, s.next_at, s.name_id', [$id]);
 
         return array_map(fn (Row $row): int => $row->int('name_id'), Row::all($rows));
     }

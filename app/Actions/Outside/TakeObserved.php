@@ -12,7 +12,6 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\Certainty;
 use Acre\Core\Record\DriftField;
 use Acre\Core\Record\RecordFinding;
-use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedInBooks;
@@ -22,7 +21,6 @@ use App\Models\DriftState;
 use App\Models\Registration;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\OpenDrift;
-use App\Queries\Outside\LastSeen;
 use App\View\Words;
 
 /** What was seen outside is written into the Roll, with where it was seen and when. */
@@ -32,7 +30,7 @@ final class TakeObserved extends DeedInBooks implements Undoable
 
     private const COLUMNS = ['created_on', 'created_is_day', 'ends_on', 'ends_is_day', 'statuses', 'deleted_since', 'lock', 'servers'];
 
-    public function __construct(private readonly Words $words, private readonly LastSeen $lastSeen)
+    public function __construct(private readonly Words $words)
     {
     }
 
@@ -134,7 +132,7 @@ final class TakeObserved extends DeedInBooks implements Undoable
             DriftField::Created => [$day($file->facts->created), $seen instanceof Instant ? $day($seen) : ''],
             DriftField::Servers => [$file->servers === [] ? $none : implode(' ', $file->servers), is_string($seen) ? $seen : ''],
             DriftField::Lock => [$this->words->say('words.lock.'.$file->facts->lock->value), $this->words->say('words.lock.'.self::lock($drift)->value)],
-            default => $drift->tag === RecordFinding::StatusGone ? [(string) self::status($drift)?->value, '—'] : ['—', (string) self::status($drift)?->value],
+            default => $drift->tag === RecordFinding::StatusGone ? [(string) $drift->status()?->value, '—'] : ['—', (string) $drift->status()?->value],
         };
     }
 
@@ -160,11 +158,8 @@ final class TakeObserved extends DeedInBooks implements Undoable
         if ($phase === Status::proven($file->facts->statuses) && $registration->deleted_since !== null) {
             return $registration->deleted_since;
         }
-        $first = Instant::earliest(...array_map(fn (OpenDrift $drift): Instant => $drift->first, array_values(array_filter($drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Statuses))));
-        $seen = $this->lastSeen->of($file->nameId, $file->facts->name->ascii);
-        [$now, $before] = [...$seen[Source::Registry->value] ?? $seen[Source::Text->value] ?? [], null, null];
 
-        return $now?->record?->deletedSince($first, $before?->last) ?? $first;
+        return Instant::earliest(...array_map(fn (OpenDrift $drift): Instant => $drift->since ?? $drift->first, array_values(array_filter($drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Statuses))));
     }
 
     private static function lock(OpenDrift $drift): Lock
@@ -182,21 +177,9 @@ final class TakeObserved extends DeedInBooks implements Undoable
      */
     private static function statuses(array $statuses, OpenDrift $drift): array
     {
-        $status = self::status($drift)?->value;
+        $status = $drift->status()?->value;
 
         return array_values($drift->tag === RecordFinding::StatusGone ? array_diff($statuses, [$status]) : array_unique(array_filter([...$statuses, $status], is_string(...))));
-    }
-
-    private static function status(OpenDrift $drift): ?Status
-    {
-        return match ($drift->tag) {
-            RecordFinding::HeldByRegistry => Status::ServerHold,
-            RecordFinding::HeldByRegistrar => Status::ClientHold,
-            RecordFinding::TransferNotOurs => Status::PendingTransfer,
-            RecordFinding::Deleted => Status::RedemptionPeriod,
-            RecordFinding::FallsFree => Status::PendingDelete,
-            default => Status::tryFrom(is_string($drift->seen()) ? $drift->seen() : ''),
-        };
     }
 
     /** @param  array<array-key, mixed>  $after */

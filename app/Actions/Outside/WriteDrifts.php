@@ -4,20 +4,27 @@ declare(strict_types=1);
 
 namespace App\Actions\Outside;
 
+use Acre\Core\Lifecycle\Status;
 use Acre\Core\Record\Drift as CoreDrift;
+use Acre\Core\Record\RecordFinding;
+use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use App\Models\Drift;
 use App\Models\DriftState;
+use App\Models\Name;
+use App\Queries\Outside\LastSeen;
 use App\Support\HouseLog;
 
 /** Brings a name's drifts in line with what the last look showed. In the caller's transaction, the name locked. */
 final readonly class WriteDrifts
 {
-    public function __construct(private HouseLog $log)
+    public function __construct(private HouseLog $log, private LastSeen $lastSeen)
     {
     }
 
     /**
+     * After the look was kept.
+     *
      * @param  list<CoreDrift>  $now
      * @return bool whether its open ones are others than before
      */
@@ -41,6 +48,9 @@ final readonly class WriteDrifts
                 $known->fill(['state' => DriftState::Open, 'because' => null, 'settled_at' => null, 'settled_by' => null, 'told_at' => null, 'first_seen' => $at]);
             }
             $isNew = ! $known->exists || $isOther;
+            if ($isNew) {
+                $known->since = $this->since($drift, $nameId, $at);
+            }
             $known->fill(['said' => $said, 'certainty' => $drift->certainty, 'last_seen' => $at])->save();
             $isChanged = $isChanged || $isNew;
             if ($isNew) {
@@ -53,6 +63,22 @@ final readonly class WriteDrifts
         }
 
         return $isChanged;
+    }
+
+    /** Since when it is deleted, or gone, where this drift says so. */
+    private function since(CoreDrift $drift, int $nameId, Instant $at): ?Instant
+    {
+        if ($drift->tag === RecordFinding::NotInDirectory) {
+            return $at;
+        }
+        $status = $drift->tag->status() ?? Status::tryFrom(self::detail($drift));
+        if ($drift->tag === RecordFinding::StatusGone || $status?->phase()?->isDeleted() !== true) {
+            return null;
+        }
+        $seen = $this->lastSeen->of($nameId, Name::query()->findOrFail($nameId)->ascii);
+        [$now, $before] = [...$seen[Source::Registry->value] ?? $seen[Source::Text->value] ?? [], null, null];
+
+        return $now?->record?->deletedSince($at, $before?->last);
     }
 
     /**

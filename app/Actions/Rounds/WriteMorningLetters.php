@@ -7,6 +7,8 @@ namespace App\Actions\Rounds;
 use App\Jobs\SendPost;
 use App\Models\User;
 use App\Queries\Rounds\ReadRounds;
+use App\Queries\Rounds\Rounds;
+use App\Queries\Rounds\SumsDue;
 use App\Support\TradeClock;
 use App\View\RoundsInWords;
 use App\View\Words;
@@ -15,7 +17,7 @@ use Illuminate\Database\Connection;
 /** The day's Rounds as a letter to everybody who wants it: one a day, in the letterbox first and then by mail. */
 final readonly class WriteMorningLetters
 {
-    public function __construct(private Connection $database, private ReadRounds $rounds, private TradeClock $clock, private Words $words)
+    public function __construct(private Connection $database, private ReadRounds $rounds, private SumsDue $sums, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -24,10 +26,11 @@ final readonly class WriteMorningLetters
     {
         $today = $this->clock->today();
         $written = 0;
+        $sums = $this->sums->until($today->plusDays(Rounds::AHEAD));
         foreach (User::query()->where('morning', true)->where('may_sign_in', true)->orderBy('id')->get() as $user) {
             $said = new RoundsInWords($this->rounds->handle($today, $user), $this->words);
             $written += $this->database->table('letters')->insertOrIgnore([
-                'user_id' => $user->id, 'mailbox' => $user->email, 'subject' => $said->subject(), 'body' => $said->letter(), 'written_on' => $this->clock->now()->isoSecond(), 'day' => $today->date(),
+                'user_id' => $user->id, 'mailbox' => $user->email, 'subject' => $said->subject(), 'body' => $said->letter($sums), 'written_on' => $this->clock->now()->isoSecond(), 'day' => $today->date(),
             ]);
         }
         SendPost::dispatch();

@@ -33,7 +33,7 @@ final readonly class MakeStandings
     /** The columns of a standing that this class writes. */
     private const COLUMNS = [
         'name_id', 'ascii', 'unicode', 'suffix', 'client_id', 'client_name', 'account_id', 'account_number', 'registrar_id', 'registrar_name', 'phase', 'intent', 'lock',
-        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'next_at', 'next_kind', 'held_until', 'sum', 'currency', 'severity', 'facts', 'verify_by',
+        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'later', 'next_at', 'next_kind', 'held_until', 'sum', 'currency', 'severity', 'facts', 'verify_by',
     ];
 
     public function __construct(private Connection $database, private CaseFiles $files, private Rulebook $book, private SetAside $aside, private TradeClock $clock)
@@ -278,6 +278,7 @@ final readonly class MakeStandings
             'marks' => Facet::marksOf($file, $standing),
             'created_on' => $file->facts->created?->isoSecond() ?? 'infinity',
             'ends_on' => $file->facts->ends?->isoSecond() ?? 'infinity',
+            'later' => ! $standing->isAmiss,
             'next_at' => $standing->at?->isoSecond() ?? 'infinity',
             'next_kind' => $standing->next->value,
             'held_until' => $standing->heldUntil()?->isoSecond() ?? 'infinity',

@@ -7,6 +7,8 @@ namespace App\Http\Rounds;
 use App\Http\SignedInRequest;
 use App\Outside\Post\Post;
 use App\Queries\Rounds\ReadRounds;
+use App\Queries\Rounds\Rounds;
+use App\Queries\Rounds\SumsDue;
 use App\Support\Row;
 use App\Support\TradeClock;
 use App\View\RoundsInWords;
@@ -18,7 +20,7 @@ use Illuminate\View\View;
 /** Rounds as a letter: what it would say today, whether one wants it, and those that were written. */
 final readonly class LetterController
 {
-    public function __construct(private ReadRounds $rounds, private TradeClock $clock, private Words $words, private Connection $database, private Post $post)
+    public function __construct(private ReadRounds $rounds, private SumsDue $sums, private TradeClock $clock, private Words $words, private Connection $database, private Post $post)
     {
     }
 
@@ -28,7 +30,7 @@ final readonly class LetterController
         $said = new RoundsInWords($this->rounds->handle($this->clock->today(), $user), $this->words);
 
         return view('rounds.letter', [
-            'subject' => $said->subject(), 'letter' => $said->letter(), 'wanted' => $user->morning, 'mailbox' => $user->email, 'byMail' => $this->post->isThere(),
+            'subject' => $said->subject(), 'letter' => $said->letter($this->sums->until($this->clock->today()->plusDays(Rounds::AHEAD))), 'wanted' => $user->morning, 'mailbox' => $user->email, 'byMail' => $this->post->isThere(),
             'before' => Row::all($this->database->table('letters')->where('user_id', $user->id)->orderByDesc('day')->limit(14)->get()),
         ]);
     }

@@ -18,10 +18,17 @@ final class MarkRequest extends FormRequest
     {
         return [
             'thing' => ['required', 'string', 'max:200', 'regex:/^[a-z_]+:/'],
+            'because' => ['required_if:how,done', 'nullable', 'string', 'max:500'],
             'how' => ['required', 'in:done,off,given,back'],
             'until' => ['required_if:how,off', 'nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
             'to' => ['required_if:how,given', 'nullable', 'integer', 'exists:users,id'],
         ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['because.required_if' => (string) __('rounds.what_was_done')];
     }
 
     public function until(): Instant

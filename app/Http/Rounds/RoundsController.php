@@ -8,7 +8,10 @@ use App\Actions\Rounds\MarkThing;
 use App\Http\SignedInRequest;
 use App\Models\Holding;
 use App\Models\User;
+use App\Queries\Rounds\DealtWith;
 use App\Queries\Rounds\ReadRounds;
+use App\Queries\Rounds\Rounds;
+use App\Queries\Rounds\SumsDue;
 use App\Support\Dates;
 use App\Support\TradeClock;
 use App\View\RoundsInWords;
@@ -23,7 +26,7 @@ final readonly class RoundsController
     /** Things of one section that are listed at first. */
     private const SECTION = 20;
 
-    public function __construct(private ReadRounds $rounds, private TradeClock $clock, private Words $words)
+    public function __construct(private ReadRounds $rounds, private DealtWith $dealt, private SumsDue $sums, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -39,10 +42,17 @@ final readonly class RoundsController
             'most' => self::SECTION,
             'mine' => $mine !== null,
             'told' => new RoundsInWords($rounds, $this->words),
+            'sums' => $this->sums->until($rounds->today->plusDays(Rounds::AHEAD)),
             'drawing' => WeeksDrawing::of($rounds->today, $rounds->items),
             'people' => User::query()->where('may_sign_in', true)->orderBy('name')->get(['id', 'name']),
             'words' => $this->words,
         ]);
+    }
+
+    /** What people said is done or put off: who, when, why, and whether the facts agree. */
+    public function dealtWith(SignedInRequest $request): View
+    {
+        return view('rounds.dealt', ['page' => $this->dealt->page($this->clock->today(), $request->word('after')), 'today' => $this->clock->today(), 'words' => $this->words]);
     }
 
     public function mark(MarkRequest $request, MarkThing $mark): RedirectResponse
@@ -56,8 +66,8 @@ final readonly class RoundsController
             default => $this->words->say('rounds.marked.back'),
         };
         match ($request->string('how')->toString()) {
-            'done' => $mark->done($person, $thing),
-            'off' => $mark->putOff($person, $thing, $request->until()),
+            'done' => $mark->done($person, $thing, $request->word('because')),
+            'off' => $mark->putOff($person, $thing, $request->until(), $request->word('because')),
             'given' => $mark->give($person, $thing, $request->givenTo()),
             default => $mark->back($person, $thing),
         };

@@ -7,6 +7,8 @@ namespace App\Http\Sheaf;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\ReadPastedNames;
 use App\Http\Roll\RollRequest;
+use App\Queries\Roll\ReadRoll;
+use App\Queries\Roll\Sort;
 use App\Support\Row;
 use App\View\CurrentSheaf;
 use App\View\RollInWords;
@@ -35,7 +37,7 @@ final readonly class SheafController
             'sheaf' => $sheaf,
             'sentences' => $this->gather->sentences($request->person()),
             'says' => $this->sentence,
-            'rows' => Row::all($this->database->table('standings')->whereIn('name_id', array_slice($sheaf->ids, 0, self::SHOWN))->orderBy('next_at')->orderBy('name_id')->get()),
+            'rows' => Row::all(ReadRoll::inOrder($this->database->table('standings')->whereIn('name_id', array_slice($sheaf->ids, 0, self::SHOWN)), Sort::Next->order())->get()),
             'words' => $this->words,
         ]);
     }

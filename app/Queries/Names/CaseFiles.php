@@ -108,7 +108,7 @@ final readonly class CaseFiles
                 $row->instant('missing_since')?->toDay(),
                 $row->instant('registrant_changed_on'),
                 $row->instant('deleted_since'),
-                ...OpenDrift::laterEnd($drifts),
+                ...[...OpenDrift::laterEnd($drifts), OpenDrift::seenOutside($drifts)],
             ),
             $place->lateTerms($this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null),
             $place->terms,
@@ -255,7 +255,7 @@ final readonly class CaseFiles
     private function drifts(string $in): array
     {
         $found = [];
-        foreach (Row::all($this->database->select("SELECT id, name_id, finding, said, certainty, first_seen, last_seen FROM drifts WHERE state = 'open' AND name_id = ANY (?::bigint[]) ORDER BY cost, id", [$in])) as $row) {
+        foreach (Row::all($this->database->select("SELECT id, name_id, finding, said, certainty, first_seen, last_seen, since FROM drifts WHERE state = 'open' AND name_id = ANY (?::bigint[]) ORDER BY cost, id", [$in])) as $row) {
             $found[$row->int('name_id')][] = OpenDrift::of($row);
         }
 

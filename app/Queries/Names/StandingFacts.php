@@ -9,6 +9,7 @@ use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Lifecycle\SeenOutside;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
@@ -37,6 +38,7 @@ final readonly class StandingFacts
             'deleted' => $file->facts->deletedSince,
             'later' => $file->facts->seenUntil,
             'paid' => $file->facts->seenPaid,
+            'seen' => self::seen($file->facts->outside),
             'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
             'lead' => $file->late->chargeLead,
             'dark' => $file->late->darkAfter,
@@ -63,12 +65,10 @@ final readonly class StandingFacts
         };
         $name = DomainName::of($standing->text('ascii'));
         $waiting = $facts['waiting'] ?? null;
-        $given = is_array($facts['statuses'] ?? null) ? $facts['statuses'] : [];
-        $statuses = array_values(array_filter(array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, $given)));
 
         return new self(
             Lifecycle::of(
-                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), $statuses, Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later'), is_bool($facts['paid'] ?? null) ? $facts['paid'] : null),
+                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), self::statuses($facts['statuses'] ?? []), Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later'), is_bool($facts['paid'] ?? null) ? $facts['paid'] : null, self::outside($facts['seen'] ?? null)),
                 new LateTerms($days('lead') ?? 0, $days('dark'), $days('plain'), $days('late'), $days('ask') ?? 14, $money('renew'), $money('fee'), $money('restore')),
                 $book->for($name->suffix(), $now),
                 $now,
@@ -76,6 +76,28 @@ final readonly class StandingFacts
             is_array($waiting) && is_int($waiting[0] ?? null) && is_string($waiting[1] ?? null) ? new Waiting($waiting[0], Instant::of($waiting[1])) : null,
             is_string($facts['drift'] ?? null) ? $facts['drift'] : null,
         );
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function seen(?SeenOutside $outside): ?array
+    {
+        return $outside === null ? null : array_filter(['at' => $outside->at, 'has' => $outside->has, 'lacks' => $outside->lacks, 'since' => $outside->deletedSince, 'gone' => $outside->isGone], fn (mixed $value): bool => $value !== null && $value !== [] && $value !== false);
+    }
+
+    private static function outside(mixed $kept): ?SeenOutside
+    {
+        if (! is_array($kept) || ! is_string($kept['at'] ?? null)) {
+            return null;
+        }
+        $since = $kept['since'] ?? null;
+
+        return new SeenOutside(Instant::of($kept['at']), self::statuses($kept['has'] ?? []), self::statuses($kept['lacks'] ?? []), is_string($since) ? Instant::of($since) : null, ($kept['gone'] ?? false) === true);
+    }
+
+    /** @return list<Status> */
+    private static function statuses(mixed $kept): array
+    {
+        return array_values(array_filter(array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, is_array($kept) ? $kept : [])));
     }
 
     /** What the Roll lacks alone is no disagreement that a row must tell. */

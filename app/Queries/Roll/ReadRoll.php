@@ -22,7 +22,7 @@ final readonly class ReadRoll
 
     private const SHOWN = [
         'name_id', 'ascii', 'unicode', 'client_name', 'registrar_name', 'account_number', 'phase', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'disclosure',
-        'servers', 'marks', 'suffix', 'created_on', 'ends_on', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts', 'verify_by',
+        'servers', 'marks', 'suffix', 'created_on', 'ends_on', 'later', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts', 'verify_by',
     ];
 
     public function __construct(private Connection $database)
@@ -36,15 +36,16 @@ final readonly class ReadRoll
         $column = $filter->sort->column();
         // Few that no index keeps in order are gathered first, by what orders them alone: walking the order until fifty are met could take the whole Roll.
         $isGathered = $counted <= self::COUNTED && $filter->isScattered();
-        $query = $isGathered ? $this->database->query()->fromSub($found->select(['name_id', $column])->offset(0), 'found') : $found->select(self::SHOWN);
-        $query->orderBy($column)->orderBy('name_id')->limit($size + 1);
+        $order = $filter->sort->order();
+        $query = $isGathered ? $this->database->query()->fromSub($found->select($order)->offset(0), 'found') : $found->select(self::SHOWN);
+        self::inOrder($query, $order)->limit($size + 1);
         $place = $this->place($filter);
         if ($place !== null) {
-            $query->whereRaw("({$column}, name_id) > (?::{$filter->sort->type()}, ?)", $place);
+            $query->whereRaw('('.implode(', ', $order).') > ('.(count($place) === 3 ? '?::boolean, ' : '')."?::{$filter->sort->type()}, ?)", $place);
         }
         if ($isGathered) {
-            $query = $this->database->query()->fromSub($query->select('name_id'), 'page')->join('standings', 'standings.name_id', '=', 'page.name_id')
-                ->select(array_map(fn (string $shown): string => "standings.{$shown}", self::SHOWN))->orderBy("standings.{$column}")->orderBy('standings.name_id');
+            $query = self::inOrder($this->database->query()->fromSub($query->select('name_id'), 'page')->join('standings', 'standings.name_id', '=', 'page.name_id')
+                ->select(array_map(fn (string $shown): string => "standings.{$shown}", self::SHOWN)), array_map(fn (string $by): string => "standings.{$by}", $order));
         }
         $rows = Row::all($query->get());
         $more = count($rows) > $size;
@@ -53,8 +54,18 @@ final readonly class ReadRoll
 
         return new RollPage(
             $rows, min($counted, self::COUNTED), $counted > self::COUNTED,
-            $more && $last !== null ? $last->text($column).'~'.$last->int('name_id') : null,
+            $more && $last !== null ? ($filter->sort === Sort::Next ? (int) $last->bool('later').'~' : '').$last->text($column).'~'.$last->int('name_id') : null,
         );
+    }
+
+    /** @param  list<string>  $columns */
+    public static function inOrder(Builder $query, array $columns): Builder
+    {
+        foreach ($columns as $column) {
+            $query->orderBy($column);
+        }
+
+        return $query;
     }
 
     /** The standings that the sentence is about, in no order. */
@@ -106,19 +117,19 @@ final readonly class ReadRoll
         }
     }
 
-    /** @return array{string, int}|null */
+    /** @return array{string, int}|array{string, string, int}|null as the order has it */
     private function place(RollFilter $filter): ?array
     {
         if ($filter->after === null) {
             $start = $filter->from === '' ? null : $filter->sort->start($filter->from);
 
-            return $start === null ? null : [$start, 0];
+            return $start === null ? null : ($filter->sort === Sort::Next ? ['true', $start, 0] : [$start, 0]);
         }
-        if (preg_match('/^(.{1,260})~(\d{1,18})$/sD', $filter->after, $part) !== 1) {
+        if (preg_match($filter->sort === Sort::Next ? '/^([01])~(.{1,260})~(\d{1,18})$/sD' : '/^()(.{1,260})~(\d{1,18})$/sD', $filter->after, $part) !== 1) {
             return null;
         }
-        $value = $filter->sort === Sort::Name ? $part[1] : Keyset::instant($part[1]);
+        $value = $filter->sort === Sort::Name ? $part[2] : Keyset::instant($part[2]);
 
-        return $value === null ? null : [$value, (int) $part[2]];
+        return $value === null ? null : ($part[1] === '' ? [$value, (int) $part[3]] : [$part[1], $value, (int) $part[3]]);
     }
 }

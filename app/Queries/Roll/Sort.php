@@ -23,6 +23,12 @@ enum Sort: string
         };
     }
 
+    /** @return list<string> the columns of its index; what is wrong already stands before what is to come */
+    public function order(): array
+    {
+        return $this === self::Next ? ['later', 'next_at', 'name_id'] : [$this->column(), 'name_id'];
+    }
+
     /** What its column is, for PostgreSQL. */
     public function type(): string
     {

@@ -24,12 +24,12 @@ final readonly class NamesDue
      * @param  list<NextKind>  $kinds
      * @param  'client'|'account'  $of  whose names stand together
      * @param  int  $most  groups
-     * @return list<Row> of_id, next_kind, day, names, sum, fee, currency; client_name, registrar, number, ascii, unicode, ends_on of one of them
+     * @return list<Row> of_id, next_kind, day, names, sum, currency; client_name, registrar, number, ascii, unicode, ends_on of one of them
      */
     public function grouped(array $kinds, string $of, Instant $today, Instant $until, int $most): array
     {
         $id = "{$of}_id";
-        $in = '{'.implode(',', array_column($kinds, 'value')).'}';
+        $in = self::kinds($kinds);
         $near = Instant::earliest($until, $today->plusDays(self::NEAR))->isoSecond();
 
         // Counted from the index alone; only the names that stand for their groups are looked up.
@@ -37,16 +37,41 @@ final readonly class NamesDue
             // Where the next days alone have more than is shown, only those are counted: more names don't cost more.
             "WITH near AS (
                 SELECT CASE WHEN count(DISTINCT ({$id}, next_kind, next_at::date)) >= ? THEN ?::timestamptz ELSE ?::timestamptz END AS until
-                FROM standings WHERE next_kind = ANY (?) AND next_at < ?::timestamptz),
+                FROM standings WHERE next_kind = ANY (?) AND next_at < ?::timestamptz AND later),
              due AS (
                 SELECT {$id} AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one, sum(sum)::text AS sum, min(currency) AS currency, min(currency) = max(currency) AS one_currency
-                FROM standings WHERE next_kind = ANY (?) AND next_at < (SELECT until FROM near) GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
-             SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on,
-                CASE WHEN d.next_kind = 'late_plain' THEN (SELECT sum((x.facts->'fee'->>0)::numeric)::text FROM standings x
-                    WHERE x.next_kind = 'late_plain' AND x.next_at >= d.day AND x.next_at < d.day + 1 AND x.{$id} = d.of_id) END AS fee
+                FROM standings WHERE next_kind = ANY (?) AND next_at < (SELECT until FROM near) AND later GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
+             SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on
              FROM due d JOIN standings s ON s.name_id = d.one ORDER BY d.day, d.names DESC",
             [$most, $near, $until->isoSecond(), $in, $near, $in, $most],
         ));
+    }
+
+    /**
+     * Names with which something is wrong already, those of one client, kind and last day together, whenever that is.
+     *
+     * @param  list<NextKind>  $kinds
+     * @param  int  $most  groups
+     * @return list<Row> as above; fee: what is asked on top after that day; seen: whether it is so only outside
+     */
+    public function amiss(array $kinds, int $most): array
+    {
+        return Row::all($this->database->select(
+            "WITH due AS (
+                SELECT client_id AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one, sum(sum)::text AS sum, min(currency) AS currency, min(currency) = max(currency) AS one_currency
+                FROM standings WHERE next_kind = ANY (?) AND NOT later GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
+             SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on, s.marks @> ARRAY['finding:lifecycle.as_seen'] AS seen,
+                CASE WHEN d.next_kind = 'late_plain' THEN (SELECT sum((x.facts->'fee'->>0)::numeric)::text FROM standings x
+                    WHERE x.next_kind = 'late_plain' AND x.next_at >= d.day AND x.next_at < d.day + 1 AND x.client_id = d.of_id) END AS fee
+             FROM due d JOIN standings s ON s.name_id = d.one ORDER BY d.day, d.names DESC",
+            [self::kinds($kinds), $most],
+        ));
+    }
+
+    /** @param  list<NextKind>  $kinds */
+    private static function kinds(array $kinds): string
+    {
+        return '{'.implode(',', array_column($kinds, 'value')).'}';
     }
 
     /** `tern.works`, or `tern.works and 3 more` */

@@ -8,6 +8,7 @@ use Acre\Core\Time\Instant;
 use App\Models\User;
 use App\Queries\Rounds\Kinds\AccountsOrphaned;
 use App\Queries\Rounds\Kinds\AccountsUnlocked;
+use App\Queries\Rounds\Kinds\Amiss;
 use App\Queries\Rounds\Kinds\AskClients;
 use App\Queries\Rounds\Kinds\CardsEnding;
 use App\Queries\Rounds\Kinds\Charges;
@@ -18,8 +19,6 @@ use App\Queries\Rounds\Kinds\GatesAway;
 use App\Queries\Rounds\Kinds\GatesSuspended;
 use App\Queries\Rounds\Kinds\HeldNames;
 use App\Queries\Rounds\Kinds\HoldsEnding;
-use App\Queries\Rounds\Kinds\LastChances;
-use App\Queries\Rounds\Kinds\LateNames;
 use App\Queries\Rounds\Kinds\LettersReturned;
 use App\Queries\Rounds\Kinds\LettersToAnswer;
 use App\Queries\Rounds\Kinds\ListsWithRefusals;
@@ -41,9 +40,12 @@ final readonly class ReadRounds
     /** Days. */
     public const WEEKS = 35;
 
+    /** Things of a kind among which one is looked up by its key. */
+    private const FOUND = 400;
+
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
-        LastChances::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, LateNames::class, AskClients::class,
+        Amiss::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, AskClients::class,
         OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class, LocksLifted::class, AccountsUnlocked::class, GatesSuspended::class, GatesAway::class, StoppedWork::class,
     ];
 
@@ -74,9 +76,31 @@ final readonly class ReadRounds
             $items = [...$items, ...array_slice($shown, 0, RoundsKind::MOST)];
         }
         $order = array_flip(array_column(RoundsSection::cases(), 'value'));
-        usort($items, fn (RoundsItem $a, RoundsItem $b): int => [$order[$a->section->value], $a->due->epoch, -$a->names, $a->key] <=> [$order[$b->section->value], $b->due->epoch, -$b->names, $b->key]);
+        usort($items, fn (RoundsItem $a, RoundsItem $b): int => [$order[$a->section->value], $a->due->epoch, $a->last->epoch ?? 0, -$a->names, $a->key] <=> [$order[$b->section->value], $b->due->epoch, $b->last->epoch ?? 0, -$b->names, $b->key]);
 
         return new Rounds($today, $items, $marks, $isCut);
+    }
+
+    /** @return list<string> the keys of what was said to be done, and is due as the facts have it */
+    public function dueAgain(Instant $today): array
+    {
+        $rounds = $this->handle($today, null);
+
+        return array_values(array_filter(array_map(fn (RoundsItem $item): string => $item->key, $rounds->items), fn (string $key): bool => ($rounds->marks[$key] ?? null)?->doneOn !== null));
+    }
+
+    /** The thing of that key, whatever somebody said of it; null: it is not due any more. */
+    public function find(string $key, Instant $today): ?RoundsItem
+    {
+        foreach (self::KINDS as $kind) {
+            foreach ($this->container->make($kind)->due($today, $today->plusDays(self::WEEKS), self::FOUND) as $item) {
+                if ($item->key === $key) {
+                    return $item;
+                }
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -89,7 +113,7 @@ final readonly class ReadRounds
         return array_values(array_filter($due, function (RoundsItem $item) use ($marks, $today, $mine): bool {
             $mark = $marks[$item->key] ?? null;
 
-            return $mark === null || (! $mark->hides($today) && ($mine === null || $mark->givenTo === null || $mark->givenTo === $mine->id));
+            return $mark === null || (! $mark->hides($item, $today) && ($mine === null || $mark->givenTo === null || $mark->givenTo === $mine->id));
         }));
     }
 
@@ -102,10 +126,10 @@ final readonly class ReadRounds
         $keys = array_map(fn (RoundsItem $item): string => $item->key, $items);
         $found = [];
         $rows = $this->database->select(
-            'SELECT m.thing, m.done_on, m.off_until, m.given_to, u.name FROM rounds_marks m LEFT JOIN users u ON u.id = m.given_to WHERE m.thing IN (SELECT json_array_elements_text(?::json))', [json_encode($keys, JSON_THROW_ON_ERROR)],
+            'SELECT m.thing, m.done_on, m.off_until, m.given_to, m.because, u.name, b.name AS by FROM rounds_marks m JOIN users b ON b.id = m.by_id LEFT JOIN users u ON u.id = m.given_to WHERE m.thing IN (SELECT json_array_elements_text(?::json))', [json_encode($keys, JSON_THROW_ON_ERROR)],
         );
         foreach (Row::all($rows) as $row) {
-            $found[$row->text('thing')] = new RoundsMark($row->textOrNull('done_on') !== null, $row->instant('off_until')?->toDay(), $row->intOrNull('given_to'), $row->textOrNull('name') ?? '');
+            $found[$row->text('thing')] = new RoundsMark($row->instant('done_on')?->toDay(), $row->instant('off_until')?->toDay(), $row->intOrNull('given_to'), $row->textOrNull('name') ?? '', $row->text('because'), $row->text('by'));
         }
 
         return $found;

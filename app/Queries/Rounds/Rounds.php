@@ -62,12 +62,18 @@ final readonly class Rounds
         ));
     }
 
+    /** How many names are late, suspended or deleted already. */
+    public function amiss(): int
+    {
+        return array_sum(array_map(fn (RoundsItem $item): int => $item->section === RoundsSection::Now ? $item->names : 0, $this->items));
+    }
+
     /** @return list<Money> what is lost when nothing is done this week, a sum a currency */
     public function lossThisWeek(): array
     {
         $sums = [];
         foreach ($this->before($this->today->plusDays(7)) as $item) {
-            if ($item->loss !== null) {
+            if ($item->loss !== null && ($item->last ?? $item->due)->isBefore($this->today->plusDays(7))) {
                 $sums[$item->loss->currency] = isset($sums[$item->loss->currency]) ? $sums[$item->loss->currency]->plus($item->loss) : $item->loss;
             }
         }

@@ -22,6 +22,7 @@ final readonly class RoundsItem
      * @param  int  $names  how many names it is about
      * @param  Money|null  $loss  what is lost when it is left undone
      * @param  bool  $isName  whether the title is a name
+     * @param  Instant|null  $last  the last day on which something can be done, where that is another than the one on which it is due
      */
     public function __construct(
         public string $key,
@@ -36,6 +37,7 @@ final readonly class RoundsItem
         public ?Money $loss = null,
         public ?string $see = null,
         public bool $isName = true,
+        public ?Instant $last = null,
     ) {
     }
 }

@@ -42,9 +42,9 @@ final class LifecycleTest extends TestCase
         self::assertSame(Phase::InTerm, $life->phase);
         self::assertSame([
             'hold_ends' => '2021-01-01', 'charge' => '2026-10-12', 'end' => '2026-10-19', 'dark' => '2026-10-19',
-            'last_plain' => '2026-11-10', 'last_at_all' => '2026-12-18', 'released' => '2026-12-23',
+            'last_plain' => '2026-11-10', 'deleted' => '2026-11-18', 'last_at_all' => '2026-12-18', 'released' => '2026-12-23',
         ], self::dates($life));
-        self::assertSame(['charge', 'end', 'dark', 'last_plain', 'last_at_all', 'released'], array_map(fn ($event) => $event->kind->value, $life->toCome()));
+        self::assertSame(['charge', 'end', 'dark', 'last_plain', 'deleted', 'last_at_all', 'released'], array_map(fn ($event) => $event->kind->value, $life->toCome()));
         self::assertSame('2027-10-19', $life->renewedUntil()?->iso());
         self::assertSame('£10.60', $life->event(EventKind::Charge)?->sum?->text());
     }
@@ -98,7 +98,7 @@ final class LifecycleTest extends TestCase
     public function test_what_is_over_for_a_deleted_name_does_not_come_any_more_though_its_day_is_not_known(): void
     {
         $kinds = fn (Status ...$statuses): array => array_map(fn (Event $event): string => $event->kind->value, Given::life(created: '2020-09-20', ends: '2026-09-20', statuses: array_values($statuses), terms: Given::terms())->toCome());
-        self::assertSame(['last_plain', 'last_at_all', 'released'], $kinds());
+        self::assertSame(['last_plain', 'deleted', 'last_at_all', 'released'], $kinds());
         self::assertSame(['last_at_all', 'released'], $kinds(Status::PendingDelete, Status::RedemptionPeriod));
         self::assertSame(['released'], $kinds(Status::PendingDelete));
     }
@@ -109,13 +109,13 @@ final class LifecycleTest extends TestCase
         $deleted = [Status::PendingDelete, Status::RedemptionPeriod];
         $early = Given::life(created: '2020-11-02', ends: '2027-11-02', statuses: $deleted, deleted: '2026-10-05');
         self::assertSame(Phase::Redemption, $early->phase);
-        self::assertSame(['dark 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-09'], self::told($early), 'its end no longer comes');
+        self::assertSame(['dark 2026-10-05', 'deleted 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-09'], self::told($early), 'its end no longer comes');
         self::assertSame(['in_term 2020-11-02', 'redemption 2026-10-05', 'pending_delete 2026-11-04', 'released 2026-11-09'], self::stages($early));
         self::assertSame('2026-11-04', $early->last(Rescue::Restore)?->iso());
         self::assertSame(array_map(fn (Event $event): int => $event->at->epoch, $early->events()), $early->dates());
         // In the grace after its end, ten days in: sooner than the registry's longest.
         $late = Given::life(created: '2020-09-01', ends: '2026-09-20', statuses: $deleted, deleted: '2026-09-30');
-        self::assertSame(['end 2026-09-20', 'dark 2026-09-20', 'last_at_all 2026-10-30', 'released 2026-11-04'], array_values(array_filter(self::told($late), fn (string $event): bool => ! str_starts_with($event, 'last_plain'))));
+        self::assertSame(['end 2026-09-20', 'dark 2026-09-20', 'deleted 2026-09-30', 'last_at_all 2026-10-30', 'released 2026-11-04'], array_values(array_filter(self::told($late), fn (string $event): bool => ! str_starts_with($event, 'last_plain'))));
         self::assertSame(['in_term 2020-09-01', 'grace 2026-09-20', 'redemption 2026-09-30', 'pending_delete 2026-10-30', 'released 2026-11-04'], self::stages($late));
         // Past redemption only the days until it is free are left.
         self::assertSame('2026-10-10', Given::life(statuses: [Status::PendingDelete], deleted: '2026-10-05')->event(EventKind::Released)?->at->iso());
@@ -152,7 +152,7 @@ final class LifecycleTest extends TestCase
     public function test_a_deleted_name_without_an_end_has_dates_nonetheless(): void
     {
         $life = Given::life('glocken.de', ends: null, statuses: [Status::RedemptionPeriod], deleted: '2026-10-05');
-        self::assertSame(['dark 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-04'], self::told($life));
+        self::assertSame(['dark 2026-10-05', 'deleted 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-04'], self::told($life));
         self::assertSame('2026-11-04', Standing::of($life)->at?->iso());
         self::assertSame(Phase::Redemption, Given::life('glocken.de', ends: null, statuses: [Status::RedemptionPeriod])->phase);
     }

@@ -124,7 +124,7 @@ final class StandingPropertiesTest extends TestCase
             if ($ends !== null && $life->now->daysUntil($ends) > 60 + 14 && ! $life->facts->has(Status::RedemptionPeriod, Status::PendingDelete)) {
                 self::assertSame(Severity::Calm, Standing::of($life)->severity);
             }
-            if ($life->phase->isLate() && $life->presumed && $life->facts->intent !== Intent::ByItself && $life->coming(EventKind::LastAtAll) !== null) {
+            if ($life->phase->isLate() && $life->presumed && ! in_array($life->facts->intent, [Intent::ByItself, Intent::Lapse], true) && $life->coming(EventKind::LastAtAll) !== null) {
                 self::assertSame(Severity::Grave, Standing::of($life)->severity);
             }
         }

@@ -13,6 +13,7 @@ use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Lifecycle\SeenOutside;
 use Acre\Core\Lifecycle\Severity;
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Lifecycle\Status;
@@ -34,7 +35,7 @@ final class StandingTest extends TestCase
         yield 'renewed by itself, or deleted since' => ['2026-09-01', Intent::ByItself, NextKind::Presumed, '2026-10-31', Severity::Grave];
         yield 'renewed by itself, or free' => ['2026-06-01', Intent::ByItself, NextKind::Presumed, null, Severity::Soon];
         yield 'a client to ask' => ['2026-11-02', Intent::AskClient, NextKind::AskClient, '2026-10-19', Severity::Soon];
-        yield 'a client who has not said' => ['2026-10-12', Intent::AskClient, NextKind::AskClient, '2026-10-12', Severity::Soon];
+        yield 'a client who has not said' => ['2026-10-12', Intent::AskClient, NextKind::AskedTooLate, '2026-10-12', Severity::Soon];
         yield 'a lapse near' => ['2026-11-02', Intent::Lapse, NextKind::Lapses, '2026-11-02', Severity::Soon];
         yield 'a lapse far' => ['2027-11-02', Intent::Lapse, NextKind::Lapses, '2027-11-02', Severity::Calm];
         yield 'an end within a fortnight' => ['2026-10-20', Intent::WhenTold, NextKind::Ends, '2026-10-20', Severity::Grave];
@@ -43,6 +44,8 @@ final class StandingTest extends TestCase
         yield 'late and dear' => ['2026-09-08', Intent::WhenTold, NextKind::LateDear, '2026-10-08', Severity::Grave];
         yield 'in redemption' => ['2026-09-01', Intent::WhenTold, NextKind::Redemption, '2026-10-31', Severity::Grave];
         yield 'being deleted' => ['2026-08-04', Intent::WhenTold, NextKind::PendingDelete, '2026-10-08', Severity::Grave];
+        yield 'late, as was meant' => ['2026-09-22', Intent::Lapse, NextKind::Lapsing, '2026-11-21', Severity::Calm];
+        yield 'lapsed by the rules' => ['2026-08-04', Intent::Lapse, NextKind::Lapsing, '2026-10-08', Severity::Calm];
         yield 'free' => ['2026-06-01', Intent::WhenTold, NextKind::Released, null, Severity::Soon];
     }
 
@@ -86,6 +89,41 @@ final class StandingTest extends TestCase
             self::assertSame([$later, Severity::Soon, null], [$standing->at?->iso(), $standing->severity, $standing->sum]);
             self::assertSame([Phase::InTerm, true, Rescue::Renew], [$life->phase, $life->presumed, $life->rescue()]);
         }
+    }
+
+    /** RFC 3915 §3.1: redemption lasts thirty days at .com, and only a restore ends it; what a registry says counts before anybody has written it down. */
+    public function test_what_its_registry_surely_says_counts_at_once_and_is_told_as_seen(): void
+    {
+        $at = Instant::of('2026-10-06T03:00:00Z');
+        $of = fn (?SeenOutside $outside, Intent $intent = Intent::WhenTold, string $ends = '2026-11-25', Status ...$statuses): Standing => Standing::of(Given::life(created: '2020-11-25', ends: $ends, intent: $intent, statuses: array_values($statuses), terms: Given::terms(), outside: $outside));
+        $deleted = $of(new SeenOutside($at, [Status::RedemptionPeriod], deletedSince: Instant::of('2026-10-05')));
+        self::assertSame([NextKind::Redemption, '2026-11-04', '£120.00', Severity::Grave, true], [$deleted->next, $deleted->at?->iso(), $deleted->sum?->text(), $deleted->severity, $deleted->isAmiss]);
+        self::assertContains(LifecycleFinding::AsSeen, array_map(fn (Finding $finding) => $finding->tag, $deleted->findings));
+        $held = $of(new SeenOutside($at, [Status::ServerHold]));
+        self::assertSame([NextKind::Ends, Severity::Grave, true], [$held->next, $held->severity, $held->isAmiss]);
+        $gone = $of(new SeenOutside($at, deletedSince: $at, isGone: true));
+        self::assertSame([NextKind::Gone, null, Severity::Grave, true, LifecycleFinding::Gone, []], [$gone->next, $gone->at, $gone->severity, $gone->isAmiss, $gone->findings[0]->tag, $gone->lifecycle->toCome()]);
+        self::assertSame(Phase::Released, $gone->lifecycle->phase);
+        $lapsed = $of(new SeenOutside($at, deletedSince: $at, isGone: true), Intent::Lapse, '2026-08-01');
+        self::assertSame([NextKind::Gone, Severity::Calm, false, LifecycleFinding::Lapsed], [$lapsed->next, $lapsed->severity, $lapsed->isAmiss, $lapsed->findings[0]->tag]);
+        // Restored, as its registry says: what is written counts no more.
+        $restored = $of(new SeenOutside($at, lacks: [Status::RedemptionPeriod]), Intent::WhenTold, '2026-11-25', Status::RedemptionPeriod);
+        self::assertSame([NextKind::Ends, Phase::InTerm, false], [$restored->next, $restored->lifecycle->phase, $restored->isAmiss]);
+        self::assertNotContains(LifecycleFinding::AsSeen, array_map(fn (Finding $finding) => $finding->tag, $of(null)->findings));
+    }
+
+    public function test_what_is_wrong_already_is_told_from_what_is_to_come(): void
+    {
+        $isAmiss = fn (string $ends, Intent $intent = Intent::WhenTold, Status ...$statuses): bool => Standing::of(Given::life(ends: $ends, intent: $intent, statuses: array_values($statuses), terms: Given::terms()))->isAmiss;
+        self::assertSame([true, true, true, true, true], array_map($isAmiss, ['2026-09-22', '2026-09-08', '2026-09-01', '2026-08-04', '2026-06-01']), 'late, dear, deleted, for good, free');
+        self::assertSame([false, false], array_map($isAmiss, ['2026-10-07', '2027-10-07']), 'still to end');
+        self::assertTrue($isAmiss('2026-10-12', Intent::AskClient), 'an answer overdue');
+        self::assertFalse($isAmiss('2026-11-12', Intent::AskClient));
+        self::assertTrue($isAmiss('2027-10-07', Intent::ByItself, Status::ClientHold));
+        self::assertFalse($isAmiss('2026-09-22', Intent::Lapse, Status::ClientHold), 'as was meant');
+        self::assertSame([false, true], array_map(fn (string $ends): bool => $isAmiss($ends, Intent::ByItself), ['2026-10-01', '2026-09-01']), 'renewed by itself, or not; or deleted since');
+        // Nobody knows the registrar's terms.
+        self::assertTrue(Standing::of(Given::life(ends: '2026-09-26'))->isAmiss);
     }
 
     public function test_what_its_registrar_was_not_paid_for_is_late_whatever_was_meant(): void

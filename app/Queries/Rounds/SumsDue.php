@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Rounds;
+
+use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** What keeping names costs, by currency, and how many of them have no price written down. */
+final readonly class SumsDue
+{
+    private const KINDS = [NextKind::Charge, NextKind::ChargeUnconfirmed, NextKind::Ends, NextKind::AskClient, NextKind::AskedTooLate, NextKind::LatePlain, NextKind::LateDear, NextKind::Suspended, NextKind::Redemption];
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** Of the names that fall due before an instant, or are late already. */
+    public function until(Instant $until): Sums
+    {
+        $kinds = '{'.implode(',', array_column(self::KINDS, 'value')).'}';
+
+        return self::of(Row::all($this->database->select('SELECT currency, sum(sum)::text AS sum, count(*) AS names FROM standings WHERE next_kind = ANY (?) AND (next_at < ?::timestamptz OR NOT later) GROUP BY 1 ORDER BY 3 DESC', [$kinds, $until->isoSecond()])));
+    }
+
+    /** @param  list<Row>  $rows  currency, sum, names */
+    public static function of(array $rows): Sums
+    {
+        $sums = [];
+        $unpriced = 0;
+        foreach ($rows as $row) {
+            $sum = $row->textOrNull('sum');
+            if ($sum === null) {
+                $unpriced += $row->int('names');
+            } else {
+                $sums[] = Money::of($sum, $row->text('currency'));
+            }
+        }
+
+        return new Sums($sums, $unpriced);
+    }
+}
