@@ -13,6 +13,8 @@ enum Certainty: string
     case Split = 'split';
     /** It was seen before our own fact was written, or long ago. */
     case Stale = 'stale';
+    /** Seen once, and so oddly that a second look has to show it too. */
+    case Once = 'once';
     /** Only the registrar's own directory says so. */
     case OneSide = 'one_side';
 }

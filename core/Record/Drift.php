@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Record;
 
+use Acre\Core\Finding\Cost;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
@@ -30,7 +31,11 @@ final readonly class Drift
     /** What comes and goes by itself with the dates, and is no disagreement. */
     private const PASSING = [Status::Ok, Status::Inactive, Status::AddPeriod, Status::AutoRenewPeriod, Status::RenewPeriod, Status::TransferPeriod, Status::PendingUpdate, Status::PendingRenew, Status::PendingCreate];
 
-    private function __construct(public Finding $finding, public RecordFinding $tag, public Certainty $certainty)
+    /**
+     * @param  bool  $isExpected  whether the name was meant to lapse, and its end has passed: then nothing that registries do with it alarms anybody
+     * @param  bool  $needsSecondLook  whether it was said so oddly that one look proves nothing
+     */
+    private function __construct(public Finding $finding, public RecordFinding $tag, public Certainty $certainty, private bool $isExpected, public bool $needsSecondLook)
     {
     }
 
@@ -62,7 +67,7 @@ final readonly class Drift
             $drifts[] = self::of(RecordFinding::HolderDoubted, $held, $registrys, null, $now);
         }
         $drifts = array_values(array_filter($drifts, fn (self $drift): bool => ! self::isNotYetSeen($held->writtenAt[$drift->tag->about()->value] ?? null, $registrys->at)));
-        usort($drifts, fn (self $a, self $b): int => [$a->tag->cost()->value, $a->finding->instant()] <=> [$b->tag->cost()->value, $b->finding->instant()]);
+        usort($drifts, fn (self $a, self $b): int => [$a->cost()->value, $a->finding->instant()] <=> [$b->cost()->value, $b->finding->instant()]);
 
         return $drifts;
     }
@@ -200,8 +205,13 @@ final readonly class Drift
             return [];
         }
         $apart = $held->published->apartFrom($seen->record);
+        $whose = [Field::Name, Field::Organisation];
+        $names = array_filter($apart->other, fn (Field $field): bool => in_array($field, $whose, true));
+        // It was the one of our books, and is another: then the book is not what is wrong.
+        $isChanged = $names !== [] && $seen->before !== null && array_filter($whose, fn (Field $field): bool => $seen->before->field($field)->value !== null) !== []
+            && array_filter($held->published->apartFrom($seen->before)->other, fn (Field $field): bool => in_array($field, $whose, true)) === [];
         $drifts = [];
-        foreach ([[RecordFinding::HolderDiffers, $apart->other], [RecordFinding::ShownMore, $held->isTold ? $apart->shown : []], [RecordFinding::HiddenMore, $held->isTold ? $apart->hidden : []]] as [$tag, $fields]) {
+        foreach ([[$isChanged ? RecordFinding::HolderChanged : RecordFinding::HolderDiffers, $apart->other], [RecordFinding::ShownMore, $held->isTold ? $apart->shown : []], [RecordFinding::HiddenMore, $held->isTold ? $apart->hidden : []]] as [$tag, $fields]) {
             $written = $held->writtenAt[$tag->about()->value] ?? null;
             if ($fields !== [] && $written?->plusDays(self::SHOWS)->isAfter($seen->at) !== true) {
                 $drifts[] = self::of($tag, $held, $seen, null, $now, fields: implode(', ', array_map(fn (Field $field): string => $field->value, $fields)));
@@ -223,7 +233,21 @@ final readonly class Drift
             default => Certainty::Sure,
         };
 
-        return new self(Finding::of($tag, Effect::Worth, null, ...$with), $tag, $certainty);
+        $isExpected = $books->facts->intent === Intent::Lapse && $books->facts->ends?->hasComeAt($now) === true && $tag->belongsToLapsing();
+
+        return new self(Finding::of($tag, Effect::Worth, null, ...$with), $tag, $certainty, $isExpected, $tag === RecordFinding::NotInDirectory && ! $word->isPlain || $tag === RecordFinding::ServersChanged && $word->record?->servers === []);
+    }
+
+    /** Whether it is told at once. */
+    public function isAlarming(): bool
+    {
+        return $this->tag->isAlarming() && ! $this->isExpected;
+    }
+
+    /** What it costs, if nobody does anything. */
+    public function cost(): Cost
+    {
+        return $this->isExpected ? Cost::Attention : $this->tag->cost();
     }
 
     /** Whether what is written was done a moment before it was looked for: of what is only typed or brought in, no more than the day is kept. */

@@ -16,6 +16,15 @@ final readonly class FieldSeen
         return new self($value, false, null);
     }
 
+    /** Words that directories put where they show nothing (common practice, from memory). */
+    private const MASKED = '/\bREDACTED\b|^(?:(?:data |value )?(?:not disclosed|withheld|masked|non-public|not shown|hidden|protected)|statutory masking|gdpr (?:masked|protected)|personal data)\b/iu';
+
+    /** What stands there, where that is the holder's and no word for what is not shown. */
+    public static function read(string $value): self
+    {
+        return preg_match(self::MASKED, trim($value)) === 1 ? self::redacted($value) : self::shown($value);
+    }
+
     /** @param  string|null  $reason  in the directory's words */
     public static function redacted(?string $reason): self
     {

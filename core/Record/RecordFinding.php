@@ -36,6 +36,8 @@ enum RecordFinding: string implements FindingTag
     case StatusSeen = 'status_seen';
     case StatusGone = 'status_gone';
     case CreatedDiffers = 'created_differs';
+    /** Its holder was the one of our books at an earlier look, and is another now. */
+    case HolderChanged = 'holder_changed';
     /** Fields of the holder that say something else. */
     case HolderDiffers = 'holder_differs';
     /** Fields of the holder that the world reads, and is not to. */
@@ -58,7 +60,7 @@ enum RecordFinding: string implements FindingTag
             self::NotInDirectory, self::HolderDoubted, self::TransferNotOurs, self::Deleted, self::FallsFree, self::LockIsOff, self::LockIsOn, self::HeldByRegistry, self::HeldByRegistrar => [],
             self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::Renewed, self::CreatedDiffers => ['held', 'seen'],
             self::StatusSeen, self::StatusGone => ['status'],
-            self::HolderDiffers, self::ShownMore, self::HiddenMore => ['fields'],
+            self::HolderChanged, self::HolderDiffers, self::ShownMore, self::HiddenMore => ['fields'],
             self::NotRenewed, self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten => ['seen'],
         };
     }
@@ -66,7 +68,7 @@ enum RecordFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::EndsSooner => Cost::NameLost,
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HolderChanged, self::EndsSooner => Cost::NameLost,
             self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderDoubted, self::NotRenewed => Cost::Dark,
             self::LockIsOn, self::HolderDiffers => Cost::MovementFails,
             default => Cost::Attention,
@@ -76,7 +78,7 @@ enum RecordFinding: string implements FindingTag
     public function actor(): Actor
     {
         return match ($this) {
-            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistrar => Actor::Registrar,
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HolderChanged, self::HeldByRegistrar => Actor::Registrar,
             self::HeldByRegistry => Actor::Registry,
             self::HolderDoubted => Actor::Client,
             default => Actor::House,
@@ -86,7 +88,7 @@ enum RecordFinding: string implements FindingTag
     public function cure(): Cure
     {
         return match ($this) {
-            self::HolderDoubted, self::NotInDirectory, self::TransferNotOurs, self::Deleted, self::FallsFree, self::OtherRegistrar => Cure::LookAtRecord,
+            self::HolderDoubted, self::NotInDirectory, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HolderChanged, self::OtherRegistrar => Cure::LookAtRecord,
             self::HeldByRegistry, self::HeldByRegistrar => Cure::LiftHold,
             self::NotRenewed => Cure::RenewFirst,
             self::LockIsOff => Cure::SetLock,
@@ -99,7 +101,7 @@ enum RecordFinding: string implements FindingTag
     {
         return match ($this) {
             self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree => $certainty === Certainty::Sure ? Effect::Stops : Effect::Worth,
-            self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged => Effect::Worth,
+            self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderChanged => Effect::Worth,
             default => null,
         };
     }
@@ -147,7 +149,13 @@ enum RecordFinding: string implements FindingTag
     /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */
     public function isAlarming(): bool
     {
-        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistry, self::ServersChanged], true);
+        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistry, self::ServersChanged, self::HolderChanged], true);
+    }
+
+    /** Whether it is what becomes of a name that nobody renews: it is parked, switched off, deleted, and somebody else's in the end. */
+    public function belongsToLapsing(): bool
+    {
+        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::Deleted, self::FallsFree, self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::StatusSeen, self::EndsSooner, self::CreatedDiffers, self::HolderChanged, self::HolderDiffers], true);
     }
 
     /** Whether the Roll says nothing of it, rather than something else. */
@@ -166,7 +174,7 @@ enum RecordFinding: string implements FindingTag
             self::CreatedDiffers, self::CreatedNotWritten => DriftField::Created,
             self::ServersChanged, self::ServersNotWritten => DriftField::Servers,
             self::LockIsOff, self::LockIsOn, self::LockNotWritten => DriftField::Lock,
-            self::HolderDoubted, self::HolderDiffers => DriftField::Holder,
+            self::HolderDoubted, self::HolderChanged, self::HolderDiffers => DriftField::Holder,
             self::ShownMore, self::HiddenMore => DriftField::Disclosure,
             self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistry, self::HeldByRegistrar, self::StatusSeen, self::StatusGone => DriftField::Statuses,
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Title;
 
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
 
 /** Who has held a name, from when to when, and by what deed. */
 final readonly class Chain
@@ -41,6 +42,12 @@ final readonly class Chain
         }
 
         return null;
+    }
+
+    /** @return list<Holding> all in that span, in their order: on the day of a handover there are two */
+    public function during(Span $span): array
+    {
+        return array_values(array_filter($this->holdings, fn (Holding $holding): bool => $holding->span->overlaps($span)));
     }
 
     public function knownSince(): ?Instant

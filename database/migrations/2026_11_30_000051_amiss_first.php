@@ -10,8 +10,9 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::unprepared('
-            ALTER TABLE drifts ADD since timestamptz;
+        DB::unprepared("
+            ALTER TABLE drifts ADD since timestamptz, DROP CONSTRAINT drifts_certainty_check,
+                ADD CONSTRAINT drifts_certainty_check CHECK (certainty IN ('sure', 'split', 'stale', 'once', 'one_side'));
             ALTER TABLE standings ADD later boolean NOT NULL DEFAULT true;
             DROP INDEX standings_next, standings_client_next, standings_registrar_next, standings_account_next, standings_phase_next, standings_suffix_next,
                 standings_intent_next, standings_lock_next, standings_disclosure_next, standings_ends, standings_kind_next;
@@ -27,6 +28,6 @@ return new class extends Migration
             CREATE INDEX standings_disclosure_next ON standings (disclosure, later, next_at, name_id);
             CREATE INDEX standings_ends ON standings (ends_on, name_id) INCLUDE (later, next_at);
             INSERT INTO standings_stale (name_id) SELECT name_id FROM standings;
-        ');
+        ");
     }
 };

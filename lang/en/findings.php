@@ -156,6 +156,7 @@ return [
         'held_by_registry' => 'Its registry has placed a hold on it: it does not answer, and only the registry can lift that',
         'held_by_registrar' => 'Its registrar has placed a hold on it: it does not answer',
         'servers_changed' => 'Its name servers outside are :seen, and nobody here changed them from :held',
+        'holder_changed' => 'Its registrant’s :fields changed at the registry, and not by us',
         'holder_differs' => 'Outside its holder’s :fields are others than here',
         'shown_more' => 'The world reads :fields of its holder, which are to be hidden',
         'hidden_more' => 'The world does not read :fields of its holder, which are to be shown',

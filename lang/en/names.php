@@ -5,6 +5,12 @@ declare(strict_types=1);
 return [
     'none_known' => 'None of these is on the Roll: :unknown.',
     'some_unknown' => '{1} One was not found on the Roll and is left out: :unknown.|[2,*] :count were not found on the Roll and are left out: :unknown.',
+    'price' => ['yearly' => ':sum a year', 'none' => 'no price on record', 'late' => ':sum now:yearly', 'then' => ', then :sum a year'],
+    // What happens on a day to come; without a sum it is said as `words.event` says it.
+    'coming' => [
+        'charge' => 'Auto-renews for :sum', 'renewed' => 'Runs on until :until', 'last_plain' => 'Last day at the normal price; then :sum late fee', 'deleted' => 'Deleted; restoring it costs :sum',
+        'verified' => 'The registrant must have verified their mailbox', 'perhaps' => ':what, perhaps',
+    ],
     'changed' => 'What is known of :name is saved.',
     'symbol_in_label' => 'The label “:about” has a symbol that registries don’t take (RFC 5892)',
     'mixed_scripts' => 'The label “:about” mixes scripts, which registries don’t take and people misread',

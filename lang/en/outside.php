@@ -6,7 +6,7 @@ declare(strict_types=1);
 return [
     'source' => ['registry' => 'the registry’s directory', 'registrar' => 'the registrar’s own directory', 'text' => 'the registry’s directory, as a text', 'dns' => 'the name servers'],
     'source_short' => ['registry' => 'Registry', 'registrar' => 'Registrar', 'text' => 'Registry, as a text', 'dns' => 'Name servers'],
-    'certainty' => ['sure' => 'sure', 'split' => 'the registrar says as we do', 'stale' => 'seen before ours was written, or long ago', 'one_side' => 'only the registrar says so'],
+    'certainty' => ['sure' => 'sure', 'split' => 'the registrar says as we do', 'once' => 'seen once; it is looked at again within the hour', 'stale' => 'seen before ours was written, or long ago', 'one_side' => 'only the registrar says so'],
     'pace' => ['hourly' => 'every hour', 'daily' => 'every day', 'weekly' => 'every day, in full every week'],
     'pace_why' => ['hourly' => 'something is under way, or an alarm is open', 'daily' => 'a date is close, or it drifted lately', 'weekly' => 'quiet'],
     'differs' => ['short' => 'differs', 'alarm' => 'The outside says otherwise, and nobody here did it', 'differs' => 'The outside says otherwise'],
@@ -16,7 +16,13 @@ return [
     'nothing_written' => 'nothing written',
     'left_as_it_is' => 'left as it is',
     'drift' => [
-        'way' => ['take' => 'Take it', 'right' => 'Put it right', 'leave' => 'Leave it'],
+        'way' => ['take' => 'Update our record', 'right' => 'Put it right', 'leave' => 'Keep ours'],
+        // Where those words would say something else than what happens.
+        'way_of' => [
+            'transfer_not_ours' => ['leave' => 'We started this transfer ourselves'],
+            'not_in_directory' => ['take' => 'Close it here'],
+            'other_registrar' => ['take' => 'Close it here'],
+        ],
         'kind' => [
             'not_in_directory' => 'Not in their registry’s directory',
             'other_registrar' => 'Gone from our account',
@@ -31,6 +37,7 @@ return [
             'held_by_registrar' => 'Held by the registrar',
             'servers_changed' => 'Name servers changed by nobody here',
             'holder_doubted' => 'Holder not believed by the registry',
+            'holder_changed' => 'Registrant changed, not by us',
             'holder_differs' => 'Holder’s data others than written here',
             'shown_more' => 'More of the holder is read than is meant',
             'hidden_more' => 'Less of the holder is read than is meant',
@@ -47,7 +54,7 @@ return [
         'cure' => [
             'not_in_directory' => 'Ask the registrar today whether it was deleted, and whether it can be restored.',
             'other_registrar' => 'Ask the registrar today. Did we let it go? Then take what was seen, and it is closed here. Did we not? Its emergency contact answers within hours.',
-            'transfer_not_ours' => 'Object at the registrar at once; after some days it goes through by itself.',
+            'transfer_not_ours' => 'Object at its registrar today, by telephone and in writing: if nobody does, it goes through by itself after some days. Nothing here agrees to it.',
             'deleted' => 'Have the registrar restore it today; that has a price, and some thirty days at most. Was it meant? Then take over what was seen.',
             'falls_free' => 'Nobody can restore it any more. Ask the registrar on which day it falls free, and who deleted it.',
             'ends_sooner' => 'Take the end over, and find out why.',
@@ -57,6 +64,7 @@ return [
             'held_by_registry' => 'Ask the registrar what the registry wants; only the registry can lift it.',
             'held_by_registrar' => 'Ask the registrar what it wants, often a verified mailbox or a payment.',
             'servers_changed' => 'Find out who did it and set them back, or take them over if it was meant.',
+            'holder_changed' => 'Ask its registrar today who changed the registrant, and have it put back. If we meant it, correct the contact here.',
             'holder_differs' => 'Look which is right: correct the contact, or have the registrar put its own right.',
             'shown_more' => 'Tell the registrar again what is to be shown, and ask it why.',
             'hidden_more' => 'Tell the registrar again what is to be shown, and ask it why.',
@@ -116,6 +124,7 @@ return [
         'names' => '{1} one name|[2,*] :count names',
         'not_in_directory' => 'its registry’s directory doesn’t have it',
         'other_registrar' => 'the record names another registrar: it is gone from our account',
+        'holder_changed' => 'its registrant was changed at the registry, not by us',
         'transfer_not_ours' => 'a transfer is pending that nobody here started',
         'deleted' => 'it was deleted by nobody here, and can be restored for some days',
         'falls_free' => 'it was deleted by nobody here, and soon falls free',

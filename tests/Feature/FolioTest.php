@@ -6,7 +6,10 @@ namespace Tests\Feature;
 
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Contacts\SayRegistrants;
 use App\Models\Contact;
+use App\Models\Price;
 use App\Models\Registration;
 use App\Support\Row;
 use Illuminate\Support\Facades\DB;
@@ -37,10 +40,48 @@ final class FolioTest extends TestCase
         $this->house->name('glockenwärts.com', facts: ['moved_on' => Instant::of('2026-08-20'), 'ends_on' => Instant::of('2028-04-27'), 'intent' => 'by_itself']);
         foreach (['glockenwärts.com', 'xn--glockenwrts-s8a.com', 'GLOCKENWÄRTS.com'] as $written) {
             $this->actingAs($this->house->reader)->get('/names/'.rawurlencode($written))->assertOk()
-                ->assertSeeInOrder(['glockenwärts.com', 'Held for', 'Wickerby Bell Foundry', 'May not go to another registrar before 19 Oct', 'Renews by itself on 20 Apr 2028 for £9.90', 'What it may do today']);
+                ->assertSeeInOrder(['glockenwärts.com', 'Held for', 'Wickerby Bell Foundry', 'May not go to another registrar before 19 Oct', 'Renews by itself on 20 Apr 2028 for £9.90', 'What you can do today']);
         }
         $this->get('/names/nobody-holds-this.com')->assertNotFound();
         $this->get('/names/no%20name')->assertNotFound();
+    }
+
+    /** The same sum and the same days as in Rounds. */
+    public function test_what_a_late_name_costs_today_and_what_happens_next(): void
+    {
+        Price::query()->create(['registrar_id' => $this->house->skerry->id, 'suffix' => 'com', 'action' => 'late', 'amount' => '75.40', 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))]);
+        Price::query()->create(['registrar_id' => $this->house->skerry->id, 'suffix' => 'com', 'action' => 'restore', 'amount' => '120', 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))]);
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-05')]);
+        $this->actingAs($this->house->reader)->get('/names/late.com')
+            ->assertSeeInOrder(['it can be renewed until 20 Oct', 'the last day to keep it at all is 19 Nov', '£85.30 now, then £9.90 a year', 'What happens next', 'if nothing is done', '20 Oct 2026', 'Deleted; restoring it costs £120.00', '19 Nov 2026', 'Last day at all', '24 Nov 2026', 'Free for anybody']);
+        $this->get('/rounds')->assertSeeInOrder(['late.com', 'renews until 20 Oct', '£85.30 to renew, then it is deleted']);
+    }
+
+    public function test_what_auto_renews_is_not_told_its_loss(): void
+    {
+        $this->house->name('bell.com', facts: ['created_on' => Instant::of('2020-11-20'), 'ends_on' => Instant::of('2026-11-20'), 'intent' => 'by_itself']);
+        $this->actingAs($this->house->reader)->get('/names/bell.com')->assertDontSee('if nothing is done')
+            ->assertSeeInOrder(['What happens next', '13 Nov 2026', 'Auto-renews for £9.90', '20 Nov 2026', 'Runs on until 20 Nov 2027', 'If auto-renew fails', 'The paid term ends', 'Free for anybody']);
+    }
+
+    public function test_the_day_by_which_its_registrant_must_be_verified_is_among_what_comes(): void
+    {
+        $this->house->name('bell.com', facts: ['created_on' => Instant::of('2026-10-01'), 'mailbox' => 'ledger@bells.example', 'registrant' => 'Bell Foundry']);
+        $this->actingAs($this->house->reader)->get('/names/bell.com')->assertSeeInOrder(['What happens next', '16 Oct 2026', 'The registrant must have verified their mailbox', 'missed: it goes dark']);
+    }
+
+    /** On the day of a handover a name has two holders, and on that of a change two registrants. */
+    public function test_on_the_day_of_a_change_both_are_told(): void
+    {
+        $name = $this->house->name('bell.com', facts: ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example'], since: '2025-03-03');
+        DB::update("UPDATE holdings SET span = '[2025-03-03,2026-10-06 09:00+00)' WHERE name_id = ?", [$name->id]);
+        DB::insert("INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT name_id, registration_id, ?, client_id, '[2026-10-06 09:00+00,)' FROM holdings WHERE name_id = ?", [$this->house->theirs->id, $name->id]);
+        app(SayRegistrants::class)->of([$name->id => ['registrant' => 'Peal Trust', 'mailbox' => 'desk@peal.example']], 'typed', null);
+        DB::update("UPDATE contact_versions SET span = '[2020-01-01,)'");
+        DB::insert("INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT r.name_id, r.id, v.contact_id, 'registrant', '[2020-01-01,2026-10-06 09:00+00)' FROM contact_versions v, registrations r WHERE v.called = 'Bell Foundry' AND r.name_id = ?", [$name->id]);
+        $this->actingAs($this->house->reader)->get('/names/bell.com?on=2026-10-06')->assertSeeInOrder(['On 6 Oct 2026', 'Skerry Registrations 40718', 'then Skerry Registrations 51877', 'Registrant:', 'Bell Foundry', 'Peal Trust']);
+        $this->get('/names/bell.com?on=2026-10-05')->assertDontSee('then Skerry');
+        $this->get('/names/bell.com?on=2026-10-07')->assertSee('Skerry Registrations 51877')->assertDontSee('then Skerry');
     }
 
     public function test_who_held_it_on_a_day(): void

@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Record\Field;
 use Acre\Core\Time\Instant;
+use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
+use App\Models\Drift;
 use App\Models\Setback;
 use App\Models\SetbackKind;
 use App\Outside\Directory\Directory;
 use App\Providers\OutsideServiceProvider;
+use App\Queries\Outside\LastSeen;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Events\QueryExecuted;
@@ -128,6 +132,69 @@ final class OddDirectoriesTest extends TestCase
             self::assertLessThan(60_000, strlen($page));
             self::assertDoesNotMatchRegularExpression('/[\x{202E}\x{2028}]/u', $page);
         }
+    }
+
+    /** RFC 7480 §5.3: a body of a negative answer is the server's choice; a page of whoever stands between is no word of the registry. */
+    public function test_what_is_said_oddly_alarms_nobody_before_it_is_said_again(): void
+    {
+        $ids = $this->names(4);
+        $servers = fn (array $hosts): array => ['nameservers' => array_map(fn (mixed $host): array => ['objectClassName' => 'nameserver', 'ldhName' => $host], $hosts)];
+        DB::table('registrations')->update(['servers' => '["ns1.sound.example"]']);
+        $this->says([
+            'rdap.harbour-registry.example/domain/bell-1.com' => [404, '<html><h1>Not Found</h1></html>'],
+            'rdap.harbour-registry.example/domain/bell-2.com' => [404, ['errorCode' => 404, 'title' => 'Not found']],
+        ]);
+        $this->domain('bell-3.com', $servers([]));
+        $this->domain('bell-4.com', $servers(['ns9.elsewhere.example']));
+        $drifts = fn (): array => array_map(fn (Row $row): array => [$row->text('ascii'), $row->text('certainty'), $row->bool('alarming')], Row::all(DB::select("SELECT n.ascii, d.certainty, d.alarming FROM drifts d JOIN names n ON n.id = d.name_id WHERE d.finding IN ('not_in_directory', 'servers_changed') ORDER BY n.ascii")));
+        app(Observe::class)->of($ids);
+        self::assertSame([['bell-1.com', 'once', false], ['bell-2.com', 'sure', true], ['bell-3.com', 'once', false], ['bell-4.com', 'sure', true]], $drifts());
+        self::assertSame(['hourly'], array_values(array_unique(array_map(fn (Row $row): string => $row->text('pace'), Row::all(DB::table('observing')->get(['pace']))))), 'and it is looked at again within the hour');
+        self::assertNotSame('gone', DB::table('standings')->where('ascii', 'bell-1.com')->value('next_kind'));
+        self::assertSame('gone', DB::table('standings')->where('ascii', 'bell-2.com')->value('next_kind'));
+        app(TradeClock::class)->set(Instant::of('2026-10-06T09:05:00Z'));
+        app(Observe::class)->of($ids);
+        self::assertSame(['once', false], array_slice($drifts()[0], 1), 'too soon after to be another look');
+        app(TradeClock::class)->set(Instant::of('2026-10-06T10:00:00Z'));
+        app(Observe::class)->of($ids);
+        self::assertSame([['bell-1.com', 'sure', true], ['bell-2.com', 'sure', true], ['bell-3.com', 'sure', true], ['bell-4.com', 'sure', true]], $drifts());
+        self::assertSame('gone', DB::table('standings')->where('ascii', 'bell-1.com')->value('next_kind'));
+    }
+
+    /** What directories put in place of a holder's data is none: RFC 9537 §3.3 and §3.4 (part of a value, or another), and words for it (common practice). */
+    public function test_what_stands_in_place_of_a_holder_is_no_holder(): void
+    {
+        $ids = $this->names(1);
+        $this->domain('bell-1.com', [
+            'entities' => [['objectClassName' => 'entity', 'roles' => ['registrant'], 'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['fn', [], 'text', 'REDACTED FOR PRIVACY'], ['org', [], 'text', 'B***'], ['email', [], 'text', 'proxy-7@relay.example'], ['tel', ['type' => 'voice'], 'uri', 'tel:+44.1632960114']]]]],
+            'redacted' => [['name' => ['description' => 'Registrant Organization'], 'method' => 'partialValue'], ['name' => ['description' => 'Registrant Email'], 'method' => 'replacementValue']],
+        ]);
+        app(Observe::class)->of($ids);
+        $record = app(LastSeen::class)->of($ids[0], 'bell-1.com')['registry'][0]->record ?? null;
+        self::assertNotNull($record);
+        $seen = fn (Field $field): array => [$record->field($field)->value, $record->field($field)->isRedacted];
+        self::assertSame([[null, true], [null, true], [null, true], ['+44.1632960114', false]], array_map($seen, [Field::Name, Field::Organisation, Field::Mailbox, Field::Voice]));
+    }
+
+    public function test_a_holder_who_was_ours_and_is_another_is_an_alarm(): void
+    {
+        $ids = $this->names(2);
+        app(SayRegistrants::class)->of(array_fill_keys($ids, ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']), 'typed', null);
+        $of = fn (string $who): array => ['entities' => [['objectClassName' => 'entity', 'roles' => ['registrant'], 'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['fn', [], 'text', $who]]]]]];
+        $this->domain('bell-1.com', $of('Bell Foundry'));
+        $this->domain('bell-2.com', $of('Somebody Else'));
+        // By then directories show what was typed.
+        app(TradeClock::class)->set(Instant::of('2026-10-13T09:00:00Z'));
+        app(Observe::class)->of($ids);
+        $drifts = fn (): array => Drift::query()->whereIn('finding', ['holder_differs', 'holder_changed'])->where('state', 'open')->orderBy('name_id')->get()->map(fn (Drift $drift): array => [$drift->finding->value, $drift->alarming])->all();
+        self::assertSame([['holder_differs', false]], $drifts(), 'ours may be what is wrong');
+        $this->domain('bell-1.com', $of('Somebody Else'));
+        app(TradeClock::class)->set(Instant::of('2026-10-13T12:00:00Z'));
+        app(Observe::class)->of($ids);
+        self::assertSame([['holder_changed', true], ['holder_differs', false]], $drifts());
+        app(TradeClock::class)->set(Instant::of('2026-10-14T12:00:00Z'));
+        app(Observe::class)->of($ids);
+        self::assertSame([['holder_changed', true], ['holder_differs', false]], $drifts(), 'and stays one');
     }
 
     public function test_what_cannot_be_written_down_of_one_name_is_set_aside_and_asked_for_again(): void

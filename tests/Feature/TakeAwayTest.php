@@ -188,6 +188,6 @@ final class TakeAwayTest extends TestCase
     {
         $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01'), 'intent' => Intent::Lapse]);
         $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()
-            ->assertSeeInOrder(['What we keep for Wickerby Bell Foundry', '3 names', '€120.50', 'for one of them', '£9.90', 'for one of them', 'oak.com', '1 Jan 2027', 'it is given up', 'glockenwärts.com', 'it renews by itself', '€120.50', 'peal.org', 'not known', 'we ask you before']);
+            ->assertSeeInOrder(['What we keep for Wickerby Bell Foundry', '3 names', '€120.50', 'for one of them', '£9.90', 'for one of them', 'oak.com', '1 Jan 2027', 'it lapses', 'glockenwärts.com', 'it auto-renews', '€120.50', 'peal.org', 'not known', 'we ask you first']);
     }
 }

@@ -72,6 +72,10 @@ final class WhoisTest extends TestCase
     #[TestWith(["% nothing here\nNot found: nobody.com", true])]
     #[TestWith(["Domain: nobody.de\nStatus: free", true])]
     #[TestWith(["    No match for \"nobody.co.uk\".\n\n    This domain name has not been registered.", true])]
+    #[TestWith(['some.com is free', true])]
+    #[TestWith(['The name some.com is available for registration.', true])]
+    #[TestWith(["% This service is free of charge\nDomain: some.de", false])]
+    #[TestWith(['Access to this data is free of charge and is available to everybody', false])]
     #[TestWith(["Domain: some.de\nStatus: connect", false])]
     #[TestWith(["Domain Name: NOT-FOUND.COM\nRegistrar: Skerry", false])]
     public function test_an_empty_record_says_so(string $text, bool $saysNothing): void

@@ -49,15 +49,15 @@ final readonly class CompareAgain
     /** @return list<Seen> what the registry said last, and its registrar in the same look; empty: nothing that can be read */
     private function seen(int $id, CaseFile $file): array
     {
-        $words = array_filter(array_map(fn (array $latest): ?Seen => $this->word($latest[0] ?? null), array_values($this->lastSeen->of($id, $file->facts->name->ascii))));
+        $words = array_filter(array_map(fn (array $latest): ?Seen => $this->word($latest[0] ?? null, $latest[1] ?? null), array_values($this->lastSeen->of($id, $file->facts->name->ascii))));
         $looks = array_map(fn (Seen $one): Instant => $one->at, array_values(array_filter($words, fn (Seen $one): bool => $one->source->isRegistrys())));
 
         return $looks === [] ? [] : array_values(array_filter($words, fn (Seen $one): bool => $one->at->equals(Instant::latest(...$looks))));
     }
 
     /** Null: what it said can't be read, or is none of a directory. */
-    private function word(?Observed $observed): ?Seen
+    private function word(?Observed $observed, ?Observed $before): ?Seen
     {
-        return $observed === null || $observed->source === Source::Dns || $observed->found && $observed->record === null ? null : new Seen($observed->source, $observed->record, $observed->last);
+        return $observed === null || $observed->source === Source::Dns || $observed->found && $observed->record === null ? null : new Seen($observed->source, $observed->record, $observed->last, before: $before?->record);
     }
 }

@@ -10,7 +10,10 @@ use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Drift as CoreDrift;
 use Acre\Core\Record\Field;
+use Acre\Core\Record\Held;
 use Acre\Core\Record\Pace;
+use Acre\Core\Record\Record;
+use Acre\Core\Record\RecordFinding;
 use Acre\Core\Record\Seen;
 use Acre\Core\Record\Source;
 use Acre\Core\Rulebook\Rulebook;
@@ -214,10 +217,10 @@ final readonly class Observe
                 }
             } elseif (isset($files[$id]) && self::isAnswered($told[$id])) {
                 $last = [
-                    ...array_values(array_filter(array_map(fn (Told $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now) : null, $told[$id]))),
+                    ...array_values(array_filter(array_map(fn (Told $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now, $one->isPlain) : null, $told[$id]))),
                     ...($isDeep[$id] ?? true ? [] : $this->registrars($id, $name)),
                 ];
-                if ($this->drifts->handle($id, CoreDrift::between($held[$id], $last, $now), $now)) {
+                if ($this->drifts->handle($id, $this->between($id, $name, $held[$id], $last, $now), $now)) {
                     $changed[] = $id;
                 }
             }
@@ -228,6 +231,22 @@ final readonly class Observe
             $this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $isDeep[$id] ?? true, $now);
         }
         $this->standings->of($changed);
+    }
+
+    /**
+     * @param  list<Seen>  $last
+     * @return list<CoreDrift>
+     */
+    private function between(int $id, DomainName $name, Held $held, array $last, Instant $now): array
+    {
+        $drifts = CoreDrift::between($held, $last, $now);
+        if (array_filter($drifts, fn (CoreDrift $drift): bool => $drift->tag === RecordFinding::HolderDiffers) === []) {
+            return $drifts;
+        }
+        // Whether it was another before is looked up only where it matters.
+        $before = array_map(fn (array $looks): ?Record => ($looks[1] ?? null)?->record, $this->lastSeen->of($id, $name->ascii));
+
+        return CoreDrift::between($held, array_map(fn (Seen $one): Seen => new Seen($one->source, $one->record, $one->at, $one->isPlain, $before[$one->source->value] ?? null), $last), $now);
     }
 
     /** @return list<Seen> what the registrar's own directory said last, where it was not asked this time */
@@ -318,7 +337,7 @@ final readonly class Observe
                 $troubles[$one->source->value] = ['why' => $one->why->value, 'reason' => $one->reason, 'asked' => $one->from, 'at' => $now->isoSecond()];
             }
         }
-        $drifted = Row::of($this->database->selectOne("SELECT max(first_seen) AS at, coalesce(bool_or(alarming) FILTER (WHERE state = 'open'), false) AS alarm FROM drifts WHERE name_id = ?", [$id]));
+        $drifted = Row::of($this->database->selectOne("SELECT max(first_seen) AS at, coalesce(bool_or(alarming OR certainty = 'once') FILTER (WHERE state = 'open'), false) AS alarm FROM drifts WHERE name_id = ?", [$id]));
         $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $unseen !== null || $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
         $isAnswered = self::isAnswered($told);
         $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures FROM observing WHERE name_id = ?', [$id]));

@@ -22,8 +22,8 @@ final class Settling
             'take' => match (true) {
                 $finding === RecordFinding::OtherRegistrar => [LetGo::key(), ['then' => LetGo::WATCH]],
                 $finding === RecordFinding::NotInDirectory => [LetGo::key(), ['then' => LetGo::END]],
-                // What was not done is nothing to write down.
-                $finding === RecordFinding::NotRenewed => null,
+                // What was not done is nothing to write down; and nothing is pressed here that reads like consent to a transfer.
+                $finding === RecordFinding::NotRenewed, $finding === RecordFinding::TransferNotOurs => null,
                 default => $finding->about()->canBeTaken() ? [TakeObserved::key(), $what] : null,
             },
             'right' => match ($finding) {

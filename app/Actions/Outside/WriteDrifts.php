@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Outside;
 
 use Acre\Core\Lifecycle\Status;
+use Acre\Core\Record\Certainty;
 use Acre\Core\Record\Drift as CoreDrift;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Record\Source;
@@ -18,6 +19,9 @@ use App\Support\HouseLog;
 /** Brings a name's drifts in line with what the last look showed. In the caller's transaction, the name locked. */
 final readonly class WriteDrifts
 {
+    /** Seconds after which a look is a second one. */
+    private const SECOND_LOOK = 600;
+
     public function __construct(private HouseLog $log, private LastSeen $lastSeen)
     {
     }
@@ -40,8 +44,7 @@ final readonly class WriteDrifts
             $isOther = $known !== null && self::values($known->said) !== self::values($said);
             if ($known === null) {
                 $known = new Drift([
-                    'name_id' => $nameId, 'finding' => $drift->tag, 'detail' => $detail, 'field' => $drift->tag->about(), 'alarming' => $drift->tag->isAlarming(), 'cost' => $drift->tag->cost()->value,
-                    'state' => DriftState::Open, 'first_seen' => $at, 'last_seen' => $at,
+                    'name_id' => $nameId, 'finding' => $drift->tag, 'detail' => $detail, 'field' => $drift->tag->about(), 'state' => DriftState::Open, 'first_seen' => $at, 'last_seen' => $at,
                 ]);
             } elseif ($isOther) {
                 // Something else was seen than what somebody left as it is.
@@ -51,8 +54,10 @@ final readonly class WriteDrifts
             if ($isNew) {
                 $known->since = $this->since($drift, $nameId, $at);
             }
-            $known->fill(['said' => $said, 'certainty' => $drift->certainty, 'last_seen' => $at])->save();
-            $isChanged = $isChanged || $isNew;
+            $isOnce = $drift->needsSecondLook && $known->first_seen->plusSeconds(self::SECOND_LOOK)->isAfter($at);
+            $known->fill(['said' => $said, 'certainty' => $isOnce ? Certainty::Once : $drift->certainty, 'alarming' => ! $isOnce && $drift->isAlarming(), 'cost' => $drift->cost()->value, 'last_seen' => $at]);
+            $isChanged = $isChanged || $isNew || $known->isDirty(['certainty', 'alarming']);
+            $known->save();
             if ($isNew) {
                 $this->log->write('drift_seen', 'name', $nameId, ['finding' => $drift->tag->value, 'with' => json_encode($drift->finding->with, JSON_THROW_ON_ERROR)]);
             }
@@ -93,7 +98,12 @@ final readonly class WriteDrifts
             $still[$drift->tag->value.' '.self::detail($drift)] = $drift;
         }
         foreach ($this->before($nameId) as $key => $drift) {
-            isset($still[$key]) ? $drift->fill(['said' => self::said($still[$key]), 'certainty' => $still[$key]->certainty])->save() : $this->gone($drift, $at);
+            if (! isset($still[$key])) {
+                $this->gone($drift, $at);
+
+                continue;
+            }
+            $drift->fill(['said' => self::said($still[$key]), 'certainty' => $drift->certainty === Certainty::Once ? Certainty::Once : $still[$key]->certainty])->save();
         }
     }
 

@@ -7,6 +7,7 @@ namespace App\Http\Names;
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
 use Acre\Core\Time\TimeError;
 use App\Actions\Names\ChangeFacts;
 use App\Models\AuthCode;
@@ -18,6 +19,7 @@ use App\Queries\Names\CaseFiles;
 use App\Queries\Names\History;
 use App\Support\HouseSettings;
 use App\Support\TradeClock;
+use App\View\ComingDays;
 use App\View\FolioDrawing;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -43,18 +45,22 @@ final readonly class NameController
         $chain = $this->history->chain($name->id);
         $name->load(['registration.extras', 'words']);
         $on = $this->asked($request);
-        $verifyBy = $file->verification($life)?->by;
+        $verification = $file->verification($life);
+        $verifyBy = $verification?->by;
+        $standing = Standing::of($life, $file->waiting);
 
         return view('names.show', [
             'name' => $name,
             'file' => $file,
             'life' => $life,
-            'standing' => Standing::of($life, $file->waiting),
+            'standing' => $standing,
+            'price' => $this->price($standing),
+            'coming' => ComingDays::of($life, $verification, $this->words),
             'handover' => $file->handoverTo(null, $now->toDay()->plusDays($file->acceptDays), $this->book, $now)->judge(),
             'chain' => $chain,
             'on' => $on,
-            'heldOn' => $on === null ? null : $chain->on($on),
-            'registrantOn' => $on === null ? null : $this->history->registrantOn($name->id, $on),
+            'heldOn' => $on === null ? [] : $chain->during(Span::of($on->toDay(), $on->toDay()->plusDays(1))),
+            'registrantsOn' => $on === null ? [] : $this->history->registrantsOn($name->id, $on),
             'roles' => $this->history->roles($name->id),
             'contacts' => $this->contacts->knownBy($file->clientId),
             'happened' => $this->history->happened($name->id),
@@ -65,6 +71,18 @@ final readonly class NameController
             'code' => AuthCode::query()->find($name->id),
             'words' => $this->words,
         ]);
+    }
+
+    /** What keeping it costs today, and in other years. */
+    private function price(Standing $standing): string
+    {
+        [$today, $yearly] = [$standing->sum, $standing->lifecycle->terms->renew];
+
+        return match (true) {
+            $standing->lifecycle->phase->isLate() && $today !== null && ($yearly === null || ! $today->equals($yearly)) => $this->words->say('names.price.late', ['sum' => $today->text(), 'yearly' => $yearly === null ? '' : $this->words->say('names.price.then', ['sum' => $yearly->text()])]),
+            $yearly !== null => $this->words->say('names.price.yearly', ['sum' => $yearly->text()]),
+            default => $this->words->say('names.price.none'),
+        };
     }
 
     public function edit(Name $name): View

@@ -79,7 +79,8 @@ final class PublicDirectories implements Directory
                 throw $this->patience->rest($host, $fetched->retryAfter);
             }
             if ($fetched->status === 404) {
-                return [Told::noSuchName($source, $url, $raw), null];
+                // RFC 7480 §5.3: a negative answer may have a body; one that is no JSON can be anybody's who stands between.
+                return [Told::noSuchName($source, $url, $raw, trim($raw) === '' || str_starts_with(ltrim($raw), '{')), null];
             }
             if ($fetched->status !== 200) {
                 throw NotReached::refused($host, $fetched->status, '');
@@ -147,10 +148,11 @@ final class PublicDirectories implements Directory
                 throw $this->patience->failed($server, $e);
             }
             $this->patience->answered($server);
-            if ($text->saysNothing()) {
+            $record = RecordOfText::read($text, $name->ascii);
+            // Whatever stands in a remark: a text that says since when and with whom a name is registered has it.
+            if ($record?->registrar === null && $record?->created === null && $record?->ends === null && $text->saysNothing()) {
                 return Told::noSuchName(Source::Text, $from, $text->text);
             }
-            $record = RecordOfText::read($text, $name->ascii);
 
             return $record === null ? Told::not(Source::Text, $from, NotReached::garbled($server, 'it names no domain.'), $text->text) : Told::record($from, $record, $text->text);
         } catch (WhoisError $e) {

@@ -87,8 +87,9 @@ final class RecordOfRdap
             Field::Region->value => $address[4], Field::Postcode->value => $address[5], Field::Country->value => $card->country, Field::Voice->value => $card->phones[0] ?? null, Field::Mailbox->value => $card->mailboxes[0] ?? null,
         ];
         foreach ($values as $field => $value) {
-            if ($value !== null && $value !== '') {
-                $holder[$field] = FieldSeen::shown($value);
+            // Of what is said to be redacted a part or a replacement may stand there (RFC 9537 §3): neither is the holder's.
+            if ($value !== null && $value !== '' && ! isset($holder[$field])) {
+                $holder[$field] = FieldSeen::read($value);
             }
         }
 

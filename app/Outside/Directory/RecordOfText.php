@@ -32,7 +32,7 @@ final class RecordOfText
 
         return new Record(
             $domain->name, Source::Text, $domain->registrar, null, $domain->tag, null, $statuses, $words, $day($domain->created), $day($domain->ends), null, $day($domain->changed),
-            $domain->servers === [] ? null : $domain->servers, null, $domain->registrant === null ? [] : [Field::Name->value => FieldSeen::shown($domain->registrant)],
+            $domain->servers === [] ? null : $domain->servers, null, $domain->registrant === null ? [] : [Field::Name->value => FieldSeen::read($domain->registrant)],
         );
     }
 }

@@ -15,6 +15,7 @@ final readonly class Told
     /**
      * @param  string  $from  the address that was asked, as people read it
      * @param  string|null  $raw  the answer as it came
+     * @param  bool  $isPlain  whether it was said in the words of the protocol
      */
     private function __construct(
         public Source $source,
@@ -25,6 +26,7 @@ final readonly class Told
         public ?string $reason,
         public ?Why $why,
         public ?int $wait,
+        public bool $isPlain = true,
     ) {
     }
 
@@ -33,9 +35,9 @@ final readonly class Told
         return new self($record->source, $from, $record, true, $raw, null, null, null);
     }
 
-    public static function noSuchName(Source $source, string $from, string $raw): self
+    public static function noSuchName(Source $source, string $from, string $raw, bool $isPlain = true): self
     {
-        return new self($source, $from, null, true, $raw, null, null, null);
+        return new self($source, $from, null, true, $raw, null, null, null, $isPlain);
     }
 
     public static function not(Source $source, string $from, NotReached $reason, ?string $raw = null): self

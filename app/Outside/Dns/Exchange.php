@@ -83,13 +83,25 @@ final class Exchange
      */
     public function ask(array $questions): array
     {
-        $promises = array_map(fn (array $question): PromiseInterface => $this->executor($question[0])->query(new Query($question[1], $question[2], Message::CLASS_IN))->then(null, fn (): null => null), $questions);
+        $promises = array_map(fn (array $question): PromiseInterface => $this->executor($question[0])->query(new Query($question[1], $question[2], Message::CLASS_IN))->then(fn (Message $answer): ?Message => self::answers($answer, $question) ? $answer : null, fn (): null => null), $questions);
         $fiber = Fiber::getCurrent() ?? throw new RuntimeException('Questions are asked in each().');
         all($promises)->then(fn (array $answers) => $this->loop->futureTick(fn () => $fiber->resume($answers)));
         /** @var array<string, Message|null> $answers */
         $answers = Fiber::suspend();
 
         return $answers;
+    }
+
+    /**
+     * Whether it repeats what was asked (RFC 1035 §4.1.2, RFC 5452 §9.1); a refusal may leave the question out.
+     *
+     * @param  array{string, string, int}  $question
+     */
+    private static function answers(Message $answer, array $question): bool
+    {
+        $asked = $answer->questions[0] ?? null;
+
+        return $asked === null ? $answer->rcode !== Message::RCODE_OK : strcasecmp(rtrim($asked->name, '.'), rtrim($question[1], '.')) === 0 && $asked->type === $question[2];
     }
 
     private function executor(string $address): ExecutorInterface

@@ -23,7 +23,7 @@ final readonly class ClientSheet
     public function names(int $clientId): array
     {
         return Row::all($this->database->table('standings')->where('client_id', $clientId)->where('next_kind', '<>', NextKind::Watched->value)->orderBy('ends_on')->orderBy('name_id')->limit(self::MOST)
-            ->select(['unicode', 'ascii', 'created_on', 'ends_on', 'intent', 'phase', 'registrar_name'])->selectRaw("facts->'renew'->>0 AS year, facts->'renew'->>1 AS year_currency")->get());
+            ->select(['unicode', 'ascii', 'created_on', 'ends_on', 'intent', 'phase', 'registrar_name', 'later', 'next_kind', 'next_at', 'sum', 'currency'])->selectRaw("facts->'renew'->>0 AS year, facts->'renew'->>1 AS year_currency")->get());
     }
 
     /** @return list<array{int, Money}> how many names cost that a year together, by currency */

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
-use Acre\Core\Contact\RoleKind;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\Chain;
 use Acre\Core\Title\Holding;
 use App\Models\Casts\AsSpan;
-use App\Models\ContactVersion;
 use App\Models\NameRole;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -50,12 +48,15 @@ final readonly class History
         return NameRole::query()->where('name_id', $nameId)->with('contact.today')->orderByRaw('lower(span) DESC')->orderByDesc('id')->get();
     }
 
-    /** What its registrant said of itself on a day; null: not known. */
-    public function registrantOn(int $nameId, Instant $on): ?ContactVersion
+    /** @return list<string> how its registrants were called on a day, the first first: on the day of a change it had two */
+    public function registrantsOn(int $nameId, Instant $on): array
     {
-        $at = $on->isoSecond();
+        $day = [$on->toDay()->isoSecond(), $on->toDay()->plusDays(1)->isoSecond()];
+        $called = array_map(fn (Row $row): string => $row->text('called'), Row::all($this->database->select(
+            "SELECT v.called FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND v.span && o.span AND v.span && tstzrange(?, ?)
+             WHERE o.name_id = ? AND o.role = 'registrant' AND o.span && tstzrange(?, ?) ORDER BY greatest(lower(o.span), lower(v.span)) NULLS FIRST, v.id", [...$day, $nameId, ...$day],
+        )));
 
-        return ContactVersion::query()->whereRaw('span @> ?::timestamptz', [$at])
-            ->whereIn('contact_id', NameRole::query()->where('name_id', $nameId)->where('role', RoleKind::Registrant)->whereRaw('span @> ?::timestamptz', [$at])->select('contact_id'))->first();
+        return array_values(array_unique($called));
     }
 }

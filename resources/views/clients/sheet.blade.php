@@ -13,7 +13,7 @@
                 <tr><th scope="row"><span class="name">{{ $row->text('unicode') }}</span></th>
                     <td data-label="Since" class="date">{{ $row->instant('created_on') === null ? 'not known' : App\Support\Dates::full($row->instant('created_on')) }}</td>
                     <td data-label="Ends" class="date">{{ $ends === null ? 'not known' : App\Support\Dates::full($ends) }}@if ($row->text('phase') !== 'in_term')<span class="lesser is-soon">{{ $words->say('words.phase.'.$row->text('phase')) }}</span>@endif</td>
-                    <td data-label="And then">{{ $words->say('clients.then.'.$row->text('intent')) }}</td>
+                    <td data-label="And then">@if ($row->bool('later')){{ $words->say('clients.then.'.$row->text('intent')) }}@else<strong>{{ $words->next($row)[0] }}</strong><span class="lesser">{{ $words->next($row)[1] }}</span>@endif</td>
                     <td data-label="Kept at">{{ $row->text('registrar_name') }}</td>
                     <td data-label="A year" class="sum">{{ $row->textOrNull('year') === null ? '' : Acre\Core\Money\Money::of($row->text('year'), $row->text('year_currency'))->text() }}</td></tr>
             @endforeach

@@ -35,7 +35,7 @@
     </div>
     <div class="cards">
         <section class="card" aria-labelledby="may">
-            <h2 id="may">What it may do today</h2>
+            <h2 id="may">What you can do today</h2>
             <dl class="facts">
                 <div>
                     <dt>Handover</dt>
@@ -47,8 +47,8 @@
                 </div>
                 <div>
                     <dt>Renewal</dt>
-                    <dd>@if ($life->rescue() === Acre\Core\Rulebook\Rescue::Nothing)<span class="is-bad">Not any more</span> @elseif ($life->rescue() === Acre\Core\Rulebook\Rescue::Restore)<span class="is-bad">Only once it is restored</span>@if ($life->terms->restore !== null)<span class="lesser">restoring costs {{ $life->terms->restore->text() }}</span>@endif @elseif ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits: it may not run more than {{ $life->rules->yearsAhead->value }} {{ $life->rules->yearsAhead->value === 1 ? 'year' : 'years' }} ahead @endif
-                        <span class="lesser">{{ $life->terms->renew === null ? 'no price written down' : $life->terms->renew->text().' a year' }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd><dd><a href="{{ route('rulebook.show', $name->suffix) }}">Rules</a></dd>
+                    <dd>@if ($life->rescue() === Acre\Core\Rulebook\Rescue::Nothing)<span class="is-bad">Not any more</span> @elseif ($life->rescue() === Acre\Core\Rulebook\Rescue::Restore)<span class="is-bad">Only once it is restored</span>@elseif ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits: it may not run more than {{ $life->rules->yearsAhead->value }} {{ $life->rules->yearsAhead->value === 1 ? 'year' : 'years' }} ahead @endif
+                        <span class="lesser">{{ $price }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd><dd><a href="{{ route('rulebook.show', $name->suffix) }}">Rules</a></dd>
                 </div>
                 <div>
                     <dt>Another registrar</dt>
@@ -106,14 +106,19 @@
             @endif @endcan
         </section>
         <section class="card" aria-labelledby="come">
-            <h2 id="come">What is to come <span class="aside">{{ $life->mayBeRenewed() ? "if it was not renewed" : "if nothing is done" }}</span></h2>
+            <h2 id="come">What happens next <span class="aside">{{ $coming->otherwise === [] ? 'if nothing is done' : '' }}</span></h2>
             <dl class="facts">
-                @forelse ($life->toCome() as $event)
-                    <div><dt>{{ App\Support\Dates::full($event->at) }}</dt><dd>{{ $words->say('words.event.'.$event->kind->value) }}{{ $event->certain ? '' : ', perhaps' }}@if ($event->sum !== null), {{ $event->kind === Acre\Core\Lifecycle\EventKind::LastPlain ? 'then '.$event->sum->text().' more' : $event->sum->text() }}@endif @if ($event->kind->cost() !== Acre\Core\Finding\Cost::Attention)<span class="lesser">missed: {{ $words->say('words.cost.'.$event->kind->cost()->name) }}</span>@endif</dd></div>
+                @forelse ($coming->expected as [$at, $says, $missed])
+                    <div><dt>{{ App\Support\Dates::full($at) }}</dt><dd>{{ $says }}@if ($missed !== '')<span class="lesser">missed: {{ $missed }}</span>@endif</dd></div>
                 @empty
-                    <div><dt>Nothing</dt><dd>{{ $life->facts->ends === null ? 'its end is not known' : 'by its dates everything has come' }}</dd></div>
+                    <div><dt>Nothing</dt><dd>{{ $life->facts->ends === null ? 'its end is not known' : ($coming->otherwise === [] ? 'by its dates everything has come' : 'unless auto-renew failed') }}</dd></div>
                 @endforelse
             </dl>
+            @if ($coming->otherwise !== [])
+                <details @if ($life->mayBeRenewed()) open @endif><summary>{{ $life->mayBeRenewed() ? 'If auto-renew failed' : 'If auto-renew fails' }}</summary>
+                    <dl class="facts">@foreach ($coming->otherwise as [$at, $says, $missed])<div><dt>{{ App\Support\Dates::full($at) }}</dt><dd>{{ $says }}@if ($missed !== '')<span class="lesser">missed: {{ $missed }}</span>@endif</dd></div>@endforeach</dl>
+                </details>
+            @endif
         </section>
     </div>
     @can('prepare')@include('names.kept-code')@endcan
@@ -123,7 +128,7 @@
         <form class="ask" method="get">
             <label for="on">Who held it, and who was registrant, on</label> <input id="on" type="date" name="on" value="{{ $on?->date() }}"> <button>Ask</button>
             @if ($on !== null)
-                <p role="status">On {{ App\Support\Dates::full($on) }}: @if ($heldOn !== null)<strong>{{ $heldOn->account }}, for {{ $heldOn->client }}</strong>@if ($heldOn->docket !== null) (<a href="{{ route('dockets.show', $heldOn->docket) }}">docket {{ $heldOn->docket }}</a>)@endif.@else<strong>not known</strong>; the chain of title begins on {{ $chain->knownSince() === null ? 'no day' : App\Support\Dates::full($chain->knownSince()) }}.@endif Registrant: @if ($registrantOn !== null)<strong><bdi>{{ $registrantOn->called }}</bdi></strong>.@else<strong>not known</strong>.@endif</p>
+                <p role="status">On {{ App\Support\Dates::full($on) }}: @forelse ($heldOn as $one)<strong>{{ $loop->first ? '' : 'then ' }}{{ $one->account }}, for {{ $one->client }}</strong>@if ($one->docket !== null) (<a href="{{ route('dockets.show', $one->docket) }}">docket {{ $one->docket }}</a>)@endif{{ $loop->last ? '.' : ', ' }}@empty<strong>not known</strong>; the chain of title begins on {{ $chain->knownSince() === null ? 'no day' : App\Support\Dates::full($chain->knownSince()) }}.@endforelse Registrant: @forelse ($registrantsOn as $one)<strong>{{ $loop->first ? '' : 'then ' }}<bdi>{{ $one }}</bdi></strong>{{ $loop->last ? '.' : ', ' }}@empty<strong>not known</strong>.@endforelse</p>
             @endif
         </form>
         <dl class="facts facts-wide">

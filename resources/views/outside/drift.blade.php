@@ -34,7 +34,7 @@
                                 <p class="drift-deeds">
                                     @if (isset($ways['take']))<button name="act" value="take:{{ $one }}" aria-label="Take what was seen: {{ __('outside.drift.kind.'.$one) }}">Take what was seen</button>@endif
                                     @if (isset($ways['right']))<button name="act" value="right:{{ $one }}" aria-label="Put it right outside: {{ __('outside.drift.kind.'.$one) }}">Put it right outside</button>@endif
-                                    <button name="act" value="leave:{{ $one }}" aria-label="Leave it: {{ __('outside.drift.kind.'.$one) }}">Leave it</button>
+                                    <button name="act" value="leave:{{ $one }}" aria-label="{{ $words->sayOr('outside.drift.way_of.'.$one.'.leave', 'Leave it') }}: {{ __('outside.drift.kind.'.$one) }}">{{ $words->sayOr('outside.drift.way_of.'.$one.'.leave', 'Leave it') }}</button>
                                 </p>
                             @endcan
                         @endif

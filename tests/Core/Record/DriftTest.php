@@ -12,6 +12,7 @@ use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Pattern;
 use Acre\Core\Contact\Phone;
 use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Finding\Cost;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\NameFacts;
@@ -232,6 +233,27 @@ final class DriftTest extends TestCase
         self::assertTrue(RecordFinding::Deleted->isAlarming() && RecordFinding::FallsFree->isAlarming());
         // Known to be in redemption, it is past it in time.
         self::assertSame(['status_seen' => Certainty::Sure, 'status_gone' => Certainty::Sure], self::drifts(self::held(statuses: [Status::RedemptionPeriod]), self::record(statuses: [Status::ClientTransferProhibited, Status::PendingDelete])));
+    }
+
+    /** What becomes of a name that nobody renews is no alarm where that was meant, and is one where it wasn't. */
+    public function test_an_expected_lapse_alarms_nobody(): void
+    {
+        $alarming = function (Held $held, ?Record $record): array {
+            $alarming = [];
+            foreach (Drift::between($held, [new Seen(Source::Registry, $record, Instant::of('2026-10-06T08:00:00Z'))], Instant::of(Given::NOW)) as $drift) {
+                $alarming[$drift->tag->value] = [$drift->isAlarming(), $drift->cost()];
+            }
+
+            return $alarming;
+        };
+        $lapsed = self::held(ends: '2026-09-01', intent: Intent::Lapse);
+        self::assertSame(['not_in_directory' => [false, Cost::Attention]], $alarming($lapsed, null));
+        self::assertSame(['not_in_directory' => [true, Cost::NameLost]], $alarming(self::held(ends: '2026-09-01'), null));
+        self::assertSame(['not_in_directory' => [true, Cost::NameLost]], $alarming(self::held(ends: '2027-09-01', intent: Intent::Lapse), null), 'before its end nobody meant it');
+        $parked = self::record(ends: '2026-09-01T00:00:00Z', servers: ['ns1.parked.example'], registrar: 'Farshore');
+        self::assertSame(['other_registrar' => [false, Cost::Attention], 'servers_changed' => [false, Cost::Attention]], $alarming($lapsed, $parked));
+        // A transfer that somebody else started is an alarm of any name.
+        self::assertSame(['transfer_not_ours' => [true, Cost::NameLost]], $alarming($lapsed, self::record(ends: '2026-09-01T00:00:00Z', statuses: [Status::ClientTransferProhibited, Status::PendingTransfer])));
     }
 
     public function test_our_own_movement_is_no_alarm(): void
