@@ -72,12 +72,7 @@ final readonly class RoundsInWords
     /** Null: nothing is due that has a price. */
     public function sums(Sums $sums): ?string
     {
-        if ($sums->sums === []) {
-            return null;
-        }
-
-        return $this->words->say('rounds.told.sums', ['sums' => implode(', ', array_map(fn (Money $sum): string => $sum->text(), $sums->sums)), 'days' => (string) Rounds::AHEAD])
-            .($sums->unpriced === 0 ? '' : ' '.$this->words->count('rounds.told.unpriced', $sums->unpriced));
+        return $this->words->sums($sums, 'rounds.told.sums', ['days' => (string) Rounds::AHEAD]);
     }
 
     /** What somebody said of a thing that is due all the same; null: nothing. */

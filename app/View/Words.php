@@ -9,6 +9,7 @@ use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
+use App\Queries\Rounds\Sums;
 use App\Support\Dates;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -126,6 +127,20 @@ final readonly class Words
         }
 
         return $this->lang->has("words.{$name}.{$value}") ? $this->say("words.{$name}.{$value}") : $value;
+    }
+
+    /**
+     * What names cost together, and how many of them have no price; null: none has one.
+     *
+     * @param  array<string, string>  $with
+     */
+    public function sums(Sums $sums, string $key, array $with = []): ?string
+    {
+        if ($sums->sums === []) {
+            return null;
+        }
+
+        return $this->say($key, ['sums' => implode(', ', array_map(fn (Money $sum): string => $sum->text(), $sums->sums)), ...$with]).($sums->unpriced === 0 ? '' : ' '.$this->count('rounds.told.unpriced', $sums->unpriced));
     }
 
     public function near(Instant $instant): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 return [
     'ending' => ['any' => 'whenever they end', 'late' => 'past their end', '30' => 'ending within 30 days', '90' => 'ending within 90 days', '365' => 'ending within a year'],
     'sort' => ['next' => 'what is due first', 'ends' => 'what ends first', 'name' => 'by name'],
+    'sums' => 'Keeping them for their next term costs :sums.',
     // The sentence's further conditions, and their labels in the form that adds them.
     'facet' => [
         'suffix' => 'under .:value', 'phase' => ':value', 'intent' => 'meant to: :value', 'lock' => 'lock :value', 'disclosure' => 'registrant :value', 'server' => 'answered by :value',

@@ -225,6 +225,9 @@ final class RoundsTest extends TestCase
         $this->house->name('unpriced.org', facts: ['ends_on' => Instant::of('2026-10-14')]);
         $this->actingAs($this->house->reader)->get('/rounds')->assertSee('Keeping what falls due within 14 days costs £19.80, €21.50. One name has no price on record.');
         $this->get('/rounds/letter')->assertSee('Keeping what falls due within 14 days costs £19.80, €21.50.');
+        $this->get('/roll?ending=30')->assertSee('Keeping them for their next term costs £9.90, €21.50. One name has no price on record.');
+        $this->get('/roll?q=calm')->assertSee('Keeping them for their next term costs £9.90.')->assertDontSee('no price on record');
+        $this->get('/roll')->assertDontSee('Keeping them');
     }
 
     public function test_the_morning_letter_is_written_once_a_day_to_those_who_want_it(): void

@@ -57,6 +57,7 @@ final readonly class RollController
             'registrars' => $this->listed('registrars', ['id', 'name'], $filter->registrar),
             'accounts' => $this->listed('accounts', ['id', 'number', 'registrar_id'], $filter->account),
             'listed' => self::LISTED,
+            'words' => $this->words,
         ]);
     }
 

@@ -8,6 +8,8 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
 use App\Queries\Keyset;
+use App\Queries\Rounds\Sums;
+use App\Queries\Rounds\SumsDue;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Query\Builder;
@@ -32,7 +34,7 @@ final readonly class ReadRoll
     public function page(RollFilter $filter, Instant $today, int $size): RollPage
     {
         $found = $this->names($filter, $today);
-        $counted = $this->database->query()->fromSub((clone $found)->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->count();
+        [$counted, $sums] = $this->counted(clone $found, $filter->isNarrowed());
         $column = $filter->sort->column();
         // Few that no index keeps in order are gathered first, by what orders them alone: walking the order until fifty are met could take the whole Roll.
         $isGathered = $counted <= self::COUNTED && $filter->isScattered();
@@ -54,8 +56,27 @@ final readonly class ReadRoll
 
         return new RollPage(
             $rows, min($counted, self::COUNTED), $counted > self::COUNTED,
+            $sums,
             $more && $last !== null ? ($filter->sort === Sort::Next ? (int) $last->bool('later').'~' : '').$last->text($column).'~'.$last->int('name_id') : null,
         );
+    }
+
+    /**
+     * How many there are, up to one more than is counted; and, where there are no more, what the next renewals of them cost.
+     *
+     * @param  bool  $isSummed  the whole Roll is counted from an index alone, and not summed
+     * @return array{int, Sums|null}
+     */
+    private function counted(Builder $found, bool $isSummed): array
+    {
+        if (! $isSummed) {
+            return [$this->database->query()->fromSub($found->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->count(), null];
+        }
+        $rows = Row::all($this->database->query()->fromSub($found->select(['currency', 'sum', 'next_kind'])->limit(self::COUNTED + 1), 'counted')
+            ->selectRaw('currency, sum(sum)::text AS sum, count(*) AS counted, count(*) FILTER (WHERE next_kind = ANY (?)) AS names', [SumsDue::kinds()])->groupBy('currency')->orderByRaw('3 DESC, 1 DESC')->get());
+        $counted = array_sum(array_map(fn (Row $row): int => $row->int('counted'), $rows));
+
+        return [$counted, $counted > self::COUNTED ? null : SumsDue::of($rows)];
     }
 
     /** @param  list<string>  $columns */

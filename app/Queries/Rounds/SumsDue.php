@@ -22,9 +22,13 @@ final readonly class SumsDue
     /** Of the names that fall due before an instant, or are late already. */
     public function until(Instant $until): Sums
     {
-        $kinds = '{'.implode(',', array_column(self::KINDS, 'value')).'}';
+        return self::of(Row::all($this->database->select('SELECT currency, sum(sum)::text AS sum, count(*) AS names FROM standings WHERE next_kind = ANY (?) AND (next_at < ?::timestamptz OR NOT later) GROUP BY 1 ORDER BY 3 DESC, 1 DESC', [self::kinds(), $until->isoSecond()])));
+    }
 
-        return self::of(Row::all($this->database->select('SELECT currency, sum(sum)::text AS sum, count(*) AS names FROM standings WHERE next_kind = ANY (?) AND (next_at < ?::timestamptz OR NOT later) GROUP BY 1 ORDER BY 3 DESC', [$kinds, $until->isoSecond()])));
+    /** @return string as PostgreSQL writes a list: the kinds of next things that cost something */
+    public static function kinds(): string
+    {
+        return '{'.implode(',', array_column(self::KINDS, 'value')).'}';
     }
 
     /** @param  list<Row>  $rows  currency, sum, names */

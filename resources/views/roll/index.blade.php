@@ -78,6 +78,7 @@
                 <p><button class="main">Show these</button></p>
             </form>
         </x-word>
+        @if ($page->sums !== null && $words->sums($page->sums, 'roll.sums') !== null)<span class="lesser">{{ $words->sums($page->sums, 'roll.sums') }}</span>@endif
         @if ($page->count > 0)
             <span class="sentence-deeds">
                 @can('prepare')<form method="post" action="{{ route('sheaf.all') }}">@csrf @include('roll.sentence')<button class="plain">Tick all {{ $page->more ? 'of them' : number_format($page->count) }}</button></form>@endcan
