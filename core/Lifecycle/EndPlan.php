@@ -93,9 +93,6 @@ final readonly class EndPlan
         $events[] = [EventKind::End, 0, null, true];
         $events[] = self::dark($rules, $terms, $stages);
         $renewable = self::until($stages, Rescue::Renew) ?? 0;
-        if ($terms->lateUntil !== null) {
-            $renewable = min($renewable, $terms->lateUntil);
-        }
         $plain = $terms->plainAfter ?? 0;
         if ($plain < $renewable || $terms->restore !== null) {
             $events[] = [EventKind::LastPlain, min($plain, $renewable), 'late', $terms->plainAfter !== null];

@@ -120,7 +120,7 @@ return [
         'too_many' => 'At most :limit names at once; the rest was left out.',
     ],
     'rounds' => [
-        'deed' => 'See and settle it',
+        'deed' => 'Compare with the registry',
         'names' => '{1} one name|[2,*] :count names',
         'not_in_directory' => 'its registry’s directory doesn’t have it',
         'other_registrar' => 'the record names another registrar: it is gone from our account',

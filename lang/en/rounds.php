@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 // What each kind of thing in Rounds says, what leaving it costs, and its button.
 return [
-    'section' => ['now' => 'Late, suspended or deleted', 'lost' => 'Is lost for good', 'dark' => 'Goes dark', 'money' => 'Costs money', 'waits' => 'Waits for somebody', 'look' => 'Worth a look'],
+    'section' => ['now' => 'Late, suspended or deleted', 'lost' => 'Could be lost', 'dark' => 'Stops working', 'money' => 'Costs money', 'waits' => 'Waits for somebody', 'look' => 'Worth a look'],
     'see' => 'See it',
     'see_them' => 'See them',
-    'renewed' => 'It is renewed',
+    'renewed' => 'Record the renewal',
     'compare' => 'Compare with the registry',
     'now' => [
         'late_plain' => ['says' => 'late, for :client: renews at the normal price until :day', 'unpriced' => 'then it costs more', 'cost' => ':sum to renew', 'then' => ':sum to renew, then :fee more'],
@@ -30,7 +30,7 @@ return [
     ],
     'charge' => ['says' => 'charged by itself to :account', 'unknown' => 'price not written down'],
     'missing' => ['says' => 'missing from the whole list of :account', 'cost' => 'gone elsewhere, or deleted'],
-    'held' => ['says' => 'on hold, for :client', 'cost' => 'does not answer now'],
+    'held' => ['says' => 'on hold, for :client; paid until :ends', 'unpaid' => 'on hold, for :client', 'cost' => 'site and mail do not work'],
     'handing' => ['says' => '{1} one account left to do|[2,*] :count accounts left to do', 'cost' => ':from can still get in there', 'deed' => 'Open the slip'],
     'custody' => ['cost' => '{0} nothing lies there today|{1} nobody gets at the one name in it|[2,*] nobody gets at the :count names in it'],
     'privacy' => ['says' => 'its privacy service ends, for :client', 'cost' => 'then everybody reads who holds it', 'deed' => 'Look at it'],

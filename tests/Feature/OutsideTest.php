@@ -173,7 +173,7 @@ final class OutsideTest extends TestCase
         self::assertSame(['renewed' => 'open'], $this->drifts($name));
         $this->actingAs($this->house->steward)->get('/drift')->assertSee('Renewed, and not written here')->assertSee($ascii);
         $this->get('/roll?finding=record.renewed')->assertSee($ascii)->assertSee('differs');
-        $this->get("/names/{$ascii}")->assertSee('The outside says otherwise');
+        $this->get("/names/{$ascii}")->assertSee('The registry says something else');
         $to = $this->post('/drift', ['act' => 'take:renewed'])->headers->get('Location');
         $this->press((string) $to)->assertRedirect();
         $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
@@ -240,7 +240,7 @@ final class OutsideTest extends TestCase
         $edit = fn (Name $name, string $ends): TestResponse => $this->actingAs($this->house->clerk)->put("/names/{$name->ascii}", ['version' => Registration::query()->where('name_id', $name->id)->firstOrFail()->version, 'created_on' => '2020-11-02', 'ends_on' => $ends, 'intent' => 'when_told', 'lock' => 'off', 'disclosure' => 'unknown', 'servers' => implode("\n", Registration::query()->where('name_id', $name->id)->firstOrFail()->servers)]);
         $edit($typed, '2030-11-02')->assertSessionHasNoErrors();
         self::assertSame(['renewed' => 'gone'], $this->drifts($typed));
-        $this->get("/names/{$typed->ascii}")->assertDontSee('The outside says otherwise');
+        $this->get("/names/{$typed->ascii}")->assertDontSee('The registry says something else');
         // What is as wrong as before is said as it is now.
         $edit($wrong, '2028-11-02')->assertSessionHasNoErrors();
         self::assertSame(['renewed' => 'open'], $this->drifts($wrong));

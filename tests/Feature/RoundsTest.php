@@ -92,7 +92,7 @@ final class RoundsTest extends TestCase
         self::assertSame([], array_filter($this->rounds()->items, fn (RoundsItem $item): bool => str_contains($item->title, 'calm')));
 
         $this->actingAs($this->house->reader)->get('/')->assertRedirect('/rounds');
-        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', '3 names are late, suspended or deleted.', 'things', '3 of them today', 'Left undone this week', '2 names go dark', 'Late, suspended or deleted', 'held.com', 'late.com', 'dear.com', 'Goes dark', 'ends.com and 1 more', 'Waits for somebody', 'ask.com', 'Worth a look'])
+        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', '3 names are late, suspended or deleted.', 'things', '3 of them today', 'Left undone this week', '2 names go dark', 'Late, suspended or deleted', 'held.com', 'late.com', 'dear.com', 'Stops working', 'ends.com and 1 more', 'Waits for somebody', 'ask.com', 'Worth a look'])
             ->assertDontSee('name="how"', false);
     }
 
@@ -260,7 +260,7 @@ final class RoundsTest extends TestCase
         self::assertSame($dark['x'], $waits['x']);
         self::assertLessThan($dark['y'], $waits['y']);
         self::assertSame(['+2'], array_column($drawing->more, 'text'));
-        self::assertSame('Five weeks from 5 Oct 2026: 1 goes dark, 7 costs money, 1 waits for somebody, 1 worth a look.', $drawing->told);
+        self::assertSame('Five weeks from 5 Oct 2026: 1 stops working, 7 costs money, 1 waits for somebody, 1 worth a look.', $drawing->told);
     }
 
     public function test_however_many_names_it_is_a_handful_of_questions(): void

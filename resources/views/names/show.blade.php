@@ -27,7 +27,7 @@
     </p>
     @foreach ($file->drifts as $drift)
         @continue($drift->tag->isLack())
-        <p @class(['told', 'told-bad' => $drift->tag->isAlarming()])><strong>The outside says otherwise.</strong> <bdi>{{ $words->finding($drift->finding) }}.</bdi> <a href="{{ route('record.show', $name->ascii) }}">See and settle it</a></p>
+        <p @class(['told', 'told-bad' => $drift->tag->isAlarming()])><strong>The registry says something else.</strong> <bdi>{{ $words->finding($drift->finding) }}.</bdi> <a href="{{ route('record.show', $name->ascii) }}">Compare with the registry</a></p>
     @endforeach
     <div class="card drawing" data-drawing>
         <div class="wide"><x-folio-line :drawing="$drawings[0]" id="w"/></div>
