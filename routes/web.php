@@ -129,6 +129,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     });
 
     Route::controller(NameController::class)->prefix('names')->name('names.')->group(function (): void {
+        Route::get('{name}/history', 'history')->name('history')->middleware('can:view,name');
         Route::get('{name}', 'show')->name('show')->middleware('can:view,name');
         Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');
         Route::put('{name}', 'update')->name('update')->middleware('can:change,name');

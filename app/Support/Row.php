@@ -63,6 +63,13 @@ final readonly class Row
         return ($this->columns[$column] ?? false) === true;
     }
 
+    public function boolOrNull(string $column): ?bool
+    {
+        $value = $this->columns[$column] ?? null;
+
+        return is_bool($value) ? $value : null;
+    }
+
     /** Null where the column is NULL or infinite. */
     public function instant(string $column, ?string $isDay = null): ?Instant
     {

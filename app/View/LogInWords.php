@@ -12,6 +12,12 @@ final readonly class LogInWords
     /** What its key says is a number of, and where that is to be seen. */
     private const PLACES = ['docket' => 'dockets.show', 'import' => 'bring-in.show', 'contact' => 'contacts.show', 'client' => 'clients.show', 'account' => 'accounts.show', 'handing' => 'custody.handing', 'custodian' => 'custody.show'];
 
+    /** What stands for a value that the log doesn't keep: what a contact says is in its versions. */
+    private const ELSEWHERE = '…';
+
+    /** Under which a reason is kept. */
+    private const REASONS = ['because' => 1, 'why' => 1, 'reason' => 1];
+
     public function __construct(private Words $words)
     {
     }
@@ -25,13 +31,24 @@ final readonly class LogInWords
     /** @return list<array{string, string|null}> each with where it leads */
     public function more(Row $row): array
     {
-        $data = array_map(self::opened(...), $row->json('data'));
+        return $this->said(array_map(self::opened(...), $row->json('data')));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $data
+     * @return list<array{string, string|null}>
+     */
+    private function said(array $data): array
+    {
         $said = [];
         [$before, $after] = [$data['before'] ?? null, $data['after'] ?? null];
         if (is_array($before) && is_array($after)) {
-            foreach ($after as $field => $now) {
-                if (($before[$field] ?? null) !== $now) {
-                    $said[] = [$this->key((string) $field).': '.$this->words->kept((string) $field, $before[$field] ?? null).' → '.$this->words->kept((string) $field, $now), null];
+            foreach (array_map(self::opened(...), $after) as $field => $now) {
+                $then = self::opened($before[$field] ?? null);
+                if ($now === self::ELSEWHERE) {
+                    $said[] = [$this->words->say('log.changed_elsewhere', ['what' => $this->key((string) $field)]), null];
+                } elseif ($then !== $now) {
+                    $said[] = [$this->key((string) $field).': '.$this->words->kept((string) $field, $then).' → '.$this->words->kept((string) $field, $now), null];
                 }
             }
             unset($data['before'], $data['after'], $data['fields']);
@@ -43,6 +60,35 @@ final readonly class LogInWords
         }
 
         return $said;
+    }
+
+    /**
+     * What a row of the log changed of a name: as the log keeps it, or else as its docket meant it.
+     *
+     * @param  Row  $row  with `before` and `after` of the docket's line
+     * @return list<array{string, string|null}>
+     */
+    public function change(Row $row): array
+    {
+        $data = array_diff_key($row->json('data'), self::REASONS);
+        if (! isset($data['before']) && in_array($row->text('event'), ['done', $row->textOrNull('deed')], true) && $row->textOrNull('after') !== null) {
+            $data += ['before' => $row->json('before'), 'after' => $row->json('after')];
+        }
+
+        return $this->said(array_map(self::opened(...), $data));
+    }
+
+    /** Why, as somebody said it; null: nobody did. */
+    public function why(Row $row): ?string
+    {
+        foreach (array_keys(self::REASONS) as $key) {
+            $said = $row->json('data')[$key] ?? null;
+            if (is_string($said) && $said !== '') {
+                return $said;
+            }
+        }
+
+        return $row->textOrNull('because') ?? $row->textOrNull('reason');
     }
 
     private function part(string $key, mixed $value): string

@@ -179,7 +179,8 @@ final readonly class Words
             is_array($value) => implode(', ', array_map(fn (mixed $one, int|string $key): string => (is_int($key) ? '' : "{$key}: ").$this->kept($of, $one), $value, array_keys($value))),
             is_string($value) && preg_match('/^[a-z_]+$/D', $of.$value) === 1 => $this->sayOr("words.{$of}.{$value}", $value),
             // A day, however exactly it was kept.
-            default => is_scalar($value) ? (string) preg_replace('/^(\d{4}-\d\d-\d\d)T00:00:00Z$/D', '$1', (string) $value) : '',
+            is_string($value) && preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[T ]00:00:00(?:Z|\+00))?$/D', $value, $day) === 1 && (int) $day[1] >= 1985 && (int) $day[1] <= 2100 && checkdate((int) $day[2], (int) $day[3], (int) $day[1]) => Dates::full(Instant::of(substr($value, 0, 10))),
+            default => is_scalar($value) ? (string) $value : '',
         };
     }
 

@@ -51,5 +51,6 @@ return [
     'done' => 'A docket was carried out on it',
     'refused' => 'What a docket wanted was refused',
     'called_off' => 'Called off',
+    'changed_elsewhere' => ':what changed',
     'key' => ['import' => 'list', 'sha256' => 'SHA-256', 'may_sign_in' => 'may sign in'],
 ];

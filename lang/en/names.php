@@ -6,6 +6,14 @@ return [
     'none_known' => 'None of these is on the Roll: :unknown.',
     'some_unknown' => '{1} One was not found on the Roll and is left out: :unknown.|[2,*] :count were not found on the Roll and are left out: :unknown.',
     'price' => ['yearly' => ':sum a year', 'none' => 'no price on record', 'late' => ':sum now:yearly', 'then' => ', then :sum a year'],
+    'field' => ['created_on' => 'the day of registration', 'ends_on' => 'the end', 'lock' => 'the lock', 'servers' => 'the name servers', 'statuses' => 'the statuses'],
+    'history' => [
+        'title' => 'Changes of :name', 'heading' => 'Changes of', 'caption' => 'What happened to it, the last first', 'none' => 'Nothing was changed yet.',
+        'consents' => 'Consents', 'registrants' => 'Registrants', 'ever' => 'since it is known', 'source' => 'source: :source', 'until' => 'until :at', 'asked' => 'asked at :mailbox on :at',
+        'side' => ['prior' => 'The registrant until then', 'new' => 'The new registrant', 'receiver' => 'The receiving account'],
+        'agreed' => ['yes' => 'agreed', 'no' => 'refused', 'open' => 'has not answered'],
+        'see' => 'All changes, with who and why', 'why' => 'Why', 'why_note' => 'Needed where you change what the registry gave', 'why_needed' => 'Say why: :what came from the registry.',
+    ],
     // What happens on a day to come; without a sum it is said as `words.event` says it.
     'coming' => [
         'charge' => 'Auto-renews for :sum', 'renewed' => 'Runs on until :until', 'last_plain' => 'Last day at the normal price; then :sum late fee', 'deleted' => 'Deleted; restoring it costs :sum',

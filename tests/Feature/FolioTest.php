@@ -105,6 +105,27 @@ final class FolioTest extends TestCase
         $this->assertDatabaseHas('log', ['event' => 'facts_changed', 'subject' => 'name', 'subject_id' => $name->id, 'user_id' => $this->house->clerk->id]);
     }
 
+    public function test_who_changed_what_when_and_why_stands_on_one_page(): void
+    {
+        $name = $this->house->name('bell.com', facts: ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        DB::table('registrations')->update(['sources' => '{"ends":{"from":"directory","at":"2026-10-01"},"servers":{"from":"typed","at":"2026-10-01"}}']);
+        $form = ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'when_told', 'lock' => 'off', 'registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example', 'version' => 1];
+        $this->actingAs($this->house->clerk)->from('/names/bell.com/edit')->put('/names/bell.com', ['ends_on' => '2028-11-02'] + $form)
+            ->assertSessionHasErrors(['because' => 'Say why: the end came from the registry.'])->assertSessionHasInput('ends_on', '2028-11-02');
+        self::assertSame('2027-11-02', Registration::query()->sole()->ends_on?->date());
+        $this->put('/names/bell.com', ['servers' => 'ns1.a.example'] + $form)->assertSessionHasNoErrors();
+        $this->put('/names/bell.com', ['ends_on' => '2028-11-02', 'servers' => 'ns1.a.example', 'because' => 'Skerry renewed it by telephone', 'version' => 2] + $form)->assertSessionHasNoErrors();
+        $this->put('/names/bell.com', ['ends_on' => '2028-11-02', 'servers' => 'ns1.a.example', 'registrant' => 'Peal Trust', 'mailbox' => 'ledger@bells.example', 'version' => 3] + $form)->assertSessionHasNoErrors();
+        $this->get('/names/bell.com')->assertSee('href="'.route('names.history', 'bell.com').'"', false);
+        $this->actingAs($this->house->reader)->get('/names/bell.com/history')->assertOk()
+            ->assertSeeInOrder(['Registrants', 'Peal Trust', 'Clerk Tern', 'registrant changed', 'ends on: 2 Nov 2027 → 2 Nov 2028', 'Skerry renewed it by telephone', 'Clerk Tern', 'servers: nothing → ns1.a.example'])->assertDontSee('Consents');
+        $last = DB::table('log')->where('subject_id', $name->id)->where('subject', 'name')->max('id');
+        $this->get('/names/bell.com/history?before='.(is_int($last) ? $last : 0))->assertOk()->assertDontSee('Registrants');
+        foreach (['?before[]=1', '?before=99999999999999999999', '?before=-1'] as $odd) {
+            $this->get('/names/bell.com/history'.$odd)->assertOk();
+        }
+    }
+
     public function test_the_second_to_save_sees_it_and_loses_nothing_typed(): void
     {
         $this->house->name('bell.com');

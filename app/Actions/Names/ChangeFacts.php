@@ -23,6 +23,9 @@ use Illuminate\Database\Connection;
 /** Writes down what a person knows of a name: each fact with where it came from, and the standing made again. */
 final readonly class ChangeFacts
 {
+    /** Under which a source is kept that a directory gave, by column. */
+    private const FACTS = ['ends_on' => 'ends', 'created_on' => 'created'];
+
     public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private SayRegistrants $registrants, private HouseLog $log, private TradeClock $clock)
     {
     }
@@ -30,13 +33,15 @@ final readonly class ChangeFacts
     /**
      * @param  array<string, mixed>  $facts  columns of the registration, and `registrant` and `mailbox`
      * @param  int  $version  the one that the form was made from
+     * @param  string  $because  why; needed where they change what a registry gave
      *
      * @throws ChangedMeanwhile when somebody else has saved since
+     * @throws ReasonNeeded when they change what a registry gave, and don't say why
      * @throws AuthorizationException when they may not change where the registrant's letters go
      */
-    public function handle(User $user, Name $name, array $facts, int $version): void
+    public function handle(User $user, Name $name, array $facts, int $version, string $because = ''): void
     {
-        $this->database->transaction(function () use ($user, $name, $facts, $version): void {
+        $this->database->transaction(function () use ($user, $name, $facts, $version, $because): void {
             Name::query()->whereKey($name->id)->lockForUpdate()->firstOrFail();
             $registration = Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->lockForUpdate()->firstOrFail();
             $before = $registration->getRawOriginal();
@@ -57,12 +62,22 @@ final readonly class ChangeFacts
             if ($changed === []) {
                 return;
             }
+            $given = array_values(array_filter(array_keys($changed), fn (string $field): bool => self::isGiven($registration->sources[$field] ?? $registration->sources[self::FACTS[$field] ?? ''] ?? null)));
+            if ($given !== [] && $because === '') {
+                throw new ReasonNeeded($given);
+            }
             $source = ['from' => 'typed', 'at' => $this->clock->today()->iso(), 'by' => $user->id];
             $registration->update(['sources' => [...$registration->sources, ...array_fill_keys(array_keys($changed), $source)]]);
             $this->compare->handle([$name->id]);
             $this->standings->of([$name->id]);
-            $this->log->write('facts_changed', 'name', $name->id, ['fields' => array_keys($changed), 'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR), 'after' => json_encode($changed, JSON_THROW_ON_ERROR)], $user->id);
+            $this->log->write('facts_changed', 'name', $name->id, ['fields' => array_keys($changed), 'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR), 'after' => json_encode($changed, JSON_THROW_ON_ERROR)] + ($because === '' ? [] : ['because' => $because]), $user->id);
         });
+    }
+
+    /** Whether a registry, or a registrar by wire, gave it. */
+    private static function isGiven(mixed $source): bool
+    {
+        return is_array($source) && in_array($source['from'] ?? null, ['directory', 'wire'], true);
     }
 
     /**

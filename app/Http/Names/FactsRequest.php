@@ -39,6 +39,7 @@ final class FactsRequest extends FormRequest
             'disclosure' => ['sometimes', 'required', Rule::enum(Disclosure::class)],
             'servers' => ['nullable', 'string', 'max:4000', $this->hosts(...)],
             'own_renewal' => ['nullable', 'string', 'max:40', $this->amount(...)],
+            'because' => ['nullable', 'string', 'max:500'],
             'version' => ['required', 'integer'],
         ];
     }
@@ -46,7 +47,7 @@ final class FactsRequest extends FormRequest
     /** @return array<string, mixed> columns of a registration, and `registrant` and `mailbox` */
     public function facts(): array
     {
-        $facts = $this->values();
+        $facts = array_diff_key($this->values(), ['because' => 1]);
         foreach (['created_on', 'ends_on', 'moved_on'] as $date) {
             $facts[$date] = is_string($facts[$date] ?? null) ? Instant::of($facts[$date]) : null;
         }

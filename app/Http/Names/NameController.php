@@ -10,12 +10,15 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use Acre\Core\Time\TimeError;
 use App\Actions\Names\ChangeFacts;
+use App\Actions\Names\ReasonNeeded;
+use App\Http\SignedInRequest;
 use App\Models\AuthCode;
 use App\Models\Client;
 use App\Models\Name;
 use App\Models\Pattern;
 use App\Queries\Contacts\ReadContacts;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\Changes;
 use App\Queries\Names\History;
 use App\Support\HouseSettings;
 use App\Support\TradeClock;
@@ -24,6 +27,7 @@ use App\View\FolioDrawing;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Illuminate\View\View;
 
 /** The folio: one name's own page. */
@@ -85,6 +89,12 @@ final readonly class NameController
         };
     }
 
+    /** Who changed what of it, when and why. */
+    public function history(Name $name, Changes $changes, SignedInRequest $request): View
+    {
+        return view('names.history', ['name' => $name, 'page' => $changes->page($name->id, ctype_digit($request->word('before')) && strlen($request->word('before')) < 19 ? (int) $request->word('before') : null), 'words' => $this->words]);
+    }
+
     public function edit(Name $name): View
     {
         return view('names.edit', ['name' => $name, 'registration' => $name->registration ?? abort(404)]);
@@ -92,7 +102,11 @@ final readonly class NameController
 
     public function update(Name $name, FactsRequest $request, ChangeFacts $change): RedirectResponse
     {
-        $change->handle($request->person(), $name, $request->facts(), $request->integer('version'));
+        try {
+            $change->handle($request->person(), $name, $request->facts(), $request->integer('version'), $request->word('because'));
+        } catch (ReasonNeeded $e) {
+            throw ValidationException::withMessages(['because' => __('names.history.why_needed', ['what' => implode(', ', array_map(fn (string $field): string => $this->words->sayOr("names.field.{$field}", $field), $e->fields))])]);
+        }
 
         return to_route('names.show', $name)->with('told', __('names.changed', ['name' => $name->unicode]));
     }

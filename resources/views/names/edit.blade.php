@@ -17,6 +17,7 @@
             <x-choice name="disclosure" label="What the public record shows of the registrant" :value="$registration->disclosure->value" words="words.disclosure"/>
             <x-field name="servers" type="area" label="Name servers" :value="implode(chr(10), $registration->servers)" rows="3" note="One a line, as the registry has them"/>
         </div>
+        <x-field name="because" :label="__('names.history.why')" maxlength="500" :note="__('names.history.why_note')"/>
         <p><button class="main">Save</button> <a class="button" href="{{ route('names.show', $name) }}">Leave it</a></p>
     </form>
 </x-layout>

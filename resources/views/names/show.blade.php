@@ -124,7 +124,7 @@
     @can('prepare')@include('names.kept-code')@endcan
     <x-notes :of="$name" route="notes.on-name"/>
     <section class="card" aria-labelledby="happened">
-        <h2 id="happened">What happened to it</h2>
+        <h2 id="happened">What happened to it <span class="aside"><a href="{{ route('names.history', $name) }}">{{ __('names.history.see') }}</a></span></h2>
         <form class="ask" method="get">
             <label for="on">Who held it, and who was registrant, on</label> <input id="on" type="date" name="on" value="{{ $on?->date() }}"> <button>Ask</button>
             @if ($on !== null)
