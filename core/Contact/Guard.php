@@ -21,6 +21,7 @@ final readonly class Guard
      * @param  int  $ring  how many names guard each other round and round, this one among them; 0: none do
      * @param  bool  $known  whether a client has said that the registrant is theirs
      * @param  Instant|null  $verified  when the mailbox was last verified
+     * @param  bool  $verifiedThere  whether that was in answer to a registrar's own letter
      * @param  Instant|null  $changed  when the registrant last became another one
      * @param  string|null  $bounced  what the post said of the last letter to it, where that came back or was refused
      * @param  Instant|null  $askedOn  when the first letter that asks for its verification was taken by the post, where none is answered
@@ -43,7 +44,19 @@ final readonly class Guard
         public ?int $told = null,
         public ?Instant $askedOn = null,
         public ?string $forwardsTo = null,
+        public bool $verifiedThere = false,
     ) {
+    }
+
+    /**
+     * When its mailbox was verified, as far as that serves a registrar: an answer to our letter, or a call of ours, serves those for which
+     * we ask; one that asks itself waits for an answer to its own (RAA 2013, accuracy specification 1).
+     *
+     * @param  bool  $weAsk  whether the house asks for that registrar
+     */
+    public function verifiedFor(bool $weAsk): ?Instant
+    {
+        return $weAsk || $this->verifiedThere ? $this->verified : null;
     }
 
     /**

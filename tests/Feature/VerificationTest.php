@@ -10,12 +10,14 @@ use App\Actions\Post\TakeReturned;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
 use App\Models\Contact;
+use App\Models\Holding;
 use App\Models\Letter;
 use App\Models\LetterState;
 use App\Models\Link;
 use App\Models\Mailbox;
 use App\Models\Name;
 use App\Models\Registrant;
+use App\Models\Registrar;
 use App\Queries\Verification\ReadBoard;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -258,7 +260,7 @@ final class VerificationTest extends TestCase
         $this->house->skerry->update(['verifies_by' => 'registrar', 'verification_sender' => 'holders@skerry.example']);
         $name = $this->registered('stage.com');
         self::assertSame(0, app(AskToVerify::class)->due());
-        $this->get('/verification')->assertSee('Its registrar writes: Skerry Registrations (from holders@skerry.example). The one letter that asks to confirm the mailbox settles it.');
+        $this->get('/verification')->assertSee('The registrar asks: Skerry Registrations (from holders@skerry.example). Only an answer to its own letter settles it.');
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
         $this->post("/verification/{$mailbox->id}", ['by' => 'registrar'])->assertSessionHasErrors('words');
         $this->post("/verification/{$mailbox->id}/again")->assertSessionHas('told', 'Nobody need be asked: it is verified, or the registrar asks.');
@@ -266,6 +268,29 @@ final class VerificationTest extends TestCase
         $this->actingAs($this->house->steward)->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'Its page says verified'])->assertSessionHas('told', "{$this->address} is verified, and every name that carries it.");
         self::assertSame([], $this->marks($name));
         self::assertSame('Its page says verified', $mailbox->refresh()->verified_words);
+    }
+
+    /** RAA 2013, accuracy specification 1: it is the registrar that must have had an answer. */
+    public function test_an_answer_to_our_letter_clears_only_what_we_ask_for(): void
+    {
+        $oriel = Registrar::query()->create(['name' => 'Oriel Names', 'charge_lead_days' => 7, 'verifies_by' => 'registrar', 'verification_sender' => 'desk@oriel.example']);
+        $ours = $this->registered('stage.com');
+        $theirs = $this->registered('gala.com');
+        Holding::query()->where('name_id', $theirs->id)->update(['account_id' => $this->house->account('77', null, $oriel)->id]);
+        app(MakeStandings::class)->of([$theirs->id]);
+        app(AskToVerify::class)->due();
+        $this->get('/verification')->assertSee('For some of these names the registrar asks itself: Oriel Names (from desk@oriel.example)');
+        self::assertStringNotContainsString('gala.com', Letter::query()->sole()->body);
+        auth()->logout();
+        $this->post($this->link(), ['answer' => 'yes'])->assertOk();
+        self::assertSame([[], ['verify_by']], array_map($this->marks(...), [$ours, $theirs]));
+        $this->actingAs($this->house->steward)->get('/verification')->assertSee('They answered our letter on 6 Oct 2026')->assertSee('Only an answer to its own letter settles it')->assertSee('telephone the registrant today');
+        $mailbox = Mailbox::query()->where('address', $this->address)->sole();
+        $this->post("/verification/{$mailbox->id}", ['by' => 'call', 'words' => 'They said so'])->assertSessionHas('told', "{$this->address} is verified for the names that we ask for. Its registrar still waits for an answer to its own letter.");
+        self::assertSame(['verify_by'], $this->marks($theirs));
+        $this->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'Its page says verified'])->assertSessionHas('told', "{$this->address} is verified, and every name that carries it.");
+        self::assertSame([[], []], array_map($this->marks(...), [$ours, $theirs]));
+        self::assertSame('registrar', $mailbox->refresh()->verified_by);
     }
 
     public function test_a_link_is_of_one_purpose_and_a_letter_that_waits_is_not_sent_once_it_is_answered(): void

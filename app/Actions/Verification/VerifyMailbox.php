@@ -33,7 +33,8 @@ final readonly class VerifyMailbox
     {
         $isNew = $this->database->transaction(function () use ($mailboxId, $by, $words, $user): bool {
             $mailbox = Mailbox::query()->lockForUpdate()->findOrFail($mailboxId);
-            if ($mailbox->verified_on !== null) {
+            // A registrar's own letter is answered for more than ours was.
+            if ($mailbox->verified_on !== null && ($by !== 'registrar' || $mailbox->verified_by === 'registrar')) {
                 return false;
             }
             $mailbox->update(['verified_on' => $this->clock->now(), 'verified_by' => $by, 'verified_words' => $words === '' ? null : mb_substr($words, 0, 1_000), 'verified_user_id' => $user?->id]);

@@ -42,7 +42,7 @@ final readonly class VerificationController
     {
         $verify->handle($mailbox->id, $request->by(), $request->word('words'), $request->person());
 
-        return to_route('verification.index')->with('told', $this->words->say('contacts.verification.verified', ['mailbox' => $mailbox->address]));
+        return to_route('verification.index')->with('told', $this->words->say($this->board->names($mailbox->id, 1) === [] ? 'contacts.verification.verified' : 'contacts.verification.verified_partly', ['mailbox' => $mailbox->address]));
     }
 
     public function settle(Mailbox $mailbox, VerifyRequest $request, SettleObjections $settle): RedirectResponse

@@ -39,6 +39,7 @@ final readonly class CaseFile
      * @param  list<OpenDrift>  $drifts  where the outside says otherwise, dearest first
      * @param  Privacy|null  $privacy  the service that was bought with it, also when it is over; null: none
      * @param  Watched|null  $watched  null: it is held
+     * @param  bool  $weVerify  whether it is the house that asks its registrant to verify, and not its registrar
      * @param  int|null  $begun  the docket that has begun something with it, the oldest of several
      */
     public function __construct(
@@ -67,6 +68,7 @@ final readonly class CaseFile
         public ?Privacy $privacy = null,
         public ?Watched $watched = null,
         public ?int $begun = null,
+        public bool $weVerify = false,
     ) {
     }
 
@@ -94,7 +96,7 @@ final readonly class CaseFile
     /** Where the verification of its registrant's mailbox stands; null: nobody is written down. */
     public function verification(Lifecycle $life): ?Verification
     {
-        return $this->guard?->mailbox === null ? null : Verification::of($this->facts->created, $this->facts->moved, $this->guard->changed, $this->guard->verified, $life->rules->verifyDays->value, $life->now);
+        return $this->guard?->mailbox === null ? null : Verification::of($this->facts->created, $this->facts->moved, $this->guard->changed, $this->guard->verifiedFor($this->weVerify), $life->rules->verifyDays->value, $life->now);
     }
 
     /** Null: it is watched, and lies in no account of our books. */

@@ -132,6 +132,7 @@ final readonly class CaseFiles
             $drifts,
             $privacy,
             begun: $begun,
+            weVerify: $place->weVerify,
         );
     }
 
@@ -233,7 +234,7 @@ final readonly class CaseFiles
     {
         $found = [];
         $rows = $this->database->select(
-            "SELECT x.name_id, x.contact_id, x.kind, x.called, x.address, x.site, x.takes_mail, x.client_id, x.told_id, s.intent, g.size, b.verified_on, b.forwards_to, r.registrant_changed_on,
+            "SELECT x.name_id, x.contact_id, x.kind, x.called, x.address, x.site, x.takes_mail, x.client_id, x.told_id, s.intent, g.size, b.verified_on, b.verified_by, b.forwards_to, r.registrant_changed_on,
                 CASE WHEN b.verified_on IS NULL THEN (SELECT min(l.written_on) FROM letters l WHERE l.mailbox_id = b.id AND l.kind = 'verification' AND l.state = 'sent' AND NOT EXISTS (SELECT 1 FROM objections o WHERE o.mailbox_id = b.id AND o.said_on >= l.written_on)) END AS asked_on,
                 (SELECT CASE WHEN l.state IN ('returned', 'refused') THEN coalesce(l.answer, '') END FROM letters l WHERE lower(l.mailbox) = lower(x.address) AND l.state NOT IN ('kept', 'called_off') ORDER BY l.id DESC LIMIT 1) AS bounced
              FROM registrants x JOIN registrations r ON r.name_id = x.name_id AND upper_inf(r.span) LEFT JOIN mailboxes b ON b.id = x.mailbox_id LEFT JOIN names n ON n.ascii = x.site LEFT JOIN registrations s ON s.name_id = n.id AND upper_inf(s.span) LEFT JOIN ring_members g ON g.name_id = x.name_id
@@ -244,7 +245,7 @@ final readonly class CaseFiles
             $found[$row->int('name_id')] = new Guard(
                 $row->int('contact_id'), HolderKind::from($row->text('kind')), $row->text('called'), $row->textOrNull('address'), ($row->textOrNull('site') ?? '') === '' ? null : $row->text('site'),
                 TakesMail::from($row->textOrNull('takes_mail') ?? 'unknown'), $intent === null ? null : Intent::from($intent), $row->intOrNull('size') ?? 0, $row->intOrNull('client_id') !== null,
-                $row->instant('verified_on'), $row->instant('registrant_changed_on'), $row->textOrNull('bounced'), $row->intOrNull('told_id'), $row->instant('asked_on'), $row->textOrNull('forwards_to'),
+                $row->instant('verified_on'), $row->instant('registrant_changed_on'), $row->textOrNull('bounced'), $row->intOrNull('told_id'), $row->instant('asked_on'), $row->textOrNull('forwards_to'), $row->textOrNull('verified_by') === 'registrar',
             );
         }
 

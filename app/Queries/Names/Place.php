@@ -21,7 +21,7 @@ final readonly class Place
     public const QUERY = <<<'SQL'
         SELECT a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at, g.id AS registrar_id, g.name AS registrar_name,
             g.receiver_by, g.confirms, g.accepts_by, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days, g.link,
-            g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras, g.disclosure_steps, g.hold_declinable
+            g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras, g.disclosure_steps, g.hold_declinable, g.verifies_by
         FROM accounts a JOIN registrars g ON g.id = a.registrar_id WHERE a.id = ANY (?::bigint[])
         SQL;
 
@@ -32,6 +32,7 @@ final readonly class Place
         public int $lotSize,
         public Steps $steps,
         public bool $holdDeclinable,
+        public bool $weVerify,
         private int $chargeLead,
         private ?int $darkAfter,
         private ?int $plainAfter,
@@ -55,7 +56,7 @@ final readonly class Place
                 ReceiverBy::from($row->text('receiver_by')), Confirms::from($row->text('confirms')), $row->bool('names_giver'),
                 $row->bool('lock_first'), $row->bool('unlock_account_first'), $row->int('handover_hold_days'), $known, $row->text('accepts_by') === 'letter',
             ),
-            $row->int('accept_days'), $row->int('lot_size'), self::steps($row), $row->bool('hold_declinable'),
+            $row->int('accept_days'), $row->int('lot_size'), self::steps($row), $row->bool('hold_declinable'), $row->text('verifies_by') === 'house',
             $row->int('charge_lead_days'), $row->intOrNull('dark_after_days'), $row->intOrNull('plain_after_days'), $row->intOrNull('late_until_days'),
         );
     }

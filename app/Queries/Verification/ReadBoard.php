@@ -14,6 +14,9 @@ use Illuminate\Database\Connection;
 /** The mailboxes whose verification is due, by what goes dark first and how many names hang on it. */
 final readonly class ReadBoard
 {
+    /** Days in which a letter may well be answered too late: the house's own choice, no rule of the trade. */
+    private const SHORT = 3;
+
     /** Mailboxes. */
     public const PAGE = 20;
 
@@ -49,7 +52,7 @@ final readonly class ReadBoard
             ), page AS (
                 SELECT * FROM due WHERE (by, -names, mailbox) > (?::timestamptz, -?::bigint, ?) ORDER BY by, names DESC, mailbox LIMIT ?
             ), known AS (
-                SELECT d.by, d.names, d.mailbox, d.example, d.client_name, d.by_house, d.senders, b.id AS mailbox_id, b.address, b.takes_mail, b.forwards_to, o.contact_id
+                SELECT d.by, d.names, d.mailbox, d.example, d.client_name, d.by_house, d.senders, b.id AS mailbox_id, b.address, b.takes_mail, b.forwards_to, b.verified_on, o.contact_id
                 FROM page d JOIN mailboxes b ON lower(b.address) = lower(d.mailbox) JOIN roles o ON o.name_id = d.name_id AND o.role = 'registrant' AND upper_inf(o.span)
             )
             SELECT d.*, (SELECT min(f.written_on) FROM letters f WHERE f.mailbox_id = d.mailbox_id AND f.kind = 'verification' AND f.state = 'sent' AND NOT EXISTS (SELECT 1 FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.said_on >= f.written_on)) AS asked_on,
@@ -65,6 +68,15 @@ final readonly class ReadBoard
     public static function place(Row $last): string
     {
         return $last->text('by').'~'.$last->int('names').'~'.$last->text('mailbox');
+    }
+
+    /** Whether what is under way can't be relied on before its day: letters fail or are not answered, or none has gone, and few days are left. */
+    public static function cannotMeet(Row $row, Instant $now): bool
+    {
+        $by = $row->instant('by');
+        $fails = in_array($row->textOrNull('letter_state'), [null, LetterState::Returned->value, LetterState::Refused->value], true) || $row->text('takes_mail') === 'no' || self::isSilent($row, $now);
+
+        return $by !== null && ! $by->hasComeAt($now) && $now->daysUntil($by) <= self::SHORT && ($row->int('by_house') > 0 ? $fails : true);
     }
 
     /** Whether nobody has answered for days what the post took, and nobody has said anything else. */

@@ -20,9 +20,11 @@
                 <td data-label="Names"><a href="{{ route('roll', ['contact' => $row->int('contact_id'), 'finding' => $isLate ? 'contact.verification_lapsed' : 'contact.verify_by']) }}">{{ $row->int('names') === 1 ? $row->text('example') : number_format($row->int('names')).' names' }}</a></td>
                 <td data-label="Where it stands">
                     @if ($row->textOrNull('objection') !== null)<span class="is-bad">{{ $row->textOrNull('objection_by') === 'mail' ? 'They wrote back:' : 'Said to be wrong:' }}</span> <bdi>{{ $row->text('objection') }}</bdi>
-                    @elseif ($row->int('by_house') === 0)Its registrar writes: {{ $row->textOrNull('senders') }}. The one letter that asks to confirm the mailbox settles it.
+                    @elseif ($row->int('by_house') === 0){{ $row->instant('verified_on') === null ? '' : __('contacts.verification.answered_us', ['day' => App\Support\Dates::full($row->instant('verified_on'))]).' ' }}{{ __('contacts.verification.registrar_waits', ['senders' => $row->textOrNull('senders') ?? '']) }}
                     @elseif ($row->textOrNull('letter_state') === null)No letter was written yet.
                     @else<span class="{{ $fails ? 'is-bad' : '' }}">Our letter of {{ App\Support\Dates::full($row->instant('letter_on')) }} {{ $words->say('letters.state.'.$row->text('letter_state')) }}</span>@if ($row->textOrNull('letter_answer') !== null)<span class="lesser"><bdi>{{ $row->text('letter_answer') }}</bdi></span>@endif @endif
+                    @if ($row->int('by_house') > 0 && $row->textOrNull('senders') !== null)<span class="reason">{{ __('contacts.verification.also_waits', ['senders' => $row->text('senders')]) }}</span>@endif
+                    @if (App\Queries\Verification\ReadBoard::cannotMeet($row, $now))<span class="is-bad reason">{{ __('contacts.verification.too_late') }}</span>@endif
                     @if ($isSilent)<span class="is-bad reason">Nobody has answered since {{ App\Support\Dates::full($row->instant('asked_on')) }}: perhaps nobody reads it. Give another mailbox, call, or ask {{ $row->textOrNull('client_name') ?? 'whom it belongs to' }}.</span>@endif
                     @if ($row->textOrNull('forwards_to') !== null)<span class="lesser">answered from <bdi>{{ $row->text('forwards_to') }}</bdi>: it only forwards</span>@endif
                     @if ($row->text('takes_mail') === 'no')<span class="lesser is-bad">its host takes no mail</span>@endif
