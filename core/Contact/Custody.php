@@ -68,14 +68,22 @@ final readonly class Custody
         return Finding::dearestFirst($found);
     }
 
-    /** @return list<CustodyPart> what nobody else has of it, so that it stops once they leave */
+    /** @return list<CustodyPart> what they have of it and nobody else who is still there, so that it stops once they leave, or has stopped since */
     public function onlyWith(int $custodian): array
     {
-        return array_values(array_filter(CustodyPart::cases(), function (CustodyPart $part) use ($custodian): bool {
-            $there = $this->there($part);
+        return array_values(array_filter(CustodyPart::cases(), fn (CustodyPart $part): bool => $this->has($custodian, $part)
+            && array_filter($this->there($part), fn (Custodian $one): bool => $one->id !== $custodian) === []));
+    }
 
-            return count($there) === 1 && $there[0]->id === $custodian;
-        }));
+    /** @return list<string> who can sign in today */
+    public function canSignIn(): array
+    {
+        return array_map(fn (Custodian $one): string => $one->name, $this->there(CustodyPart::SignsIn));
+    }
+
+    public function has(int $custodian, CustodyPart $part): bool
+    {
+        return array_filter($this->custodians, fn (Custodian $one): bool => $one->id === $custodian && $one->part === $part) !== [];
     }
 
     /** @return list<Custodian> who have a part and have not left */

@@ -33,6 +33,9 @@ return [
         'do' => [
             'signs_in' => 'Give :next a login, and take :who’s away', 'second_factor' => 'Move the second factor to :next’s device', 'card' => 'Have another card written down there, and take :who’s away', 'way_back' => 'Make new recovery codes, and give them to :next',
         ],
+        'nobody_in' => '{0} Nobody here can sign in any more.|{1} Nobody here can sign in any more, and one name lies there.|[2,*] Nobody here can sign in any more, and :count names lie there.',
+        'can_sign_in' => '{1} :who can sign in today: ask them first.|[2,*] :who can sign in today: ask them first.', 'ways_in' => 'The other ways back in, those that help most first:',
+        'has_already' => ':next already has it; take :who’s away',
         'written' => 'Written down.', 'has_left' => ':who has left; what they hold is told as at risk until it is handed over.', 'is_back' => ':who is back.',
         'handing' => 'What :from has goes to :to', 'nothing' => 'There is nothing to hand over.',
         'done' => '{0} Nothing of it was open.|{1} Done at one account.|[2,*] Done at :count accounts.', 'left' => '{0} Nothing of it was open.|{1} Left as it is at one account.|[2,*] Left as it is at :count accounts.',

@@ -112,6 +112,22 @@ final class CustodyTest extends TestCase
         return (string) parse_url((string) $answer->headers->get('Location'), PHP_URL_PATH);
     }
 
+    public function test_pages_agree_about_somebody_who_has_left_and_about_who_can_sign_in(): void
+    {
+        $this->house->name('bell.com');
+        $this->give($this->odile, 'signs_in');
+        $this->give($this->odile, 'second_factor');
+        $lost = "/accounts/{$this->house->ours->id}/lost";
+        $this->get($lost)->assertSee('Odile Harrow can sign in today: ask them first.')->assertDontSee('Nobody here can sign in');
+        $this->post("/custody/{$this->odile->id}/leave")->assertSessionHas('told');
+        $this->get("/custody/{$this->odile->id}")->assertSee('something that nobody else has')->assertDontSee('Nothing stops');
+        $this->get('/custody')->assertSee('Nobody who is still there can sign in');
+        $this->get($lost)->assertSee('Nobody here can sign in any more, and one name lies there.');
+        // Whoever has a login already needs none.
+        $this->give($this->theo, 'signs_in');
+        $this->get($this->begin($this->odile, $this->theo))->assertSee('Theo Tern already has it; take Odile Harrow’s away')->assertDontSee('Give Theo Tern a login')->assertSee('Move the second factor to Theo Tern’s device');
+    }
+
     public function test_what_is_left_as_it_is_says_why_and_is_a_stewards_to_say(): void
     {
         $this->give($this->odile, 'signs_in');

@@ -10,6 +10,7 @@ use App\Models\Custodian;
 use App\Models\Handing;
 use App\Models\HandingLine;
 use App\Models\HandingState;
+use App\Queries\Custody\ReadCustody;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
@@ -18,7 +19,7 @@ use Illuminate\View\View;
 /** Somebody's custody handed to another: its slips, what was done at each account, and the proof. */
 final readonly class HandingController
 {
-    public function __construct(private HandCustody $hand, private Words $words)
+    public function __construct(private HandCustody $hand, private ReadCustody $custody, private Words $words)
     {
     }
 
@@ -34,6 +35,7 @@ final readonly class HandingController
         $handing->load(['from', 'to', 'opener', 'proof', 'lines.account.registrar', 'lines.ender']);
 
         return view('custody.handing', [
+            'custody' => $this->custody->of(array_values($handing->lines->map(fn (HandingLine $line): int => $line->account_id)->all())),
             'handing' => $handing, 'open' => $handing->lines->filter(fn (HandingLine $line): bool => $line->state === HandingState::Open)->count(), 'words' => $this->words,
         ]);
     }

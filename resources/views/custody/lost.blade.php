@@ -2,7 +2,8 @@
 <x-layout :title="'The way back into '.$account->number" area="People">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('accounts.show', $account) }}">{{ $account->registrar->name }} {{ $account->number }}</a></nav>
     <h1>The way back into {{ $account->registrar->name }} <span class="name">{{ $account->number }}</span></h1>
-    <p class="sentence">Nobody can sign in: {{ number_format($custody['account']->int('names')) }} names wait. What is written down, in the order in which it helps.</p>
+    @php($in = $custody['custody']->canSignIn())
+    <p class="sentence">{{ $in === [] ? $words->count('contacts.custody.nobody_in', $custody['account']->int('names')) : $words->count('contacts.custody.can_sign_in', count($in), ['who' => implode(', ', $in)]) }} {{ __('contacts.custody.ways_in') }}</p>
     <section class="card slip"><h2>Slip</h2>
         <ol class="steps">
             <li><strong>Ask whoever holds the way back</strong><span class="lesser">{{ implode(', ', $names(Acre\Core\Contact\CustodyPart::WayBack)) ?: 'nobody is written down' }}</span>@if ($account->way_back !== null)<div class="copy"><span class="lesser">Written down</span> <code class="values" tabindex="0">{{ $account->way_back }}</code></div>@endif</li>

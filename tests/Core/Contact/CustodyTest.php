@@ -52,5 +52,9 @@ final class CustodyTest extends TestCase
     {
         $custody = new Custody([self::one(1, CustodyPart::SignsIn), self::one(2, CustodyPart::SignsIn, true), self::one(1, CustodyPart::SecondFactor), self::one(3, CustodyPart::SecondFactor), self::one(3, CustodyPart::Card)]);
         self::assertSame([[CustodyPart::SignsIn], [], [CustodyPart::Card]], [$custody->onlyWith(1), $custody->onlyWith(2), $custody->onlyWith(3)]);
+        // Of somebody who has left it has stopped already, as the account's own findings say.
+        $left = new Custody([self::one(1, CustodyPart::SignsIn, true)]);
+        self::assertSame([[CustodyPart::SignsIn], [CustodyFinding::Nobody, CustodyFinding::HeldByOneWhoLeft]], [$left->onlyWith(1), self::tags($left)]);
+        self::assertSame([[], ['1']], [$left->canSignIn(), array_map(fn (string $who): string => preg_replace('/\D/', '', $who) ?? '', $custody->canSignIn())]);
     }
 }
