@@ -141,6 +141,7 @@ return [
         'shown_has_changed' => 'Since this page was made something has changed: it would now do more than it showed. Nothing was done; look again and press once more.',
         'not_prepared' => 'This docket was settled or called off meanwhile. Nothing was done twice.',
         'not_yet' => 'What was done can’t have been done on :date: that day is still to come.',
+        'before_settled' => 'Enter a day from :settled on: nobody had settled this docket on :date.',
         'before_it_began' => ':name came into its account only on :date, so it can’t have left it before.',
         'not_held' => ':name is held here no more: call its line off instead.',
         'no_reason' => 'Say in a few words why it was refused; the proof will carry it.',

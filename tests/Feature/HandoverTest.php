@@ -147,12 +147,12 @@ final class HandoverTest extends TestCase
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'refused', 'lines' => [DocketLine::query()->where('name_id', $names[1]->id)->sole()->id], 'reason' => ''])->assertSessionHasErrors('deed');
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'refused', 'lines' => [DocketLine::query()->where('name_id', $names[1]->id)->sole()->id], 'reason' => "The receiver\ndid not want it"]);
         $this->get("/dockets/{$docket->id}/proof")->assertNotFound();
-        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-05'])->assertSessionHasNoErrors();
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertSessionHasNoErrors();
 
         $docket->refresh();
         self::assertSame(DocketState::Closed, $docket->state);
         $proof = Proof::query()->sole();
-        $this->get("/dockets/{$docket->id}/proof")->assertOk()->assertSee($proof->sha256)->assertSee('handed over on 5 Oct 2026');
+        $this->get("/dockets/{$docket->id}/proof")->assertOk()->assertSee($proof->sha256)->assertSee('handed over on 6 Oct 2026');
         $text = (string) $this->get("/dockets/{$docket->id}/proof.txt")->assertOk()->getContent();
         self::assertSame(hash('sha256', $text), $proof->sha256);
         self::assertStringContainsString("name: two.com\nresult: refused\nbefore: Skerry Registrations 40718, for Wickerby Bell Foundry\nafter: Skerry Registrations 40718, for Wickerby Bell Foundry\nreason: The receiver did not want it", $text);
@@ -239,7 +239,8 @@ final class HandoverTest extends TestCase
     {
         $name = $this->house->name('one.com', since: '2026-10-02');
         $docket = $this->settled([$name]);
-        foreach (['2026-10-07' => 'still to come', '2026-10-01' => 'only on 2 Oct 2026'] as $day => $why) {
+        foreach (['2026-10-07' => ['2026-10-06', 'still to come'], '2026-10-05' => ['2026-10-06', 'nobody had settled this docket on 5 Oct 2026'], '2026-10-01' => ['2026-09-30', 'only on 2 Oct 2026']] as $day => [$settled, $why]) {
+            $docket->update(['settled_on' => Instant::of($settled)]);
             $this->actingAs($this->house->steward)->from("/dockets/{$docket->id}")->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => $day])->assertSessionHasErrors('deed');
             $this->get("/dockets/{$docket->id}")->assertSee($why);
         }

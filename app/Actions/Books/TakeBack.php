@@ -69,7 +69,13 @@ final class TakeBack extends DeedInBooks
     {
         $line = $this->line($file->nameId, $terms);
 
-        return ['before' => $line->after ?? [], 'after' => $line->before ?? []];
+        if ($line === null) {
+            return ['before' => [], 'after' => []];
+        }
+        // What is so now: somebody may have changed it since.
+        $today = $this->deeds->of($line->docket)->beforeAndAfter($file, $line->docket->terms)['before'];
+
+        return ['before' => array_intersect_key($today, $line->before ?? []) + ($line->after ?? []), 'after' => $line->before ?? []];
     }
 
     protected function inWords(array $terms): array

@@ -37,6 +37,11 @@ final class DeedError extends DomainException
         return self::say('not_yet', ['date' => $date]);
     }
 
+    public static function beforeSettled(string $date, string $settled): self
+    {
+        return self::say('before_settled', ['date' => $date, 'settled' => $settled]);
+    }
+
     public static function beforeItBegan(string $name, string $date): self
     {
         return self::say('before_it_began', ['name' => $name, 'date' => $date]);

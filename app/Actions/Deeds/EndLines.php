@@ -43,6 +43,21 @@ final readonly class EndLines
     }
 
     /**
+     * Whether what a docket wants can have been done on that day.
+     *
+     * @throws DeedError when it is still to come, or nobody had settled the docket yet
+     */
+    public static function judgeDay(Docket $docket, Instant $on, Instant $now): void
+    {
+        if ($on->isAfter($now)) {
+            throw DeedError::notYet(Dates::full($on));
+        }
+        if ($docket->settled_on !== null && $on->isBefore($docket->settled_on->toDay())) {
+            throw DeedError::beforeSettled(Dates::full($on), Dates::full($docket->settled_on));
+        }
+    }
+
+    /**
      * The holding changes in the same transaction.
      *
      * @param  list<int>|null  $lineIds  null: all that are open
@@ -54,9 +69,7 @@ final readonly class EndLines
     public function done(User $user, Docket $docket, ?array $lineIds, Instant $on): int
     {
         $now = $this->clock->now();
-        if ($on->epoch > $now->epoch) {
-            throw DeedError::notYet(Dates::full($on));
-        }
+        self::judgeDay($docket, $on, $now);
         // Today's are known to the second, so that what follows on the same day follows.
         $at = $on->precision === Precision::Day && $on->equals($now) ? $now : $on;
 

@@ -13,7 +13,6 @@ use App\Models\Ending;
 use App\Models\LineState;
 use App\Models\SetbackKind;
 use App\Models\User;
-use App\Support\Dates;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Builder;
@@ -46,8 +45,8 @@ final readonly class EndMany
         if ($how === 'refused' && trim($reason) === '') {
             throw DeedError::noReason();
         }
-        if ($on !== null && $on->isAfter($this->clock->now())) {
-            throw DeedError::notYet(Dates::full($on));
+        if ($on !== null) {
+            EndLines::judgeDay($docket, $on, $this->clock->now());
         }
         $ending = Ending::query()->create(['docket_id' => $docket->id, 'user_id' => $user->id, 'how' => $how, 'done_on' => $how === 'done' ? $on : null, 'reason' => $how === 'refused' ? $reason : null, 'lines' => $lineIds === null ? null : '{'.implode(',', $lineIds).'}']);
         EndDocketLines::dispatch($ending->id);

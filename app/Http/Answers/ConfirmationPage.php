@@ -49,7 +49,7 @@ final readonly class ConfirmationPage implements AnswerPage
         };
     }
 
-    /** @return array<string, string> what is to stand on record, by field; to whom it belongs alone is told in full */
+    /** @return array<string, string> what is to stand on record, by field, whole: nobody agrees to what they can't read, and only the new registrant has the link */
     private function data(Contact $new): array
     {
         $value = $new->today->value($new->kind);
@@ -57,7 +57,7 @@ final readonly class ConfirmationPage implements AnswerPage
         foreach (Field::cases() as $field) {
             $said = $value->field($field);
             if ($said !== null) {
-                $data[$field->value] = in_array($field, [Field::Street, Field::Voice], true) ? Masked::value($said) : ($field === Field::Mailbox ? Masked::mailbox($said) : $said);
+                $data[$field->value] = $said;
             }
         }
 
