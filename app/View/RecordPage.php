@@ -48,6 +48,17 @@ final readonly class RecordPage
         return $this->file !== null && $this->file->watched === null;
     }
 
+    /** How its registry says that it is deleted: `redemption`, `pending_delete`, or `no_such_name` of one that we hold; null: it doesn't. */
+    public function gone(): ?string
+    {
+        if ($this->last !== null && ! $this->last->found) {
+            return $this->isHeld() ? 'no_such_name' : null;
+        }
+        $phase = Status::proven($this->record->statuses ?? []);
+
+        return $phase?->isDeleted() === true ? $phase->value : null;
+    }
+
     /** @return Collection<int, Drift> */
     public function differing(): Collection
     {

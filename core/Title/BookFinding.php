@@ -44,6 +44,11 @@ enum BookFinding: string implements FindingTag
     case UpdatesProhibited = 'updates_prohibited';
     case LockStopsMovement = 'lock_stops_movement';
     case MayBeCharged = 'may_be_charged';
+    case NoEnd = 'no_end';
+    case RestoreFirst = 'restore_first';
+    /** By the end that is to be recorded it would be over all the same. */
+    case StillOver = 'still_over';
+    case TooFarAhead = 'too_far_ahead';
 
     public static function area(): string
     {
@@ -53,7 +58,9 @@ enum BookFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited => [],
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited, self::NoEnd, self::RestoreFirst => [],
+            self::StillOver => ['until'],
+            self::TooFarAhead => ['until', 'years'],
             self::NoLock, self::NoCode => ['suffix'],
             self::CodeUnderLock => [],
             self::LockStopsMovement, self::StillBegun => ['docket'],
@@ -82,7 +89,9 @@ enum BookFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode => Cure::LeaveOut,
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode, self::NoEnd, self::StillOver => Cure::LeaveOut,
+            self::RestoreFirst => Cure::RestoreFirst,
+            self::TooFarAhead => Cure::LookAtRecord,
             self::LockStopsMovement, self::StillBegun => Cure::SeeDocket,
             self::MayBeCharged, self::UpdatesProhibited, self::NotSeenGone => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,

@@ -25,6 +25,14 @@ return [
         'explained' => 'What we mean to do when they end, in our own books; what each registrar does by itself is set at its own page.',
         'after' => 'It is done at once, nobody outside is asked, and it can be undone as long as nobody changes it again.',
     ],
+    'record_renewal' => [
+        'title' => 'Record their renewal',
+        'headline' => '{1} Record the renewal of one name, :years|[0,*] Record the renewal of :names names, :years',
+        'one_line' => 'renewed :years',
+        'for' => 'Renewed for', 'years' => '{1} for one year|[2,*] for :count years',
+        'explained' => 'For names that were renewed at their registrar: their new end is recorded here. Nothing is renewed or paid by it.',
+        'after' => 'It is done at once, and can be undone as long as nobody changes the end again. If the registry still says otherwise, the next look shows it.',
+    ],
     'change_words' => [
         'title' => 'Give them words',
         'headline' => '{1} One name: :change|[0,*] :names names: :change',

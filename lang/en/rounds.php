@@ -26,7 +26,6 @@ return [
         'charge_unconfirmed' => 'was to be charged to :account, and still ends',
         'presumed' => 'should have renewed at :account; nothing confirms it',
         'cost' => 'may not have renewed',
-        'deed' => 'Write the new end',
     ],
     'charge' => ['says' => 'charged by itself to :account', 'unknown' => 'price not written down'],
     'missing' => ['says' => 'missing from the whole list of :account', 'cost' => 'gone elsewhere, or deleted'],

@@ -56,6 +56,31 @@ final class DeedsInBooksTest extends TestCase
         app(GatherNames::class)->add($by ?? $this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
     }
 
+    public function test_a_renewal_is_recorded_in_two_clicks_for_many_at_once_and_taken_back(): void
+    {
+        $this->house->name('one.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
+        $this->house->name('leap.com', facts: ['created_on' => Instant::of('2020-02-29'), 'ends_on' => Instant::of('2026-10-12')]);
+        $this->house->name('gone.com', facts: ['ends_on' => Instant::of('2026-09-12'), 'statuses' => ['redemptionPeriod'], 'deleted_since' => Instant::of('2026-10-01')]);
+        $this->house->name('noend.com', facts: ['ends_on' => null]);
+        $this->house->name('old.com', facts: ['ends_on' => Instant::of('2024-10-12'), 'intent' => 'by_itself']);
+        $page = (string) $this->actingAs($this->house->steward)->get('/rounds')->assertSee('Record the renewal')->getContent();
+        self::assertSame(1, preg_match('~href="([^"]+record_renewal\?name=leap\.com%2Cone\.com)"~', $page, $found), 'those of one day together');
+        $this->get(html_entity_decode($found[1] ?? ''))->assertOk()->assertSeeInOrder(['Record the renewal of 2 names, for one year', '12 Oct 2026', '12 Oct 2027']);
+        $this->get('/deeds/record_renewal?name=gone.com,noend.com,old.com')->assertSee('a renewal counts only once it is restored')->assertSee('nothing can be added to it')->assertSee('Even then it would have ended on 12 Oct 2025');
+        $this->get('/deeds/record_renewal?name=old.com&years=3')->assertSee('1 of 1 can go now');
+        $this->get('/deeds/record_renewal?name=one.com&years=10')->assertSee('no more than 10 years ahead');
+        foreach (['0', '11', 'x', '-1'] as $odd) {
+            $this->get("/deeds/record_renewal?name=one.com&years={$odd}")->assertOk()->assertDontSee('can go now');
+        }
+        $docket = $this->press('/deeds/record_renewal?name=leap.com,one.com&years=2');
+        self::assertSame(['2028-10-12', '2028-10-12'], Registration::query()->whereIn('name_id', Name::query()->whereIn('ascii', ['one.com', 'leap.com'])->pluck('id'))->get()->map(fn (Registration $one): ?string => $one->ends_on?->date())->all());
+        $this->get('/rounds')->assertDontSee('leap.com');
+        $this->get('/names/one.com/history')->assertSeeInOrder(['Steward Tern', 'ends: 12 Oct 2026 → 12 Oct 2028']);
+        $id = basename((string) $docket->headers->get('Location'));
+        $this->press("/deeds/take_back?docket={$id}")->assertRedirect();
+        self::assertSame(['2026-10-12', '2026-10-12'], Registration::query()->whereIn('name_id', Name::query()->whereIn('ascii', ['one.com', 'leap.com'])->pluck('id'))->get()->map(fn (Registration $one): ?string => $one->ends_on?->date())->all());
+    }
+
     public function test_what_is_ours_no_more_is_closed_and_its_past_stays(): void
     {
         [$kept, $gone, $watched] = [$this->house->name('kept.com'), $this->house->name('gone.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']), $this->house->name('watched.com')];

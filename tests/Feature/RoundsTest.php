@@ -233,7 +233,7 @@ final class RoundsTest extends TestCase
     public function test_the_morning_letter_is_written_once_a_day_to_those_who_want_it(): void
     {
         $this->house->name('ends.com', facts: ['ends_on' => Instant::of('2026-10-12')]);
-        $this->actingAs($this->house->clerk)->get('/rounds/letter')->assertSee('by 12 Oct: ends.com, ends, for Wickerby Bell Foundry')->assertSee('/names/ends.com/edit');
+        $this->actingAs($this->house->clerk)->get('/rounds/letter')->assertSee('by 12 Oct: ends.com, ends, for Wickerby Bell Foundry')->assertSee('/names/ends.com');
         $this->post('/rounds/letter', ['morning' => '1'])->assertRedirect();
         $mailer = Mail::mailer();
         self::assertInstanceOf(Mailer::class, $mailer);

@@ -13,6 +13,7 @@ use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\ChangeWords;
 use App\Actions\Books\GiveToClient;
 use App\Actions\Books\LetGo;
+use App\Actions\Books\RecordRenewal;
 use App\Actions\Books\TakeBack;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Outside\LeaveDrift;
@@ -31,7 +32,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, ChangeWords::class, LetGo::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, RecordRenewal::class, ChangeWords::class, LetGo::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

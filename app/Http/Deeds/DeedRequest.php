@@ -16,6 +16,9 @@ class DeedRequest extends FormRequest
 {
     use SignedIn;
 
+    /** Characters of names that stand in an address, commas between. */
+    private const NAMES = 4_000;
+
     /** Words of the address that say which names. */
     private const WHICH = ['of', 'name', 'docket', 'without'];
 
@@ -24,7 +27,7 @@ class DeedRequest extends FormRequest
     {
         return [
             'of' => ['nullable', 'string', 'max:300'],
-            'name' => ['nullable', 'string', 'max:300'],
+            'name' => ['nullable', 'string', 'max:'.self::NAMES],
             'docket' => ['nullable', 'integer', 'min:1', 'max:999999999'],
             'without' => ['nullable', 'array', 'max:50'],
             'without.*' => ['string', 'max:80'],
@@ -39,7 +42,7 @@ class DeedRequest extends FormRequest
         // An address that somebody mangled shows a page and no error.
         foreach (['of', 'name', 'q', 'give', 'take'] as $key) {
             if ($this->has($key)) {
-                $this->merge([$key => mb_substr($this->word($key), 0, 300)]);
+                $this->merge([$key => mb_substr($this->word($key), 0, $key === 'name' ? self::NAMES : 300)]);
             }
         }
         if (preg_match('/^\d{1,9}$/D', $this->word('docket')) !== 1) {
@@ -52,9 +55,9 @@ class DeedRequest extends FormRequest
     public function names(GatherNames $gather): ?array
     {
         if ($this->filled('name')) {
-            $name = (new Name)->resolveRouteBinding($this->word('name'));
+            $found = array_filter(array_map(fn (string $name): ?int => (new Name)->resolveRouteBinding(trim($name))?->id, explode(',', $this->word('name'))), is_int(...));
 
-            return $name === null ? null : [$name->id];
+            return $found === [] ? null : array_values(array_unique($found));
         }
         if ($this->filled('docket')) {
             return array_values(array_map(fn (mixed $id): int => is_int($id) ? $id : 0, DocketLine::query()->where('docket_id', $this->integer('docket'))->where('state', LineState::Done)->orderBy('position')->toBase()->pluck('name_id')->all()));

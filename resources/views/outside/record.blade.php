@@ -6,6 +6,7 @@
         <form method="post" action="{{ route('record.ask') }}" class="head-deeds">@csrf<input type="hidden" name="names" value="{{ $domain->ascii }}"><button class="{{ $last === null && $troubles === [] ? 'main' : '' }}">{{ $last === null && $troubles === [] ? 'Ask the directories' : 'Ask again' }}</button></form>
     </div>
     <p class="sentence">
+        @if ($page->gone() !== null)<strong class="is-bad">{{ $words->say('outside.record.gone.'.$page->gone()) }}</strong> @endif
         @if ($last === null) {{ $troubles === [] ? __('outside.record.unread') : __('outside.record.unreadable') }}
         @elseif (! $last->found) {{ __('outside.record.empty') }}
         @elseif ($record === null) What came can’t be read; <a href="{{ route('record.raw', [$domain->ascii, $last->id]) }}">the raw answer</a>.
