@@ -100,7 +100,7 @@ final readonly class RoundsInWords
             foreach ($items as $item) {
                 $given = $this->rounds->marks[$item->key]->givenToName ?? '';
                 $lines[] = '  '.$this->due($item->due).': '.$item->title.', '.$item->says.'. '.ucfirst($item->cost).'.'.($given === '' ? '' : " Given to {$given}.").($this->before($item) === null ? '' : ' '.$this->before($item));
-    xx
+                $lines[] = '    '.($item->see ?? $item->address);
             }
         }
 
