@@ -20,11 +20,15 @@ final readonly class Material
     {
     }
 
-    /** Whether name, organisation or mailbox become others. What was not known and is written down is no change, nor is a name that is found to be an organisation's. */
+    /** Whether name, organisation or mailbox become others. What was not known and is written down is no change, nor is a name that is found to be an organisation's; an organisation that is entered for a person is one. */
     public static function is(Contact $before, Contact $after): bool
     {
         foreach ([Field::Name, Field::Organisation] as $field) {
             $was = $before->field($field);
+            // Whoever stands there as a person and has an organisation entered hands the name to that: it is the legal holder then (Transfer Policy II.A.1.1, from memory).
+            if ($field === Field::Organisation && $was === null && $after->organisation !== null && $before->kind === HolderKind::Person && $before->person !== null) {
+                return true;
+            }
             $found = $before->kind === HolderKind::Unknown && $was === $after->organisation;
             if ($was !== null && $was !== $after->field($field) && ! $found) {
                 return true;

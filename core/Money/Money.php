@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Acre\Core\Money;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\Exception\RoundingNecessaryException;
 use Brick\Math\RoundingMode;
 use JsonSerializable;
 
-/** An amount in one currency, to two decimals. Amounts of two currencies never add. */
+/** An amount in one currency, to as many decimals as that has. Amounts of two currencies never add. */
 final readonly class Money implements JsonSerializable
 {
     private const SIGNS = ['GBP' => '£', 'EUR' => '€', 'USD' => '$'];
@@ -25,14 +26,18 @@ final readonly class Money implements JsonSerializable
      */
     public static function of(string $amount, string $currency): self
     {
-        if (preg_match('/^-?\d{1,10}(\.\d{1,2})?$/D', $amount) !== 1) {
+        if (preg_match('/^-?\d{1,10}(\.\d{1,4})?$/D', $amount) !== 1) {
             throw MoneyError::notAnAmount($amount);
         }
         if (preg_match('/^[A-Z]{3}$/D', $currency) !== 1) {
             throw MoneyError::notACurrency($currency);
         }
 
-        return new self(BigDecimal::of($amount)->toScale(2), $currency);
+        try {
+            return new self(BigDecimal::of($amount)->toScale(Decimals::of($currency)), $currency);
+        } catch (RoundingNecessaryException) {
+            throw MoneyError::tooFine($amount, $currency, Decimals::of($currency));
+        }
     }
 
     /** @throws MoneyError when the currencies differ */
@@ -55,7 +60,7 @@ final readonly class Money implements JsonSerializable
     {
         $rate = BigDecimal::of($percent)->dividedBy(100, 6, RoundingMode::HALF_UP)->plus(1);
 
-        return new self($this->amount->multipliedBy($rate)->toScale(2, RoundingMode::HALF_UP), $this->currency);
+        return new self($this->amount->multipliedBy($rate)->toScale(Decimals::of($this->currency), RoundingMode::HALF_UP), $this->currency);
     }
 
     public function equals(self $other): bool

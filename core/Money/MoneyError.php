@@ -8,9 +8,14 @@ use InvalidArgumentException;
 
 final class MoneyError extends InvalidArgumentException
 {
+    public static function tooFine(string $amount, string $currency, int $decimals): self
+    {
+        return new self("“{$amount}” has more decimals than {$currency}, which has ".($decimals === 0 ? 'none' : (string) $decimals).'.');
+    }
+
     public static function notAnAmount(string $given): self
     {
-        return new self("“{$given}” is not an amount: write it as 12.50, with two decimals at most.");
+        return new self("“{$given}” is not an amount: write it as 12.50.");
     }
 
     public static function notACurrency(string $given): self

@@ -9,6 +9,7 @@ return [
     'guarded_list' => 'This list changes mailboxes at which registrants are asked. A Steward or an Owner must import it.',
     'cut' => 'The first :most; there are more.',
     'currency' => 'Write the three letters of a currency, such as GBP.',
+    'currency' => 'There is no such currency: write its code of three letters, such as GBP.',
     'amount' => 'Write an amount such as 120.00, with the currency behind it if it is another than the house’s.',
     'no_role' => 'Names under .:suffix have no such contact any more.',
     'steps' => 'These are no fields of the record: :what.',

@@ -10,6 +10,7 @@ return [
         'date' => '“:value” is no date in the order that was chosen for this file.',
         'either' => '“:value” is neither yes nor no.',
         'mailbox' => '“:value” is not a mailbox.',
+        'currency' => '“:value” is in no currency that there is.',
         'amount' => '“:value” is no amount of money.',
         'long' => 'The value is longer than 200 characters.',
         'long_word' => 'The word “:value” is longer than :most letters.',

@@ -108,7 +108,7 @@ final class ImportTest extends TestCase
         self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
 
         $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'renews by itself', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Bring 3 names in')->assertSee('99999');
-        $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2027-11-02', '2028-11-02']);
+        $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2 Nov 2027', '2 Nov 2028']);
         $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
         foreach (['Line 2 has this name already', 'has an underscore', '“31.02.2027” is no date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {
             $refused->assertSee($why);
@@ -184,7 +184,7 @@ final class ImportTest extends TestCase
         self::assertArrayNotHasKey('order', $import->matched);
         $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends']])->assertSessionHasErrors('order');
         $import = $this->match($import, 'mdy');
-        $this->get("/bring-in/{$import->id}")->assertSee('2027-03-04');
+        $this->get("/bring-in/{$import->id}")->assertSee('4 Mar 2027');
     }
 
     public function test_columns_are_matched_sensibly_or_not_at_all(): void
@@ -282,7 +282,7 @@ final class ImportTest extends TestCase
 
         // A list that has it again takes the finding away.
         $again = $this->bring("name\npeal.org\n");
-        $this->get("/bring-in/{$again->id}?verdict=changed")->assertSeeInOrder(['peal.org', 'missing from the list since', '2026-10-06', 'nothing']);
+        $this->get("/bring-in/{$again->id}?verdict=changed")->assertSeeInOrder(['peal.org', 'missing from the list since', '6 Oct 2026', 'nothing']);
         $this->get('/names/peal.org')->assertDontSee('Its account was listed whole');
     }
 

@@ -4,15 +4,37 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use Acre\Core\Money\Decimals;
 use Acre\Core\Money\Money;
 use Illuminate\Support\Facades\DB;
+use NumberFormatter;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use ResourceBundle;
 use Tests\TestCase;
 
 /** Amounts, held against PostgreSQL's numeric, which rounds halves away from nothing. */
 final class MoneyReferenceTest extends TestCase
 {
+    /** ISO 4217's minor units, held against ICU: where ICU follows what people do instead (RSD, LAK …), ISO's two stand. */
+    public function test_decimals_agree_with_icu(): void
+    {
+        $icu = fn (string $currency): int => (int) (new NumberFormatter("en@currency={$currency}", NumberFormatter::CURRENCY))->getAttribute(NumberFormatter::FRACTION_DIGITS);
+        $known = ResourceBundle::create('en', 'ICUDATA-curr')?->get('Currencies');
+        self::assertInstanceOf(ResourceBundle::class, $known);
+        $checked = 0;
+        foreach ($known as $currency => $words) {
+            self::assertIsString($currency);
+            $ours = Decimals::of($currency);
+            if ($ours !== 2 || $icu($currency) > 2) {
+                self::assertContains($icu($currency), $ours === 3 ? [3, 0] : [$ours], $currency);
+                $checked++;
+            }
+        }
+        self::assertGreaterThan(24, $checked);
+        self::assertSame([2, 2, 2, 2], array_map($icu, ['GBP', 'EUR', 'USD', 'CHF']));
+    }
+
     public function test_taxes_and_sums_agree_with_numeric(): void
     {
         $random = new Randomizer(new Mt19937(4217));

@@ -22,6 +22,8 @@ final class AmountTest extends TestCase
     #[TestWith(["1\u{202F}234,50\u{A0}€", '1234.50', 'EUR'])]
     #[TestWith(['£9.90', '9.90', 'GBP'])]
     #[TestWith(['chf 9', '9.00', 'CHF'])]
+    #[TestWith(['KWD 9.125', '9.125', 'KWD'])]
+    #[TestWith(['1,234 GBP', '1234.00', 'GBP'])]
     #[TestWith(['0', '0.00', null])]
     #[TestWith(['007', '7.00', null])]
     public function test_points_and_commas_are_told_apart(string $written, string $decimal, ?string $currency): void

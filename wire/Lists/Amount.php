@@ -9,6 +9,8 @@ final readonly class Amount
 {
     private const SIGNS = ['£' => 'GBP', '€' => 'EUR', '$' => 'USD'];
 
+    private const THREE = ['BHD', 'IQD', 'JOD', 'KWD', 'LYD', 'OMR', 'TND'];
+
     private function __construct(public string $decimal, public ?string $currency)
     {
     }
@@ -27,8 +29,12 @@ final readonly class Amount
         if (preg_match('/^(?<whole>\d+|\d{1,3}(?:[.,]\d{3})+)(?:[.,](?<decimals>\d{1,2}))?$/D', $number, $read) !== 1) {
             return null;
         }
-        $whole = ltrim(str_replace(['.', ','], '', $read['whole']), '0');
         $sign = $part['before'] !== '' ? $part['before'] : $part['after'] ?? '';
+        // Three digits behind a single point or comma are decimals where the currency has three (ISO 4217).
+        if (in_array(strtoupper($sign), self::THREE, true) && preg_match('/^(\d{1,9})[.,](\d{3})$/D', $number, $exact) === 1) {
+            return new self((ltrim($exact[1], '0') === '' ? '0' : ltrim($exact[1], '0')).'.'.$exact[2], strtoupper($sign));
+        }
+        $whole = ltrim(str_replace(['.', ','], '', $read['whole']), '0');
         if (strlen($whole) > 9) {
             return null;
         }

@@ -9,6 +9,8 @@ use Acre\Core\Delegation\ServerNames;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
+use Acre\Core\Money\Money;
+use Acre\Core\Money\MoneyError;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Wire\Lists\Amount;
@@ -16,6 +18,7 @@ use Acre\Wire\Lists\Cell;
 use Acre\Wire\Lists\DateOrder;
 use Acre\Wire\Lists\ListRow;
 use App\Actions\Names\Labels;
+use App\Support\Currencies;
 
 /** Reads one line of a list into facts, or says which value is wrong and why. */
 final class ReadRow
@@ -171,7 +174,15 @@ final class ReadRow
     {
         $amount = Amount::read($value) ?? throw RefusedRow::because('amount', $value);
 
-        return [$amount->decimal, $amount->currency ?? $this->currency];
+        $currency = $amount->currency ?? $this->currency;
+        if (! Currencies::isKnown($currency)) {
+            throw RefusedRow::because('currency', $value);
+        }
+        try {
+            return [Money::of($amount->decimal, $currency)->decimal(), $currency];
+        } catch (MoneyError $e) {
+            throw RefusedRow::saying($e->getMessage(), $value);
+        }
     }
 
     /** @return list<string> */

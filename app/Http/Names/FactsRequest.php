@@ -10,12 +10,15 @@ use Acre\Core\Contact\Mailbox;
 use Acre\Core\Delegation\ServerNames;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Money\Money;
+use Acre\Core\Money\MoneyError;
 use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Lists\Amount;
 use App\Http\SignedIn;
 use App\Models\Guarded;
 use App\Models\Name;
+use App\Support\Currencies;
 use App\Support\HouseSettings;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
@@ -78,8 +81,21 @@ final class FactsRequest extends FormRequest
 
     private function amount(string $field, mixed $value, Closure $fail): void
     {
-        if (! is_string($value) || Amount::read($value) === null) {
+        $read = is_string($value) ? Amount::read($value) : null;
+        if ($read === null) {
             $fail(__('forms.amount'));
+
+            return;
+        }
+        if (! Currencies::isKnown($read->currency ?? 'EUR')) {
+            $fail(__('forms.currency'));
+
+            return;
+        }
+        try {
+            Money::of($read->decimal, $read->currency ?? app(HouseSettings::class)->currency());
+        } catch (MoneyError $e) {
+            $fail($e->getMessage());
         }
     }
 

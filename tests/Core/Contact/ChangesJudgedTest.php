@@ -70,6 +70,15 @@ final class ChangesJudgedTest extends TestCase
         return $change->findings($suffix, 'Northgate Names');
     }
 
+    /** ICANN's Transfer Policy, II.A.1.1 (from memory): whoever stands there as an organisation is the legal holder. */
+    public function test_an_organisation_entered_for_a_person_is_material(): void
+    {
+        $of = fn (?string $organisation, ?string $person, HolderKind $kind): Contact => Contact::of($kind, $organisation, $person, null, null, Mailbox::tryOf('ledger@bells.example'));
+        self::assertTrue(Material::is($of(null, 'Gudrun Kettle', HolderKind::Person), $of('Bell Foundry', 'Gudrun Kettle', HolderKind::Organisation)));
+        self::assertFalse(Material::is($of(null, 'Bell Foundry', HolderKind::Unknown), $of('Bell Foundry', null, HolderKind::Organisation)), 'what it was called was the organisation');
+        self::assertFalse(Material::is($of(null, null, HolderKind::Unknown), $of('Bell Foundry', null, HolderKind::Organisation)), 'nobody knew who it was');
+    }
+
     public function test_showing_more_waits_for_the_holder_and_showing_less_for_nobody(): void
     {
         // ICANN Registration Data Policy §9.2: more than the least is shown on the registrant's word only.

@@ -14,6 +14,10 @@ final class MoneyTest extends TestCase
     #[TestWith(['12.5', 'GBP', '£12.50'])]
     #[TestWith(['7', 'EUR', '€7.00'])]
     #[TestWith(['-41.20', 'GBP', '−£41.20'])]
+    #[TestWith(['1200', 'JPY', "JPY\u{00A0}1200"])]
+    #[TestWith(['1200.00', 'JPY', "JPY\u{00A0}1200"])]
+    #[TestWith(['9.125', 'KWD', "KWD\u{00A0}9.125"])]
+    #[TestWith(['9.9', 'KWD', "KWD\u{00A0}9.900"])]
     #[TestWith(['12.50', 'CHF', "CHF\u{00A0}12.50"])]
     public function test_it_is_written_with_its_sign(string $amount, string $currency, string $text): void
     {
@@ -22,6 +26,8 @@ final class MoneyTest extends TestCase
 
     #[TestWith(['12,50', 'GBP'])]
     #[TestWith(['12.505', 'GBP'])]
+    #[TestWith(['12.5', 'JPY'])]
+    #[TestWith(['9.1255', 'KWD'])]
     #[TestWith(['1e3', 'GBP'])]
     #[TestWith(['', 'GBP'])]
     #[TestWith(['12.50', 'gbp'])]
@@ -44,5 +50,6 @@ final class MoneyTest extends TestCase
     public function test_tax_is_rounded_half_up(string $net, string $percent, string $gross): void
     {
         self::assertSame($gross, Money::of($net, 'GBP')->withTax($percent)->decimal());
+        self::assertSame(['1093', '9.991'], [Money::of('994', 'JPY')->withTax('10')->decimal(), Money::of('9.083', 'KWD')->withTax('10')->decimal()]);
     }
 }
