@@ -25,6 +25,7 @@ use App\Http\Log\LogController;
 use App\Http\Me\MeController;
 use App\Http\Middleware\EndsInTime;
 use App\Http\Middleware\NothingKept;
+use App\Http\Names\AddNameController;
 use App\Http\Names\CodeController;
 use App\Http\Names\ExtraController;
 use App\Http\Names\NameController;
@@ -128,6 +129,8 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::delete('/', 'destroy')->name('empty');
     });
 
+    Route::get('add-name', [AddNameController::class, 'create'])->name('names.create')->middleware('can:prepare');
+    Route::post('add-name', [AddNameController::class, 'store'])->name('names.store')->middleware('can:prepare');
     Route::controller(NameController::class)->prefix('names')->name('names.')->group(function (): void {
         Route::get('{name}/history', 'history')->name('history')->middleware('can:view,name');
         Route::get('{name}', 'show')->name('show')->middleware('can:view,name');

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 return [
+    'account_of_all' => 'Account number', 'account_new' => 'Or the number of an account not listed yet', 'account_note' => 'For rows that name no account; it is added as the house’s own',
+    'nothing_yet' => 'Nothing of it is saved before you have seen what would change, but for a registrar or an account that you name here.',
     'refused' => [
         'no_name' => 'There is no name in this line.',
         'below' => 'It is a name below :name: bring in the registered name itself.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 return [
     'house_begun' => 'Began this house', 'signed_in' => 'Signed in', 'sign_in_failed' => 'A try to sign in failed', 'signed_out' => 'Signed out', 'not_allowed' => 'Asked for something that their role doesn’t allow', 'password_set' => 'A password was set', 'password_asked' => 'A letter to set a new password was asked for', 'invited' => 'Was invited by letter',
     'account_locked' => 'Was locked again after a handover', 'gate_confirmed' => 'Its password was confirmed for another gate', 'order_withdrawn' => 'An order was withdrawn: it is done by slip', 'tried_again' => 'Work set aside was tried again',
+    'added' => 'Added by hand',
     'brought_in' => 'Brought in',
     'brought_in_again' => 'Changed by a file that was brought in',
     'not_in_list' => 'Missing from a list of everything in its account',

@@ -6,6 +6,11 @@ return [
     'none_known' => 'None of these is on the Roll: :unknown.',
     'some_unknown' => '{1} One was not found on the Roll and is left out: :unknown.|[2,*] :count were not found on the Roll and are left out: :unknown.',
     'price' => ['yearly' => ':sum a year', 'none' => 'no price on record', 'late' => ':sum now:yearly', 'then' => ', then :sum a year'],
+    'add' => [
+        'title' => 'Add a name', 'says' => 'One name, entered by hand. What you leave empty is not known; the registry is asked, and shows what is missing.', 'many' => 'Import many from a spreadsheet instead',
+        'no_account' => 'Add an account first: every name lies in one', 'make_account' => 'Add an account', 'name_note' => 'Such as wickerby-bells.com; an address pasted from a browser is read too',
+        'there' => ':name is on the Roll already.', 'done' => ':name is on the Roll.',
+    ],
     'field' => ['created_on' => 'the day of registration', 'ends_on' => 'the end', 'lock' => 'the lock', 'servers' => 'the name servers', 'statuses' => 'the statuses'],
     'history' => [
         'title' => 'Changes of :name', 'heading' => 'Changes of', 'caption' => 'What happened to it, the last first', 'none' => 'Nothing was changed yet.',

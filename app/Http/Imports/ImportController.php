@@ -16,6 +16,7 @@ use App\Actions\Imports\TakeBackImport;
 use App\Actions\SaveRow;
 use App\Http\OldInput;
 use App\Jobs\WorkImport;
+use App\Models\Account;
 use App\Models\Client;
 use App\Models\Import;
 use App\Models\ImportState;
@@ -76,12 +77,24 @@ final readonly class ImportController
         $order = count($orders) === 1 ? $orders[0]->value : $habit['order'] ?? null;
         $import = Import::query()->create([
             'user_id' => $request->person()->id, 'file' => mb_substr(mb_scrub(basename($upload->getClientOriginalName())), 0, 200), 'path' => $path, 'registrar_id' => $registrar->id,
-            'account_id' => $request->filled('account') ? $request->integer('account') : null, 'client_id' => $request->filled('client') ? $request->integer('client') : null,
+            'account_id' => $this->account($request, $registrar)?->id, 'client_id' => $request->filled('client') ? $request->integer('client') : null,
             'whole' => $request->boolean('whole'), 'shape' => ['headings' => $file->headings, 'samples' => $samples, 'habit' => $habit !== null], 'state' => ImportState::Uploaded,
             'matched' => ['columns' => array_column($columns, 'value')] + ($order === null ? [] : ['order' => $order]),
         ]);
 
         return to_route('bring-in.show', $import);
+    }
+
+    /** The account of lines that name none: chosen, or named, and then made as the house's own where it isn't known. */
+    private function account(UploadRequest $request, Registrar $registrar): ?Account
+    {
+        $number = trim($request->word('new_account'));
+        if ($number === '') {
+            return $request->filled('account') ? Account::query()->findOrFail($request->integer('account')) : null;
+        }
+        $known = Account::query()->where('registrar_id', $registrar->id)->whereRaw('lower(number) = lower(?)', [$number])->first();
+
+        return $known ?? $this->save->handle($request->person(), new Account, ['registrar_id' => $registrar->id, 'number' => $number, 'access' => 'ours'], null);
     }
 
     public function show(Import $import, Request $request): View

@@ -21,7 +21,8 @@ final class UploadRequest extends FormRequest
             'registrar' => ['required_without:new_registrar', 'nullable', 'integer', 'exists:registrars,id'],
             'new_registrar' => ['required_without:registrar', 'nullable', 'string', 'max:200'],
             'whole' => ['boolean'],
-            'account' => ['nullable', 'required_if_accepted:whole', 'integer', Rule::exists('accounts', 'id')->where('registrar_id', $this->integer('registrar'))],
+            'new_account' => ['nullable', 'string', 'max:100'],
+            'account' => ['nullable', Rule::requiredIf($this->boolean('whole') && ! $this->filled('new_account')), 'integer', Rule::exists('accounts', 'id')->where('registrar_id', $this->integer('registrar'))],
             'client' => ['nullable', 'integer', 'exists:clients,id'],
             'list' => ['required', $this->sensible(...)],
         ];
@@ -30,7 +31,7 @@ final class UploadRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['account.exists' => __('imports.account_elsewhere'), 'account.required_if_accepted' => __('imports.whole_of_what'), 'list.required' => __('imports.not_sent')];
+        return ['account.exists' => __('imports.account_elsewhere'), 'account.required' => __('imports.whole_of_what'), 'list.required' => __('imports.not_sent')];
     }
 
     public function list(): UploadedFile

@@ -4,7 +4,7 @@
     <div class="head">
         <h1>The Roll</h1>
         <div class="head-deeds">
-            @can('prepare')<a href="{{ route('bring-in.create') }}">Bring names in</a>@endcan
+            @can('prepare')<a href="{{ route('names.create') }}">{{ __('names.add.title') }}</a> <a href="{{ route('bring-in.create') }}">Bring names in</a>@endcan
             @if ($views->isNotEmpty())
                 <details class="menu"><summary class="link">{{ $view?->name ?? 'Views' }}</summary>
                     <div class="menu-sheet views">

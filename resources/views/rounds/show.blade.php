@@ -26,7 +26,7 @@
             @else
                 <h2>Nothing is on the Roll yet</h2>
                 <p>What must be done, and by when, stands here as soon as there are names.</p>
-                @can('prepare')<p><a class="button main" href="{{ route('bring-in.create') }}">Bring names in from a spreadsheet</a></p>@endcan
+                @can('prepare')<p><a class="button main" href="{{ route('bring-in.create') }}">Bring names in from a spreadsheet</a> <a class="button" href="{{ route('names.create') }}">{{ __('names.add.title') }}</a></p>@endcan
             @endif
         </div>
     @else
