@@ -14,7 +14,7 @@ return [
     'field' => ['created_on' => 'the day of registration', 'ends_on' => 'the end', 'lock' => 'the lock', 'servers' => 'the name servers', 'statuses' => 'the statuses'],
     'history' => [
         'title' => 'Changes of :name', 'heading' => 'Changes of', 'caption' => 'What happened to it, the last first', 'none' => 'Nothing was changed yet.',
-        'consents' => 'Consents', 'registrants' => 'Registrants', 'ever' => 'since it is known', 'source' => 'source: :source', 'until' => 'until :at', 'asked' => 'asked at :mailbox on :at',
+        'consents' => 'Consents', 'registrants' => 'Registrants', 'ever' => 'since it is known', 'source' => 'source: :source', 'from' => ['typed' => 'entered by hand', 'brought_in' => 'imported'], 'until' => 'until :at', 'asked' => 'asked at :mailbox on :at',
         'side' => ['prior' => 'The registrant until then', 'new' => 'The new registrant', 'receiver' => 'The receiving account'],
         'agreed' => ['yes' => 'agreed', 'no' => 'refused', 'open' => 'has not answered'],
         'see' => 'All changes, with who and why', 'why' => 'Why', 'why_note' => 'Needed where you change what the registry gave', 'why_needed' => 'Say why: :what came from the registry.',

@@ -39,10 +39,15 @@ final readonly class Changes
     /** @return list<Row> since, until, called, address, contact_id, source, by, docket_id; the last first */
     private function registrants(int $nameId): array
     {
+        // What differs in nothing that is shown is one line, since the first of it.
         return Row::all($this->database->select(
-            "SELECT greatest(lower(o.span), lower(v.span)) AS since, least(upper(o.span), upper(v.span)) AS until, v.called, m.address, v.contact_id, v.source, o.docket_id
+            "SELECT min(since) AS since, CASE WHEN bool_or(until IS NULL) THEN NULL ELSE max(until) END AS until, called, address, contact_id, min(source) AS source, max(docket_id) AS docket_id FROM (
+             SELECT *, count(*) FILTER (WHERE is_other) OVER (ORDER BY since NULLS FIRST, version) AS run FROM (
+             SELECT *, (called, address, contact_id) IS DISTINCT FROM (lag(called) OVER w, lag(address) OVER w, lag(contact_id) OVER w) AS is_other FROM (
+             SELECT v.id AS version, greatest(lower(o.span), lower(v.span)) AS since, least(upper(o.span), upper(v.span)) AS until, v.called, m.address, v.contact_id, v.source, o.docket_id
              FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND v.span && o.span LEFT JOIN mailboxes m ON m.id = v.mailbox_id
-             WHERE o.name_id = ? AND o.role = 'registrant' ORDER BY 1 DESC NULLS LAST, v.id DESC LIMIT ?", [$nameId, self::MOST],
+             WHERE o.name_id = ? AND o.role = 'registrant') r WINDOW w AS (ORDER BY since NULLS FIRST, version)) r) r
+             GROUP BY run, called, address, contact_id ORDER BY run DESC LIMIT ?", [$nameId, self::MOST],
         ));
     }
 

@@ -15,21 +15,21 @@
         </section>
     @endif
     @if ($page->registrants !== [])
-        <section class="card" aria-labelledby="registrants">
+        <section class="card apart" aria-labelledby="registrants">
             <h2 id="registrants">{{ __('names.history.registrants') }}</h2>
             <dl class="facts facts-wide">
                 @foreach ($page->registrants as $row)
                     <div><dt>{{ $row->instant('since') === null ? __('names.history.ever') : App\Support\Dates::exact($row->instant('since')) }}</dt>
-                        <dd><a href="{{ route('contacts.show', $row->int('contact_id')) }}"><bdi>{{ $row->text('called') }}</bdi></a>@if ($row->textOrNull('address') !== null) <span class="mono">{{ $row->text('address') }}</span>@endif<span class="lesser">{{ __('names.history.source', ['source' => $row->text('source')]) }}{{ $row->instant('until') === null ? '' : '; '.__('names.history.until', ['at' => App\Support\Dates::exact($row->instant('until'))]) }}</span></dd>
+                        <dd><a href="{{ route('contacts.show', $row->int('contact_id')) }}"><bdi>{{ $row->text('called') }}</bdi></a>@if ($row->textOrNull('address') !== null) <span class="mono">{{ $row->text('address') }}</span>@endif<span class="lesser">{{ $words->sayOr('names.history.from.'.str_replace(' ', '_', $row->text('source')), __('names.history.source', ['source' => $row->text('source')])) }}{{ $row->instant('until') === null ? '' : '; '.__('names.history.until', ['at' => App\Support\Dates::exact($row->instant('until'))]) }}</span></dd>
                         <dd>@if ($row->intOrNull('docket_id') !== null)<a href="{{ route('dockets.show', $row->int('docket_id')) }}">docket {{ $row->int('docket_id') }}</a>@endif</dd></div>
                 @endforeach
             </dl>
         </section>
     @endif
     @if ($page->rows === [])
-        <div class="empty"><p>{{ __('names.history.none') }}</p></div>
+        <div class="empty apart"><p>{{ __('names.history.none') }}</p></div>
     @else
-        <table class="sheet low log"><caption class="hide">{{ __('names.history.caption') }}</caption>
+        <table class="sheet low log apart"><caption class="hide">{{ __('names.history.caption') }}</caption>
             <thead><tr><th scope="col">When</th><th scope="col">Who</th><th scope="col">What</th><th scope="col">Before and after</th><th scope="col">Why</th></tr></thead>
             <tbody>
             @foreach ($page->rows as $row)
