@@ -267,7 +267,7 @@ final class OutsideTest extends TestCase
         $this->get("/names/{$name->ascii}")->assertDontSee('nothing confirms that')->assertSee('Outside it carries redemptionPeriod');
         self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('next_kind'));
         $this->get("/names/{$name->ascii}")->assertSee('So its registry says, last on 6 Oct');
-        $this->get("/record/{$name->ascii}")->assertSeeInOrder(['class="sentence"', 'Deleted: only its registrar can restore it', 'which alone can act on it'], false);
+        $this->get("/record/{$name->ascii}")->assertSeeInOrder(['class="sentence"', 'Deleted: it can only be restored', 'which alone can act on it'], false);
     }
 
     public function test_rounds_name_what_is_alarming_and_count_the_rest_by_kind(): void

@@ -6,6 +6,7 @@ namespace App\Http\Outside;
 
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
+use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Names\WatchNames;
 use App\Actions\Outside\Observe;
 use App\Http\OldInput;
@@ -28,7 +29,7 @@ use Illuminate\View\View;
 /** The public record of any name, held or not: what the outside said last, and asking it again. */
 final readonly class RecordController
 {
-    public function __construct(private LastSeen $seen, private CaseFiles $files, private TradeClock $clock, private Words $words)
+    public function __construct(private LastSeen $seen, private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -53,6 +54,8 @@ final readonly class RecordController
         return view('outside.record', [
             'domain' => $domain,
             'page' => new RecordPage($file, $known === null ? [] : $this->seen->of($known->id, $domain->ascii), $drifts, $this->words),
+            'standing' => $file === null || $file->watched !== null ? null : $file->standing($this->book, $this->clock->now()),
+            'now' => $this->clock->now(),
             'drifts' => $drifts,
             'troubles' => $known === null ? [] : $this->seen->troubles($known->id),
             'settled' => $known === null ? collect() : Drift::query()->where('name_id', $known->id)->whereIn('state', [DriftState::Taken, DriftState::Gone])->orderByDesc('settled_at')->limit(10)->get(),
