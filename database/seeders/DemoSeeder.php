@@ -123,7 +123,7 @@ final class DemoSeeder extends Seeder
     /** The theatre's new names wait for an answer of a mailbox that takes no letters. */
     private function verifications(): void
     {
-        Mailbox::query()->where('address', '<>', 'tickets@quayside-stage.example')->update(['verified_on' => '2024-01-15T10:00:00Z', 'verified_by' => 'call', 'verified_words' => 'Odile telephoned all of them when the house began to keep this']);
+        Mailbox::query()->where('address', '<>', 'tickets@quayside-stage.example')->update(['verified_on' => '2024-01-15T10:00:00Z', 'verified_by' => 'registrar', 'verified_words' => 'Its registrar showed it as verified when the house began to keep this']);
         $this->standings->staleByRulebook(all: true);
         $this->standings->due();
         $this->ask->due();

@@ -22,7 +22,7 @@ return [
     'verification' => [
         'asked' => 'A letter is on its way; the link in the one before is good no more.', 'not_asked' => 'Nobody need be asked: it is verified, or the registrar asks.', 'verified' => ':mailbox is verified, and every name that carries it.', 'settled' => 'What was wrong is put right.',
         'verified_partly' => ':mailbox is verified for the names that we ask for. Its registrar still waits for an answer to its own letter.',
-        'answered_us' => 'They answered our letter on :day, which their registrar doesn’t know.', 'registrar_waits' => 'The registrar asks: :senders. Only an answer to its own letter settles it.',
+        'by_us' => ['letter' => 'They answered our letter on :day, which their registrar doesn’t know.', 'call' => 'They confirmed it by telephone on :day, which their registrar doesn’t know.'], 'registrar_waits' => 'The registrar asks: :senders. Only an answer to its own letter settles it.',
         'also_waits' => 'For some of these names the registrar asks itself: :senders. Our letter doesn’t settle those.', 'too_late' => 'A letter may not be answered in time: telephone the registrant today.',
         'by' => ['letter' => 'in answer to our letter', 'call' => 'by a call', 'registrar' => 'in answer to the registrar’s letter'],
     ],

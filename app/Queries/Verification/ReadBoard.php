@@ -52,7 +52,7 @@ final readonly class ReadBoard
             ), page AS (
                 SELECT * FROM due WHERE (by, -names, mailbox) > (?::timestamptz, -?::bigint, ?) ORDER BY by, names DESC, mailbox LIMIT ?
             ), known AS (
-                SELECT d.by, d.names, d.mailbox, d.example, d.client_name, d.by_house, d.senders, b.id AS mailbox_id, b.address, b.takes_mail, b.forwards_to, b.verified_on, o.contact_id
+                SELECT d.by, d.names, d.mailbox, d.example, d.client_name, d.by_house, d.senders, b.id AS mailbox_id, b.address, b.takes_mail, b.forwards_to, b.verified_on, b.verified_by, o.contact_id
                 FROM page d JOIN mailboxes b ON lower(b.address) = lower(d.mailbox) JOIN roles o ON o.name_id = d.name_id AND o.role = 'registrant' AND upper_inf(o.span)
             )
             SELECT d.*, (SELECT min(f.written_on) FROM letters f WHERE f.mailbox_id = d.mailbox_id AND f.kind = 'verification' AND f.state = 'sent' AND NOT EXISTS (SELECT 1 FROM objections o WHERE o.mailbox_id = d.mailbox_id AND o.said_on >= f.written_on)) AS asked_on,
