@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Names;
 
-use Acre\Core\Contact\ContactError;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Delegation\ServerNames;
 use Acre\Core\Lifecycle\Intent;
@@ -18,6 +17,7 @@ use Illuminate\Validation\Rule;
 
 final class AddNameRequest extends FormRequest
 {
+    use ReadsFacts;
     use SignedIn;
 
     /** @return array<string, list<mixed>> */
@@ -31,7 +31,7 @@ final class AddNameRequest extends FormRequest
             'ends_on' => ['nullable', 'date_format:Y-m-d', 'after:created_on', 'after_or_equal:1985-01-01', 'before:2101-01-01'],
             'intent' => ['required', Rule::enum(Intent::class)],
             'registrant' => ['nullable', 'string', 'max:255'],
-            'mailbox' => ['nullable', 'string', 'max:320', $this->mailbox(...)],
+            'mailbox' => ['nullable', 'string', 'max:320', $this->readable(...)],
             'servers' => ['nullable', 'string', 'max:4000', $this->hosts(...)],
         ];
     }
@@ -53,24 +53,6 @@ final class AddNameRequest extends FormRequest
     {
         try {
             DomainName::of(is_string($value) ? $value : '')->registrable();
-        } catch (NameError $e) {
-            $fail($e->getMessage());
-        }
-    }
-
-    private function mailbox(string $field, mixed $value, Closure $fail): void
-    {
-        try {
-            Mailbox::of(is_string($value) ? $value : '');
-        } catch (ContactError $e) {
-            $fail($e->getMessage());
-        }
-    }
-
-    private function hosts(string $field, mixed $value, Closure $fail): void
-    {
-        try {
-            ServerNames::read(is_string($value) ? $value : '');
         } catch (NameError $e) {
             $fail($e->getMessage());
         }

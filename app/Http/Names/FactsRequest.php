@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Names;
 
-use Acre\Core\Contact\ContactError;
 use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Delegation\ServerNames;
@@ -12,7 +11,6 @@ use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Money\Money;
 use Acre\Core\Money\MoneyError;
-use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Lists\Amount;
 use App\Http\SignedIn;
@@ -26,6 +24,7 @@ use Illuminate\Validation\Rule;
 
 final class FactsRequest extends FormRequest
 {
+    use ReadsFacts;
     use SignedIn;
 
     /** @return array<string, list<mixed>> */
@@ -72,11 +71,7 @@ final class FactsRequest extends FormRequest
         if ($name instanceof Name && Guarded::mailbox($this->person(), $name->registrant?->address, is_string($value) ? $value : null)) {
             $fail(__('forms.guarded'));
         }
-        try {
-            Mailbox::of(is_string($value) ? $value : '');
-        } catch (ContactError $e) {
-            $fail($e->getMessage());
-        }
+        $this->readable($field, $value, $fail);
     }
 
     private function amount(string $field, mixed $value, Closure $fail): void
@@ -95,15 +90,6 @@ final class FactsRequest extends FormRequest
         try {
             Money::of($read->decimal, $read->currency ?? app(HouseSettings::class)->currency());
         } catch (MoneyError $e) {
-            $fail($e->getMessage());
-        }
-    }
-
-    private function hosts(string $field, mixed $value, Closure $fail): void
-    {
-        try {
-            ServerNames::read(is_string($value) ? $value : '');
-        } catch (NameError $e) {
             $fail($e->getMessage());
         }
     }
