@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\View;
 
 use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
+use App\Queries\Roll\Facet;
 use App\Queries\Rounds\Sums;
 use App\Support\Dates;
 use App\Support\Row;
@@ -108,6 +110,7 @@ final readonly class Words
         $form = match (true) {
             $kind === NextKind::Watched && $at === null => $standing->text('registrar_name') === '' ? 'nowhere' : 'unsaid',
             $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted() => 'falls',
+            $kind === NextKind::Lapsing && ($standing->textOrNull('phase') === Phase::PendingDelete->value || $at === null) => $at === null ? 'over' : 'falls',
             $kind === NextKind::Handover && $this->clock->isPast($at) => 'past',
             $sum === null => 'plain',
             default => $kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum',
@@ -115,7 +118,8 @@ final readonly class Words
 
         return [
             $this->say($this->lang->has("{$key}.{$form}") ? "{$key}.{$form}" : "{$key}.plain", $with),
-            $this->say("{$key}.lesser", $with),
+            // Whatever comes next, it doesn't work today.
+            str_contains($standing->textOrNull('marks') ?? '', Facet::Finding->mark(LifecycleFinding::area().'.'.LifecycleFinding::OnHold->value)) && $kind !== NextKind::Lapsing ? $this->say('standing.on_hold') : $this->say("{$key}.lesser", $with),
         ];
     }
 

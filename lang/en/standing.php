@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 // The last column of the Roll: what comes next, in a strong line and a lesser one.
 return [
+    'on_hold' => 'on hold: does not work',
     'next' => [
         'charge' => ['plain' => ':at', 'sum' => ':at, :sum', 'lesser' => 'auto-renews'],
         'charge_unconfirmed' => ['plain' => 'Ends :at, charge unseen', 'lesser' => 'was to renew by itself'],
         'ends' => ['plain' => 'Ends :at', 'sum' => 'Ends :at, :sum', 'lesser' => 'renewed when told'],
         'ask_client' => ['plain' => ':Served to say by :at', 'lesser' => 'ends :ends'],
         'asked_too_late' => ['plain' => ':Served has not said', 'lesser' => 'ends :ends'],
-        'lapsing' => ['plain' => 'Lapses; kept until :at', 'lesser' => 'ended :ends, as meant'],
+        'lapsing' => ['plain' => 'Lapses; kept until :at', 'falls' => 'Lapsed; free from :at', 'over' => 'Lapsed; free for anybody', 'lesser' => 'ended :ends, as meant'],
         'gone' => ['plain' => 'Gone from its registry', 'lesser' => 'ended :ends here'],
         'lapses' => ['plain' => 'Lapses on :at', 'lesser' => 'meant to lapse'],
         'presumed' => ['plain' => 'Renewed, or late', 'lesser' => 'ended :ends; not confirmed'],

@@ -212,7 +212,9 @@ final class RoundsTest extends TestCase
             [['now', 'asked.com', '2026-10-06', '2026-10-17'], ['now', 'deleted.com', '2026-10-06', '2026-11-04'], ['now', 'late.com', '2026-10-06', '2026-11-10'], ['dark', 'ends.com', '2026-10-07', null]],
             array_map(fn (RoundsItem $item): array => [$item->section->value, $item->title, $item->due->date(), $item->last?->date()], $this->rounds()->items),
         );
-        $this->actingAs($this->house->reader)->get('/roll')->assertSeeInOrder(['asked.com', 'deleted.com', 'late.com', 'ends.com', 'lapsing.com']);
+        $this->house->name('lapsed.com', facts: ['ends_on' => Instant::of('2026-07-20'), 'intent' => Intent::Lapse]);
+        $this->house->name('held.com', facts: ['statuses' => [Status::ServerHold->value]]);
+        $this->actingAs($this->house->reader)->get('/roll')->assertSeeInOrder(['asked.com', 'deleted.com', 'late.com', 'held.com', 'on hold: does not work', 'ends.com', 'lapsed.com', 'Lapsed; free from 8 Oct', 'lapsing.com', 'Lapses; kept until']);
         $this->get('/roll?sort=next&from=2026-10-01')->assertSee('ends.com')->assertDontSee('deleted.com');
     }
 

@@ -75,7 +75,8 @@ enum Facet: string
         return array_values(array_unique($marks));
     }
 
-    private function mark(string $value): string
+    /** As it stands among the marks of a standing. */
+    public function mark(string $value): string
     {
         return $this->value.':'.mb_strtolower($value);
     }
