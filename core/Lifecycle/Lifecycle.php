@@ -234,6 +234,14 @@ final readonly class Lifecycle
         return array_values(array_filter($this->holds, fn (Hold $hold): bool => $hold->coversAt($this->now)));
     }
 
+    /** From when it can be renewed at all, where that is still to come. */
+    public function renewableFrom(): ?Instant
+    {
+        $from = $this->facts->ends === null ? null : Term::renewableFrom($this->facts->ends, $this->rules);
+
+        return $from === null || $from->hasComeAt($this->now) ? null : $from;
+    }
+
     /** How many years could be added today. */
     public function addableYears(): int
     {

@@ -28,9 +28,18 @@ final class Term
         return $ends->plusYears($years);
     }
 
+    /** From when it can be renewed at all; null: at any time. */
+    public static function renewableFrom(Instant $ends, RuleSet $rules): ?Instant
+    {
+        return $rules->renewableFrom->value > 0 ? $ends->plusDays(-$rules->renewableFrom->value) : null;
+    }
+
     /** How many years can be added today: never more than are sold at once, never past the years ahead that the rules allow. */
     public static function addable(?Instant $created, Instant $ends, RuleSet $rules, Instant $now): int
     {
+        if (self::renewableFrom($ends, $rules)?->isAfter($now) === true) {
+            return 0;
+        }
         $limit = $now->plusYears($rules->yearsAhead->value);
         for ($years = $rules->mostYears->value; $years >= $rules->leastYears->value; $years--) {
             if (! self::extend($created, $ends, $years)->isAfter($limit)) {

@@ -158,6 +158,8 @@ final class TakeAwayTest extends TestCase
         $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01')]);
         $before = $this->events($this->get('/roll/calendar.ics?q=oak.com')->streamedContent())[0];
         self::assertCount(3, $before->select('VALARM'));
+        // RFC 5545 §3.8.6.3: a negative duration comes before what it is about.
+        self::assertSame(3, preg_match_all('/^TRIGGER[^:]*:-P\d+[DW]/m', $before->serialize()));
         self::assertSame('oak.com.end@127.0.0.1', self::value($before, 'UID'));
     }
 

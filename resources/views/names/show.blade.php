@@ -47,7 +47,7 @@
                 </div>
                 <div>
                     <dt>Renewal</dt>
-                    <dd>@if ($life->rescue() === Acre\Core\Rulebook\Rescue::Nothing)<span class="is-bad">Not any more</span> @elseif ($life->rescue() === Acre\Core\Rulebook\Rescue::Restore)<span class="is-bad">Only once it is restored</span>@elseif ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @else no year fits: it may not run more than {{ $life->rules->yearsAhead->value }} {{ $life->rules->yearsAhead->value === 1 ? 'year' : 'years' }} ahead @endif
+                    <dd>@if ($life->rescue() === Acre\Core\Rulebook\Rescue::Nothing)<span class="is-bad">Not any more</span> @elseif ($life->rescue() === Acre\Core\Rulebook\Rescue::Restore)<span class="is-bad">Only once it is restored</span>@elseif ($life->addableYears() > 0)up to {{ $life->addableYears() }} {{ $life->addableYears() === 1 ? 'year' : 'years' }}@if ($life->facts->ends === null) @endif @elseif ($life->facts->ends === null)its end is not known @elseif ($life->renewableFrom() !== null)not before {{ $words->near($life->renewableFrom()) }} @else no year fits: it may not run more than {{ $life->rules->yearsAhead->value }} {{ $life->rules->yearsAhead->value === 1 ? 'year' : 'years' }} ahead @endif
                         <span class="lesser">{{ $price }}{{ $life->rules->isDefault ? ', by cautious rules' : '' }}</span></dd><dd><a href="{{ route('rulebook.show', $name->suffix) }}">Rules</a></dd>
                 </div>
                 <div>

@@ -87,6 +87,16 @@ final class LifecycleTest extends TestCase
         self::assertSame($phase->isLate(), $life->presumed);
     }
 
+    /** The registry's terms, from memory: an .au name can be renewed in the ninety days before its end. */
+    public function test_where_a_registry_renews_only_near_the_end_no_year_can_be_added_before(): void
+    {
+        $of = fn (string $name, string $ends): array => [($life = Given::life($name, ends: $ends))->addableYears() > 0, $life->renewableFrom()?->iso()];
+        self::assertSame([false, '2026-10-07'], $of('bell.com.au', '2027-01-05'));
+        self::assertSame([true, null], $of('bell.com.au', '2027-01-04'));
+        self::assertSame([true, null], $of('bell.com', '2027-11-02'));
+        self::assertSame([true, null], $of('bell.com.au', '2026-10-06'));
+    }
+
     public function test_a_status_of_the_record_proves_the_phase(): void
     {
         $life = Given::life(ends: '2026-09-20', statuses: [Status::RedemptionPeriod]);
