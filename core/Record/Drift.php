@@ -10,6 +10,7 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
+use Acre\Core\Lifecycle\Term;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
 
@@ -136,8 +137,12 @@ final readonly class Drift
     /** @return list<self> */
     private static function end(Held $held, Record $record, Seen $seen, ?Seen $registrars, Instant $now): array
     {
-        $there = $record->paidUntil();
         $here = $held->facts->ends;
+        $there = $record->paidUntil($held->leastYears);
+        // Counted from the first day on, a term that began on 29 February ends on that day again: backwards from its end it wouldn't.
+        if ($here !== null && $there !== null && $there !== $record->ends && $record->ends !== null && Term::extend($held->facts->created, $here, $held->leastYears)->compare($record->ends) === 0) {
+            $there = $here;
+        }
         $isDeleted = Status::proven($record->statuses)?->isDeleted() === true;
         $paid = $registrars?->record?->paid;
         if ($registrars !== null && $paid !== null && $here !== null && ! $isDeleted) {

@@ -101,11 +101,13 @@ final readonly class Record
 
     /**
      * The end of the term that was paid for. In the grace after an end that the registry renewed by itself its record is a
-     * year ahead (RFC 3915 §3.1), and is taken back if the registrar deletes the name.
+     * term ahead (RFC 3915 §3.1), and is taken back if the registrar deletes the name.
+     *
+     * @param  int  $leastYears  of such a term
      */
-    public function paidUntil(): ?Instant
+    public function paidUntil(int $leastYears = 1): ?Instant
     {
-        return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod) ? $this->ends->plusYears(-1) : $this->ends;
+        return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod) ? $this->ends->plusYears(-$leastYears) : $this->ends;
     }
 
     /** @return list<string> which of its parts are others than in another record: `registrar`, `ends`, `created`, `statuses`, `servers`, `holder`, `signed` */

@@ -181,6 +181,20 @@ final class DriftTest extends TestCase
         self::assertSame([], self::drifts(self::held(ends: '2027-10-02'), self::record(ends: '2027-10-02T00:00:00Z', statuses: $statuses)), 'whoever wrote the registry’s own end looked there');
     }
 
+    /** RFC 3915 §3.1; a registry that sells two years at least renews by two, and one of 29 February comes back to that day. */
+    public function test_the_term_that_a_registry_adds_is_its_own_least_one(): void
+    {
+        $found = fn (string $created, string $held, string $seen, int $least): array => array_map(fn (Drift $drift): string => $drift->tag->value, Drift::between(
+            new Held(new NameFacts(DomainName::of('wickerby-bells.com'), Instant::of($created), Instant::of($held), lock: Lock::Off), self::SERVERS, 'Pellbridge', ['Anchorage'], false, leastYears: $least),
+            [new Seen(Source::Registry, self::record(ends: $seen, statuses: [Status::Ok, Status::AutoRenewPeriod], created: $created), Instant::of('2028-03-02T08:00:00Z'))], Instant::of('2028-03-02T09:00:00Z'),
+        ));
+        self::assertSame([], $found('2024-02-29', '2028-02-29', '2029-02-28', 1));
+        self::assertSame([], $found('2024-02-28', '2028-02-28', '2029-02-28', 1));
+        self::assertSame([], $found('2024-02-28', '2028-02-28', '2030-02-28', 2));
+        self::assertSame(['ends_later'], $found('2024-02-28', '2028-02-28', '2030-02-28', 1));
+        self::assertSame(['ends_later'], $found('2024-02-29', '2028-02-29', '2030-02-28', 1));
+    }
+
     /** Of the event “registrar expiration” (IANA’s RDAP JSON values, from memory): the registry’s end is a year ahead, the registrar knows whether it was paid. */
     public function test_a_registrar_that_was_paid_says_more_than_the_registry(): void
     {
