@@ -358,6 +358,23 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('7955', $window->text('.folio-sentence'));
     }
 
+    /** As quickly as anybody can, and the page is left at once: none is lost, and the bar says what was sent last. */
+    public function test_twenty_quick_ticks_are_twenty(): void
+    {
+        $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD);
+        $window->go('/roll?sort=name');
+        $window->driver->executeScript("const boxes = [...document.querySelectorAll('table.roll tbody input[type=checkbox]')].filter((box) => !box.checked).slice(0, 21); boxes.forEach((box) => box.click()); boxes[20].click();");
+        $window->waitForText('[data-sheaf-count]', '20');
+        $window->go('/sheaf');
+        self::assertCount(20, $window->driver->findElements(WebDriverBy::cssSelector('table.sheet tbody tr')));
+        $window->press('Empty');
+        $window->go('/roll?sort=name');
+        $window->driver->executeScript("[...document.querySelectorAll('table.roll tbody input[type=checkbox]')].slice(0, 5).forEach((box) => box.click()); window.location = '/clients';");
+        $window->driver->wait(20, 200)->until(fn (): bool => str_ends_with($window->driver->getCurrentURL(), '/clients'));
+        $window->driver->wait(20, 200)->until(fn (): bool => count($window->go('/sheaf')->driver->findElements(WebDriverBy::cssSelector('table.sheet tbody tr'))) === 5);
+        $window->press('Empty');
+    }
+
     /** What a slip says is done at the simulated counter, and ticked off. */
     public function test_a_mailbox_that_bounces_is_replaced_and_one_answer_cures_six_names(): void
     {
