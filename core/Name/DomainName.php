@@ -15,6 +15,9 @@ final readonly class DomainName implements JsonSerializable
 {
     private const FLAGS = IDNA_NONTRANSITIONAL_TO_ASCII | IDNA_CHECK_BIDI | IDNA_CHECK_CONTEXTJ | IDNA_USE_STD3_RULES;
 
+    /** What is pasted around a name and is none of it: blanks, quotes, brackets, and characters that nobody sees (Unicode's Cf). */
+    private const AROUND = '\s\p{Z}\p{Cf}"\'“”„‘’‚‛«»‹›<>(){}\[\]';
+
     /**
      * @param  non-empty-list<string>  $labels  A-labels, leftmost first
      * @param  string  $ascii  what DNS carries: lower case, A-labels, no trailing dot
@@ -25,7 +28,8 @@ final readonly class DomainName implements JsonSerializable
     }
 
     /**
-     * Takes what people paste: capitals, blanks around, a trailing dot, a web address, U-labels and A-labels.
+     * Takes what people paste: capitals, blanks, quotes, brackets and invisible characters around, a trailing dot, a web address, U-labels and
+     * A-labels.
      *
      * @throws NameError which label is wrong, and why
      */
@@ -58,6 +62,9 @@ final readonly class DomainName implements JsonSerializable
         $ascii = implode('.', $labels);
         if (strlen($ascii) > 253) {
             throw NameError::tooLong(strlen($ascii));
+        }
+        if (ctype_digit($labels[count($labels) - 1])) {
+            throw NameError::numericSuffix($ascii);
         }
         $length = Suffixes::length($labels);
         if ($length >= count($labels)) {
@@ -129,7 +136,7 @@ final readonly class DomainName implements JsonSerializable
 
     private static function strip(string $pasted): string
     {
-        $text = preg_replace('/^[\s\p{Z}\x{FEFF}\x{200B}]+|[\s\p{Z}\x{FEFF}\x{200B}]+$/u', '', $pasted);
+        $text = preg_replace('/^['.self::AROUND.']+|['.self::AROUND.']+$/u', '', $pasted);
         if ($text === null) {
             throw NameError::label(mb_scrub($pasted), 'is not text in UTF-8.');
         }

@@ -29,6 +29,12 @@ final class NameError extends InvalidArgumentException
         return new self("“{$given}” is a public suffix, not a name below one.");
     }
 
+    /** RFC 3696 §2: a last label of digits alone would be part of an address. */
+    public static function numericSuffix(string $given): self
+    {
+        return new self("“{$given}” ends in digits alone: no name does.");
+    }
+
     public static function emptyLabel(string $given): self
     {
         return new self("“{$given}” has two dots in a row, or begins with one: a label between them is missing.");
