@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Core\Time\Instant;
+use App\Models\Casts\AsInstant;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -19,6 +21,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $confirmation_id the word on it that is asked for
  * @property int|null $mailbox_id that is to be verified
  * @property int|null $user_id who of the house sets their password
+ * @property Instant|null $late_on when somebody answered after its day
+ * @property bool|null $late_says whether they agreed
+ * @property string|null $late_words
  * @property int $misses times that what was typed did not belong to it
  * @property-read Docket|null $docket
  */
@@ -30,7 +35,7 @@ final class Link extends Model
 
     protected $attributes = ['misses' => 0];
 
-    protected $casts = ['purpose' => LinkPurpose::class];
+    protected $casts = ['purpose' => LinkPurpose::class, 'late_on' => AsInstant::class, 'late_says' => 'boolean'];
 
     /** @return BelongsTo<Docket, $this> */
     public function docket(): BelongsTo

@@ -62,7 +62,13 @@ return [
         'doubtful' => 'It is sent once more by itself, as the same letter; then ask whether it has come.',
     ],
     'identifier' => ['number' => 'Number of your account', 'login' => 'Login of your account', 'mailbox' => 'Mailbox of your account', 'handle' => 'Public handle of your account'],
+    'late' => [
+        'title' => 'The day to answer has passed', 'says' => 'Nothing happens any more by itself. Say what you want all the same: :house sees it and decides whether it still counts.',
+        'words' => 'Anything you want to add', 'yes' => 'I agree', 'no' => 'I don’t agree',
+        'seen' => ':mailbox answered on :day, after the day to answer: :what.', 'agreed' => 'agrees', 'declined' => 'does not agree', 'decide' => 'Nothing was done by it. To let it count, write again below; they can then answer in time.',
+    ],
     'answer' => [
+        'late' => 'Thank you: your answer is heard', 'late_says' => ':house sees what you said, and that it came after its day. Nothing has changed yet.',
         'password_set' => 'Your password is set', 'password_set_says' => 'Sign in to :house with it now. If you did not ask for this, tell whoever runs the house.',
         'password_over' => 'This link is good no more', 'password_over_says' => 'It was used already, a newer letter was written, or its time is over. Nothing was changed.',
         'neither_right' => 'Say whether it is right or not. Nothing was changed.', 'say_what' => 'Say what is wrong, so that it can be put right. Nothing was changed.',

@@ -41,6 +41,7 @@ return [
     'extra_kept' => 'What is bought with it was written down', 'extra_ended' => 'What was bought with it has ended',
     'role_given' => 'Somebody became a contact of it', 'role_ended' => 'Somebody is no contact of it any more',
     'letter_returned' => 'A letter about it came back',
+    'answered_late' => 'An answer came after its day',
     'receiver_accepted' => 'The receiver accepted',
     'receiver_refused' => 'The receiver refused',
     'receiver_asked_again' => 'The receiver was written to again',

@@ -25,6 +25,7 @@ use App\Models\DocketState;
 use App\Models\Letter;
 use App\Models\LetterState;
 use App\Models\LineState;
+use App\Models\Movement;
 use App\Models\Secret;
 use App\Support\Dates;
 use App\Support\TradeClock;
@@ -95,6 +96,31 @@ final class LettersTest extends TestCase
     {
         DB::update('UPDATE letters SET not_before = clock_timestamp()');
         app(SendLetters::class)->handle();
+    }
+
+    /** It does nothing by itself; whoever keeps the docket sees it, and lets it count by writing again. */
+    public function test_an_answer_after_its_day_is_shown_and_a_person_decides(): void
+    {
+        $docket = $this->handOver('bell.com');
+        $link = $this->link();
+        DB::update("UPDATE links SET expires_at = clock_timestamp() - interval '1 day'");
+        $this->get($link)->assertOk()->assertSee('The day to answer has passed')->assertHeader('Cache-Control', 'no-store, private');
+        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Say whether you agree');
+        $this->post($link, ['answer' => ['yes'], 'words' => ['x']])->assertStatus(422);
+        self::assertSame(0, DB::table('links')->whereNotNull('late_on')->count());
+        $this->post($link, ['answer' => 'yes', 'words' => 'We were <away>'])->assertOk()->assertSee('your answer is heard');
+        self::assertSame(1, Movement::query()->whereNull('closed_on')->count(), 'nothing moved by it');
+        self::assertNull(Acceptance::query()->sole()->answered_on);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee("{$this->receiver->mailbox} answered on 6 Oct 2026, after the day to answer: agrees.")->assertSee('We were <away>')->assertSee('write again below');
+        $this->actingAs($this->house->owner)->get('/log?event=answered_late')->assertOk()->assertSee('An answer came after its day');
+        $this->actingAs($this->house->steward);
+        $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
+        $this->get("/dockets/{$docket->id}")->assertDontSee('after the day to answer');
+        auth()->logout();
+        $this->get($link)->assertStatus(410);
+        $this->get($this->link())->assertOk()->assertSee('bell.com');
+        DB::update("UPDATE links SET expires_at = clock_timestamp() - interval '91 days'");
+        $this->get($this->link())->assertStatus(410);
     }
 
     public function test_the_receiver_is_asked_first_and_nothing_moves_before_they_have_typed_what_names_their_account(): void
@@ -175,7 +201,7 @@ final class LettersTest extends TestCase
         $second = $this->link();
         $this->get($second)->assertOk();
         DB::update('UPDATE links SET expires_at = clock_timestamp()');
-        $this->get($second)->assertStatus(410);
+        $this->get($second)->assertOk()->assertSee('The day to answer has passed')->assertDontSee('bell.com');
         DB::update("UPDATE links SET expires_at = clock_timestamp() + interval '1 day'");
         $this->get($second)->assertOk();
         app(EndLines::class)->calledOff($this->house->steward, $docket);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
+use App\Actions\Links\LateAnswer;
 use App\Actions\Links\OpenLink;
 use App\Models\LinkPurpose;
 use App\Support\HouseSettings;
@@ -21,7 +22,7 @@ use Illuminate\Support\ViewErrorBag;
  */
 final readonly class AnswerController
 {
-    public function __construct(private OpenLink $links, private HouseSettings $house, private Words $words, private Factory $views, private Container $container)
+    public function __construct(private OpenLink $links, private LateAnswer $late, private HouseSettings $house, private Words $words, private Factory $views, private Container $container)
     {
     }
 
@@ -34,7 +35,7 @@ final readonly class AnswerController
     {
         $link = $this->links->handle($token);
         if ($link === null) {
-            return $this->over($token);
+            return $this->tooLate($token, new TypedAnswer($request));
         }
         try {
             $said = $this->behind($link->purpose)->store($link, $token, new TypedAnswer($request));
@@ -51,12 +52,32 @@ final readonly class AnswerController
         $link = $this->links->handle($token);
         $shown = $link === null ? null : $this->behind($link->purpose)->show($link);
         if ($shown === null) {
-            return $this->over($token);
+            return $this->late->link($token) === null ? $this->over($token) : $this->latePage($token, '');
         }
         // What a session would have brought.
         $this->views->share('errors', (new ViewErrorBag)->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
 
         return response()->view($shown[0], ['token' => $token, 'house' => $this->house->name(), 'words' => $this->words, ...$shown[1]], $wrong === '' ? 200 : 422);
+    }
+
+    /** What is said after its day is heard, and does nothing. */
+    private function tooLate(string $token, TypedAnswer $typed): Response
+    {
+        if ($this->late->link($token) === null) {
+            return $this->over($token);
+        }
+        if ($typed->accepts() === null) {
+            return $this->latePage($token, $this->words->say('letters.answer.neither_agreed'));
+        }
+
+        return $this->late->handle($token, $typed->accepts(), $typed->words()) ? $this->told('late') : $this->over($token);
+    }
+
+    private function latePage(string $token, string $wrong): Response
+    {
+        $this->views->share('errors', (new ViewErrorBag)->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
+
+        return response()->view('answers.late', ['token' => $token, 'house' => $this->house->name()], $wrong === '' ? 200 : 422);
     }
 
     private function behind(LinkPurpose $purpose): AnswerPage

@@ -27,6 +27,7 @@ use App\Models\DocketState;
 use App\Models\Ending;
 use App\Models\Letter;
 use App\Models\LineState;
+use App\Models\Link;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Queries\Dockets\DocketProgress;
@@ -228,6 +229,7 @@ final readonly class DocketController
             'client' => $client === null ? null : Client::query()->find($client),
             'by' => $by,
             'isOver' => $this->clock->isPast($by),
+            'late' => Link::query()->where('docket_id', $docket->id)->whereNotNull('late_on')->whereNull('used_at')->whereNull('withdrawn_at')->orderBy('id')->get(),
             'words' => $this->words,
         ];
     }

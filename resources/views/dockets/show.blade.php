@@ -35,6 +35,7 @@
     @if ($docket->state === App\Models\DocketState::Settled)
         <p class="progress"><progress max="{{ max(1, $progress->meant()) }}" value="{{ $progress->done + $progress->refused }}" aria-label="How far"></progress> <span class="lesser">{{ number_format($progress->done) }} of {{ number_format($progress->meant()) }} done, {{ number_format($progress->begun + $progress->waiting) }} left</span></p>
     @endif
+    @foreach ($late as $one)<p class="told"><strong>{{ __('letters.late.seen', ['mailbox' => $one->mailbox, 'day' => App\Support\Dates::full($one->late_on), 'what' => __('letters.late.'.($one->late_says ? 'agreed' : 'declined'))]) }}</strong> @if ($one->late_words !== null)<bdi>“{{ $one->late_words }}”</bdi> @endif{{ __('letters.late.decide') }}</p>@endforeach
     @include('dockets.receiver')
     @include('dockets.sides')
     @if ($slip !== null && $slip->lots !== [])
