@@ -12,9 +12,11 @@ use Acre\Core\Time\Instant;
 use Acre\Wire\Lists\Cell;
 use Acre\Wire\Lists\ListRow;
 use Acre\Wire\Lists\Lists;
+use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Names\GiveWords;
 use App\Actions\Standings\MakeStandings;
 use App\Models\CalendarAddress;
+use App\Models\Client;
 use App\Models\Import;
 use App\Models\Name;
 use App\Models\Registrar;
@@ -184,6 +186,22 @@ final class TakeAwayTest extends TestCase
         $this->house->clerk->update(['may_sign_in' => true]);
         $this->actingAs($this->house->clerk)->delete("/calendars/{$kept->id}")->assertRedirect('/calendars');
         $this->get($path)->assertNotFound();
+    }
+
+    /** On the telephone: what is due first, what a year costs, who their registrants are, and what is open. */
+    public function test_a_clients_page_says_what_one_needs_when_they_telephone(): void
+    {
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24'), 'registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $open = $this->house->name('calm.com', facts: ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        foreach (range(1, 12) as $number) {
+            $this->house->name("other-{$number}.com", facts: ['ends_on' => Instant::of('2028-11-02')]);
+        }
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'hand_over', [$open->id], $this->house->terms()->pack(), [$open->id]);
+        $page = $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}")->assertOk();
+        $page->assertSeeInOrder(['names', 'A year of them costs', 'late.com', '£9.90 to 8 Nov', 'more name', 'Open with them', "docket {$docket->id}", 'Hand over', 'prepared, one name', 'Registrants', 'Bell Foundry', '2 names']);
+        self::assertSame(12, substr_count((string) $page->getContent(), 'class="c-name" scope="row"'));
+        $empty = Client::query()->create(['name' => 'Nobody Yet']);
+        $this->get("/clients/{$empty->id}")->assertOk()->assertSee('No name is held for them yet')->assertDontSee('Open with them');
     }
 
     public function test_a_clients_sheet_says_what_is_kept_what_ends_and_what_it_costs(): void

@@ -4,12 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Clients;
 
+use Acre\Core\Drawing\Axis;
+use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Rulebook\Rulebook;
 use App\Actions\SaveRow;
 use App\Models\Client;
 use App\Models\Pattern;
+use App\Queries\Clients\ClientDesk;
 use App\Queries\Clients\ClientSheet;
+use App\Queries\Roll\ReadRoll;
+use App\Queries\Roll\RollFilter;
 use App\Queries\Tallies;
+use App\Support\Row;
 use App\Support\TradeClock;
+use App\View\RollRow;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
@@ -17,7 +25,10 @@ use Illuminate\View\View;
 /** Whom we serve. */
 final readonly class ClientController
 {
-    public function __construct(private SaveRow $save, private Tallies $tallies, private TradeClock $clock, private Words $words)
+    /** Names that its page shows; the Roll has the rest. */
+    private const ROWS = 12;
+
+    public function __construct(private SaveRow $save, private Tallies $tallies, private ReadRoll $roll, private Rulebook $book, private TradeClock $clock, private Words $words)
     {
     }
 
@@ -40,14 +51,29 @@ final readonly class ClientController
         return to_route('clients.show', $client)->with('told', __('forms.saved', ['what' => $request->string('name')->toString()]));
     }
 
-    public function show(Client $client): View
+    /** What one needs when they telephone. */
+    public function show(Client $client, ClientDesk $desk, ClientSheet $sheet): View
     {
+        $now = $this->clock->now();
+        $axis = Axis::ofTheRoll($this->clock->today());
+        $page = $this->roll->page(new RollFilter(client: $client->id), $this->clock->today(), 2 * self::ROWS);
+        // What is only watched for them is none of theirs.
+        $held = array_slice(array_filter($page->rows, fn (Row $row): bool => $row->text('next_kind') !== NextKind::Watched->value), 0, self::ROWS);
+
         return view('clients.show', [
             'client' => $client,
             'accounts' => $client->accounts()->with('registrar')->orderBy('number')->get(),
             'names' => $this->tallies->by('client_id', [$client])[$client->id] ?? null,
             'watched' => $this->tallies->watchedFor($client->id),
             'held' => $this->tallies->heldFor($client->id),
+            'rows' => array_map(fn (Row $row): RollRow => RollRow::of($row, $axis, $this->book, $now, $this->words, [], []), $held),
+            'axis' => $axis,
+            'today' => $this->clock->today(),
+            'sums' => $sheet->sums($client->id),
+            'registrants' => $desk->registrants($client->id),
+            'dockets' => $desk->dockets($client->id),
+            'drifts' => $desk->drifts($client->id),
+            'words' => $this->words,
         ]);
     }
 

@@ -1,11 +1,37 @@
 <x-layout :title="$client->name" area="People">
+    @inject('current', App\View\CurrentSheaf::class)
+    @php($sheaf = $current->get())
     <nav class="trail" aria-label="Where you are"><a href="{{ route('clients.index') }}">Clients</a> / {{ $client->name }}</nav>
     <div class="head">
         <div><h1>{{ $client->name }}</h1>
-            <p class="sentence">@if ($names === null) No name is held for {{ $client->is_house ? 'us' : 'them' }} yet. @else <a href="{{ route('roll', ['client' => $client->id]) }}">{{ number_format($names->int('names')) }} {{ $names->int('names') === 1 ? 'name' : 'names' }}</a> held for {{ $client->is_house ? 'ourselves' : 'them' }}@if ($names->int('grave') > 0), <span class="is-bad">{{ $names->int('grave') }} of which {{ $names->int('grave') === 1 ? 'needs' : 'need' }} somebody now</span>@endif. @endif @if ($watched > 0)<a href="{{ route('roll', ['client' => $client->id, 'finding' => 'lifecycle.watched']) }}">{{ ($watched === 1 ? 'One' : number_format($watched)).($names === null ? '' : ' more').($watched === 1 ? ' is' : ' are') }} only watched</a>.@endif</p></div>
+            <p class="sentence">@if ($names === null) No name is held for {{ $client->is_house ? 'us' : 'them' }} yet. @else <a href="{{ route('roll', ['client' => $client->id]) }}">{{ number_format($names->int('names')) }} {{ $names->int('names') === 1 ? 'name' : 'names' }}</a> held for {{ $client->is_house ? 'ourselves' : 'them' }}@if ($names->int('grave') > 0), <span class="is-bad">{{ $names->int('grave') }} of which {{ $names->int('grave') === 1 ? 'needs' : 'need' }} somebody now</span>@endif. @endif @if ($watched > 0)<a href="{{ route('roll', ['client' => $client->id, 'finding' => 'lifecycle.watched']) }}">{{ ($watched === 1 ? 'One' : number_format($watched)).($names === null ? '' : ' more').($watched === 1 ? ' is' : ' are') }} only watched</a>.@endif
+            @foreach ($sums as [$costing, $sum]){{ $loop->first ? __('clients.year') : '' }} <strong>{{ $sum->text() }}</strong>{{ $loop->last ? '.' : ',' }}@endforeach @if ($client->mailbox !== null)<a class="mono" href="mailto:{{ $client->mailbox }}">{{ $client->mailbox }}</a>@endif</p></div>
         <p class="head-deeds">@if ($names !== null)<a class="button" href="{{ route('clients.sheet', $client) }}">Their sheet</a> @endif @can('prepare')<a class="button" href="{{ route('clients.edit', $client) }}">Change</a>@endcan</p>
     </div>
+    @foreach ($drifts as $row)<p class="told told-bad"><strong class="name">{{ $row->text('unicode') }}</strong> <bdi>{{ $words->say('outside.rounds.'.$row->text('finding')) }}.</bdi> <a href="{{ route('record.show', $row->text('ascii')) }}">{{ $words->say('rounds.compare') }}</a></p>@endforeach
+    @if ($rows !== [])
+        <form method="post" action="{{ route('sheaf.add') }}" id="ticks">
+            @csrf
+            <table class="sheet roll">
+                <caption class="hide">{{ __('clients.first') }}</caption>
+                <thead><tr><th class="c-tick" scope="col"><input type="checkbox" data-tick-all aria-label="Tick every name on this page"></th><th class="c-name" scope="col">{{ __('clients.names') }}</th><th class="c-held" scope="col">Where held</th><th class="c-line" scope="col"><span class="hide">Life line</span><x-axis :axis="$axis" :today="$today"/></th><th class="c-next" scope="col">Next</th></tr></thead>
+                <tbody>@include('roll.rows', ['todayAt' => $axis->at($today), 'line' => true])</tbody>
+            </table>
+            @can('prepare')<noscript><p class="turn"><button>Put the ticked names into the sheaf</button></p></noscript>@endcan
+        </form>
+        @if ($names !== null && $names->int('names') > count($rows))<p class="turn"><a href="{{ route('roll', ['client' => $client->id]) }}">{{ trans_choice('clients.more', $names->int('names') - count($rows)) }}</a></p>@endif
+    @endif
     <div class="cards">
+        @if ($dockets !== [])
+            <section class="card" aria-labelledby="open"><h2 id="open">{{ __('clients.open') }}</h2>
+                <dl class="facts">@foreach ($dockets as $row)<div><dt><a href="{{ route('dockets.show', $row->int('id')) }}">docket {{ $row->int('id') }}</a></dt><dd>{{ $words->say('deeds.'.$row->text('deed').'.title') }}<span class="lesser">{{ $words->say('clients.docket.'.$row->text('state')) }}, {{ trans_choice('clients.count', $row->int('names'), ['count' => number_format($row->int('names'))]) }}</span></dd></div>@endforeach</dl>
+            </section>
+        @endif
+        @if ($registrants !== [])
+            <section class="card" aria-labelledby="registrants"><h2 id="registrants">{{ __('clients.registrants') }}</h2>
+                <dl class="facts">@foreach ($registrants as $row)<div><dt><a href="{{ route('contacts.show', $row->int('contact_id')) }}"><bdi>{{ $row->text('called') === '' ? $row->text('address') : $row->text('called') }}</bdi></a></dt><dd class="mono">{{ $row->textOrNull('address') ?? '' }}</dd><dd><a href="{{ route('roll', ['client' => $client->id, 'contact' => $row->int('contact_id')]) }}">{{ trans_choice('clients.count', $row->int('names'), ['count' => number_format($row->int('names'))]) }}</a></dd></div>@endforeach</dl>
+            </section>
+        @endif
         <section class="card" aria-labelledby="where"><h2 id="where">Where their names are held</h2>
             <dl class="facts">@forelse ($held as $row)<div><dt>{{ $row->text('registrar_name') }}</dt><dd><a href="{{ route('accounts.show', $row->int('account_id')) }}">account {{ $row->text('account_number') }}</a></dd><dd><a href="{{ route('roll', ['client' => $client->id, 'account' => $row->int('account_id')]) }}">{{ number_format($row->int('names')) }} {{ $row->int('names') === 1 ? 'name' : 'names' }}</a></dd></div>@empty<div><dt>Nowhere</dt><dd>no name is held for them</dd></div>@endforelse</dl>
         </section>
