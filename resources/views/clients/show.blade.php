@@ -8,7 +8,7 @@
             @foreach ($sums as [$costing, $sum]){{ $loop->first ? __('clients.year') : '' }} <strong>{{ $sum->text() }}</strong>{{ $loop->last ? '.' : ',' }}@endforeach @if ($client->mailbox !== null)<a class="mono" href="mailto:{{ $client->mailbox }}">{{ $client->mailbox }}</a>@endif</p></div>
         <p class="head-deeds">@if ($names !== null)<a class="button" href="{{ route('clients.sheet', $client) }}">Their sheet</a> @endif @can('prepare')<a class="button" href="{{ route('clients.edit', $client) }}">Change</a>@endcan</p>
     </div>
-    @foreach ($drifts as $row)<p class="told told-bad"><strong class="name">{{ $row->text('unicode') }}</strong> <bdi>{{ $words->say('outside.rounds.'.$row->text('finding')) }}.</bdi> <a href="{{ route('record.show', $row->text('ascii')) }}">{{ $words->say('rounds.compare') }}</a></p>@endforeach
+    @foreach ($drifts as $row)<p class="told told-bad"><strong class="name">{{ $row->text('unicode') }}</strong>: <bdi>{{ $words->say('outside.rounds.'.$row->text('finding')) }}.</bdi> <a href="{{ route('record.show', $row->text('ascii')) }}">{{ $words->say('rounds.compare') }}</a></p>@endforeach
     @if ($rows !== [])
         <form method="post" action="{{ route('sheaf.add') }}" id="ticks">
             @csrf
