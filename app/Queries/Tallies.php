@@ -8,6 +8,7 @@ use Acre\Core\Lifecycle\NextKind;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Registrar;
+use App\Queries\Accounts\Unlocked;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Query\Builder;
@@ -63,8 +64,7 @@ final readonly class Tallies
     public function unlockedFor(int $accountId): ?int
     {
         $docket = $this->database->scalar(
-            "SELECT max(m.docket_id) FROM legs g JOIN movements m ON m.id = g.movement_id AND m.closed_on IS NOT NULL JOIN docket_lines l ON l.docket_id = m.docket_id AND l.name_id = m.name_id
-             WHERE g.kind = 'lock_account' AND g.done_on IS NULL AND l.giving_account_id = ?", [$accountId],
+            'SELECT max(m.docket_id) '.Unlocked::OPEN.' AND l.giving_account_id = ?', [$accountId],
         );
 
         return is_int($docket) ? $docket : null;

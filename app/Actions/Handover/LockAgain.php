@@ -17,6 +17,7 @@ use App\Models\Order;
 use App\Models\OrderState;
 use App\Models\User;
 use App\Outside\Registrar\OrderKind;
+use App\Queries\Accounts\Unlocked;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 
@@ -85,8 +86,7 @@ final readonly class LockAgain
     {
         return $this->database->transaction(function () use ($user, $account, $now): int {
             $legs = $this->database->update(
-                "UPDATE legs g SET done_on = ?::timestamptz, updated_at = clock_timestamp() FROM movements m JOIN docket_lines l ON l.docket_id = m.docket_id AND l.name_id = m.name_id
-                 WHERE m.id = g.movement_id AND m.closed_on IS NOT NULL AND g.kind = 'lock_account' AND g.done_on IS NULL AND l.giving_account_id = ?", [$now->isoSecond(), $account->id],
+                'UPDATE legs SET done_on = ?::timestamptz, updated_at = clock_timestamp() WHERE done_on IS NULL AND id IN (SELECT g.id '.Unlocked::OPEN.' AND l.giving_account_id = ?)', [$now->isoSecond(), $account->id],
             );
             if ($legs > 0) {
                 $this->log->write('account_locked', 'account', $account->id, ['names' => $legs], $user->id);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Rounds\Kinds;
 
 use Acre\Core\Time\Instant;
+use App\Queries\Accounts\Unlocked;
 use App\Queries\Rounds\RoundsItem;
 use App\Queries\Rounds\RoundsKind;
 use App\Queries\Rounds\RoundsSection;
@@ -22,9 +23,8 @@ final readonly class AccountsUnlocked implements RoundsKind
     public function due(Instant $today, Instant $until, int $most): array
     {
         $rows = $this->database->select(
-            "SELECT a.id, a.number, r.name, max(m.docket_id) AS docket, count(*) AS names FROM legs g JOIN movements m ON m.id = g.movement_id AND m.closed_on IS NOT NULL
-             JOIN docket_lines l ON l.docket_id = m.docket_id AND l.name_id = m.name_id JOIN accounts a ON a.id = l.giving_account_id JOIN registrars r ON r.id = a.registrar_id
-             WHERE g.kind = 'lock_account' AND g.done_on IS NULL GROUP BY a.id, a.number, r.name ORDER BY a.id LIMIT ?", [$most],
+            'SELECT a.id, a.number, r.name, o.docket, o.names FROM (SELECT l.giving_account_id, max(m.docket_id) AS docket, count(*) AS names '.Unlocked::OPEN.' GROUP BY 1) o
+             JOIN accounts a ON a.id = o.giving_account_id JOIN registrars r ON r.id = a.registrar_id ORDER BY a.id LIMIT ?', [$most],
         );
 
         return array_map(fn (Row $row): RoundsItem => new RoundsItem(
