@@ -22,6 +22,7 @@ use App\Models\Registrant;
 use App\Models\Registration;
 use App\Models\Setback;
 use App\Models\SetbackKind;
+use App\Support\Folded;
 use App\Support\Row;
 use App\Support\TradeClock;
 use ArrayObject;
@@ -132,6 +133,21 @@ final class ImportTest extends TestCase
         self::assertSame('2028-11-02', Registration::query()->whereRelation('name', 'ascii', 'known.com')->sole()->ends_on?->iso());
         $this->get('/roll?q=new.com')->assertSee('new.com');
         $this->get('/names/new.com')->assertSee('Colour of the folder')->assertSee('Brought in');
+    }
+
+    /** Spreadsheets turn an apostrophe into another by themselves. */
+    public function test_an_apostrophe_of_another_kind_makes_no_second_client(): void
+    {
+        $client = Client::query()->create(['name' => 'Marrow’s Boatyard']);
+        $this->upload("name,client,account\nboat.com,marrow's  boatyard,40718\n", $this->house->ours->id);
+        $import = $this->match(Import::query()->latest('id')->firstOrFail());
+        $this->get("/bring-in/{$import->id}")->assertDontSee('that nobody has written down yet');
+        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        self::assertSame($client->id, Holding::query()->where('name_id', Name::query()->where('ascii', 'boat.com')->sole()->id)->sole()->client_id);
+        $this->post('/clients', ['name' => "Marrow's Boatyard"])->assertSessionHasErrors('name');
+        foreach (['Marrow’s Boatyard', "MARROW'S  boatyard ", 'Marrow`s Boatyard', 'Ærø & Co', 'o´clock'] as $name) {
+            self::assertSame(Folded::of($name), Row::of(DB::selectOne('SELECT folded(?) AS name', [$name]))->text('name'));
+        }
     }
 
     public function test_a_list_can_name_a_registrar_that_nobody_has_written_down(): void

@@ -7,6 +7,7 @@ namespace App\Actions\Imports;
 use Acre\Core\Name\DomainName;
 use App\Actions\Names\Labels;
 use App\Models\Import;
+use App\Support\Folded;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Query\JoinClause;
@@ -94,7 +95,7 @@ final readonly class JudgeRows
             throw RefusedRow::because('other_account', $name->unicode, ['account' => $held->text('registrar_name').' '.$held->text('number')]);
         }
         $client = $facts['client'] ?? null;
-        if (is_string($client) && mb_strtolower($client) !== mb_strtolower($held->text('client_name'))) {
+        if (is_string($client) && Folded::of($client) !== Folded::of($held->text('client_name'))) {
             throw RefusedRow::because('other_client', $client, ['client' => $held->text('client_name')]);
         }
         $changes = [];

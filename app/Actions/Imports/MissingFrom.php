@@ -20,7 +20,7 @@ final readonly class MissingFrom
     /** @return list<Row> value, lines */
     public function clients(Import $import): array
     {
-        return $this->missing($import, 'client', 'SELECT 1 FROM clients WHERE lower(name) = lower(value)', []);
+        return $this->missing($import, 'client', 'SELECT 1 FROM clients WHERE folded(name) = folded(value)', []);
     }
 
     /** @return list<Row> value, lines */
@@ -82,7 +82,7 @@ final readonly class MissingFrom
     {
         return Row::all($this->database->select(
             "SELECT value, lines FROM (SELECT min(facts->>'{$field}') AS value, count(*) AS lines FROM import_rows
-             WHERE import_id = ? AND verdict = 'new' AND facts->>'{$field}' IS NOT NULL GROUP BY lower(facts->>'{$field}')) named
+             WHERE import_id = ? AND verdict = 'new' AND facts->>'{$field}' IS NOT NULL GROUP BY folded(facts->>'{$field}')) named
              WHERE NOT EXISTS ({$known}) ORDER BY value LIMIT 500",
             [$import->id, ...$bindings],
         ));

@@ -12,6 +12,7 @@ use App\Actions\Standings\MakeStandings;
 use App\Models\Import;
 use App\Models\ImportState;
 use App\Support\Failpoint;
+use App\Support\Folded;
 use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -255,27 +256,28 @@ final readonly class WriteImport
         return $places;
     }
 
-    /** @param  array<string, int>  $known */
+    /** @param  array<string, int>  $known  by what they are called, folded */
     private function place(mixed $said, array $known, ?int $otherwise, string $what): int
     {
         $said = is_string($said) ? $said : null;
 
-        return ($said === null ? $otherwise : $known[mb_strtolower($said)] ?? null) ?? throw RefusedRow::because('not_created', $said ?? '', ['what' => $what.($said ?? '')]);
+        return ($said === null ? $otherwise : $known[Folded::of($said)] ?? null) ?? throw RefusedRow::because('not_created', $said ?? '', ['what' => $what.($said ?? '')]);
     }
 
     /**
      * @param  array<array-key, mixed>  $values
-     * @return array<string, int> ids by the value in small letters
+     * @return array<string, int> ids by the value, folded
      */
     private function known(string $table, string $column, array $values, ?int $registrar = null): array
     {
         $found = [];
+        $alike = $table === 'clients' ? 'folded' : 'lower';
         $rows = $this->database->select(
-            "SELECT id, {$column} AS value FROM {$table} WHERE lower({$column}) IN (SELECT lower(json_array_elements_text(?::json)))".($registrar === null ? '' : ' AND registrar_id = ?'),
+            "SELECT id, {$column} AS value FROM {$table} WHERE {$alike}({$column}) IN (SELECT {$alike}(json_array_elements_text(?::json)))".($registrar === null ? '' : ' AND registrar_id = ?'),
             [json_encode(array_values(array_unique(array_filter($values, is_string(...)))), JSON_THROW_ON_ERROR), ...($registrar === null ? [] : [$registrar])],
         );
         foreach (Row::all($rows) as $row) {
-            $found[mb_strtolower($row->text('value'))] = $row->int('id');
+            $found[Folded::of($row->text('value'))] = $row->int('id');
         }
 
         return $found;

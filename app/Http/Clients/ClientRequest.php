@@ -34,7 +34,7 @@ final class ClientRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:200', new NotTaken(Client::class, 'name', 'client', $this->route('client'))],
+            'name' => ['required', 'string', 'max:200', new NotTaken(Client::class, 'name', 'client', $this->route('client'), isFolded: true)],
             'mailbox' => ['nullable', 'email', 'max:320'],
             'pattern_id' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
             'remarks' => ['nullable', 'string', 'max:4000'],
