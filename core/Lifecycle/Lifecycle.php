@@ -72,6 +72,10 @@ final readonly class Lifecycle
         if ($presumed && $facts->seenUntil?->isAfter($now) === true && ($facts->seenPaid === true || $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true)) {
             $phase = Phase::InTerm;
         }
+        // What its registry calls ok is late at the most: neither suspended nor deleted, whatever the rules expect.
+        if ($presumed && $facts->isCalledOk && $phase->isLate()) {
+            $phase = Phase::Grace;
+        }
         $holds = self::holds($facts, $rules);
 
         return new self($facts, $terms, $rules, $now, $phase, $presumed, $ends === null && $begins === null ? null : $plan, $holds, $begins === null ? null : $since, $begins ?? 0);

@@ -28,6 +28,8 @@ enum LifecycleFinding: string implements FindingTag
     case RenewedOutside = 'renewed_outside';
     case LatePlain = 'late_plain';
     case LateDear = 'late_dear';
+    /** By the rules it would be suspended or deleted, and its registry calls it ok. */
+    case LateStillOk = 'late_still_ok';
     case Suspended = 'suspended';
     case Redemption = 'redemption';
     case PendingDelete = 'pending_delete';
@@ -64,6 +66,7 @@ enum LifecycleFinding: string implements FindingTag
             self::AskedTooLate => ['ends', 'by'],
             self::PresumedRenewed, self::RenewedOutside => ['ended', 'until'],
             self::LatePlain, self::LateDear, self::Suspended => ['until', 'last'],
+            self::LateStillOk => ['ended'],
             self::Redemption => ['until'],
             self::OnHold => ['status'],
             self::EndNotKnown, self::LockOff => [],
@@ -77,7 +80,7 @@ enum LifecycleFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::LateDear, self::Redemption, self::PendingDelete, self::Released, self::Gone, self::NotInList => Cost::NameLost,
+            self::LateDear, self::LateStillOk, self::Redemption, self::PendingDelete, self::Released, self::Gone, self::NotInList => Cost::NameLost,
             self::Lapses, self::EndsUnlessRenewed, self::AskedTooLate, self::Suspended, self::OnHold => Cost::Dark,
             self::MayNotMove => Cost::MovementFails,
             self::LatePlain => Cost::Money,
@@ -99,7 +102,7 @@ enum LifecycleFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::EndsUnlessRenewed, self::LatePlain, self::LateDear, self::Suspended => Cure::RenewFirst,
+            self::EndsUnlessRenewed, self::LatePlain, self::LateDear, self::LateStillOk, self::Suspended => Cure::RenewFirst,
             self::Redemption => Cure::RestoreFirst,
             self::AskClient, self::AskedTooLate => Cure::AskClient,
             self::Lapses, self::Lapsing => Cure::ChangeIntent,

@@ -19,6 +19,7 @@ final readonly class NameFacts
      * @param  Instant|null  $deletedSince  since when it has stood in redemption, or pending delete, where its statuses prove that
      * @param  Instant|null  $seenUntil  the later end that was seen outside, and nobody has taken over
      * @param  bool|null  $seenPaid  whether it was seen to be paid for beyond the end written down, as its registrar itself says, or its deletion; null: neither was seen
+     * @param  bool  $isCalledOk  whether its registry said `ok` of it when it was last looked at (RFC 5731 §2.3: nothing is pending or prohibited)
      * @param  SeenOutside|null  $outside  null: nothing that was surely seen says otherwise of its statuses
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class NameFacts
         public ?Instant $seenUntil = null,
         public ?bool $seenPaid = null,
         public ?SeenOutside $outside = null,
+        public bool $isCalledOk = false,
     ) {
     }
 

@@ -96,7 +96,7 @@ final readonly class Standing
         }
         $renewUntil = $life->last(Rescue::Renew) ?? $ends;
         if ($life->mayBeRenewed()) {
-            return [NextKind::Presumed, $life->phase === Phase::Grace ? $renewUntil : $life->coming(EventKind::LastAtAll)?->at, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedByNow() ?? $ends)];
+            return [NextKind::Presumed, $life->phase === Phase::Grace && ! $renewUntil->hasComeAt($life->now) ? $renewUntil : $life->coming(EventKind::LastAtAll)?->at, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedByNow() ?? $ends)];
         }
         $lastAtAll = ($life->coming(EventKind::LastAtAll) ?? $life->event(EventKind::Released))->at ?? $ends;
         $plain = $life->coming(EventKind::LastPlain);
@@ -106,7 +106,11 @@ final readonly class Standing
 
             return $life->rescue() === Rescue::Nothing
                 ? [NextKind::Lapsing, $released->hasComeAt($life->now) ? null : $released, null, Finding::of(LifecycleFinding::Lapsed, at: $released)]
-                : [NextKind::Lapsing, $lastAtAll, null, Finding::of(LifecycleFinding::Lapsing, ended: $ends, until: $lastAtAll)];
+                : [NextKind::Lapsing, $lastAtAll->hasComeAt($life->now) ? null : $lastAtAll, null, Finding::of(LifecycleFinding::Lapsing, ended: $ends, until: $lastAtAll)];
+        }
+
+        if ($life->facts->isCalledOk && $life->phase === Phase::Grace && $renewUntil->hasComeAt($life->now)) {
+            return [NextKind::LateDear, $life->coming(EventKind::LastAtAll)?->at, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateStillOk, ended: $ends)];
         }
 
         return match ($life->phase) {

@@ -17,6 +17,7 @@ return [
         'presumed_renewed' => 'Its term ended on :ended; renewed by itself it would now run until :until, but nothing confirms that',
         'renewed_outside' => 'Its term ended on :ended by what is written here; outside it is said to run until :until',
         'late_plain' => 'Late: renewed before :until it costs no more than usual, and until :last it can be renewed at all',
+        'late_still_ok' => 'It ended on :ended, and by the rules it would be suspended or deleted; its registry still calls it active: renew it today',
         'late_dear' => 'Late: it can be renewed until :until, at its registrar’s late price if it has one; the last day to keep it at all is :last',
         'suspended' => 'Suspended: it can be renewed until :until; the last day to keep it at all is :last',
         'redemption' => 'Deleted: it can only be restored, until :until, and then it is lost',

@@ -45,10 +45,11 @@ final class Given
         ?string $seenUntil = null,
         ?bool $seenPaid = null,
         ?SeenOutside $outside = null,
+        bool $isCalledOk = false,
     ): Lifecycle {
         $domain = DomainName::of($name);
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);
-        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil), seenPaid: $seenPaid, outside: $outside);
+        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil), seenPaid: $seenPaid, outside: $outside, isCalledOk: $isCalledOk);
 
         return Lifecycle::of($facts, $terms, self::rulebook()->for($domain->suffix(), Instant::of($now)), Instant::of($now));
     }

@@ -9,6 +9,7 @@ use Acre\Core\Time\Instant;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Outside\Observe;
 use App\Actions\Outside\TakeDue;
+use App\Actions\Standings\MakeStandings;
 use App\Models\Drift;
 use App\Models\Setback;
 use App\Models\SetbackKind;
@@ -174,6 +175,25 @@ final class OddDirectoriesTest extends TestCase
         self::assertNotNull($record);
         $seen = fn (Field $field): array => [$record->field($field)->value, $record->field($field)->isRedacted];
         self::assertSame([[null, true], [null, true], [null, true], ['+44.1632960114', false]], array_map($seen, [Field::Name, Field::Organisation, Field::Mailbox, Field::Voice]));
+    }
+
+    /** RFC 5731 §2.3, in RDAP's word (RFC 8056 §2): `active`. */
+    public function test_what_its_registry_calls_active_is_not_suspended_by_the_rules(): void
+    {
+        $ids = $this->names(1);
+        DB::table('registrations')->update(['ends_on' => '2026-08-01']);
+        $this->domain('bell-1.com', ['events' => [['eventAction' => 'expiration', 'eventDate' => '2026-08-01T00:00:00Z']]]);
+        app(MakeStandings::class)->of($ids);
+        $phase = fn (): mixed => DB::table('standings')->where('ascii', 'bell-1.com')->value('phase');
+        self::assertSame('redemption', $phase());
+        app(Observe::class)->of($ids);
+        self::assertSame('grace', $phase());
+        $this->actingAs($this->house->reader)->get('/names/bell-1.com')->assertSee('its registry still calls it active: renew it today');
+        $this->get('/roll')->assertSee('bell-1.com');
+        $this->domain('bell-1.com', ['status' => ['inactive'], 'events' => [['eventAction' => 'expiration', 'eventDate' => '2026-08-01T00:00:00Z']]]);
+        app(TradeClock::class)->set(Instant::of('2026-10-06T12:00:00Z'));
+        app(Observe::class)->of($ids);
+        self::assertSame('redemption', $phase());
     }
 
     public function test_a_holder_who_was_ours_and_is_another_is_an_alarm(): void

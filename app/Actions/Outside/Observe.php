@@ -228,9 +228,11 @@ final readonly class Observe
                 $this->lock->seen([$id], $now);
             }
             $unseen = self::isAnswered($told[$id]) ? $this->confirm->handle($id, $told[$id][0]->record, $now) : null;
-            $this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $isDeep[$id] ?? true, $now);
+            if ($this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $isDeep[$id] ?? true, $now) && isset($files[$id])) {
+                $changed[] = $id;
+            }
         }
-        $this->standings->of($changed);
+        $this->standings->of(array_values(array_unique($changed)));
     }
 
     /**
@@ -328,8 +330,9 @@ final readonly class Observe
     /**
      * @param  list<Told>  $told
      * @param  Instant|null  $unseen  when something was done that is not to be seen yet
+     * @return bool whether its registry calls it ok and did not before, or the other way round
      */
-    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, ?Instant $unseen, bool $isDeep, Instant $now): void
+    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, ?Instant $unseen, bool $isDeep, Instant $now): bool
     {
         $troubles = [];
         foreach ($told as $one) {
@@ -340,13 +343,16 @@ final readonly class Observe
         $drifted = Row::of($this->database->selectOne("SELECT max(first_seen) AS at, coalesce(bool_or(alarming OR certainty = 'once') FILTER (WHERE state = 'open'), false) AS alarm FROM drifts WHERE name_id = ?", [$id]));
         $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $unseen !== null || $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
         $isAnswered = self::isAnswered($told);
-        $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures FROM observing WHERE name_id = ?', [$id]));
+        $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures, coalesce(bool_or(is_ok), false) AS is_ok FROM observing WHERE name_id = ?', [$id]));
+        $isOk = $isAnswered ? $told[0]->record?->has(Status::Ok) === true : $before->bool('is_ok');
         // Not to have had a turn is no failure.
         $failures = $isAnswered ? 0 : min(10, $before->int('failures') + (self::isTooOften($told) ? 0 : 1));
         // What nobody holds was asked about once, and is not looked at by itself.
         $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now, $file->watched === null, $unseen) : $now->plusSeconds(min($pace->seconds(), Pace::Daily->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
         $this->database->table('observing')->upsert([[
-            ...($isDeep && $isAnswered ? ['deep_at' => $now->isoSecond()] : []), 'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
+            ...($isDeep && $isAnswered ? ['deep_at' => $now->isoSecond()] : []), 'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'is_ok' => $isOk, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
         ]], ['name_id']);
+
+        return $isOk !== $before->bool('is_ok');
     }
 }

@@ -51,7 +51,9 @@ final readonly class CaseFiles
         $rows = Row::all($this->database->select(<<<'SQL'
             SELECT n.id, n.ascii, n.suffix, r.id AS registration_id, r.created_on, r.created_is_day, r.ends_on, r.ends_is_day, r.moved_on, r.moved_is_day,
                 r.statuses, r.deleted_since, r.lock, r.intent, r.reference, r.disclosure, r.shown, r.servers,
-                r.own_renewal, r.own_currency, r.registrant_changed_on, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name
+                r.own_renewal, r.own_currency, r.registrant_changed_on, h.missing_since, h.account_id, c.id AS client_id, c.name AS client_name,
+                -- Each looked up by itself: of names that a list has just brought no statistics say how few they are.
+                (SELECT o.is_ok FROM observing o WHERE o.name_id = n.id) AS is_ok
             FROM names n
             JOIN registrations r ON r.name_id = n.id AND upper_inf(r.span)
             JOIN holdings h ON h.name_id = n.id AND upper_inf(h.span)
@@ -108,7 +110,7 @@ final readonly class CaseFiles
                 $row->instant('missing_since')?->toDay(),
                 $row->instant('registrant_changed_on'),
                 $row->instant('deleted_since'),
-                ...[...OpenDrift::laterEnd($drifts), OpenDrift::seenOutside($drifts)],
+                ...[...OpenDrift::laterEnd($drifts), OpenDrift::seenOutside($drifts), $row->bool('is_ok')],
             ),
             $place->lateTerms($this->askLead, $row->textOrNull('own_renewal') === null ? $prices['renew'] ?? null : Money::of($row->text('own_renewal'), $row->text('own_currency')), $prices['late'] ?? null, $prices['restore'] ?? null),
             $place->terms,

@@ -39,6 +39,7 @@ final readonly class StandingFacts
             'later' => $file->facts->seenUntil,
             'paid' => $file->facts->seenPaid,
             'seen' => self::seen($file->facts->outside),
+            'ok' => $file->facts->isCalledOk ? true : null,
             'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
             'lead' => $file->late->chargeLead,
             'dark' => $file->late->darkAfter,
@@ -68,7 +69,7 @@ final readonly class StandingFacts
 
         return new self(
             Lifecycle::of(
-                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), self::statuses($facts['statuses'] ?? []), Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later'), is_bool($facts['paid'] ?? null) ? $facts['paid'] : null, self::outside($facts['seen'] ?? null)),
+                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), self::statuses($facts['statuses'] ?? []), Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later'), is_bool($facts['paid'] ?? null) ? $facts['paid'] : null, self::outside($facts['seen'] ?? null), ($facts['ok'] ?? false) === true),
                 new LateTerms($days('lead') ?? 0, $days('dark'), $days('plain'), $days('late'), $days('ask') ?? 14, $money('renew'), $money('fee'), $money('restore')),
                 $book->for($name->suffix(), $now),
                 $now,

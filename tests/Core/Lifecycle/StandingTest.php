@@ -112,6 +112,19 @@ final class StandingTest extends TestCase
         self::assertNotContains(LifecycleFinding::AsSeen, array_map(fn (Finding $finding) => $finding->tag, $of(null)->findings));
     }
 
+    /** RFC 5731 §2.3: `ok` stands alone, so what carries it is neither on hold nor being deleted. */
+    public function test_what_its_registry_calls_ok_is_not_told_as_suspended_by_the_rules(): void
+    {
+        $of = fn (string $ends, bool $isOk, Intent $intent = Intent::WhenTold): Standing => Standing::of(Given::life('bell.co.uk', ends: $ends, intent: $intent, terms: Given::terms(), isCalledOk: $isOk));
+        self::assertSame([NextKind::Suspended, Phase::Suspended], [$of('2026-08-20', false)->next, $of('2026-08-20', false)->lifecycle->phase]);
+        $ok = $of('2026-08-20', true);
+        self::assertSame([Phase::Grace, NextKind::LateDear, '2026-11-18', Severity::Grave, true], [$ok->lifecycle->phase, $ok->next, $ok->at?->iso(), $ok->severity, $ok->isAmiss]);
+        $long = $of('2026-05-20', true);
+        self::assertSame([NextKind::LateDear, null, LifecycleFinding::LateStillOk], [$long->next, $long->at, $long->findings[0]->tag], 'long free by the rules');
+        self::assertSame(NextKind::Ends, $of('2026-11-20', true)->next);
+        self::assertSame(Phase::Redemption, Given::life(ends: '2026-09-01', statuses: [Status::RedemptionPeriod], isCalledOk: true)->phase, 'a status that is written and not contradicted');
+    }
+
     public function test_what_is_wrong_already_is_told_from_what_is_to_come(): void
     {
         $isAmiss = fn (string $ends, Intent $intent = Intent::WhenTold, Status ...$statuses): bool => Standing::of(Given::life(ends: $ends, intent: $intent, statuses: array_values($statuses), terms: Given::terms()))->isAmiss;
