@@ -11,7 +11,7 @@ return new class extends Migration
     public function up(): void
     {
         DB::unprepared("
-            CREATE FUNCTION folded(given text) RETURNS text LANGUAGE sql IMMUTABLE STRICT PARALLEL SAFE
+            CREATE OR REPLACE FUNCTION folded(given text) RETURNS text LANGUAGE sql IMMUTABLE STRICT PARALLEL SAFE
                 RETURN lower(translate(regexp_replace(btrim(given), '\\s+', ' ', 'g'), '’‘ʼ´`', ''''''''''''));
             DROP INDEX clients_name;
             CREATE UNIQUE INDEX clients_name ON clients (folded(name));
