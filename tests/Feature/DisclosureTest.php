@@ -221,13 +221,18 @@ final class DisclosureTest extends TestCase
         $account = $this->house->account("D-{$trial}", null);
         $account->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($account->registrar()->sole())]);
         $patterns = [...Pattern::query()->orderBy('id')->get()->all(), Pattern::query()->create(['name' => 'reached, not named', 'fields' => ['mailbox', 'voice', 'town']])];
-        // Every suffix of the rulebook; where a registry tells organisations from persons, whoever is not known to be either can't be predicted.
-        $suffixes = app(Rulebook::class)->suffixes();
+        // Every rule of the rulebook, at six of its suffixes at most: directories are asked so often a minute. Where a registry tells organisations from persons, whoever is not known to be either can't be predicted.
         $rules = fn (string $suffix): Published => app(Rulebook::class)->for($suffix, Instant::of('2026-10-06'))->published->value;
+        $alike = [];
+        foreach (app(Rulebook::class)->suffixes() as $suffix) {
+            $alike[serialize($rules($suffix))][] = $suffix;
+        }
+        $suffixes = array_merge(...array_map(fn (array $some): array => array_slice($some, 0, 6), array_values($alike)));
+        self::assertContains('de', $suffixes);
         $same = fn (string $suffix): bool => array_filter(Field::cases(), fn (Field $field): bool => $rules($suffix)->of($field, HolderKind::Organisation) !== $rules($suffix)->of($field, HolderKind::Person)) === [];
         $kinds = array_combine($suffixes, array_map(fn (string $suffix): array => $same($suffix) ? HolderKind::cases() : [HolderKind::Organisation, HolderKind::Person], $suffixes));
         $open = array_filter($suffixes, fn (string $suffix): bool => array_filter(Field::cases(), fn (Field $field): bool => in_array($rules($suffix)->of($field, HolderKind::Organisation), [Publication::Choice, Publication::Consent], true)) !== []);
-        self::assertGreaterThan(12, count($open));
+        self::assertGreaterThan(8, count($open));
         $count = fn (string ...$of): int => count(array_merge(...array_values(array_intersect_key($kinds, array_flip($of)))));
         $told = $names = [];
         foreach ($patterns as $which => $pattern) {
