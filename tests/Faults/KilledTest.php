@@ -107,7 +107,7 @@ final class KilledTest extends TestCase
         self::assertSame(1, $kills, 'The work never came by.');
     }
 
-    #[TestWith([4])]
+    #[TestWith([2])]
     public function test_killed_anywhere(int $times): void
     {
         $random = new Randomizer(new Mt19937(25));
@@ -123,7 +123,7 @@ final class KilledTest extends TestCase
     }
 
     /** A docket of a hundred by wire: told once each, whatever dies in between. */
-    #[TestWith([4])]
+    #[TestWith([2])]
     public function test_killed_anywhere_on_the_wire(int $times): void
     {
         $random = new Randomizer(new Mt19937(26));
