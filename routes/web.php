@@ -167,6 +167,8 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         Route::get('{import}/state', 'state')->name('state')->middleware('can:view,import');
         Route::get('{import}/columns', 'edit')->name('edit')->middleware('can:match,import');
         Route::post('{import}/columns', 'match')->name('match')->middleware('can:match,import');
+        Route::post('{import}/reading', 'reading')->name('reading')->middleware('can:match,import');
+        Route::delete('{import}', 'discard')->name('discard')->middleware('can:discard,import');
         Route::post('{import}/write', 'write')->name('write')->middleware('can:write,import');
         Route::post('{import}/take-back', 'takeBack')->name('take-back')->middleware('can:takeBack,import');
     });

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Acre\Wire\Lists\Encoding;
+use Acre\Wire\Lists\ListOptions;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -17,10 +19,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $registrar_id whose list it is
  * @property int|null $account_id the account of names whose line says none
  * @property int|null $client_id the client of new names whose line says none
- * @property array{headings: list<string>, samples: list<list<string>>, habit?: bool} $shape as read at first; whether the columns were remembered
+ * @property array{headings: list<string>, samples: list<list<string>>, habit?: bool, has_headings?: bool, names_columns?: bool, sheets?: list<string>, sheet?: string, encoding?: string|null} $shape as read at first; whether the columns were remembered, and how the file is read
  * @property bool $whole whether it is everything in the account
  * @property array{columns?: list<string>, order?: string} $matched
- * @property array{clients?: list<int>, accounts?: list<int>} $made what was written down because it named them
+ * @property array{clients?: list<int>, accounts?: list<int>, registrars?: list<int>} $made what was written down because it named them
  * @property ImportState $state
  * @property int $rows_total
  * @property int $rows_seen
@@ -54,6 +56,14 @@ final class Import extends Model
     public function client(): BelongsTo
     {
         return $this->belongsTo(Client::class);
+    }
+
+    /** How its file is read. */
+    public function options(): ListOptions
+    {
+        $sheet = $this->shape['sheet'] ?? '';
+
+        return new ListOptions($sheet === '' ? null : $sheet, $this->shape['has_headings'] ?? null, Encoding::tryFrom($this->shape['encoding'] ?? ''));
     }
 
     /** Whether one of its lines gives a name another registrant's mailbox than is known of it. */

@@ -20,6 +20,12 @@ enum ImportState: string
 
     public const WORKING = [self::Reading, self::Writing, self::Undoing];
 
+    /** Whether nothing of it stands on the Roll, nor is about to. */
+    public function isUnwritten(): bool
+    {
+        return in_array($this, [self::Uploaded, self::Read, self::Failed], true);
+    }
+
     public function isWorking(): bool
     {
         return in_array($this, self::WORKING, true);

@@ -37,4 +37,9 @@ final class ImportPolicy
     {
         return $this->view($user, $import) && $import->state === ImportState::Done;
     }
+
+    public function discard(User $user, Import $import): bool
+    {
+        return $this->view($user, $import) && $import->state->isUnwritten();
+    }
 }

@@ -40,6 +40,22 @@ final readonly class Money implements JsonSerializable
         }
     }
 
+    /**
+     * To the currency's decimals, halves up, as a spreadsheet shows what it computed: 9.996 is 10.00.
+     *
+     * @param  string  $amount  decimal with a point, with any number of decimals
+     *
+     * @throws MoneyError
+     */
+    public static function rounded(string $amount, string $currency): self
+    {
+        if (preg_match('/^-?\d{1,10}(\.\d{1,20})?$/D', $amount) !== 1) {
+            throw MoneyError::notAnAmount($amount);
+        }
+
+        return self::of((string) BigDecimal::of($amount)->toScale(Decimals::of($currency), RoundingMode::HALF_UP), $currency);
+    }
+
     /** @throws MoneyError when the currencies differ */
     public function plus(self $other): self
     {

@@ -5,6 +5,21 @@ declare(strict_types=1);
 return [
     'account_of_all' => 'Account number', 'account_new' => 'Or the number of an account not listed yet', 'account_note' => 'For rows that name no account; it is added as the house’s own',
     'nothing_yet' => 'Nothing of it is saved before you have seen what would change, but for a registrar or an account that you name here.',
+    'discard' => 'Discard this list', 'discarded' => ':file was discarded. Nothing of it was written.',
+    'reading' => [
+        'title' => 'How the file is read', 'sheet' => 'Sheet', 'headings' => 'First row', 'with' => 'is headings', 'without' => 'is a name like the rows below', 'encoding' => 'Letters', 'again' => 'Read the file again',
+        'guessed' => 'as the file suggests',
+    ],
+    'encoding' => [
+        'UTF-8' => 'Unicode (UTF-8)', 'Windows-1252' => 'Western European (Windows-1252)', 'Windows-1250' => 'Central European (Windows-1250)', 'Windows-1251' => 'Cyrillic (Windows-1251)', 'Windows-1253' => 'Greek (Windows-1253)',
+        'Windows-1254' => 'Turkish (Windows-1254)', 'Windows-1257' => 'Baltic (Windows-1257)', 'CP850' => 'Western European (DOS)', 'MACINTOSH' => 'Western European (Mac)', 'CP932' => 'Japanese (Shift JIS)', 'CP949' => 'Korean', 'GB18030' => 'Chinese (GB 18030)',
+    ],
+    'columns' => [
+        'title' => 'Match the columns', 'habit' => 'Matched as you matched the last list of :registrar with these headings.', 'guess' => 'Correct what was guessed wrongly. Columns that fit nothing are kept as they are.',
+        'count' => '{1} One column in|[2,*] :count columns in', 'heading' => 'Heading', 'values' => 'First values', 'is' => 'What it is', 'is_of' => 'What “:heading” is', 'dates' => 'Dates are written',
+        'proven' => 'Their own values prove the order.', 'unproven' => 'Their own values don’t prove the order, or contradict each other: choose it.', 'show' => 'Preview the changes',
+        'account' => 'Account of rows that name none', 'each' => 'each row names its account',
+    ],
     'refused' => [
         'no_name' => 'There is no name in this line.',
         'below' => 'It is a name below :name: bring in the registered name itself.',
@@ -13,6 +28,7 @@ return [
         'either' => '“:value” is neither yes nor no.',
         'mailbox' => '“:value” is not a mailbox.',
         'currency' => '“:value” is in no currency that there is.',
+        'two_currencies' => 'The price says :price, and the currency column says :column. Correct one of them.',
         'amount' => '“:value” is no amount of money.',
         'long' => 'The value is longer than 200 characters.',
         'long_word' => 'The word “:value” is longer than :most letters.',
@@ -27,8 +43,10 @@ return [
     'field' => [
         'name' => 'the name', 'created' => 'registered on', 'ends' => 'ends on', 'moved' => 'came from another registrar on', 'account' => 'account number', 'client' => ':served',
         'registrant' => 'registrant', 'mailbox' => 'registrant’s mailbox', 'reference' => 'the registrar’s own number', 'intent' => 'renews by itself (yes or no)', 'lock' => 'transfer lock (yes or no)',
-        'statuses' => 'status', 'disclosure' => 'public record (privacy: yes or no)', 'renewal' => 'what renewing costs', 'servers' => 'name server', 'words' => 'words', 'missing' => 'missing from the list since', 'registrar' => 'registrar', 'left_out' => 'left out', 'raw' => 'kept as it is',
+        'statuses' => 'status', 'disclosure' => 'public record (privacy: yes or no)', 'renewal' => 'renewal price', 'currency' => 'currency of the renewal price', 'servers' => 'name server', 'words' => 'words', 'missing' => 'missing from the list since', 'registrar' => 'registrar', 'left_out' => 'left out', 'raw' => 'kept as it is',
     ],
+    'cut' => ':value… (:length characters in the file; the first :most are kept)',
+    'column' => 'column :number', 'also' => ':heading (:number)',
     'order' => ['ymd' => 'year, month, day', 'dmy' => 'day, month, year', 'mdy' => 'month, day, year'],
     'whole_of_what' => 'A list of everything needs its account: choose it.',
     'account_elsewhere' => 'This account is at another registrar than the one chosen above.',

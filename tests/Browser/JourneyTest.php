@@ -39,9 +39,9 @@ final class JourneyTest extends TestCase
         $window->find('#f-list')->sendKeys($file);
         $window->choose('#f-registrar', 'Pellbridge')->choose('#f-account', 'H-2207, the house’s own');
         $window->press('Look into it');
-        self::assertStringContainsString('What its columns are', $window->text('h1'));
+        self::assertStringContainsString('Match the columns', $window->text('h1'));
         self::assertSame([], $window->axe());
-        $window->press('Show what would happen')->waitForText('h1', 'What would happen');
+        $window->press('Preview the changes')->waitForText('h1', 'What would happen');
         $window->ready();
         self::assertSame([], $window->axe());
         self::assertStringContainsString('3 new', $window->text('.sentence'));
@@ -268,7 +268,7 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/bring-in');
         $window->find('#f-list')->sendKeys($file);
         $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
-        $window->press('Look into it')->press('Show what would happen')->waitForText('h1', 'What would happen');
+        $window->press('Look into it')->press('Preview the changes')->waitForText('h1', 'What would happen');
         self::assertStringContainsString('1 refused', $window->ready()->text('.sentence'));
         $import = basename($window->driver->getCurrentURL());
         $window->press('Bring 2 names in')->waitForText('h1', '2 names brought in');

@@ -103,7 +103,7 @@ final class ImportTest extends TestCase
         ]));
         self::assertSame(['name', 'ends', 'created', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'raw', 'account', 'client'], $import->matched['columns'] ?? []);
         self::assertSame('dmy', $import->matched['order'] ?? '');
-        $this->get("/bring-in/{$import->id}")->assertOk()->assertSee('What its columns are')->assertSee('Colour of the folder');
+        $this->get("/bring-in/{$import->id}")->assertOk()->assertSee('Match the columns')->assertSee('Colour of the folder');
         $import = $this->match($import, 'dmy');
         self::assertSame(ImportState::Read, $import->state);
         self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
@@ -434,7 +434,7 @@ final class ImportTest extends TestCase
         $this->post("/bring-in/{$first->id}/columns", ['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'])->assertSessionHasNoErrors();
         $second = $this->upload($list, $this->house->ours->id);
         self::assertEquals(['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'], $second->matched);
-        $this->get("/bring-in/{$second->id}")->assertSee('Matched as they were the last time');
+        $this->get("/bring-in/{$second->id}")->assertSee('Matched as you matched the last list');
         self::assertSame(['name', 'ends', 'raw'], $this->upload("what,when,flavour\nbell.com,03/04/2027,x\n", $this->house->ours->id)->matched['columns'] ?? []);
     }
 

@@ -66,6 +66,8 @@ final class ListReadingTest extends TestCase
     #[TestWith([ImportField::Ends, '3. März 2027', '2027-03-03'])]
     #[TestWith([ImportField::Renewal, '1.234,50 €', ['1234.50', 'EUR']])]
     #[TestWith([ImportField::Renewal, '12.9', ['12.90', 'GBP']])]
+    #[TestWith([ImportField::Ends, '2027-03-01T00:30:00+02:00', '2027-02-28T22:30:00Z'])]
+    #[TestWith([ImportField::Ends, '3.4.27', '2027-04-03'])]
     #[TestWith([ImportField::Lock, 'gesperrt', 'on'])]
     public function test_values_as_registrars_write_them(ImportField $field, string $written, mixed $read): void
     {
@@ -86,10 +88,54 @@ final class ListReadingTest extends TestCase
 
     public function test_a_value_of_three_hundred_characters_is_refused_and_a_raw_one_is_cut(): void
     {
-        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', str_repeat('ä', 1500)]));
-        self::assertSame(['remarks' => str_repeat('ä', 1000)], $row['facts']['raw']);
+        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', str_repeat('ä', 12_345)]));
+        self::assertSame(['remarks' => str_repeat('ä', 10_000).'… (12345 characters in the file; the first 10000 are kept)'], $row['facts']['raw']);
         $this->expectException(RefusedRow::class);
         $this->read(ImportField::Registrant, str_repeat('x', 300));
+    }
+
+    /** Two columns of one heading, cells right of the last heading, and a registrar's own words among statuses. */
+    public function test_nothing_is_lost_without_a_word(): void
+    {
+        $read = fn (ImportField $field, string ...$cells): array => (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'Note', 'Note'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', ...array_values($cells)]))['facts'];
+        self::assertSame(['raw' => ['Note' => 'a', 'Note (2)' => 'b', 'column 4' => 'c']], $read(ImportField::Raw, 'a', 'b', 'c'));
+        self::assertSame(['statuses' => ['clientHold'], 'raw' => ['Note' => 'clientHold, Parked', 'Note (2)' => 'x']], $read(ImportField::Statuses, 'clientHold, Parked', 'x'));
+        self::assertSame(['statuses' => ['ok']], $read(ImportField::Statuses, 'ok (https://icann.example/epp#ok)', ''));
+        // A currency without a price.
+        self::assertSame(['raw' => ['Note' => 'EUR']], $read(ImportField::Currency, 'EUR', ''));
+    }
+
+    /**
+     * @param  list<int>  $numbers
+     */
+    #[TestWith(['8.4 USD', '', [1], ['8.40', 'USD']])]
+    #[TestWith(['9.996', '', [1], ['10.00', 'GBP']])]
+    #[TestWith(['9.996', '', [], ['9996.00', 'GBP']])]
+    #[TestWith(['9,90', 'EUR', [], ['9.90', 'EUR']])]
+    #[TestWith(['9.90', '€', [1], ['9.90', 'EUR']])]
+    #[TestWith(['1,250', 'KWD', [], ['1.250', 'KWD']])]
+    #[TestWith(['1200', 'JPY', [1], ['1200', 'JPY']])]
+    #[TestWith(['€9.90', 'EUR', [], ['9.90', 'EUR']])]
+    public function test_a_price_is_in_the_currency_that_the_file_says(string $price, string $currency, array $numbers, array $read): void
+    {
+        self::assertSame($read, $this->price($price, $currency, $numbers));
+    }
+
+    #[TestWith(['€9.90', 'USD', [], 'The price says EUR, and the currency column says USD'])]
+    #[TestWith(['9.90', 'credits', [], '“credits” is in no currency'])]
+    #[TestWith(['9.90', 'XQZ', [], 'is in no currency'])]
+    #[TestWith(['-9.9', '', [1], 'no amount'])]
+    public function test_a_price_whose_currency_is_not_clear_is_refused(string $price, string $currency, array $numbers, string $why): void
+    {
+        $this->expectException(RefusedRow::class);
+        $this->expectExceptionMessage($why);
+        $this->price($price, $currency, $numbers);
+    }
+
+    /** @param  list<int>  $numbers */
+    private function price(string $price, string $currency, array $numbers): mixed
+    {
+        return (new ReadRow([ImportField::Name, ImportField::Renewal, ImportField::Currency], ['name', 'price', 'currency'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', $price, $currency], $numbers))['facts']['renewal'] ?? null;
     }
 
     public function test_a_web_address_with_www_is_the_name_and_another_name_below_it_is_not(): void

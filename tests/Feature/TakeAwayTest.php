@@ -32,6 +32,7 @@ use Sabre\VObject\Property;
 use Sabre\VObject\Reader;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
+use ZipArchive;
 
 /** Taking away what the sentence shows, and bringing it back. */
 final class TakeAwayTest extends TestCase
@@ -54,16 +55,29 @@ final class TakeAwayTest extends TestCase
         $this->actingAs($this->house->clerk);
     }
 
-    /** @return array{list<string>, list<list<string>>} headings and rows, read as any list is */
+    private static function part(string $archive, string $name): string
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'acre-away-');
+        file_put_contents($path, $archive);
+        $zip = new ZipArchive;
+        self::assertTrue($zip->open($path));
+        $part = (string) $zip->getFromName($name);
+        $zip->close();
+        unlink($path);
+
+        return $part;
+    }
+
+    /** @return array{list<string>, list<list<string>>, list<list<int>>} headings and rows, read as any list is, and which of their cells are numbers */
     private function read(string $content): array
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'acre-away-');
         file_put_contents($path, $content);
         $list = Lists::open($path);
-        $rows = array_map(fn (ListRow $row): array => array_map(Cell::plain(...), $row->cells), iterator_to_array($list->rows(), false));
+        $read = iterator_to_array($list->rows(), false);
         unlink($path);
 
-        return [$list->headings(), $rows];
+        return [$list->headings, array_map(fn (ListRow $row): array => array_map(Cell::plain(...), $row->cells), $read), array_map(fn (ListRow $row): array => $row->numbers, $read)];
     }
 
     #[TestWith(['csv'])]
@@ -72,14 +86,20 @@ final class TakeAwayTest extends TestCase
     public function test_a_list_is_read_back_as_it_was(string $kind): void
     {
         $content = $this->get("/roll/take-away/{$kind}?sort=name")->assertOk()->streamedContent();
-        [$headings, $rows] = $this->read($content);
+        [$headings, $rows, $numbers] = $this->read($content);
         self::assertSame(TakeAway::HEADINGS, $headings);
         $bell = array_combine($headings, array_pad($rows[1], count($headings), ''));
         $wanted = [
             'Name' => 'xn--glockenwrts-s8a.com', 'Unicode' => 'glockenwärts.com', 'Client' => 'Wickerby Bell Foundry', 'Account' => '40718', 'Registrant' => '=HYPERLINK("x")', 'Moved' => '2024-01-31',
-            'Status' => 'clientTransferProhibited', 'Lock' => '', 'Intent' => 'renews by itself', 'Public record' => 'withheld by our wish', 'Name servers' => 'ns1.wire.example ns2.wire.example', 'Renewal price' => '120.50 EUR', 'Reference' => '-12',
+            'Status' => 'clientTransferProhibited', 'Lock' => '', 'Intent' => 'renews by itself', 'Public record' => 'withheld by our wish', 'Name servers' => 'ns1.wire.example ns2.wire.example', 'Renewal price' => $kind === 'csv' ? '120.50' : '120.5', 'Price currency' => 'EUR', 'Reference' => '-12',
         ];
         self::assertSame($wanted, array_intersect_key($bell, $wanted));
+        if ($kind !== 'csv') {
+            // A price is a number and a date a date, for whoever sums and sorts them there.
+            self::assertSame([array_search('Renewal price', $headings, true)], array_values(array_intersect($numbers[1], [16])));
+            $part = $kind === 'ods' ? self::part($content, 'content.xml') : self::part($content, 'xl/worksheets/sheet1.xml');
+            self::assertMatchesRegularExpression($kind === 'ods' ? '/office:value-type="date" office:date-value="2024-01-31" table:style-name="date"/' : '/s="[1-9]\d*"><v>45322<\/v>/', $part);
+        }
         if ($kind === 'csv') {
             self::assertStringContainsString("\"'=HYPERLINK(\"\"x\"\")\"", $content);
             self::assertStringContainsString(",\"'-12\",", $content);
@@ -96,9 +116,13 @@ final class TakeAwayTest extends TestCase
         $this->get('/roll/take-away/exe')->assertNotFound();
     }
 
-    public function test_brought_back_unchanged_there_is_nothing_to_change(): void
+    #[TestWith(['csv'])]
+    #[TestWith(['xlsx'])]
+    #[TestWith(['ods'])]
+    #[TestWith(['json'])]
+    public function test_brought_back_unchanged_there_is_nothing_to_change(string $kind): void
     {
-        $this->bringBack($this->get('/roll/take-away/csv')->streamedContent())->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to write');
+        $this->bringBack($this->get("/roll/take-away/{$kind}")->streamedContent())->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to write');
     }
 
     public function test_a_watched_name_is_taken_along_and_brought_back_it_stays_watched(): void

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use Acre\Wire\Lists\CsvFile;
 use Acre\Wire\Lists\ListRow;
+use Acre\Wire\Lists\Lists;
 use Acre\Wire\Text\PlainText;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -38,8 +38,8 @@ final class CsvReferenceTest extends TestCase
         $writer->mustRun();
         /** @var non-empty-list<list<string>> $meant */
         $meant = json_decode($writer->getOutput(), true, 16, JSON_THROW_ON_ERROR);
-        $list = CsvFile::open($file);
-        self::assertSame(array_shift($meant), $list->headings());
+        $list = Lists::open($file);
+        self::assertSame(array_shift($meant), $list->headings);
         $read = array_map(fn (ListRow $row): array => $row->cells, iterator_to_array($list->rows(), false));
         unlink($file);
         // A cell is one line to us, whatever was typed into it.

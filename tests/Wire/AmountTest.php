@@ -24,6 +24,12 @@ final class AmountTest extends TestCase
     #[TestWith(['chf 9', '9.00', 'CHF'])]
     #[TestWith(['KWD 9.125', '9.125', 'KWD'])]
     #[TestWith(['1,234 GBP', '1234.00', 'GBP'])]
+    #[TestWith(['89,00 zł', '89.00', 'PLN'])]
+    #[TestWith(['249 Kč', '249.00', 'CZK'])]
+    #[TestWith(['US$8.40', '8.40', 'USD'])]
+    #[TestWith(['8.40 USD', '8.40', 'USD'])]
+    #[TestWith(['¥1,200', '1200.00', 'JPY'])]
+    #[TestWith(['Fr. 12.50', '12.50', 'CHF'])]
     #[TestWith(['0', '0.00', null])]
     #[TestWith(['007', '7.00', null])]
     public function test_points_and_commas_are_told_apart(string $written, string $decimal, ?string $currency): void
@@ -33,6 +39,22 @@ final class AmountTest extends TestCase
         self::assertSame([$decimal, $currency], [$amount->decimal, $amount->currency]);
     }
 
+    /** A sign that several countries have is that of whoever reads the list, where it is one of theirs. */
+    #[TestWith(['$8.40', 'AUD', 'AUD'])]
+    #[TestWith(['$8.40', 'GBP', 'USD'])]
+    #[TestWith(['99 kr', 'SEK', 'SEK'])]
+    #[TestWith(['99 kr', 'DKK', 'DKK'])]
+    #[TestWith(['¥99', 'CNY', 'CNY'])]
+    #[TestWith(['1,250', 'KWD', null])]
+    public function test_what_a_sign_means_depends_on_the_reader(string $written, string $usual, ?string $currency): void
+    {
+        $amount = Amount::read($written, $usual);
+        self::assertNotNull($amount);
+        self::assertSame($currency, $amount->currency);
+        self::assertSame($usual === 'KWD' ? '1.250' : ($written === '$8.40' ? '8.40' : '99.00'), $amount->decimal);
+    }
+
+    #[TestWith(['99 kr'])]
     #[TestWith([''])]
     #[TestWith(['free'])]
     #[TestWith(['-5'])]

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Wire;
 
-use Acre\Wire\Lists\CsvFile;
 use Acre\Wire\Lists\ListError;
+use Acre\Wire\Lists\Lists;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -27,8 +27,8 @@ final class CsvRoughTest extends TestCase
             }
             file_put_contents($file, $content);
             try {
-                $last = 1;
-                foreach (CsvFile::open($file)->rows() as $row) {
+                $last = 0;
+                foreach (Lists::open($file)->rows() as $row) {
                     $read++;
                     self::assertGreaterThan($last, $row->line);
                     $last = $row->line;
@@ -60,7 +60,7 @@ final class CsvRoughTest extends TestCase
         fclose($handle);
         $before = memory_get_peak_usage();
         $count = 0;
-        foreach (CsvFile::open($file)->rows() as $row) {
+        foreach (Lists::open($file)->rows() as $row) {
             $count++;
         }
         unlink($file);

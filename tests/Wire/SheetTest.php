@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Wire;
 
 use Acre\Wire\Lists\ListError;
+use Acre\Wire\Lists\ListOptions;
 use Acre\Wire\Lists\Lists;
-use Acre\Wire\Lists\SheetFile;
 use ErrorException;
 use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -54,13 +54,51 @@ final class SheetTest extends TestCase
     public function test_both_kinds_are_read_alike(array $parts): void
     {
         $list = Lists::open($this->archive($parts));
-        self::assertInstanceOf(SheetFile::class, $list);
-        self::assertSame(['Name', 'Ends', '', 'Lock'], $list->headings());
+        self::assertSame(['Name', 'Ends', '', 'Lock'], $list->headings);
         $rows = iterator_to_array($list->rows(), false);
         self::assertCount(1, $rows);
         self::assertSame(3, $rows[0]->line);
         // 46,692 days after 30 December 1899, as every spreadsheet counts them, are 1 November 2027.
         self::assertSame(['glockenwärts.com', '2027-11-01', '12.5', 'yes'], $rows[0]->cells);
+    }
+
+    /**
+     * What a cell's format shows is part of it (ECMA-376 part 1, §18.8.31; OpenDocument 1.3 part 3, §19.387): currencies are kept, words
+     * in quotation marks make no date, and a number stays one, whatever its decimals.
+     */
+    public function test_numbers_keep_their_currency_and_dates_are_only_dates(): void
+    {
+        $formats = ['#,##0.00 "USD"', '[$€-407] #,##0.00', '"£"#,##0.00;[Red]\\-"£"#,##0.00', '[$$-C09]#,##0.00', 'yyyy\\-mm\\-dd', '#,##0.00\\ [$kr-41D]', '0.00" days"', '[$kr]0.00'];
+        $codes = implode('', array_map(fn (int $at, string $code): string => '<numFmt numFmtId="'.(170 + $at).'" formatCode="'.htmlspecialchars($code).'"/>', array_keys($formats), $formats));
+        $styles = implode('', array_map(fn (int $at): string => '<xf numFmtId="'.(170 + $at).'" applyNumberFormat="1"/>', array_keys($formats)));
+        $cells = implode('', array_map(fn (int $at): string => '<c r="'.chr(66 + $at).'2" s="'.($at + 1).'"><v>'.($at === 4 ? '46692' : '8.4').'</v></c>', array_keys($formats)));
+        $parts = self::xlsx('<row r="1"><c r="A1" t="s"><v>0</v></c></row><row r="2"><c r="A2" t="s"><v>1</v></c>'.$cells.'<c r="J2"><v>9.9960000000000004</v></c><c r="K2" t="e"><v>#N/A</v></c><c r="L2" t="s"><v>1</v></c></row>');
+        $parts['xl/styles.xml'] = '<?xml version="1.0"?><styleSheet '.self::MAIN.'><numFmts count="8">'.$codes.'</numFmts><cellXfs count="9"><xf numFmtId="0"/>'.$styles.'</cellXfs></styleSheet>';
+        $row = iterator_to_array(Lists::open($this->archive($parts))->rows(), false)[0];
+        self::assertSame(['8.4 USD', '8.4 EUR', '8.4 GBP', '8.4 AUD', '2027-11-01', '8.4 SEK', '8.4', '8.4', '9.996', '#N/A', 'glockenwärts.com'], array_slice($row->cells, 1));
+        self::assertSame([1, 2, 3, 4, 6, 7, 8, 9], $row->numbers);
+
+        $ods = self::ods('<table:table-row><table:table-cell office:value-type="string"><text:p>Name</text:p></table:table-cell></table:table-row><table:table-row><table:table-cell office:value-type="string"><text:p>bell.com</text:p></table:table-cell>'
+            .'<table:table-cell office:value-type="currency" office:currency="CHF" office:value="12.5"><text:p>CHF 12.50</text:p></table:table-cell><table:table-cell office:value-type="float" office:value="9.996"><text:p>10,00</text:p></table:table-cell></table:table-row>');
+        $row = iterator_to_array(Lists::open($this->archive($ods))->rows(), false)[0];
+        self::assertSame([['bell.com', '12.5 CHF', '9.996'], [1, 2]], [$row->cells, $row->numbers]);
+    }
+
+    public function test_the_sheet_is_chosen_and_a_hidden_one_is_never_the_first(): void
+    {
+        $parts = self::xlsx('<row r="1"><c r="A1" t="inlineStr"><is><t>Hidden</t></is></c></row><row r="2"><c r="A2"><v>1</v></c></row>');
+        $parts['xl/workbook.xml'] = '<?xml version="1.0"?><workbook '.self::MAIN.'><sheets><sheet name="Codes" sheetId="1" state="hidden" r:id="rId1"/><sheet name="Old" sheetId="2" r:id="rId4"/><sheet name="New" sheetId="3" r:id="rId5"/></sheets></workbook>';
+        $parts['xl/_rels/workbook.xml.rels'] = str_replace('</Relationships>', '<Relationship Id="rId4" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet2.xml"/>'
+            .'<Relationship Id="rId5" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet3.xml"/></Relationships>', $parts['xl/_rels/workbook.xml.rels']);
+        foreach (['2' => 'bell.com', '3' => 'peal.com'] as $number => $name) {
+            $parts["xl/worksheets/sheet{$number}.xml"] = str_replace('Hidden', 'Name', str_replace('<c r="A2"><v>1</v></c>', '<c r="A2" t="inlineStr"><is><t>'.$name.'</t></is></c>', $parts['xl/worksheets/sheet1.xml']));
+        }
+        $path = $this->archive($parts);
+        $first = fn (?string $sheet): array => [($list = Lists::open($path, new ListOptions(sheet: $sheet)))->sheet(), iterator_to_array($list->rows(), false)[0]->cell(0)];
+        self::assertSame(['Codes', 'Old', 'New'], Lists::open($path)->sheets());
+        self::assertSame([['Old', 'bell.com'], ['New', 'peal.com'], ['Codes', '1']], [$first(null), $first('New'), $first('Codes')]);
+        $this->expectExceptionMessage('has no sheet “Newer” with rows. It has: Codes, Old, New.');
+        $first('Newer');
     }
 
     public function test_a_cell_of_ten_megabytes_is_refused_and_not_kept(): void

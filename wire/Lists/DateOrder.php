@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Lists;
 
+use DateTimeImmutable;
+
 /** In which order a list writes the parts of a date. */
 enum DateOrder: string
 {
@@ -16,21 +18,32 @@ enum DateOrder: string
 
     private const MONTHS = ['jan' => 1, 'feb' => 2, 'mar' => 3, 'mär' => 3, 'mrt' => 3, 'avr' => 4, 'fév' => 2, 'fev' => 2, 'ene' => 1, 'gen' => 1, 'abr' => 4, 'mag' => 5, 'giu' => 6, 'juin' => 6, 'juil' => 7, 'lug' => 7, 'ago' => 8, 'aoû' => 8, 'set' => 9, 'ott' => 10, 'déc' => 12, 'dic' => 12, 'apr' => 4, 'may' => 5, 'mai' => 5, 'mei' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'okt' => 10, 'nov' => 11, 'dec' => 12, 'dez' => 12];
 
+    /** POSIX strptime, %y: 69 to 99 are of the last century. */
+    private const PIVOT = 69;
+
+    private const TIME = '~[T ]+(\d{1,2}):(\d\d)(?::(\d\d)(?:[.,]\d+)?)? ?(Z|UTC|GMT|[+-]\d\d(?::?\d\d)?)$~Di';
+
     /**
      * The order that a column's own values prove.
      *
      * @param  iterable<string>  $values
-     * @return list<self> one: proven; several: any of them would do; none: no order reads them all
+     * @return list<self> one: proven; several: any of them would do, or the values contradict each other
      */
     public static function provenBy(iterable $values): array
     {
-        $possible = self::cases();
+        $possible = $ever = self::cases();
         foreach ($values as $value) {
-            if ($value !== '') {
-                $fitting = array_values(array_filter($possible, fn (self $order): bool => $order->read($value) !== null));
+            $fitting = $value === '' ? [] : array_values(array_filter(self::cases(), fn (self $order): bool => $order->read($value) !== null));
+            if ($fitting === []) {
                 // A value that no order reads is that row's own fault and proves nothing of the column.
-                $possible = $fitting === [] ? $possible : $fitting;
+                continue;
             }
+            $still = array_values(array_filter($possible, fn (self $order): bool => in_array($order, $fitting, true)));
+            if ($still === []) {
+                // Another program, or another person, wrote this one: a person has to say.
+                return array_values(array_filter($ever, fn (self $order): bool => in_array($order, [...$possible, ...$fitting], true)));
+            }
+            $possible = $still;
         }
 
         return $possible;
@@ -51,17 +64,43 @@ enum DateOrder: string
             // A spreadsheet's own count of days, from 1954 to 2119.
             return gmdate('Y-m-d', ((int) $text - self::SHEET_EPOCH) * 86_400);
         }
-        if (preg_match('~^(\d{1,2})(?:[-/. ]|\. )+(\p{L}{3,})\.?,?[-/ ]+(\d{4})(?:[T ,].*)?$~uD', $text, $part) === 1) {
-            return self::day((int) $part[3], self::month($part[2]), (int) $part[1]);
+        if (preg_match('~^(\d{1,2})(?:[-/. ]|\. )+(\p{L}{3,})\.?,?[-/ ]+(\d{4}|\d\d)(?:[T ,].*)?$~uD', $text, $part) === 1) {
+            return self::day(self::year($part[3]), self::month($part[2]), (int) $part[1]);
         }
         if (preg_match('~^(\p{L}{3,})\.? (\d{1,2}),? (\d{4})(?:[T ,].*)?$~uD', $text, $part) === 1) {
             return self::day((int) $part[3], self::month($part[1]), (int) $part[2]);
         }
-        if ($this === self::YearMonthDay || preg_match('~^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4})(?:[T ,].*)?$~D', $text, $part) !== 1) {
+        if (preg_match('~^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4}|\d\d)(?:[T ,].*)?$~D', $text, $part) !== 1) {
             return null;
         }
 
-        return $this === self::DayMonthYear ? self::day((int) $part[3], (int) $part[2], (int) $part[1]) : self::day((int) $part[3], (int) $part[1], (int) $part[2]);
+        return match ($this) {
+            self::DayMonthYear => self::day(self::year($part[3]), (int) $part[2], (int) $part[1]),
+            self::MonthDayYear => self::day(self::year($part[3]), (int) $part[1], (int) $part[2]),
+            self::YearMonthDay => strlen($part[1]) === 2 && strlen($part[3]) === 2 ? self::day(self::year($part[1]), (int) $part[2], (int) $part[3]) : null,
+        };
+    }
+
+    /**
+     * The same, to the second where a time stands with its distance from UTC: 1 March, 00:30 at +02:00, is still February.
+     *
+     * @return string|null `2026-10-06`, or `2026-10-06T09:00:00Z`
+     */
+    public function readExactly(string $value): ?string
+    {
+        $day = $this->read($value);
+        if ($day === null || preg_match(self::TIME, trim($value), $part) !== 1) {
+            return $day;
+        }
+        $zone = in_array(strtoupper($part[4]), ['Z', 'UTC', 'GMT'], true) ? '+00:00' : $part[4];
+        $time = DateTimeImmutable::createFromFormat('!Y-m-d G:i:s O', "{$day} {$part[1]}:{$part[2]}:".($part[3] === '' ? '00' : $part[3])." {$zone}");
+
+        return $time === false || (int) $part[1] > 23 || (int) $part[2] > 59 || (int) $part[3] > 59 ? $day : gmdate('Y-m-d\TH:i:s\Z', $time->getTimestamp());
+    }
+
+    private static function year(string $digits): int
+    {
+        return (int) $digits + (strlen($digits) === 4 ? 0 : ((int) $digits < self::PIVOT ? 2_000 : 1_900));
     }
 
     /** By its first letters, three of them or, where that leaves two months, four. */

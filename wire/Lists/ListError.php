@@ -16,12 +16,24 @@ final class ListError extends RuntimeException
 
     public static function noRows(): self
     {
-        return new self('The file has a first line but nothing below it: the first line should be headings, and a name on each line after.');
+        return new self('The file has one line of headings and nothing below it: put a name on each line after it.');
     }
 
     public static function notText(string $looksLike): self
     {
         return new self("The file is not text but {$looksLike}. Save the list as CSV in the program that made it, and choose that file.");
+    }
+
+    /** @param  int  $object  its number in the file */
+    public static function noJson(int $object, string $why): self
+    {
+        return new self("Object {$object} of the file is no JSON: {$why}.");
+    }
+
+    /** @param  list<string>  $sheets */
+    public static function noSuchSheet(string $sheet, array $sheets): self
+    {
+        return new self("The spreadsheet has no sheet “{$sheet}” with rows. It has: ".implode(', ', $sheets).'.');
     }
 
     /** @param  int  $limit  bytes */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Wire\Lists;
 
+use DateTimeImmutable;
+use OpenSpout\Writer\Common\Creator\Style\StyleBuilder;
 use OpenSpout\Writer\Common\Creator\WriterEntityFactory;
 
 /** Writes a list row by row; nothing holds the whole of it. */
@@ -13,15 +15,17 @@ final class ListWriter
      * @param  list<string>  $headings
      * @param  iterable<list<string>>  $rows  as long as the headings
      * @param  string  $path  a file, or a stream such as php://output; a spreadsheet needs a file
+     * @param  list<ColumnKind>  $kinds  of each column, so that dates and numbers of a spreadsheet are such; those that are missing are text
      *
      * @throws ListError when it can't be written there
      */
-    public static function write(ListKind $kind, string $path, array $headings, iterable $rows): void
+    public static function write(ListKind $kind, string $path, array $headings, iterable $rows, array $kinds = []): void
     {
         match ($kind) {
             ListKind::Csv => self::csv($path, $headings, $rows),
             ListKind::Json => self::json($path, $headings, $rows),
-            ListKind::Xlsx, ListKind::Ods => self::sheet($kind, $path, $headings, $rows),
+            ListKind::Xlsx => self::xlsx($path, $headings, $rows, $kinds),
+            ListKind::Ods => OdsWriter::write($path, $headings, $rows, $kinds),
         };
     }
 
@@ -63,14 +67,25 @@ final class ListWriter
     /**
      * @param  list<string>  $headings
      * @param  iterable<list<string>>  $rows
+     * @param  list<ColumnKind>  $kinds
      */
-    private static function sheet(ListKind $kind, string $path, array $headings, iterable $rows): void
+    private static function xlsx(string $path, array $headings, iterable $rows, array $kinds): void
     {
-        $writer = $kind === ListKind::Xlsx ? WriterEntityFactory::createXLSXWriter() : WriterEntityFactory::createODSWriter();
+        $writer = WriterEntityFactory::createXLSXWriter();
         $writer->openToFile($path);
         $writer->addRow(WriterEntityFactory::createRowFromArray($headings));
+        $date = (new StyleBuilder)->setFormat('yyyy-mm-dd')->build();
         foreach ($rows as $row) {
-            $writer->addRow(WriterEntityFactory::createRowFromArray(array_map(Cell::guard(...), $row)));
+            $cells = [];
+            foreach ($row as $column => $text) {
+                $kind = $kinds[$column] ?? ColumnKind::Text;
+                $cells[] = match ($kind->fits($text) ? $kind : ColumnKind::Text) {
+                    ColumnKind::Date => WriterEntityFactory::createCell(new DateTimeImmutable($text), $date),
+                    ColumnKind::Number => WriterEntityFactory::createCell((float) $text),
+                    ColumnKind::Text => WriterEntityFactory::createCell(Cell::guard($text)),
+                };
+            }
+            $writer->addRow(WriterEntityFactory::createRow($cells));
         }
         $writer->close();
     }

@@ -15,14 +15,19 @@ final class Lists
     public const COLUMN_LIMIT = 200;
 
     /** @throws ListError when it is no list */
-    public static function open(string $path): ListFile
+    public static function open(string $path, ListOptions $options = new ListOptions): ListFile
     {
-        $start = is_file($path) && is_readable($path) ? file_get_contents($path, false, null, 0, 4) : false;
+        $start = is_file($path) && is_readable($path) ? file_get_contents($path, false, null, 0, 1_024) : false;
         if ($start === false) {
             throw ListError::unreadable(basename($path));
         }
+        $source = match (true) {
+            str_starts_with($start, "PK\x03\x04") => SheetRows::open($path, $options->sheet),
+            preg_match('/^(?:\xEF\xBB\xBF)?\s*\[\s*(?:\{|\]|$)/', $start) === 1 => JsonRows::open($path),
+            default => CsvRows::open($path, $options->encoding),
+        };
 
-        return $start === "PK\x03\x04" ? SheetFile::open($path) : CsvFile::open($path);
+        return ListFile::of($source, $options->hasHeadings);
     }
 
     /** A cell's text in one line, blanks around removed. */

@@ -22,6 +22,8 @@ enum ImportField: string
     case Disclosure = 'disclosure';
     /** What renewing this one name costs, where it is no price of its suffix. */
     case Renewal = 'renewal';
+    /** Of that price, where it stands in a column of its own. */
+    case Currency = 'currency';
     /** May stand in several columns, a host each. */
     case Servers = 'servers';
     /** Labels that people gave. */
@@ -61,10 +63,11 @@ enum ImportField: string
             self::Statuses => ['status', 'statuses', 'eppstatus', 'state', 'statut', 'estado', 'stato'],
             self::Disclosure => ['disclosure', 'publicrecord', 'privacy', 'whoisprivacy', 'privacyprotection', 'datenschutz', 'confidentialité', 'privacidad'],
             self::Renewal => ['renewalprice', 'renewprice', 'renewalcost', 'renewal', 'renew', 'price', 'amount', 'cost', 'yearlyprice', 'recurringamount', 'verlängerungspreis', 'preis', 'jahrespreis', 'prixderenouvellement', 'prix', 'prijs', 'verlengingsprijs', 'precio', 'precioderenovación', 'prezzo'],
+            self::Currency => ['pricecurrency', 'renewalcurrency', 'currency', 'currencycode', 'währung', 'devise', 'monnaie', 'moneda', 'valuta', 'divisa', 'moeda', 'waluta'],
             self::Servers => ['servers', 'nameserver', 'nameservers', 'ns', 'ns1', 'ns2', 'ns3', 'ns4', 'nameserver1', 'nameserver2', 'nameserver3', 'nameserver4', 'dns', 'dns1', 'dns2', 'dns3', 'dns4', 'serveurs', 'serveursdenoms', 'serveurdns', 'naamservers', 'servidores', 'servidoresdenombres'],
             self::Words => ['words', 'tags', 'labels', 'schlagwörter', 'étiquettes', 'etiquetas', 'etichette'],
             self::Registrar => ['registrar'],
-            self::LeftOut => ['unicode', 'suffix', 'phase', 'next', 'nexton', 'yearcosts', 'currency'],
+            self::LeftOut => ['unicode', 'suffix', 'phase', 'next', 'nexton', 'yearcosts', 'yearcurrency'],
             self::Raw => [],
         };
     }

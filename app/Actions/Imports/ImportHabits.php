@@ -28,10 +28,12 @@ final readonly class ImportHabits
         return count($columns) !== count($headings) ? null : ['columns' => array_map(strval(...), $columns)] + (is_string($matched['order'] ?? null) ? ['order' => $matched['order']] : []);
     }
 
-    public function remember(Import $import): void
+    /** @param  bool  $orderWasAsked  whether a person said how the dates are written; what was proven or guessed is not remembered */
+    public function remember(Import $import, bool $orderWasAsked): void
     {
+        $matched = $orderWasAsked ? $import->matched : array_diff_key($import->matched, ['order' => 1]);
         $this->database->table('import_habits')->upsert(
-            [['registrar_id' => $import->registrar_id, 'headings' => self::key($import->shape['headings']), 'matched' => json_encode($import->matched, JSON_THROW_ON_ERROR), 'updated_at' => gmdate('c')]],
+            [['registrar_id' => $import->registrar_id, 'headings' => self::key($import->shape['headings']), 'matched' => json_encode($matched, JSON_THROW_ON_ERROR), 'updated_at' => gmdate('c')]],
             ['registrar_id', 'headings'], ['matched', 'updated_at'],
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
 use App\Actions\Names\Labels;
 use App\Models\Import;
 use App\Support\Folded;
@@ -102,7 +103,7 @@ final readonly class JudgeRows
         foreach (array_diff_key($facts, ['account' => 1, 'client' => 1]) as $field => $after) {
             $now = match ($field) {
                 'renewal' => $held->textOrNull('own_renewal') === null ? null : [$held->text('own_renewal'), $held->text('own_currency')],
-                'created', 'ends', 'moved' => $held->instant("{$field}_on")?->date(),
+                'created', 'ends', 'moved' => $held->instant("{$field}_on", "{$field}_is_day")?->iso(),
                 'statuses', 'raw', 'servers' => $held->json($field),
                 'words' => $held->json('labels'),
                 default => $held->textOrNull($field),
@@ -116,10 +117,8 @@ final readonly class JudgeRows
                 // A list adds words and takes none away: another list may have given them.
                 $after = Labels::joined($now, $after);
             }
-            // How a mailbox is capitalised is nothing new.
-            if ($now !== $after && ! ($field === 'mailbox' && is_string($after) && strcasecmp((string) $held->textOrNull('mailbox'), $after) === 0)) {
-                // Compared by day, for a list knows no more; kept as it was known.
-                $changes[] = [$field, in_array($field, ['created', 'ends', 'moved'], true) ? $held->instant("{$field}_on", "{$field}_is_day")?->iso() : $now, $after];
+            if (! self::isSame($field, $now, $after)) {
+                $changes[] = [$field, $now, $after];
             }
         }
 
@@ -129,6 +128,17 @@ final readonly class JudgeRows
         }
 
         return ['verdict' => $changes === [] ? 'same' : 'changed', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => $changes, 'reason' => null];
+    }
+
+    private static function isSame(string $field, mixed $now, mixed $after): bool
+    {
+        return $now === $after || is_string($now) && is_string($after) && match ($field) {
+            // By what both know: most lists know the day alone.
+            'created', 'ends', 'moved' => Instant::of($now)->equals(Instant::of($after)),
+            // How a mailbox is capitalised is nothing new.
+            'mailbox' => strcasecmp($now, $after) === 0,
+            default => false,
+        };
     }
 
     /**

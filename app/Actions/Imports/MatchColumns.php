@@ -10,6 +10,7 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Wire\Lists\Amount;
 use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\ListNumber;
 
 /**
  * Guesses what each column of a list is: by its heading where what stands below bears it out, otherwise by what stands
@@ -75,7 +76,13 @@ final class MatchColumns
         }
         $orders = DateOrder::provenBy($values);
 
-        // Where the year stands first there is nothing to mistake.
+        // Where each of them reads the same there is nothing to mistake.
+        foreach ($values as $value) {
+            if (count(array_unique(array_map(fn (DateOrder $order): ?string => $order->read($value), $orders))) > 1) {
+                return $orders;
+            }
+        }
+
         return in_array(DateOrder::YearMonthDay, $orders, true) ? [DateOrder::YearMonthDay] : $orders;
     }
 
@@ -134,7 +141,8 @@ final class MatchColumns
             ImportField::Created, ImportField::Ends, ImportField::Moved => self::isDate(...),
             ImportField::Mailbox => fn (string $value): bool => filter_var($value, FILTER_VALIDATE_EMAIL) !== false,
             ImportField::Intent, ImportField::Lock, ImportField::Disclosure => fn (string $value): bool => ReadRow::isEither($field, $value),
-            ImportField::Renewal => fn (string $value): bool => Amount::read($value) !== null,
+            ImportField::Renewal => fn (string $value): bool => Amount::read($value, 'SEK') !== null || ListNumber::read($value) !== null,
+            ImportField::Currency => fn (string $value): bool => Amount::currency($value, 'SEK') !== null,
             ImportField::Servers => self::isServers(...),
             ImportField::Statuses => fn (string $value): bool => Status::read($value) !== null,
             default => fn (): bool => true,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use Acre\Wire\Lists\ListError;
+use Acre\Wire\Lists\ListOptions;
 use Acre\Wire\Lists\ListRow;
 use Generator;
 use Symfony\Component\Process\Exception\ProcessFailedException;
@@ -23,31 +24,35 @@ final readonly class OpenedList
     /** Bytes. */
     private const MEMORY = 201_326_592;
 
-    /** @param  list<string>  $headings */
-    private function __construct(public array $headings, private Process $process, private Generator $values, private PrivateFolder $folder)
+    /**
+     * @param  list<string>  $headings
+     * @param  list<string>  $sheets  those that have rows
+     * @param  bool  $namesColumns  whether its format itself says what the columns are
+     */
+    private function __construct(public array $headings, public bool $hasHeadings, public bool $namesColumns, public array $sheets, public string $sheet, private Process $process, private Generator $values, private PrivateFolder $folder)
     {
     }
 
     /**
+     * @param  ListOptions  $options  what a person said about it
      * @param  int|null  $rows  no more than so many of them
      * @param  int  $seconds  the longest that it may take
      *
      * @throws ListError when it is no list
      */
-    public static function open(string $path, ?int $rows = null, int $seconds = 900): self
+    public static function open(string $path, ListOptions $options = new ListOptions, ?int $rows = null, int $seconds = 900): self
     {
         $folder = PrivateFolder::make();
         $nothing = array_fill_keys(array_keys(getenv()), false);
         $process = new Process(
-            [(string) (new PhpExecutableFinder)->find(false), '-d', 'memory_limit='.self::MEMORY, '-d', 'display_errors=0', base_path('bin/read-list.php'), $path, (string) ($rows ?? PHP_INT_MAX)],
+            [(string) (new PhpExecutableFinder)->find(false), '-d', 'memory_limit='.self::MEMORY, '-d', 'display_errors=0', base_path('bin/read-list.php'), $path, (string) ($rows ?? PHP_INT_MAX), json_encode($options, JSON_THROW_ON_ERROR)],
             base_path(), [...$nothing, 'LANG' => 'C.UTF-8', 'TMPDIR' => $folder->path], null, $seconds,
         );
         try {
             $process->start();
             $values = self::values($process);
             $first = $values->current();
-            $headings = is_array($first) ? $first['headings'] ?? null : null;
-            if (! is_array($headings)) {
+            if (! is_array($first) || ! is_array($first['headings'] ?? null)) {
                 throw ListError::tooHeavy();
             }
         } catch (Throwable $e) {
@@ -56,7 +61,10 @@ final readonly class OpenedList
             throw $e;
         }
 
-        return new self(array_values(array_filter($headings, is_string(...))), $process, $values, $folder);
+        return new self(
+            self::texts($first['headings']), ($first['has_headings'] ?? null) === true, ($first['names_columns'] ?? null) === true, self::texts($first['sheets'] ?? null), is_string($first['sheet'] ?? null) ? $first['sheet'] : '',
+            $process, $values, $folder,
+        );
     }
 
     /**
@@ -75,7 +83,7 @@ final readonly class OpenedList
                     return;
                 }
                 if (is_int($value[0] ?? null) && is_array($value[1] ?? null)) {
-                    yield new ListRow($value[0], array_values(array_filter($value[1], is_string(...))));
+                    yield new ListRow($value[0], self::texts($value[1]), array_values(array_filter(is_array($value[2] ?? null) ? $value[2] : [], is_int(...))));
                 }
             }
             // It ended without saying so: something stopped it.
@@ -84,6 +92,12 @@ final readonly class OpenedList
             $this->process->stop(0);
             $this->folder->remove();
         }
+    }
+
+    /** @return list<string> */
+    private static function texts(mixed $values): array
+    {
+        return array_values(array_filter(is_array($values) ? $values : [], is_string(...)));
     }
 
     /** @return Generator<int, mixed> */

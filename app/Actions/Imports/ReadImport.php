@@ -25,7 +25,7 @@ final readonly class ReadImport
     {
         $import->loadMissing('registrar');
         try {
-            $file = OpenedList::open($this->storage->disk()->path($import->path));
+            $file = OpenedList::open($this->storage->disk()->path($import->path), $import->options());
             $columns = array_map(ImportField::from(...), $import->matched['columns'] ?? []);
             $read = new ReadRow($columns, $file->headings, DateOrder::from($import->matched['order'] ?? DateOrder::YearMonthDay->value), $this->currency);
             $seen = 0;

@@ -13,9 +13,11 @@ use Acre\Core\Money\Money;
 use Acre\Core\Money\MoneyError;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
+use Acre\Core\Time\Instant;
 use Acre\Wire\Lists\Amount;
 use Acre\Wire\Lists\Cell;
 use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\ListNumber;
 use Acre\Wire\Lists\ListRow;
 use App\Actions\Names\Labels;
 use App\Support\Currencies;
@@ -34,6 +36,12 @@ final class ReadRow
     /** Name servers repeat from line to line: so many cells are remembered. */
     private const REMEMBERED = 2_000;
 
+    /** Characters of a value that is kept as it is. */
+    private const RAW = 10_000;
+
+    /** The column that says in which currency the price is. */
+    private readonly ?int $currencies;
+
     /** @var array<string, array<string, string>> what each column's own words mean, by field */
     private array $words = [];
 
@@ -47,6 +55,8 @@ final class ReadRow
      */
     public function __construct(private readonly array $columns, private readonly array $headings, private readonly DateOrder $order, private readonly string $currency)
     {
+        $currencies = array_search(ImportField::Currency, $columns, true);
+        $this->currencies = $currencies === false ? null : $currencies;
         foreach ($columns as $field) {
             $this->words[$field->value] ??= self::words($field);
         }
@@ -59,9 +69,9 @@ final class ReadRow
      */
     public function handle(ListRow $row): array
     {
-        $name = null;
+        $name = $currency = null;
         $facts = $raw = $servers = [];
-        foreach ($this->columns as $column => $field) {
+        foreach ($this->columnsOf($row) as $column => $field) {
             $value = Cell::plain($row->cell($column));
             if ($value === '' || $field === ImportField::LeftOut) {
                 continue;
@@ -72,20 +82,64 @@ final class ReadRow
                 $servers = [...$servers, ...$this->servers($value)];
                 $facts['servers'] = array_values(array_unique($servers));
             } elseif ($field === ImportField::Raw) {
-                $raw[$this->headings[$column] === '' ? 'column '.($column + 1) : $this->headings[$column]] = mb_substr($value, 0, 1000);
+                $raw[$this->heading($column, $raw)] = $this->raw($value);
+            } elseif ($field === ImportField::Currency) {
+                $currency = $column;
+            } elseif ($field === ImportField::Renewal) {
+                $facts['renewal'] = $this->amount($value, $row->isNumber($column), Cell::plain($row->cell($this->currencies ?? -1)));
             } else {
                 $facts[$field->value] = $this->fact($field, $value);
+                if ($field === ImportField::Statuses && $this->saysMore($value)) {
+                    $raw[$this->heading($column, $raw)] = $this->raw($value);
+                }
             }
         }
         if ($name === null) {
             throw RefusedRow::because('no_name', '');
         }
-        if (isset($facts['created'], $facts['ends']) && $facts['ends'] <= $facts['created']) {
-            throw RefusedRow::because('ends_before_created', is_string($facts['ends']) ? $facts['ends'] : '');
+        if (isset($facts['created'], $facts['ends']) && is_string($facts['created']) && is_string($facts['ends']) && ! Instant::of($facts['created'])->isBefore(Instant::of($facts['ends']))) {
+            throw RefusedRow::because('ends_before_created', $facts['ends']);
+        }
+        if ($currency !== null && ! isset($facts['renewal'])) {
+            $raw[$this->heading($currency, $raw)] = $this->raw(Cell::plain($row->cell($currency)));
         }
         ksort($raw);
 
         return ['name' => $name, 'facts' => $raw === [] ? $facts : [...$facts, 'raw' => $raw]];
+    }
+
+    /** @return list<ImportField> with what stands right of the last heading: it is kept as it is */
+    private function columnsOf(ListRow $row): array
+    {
+        return array_pad($this->columns, max(count($this->columns), count($row->cells)), ImportField::Raw);
+    }
+
+    /** @param  array<string, string>  $taken  two columns may have one heading */
+    private function heading(int $column, array $taken): string
+    {
+        $heading = $this->headings[$column] ?? '';
+        $heading = $heading === '' ? $this->say('column', ['number' => $column + 1]) : $heading;
+        $free = $heading;
+        for ($number = 2; isset($taken[$free]); $number++) {
+            $free = $this->say('also', ['heading' => $heading, 'number' => $number]);
+        }
+
+        return $free;
+    }
+
+    private function raw(string $value): string
+    {
+        $length = mb_strlen($value);
+
+        return $length <= self::RAW ? $value : $this->say('cut', ['value' => mb_substr($value, 0, self::RAW), 'length' => $length, 'most' => self::RAW]);
+    }
+
+    /** @param  array<string, string|int>  $with */
+    private function say(string $key, array $with): string
+    {
+        $said = __('imports.'.$key, $with);
+
+        return is_string($said) ? $said : $key;
     }
 
     /** The name of a line that is refused for another reason: it is in the list all the same. */
@@ -126,16 +180,15 @@ final class ReadRow
     private function fact(ImportField $field, string $value): string|array
     {
         return match ($field) {
-            ImportField::Created, ImportField::Ends, ImportField::Moved => $this->order->read($value) ?? throw RefusedRow::because('date', $value),
+            ImportField::Created, ImportField::Ends, ImportField::Moved => $this->order->readExactly($value) ?? throw RefusedRow::because('date', $value),
             ImportField::Intent => $this->either($field, $value, Intent::ByItself->value, Intent::WhenTold->value),
             ImportField::Lock => $this->either($field, $value, Lock::On->value, Lock::Off->value),
             ImportField::Disclosure => $this->either($field, $value, Disclosure::Replaced->value, Disclosure::Shown->value),
-            ImportField::Renewal => $this->amount($value),
             ImportField::Statuses => $this->statuses($value),
             ImportField::Words => $this->labels($value),
             ImportField::Mailbox => mb_strlen($value) <= 320 && str_contains($value, '@') ? $value : throw RefusedRow::because('mailbox', $value),
             ImportField::Client, ImportField::Registrant, ImportField::Reference, ImportField::Account, ImportField::Registrar => mb_strlen($value) <= 200 ? $value : throw RefusedRow::because('long', $value),
-            ImportField::Name, ImportField::Servers, ImportField::LeftOut, ImportField::Raw => $value,
+            ImportField::Name, ImportField::Renewal, ImportField::Currency, ImportField::Servers, ImportField::LeftOut, ImportField::Raw => $value,
         };
     }
 
@@ -169,17 +222,25 @@ final class ReadRow
         return $words;
     }
 
-    /** @return array{string, string} amount and currency */
-    private function amount(string $value): array
+    /**
+     * @param  bool  $isNumber  whether the file holds it as a number, with its own decimals
+     * @param  string  $column  what the currency's column says
+     * @return array{string, string} amount and currency
+     */
+    private function amount(string $value, bool $isNumber, string $column): array
     {
-        $amount = Amount::read($value) ?? throw RefusedRow::because('amount', $value);
-
-        $currency = $amount->currency ?? $this->currency;
+        $said = $column === '' ? null : Amount::currency($column, $this->currency) ?? throw RefusedRow::because('currency', $column);
+        $amount = ($isNumber ? ListNumber::read($value) : null) ?? Amount::read($value, $said ?? $this->currency) ?? throw RefusedRow::because('amount', $value);
+        if ($said !== null && $amount->currency !== null && $amount->currency !== $said) {
+            throw RefusedRow::because('two_currencies', $value, ['price' => $amount->currency, 'column' => $said]);
+        }
+        $currency = $amount->currency ?? $said ?? $this->currency;
         if (! Currencies::isKnown($currency)) {
             throw RefusedRow::because('currency', $value);
         }
         try {
-            return [Money::of($amount->decimal, $currency)->decimal(), $currency];
+            // A number of a spreadsheet is shown there with its currency's decimals, and computed with more.
+            return [($amount instanceof ListNumber ? Money::rounded($amount->decimal, $currency) : Money::of($amount->decimal, $currency))->decimal(), $currency];
         } catch (MoneyError $e) {
             throw RefusedRow::saying($e->getMessage(), $value);
         }
@@ -214,16 +275,20 @@ final class ReadRow
     /** @return list<string> */
     private function statuses(string $value): array
     {
-        $parts = preg_split('/[,;|]+/', $value, -1, PREG_SPLIT_NO_EMPTY);
-        $found = [];
-        foreach ($parts === false ? [] : $parts as $part) {
-            // Registrars put words of their own here ("active"); those say nothing that the rules know.
-            $status = Status::read((string) preg_replace('~https?://\S+~', '', $part));
-            if ($status !== null) {
-                $found[] = $status->value;
-            }
-        }
+        return array_values(array_unique(array_filter(array_map(fn (string $part): ?string => Status::read($part)?->value, self::parts($value)))));
+    }
 
-        return array_values(array_unique($found));
+    /** Registrars put words of their own here ("active"); those say nothing that the rules know, and are kept as they are. */
+    private function saysMore(string $value): bool
+    {
+        return array_filter(self::parts($value), fn (string $part): bool => Status::read($part) === null) !== [];
+    }
+
+    /** @return list<string> */
+    private static function parts(string $value): array
+    {
+        $parts = preg_split('/[,;|]+/', (string) preg_replace('~\(?https?://[^\s,;|)]+\)?~', '', $value), -1, PREG_SPLIT_NO_EMPTY);
+
+        return array_values(array_filter(array_map(trim(...), $parts === false ? [] : $parts), fn (string $part): bool => $part !== ''));
     }
 }

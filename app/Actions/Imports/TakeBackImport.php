@@ -15,8 +15,6 @@ use App\Support\HouseLog;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Database\QueryException;
 
 /** Takes a written list back as a whole, a chunk a transaction: what it made is gone, what it changed is as before. */
 final readonly class TakeBackImport
@@ -28,7 +26,7 @@ final readonly class TakeBackImport
             OR (SELECT count(*) FROM holdings h WHERE h.name_id = n.id) <> 1 OR (SELECT count(*) FROM registrations g WHERE g.name_id = n.id) <> 1))
         SQL;
 
-    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private MadeByList $made, private int $chunk)
     {
     }
 
@@ -53,8 +51,7 @@ final readonly class TakeBackImport
             Failpoint::ListChunkTakenBack->reach();
         } while ($line !== null);
         $this->unmakeContacts();
-        $this->unmake('accounts', $import->made['accounts'] ?? []);
-        $this->unmake('clients', $import->made['clients'] ?? []);
+        $this->made->unmake($import);
         $import->update(['state' => ImportState::Undone]);
     }
 
@@ -128,22 +125,5 @@ final readonly class TakeBackImport
             "DELETE FROM contacts c USING contact_versions v WHERE v.contact_id = c.id AND c.version = 1 AND v.source = 'brought in'
              AND NOT EXISTS (SELECT 1 FROM contacts m WHERE m.merged_into = c.id) AND c.merged_into IS NULL{$refers}",
         );
-    }
-
-    /**
-     * Accounts and clients that the list made, where nothing has come to hang on them since.
-     *
-     * @param  list<int>  $ids
-     */
-    private function unmake(string $table, array $ids): void
-    {
-        foreach ($ids as $id) {
-            try {
-                $this->database->transaction(fn () => $this->database->table($table)->where('id', $id)->where('version', 1)
-                    ->whereNotExists(fn (Builder $note) => $note->from('notes')->where(rtrim($table, 's').'_id', $id))->delete());
-            } catch (QueryException) {
-                // Something refers to it by now: it stays.
-            }
-        }
     }
 }

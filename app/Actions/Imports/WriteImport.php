@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Names\GiveWords;
 use App\Actions\Outside\CompareAgain;
@@ -144,7 +145,7 @@ final readonly class WriteImport
         $source = $this->source($import);
         foreach (array_keys($rows) as $ascii) {
             $said = $facts[$ascii];
-            $created = is_string($said['created'] ?? null) && strcmp($said['created'], $today->iso()) <= 0 ? $said['created'].'T00:00:00Z' : $since;
+            $created = is_string($said['created'] ?? null) && Instant::of($said['created'])->hasComeAt($now) ? Instant::of($said['created'])->isoSecond() : $since;
             $registrations[] = ['name_id' => $ids[$ascii], 'span' => "[{$created},)", 'sources' => (object) array_fill_keys(array_keys($said), $source), ...ImportedFacts::columns($said, $today)];
             // It is known to be there since it was brought in; what was before is not known.
             $holdings[] = ['name_id' => $ids[$ascii], 'span' => "[{$since},)", 'account_id' => $places[$ascii][0], 'client_id' => $places[$ascii][1]];

@@ -23,6 +23,8 @@ final class ColumnsRequest extends FormRequest
             'columns' => ['required', 'array', 'max:200'],
             'columns.*' => ['required', Rule::enum(ImportField::class)],
             'order' => ['nullable', Rule::enum(DateOrder::class)],
+            'account' => ['nullable', 'integer', Rule::exists('accounts', 'id')->where('registrar_id', $this->import()?->registrar_id)],
+            'new_account' => ['nullable', 'string', 'max:100'],
         ];
     }
 
@@ -41,8 +43,7 @@ final class ColumnsRequest extends FormRequest
                     $validator->errors()->add('columns', __('imports.same_field', ['field' => __('imports.field.'.$field)]));
                 }
             }
-            $import = $this->route('import');
-            if ($import instanceof Import && $import->account_id === null && ! in_array(ImportField::Account->value, $fields, true)) {
+            if ($this->import()?->account_id === null && ! $this->filled('account') && ! $this->filled('new_account') && ! in_array(ImportField::Account->value, $fields, true)) {
                 $validator->errors()->add('columns', __('imports.no_account'));
             }
             $hasDates = array_filter($fields, fn (string $field): bool => ImportField::from($field)->isDate()) !== [];
@@ -50,6 +51,13 @@ final class ColumnsRequest extends FormRequest
                 $validator->errors()->add('order', __('imports.order_not_said'));
             }
         });
+    }
+
+    private function import(): ?Import
+    {
+        $import = $this->route('import');
+
+        return $import instanceof Import ? $import : null;
     }
 
     /** @return list<string> */

@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Imports;
 
 use Acre\Wire\Lists\DateOrder;
+use Acre\Wire\Lists\Encoding;
 use Acre\Wire\Lists\ListError;
+use App\Actions\Imports\DiscardImport;
 use App\Actions\Imports\ImportField;
 use App\Actions\Imports\ImportHabits;
+use App\Actions\Imports\LookIntoList;
 use App\Actions\Imports\MatchColumns;
 use App\Actions\Imports\MissingFrom;
-use App\Actions\Imports\OpenedList;
 use App\Actions\Imports\ReadImport;
+use App\Actions\Imports\StartImport;
 use App\Actions\Imports\TakeBackImport;
-use App\Actions\SaveRow;
 use App\Http\OldInput;
+use App\Http\SignedInRequest;
 use App\Jobs\WorkImport;
 use App\Models\Account;
 use App\Models\Client;
@@ -33,12 +36,7 @@ use Illuminate\View\View;
 /** Bringing names in: a list, its columns, its preview, and then the writing of it in the queue. */
 final readonly class ImportController
 {
-    private const SAMPLES = 200;
-
-    /** As long as a person waits for a first look into the file. */
-    private const SECONDS = 30;
-
-    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private SaveRow $save, private ImportHabits $habits, private TakeBackImport $back)
+    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private ImportHabits $habits, private TakeBackImport $back, private StartImport $start, private LookIntoList $look, private DiscardImport $discard, private Storage $storage)
     {
     }
 
@@ -51,7 +49,7 @@ final readonly class ImportController
         ]);
     }
 
-    public function store(UploadRequest $request, Storage $storage): RedirectResponse
+    public function store(UploadRequest $request): RedirectResponse
     {
         $upload = $request->list();
         $path = $upload->store('imports');
@@ -59,42 +57,15 @@ final readonly class ImportController
             return back()->withInput(OldInput::of($request))->withErrors(['list' => __('imports.not_sent')]);
         }
         try {
-            $file = OpenedList::open($storage->disk()->path($path), self::SAMPLES, self::SECONDS);
-            $samples = [];
-            foreach ($file->rows() as $row) {
-                $samples[] = $row->cells;
-            }
+            $import = $this->start->handle($request->person(), [
+                'file' => mb_substr(mb_scrub(basename($upload->getClientOriginalName())), 0, 200), 'path' => $path, 'registrar_id' => $request->filled('registrar') ? $request->integer('registrar') : null,
+                'account_id' => $request->filled('account') ? $request->integer('account') : null, 'client_id' => $request->filled('client') ? $request->integer('client') : null, 'whole' => $request->boolean('whole'),
+            ], trim($request->word('new_registrar')), trim($request->word('new_account')));
         } catch (ListError $e) {
-            $storage->disk()->delete($path);
-
             return back()->withInput(OldInput::of($request))->withErrors(['list' => $e->getMessage()]);
         }
-        $registrar = $this->registrar($request);
-        $habit = $this->habits->recall($registrar->id, $file->headings);
-        $columns = $habit === null ? $this->match->handle($file->headings, $samples) : array_map(ImportField::from(...), $habit['columns']);
-        $orders = $this->match->orders($columns, $samples);
-        // Remembered is what a person said; what this file's own values prove goes before it.
-        $order = count($orders) === 1 ? $orders[0]->value : $habit['order'] ?? null;
-        $import = Import::query()->create([
-            'user_id' => $request->person()->id, 'file' => mb_substr(mb_scrub(basename($upload->getClientOriginalName())), 0, 200), 'path' => $path, 'registrar_id' => $registrar->id,
-            'account_id' => $this->account($request, $registrar)?->id, 'client_id' => $request->filled('client') ? $request->integer('client') : null,
-            'whole' => $request->boolean('whole'), 'shape' => ['headings' => $file->headings, 'samples' => $samples, 'habit' => $habit !== null], 'state' => ImportState::Uploaded,
-            'matched' => ['columns' => array_column($columns, 'value')] + ($order === null ? [] : ['order' => $order]),
-        ]);
 
         return to_route('bring-in.show', $import);
-    }
-
-    /** The account of lines that name none: chosen, or named, and then made as the house's own where it isn't known. */
-    private function account(UploadRequest $request, Registrar $registrar): ?Account
-    {
-        $number = trim($request->word('new_account'));
-        if ($number === '') {
-            return $request->filled('account') ? Account::query()->findOrFail($request->integer('account')) : null;
-        }
-        $known = Account::query()->where('registrar_id', $registrar->id)->whereRaw('lower(number) = lower(?)', [$number])->first();
-
-        return $known ?? $this->save->handle($request->person(), new Account, ['registrar_id' => $registrar->id, 'number' => $number, 'access' => 'ours'], null);
     }
 
     public function show(Import $import, Request $request): View
@@ -126,6 +97,32 @@ final readonly class ImportController
         return view('imports.columns', $this->columns($import));
     }
 
+    /** The file read in another way: another sheet, another encoding, with headings or without. */
+    public function reading(Import $import, ReadingRequest $request): RedirectResponse
+    {
+        try {
+            $looked = $this->look->handle($this->storage->disk()->path($import->path), $request->options(), $import->registrar_id);
+        } catch (ListError $e) {
+            return to_route('bring-in.edit', $import)->withErrors(['reading' => $e->getMessage()]);
+        }
+        $this->database->transaction(function () use ($import, $looked): void {
+            $locked = Import::query()->lockForUpdate()->findOrFail($import->id);
+            if (in_array($locked->state, [ImportState::Uploaded, ImportState::Read], true)) {
+                $this->database->table('import_rows')->where('import_id', $import->id)->delete();
+                $locked->update(['state' => ImportState::Uploaded, 'rows_seen' => 0, ...$looked]);
+            }
+        });
+
+        return to_route('bring-in.edit', $import);
+    }
+
+    public function discard(Import $import, SignedInRequest $request): RedirectResponse
+    {
+        $this->discard->handle($request->person(), $import);
+
+        return to_route('bring-in.create')->with('told', __('imports.discarded', ['file' => $import->file]));
+    }
+
     public function match(Import $import, ColumnsRequest $request): RedirectResponse
     {
         $this->database->transaction(function () use ($import, $request): void {
@@ -134,8 +131,13 @@ final readonly class ImportController
                 return;
             }
             $this->database->table('import_rows')->where('import_id', $import->id)->delete();
+            if ($request->filled('new_account')) {
+                $this->start->atAccount($request->person(), $locked, trim($request->word('new_account')));
+            } elseif ($request->filled('account')) {
+                $locked->update(['account_id' => $request->integer('account')]);
+            }
             $locked->update(['matched' => ['columns' => $request->columns(), 'order' => $request->filled('order') ? $request->string('order')->toString() : DateOrder::YearMonthDay->value], 'state' => ImportState::Reading, 'rows_seen' => 0]);
-            $this->habits->remember($locked);
+            $this->habits->remember($locked, count($this->match->orders(array_map(ImportField::from(...), $request->columns()), $import->shape['samples'])) !== 1);
             WorkImport::dispatch($import->id)->afterCommit();
         });
 
@@ -151,7 +153,7 @@ final readonly class ImportController
             }
             $made = $this->missing->create($request->person(), $locked, $request->texts('clients'), $request->texts('accounts'));
             $counts = $this->read->counts($locked);
-            $locked->update(['state' => ImportState::Writing, 'made' => $made, 'rows_written' => 0, 'rows_total' => $counts['new'] + $counts['changed'] + ($counts['missing'] ?? 0)]);
+            $locked->update(['state' => ImportState::Writing, 'made' => array_merge_recursive($locked->made, $made), 'rows_written' => 0, 'rows_total' => $counts['new'] + $counts['changed'] + ($counts['missing'] ?? 0)]);
             $this->log->write('list_written', 'import', $import->id, $counts, $request->person()->id);
             WorkImport::dispatch($import->id)->afterCommit();
             WorkImport::dispatch($import->id)->afterCommit();
@@ -178,18 +180,6 @@ final readonly class ImportController
     public function state(Import $import): JsonResponse
     {
         return new JsonResponse(['waiting' => $import->state->isWorking() ? 1 : 0, 'told' => $this->progress($import), 'far' => self::far($import)]);
-    }
-
-    /** The one that was chosen, or the one that was written, made where nobody has written it down yet. */
-    private function registrar(UploadRequest $request): Registrar
-    {
-        if (! $request->filled('new_registrar')) {
-            return Registrar::query()->findOrFail($request->integer('registrar'));
-        }
-        $name = $request->string('new_registrar')->trim()->toString();
-        $known = Registrar::query()->whereRaw('lower(name) = lower(?)', [$name])->first();
-
-        return $known ?? $this->save->handle($request->person(), new Registrar, ['name' => $name], null);
     }
 
     /** @return float|null from 0 to 1; null: nobody knows how long the list is */
@@ -220,7 +210,8 @@ final readonly class ImportController
 
         return [
             'import' => $import, 'fields' => ImportField::cases(), 'matched' => $import->matched['columns'] ?? [],
-            'orders' => $this->match->orders($fields, $import->shape['samples']),
+            'orders' => $this->match->orders($fields, $import->shape['samples']), 'encodings' => Encoding::choices(),
+            'accounts' => Account::query()->with('owner')->where('registrar_id', $import->registrar_id)->orderBy('number')->get(),
         ];
     }
 }

@@ -33,14 +33,14 @@ final readonly class TakeAwayController
         return $this->answer(function () use ($form, $filter, $today): void {
             $rows = $this->away->rows($filter, $today);
             if ($form === ListKind::Csv || $form === ListKind::Json) {
-                ListWriter::write($form, 'php://output', TakeAway::HEADINGS, $rows);
+                ListWriter::write($form, 'php://output', TakeAway::HEADINGS, $rows, TakeAway::kinds());
 
                 return;
             }
             // A spreadsheet is an archive and has to be whole before its first byte.
             $file = (string) tempnam(storage_path('framework/cache'), 'away-');
             try {
-                ListWriter::write($form, $file, TakeAway::HEADINGS, $rows);
+                ListWriter::write($form, $file, TakeAway::HEADINGS, $rows, TakeAway::kinds());
                 readfile($file);
             } finally {
                 unlink($file);

@@ -8,6 +8,7 @@ use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Calendar\CalendarDay;
+use Acre\Wire\Lists\ColumnKind;
 use App\Support\Dates;
 use App\Support\Row;
 use App\View\Words;
@@ -21,13 +22,27 @@ final readonly class TakeAway
     /** In the words that our own lists are read by. */
     public const HEADINGS = [
         'Name', 'Unicode', 'Suffix', 'Client', 'Registrar', 'Account', 'Registrant', 'Mailbox', 'Created', 'Ends', 'Moved', 'Status', 'Lock', 'Intent', 'Public record', 'Name servers',
-        'Renewal price', 'Reference', 'Words', 'Phase', 'Next', 'Next on', 'Year costs', 'Currency',
+        'Renewal price', 'Price currency', 'Reference', 'Words', 'Phase', 'Next', 'Next on', 'Year costs', 'Year currency',
     ];
+
+    private const DATES = ['Created', 'Ends', 'Moved', 'Next on'];
+
+    private const NUMBERS = ['Renewal price', 'Year costs'];
 
     private const FETCH = 1_000;
 
     public function __construct(private Connection $database, private ReadRoll $roll, private Words $words)
     {
+    }
+
+    /** @return list<ColumnKind> as long as HEADINGS */
+    public static function kinds(): array
+    {
+        return array_map(fn (string $heading): ColumnKind => match (true) {
+            in_array($heading, self::DATES, true) => ColumnKind::Date,
+            in_array($heading, self::NUMBERS, true) => ColumnKind::Number,
+            default => ColumnKind::Text,
+        }, self::HEADINGS);
     }
 
     /** @return Generator<int, list<string>> as long as HEADINGS */
@@ -40,7 +55,7 @@ final readonly class TakeAway
             yield [
                 $row->text('ascii'), $row->text('unicode'), $row->text('suffix'), $row->text('client_name'), $row->text('registrar_name'), $row->text('account_number'), $row->text('registrant'), $row->text('mailbox'),
                 $day('created_on'), $day('ends_on'), $day('moved_on'), $list('statuses', ', '), $word('lock'), $word('intent'), $word('disclosure'), $list('servers', ' '),
-                $row->textOrNull('own_renewal') === null ? '' : $row->text('own_renewal').' '.$row->text('own_currency'), $row->text('reference'), $list('labels', ', '),
+                $row->textOrNull('own_renewal') ?? '', $row->textOrNull('own_currency') ?? '', $row->text('reference'), $list('labels', ', '),
                 $this->words->say('words.phase.'.$row->text('phase')).(self::isWatched($row) ? ', '.$this->words->say('roll.only_watched') : ''), $this->words->next($row)[0], $day('next_at'), $row->textOrNull('year') ?? '', $row->textOrNull('year_currency') ?? '',
             ];
         }

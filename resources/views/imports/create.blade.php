@@ -1,11 +1,11 @@
 <x-layout title="Bring names in" area="Roll">
     <nav class="trail" aria-label="Where you are"><a href="{{ route('roll') }}">The Roll</a> / bring names in</nav>
     <h1>Bring names in</h1>
-    <p class="sentence">A list that a registrar exports, or one of your own: a spreadsheet (XLSX, ODS) or CSV. {{ __('imports.nothing_yet') }}</p>
+    <p class="sentence">A list that a registrar exports, or one of your own: a spreadsheet (XLSX, ODS), CSV or JSON. {{ __('imports.nothing_yet') }}</p>
     <form method="post" action="{{ route('bring-in.store') }}" enctype="multipart/form-data" class="card fields">
         @csrf
         <div class="columns">
-            <x-field name="list" label="The list" id="f-list"><input id="f-list" type="file" name="list" accept=".csv,.txt,.tsv,.xlsx,.ods,text/csv,text/plain" required @error('list') aria-invalid="true" @enderror></x-field>
+            <x-field name="list" label="The list" id="f-list"><input id="f-list" type="file" name="list" accept=".csv,.txt,.tsv,.xlsx,.ods,.json,text/csv,text/plain,application/json" required @error('list') aria-invalid="true" @enderror></x-field>
             @if ($registrars->isNotEmpty())<div class="field"><label for="f-registrar">Whose list it is</label><select id="f-registrar" name="registrar"><option value="">named beside</option>@foreach ($registrars as $one)<option value="{{ $one->id }}" @selected((int) old('registrar') === $one->id)>{{ $one->name }}</option>@endforeach</select>@error('registrar')<p class="wrong">{{ $message }}</p>@enderror</div>@endif
             <x-field name="new_registrar" :label="$registrars->isEmpty() ? 'Whose list it is' : 'Or a registrar not written down yet'" maxlength="200" note="The registrar that the names are kept at"/>
             @if ($registrars->isNotEmpty())<div class="field"><label for="f-account">Account, where a line says none</label><select id="f-account" name="account"><option value="">each line says it</option>@foreach ($registrars as $one)<optgroup label="{{ $one->name }}">@foreach ($one->accounts as $account)<option value="{{ $account->id }}" @selected((int) old('account') === $account->id)>{{ $account->number }}, {{ $account->owner?->name ?? 'the house’s own' }}</option>@endforeach</optgroup>@endforeach</select>@error('account')<p class="wrong">{{ $message }}</p>@enderror</div>@endif

@@ -18,6 +18,7 @@
             @endif
         @endforeach
     </form>
+    @include('imports.discard')
     <x-slot:foot>
         <div class="foot" role="region" aria-label="What will happen">
             <div class="foot-say"><p><strong>{{ number_format($counts['new']) }} new, {{ number_format($counts['changed']) }} changed{{ $absent > 0 ? ', '.number_format($absent).' told as missing' : '' }}.</strong> {{ $counts['refused'] > 0 ? number_format($counts['refused']).' refused: they are left out and stay listed here.' : '' }}</p><p class="lesser">New names are held since today; who held them before stays not known. As long as nothing else touches them it can be taken back as a whole.</p></div>

@@ -7,23 +7,28 @@ namespace Acre\Wire\Lists;
 use Generator;
 
 /**
- * A list as spreadsheets and registrars export it: RFC 4180 with a comma, semicolon or tab, in one of four encodings.
+ * The rows of a list as spreadsheets and registrars export it: RFC 4180 with a comma, semicolon, tab or bar, in any usual encoding.
  *
  * Read line by line; nothing holds the whole file.
  */
-final readonly class CsvFile implements ListFile
+final readonly class CsvRows implements RowSource
 {
-    use BelowHeadings;
-
     private const START = 65_536;
 
-    /** @param  list<string>  $headings */
-    private function __construct(private string $path, public Encoding $encoding, public string $separator, private array $headings)
+    /** What spreadsheets write before a list, and read, so that another country's separator is known: `sep=;`. */
+    private const SAID = '/^(?:\xEF\xBB\xBF)?"?sep=(?<sign>[,;|\t])"?\s*$/Di';
+
+    /** @param  bool  $isOldMac  whether a carriage return alone ends a line */
+    private function __construct(private string $path, public Encoding $encoding, public string $separator, private bool $isOldMac)
     {
     }
 
-    /** @throws ListError when it is no such list */
-    public static function open(string $path): self
+    /**
+     * @param  Encoding|null  $encoding  null: what its first bytes look like
+     *
+     * @throws ListError when it is no such list
+     */
+    public static function open(string $path, ?Encoding $encoding = null): self
     {
         $start = is_file($path) && is_readable($path) ? file_get_contents($path, false, null, 0, self::START) : false;
         if ($start === false) {
@@ -41,24 +46,33 @@ final readonly class CsvFile implements ListFile
         if ($kind !== null) {
             throw ListError::notText($kind);
         }
-        $encoding = Encoding::of($start);
+        $looks = Encoding::of($start);
+        $encoding = $looks->isWide() ? $looks : $encoding ?? $looks;
         if (! $encoding->isWide() && str_contains($start, "\0")) {
             throw ListError::notText('something with NUL bytes in it');
         }
-        $separator = self::separator($encoding->isWide() ? mb_convert_encoding(substr($start, 2, intdiv(strlen($start) - 2, 2) * 2), 'UTF-8', $encoding->value) : $start);
-        $file = new self($path, $encoding, $separator, []);
-        $headings = null;
-        foreach ($file->all() as $row) {
-            if ($headings !== null) {
-                return new self($path, $encoding, $separator, $headings);
-            }
-            $headings = $row->cells;
-        }
-        throw $headings === null ? ListError::empty() : ListError::noRows();
+        $text = $encoding->isWide() ? mb_convert_encoding(substr($start, 0, intdiv(strlen($start), 2) * 2), 'UTF-8', $encoding->value) : $start;
+
+        return new self($path, $encoding, self::separator($text), str_contains($text, "\r") && ! str_contains($text, "\n"));
+    }
+
+    public function namesColumns(): bool
+    {
+        return false;
+    }
+
+    public function sheets(): array
+    {
+        return [];
+    }
+
+    public function sheet(): string
+    {
+        return '';
     }
 
     /** @return Generator<int, ListRow> */
-    private function all(): Generator
+    public function rows(): Generator
     {
         $handle = fopen($this->path, 'rb');
         if ($handle === false) {
@@ -73,8 +87,13 @@ final readonly class CsvFile implements ListFile
             $pending = '';
             error_clear_last();
             // Half a character in a wide file is a warning and an early end: told below, not lost.
-            while (($read = @fgets($handle, Lists::LINE_LIMIT + 2)) !== false) {
+            while (($read = $this->isOldMac ? @stream_get_line($handle, Lists::LINE_LIMIT + 2, "\r") : @fgets($handle, Lists::LINE_LIMIT + 2)) !== false) {
                 $line++;
+                if ($line === 1 && preg_match(self::SAID, $read) === 1) {
+                    $begins = 2;
+
+                    continue;
+                }
                 $pending .= $read;
                 if (strlen($pending) > Lists::LINE_LIMIT) {
                     throw ListError::longLine($begins, Lists::LINE_LIMIT);
@@ -128,10 +147,7 @@ final readonly class CsvFile implements ListFile
     private function cells(string $line, int $number): array
     {
         $line = $number === 1 ? (string) preg_replace('/^\xEF\xBB\xBF/', '', $line) : $line;
-        if ($this->encoding === Encoding::Latin1) {
-            $line = mb_convert_encoding($line, 'UTF-8', Encoding::Latin1->value);
-        }
-        $cells = str_getcsv($line, $this->separator, '"', '');
+        $cells = str_getcsv($this->encoding->decode($line), $this->separator, '"', '');
         if (count($cells) > Lists::COLUMN_LIMIT) {
             throw ListError::tooManyColumns($number, Lists::COLUMN_LIMIT);
         }
@@ -141,8 +157,11 @@ final readonly class CsvFile implements ListFile
 
     private static function separator(string $text): string
     {
+        if (preg_match(self::SAID, (string) strtok($text, "\r\n"), $said) === 1) {
+            return $said['sign'];
+        }
         $lines = array_slice(array_filter(explode("\n", str_replace("\r", "\n", $text)), fn (string $line): bool => trim($line) !== ''), 0, 10);
-        $best = [',' => 0, ';' => 0, "\t" => 0];
+        $best = [',' => 0, ';' => 0, "\t" => 0, '|' => 0];
         foreach (array_keys($best) as $separator) {
             $counts = array_map(fn (string $line): int => count(str_getcsv($line, $separator, '"', '')), $lines);
             // One that cuts every line into the same number of columns beats one that only cuts more.
