@@ -18,7 +18,7 @@ return [
         'title' => 'Match the columns', 'habit' => 'Matched as you matched the last list of :registrar with these headings.', 'guess' => 'Correct what was guessed wrongly. Columns that fit nothing are kept as they are.',
         'count' => '{1} One column in|[2,*] :count columns in', 'heading' => 'Heading', 'values' => 'First values', 'is' => 'What it is', 'is_of' => 'What “:heading” is', 'dates' => 'Dates are written',
         'proven' => 'Their own values prove the order.', 'unproven' => 'Their own values don’t prove the order, or contradict each other: choose it.', 'show' => 'Preview the changes',
-        'account' => 'Account of rows that name none', 'each' => 'each row names its account',
+        'account' => 'Account of rows that name none', 'each' => 'each row names its account', 'choose' => 'choose an account',
     ],
     'refused' => [
         'no_name' => 'There is no name in this line.',

@@ -9,6 +9,7 @@ return [
     'brought_in' => 'Brought in',
     'brought_in_again' => 'Changed by a file that was brought in',
     'not_in_list' => 'Missing from a list of everything in its account',
+    'list_read' => 'A list was read', 'list_written' => 'A list was written', 'list_taken_back' => 'A list was taken back', 'list_discarded' => 'A list was discarded',
     'taken_back' => 'What a file had changed was taken back',
     'taken_away' => 'A list was taken away',
     'calendar_given' => 'An address for calendars was given',

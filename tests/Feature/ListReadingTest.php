@@ -106,7 +106,8 @@ final class ListReadingTest extends TestCase
     }
 
     /**
-     * @param  list<int>  $numbers
+     * @param  list<int>  $numbers  columns whose cells are numbers
+     * @param  list<string>  $read
      */
     #[TestWith(['8.4 USD', '', [1], ['8.40', 'USD']])]
     #[TestWith(['9.996', '', [1], ['10.00', 'GBP']])]
@@ -121,6 +122,7 @@ final class ListReadingTest extends TestCase
         self::assertSame($read, $this->price($price, $currency, $numbers));
     }
 
+    /** @param  list<int>  $numbers */
     #[TestWith(['€9.90', 'USD', [], 'The price says EUR, and the currency column says USD'])]
     #[TestWith(['9.90', 'credits', [], '“credits” is in no currency'])]
     #[TestWith(['9.90', 'XQZ', [], 'is in no currency'])]

@@ -45,6 +45,31 @@ final class CardTest extends TestCase
         self::assertEquals([new ContactCard(null, 'Bells', 'Gudrun Kettle', voice: '01632 960123'), new ContactCard(null, 'Bells', null)], array_values($older));
     }
 
+    /** vCard 2.1 §2.1.3 and §2.1.4 as old telephones write it: quoted-printable, with soft breaks, in two character sets. */
+    public function test_letters_of_old_cards_are_read(): void
+    {
+        $old = self::read("BEGIN:VCARD\r\nVERSION:2.1\r\nN;CHARSET=UTF-8;ENCODING=QUOTED-PRINTABLE:Kessel=C3=B6hr;J=C3=BCrgen\r\nFN;CHARSET=UTF-8;ENCODING=QUOTED-PRINTABLE:J=C3=BCrgen=\r\n=20Kessel=C3=B6hr\r\n"
+            ."ADR;WORK;CHARSET=ISO-8859-1;ENCODING=QUOTED-PRINTABLE:;;Gro=DFe Gasse 3=0D=0AHof 2=3B links;K=F6ln;;50667;Deutschland\r\nORG;QUOTED-PRINTABLE;CHARSET=ISO-8859-1:Glocken =\r\n& S=F6hne\r\nEND:VCARD\r\n")[1];
+        self::assertEquals(new ContactCard(null, 'Glocken & Söhne', 'Jürgen Kesselöhr', ['Große Gasse 3', 'Hof 2; links'], 'Köln', null, '50667', 'Deutschland'), $old);
+        $latin = self::read("BEGIN:VCARD\nVERSION:3.0\nFN;CHARSET=ISO-8859-1:M\xf6we\nORG:Glocken & S\xf6hne\nEND:VCARD\nBEGIN:VCARD\nVERSION:3.0\nFN:M\xc3\n \xb6we\nEND:VCARD\n");
+        self::assertEquals([new ContactCard(null, 'Glocken & Söhne', 'Möwe'), new ContactCard(person: 'Möwe')], array_values($latin));
+        self::assertEquals(new ContactCard(person: 'М'), self::read("BEGIN:VCARD\nVERSION:2.1\nFN;CHARSET=windows-1251:\xcc\nEND:VCARD\n")[1]);
+    }
+
+    #[TestWith(['EMAIL;INTERNET:first@bell.example', 'EMAIL;INTERNET;PREF:second@bell.example', 'second@bell.example'])]
+    #[TestWith(['EMAIL;TYPE=HOME:first@bell.example', 'EMAIL;TYPE=INTERNET,WORK:second@bell.example', 'second@bell.example'])]
+    #[TestWith(['EMAIL;TYPE=HOME;PREF=1:first@bell.example', 'EMAIL;TYPE=WORK;PREF=2:second@bell.example', 'first@bell.example'])]
+    #[TestWith(['TEL;TYPE=fax:+44 1', 'TEL;TYPE=cell:+44 2', '+44 2'])]
+    #[TestWith(['TEL;FAX;WORK:+44 1', 'TEL;HOME:+44 2', '+44 2'])]
+    #[TestWith(['TEL;TYPE=fax,pref:+44 1', 'TEL;TYPE=pager:+44 2', null])]
+    #[TestWith(['TEL;TYPE=fax,voice:+44 1', 'TEL;TYPE=home:+44 2', '+44 1'])]
+    public function test_of_several_the_one_that_is_meant(string $first, string $second, ?string $chosen): void
+    {
+        $card = self::read("BEGIN:VCARD\nVERSION:3.0\nFN:Gudrun Kettle\n{$first}\n{$second}\nEND:VCARD\n")[1];
+        self::assertInstanceOf(ContactCard::class, $card);
+        self::assertSame($chosen, str_starts_with($first, 'TEL') ? $card->voice : $card->mailbox);
+    }
+
     public function test_what_is_broken_is_told_by_its_number_and_the_rest_is_read(): void
     {
         $read = self::read("BEGIN:VCARD\nVERSION:3.0\nFN:One\nEND:VCARD\nBEGIN:VCARD\nno colon here\nEND:VCARD\nBEGIN:VCARD\nVERSION:3.0\nFN:Three\n");

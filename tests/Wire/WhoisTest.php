@@ -68,7 +68,24 @@ final class WhoisTest extends TestCase
         );
     }
 
+    /** The forms of .pl, .jp and .fr, from memory: values that go on below, keys in brackets in two languages, a key of its own for EPP's statuses. */
+    public function test_directories_that_write_it_their_own_way(): void
+    {
+        $polish = "DOMAIN NAME:           dzwony.pl\nregistrant type:       organization\nnameservers:           ns1.wire.example. [192.0.2.7]\n                       ns2.wire.example. [192.0.2.9]\ncreated:               2009.11.30 13:00:00\nlast modified:         2026.10.05 09:53:13\nrenewal date:          2027.11.29 13:00:00\n\nno option\n\ndnssec:                Unsigned\n\n\nREGISTRAR:\nOriel Names sp. z o.o.\nul. Dzwonowa 1\n+48.1\n";
+        $japanese = "[ This directory is for those who ask. ]\n\nDomain Information:\n[Domain Name]                   KANE.JP\n\n[登録者名]                      鐘の店\n[Registrant]                    Bell Shop\n\n[Name Server]                   ns1.wire.example\n[Name Server]                   ns2.wire.example\n[Signing Key]\n\n[登録年月日]                    2001/03/22\n[有効期限]                      2027/03/31\n[状態]                          Active\n[最終更新]                      2026/04/01 01:03:22 (JST)\n";
+        $of = fn (string $bytes): WhoisDomain => WhoisDomain::of(WhoisText::read($bytes));
+        $told = fn (WhoisDomain $domain): array => [$domain->name, $domain->registrar, $domain->registrant, $domain->statuses, $domain->created, $domain->ends, $domain->changed, $domain->servers];
+        $servers = ['ns1.wire.example', 'ns2.wire.example'];
+        self::assertSame(['dzwony.pl', 'Oriel Names sp. z o.o.', null, [], '2009-11-30', '2027-11-29', '2026-10-05', $servers], $told($of($polish)));
+        self::assertSame(['kane.jp', null, 'Bell Shop', ['Active'], '2001-03-22', '2027-03-31', '2026-04-01', $servers], $told($of($japanese)));
+        self::assertSame($told($of($japanese)), $told($of(mb_convert_encoding($japanese, 'ISO-2022-JP', 'UTF-8'))));
+        $company = $of("a. [ドメイン名]                 KANE.CO.JP\ng. [Organization]               Bell Shop Inc.\np. [ネームサーバ]               ns1.wire.example\n[状態]                          Connected (2027/03/31)\n[ Created on ] / [登録年月日]   2001/03/22\n");
+        self::assertSame(['kane.co.jp', ['Connected'], '2001-03-22', '2027-03-31'], [$company->name, $company->statuses, $company->created, $company->ends]);
+        self::assertSame(['clientHold', 'serverHold'], $of("domain: cloche.fr\nstatus: ACTIVE\neppstatus: clientHold\neppstatus: serverHold\nhold: YES\n")->statuses);
+    }
+
     #[TestWith(['No match for "NOBODY.COM".', true])]
+    #[TestWith(['No information available about domain name nobody.pl in the directory.', true])]
     #[TestWith(["% nothing here\nNot found: nobody.com", true])]
     #[TestWith(["Domain: nobody.de\nStatus: free", true])]
     #[TestWith(["    No match for \"nobody.co.uk\".\n\n    This domain name has not been registered.", true])]

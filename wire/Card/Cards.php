@@ -7,6 +7,7 @@ namespace Acre\Wire\Card;
 use Generator;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\InvalidDataException;
+use Sabre\VObject\Parameter;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
 use Sabre\VObject\Reader;
@@ -29,8 +30,7 @@ final class Cards
         if (strlen($text) > self::BYTES) {
             throw CardError::tooBig(self::BYTES);
         }
-        $text = mb_check_encoding($text, 'UTF-8') ? $text : mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
-        $count = preg_match_all('/^BEGIN:VCARD\s*?$.*?(^END:VCARD\s*?$|\z)/ims', str_replace("\r", '', ltrim($text, "\u{FEFF}")), $found);
+        $count = preg_match_all('/^BEGIN:VCARD\s*?$.*?(^END:VCARD\s*?$|\z)/ims', str_replace("\r", '', str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text), $found);
         if ($count === 0 || $count === false) {
             throw CardError::none();
         }
@@ -71,7 +71,7 @@ final class Cards
     private static function one(int $number, string $text): ContactCard|CardError
     {
         try {
-            $card = Reader::read($text, Reader::OPTION_FORGIVING);
+            $card = Reader::read(OldLines::inUtf8($text), Reader::OPTION_FORGIVING);
         } catch (ParseException|InvalidDataException $e) {
             return CardError::malformed($number, $e->getMessage());
         } catch (TypeError) {
@@ -99,17 +99,50 @@ final class Cards
 
     private static function text(VCard $card, string $name): ?string
     {
-        $property = $card->select($name)[0] ?? null;
-        $value = $property instanceof Property ? trim((string) $property) : '';
+        $value = trim((string) self::best($card, $name));
 
         return $value === '' ? null : $value;
+    }
+
+    /** Of several the preferred one, then that of work; a fax or pager is nobody's telephone (RFC 6350 §5.3, §5.6, §6.4.1). */
+    private static function best(VCard $card, string $name): ?Property
+    {
+        $best = null;
+        $least = PHP_INT_MAX;
+        foreach ($card->select($name) as $property) {
+            if (! $property instanceof Property || trim((string) $property) === '') {
+                continue;
+            }
+            $types = self::types($property);
+            $preference = $property['PREF'] instanceof Parameter ? (int) (string) $property['PREF'] : 0;
+            $rank = match (true) {
+                $name === 'TEL' && array_intersect($types, ['voice', 'cell']) === [] && array_intersect($types, ['fax', 'pager', 'modem', 'bbs']) !== [] => 10_000,
+                $preference > 0 => $preference,
+                in_array('pref', $types, true) => 1,
+                in_array('work', $types, true) => 1_000,
+                default => 2_000,
+            };
+            if ($rank < $least) {
+                [$best, $least] = [$property, $rank];
+            }
+        }
+
+        return $least === 10_000 ? null : $best;
+    }
+
+    /** @return list<string> in small letters; vCard 2.1 writes them without `TYPE=`, which the library reads as the same */
+    private static function types(Property $property): array
+    {
+        $types = $property['TYPE'];
+
+        return $types instanceof Parameter ? array_map(strtolower(...), array_values(array_filter($types->getParts(), is_string(...)))) : [];
     }
 
     /** @return list<string|null> */
     private static function parts(VCard $card, string $name): array
     {
-        $property = $card->select($name)[0] ?? null;
+        $property = self::best($card, $name);
 
-        return $property instanceof Property ? array_map(fn (mixed $part): ?string => is_scalar($part) && trim((string) $part) !== '' ? trim((string) $part) : null, array_values($property->getParts())) : [];
+        return $property !== null ? array_map(fn (mixed $part): ?string => is_scalar($part) && trim((string) $part) !== '' ? trim((string) $part) : null, array_values($property->getParts())) : [];
     }
 }

@@ -47,22 +47,27 @@ final readonly class SheetRows implements RowSource
     }
 
     /**
-     * @param  string|null  $sheet  null: the first that is shown and has rows
+     * @param  string|null  $sheet  null: the first that is shown and has two rows or more, else the first that has any
      *
      * @throws ListError when it is no spreadsheet, or one that must not be unpacked
      */
     public static function open(string $path, ?string $sheet = null): self
     {
         $isOds = self::judge($path);
-        $sheets = [];
+        $names = $shown = $several = [];
         foreach ((new self($path, $isOds, [], ''))->each() as [$name, $isShown, $rows]) {
+            $count = 0;
             foreach ($rows as $row) {
-                $sheets[$name] = $isShown;
-                break;
+                if (++$count === 2) {
+                    break;
+                }
+            }
+            if ($count > 0) {
+                $names[] = $name;
+                array_push($shown, ...($isShown ? [$name] : []));
+                array_push($several, ...($isShown && $count > 1 ? [$name] : []));
             }
         }
-        $names = array_map(strval(...), array_keys($sheets));
-        $shown = array_map(strval(...), array_keys(array_filter($sheets)));
         if ($names === []) {
             throw ListError::empty();
         }
@@ -70,7 +75,7 @@ final readonly class SheetRows implements RowSource
             throw ListError::noSuchSheet($sheet, $names);
         }
 
-        return new self($path, $isOds, $names, $sheet ?? $shown[0] ?? $names[0]);
+        return new self($path, $isOds, $names, $sheet ?? $several[0] ?? $shown[0] ?? $names[0]);
     }
 
     public function namesColumns(): bool

@@ -7,8 +7,8 @@ namespace Acre\Wire\Whois;
 use Acre\Wire\Text\PlainText;
 
 /**
- * The text that a directory of the old kind sends (RFC 3912), which has no form: most write `Key: value`, some a key and
- * its values indented below it. Whatever it holds is shown as text and never as markup.
+ * The text that a directory of the old kind sends (RFC 3912), which has no form: most write `Key: value`, some `[Key] value`, some a
+ * key and its values below it. Whatever it holds is shown as text and never as markup.
  */
 final readonly class WhoisText
 {
@@ -35,6 +35,8 @@ final readonly class WhoisText
         if (strlen($bytes) > self::LIMIT) {
             throw WhoisError::tooLong(strlen($bytes), self::LIMIT);
         }
+        // Escapes to another set of letters (RFC 1468) are seven-bit, and so look like UTF-8.
+        $bytes = str_contains($bytes, "\e$") ? mb_convert_encoding($bytes, 'UTF-8', 'ISO-2022-JP') : $bytes;
         $text = mb_check_encoding($bytes, 'UTF-8') ? $bytes : mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252');
         // What is indented is told by its blanks; they must not become one.
         $text = PlainText::lines(str_replace("\t", self::TAB, $text));
@@ -72,7 +74,7 @@ final readonly class WhoisText
     /** Whether it says that it has no such name; that doesn't prove that the name is free. */
     public function saysNothing(): bool
     {
-        return preg_match('/^[%#*\s]*(?:no (?:match|entries found|data found|object found)|not found|domain (?:name )?not found|nothing found)\b|^[^:%#\n]{0,80}\b(?:no match for|was not found|has not been registered|is (?:available|free)(?: for registration)?[.!\s]*$)|^(?:status|domain status):\s*(?:free|available)\s*$/im', $this->text) === 1;
+        return preg_match('/^[%#*\s]*(?:no (?:match|entries found|data found|object found|information available about domain)|not found|domain (?:name )?not found|nothing found)\b|^[^:%#\n]{0,80}\b(?:no match for|was not found|has not been registered|is (?:available|free)(?: for registration)?[.!\s]*$)|^(?:status|domain status):\s*(?:free|available)\s*$/im', $this->text) === 1;
     }
 
     /**
@@ -92,10 +94,17 @@ final readonly class WhoisText
 
                 continue;
             }
-            if (preg_match('/^([\p{L}][\p{L}\d \/().\'-]{0,50}?)\s*\.*:(?:\s+(.*))?$/u', $line, $found) === 1) {
+            if (preg_match('/^(?:[a-z]\.\s+)?(\[[^\]]{1,50}\](?:\s*\/\s*\[[^\]]{1,50}\])?)(?:\s+(.*))?$/u', $line, $found) === 1) {
+                foreach ((array) preg_split('/[\[\]\/\s]*[\[\]][\[\]\/\s]*/', $found[1], flags: PREG_SPLIT_NO_EMPTY) as $key) {
+                    if (($found[2] ?? '') !== '') {
+                        $values[mb_strtolower(trim((string) $key))][] = trim($found[2]);
+                    }
+                }
+                $above = null;
+            } elseif (preg_match('/^([\p{L}][\p{L}\d \/().\'-]{0,50}?)\s*\.*:(?:\s+(.*))?$/u', $line, $found) === 1) {
                 $key = mb_strtolower($found[1]);
                 $value = trim($found[2] ?? '');
-                [$above, $depth] = $value === '' ? [$key, $indent] : [null, 0];
+                [$above, $depth] = [$key, $value === '' ? $indent - 1 : $indent];
                 if ($value !== '') {
                     $values[$key][] = $value;
                 }

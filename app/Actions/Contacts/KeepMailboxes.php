@@ -28,6 +28,8 @@ final readonly class KeepMailboxes
         if ($wanted === []) {
             return [];
         }
+        // Until a contact has them, or the transaction is over, nobody forgets them.
+        $this->database->select("SELECT pg_advisory_xact_lock_shared(hashtext('mailboxes'))");
         // In one order, so that two who write the same wait for each other and never in a ring.
         ksort($wanted);
         $ids = $this->known(array_map(strval(...), array_keys($wanted)));
@@ -40,6 +42,20 @@ final readonly class KeepMailboxes
         }
 
         return $ids;
+    }
+
+    /**
+     * Forgets those that nothing refers to. In a transaction of its own: it waits for all who keep some.
+     *
+     * @param  list<int>  $ids
+     */
+    public function forget(array $ids): void
+    {
+        $refers = implode('', array_map(fn (string $table): string => " AND NOT EXISTS (SELECT FROM {$table} x WHERE x.mailbox_id = m.id)", ['contact_versions', 'objections', 'letters', 'links']));
+        $this->database->transaction(function () use ($ids, $refers): void {
+            $this->database->select("SELECT pg_advisory_xact_lock(hashtext('mailboxes'))");
+            $this->database->delete("DELETE FROM mailboxes m WHERE m.id = ANY (?::bigint[]){$refers}", ['{'.implode(',', $ids).'}']);
+        });
     }
 
     /** Works out the name of those that have come without it. */

@@ -24,16 +24,17 @@ final readonly class MadeByList
                 if ($column !== null && $import->getAttribute($column) === $id) {
                     $import->update([$column => null]);
                 }
-                $this->one($table, $id);
+                $this->one($table, $column, $id);
             }
         }
     }
 
-    private function one(string $table, int $id): void
+    /** @param  string|null  $column  by which notes are of it, which would go with it */
+    private function one(string $table, ?string $column, int $id): void
     {
         try {
             $this->database->transaction(fn () => $this->database->table($table)->where('id', $id)->where('version', 1)
-                ->whereNotExists(fn (Builder $note) => $note->from('notes')->where(rtrim($table, 's').'_id', $id))->delete());
+                ->unless($column === null, fn (Builder $own) => $own->whereNotExists(fn (Builder $note) => $note->from('notes')->where((string) $column, $id)))->delete());
         } catch (QueryException) {
             // Something refers to it by now: it stays.
         }

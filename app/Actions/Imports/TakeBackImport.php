@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use App\Actions\Contacts\KeepMailboxes;
 use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Names\GiveWords;
 use App\Actions\Outside\CompareAgain;
@@ -26,7 +27,7 @@ final readonly class TakeBackImport
             OR (SELECT count(*) FROM holdings h WHERE h.name_id = n.id) <> 1 OR (SELECT count(*) FROM registrations g WHERE g.name_id = n.id) <> 1))
         SQL;
 
-    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private MadeByList $made, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private KeepMailboxes $mailboxes, private MadeByList $made, private int $chunk)
     {
     }
 
@@ -51,6 +52,7 @@ final readonly class TakeBackImport
             Failpoint::ListChunkTakenBack->reach();
         } while ($line !== null);
         $this->unmakeContacts();
+        $this->unmakeWords($import);
         $this->made->unmake($import);
         $import->update(['state' => ImportState::Undone]);
     }
@@ -121,9 +123,19 @@ final readonly class TakeBackImport
     private function unmakeContacts(): void
     {
         $refers = implode('', array_map(fn (string $table): string => " AND NOT EXISTS (SELECT 1 FROM {$table} x WHERE x.contact_id = c.id)", ['roles', 'agreements', 'confirmations', 'consents', 'erasures']));
-        $this->database->delete(
-            "DELETE FROM contacts c USING contact_versions v WHERE v.contact_id = c.id AND c.version = 1 AND v.source = 'brought in'
-             AND NOT EXISTS (SELECT 1 FROM contacts m WHERE m.merged_into = c.id) AND c.merged_into IS NULL{$refers}",
-        );
+        $this->mailboxes->forget(array_map(fn (Row $row): int => $row->int('mailbox_id'), Row::all($this->database->select(
+            "WITH gone AS (DELETE FROM contacts c USING contact_versions v WHERE v.contact_id = c.id AND c.version = 1 AND v.source = 'brought in'
+             AND NOT EXISTS (SELECT 1 FROM contacts m WHERE m.merged_into = c.id) AND c.merged_into IS NULL{$refers} RETURNING v.mailbox_id)
+             SELECT DISTINCT mailbox_id FROM gone WHERE mailbox_id IS NOT NULL",
+        ))));
+    }
+
+    /** Words that came with a list and that no name has any more. */
+    private function unmakeWords(Import $import): void
+    {
+        $this->words->forget(array_map(fn (Row $row): string => $row->text('label'), Row::all($this->database->select(
+            "SELECT DISTINCT w.label FROM import_rows r, jsonb_array_elements_text(CASE jsonb_typeof(r.facts -> 'words') WHEN 'array' THEN r.facts -> 'words' ELSE '[]' END) AS w(label) WHERE r.import_id = ?",
+            [$import->id],
+        ))));
     }
 }

@@ -31,6 +31,8 @@ final readonly class GiveWords
     /** @param  array<array-key, mixed>  $labels */
     public function make(array $labels): void
     {
+        // Until they are given, or the transaction is over, nobody forgets them.
+        $this->database->select("SELECT pg_advisory_xact_lock_shared(hashtext('words'))");
         $this->database->statement(
             'INSERT INTO words (label) SELECT label FROM json_array_elements_text(?::json) AS label ORDER BY lower(label) ON CONFLICT DO NOTHING', [self::list(array_values(array_filter($labels, is_string(...))))],
         );
@@ -46,6 +48,19 @@ final readonly class GiveWords
             'DELETE FROM name_words WHERE name_id = ANY (?::bigint[]) AND word_id IN (SELECT id FROM words WHERE lower(label) IN (SELECT lower(json_array_elements_text(?::json))))',
             ['{'.implode(',', $nameIds).'}', self::list($labels)],
         );
+    }
+
+    /**
+     * Forgets those that no name has. In a transaction of its own: it waits for all who give words.
+     *
+     * @param  list<string>  $labels
+     */
+    public function forget(array $labels): void
+    {
+        $this->database->transaction(function () use ($labels): void {
+            $this->database->select("SELECT pg_advisory_xact_lock(hashtext('words'))");
+            $this->database->delete('DELETE FROM words w WHERE lower(label) IN (SELECT lower(json_array_elements_text(?::json))) AND NOT EXISTS (SELECT FROM name_words x WHERE x.word_id = w.id)', [self::list($labels)]);
+        });
     }
 
     /**

@@ -44,7 +44,7 @@ final class ColumnsRequest extends FormRequest
                 }
             }
             if ($this->import()?->account_id === null && ! $this->filled('account') && ! $this->filled('new_account') && ! in_array(ImportField::Account->value, $fields, true)) {
-                $validator->errors()->add('columns', __('imports.no_account'));
+                $validator->errors()->add('account', __('imports.no_account'));
             }
             $hasDates = array_filter($fields, fn (string $field): bool => ImportField::from($field)->isDate()) !== [];
             if ($hasDates && ! $this->filled('order')) {

@@ -41,7 +41,7 @@
             <fieldset class="card fields">
                 <legend class="hide">{{ __('imports.columns.account') }}</legend>
                 <div class="columns">
-                    @if ($accounts->isNotEmpty())<div class="field"><label for="f-account">{{ __('imports.columns.account') }}</label><select id="f-account" name="account"><option value="">{{ __('imports.columns.each') }}</option>@foreach ($accounts as $account)<option value="{{ $account->id }}" @selected((int) old('account') === $account->id)>{{ $account->number }}, {{ $account->owner?->name ?? 'the house’s own' }}</option>@endforeach</select></div>@endif
+                    @if ($accounts->isNotEmpty())<div class="field"><label for="f-account">{{ __('imports.columns.account') }}</label><select id="f-account" name="account"><option value="">{{ __(in_array('account', $matched, true) ? 'imports.columns.each' : 'imports.columns.choose') }}</option>@foreach ($accounts as $account)<option value="{{ $account->id }}" @selected((int) old('account') === $account->id)>{{ $account->number }}, {{ $account->owner?->name ?? 'the house’s own' }}</option>@endforeach</select></div>@endif
                     <x-field name="new_account" :label="__($accounts->isEmpty() ? 'imports.account_of_all' : 'imports.account_new')" maxlength="100" :note="__('imports.account_note')"/>
                 </div>
             </fieldset>
