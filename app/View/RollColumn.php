@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Lifecycle\Phase;
 use App\Queries\Names\StandingFacts;
 use App\Support\Dates;
@@ -47,7 +48,7 @@ enum RollColumn: string
             self::VerifyBy => ($at = $row->instant('verify_by')) === null ? '' : Dates::full($at->toDay()),
             self::Suffix => '.'.$row->text('suffix'),
             self::Phase => $words->say('words.phase.'.Phase::from($row->text('phase'))->value),
-            self::Intent => $words->say('words.intent.'.$row->text('intent')),
+            self::Intent => $row->text('next_kind') === NextKind::Watched->value ? '' : $words->say('words.intent.'.$row->text('intent')),
             self::Lock => $words->say('words.lock.'.$row->text('lock')),
             self::Disclosure => $words->say('words.disclosure.'.$row->text('disclosure')),
             self::Servers => $row->text('servers'),

@@ -24,6 +24,7 @@ final readonly class RollInWords
             $this->named('roll.at', 'registrars', 'name', $sentence->registrar),
             $this->named('roll.at_account', 'accounts', 'number', $sentence->account),
             $sentence->ending === Ending::Any ? null : $this->words->say('roll.ending.'.$sentence->ending->value),
+            $sentence->endsIn === null ? null : $this->words->say('roll.ends_in', ['days' => FacetWord::days($sentence->endsIn, $this->words)]),
             ...array_map(fn (FacetWord $facet): string => $facet->told, FacetWord::of($sentence, Word::labels(), $this->words)),
         ], is_string(...));
 

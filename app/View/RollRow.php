@@ -8,6 +8,7 @@ use Acre\Core\Drawing\Axis;
 use Acre\Core\Drawing\LifeLine;
 use Acre\Core\Drawing\Shape;
 use Acre\Core\Lifecycle\Hold;
+use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Lifecycle\Severity;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
@@ -52,7 +53,7 @@ final readonly class RollRow
         return new self(
             $row->int('name_id'), $row->text('ascii'), $row->text('unicode'), $row->text('client_name'), $row->text('registrar_name'), $row->text('account_number'),
             LifeLine::of($facts->life, $axis, $facts->waiting, $row->instant('verify_by')),
-            self::tell($facts, $row->instant('verify_by'), $words), $next, $lesser,
+            self::tell($facts, $row->text('next_kind') === NextKind::Watched->value, $row->instant('verify_by'), $words), $next, $lesser,
             match (Severity::from($row->int('severity'))) {
                 Severity::Grave => 'is-bad', Severity::Soon => 'is-soon', Severity::Moving => 'is-move', Severity::Calm => '',
             },
@@ -65,14 +66,14 @@ final readonly class RollRow
     }
 
     /** The text equal of the drawing. */
-    private static function tell(StandingFacts $facts, ?Instant $verifyBy, Words $words): string
+    private static function tell(StandingFacts $facts, bool $isWatched, ?Instant $verifyBy, Words $words): string
     {
         $life = $facts->life;
 
         return trim(implode('; ', array_filter([
             $life->facts->created === null ? null : 'registered '.Dates::full($life->facts->created),
             $life->facts->ends === null ? 'end not known' : ($life->phase->isLate() ? 'ended ' : 'paid until ').Dates::full($life->facts->ends),
-            $words->say('words.intent.'.$life->facts->intent->value),
+            $words->say($isWatched ? 'roll.only_watched' : 'words.intent.'.$life->facts->intent->value),
             ...array_map(fn (Hold $hold): string => 'may not go to another registrar before '.Dates::full($hold->until), $life->holdsNow()),
             $verifyBy === null ? null : 'mailbox to be verified by '.Dates::full($verifyBy),
             $facts->waiting === null ? null : 'handover under way, '.($facts->waiting->isOver($life->now) ? 'no answer by ' : 'answer by ').Dates::full($facts->waiting->by),

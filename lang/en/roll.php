@@ -8,14 +8,20 @@ return [
     'sums' => 'Keeping them for their next term costs :sums.',
     // The sentence's further conditions, and their labels in the form that adds them.
     'facet' => [
-        'suffix' => 'under .:value', 'phase' => ':value', 'intent' => 'meant to: :value', 'lock' => 'lock :value', 'disclosure' => 'registrant :value', 'server' => 'answered by :value',
-        'registrant' => 'registered to :value', 'contact' => 'registered to contact :value', 'created' => 'registered in :value', 'word' => 'with the word “:value”', 'finding' => 'of which is said: :value',
+        'held' => ':value', 'auto_renew' => 'auto-renew :value', 'suffix' => 'under .:value', 'phase' => ':value', 'intent' => 'meant to: :value', 'lock' => 'lock :value', 'disclosure' => 'registrant :value', 'server' => 'answered by :value',
+        'registrant' => 'registered to :value', 'contact' => 'registered to contact :value', 'created' => 'registered :value', 'word' => 'with the word “:value”', 'finding' => 'of which is said: :value',
     ],
+    'or' => ' or ',
+    'choice' => ['held' => ['held' => 'held', 'watched' => 'only watched'], 'auto_renew' => ['on' => 'on', 'off' => 'off']],
+    'days' => ['before' => 'before :day', 'after' => 'after :day', 'on' => 'on :day', 'between' => 'from :from to :to', 'in' => 'in :year'],
+    'ends_in' => 'ending :days', 'ends_from' => 'ending from', 'to' => 'to', 'created_from' => 'Registered from', 'any' => 'any',
+    'no_days' => '“:given” is no span of days: it is written 2026-10-01..2026-12-31, and the first must not be after the last.',
+    'count' => ['held' => '{1} One name|[2,*] :told names', 'only' => '{1} One name that is only watched|[2,*] :told names that are only watched', 'and_watched' => '{1} and one that is only watched,|[2,*] and :told that are only watched,', 'none' => 'No name', 'more' => 'More than :told names'],
     'held_for' => 'held for :value', 'at' => 'at :value', 'at_account' => 'in account :value', 'every_name' => 'every name',
     'with' => 'with “:text” in them',
     'facet_label' => [
         'suffix' => 'Suffix', 'phase' => 'Phase', 'intent' => 'Intent', 'lock' => 'Transfer lock', 'disclosure' => 'Public record', 'server' => 'Name server or its domain',
-        'registrant' => 'Registrant, in full', 'created' => 'Registered in the year', 'word' => 'Word', 'finding' => 'What is said of it',
+        'registrant' => 'Registrant, in full', 'held' => 'Held or watched', 'auto_renew' => 'Auto-renew', 'created' => 'Registered', 'word' => 'Word', 'finding' => 'What is said of it',
     ],
     'finding' => [
         'lifecycle_lock_off' => 'the lock is off, and it is not moving', 'lifecycle_may_not_move' => 'it may not go to another registrar yet', 'lifecycle_on_hold' => 'it is on hold',

@@ -31,3 +31,12 @@ document.addEventListener('click', (event) => {
         if (!find.contains(event.target)) find.querySelector('[data-found]').hidden = true;
     });
 });
+
+// A list that would reach over the window's edge opens to the other side.
+document.addEventListener('toggle', (event) => {
+    const menu = event.target;
+    const sheet = menu instanceof HTMLElement && menu.matches('details.menu') ? menu.querySelector('.menu-sheet') : null;
+    if (!sheet) return;
+    menu.classList.remove('menu-back');
+    if (menu.open && sheet.getBoundingClientRect().right > document.documentElement.clientWidth) menu.classList.add('menu-back');
+}, true);

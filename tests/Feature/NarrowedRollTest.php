@@ -7,7 +7,9 @@ namespace Tests\Feature;
 use Acre\Core\Time\Instant;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\GiveWords;
+use App\Actions\Names\WatchNames;
 use App\Actions\Standings\MakeStandings;
+use App\Models\Name;
 use App\Models\SavedView;
 use App\Models\Word;
 use App\Queries\Roll\ReadRoll;
@@ -61,6 +63,23 @@ final class NarrowedRollTest extends TestCase
         yield 'registrant' => ['registrant=the+bell+foundry', ['bell.com']];
         yield 'year' => ['created=2019', ['bell.com']];
         yield 'no year' => ['created=last', []];
+        yield 'created between' => ['created_from=2019-04-27&created_to=2020-11-02', ['late.org', 'bell.com']];
+        yield 'created after' => ['created=2026-09-01..', ['kelp.co.uk']];
+        yield 'several suffixes' => ['suffix=.org, com', ['late.org', 'bell.com']];
+        yield 'several, ticked' => ['phase[]=grace&phase[]=redemption', ['late.org']];
+        yield 'several locks' => ['lock=on,unknown', ['late.org', 'kelp.co.uk']];
+        yield 'several servers' => ['server=ns1.quay.example,ns9.nobody.example', ['bell.com']];
+        yield 'several findings' => ['finding=lifecycle.lapses,lifecycle.lock_off', ['kelp.co.uk', 'bell.com']];
+        yield 'a registrant with a comma is one' => ['registrant=The Bell Foundry, Somebody', []];
+        yield 'held' => ['held=held', ['late.org', 'kelp.co.uk', 'bell.com']];
+        yield 'watched' => ['held=watched', []];
+        yield 'either' => ['held=watched,held&suffix=com', ['bell.com']];
+        yield 'renews by itself' => ['auto_renew=on', []];
+        yield 'does not' => ['auto_renew=off&suffix=com,org', ['late.org', 'bell.com']];
+        yield 'ends between' => ['ends_from=2026-09-20&ends_to=2027-09-01', ['late.org', 'kelp.co.uk']];
+        yield 'ends before' => ['ending=..2026-09-20', ['late.org']];
+        yield 'ends from' => ['ending=2027-09-02..', ['bell.com']];
+        yield 'ends on a day' => ['ending=2027-09-01', ['kelp.co.uk']];
         yield 'finding' => ['finding=lifecycle.lapses', ['kelp.co.uk']];
         yield 'lock off and not moving' => ['finding=lifecycle.lock_off', ['bell.com']];
         yield 'two together' => ['lock=on&suffix=com', []];
@@ -78,6 +97,38 @@ final class NarrowedRollTest extends TestCase
         $this->actingAs($this->house->reader)->get('/roll?'.$address)->assertOk();
     }
 
+    public function test_a_day_with_an_hour_is_that_day(): void
+    {
+        $this->house->name('hour.com', facts: ['ends_on' => Instant::of('2027-03-31T22:30:00Z'), 'ends_is_day' => false]);
+        self::assertSame(['hour.com'], self::names('ending=2027-03-31'));
+        self::assertSame([], self::names('ending=..2027-03-30&suffix=com'));
+    }
+
+    public function test_what_was_chosen_is_said_and_leads_on(): void
+    {
+        $page = $this->actingAs($this->house->reader)->get('/roll?'.http_build_query(['suffix' => 'com,org', 'ends_from' => '2026-09-01', 'ends_to' => '2027-12-31', 'auto_renew' => ['off']]));
+        $page->assertSee('ending from 1 Sep 2026 to 31 Dec 2027')->assertSee('under .com or org')->assertSee('auto-renew off')->assertSee('suffix=com%2Corg', false)->assertSee('ending=2026-09-01..2027-12-31', false);
+        $this->get('/roll?ending=2027-01-01..')->assertSee('ending after 31 Dec 2026');
+        $this->get('/roll?created=..2020-11-02')->assertSee('registered before 3 Nov 2020');
+        $this->get('/roll?ends_from=2027-12-31&ends_to=2027-01-01')->assertSee('“2027-12-31..2027-01-01” is no span of days')->assertSee('bell.com');
+        $this->get('/roll?created_from=yesterday')->assertSee('“yesterday..” is no span of days');
+    }
+
+    public function test_held_and_watched_are_counted_apart(): void
+    {
+        $watched = Name::query()->create(['ascii' => 'gone.com', 'unicode' => 'gone.com', 'suffix' => 'com']);
+        app(WatchNames::class)->watch($this->house->clerk, $watched, $this->house->foundry, 'sold last year');
+        self::assertSame(['gone.com'], self::names('held=watched'));
+        self::assertSame(['gone.com'], self::names('held=watched&sort=name'));
+        self::assertSame([], self::names('intent=when_told,ask_client&held=watched'));
+        self::assertSame([], self::names('auto_renew=off&suffix=com&held=watched'), 'nobody here renews it, or doesn’t');
+        foreach (['', "?client={$this->house->foundry->id}"] as $address) {
+            $this->actingAs($this->house->reader)->get('/roll'.$address)->assertSeeInOrder(['3 names', 'held and one that is only watched, for']);
+        }
+        $this->get('/roll?held=watched')->assertSee('One name that is only watched')->assertSee('<strong>only watched</strong> (', false)->assertSee('end not known; only watched');
+        $this->get('/roll?held=held')->assertSeeInOrder(['3 names', 'held for']);
+    }
+
     public function test_a_word_narrows_and_is_said_in_the_sentence(): void
     {
         $word = Word::query()->where('label', 'to sell')->sole();
@@ -87,6 +138,8 @@ final class NarrowedRollTest extends TestCase
 
     #[TestWith(['marks', 'finding=lifecycle.lock_off'])]
     #[TestWith(['text', 'q=bell-'])]
+    #[TestWith(['several values', 'suffix=com,org&q=bell-'])]
+    #[TestWith(['two locks', 'lock=off,on'])]
     #[TestWith(['two words', 'client=1&lock=off'])]
     public function test_what_no_index_keeps_in_order_comes_in_order_all_the_same(string $what, string $address): void
     {
@@ -104,7 +157,7 @@ final class NarrowedRollTest extends TestCase
             } while ($after !== null);
             $sorted = $seen;
             sort($sorted);
-            self::assertContains(count($seen), [9, 10], $what);
+            self::assertContains(count($seen), [9, 10, 11], $what);
             self::assertSame($sorted, $seen, $what.' '.$sort->value);
         }
     }

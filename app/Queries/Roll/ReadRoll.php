@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Roll;
 
+use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
@@ -34,7 +35,7 @@ final readonly class ReadRoll
     public function page(RollFilter $filter, Instant $today, int $size): RollPage
     {
         $found = $this->names($filter, $today);
-        [$counted, $sums] = $this->counted(clone $found, $filter->isNarrowed());
+        [$counted, $watched, $sums] = $this->counted(clone $found, $filter->isNarrowed());
         $column = $filter->sort->column();
         // Few that no index keeps in order are gathered first, by what orders them alone: walking the order until fifty are met could take the whole Roll.
         $isGathered = $counted <= self::COUNTED && $filter->isScattered();
@@ -55,28 +56,32 @@ final readonly class ReadRoll
         $last = $rows === [] ? null : $rows[count($rows) - 1];
 
         return new RollPage(
-            $rows, min($counted, self::COUNTED), $counted > self::COUNTED,
-            $sums,
+            $rows, min($counted, self::COUNTED), $watched, $counted > self::COUNTED, $sums,
             $more && $last !== null ? ($filter->sort === Sort::Next ? (int) $last->bool('later').'~' : '').$last->text($column).'~'.$last->int('name_id') : null,
         );
     }
 
     /**
-     * How many there are, up to one more than is counted; and, where there are no more, what the next renewals of them cost.
+     * How many there are, up to one more than is counted; how many of these are only watched; and, where there are no more, what the
+     * next renewals of them cost.
      *
      * @param  bool  $isSummed  the whole Roll is counted from an index alone, and not summed
-     * @return array{int, Sums|null}
+     * @return array{int, int|null, Sums|null}
      */
     private function counted(Builder $found, bool $isSummed): array
     {
         if (! $isSummed) {
-            return [$this->database->query()->fromSub($found->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->count(), null];
+            $watched = $this->database->table('standings')->selectRaw('1')->where('next_kind', NextKind::Watched->value)->limit(self::COUNTED + 1);
+            $row = Row::of($this->database->query()->selectSub($this->database->query()->fromSub($found->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->selectRaw('count(*)'), 'counted')
+                ->selectSub($this->database->query()->fromSub($watched, 'w')->selectRaw('count(*)'), 'watched')->first());
+
+            return [$row->int('counted'), $row->int('watched') > self::COUNTED ? null : $row->int('watched'), null];
         }
         $rows = Row::all($this->database->query()->fromSub($found->select(['currency', 'sum', 'next_kind'])->limit(self::COUNTED + 1), 'counted')
-            ->selectRaw('currency, sum(sum)::text AS sum, count(*) AS counted, count(*) FILTER (WHERE next_kind = ANY (?)) AS names', [SumsDue::kinds()])->groupBy('currency')->orderByRaw('3 DESC, 1 DESC')->get());
-        $counted = array_sum(array_map(fn (Row $row): int => $row->int('counted'), $rows));
+            ->selectRaw("currency, sum(sum)::text AS sum, count(*) AS counted, count(*) FILTER (WHERE next_kind = 'watched') AS watched, count(*) FILTER (WHERE next_kind = ANY (?)) AS names", [SumsDue::kinds()])->groupBy('currency')->orderByRaw('3 DESC, 1 DESC')->get());
+        $of = fn (string $column): int => array_sum(array_map(fn (Row $row): int => $row->int($column), $rows));
 
-        return [$counted, $counted > self::COUNTED ? null : SumsDue::of($rows)];
+        return $of('counted') > self::COUNTED ? [$of('counted'), null, null] : [$of('counted'), $of('watched'), SumsDue::of($rows)];
     }
 
     /** @param  list<string>  $columns */
@@ -109,6 +114,7 @@ final readonly class ReadRoll
         if ($filter->ending === Ending::Late) {
             $query->where('ends_on', '<=', $today->isoSecond());
         }
+        $filter->endsIn?->narrow($query, 'ends_on');
 
         return $query;
     }

@@ -12,6 +12,8 @@ final readonly class RollFilter
 
     /**
      * @param  array<string, string>  $facets  by the word of the facet in the address
+     * @param  DayRange|null  $endsIn  the days in which they end
+     * @param  list<string>  $unread  what was given for days and is none
      * @param  string  $from  the letter or the day at which the list starts, as somebody gave it
      */
     public function __construct(
@@ -24,6 +26,8 @@ final readonly class RollFilter
         public ?string $after = null,
         public array $facets = [],
         public string $from = '',
+        public ?DayRange $endsIn = null,
+        public array $unread = [],
     ) {
     }
 
@@ -37,21 +41,28 @@ final readonly class RollFilter
     {
         $text = function (string $key) use ($words): string {
             $value = $words[$key] ?? '';
+            // Ticks of a form are a list, and one word of the address.
+            $value = is_array($value) && Facet::tryFrom($key) !== null ? implode(',', array_filter($value, is_string(...))) : $value;
 
             return is_string($value) || is_int($value) ? mb_substr(trim(mb_scrub(str_replace("\0", '', (string) $value))), 0, 300) : '';
         };
         $id = fn (string $key): ?int => preg_match('/^\d{1,15}$/D', $text($key)) === 1 ? (int) $text($key) : null;
         $facets = [];
         foreach (Facet::cases() as $facet) {
-            $facets[$facet->value] = ltrim($text($facet->value), $facet === Facet::Suffix ? '.' : '');
+            $facets[$facet->value] = implode(',', $facet->values($text($facet->value)));
         }
+        $days = fn (string $key, string $fields): string => $text($key) === '' ? DayRange::word($text("{$fields}_from"), $text("{$fields}_to")) : $text($key);
+        $created = $facets[Facet::Created->value] = $days(Facet::Created->value, 'created');
+        $ending = $days('ending', 'ends');
+        $range = Ending::tryFrom($ending) === null ? DayRange::read($ending) : null;
+        $unread = [...($range === null && str_contains($ending, '..') ? [$ending] : []), ...($created !== '' && DayRange::read($created) === null ? [$created] : [])];
 
         return new self(
             $id('client'), $id('registrar'), $id('account'), mb_substr($text('q'), 0, 200),
-            Ending::tryFrom($text('ending')) ?? Ending::Any, Sort::tryFrom($text('sort')) ?? Sort::Next,
+            Ending::tryFrom($ending) ?? Ending::Any, Sort::tryFrom($text('sort')) ?? Sort::Next,
             $text('after') === '' ? null : $text('after'),
             array_filter($facets, fn (string $value): bool => $value !== ''),
-            mb_substr($text('from'), 0, 63),
+            mb_substr($text('from'), 0, 63), $range, $unread,
         );
     }
 
@@ -64,7 +75,7 @@ final readonly class RollFilter
     {
         return array_filter([
             'client' => $this->client, 'registrar' => $this->registrar, 'account' => $this->account, 'q' => $this->text,
-            'ending' => $this->ending === Ending::Any ? null : $this->ending->value,
+            'ending' => $this->endsIn?->toWord() ?? ($this->ending === Ending::Any ? null : $this->ending->value),
             'sort' => $this->sort === Sort::Next ? null : $this->sort->value,
             ...$this->facets,
         ], fn (string|int|null $value): bool => $value !== null && $value !== '');
@@ -108,6 +119,8 @@ final readonly class RollFilter
         $facet = Facet::tryFrom($narrowing[0]);
 
         return match (true) {
+            // Of several values each has an order of its own.
+            $facet !== null && count($facet->values($this->facets[$facet->value])) !== 1 => true,
             $facet === Facet::Phase => $this->sort === Sort::Name,
             $facet !== null => ! $facet->isIndexed() || $this->sort !== Sort::Next,
             $narrowing[0] === 'ending' => $this->sort !== Sort::Ends,

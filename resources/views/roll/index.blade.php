@@ -34,7 +34,13 @@
     <div class="sentence">
         @php($chosen = fn (array $rows, ?int $id): ?App\Support\Row => $id !== null && $rows !== [] && $rows[0]->int('id') === $id ? $rows[0] : null)
         @php([$client, $registrar, $account] = [$chosen($clients, $filter->client), $chosen($registrars, $filter->registrar), $chosen($accounts, $filter->account)])
-        Showing <strong>{{ $page->more ? 'more than '.number_format($page->count) : number_format($page->count) }} {{ $page->count === 1 ? 'name' : 'names' }}</strong> held for
+        @php($told = fn (string $key, int $count): string => trans_choice('roll.count.'.$key, $count, ['told' => number_format($count)]))
+        @php($held = $page->count - ($page->watched ?? 0))
+        @if ($page->more)<strong>{{ __('roll.count.more', ['told' => number_format($page->count)]) }}</strong> for
+        @elseif ($page->count === 0)<strong>{{ __('roll.count.none') }}</strong> held for
+        @elseif ($held === 0)<strong>{{ $told('only', $page->count) }}</strong> for
+        @else<strong>{{ $told('held', $held) }}</strong> held{{ $page->watched > 0 ? ' '.$told('and_watched', $page->watched) : '' }} for
+        @endif
         <x-word :label="$client?->text('name') ?? __('every :served')">
             <a href="{{ $filter->address(['client' => null]) }}" @if ($filter->client === null) aria-current="true" @endif>{{ __('every :served') }}</a>
             @foreach ($clients as $one)
@@ -53,10 +59,16 @@
             @endforeach
             @if (count($accounts) === $listed)<p class="lesser">The search finds the other accounts.</p>@endif
         </x-word>,
-        <x-word :label="__('roll.ending.'.$filter->ending->value)">
+        <x-word :label="$filter->endsIn === null ? __('roll.ending.'.$filter->ending->value) : __('roll.ends_in', ['days' => App\View\FacetWord::days($filter->endsIn, $words)])">
             @foreach (App\Queries\Roll\Ending::cases() as $one)
-                <a href="{{ $filter->address(['ending' => $one === App\Queries\Roll\Ending::Any ? null : $one->value]) }}" @if ($one === $filter->ending) aria-current="true" @endif>{{ __('roll.ending.'.$one->value) }}</a>
+                <a href="{{ $filter->address(['ending' => $one === App\Queries\Roll\Ending::Any ? null : $one->value]) }}" @if ($one === $filter->ending && $filter->endsIn === null) aria-current="true" @endif>{{ __('roll.ending.'.$one->value) }}</a>
             @endforeach
+            <form class="ask" action="{{ route('roll') }}">
+                @include('roll.sentence', ['without' => 'ending'])
+                <label for="ends-from">{{ __('roll.ends_from') }}</label> <input type="date" id="ends-from" name="ends_from" value="{{ $filter->endsIn?->from?->date() }}">
+                <label for="ends-to">{{ __('roll.to') }}</label> <input type="date" id="ends-to" name="ends_to" value="{{ $filter->endsIn?->to?->date() }}">
+                <button>Show these</button>
+            </form>
         </x-word>,
         <x-word :label="__('roll.sort.'.$filter->sort->value)">
             @foreach (App\Queries\Roll\Sort::cases() as $one)
@@ -71,10 +83,7 @@
         <x-word label="and …">
             <form class="narrow-form" action="{{ route('roll') }}">
                 @foreach (array_diff_key($filter->words(), $filter->facets) as $word => $value)<input type="hidden" name="{{ $word }}" value="{{ $value }}">@endforeach
-                @foreach (App\Queries\Roll\Facet::cases() as $facet)
-                    @continue(! $facet->isChosen())
-                    @include('roll.facet')
-                @endforeach
+                @foreach (collect(App\Queries\Roll\Facet::cases())->filter->isChosen()->sortBy(fn (App\Queries\Roll\Facet $facet): bool => $facet->isWritten()) as $facet)@include('roll.facet')@endforeach
                 <p><button class="main">Show these</button></p>
             </form>
         </x-word>
@@ -104,6 +113,7 @@
         @endif
     </div>
     @if ($filter->from !== '' && ! $filter->isStarted())<p class="wrong" role="alert">{{ __('roll.no_start', ['given' => $filter->from]) }}</p>@endif
+    @foreach ($filter->unread as $given)<p class="wrong" role="alert">{{ __('roll.no_days', ['given' => $given]) }}</p>@endforeach
     @error('name')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     @error('columns')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     @if ($rows === [])
