@@ -11,6 +11,10 @@ return [
         'held' => ':value', 'auto_renew' => 'auto-renew :value', 'suffix' => 'under .:value', 'phase' => ':value', 'intent' => 'meant to: :value', 'lock' => 'lock :value', 'disclosure' => 'registrant :value', 'server' => 'answered by :value',
         'registrant' => 'registered to :value', 'contact' => 'registered to contact :value', 'created' => 'registered :value', 'word' => 'with the word “:value”', 'finding' => 'of which is said: :value',
     ],
+    'calendar' => [
+        'end' => ':name ends', 'charge' => ':name is charged', 'ask_by' => 'The :served must have decided on :name', 'last_plain' => ':name: last day at the normal price', 'last_at_all' => ':name: last day on which it can be kept',
+        'verify' => 'The registrant of :name must have verified their mailbox', 'costs' => 'It costs :sum.', 'then' => 'After it :sum more.', 'perhaps' => 'The registrar’s terms don’t say; this is the earliest that the rules allow.',
+    ],
     'or' => ' or ',
     'choice' => ['held' => ['held' => 'held', 'watched' => 'only watched'], 'auto_renew' => ['on' => 'on', 'off' => 'off']],
     'days' => ['before' => 'before :day', 'after' => 'after :day', 'on' => 'on :day', 'between' => 'from :from to :to', 'in' => 'in :year'],

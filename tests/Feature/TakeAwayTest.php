@@ -187,6 +187,37 @@ final class TakeAwayTest extends TestCase
         // RFC 5545 §3.8.6.3: a negative duration comes before what it is about.
         self::assertSame(3, preg_match_all('/^TRIGGER[^:]*:-P\d+[DW]/m', $before->serialize()));
         self::assertSame('oak.com.end@127.0.0.1', self::value($before, 'UID'));
+        // RFC 7986 §5.7: its type must be said.
+        self::assertStringContainsString("\r\nREFRESH-INTERVAL;VALUE=DURATION:P1D\r\n", $content);
+    }
+
+    /** .com: a charge at the registrar's lead, forty-five days of grace at most and thirty of redemption (RFC 3915 §3.1). */
+    public function test_a_calendar_has_the_last_days_the_clients_and_those_of_verification(): void
+    {
+        $this->house->skerry->update(['plain_after_days' => 14, 'late_until_days' => 30]);
+        $this->house->name('asked.com', facts: ['ends_on' => Instant::of('2026-12-20'), 'intent' => 'ask_client']);
+        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-30')]);
+        $this->house->name('lapsing.com', facts: ['ends_on' => Instant::of('2026-09-30'), 'intent' => 'lapse']);
+        $this->house->name('renews.com', facts: ['ends_on' => Instant::of('2026-12-20'), 'intent' => 'by_itself']);
+        $days = function (string $name): array {
+            $days = [];
+            foreach ($this->events($this->get("/roll/calendar.ics?q={$name}")->streamedContent()) as $event) {
+                $days[explode('@', self::value($event, 'UID'))[0]] = [self::value($event, 'DTSTART'), count($event->select('VALARM'))];
+            }
+
+            return $days;
+        };
+        self::assertSame(['asked.com.end' => ['20261220', 3], 'asked.com.ask_by' => ['20261206', 2]], array_slice($days('asked.com'), 0, 2));
+        self::assertSame(['asked.com.end', 'asked.com.ask_by', 'asked.com.last_plain', 'asked.com.last_at_all'], array_keys($days('asked.com')));
+        self::assertSame(['late.com.end', 'late.com.last_plain', 'late.com.last_at_all'], array_keys($days('late.com')));
+        self::assertSame(['20261014', 2], $days('late.com')['late.com.last_plain']);
+        self::assertSame([['lapsing.com.end', 'lapsing.com.last_at_all'], [0, 0]], [array_keys($days('lapsing.com')), array_column($days('lapsing.com'), 1)]);
+        self::assertSame(['renews.com.end', 'renews.com.charge'], array_keys($days('renews.com')));
+        self::assertSame(0, $days('renews.com')['renews.com.end'][1]);
+        $late = array_values(array_filter($this->events($this->get('/roll/calendar.ics?q=late.com')->streamedContent()), fn (VEvent $event): bool => str_contains(self::value($event, 'UID'), 'last_plain')))[0];
+        self::assertSame('late.com: last day at the normal price', self::value($late, 'SUMMARY'));
+        DB::table('standings')->where('ascii', 'asked.com')->update(['verify_by' => '2026-10-20']);
+        self::assertSame(['20261020', 3], $days('asked.com')['asked.com.verify']);
     }
 
     public function test_an_address_answers_without_a_session_until_it_is_taken_back(): void

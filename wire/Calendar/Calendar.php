@@ -19,8 +19,10 @@ final class Calendar
      */
     public static function text(iterable $days, string $name, string $host, DateTimeImmutable $now): iterable
     {
-        $calendar = new VCalendar(['PRODID' => '-//Acre Roll//EN', 'NAME' => $name, 'X-WR-CALNAME' => $name, 'REFRESH-INTERVAL' => 'P1D'], false);
+        $calendar = new VCalendar(['PRODID' => '-//Acre Roll//EN', 'NAME' => $name, 'X-WR-CALNAME' => $name], false);
         $calendar->add('VERSION', '2.0');
+        // It has no type of its own (RFC 7986 §5.7).
+        $calendar->add('REFRESH-INTERVAL', 'P1D', ['VALUE' => 'DURATION']);
         $text = $calendar->serialize();
         yield substr($text, 0, (int) strpos($text, 'END:VCALENDAR'));
         foreach ($days as $day) {

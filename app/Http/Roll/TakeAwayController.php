@@ -8,6 +8,7 @@ use Acre\Wire\Calendar\Calendar;
 use Acre\Wire\Lists\ListKind;
 use Acre\Wire\Lists\ListWriter;
 use App\Models\CalendarAddress;
+use App\Queries\Roll\RollCalendar;
 use App\Queries\Roll\RollFilter;
 use App\Queries\Roll\TakeAway;
 use App\Support\HouseLog;
@@ -19,7 +20,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Takes away what the sentence shows: as a list in four forms, as a calendar, or at an address that a calendar program reads. */
 final readonly class TakeAwayController
 {
-    public function __construct(private TakeAway $away, private TradeClock $clock, private HouseLog $log)
+    public function __construct(private TakeAway $away, private RollCalendar $calendar, private TradeClock $clock, private HouseLog $log)
     {
     }
 
@@ -79,7 +80,7 @@ final readonly class TakeAwayController
         $host = parse_url(config()->string('app.url'), PHP_URL_HOST);
 
         return $this->answer(function () use ($filter, $today, $host): void {
-            foreach (Calendar::text($this->away->days($filter, $today), 'Acre Roll', is_string($host) ? $host : 'acre-roll', $today->toDateTime()) as $piece) {
+            foreach (Calendar::text($this->calendar->days($filter, $today), 'Acre Roll', is_string($host) ? $host : 'acre-roll', $today->toDateTime()) as $piece) {
                 echo $piece;
             }
         }, 'text/calendar; charset=UTF-8', 'acre-roll.ics', $how);

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries\Roll;
 
-use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Time\Instant;
-use Acre\Wire\Calendar\CalendarDay;
 use Acre\Wire\Lists\ColumnKind;
-use App\Support\Dates;
+use App\Queries\Cursor;
 use App\Support\Row;
 use App\View\Words;
 use Generator;
@@ -29,9 +27,7 @@ final readonly class TakeAway
 
     private const NUMBERS = ['Renewal price', 'Year costs'];
 
-    private const FETCH = 1_000;
-
-    public function __construct(private Connection $database, private ReadRoll $roll, private Words $words)
+    public function __construct(private Connection $database, private ReadRoll $roll, private Words $words, private Cursor $cursor)
     {
     }
 
@@ -61,35 +57,12 @@ final readonly class TakeAway
         }
     }
 
-    /** @return Generator<int, CalendarDay> the end of each name, and when its registrar charges */
-    public function days(RollFilter $filter, Instant $today): Generator
-    {
-        foreach ($this->fetch($filter, $today) as $row) {
-            $name = $row->text('unicode');
-            $ends = $row->instant('ends_on');
-            $about = $row->text('client_name').', '.trim($row->text('registrar_name').' '.$row->text('account_number'));
-            $address = route('names.show', $row->text('ascii'));
-            if ($ends !== null) {
-                $alarms = $row->text('intent') === Intent::ByItself->value ? [] : [30, 7, 1];
-                yield new CalendarDay($row->text('ascii').'.end', $ends->toDateTime(), "{$name} ends", "{$about}. ".ucfirst($this->words->say(self::isWatched($row) ? 'roll.only_watched' : 'words.intent.'.$row->text('intent'))).'.', $address, $alarms);
-            }
-            $next = $row->instant('next_at');
-            if ($next !== null && $row->text('next_kind') === NextKind::Charge->value) {
-                yield new CalendarDay($row->text('ascii').'.charge', $next->toDateTime(), "{$name} is charged", "{$about}. ".$this->words->next($row)[0].', renews by itself; ends '.($ends === null ? 'not known' : Dates::full($ends)).'.', $address, [1]);
-            }
-        }
-    }
-
     private static function isWatched(Row $row): bool
     {
         return $row->text('next_kind') === NextKind::Watched->value;
     }
 
-    /**
-     * By a cursor in the order of the sentence: flat memory, and one reading of the table.
-     *
-     * @return Generator<int, Row>
-     */
+    /** @return Generator<int, Row> in the order of the sentence */
     private function fetch(RollFilter $filter, Instant $today): Generator
     {
         $query = $this->database->query()->fromSub($this->roll->names($filter, $today)->select('*'), 's')
@@ -103,15 +76,7 @@ final readonly class TakeAway
             ->selectRaw("s.facts->'renew'->>0 AS year, s.facts->'renew'->>1 AS year_currency")
             ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = s.name_id) AS labels")
             ->orderBy('s.'.$filter->sort->column())->orderBy('s.name_id');
-        $this->database->beginTransaction();
-        try {
-            $this->database->statement('DECLARE taken_away NO SCROLL CURSOR FOR '.$query->toRawSql());
-            do {
-                $rows = Row::all($this->database->select('FETCH '.self::FETCH.' FROM taken_away'));
-                yield from $rows;
-            } while (count($rows) === self::FETCH);
-        } finally {
-            $this->database->rollBack();
-        }
+
+        return $this->cursor->rows($query);
     }
 }
