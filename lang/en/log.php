@@ -17,7 +17,7 @@ return [
     'second_factor_off' => 'The second factor was taken off',
     'recovery_code_used' => 'A recovery code was used',
     'sessions_ended' => 'Sessions were ended',
-    'house_set' => 'What the house sets was changed',
+    'house_set' => 'Settings were changed',
     'facts_changed' => 'What is known of it was changed',
     'begun' => 'A docket began with it',
     'stopped' => 'Something that was to be done to it could not be',

@@ -88,7 +88,7 @@ final class AddNameTest extends TestCase
         $this->actingAs($this->house->clerk)->get('/add-name')->assertSee('Add an account first');
         $this->get('/bring-in')->assertOk()->assertSee('Account number');
         $list = fn (): UploadedFile => UploadedFile::fake()->createWithContent('mine.csv', "domain,expires\nbell.com,2027-01-01\npeal.com,2027-02-01\n");
-        $this->post('/bring-in', ['list' => $list(), 'new_registrar' => 'Farshore', 'new_account' => ' F-1 ', 'whole' => '1'])->assertSessionHasNoErrors();
+        $this->post('/bring-in', ['list' => $list(), 'new_registrar' => 'Farshore', 'new_account' => ' F-1 ', 'whole' => '1'])->assertSessionHasNoErrors()->assertRedirect();
         $import = Import::query()->sole();
         self::assertSame(['F-1', 'ours', 'Farshore'], [$import->account?->number, $import->account?->access, $import->account?->registrar->name]);
         $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();

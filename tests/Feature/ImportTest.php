@@ -211,7 +211,7 @@ final class ImportTest extends TestCase
         $post(['name', 'name'])->assertSessionHasErrors('columns');
         $post(['name', 'price'])->assertSessionHasErrors();
         $bare = $this->upload("name\nbell.com\n");
-        $this->from('/')->post("/bring-in/{$bare->id}/columns", ['columns' => ['name']])->assertSessionHasErrors('columns');
+        $this->from('/')->post("/bring-in/{$bare->id}/columns", ['columns' => ['name']])->assertSessionHasErrors('account');
         self::assertSame(ImportState::Uploaded, $import->refresh()->state);
     }
 

@@ -45,23 +45,27 @@ final readonly class StartImport
                 $known = $this->save->handle($user, new Registrar, ['name' => $registrar], null)->id;
                 $made['registrars'] = [$known];
             }
-            $import = Import::query()->create([...$of, 'user_id' => $user->id, 'registrar_id' => $known, 'state' => ImportState::Uploaded, ...$looked, ...($made === [] ? [] : ['made' => $made])]);
             if ($account !== '') {
-                $this->atAccount($user, $import, $account);
+                [$of['account_id'], $isMade] = $this->account($user, $known, $account);
+                $made += $isMade ? ['accounts' => [$of['account_id']]] : [];
             }
 
-            return $import;
+            return Import::query()->create([...$of, 'user_id' => $user->id, 'registrar_id' => $known, 'state' => ImportState::Uploaded, ...$looked, ...($made === [] ? [] : ['made' => $made])]);
         });
     }
 
     /** Rows that name no account are of this one, which is added as the house's own where it isn't known. */
     public function atAccount(User $user, Import $import, string $number): void
     {
-        $known = Account::query()->where('registrar_id', $import->registrar_id)->whereRaw('lower(number) = lower(?)', [$number])->value('id');
-        if ($known === null) {
-            $known = $this->save->handle($user, new Account, ['registrar_id' => $import->registrar_id, 'number' => $number, 'access' => 'ours'], null)->id;
-            $import->update(['made' => ['accounts' => [...$import->made['accounts'] ?? [], $known]] + $import->made]);
-        }
-        $import->update(['account_id' => $known]);
+        [$id, $isMade] = $this->account($user, $import->registrar_id, $number);
+        $import->update(['account_id' => $id] + ($isMade ? ['made' => ['accounts' => [...$import->made['accounts'] ?? [], $id]] + $import->made] : []));
+    }
+
+    /** @return array{int, bool} its id, and whether it was not known before */
+    private function account(User $user, int $registrarId, string $number): array
+    {
+        $known = Account::query()->where('registrar_id', $registrarId)->whereRaw('lower(number) = lower(?)', [$number])->value('id');
+
+        return is_int($known) ? [$known, false] : [$this->save->handle($user, new Account, ['registrar_id' => $registrarId, 'number' => $number, 'access' => 'ours'], null)->id, true];
     }
 }

@@ -45,7 +45,7 @@ final readonly class HouseController
             $this->log->write('house_set', 'house', null, ['before' => json_encode($before, JSON_THROW_ON_ERROR), 'after' => json_encode($settings, JSON_THROW_ON_ERROR)], $request->person()->id);
         });
 
-        return to_route('house')->with('told', __('forms.saved', ['what' => 'What the house sets']));
+        return to_route('house')->with('told', __('forms.saved', ['what' => __('settings.title')]));
     }
 
     /**

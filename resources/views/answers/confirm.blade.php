@@ -4,7 +4,6 @@
     <div class="answer">
         <h1>{{ $house }} asks whether you agree: {{ $isNew ? 'you are to become the holder of '.$what : $what.($one ? ' is' : ' are').' to get another holder' }}</h1>
         <p class="sentence">@if (! $isNew)The new holder: <strong><bdi>{{ $who }}</bdi></strong>. @endif The letter went to {{ $mailbox }}. Nothing is changed before you have agreed{{ $by === null ? '' : ', by '.App\Support\Dates::full($by) }}.</p>
-        @error('names')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
         <section class="card" aria-labelledby="names"><h2 id="names">{{ $one ? 'The name' : 'The names' }}</h2>
             <ul class="answer-names">@foreach ($names as $name)<li class="name">{{ $name->text('unicode') }}</li>@endforeach</ul>
         </section>

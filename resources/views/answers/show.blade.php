@@ -2,7 +2,6 @@
     <div class="answer">
         <h1>{{ $house }} is about to hand you {{ $count === 1 ? 'a domain name' : number_format($count).' domain names' }}</h1>
         <p class="sentence">To your account {{ $account }} at {{ $registrar }}. This letter went to {{ $mailbox }}. Nothing moves before you have agreed{{ $by === null ? '' : ', by '.App\Support\Dates::full($by) }}.</p>
-        @error('names')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
         <section class="card" aria-labelledby="names"><h2 id="names">{{ $count === 1 ? 'The name' : 'The names' }}</h2>
             <ul class="answer-names">@foreach ($lines as $line)<li class="name">{{ $line->name->unicode }}</li>@endforeach</ul>
             @if ($count > $lines->count())<p class="lesser">and {{ number_format($count - $lines->count()) }} more</p>@endif

@@ -6,7 +6,6 @@
             $isOver => '; an answer was wanted by '.App\Support\Dates::full($by).': '.(count($names) === 1 ? 'it' : 'they').' may be switched off until there is one',
             default => '; please answer by '.App\Support\Dates::full($by).', or '.(count($names) === 1 ? 'it is' : 'they are').' switched off',
         } }}.</p>
-        @error('names')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
         <section class="card" aria-labelledby="names"><h2 id="names">{{ count($names) === 1 ? 'The name' : 'The names' }}</h2>
             <ul class="answer-names">@foreach ($names as $name)<li class="name">{{ $name->text('unicode') }}</li>@endforeach</ul>
         </section>

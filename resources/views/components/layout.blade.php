@@ -7,7 +7,7 @@
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
-    <title>{{ $title }} · Acre Roll</title>
+    <title>{{ isset($errors) && $errors->any() ? __('forms.refused_title', ['title' => $title]) : $title }} · Acre Roll</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
@@ -34,8 +34,8 @@
             <summary>{{ Str::before(auth()->user()->name, ' ') }}</summary>
             <div class="menu-sheet">
                 <p class="lesser">{{ auth()->user()->name }}<br>{{ __('words.role.'.auth()->user()->role->value) }}</p>
-                <p><a href="{{ route('me') }}">My way in</a></p>
-                @can('run')<p><a href="{{ route('people.index') }}">Who signs in</a></p><p><a href="{{ route('log') }}">The log</a></p><p><a href="{{ route('set-aside') }}">Work set aside</a></p><p><a href="{{ route('house') }}">What the house sets</a></p>@endcan
+                <p><a href="{{ route('me') }}">{{ __('settings.yours') }}</a></p>
+                @can('run')<p><a href="{{ route('house') }}">{{ __('settings.title') }}</a></p>@foreach (__('settings.section') as $route => $said)@continue($route === 'house')<p class="inner"><a href="{{ route($route) }}">{{ $said }}</a></p>@endforeach @endcan
                 <form method="post" action="{{ route('sign-out') }}">@csrf<button class="plain">Sign out</button></form>
             </div>
         </details>
@@ -45,6 +45,7 @@
     @if (session('told'))
         <p class="told" role="status">{{ session('told') }}</p>
     @endif
+    <x-errors/>
     {{ $slot }}
 </main>
 @isset($foot)

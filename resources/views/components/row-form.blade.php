@@ -5,7 +5,6 @@
         @method('put')
         <input type="hidden" name="version" value="{{ $errors->has('version') ? $row->version : old('version', $row->version) }}">
     @endif
-    @error('version')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     {{ $slot }}
     <p><button class="main">Save</button> <a class="button" href="{{ $row->exists ? route($route.'.show', $row) : route($route.'.index') }}">Leave it</a></p>
 </form>

@@ -2,8 +2,6 @@
     @include('contacts.ways')
     <h1>Nearly the same</h1>
     <p class="sentence">Contacts that are called alike once capitals, accents and legal forms are left aside. Where they stand behind names at two registrars, a registrar that compares them refuses a move.</p>
-    @error('keep')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
-    @error('together')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @forelse ($groups as $group)
         <section class="card"><h2>{{ $group['contacts'][0]->text('called') }} @if ($group['registrars'] > 1)<span class="aside is-soon">at {{ $group['registrars'] }} registrars: a move would be compared</span>@endif</h2>
             @include('contacts.group', ['contacts' => $group['contacts']])

@@ -14,7 +14,6 @@
         @csrf
         @if ($today !== null) @method('put') <input type="hidden" name="version" value="{{ $errors->has('version') ? $contact->version : old('version', $contact->version) }}">@endif
         @if ($seen !== '')<input type="hidden" name="seen" value="{{ $seen }}">@endif
-        @error('version')<p class="wrong" role="alert">{{ $message }}</p>@enderror
         <div class="columns">
             <x-choice name="kind" label="It is" :value="$contact->kind->value" words="contacts.kind"/>
             <x-field name="organisation" label="Organisation" :value="$today?->organisation" maxlength="255" autocomplete="off"/>

@@ -5,7 +5,6 @@
             <p class="sentence">{{ $count === 1 ? 'One contact' : number_format($count).($count >= 10000 ? ' contacts or more' : ' contacts') }}. Whoever reads a name’s mailbox can take it; if nobody does, it goes dark.</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('contacts.create') }}">Write a contact down</a></p>@endcan
     </div>
-    @error('cards')@foreach ($errors->get('cards') as $message)<p class="told told-bad" role="alert"><bdi>{{ $message }}</bdi></p>@endforeach @enderror
     @if (($risks !== [] || $hang !== []) && ! $filter->isNarrowed())
         <section class="card" aria-labelledby="risk">
             <h2 id="risk">At risk <span class="aside">what costs most to miss comes first</span></h2>

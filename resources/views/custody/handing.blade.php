@@ -6,7 +6,6 @@
             <p class="sentence">Begun on {{ App\Support\Dates::full($handing->opened_on) }} by {{ $handing->opener->name }}. @if ($isOpen)<span class="is-move">{{ $open === 1 ? 'One account is' : $open.' accounts are' }} left to do.</span>@else<span class="is-good">Closed on {{ App\Support\Dates::full($handing->closed_on) }}; every account has come to an end, as follows.</span>@endif</p></div>
         <div class="head-deeds"><button type="button" data-print>{{ $isOpen ? 'Print the slip' : 'Print' }}</button></div>
     </div>
-    @foreach (['accounts', 'words', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     <form method="post" action="{{ route('custody.handing.end', $handing) }}" id="slip">
         @csrf
         <table class="sheet">

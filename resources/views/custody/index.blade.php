@@ -1,7 +1,6 @@
 <x-layout title="Who can get in" area="People">
     @include('contacts.ways')
     <div class="head"><div><h1>Who can get in</h1><p class="sentence">Whose login, whose second factor, whose card, and the way back in: known for every account, or the names in it are at risk.</p></div></div>
-    @error('name')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     <div class="cards">
         <section class="card" aria-labelledby="people"><h2 id="people">What stops if they leave?</h2>
             <dl class="facts">@forelse ($custodians as $one)<div><dt><a href="{{ route('custody.show', $one) }}">{{ $one->name }}</a></dt><dd>{{ ($counts[$one->id] ?? 0) === 1 ? 'has a part of one account' : 'has a part of '.number_format($counts[$one->id] ?? 0).' accounts' }}@if ($one->left_on !== null), <span class="is-soon">and has left</span>@endif</dd></div>@empty<div><dt>Nobody</dt><dd>is written down yet</dd></div>@endforelse</dl>

@@ -5,7 +5,6 @@
             <p class="sentence">@if ($accounts === [])Nothing: no part of any account is written down as theirs.@elseif ($stops === [])Nothing stops: of everything they have a part of, somebody else has it too.@else<strong>{{ count($stops) === 1 ? 'One account' : count($stops).' accounts' }}</strong>, with {{ ($many = array_sum(array_map(fn ($id) => $accounts[$id]['account']->int('names'), array_keys($stops)))) === 1 ? 'one name' : number_format($many).' names' }} in {{ count($stops) === 1 ? 'it' : 'them' }}, {{ count($stops) === 1 ? 'has' : 'have' }} something that nobody else has.@endif @if ($custodian->left_on !== null)<span class="is-soon">Has left on {{ App\Support\Dates::full($custodian->left_on) }}.</span>@endif</p></div>
         @can('settle')<form method="post" action="{{ route('custody.leave', $custodian) }}" class="head-deeds">@csrf<button>{{ $custodian->left_on === null ? 'Has left' : 'Is back' }}</button></form>@endcan
     </div>
-    @error('to')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @php($open = $handings->firstWhere('closed_on', null))
     @if ($open !== null)<div class="card told-soon apart"><p>All of it is being handed to {{ $open->to->name }}: <a href="{{ route('custody.handing', $open) }}">open the slip</a>.</p></div>@endif
     @if ($accounts !== [])

@@ -5,7 +5,6 @@
     <h1>{{ $terms === null ? __('deeds.'.$deed.'.title') : $contract->headline($terms, $verdicts === null ? $count : count($verdicts->kept)) }}</h1>
     <p class="sentence">{{ __('deeds.'.$deed.(isset($terms['correct']) ? '.explained_correct' : '.explained')) }}</p>
     @if ($verdicts === null && ! $request->filled('name') && $about !== [])<p>For @foreach ($about as $one)<strong class="name">{{ $one }}</strong>{{ $loop->last ? '' : ', ' }}@endforeach @if ($count > count($about))and {{ $what($count - count($about)) }} more @endif</p>@endif
-    @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @if ($request->word('of') === 'sheaf')<x-in-step/>@endif
     @if (View::exists('deeds.terms.'.$deed))
         <form method="get" action="{{ route('deeds.show', $deed) }}" class="card fields">

@@ -30,8 +30,6 @@
         <section class="card apart" aria-labelledby="set-aside"><h2 id="set-aside">Set aside</h2><p class="lesser">These failed and stop nothing else; each is tried again by itself.</p><x-setbacks :setbacks="$setbacks"/></section>
     @endif
     @if ($failure !== null && $docket->state === App\Models\DocketState::Settled)<p class="told told-bad" role="alert">{{ __('dockets.ending_failed') }} {{ $failure }}</p>@endif
-    @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
-    @foreach (['on', 'reason', 'lines', 'how'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @if ($docket->state === App\Models\DocketState::Settled)
         <p class="progress"><progress max="{{ max(1, $progress->meant()) }}" value="{{ $progress->done + $progress->refused }}" aria-label="How far"></progress> <span class="lesser">{{ number_format($progress->done) }} of {{ number_format($progress->meant()) }} done, {{ number_format($progress->begun + $progress->waiting) }} left</span></p>
     @endif

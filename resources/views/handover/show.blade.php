@@ -38,9 +38,7 @@
             </x-word>.
         </div>
     </div>
-    @error('deed')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @if ($request->input('of') === 'sheaf')<x-in-step/>@endif
-    @foreach (['receiver', 'by', 'client', 'token', 'shown'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     <div class="cards cards-deed">
         <section class="card" aria-labelledby="them"><h2 id="them">Is it them?</h2>
             @if ($receiver === null)

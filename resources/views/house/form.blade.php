@@ -1,5 +1,6 @@
-<x-layout title="What the house sets">
-    <h1>What the house sets</h1>
+<x-layout :title="__('settings.title')">
+    <x-settings current="house"/>
+    <h1>{{ __('settings.title') }}</h1>
     @if ($itself !== null)<p class="sentence">The house is called <strong>{{ $itself->name }}</strong>. <a href="{{ route('clients.edit', $itself) }}">Call it otherwise</a></p>@endif
     <form method="post" action="{{ route('house') }}" class="card fields">
         @csrf @method('put')

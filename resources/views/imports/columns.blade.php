@@ -5,7 +5,6 @@
     <nav class="trail" aria-label="Where you are"><a href="{{ route('bring-in.create') }}">Bring names in</a> / {{ $import->file }}</nav>
     <h1>{{ __('imports.columns.title') }}</h1>
     <p class="sentence">{{ trans_choice('imports.columns.count', count($headings)) }} <strong>{{ $import->file }}</strong>. {{ ($shape['habit'] ?? false) ? __('imports.columns.habit', ['registrar' => $import->registrar->name]) : __('imports.columns.guess') }}</p>
-    @foreach (['columns', 'order', 'reading', 'account'] as $field)@error($field)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @unless ($shape['names_columns'] ?? false)
         <form method="post" action="{{ route('bring-in.reading', $import) }}" class="card fields" data-once aria-label="{{ __('imports.reading.title') }}">
             @csrf

@@ -5,7 +5,6 @@
         <form method="post" action="{{ route('letter-texts.update', $kind) }}" class="card fields">
             @csrf @method('put')
             <input type="hidden" name="version" value="{{ $errors->has('version') ? $version : old('version', $version) }}">
-            @error('version')<p class="wrong" role="alert">{{ $message }}</p>@enderror
             <x-field name="subject" label="Subject" :value="$written->subject" maxlength="200" required/>
             <x-field name="body" type="area" label="What it says" :value="$written->body" rows="19" maxlength="10000" required/>
             <p><button name="act" value="look">Look at it</button> <button class="main" name="act" value="save">Save</button> <a class="button" href="{{ route('letter-texts.index') }}">Leave it</a></p>

@@ -1,5 +1,6 @@
 @inject('told', App\View\LogInWords::class)
 <x-layout title="The log">
+    <x-settings current="log"/>
     <div class="head">
         <div><h1>The log</h1>
             @if ($head !== null)<p class="sentence">{{ number_format($head->proofs) }} {{ $head->proofs === 1 ? 'proof' : 'proofs' }}; {{ $head->closedTo === null ? 'no day is closed yet' : 'closed to '.$head->closedTo }}, {{ number_format($head->rows) }} {{ $head->rows === 1 ? 'row' : 'rows' }} since. A receipt kept elsewhere tells later what is gone.</p>@endif</div>

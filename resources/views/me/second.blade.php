@@ -1,5 +1,5 @@
 <x-layout title="Set up a second factor">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('me') }}">My way in</a> / a second factor</nav>
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('me') }}">{{ __('settings.yours') }}</a> / a second factor</nav>
     <h1>Set up a second factor</h1>
     <p class="sentence">Show this key to a program that shows codes by the clock (RFC 6238), or type it there; then type the code that it shows.</p>
     <section class="card">

@@ -1,7 +1,6 @@
-<x-layout title="My way in">
-    <h1>My way in</h1>
+<x-layout :title="__('settings.yours')">
+    <h1>{{ __('settings.yours') }}</h1>
     <p class="sentence">{{ auth()->user()->email }}, {{ __('words.role.'.auth()->user()->role->value) }}.</p>
-    @error('password')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     <section class="card" aria-labelledby="password">
         <h2 id="password">Password</h2>
         <form method="post" action="{{ route('me.password') }}" class="fields">@csrf @method('put')

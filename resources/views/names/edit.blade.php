@@ -4,7 +4,6 @@
     <form method="post" action="{{ route('names.update', $name) }}" class="card fields">
         @csrf @method('put')
         <input type="hidden" name="version" value="{{ $errors->has('version') ? $registration->version : old('version', $registration->version) }}">
-        @error('version')<p class="wrong" role="alert">{{ $message }}</p>@enderror
         <div class="columns">
             <x-field name="created_on" label="Registered on" type="date" :value="$registration->created_on?->date()" note="Empty: not known"/>
             <x-field name="ends_on" label="Ends on" type="date" :value="$registration->ends_on?->date()" note="The end of the paid term"/>

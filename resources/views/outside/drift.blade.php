@@ -9,7 +9,6 @@
         @if (! $isLeft && $left > 0)<a href="{{ route('drift.index', ['kind' => 'left']) }}">{{ number_format($left) }} left as {{ $left === 1 ? 'it is' : 'they are' }}</a>@endif
         @if ($isLeft || $kind !== null)<a href="{{ route('drift.index') }}">Everything that differs</a>@endif
     </p>
-    @error('names')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @if ($total === 0 && ! $isLeft)
         <div class="empty"><h2>{{ __('outside.drift.nothing') }}</h2><p>Each name is looked at in its turn; <a href="{{ route('outside') }}">how that is planned</a>. What is seen otherwise than written here comes to this page.</p></div>
     @endif

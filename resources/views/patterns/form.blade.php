@@ -4,7 +4,6 @@
     <form method="post" action="{{ $pattern->exists ? route('patterns.update', $pattern) : route('patterns.store') }}" class="card fields">
         @csrf
         @if ($pattern->exists) @method('put') <input type="hidden" name="version" value="{{ $errors->has('version') ? $pattern->version : old('version', $pattern->version) }}">@endif
-        @error('version')<p class="wrong" role="alert">{{ $message }}</p>@enderror
         <x-field name="name" label="What it is called" :value="$pattern->name" maxlength="80" required/>
         <fieldset><legend class="label">The world may read</legend>
             @foreach (Acre\Core\Record\Field::cases() as $field)<label class="tick"><input type="checkbox" name="fields[]" value="{{ $field->value }}" @checked(in_array($field->value, (array) old('fields', $pattern->fields ?? []), true))> {{ __('contacts.field.'.$field->value) }}</label>@endforeach

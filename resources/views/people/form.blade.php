@@ -1,6 +1,6 @@
-<x-layout :title="$person->exists ? $person->name : 'Let somebody in'">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('people.index') }}">Who signs in</a></nav>
-    <h1>{{ $person->exists ? $person->name : 'Let somebody in' }}</h1>
+<x-layout :title="$person->exists ? $person->name : 'Add a user'">
+    <nav class="trail" aria-label="Where you are"><a href="{{ route('people.index') }}">{{ __('settings.section')['people.index'] }}</a></nav>
+    <h1>{{ $person->exists ? $person->name : 'Add a user' }}</h1>
     <form method="post" action="{{ $person->exists ? route('people.update', $person) : route('people.store') }}" class="card fields">
         @csrf @if ($person->exists) @method('put') @endif
         <div class="columns">

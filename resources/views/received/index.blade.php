@@ -4,7 +4,6 @@
         <div><h1>Letters that came</h1><p class="sentence">{{ $open->isEmpty() ? 'None waits for an answer.' : ($open->count() === 1 ? 'One waits for an answer.' : number_format($open->count()).' wait for an answer.') }} From registries, registrars and complainants; what has a day falls due in Rounds.</p></div>
         @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('received.create') }}">Write one down</a></p>@endcan
     </div>
-    @error('answer')<p class="told told-bad" role="alert">{{ $message }}</p>@enderror
     @if ($open->isEmpty() && $answered->isEmpty())<div class="empty"><h2>No letter is written down</h2><p>A dispute, a notice or a request for data belongs here, with the names that it is about and the day by which it must be answered.</p></div>@endif
     @foreach ([['What waits', $open], ['What was answered', $answered]] as [$heading, $letters])
         @continue($letters->isEmpty())

@@ -114,8 +114,6 @@
     </div>
     @if ($filter->from !== '' && ! $filter->isStarted())<p class="wrong" role="alert">{{ __('roll.no_start', ['given' => $filter->from]) }}</p>@endif
     @foreach ($filter->unread as $given)<p class="wrong" role="alert">{{ __('roll.no_days', ['given' => $given]) }}</p>@endforeach
-    @error('name')<p class="wrong" role="alert">{{ $message }}</p>@enderror
-    @error('columns')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     @if ($rows === [])
         <div class="empty">
             @if ($filter->isStarted() && $page->count > 0)

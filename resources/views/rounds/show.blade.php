@@ -5,7 +5,6 @@
     <h1>Rounds</h1>
     <div class="sentence">{{ $told->day() }}. @if ($told->amiss() !== null)<strong class="is-bad">{{ $told->amiss() }}.</strong> @endif<strong>{{ $told->things() }}</strong> @if ($told->dark() !== null || $told->loss() !== null)Left undone this week, @if ($told->dark() !== null)<strong class="is-bad">{{ $told->dark() }}</strong>{{ $told->loss() === null ? '.' : ' and' }}@endif @if ($told->loss() !== null)<strong>{{ $told->loss() }}</strong> is lost.@endif @endif
         Showing <x-word :label="$mine ? 'mine and nobody’s' : 'everybody’s'"><a href="{{ route('rounds') }}" @if (! $mine) aria-current="true" @endif>everybody’s</a><a href="{{ route('rounds', ['whose' => 'mine']) }}" @if ($mine) aria-current="true" @endif>mine and nobody’s</a></x-word>. <a class="no-paper" href="{{ route('rounds.letter') }}">As a letter</a> · <a class="no-paper" href="{{ route('rounds.dealt') }}">{{ __('rounds.dealt.title') }}</a>@if ($told->sums($sums) !== null)<br>{{ $told->sums($sums) }}@endif</div>
-    @error('because')<p class="wrong" role="alert">{{ $message }}</p>@enderror
     @if (session('undo') !== null)<form method="post" action="{{ route('rounds.mark') }}" class="inline">@csrf<input type="hidden" name="thing" value="{{ session('undo') }}"><button class="plain" name="how" value="back">Put it back</button></form>@endif
     <section class="card weeks" aria-label="The coming weeks" tabindex="0">
         <svg viewBox="0 0 {{ App\View\WeeksDrawing::WIDTH }} {{ $drawing->base + 8 }}" role="img" aria-label="{{ $drawing->told }}">

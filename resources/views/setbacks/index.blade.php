@@ -1,4 +1,5 @@
 <x-layout title="Work set aside">
+    @can('run')<x-settings current="set-aside"/>@endcan
     <h1>Work set aside</h1>
     <p class="sentence">What fails is set aside, so that it stops nothing else, and is tried again by itself after a wait that grows. “Try again” does it now.</p>
     @if ($setbacks === [] && $jobs === [])

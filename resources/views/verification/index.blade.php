@@ -2,7 +2,6 @@
     @include('contacts.ways')
     <div class="head"><h1>To be verified</h1><p class="head-deeds"><a class="button" href="{{ route('letter-texts.index') }}">What our letters say</a></p></div>
     <p class="sentence">@if ($rows === [])No registrant has to show today that a mailbox is theirs.@else{{ $next !== null && $isFirst ? 'The first '.count($rows).' mailboxes' : (count($rows) === 1 ? 'One mailbox' : count($rows).' mailboxes') }}, {{ number_format(array_sum(array_map(fn ($row) => $row->int('names'), $rows))) }} names: what goes dark first stands first. One answer serves every name that carries the mailbox.@endif</p>
-    @foreach (['words', 'by'] as $key)@error($key)<p class="told told-bad" role="alert">{{ $message }}</p>@enderror @endforeach
     @if ($rows === [])
         <div class="empty"><h2>Nothing is open</h2><p>A registration, a transfer in, or another name, organisation or mailbox of a registrant asks for it; letters then go by themselves.</p></div>
     @else
