@@ -40,7 +40,7 @@ final class Order extends Model
 
     public function told(): OrderTold
     {
-        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true, 'shown' => true, 'version' => true]), $this->terms['accepted'] ?? null, $this->terms['shown'] ?? null, $this->holder());
+        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true, 'shown' => true, 'version' => true, 'servers' => true]), $this->terms['accepted'] ?? null, $this->terms['shown'] ?? null, $this->holder(), array_values(array_filter(explode(' ', $this->terms['servers'] ?? ''), fn (string $host): bool => $host !== '')));
     }
 
     /** @return BelongsTo<Account, $this> */

@@ -43,6 +43,8 @@ enum BookFinding: string implements FindingTag
     case CodeUnderLock = 'code_under_lock';
     case UpdatesProhibited = 'updates_prohibited';
     case LockStopsMovement = 'lock_stops_movement';
+    /** Which name servers it should have is written down nowhere. */
+    case NoServers = 'no_servers';
     case MayBeCharged = 'may_be_charged';
     case NoEnd = 'no_end';
     case RestoreFirst = 'restore_first';
@@ -58,7 +60,7 @@ enum BookFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited, self::NoEnd, self::RestoreFirst => [],
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited, self::NoServers, self::NoEnd, self::RestoreFirst => [],
             self::StillOver => ['until'],
             self::TooFarAhead => ['until', 'years'],
             self::NoLock, self::NoCode => ['suffix'],
@@ -93,7 +95,7 @@ enum BookFinding: string implements FindingTag
             self::RestoreFirst => Cure::RestoreFirst,
             self::TooFarAhead => Cure::LookAtRecord,
             self::LockStopsMovement, self::StillBegun => Cure::SeeDocket,
-            self::MayBeCharged, self::UpdatesProhibited, self::NotSeenGone => Cure::LookAtRecord,
+            self::MayBeCharged, self::UpdatesProhibited, self::NoServers, self::NotSeenGone => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews, self::CodeUnderLock => null,
         };

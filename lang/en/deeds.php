@@ -84,6 +84,14 @@ return [
         'after' => 'It happens at the registrar, and is done when that says so. Directories show it within minutes to some days, and the docket says when they do. The other way round is another docket.',
         'not_known' => 'not known', 'slip_shown' => 'show', 'slip_hidden' => 'withhold',
     ],
+    'put_servers_back' => [
+        'title' => 'Put our name servers back',
+        'headline' => '{1} Put the name servers of one name back|[0,*] Put the name servers of :names names back',
+        'one_line' => 'our name servers put back',
+        'explained' => 'For names whose servers at the registry are not those of your record. Where the registrar takes commands it is told; elsewhere a slip says which servers each name gets.',
+        'after' => 'It happens at the registrar, and is done when that says so. Answers that are kept elsewhere change within the time that the registry allows, up to two days. Whoever changed them may do it again: change the account’s password first.',
+        'of' => 'name servers of :names',
+    ],
     'ask_code' => [
         'title' => 'Ask for the auth code',
         'headline' => '{1} Ask for the auth code of one name|[0,*] Ask for the auth codes of :names names',
@@ -124,6 +132,7 @@ return [
             'changed_since' => 'changed again since',
             'never_done' => 'it was not done to them',
             'no_lock' => 'their suffix has no lock',
+            'no_servers' => 'their name servers are not on record',
             'updates_prohibited' => 'nothing of them may be changed',
             'only_watched' => 'only watched, in no account of ours',
             'nothing_seen' => 'nothing seen outside could be written',

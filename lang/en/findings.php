@@ -42,6 +42,7 @@ return [
         'no_code' => 'Names under .:suffix go to another registrar without a code',
         'code_under_lock' => 'Its lock is on: most registrars give the code only once it is lifted',
         'updates_prohibited' => 'Its record says that nothing of it may be changed',
+        'no_servers' => 'Its record has no name servers to put back',
         'lock_stops_movement' => 'It is moving (docket :docket), and the lock may stop that',
         'no_end' => 'When it ends is not known, so nothing can be added to it: enter the end in its folio',
         'restore_first' => 'It is deleted: a renewal counts only once it is restored',

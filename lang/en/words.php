@@ -68,6 +68,7 @@ return [
         'auto_renew_off' => ['do' => 'Switch off that these names renew by themselves', 'otherwise' => 'they are charged for'],
         'registrant' => ['do' => 'Change the registrant of these names, and see that the registrar’s own letters are answered', 'otherwise' => 'the one before stays the legal holder'],
         'disclose' => ['do' => 'Set what the public record shows of the holder of these names', 'otherwise' => 'the world reads what it reads today'],
+        'servers' => ['do' => 'Set exactly these name servers', 'otherwise' => 'they go on answering from where they answer today'],
         'auth_code' => ['do' => 'Ask for the auth codes of these names, and write each down on its folio', 'otherwise' => 'they can’t go to another registrar'],
         'confirm_prior' => ['do' => 'The registrant until then says yes', 'otherwise' => 'nothing is changed'],
         'confirm_new' => ['do' => 'The new registrant says yes', 'otherwise' => 'nothing is changed'],

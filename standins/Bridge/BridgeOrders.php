@@ -42,6 +42,7 @@ final readonly class BridgeOrders
             'cancel_handover' => $this->cancel($name),
             'auth_code' => $this->code($name),
             'registrant' => $this->holder($name, $order->nodeOrNull('holder')),
+            'servers' => $this->servers($name, $order->texts('servers')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
             default => throw new LogicException("The contract has no order {$kind}."),
         };
@@ -59,6 +60,20 @@ final readonly class BridgeOrders
             return self::refused('Changes of it are prohibited.');
         }
         $name->change($on ? ['ok'] : [self::LOCK], $on ? [self::LOCK] : []);
+
+        return ['state' => 'done'];
+    }
+
+    /**
+     * @param  list<string>  $servers
+     * @return array{state: 'done'|'refused', reason?: string}
+     */
+    private function servers(Registered $name, array $servers): array
+    {
+        if ($name->has('clientUpdateProhibited') || $name->has('serverUpdateProhibited')) {
+            return self::refused('Changes of it are prohibited.');
+        }
+        $name->servers = array_map(strtolower(...), $servers);
 
         return ['state' => 'done'];
     }

@@ -12,6 +12,7 @@ use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Gates\TakeMessages;
 use App\Actions\Gates\TellOrders;
+use App\Actions\Outside\Observe;
 use App\Models\Account;
 use App\Models\AuthCode;
 use App\Models\Docket;
@@ -201,6 +202,16 @@ final class BridgeTest extends TestCase
         $this->again();
         self::assertSame(['lock_off 200'], $this->world->heard($this->giver->number));
         self::assertSame([DocketState::Closed, Lock::Off], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
+    }
+
+    public function test_name_servers_are_put_back_by_bridge(): void
+    {
+        $name = $this->registered(['ok']);
+        Registration::query()->where('name_id', $name->id)->update(['servers' => '["ns1.quay.example", "ns2.quay.example"]']);
+        app(Observe::class)->of([$name->id]);
+        $this->settled('put_servers_back', $name, ['what' => 'servers']);
+        self::assertSame(['servers 200'], $this->world->heard($this->giver->number));
+        self::assertSame(OrderState::Done, $this->order($name)->state);
     }
 
     public function test_a_registrar_that_refuses_is_quoted(): void

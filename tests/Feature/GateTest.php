@@ -38,9 +38,11 @@ use App\Models\Registration;
 use App\Models\Secret;
 use App\Models\Setback;
 use App\Outside\Reach\Hosts;
+use App\Outside\Registrar\AnswerKind;
 use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
 use App\Outside\Registrar\OrderKind;
+use App\Outside\Registrar\Registrars;
 use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
 use App\Queries\Rounds\ReadRounds;
@@ -98,13 +100,18 @@ final class GateTest extends TestCase
         parent::tearDown();
     }
 
-    /** @param  list<string>  $statuses */
-    private function registered(array $statuses = []): Name
+    /**
+     * @param  list<string>  $statuses
+     * @param  list<string>  $servers  at the registry
+     * @param  list<string>  $ours
+     */
+    private function registered(array $statuses = [], array $servers = [], array $ours = []): Name
     {
         $ascii = 'by-wire-'.self::$trials++.'.com';
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($ascii, $statuses)]]);
+        $hosts = array_map(fn (string $host): array => ['host' => $host, 'addresses' => ['192.0.2.53']], [...$servers, ...$ours]);
+        $this->world->add(['hosts' => $hosts, 'moods' => [], 'zones' => [], 'names' => [['servers' => $servers] + $this->told($ascii, $statuses)]]);
 
-        return $this->house->name($ascii, $this->giver);
+        return $this->house->name($ascii, $this->giver, facts: ['servers' => $ours]);
     }
 
     /**
@@ -678,5 +685,45 @@ final class GateTest extends TestCase
         app(Observe::class)->of([$name->id]);
         self::assertSame('gone', Drift::query()->where('name_id', $name->id)->where('finding', 'lock_is_off')->firstOrFail()->state->value);
         $this->post('/drift', ['act' => 'right:renewed'])->assertNotFound();
+    }
+
+    /** RFC 5731 §3.2.5: servers are put and taken one by one, and one that stands there is not put again (2302 by RFC 5730 §3). */
+    public function test_name_servers_that_somebody_changed_are_put_back_by_wire(): void
+    {
+        [$ours, $theirs] = [['ns1.quay.example', 'ns2.quay.example'], ['ns2.quay.example', 'ns1.shady.example']];
+        $name = $this->registered([], $theirs, $ours);
+        $kept = $this->registered([], $ours, $ours);
+        app(Observe::class)->of([$name->id, $kept->id]);
+        self::assertSame('open', Drift::query()->where('name_id', $name->id)->where('finding', 'servers_changed')->sole()->state->value);
+        $this->actingAs($this->house->steward)->get("/record/{$name->ascii}")->assertSee('Put ours back');
+        $to = (string) $this->post('/drift', ['act' => 'right:servers_changed'])->headers->get('Location');
+        self::assertStringContainsString('/deeds/put_servers_back', $to);
+        $this->get($to)->assertSeeInOrder(['ns1.shady.example', 'ns1.quay.example ns2.quay.example']);
+        $this->pressAs($this->house->steward, $to)->assertRedirect();
+        $line = Docket::query()->latest('id')->firstOrFail()->lines()->sole();
+        self::assertSame([LineState::Done, null], [$line->state, $line->reason]);
+        self::assertContains('update 1000', $this->heard());
+        $order = Order::query()->where('name_id', $name->id)->sole()->load(['account.registrar', 'name'])->told();
+        self::assertTrue(app(Registrars::class)->of($this->giver->load('registrar'))?->find($this->giver, $order)?->kind === AnswerKind::Done, 'its registrar has those, and no others');
+        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [['servers' => array_reverse($ours)] + $this->told($name->ascii, [])]]);
+        app(Observe::class)->of([$name->id]);
+        self::assertNotNull($line->refresh()->seen_on);
+        $this->get("/deeds/put_servers_back?name={$kept->ascii}")->assertSee('It is so already');
+        $bare = $this->registered([], $theirs);
+        $this->get("/deeds/put_servers_back?name={$bare->ascii}")->assertSee('has no name servers to put back');
+        self::assertSame($ours, Registration::query()->where('name_id', $name->id)->sole()->servers);
+    }
+
+    public function test_name_servers_by_slip_are_said_name_by_name(): void
+    {
+        $this->giver->update(['gate_secret_id' => null]);
+        $names = [$this->registered([], ['ns1.shady.example'], ['ns1.quay.example']), $this->registered([], ['ns1.shady.example'], ['ns1.quay.example']), $this->registered([], ['ns1.shady.example'], ['ns9.quay.example', 'ns8.quay.example'])];
+        app(Observe::class)->of(array_map(fn (Name $name): int => $name->id, $names));
+        app(GatherNames::class)->add($this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
+        $this->pressAs($this->house->steward, '/deeds/put_servers_back?of=sheaf')->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Set exactly these name servers', "Name servers of {$names[0]->ascii}, {$names[1]->ascii}", 'ns1.quay.example', "Name servers of {$names[2]->ascii}", 'ns9.quay.example ns8.quay.example']);
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
     }
 }

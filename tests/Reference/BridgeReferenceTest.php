@@ -79,11 +79,12 @@ final class BridgeReferenceTest extends TestCase
         $house = new House;
         $house->skerry->update(['receiver_by' => 'handle']);
         $isHandover = $kind === OrderKind::HandOver;
-        $order = new Order($kind, 'roll-000000000000', 'xn--glockenwrts-s8a.com', $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [], $isHandover ? '2026-10-06T09:00:00Z' : null, $kind === OrderKind::Disclose ? 'organisation country' : null, $kind === OrderKind::Registrant ? self::holder() : null);
+        $order = new Order($kind, 'roll-000000000000', 'xn--glockenwrts-s8a.com', $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [], $isHandover ? '2026-10-06T09:00:00Z' : null, $kind === OrderKind::Disclose ? 'organisation country' : null, $kind === OrderKind::Registrant ? self::holder() : null, $kind === OrderKind::Servers ? ['ns1.quay.example', 'ns2.quay.example'] : []);
         $json = (string) json_encode(new BridgeOrder($house->ours->load('registrar'), $order));
         self::assertFits('Order', $json);
         self::assertSame($isHandover, str_contains($json, '"to":{"handle":"TAKER"}'));
         self::assertSame($kind === OrderKind::Disclose, str_contains($json, '"shown":["organisation","country"]'));
+        self::assertSame($kind === OrderKind::Servers, str_contains($json, '"servers":["ns1.quay.example","ns2.quay.example"]'));
         self::assertSame($kind === OrderKind::Registrant, str_contains($json, '"mailbox":"desk@peal.example"'));
     }
 

@@ -85,7 +85,9 @@ final class BridgeTest extends TestCase
     #[TestWith([['kind' => 'disclose', 'name' => 'peal.com', 'shown' => ['voice']], '200 refused We sell hidden, the organisation alone, or everything.'])]
     #[TestWith([['kind' => 'registrant', 'name' => 'peal.com', 'holder' => ['handle' => 'R1-AAAAAA', 'kind' => 'person', 'mailbox' => 'a@b.example', 'name' => 'Zoë Peal', 'country' => 'GB', 'street' => ['1 Wick', 'Top']]], '200 done'])]
     #[TestWith([['kind' => 'registrant', 'name' => 'peal.com', 'holder' => ['handle' => 'R1-AAAAAA', 'kind' => 'person', 'mailbox' => 'a@b.example', 'name' => 'Zoë Peal']], '200 refused A holder has a name or an organisation, and a country.'])]
+    #[TestWith([['kind' => 'servers', 'name' => 'peal.com', 'servers' => ['ns1.quay.example', 'NS2.quay.example']], '200 done'])]
     // What the contract refuses.
+    #[TestWith([['kind' => 'servers', 'name' => 'peal.com'], '422 The required properties (servers) are missing.'])]
     #[TestWith([['kind' => 'lock_on'], '422 The required properties (name) are missing.'])]
     #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com'], '422 The required properties (to) are missing.'])]
     #[TestWith([['kind' => 'hand_over', 'name' => 'peal.com', 'to' => ['handle' => 2]], '422 The data (integer) must match the type: string: /to/handle.'])]
@@ -99,6 +101,8 @@ final class BridgeTest extends TestCase
 
     public function test_one_order_bears_on_the_next(): void
     {
+        self::assertSame('200 done', $this->order(['kind' => 'servers', 'name' => 'peal.com', 'servers' => ['ns1.quay.example', 'NS2.quay.example']], 'key-0000'));
+        self::assertSame(['ns1.quay.example', 'ns2.quay.example'], $this->world->store->name('peal.com')?->servers);
         self::assertSame('200 done', $this->order(['kind' => 'lock_on', 'name' => 'peal.com'], 'key-0001'));
         self::assertSame('200 refused The lock is on.', $this->order(['kind' => 'auth_code', 'name' => 'peal.com'], 'key-0002'));
         self::assertSame('200 done', $this->order(['kind' => 'lock_off', 'name' => 'peal.com'], 'key-0003'));

@@ -91,10 +91,11 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
     /**
      * What a slip says beside its verb, ready to copy, by what it is called.
      *
+     * @param  list<DocketLine>  $lines
      * @param  array<string, mixed>  $terms
      * @return array<string, string>
      */
-    protected function slipValues(Account $account, array $terms): array
+    protected function slipValues(Account $account, array $lines, array $terms): array
     {
         return [];
     }
@@ -173,6 +174,6 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
 
     public function slip(Docket $docket): Slip
     {
-        return $this->slips->ofOneStep($docket, fn (Account $account, array $lines): SlipStep => new SlipStep($this->order($docket->terms)->value, $this->slipValues($account, $docket->terms), true, $this->slipLetters($account, $lines, $docket->terms)));
+        return $this->slips->ofOneStep($docket, fn (Account $account, array $lines): SlipStep => new SlipStep($this->order($docket->terms)->value, $this->slipValues($account, $lines, $docket->terms), true, $this->slipLetters($account, $lines, $docket->terms)));
     }
 }

@@ -23,6 +23,7 @@ use App\Actions\Registrar\ChangeAutoRenew;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
+use App\Actions\Registrar\PutServersBack;
 use App\Models\Docket;
 use App\Queries\Names\CaseFile;
 use Illuminate\Contracts\Container\Container;
@@ -32,7 +33,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, RecordRenewal::class, ChangeWords::class, LetGo::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, AskCode::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, RecordRenewal::class, ChangeWords::class, LetGo::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, AskCode::class, PutServersBack::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

@@ -9,6 +9,7 @@ use Acre\Core\Record\RecordFinding;
 use App\Actions\Books\LetGo;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
+use App\Actions\Registrar\PutServersBack;
 
 /** The ways to settle what differs: take it, put it right outside where a deed can, or leave it. */
 final class Settling
@@ -29,6 +30,7 @@ final class Settling
             'right' => match ($finding) {
                 RecordFinding::LockIsOff => [ChangeLock::key(), ['lock' => Lock::On->value]],
                 RecordFinding::ShownMore, RecordFinding::HiddenMore => [ChangeDisclosure::key(), []],
+                RecordFinding::ServersChanged => [PutServersBack::key(), []],
                 RecordFinding::LockIsOn => [ChangeLock::key(), ['lock' => Lock::Off->value]],
                 default => null,
             },

@@ -145,7 +145,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         return ['shown' => implode(' ', $this->told($file, $terms)->words())];
     }
 
-    protected function slipValues(Account $account, array $terms): array
+    protected function slipValues(Account $account, array $lines, array $terms): array
     {
         $told = $account->registrar->steps()->nearest(self::wish($terms));
 

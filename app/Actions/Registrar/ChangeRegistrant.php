@@ -134,7 +134,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return $this->another->orderTerms(RegistrantChosen::unpack($terms)) + ($file->told === null ? [] : ['shown' => implode(' ', $file->told->words())]);
     }
 
-    protected function slipValues(Account $account, array $terms): array
+    protected function slipValues(Account $account, array $lines, array $terms): array
     {
         return $this->another->slipValues(RegistrantChosen::unpack($terms));
     }

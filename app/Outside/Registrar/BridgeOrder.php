@@ -23,6 +23,7 @@ final readonly class BridgeOrder implements JsonSerializable
         return ['kind' => $this->order->kind->value, 'name' => $this->order->name]
             + ($this->order->receiver === [] ? [] : ['to' => array_intersect_key($this->order->receiver, array_flip($named))])
             + ($this->order->kind === OrderKind::Disclose ? ['shown' => $this->order->fields()] : [])
+            + ($this->order->servers === [] ? [] : ['servers' => $this->order->servers])
             + ($this->order->holder === null ? [] : ['holder' => $this->holder($this->order->holder)])
             + ($this->order->accepted === null ? [] : ['accepted' => $this->order->accepted]);
     }

@@ -55,7 +55,11 @@ final readonly class WireRegistrar implements Registrar
         if ($known !== null) {
             return $known;
         }
-        $response = $this->gates->of($account)->command(self::command($order), $order->transaction);
+        $command = $order->kind === OrderKind::Servers ? $this->otherServers($account, $order) : self::command($order);
+        if ($command instanceof Answer) {
+            return $command;
+        }
+        $response = $this->gates->of($account)->command($command, $order->transaction);
         $code = $response->code();
         $words = self::words($response);
 
@@ -92,6 +96,7 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null) ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null) ? Answer::pending(null, 'seen by asking') : null),
             OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
             OrderKind::Disclose => $beyond?->shown === $order->fields() ? Answer::done(null, 'seen by asking') : null,
+            OrderKind::Servers => self::apart($order->servers, $domain->servers) === [[], []] ? Answer::done(null, 'seen by asking') : null,
             OrderKind::Registrant => $order->holder !== null && $domain->registrant === $order->holder->handle ? Answer::done(null, 'seen by asking') : null,
             // To ask for it once more does no harm.
             OrderKind::AuthCode => null,
@@ -207,7 +212,30 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::AuthCode => new DomainInfo($order->name),
             OrderKind::Registrant => new DomainUpdate($order->name, registrant: $order->holder->handle ?? throw new LogicException('An order for another registrant says whom.')),
             OrderKind::Disclose => AccountUpdate::disclose($order->name, $order->fields()),
+            OrderKind::Servers => throw new LogicException('Which servers are put and taken depends on those that are there.'),
         };
+    }
+
+    /** A name's servers are put and taken one by one (RFC 5731 §3.2.5), so those that are there are asked for first. */
+    private function otherServers(Account $account, Order $order): EppCommand|Answer
+    {
+        $response = $this->gates->of($account)->command(new DomainInfo($order->name), 'servers-'.bin2hex(random_bytes(8)));
+        if ($response->code() !== EppCode::Done) {
+            return $response->code()->isServers() || $response->code()->endsSession() ? Answer::later($response->code()->value, self::words($response)) : Answer::refused($response->code()->value, self::words($response));
+        }
+        [$put, $take] = self::apart($order->servers, DomainData::of($response)->servers);
+
+        return $put === [] && $take === [] ? Answer::done(null, 'seen by asking') : new DomainUpdate($order->name, add: new DomainChange(servers: $put), remove: new DomainChange(servers: $take));
+    }
+
+    /**
+     * @param  list<string>  $wanted
+     * @param  list<string>  $there
+     * @return array{list<string>, list<string>} what is to be put there, and to be taken
+     */
+    private static function apart(array $wanted, array $there): array
+    {
+        return [array_values(array_diff($wanted, $there)), array_values(array_diff($there, $wanted))];
     }
 
     private static function message(EppResponse $response): Message
