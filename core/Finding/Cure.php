@@ -19,7 +19,6 @@ enum Cure: string
     case AskClient = 'ask_client';
     case ChangeIntent = 'change_intent';
     case KeepCopy = 'keep_copy';
-    case OtherAccount = 'other_account';
     case GainAccess = 'gain_access';
     case LookAtRecord = 'look_at_record';
     case LeaveOut = 'leave_out';

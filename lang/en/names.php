@@ -20,6 +20,7 @@ return [
         'see' => 'All changes, with who and why', 'why' => 'Why', 'why_note' => 'Needed where you change what the registry gave', 'why_needed' => 'Say why: :what came from the registry.',
     ],
     // What happens on a day to come; without a sum it is said as `words.event` says it.
+    'cures' => 'What to do:',
     'coming' => [
         'charge' => 'Auto-renews for :sum', 'renewed' => 'Runs on until :until', 'last_plain' => 'Last day at the normal price; then :sum late fee', 'deleted' => 'Deleted; restoring it costs :sum',
         'verified' => 'The registrant must have verified their mailbox', 'perhaps' => ':what, perhaps',

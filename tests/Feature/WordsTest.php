@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Contact\ContactFinding;
+use Acre\Core\Contact\CustodyFinding;
+use Acre\Core\Contact\DisclosureFinding;
+use Acre\Core\Contact\RegistrantFinding;
+use Acre\Core\Delegation\DelegationFinding;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Cost;
 use Acre\Core\Finding\Cure;
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LifecycleFinding;
@@ -22,6 +29,7 @@ use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Movement\Verdict;
 use Acre\Core\Name\NameFinding;
+use Acre\Core\Record\RecordFinding;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Imports\ImportField;
@@ -29,9 +37,13 @@ use App\Console\Findings;
 use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Role;
+use App\Queries\Names\CaseFiles;
 use App\Support\Dates;
 use App\Support\HouseSettings;
+use App\Support\TradeClock;
+use App\View\CureInWords;
 use App\View\Words;
+use Illuminate\Support\Facades\Lang;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
@@ -72,6 +84,30 @@ final class WordsTest extends TestCase
             self::assertEqualsCanonicalizing($tag->arguments(), array_values(array_unique($used[1])), $tag::area().'.'.$tag->value);
             self::assertStringEndsNotWith('.', $said);
         }
+    }
+
+    /** A cure leads to where it is done, or says how it is done elsewhere; none is a word that leads nowhere. */
+    public function test_every_cure_leads_somewhere_or_says_where_it_is_done(): void
+    {
+        $house = new House;
+        $name = $house->name('bell.com');
+        $file = app(CaseFiles::class)->of([$name->id], app(TradeClock::class)->now())[$name->id];
+        $seen = [];
+        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases(), ...BookFinding::cases(), ...RegistrantFinding::cases(), ...ContactFinding::cases(), ...DisclosureFinding::cases(), ...CustodyFinding::cases(), ...RecordFinding::cases(), ...DelegationFinding::cases()] as $tag) {
+            $finding = Finding::of($tag, Effect::Worth, null, ...array_combine($tag->arguments(), array_map(fn (string $argument): int|string => $argument === 'docket' ? 7 : 'x', $tag->arguments())));
+            foreach (CureInWords::of([$finding], $file, app(Words::class)) as $cure) {
+                $of = $tag->cure()->value ?? '';
+                $seen[] = $of;
+                self::assertNotSame('', $cure->said);
+                self::assertStringNotContainsString(':', str_replace([': nobody', ': ask'], '', $cure->said), $of);
+                if ($cure->address === null) {
+                    self::assertTrue(Lang::has("words.cure_elsewhere.{$of}"), $of);
+                } else {
+                    $this->actingAs($house->steward)->get($cure->address)->assertStatus($of === 'see_docket' ? 404 : 200);
+                }
+            }
+        }
+        self::assertEqualsCanonicalizing(array_column(array_filter(Cure::cases(), fn (Cure $cure): bool => $cure !== Cure::LeaveOut), 'value'), array_values(array_unique($seen)));
     }
 
     public function test_the_list_of_findings_in_docs_is_what_the_code_says(): void

@@ -25,6 +25,10 @@
             <span class="{{ $loop->first && $standing->severity === Acre\Core\Lifecycle\Severity::Grave ? 'is-bad' : ($finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? '' : 'is-soon') }}">{{ $words->finding($finding) }}.</span>
         @endforeach
     </p>
+    @can('prepare')
+        @php($cures = App\View\CureInWords::of(array_values(array_filter($standing->findings, fn ($finding) => $finding->tag->cost() !== Acre\Core\Finding\Cost::Attention)), $file, $words))
+        @if ($cures !== [])<p class="cures"><span class="label">{{ __('names.cures') }}</span> @foreach ($cures as $cure)<span class="cure">@if ($cure->address === null){{ $cure->said }}@else<a class="button" href="{{ $cure->address }}">{{ $cure->said }}</a>@endif</span>@endforeach</p>@endif
+    @endcan
     @foreach ($file->drifts as $drift)
         @continue($drift->tag->isLack())
         <p @class(['told', 'told-bad' => $drift->tag->isAlarming()])><strong>The registry says something else.</strong> <bdi>{{ $words->finding($drift->finding) }}.</bdi> <a href="{{ route('record.show', $name->ascii) }}">Compare with the registry</a></p>
