@@ -44,6 +44,12 @@ final readonly class Readiness
         return new self($verdict, $verdict === Verdict::ClearFrom ? $from : null, Finding::dearestFirst($findings), $legs);
     }
 
+    /** @param  list<Finding>  $more */
+    public function with(array $more): self
+    {
+        return $more === [] ? $this : self::of([...$this->findings, ...$more], $this->legs);
+    }
+
     public function isClear(): bool
     {
         return $this->verdict === Verdict::Clear;

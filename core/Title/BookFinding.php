@@ -32,6 +32,8 @@ enum BookFinding: string implements FindingTag
 
     /** Something of it was begun and has not ended. */
     case StillBegun = 'still_begun';
+    /** A docket that nobody has settled yet has it too. */
+    case PreparedAlready = 'prepared_already';
     /** It is to be closed here, and nothing outside says that it has gone. */
     case NotSeenGone = 'not_seen_gone';
 
@@ -65,7 +67,7 @@ enum BookFinding: string implements FindingTag
             self::TooFarAhead => ['until', 'years'],
             self::NoLock, self::NoCode => ['suffix'],
             self::CodeUnderLock => [],
-            self::LockStopsMovement, self::StillBegun => ['docket'],
+            self::LockStopsMovement, self::StillBegun, self::PreparedAlready => ['docket'],
             self::MayBeCharged => ['at'],
             self::StaysInAccount => ['account', 'owner'],
             self::RegistrarRenews => ['registrar'],
@@ -94,7 +96,7 @@ enum BookFinding: string implements FindingTag
             self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode, self::NoEnd, self::StillOver => Cure::LeaveOut,
             self::RestoreFirst => Cure::RestoreFirst,
             self::TooFarAhead => Cure::LookAtRecord,
-            self::LockStopsMovement, self::StillBegun => Cure::SeeDocket,
+            self::LockStopsMovement, self::StillBegun, self::PreparedAlready => Cure::SeeDocket,
             self::MayBeCharged, self::UpdatesProhibited, self::NoServers, self::NotSeenGone => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews, self::CodeUnderLock => null,

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'since' => 'Since it was prepared:',
     'ending' => 'So many names are ended one after the other; this page shows how far it is.',
     'ending_so_far' => 'Being written down: :open of :of names are still open',
     'ending_failed' => 'Some could not be ended:',

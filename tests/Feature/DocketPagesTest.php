@@ -19,6 +19,7 @@ use App\Models\Ending;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Proof;
+use App\Models\Registration;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\Row;
@@ -205,5 +206,23 @@ final class DocketPagesTest extends TestCase
         self::assertSame([230, 'closed', 1], [$docket->lines()->where('state', 'done')->count(), $docket->refresh()->state->value, Proof::query()->where('docket_id', $docket->id)->count()]);
         self::assertNotNull(Ending::query()->sole()->ended_at);
         self::assertSame(0, DB::table('setbacks')->count());
+    }
+
+    public function test_what_is_prepared_counts_in_others_verdicts_and_whoever_settles_it_sees_what_its_preparer_saw(): void
+    {
+        $name = $this->house->name('bell.com', $this->house->ours, facts: ['lock' => 'off', 'ends_on' => Instant::of('2027-11-02')]);
+        $prepare = fn (string $deed, string $term, string $value): Docket => app(PrepareDocket::class)->handle($this->house->clerk, House::token(), $deed, [$name->id], [$term => $value], [$name->id]);
+        $first = $prepare('change_auto_renew', 'renews', 'on');
+        $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee('A Steward settles it')->assertDontSee('waits to be settled');
+        $this->actingAs($this->house->clerk)->get('/deeds/change_lock?name=bell.com&lock=on')->assertSee("Docket {$first->id} has it too, and waits to be settled")->assertSee('1 of 1 can go now');
+        $this->get("/hand-over?name=bell.com&receiver={$this->house->theirs->id}")->assertSee("Docket {$first->id} has it too, and waits to be settled");
+        $second = $prepare('change_lock', 'lock', 'on');
+        // What has come since it was prepared is told as such; its own docket is no news.
+        $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee("Since it was prepared: Docket {$second->id} has it too")->assertDontSee("Docket {$first->id} has it too");
+        $this->get("/dockets/{$second->id}")->assertSee("Docket {$first->id} has it too")->assertDontSee('Since it was prepared');
+        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        $this->get("/dockets/{$second->id}")->assertSee('Since it was prepared: It is so already');
+        app(EndLines::class)->calledOff($this->house->steward, $second);
+        $this->get("/dockets/{$first->id}")->assertDontSee('has it too');
     }
 }

@@ -30,6 +30,7 @@ use App\Models\LineState;
 use App\Models\Link;
 use App\Models\Order;
 use App\Models\OrderState;
+use App\Queries\Deeds\JudgeAgain;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
 use App\Queries\Setbacks\ReadSetbacks;
@@ -45,7 +46,7 @@ use Illuminate\View\View;
 /** Dockets: what was done to many names, name by name; its slip; its proof. */
 final readonly class DocketController
 {
-    public function __construct(private Deeds $deeds, private Progress $progress, private TradeClock $clock, private Words $words, private ReadSetbacks $setbacks)
+    public function __construct(private Deeds $deeds, private Progress $progress, private TradeClock $clock, private Words $words, private ReadSetbacks $setbacks, private JudgeAgain $again)
     {
     }
 
@@ -69,6 +70,8 @@ final readonly class DocketController
         $docket->refresh();
         $ending = $this->isEnding($docket) ? true : null;
 
+        $lines = $docket->lines()->withOpenWord()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString();
+
         return view('dockets.show', [
             ...$this->told($docket),
             'progress' => $progress,
@@ -76,7 +79,8 @@ final readonly class DocketController
             'moving' => $ending !== null ? $this->ending($progress) : ($docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null),
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
             'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
-            'lines' => $docket->lines()->withOpenWord()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString(),
+            'lines' => $lines,
+            'judged' => $docket->state === DocketState::Prepared ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items()))) : [],
             'today' => $this->clock->today(),
             'people' => new PeopleNamed,
             'acceptance' => Acceptance::query()->with('account')->find($docket->id),

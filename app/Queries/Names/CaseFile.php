@@ -11,6 +11,7 @@ use Acre\Core\Contact\Pattern;
 use Acre\Core\Contact\Privacy;
 use Acre\Core\Contact\Steps;
 use Acre\Core\Contact\Verification;
+use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
@@ -23,6 +24,7 @@ use Acre\Core\Movement\Handover;
 use Acre\Core\Movement\HandoverTerms;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use Acre\Core\Title\BookFinding;
 
 /** Everything that the core asks about one name that is held or watched, gathered from the tables. A watched one lies in no account: its account has the id 0. */
 final readonly class CaseFile
@@ -41,6 +43,7 @@ final readonly class CaseFile
      * @param  Watched|null  $watched  null: it is held
      * @param  bool  $weVerify  whether it is the house that asks its registrant to verify, and not its registrar
      * @param  int|null  $begun  the docket that has begun something with it, the oldest of several
+     * @param  list<int>  $prepared  dockets that have it and wait to be settled, the oldest first
      */
     public function __construct(
         public int $nameId,
@@ -69,6 +72,7 @@ final readonly class CaseFile
         public ?Watched $watched = null,
         public ?int $begun = null,
         public bool $weVerify = false,
+        public array $prepared = [],
     ) {
     }
 
@@ -116,6 +120,16 @@ final readonly class CaseFile
     public function handoverTo(?Account $receiver, Instant $answerBy, Rulebook $book, Instant $now): Handover
     {
         return new Handover($this->life($book, $now), $this->account, $receiver, $this->handover, $answerBy, $this->extras, $this->waiting, $this->seenOutside());
+    }
+
+    /**
+     * What others have prepared with it, and nobody has settled yet.
+     *
+     * @return list<Finding>
+     */
+    public function preparedAlready(): array
+    {
+        return array_map(fn (int $docket): Finding => Finding::of(BookFinding::PreparedAlready, Effect::Worth, null, docket: $docket), $this->prepared);
     }
 
     /**

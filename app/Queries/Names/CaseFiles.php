@@ -25,6 +25,7 @@ use Acre\Core\Movement\HandoverTerms;
 use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
+use App\Models\LineState;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
@@ -67,12 +68,12 @@ final readonly class CaseFiles
         $words = $this->words($in);
         $drifts = $this->drifts($in);
         $guards = $this->guards($in);
-        $begun = $this->begun($in);
+        [$begun, $prepared] = $this->unended($in);
         $found = [];
         foreach ($rows as $row) {
             $id = $row->int('id');
             $place = $places[$row->int('account_id')];
-            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? [], $guards[$id] ?? null, $privacy[$id] ?? null, $begun[$id] ?? null);
+            $found[$id] = $this->file($row, $place, $prices[$place->account->registrar][$row->text('suffix')] ?? [], $extras[$id] ?? [], $words[$id] ?? [], $waiting[$id] ?? null, $drifts[$id] ?? [], $guards[$id] ?? null, $privacy[$id] ?? null, $begun[$id] ?? null, $prepared[$id] ?? []);
         }
         $missing = array_values(array_diff($nameIds, array_keys($found)));
         $found += $missing === [] ? [] : $this->watched('{'.implode(',', $missing).'}', $words);
@@ -91,8 +92,9 @@ final readonly class CaseFiles
      * @param  list<ExtraKind>  $extras
      * @param  list<int>  $words
      * @param  list<OpenDrift>  $drifts
+     * @param  list<int>  $prepared
      */
-    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard, ?Privacy $privacy, ?int $begun): CaseFile
+    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard, ?Privacy $privacy, ?int $begun, array $prepared): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
 
@@ -134,6 +136,7 @@ final readonly class CaseFiles
             $drifts,
             $privacy,
             begun: $begun,
+            prepared: $prepared,
             weVerify: $place->weVerify,
         );
     }
@@ -265,15 +268,19 @@ final readonly class CaseFiles
         return $found;
     }
 
-    /** @return array<int, int> the oldest docket that has begun something, by name */
-    private function begun(string $in): array
+    /** @return array{array<int, int>, array<int, list<int>>} by name: the oldest docket that has begun something, and those that wait to be settled */
+    private function unended(string $in): array
     {
-        $found = [];
-        foreach (Row::all($this->database->select("SELECT name_id, min(docket_id) AS docket FROM docket_lines WHERE state = 'begun' AND name_id = ANY (?::bigint[]) GROUP BY name_id", [$in])) as $row) {
-            $found[$row->int('name_id')] = $row->int('docket');
+        $begun = $prepared = [];
+        foreach (Row::all($this->database->select("SELECT name_id, docket_id, state FROM docket_lines WHERE state IN ('begun', 'prepared') AND name_id = ANY (?::bigint[]) ORDER BY docket_id", [$in])) as $row) {
+            if ($row->text('state') === LineState::Begun->value) {
+                $begun[$row->int('name_id')] ??= $row->int('docket_id');
+            } else {
+                $prepared[$row->int('name_id')][] = $row->int('docket_id');
+            }
         }
 
-        return $found;
+        return [$begun, $prepared];
     }
 
     /** @return array<int, Waiting> */
