@@ -14,7 +14,7 @@ final class Guarded
 {
     /** @var array<class-string<Model>, list<string>> of rows that are there */
     private const CHANGED = [
-        Registrar::class => ['link', 'gate', 'gate_key', 'accepts_by', 'verifies_by', 'verification_sender'],
+        Registrar::class => ['link', 'gate', 'gate_key', 'page', 'accepts_by', 'verifies_by', 'verification_sender'],
         Account::class => ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'letters_to', 'access', 'proven_at'],
         Client::class => ['mailbox'],
         Custodian::class => ['mailbox'],

@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $gate `host:port` that takes commands by wire
  * @property string|null $gate_key SHA-256 of its public key, base64, where the registrar says one
  * @property int|null $gate_a_minute how many commands a minute it takes there
+ * @property string|null $page where its customers sign in, `https://…`
+ * @property string|null $telephone
  * @property ReceiverBy $receiver_by
  * @property Confirms $confirms
  * @property string $accepts_by where a receiver says yes: `page`, the registrar's, or `letter`, ours
@@ -49,7 +51,7 @@ final class Registrar extends Model
     protected $guarded = ['id', 'version'];
 
     protected $attributes = [
-        'link' => 'slip', 'gate' => null, 'gate_key' => null, 'gate_a_minute' => null, 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accepts_by' => 'page', 'names_giver' => false, 'lock_first' => false,
+        'link' => 'slip', 'gate' => null, 'gate_key' => null, 'gate_a_minute' => null, 'page' => null, 'telephone' => null, 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accepts_by' => 'page', 'names_giver' => false, 'lock_first' => false,
         'unlock_account_first' => false, 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 0,
         'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'behind' => '[]', 'disclosure_steps' => null, 'verifies_by' => 'registrar', 'hold_declinable' => false, 'verification_sender' => null, 'remarks' => null, 'version' => 1,
     ];

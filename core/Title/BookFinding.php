@@ -17,6 +17,8 @@ enum BookFinding: string implements FindingTag
     case ChangedSince = 'changed_since';
     /** It was not done, so there is nothing to undo. */
     case NeverDone = 'never_done';
+    /** The registrar itself has said that it is done, or the public record shows it: no tick was wrong. */
+    case SaidByRegistrar = 'said_by_registrar';
     /** The account that it stays in belongs to somebody else than it is held for. */
     case StaysInAccount = 'stays_in_account';
     /** What we mean is not what the registrar does. */
@@ -62,7 +64,7 @@ enum BookFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited, self::NoServers, self::NoEnd, self::RestoreFirst => [],
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::SaidByRegistrar, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited, self::NoServers, self::NoEnd, self::RestoreFirst => [],
             self::StillOver => ['until'],
             self::TooFarAhead => ['until', 'years'],
             self::NoLock, self::NoCode => ['suffix'],
@@ -93,7 +95,7 @@ enum BookFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode, self::NoEnd, self::StillOver => Cure::LeaveOut,
+            self::AlreadySo, self::ChangedSince, self::NeverDone, self::SaidByRegistrar, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode, self::NoEnd, self::StillOver => Cure::LeaveOut,
             self::RestoreFirst => Cure::RestoreFirst,
             self::TooFarAhead => Cure::LookAtRecord,
             self::LockStopsMovement, self::StillBegun, self::PreparedAlready => Cure::SeeDocket,

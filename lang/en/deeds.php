@@ -118,7 +118,7 @@ return [
         'title' => 'Undo',
         'headline' => '{1} Undo docket :docket for one name|[0,*] Undo docket :docket for :names names',
         'one_line' => 'undo docket :docket',
-        'explained' => 'What the docket wrote in our own books is written back. A name that somebody has changed since keeps what they wrote.',
+        'explained' => 'What the docket wrote in our own books is written back. A name that somebody has changed since keeps what they wrote. Of what happens at a registrar only a tick is taken back that was wrong: nothing is told there.',
         'after' => 'It is done at once, and both dockets keep their proofs.',
     ],
     // What stands in the way of a group of names, after “12 can’t:”. A finding without a word here says its own sentence.
@@ -130,6 +130,7 @@ return [
         'books' => [
             'already_so' => 'it is so already',
             'changed_since' => 'changed again since',
+            'said_by_registrar' => 'done, as the registrar or the public record shows',
             'never_done' => 'it was not done to them',
             'no_lock' => 'their suffix has no lock',
             'no_servers' => 'their name servers are not on record',

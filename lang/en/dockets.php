@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 return [
+    'undo' => 'Undo it', 'wrong_tick' => 'A tick was wrong', 'not_done' => 'Not done after all', 'tick_back' => 'A wrong tick is taken back from here, by a docket of its own.', 'tick_stays' => 'A tick can’t be taken back: a correction is a new docket.',
+    'in_order' => 'The numbers are one order for both sides: do them one after the other.',
     'since' => 'Since it was prepared:',
     'ending' => 'So many names are ended one after the other; this page shows how far it is.',
     'ending_so_far' => 'Being written down: :open of :of names are still open',

@@ -16,6 +16,8 @@ use App\Jobs\EndDocketLines;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\Ending;
+use App\Models\Extra;
+use App\Models\Holding;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\Proof;
@@ -34,6 +36,8 @@ use Tests\TestCase;
 /** Dockets as people meet them: lists, progress, what they may not reach, and what the log says afterwards. */
 final class DocketPagesTest extends TestCase
 {
+    use PressesDeeds;
+
     private House $house;
 
     protected function setUp(): void
@@ -224,5 +228,58 @@ final class DocketPagesTest extends TestCase
         $this->get("/dockets/{$second->id}")->assertSee('Since it was prepared: It is so already');
         app(EndLines::class)->calledOff($this->house->steward, $second);
         $this->get("/dockets/{$first->id}")->assertDontSee('has it too');
+    }
+
+    public function test_a_wrong_tick_is_taken_back(): void
+    {
+        $names = [$this->house->name('bell.com'), $this->house->name('peal.com'), $this->house->name('seen.com')];
+        Extra::query()->create(['registration_id' => Registration::query()->where('name_id', $names[0]->id)->sole()->id, 'kind' => 'privacy', 'renews' => true]);
+        $docket = $this->docket($names);
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        $docket->lines()->where('name_id', $names[2]->id)->update(['seen_on' => '2026-10-06T10:00:00Z']);
+        $held = fn (Name $name): array => array_values((array) DB::table('holdings')->where('name_id', $name->id)->whereRaw('upper_inf(span)')->first(['account_id', 'client_id']));
+        self::assertSame($this->house->theirs->id, $held($names[0])[0]);
+        $this->get("/dockets/{$docket->id}")->assertSee('A tick was wrong')->assertSee('/deeds/take_back?docket='.$docket->id.'&amp;name=bell.com', false)->assertDontSee('&amp;name=seen.com', false);
+        $this->get("/deeds/take_back?docket={$docket->id}")->assertSee('Its registrar said that it is done, or the public record shows it')->assertSee('2 of 3 can go now');
+        $this->pressAs($this->house->steward, "/deeds/take_back?docket={$docket->id}&name=bell.com")->assertRedirect();
+        self::assertSame([[$this->house->ours->id, $this->house->foundry->id], $this->house->theirs->id], [$held($names[0]), $held($names[1])[0]]);
+        self::assertNull(Extra::query()->sole()->ended_on);
+        self::assertSame(3, Holding::query()->where('name_id', $names[0]->id)->count(), 'what was said stays in its past');
+        $this->get('/roll?q=bell.com')->assertSee('40718');
+        $this->get("/deeds/take_back?docket={$docket->id}&name=bell.com")->assertSee('changed again since');
+        $this->get("/dockets/{$docket->id}/proof")->assertOk();
+        self::assertSame([null, null], array_column(iterator_to_array(app(VerifyProofs::class)->handle()), 1));
+    }
+
+    #[TestWith(['change_lock', 'lock', 'on', 'lock', 'unknown'])]
+    #[TestWith(['change_auto_renew', 'renews', 'on', 'intent', 'ask_client'])]
+    public function test_a_wrong_tick_at_a_registrar_leaves_what_was_known_before(string $deed, string $term, string $value, string $fact, string $before): void
+    {
+        $name = $this->house->name('bell.com', facts: [$fact => $before]);
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), $deed, [$name->id], [$term => $value], [$name->id]);
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        app(BeginDocketLines::class)->handle($docket->id);
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06']);
+        $kept = fn (): mixed => DB::table('registrations')->where('name_id', $name->id)->value($fact);
+        self::assertNotSame($before, $kept());
+        $this->pressAs($this->house->steward, "/deeds/take_back?docket={$docket->id}")->assertRedirect();
+        self::assertSame($before, $kept());
+    }
+
+    public function test_a_slip_is_one_order_for_both_sides_and_says_where_its_registrar_is_found(): void
+    {
+        $this->house->skerry->update(['confirms' => 'receiver_then_giver', 'lock_first' => true, 'page' => 'https://customers.skerry.example', 'telephone' => '+44 1632 960300']);
+        $docket = $this->docket([$this->house->name('bell.com', facts: ['lock' => 'on'])]);
+        $page = $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Sign in at', 'https://customers.skerry.example', '+44 1632 960300', 'one order for both sides', 'Giving side', 'Receiving side']);
+        preg_match_all('/<li value="(\d+)"><strong>([^<]+)/', (string) $page->getContent(), $found);
+        $steps = array_combine($found[1], $found[2]);
+        ksort($steps);
+        self::assertSame([1 => 'Lift the lock', 'Offer the names to the receiving account', 'Accept in the receiving account', 'Confirm from the giving side', 'Set the lock again'], $steps);
+        $this->actingAs($this->house->clerk)->get("/registrars/{$this->house->skerry->id}")->assertSee('https://customers.skerry.example')->assertSee('+44 1632 960300');
+        // Where people are sent to type their passwords is no Clerk's to say.
+        $terms = ['name' => 'Skerry Registrations', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accept_days' => 14, 'lot_size' => 10, 'handover_hold_days' => 0, 'charge_lead_days' => 0, 'version' => $this->house->skerry->refresh()->version];
+        $this->put("/registrars/{$this->house->skerry->id}", [...$terms, 'page' => 'https://elsewhere.example'])->assertSessionHasErrors('page');
+        $this->actingAs($this->house->steward)->put("/registrars/{$this->house->skerry->id}", [...$terms, 'page' => 'javascript:alert(1)', 'telephone' => 'ring me'])->assertSessionHasErrors(['page', 'telephone']);
+        $this->put("/registrars/{$this->house->skerry->id}", [...$terms, 'page' => 'https://elsewhere.example'])->assertSessionHasNoErrors();
     }
 }

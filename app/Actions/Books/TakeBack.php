@@ -11,10 +11,12 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Deeds\Deeds;
+use App\Actions\Deeds\Ticked;
 use App\Actions\Deeds\Undoable;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
+use App\Models\OrderState;
 use App\Queries\Names\CaseFile;
 use LogicException;
 
@@ -50,6 +52,7 @@ final class TakeBack extends DeedInBooks
         $line = $this->line($file->nameId, $terms);
         $stops = match (true) {
             $line === null => BookFinding::NeverDone,
+            $this->undoable($line) instanceof Ticked && ($line->seen_on !== null || $line->order?->state === OrderState::Done) => BookFinding::SaidByRegistrar,
             ! $this->undoable($line)->isAsMade($file, $line) => BookFinding::ChangedSince,
             default => null,
         };
@@ -89,7 +92,7 @@ final class TakeBack extends DeedInBooks
         $number = self::number($terms);
         if (! isset($this->lines[$number])) {
             $this->lines[$number] = [];
-            foreach (DocketLine::query()->where('docket_id', $number)->where('state', LineState::Done)->with('docket')->get() as $line) {
+            foreach (DocketLine::query()->where('docket_id', $number)->where('state', LineState::Done)->with(['docket', 'order'])->get() as $line) {
                 $this->lines[$number][$line->name_id] = $line;
             }
         }

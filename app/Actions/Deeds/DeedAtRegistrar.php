@@ -151,6 +151,9 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         $registration = $this->ahead[$file->registrationId] ?? throw (new ModelNotFoundException)->setModel(Registration::class, [$file->registrationId]);
         unset($this->ahead[$file->registrationId]);
         $fact = $this->write($registration, $file, $terms);
+        if ($this instanceof Ticked) {
+            $line->was = array_intersect_key($registration->getRawOriginal(), [$fact => true]);
+        }
         $registration->version++;
         // Ticked off today, it was done about now: for a while the record need not show it.
         $now = $this->clock->now();
@@ -165,6 +168,18 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         $this->ahead = $ahead;
         // Their records are looked at soon, whether they show that.
         DB::update("UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [$on->isoSecond(), '{'.implode(',', array_map(fn (CaseFile $file): int => $file->nameId, $files)).'}']);
+    }
+
+    /** A tick that was wrong: the fact is again what it was. */
+    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    {
+        $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
+        foreach ($line->was ?? [] as $fact => $was) {
+            $registration->setRawAttributes([...$registration->getAttributes(), $fact => $was]);
+            $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $by->docket_id, 'at' => $now->isoSecond()]];
+        }
+        $registration->version++;
+        $registration->save();
     }
 
     public function abandon(DocketLine $line, Instant $now): void

@@ -12,6 +12,7 @@ use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndMovement;
 use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\Ticked;
 use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Names\PassHolding;
@@ -23,15 +24,17 @@ use App\Models\Client;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\Extra;
+use App\Models\Holding;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
 use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
+use LogicException;
 
 /** Names go from one account to another at the same registrar, and on the way to another registrant where that is wanted. */
-final class HandOverNames implements WaitsForWord
+final class HandOverNames implements Ticked, WaitsForWord
 {
     /** @var array<int, Account> */
     private array $receivers = [];
@@ -119,13 +122,30 @@ final class HandOverNames implements WaitsForWord
             $this->another->complete($line, $file, $chosen->registrant, $on);
         }
         $this->pass->handle($file, $chosen->receiverId, $chosen->clientId ?? $file->clientId, $on, $line->docket_id);
-        foreach ($file->handover->extras as $kind => $fate) {
-            if ($fate !== ExtraFate::ComesAlong) {
-                Extra::query()->where('registration_id', $file->registrationId)->where('kind', $kind)->whereNull('ended_on')->update(['ended_on' => $on->isoSecond()]);
-            }
+        $stayed = array_keys(array_filter($file->handover->extras, fn (ExtraFate $fate): bool => $fate !== ExtraFate::ComesAlong));
+        $ended = $stayed === [] ? [] : Extra::query()->where('registration_id', $file->registrationId)->whereIn('kind', $stayed)->whereNull('ended_on')->toBase()->pluck('id')->all();
+        if ($ended !== []) {
+            Extra::query()->whereKey($ended)->update(['ended_on' => $on->isoSecond()]);
         }
+        $line->was = ['account' => $file->account->id, 'client' => $file->clientId, 'extras' => $ended];
         EndMovement::of($line, $on, true);
         $this->lock->after($line, $chosen->receiverId, $on);
+    }
+
+    /** With another registrant it is two things at once, one of which was agreed to: that is no tick to take back. */
+    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    {
+        return isset($line->was['account']) && HandoverTermsChosen::unpack($line->docket->terms)->registrant === null
+            && Holding::query()->where('name_id', $line->name_id)->whereRaw('upper_inf(span)')->where('docket_id', $line->docket_id)->exists();
+    }
+
+    /** The chain of title keeps both: that it was said to have gone, and that it had not. */
+    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    {
+        $was = $line->was ?? [];
+        $id = fn (string $key): int => is_int($was[$key] ?? null) ? $was[$key] : throw new LogicException("A line that can be undone says its {$key}.");
+        $this->pass->handle($file, $id('account'), $id('client'), $now, $by->docket_id);
+        Extra::query()->whereKey(array_filter(is_array($was['extras'] ?? null) ? $was['extras'] : [], is_int(...)))->update(['ended_on' => null]);
     }
 
     public function abandon(DocketLine $line, Instant $now): void

@@ -10,12 +10,14 @@ use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedAtRegistrar;
+use App\Actions\Deeds\Ticked;
+use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Names\CaseFile;
 
 /** Whether the registrar renews by itself; our intent follows. */
-final class ChangeAutoRenew extends DeedAtRegistrar
+final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
 {
     public static function key(): string
     {
@@ -32,6 +34,11 @@ final class ChangeAutoRenew extends DeedAtRegistrar
     public function said(array $terms): array
     {
         return ['renews' => self::isOn($terms) ? 'on' : 'off'];
+    }
+
+    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    {
+        return ($file->facts->intent === Intent::ByItself) === self::isOn($line->docket->terms);
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array

@@ -14,6 +14,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedAtRegistrar;
 use App\Actions\Deeds\SeenOutside;
+use App\Actions\Deeds\Ticked;
 use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
@@ -21,7 +22,7 @@ use App\Queries\Names\CaseFile;
 use App\Queries\Names\OpenDrift;
 
 /** The registrar's transfer lock, set or lifted. */
-final class ChangeLock extends DeedAtRegistrar implements SeenOutside
+final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
 {
     public static function key(): string
     {
@@ -43,6 +44,11 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside
     public function isSeen(DocketLine $line, array $terms, Record $record): bool
     {
         return $record->saysStatuses() && $record->has(Status::ClientTransferProhibited) === (self::lock($terms) === Lock::On);
+    }
+
+    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    {
+        return $file->facts->lock === self::lock($line->docket->terms);
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array

@@ -9,6 +9,7 @@ use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndMany;
 use App\Actions\Deeds\SettleDocket;
+use App\Actions\Deeds\Ticked;
 use App\Actions\Deeds\Undoable;
 use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
@@ -72,13 +73,15 @@ final readonly class DocketController
 
         $lines = $docket->lines()->withOpenWord()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString();
 
+        $deed = $this->deeds->of($docket);
+
         return view('dockets.show', [
             ...$this->told($docket),
             'progress' => $progress,
             'setbacks' => $this->setbacks->ofDocket($docket->id),
             'moving' => $ending !== null ? $this->ending($progress) : ($docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null),
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
-            'slip' => $docket->state === DocketState::Settled ? $this->deeds->of($docket)->slip($docket) : null,
+            'slip' => $docket->state === DocketState::Settled ? $deed->slip($docket) : null,
             'lines' => $lines,
             'judged' => $docket->state === DocketState::Prepared ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items()))) : [],
             'today' => $this->clock->today(),
@@ -86,7 +89,8 @@ final readonly class DocketController
             'acceptance' => Acceptance::query()->with('account')->find($docket->id),
             'confirmations' => $docket->confirmations()->with(['contact.today', 'letter'])->orderByDesc('side')->orderBy('id')->limit(200)->get(),
             'letter' => Letter::query()->where('docket_id', $docket->id)->latest('id')->first(),
-            'undoable' => $docket->state === DocketState::Closed && $this->deeds->of($docket) instanceof Undoable,
+            'undoable' => $deed instanceof Ticked ? in_array($docket->state, [DocketState::Settled, DocketState::Closed], true) : $docket->state === DocketState::Closed && $deed instanceof Undoable,
+            'ticked' => $deed instanceof Ticked,
         ]);
     }
 

@@ -55,6 +55,8 @@ final class RegistrarRequest extends FormRequest
             'gate' => ['nullable', 'required_if:link,wire,bridge', 'string', 'max:300', 'regex:/^[a-z0-9.-]+:\d{1,5}$/D'],
             'gate_key' => ['nullable', 'string', 'regex:/^[A-Za-z0-9+\/]{43}=$/D'],
             'gate_a_minute' => ['nullable', 'integer', 'between:1,60000'],
+            'page' => ['nullable', 'string', 'max:300', 'url:https'],
+            'telephone' => ['nullable', 'string', 'max:60', 'regex:/^[0-9+()\/. x-]+$/D'],
             'behind' => ['nullable', 'string', 'max:1000'],
             'verifies_by' => ['sometimes', 'required', Rule::in(['registrar', 'house'])],
             'verification_sender' => ['nullable', 'string', 'max:300'],

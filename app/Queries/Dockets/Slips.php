@@ -82,12 +82,12 @@ final readonly class Slips
     private function lot(int $number, Account $giver, Account $receiver, array $lines, array $kinds, array $registrant): SlipLot
     {
         $giving = $receiving = [];
-        foreach ($kinds as $kind) {
+        foreach ($kinds as $place => $kind) {
             $step = new SlipStep($kind->value, match ($kind) {
                 LegKind::Offer => $this->offer($giver, $receiver),
                 LegKind::Registrant => $registrant,
                 default => [],
-            }, in_array($kind, [LegKind::Offer, LegKind::Registrant], true));
+            }, in_array($kind, [LegKind::Offer, LegKind::Registrant], true), place: $place + 1);
             if ($kind->isGiving()) {
                 $giving[] = $step;
             } else {

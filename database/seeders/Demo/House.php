@@ -79,12 +79,12 @@ final class House
     {
         return [
             'skerry' => [
-                'name' => 'Skerry Registrations', 'behind' => ['SKERRY'], 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true, 'verifies_by' => 'house',
+                'name' => 'Skerry Registrations', 'page' => 'https://customers.skerry.example', 'telephone' => '+44 1632 960300', 'behind' => ['SKERRY'], 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true, 'verifies_by' => 'house',
                 'accept_days' => 14, 'lot_size' => 500, 'charge_lead_days' => 7, 'dark_after_days' => 0, 'plain_after_days' => 22, 'late_until_days' => 30,
                 'extras' => ['privacy' => 'along', 'redirects' => 'ends', 'mail' => 'stays', 'certificate' => 'along'],
             ],
             'oriel' => [
-                'name' => 'Oriel Names', 'behind' => ['ORIEL'], 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'unlock_account_first' => true,
+                'name' => 'Oriel Names', 'page' => 'https://my.oriel.example', 'telephone' => '+44 1632 960344', 'behind' => ['ORIEL'], 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'unlock_account_first' => true,
                 'accept_days' => 7, 'lot_size' => 200, 'disclosure_steps' => [[], ['organisation', 'country'], ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox']], 'charge_lead_days' => 30, 'dark_after_days' => 3, 'plain_after_days' => 30, 'late_until_days' => 40,
                 'extras' => ['privacy' => 'ends', 'zone' => 'along'],
             ],

@@ -8,6 +8,8 @@
         <h2>How it is reached</h2>
         <div class="columns wide">
             <x-field name="link" type="choice" :disabled="$fixed" label="What is done there is done" :options="__('words.link')" :value="$registrar->link"/>
+            <x-field name="page" type="url" :readonly="$fixed && $registrar->exists" :label="__('registrars.page')" :value="$registrar->page" maxlength="300" placeholder="https://" :note="__('registrars.page_note')"/>
+            <x-field name="telephone" type="tel" :label="__('registrars.telephone')" :value="$registrar->telephone" maxlength="60"/>
             <x-field name="gate" :readonly="$fixed" label="Its gate, if by wire or bridge" :value="$registrar->gate" maxlength="300" placeholder="host:700" note="Host and port, over TLS; the host must stand in the settings too"/>
             <x-field name="gate_key" :readonly="$fixed" label="The key that it shows" :value="$registrar->gate_key" maxlength="44" note="SHA-256 of its public key in base64, where the registrar says one. Empty: whatever its certificate proves"/>
             <x-field name="gate_a_minute" label="Commands a minute there, at most" type="number" min="1" max="60000" :value="$registrar->gate_a_minute" note="Empty: it has not said"/>

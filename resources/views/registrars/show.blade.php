@@ -8,6 +8,8 @@
     <div class="cards">
         <section class="card" aria-labelledby="ho"><h2 id="ho">Handovers</h2>
             <dl class="facts">
+                <div><dt>{{ __('registrars.page') }}</dt><dd>@if ($registrar->page === null){{ __('registrars.none') }}@else<a href="{{ $registrar->page }}" rel="noopener noreferrer" target="_blank">{{ $registrar->page }}</a>@endif</dd></div>
+                <div><dt>{{ __('registrars.telephone') }}</dt><dd>{{ $registrar->telephone ?? __('registrars.none') }}</dd></div>
                 <div><dt>Giving account</dt><dd>{{ $registrar->names_giver ? 'named in the same way' : 'not asked for' }}</dd></div>
                 <div><dt>Lock</dt><dd>{{ $registrar->lock_first ? 'must be lifted first' : 'may stay on' }}</dd></div>
                 <div><dt>Giving account itself</dt><dd>{{ $registrar->unlock_account_first ? 'must be unlocked first' : 'need not be unlocked' }}</dd></div>
