@@ -44,6 +44,8 @@ return [
     'saved' => ':who saved.',
     'changed' => '{0} :who saved; it stands behind no name.|{1} :who saved; the one name that it stands behind is judged anew.|[2,*] :who saved; the :count names that it stands behind are judged anew.',
     'same' => 'Nothing of :who was changed.',
+    'merged_untold' => '{1} The registrar of one name still has other data: its folio says so until it is told.|[2,*] The registrars of :count names still have other data: each folio says so until they are told.',
+    'merge' => ['button' => 'Put the ticked ones together', 'what' => 'The names get what the kept one says here; their registrars still have the other data, and each name says so until its registrar is told. Who was registrant when stays readable. This can’t be taken back.', 'agree' => 'everything agrees', 'differ' => 'differs: :what'],
     'merged' => '{0} Nothing was put together.|{1} One contact is part of :who now.|[2,*] :count contacts are part of :who now.',
     'cards' => '{0} No card was taken.|{1} One contact was made from a card.|[2,*] :count contacts were made from cards.',
     'cards_known' => '{1} One is here already.|[2,*] :count are here already.',

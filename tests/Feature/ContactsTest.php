@@ -184,8 +184,14 @@ final class ContactsTest extends TestCase
         }
         $this->actingAs($this->house->steward)->get('/contacts/alike')->assertSee('Wickerby Bell Foundry')->assertSee('old@bells.example');
         $this->get("/contacts/{$kept->id}")->assertSee('Nearly the same')->assertSee('old@bells.example');
+        // Other mailboxes, other names: nothing is ticked beforehand, and it says what differs.
+        $ticked = fn (string $page): int => (int) preg_match_all('/name="together\[\]"[^>]* checked/', (string) $this->get($page)->assertSee('person, mailbox')->getContent());
+        self::assertSame([0, 0], [$ticked('/contacts/alike'), $ticked("/contacts/{$kept->id}")]);
         $this->post('/contacts/alike', ['together' => [$gone->id]])->assertSessionHasErrors('keep');
-        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$kept->id, $gone->id]])->assertSessionHas('told', 'One contact is part of Wickerby Bell Foundry now.');
+        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$kept->id, $gone->id]])->assertSessionHas('told', 'One contact is part of Wickerby Bell Foundry now. The registrar of one name still has other data: its folio says so until it is told.');
+        // What its registrar has is not changed by our books.
+        $this->get('/names/peal.com')->assertSee('Tell its registrar');
+        $this->get('/roll?finding=contact.not_told')->assertSee('peal.com')->assertDontSee('>bell.com<', false);
         $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertSessionHas('told', 'Nothing was put together.');
         self::assertSame($kept->id, $this->contactOf($two)->id);
         $technical = NameRole::query()->where('name_id', $one->id)->where('role', 'technical')->orderBy('span')->get();
@@ -195,6 +201,22 @@ final class ContactsTest extends TestCase
         $this->get('/contacts/alike')->assertSee('No two are alike');
         self::assertSame('old@bells.example', ContactVersion::query()->where('contact_id', $gone->id)->with('mailbox')->sole()->mailbox?->address);
         $this->actingAs($this->house->reader)->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertForbidden();
+    }
+
+    public function test_only_what_agrees_in_everything_is_ticked_beforehand(): void
+    {
+        $form = ['organisation' => 'Quince Works', 'mailbox' => 'desk@quince.example'] + self::form();
+        $this->actingAs($this->house->clerk)->post('/contacts', $form)->assertRedirect();
+        $first = Contact::query()->sole();
+        foreach ([[], ['voice' => ''], ['organisation' => 'QUINCE WORKS']] as $other) {
+            DB::table('contacts')->update(['updated_at' => now()]);
+            $this->post('/contacts', $other + $form)->assertSessionHasNoErrors();
+        }
+        $page = (string) $this->get("/contacts/{$first->id}")->getContent();
+        preg_match_all('/name="together\[\]" value="(\d+)"([^>]*)/', $page, $found);
+        self::assertSame([true, false, true], array_map(fn (string $rest): bool => str_contains($rest, 'checked'), $found[2]));
+        $this->get("/contacts/{$first->id}")->assertSee('everything agrees')->assertSee('differs: telephone');
+        $this->post('/contacts/alike', ['keep' => $first->id, 'together' => [$found[1][0]]])->assertSessionHas('told', 'One contact is part of Quince Works now.');
     }
 
     public function test_cards_go_out_and_come_in_and_what_is_refused_says_why(): void

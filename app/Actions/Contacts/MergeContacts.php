@@ -47,6 +47,8 @@ final readonly class MergeContacts
                         gone AS (DELETE FROM roles r USING shared b WHERE r.registration_id = b.registration_id AND r.role = b.role AND r.contact_id IN (?, ?) RETURNING r.*)
                      INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT name_id, registration_id, ?, role, unnest(range_agg(span)) FROM gone GROUP BY name_id, registration_id, role', [$id, $kept->id, $id, $kept->id, $kept->id],
                 );
+                // Their registrars still have the other's data, until somebody tells them.
+                $this->database->update("UPDATE roles SET told_version_id = ? WHERE contact_id = ? AND role = 'registrant' AND upper_inf(span) AND told_version_id IS NULL", [$locked->find($id)?->today->id, $id]);
                 $this->database->update('UPDATE roles SET contact_id = ? WHERE contact_id = ?', [$kept->id, $id]);
                 $this->database->update('UPDATE contacts SET merged_into = ?, updated_at = now() WHERE id = ? OR merged_into = ?', [$kept->id, $id, $id]);
                 $this->log->write('merged', 'contact', $kept->id, ['other' => $id], $user->id);

@@ -7,6 +7,7 @@ namespace App\Http\Contacts;
 use App\Actions\Contacts\MergeContacts;
 use App\Models\Contact;
 use App\Queries\Contacts\Alike;
+use App\Queries\Contacts\ReadContacts;
 use App\View\Words;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\RedirectResponse;
@@ -16,7 +17,7 @@ use Illuminate\View\View;
 /** Contacts that are nearly the same, to be put together. */
 final readonly class AlikeController
 {
-    public function __construct(private Alike $alike, private Words $words)
+    public function __construct(private Alike $alike, private ReadContacts $contacts, private Words $words)
     {
     }
 
@@ -37,6 +38,8 @@ final readonly class AlikeController
             return to_route('contacts.alike')->withErrors(['together' => $e->getMessage()]);
         }
 
-        return back()->with('told', $this->words->count('contacts.merged', $count, ['who' => $kept->today->called]));
+        $untold = $count === 0 ? 0 : $this->contacts->countUntold($kept->id);
+
+        return back()->with('told', trim($this->words->count('contacts.merged', $count, ['who' => $kept->today->called]).' '.($untold === 0 ? '' : $this->words->count('contacts.merged_untold', $untold))));
     }
 }

@@ -57,7 +57,7 @@ final readonly class ContactController
             'contact' => $contact, 'value' => $value, 'mailbox' => $mailbox, 'site' => $this->contacts->site($mailbox->site ?? ''),
             'findings' => $mailbox === null ? $value->findings() : $value->findings($mailbox->takes_mail), 'risks' => $this->contacts->risksOf($contact->id),
             'names' => $this->contacts->names($contact->id, self::NAMES), 'count' => $this->contacts->some($contact->id)[0]->int('names'),
-            'untold' => $this->contacts->countUntold($contact->id), 'letters' => $mailbox === null ? [] : $evidence->of($mailbox->address), 'alike' => $alike->to($contact->id), 'changes' => new ContactChanges($this->words), 'words' => $this->words,
+            'untold' => $this->contacts->countUntold($contact->id), 'letters' => $mailbox === null ? [] : $evidence->of($mailbox->address), 'alike' => $alike->to($contact->id), 'itself' => $this->contacts->some($contact->id)[0] ?? null, 'changes' => new ContactChanges($this->words), 'words' => $this->words,
         ]);
     }
 

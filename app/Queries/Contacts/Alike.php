@@ -35,6 +35,21 @@ final readonly class Alike
         return array_map(fn (Row $row): array => ['registrars' => $row->int('registrars'), 'contacts' => $this->contacts->some(...array_values(array_filter($row->json('ids'), is_int(...))))], $groups);
     }
 
+    /**
+     * What tells two apart: a field that only one of them has does too, for nobody knows what the other's is.
+     *
+     * @return list<string> fields of a contact
+     */
+    public static function differ(Row $one, Row $other): array
+    {
+        $columns = ['organisation' => 'organisation', 'name' => 'person', 'street' => 'street', 'town' => 'town', 'postcode' => 'postcode', 'country' => 'country', 'voice' => 'voice', 'mailbox' => 'address'];
+        $said = fn (Row $row, string $column): string => mb_strtolower($column === 'street' ? implode("\n", array_filter($row->json('street'), is_string(...))) : $row->textOrNull($column) ?? '');
+        $differ = array_keys(array_filter($columns, fn (string $column): bool => $said($one, $column) !== $said($other, $column)));
+
+        // Without a mailbox on either side nothing says that it is the same one.
+        return $differ === [] && $said($one, 'address') === '' ? ['mailbox'] : $differ;
+    }
+
     /** @return list<Row> those that are called as a contact is, or have its mailbox */
     public function to(int $contactId): array
     {

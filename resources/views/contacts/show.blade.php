@@ -47,8 +47,8 @@
         </table>
         @endif
     </section>
-    @if ($alike !== [])
-        <section class="card" aria-labelledby="alike"><h2 id="alike">Nearly the same</h2>@include('contacts.group', ['contacts' => $alike, 'self' => $contact->id])</section>
+    @if ($alike !== [] && $itself !== null)
+        <section class="card" aria-labelledby="alike"><h2 id="alike">Nearly the same</h2>@include('contacts.group', ['contacts' => $alike, 'self' => $contact->id, 'of' => $itself])</section>
     @endif
     <section class="card" aria-labelledby="was"><h2 id="was">As it was</h2>
         <dl class="facts facts-wide">
