@@ -7,6 +7,7 @@ use App\Http\Accounts\AccountController;
 use App\Http\Accounts\GateController;
 use App\Http\Answers\AnswerController;
 use App\Http\Clients\ClientController;
+use App\Http\Clients\MergeController;
 use App\Http\Contacts\AlikeController;
 use App\Http\Contacts\CardController;
 use App\Http\Contacts\ContactController;
@@ -186,6 +187,8 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::post('accounts/{account}/gate', [GateController::class, 'store'])->name('accounts.gate')->middleware(['can:settle', 'throttle:second']);
     Route::post('accounts/{account}/gate/confirm', [GateController::class, 'confirm'])->name('accounts.gate.confirm')->middleware(['can:settle', 'throttle:second']);
     Route::post('accounts/{account}/gate/try', [GateController::class, 'try'])->name('accounts.gate.try')->middleware(['can:settle', 'throttle:asks']);
+    Route::get('clients/{client}/merge', [MergeController::class, 'show'])->name('clients.merge')->middleware('can:settle');
+    Route::post('clients/{client}/merge', [MergeController::class, 'store'])->middleware('can:settle');
     Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])->name('clients.sheet')->middleware('can:look');
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])->name('registrars.prices.store')->middleware('can:prepare');
 

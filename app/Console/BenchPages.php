@@ -21,6 +21,7 @@ use App\Queries\Verification\ReadBoard;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\View;
@@ -102,6 +103,10 @@ final class BenchPages extends Command
         $request = RollRequest::create($filter->address($filter->after === null ? [] : ['after' => $filter->after]));
         $request->setUserResolver(fn (): User => $user);
 
-        return fn (): string => app(RollController::class)($request)->render();
+        return function () use ($request): string {
+            $page = app(RollController::class)($request);
+
+            return $page instanceof RedirectResponse ? '' : $page->render();
+        };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Support\Row;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -17,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $mailbox
  * @property int|null $pattern_id of disclosure, that its names are to follow
  * @property string|null $remarks
+ * @property int|null $merged_into the one that it is another spelling of
  * @property int $version
  */
 final class Client extends Model
@@ -27,11 +29,21 @@ final class Client extends Model
 
     protected $casts = ['is_house' => 'boolean'];
 
+    /**
+     * Those that are not part of another.
+     *
+     * @param  Builder<self>  $clients
+     */
+    public function scopeStanding(Builder $clients): void
+    {
+        $clients->whereNull('merged_into');
+    }
+
     /** @return array<int, string> how each is called, by id, the house first: what a form offers */
     public static function names(): array
     {
         $names = [];
-        foreach (self::query()->orderByDesc('is_house')->orderByRaw('lower(name)')->toBase()->get(['id', 'name']) as $row) {
+        foreach (self::query()->standing()->orderByDesc('is_house')->orderByRaw('lower(name)')->toBase()->get(['id', 'name']) as $row) {
             $client = Row::of($row);
             $names[$client->int('id')] = $client->text('name');
         }

@@ -96,7 +96,7 @@ final readonly class JudgeRows
             throw RefusedRow::because('other_account', $name->unicode, ['account' => $held->text('registrar_name').' '.$held->text('number')]);
         }
         $client = $facts['client'] ?? null;
-        if (is_string($client) && Folded::of($client) !== Folded::of($held->text('client_name'))) {
+        if (is_string($client) && ! in_array(Folded::of($client), array_map(Folded::of(...), [$held->text('client_name'), ...array_filter($held->json('client_spellings'), is_string(...))]), true)) {
             throw RefusedRow::because('other_client', $client, ['client' => $held->text('client_name')]);
         }
         $changes = [];
@@ -156,6 +156,7 @@ final readonly class JudgeRows
             ->join('clients', 'clients.id', '=', 'holdings.client_id')
             ->leftJoinLateral($this->database->table('registrants')->whereColumn('registrants.name_id', 'names.id')->select(['called', 'address'])->limit(1), 'registrants')
             ->select(['names.ascii', 'registrations.*', 'holdings.missing_since', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])
+            ->selectRaw("(SELECT coalesce(json_agg(m.name), '[]') FROM clients m WHERE m.merged_into = clients.id) AS client_spellings")
             ->selectRaw("nullif(registrants.called, '') AS registrant, registrants.address AS mailbox")
             ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = names.id) AS labels")->get();
         foreach (Row::all($rows) as $row) {

@@ -274,7 +274,7 @@ final readonly class WriteImport
         $found = [];
         $alike = $table === 'clients' ? 'folded' : 'lower';
         $rows = $this->database->select(
-            "SELECT id, {$column} AS value FROM {$table} WHERE {$alike}({$column}) IN (SELECT {$alike}(json_array_elements_text(?::json)))".($registrar === null ? '' : ' AND registrar_id = ?'),
+            'SELECT '.($table === 'clients' ? 'coalesce(merged_into, id) AS id' : 'id').", {$column} AS value FROM {$table} WHERE {$alike}({$column}) IN (SELECT {$alike}(json_array_elements_text(?::json)))".($registrar === null ? '' : ' AND registrar_id = ?'),
             [json_encode(array_values(array_unique(array_filter($values, is_string(...)))), JSON_THROW_ON_ERROR), ...($registrar === null ? [] : [$registrar])],
         );
         foreach (Row::all($rows) as $row) {

@@ -99,7 +99,7 @@ final readonly class AccountController
         return view('accounts.form', [
             'account' => $account,
             'registrars' => Registrar::query()->orderBy('name')->get(['id', 'name']),
-            'clients' => Client::query()->where('is_house', false)->orderBy('name')->get(['id', 'name']),
+            'clients' => Client::query()->standing()->where('is_house', false)->orderBy('name')->get(['id', 'name']),
         ]);
     }
 }

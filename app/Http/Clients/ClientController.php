@@ -34,7 +34,7 @@ final readonly class ClientController
 
     public function index(): View
     {
-        $clients = Client::query()->orderByDesc('is_house')->orderBy('name')->paginate(100);
+        $clients = Client::query()->standing()->orderByDesc('is_house')->orderBy('name')->paginate(100);
 
         return view('clients.index', ['clients' => $clients, 'tallies' => $this->tallies->by('client_id', $clients)]);
     }
@@ -52,8 +52,11 @@ final readonly class ClientController
     }
 
     /** What one needs when they telephone. */
-    public function show(Client $client, ClientDesk $desk, ClientSheet $sheet): View
+    public function show(Client $client, ClientDesk $desk, ClientSheet $sheet): View|RedirectResponse
     {
+        if ($client->merged_into !== null) {
+            return to_route('clients.show', $client->merged_into);
+        }
         $now = $this->clock->now();
         $axis = Axis::ofTheRoll($this->clock->today());
         $page = $this->roll->page(new RollFilter(client: $client->id), $this->clock->today(), 2 * self::ROWS);
@@ -78,14 +81,18 @@ final readonly class ClientController
     }
 
     /** What is kept for a client, to be printed and given to them. */
-    public function sheet(Client $client, ClientSheet $sheet): View
+    public function sheet(Client $client, ClientSheet $sheet): View|RedirectResponse
     {
+        if ($client->merged_into !== null) {
+            return to_route('clients.sheet', $client->merged_into);
+        }
+
         return view('clients.sheet', ['client' => $client, 'today' => $this->clock->today(), 'words' => $this->words, 'names' => $sheet->names($client->id), 'count' => ($this->tallies->by('client_id', [$client])[$client->id] ?? null)?->int('names') ?? 0, 'sums' => $sheet->sums($client->id)]);
     }
 
-    public function edit(Client $client): View
+    public function edit(Client $client): View|RedirectResponse
     {
-        return $this->form($client);
+        return $client->merged_into === null ? $this->form($client) : to_route('clients.edit', $client->merged_into);
     }
 
     public function update(Client $client, ClientRequest $request): RedirectResponse

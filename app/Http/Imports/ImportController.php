@@ -44,7 +44,7 @@ final readonly class ImportController
     {
         return view('imports.create', [
             'registrars' => Registrar::query()->with(['accounts' => fn ($accounts) => $accounts->with('owner')->orderBy('number')])->orderBy('name')->get(['id', 'name']),
-            'clients' => Client::query()->orderByDesc('is_house')->orderBy('name')->get(['id', 'name', 'is_house']),
+            'clients' => Client::query()->standing()->orderByDesc('is_house')->orderBy('name')->get(['id', 'name', 'is_house']),
             'before' => Import::query()->with('registrar')->orderByDesc('id')->limit(10)->get(),
         ]);
     }

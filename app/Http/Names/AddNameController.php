@@ -22,7 +22,7 @@ final class AddNameController
     {
         return view('names.create', [
             'accounts' => Account::query()->with('registrar')->orderBy('registrar_id')->orderBy('number')->limit(self::LISTED)->get()->mapWithKeys(fn (Account $account): array => [$account->id => $account->registrar->name.' '.$account->number])->all(),
-            'clients' => Client::query()->orderByDesc('is_house')->orderByRaw('lower(name)')->limit(self::LISTED)->pluck('name', 'id')->all(),
+            'clients' => Client::query()->standing()->orderByDesc('is_house')->orderByRaw('lower(name)')->limit(self::LISTED)->pluck('name', 'id')->all(),
         ]);
     }
 

@@ -18,6 +18,8 @@ use App\View\RollRow;
 use App\View\Words;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 
 /** The Roll: every name that is held, what is due first. */
@@ -30,7 +32,7 @@ final readonly class RollController
     {
     }
 
-    public function __invoke(RollRequest $request): View
+    public function __invoke(RollRequest $request): View|RedirectResponse
     {
         $filter = $request->filter();
         $today = $this->clock->today();
@@ -39,6 +41,11 @@ final readonly class RollController
         $view = $views->find($request->word('view'));
         $looks = $view instanceof SavedView ? Looks::read($view->sentence['looks']) : Looks::of($request->person());
         $page = $this->roll->page($filter, $today, config()->integer('house.roll_page'));
+        $merged = $page->count === 0 && $filter->client !== null ? $this->database->table('clients')->where('id', $filter->client)->value('merged_into') : null;
+        if (is_int($merged)) {
+            // An address from before two clients became one.
+            return redirect($filter->address(['client' => $merged]));
+        }
         $axis = Axis::ofTheRoll($today);
         $labels = Word::labels();
 
@@ -76,7 +83,7 @@ final readonly class RollController
     private function listed(string $table, array $columns, ?int $chosen): array
     {
         $first = $chosen === null ? [] : Row::all($this->database->table($table)->where('id', $chosen)->get($columns));
-        $others = $this->database->table($table)->where('id', '<>', $chosen ?? 0)->orderByRaw("lower({$columns[1]})")->limit(self::LISTED - count($first))->get($columns);
+        $others = $this->database->table($table)->where('id', '<>', $chosen ?? 0)->when($table === 'clients', fn (Builder $clients) => $clients->whereNull('merged_into'))->orderByRaw("lower({$columns[1]})")->limit(self::LISTED - count($first))->get($columns);
 
         return [...$first, ...Row::all($others)];
     }

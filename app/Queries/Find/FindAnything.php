@@ -142,9 +142,9 @@ final readonly class FindAnything
     /** @return list<Found> */
     private function clients(string $text): array
     {
-        $found = Client::query()->whereRaw('lower(name) LIKE ?', [$this->pattern(mb_strtolower($text))])->orderBy('name')->limit(self::LIMIT)->get();
+        $found = Client::query()->standing()->whereRaw('lower(name) LIKE ?', [$this->pattern(mb_strtolower($text))])->orderBy('name')->limit(self::LIMIT)->get();
         if ($found->isEmpty() && mb_strlen($text) >= self::LETTERS) {
-            $found = Client::query()->whereRaw('word_similarity(?, lower(name)) >= ?', [mb_strtolower($text), self::ALIKE])
+            $found = Client::query()->standing()->whereRaw('word_similarity(?, lower(name)) >= ?', [mb_strtolower($text), self::ALIKE])
                 ->orderByRaw('word_similarity(?, lower(name)) DESC', [mb_strtolower($text)])->limit(self::LIMIT)->get();
         }
 
