@@ -518,4 +518,33 @@ final class JourneyTest extends TestCase
         $window->waitForText('body', 'it renews only when told.')->go($docket)->press('It is done')->waitForText('.sentence', 'Closed on');
         self::assertStringContainsString('1 of 1 done', $window->text('.sentence'));
     }
+
+    public function test_what_is_refused_is_read_first_and_leads_to_its_field(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/clients/create');
+        $window->find('#f-name')->sendKeys('Sound Kelp Farm');
+        $window->press('Save')->ready();
+        self::assertStringStartsWith('Error: ', $window->driver->getTitle());
+        self::assertSame('There is a problem', $window->text('[data-errors] h2'));
+        self::assertTrue($window->driver->executeScript('return document.activeElement === document.querySelector("[data-errors]")'));
+        self::assertSame([], $window->axe());
+        $window->follow('[data-errors] li a');
+        self::assertSame(['f-name', 'Sound Kelp Farm'], $window->driver->executeScript('return [document.activeElement.id, document.activeElement.value]'));
+    }
+
+    public function test_the_roll_is_narrowed_to_several_values_and_days(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/roll');
+        $window->driver->executeScript('document.querySelector(".narrow-form").closest("details").open = true; document.querySelectorAll(".narrow-form details").forEach((one) => { one.open = true; })');
+        foreach (['phase[]' => ['grace', 'redemption'], 'auto_renew[]' => ['off']] as $name => $values) {
+            foreach ($values as $value) {
+                $window->find("input[name='{$name}'][value='{$value}']")->click();
+            }
+        }
+        $window->press('Show these')->ready();
+        self::assertStringContainsString('late, in grace or in redemption', $window->text('.sentence'));
+        self::assertStringContainsString('auto-renew off', $window->text('.sentence'));
+        self::assertStringContainsString('phase=grace%2Credemption', $window->find('.sentence a[href*="phase=grace"]')->getAttribute('href') ?? '');
+        self::assertSame([], $window->axe());
+    }
 }
