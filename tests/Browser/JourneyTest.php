@@ -528,7 +528,7 @@ final class JourneyTest extends TestCase
         self::assertSame('There is a problem', $window->text('[data-errors] h2'));
         self::assertTrue($window->driver->executeScript('return document.activeElement === document.querySelector("[data-errors]")'));
         self::assertSame([], $window->axe());
-        $window->follow('[data-errors] li a');
+        $window->find('[data-errors] li a')->click();
         self::assertSame(['f-name', 'Sound Kelp Farm'], $window->driver->executeScript('return [document.activeElement.id, document.activeElement.value]'));
     }
 
@@ -544,7 +544,7 @@ final class JourneyTest extends TestCase
         $window->press('Show these')->ready();
         self::assertStringContainsString('late, in grace or in redemption', $window->text('.sentence'));
         self::assertStringContainsString('auto-renew off', $window->text('.sentence'));
-        self::assertStringContainsString('phase=grace%2Credemption', $window->find('.sentence a[href*="phase=grace"]')->getAttribute('href') ?? '');
+        self::assertTrue($window->has('.sentence a[href*="phase=grace%2Credemption"]'));
         self::assertSame([], $window->axe());
     }
 }
