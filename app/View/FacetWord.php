@@ -48,7 +48,7 @@ final readonly class FacetWord
         return match (true) {
             $range->from === null => $words->say('roll.days.before', ['day' => Dates::full($range->to?->plusDays(1) ?? throw new LogicException('a range without either end'))]),
             $range->to === null => $words->say('roll.days.after', ['day' => Dates::full($range->from->plusDays(-1))]),
-            $range->from->equals($range->to) => $words->say('roll.days.on', ['day' => Dates::full($range->from)]),
+            $range->from->agreesWith($range->to) => $words->say('roll.days.on', ['day' => Dates::full($range->from)]),
             default => $words->say('roll.days.between', ['from' => Dates::full($range->from), 'to' => Dates::full($range->to)]),
         };
     }

@@ -55,7 +55,7 @@ final readonly class RoundsInWords
     public function due(Instant $due): string
     {
         return match (true) {
-            $due->equals($this->rounds->today) => 'today',
+            $due->agreesWith($this->rounds->today) => 'today',
             $due->isBefore($this->rounds->today) => 'since '.Dates::near($due, $this->rounds->today),
             default => 'by '.Dates::near($due, $this->rounds->today),
         };

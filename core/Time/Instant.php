@@ -120,7 +120,8 @@ final readonly class Instant implements JsonSerializable
         return $this->compare($other) > 0;
     }
 
-    public function equals(self $other): bool
+    /** Whether they are the same as far as both are known: two times of a day agree with the day, and not with each other. */
+    public function agreesWith(self $other): bool
     {
         return $this->compare($other) === 0;
     }

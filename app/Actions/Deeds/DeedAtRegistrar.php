@@ -157,7 +157,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         $registration->version++;
         // Ticked off today, it was done about now: for a while the record need not show it.
         $now = $this->clock->now();
-        $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => ($on->equals($now) ? $now : $on)->isoSecond()]];
+        $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => ($on->agreesWith($now) ? $now : $on)->isoSecond()]];
         $registration->save();
     }
 

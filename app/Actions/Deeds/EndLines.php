@@ -71,7 +71,7 @@ final readonly class EndLines
         $now = $this->clock->now();
         self::judgeDay($docket, $on, $now);
         // Today's are known to the second, so that what follows on the same day follows.
-        $at = $on->precision === Precision::Day && $on->equals($now) ? $now : $on;
+        $at = $on->precision === Precision::Day && $on->agreesWith($now) ? $now : $on;
 
         $deed = $this->deeds->of($docket);
 

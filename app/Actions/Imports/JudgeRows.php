@@ -134,7 +134,7 @@ final readonly class JudgeRows
     {
         return $now === $after || is_string($now) && is_string($after) && match ($field) {
             // By what both know: most lists know the day alone.
-            'created', 'ends', 'moved' => Instant::of($now)->equals(Instant::of($after)),
+            'created', 'ends', 'moved' => Instant::of($now)->agreesWith(Instant::of($after)),
             // How a mailbox is capitalised is nothing new.
             'mailbox' => strcasecmp($now, $after) === 0,
             default => false,

@@ -36,7 +36,7 @@ final readonly class PassHolding
         $since = $held->span->from;
         if ($since !== null && $on->epoch <= $since->epoch) {
             // A holding of the same day is left a second after it began; one of an earlier day can't be.
-            if (! $on->toDay()->equals($since->toDay())) {
+            if (! $on->toDay()->agreesWith($since->toDay())) {
                 throw DeedError::beforeItBegan($file->facts->name->unicode, Dates::exact($since));
             }
             $on = $since->plusSeconds(1);

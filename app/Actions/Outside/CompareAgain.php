@@ -52,7 +52,7 @@ final readonly class CompareAgain
         $words = array_filter(array_map(fn (array $latest): ?Seen => $this->word($latest[0] ?? null, $latest[1] ?? null), array_values($this->lastSeen->of($id, $file->facts->name->ascii))));
         $looks = array_map(fn (Seen $one): Instant => $one->at, array_values(array_filter($words, fn (Seen $one): bool => $one->source->isRegistrys())));
 
-        return $looks === [] ? [] : array_values(array_filter($words, fn (Seen $one): bool => $one->at->equals(Instant::latest(...$looks))));
+        return $looks === [] ? [] : array_values(array_filter($words, fn (Seen $one): bool => $one->at->agreesWith(Instant::latest(...$looks))));
     }
 
     /** Null: what it said can't be read, or is none of a directory. */
