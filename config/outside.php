@@ -46,7 +46,7 @@ if (env('ACRE_WORLD', 'off') === 'on') {
         'bootstrap' => 'https://bootstrap.example/dns.json',
         'text' => ['de' => 'text.lode.example'],
         'dns' => [
-            'roots' => ['192.0.2.1'], 'port' => $port('WORLD_DNS_PORT', 8433), 'seconds' => 1.0, 'tries' => 2, 'at_once' => 200,
+            'roots' => ['192.0.2.1'], 'port' => $port('WORLD_DNS_PORT', 8433), 'seconds' => 1.0, 'tries' => 2, 'at_once' => 200, 'six' => false,
             'dialled' => ['192.0.2.' => '127.53.0.', '198.51.100.' => '127.53.1.', '203.0.113.' => '127.53.2.'],
         ],
     ] + $patience;
@@ -59,6 +59,6 @@ return $patience + [
     'bootstrap' => env('ACRE_DIRECTORY_BOOTSTRAP'),
     'text' => array_map(strval(...), $hosts((string) env('ACRE_TEXT_SERVERS', ''))),
     'dns' => [
-        'roots' => array_keys($hosts((string) env('ACRE_DNS_ROOTS', ''))), 'port' => 53, 'seconds' => 2.0, 'tries' => 2, 'at_once' => 100, 'dialled' => [],
+        'roots' => array_keys($hosts((string) env('ACRE_DNS_ROOTS', ''))), 'port' => 53, 'seconds' => 2.0, 'tries' => 2, 'at_once' => 100, 'six' => env('ACRE_DNS_IPV6', 'off') === 'on', 'dialled' => [],
     ],
 ];

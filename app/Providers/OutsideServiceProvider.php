@@ -51,7 +51,7 @@ final class OutsideServiceProvider extends ServiceProvider
             /** @var list<string> $roots */
             $roots = config()->array('outside.dns.roots');
 
-            return new AskedServers(new Exchange(config()->integer('outside.dns.port'), config()->float('outside.dns.seconds'), config()->integer('outside.dns.tries')), $app->make(Hosts::class), $roots, config()->integer('outside.dns.at_once'));
+            return new AskedServers(new Exchange(config()->integer('outside.dns.port'), config()->float('outside.dns.seconds'), config()->integer('outside.dns.tries')), $app->make(Hosts::class), $roots, config()->integer('outside.dns.at_once'), config()->boolean('outside.dns.six'));
         });
         $this->app->singleton(Gates::class, fn (Application $app): Gates => new Gates($app->make(Hosts::class), $app->make(Repository::class), $this->textOrNull('outside.authority'), config()->float('outside.gate_seconds')));
         $this->app->when(Post::class)->needs('$returnsTo')->give(fn (): ?string => $this->textOrNull('mail.returns.address'));

@@ -17,4 +17,6 @@ enum Answer: string
     case NoAddress = 'no_address';
     /** Its address lies in a range that nobody outside can reach, and was not asked. */
     case NotPublic = 'not_public';
+    /** It is of a family of addresses that this machine can't dial. */
+    case NotAsked = 'not_asked';
 }

@@ -19,7 +19,9 @@ final class Judgement
         if ($seen->parent === []) {
             return [self::finding(DelegationFinding::NotDelegated)];
         }
-        $findings = $seen->answers() ? [] : [self::finding(DelegationFinding::NobodyAnswers)];
+        // Of those that could not be asked nothing is known.
+        $isSilent = array_filter($seen->servers, fn (ServerSeen $server): bool => $server->answer !== Answer::NotAsked) !== [] || $seen->servers === [];
+        $findings = $seen->answers() || ! $isSilent ? [] : [self::finding(DelegationFinding::NobodyAnswers)];
 
         return Finding::dearestFirst([...$findings, ...self::servers($seen), ...self::lists($seen), ...self::spread($seen)]);
     }
@@ -34,6 +36,7 @@ final class Judgement
                 Answer::Silent => self::finding(DelegationFinding::ServerSilent, host: $server->host),
                 Answer::NoAddress, Answer::NotPublic => self::finding(DelegationFinding::ServerNoAddress, host: $server->host),
                 Answer::Lame, Answer::Refused, Answer::Fails, Answer::NoSuchName => self::finding(DelegationFinding::ServerLame, host: $server->host, answer: $server->answer->value),
+                Answer::NotAsked => null,
                 Answer::Authoritative => $server->serial === null || $newest === null || self::isAtLeast($server->serial, $newest) ? null : self::finding(DelegationFinding::OutOfStep, host: $server->host, serial: $server->serial, newest: $newest),
             };
             if ($server->isAlias) {
@@ -69,10 +72,28 @@ final class Judgement
             return [self::finding(DelegationFinding::OneServer)];
         }
         // What counts as one network, a /24 of IPv4 and a /48 of IPv6, is the house's own choice: RFC 2182 §3.1 gives no figure.
-        $networks = array_unique(array_map(fn (string $address): string => str_contains($address, ':') ? implode(':', array_slice(explode(':', $address), 0, 3)) : implode('.', array_slice(explode('.', $address), 0, 3)),
-            array_filter(array_map(fn (ServerSeen $server): ?string => $server->address, $seen->servers), is_string(...))));
+        $networks = [];
+        foreach ($seen->servers as $server) {
+            $network = $server->address === null ? null : self::network($server->address);
+            if ($network !== null) {
+                $networks[str_contains($network, ':')][$network] = true;
+            }
+        }
 
-        return count($networks) === 1 ? [self::finding(DelegationFinding::OneNetwork, network: reset($networks))] : [];
+        // What falls silent with one network is each family by itself: servers beside each other have an address of both.
+        return $networks !== [] && array_filter($networks, fn (array $of): bool => count($of) > 1) === []
+            ? [self::finding(DelegationFinding::OneNetwork, network: implode(', ', array_map(strval(...), array_keys(array_merge(...array_values($networks))))))] : [];
+    }
+
+    private static function network(string $address): ?string
+    {
+        $bytes = filter_var($address, FILTER_VALIDATE_IP) === false ? '' : (string) inet_pton($address);
+
+        return match (strlen($bytes)) {
+            4 => implode('.', array_slice(explode('.', $address), 0, 3)),
+            16 => rtrim((string) inet_ntop(substr($bytes, 0, 6).str_repeat("\0", 10)), ':'),
+            default => null,
+        };
     }
 
     private static function finding(DelegationFinding $tag, string|int ...$with): Finding

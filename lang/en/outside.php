@@ -109,7 +109,7 @@ return [
         'redemptionPeriod' => ['It is deleted and does not answer; it can be restored, at a price', 'the registrar who had it, for the holder'],
     ],
     'holder' => ['name' => 'Name', 'organisation' => 'Organisation', 'street' => 'Street', 'town' => 'Town', 'region' => 'Region', 'postcode' => 'Postcode', 'country' => 'Country', 'voice' => 'Telephone', 'mailbox' => 'E-mail'],
-    'answer' => ['authoritative' => 'answers', 'lame' => 'answers without authority', 'refused' => 'refuses', 'fails' => 'fails', 'no_such_name' => 'knows no such name', 'silent' => 'silent', 'no_address' => 'has no address', 'not_public' => 'not asked: no public address'],
+    'answer' => ['authoritative' => 'answers', 'lame' => 'answers without authority', 'refused' => 'refuses', 'fails' => 'fails', 'no_such_name' => 'knows no such name', 'silent' => 'silent', 'no_address' => 'has no address', 'not_public' => 'not asked: no public address', 'not_asked' => 'not asked: this machine has no IPv6'],
     'record' => [
         'gone' => ['redemption' => 'Deleted: only its registrar can restore it, and only for some days.', 'pending_delete' => 'Deleted for good: nobody can restore it, and it will soon be free for anybody.', 'no_such_name' => 'Its registry has no such name any more: ask its registrar today whether it can be restored.'],
         'empty' => 'No directory has it. That does not prove that the name is free: ask through a registrar.',

@@ -83,9 +83,8 @@ final readonly class Answers
             $addresses = [...$addresses, ...array_values(array_filter($registry->servers, fn (string $address, int $place): bool => $this->hostsOf($registry)[$place] === $name, ARRAY_FILTER_USE_BOTH))];
         }
         $answer->aa = true;
-        if ($type === Message::TYPE_A && $addresses !== []) {
-            $answer->answers = $this->addressRecords($name, $addresses);
-
+        $answer->answers = array_values(array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type));
+        if ($answer->answers !== []) {
             return;
         }
         $this->nothing($answer, Zone::of('example', ['ns.example'], '{"records": []}'), $addresses === []);
@@ -167,7 +166,7 @@ final readonly class Answers
         }
         $addresses = $this->store->addresses($name);
         if ($addresses !== []) {
-            $answer->answers = $type === Message::TYPE_A ? $this->addressRecords($name, $addresses) : [];
+            $answer->answers = array_values(array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type));
             if ($answer->answers === []) {
                 $this->nothing($answer, $zone, false);
             }
@@ -223,7 +222,7 @@ final readonly class Answers
      */
     private function addressRecords(string $host, array $addresses): array
     {
-        return array_map(fn (string $address): Record => new Record($host, Message::TYPE_A, Message::CLASS_IN, self::TTL, $address), $addresses);
+        return array_map(fn (string $address): Record => new Record($host, str_contains($address, ':') ? Message::TYPE_AAAA : Message::TYPE_A, Message::CLASS_IN, self::TTL, $address), $addresses);
     }
 
     /** @return list<string> */

@@ -84,7 +84,7 @@ final class OutsideTest extends TestCase
         $this->house = new House(['behind' => ['SKERRY']]);
         $this->world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [
             ['host' => 'ns1.first-host.example', 'addresses' => ['192.0.2.101']], ['host' => 'ns2.first-host.example', 'addresses' => ['198.51.100.101']],
-            ['host' => 'ns1.other-host.example', 'addresses' => ['203.0.113.101']], ['host' => 'ns.inside-host.example', 'addresses' => ['10.0.0.1']],
+            ['host' => 'ns1.other-host.example', 'addresses' => ['203.0.113.101']], ['host' => 'ns.inside-host.example', 'addresses' => ['10.0.0.1']], ['host' => 'ns.six-host.example', 'addresses' => ['2001:db8::53']],
         ]]);
     }
 
@@ -719,9 +719,10 @@ final class OutsideTest extends TestCase
 
     public function test_name_servers_are_asked_one_by_one(): void
     {
-        $name = $this->registered(otherwise: ['servers' => ['ns1.first-host.example', 'ns.inside-host.example', 'ns.nowhere-host.example'], 'ds' => [['tag' => 60485, 'algorithm' => 5, 'type' => 1, 'digest' => str_repeat('AB', 20)]]]);
+        $name = $this->registered(otherwise: ['servers' => ['ns1.first-host.example', 'ns.inside-host.example', 'ns.nowhere-host.example', 'ns.six-host.example'], 'ds' => [['tag' => 60485, 'algorithm' => 5, 'type' => 1, 'digest' => str_repeat('AB', 20)]]]);
         $servers = $this->servers($name, $seen);
         self::assertSame([Answer::Authoritative, Answer::NotPublic, Answer::NoAddress], [$servers['ns1.first-host.example']->answer, $servers['ns.inside-host.example']->answer, $servers['ns.nowhere-host.example']->answer]);
+        self::assertSame([Answer::NotPublic, '2001:db8::53'], [$servers['ns.six-host.example']->answer, $servers['ns.six-host.example']->address], 'found by its address of version 6');
         self::assertSame([true, 172_800], [$seen->signed, $seen->ttl]);
         self::assertSame([], $this->servers('nobody-'.self::$trials++.'.com', $none));
         self::assertSame([], $none->parent);

@@ -19,6 +19,9 @@ final class AskedServers implements Dns
 {
     private const TYPE_DS = 43;
 
+    /** RFC 1035 §3.4.1, RFC 3596 §2.1. */
+    private const ADDRESSES = [Message::TYPE_A, Message::TYPE_AAAA];
+
     /** Steps from the root, and aliases, after which something goes round in circles. */
     private const DEEP = 10;
 
@@ -31,8 +34,11 @@ final class AskedServers implements Dns
     /** @var array<string, array{list<string>, bool}> addresses of hosts, and whether one is an alias */
     private array $hosts = [];
 
-    /** @param  list<string>  $roots  addresses */
-    public function __construct(private readonly Exchange $exchange, private readonly Hosts $reach, array $roots, private readonly int $atOnce)
+    /**
+     * @param  list<string>  $roots  addresses
+     * @param  bool  $dialsSix  whether this machine reaches IPv6; addresses of it are looked for either way
+     */
+    public function __construct(private readonly Exchange $exchange, private readonly Hosts $reach, array $roots, private readonly int $atOnce, private readonly bool $dialsSix)
     {
         $this->zones[''] = $roots;
     }
@@ -107,13 +113,13 @@ final class AskedServers implements Dns
     {
         $questions = [];
         foreach ($places as $place => [, $address]) {
-            $dialled = $address === null ? null : $this->reach->nameServer($address);
+            $dialled = $address === null ? null : $this->dialled($address);
             if ($dialled !== null) {
                 $questions["soa{$place}"] = [$dialled, $name, Message::TYPE_SOA];
                 $questions["ns{$place}"] = [$dialled, $name, Message::TYPE_NS];
             }
         }
-        $parent = $parents === [] ? null : $this->reach->nameServer($parents[0]);
+        $parent = array_values(array_filter(array_map($this->dialled(...), $parents), is_string(...)))[0] ?? null;
         if ($parent !== null) {
             $questions['ds'] = [$parent, $name, self::TYPE_DS];
         }
@@ -123,7 +129,7 @@ final class AskedServers implements Dns
         foreach ($places as $place => [$host, $address, $isAlias]) {
             $servers[] = match (true) {
                 $address === null => new ServerSeen($host, null, Answer::NoAddress, isAlias: $isAlias),
-                ! isset($questions["soa{$place}"]) => new ServerSeen($host, $address, Answer::NotPublic, isAlias: $isAlias),
+                ! isset($questions["soa{$place}"]) => new ServerSeen($host, $address, $this->reach->nameServer($address) === null ? Answer::NotPublic : Answer::NotAsked, isAlias: $isAlias),
                 default => self::server($host, $address, $isAlias, $answers["soa{$place}"] ?? null, $answers["ns{$place}"] ?? null),
             };
         }
@@ -225,14 +231,15 @@ final class AskedServers implements Dns
         $asked = $host;
         $found = [];
         for ($step = 0; $step < self::DEEP; $step++) {
-            [$answer] = $this->walk($asked, Message::TYPE_A, $within);
-            $answer = $this->below($answer, $asked, $within, Message::TYPE_A);
             $alias = null;
-            foreach ($answer->answers ?? [] as $record) {
-                if ($record->type === Message::TYPE_A && is_string($record->data)) {
-                    $found[] = $record->data;
-                } elseif ($record->type === Message::TYPE_CNAME) {
-                    $alias = self::target($record);
+            foreach (self::ADDRESSES as $type) {
+                [$answer] = $this->walk($asked, $type, $within);
+                foreach ($this->below($answer, $asked, $within, $type)->answers ?? [] as $record) {
+                    if ($record->type === $type && is_string($record->data)) {
+                        $found[] = $record->data;
+                    } elseif ($record->type === Message::TYPE_CNAME) {
+                        $alias = self::target($record);
+                    }
                 }
             }
             if ($found !== [] || $alias === null) {
@@ -271,7 +278,7 @@ final class AskedServers implements Dns
     private function first(array $addresses, string $name, int $type): ?Message
     {
         foreach ($addresses as $address) {
-            $dialled = $this->reach->nameServer($address);
+            $dialled = $this->dialled($address);
             $answer = $dialled === null ? null : $this->exchange->ask(['it' => [$dialled, $name, $type]])['it'];
             if ($answer !== null && in_array($answer->rcode, [Message::RCODE_OK, Message::RCODE_NAME_ERROR], true)) {
                 return $answer;
@@ -279,6 +286,12 @@ final class AskedServers implements Dns
         }
 
         return null;
+    }
+
+    /** Null: nobody outside has it, or this machine can't reach it. */
+    private function dialled(string $address): ?string
+    {
+        return str_contains($address, ':') && ! $this->dialsSix ? null : $this->reach->nameServer($address);
     }
 
     private function forget(): void
@@ -296,7 +309,7 @@ final class AskedServers implements Dns
     {
         $found = [];
         foreach ($message->additional as $record) {
-            if ($record->type === Message::TYPE_A && self::host($record->name) === $host && is_string($record->data)) {
+            if (in_array($record->type, self::ADDRESSES, true) && self::host($record->name) === $host && is_string($record->data)) {
                 $found[] = $record->data;
             }
         }

@@ -64,6 +64,13 @@ final class DelegationTest extends TestCase
     {
         self::assertSame(['lists_differ'], self::found([self::server(0, names: ['ns1.a.example', 'ns3.c.example']), self::server(1, names: ['ns1.a.example', 'ns3.c.example'])]));
         self::assertSame(['one_network'], self::found([self::server(0), self::server(1, address: '192.0.2.9')]));
+        // Both families, each by itself: two servers beside each other have an address of both.
+        $six = fn (int $place, string $address): ServerSeen => self::server($place, Answer::NotAsked, address: $address);
+        self::assertSame(['one_network'], self::found([self::server(0), $six(0, '2001:db8:7::1'), self::server(1, address: '192.0.2.9'), $six(1, '2001:db8:7:ffff::9')]));
+        self::assertSame([], self::found([self::server(0), $six(0, '2001:db8:7::1'), self::server(1, address: '192.0.2.9'), $six(1, '2001:db8:8::1')]));
+        self::assertSame(['one_network'], self::found([$six(0, '2001:db8:7::1'), $six(1, '2001:db8:7::2')]), 'and of those that could not be asked it is not said that they are silent');
+        $found = (new DelegationSeen('a.com', self::BOTH, 3600, false, [$six(0, '2001:DB8:7::1'), $six(1, '2001:db8:0007:1::2')]))->findings();
+        self::assertSame('2001:db8:7', $found[0]->with['network']);
         self::assertSame(['one_server'], self::found([self::server(0, names: [self::BOTH[0]])], [self::BOTH[0]]));
     }
 
