@@ -18,8 +18,9 @@ final readonly class EndPlan
      * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages  from the term itself without gap or overlap: the days on which each begins and ends; null: open
      * @param  list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>  $events  in order: the day, which of the terms' sums is due, whether it is certain
      * @param  int  $ahead  for how many days the registry's record is a year ahead of what was paid: all the grace that it gives after renewing by itself, however much of it the registrar keeps (RFC 3915 §3.1)
+     * @param  int  $plain  the day until which renewing costs what it cost before, as far as anybody says so
      */
-    private function __construct(public array $stages, public array $events, public int $ahead)
+    private function __construct(public array $stages, public array $events, public int $ahead, public int $plain)
     {
     }
 
@@ -32,7 +33,10 @@ final readonly class EndPlan
             $ahead += $phase->phase === Phase::Grace && $phase->cut ? $phase->days : 0;
         }
 
-        return new self($stages, self::events($rules, $terms, $intent, $stages), $ahead);
+        $byRule = $terms->plainAfter === null ? self::plainDays($rules, $stages) : null;
+        $plain = min($terms->plainAfter ?? $byRule ?? 0, self::until($stages, Rescue::Renew) ?? 0);
+
+        return new self($stages, self::events($rules, $terms, $intent, $stages, $plain, $terms->plainAfter !== null || $byRule !== null), $ahead, $plain);
     }
 
     /** The day on which a phase begins; null: there is none like it. */
@@ -81,7 +85,7 @@ final readonly class EndPlan
      * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages
      * @return list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>
      */
-    private static function events(RuleSet $rules, LateTerms $terms, Intent $intent, array $stages): array
+    private static function events(RuleSet $rules, LateTerms $terms, Intent $intent, array $stages, int $plain, bool $isSaid): array
     {
         $events = [];
         if ($intent === Intent::AskClient) {
@@ -93,9 +97,8 @@ final readonly class EndPlan
         $events[] = [EventKind::End, 0, null, true];
         $events[] = self::dark($rules, $terms, $stages);
         $renewable = self::until($stages, Rescue::Renew) ?? 0;
-        $plain = $terms->plainAfter ?? 0;
         if ($plain < $renewable || $terms->restore !== null) {
-            $events[] = [EventKind::LastPlain, min($plain, $renewable), 'late', $terms->plainAfter !== null];
+            $events[] = [EventKind::LastPlain, $plain, 'late', $isSaid];
         }
         $deleted = self::from($stages, Rescue::Restore);
         if ($deleted !== null) {
@@ -134,6 +137,23 @@ final readonly class EndPlan
         }
 
         return [EventKind::Dark, $terms->darkAfter === null ? $at : min($at, $terms->darkAfter), null, true];
+    }
+
+    /**
+     * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages
+     * @return int|null how many days after the end the suffix itself keeps the plain price; null: it says nothing of that
+     */
+    private static function plainDays(RuleSet $rules, array $stages): ?int
+    {
+        $days = null;
+        foreach ($rules->end->value as $place => $phase) {
+            if (! $phase->isPlain) {
+                break;
+            }
+            $days = $stages[$place + 1][2] ?? $days;
+        }
+
+        return $days;
     }
 
     /** @param  list<array{Phase, int|null, int|null, Rescue}>  $stages */

@@ -213,6 +213,12 @@ final readonly class Lifecycle
         return array_values(array_filter($this->events(), fn (Event $event): bool => ! $event->at->hasComeAt($this->now)));
     }
 
+    /** Whether renewing it today costs what it cost before its end. */
+    public function isPlainToday(): bool
+    {
+        return $this->since === null && $this->facts->ends?->plusDays($this->plan->plain ?? 0)->hasComeAt($this->now) === false;
+    }
+
     public function event(EventKind $kind): ?Event
     {
         foreach ($this->plan->events ?? [] as $planned) {

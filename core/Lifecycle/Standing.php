@@ -116,8 +116,8 @@ final readonly class Standing
         return match ($life->phase) {
             Phase::Grace => $plain !== null && $plain->at->epoch < $renewUntil->epoch
                 ? [NextKind::LatePlain, $plain->at, $life->terms->renew, Finding::of(LifecycleFinding::LatePlain, until: $plain->at, last: $renewUntil)]
-                : [NextKind::LateDear, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateDear, until: $renewUntil, last: $lastAtAll)],
-            Phase::Suspended => [NextKind::Suspended, $renewUntil, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::Suspended, until: $renewUntil, last: $lastAtAll)],
+                : [NextKind::LateDear, $renewUntil, $life->isPlainToday() ? $life->terms->renew : $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateDear, until: $renewUntil, last: $lastAtAll)],
+            Phase::Suspended => [NextKind::Suspended, $renewUntil, $life->isPlainToday() ? $life->terms->renew : $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::Suspended, until: $renewUntil, last: $lastAtAll)],
             Phase::Redemption, Phase::Quarantine => [NextKind::Redemption, $lastAtAll, $life->terms->restore, Finding::of(LifecycleFinding::Redemption, until: $lastAtAll)],
             Phase::PendingDelete => [NextKind::PendingDelete, $life->event(EventKind::Released)->at ?? $ends, null, Finding::of(LifecycleFinding::PendingDelete, at: $life->event(EventKind::Released)->at ?? $ends)],
             default => [NextKind::Released, null, null, Finding::of(LifecycleFinding::Released, at: $life->event(EventKind::Released)->at ?? $ends)],

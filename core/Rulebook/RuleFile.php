@@ -220,18 +220,22 @@ final readonly class RuleFile
         }
         $phases = [];
         foreach ($value as $given) {
-            if (! is_array($given) || array_diff(array_keys($given), ['phase', 'days', 'dark', 'rescue', 'registrar_may_cut']) !== []) {
-                throw RulebookError::value($file, 'end', 'phase, days, dark, rescue and, if so, registrar_may_cut', $given);
+            if (! is_array($given) || array_diff(array_keys($given), ['phase', 'days', 'dark', 'rescue', 'registrar_may_cut', 'price']) !== []) {
+                throw RulebookError::value($file, 'end', 'phase, days, dark, rescue and, if so, registrar_may_cut and price', $given);
             }
             $phase = is_string($given['phase'] ?? null) ? Phase::tryFrom($given['phase']) : null;
             $dark = is_string($given['dark'] ?? null) ? Darkness::tryFrom($given['dark']) : null;
             $rescue = is_string($given['rescue'] ?? null) ? Rescue::tryFrom($given['rescue']) : null;
             $days = $given['days'] ?? null;
             $cut = $given['registrar_may_cut'] ?? false;
+            $price = $given['price'] ?? null;
+            if ($price !== null && ($price !== 'plain' || $rescue !== Rescue::Renew)) {
+                throw RulebookError::value($file, 'end', 'price plain, of a phase in which it can be renewed', $given);
+            }
             if ($phase === null || $dark === null || $rescue === null || ! is_bool($cut) || ! is_int($days) || $days < 1 || $days > 999) {
                 throw RulebookError::value($file, 'end', 'a known phase, 1 to 999 days, dark "no", "registrar" or "yes", rescue renew, restore or nothing', $given);
             }
-            $phases[] = new EndPhase($phase, $days, $dark, $rescue, $cut);
+            $phases[] = new EndPhase($phase, $days, $dark, $rescue, $cut, $price === 'plain');
         }
 
         return $phases;

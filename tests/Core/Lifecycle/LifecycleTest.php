@@ -10,11 +10,13 @@ use Acre\Core\Lifecycle\HoldReason;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Lifecycle\Stage;
 use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Term;
+use Acre\Core\Money\Money;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -95,6 +97,21 @@ final class LifecycleTest extends TestCase
         self::assertSame([true, null], $of('bell.com.au', '2027-01-04'));
         self::assertSame([true, null], $of('bell.com', '2027-11-02'));
         self::assertSame([true, null], $of('bell.com.au', '2026-10-06'));
+    }
+
+    /** The registry's terms, from memory: an .au name is renewed for thirty days after its end as before it, and doesn't answer meanwhile. */
+    public function test_where_a_registry_keeps_the_plain_price_after_the_end(): void
+    {
+        $terms = new LateTerms(renew: Money::of('19.00', 'AUD'), late: Money::of('40.00', 'AUD'));
+        $life = Given::life('bell.com.au', ends: '2026-09-20', terms: $terms);
+        self::assertSame([Phase::Suspended, true, '2026-10-20'], [$life->phase, $life->isPlainToday(), $life->event(EventKind::LastAtAll)?->at->iso()]);
+        self::assertSame('2026-09-20', $life->event(EventKind::Dark)?->at->iso());
+        $standing = Standing::of($life);
+        self::assertSame([NextKind::Suspended, '2026-10-20', '19.00'], [$standing->next, $standing->at?->iso(), $standing->sum?->decimal()]);
+        // A registrar that says otherwise is believed.
+        $registrars = Given::life('bell.com.au', ends: '2026-09-20', terms: new LateTerms(plainAfter: 5, renew: Money::of('19.00', 'AUD'), late: Money::of('40.00', 'AUD')));
+        self::assertSame(['2026-09-25', '59.00'], [$registrars->event(EventKind::LastPlain)?->at->iso(), Standing::of($registrars)->sum?->decimal()]);
+        self::assertSame(Phase::PendingDelete, Given::life('bell.com.au', ends: '2026-09-06')->phase);
     }
 
     public function test_a_status_of_the_record_proves_the_phase(): void
