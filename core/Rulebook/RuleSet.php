@@ -5,6 +5,14 @@ declare(strict_types=1);
 namespace Acre\Core\Rulebook;
 
 use Acre\Core\Lifecycle\EndPlans;
+use Acre\Core\Rulebook\Reading\Choice;
+use Acre\Core\Rulebook\Reading\Flag;
+use Acre\Core\Rulebook\Reading\Number;
+use Acre\Core\Rulebook\Reading\Phases;
+use Acre\Core\Rulebook\Reading\RuleIs;
+use Acre\Core\Rulebook\Reading\Whole;
+use ReflectionAttribute;
+use ReflectionClass;
 
 /** What one suffix demands and allows at one instant. */
 final readonly class RuleSet
@@ -39,29 +47,55 @@ final readonly class RuleSet
     public function __construct(
         public string $suffix,
         public bool $isDefault,
-        public Rule $leastYears,
-        public Rule $mostYears,
-        public Rule $yearsAhead,
-        public Rule $end,
-        public Rule $lastDark,
-        public Rule $holdAfterCreated,
-        public Rule $holdAfterMoved,
-        public Rule $showsEnd,
-        public Rule $renewableFrom,
-        public Rule $movesBy,
-        public Rule $moveAdds,
-        public Rule $codeDays,
-        public Rule $hasLock,
-        public Rule $privacyAllowed,
-        public Rule $presenceNeeded,
-        public Rule $holderValidated,
-        public Rule $verifyDays,
-        public Rule $registrantHold,
-        public Rule $registrantConfirms,
-        public Rule $roles,
-        public Rule $published,
+        #[Number('least_years')] public Rule $leastYears,
+        #[Number('most_years')] public Rule $mostYears,
+        #[Number('years_ahead')] public Rule $yearsAhead,
+        #[Phases('end')] public Rule $end,
+        #[Number('last_dark_days')] public Rule $lastDark,
+        #[Number('hold_after_created_days')] public Rule $holdAfterCreated,
+        #[Number('hold_after_moved_days')] public Rule $holdAfterMoved,
+        #[Flag('shows_end')] public Rule $showsEnd,
+        #[Number('renewable_from_days')] public Rule $renewableFrom,
+        #[Choice('moves_by', MovesBy::class)] public Rule $movesBy,
+        #[Number('move_adds_years')] public Rule $moveAdds,
+        #[Number('code_days')] public Rule $codeDays,
+        #[Flag('has_lock')] public Rule $hasLock,
+        #[Flag('privacy_allowed')] public Rule $privacyAllowed,
+        #[Flag('presence_needed')] public Rule $presenceNeeded,
+        #[Flag('holder_validated')] public Rule $holderValidated,
+        #[Number('verify_days')] public Rule $verifyDays,
+        #[Number('registrant_hold_days')] public Rule $registrantHold,
+        #[Choice('registrant_confirms', RegistrantConfirms::class)] public Rule $registrantConfirms,
+        #[Whole('roles', Roles::class)] public Rule $roles,
+        #[Whole('published', Published::class)] public Rule $published,
     ) {
         $this->plans = new EndPlans;
+    }
+
+    /**
+     * How each rule is read, by the property that it is.
+     *
+     * @return array<string, RuleIs>
+     */
+    public static function readers(): array
+    {
+        /** @var array<string, RuleIs> $readers */
+        static $readers = [];
+        if ($readers === []) {
+            foreach ((new ReflectionClass(self::class))->getConstructor()?->getParameters() ?? [] as $parameter) {
+                foreach ($parameter->getAttributes(RuleIs::class, ReflectionAttribute::IS_INSTANCEOF) as $attribute) {
+                    $readers[$parameter->getName()] = $attribute->newInstance();
+                }
+            }
+        }
+
+        return $readers;
+    }
+
+    /** @param  array<string, Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>>>  $rules  by property */
+    public static function of(string $suffix, bool $isDefault, array $rules): self
+    {
+        return (new ReflectionClass(self::class))->newInstance(...['suffix' => $suffix, 'isDefault' => $isDefault, ...$rules]);
     }
 
     /** Whether a name may carry a transfer lock: where the rules are not known, one that is written down is believed. */

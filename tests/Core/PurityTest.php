@@ -38,7 +38,7 @@ final class PurityTest extends TestCase
         $foreign = [];
         foreach ($tokens as $place => $token) {
             $before = $tokens[$place - 1]->text ?? '';
-            $isCall = $token->is([T_STRING, T_NAME_FULLY_QUALIFIED]) && ($tokens[$place + 1]->text ?? '') === '(' && ! in_array($before, ['->', '?->', '::', 'function', 'new'], true);
+            $isCall = $token->is([T_STRING, T_NAME_FULLY_QUALIFIED]) && ($tokens[$place + 1]->text ?? '') === '(' && ! in_array($before, ['->', '?->', '::', 'function', 'new', '#['], true);
             if (! $isCall) {
                 continue;
             }
