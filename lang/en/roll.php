@@ -18,7 +18,7 @@ return [
     'or' => ' or ',
     'choice' => ['held' => ['held' => 'held', 'watched' => 'only watched'], 'auto_renew' => ['on' => 'on', 'off' => 'off']],
     'days' => ['before' => 'before :day', 'after' => 'after :day', 'on' => 'on :day', 'between' => 'from :from to :to', 'in' => 'in :year'],
-    'ends_in' => 'ending :days', 'ends_from' => 'ending from', 'to' => 'to', 'created_from' => 'Registered from', 'any' => 'any',
+    'ends_in' => 'ending :days', 'ends_from' => 'ending from', 'narrow_days' => 'Narrow to these days', 'to' => 'to', 'created_from' => 'Registered from', 'any' => 'any',
     'no_days' => '“:given” is no span of days: it is written 2026-10-01..2026-12-31, and the first must not be after the last.',
     'count' => ['held' => '{1} One name|[2,*] :told names', 'only' => '{1} One name that is only watched|[2,*] :told names that are only watched', 'and_watched' => '{1} and one that is only watched,|[2,*] and :told that are only watched,', 'none' => 'No name', 'more' => 'More than :told names'],
     'held_for' => 'held for :value', 'at' => 'at :value', 'at_account' => 'in account :value', 'every_name' => 'every name',

@@ -147,7 +147,9 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD)->go('/roll');
         $window->find('.sentence details.word:has(.narrow-form) > summary')->click();
-        $window->choose('#facet-lock', 'off')->type('#facet-suffix', 'com')->press('Show these');
+        $window->find('details.choices:has(input[name="lock[]"]) > summary')->click();
+        $window->find('input[name="lock[]"][value=off]')->click();
+        $window->type('#facet-suffix', 'com')->press('Show these');
         self::assertStringContainsString('under .com (without), lock off (without)', $window->text('.sentence'));
         $shown = $window->count('table.roll tbody tr');
         self::assertGreaterThan(2, $shown);
@@ -535,8 +537,9 @@ final class JourneyTest extends TestCase
     public function test_the_roll_is_narrowed_to_several_values_and_days(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/roll');
-        $window->driver->executeScript('document.querySelector(".narrow-form").closest("details").open = true; document.querySelectorAll(".narrow-form details").forEach((one) => { one.open = true; })');
+        $window->find('.sentence details.word:has(.narrow-form) > summary')->click();
         foreach (['phase[]' => ['grace', 'redemption'], 'auto_renew[]' => ['off']] as $name => $values) {
+            $window->find("details.choices:has(input[name='{$name}']) > summary")->click();
             foreach ($values as $value) {
                 $window->find("input[name='{$name}'][value='{$value}']")->click();
             }

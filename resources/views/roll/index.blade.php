@@ -67,7 +67,7 @@
                 @include('roll.sentence', ['without' => 'ending'])
                 <label for="ends-from">{{ __('roll.ends_from') }}</label> <input type="date" id="ends-from" name="ends_from" value="{{ $filter->endsIn?->from?->date() }}">
                 <label for="ends-to">{{ __('roll.to') }}</label> <input type="date" id="ends-to" name="ends_to" value="{{ $filter->endsIn?->to?->date() }}">
-                <button>Show these</button>
+                <button>{{ __('roll.narrow_days') }}</button>
             </form>
         </x-word>,
         <x-word :label="__('roll.sort.'.$filter->sort->value)">
