@@ -186,16 +186,16 @@ final readonly class Lifecycle
     /** The end if it is renewed for one more year, or for the least that the registry sells. */
     public function renewedUntil(): ?Instant
     {
-        return $this->facts->ends === null ? null : Term::extend($this->facts->created, $this->facts->ends, max(1, $this->rules->leastYears->value));
+        return $this->facts->ends === null ? null : Term::extend($this->facts->created, $this->facts->ends, max(12, $this->rules->leastMonths->value));
     }
 
     /** The end that it has by now if it has renewed by itself at each of them. */
     public function renewedByNow(): ?Instant
     {
-        $step = max(1, $this->rules->leastYears->value);
+        $step = max(12, $this->rules->leastMonths->value);
         $until = $this->renewedUntil();
-        for ($years = 2 * $step; $this->facts->ends !== null && $until?->hasComeAt($this->now) === true; $years += $step) {
-            $until = Term::extend($this->facts->created, $this->facts->ends, $years);
+        for ($months = 2 * $step; $this->facts->ends !== null && $until?->hasComeAt($this->now) === true; $months += $step) {
+            $until = Term::extend($this->facts->created, $this->facts->ends, $months);
         }
 
         return $until;

@@ -7,25 +7,26 @@ namespace Acre\Core\Lifecycle;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
 
-/** Years added to a name's end, as registries add them. */
+/** Terms added to a name's end, as registries add them. */
 final class Term
 {
     /**
-     * The end after so many more years. Counted from the first date where the end is an anniversary of it, so that a
+     * The end after so many more months. Counted from the first date where the end is an anniversary of it, so that a
      * name of 29 February comes back to that day in leap years, however often it was renewed.
      */
-    public static function extend(?Instant $created, Instant $ends, int $years): Instant
+    public static function extend(?Instant $created, Instant $ends, int $months): Instant
     {
         if ($created !== null) {
-            $run = (int) substr($ends->date(), 0, 4) - (int) substr($created->date(), 0, 4);
-            if ($run > 0 && $created->plusYears($run)->date() === $ends->date()) {
-                $extended = $created->plusYears($run + $years);
+            [$from, $to] = [$created->date(), $ends->date()];
+            $run = 12 * ((int) substr($to, 0, 4) - (int) substr($from, 0, 4)) + (int) substr($to, 5, 2) - (int) substr($from, 5, 2);
+            if ($run > 0 && $created->plusMonths($run)->date() === $to) {
+                $extended = $created->plusMonths($run + $months);
 
                 return Instant::second($ends->epoch + $extended->toDay()->epoch - $ends->toDay()->epoch)->to($ends->precision);
             }
         }
 
-        return $ends->plusYears($years);
+        return $ends->plusMonths($months);
     }
 
     /** From when it can be renewed at all; null: at any time. */
@@ -41,8 +42,8 @@ final class Term
             return 0;
         }
         $limit = $now->plusYears($rules->yearsAhead->value);
-        for ($years = $rules->mostYears->value; $years >= $rules->leastYears->value; $years--) {
-            if (! self::extend($created, $ends, $years)->isAfter($limit)) {
+        for ($years = $rules->mostYears->value; $years > 0 && 12 * $years >= $rules->leastMonths->value; $years--) {
+            if (! self::extend($created, $ends, 12 * $years)->isAfter($limit)) {
                 return $years;
             }
         }

@@ -138,9 +138,9 @@ final readonly class Drift
     private static function end(Held $held, Record $record, Seen $seen, ?Seen $registrars, Instant $now): array
     {
         $here = $held->facts->ends;
-        $there = $record->paidUntil($held->leastYears);
+        $there = $record->paidUntil($held->leastMonths);
         // Counted from the first day on, a term that began on 29 February ends on that day again: backwards from its end it wouldn't.
-        if ($here !== null && $there !== null && $there !== $record->ends && $record->ends !== null && Term::extend($held->facts->created, $here, $held->leastYears)->compare($record->ends) === 0) {
+        if ($here !== null && $there !== null && $there !== $record->ends && $record->ends !== null && Term::extend($held->facts->created, $here, $held->leastMonths)->compare($record->ends) === 0) {
             $there = $here;
         }
         $isDeleted = Status::proven($record->statuses)?->isDeleted() === true;

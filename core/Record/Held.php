@@ -18,7 +18,7 @@ final readonly class Held
      * @param  bool  $isMoving  whether a movement of ours is under way
      * @param  array<string, Instant>  $writtenAt  when each fact was last written down, by its column, where that is known
      * @param  PublishedRecord|null  $published  what is to be read of its holder; null: who that is, is not known
-     * @param  int  $leastYears  for which its registry renews at least, and by itself
+     * @param  int  $leastMonths  for which its registry renews at least, and by itself
      * @param  bool  $isTold  whether it is known what the registrar was told to show
      */
     public function __construct(
@@ -30,7 +30,7 @@ final readonly class Held
         public array $writtenAt = [],
         public ?PublishedRecord $published = null,
         public bool $isTold = false,
-        public int $leastYears = 1,
+        public int $leastMonths = 12,
     ) {
     }
 

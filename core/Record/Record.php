@@ -103,11 +103,11 @@ final readonly class Record
      * The end of the term that was paid for. In the grace after an end that the registry renewed by itself its record is a
      * term ahead (RFC 3915 §3.1), and is taken back if the registrar deletes the name.
      *
-     * @param  int  $leastYears  of such a term
+     * @param  int  $leastMonths  of such a term
      */
-    public function paidUntil(int $leastYears = 1): ?Instant
+    public function paidUntil(int $leastMonths = 12): ?Instant
     {
-        return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod) ? $this->ends->plusYears(-$leastYears) : $this->ends;
+        return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod) ? $this->ends->plusMonths(-$leastMonths) : $this->ends;
     }
 
     /** @return list<string> which of its parts are others than in another record: `registrar`, `ends`, `created`, `statuses`, `servers`, `holder`, `signed` */

@@ -22,7 +22,7 @@ final readonly class RuleSet
 
     /**
      * @param  bool  $isDefault  the suffix has no file of its own, so cautious values stand in
-     * @param  Rule<int>  $leastYears  the shortest term that is sold
+     * @param  Rule<int>  $leastMonths  the shortest term that is sold
      * @param  Rule<int>  $mostYears  the longest term that is sold at once
      * @param  Rule<int>  $yearsAhead  how far ahead of today a name's end may lie
      * @param  Rule<list<EndPhase>>  $end  what follows the end of the paid term, in order
@@ -47,7 +47,7 @@ final readonly class RuleSet
     public function __construct(
         public string $suffix,
         public bool $isDefault,
-        #[Number('least_years')] public Rule $leastYears,
+        #[Number('least_months')] public Rule $leastMonths,
         #[Number('most_years')] public Rule $mostYears,
         #[Number('years_ahead')] public Rule $yearsAhead,
         #[Phases('end')] public Rule $end,

@@ -3,8 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'months' => '{1} 1 month|[2,*] :count months', 'years' => '{1} 1 year|[2,*] :count years',
     'rule' => [
-        'least_years' => 'Shortest term, years', 'most_years' => 'Longest term at once, years', 'years_ahead' => 'Never further ahead than, years', 'end' => 'What follows the end',
+        'least_months' => 'Shortest term, months', 'most_years' => 'Longest term at once, years', 'years_ahead' => 'Never further ahead than, years', 'end' => 'What follows the end',
         'last_dark_days' => 'Dark for the last renewable days', 'renewable_from_days' => 'Renewable from, days before the end (0: any time)', 'hold_after_created_days' => 'May not move after it was registered, days',
         'hold_after_moved_days' => 'May not move after a move, days', 'moves_by' => 'Moves to another registrar', 'move_adds_years' => 'A move adds, years', 'code_days' => 'A code is good for, days (0: no limit)',
         'has_lock' => 'Registrars can lock it', 'privacy_allowed' => 'A privacy service may stand in the record', 'presence_needed' => 'The holder must live or sit somewhere', 'holder_validated' => 'The registry checks the holder',

@@ -97,7 +97,7 @@ final class RecordRenewal extends DeedInBooks implements Undoable
     /** @param  array<string, mixed>  $terms */
     private static function newEnd(CaseFile $file, array $terms): ?Instant
     {
-        return $file->facts->ends === null ? null : Term::extend($file->facts->created, $file->facts->ends, self::years($terms));
+        return $file->facts->ends === null ? null : Term::extend($file->facts->created, $file->facts->ends, 12 * self::years($terms));
     }
 
     private static function put(CaseFile $file, ?Instant $ends, DocketLine $line, Instant $now): void

@@ -49,7 +49,7 @@ final readonly class HeldFacts
             $changes = array_values(array_filter([$file->guard?->changed, $written[$id][DriftField::Holder->value] ?? null]));
             $since = $changes === [] ? [] : [DriftField::Holder->value => Instant::latest(...$changes)];
             $held[$id] = new Held($file->facts, $file->servers, $file->account->registrarName, $behind[$file->account->registrar] ?? [], $file->waiting !== null, $since + ($written[$id] ?? []), // What our own books say since is not what its registrar has.
-                $file->guard?->told === null ? $published : null, $file->told !== null, max(1, $this->book->for($file->facts->name->suffix(), $now)->leastYears->value));
+                $file->guard?->told === null ? $published : null, $file->told !== null, max(1, $this->book->for($file->facts->name->suffix(), $now)->leastMonths->value));
         }
 
         return $held;

@@ -8,7 +8,7 @@
         @foreach ($sets as $set)
             <tr>
                 <th scope="row"><a class="name" href="{{ route('rulebook.show', $set->suffix) }}">.{{ $set->suffix }}</a></th>
-                <td data-label="Terms">{{ $set->leastYears->value === $set->mostYears->value ? $set->mostYears->value : $set->leastYears->value.' to '.$set->mostYears->value }} {{ $set->mostYears->value === 1 ? 'year' : 'years' }}</td>
+                <td data-label="Terms">{{ $set->leastMonths->value % 12 === 0 ? ($set->leastMonths->value === 12 * $set->mostYears->value ? '' : ($set->leastMonths->value / 12).' to ') : trans_choice('rulebook.months', $set->leastMonths->value).' to ' }}{{ trans_choice('rulebook.years', $set->mostYears->value) }}</td>
                 <td data-label="After the end">{{ $set->end->value === [] ? 'nothing known' : collect($set->end->value)->map(fn ($p) => $words->say('words.phase_short.'.$p->phase->value).' '.$p->days)->join(', ') }}</td>
                 <td data-label="Moves by">{{ $set->movesBy->value->value }}</td>
                 <td data-label="A move adds">{{ $set->moveAdds->value === 0 ? 'nothing' : ($set->moveAdds->value === 1 ? 'a year' : $set->moveAdds->value.' years') }}</td>

@@ -185,7 +185,7 @@ final class DriftTest extends TestCase
     public function test_the_term_that_a_registry_adds_is_its_own_least_one(): void
     {
         $found = fn (string $created, string $held, string $seen, int $least): array => array_map(fn (Drift $drift): string => $drift->tag->value, Drift::between(
-            new Held(new NameFacts(DomainName::of('wickerby-bells.com'), Instant::of($created), Instant::of($held), lock: Lock::Off), self::SERVERS, 'Pellbridge', ['Anchorage'], false, leastYears: $least),
+            new Held(new NameFacts(DomainName::of('wickerby-bells.com'), Instant::of($created), Instant::of($held), lock: Lock::Off), self::SERVERS, 'Pellbridge', ['Anchorage'], false, leastMonths: 12 * $least),
             [new Seen(Source::Registry, self::record(ends: $seen, statuses: [Status::Ok, Status::AutoRenewPeriod], created: $created), Instant::of('2028-03-02T08:00:00Z'))], Instant::of('2028-03-02T09:00:00Z'),
         ));
         self::assertSame([], $found('2024-02-29', '2028-02-29', '2029-02-28', 1));

@@ -41,7 +41,7 @@ final class RulebookTest extends TestCase
         $result = (new Validator)->validate($data, (string) file_get_contents(self::FOLDER.'/schema.json'));
         self::assertTrue($result->isValid(), (string) $result);
         $rules = RuleFile::read($path)->at(Instant::of('2026-10-06'), 'any');
-        self::assertGreaterThanOrEqual($rules->leastYears->value, $rules->mostYears->value);
+        self::assertGreaterThanOrEqual($rules->leastMonths->value, 12 * $rules->mostYears->value);
     }
 
     public function test_a_suffix_without_a_file_gets_the_default_that_says_so(): void
@@ -75,7 +75,8 @@ final class RulebookTest extends TestCase
         self::assertSame([Phase::Quarantine, '2026-10-30'], [$nl->phase, $nl->event(EventKind::LastAtAll)?->at->iso()]);
         self::assertFalse(Given::life('bell.de')->rules->showsEnd->value);
         self::assertSame(5, Given::life('bell.com.au', created: '2021-10-06', ends: '2026-10-06')->addableYears());
-        self::assertSame(2, Given::life('bell.ai')->rules->leastYears->value);
+        self::assertSame(24, Given::life('bell.ai')->rules->leastMonths->value);
+        self::assertSame([3, '2027-09-20'], [Given::life('bell.nl')->rules->leastMonths->value, Given::life('bell.nl', ends: '2026-09-20')->renewedUntil()?->iso()], 'sold by the quarter, expected for a year');
         self::assertSame('2029-11-02', Given::life('bell.ai')->renewedUntil()?->iso());
     }
 
@@ -95,7 +96,7 @@ final class RulebookTest extends TestCase
     /** @return iterable<string, array{string, string, string}> */
     public static function broken(): iterable
     {
-        yield 'a key that nobody knows' => ['least_years:', "fewest_years:\n    - { value: 1, mark: mem, source: x, from: \"2000-01-01\" }\n  least_years:", 'fewest_years'];
+        yield 'a key that nobody knows' => ['least_months:', "fewest_years:\n    - { value: 1, mark: mem, source: x, from: \"2000-01-01\" }\n  least_months:", 'fewest_years'];
         yield 'a mark that is none' => ['mark: mem', 'mark: sure', 'pub, cp or mem'];
         yield 'a value without a source' => [', source: "registry\'s terms, from memory"', '', 'source'];
         yield 'a number that is a text' => ['value: 10', 'value: ten', 'whole number'];
