@@ -10,10 +10,14 @@ use RuntimeException;
 /** The schemas of EPP, cut from the published texts, and our own extension's beside them. */
 final readonly class EppSchemas
 {
-    /** Where each stands. */
-    private const IN = [5730 => ['eppcom-1.0', 'epp-1.0'], 5732 => ['host-1.0'], 5731 => ['domain-1.0'], 5733 => ['contact-1.0'], 3915 => ['rgp-1.0'], 5910 => ['secDNS-1.1'], 8748 => ['epp:fee-1.0']];
+    /** Where each stands, and is kept as it was published: `schemas/LICENCE.txt`. */
+    private const IN = [5730 => ['eppcom-1.0', 'epp-1.0'], 5732 => ['host-1.0'], 5731 => ['domain-1.0'], 5733 => ['contact-1.0'], 5910 => ['secDNS-1.1'], 8748 => ['epp:fee-1.0']];
+
+    private const KEPT = __DIR__.'/schemas';
 
     private const OWN = 'urn:acre-roll:params:xml:ns:account-1.0';
+
+    private const GRACE = 'urn:ietf:params:xml:ns:rgp-1.0';
 
     private string $folder;
 
@@ -22,18 +26,49 @@ final readonly class EppSchemas
         $this->folder = sys_get_temp_dir().'/acre-schemas-'.getmypid().'-'.bin2hex(random_bytes(3));
         mkdir($this->folder);
         $imports = '';
+        foreach (array_merge(...array_values(self::IN)) as $name) {
+            copy(self::KEPT.'/'.self::file($name), "{$this->folder}/".self::file($name));
+            $imports .= "<import namespace=\"urn:ietf:params:xml:ns:{$name}\" schemaLocation=\"".self::file($name).'"/>';
+        }
+        file_put_contents("{$this->folder}/rgp-1.0.xsd", self::grace());
+        copy(dirname(__DIR__, 2).'/docs/account-1.0.xsd', "{$this->folder}/account.xsd");
+        $imports .= '<import namespace="'.self::GRACE.'" schemaLocation="rgp-1.0.xsd"/><import namespace="'.self::OWN.'" schemaLocation="account.xsd"/>';
+        file_put_contents("{$this->folder}/all.xsd", "<schema xmlns=\"http://www.w3.org/2001/XMLSchema\" targetNamespace=\"urn:acre:all\">{$imports}</schema>");
+    }
+
+    /** @return list<string> those that are kept otherwise than they were published */
+    public static function differing(): array
+    {
+        $differ = [];
         foreach (self::IN as $rfc => $names) {
-            preg_match_all('/^ *<schema\b.*?<\/schema>/ms', Published::whole($rfc), $found);
             foreach ($names as $name) {
-                $file = strtr($name, ':', '-').'.xsd';
-                $schema = array_values(array_filter($found[0], fn (string $text): bool => str_contains($text, "targetNamespace=\"urn:ietf:params:xml:ns:{$name}\"")));
-                file_put_contents("{$this->folder}/{$file}", '<?xml version="1.0" encoding="UTF-8"?>'.($schema[0] ?? throw new RuntimeException("RFC {$rfc} has no schema {$name}.")));
-                $imports .= "<import namespace=\"urn:ietf:params:xml:ns:{$name}\" schemaLocation=\"{$file}\"/>";
+                $published = (string) preg_replace('/[ \t]+$/m', '', self::published($rfc, $name));
+                if (trim((string) strstr((string) file_get_contents(self::KEPT.'/'.self::file($name)), "\n")) !== trim($published)) {
+                    $differ[] = $name;
+                }
             }
         }
-        copy(dirname(__DIR__, 2).'/docs/account-1.0.xsd', "{$this->folder}/account.xsd");
-        $imports .= '<import namespace="'.self::OWN.'" schemaLocation="account.xsd"/>';
-        file_put_contents("{$this->folder}/all.xsd", "<schema xmlns=\"http://www.w3.org/2001/XMLSchema\" targetNamespace=\"urn:acre:all\">{$imports}</schema>");
+
+        return $differ;
+    }
+
+    /** RFC 3915 is older than that licence: its schema is read from the text where that is there, and else what is of it passes. */
+    private static function grace(): string
+    {
+        return Published::isThere() ? '<?xml version="1.0" encoding="UTF-8"?>'.self::published(3915, 'rgp-1.0')
+            : '<schema xmlns="http://www.w3.org/2001/XMLSchema" targetNamespace="'.self::GRACE.'"><element name="update"/><element name="infData"/><element name="upData"/></schema>';
+    }
+
+    private static function published(int $rfc, string $name): string
+    {
+        preg_match_all('/^ *<schema\b.*?<\/schema>/ms', Published::whole($rfc), $found);
+
+        return array_values(array_filter($found[0], fn (string $text): bool => str_contains($text, "targetNamespace=\"urn:ietf:params:xml:ns:{$name}\"")))[0] ?? throw new RuntimeException("RFC {$rfc} has no schema {$name}.");
+    }
+
+    private static function file(string $name): string
+    {
+        return strtr($name, ':', '-').'.xsd';
     }
 
     /** What is wrong with a frame; null: nothing. */

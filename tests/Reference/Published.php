@@ -7,6 +7,11 @@ namespace Tests\Reference;
 /** The published texts that `./acre test reference --all` keeps under var/. Tests that read them are of the group `published`. */
 final class Published
 {
+    public static function isThere(): bool
+    {
+        return is_dir(dirname(__DIR__, 2).'/var/published/RFC/links');
+    }
+
     public static function rfc(int $number): string
     {
         $file = dirname(__DIR__, 2)."/var/published/RFC/links/rfc{$number}.txt.gz";
