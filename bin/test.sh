@@ -73,11 +73,25 @@ phpunit() {
   DB_DATABASE=acre_test $as php -d memory_limit=1G vendor/bin/phpunit "$@" --log-junit "$record" || code=$?
 }
 
+# On a second core, what talks to nobody outside, in a database of its own; the token keeps its files apart.
+beside_begins() {
+  fresh_database acre_beside
+  step "tests beside: $*"
+  (DB_DATABASE=acre_beside TEST_TOKEN=beside as_run php -d memory_limit=1G vendor/bin/phpunit "$@" --log-junit "$LARAVEL_STORAGE_PATH/junit-beside.xml" > "$DATA/log/beside.log" 2>&1) &
+  beside=$!
+}
+beside_ends() {
+  step "tests beside have ended"
+  wait "$beside" || code=$?
+  cat "$DATA/log/beside.log"
+  records+=("$LARAVEL_STORAGE_PATH/junit-beside.xml")
+}
+
 run_tests() {
   local part='' all=no suites faults=no groups=(--exclude-group published) only=() started=$SECONDS
   while [ $# -gt 0 ]; do case $1 in --all) all=yes ;; --filter=*) only=("$1") ;; *) part=$1 ;; esac; shift; done
   case $part in
-    '') suites=Core,Wire,Standin,Feature,Reference,Browser; faults=light ;;
+    '') suites=Browser; faults=light ;;
     core) suites=Core,Wire,Standin ;;
     feature) suites=Feature ;;
     browser) suites=Browser ;;
@@ -96,8 +110,13 @@ run_tests() {
   test_stack test
   fresh_database acre_test
   if [[ $suites = *Browser* || $faults = heavy ]]; then serve_demo; fi
-  local code=0 records=()
-  if [ -n "$suites" ]; then phpunit as_run first --testsuite="$suites" "${groups[@]}" "${only[@]}"; fi
+  local code=0 records=() beside
+  if [ -z "$part" ]; then
+    beside_begins --testsuite=Core,Wire,Standin,Feature --exclude-group world "${groups[@]}" "${only[@]}"
+    phpunit as_run world --testsuite=Feature --group world "${only[@]}"
+    phpunit as_run first --testsuite=Reference,Browser "${groups[@]}" "${only[@]}"
+    beside_ends
+  elif [ -n "$suites" ]; then phpunit as_run first --testsuite="$suites" "${groups[@]}" "${only[@]}"; fi
   # What kills other users' processes and asks the supervisor must be its starter.
   case $faults in
     light) phpunit env faults --testsuite=Faults --exclude-group=heavy "${only[@]}" ;;

@@ -28,10 +28,12 @@ use App\Models\Secret;
 use App\Outside\Registrar\GatePin;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** A registrar behind the simulated bridge, over its socket and in every weather; what it is asked and answers is held against docs/bridge.yaml in tests/Reference. */
+#[Group('world')]
 final class BridgeTest extends TestCase
 {
     use Worldly;

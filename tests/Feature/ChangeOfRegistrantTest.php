@@ -30,9 +30,11 @@ use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Another legal holder for names: judged per suffix before it starts, both asked by letter, then the registrar told; the one before kept with their time. */
+#[Group('world')]
 final class ChangeOfRegistrantTest extends TestCase
 {
     use PressesDeeds;

@@ -22,9 +22,11 @@ use App\Support\TradeClock;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** Who stands behind names: contacts, roles, mailboxes, and what is at risk. */
+#[Group('world')]
 final class ContactsTest extends TestCase
 {
     use Worldly;

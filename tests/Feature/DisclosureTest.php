@@ -45,9 +45,11 @@ use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** What the world reads of holders: patterns, the record that is to come, and the deed that makes it so. */
+#[Group('world')]
 final class DisclosureTest extends TestCase
 {
     use Worldly;

@@ -54,10 +54,12 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Handovers told by wire to the simulated registrar, over its socket and in every weather: nothing lost, nothing done twice. */
+#[Group('world')]
 final class GateTest extends TestCase
 {
     use PressesDeeds;

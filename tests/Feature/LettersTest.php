@@ -34,10 +34,12 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** Letters given to the simulated post over its socket, what becomes of them, and the links in them. */
+#[Group('world')]
 final class LettersTest extends TestCase
 {
     use Worldly;

@@ -22,10 +22,12 @@ use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use PHPUnit\Framework\Attributes\Group;
 use RuntimeException;
 use Tests\TestCase;
 
 /** Whatever directories say of one name of fifty, or however long they take for it, its neighbours do not notice. */
+#[Group('world')]
 final class OddDirectoriesTest extends TestCase
 {
     use Scripted;

@@ -28,11 +28,13 @@ use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use RuntimeException;
 use Tests\TestCase;
 
 /** Whatever a registrar says of one name, or fails to say, costs that name or that message: its neighbours do not notice. */
+#[Group('world')]
 final class OddGateTest extends TestCase
 {
     use Scripted;

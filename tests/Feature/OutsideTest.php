@@ -54,12 +54,14 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 use Tests\Until;
 
 /** Asking the simulated world over its sockets, keeping what it said, and settling where it disagrees. Every test adds names of its own to the world. */
+#[Group('world')]
 final class OutsideTest extends TestCase
 {
     use PressesDeeds;

@@ -22,10 +22,12 @@ use App\Queries\Verification\ReadBoard;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
 use ReflectionMethod;
 use Tests\TestCase;
 
 /** Mailboxes that must be verified: letters that ask, what becomes of them, answers, and the board. */
+#[Group('world')]
 final class VerificationTest extends TestCase
 {
     use Worldly;

@@ -118,7 +118,7 @@ final class EppSchemaTest extends TestCase
         $random = new Randomizer(new Mt19937(5731));
         $commands = [...self::commands(), AccountUpdate::disclose('bell.com', ['organisation']), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'), new AccountInfo('40718')];
         $refused = 0;
-        for ($run = 0; $run < 1_500; $run++) {
+        for ($run = 0; $run < 500; $run++) {
             $command = $commands[$random->getInt(0, count($commands) - 1)];
             $frame = self::spoilt(strtr(EppFrame::command($command, 'ABC-1'), ['example.com' => 'bell.com', 'example.net' => 'poor.com']), $random);
             $gate = new Gatehouse;
@@ -135,7 +135,7 @@ final class EppSchemaTest extends TestCase
             }
             $gate->tearDown();
         }
-        self::assertGreaterThan(500, $refused);
+        self::assertGreaterThan(160, $refused);
     }
 
     private function assertValid(string $frame): void
