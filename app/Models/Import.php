@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $whole whether it is everything in the account
  * @property array{columns?: list<string>, order?: string} $matched
  * @property array{clients?: list<int>, accounts?: list<int>, registrars?: list<int>} $made what was written down because it named them
+ * @property string|null $because why it is right where it says otherwise than a registry gave
  * @property ImportState $state
  * @property int $rows_total
  * @property int $rows_seen

@@ -48,6 +48,7 @@ return [
     'cut' => ':value… (:length characters in the file; the first :most are kept)',
     'column' => 'column :number', 'also' => ':heading (:number)',
     'order' => ['ymd' => 'year, month, day', 'dmy' => 'day, month, year', 'mdy' => 'month, day, year'],
+    'why_needed' => 'Say why the list is right: it changes what a registry gave.', 'overrides' => '{1} One line changes what a registry gave. Say why the list is right.|[2,*] :told lines change what a registry gave. Say why the list is right.',
     'whole_of_what' => 'A list of everything needs its account: choose it.',
     'account_elsewhere' => 'This account is at another registrar than the one chosen above.',
     'died' => 'The work on this list stopped. What is written stays written; it is tried again by itself, and goes on where it was.',

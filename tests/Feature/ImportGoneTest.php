@@ -6,7 +6,9 @@ namespace Tests\Feature;
 
 use App\Models\Account;
 use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\Registrar;
+use App\Models\Registration;
 use App\Support\Row;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -177,5 +179,26 @@ final class ImportGoneTest extends TestCase
         };
         self::assertArrayNotHasKey('order', $orders('31/01/2027'));
         self::assertSame('dmy', $orders('03/04/2027')['order'] ?? null);
+    }
+
+    public function test_whoever_overrides_what_a_registry_gave_says_why(): void
+    {
+        $name = $this->house->name('bell.com', facts: ['sources' => ['ends_on' => ['from' => 'directory', 'at' => '2026-10-01']]]);
+        $this->house->name('peal.com');
+        $write = function (string $list, string $because): Import {
+            $import = $this->upload($list, ['account' => $this->house->ours->id]);
+            $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+            $this->post("/bring-in/{$import->id}/write", ['because' => $because]);
+
+            return $import->refresh();
+        };
+        // What a person wrote is nobody's but theirs.
+        self::assertSame(ImportState::Done, $write("name,ends\npeal.com,2029-01-01\n", '')->state);
+        $import = $write("name,ends\nbell.com,2029-11-02\npeal.com,2029-02-01\n", ' ');
+        self::assertSame(ImportState::Read, $import->state);
+        $this->get("/bring-in/{$import->id}")->assertSee('One line changes what a registry gave')->assertSee('Say why the list is right: it changes what a registry gave.');
+        $this->post("/bring-in/{$import->id}/write", ['because' => 'paid by telephone'])->assertSessionHasNoErrors();
+        self::assertSame('2029-11-02', Registration::query()->where('name_id', $name->id)->sole()->ends_on?->date());
+        $this->get('/names/bell.com/history')->assertSee('paid by telephone');
     }
 }

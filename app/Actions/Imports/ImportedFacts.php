@@ -11,7 +11,8 @@ use Acre\Core\Time\Precision;
 /** What a line says of a name, as columns of its registration. */
 final class ImportedFacts
 {
-    private const COLUMNS = [
+    /** Of a registration, by the field of a list; of the others it has several, or none. */
+    public const COLUMNS = [
         'created' => 'created_on', 'ends' => 'ends_on', 'moved' => 'moved_on', 'statuses' => 'statuses', 'raw' => 'raw', 'intent' => 'intent', 'lock' => 'lock',
         'reference' => 'reference', 'disclosure' => 'disclosure', 'servers' => 'servers',
     ];

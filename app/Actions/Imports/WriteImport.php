@@ -79,7 +79,7 @@ final readonly class WriteImport
             [$id, $version, $event] = $written[$row->text('ascii')] ?? [null, null, ''];
             if ($id !== null) {
                 $said[$id] = ImportedFacts::registrant($row->text('verdict') === 'changed' ? ImportedFacts::after($row->json('changes')) : $row->json('facts'));
-                $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $list, 'line' => $row->int('line')]];
+                $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $list, 'line' => $row->int('line')] + ($event === 'brought_in_again' && $import->because !== null ? ['because' => $import->because] : [])];
             }
             $done[] = ['import_id' => $list, 'line' => $row->int('line'), 'version' => $version];
         }

@@ -13,6 +13,7 @@ use App\Actions\Imports\ImportHabits;
 use App\Actions\Imports\LookIntoList;
 use App\Actions\Imports\MatchColumns;
 use App\Actions\Imports\MissingFrom;
+use App\Actions\Imports\Overridden;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\StartImport;
 use App\Actions\Imports\TakeBackImport;
@@ -36,7 +37,7 @@ use Illuminate\View\View;
 /** Bringing names in: a list, its columns, its preview, and then the writing of it in the queue. */
 final readonly class ImportController
 {
-    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private ImportHabits $habits, private TakeBackImport $back, private StartImport $start, private LookIntoList $look, private DiscardImport $discard, private Storage $storage)
+    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private ImportHabits $habits, private TakeBackImport $back, private StartImport $start, private LookIntoList $look, private DiscardImport $discard, private Overridden $overridden, private Storage $storage)
     {
     }
 
@@ -86,6 +87,7 @@ final readonly class ImportController
                 'clients' => $import->state === ImportState::Read ? $this->missing->clients($import) : [],
                 'accounts' => $import->state === ImportState::Read ? $this->missing->accounts($import) : [],
                 'touched' => $import->state === ImportState::Done ? $this->back->touched($import) : [],
+                'overridden' => $import->state === ImportState::Read ? $this->overridden->count($import) : 0,
                 'words' => $this->words,
             ]),
         };
@@ -146,15 +148,19 @@ final readonly class ImportController
 
     public function write(Import $import, WriteRequest $request): RedirectResponse
     {
-        $this->database->transaction(function () use ($import, $request): void {
+        $because = trim($request->word('because'));
+        if ($because === '' && $this->overridden->count($import) > 0) {
+            return to_route('bring-in.show', $import)->withInput(OldInput::of($request))->withErrors(['because' => __('imports.why_needed')]);
+        }
+        $this->database->transaction(function () use ($import, $request, $because): void {
             $locked = Import::query()->lockForUpdate()->findOrFail($import->id);
             if ($locked->state !== ImportState::Read) {
                 return;
             }
             $made = $this->missing->create($request->person(), $locked, $request->texts('clients'), $request->texts('accounts'));
             $counts = $this->read->counts($locked);
-            $locked->update(['state' => ImportState::Writing, 'made' => array_merge_recursive($locked->made, $made), 'rows_written' => 0, 'rows_total' => $counts['new'] + $counts['changed'] + ($counts['missing'] ?? 0)]);
-            $this->log->write('list_written', 'import', $import->id, $counts, $request->person()->id);
+            $locked->update(['state' => ImportState::Writing, 'made' => array_merge_recursive($locked->made, $made), 'because' => $because === '' ? null : $because, 'rows_written' => 0, 'rows_total' => $counts['new'] + $counts['changed'] + ($counts['missing'] ?? 0)]);
+            $this->log->write('list_written', 'import', $import->id, $counts + ($because === '' ? [] : ['because' => $because]), $request->person()->id);
             WorkImport::dispatch($import->id)->afterCommit();
             WorkImport::dispatch($import->id)->afterCommit();
         });

@@ -11,6 +11,9 @@
     @include('imports.rows')
     <form method="post" action="{{ route('bring-in.write', $import) }}" id="write" data-once>
         @csrf
+        @if ($overridden > 0)
+            <fieldset class="card fields"><legend class="hide">{{ __('names.history.why') }}</legend><p>{{ trans_choice('imports.overrides', $overridden, ['told' => number_format($overridden)]) }}</p><x-field name="because" :label="__('names.history.why')" maxlength="500" required/></fieldset>
+        @endif
         @foreach (['clients' => [$clients, 'clients are named that nobody has written down yet. Those ticked are made:'], 'accounts' => [$accounts, 'accounts at '.$import->registrar->name.' are named that nobody has written down yet. Those ticked are made, as the house’s own:']] as $key => [$missing, $says])
             @if ($missing !== [])
                 <fieldset class="card fields"><legend class="hide">{{ ucfirst($key) }}</legend><p>{{ count($missing) }} {{ count($missing) === 1 ? str_replace([$key.' ', ' are named', 'Those ticked are made'], [rtrim($key, 's').' ', ' is named', 'If ticked it is made'], $says) : $says }}</p>
