@@ -8,6 +8,8 @@ use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Finding\Cure;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Record\RecordFinding;
+use Acre\Core\Rulebook\MovesBy;
+use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\RecordRenewal;
 use App\Actions\Deeds\Deed;
@@ -16,34 +18,34 @@ use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\PutServersBack;
 use App\Queries\Names\CaseFile;
+use App\Support\TradeClock;
 
-/** What takes a finding away, in words: with the address where it is done, or saying how it is done elsewhere. */
+/** What takes findings away, in words: with the address where it is done, or saying how it is done elsewhere. */
 final readonly class CureInWords
 {
-    /** @param  string|null  $address  null: it is not done here, and the words say where */
-    private function __construct(public string $said, public ?string $address)
+    public function __construct(private Rulebook $book, private TradeClock $clock, private Words $words)
     {
     }
 
     /**
      * @param  list<Finding>  $findings
      * @param  int|null  $receiverId  the account that names are to go to; null: they go nowhere
-     * @return list<self> one of each cure; what nothing takes away has none
+     * @return list<CureTold> one of each cure; what nothing takes away has none
      */
-    public static function of(array $findings, CaseFile $file, Words $words, ?int $receiverId = null): array
+    public function of(array $findings, CaseFile $file, ?int $receiverId = null): array
     {
         $cures = [];
         foreach ($findings as $finding) {
             $cure = $finding->tag->cure();
             if ($cure !== null && $cure !== Cure::LeaveOut) {
-                $cures[$cure->value] ??= self::one($cure, $finding, $file, $words, $receiverId);
+                $cures[$cure->value] ??= $this->one($cure, $finding, $file, $receiverId);
             }
         }
 
         return array_values($cures);
     }
 
-    private static function one(Cure $cure, Finding $finding, CaseFile $file, Words $words, ?int $receiverId): self
+    private function one(Cure $cure, Finding $finding, CaseFile $file, ?int $receiverId): CureTold
     {
         $name = $file->facts->name->ascii;
         $address = match ($cure) {
@@ -53,7 +55,8 @@ final readonly class CureInWords
             Cure::ChangeIntent => self::deed(ChangeIntent::class, $name),
             Cure::RenewFirst => self::deed(RecordRenewal::class, $name),
             Cure::SetLock => self::deed(ChangeLock::class, $name, ['lock' => 'on']),
-            Cure::MoveRegistrar => self::deed(AskCode::class, $name),
+            // Where a name goes by tag there is no code to ask for.
+            Cure::MoveRegistrar => $this->book->for($file->facts->name->suffix(), $this->clock->now())->movesBy->value === MovesBy::Code ? self::deed(AskCode::class, $name) : null,
             Cure::ChangeServers => $finding->tag === RecordFinding::ServersChanged ? self::deed(PutServersBack::class, $name) : null,
             Cure::SayWho => self::deed(ChangeRegistrant::class, $name),
             Cure::TellRegistrar => $file->guard === null ? null : self::deed(ChangeRegistrant::class, $name, ['contact' => (string) $file->guard->contact, 'correct' => '1']),
@@ -65,9 +68,9 @@ final readonly class CureInWords
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";
         $docket = $finding->with['docket'] ?? '';
-        $with = ['registrar' => $file->account->registrarName, 'docket' => is_int($docket) ? $docket : ''];
+        $with = ['registrar' => $file->account->registrarName, 'docket' => is_int($docket) ? $docket : '', 'suffix' => $file->facts->name->suffix()];
 
-        return new self($words->sayOr($key, $words->say("words.cure.{$cure->value}", $with), $with), $address);
+        return new CureTold($this->words->sayOr($key, $this->words->say("words.cure.{$cure->value}", $with), $with), $address);
     }
 
     /**

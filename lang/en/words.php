@@ -43,7 +43,7 @@ return [
     'cure_elsewhere' => [
         'restore_first' => 'Have :registrar restore it, then record its new end', 'wait' => 'Wait: nobody can make it shorter', 'lift_hold' => 'Ask :registrar why it is on hold, and have that lifted',
         'keep_copy' => 'Keep a copy of what is there, before it moves', 'ask_host' => 'Ask whoever runs that server to correct it', 'change_servers' => 'Change its name servers on :registrar’s own page',
-        'ask_receiver' => 'Choose the receiving account above', 'see_docket' => 'See the docket', 'tell_registrar' => 'Tell :registrar on its own page', 'gain_access' => 'Ask :registrar for a way in',
+        'move_registrar' => 'Transfer it instead: under .:suffix its registrar changes the tag, on the other registrar’s name', 'ask_receiver' => 'Choose the receiving account above', 'see_docket' => 'See the docket', 'tell_registrar' => 'Tell :registrar on its own page', 'gain_access' => 'Ask :registrar for a way in',
         'another_person' => 'Give a second person a way in at :registrar', 'other_card' => 'Have another card kept at :registrar', 'say_way_back' => 'Ask :registrar for the way back in', 'keep_apart' => 'Keep registrar and web host apart',
     ],
     'prior' => ['nobody' => 'nobody is written down'],

@@ -95,7 +95,7 @@ final class WordsTest extends TestCase
         $seen = [];
         foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases(), ...BookFinding::cases(), ...RegistrantFinding::cases(), ...ContactFinding::cases(), ...DisclosureFinding::cases(), ...CustodyFinding::cases(), ...RecordFinding::cases(), ...DelegationFinding::cases()] as $tag) {
             $finding = Finding::of($tag, Effect::Worth, null, ...array_combine($tag->arguments(), array_map(fn (string $argument): int|string => $argument === 'docket' ? 7 : 'x', $tag->arguments())));
-            foreach (CureInWords::of([$finding], $file, app(Words::class)) as $cure) {
+            foreach (app(CureInWords::class)->of([$finding], $file) as $cure) {
                 $of = $tag->cure()->value ?? '';
                 $seen[] = $of;
                 self::assertNotSame('', $cure->said);
@@ -107,6 +107,10 @@ final class WordsTest extends TestCase
                 }
             }
         }
+        // A .uk name goes by tag: there is no code to ask for.
+        $uk = $house->name('bell.co.uk');
+        $moved = app(CureInWords::class)->of([Finding::of(MovementFinding::OtherRegistrar, Effect::Stops, null, ...array_combine(MovementFinding::OtherRegistrar->arguments(), array_map(fn (): string => 'x', MovementFinding::OtherRegistrar->arguments())))], app(CaseFiles::class)->of([$uk->id], app(TradeClock::class)->now())[$uk->id])[0];
+        self::assertSame([null, true], [$moved->address, str_contains($moved->said, 'under .co.uk its registrar changes the tag')]);
         self::assertEqualsCanonicalizing(array_column(array_filter(Cure::cases(), fn (Cure $cure): bool => $cure !== Cure::LeaveOut), 'value'), array_values(array_unique($seen)));
     }
 

@@ -26,7 +26,8 @@
         @endforeach
     </p>
     @can('prepare')
-        @php($cures = App\View\CureInWords::of(array_values(array_filter($standing->findings, fn ($finding) => $finding->tag->cost() !== Acre\Core\Finding\Cost::Attention)), $file, $words))
+        @inject('cured', App\View\CureInWords::class)
+        @php($cures = $cured->of(array_values(array_filter($standing->findings, fn ($finding) => $finding->tag->cost() !== Acre\Core\Finding\Cost::Attention)), $file))
         @if ($cures !== [])<p class="cures"><span class="label">{{ __('names.cures') }}</span> @foreach ($cures as $cure)<span class="cure">@if ($cure->address === null){{ $cure->said }}@else<a class="button" href="{{ $cure->address }}">{{ $cure->said }}</a>@endif</span>@endforeach</p>@endif
     @endcan
     @foreach ($file->drifts as $drift)
