@@ -76,7 +76,7 @@ final class RoughInputTest extends TestCase
     public function test_whatever_one_word_of_an_address_says_it_is_answered(): void
     {
         $pages = [
-            '/roll' => ['client', 'registrar', 'account', 'q', 'ending', 'sort', 'after', 'from', 'suffix', 'phase', 'intent', 'lock', 'disclosure', 'server', 'registrant', 'contact', 'created', 'word', 'finding', 'view'], '/rounds' => ['whose', 'all'], '/find' => ['q'],
+            '/roll' => ['client', 'registrar', 'account', 'q', 'ending', 'sort', 'after', 'from', 'suffix', 'phase', 'intent', 'lock', 'disclosure', 'server', 'registrant', 'contact', 'created', 'word', 'finding', 'view', 'held', 'auto_renew', 'ends_from', 'ends_to', 'created_from', 'created_to'], "/clients/{$this->house->foundry->id}/merge" => ['other'], '/deeds/put_servers_back' => ['of', 'name', 'without'], '/deeds/take_back' => ['docket', 'name'], '/roll/calendar.ics' => ['held', 'suffix', 'ending', 'created'], '/rounds' => ['whose', 'all'], '/find' => ['q'],
             '/dockets' => ['state', 'cursor'], '/contacts' => ['q', 'client', 'risk', 'unused', 'after'], '/contacts/alike' => ['page'], '/verification' => ['after'], '/drift' => ['kind', 'page', 'cursor'], '/drift?kind=left' => ['cursor'], '/clients' => ['page'], '/received' => ['page'],
             '/rulebook/com' => ['created', 'ends', 'moved', 'lead', 'intent'], '/names/bell.com' => ['on'], '/deeds/change_intent' => ['of', 'name', 'intent', 'rows', 'without'], '/deeds/change_registrant' => ['of', 'name', 'contact', 'agreement', 'agent'],
             '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'contact', 'agent', 'q'], '/log' => ['person', 'event', 'q', 'before'],
@@ -84,7 +84,7 @@ final class RoughInputTest extends TestCase
         $this->actingAs($this->house->owner);
         foreach ($pages as $path => $words) {
             foreach ($words as $word) {
-                foreach (['x', "'", "\x80", '99999999999999999999', ['x'], '2026-13-45 00:00:00+00~1', '2026-10-06 25:00:00+00~1', '0001-01-01', '9223372036854775808', base64_encode('{"id":1}'), base64_encode('{"id":"x","_pointsToNextItems":true}')] as $said) {
+                foreach (['x', "'", "\x80", '99999999999999999999', ['x'], '..', '2026-01-01..', '..2026-13-45', '9999-12-31..', 'a,b,,c', str_repeat('x,', 400), '2026-13-45 00:00:00+00~1', '2026-10-06 25:00:00+00~1', '0001-01-01', '9223372036854775808', base64_encode('{"id":1}'), base64_encode('{"id":"x","_pointsToNextItems":true}')] as $said) {
                     $address = $path.(str_contains($path, '?') ? '&' : '?').http_build_query([...str_starts_with($path, '/deeds') || $path === '/hand-over' ? ['name' => 'bell.com'] : [], $word => $said]);
                     self::assertContains($this->get($address)->getStatusCode(), [200, 302, 404, 422], $address);
                 }
@@ -96,7 +96,7 @@ final class RoughInputTest extends TestCase
     {
         $forms = [
             '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'token', 'shown', 'act'], '/hand-over/list' => ['names'], '/clients' => ['name', 'mailbox'], '/accounts' => ['registrar_id', 'number', 'access'],
-            "/registrars/{$this->house->skerry->id}/prices" => ['suffix', 'action', 'amount', 'currency', 'tax_percent', 'since'], '/sheaf' => ['names'], '/bring-in' => ['registrar', 'account', 'client', 'list'],
+            "/registrars/{$this->house->skerry->id}/prices" => ['suffix', 'action', 'amount', 'currency', 'tax_percent', 'since'], '/sheaf' => ['names'], '/bring-in' => ['registrar', 'account', 'client', 'list', 'new_registrar', 'new_account'], "/clients/{$this->house->foundry->id}/merge" => ['other'],
             '/registrars' => ['name', 'receiver_by', 'confirms', 'accept_days', 'extras'],
         ];
         foreach ($forms as $path => $keys) {
