@@ -103,23 +103,4 @@ final readonly class RuleSet
     {
         return $this->hasLock->value || $this->isDefault;
     }
-
-    /** The end of the time in which the name can still be renewed at all, by the suffix's own rules. */
-    public function renewableDays(): int
-    {
-        $days = 0;
-        foreach ($this->end->value as $phase) {
-            if ($phase->rescue === Rescue::Renew) {
-                $days += $phase->days;
-            }
-        }
-
-        return $days;
-    }
-
-    /** Days from the end of the term until the name is free again. */
-    public function releaseDays(): int
-    {
-        return array_sum(array_map(fn (EndPhase $phase): int => $phase->days, $this->end->value));
-    }
 }
