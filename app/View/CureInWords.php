@@ -42,7 +42,8 @@ final readonly class CureInWords
             }
         }
 
-        return array_values($cures);
+        // What is switched off because it is late comes back with its renewal.
+        return array_values(isset($cures[Cure::RenewFirst->value]) || isset($cures[Cure::RestoreFirst->value]) ? array_diff_key($cures, [Cure::LiftHold->value => true]) : $cures);
     }
 
     private function one(Cure $cure, Finding $finding, CaseFile $file, ?int $receiverId): CureTold

@@ -168,4 +168,14 @@ final class FolioTest extends TestCase
         $this->actingAs($this->house->clerk)->put('/names/bell.com', $form)->assertSessionHasErrors('ends_on');
         $this->put('/names/bell.com', ['ends_on' => '2027-02-30'] + $form)->assertSessionHasErrors('ends_on');
     }
+
+    /** A late .uk name is switched off until it is renewed (common practice): nobody has to be asked why. */
+    public function test_what_is_to_be_done_stands_under_the_sentence(): void
+    {
+        $this->house->name('late.co.uk', facts: ['ends_on' => Instant::of('2026-09-01'), 'statuses' => ['serverHold']]);
+        $this->house->name('held.com', facts: ['statuses' => ['serverHold']]);
+        $this->actingAs($this->house->clerk)->get('/names/late.co.uk')->assertSeeInOrder(['What to do:', '/deeds/record_renewal?name=late.co.uk', 'Renew it, and record it'], false)->assertDontSee('why it is on hold');
+        $this->get('/names/held.com')->assertSee('Ask Skerry Registrations why it is on hold');
+        $this->actingAs($this->house->reader)->get('/names/late.co.uk')->assertDontSee('What to do:');
+    }
 }
