@@ -43,7 +43,7 @@ final readonly class CureInWords
         }
 
         // What is switched off because it is late comes back with its renewal.
-        return array_values(isset($cures[Cure::RenewFirst->value]) || isset($cures[Cure::RestoreFirst->value]) ? array_diff_key($cures, [Cure::LiftHold->value => true]) : $cures);
+        return array_values($file->facts->ends?->hasComeAt($this->clock->now()) === true && array_intersect_key($cures, [Cure::RenewFirst->value => 1, Cure::RestoreFirst->value => 1]) !== [] ? array_diff_key($cures, [Cure::LiftHold->value => true]) : $cures);
     }
 
     private function one(Cure $cure, Finding $finding, CaseFile $file, ?int $receiverId): CureTold
