@@ -140,6 +140,16 @@ final class SignInTest extends TestCase
         Queue::assertPushed(SendPost::class);
     }
 
+    public function test_a_password_changed_twice_on_one_day_is_told_twice(): void
+    {
+        Queue::fake([SendPost::class]);
+        $maud = User::query()->create(['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => true, 'password' => self::PASSWORD]);
+        foreach ([[self::PASSWORD, 'eight herring gulls'], ['eight herring gulls', 'nine herring gulls']] as [$before, $after]) {
+            $this->actingAs($maud->refresh())->put('/me/password', ['current_password' => $before, 'password' => $after, 'password_confirmation' => $after])->assertSessionHasNoErrors()->assertRedirect();
+        }
+        self::assertSame(2, Letter::query()->where('kind', 'way_in')->where('about', 'password')->count());
+    }
+
     public function test_what_a_role_does_not_allow_stands_in_the_log_once_a_page(): void
     {
         $maud = User::query()->create(['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => true, 'password' => self::PASSWORD]);
