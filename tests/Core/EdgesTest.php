@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Acre\Core\Contact\Address;
+use Acre\Core\Contact\Country;
+use Acre\Core\Contact\Mailbox;
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Drawing\Axis;
+use Acre\Core\Drawing\Tick;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
@@ -19,6 +24,7 @@ use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Name\DomainName;
+use Acre\Core\Name\NameError;
 use Acre\Core\Record\Certainty;
 use Acre\Core\Record\Drift;
 use Acre\Core\Record\Held;
@@ -159,5 +165,51 @@ final class EdgesTest extends TestCase
             unlink($folder.'/'.str_replace('_', '-', $flag).'.yaml');
         }
         rmdir($folder);
+    }
+
+    public function test_an_address_is_empty_only_without_any_part(): void
+    {
+        self::assertTrue(Address::of([], null, null, null, null)->isEmpty());
+        foreach ([[['4 Tenter Lane'], null, null, null, null], [[], 'Wickerby', null, null, null], [[], null, 'North Sound', null, null], [[], null, null, 'WS1 4AB', null], [[], null, null, null, Country::of('GB')]] as $parts) {
+            self::assertFalse(Address::of(...$parts)->isEmpty());
+        }
+    }
+
+    /** RFC 5321 §4.5.3.1.1: 64 octets before the @; RFC 1035 §2.3.4: 63 in a label. */
+    public function test_the_longest_local_part_and_the_longest_label(): void
+    {
+        self::assertNotNull(Mailbox::tryOf(str_repeat('a', 64).'@bells.example'));
+        self::assertNull(Mailbox::tryOf(str_repeat('a', 65).'@bells.example'));
+        self::assertSame(67, strlen(DomainName::of(str_repeat('a', 63).'.com')->ascii));
+        $this->expectException(NameError::class);
+        DomainName::of(str_repeat('a', 64).'.com');
+    }
+
+    /** Of the public suffix list: everything directly below .ck is a suffix, but for www. */
+    public function test_a_rule_with_a_star(): void
+    {
+        self::assertSame(['shop.ck', 'ck'], [DomainName::of('bell.shop.ck')->suffix(), DomainName::of('www.ck')->suffix()]);
+    }
+
+    public function test_years_are_labelled_as_often_as_there_is_room(): void
+    {
+        $axis = Axis::ofYears(Instant::of('2020-05-01'), Instant::of('2026-03-01'));
+        $labels = fn (float $width): array => array_map(fn (Tick $tick): string => $tick->label, $axis->years($width));
+        self::assertSame(['2020', '2021', '2022', '2023', '2024', '2025', '2026'], $labels(1_000));
+        self::assertSame(['2020', '', '', '', '2024', '', ''], $labels(100));
+        self::assertSame([0.0, 100.0, 100.0], [$axis->at(Instant::of('2019-01-01')), $axis->at(Instant::of('2027-01-01')), $axis->at(Instant::of('2030-01-01'))]);
+        self::assertSame(42.86, round($axis->at(Instant::of('2023-01-01')), 2));
+    }
+
+    public function test_a_record_differs_in_what_is_another(): void
+    {
+        $of = fn (?string $registrar = 'Skerry', string $ends = '2027-11-02', array $statuses = [Status::Ok], ?array $servers = ['ns1.a.example'], ?bool $signed = false): Record => new Record(
+            'bell.com', Source::Registry, $registrar, statuses: array_values(array_filter($statuses, fn (mixed $one): bool => $one instanceof Status)), ends: Instant::of($ends), servers: $servers === null ? null : array_values(array_filter($servers, is_string(...))), signed: $signed,
+        );
+        self::assertSame([], $of()->differsFrom($of()));
+        self::assertSame(['registrar'], $of('Oriel')->differsFrom($of()));
+        self::assertSame(['ends'], $of(ends: '2028-11-02')->differsFrom($of()));
+        self::assertSame(['statuses', 'signed'], $of(statuses: [Status::ClientHold], signed: true)->differsFrom($of()));
+        self::assertSame(['servers'], $of(servers: null)->differsFrom($of()));
     }
 }

@@ -14,6 +14,8 @@ use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\HostUpdate;
 use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\Transfer;
+use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\Availability;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
@@ -34,6 +36,7 @@ use Acre\Wire\Xml\XmlError;
 use DateTimeImmutable;
 use DOMDocument;
 use DOMElement;
+use LogicException;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -241,5 +244,27 @@ final class EppTest extends TestCase
     public function test_what_a_code_means_for_the_session(EppCode $code, bool $isSuccess, bool $ends, bool $isServers): void
     {
         self::assertSame([$isSuccess, $ends, $isServers], [$code->isSuccess(), $code->endsSession(), $code->isServers()]);
+    }
+
+    /** RFC 5730 §3: 1500 and the 25xx close the connection. */
+    #[TestWith([1500, true])]
+    #[TestWith([2500, true])]
+    #[TestWith([2502, true])]
+    #[TestWith([2400, false])]
+    #[TestWith([1000, false])]
+    public function test_what_closes_the_connection(int $code, bool $ends): void
+    {
+        self::assertSame($ends, EppCode::from($code)->endsSession());
+    }
+
+    public function test_an_update_changes_what_is_said_and_nothing_else(): void
+    {
+        $frame = fn (DomainUpdate $update): string => EppFrame::command($update, 'ABC-1');
+        self::assertStringNotContainsString('domain:chg', $frame(new DomainUpdate('bell.com', new DomainChange(['ns1.a.example']))));
+        self::assertStringContainsString('<domain:chg><domain:registrant>R-1</domain:registrant></domain:chg>', $frame(new DomainUpdate('bell.com', registrant: 'R-1')));
+        self::assertStringNotContainsString('domain:registrant', $frame(new DomainUpdate('bell.com', code: '2fooBAR')));
+        self::assertMatchesRegularExpression('~<domain:chg ?/>|<domain:chg></domain:chg>~', $frame(new DomainUpdate('bell.com', restore: true)));
+        $this->expectException(LogicException::class);
+        new Transfer(EppObject::Host, TransferStep::Request, 'ns1.a.example');
     }
 }
