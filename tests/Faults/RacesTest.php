@@ -12,6 +12,7 @@ use App\Actions\Deeds\SettleDocket;
 use App\Actions\Gates\SetGatePassword;
 use App\Actions\Proofs\VerifyProofs;
 use App\Actions\Standings\MakeStandings;
+use App\Models\Client;
 use App\Models\Confirmation;
 use App\Models\Docket;
 use App\Models\DocketState;
@@ -118,6 +119,8 @@ final class RacesTest extends TestCase
             'standings of two workers' => fn (self $test): array => $test->standings('standings'),
             'looking outside, and a list' => fn (self $test): array => $test->list('look'),
             'two lists with the same names' => fn (self $test): array => $test->list('import'),
+            'names given to a client, and that client merged' => fn (self $test): array => $test->clients(true),
+            'a client merged, and names given to it' => fn (self $test): array => $test->clients(false),
             'two edits of a contact' => fn (self $test): array => $test->contact(),
             'two Owners who demote each other' => fn (self $test): array => $test->owners(),
         ];
@@ -341,6 +344,23 @@ final class RacesTest extends TestCase
         DB::table('import_rows')->insert(array_map(fn (int $line, array $row): array => ['import_id' => $import->id, 'line' => $line + 1] + $row, array_keys($rows), $rows));
 
         return $import;
+    }
+
+    /** @return array{list<string>, list<string>, Closure(): void} */
+    private function clients(bool $givesFirst): array
+    {
+        $names = $this->names(5);
+        [$kept, $other] = array_map(fn (string $of): Client => Client::query()->create(['name' => "{$of} ".self::$trials]), ['Kept', 'Other']);
+        DB::table('holdings')->whereIn('name_id', array_slice($names, 3))->update(['client_id' => $other->id]);
+        $docket = $this->settled('give_to_client', array_slice($names, 0, 3), ['client' => $other->id]);
+        $hands = [['begin', (string) $docket->id], ['merge-clients', (string) $kept->id, (string) $other->id]];
+
+        return [...($givesFirst ? $hands : array_reverse($hands)), function () use ($docket, $names, $kept, $other): void {
+            app(BeginDocketLines::class)->handle($docket->id);
+            self::assertSame(['done' => 3], $this->lines($docket));
+            self::assertSame(5, DB::table('holdings')->whereIn('name_id', $names)->whereRaw('upper_inf(span)')->where('client_id', $kept->id)->count());
+            self::assertSame([0, $kept->id], [DB::table('holdings')->where('client_id', $other->id)->count(), $other->refresh()->merged_into]);
+        }];
     }
 
     /** @return array{list<string>, list<string>, Closure(): void} */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Clients\MergeClients;
 use App\Actions\Contacts\SaveContact;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
@@ -62,6 +63,7 @@ match ($step) {
     'agree' => app(SideAnswers::class)->yes($word),
     'carry-agreed' => app(GoOnConfirmed::class)->handle($id),
     'standings' => app(MakeStandings::class)->due(),
+    'merge-clients' => app(MergeClients::class)->handle($by(), Client::query()->findOrFail($id), Client::query()->findOrFail($ids[1] ?? 0)),
     'save-client' => app(SaveRow::class)->handle($by(), $client = Client::query()->findOrFail($id), ['name' => $client->name.'!'], $client->version),
     'save-name' => app(ChangeFacts::class)->handle($by(), $name = Name::query()->findOrFail($id), ['intent' => 'lapse', 'registrant' => 'Somebody '.getmypid()], Registration::query()->where('name_id', $id)->whereRaw('upper_inf(span)')->firstOrFail()->version),
     'save-contact' => app(SaveContact::class)->change($by(), $contact = Contact::query()->with('today.mailbox')->findOrFail($id), Acre\Core\Contact\Contact::of($contact->kind, 'Peal Trust '.getmypid(), null, $contact->today->value($contact->kind)->address, null, $contact->today->value($contact->kind)->mailbox), null, $contact->version),

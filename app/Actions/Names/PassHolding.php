@@ -7,7 +7,6 @@ namespace App\Actions\Names;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Deeds\DeedError;
-use App\Models\Client;
 use App\Models\Holding;
 use App\Queries\Names\CaseFile;
 use App\Support\Dates;
@@ -42,8 +41,6 @@ final readonly class PassHolding
             $on = $since->plusSeconds(1);
         }
         $held->update(['span' => Span::of($since, $on)]);
-        // Prepared for one that has become part of another since, it is for that.
-        $clientId = Client::query()->whereKey($clientId)->value('merged_into') ?? $clientId;
         Holding::query()->create([
             'name_id' => $file->nameId, 'registration_id' => $file->registrationId, 'account_id' => $accountId, 'client_id' => $clientId, 'span' => Span::since($on), 'docket_id' => $docketId,
         ]);
