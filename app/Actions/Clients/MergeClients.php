@@ -25,6 +25,9 @@ final readonly class MergeClients
     public function handle(User $user, Client $kept, Client $other): bool
     {
         $done = $this->database->transaction(function () use ($user, $kept, $other): bool {
+            // In the order in which all lock: dockets, names, the rest.
+            $this->database->select("SELECT id FROM dockets WHERE state IN (?, ?) AND terms ->> 'client' = ? ORDER BY id FOR UPDATE", [DocketState::Prepared->value, DocketState::Settled->value, (string) $other->id]);
+            $this->database->select('SELECT id FROM names WHERE id IN (SELECT name_id FROM holdings WHERE client_id = ? UNION SELECT name_id FROM watchings WHERE client_id = ?) ORDER BY id FOR UPDATE', [$other->id, $other->id]);
             $locked = Client::query()->whereKey([$kept->id, $other->id])->standing()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             $kept = $locked->get($kept->id);
             $other = $locked->get($other->id);
