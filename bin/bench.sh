@@ -31,6 +31,7 @@ bench() {
   case "${1:-}" in
     outside) $php acre:bench-outside ;;
     people) shift; $php acre:bench-people "$@" ;;
+    list) ACRE_WORLD=off $php acre:bench --list="${2:-100000}" ;;
     uploads) bench_uploads ;;
     *)
       local sizes=1000,100000 size pages=()

@@ -46,17 +46,22 @@ final class Bench extends Command
     /** Lines of the list that is brought in. */
     private const LIST = 100_000;
 
-    protected $signature = 'acre:bench {--pages= : the databases whose pages are measured, smallest first}';
+    protected $signature = 'acre:bench {--pages= : the databases whose pages are measured, smallest first} {--list= : only a list of so many lines}';
 
     protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
 
     public function handle(TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, ReadImport $read, PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin): int
     {
+        if ($this->option('list') !== null) {
+            $this->bringIn($read, (int) $this->option('list'));
+
+            return self::SUCCESS;
+        }
         $this->pages();
         $this->core($files, $book, $clock->now());
         $this->standings($standings);
         $this->docket($prepare, $settle, $begin, $clock->now());
-        $this->bringIn($read);
+        $this->bringIn($read, self::LIST);
 
         return self::SUCCESS;
     }
@@ -145,7 +150,7 @@ final class Bench extends Command
         $this->line(sprintf('A docket of %s handovers prepared, settled and begun in %.1f s: %s begun.', number_format(count($ids)), (hrtime(true) - $start) / 1e9, number_format($begun)));
     }
 
-    private function bringIn(ReadImport $read): void
+    private function bringIn(ReadImport $read, int $lines): void
     {
         $account = Account::query()->firstOrFail();
         $path = 'imports/bench.csv';
@@ -155,7 +160,7 @@ final class Bench extends Command
             throw new RuntimeException('The list can’t be written.');
         }
         fwrite($handle, "name,created,ends,lock,owner,ns1,ns2,price,remarks\n");
-        for ($line = 1; $line <= self::LIST; $line++) {
+        for ($line = 1; $line <= $lines; $line++) {
             fwrite($handle, "brought-in-{$line}.com,2019-03-0".($line % 9 + 1).',2027-0'.($line % 9 + 1)."-12,yes,Owner {$line},ns1.wire.example,ns2.wire.example,\"12,50\",kept {$line}\n");
         }
         fclose($handle);
@@ -166,7 +171,7 @@ final class Bench extends Command
         $start = hrtime(true);
         memory_reset_peak_usage();
         $read->handle($import);
-        $this->line(sprintf('A list of %s lines read in %.1f s, with %d MB at most.', number_format(self::LIST), (hrtime(true) - $start) / 1e9, memory_get_peak_usage() >> 20));
+        $this->line(sprintf('A list of %s lines read in %.1f s, with %d MB at most.', number_format($lines), (hrtime(true) - $start) / 1e9, memory_get_peak_usage() >> 20));
         $import->update(['state' => ImportState::Writing]);
         $start = hrtime(true);
         // Two workers, as the queue has them.
