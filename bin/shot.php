@@ -53,7 +53,7 @@ $window->go('/bring-in');
 $window->find('#f-list')->sendKeys($list);
 $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
 $window->press('Look into it');
-$window->press('Show what would happen')->waitForText('h1', 'What would happen');
+$window->press('Preview the changes')->waitForText('h1', 'What would happen');
 $window->ready()->driver->findElement(WebDriverBy::linkText('3 refused'))->click();
 $window->ready()->picture("{$folder}/bring-in-preview.png");
 unlink($list);

@@ -7,7 +7,7 @@ return [
     'on_hold' => 'on hold: does not work',
     'next' => [
         'charge' => ['plain' => ':at', 'sum' => ':at, :sum', 'lesser' => 'auto-renews'],
-        'charge_unconfirmed' => ['plain' => 'Ends :at, charge unseen', 'sum' => 'Ends :at, :sum unseen', 'lesser' => 'was to renew by itself'],
+        'charge_unconfirmed' => ['plain' => 'Ends :at, charge unseen', 'sum' => ':sum unseen, ends :at', 'lesser' => 'was to renew by itself'],
         'ends' => ['plain' => 'Ends :at', 'sum' => 'Ends :at, :sum', 'lesser' => 'renewed when told'],
         'ask_client' => ['plain' => ':Served to say by :at', 'sum' => ':Served to say by :at, :sum', 'lesser' => 'ends :ends'],
         'asked_too_late' => ['plain' => ':Served has not said', 'sum' => ':Served has not said: :sum', 'lesser' => 'ends :ends'],
