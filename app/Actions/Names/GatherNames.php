@@ -26,13 +26,14 @@ final readonly class GatherNames
     public function sheaf(User $user): Sheaf
     {
         $rows = Row::all($this->database->select(
-            "SELECT s.name_id, s.client_id, s.registrar_id FROM selections x JOIN selection_names n ON n.selection_id = x.id
+            "SELECT s.name_id, s.client_id, s.registrar_id, s.next_kind = 'watched' AS watched FROM selections x JOIN selection_names n ON n.selection_id = x.id
              JOIN standings s ON s.name_id = n.name_id WHERE x.user_id = ? AND x.kind = 'sheaf' AND NOT n.left_out ORDER BY s.later, s.next_at, s.name_id",
             [$user->id],
         ));
-        $distinct = fn (string $column): int => count(array_unique(array_map(fn (Row $row): int => $row->int($column), $rows)));
+        $held = array_filter($rows, fn (Row $row): bool => ! $row->bool('watched'));
+        $distinct = fn (string $column): int => count(array_unique(array_map(fn (Row $row): int => $row->int($column), $held)));
 
-        return new Sheaf(array_map(fn (Row $row): int => $row->int('name_id'), $rows), $distinct('client_id'), $distinct('registrar_id'));
+        return new Sheaf(array_map(fn (Row $row): int => $row->int('name_id'), $rows), $distinct('client_id'), $distinct('registrar_id'), count($rows) - count($held));
     }
 
     /**

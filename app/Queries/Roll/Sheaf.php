@@ -7,8 +7,13 @@ namespace App\Queries\Roll;
 /** The names that a person has gathered. */
 final readonly class Sheaf
 {
-    /** @param  list<int>  $ids */
-    public function __construct(public array $ids, private int $clients, private int $registrars)
+    /**
+     * @param  list<int>  $ids
+     * @param  int  $clients  of those that are held
+     * @param  int  $registrars  of those that are held
+     * @param  int  $watched  how many are only watched
+     */
+    public function __construct(public array $ids, private int $clients, private int $registrars, private int $watched = 0)
     {
     }
 
@@ -22,9 +27,9 @@ final readonly class Sheaf
         return count($this->ids);
     }
 
-    /** `2 clients, 3 registrars` */
+    /** `2 clients, 3 registrars`, or `1 client, 1 registrar; 2 only watched` */
     public function told(): string
     {
-        return $this->ids === [] ? '' : $this->clients.($this->clients === 1 ? ' client, ' : ' clients, ').$this->registrars.($this->registrars === 1 ? ' registrar' : ' registrars');
+        return $this->ids === [] ? '' : $this->clients.($this->clients === 1 ? ' client, ' : ' clients, ').$this->registrars.($this->registrars === 1 ? ' registrar' : ' registrars').($this->watched === 0 ? '' : "; {$this->watched} only watched");
     }
 }
