@@ -41,7 +41,7 @@ return [
         'no_lock' => 'Names under .:suffix have no transfer lock',
         'no_code' => 'Names under .:suffix go to another registrar without a code',
         'code_under_lock' => 'Its lock is on: most registrars give the code only once it is lifted',
-        'said_by_registrar' => 'Its registrar said that it is done, or the public record shows it',
+        'said_by_registrar' => 'The registrar confirmed it, or the public record shows it',
         'prepared_already' => 'Docket :docket has it too, and waits to be settled',
         'updates_prohibited' => 'Its record says that nothing of it may be changed',
         'no_servers' => 'Its record has no name servers to put back',

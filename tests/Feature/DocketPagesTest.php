@@ -240,7 +240,7 @@ final class DocketPagesTest extends TestCase
         $held = fn (Name $name): array => array_values((array) DB::table('holdings')->where('name_id', $name->id)->whereRaw('upper_inf(span)')->first(['account_id', 'client_id']));
         self::assertSame($this->house->theirs->id, $held($names[0])[0]);
         $this->get("/dockets/{$docket->id}")->assertSee('A tick was wrong')->assertSee('/deeds/take_back?docket='.$docket->id.'&amp;name=bell.com', false)->assertDontSee('&amp;name=seen.com', false);
-        $this->get("/deeds/take_back?docket={$docket->id}")->assertSee('Its registrar said that it is done, or the public record shows it')->assertSee('2 of 3 can go now');
+        $this->get("/deeds/take_back?docket={$docket->id}")->assertSee('The registrar confirmed it, or the public record shows it')->assertSee('2 of 3 can go now');
         $this->pressAs($this->house->steward, "/deeds/take_back?docket={$docket->id}&name=bell.com")->assertRedirect();
         self::assertSame([[$this->house->ours->id, $this->house->foundry->id], $this->house->theirs->id], [$held($names[0]), $held($names[1])[0]]);
         self::assertNull(Extra::query()->sole()->ended_on);
