@@ -51,9 +51,9 @@ file_put_contents($list, implode("\n", [
 ])."\n");
 $window->go('/bring-in');
 $window->find('#f-list')->sendKeys($list);
-$window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
-$window->press('Look into it');
-$window->press('Preview the changes')->waitForText('h1', 'What would happen');
+$window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, our own');
+$window->press('Continue');
+$window->press('Preview the changes')->waitForText('h1', 'Preview');
 $window->ready()->driver->findElement(WebDriverBy::linkText('3 refused'))->click();
 $window->ready()->picture("{$folder}/bring-in-preview.png");
 unlink($list);

@@ -3,9 +3,37 @@
 declare(strict_types=1);
 
 return [
-    'account_of_all' => 'Account number', 'account_new' => 'Or the number of an account not listed yet', 'account_note' => 'For rows that name no account; it is added as the house’s own',
-    'nothing_yet' => 'Nothing of it is saved before you have seen what would change, but for a registrar or an account that you name here.',
-    'discard' => 'Discard this list', 'discarded' => ':file was discarded. Nothing of it was written.',
+    'title' => 'Import names', 'where' => 'Where you are', 'the_roll' => 'The Roll', 'own' => 'our own',
+    'create' => [
+        'what' => 'A list that a registrar exports, or one of your own: a spreadsheet (XLSX, ODS), CSV or JSON.', 'file' => 'File', 'registrar' => 'Registrar', 'registrar_beside' => 'entered beside', 'registrar_new' => 'Or a registrar not listed yet',
+        'registrar_note' => 'The registrar that holds these names', 'client' => ':Served for rows without one', 'ourselves' => ':name (ourselves)', 'whole' => 'This file is everything in that account',
+        'whole_note' => 'Names missing from the file are listed; nothing is deleted.', 'go_on' => 'Continue', 'before' => 'Earlier imports',
+    ],
+    'preview' => [
+        'title' => 'Preview', 'of' => '{1} One row in :file, from :registrar:|[0,*] :told rows in :file, from :registrar:', 'import' => '{1} import one name|[2,*] import :told names', 'list_missing' => '{1} list one as missing|[2,*] list :told as missing',
+        'kind' => ['clients' => ':served_many', 'accounts' => 'accounts'],
+        'unknown' => [
+            'clients' => '{1} One :served in the file is not recorded yet. If ticked, it is added.|[2,*] :count :served_many in the file are not recorded yet. Those ticked are added.',
+            'accounts' => '{1} One account at :registrar is not recorded yet. If ticked, it is added as our own.|[2,*] :count accounts at :registrar are not recorded yet. Those ticked are added as our own.',
+        ],
+        'lines' => '{1} one row|[2,*] :told rows', 'sum' => '{0} :new new, :changed changed.|[1,*] :new new, :changed changed, :missing listed as missing.', 'refused' => '{1} One row is refused: it is left out and stays listed here.|[2,*] :told rows are refused: they are left out and stay listed here.',
+        'since' => 'New names are held from today; who held them before is not known. The import can be undone as a whole until something else changes these names.', 'again' => 'Match the columns again', 'nothing' => 'There is nothing to import.',
+    ],
+    'done' => [
+        'title' => '{0} Nothing imported|{1} One name imported|[2,*] :told names imported', 'undone' => 'Import undone', 'from' => 'From :file, :registrar:', 'to_the_roll' => 'To the Roll', 'kept' => '{1} One name was changed while the import was undone, and stays as it is.|[2,*] :told names were changed while the import was undone, and stay as they are.',
+        'as_before' => 'What the import added is gone, and what it changed is as it was before.', 'undo_title' => 'Undo the import', 'undo_what' => 'Nothing else has changed these names since. Undone, the names that the import added are gone, and what it changed is as it was before.', 'undo' => 'Undo the whole import',
+        'touched' => '{1} It can no longer be undone as a whole: one name has been changed since, :names.|[2,*] It can no longer be undone as a whole: :count names have been changed since, :names.', 'touched_some' => 'It can no longer be undone as a whole: :count names have been changed since, :names and others.',
+        'touched_many' => 'It can no longer be undone as a whole: a hundred names or more have been changed since, :names and others.',
+    ],
+    'working' => ['reading' => 'Reading the list', 'writing' => 'Importing the names', 'undoing' => 'Undoing the import', 'far' => 'Progress', 'leave' => 'You can leave this page: the work goes on.', 'address' => 'This page shows how far it is.'],
+    'failed' => ['title' => 'The list can’t be read', 'nothing' => 'Nothing was imported.', 'again' => 'Import it again when it is corrected.'],
+    'rows' => [
+        'missing' => 'The Roll has these names in account :account, and the file, which should be everything in it, does not. They may have been moved or deleted. Nothing is removed from the Roll.', 'caption' => 'Rows that are :verdict', 'line' => 'Row', 'name' => 'Name',
+        'what' => ['new' => 'Details', 'changed' => 'Before and after', 'same' => 'Details', 'refused' => 'Why it is refused', 'missing' => ''], 'open' => 'Open its folio', 'none' => 'No row is :verdict.',
+    ],
+    'account_of_all' => 'Account number', 'account_new' => 'Or the number of an account not listed yet', 'account_note' => 'For rows that name no account; it is added as our own',
+    'nothing_yet' => 'Nothing is saved until you have seen the preview, except a registrar or an account that you add here.',
+    'discard' => 'Discard this list', 'discarded' => ':file was discarded. Nothing was imported.',
     'reading' => [
         'title' => 'How the file is read', 'sheet' => 'Sheet', 'headings' => 'First row', 'with' => 'is headings', 'without' => 'is a name like the rows below', 'encoding' => 'Letters', 'again' => 'Read the file again',
         'guessed' => 'as the file suggests',
@@ -59,11 +87,11 @@ return [
     'order_not_said' => 'Say in which order the dates are written: their own values don’t prove it.',
     'no_account' => 'The file has no column with the account: choose the account that the list is of.',
     'too_many' => 'The list has more than :limit lines. Cut it in two.',
-    'state' => ['uploaded' => 'columns to match', 'reading' => 'being read', 'read' => 'to be looked at', 'writing' => 'being written', 'done' => 'brought in', 'undoing' => 'being taken back', 'undone' => 'taken back', 'failed' => 'not readable'],
+    'state' => ['uploaded' => 'columns to match', 'reading' => 'being read', 'read' => 'ready to import', 'writing' => 'being imported', 'done' => 'imported', 'undoing' => 'being undone', 'undone' => 'undone', 'failed' => 'not readable'],
     'verdict' => ['new' => 'new', 'changed' => 'changed', 'same' => 'the same', 'refused' => 'refused', 'missing' => 'missing'],
     'progress' => [
-        'reading' => ':seen lines read so far.',
-        'writing' => ':seen of :total lines written, :left left.',
-        'undoing' => ':left of :total lines still to be taken back.',
+        'reading' => ':seen rows read so far.',
+        'writing' => ':seen of :total rows imported, :left left.',
+        'undoing' => ':left of :total rows still to be undone.',
     ],
 ];

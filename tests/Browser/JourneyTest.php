@@ -37,16 +37,16 @@ final class JourneyTest extends TestCase
         file_put_contents($file, "Domain,Expiry date,Created,Auto-renew,Client\nring-{$tag}.com,2027-10-13,2019-10-13,yes,Sound Kelp Farm\ntoll-{$tag}.org,2027-11-20,2020-11-20,no,Sound Kelp Farm\nchime-{$tag}.co.uk,2027-12-01,2021-12-01,no,Sound Kelp Farm\nnot_a_name.com,2027-12-01,,,\n");
         $window->go('/bring-in');
         $window->find('#f-list')->sendKeys($file);
-        $window->choose('#f-registrar', 'Pellbridge')->choose('#f-account', 'H-2207, the house’s own');
-        $window->press('Look into it');
+        $window->choose('#f-registrar', 'Pellbridge')->choose('#f-account', 'H-2207, our own');
+        $window->press('Continue');
         self::assertStringContainsString('Match the columns', $window->text('h1'));
         self::assertSame([], $window->axe());
-        $window->press('Preview the changes')->waitForText('h1', 'What would happen');
+        $window->press('Preview the changes')->waitForText('h1', 'Preview');
         $window->ready();
         self::assertSame([], $window->axe());
         self::assertStringContainsString('3 new', $window->text('.sentence'));
         self::assertStringContainsString('1 refused', $window->text('.sentence'));
-        $window->press('Bring 3 names in')->waitForText('h1', '3 names brought in');
+        $window->press('Import 3 names')->waitForText('h1', '3 names imported');
         self::assertSame([], $window->ready()->axe());
         unlink($file);
 
@@ -221,7 +221,7 @@ final class JourneyTest extends TestCase
         $file = (string) tempnam(sys_get_temp_dir(), 'acre-picture-').'.csv';
         file_put_contents($file, "\x89PNG\r\n\x1a\n".str_repeat("\0", 100));
         $window->find('#f-list')->sendKeys($file);
-        $window->choose('#f-registrar', 'Pellbridge')->press('Look into it');
+        $window->choose('#f-registrar', 'Pellbridge')->press('Continue');
         unlink($file);
         self::assertStringContainsString('The file is not text but a picture', $window->text('main'));
         self::assertSame('Pellbridge', $window->find('#f-registrar option:checked')->getText());
@@ -230,7 +230,7 @@ final class JourneyTest extends TestCase
         $large = (string) tempnam(sys_get_temp_dir(), 'acre-large-').'.csv';
         file_put_contents($large, str_repeat("bell.com,2027-11-02\n", 2_200_000));
         $window->find('#f-list')->sendKeys($large);
-        $window->press('Look into it');
+        $window->press('Continue');
         unlink($large);
         self::assertStringContainsString('40 MB is the most', $window->text('main'));
     }
@@ -269,11 +269,11 @@ final class JourneyTest extends TestCase
         file_put_contents($file, "name,ends,client,words\n{$long},2026-11-01,مسبك الأجراس,جرس\n{$right},2026-10-20,مسبك الأجراس,جرس\n{$longest},2026-10-20,,\n");
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/bring-in');
         $window->find('#f-list')->sendKeys($file);
-        $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, the house’s own');
-        $window->press('Look into it')->press('Preview the changes')->waitForText('h1', 'What would happen');
+        $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, our own');
+        $window->press('Continue')->press('Preview the changes')->waitForText('h1', 'Preview');
         self::assertStringContainsString('1 refused', $window->ready()->text('.sentence'));
         $import = basename($window->driver->getCurrentURL());
-        $window->press('Bring 2 names in')->waitForText('h1', '2 names brought in');
+        $window->press('Import 2 names')->waitForText('h1', '2 names imported');
         unlink($file);
         $ascii = idn_to_ascii($long);
         foreach (['/rounds', '/roll?q=bbbbbb', "/names/{$ascii}", "/names/{$ascii}/edit", "/hand-over?name={$ascii}&receiver=2", "/deeds/change_words?name={$ascii}&give=x", '/names/'.idn_to_ascii($right), '/roll?q='.rawurlencode('جرس'), '/clients', "/bring-in/{$import}", '/find?q='.rawurlencode('الجرس')] as $path) {

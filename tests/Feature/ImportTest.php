@@ -108,7 +108,7 @@ final class ImportTest extends TestCase
         self::assertSame(ImportState::Read, $import->state);
         self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
 
-        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'renews by itself', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Bring 3 names in')->assertSee('99999');
+        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'renews by itself', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Import 3 names')->assertSee('99999');
         $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2 Nov 2027', '2 Nov 2028']);
         $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
         foreach (['Line 2 has this name already', 'has an underscore', '“31.02.2027” is no date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {
@@ -141,7 +141,7 @@ final class ImportTest extends TestCase
         $client = Client::query()->create(['name' => 'Marrow’s Boatyard']);
         $this->upload("name,client,account\nboat.com,marrow's  boatyard,40718\n", $this->house->ours->id);
         $import = $this->match(Import::query()->latest('id')->firstOrFail());
-        $this->get("/bring-in/{$import->id}")->assertDontSee('that nobody has written down yet');
+        $this->get("/bring-in/{$import->id}")->assertDontSee('not recorded yet');
         $this->post("/bring-in/{$import->id}/write")->assertRedirect();
         self::assertSame($client->id, Holding::query()->where('name_id', Name::query()->where('ascii', 'boat.com')->sole()->id)->sole()->client_id);
         $this->post('/clients', ['name' => "Marrow's Boatyard"])->assertSessionHasErrors('name');
@@ -182,7 +182,7 @@ final class ImportTest extends TestCase
         $first = $this->match($this->upload($list, $this->house->ours->id));
         $this->post("/bring-in/{$first->id}/write");
         $second = $this->match($this->upload($list, $this->house->ours->id));
-        $this->get("/bring-in/{$second->id}")->assertSee('0 new')->assertSee('2 the same')->assertSee('There is nothing to write');
+        $this->get("/bring-in/{$second->id}")->assertSee('0 new')->assertSee('2 the same')->assertSee('There is nothing to import');
     }
 
     public function test_a_file_moves_no_name_to_another_account_or_client(): void
@@ -321,7 +321,7 @@ final class ImportTest extends TestCase
         self::assertSame('new.com', Name::query()->whereHas('words', fn ($words) => $words->where('label', 'fresh'))->sole()->ascii);
         $this->get('/names/peal.org')->assertSee('Its account was listed whole');
 
-        $this->get("/bring-in/{$import->id}")->assertSee('Take the whole list back');
+        $this->get("/bring-in/{$import->id}")->assertSee('Undo the whole import');
         $clock->set($clock->now()->plusSeconds(3_600));
         $this->post("/bring-in/{$import->id}/take-back")->assertRedirect();
         self::assertSame([ImportState::Undone, 0], [$import->refresh()->state, $import->rows_written]);
@@ -333,7 +333,7 @@ final class ImportTest extends TestCase
         self::assertSame(0, Name::query()->where('ascii', 'new.com')->count());
         self::assertSame([0, 0], [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()]);
         $this->get('/names/peal.org')->assertDontSee('Its account was listed whole');
-        $this->get("/bring-in/{$import->id}")->assertSee('What the list made is gone');
+        $this->get("/bring-in/{$import->id}")->assertSee('What the import added is gone');
         $this->post("/bring-in/{$import->id}/take-back")->assertForbidden();
     }
 
@@ -422,7 +422,7 @@ final class ImportTest extends TestCase
     {
         $import = $this->bring("name,ends\nbell.com,2027-11-02\npeal.org,2027-11-02\n");
         $this->post('/names/bell.com/notes', ['note' => 'Asked for by telephone'])->assertSessionHasNoErrors();
-        $this->get("/bring-in/{$import->id}")->assertSee('It can’t be taken back as a whole any more')->assertSee('bell.com')->assertDontSee('Take the whole list back');
+        $this->get("/bring-in/{$import->id}")->assertSee('It can no longer be undone as a whole')->assertSee('bell.com')->assertDontSee('Undo the whole import');
         $this->post("/bring-in/{$import->id}/take-back");
         self::assertSame([ImportState::Done, 2], [$import->refresh()->state, Name::query()->count()]);
     }

@@ -78,7 +78,7 @@ final class MergeClientsTest extends TestCase
         $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name,client,account\nbell.com,Wickerby Bell Foundry Ltd,40718\npeal.com,wickerby bell foundry ltd,40718\n"), 'registrar' => $this->house->skerry->id, 'client' => $this->house->harrow->id]);
         $import = Import::query()->sole();
         $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd']);
-        $this->get("/bring-in/{$import->id}")->assertSee('1 new')->assertSee('1 the same')->assertSee('0 refused')->assertDontSee('that nobody has written down yet');
+        $this->get("/bring-in/{$import->id}")->assertSee('1 new')->assertSee('1 the same')->assertSee('0 refused')->assertDontSee('not recorded yet');
         $this->post("/bring-in/{$import->id}/write")->assertRedirect();
         self::assertSame([$this->house->foundry->id], Holding::query()->where('name_id', Name::query()->where('ascii', 'peal.com')->sole()->id)->pluck('client_id')->all());
     }

@@ -122,7 +122,7 @@ final class TakeAwayTest extends TestCase
     #[TestWith(['json'])]
     public function test_brought_back_unchanged_there_is_nothing_to_change(string $kind): void
     {
-        $this->bringBack($this->get("/roll/take-away/{$kind}")->streamedContent())->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to write');
+        $this->bringBack($this->get("/roll/take-away/{$kind}")->streamedContent())->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to import');
     }
 
     public function test_a_watched_name_is_taken_along_and_brought_back_it_stays_watched(): void

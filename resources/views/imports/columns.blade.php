@@ -2,7 +2,7 @@
     @php($shape = $import->shape)
     @php($headings = $shape['headings'])
     @php($called = fn (int $column): string => $headings[$column] === '' ? __('imports.column', ['number' => $column + 1]) : $headings[$column])
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('bring-in.create') }}">Bring names in</a> / {{ $import->file }}</nav>
+    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('bring-in.create') }}">{{ __('imports.title') }}</a> / {{ $import->file }}</nav>
     <h1>{{ __('imports.columns.title') }}</h1>
     <p class="sentence">{{ trans_choice('imports.columns.count', count($headings)) }} <strong>{{ $import->file }}</strong>. {{ ($shape['habit'] ?? false) ? __('imports.columns.habit', ['registrar' => $import->registrar->name]) : __('imports.columns.guess') }}</p>
     @unless ($shape['names_columns'] ?? false)
@@ -40,7 +40,7 @@
             <fieldset class="card fields">
                 <legend class="hide">{{ __('imports.columns.account') }}</legend>
                 <div class="columns">
-                    @if ($accounts->isNotEmpty())<div class="field"><label for="f-account">{{ __('imports.columns.account') }}</label><select id="f-account" name="account"><option value="">{{ __(in_array('account', $matched, true) ? 'imports.columns.each' : 'imports.columns.choose') }}</option>@foreach ($accounts as $account)<option value="{{ $account->id }}" @selected((int) old('account') === $account->id)>{{ $account->number }}, {{ $account->owner?->name ?? 'the house’s own' }}</option>@endforeach</select></div>@endif
+                    @if ($accounts->isNotEmpty())<div class="field"><label for="f-account">{{ __('imports.columns.account') }}</label><select id="f-account" name="account"><option value="">{{ __(in_array('account', $matched, true) ? 'imports.columns.each' : 'imports.columns.choose') }}</option>@foreach ($accounts as $account)<option value="{{ $account->id }}" @selected((int) old('account') === $account->id)>{{ $account->number }}, {{ $account->owner?->name ?? __('imports.own') }}</option>@endforeach</select></div>@endif
                     <x-field name="new_account" :label="__($accounts->isEmpty() ? 'imports.account_of_all' : 'imports.account_new')" maxlength="100" :note="__('imports.account_note')"/>
                 </div>
             </fieldset>

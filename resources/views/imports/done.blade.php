@@ -1,19 +1,20 @@
 @php($undone = $import->state === App\Models\ImportState::Undone)
-@php($title = $undone ? 'Taken back' : number_format($import->rows_written).($import->rows_written === 1 ? ' name' : ' names').' brought in')
-<x-layout :title="$undone ? 'Taken back' : 'Brought in'" area="Roll">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('bring-in.create') }}">Bring names in</a> / {{ $import->file }}</nav>
+@php($title = $undone ? __('imports.done.undone') : trans_choice('imports.done.title', $import->rows_written, ['told' => number_format($import->rows_written)]))
+<x-layout :title="$title" area="Roll">
+    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('bring-in.create') }}">{{ __('imports.title') }}</a> / {{ $import->file }}</nav>
     <h1>{{ $title }}</h1>
-    <p class="sentence">From {{ $import->file }}, {{ $import->registrar->name }}: @foreach ($counts as $one => $count)<a href="{{ route('bring-in.show', [$import, 'verdict' => $one]) }}" class="pick {{ $one === 'refused' && $count > 0 ? 'is-bad' : '' }}" @if ($one === $verdict) aria-current="true" @endif>{{ number_format($count) }} {{ __('imports.verdict.'.$one) }}</a>{{ $loop->last ? '.' : ',' }} @endforeach <a href="{{ route('roll') }}">To the Roll</a></p>
-    @if ($undone && $import->rows_written > 0)<p class="told told-bad">{{ number_format($import->rows_written) }} {{ $import->rows_written === 1 ? 'name was' : 'names were' }} touched while the list was taken back, and stayed as they are.</p>@elseif ($undone)<p class="told">What the list made is gone, and what it changed is as it was before.</p>@endif
+    <p class="sentence">{{ __('imports.done.from', ['file' => $import->file, 'registrar' => $import->registrar->name]) }} @include('imports.counts') <a href="{{ route('roll') }}">{{ __('imports.done.to_the_roll') }}</a></p>
+    @if ($undone && $import->rows_written > 0)<p class="told told-bad">{{ trans_choice('imports.done.kept', $import->rows_written, ['told' => number_format($import->rows_written)]) }}</p>@elseif ($undone)<p class="told">{{ __('imports.done.as_before') }}</p>@endif
     @include('imports.rows')
     @if (! $undone && $import->rows_written > 0)
         <section class="card" aria-labelledby="back">
-            <h2 id="back">Taking it back</h2>
+            <h2 id="back">{{ __('imports.done.undo_title') }}</h2>
             @if ($touched === [])
-                <p>Nothing else has touched these names since. Taken back, the names that the list made are gone, and what it changed is as it was before.</p>
-                <form method="post" action="{{ route('bring-in.take-back', $import) }}" data-once>@csrf <button>Take the whole list back</button></form>
+                <p>{{ __('imports.done.undo_what') }}</p>
+                <form method="post" action="{{ route('bring-in.take-back', $import) }}" data-once>@csrf <button>{{ __('imports.done.undo') }}</button></form>
             @else
-                <p>It can’t be taken back as a whole any more: {{ count($touched) === 100 ? 'a hundred names or more have' : (count($touched) === 1 ? 'one name has' : count($touched).' names have') }} been touched since, {{ collect($touched)->take(5)->map(fn ($row) => Acre\Core\Name\DomainName::of($row->text('ascii'))->unicode)->join(', ') }}{{ count($touched) > 5 ? ' and others' : '' }}.</p>
+                @php($few = collect($touched)->take(5)->map(fn ($row) => Acre\Core\Name\DomainName::of($row->text('ascii'))->unicode)->join(', '))
+                <p>{{ trans_choice(count($touched) === 100 ? 'imports.done.touched_many' : (count($touched) > 5 ? 'imports.done.touched_some' : 'imports.done.touched'), count($touched), ['count' => count($touched), 'names' => $few]) }}</p>
             @endif
         </section>
     @endif

@@ -1,7 +1,7 @@
-<x-layout title="The list can’t be read" area="Roll">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('bring-in.create') }}">Bring names in</a> / {{ $import->file }}</nav>
-    <h1>The list can’t be read</h1>
+<x-layout :title="__('imports.failed.title')" area="Roll">
+    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('bring-in.create') }}">{{ __('imports.title') }}</a> / {{ $import->file }}</nav>
+    <h1>{{ __('imports.failed.title') }}</h1>
     <p class="told told-bad" role="alert">{{ $import->failure }}</p>
-    <p>Nothing of it was written. <a href="{{ route('bring-in.create') }}">Bring it in again</a> when it is corrected.</p>
+    <p>{{ __('imports.failed.nothing') }} <a href="{{ route('bring-in.create') }}">{{ __('imports.failed.again') }}</a></p>
     @include('imports.discard')
 </x-layout>
