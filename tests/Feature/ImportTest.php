@@ -369,7 +369,7 @@ final class ImportTest extends TestCase
         Registration::query()->whereRelation('name', 'ascii', 'bell.com')->increment('version');
         app(TakeBackImport::class)->handle($import);
         self::assertSame(['bell.com'], Name::query()->pluck('ascii')->all());
-        $this->actingAs($this->house->clerk)->get("/bring-in/{$import->id}")->assertSee('1 name was touched while the list was taken back');
+        $this->actingAs($this->house->clerk)->get("/bring-in/{$import->id}")->assertSee('One name was changed while the import was undone');
     }
 
     public function test_of_two_writers_each_writes_its_own_lines_and_the_last_says_that_it_is_done(): void
