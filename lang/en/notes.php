@@ -4,5 +4,5 @@ declare(strict_types=1);
 
 return [
     'empty' => 'Write something, or choose a file.',
-    'gone' => 'The note is gone.',
+    'gone' => 'The note is deleted.',
 ];

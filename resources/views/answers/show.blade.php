@@ -1,21 +1,21 @@
-<x-layout plain :title="$count === 1 ? 'A name is to be handed to you' : $count.' names are to be handed to you'">
+<x-layout plain :title="$count === 1 ? __('answers.show.a_name_is_being_handed_to_you') : __('answers.show.names_are_being_handed_to_you', ['count' => $count])">
     <div class="answer">
-        <h1>{{ $house }} is about to hand you {{ $count === 1 ? 'a domain name' : number_format($count).' domain names' }}</h1>
-        <p class="sentence">To your account {{ $account }} at {{ $registrar }}. This letter went to {{ $mailbox }}. Nothing moves before you have agreed{{ $by === null ? '' : ', by '.App\Support\Dates::full($by) }}.</p>
-        <section class="card" aria-labelledby="names"><h2 id="names">{{ $count === 1 ? 'The name' : 'The names' }}</h2>
+        <h1>{{ trans_choice('answers.show.about_to', $count, ['house' => $house, 'told' => number_format($count)]) }}</h1>
+        <p class="sentence">{{ __($by === null ? 'answers.show.to_account' : 'answers.show.to_account_by', ['account' => $account, 'registrar' => $registrar, 'mailbox' => $mailbox, 'day' => $by === null ? '' : App\Support\Dates::full($by)]) }}</p>
+        <section class="card" aria-labelledby="names"><h2 id="names">{{ $count === 1 ? __('common.the_name') : __('common.the_names') }}</h2>
             <ul class="answer-names">@foreach ($lines as $line)<li class="name">{{ $line->name->unicode }}</li>@endforeach</ul>
-            @if ($count > $lines->count())<p class="lesser">and {{ number_format($count - $lines->count()) }} more</p>@endif
+            @if ($count > $lines->count())<p class="lesser">{{ __('answers.show.and_more', ['count' => number_format($count - $lines->count())]) }}</p>@endif
         </section>
         <form method="post" action="{{ route('answers.store', $token) }}" class="card fields" data-once>
-            <h2>Yes, hand {{ $count === 1 ? 'it' : 'them' }} to me</h2>
-            <p>Type what names your account, so that {{ $count === 1 ? 'it' : 'they' }} can’t come to a stranger.</p>
+            <h2>{{ trans_choice('answers.show.yes', $count) }}</h2>
+            <p>{{ trans_choice('answers.show.identify', $count) }}</p>
             <div class="columns">@foreach ($identifiers as $identifier)<x-field :name="$identifier->value" :label="$words->say('letters.identifier.'.$identifier->value)" required maxlength="200" autocomplete="off"/>@endforeach</div>
-            <p><button name="answer" value="yes" class="main">I take {{ $count === 1 ? 'it' : 'them' }}</button> <span class="lesser">This can’t be taken back here.</span></p>
+            <p><button name="answer" value="yes" class="main">{{ trans_choice('answers.show.take', $count) }}</button> <span class="lesser">{{ __('answers.show.you_cant_undo_this_here') }}</span></p>
         </form>
         <form method="post" action="{{ route('answers.store', $token) }}" class="card fields" data-once>
-            <h2>No</h2>
-            <x-field name="words" label="Why, if you like to say" maxlength="900"/>
-            <p><button name="answer" value="no">I don’t want {{ $count === 1 ? 'it' : 'them' }}</button></p>
+            <h2>{{ __('answers.show.no') }}</h2>
+            <x-field name="words" :label="__('answers.show.reason_optional')" maxlength="900"/>
+            <p><button name="answer" value="no">{{ trans_choice('answers.show.decline', $count) }}</button></p>
         </form>
     </div>
 </x-layout>

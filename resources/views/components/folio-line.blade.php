@@ -1,6 +1,6 @@
 @props(['drawing', 'id'])
 @php($bar = $drawing->bar())
-<svg viewBox="0 0 {{ $drawing->width }} {{ $drawing->height() }}" role="img" aria-labelledby="{{ $id }}-t {{ $id }}-d"><title id="{{ $id }}-t">Life line</title><desc id="{{ $id }}-d">{{ $drawing->told }}</desc>
+<svg viewBox="0 0 {{ $drawing->width }} {{ $drawing->height() }}" role="img" aria-labelledby="{{ $id }}-t {{ $id }}-d"><title id="{{ $id }}-t">{{ __('common.life_line') }}</title><desc id="{{ $id }}-d">{{ $drawing->told }}</desc>
 <defs><pattern id="{{ $id }}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line class="d-late-hatch" x1="0" y1="0" x2="0" y2="7"/></pattern></defs>
 @foreach ($drawing->ticks as $tick)
 <line class="d-grid-strong" x1="{{ round($tick->x, 1) }}" x2="{{ round($tick->x, 1) }}" y1="20" y2="{{ $drawing->height() - 14 }}"/>@if ($tick->label !== '')<text class="d-label" x="{{ round($tick->x, 1) + 4 }}" y="14">{{ $tick->label }}</text>@endif

@@ -1,6 +1,6 @@
 @if ($paginator->hasPages())
-    <nav class="turn" aria-label="Pages">
-        @if (! $paginator->onFirstPage())<a href="{{ $paginator->previousPageUrl() }}" rel="prev">The ones before</a>@endif
-        @if ($paginator->hasMorePages())<a href="{{ $paginator->nextPageUrl() }}" rel="next">The next ones</a>@endif
+    <nav class="turn" aria-label="{{ __('common.pages') }}">
+        @if (! $paginator->onFirstPage())<a href="{{ $paginator->previousPageUrl() }}" rel="prev">{{ __('components.pages.previous') }}</a>@endif
+        @if ($paginator->hasMorePages())<a href="{{ $paginator->nextPageUrl() }}" rel="next">{{ __('common.next') }}</a>@endif
     </nav>
 @endif

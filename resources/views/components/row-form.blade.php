@@ -6,5 +6,5 @@
         <input type="hidden" name="version" value="{{ $errors->has('version') ? $row->version : old('version', $row->version) }}">
     @endif
     {{ $slot }}
-    <p><button class="main">Save</button> <a class="button" href="{{ $row->exists ? route($route.'.show', $row) : route($route.'.index') }}">Leave it</a></p>
+    <p><button class="main">{{ __('common.save') }}</button> <a class="button" href="{{ $row->exists ? route($route.'.show', $row) : route($route.'.index') }}">{{ __('common.cancel') }}</a></p>
 </form>

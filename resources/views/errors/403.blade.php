@@ -1,1 +1,1 @@
-<x-failure title="Not yours to do"><p>Your role does not allow this. A Steward or an Owner can do it, or change your role.</p></x-failure>
+<x-failure :title="__('errors.403.not_allowed')"><p>{{ __('errors.403.your_role_does_not_allow_this') }}</p></x-failure>

@@ -1,1 +1,1 @@
-<x-failure title="Not here"><p>There is nothing at this address. A name, account or docket may have been written differently.</p></x-failure>
+<x-failure :title="__('errors.404.not_found')"><p>{{ __('errors.404.there_is_no_page_at_this') }}</p></x-failure>

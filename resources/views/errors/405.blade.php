@@ -1,1 +1,1 @@
-<x-failure title="Not here"><p>This address does not take what was sent to it. Go back and use the page's own buttons.</p></x-failure>
+<x-failure :title="__('errors.405.not_found')"><p>{{ __('errors.405.this_address_does_not_accept') }}</p></x-failure>

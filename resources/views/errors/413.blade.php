@@ -1,1 +1,1 @@
-<x-failure title="Too large"><p>What was sent is too large, and none of it was kept. Save the list as CSV without pictures or other sheets, and bring it in again.</p></x-failure>
+<x-failure :title="__('errors.413.too_large')"><p>{{ __('errors.413.the_upload_is_too_large_and') }}</p></x-failure>

@@ -1,1 +1,1 @@
-<x-failure title="This page is too old"><p>It was open too long, or you signed out meanwhile. Nothing was done. Go back, load the page again, and repeat it.</p></x-failure>
+<x-failure :title="__('errors.419.this_page_has_expired')"><p>{{ __('errors.419.it_was_open_too_long_or_you') }}</p></x-failure>

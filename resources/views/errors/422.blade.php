@@ -1,1 +1,1 @@
-<x-failure title="Not understood"><p>Something in this request was not what the page asks for. Nothing was done.</p></x-failure>
+<x-failure :title="__('errors.422.not_understood')"><p>{{ __('errors.422.the_page_could_not_read') }}</p></x-failure>

@@ -1,1 +1,1 @@
-<x-failure title="Something broke here"><p>It is written in the log of this machine. What you were doing was not done, unless its page says so.</p></x-failure>
+<x-failure :title="__('errors.500.something_went_wrong')"><p>{{ __('errors.500.the_error_is_in_this_machines') }}</p></x-failure>

@@ -1,1 +1,1 @@
-<x-failure title="Closed for a moment"><p>The application is being brought up to date. Load this page again in a minute.</p></x-failure>
+<x-failure :title="__('errors.503.back_in_a_moment')"><p>{{ __('errors.503.the_application_is_being') }}</p></x-failure>

@@ -3,15 +3,15 @@
 <head>
     <meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
     @if ($again)<meta http-equiv="refresh" content="5">@endif
-    <title>The books are closed for a moment · Acre Roll</title>
+    <title>{{ __('errors.outage.temporarily_unavailable_acre') }}</title>
     @vite(['resources/css/app.css'])
 </head>
 <body>
-<header class="mast"><span class="mast-mark"><x-mark/>Acre Roll</span></header>
+<header class="mast"><span class="mast-mark"><x-mark/>{{ __('common.acre_roll') }}</span></header>
 <main id="main"><div class="door">
-    <h1>The books are closed for a moment</h1>
-    <p>The database does not answer, or its disk is full. Nothing of what is written is lost, and what was at work goes on by itself when it is back.</p>
-    <p>{{ $again ? 'This page tries again every five seconds.' : 'What you just sent was not written. Go back, and send it once more when the other pages answer.' }}</p>
+    <h1>{{ __('errors.outage.temporarily_unavailable') }}</h1>
+    <p>{{ __('errors.outage.the_database_does_not_answer') }}</p>
+    <p>{{ $again ? __('errors.outage.this_page_retries_every_five') : __('errors.outage.what_you_just_sent_was_not') }}</p>
 </div></main>
 </body>
 </html>

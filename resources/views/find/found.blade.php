@@ -6,6 +6,6 @@
         @endforeach
     </ul>
 @empty
-    @if ($text !== '')<p>Nothing answers to “{{ $text }}”, not even misspelt.</p>@endif
+    @if ($text !== '')<p>{{ __('find.found.nothing_matches_nor_anything', ['text' => $text]) }}</p>@endif
 @endforelse
-@if (isset($found['names']))<p><a href="{{ route('roll', ['q' => $text]) }}">Every name with “{{ $text }}” on the Roll</a></p>@endif
+@if (isset($found['names']))<p><a href="{{ route('roll', ['q' => $text]) }}">{{ __('find.found.all_names_with_on_the_roll', ['text' => $text]) }}</a></p>@endif

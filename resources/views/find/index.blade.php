@@ -1,8 +1,8 @@
-<x-layout title="Find" area="">
-    <h1>Find</h1>
-    <p class="sentence">{{ $text === '' ? 'Type any part of a name, an account’s number or login, a '.__(':served').', a mailbox, a registrar’s reference, or a docket’s number.' : 'What answers to “'.$text.'”.' }}</p>
-    <form class="ask" action="{{ route('find') }}" role="search" aria-label="Find again">
-        <input type="text" name="q" value="{{ $text }}" aria-label="What to find" maxlength="200" size="40"><button class="main">Find</button>
+<x-layout :title="__('common.find')" area="">
+    <h1>{{ __('common.find') }}</h1>
+    <p class="sentence">{{ $text === '' ? __('find.index.type_any_part_of_a_name_an') : __('find.index.results_for', ['text' => $text]) }}</p>
+    <form class="ask" action="{{ route('find') }}" role="search" aria-label="{{ __('find.index.search_again') }}">
+        <input type="text" name="q" value="{{ $text }}" aria-label="{{ __('find.index.search_for') }}" maxlength="200" size="40"><button class="main">{{ __('common.find') }}</button>
     </form>
     @if ($text !== '')<div class="card found-card">@include('find.found')</div>@endif
 </x-layout>

@@ -1,10 +1,10 @@
-<x-layout title="Hand over names" area="Movements">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('dockets.index') }}">Movements</a> / hand over</nav>
-    <h1>Hand over names</h1>
-    <p class="sentence">@if ($emptied) Your sheaf is empty. @endif A <span class="term" title="{{ __('words.explained.handover') }}">handover</span> takes names from one account to another at the same registrar. Tick them on <a href="{{ route('roll') }}">the Roll</a>, or paste them here.</p>
+<x-layout :title="__('handover.choose.hand_over_names')" area="Movements">
+    <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('dockets.index') }}">{{ __('common.movements') }}</a> / {{ __('handover.choose.trail') }}</nav>
+    <h1>{{ __('handover.choose.hand_over_names') }}</h1>
+    <p class="sentence">@if ($emptied) {{ __('handover.choose.your_sheaf_is_empty') }} @endif <x-sentence of="handover.choose.what"><x-slot:handover><span class="term" title="{{ __('words.explained.handover') }}">{{ __('handover.choose.handover') }}</span></x-slot><x-slot:roll><a href="{{ route('roll') }}">{{ __('handover.choose.roll') }}</a></x-slot></x-sentence></p>
     <form method="post" action="{{ route('hand-over.paste') }}" class="card fields">
         @csrf
-        <x-field name="names" label="Names, in any form, one a line or between commas" type="area" rows="8" required/>
-        <p><button class="main">Judge these names</button></p>
+        <x-field name="names" :label="__('handover.choose.names_one_per_line_or')" type="area" rows="8" required/>
+        <p><button class="main">{{ __('handover.choose.check_these_names') }}</button></p>
     </form>
 </x-layout>

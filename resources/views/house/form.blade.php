@@ -1,18 +1,20 @@
 <x-layout :title="__('settings.title')">
     <x-settings current="house"/>
     <h1>{{ __('settings.title') }}</h1>
-    @if ($itself !== null)<p class="sentence">The house is called <strong>{{ $itself->name }}</strong>. <a href="{{ route('clients.edit', $itself) }}">Call it otherwise</a></p>@endif
+    @if ($itself !== null)
+        <p class="sentence"><x-sentence of="house.form.called"><x-slot:name><strong>{{ $itself->name }}</strong></x-slot></x-sentence> <a href="{{ route('clients.edit', $itself) }}">{{ __('house.form.rename') }}</a></p>
+    @endif
     <form method="post" action="{{ route('house') }}" class="card fields">
         @csrf @method('put')
         <div class="columns">
-            <x-field name="served" type="choice" label="Those we serve are our" :value="$house->served()->value" :options="$served"/>
-            <x-field name="currency" label="Currency" :value="$house->currency()" maxlength="3" note="Three letters, such as GBP; of amounts that name none"/>
-            <x-field name="dates" type="choice" label="Days are written" :value="$house->dates()->value" :options="$dates"/>
-            <x-field name="zone" type="choice" label="Time zone" :value="$house->zone()->getName()" :options="$zones" note="For times of day. A day on which something ends or falls due is the trade’s, in UTC"/>
-            <x-field name="pattern" type="choice" label="What the world reads of new names’ holders" :value="$house->pattern()" :options="$patterns" :note="__('Where their :served has no pattern of its own')"/>
-            <x-field name="four_eyes" label="Four eyes over" :value="$house->fourEyes()" inputmode="numeric" note="So many names: a deed over more is settled by somebody else than who prepared it. 0: every deed. Empty: none"/>
+            <x-field name="served" type="choice" :label="__('house.form.we_call_those_we_serve_our')" :value="$house->served()->value" :options="$served"/>
+            <x-field name="currency" :label="__('house.form.currency')" :value="$house->currency()" maxlength="3" :note="__('house.form.three_letters_such_as_gbp_used')"/>
+            <x-field name="dates" type="choice" :label="__('house.form.date_format')" :value="$house->dates()->value" :options="$dates"/>
+            <x-field name="zone" type="choice" :label="__('house.form.time_zone')" :value="$house->zone()->getName()" :options="$zones" :note="__('house.form.for_times_of_day_days_on_which')"/>
+            <x-field name="pattern" type="choice" :label="__('house.form.disclosure_pattern_for_new')" :value="$house->pattern()" :options="$patterns" :note="__('house.form.unless_their_has_a_pattern_of')"/>
+            <x-field name="four_eyes" :label="__('house.form.second_person_needed_above')" :value="$house->fourEyes()" inputmode="numeric" :note="__('house.form.number_of_names_above_it')"/>
         </div>
-        <x-field name="letterhead" type="area" label="Letterhead" :value="implode(chr(10), $house->letterhead())" rows="4" :note="__('Above what is printed for somebody else: a :served’s sheet, a proof')"/>
-        <p><button class="main">Save</button></p>
+        <x-field name="letterhead" type="area" :label="__('house.form.letterhead')" :value="implode(chr(10), $house->letterhead())" rows="4" :note="__('house.form.printed_at_the_top_of_sheets')"/>
+        <p><button class="main">{{ __('common.save') }}</button></p>
     </form>
 </x-layout>

@@ -1,56 +1,56 @@
 @php($total = array_sum($counts))
-<x-layout title="Drift" area="Outside">
+<x-layout :title="__('outside.drift.drift')" area="Outside">
     @include('outside.ways')
-    <h1>Drift</h1>
+    <h1>{{ __('outside.drift.drift') }}</h1>
     <p class="sentence">
-        @if ($isLeft)What differs and was left as it is, with the reason. If the outside changes again, it is told again.
-        @elseif ($total === 0)Outside and Roll say the same, as far as anybody has looked.
-        @else Where the outside and the Roll disagree: <strong>{{ number_format($total) }}</strong> {{ $total === 1 ? 'thing' : 'things' }} to settle, the dearest first. Take what was seen, put it right outside, or leave it and say why.@endif
-        @if (! $isLeft && $left > 0)<a href="{{ route('drift.index', ['kind' => 'left']) }}">{{ number_format($left) }} left as {{ $left === 1 ? 'it is' : 'they are' }}</a>@endif
-        @if ($isLeft || $kind !== null)<a href="{{ route('drift.index') }}">Everything that differs</a>@endif
+        @if ($isLeft){{ __('outside.drift.differences_we_decided_to_keep') }}
+        @elseif ($total === 0){{ __('outside.drift.the_registries_and_the_roll') }}
+        @else {{ trans_choice('outside.drift.to_settle', $total, ['told' => number_format($total)]) }}@endif
+        @if (! $isLeft && $left > 0)<a href="{{ route('drift.index', ['kind' => 'left']) }}">{{ trans_choice('outside.drift.kept_count', $left, ['told' => number_format($left)]) }}</a>@endif
+        @if ($isLeft || $kind !== null)<a href="{{ route('drift.index') }}">{{ __('outside.drift.all_differences') }}</a>@endif
     </p>
     @if ($total === 0 && ! $isLeft)
-        <div class="empty"><h2>{{ __('outside.drift.nothing') }}</h2><p>Each name is looked at in its turn; <a href="{{ route('outside') }}">how that is planned</a>. What is seen otherwise than written here comes to this page.</p></div>
+        <div class="empty"><h2>{{ __('outside.drift.nothing') }}</h2><p>{{ __('outside.drift.nothing_what') }} <a href="{{ route('outside') }}">{{ __('outside.drift.how') }}</a></p></div>
     @endif
     @php($kinds = $few !== null ? array_keys($counts) : ($page !== null ? [$kind?->value ?? 'left'] : []))
     @if ($kinds !== [])
     <form method="post" action="{{ route('drift.gather') }}">
         @csrf
         <table class="sheet low drift-list">
-            <caption class="hide">What differs</caption>
-            <thead><tr><th scope="col" class="c-tick"><span class="hide">Tick</span></th><th scope="col" class="c-name">Name</th><th scope="col">What was seen</th><th scope="col" class="c-when">First seen</th></tr></thead>
+            <caption class="hide">{{ __('outside.drift.differences') }}</caption>
+            <thead><tr><th scope="col" class="c-tick"><span class="hide">{{ __('common.select') }}</span></th><th scope="col" class="c-name">{{ __('common.name') }}</th><th scope="col">{{ __('outside.drift.at_the_registry') }}</th><th scope="col" class="c-when">{{ __('outside.drift.first_seen') }}</th></tr></thead>
             @foreach ($kinds as $one)
                 @php($finding = Acre\Core\Record\RecordFinding::tryFrom($one))
                 @php($rows = collect($few !== null ? $few[$one] ?? [] : $page->items()))
                 @php($count = $counts[$one] ?? 0)
                 <tbody @class(['is-alarm' => $finding?->isAlarming()])>
                     <tr class="drift-kind"><th colspan="4" scope="rowgroup"><div class="drift-head">
-                        <h2>{{ $finding === null ? 'Left as they are' : __('outside.drift.kind.'.$one) }}</h2>
+                        <h2>{{ $finding === null ? __('outside.drift.kept') : __('outside.drift.kind.'.$one) }}</h2>
                         @if ($finding !== null)
                             <p class="lesser">{{ $count > 1 ? number_format($count).' names. ' : '' }}{{ __('outside.drift.cure.'.$one) }}</p>
                             @can('prepare')
                                 @php($ways = $settling($finding))
                                 <p class="drift-deeds">
-                                    @if (isset($ways['take']))<button name="act" value="take:{{ $one }}" aria-label="Take what was seen: {{ __('outside.drift.kind.'.$one) }}">Take what was seen</button>@endif
-                                    @if (isset($ways['right']))<button name="act" value="right:{{ $one }}" aria-label="Put it right outside: {{ __('outside.drift.kind.'.$one) }}">Put it right outside</button>@endif
-                                    <button name="act" value="leave:{{ $one }}" aria-label="{{ $words->sayOr('outside.drift.way_of.'.$one.'.leave', 'Leave it') }}: {{ __('outside.drift.kind.'.$one) }}">{{ $words->sayOr('outside.drift.way_of.'.$one.'.leave', 'Leave it') }}</button>
+                                    @if (isset($ways['take']))<button name="act" value="take:{{ $one }}" aria-label="{{ __('outside.drift.update_our_record', ['one' => __('outside.drift.kind.'.$one)]) }}">{{ __('outside.drift.update_kind') }}</button>@endif
+                                    @if (isset($ways['right']))<button name="act" value="right:{{ $one }}" aria-label="{{ __('outside.drift.correct_it_at_the_registrar', ['one' => __('outside.drift.kind.'.$one)]) }}">{{ __('outside.drift.correct_kind') }}</button>@endif
+                                    <button name="act" value="leave:{{ $one }}" aria-label="{{ $words->sayOr('outside.drift.way_of.'.$one.'.leave', __('outside.drift.way.leave')) }}: {{ __('outside.drift.kind.'.$one) }}">{{ $words->sayOr('outside.drift.way_of.'.$one.'.leave', __('outside.drift.way.leave')) }}</button>
                                 </p>
                             @endcan
                         @endif
                     </div></th></tr>
                     @foreach ($rows as $drift)
                         <tr>
-                            <td class="c-tick">@if ($finding !== null && $count > 1)<input type="checkbox" name="names[{{ $one }}][]" value="{{ $drift->name_id }}" aria-label="Tick {{ $drift->name->unicode }}">@endif</td>
+                            <td class="c-tick">@if ($finding !== null && $count > 1)<input type="checkbox" name="names[{{ $one }}][]" value="{{ $drift->name_id }}" aria-label="{{ __('outside.drift.select', ['unicode' => $drift->name->unicode]) }}">@endif</td>
                             <th scope="row" class="c-name"><a class="name" href="{{ route('record.show', $drift->name->ascii) }}">{{ $drift->name->unicode }}</a></th>
-                            <td data-label="What was seen"><bdi>{{ $words->stored($drift->said) }}.</bdi>@if ($drift->because !== null)<span class="lesser">Left: {{ $drift->because }}</span>@endif @if ($drift->certainty !== Acre\Core\Record\Certainty::Sure)<span class="lesser is-soon">Not sure: {{ __('outside.certainty.'.$drift->certainty->value) }}</span>@endif</td>
-                            <td class="c-when" data-label="First seen">{{ App\Support\Dates::exact($drift->first_seen) }}</td>
+                            <td data-label="{{ __('outside.drift.at_the_registry') }}"><bdi>{{ $words->stored($drift->said) }}.</bdi>@if ($drift->because !== null)<span class="lesser">{{ __('outside.drift.kept_because', ['because' => $drift->because]) }}</span>@endif @if ($drift->certainty !== Acre\Core\Record\Certainty::Sure)<span class="lesser is-soon">{{ __('outside.drift.not_sure', ['value' => __('outside.certainty.'.$drift->certainty->value)]) }}</span>@endif</td>
+                            <td class="c-when" data-label="{{ __('outside.drift.first_seen') }}">{{ App\Support\Dates::exact($drift->first_seen) }}</td>
                         </tr>
                     @endforeach
-                    @if ($few !== null && $count > $rows->count())<tr><td></td><td colspan="3"><a href="{{ route('drift.index', ['kind' => $one]) }}">All {{ number_format($count) }}</a></td></tr>@endif
+                    @if ($few !== null && $count > $rows->count())<tr><td></td><td colspan="3"><a href="{{ route('drift.index', ['kind' => $one]) }}">{{ __('outside.drift.all', ['count' => number_format($count)]) }}</a></td></tr>@endif
                 </tbody>
             @endforeach
         </table>
-        @if ($few === null || max($counts) > 1)<p class="lesser">Where some are ticked, a button takes those; else all of its kind. The next page shows each before anything is done.</p>@endif
+        @if ($few === null || max($counts) > 1)<p class="lesser">{{ __('outside.drift.the_buttons_act_on_the') }}</p>@endif
     </form>
     @if ($page !== null){{ $page->links('components.pages') }}@endif
     @endif

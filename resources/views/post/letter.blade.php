@@ -8,7 +8,7 @@
 <pre style="white-space:pre-wrap;margin:0;font:14px/1.5 Menlo,Consolas,monospace">{{ $body }}</pre>
 @else
 @foreach (preg_split('/\n{2,}/', trim($body)) ?: [] as $paragraph)
-<p style="margin:0 0 14px">@if (preg_match('~^https?://\S+$~D', $paragraph) === 1)<a href="{{ $paragraph }}" style="display:inline-block;padding:8px 16px;border:1.5px solid #165a78;color:#165a78;font-weight:600;text-decoration:none;overflow-wrap:anywhere">Read it and answer</a>@else{!! nl2br(e($paragraph)) !!}@endif</p>
+<p style="margin:0 0 14px">@if (preg_match('~^https?://\S+$~D', $paragraph) === 1)<a href="{{ $paragraph }}" style="display:inline-block;padding:8px 16px;border:1.5px solid #165a78;color:#165a78;font-weight:600;text-decoration:none;overflow-wrap:anywhere">{{ __('letters.read_and_answer') }}</a>@else{!! nl2br(e($paragraph)) !!}@endif</p>
 @endforeach
 @endif
 </div>

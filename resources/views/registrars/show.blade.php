@@ -1,78 +1,78 @@
 <x-layout :title="$registrar->name" area="Outside">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('registrars.index') }}">Registrars</a> / {{ $registrar->name }}</nav>
+    <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('registrars.index') }}">{{ __('common.registrars') }}</a> / {{ $registrar->name }}</nav>
     <div class="head">
         <div><h1>{{ $registrar->name }}</h1>
-            <p class="sentence">Reached {{ explode(':', __('words.link.'.$registrar->link))[0] }}. A receiver is named by <strong>{{ __('words.receiver_by.'.$registrar->receiver_by->value) }}</strong>; a handover is settled when <strong>{{ __('words.confirms.'.$registrar->confirms->value) }}</strong>, within {{ $registrar->accept_days }} days.</p></div>
-        @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('registrars.edit', $registrar) }}">Change the terms</a></p>@endcan
+            <p class="sentence"><x-sentence of="registrars.show.terms" :with="['link' => explode(':', __('words.link.'.$registrar->link))[0], 'days' => $registrar->accept_days]"><x-slot:receiver><strong>{{ __('words.receiver_by.'.$registrar->receiver_by->value) }}</strong></x-slot><x-slot:confirms><strong>{{ __('words.confirms.'.$registrar->confirms->value) }}</strong></x-slot></x-sentence></p></div>
+        @can('prepare')<p class="head-deeds"><a class="button" href="{{ route('registrars.edit', $registrar) }}">{{ __('registrars.show.edit_the_terms') }}</a></p>@endcan
     </div>
     <div class="cards">
-        <section class="card" aria-labelledby="ho"><h2 id="ho">Handovers</h2>
+        <section class="card" aria-labelledby="ho"><h2 id="ho">{{ __('registrars.show.handovers') }}</h2>
             <dl class="facts">
                 <div><dt>{{ __('registrars.page') }}</dt><dd>@if ($registrar->page === null){{ __('registrars.none') }}@else<a href="{{ $registrar->page }}" rel="noopener noreferrer" target="_blank">{{ $registrar->page }}</a>@endif</dd></div>
                 <div><dt>{{ __('registrars.telephone') }}</dt><dd>{{ $registrar->telephone ?? __('registrars.none') }}</dd></div>
-                <div><dt>Giving account</dt><dd>{{ $registrar->names_giver ? 'named in the same way' : 'not asked for' }}</dd></div>
-                <div><dt>Lock</dt><dd>{{ $registrar->lock_first ? 'must be lifted first' : 'may stay on' }}</dd></div>
-                <div><dt>Giving account itself</dt><dd>{{ $registrar->unlock_account_first ? 'must be unlocked first' : 'need not be unlocked' }}</dd></div>
-                <div><dt>A receiver accepts</dt><dd>{{ __('words.accepts_by.'.$registrar->accepts_by) }}</dd></div>
-                @if ($registrar->gate !== null)<div><dt>Its gate</dt><dd><span class="mono">{{ $registrar->gate }}</span><span class="lesser">{{ $registrar->gate_a_minute === null ? 'no limit is known' : number_format($registrar->gate_a_minute).' commands a minute at most' }}</span></dd></div>@endif
-                <div><dt>A new name</dt><dd>{{ $registrar->handover_hold_days === 0 ? 'may be handed over at once' : 'may be handed over after '.$registrar->handover_hold_days.' days' }}</dd></div>
-                <div><dt>In public records</dt><dd>{{ $registrar->behind === [] ? 'under its own name' : implode(', ', $registrar->behind) }}</dd></div>
-                <div><dt>A <span class="term" title="{{ __('words.explained.lot') }}">lot</span></dt><dd>{{ number_format($registrar->lot_size) }} names at most</dd></div>
+                <div><dt>{{ __('registrars.show.giving_account') }}</dt><dd>{{ $registrar->names_giver ? __('registrars.show.identified_in_the_same_way') : __('registrars.show.not_asked_for') }}</dd></div>
+                <div><dt>{{ __('common.lock') }}</dt><dd>{{ $registrar->lock_first ? __('registrars.show.must_be_lifted_first') : __('registrars.show.may_stay_on') }}</dd></div>
+                <div><dt>{{ __('registrars.show.lock_of_the_giving_account') }}</dt><dd>{{ $registrar->unlock_account_first ? __('registrars.show.must_be_unlocked_first') : __('registrars.show.need_not_be_unlocked') }}</dd></div>
+                <div><dt>{{ __('registrars.show.receivers_accept') }}</dt><dd>{{ __('words.accepts_by.'.$registrar->accepts_by) }}</dd></div>
+                @if ($registrar->gate !== null)<div><dt>{{ __('registrars.show.epp_or_bridge') }}</dt><dd><span class="mono">{{ $registrar->gate }}</span><span class="lesser">{{ $registrar->gate_a_minute === null ? __('registrars.show.no_limit_is_known') : __('registrars.show.commands_a_minute_at_most', ['gate_a_minute' => number_format($registrar->gate_a_minute)]) }}</span></dd></div>@endif
+                <div><dt>{{ __('registrars.show.a_new_name') }}</dt><dd>{{ $registrar->handover_hold_days === 0 ? __('registrars.show.may_be_handed_over_at_once') : __('registrars.show.may_be_handed_over_after_days', ['handover_hold_days' => $registrar->handover_hold_days]) }}</dd></div>
+                <div><dt>{{ __('registrars.show.in_public_records') }}</dt><dd>{{ $registrar->behind === [] ? __('registrars.show.under_its_own_name') : implode(', ', $registrar->behind) }}</dd></div>
+                <div><dt><x-sentence of="registrars.show.lot_size"><x-slot:lot><span class="term" title="{{ __('words.explained.lot') }}">{{ __('registrars.show.lot') }}</span></x-slot></x-sentence></dt><dd>{{ __('registrars.show.names_at_most', ['lot_size' => number_format($registrar->lot_size)]) }}</dd></div>
                 @foreach (Acre\Core\Movement\ExtraKind::cases() as $kind)
-                    <div><dt>{{ ucfirst(__('words.extra.'.$kind->value)) }}</dt><dd>{{ isset($registrar->extras[$kind->value]) ? __('words.fate.'.$registrar->extras[$kind->value]) : 'not known' }}</dd></div>
+                    <div><dt>{{ ucfirst(__('words.extra.'.$kind->value)) }}</dt><dd>{{ isset($registrar->extras[$kind->value]) ? __('words.fate.'.$registrar->extras[$kind->value]) : __('common.not_known') }}</dd></div>
                 @endforeach
             </dl>
         </section>
-        <section class="card" aria-labelledby="end"><h2 id="end">Around a name’s end</h2>
+        <section class="card" aria-labelledby="end"><h2 id="end">{{ __('registrars.show.around_the_end_of_a_term') }}</h2>
             <dl class="facts">
-                <div><dt>Renewal charged</dt><dd>{{ $registrar->charge_lead_days === 0 ? 'on the day of the end' : $registrar->charge_lead_days.' days before the end' }}</dd></div>
-                <div><dt>Stops answering</dt><dd>{{ $registrar->dark_after_days === null ? 'not known' : ($registrar->dark_after_days === 0 ? 'with the end' : $registrar->dark_after_days.' days after the end') }}</dd></div>
-                <div><dt>Plain price</dt><dd>{{ $registrar->plain_after_days === null ? 'not known' : 'until '.$registrar->plain_after_days.' days after the end' }}</dd></div>
-                <div><dt>Renewable at all</dt><dd>{{ $registrar->late_until_days === null ? 'not known' : 'until '.$registrar->late_until_days.' days after the end' }}</dd></div>
-                <div><dt>Remarks</dt><dd>{{ $registrar->remarks ?? 'none' }}</dd></div>
+                <div><dt>{{ __('registrars.show.renewal_charged') }}</dt><dd>{{ $registrar->charge_lead_days === 0 ? __('registrars.show.on_the_day_of_the_end') : __('registrars.show.days_before_the_end', ['charge_lead_days' => $registrar->charge_lead_days]) }}</dd></div>
+                <div><dt>{{ __('registrars.show.suspended') }}</dt><dd>{{ $registrar->dark_after_days === null ? __('common.not_known') : ($registrar->dark_after_days === 0 ? __('registrars.show.at_the_end') : __('registrars.show.days_after_the_end', ['dark_after_days' => $registrar->dark_after_days])) }}</dd></div>
+                <div><dt>{{ __('registrars.show.normal_price') }}</dt><dd>{{ $registrar->plain_after_days === null ? __('common.not_known') : __('registrars.show.until_days_after_the_end', ['plain_after_days' => $registrar->plain_after_days]) }}</dd></div>
+                <div><dt>{{ __('registrars.show.renewable') }}</dt><dd>{{ $registrar->late_until_days === null ? __('common.not_known') : __('registrars.show.renewable_until', ['late_until_days' => $registrar->late_until_days]) }}</dd></div>
+                <div><dt>{{ __('common.notes') }}</dt><dd>{{ $registrar->remarks ?? 'none' }}</dd></div>
             </dl>
         </section>
-        <section class="card" aria-labelledby="acc"><h2 id="acc">Accounts</h2>
+        <section class="card" aria-labelledby="acc"><h2 id="acc">{{ __('common.accounts') }}</h2>
             <dl class="facts">
                 @forelse ($accounts as $account)
-                    <div><dt><a href="{{ route('accounts.show', $account) }}">{{ $account->number }}</a></dt><dd>{{ $account->owner?->name ?? 'the house’s own' }}<span class="lesser">{{ __('words.access.'.$account->access) }}</span></dd><dd><a href="{{ route('roll', ['account' => $account->id]) }}">{{ number_format(($tallies[$account->id] ?? null)?->int('names') ?? 0) }}</a></dd></div>
+                    <div><dt><a href="{{ route('accounts.show', $account) }}">{{ $account->number }}</a></dt><dd>{{ $account->owner?->name ?? __('common.our_own') }}<span class="lesser">{{ __('words.access.'.$account->access) }}</span></dd><dd><a href="{{ route('roll', ['account' => $account->id]) }}">{{ number_format(($tallies[$account->id] ?? null)?->int('names') ?? 0) }}</a></dd></div>
                 @empty
-                    <div><dt>None</dt><dd>yet</dd></div>
+                    <div><dt>{{ __('common.none') }}</dt><dd>{{ __('registrars.show.yet') }}</dd></div>
                 @endforelse
             </dl>
-            <x-cut :shown="count($accounts)" :most="App\Http\Registrars\RegistrarController::LISTED"><a href="{{ route('accounts.index', ['q' => $registrar->name]) }}">Accounts are found there.</a></x-cut>
-            @can('prepare')<p><a href="{{ route('accounts.create', ['registrar' => $registrar->id]) }}">Write down an account here</a></p>@endcan
+            <x-cut :shown="count($accounts)" :most="App\Http\Registrars\RegistrarController::LISTED"><a href="{{ route('accounts.index', ['q' => $registrar->name]) }}">{{ __('registrars.show.see_all_accounts') }}</a></x-cut>
+            @can('prepare')<p><a href="{{ route('accounts.create', ['registrar' => $registrar->id]) }}">{{ __('registrars.show.add_an_account_here') }}</a></p>@endcan
         </section>
     </div>
     <section id="prices" aria-labelledby="prices-h">
         <table class="sheet low">
-            <caption id="prices-h">Prices</caption>
-            <thead><tr><th scope="col">Suffix</th><th scope="col">For</th><th scope="col" class="sum">Before tax</th><th scope="col" class="sum">Tax</th><th scope="col" class="sum">Paid</th><th scope="col">From</th><th scope="col">Until</th></tr></thead>
+            <caption id="prices-h">{{ __('registrars.show.prices') }}</caption>
+            <thead><tr><th scope="col">{{ __('registrars.show.suffix') }}</th><th scope="col">{{ __('registrars.show.for') }}</th><th scope="col" class="sum">{{ __('registrars.show.before_tax') }}</th><th scope="col" class="sum">{{ __('registrars.show.tax') }}</th><th scope="col" class="sum">{{ __('registrars.show.paid') }}</th><th scope="col">{{ __('common.from') }}</th><th scope="col">{{ __('registrars.show.until') }}</th></tr></thead>
             <tbody>
             @forelse ($prices as $one)
                 <tr @class(['is-past' => ! $one->span->contains($today)])>
-                    <th scope="row" class="mono">.{{ $one->suffix }}</th><td data-label="For">{{ __('words.action.'.$one->action) }}</td>
-                    <td class="sum" data-label="Before tax">{{ $one->net()->text() }}</td><td class="sum" data-label="Tax">{{ rtrim(rtrim($one->tax_percent, '0'), '.') }} %</td><td class="sum" data-label="Paid">{{ $one->gross()->text() }}</td>
-                    <td data-label="From">{{ App\Support\Dates::full($one->span->from) }}</td><td data-label="Until">{{ $one->span->until === null ? 'further notice' : App\Support\Dates::full($one->span->until) }}</td>
+                    <th scope="row" class="mono">.{{ $one->suffix }}</th><td data-label="{{ __('registrars.show.for') }}">{{ __('words.action.'.$one->action) }}</td>
+                    <td class="sum" data-label="{{ __('registrars.show.before_tax') }}">{{ $one->net()->text() }}</td><td class="sum" data-label="{{ __('registrars.show.tax') }}">{{ rtrim(rtrim($one->tax_percent, '0'), '.') }} %</td><td class="sum" data-label="{{ __('registrars.show.paid') }}">{{ $one->gross()->text() }}</td>
+                    <td data-label="{{ __('common.from') }}">{{ App\Support\Dates::full($one->span->from) }}</td><td data-label="{{ __('registrars.show.until') }}">{{ $one->span->until === null ? __('registrars.show.further_notice') : App\Support\Dates::full($one->span->until) }}</td>
                 </tr>
             @empty
-                <tr><td colspan="7">No price is written down, so no sum can be said of its names.</td></tr>
+                <tr><td colspan="7">{{ __('registrars.show.no_prices_yet_so_no_cost_can') }}</td></tr>
             @endforelse
             </tbody>
         </table>
         @can('prepare')
             <form method="post" action="{{ route('registrars.prices.store', $registrar) }}" class="card fields">
                 @csrf
-                <h2>A new price</h2>
+                <h2>{{ __('registrars.show.add_a_price') }}</h2>
                 <div class="columns">
-                    <x-field name="suffix" label="Suffix" placeholder="co.uk" required maxlength="100"/>
-                    <div class="field"><label for="f-action">For</label><select id="f-action" name="action">@foreach (App\Models\Price::ACTIONS as $action)<option value="{{ $action }}" @selected(old('action', 'renew') === $action)>{{ __('words.action.'.$action) }}</option>@endforeach</select></div>
-                    <x-field name="amount" label="Before tax" inputmode="decimal" required/>
-                    <x-field name="currency" label="Currency" :value="config('house.currency')" maxlength="3" required/>
-                    <x-field name="tax_percent" label="Tax, per cent" inputmode="decimal" value="0"/>
-                    <x-field name="since" label="From" type="date" :value="$today->date()" required note="The price before it ends on this day"/>
+                    <x-field name="suffix" :label="__('registrars.show.suffix')" placeholder="co.uk" required maxlength="100"/>
+                    <div class="field"><label for="f-action">{{ __('registrars.show.for') }}</label><select id="f-action" name="action">@foreach (App\Models\Price::ACTIONS as $action)<option value="{{ $action }}" @selected(old('action', 'renew') === $action)>{{ __('words.action.'.$action) }}</option>@endforeach</select></div>
+                    <x-field name="amount" :label="__('registrars.show.before_tax')" inputmode="decimal" required/>
+                    <x-field name="currency" :label="__('registrars.show.currency')" :value="config('house.currency')" maxlength="3" required/>
+                    <x-field name="tax_percent" :label="__('registrars.show.with_tax')" inputmode="decimal" value="0"/>
+                    <x-field name="since" :label="__('common.from')" type="date" :value="$today->date()" required :note="__('registrars.show.the_earlier_price_ends_on_this')"/>
                 </div>
-                <p><button>Set this price</button></p>
+                <p><button>{{ __('registrars.show.add_the_price') }}</button></p>
             </form>
         @endcan
     </section>

@@ -1,7 +1,7 @@
 {{-- All rows in one view, drawings included: a view a row takes half as long again. --}}
 @foreach ($rows as $row)
 <tr @class(['is-ticked' => $sheaf->has($row->id)])>
-    <td class="c-tick"><input type="checkbox" name="names[]" value="{{ $row->id }}" @checked($sheaf->has($row->id)) aria-label="Tick {{ $row->unicode }}"></td>
+    <td class="c-tick"><input type="checkbox" name="names[]" value="{{ $row->id }}" @checked($sheaf->has($row->id)) aria-label="{{ __('roll.rows.select', ['unicode' => $row->unicode]) }}"></td>
     <th class="c-name" scope="row"><a class="name" href="{{ route('names.show', $row->ascii) }}">{{ $row->unicode }}</a><span class="lesser">{{ $row->client }} @if ($row->drift !== null)<span @class(['differs', 'is-bad' => $row->drift === 'alarm']) title="{{ __('outside.differs.'.$row->drift) }}">{{ __('outside.differs.short') }}</span>@endif</span></th>
     <td class="c-held">{{ $row->registrar }} <span class="lesser">{{ $row->account }}</span></td>
     @foreach ($row->more as $column => $said)<td class="c-more" data-label="{{ __('roll.column.'.$column) }}">{{ $said }}</td>@endforeach

@@ -1,5 +1,5 @@
 <x-layout :title="__('rounds.dealt.title')" area="Rounds">
-    <nav class="trail" aria-label="Where you are"><a href="{{ route('rounds') }}">Rounds</a></nav>
+    <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('rounds') }}">{{ __('rounds.dealt.rounds') }}</a></nav>
     <h1>{{ __('rounds.dealt.title') }}</h1>
     <p class="sentence">{{ __('rounds.dealt.says') }}</p>
     @if ($page->rows === [])
@@ -7,7 +7,7 @@
     @else
         <table class="sheet rounds">
             <caption class="hide">{{ __('rounds.dealt.title') }}</caption>
-            <thead><tr><th scope="col">What</th><th scope="col">Said</th><th scope="col">By</th><th scope="col">Now</th><th scope="col"><span class="hide">Change it</span></th></tr></thead>
+            <thead><tr><th scope="col">{{ __('common.what') }}</th><th scope="col">{{ __('common.when') }}</th><th scope="col">{{ __('common.by') }}</th><th scope="col">{{ __('common.today') }}</th><th scope="col"><span class="hide">{{ __('common.edit') }}</span></th></tr></thead>
             <tbody>
             @foreach ($page->rows as $row)
                 @php([$done, $off] = [$row->instant('done_on')?->toDay(), $row->instant('off_until')?->toDay()])
@@ -22,6 +22,6 @@
             @endforeach
             </tbody>
         </table>
-        @if ($page->next !== null)<p><a href="{{ route('rounds.dealt', ['after' => $page->next]) }}">Earlier</a></p>@endif
+        @if ($page->next !== null)<p><a href="{{ route('rounds.dealt', ['after' => $page->next]) }}">{{ __('common.earlier') }}</a></p>@endif
     @endif
 </x-layout>

@@ -1,12 +1,12 @@
-<x-layout title="Sign in">
+<x-layout :title="__('common.sign_in')">
     <div class="door">
-        <h1>Sign in</h1>
-        <p>The inventory of your names: what is due, what may be done, and proof of what happened.</p>
+        <h1>{{ __('common.sign_in') }}</h1>
+        <p>{{ __('session.sign_in.the_inventory_of_your_domain') }}</p>
         <form method="post" action="{{ route('sign-in') }}" class="fields">
             @csrf
-            <x-field name="email" label="Mailbox" type="email" autocomplete="username" required autofocus/>
-            <x-field name="password" label="Password" type="password" autocomplete="current-password" required/>
-            <button class="main">Sign in</button> <a href="{{ route('forgot') }}">Forgotten password</a>
+            <x-field name="email" :label="__('common.mailbox')" type="email" autocomplete="username" required autofocus/>
+            <x-field name="password" :label="__('common.password')" type="password" autocomplete="current-password" required/>
+            <button class="main">{{ __('common.sign_in') }}</button> <a href="{{ route('forgot') }}">{{ __('session.sign_in.forgotten_password') }}</a>
         </form>
     </div>
 </x-layout>

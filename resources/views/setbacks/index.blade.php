@@ -1,20 +1,20 @@
-<x-layout title="Work set aside">
+<x-layout :title="__('common.failed_work')">
     @can('run')<x-settings current="set-aside"/>@endcan
-    <h1>Work set aside</h1>
-    <p class="sentence">What fails is set aside, so that it stops nothing else, and is tried again by itself after a wait that grows. “Try again” does it now.</p>
+    <h1>{{ __('common.failed_work') }}</h1>
+    <p class="sentence">{{ __('setbacks.index.work_that_failed_is_set_aside') }}</p>
     @if ($setbacks === [] && $jobs === [])
-        <p class="empty">Nothing is set aside. Everything that was started goes on.</p>
+        <p class="empty">{{ __('setbacks.index.nothing_has_failed') }}</p>
     @endif
     @if ($setbacks !== [])
-        <section class="card" aria-labelledby="set-aside"><h2 id="set-aside">To be tried again</h2><x-setbacks :setbacks="$setbacks"/></section>
+        <section class="card" aria-labelledby="set-aside"><h2 id="set-aside">{{ __('setbacks.index.waiting_to_be_retried') }}</h2><x-setbacks :setbacks="$setbacks"/></section>
     @endif
     @if ($jobs !== [])
-        <section class="card apart" aria-labelledby="jobs"><h2 id="jobs">Jobs that failed</h2>
-            <p class="lesser">A job that was cut off loses nothing: what it was for is taken up again by the next one. A job that keeps failing points to a fault of this program.</p>
+        <section class="card apart" aria-labelledby="jobs"><h2 id="jobs">{{ __('setbacks.index.jobs_that_failed') }}</h2>
+            <p class="lesser">{{ __('setbacks.index.a_job_that_was_cut_off_loses') }}</p>
             <dl class="facts facts-wide">
                 @foreach ($jobs as $job)
                     <div><dt>{{ $job->job }}</dt><dd><bdi>{{ $job->error }}</bdi><span class="lesser">{{ App\Support\Dates::clock(new DateTimeImmutable($job->failedAt)) }}</span></dd>
-                        <dd><form method="post" action="{{ route('set-aside.job', $job->uuid) }}">@csrf<button>Try again</button></form></dd></div>
+                        <dd><form method="post" action="{{ route('set-aside.job', $job->uuid) }}">@csrf<button>{{ __('setbacks.index.try_again') }}</button></form></dd></div>
                 @endforeach
             </dl>
         </section>

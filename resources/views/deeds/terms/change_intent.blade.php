@@ -1,1 +1,1 @@
-<x-choice name="intent" label="What is to happen at their end" :value="$said['intent'] ?? ''" words="words.intent"/>
+<x-choice name="intent" :label="__('common.intent')" :value="$said['intent'] ?? ''" words="words.intent"/>

@@ -1,2 +1,2 @@
-<x-field name="what" type="choice" label="What is left" :options="$choices" :value="$said['what'] ?? 'all'"/>
-<x-field name="because" label="Why it may stay so" :value="$said['because'] ?? ''" maxlength="500" required/>
+<x-field name="what" type="choice" :label="__('deeds.terms.leave_drift.what_to_keep')" :options="$choices" :value="$said['what'] ?? 'all'"/>
+<x-field name="because" :label="__('deeds.terms.leave_drift.reason')" :value="$said['because'] ?? ''" maxlength="500" required/>

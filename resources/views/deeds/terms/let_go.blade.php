@@ -1,2 +1,2 @@
-<x-field name="then" type="choice" label="From then on it" :options="$choices" :value="$said['then'] ?? ($request->word('then') === '' ? 'watch' : $request->word('then'))"/>
-<x-field name="because" label="What became of them" :value="$said['because'] ?? ''" maxlength="300" required note="Such as: moved to their own account at another registrar, as agreed on 3 October"/>
+<x-field name="then" type="choice" :label="__('deeds.terms.let_go.afterwards')" :options="$choices" :value="$said['then'] ?? ($request->word('then') === '' ? 'watch' : $request->word('then'))"/>
+<x-field name="because" :label="__('deeds.terms.let_go.what_happened_to_them')" :value="$said['because'] ?? ''" maxlength="300" required :note="__('deeds.terms.let_go.for_example_transferred_to')"/>
