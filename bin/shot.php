@@ -15,7 +15,7 @@ $window->signIn('theo@harrow-tern.example', 'a tern over the sound');
 
 // Three names of the bell foundry gathered, one of which can't go.
 foreach (['wickerby-bells.com', 'glockenwärts.com', 'peal-records.co.uk', 'old-foundry.com', 'bell-tuning.org', 'bellfounders.net'] as $name) {
-    $window->go('/names/'.rawurlencode($name))->press('Into the sheaf');
+    $window->go('/names/'.rawurlencode($name))->press('Add to the sheaf');
 }
 $pages = [
     'rounds' => '/rounds',
@@ -59,9 +59,9 @@ $window->ready()->picture("{$folder}/bring-in-preview.png");
 unlink($list);
 
 // A receiver is asked by letter: what the link in it shows.
-$window->go('/hand-over?name=harrow-studio.com&receiver=8')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('#tick', 'waits for the receiver');
+$window->go('/hand-over?name=harrow-studio.com&receiver=8')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('#tick', 'waiting for the receiver');
 $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
-$window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was taken by the post'));
+$window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was sent'));
 $window->driver->get('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters');
 $window->driver->findElement(WebDriverBy::partialLinkText('A domain name is to be handed to your account'))->click();
 $window->driver->get((string) $window->driver->findElement(WebDriverBy::partialLinkText('/answer/'))->getAttribute('href'));

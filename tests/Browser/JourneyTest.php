@@ -61,16 +61,16 @@ final class JourneyTest extends TestCase
         $window->go('/roll')->follow('#sheaf a.main');
         $window->type('#q', 'H-3240');
         $window->follow('[data-found] a:only-child');
-        self::assertStringContainsString('unproven that they belong together', $window->text('.cards'));
+        self::assertStringContainsString('not confirmed to belong together', $window->text('.cards'));
         self::assertStringContainsString('3 of 3 can go now', $window->text('.foot'));
         $window->press('Hand 3 names to Ferret & Fowl Veterinary')->waitForText('.sentence', 'wait for an answer');
         $window->ready();
         $docket = (int) basename($window->driver->getCurrentURL());
         self::assertStringContainsString("ring-{$tag}.com", $window->text('.slip'));
         $window->find("input[aria-label^='Tick ring-']")->click();
-        $window->press('The ticked ones');
+        $window->press('Mark the selected names as done');
         self::assertStringContainsString('One name is ticked as done', $window->text('.told'));
-        $window->press('All 2 done');
+        $window->press('Mark all 2 as done');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
         $window->press('Proof');
         $digest = trim($window->text('.values'));
@@ -102,7 +102,7 @@ final class JourneyTest extends TestCase
 
             return str_contains($window->text('.sentence'), 'waits for an answer');
         });
-        $window->pressPlainly('It is done');
+        $window->pressPlainly('Mark as done');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
         $window->goPlainly("/dockets/{$docket}/proof");
         self::assertStringContainsString('kelp-recipes.co.uk', $window->text('.deed-paper'));
@@ -111,7 +111,7 @@ final class JourneyTest extends TestCase
     public function test_a_clerk_prepares_and_a_steward_begins_it(): void
     {
         $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD);
-        $window->go('/hand-over')->type('#f-names', "old-foundry.com, wickerby-bells.com\nnobody-holds-this.com")->press('Judge these names');
+        $window->go('/hand-over')->type('#f-names', "old-foundry.com, wickerby-bells.com\nnobody-holds-this.com")->press('Check these names');
         self::assertStringContainsString('One was not found on the Roll', $window->text('.told'));
         $window->type('#q', '51877')->follow('[data-found] a:only-child');
         self::assertStringContainsString('a mailbox at this name', $window->text('table.sheet:not(.keep)'));
@@ -125,7 +125,7 @@ final class JourneyTest extends TestCase
         $window->press('Begin: hand 2 names')->waitForText('.sentence', 'wait for an answer');
         $window->waitForText('#tick', 'the receiver must accept');
         self::assertFalse($window->has('.slip'), 'it is told by wire, its lock lifted first');
-        $window->ready()->press('Call off what is open');
+        $window->ready()->press('Cancel what is open');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
         $window->go('/names/wickerby-bells.com');
         self::assertStringContainsString('40718', $window->text('.folio-sentence'));
@@ -140,7 +140,7 @@ final class JourneyTest extends TestCase
             self::assertSame(0, $window->count('main form[method=post]:not([action*="/roll/"]) button, .foot button, main a.button[href*="/edit"], main a[href$="/create"]'), $path);
         }
         $window->goPlainly('/bring-in');
-        self::assertStringContainsString('Not yours to do', $window->text('h1'));
+        self::assertStringContainsString('Not allowed', $window->text('h1'));
     }
 
     public function test_the_roll_is_narrowed_kept_and_gathered_whole(): void
@@ -149,22 +149,22 @@ final class JourneyTest extends TestCase
         $window->find('.sentence details.word:has(.narrow-form) > summary')->click();
         $window->find('details.choices:has(input[name="lock[]"]) > summary')->click();
         $window->find('input[name="lock[]"][value=off]')->click();
-        $window->type('#facet-suffix', 'com')->press('Show these');
+        $window->type('#facet-suffix', 'com')->press('Show');
         self::assertStringContainsString('under .com (without), lock off (without)', $window->text('.sentence'));
         $shown = $window->count('table.roll tbody tr');
         self::assertGreaterThan(2, $shown);
         $window->find('.sentence-deeds details:has(#view-name) > summary')->click();
-        $window->type('#view-name', 'Unlocked .com')->press('Keep it');
+        $window->type('#view-name', 'Unlocked .com')->press('Save');
         $window->find('.head-deeds details:last-of-type > summary')->click();
         $window->find('input[value=registrant]')->click();
-        $window->press('Show them so');
+        $window->press('Apply');
         self::assertSame(1, $window->count('th.c-more'));
         $window->press('Tick all');
         self::assertSame($shown, (int) $window->text('[data-sheaf-count]'));
-        $window->follow('#sheaf .foot-say a')->press('Take out');
+        $window->follow('#sheaf .foot-say a')->press('Remove');
         self::assertSame($shown - 1, (int) $window->text('[data-sheaf-count]'));
         $window->find('main details.card > summary')->click();
-        $window->type('#f-names', 'tern.works, nobody-has-this.com')->press('Put them in');
+        $window->type('#f-names', 'tern.works, nobody-has-this.com')->press('Add to the sheaf');
         self::assertStringContainsString('nobody-has-this.com', $window->text('.told'));
         self::assertSame($shown, (int) $window->text('[data-sheaf-count]'));
         $window->press('Empty');
@@ -210,7 +210,7 @@ final class JourneyTest extends TestCase
             const foot = document.querySelector('#sheaf');
             return [...document.querySelectorAll('table.roll tbody input')].filter((box) => { box.focus(); return box.getBoundingClientRect().bottom > foot.getBoundingClientRect().top; }).map((box) => box.ariaLabel);
             JS));
-        $window->keys('?')->waitForText('h1', 'Words and shortcuts');
+        $window->keys('?')->waitForText('h1', 'Glossary and shortcuts');
         $window->ready()->press('Empty');
         self::assertFalse($window->find('#sheaf')->isDisplayed());
     }
@@ -240,7 +240,7 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD)->go('/rounds');
         self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
         $window->find('summary[aria-label="More about fowl-advice.org"]')->click();
-        $window->follow('tr:has(summary[aria-label="More about fowl-advice.org"]) button[value=off]')->waitForText('.told', 'Put off until');
+        $window->follow('tr:has(summary[aria-label="More about fowl-advice.org"]) button[value=off]')->waitForText('.told', 'Postpone until');
         self::assertStringNotContainsString('fowl-advice.org', $window->text('.rounds'));
         $window->press('Put it back')->waitForText('.told', 'Back in Rounds');
         self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
@@ -250,7 +250,7 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD)->go('/deeds/change_words?name=sea-shanty.org');
         $window->find('#f-give')->sendKeys('choirs');
-        $window->press('Show what it would do')->waitForText('h1', 'One name: give “choirs”');
+        $window->press('Preview')->waitForText('h1', 'One name: give “choirs”');
         $window->press('One name: give “choirs”')->waitForText('.sentence', '1 of 1 done');
         $window->follow('.head-deeds a[href*="take_back"]')->waitForText('h1', 'Undo docket');
         $window->find('.foot button.main')->click();
@@ -295,14 +295,14 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
         $window->go('/rounds');
-        self::assertStringContainsString('its name servers were changed by nobody here', $window->text('main'));
+        self::assertStringContainsString('name servers changed, not by us', $window->text('main'));
         $window->go('/drift')->follow("a[href*='/record/sound-choirs.org']");
         self::assertStringContainsString('Its registrar was paid', $window->text('main'));
-        $window->follow('.drift a.button')->press('Write the end of one name as seen outside')->waitForText('h1', 'Write the end');
+        $window->follow('.drift a.button')->press('Update the end of one name from the registry')->waitForText('h1', 'Write the end');
         $window->waitForText('main', 'done');
-        $window->go('/record/sound-choirs.org')->press('Ask again')->ready();
-        self::assertStringContainsString('Taken into the Roll', $window->text('main'));
-        self::assertStringNotContainsString('The Roll says otherwise', $window->text('main'));
+        $window->go('/record/sound-choirs.org')->press('Query again')->ready();
+        self::assertStringContainsString('Roll updated', $window->text('main'));
+        self::assertStringNotContainsString('Different from the Roll', $window->text('main'));
         $window->go('/names/sound-choirs.org');
         self::assertStringContainsString('20 Feb 2030', $window->text('main'));
     }
@@ -328,7 +328,7 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('51877', $window->text('.folio-sentence'));
     }
 
-    /** The receiver is asked by letter, opens it in the letterbox, types what names their account, and the bridge is told. */
+    /** The receiver is asked by letter, opens it in the letterbox, types the identifiers of their account, and the bridge is told. */
     public function test_a_receiver_accepts_by_letter_and_the_bridge_is_told(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
@@ -336,9 +336,9 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('A letter to ledger@wickerby-bells.com asks the receiver first', $window->text('main'));
         $window->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waits for an answer');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
-        $window->waitForText('#tick', 'waits for the receiver');
+        $window->waitForText('#tick', 'waiting for the receiver');
         self::assertSame([], $window->ready()->axe());
-        $window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was taken by the post'));
+        $window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was sent'));
 
         $letterbox = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters';
         $window->driver->get($letterbox);
@@ -385,12 +385,12 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('One mailbox, 6 names', $window->text('.sentence'));
         self::assertStringContainsString('came back', $window->text('table.board'));
         self::assertSame([], $window->axe());
-        $window->press('Give another mailbox');
+        $window->press('Change the mailbox');
         $window->ready()->type('#f-mailbox', 'foyer@quayside-stage.example');
         $window->press('Save')->waitForText('main', 'Nothing is saved yet');
         self::assertStringContainsString('6 names', $window->ready()->text('#starts ~ ul'));
         self::assertSame([], $window->axe());
-        $window->press('Save it all the same')->waitForText('h1', 'Quayside Theatre');
+        $window->press('Save anyway')->waitForText('h1', 'Quayside Theatre');
         // The letter goes by itself; it is read in the simulated letterbox, on a telephone.
         $letterbox = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters';
         $window->driver->wait(60, 500)->until(function () use ($window, $letterbox): bool {
@@ -408,7 +408,7 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('asks you to confirm what is on record', $window->ready()->text('h1'));
         self::assertSame([], $window->axe());
         self::assertLessThanOrEqual(390, $window->width());
-        $window->press('It is right')->waitForText('h1', 'you have confirmed it');
+        $window->press('This is correct')->waitForText('h1', 'you have confirmed it');
         $window->size(1280, 800);
         $window->go('/verification');
         self::assertStringContainsString('No registrant has to show today', $window->text('.sentence'));
@@ -420,11 +420,11 @@ final class JourneyTest extends TestCase
     public function test_a_registrant_is_changed_with_both_confirming(): void
     {
         $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
-        $window->go('/deeds/change_registrant?name=bellfounders.net')->type('#f-contact', 'Gudrun Kettle')->type('#f-agreement', 'Registrant agreement of 1 July 2026')->press('Show what it would do');
+        $window->go('/deeds/change_registrant?name=bellfounders.net')->type('#f-contact', 'Gudrun Kettle')->type('#f-agreement', 'Registrant agreement of 1 July 2026')->press('Preview');
         $window->waitForText('main', 'Both are written to and must say yes');
         self::assertSame([], $window->ready()->axe());
         $window->find('.foot button.main')->click();
-        $window->waitForText('main', 'waits for a yes');
+        $window->waitForText('main', 'waiting for confirmation');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         self::assertSame([], $window->ready()->axe());
         $window->size(390, 844);
@@ -482,17 +482,17 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
         $window->go('/custody')->follow("a[href*='/custody/2']");
-        self::assertStringContainsString('What stops if Theo Tern leaves?', $window->text('h1'));
+        self::assertStringContainsString('What stops working if Theo Tern leaves?', $window->text('h1'));
         self::assertStringContainsString('3 accounts', $window->text('.sentence'));
-        $window->choose('#to', 'Odile Harrow')->press('Begin')->waitForText('h1', 'What Theo Tern has goes to Odile Harrow');
+        $window->choose('#to', 'Odile Harrow')->press('Start')->waitForText('h1', 'Hand over the access of Theo Tern to Odile Harrow');
         self::assertStringContainsString('4 accounts are left to do', $window->ready()->text('.sentence'));
         self::assertSame([], $window->axe());
         foreach (array_slice($window->driver->findElements(WebDriverBy::cssSelector("input[name='accounts[]']")), 0, 3) as $tick) {
             $tick->click();
         }
-        $window->press('It is done there')->waitForText('[role=status]', 'Done at 3 accounts');
+        $window->press('Mark as done')->waitForText('[role=status]', 'Done at 3 accounts');
         $window->ready()->find("input[name='accounts[]']")->click();
-        $window->press('It is done there')->waitForText('[role=status]', 'Done at one account');
+        $window->press('Mark as done')->waitForText('[role=status]', 'Done at one account');
         self::assertStringContainsString('every account has come to an end', $window->ready()->text('.sentence'));
         self::assertSame(1, preg_match('/SHA-256: [0-9a-f]{64}/', $window->text('main')));
         $window->follow('.trail a:last-of-type');
@@ -507,7 +507,7 @@ final class JourneyTest extends TestCase
         $window->go('/roll?account=9&q=.com');
         $name = trim($window->text('table.roll tbody tr a.name'));
         $window->go('/deeds/change_auto_renew?renews=off&name='.rawurlencode($name));
-        $window->press('Renew no more by itself')->waitForText('h2', 'what to do at Pellbridge');
+        $window->press('Turn off auto-renew')->waitForText('h2', 'what to do at Pellbridge');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->driver->get("{$world}/counter");
         foreach (['number' => 'H-2207', 'login' => 'ht2207'] as $field => $value) {
@@ -517,7 +517,7 @@ final class JourneyTest extends TestCase
         $window->waitFor("[name='names']")->driver->findElement(WebDriverBy::name('names'))->sendKeys($name);
         (new WebDriverSelect($window->driver->findElement(WebDriverBy::name('errand'))))->selectByVisibleText('Let them renew only when told');
         $window->driver->findElement(WebDriverBy::xpath("//button[.='Do it']"))->click();
-        $window->waitForText('body', 'it renews only when told.')->go($docket)->press('It is done')->waitForText('.sentence', 'Closed on');
+        $window->waitForText('body', 'it renews only when told.')->go($docket)->press('Mark as done')->waitForText('.sentence', 'Closed on');
         self::assertStringContainsString('1 of 1 done', $window->text('.sentence'));
     }
 
@@ -544,8 +544,8 @@ final class JourneyTest extends TestCase
                 $window->find("input[name='{$name}'][value='{$value}']")->click();
             }
         }
-        $window->press('Show these')->ready();
-        self::assertStringContainsString('late, in grace or in redemption', $window->text('.sentence'));
+        $window->press('Show')->ready();
+        self::assertStringContainsString('late, in the grace period or in redemption', $window->text('.sentence'));
         self::assertStringContainsString('auto-renew off', $window->text('.sentence'));
         self::assertTrue($window->has('.sentence a[href*="phase=grace%2Credemption"]'));
         self::assertSame([], $window->axe());

@@ -114,7 +114,7 @@ final class BridgeTest extends TestCase
         $name = $this->registered();
         $docket = $this->handOver($name);
         self::assertSame(OrderState::Pending, $this->order($name)->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('told by bridge');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('sent by bridge');
         $this->world->play($name->ascii, 'accepts');
         app(TakeMessages::class)->handle($this->giver->id);
         self::assertSame([$this->receiver->id, DocketState::Closed], [$this->holder($name), $docket->refresh()->state]);

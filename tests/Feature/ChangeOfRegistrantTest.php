@@ -101,7 +101,7 @@ final class ChangeOfRegistrantTest extends TestCase
         $this->get($this->address('bell.com'))->assertSeeInOrder(['Make Peal Trust the registrant of one name', 'Wickerby Bell Foundry', 'Peal Trust', $this->desk.' must be verified by 21 Oct', "Both are written to and must say yes by 20 Oct, {$this->prior} and {$this->desk}", 'may not go to another registrar before 5 Dec', 'move it first', 'Registrars will ask what is not known of Peal Trust']);
         $this->house->skerry->update(['hold_declinable' => true]);
         $this->get($this->address('bell.com'))->assertSee('Skerry Registrations lets the hold until 5 Dec')->assertDontSee('Nobody sees that hold');
-        $this->get($this->address('bell.co.uk'))->assertSee('it goes through the registry, on a form of its own')->assertDontSee('must be verified')->assertSee('1 of 1 can go now');
+        $this->get($this->address('bell.co.uk'))->assertSee('the registry does it, on its own form')->assertDontSee('must be verified')->assertSee('1 of 1 can go now');
         $this->get(str_replace('&authority=', '&for=', $this->address('bell.co.uk')))->assertSee('nobody is asked by a letter of ours: say on whose authority')->assertSee('0 of 1 can go now');
         $this->get($this->address('bell.de'))->assertSee($this->desk.' is written to and must say yes')->assertDontSee('may not go to another registrar');
     }
@@ -137,7 +137,7 @@ final class ChangeOfRegistrantTest extends TestCase
         self::assertSame([['2026-03-01', '2026-10-06', null], ['2026-10-06', null, $docket->id]], $spans->map(fn (NameRole $role): array => [$role->span->from?->date(), $role->span->until?->date(), $role->docket_id])->all());
         $this->get('/names/bell.com?on=2026-05-01')->assertSeeInOrder(['Not before 5 Dec', 'Registrant:', 'Wickerby Bell Foundry', 'Peal Trust', "docket {$docket->id}"])->assertSee('must show by 21 Oct')->assertSee('its registrant changed');
         $this->get('/roll?finding=lifecycle.may_not_move')->assertSee('bell.com')->assertDontSee('bell.de');
-        $this->get($this->address('bell.com'))->assertSee('It is so already');
+        $this->get($this->address('bell.com'))->assertSee('It is already so');
         $this->get("/dockets/{$docket->id}/proof.txt")->assertSee("registrant from now on: contact {$this->new->id}; the house said yes as designated agent of both sides")->assertDontSee('Peal Trust');
         $this->get("/dockets/{$docket->id}")->assertSee('Peal Trust');
     }
@@ -151,8 +151,8 @@ final class ChangeOfRegistrantTest extends TestCase
         self::assertCount(1, $this->world->letters($this->desk), 'one letter a side, however many names');
         self::assertMatchesRegularExpression('/bell\.com\s+It is to get another holder/', $of($this->prior));
         self::assertMatchesRegularExpression('/bell\.com\s+bell\.de\s+That needs your yes/', $of($this->desk));
-        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Who must say yes', 'Wickerby Bell Foundry', 'the registrant until then', $this->prior, 'was taken by the post', 'waited for', 'Peal Trust', 'the new registrant', 'what to do at', 'waits for a yes', 'It is done'])->assertDontSee('All 3 done');
-        self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')), 'what waits for a yes can’t be ticked');
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Confirmations', 'Wickerby Bell Foundry', 'the present registrant', $this->prior, 'was sent', 'waiting', 'Peal Trust', 'the new registrant', 'what to do at', 'waiting for confirmation', 'Mark as done'])->assertDontSee('Mark all 3 as done');
+        self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')), 'what waiting for confirmation can’t be ticked');
         self::assertSame(['Peal Trust', 'Wickerby Bell Foundry'], [$this->registrant('bell.co.uk'), $this->registrant('bell.com')]);
         $this->get('/deeds/change_lock?name=bell.com')->assertOk();
         $this->get($this->address('bell.com'))->assertSee('It is moving (docket '.$docket->id.')');
@@ -187,7 +187,7 @@ final class ChangeOfRegistrantTest extends TestCase
         $this->post($this->link($this->prior), ['answer' => 'no', 'words' => 'We keep <it>'])->assertOk()->assertSee('you have said no');
         $states = fn (): array => $docket->lines()->with('name')->get()->mapWithKeys(fn (DocketLine $line): array => [$line->name->ascii => $line->state])->all();
         self::assertEquals(['bell.com' => LineState::Refused, 'bell.de' => LineState::Begun], $states());
-        $this->get("/dockets/{$docket->id}")->assertSee('The registrant until then said no: We keep <it>')->assertDontSee('<it>', false);
+        $this->get("/dockets/{$docket->id}")->assertSee('The registrant at the time refused: We keep <it>')->assertDontSee('<it>', false);
         // One that was held back begins after that word.
         DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'refused')->update(['state' => 'waiting']);
         app(BeginDocketLines::class)->handle($docket->id);
@@ -253,7 +253,7 @@ final class ChangeOfRegistrantTest extends TestCase
         app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(60));
         $today = $contact->refresh()->today;
         $form += ['kind' => $contact->kind->value, 'organisation' => $today->organisation, 'person' => $today->person, 'mailbox' => $today->mailbox?->address, 'version' => $contact->version];
-        // It stands behind no name yet, so nothing is to be looked at first.
+        // It is used for no name yet, so nothing is to be looked at first.
         $this->actingAs($this->house->steward)->put("/contacts/{$contact->id}", $form)->assertRedirect("/contacts/{$contact->id}")->assertSessionHasNoErrors();
     }
 
@@ -273,7 +273,7 @@ final class ChangeOfRegistrantTest extends TestCase
         $save(['mailbox' => $this->prior, 'town' => 'Wickerby']);
         $this->get("/contacts/{$id}")->assertSee('The registrars of 3 names still have what stood here before');
         $this->get('/roll?finding=contact.not_told')->assertSee('bell.com')->assertSee('bell.de');
-        $this->get('/names/bell.com')->assertSee('Its registrar still has what Wickerby Bell Foundry was before')->assertSee('Tell its registrar');
+        $this->get('/names/bell.com')->assertSee('Its registrar still has what Wickerby Bell Foundry was before')->assertSee('Tell the registrar');
         // A correction: nobody agrees to anything, and nothing is started by it.
         $to = (string) $this->post("/contacts/{$id}/tell")->assertRedirect()->headers->get('Location');
         $this->get($to)->assertSee('Tell the registrars of 3 names what Wickerby Bell Foundry is today')->assertSee('nobody need confirm that')->assertSeeInOrder(['town: Upper Wick', 'town: Wickerby'])->assertSee('3 of 3 can go now')->assertDontSee('may not go to another registrar');
@@ -293,7 +293,7 @@ final class ChangeOfRegistrantTest extends TestCase
         self::assertSame([[], 1], [$this->world->letters($this->prior), count($this->world->letters($other)) - Letter::query()->where('kind', 'verification')->count()]);
         $this->post($this->link($other), ['answer' => 'yes'])->assertOk();
         app(EndLines::class)->done($this->house->steward, Docket::query()->latest('id')->firstOrFail(), null, Instant::of('2026-10-06'));
-        $this->get($address)->assertSee('It is so already');
+        $this->get($address)->assertSee('It is already so');
         $this->get('/roll?finding=contact.not_told')->assertSee('bell.de')->assertDontSee('bell.com');
         // What nobody told counts as untold again when it is changed back only to what they have.
         $save(['mailbox' => $this->prior, 'town' => 'Wickerby']);
@@ -306,7 +306,7 @@ final class ChangeOfRegistrantTest extends TestCase
         $receiver = $this->house->theirs;
         $receiver->update(['mailbox' => 'takes-'.$this->desk]);
         $address = str_replace('/deeds/change_registrant?', "/hand-over?receiver={$receiver->id}&client=keep&by=2026-10-20&", $this->address('bell.com'));
-        $page = (string) $this->get($address)->assertOk()->assertSeeInOrder(['registrant', 'Peal Trust', 'Is it them?', 'Registrant', 'Wickerby Bell Foundry', 'Peal Trust', "Both are written to and must say yes by 20 Oct, {$this->prior} and {$this->desk}"])->getContent();
+        $page = (string) $this->get($address)->assertOk()->assertSeeInOrder(['registrant', 'Peal Trust', 'Is this the right account?', 'Registrant', 'Wickerby Bell Foundry', 'Peal Trust', "Both are written to and must say yes by 20 Oct, {$this->prior} and {$this->desk}"])->getContent();
         preg_match('/name="shown" value="([^"]+)"/', $page, $shown);
         preg_match('/name="token" value="([^"]+)"/', $page, $token);
         $form = ['name' => 'bell.com', 'receiver' => $receiver->id, 'client' => 'keep', 'by' => '2026-10-20', 'contact' => (string) $this->new->id, 'agreement' => 'Registrant agreement of 1 July 2026', 'agent' => 'nobody', 'token' => $token[1] ?? '', 'shown' => $shown[1] ?? '', 'act' => 'settle'];
@@ -319,7 +319,7 @@ final class ChangeOfRegistrantTest extends TestCase
             self::assertSame(0, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')), 'somebody is still waited for');
             $this->post($this->link($mailbox), $answer)->assertOk();
         }
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Who must say yes', 'what to do at', 'Giving side', 'Change the registrant of these names', 'Peal Trust', 'Offer the names to the receiving account']);
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Confirmations', 'what to do at', 'Giving side', 'Change the registrant of these names', 'Peal Trust', 'Offer the names to the receiving account']);
         self::assertNull(Mailbox::query()->where('address', $this->desk)->sole()->verified_on, 'its registrar wants its own letter answered');
         self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
         $name = Name::query()->where('ascii', 'bell.com')->sole();
@@ -348,7 +348,7 @@ final class ChangeOfRegistrantTest extends TestCase
         app(EndLines::class)->refused($this->house->steward, $docket, null, 'The prior registrant said no');
         self::assertSame(['Wickerby Bell Foundry', LineState::Refused], [$this->registrant('bell.com'), $docket->lines()->sole()->state]);
         $this->put("/contacts/{$this->new->id}", ['kind' => 'organisation', 'organisation' => 'Peal Trust', 'version' => 1])->assertRedirect();
-        $this->get($this->address('bell.com'))->assertSee('Peal Trust has no mailbox, and nobody could confirm for them')->assertSee('0 of 1 can go now');
+        $this->get($this->address('bell.com'))->assertSee('Peal Trust has no mailbox, so they can’t confirm')->assertSee('0 of 1 can go now');
         $this->actingAs($this->house->reader)->get($this->address('bell.com'))->assertForbidden();
     }
 }

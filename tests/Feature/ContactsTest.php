@@ -108,17 +108,17 @@ final class ContactsTest extends TestCase
         $this->at('2026-10-06T09:00:00Z');
         $path = "/contacts/{$contact->id}";
         // An address is not material: it is saved at once.
-        $this->actingAs($this->house->steward)->put($path, self::form(['person' => '']))->assertRedirect($path)->assertSessionHas('told', 'Wickerby Bell Foundry saved; the 3 names that it stands behind are judged anew.');
+        $this->actingAs($this->house->steward)->put($path, self::form(['person' => '']))->assertRedirect($path)->assertSessionHas('told', 'Wickerby Bell Foundry saved. Its 3 names are being checked again.');
         $this->at('2026-10-06T10:00:00Z');
         $page = $this->put($path, self::form(['person' => '', 'mailbox' => 'desk@bells.example', 'version' => 2]))->assertOk()
-            ->assertSeeInOrder(['Nothing is saved yet', '2 names', 'under .com', 'the prior and the new registrant must confirm it', 'verified by 21 Oct 2026', 'before 5 Dec 2026', 'One name', 'under .de', 'the new registrant must confirm it'])->assertSee('value="desk@bells.example"', false);
+            ->assertSeeInOrder(['Nothing is saved yet', '2 names', 'under .com', 'the present and the new registrant must confirm it', 'verified by 21 Oct 2026', 'before 5 Dec 2026', 'One name', 'under .de', 'the new registrant must confirm it'])->assertSee('value="desk@bells.example"', false);
         self::assertSame('ledger@bells.example', Registrant::query()->findOrFail($com->id)->address);
         preg_match('/name="seen" value="([0-9a-f]+)"/', (string) $page->getContent(), $seen);
         $this->put($path, self::form(['person' => '', 'mailbox' => 'third@bells.example', 'version' => 2, 'seen' => $seen[1] ?? '']))->assertOk()->assertSee('Nothing is saved yet');
         $this->put($path, self::form(['person' => '', 'mailbox' => 'desk@bells.example', 'version' => 2, 'seen' => $seen[1] ?? '']))->assertRedirect($path);
         self::assertSame('desk@bells.example', Registrant::query()->findOrFail($com->id)->address);
         $this->get('/roll?q=desk@bells')->assertSee('peal.de');
-        $this->get($path)->assertSeeInOrder(['PO Box 7', '+44 1632 960114', '+44.1632960114', 'As it was', 'Mailbox was “ledger@bells.example”', 'Person was “Wickerby Bell Foundry”; written down: organisation, street', 'Written down'], false)->assertSee('desk@bells.example');
+        $this->get($path)->assertSeeInOrder(['PO Box 7', '+44 1632 960114', '+44.1632960114', 'Earlier versions', 'Mailbox was “ledger@bells.example”', 'Person was “Wickerby Bell Foundry”; written down: organisation, street', 'Recorded'], false)->assertSee('desk@bells.example');
         // What a contact says stands in its versions only.
         self::assertSame([], DB::table('log')->where('data', 'like', '%bells.example%')->pluck('event')->all());
         self::assertSame([1, 2, 3], ContactVersion::query()->where('contact_id', $contact->id)->orderBy('number')->pluck('number')->all());
@@ -134,7 +134,7 @@ final class ContactsTest extends TestCase
             $this->from("{$path}/edit")->put($path, self::form([$field => $wrong, 'version' => 2]))->assertSessionHasErrors($field)->assertSessionHasInput('organisation', 'Wickerby Bell Foundry');
         }
         $this->post('/contacts', self::form(['organisation' => '', 'person' => '', 'mailbox' => '']))->assertSessionHasErrors('organisation');
-        $this->put($path, self::form(['person' => '', 'version' => 2]))->assertSessionHas('told', 'Nothing of Wickerby Bell Foundry was changed.');
+        $this->put($path, self::form(['person' => '', 'version' => 2]))->assertSessionHas('told', 'No changes to Wickerby Bell Foundry.');
         $this->actingAs($this->house->reader)->put($path, self::form())->assertForbidden();
     }
 
@@ -148,9 +148,9 @@ final class ContactsTest extends TestCase
         $this->actingAs($this->house->steward)->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, ...$facts('ledger@mail.bell.com')])->assertSessionHasNoErrors();
         app(MakeStandings::class)->due();
         self::assertSame(['mailbox_lapses'], $this->marks($guarded));
-        $this->get('/contacts')->assertSeeInOrder(['the name is lost', 'The mailbox lies in a name that is meant to lapse', 'one name', 'it goes dark', 'lies in the very name']);
+        $this->get('/contacts')->assertSeeInOrder(['the name is lost', 'The mailbox is in a name that will lapse', 'one name', 'it stops working', 'lies in the very name']);
         $path = '/contacts/'.$this->contactOf($guarded)->id;
-        $this->get($path)->assertSee('bell.com')->assertSee('meant to: lapse')->assertSee('The mailbox lies in a name that is meant to lapse: one name');
+        $this->get($path)->assertSee('bell.com')->assertSee('intent: lapse')->assertSee('The mailbox is in a name that will lapse: one name');
         app(TradeClock::class)->set(Instant::of('2026-10-06T10:00:00Z'));
         preg_match('/name="seen" value="([0-9a-f]+)"/', (string) $this->put($path, self::form(['client_id' => $this->house->foundry->id]))->getContent(), $seen);
         $this->put($path, self::form(['seen' => $seen[1] ?? '', 'client_id' => $this->house->foundry->id]))->assertRedirect($path);
@@ -185,22 +185,22 @@ final class ContactsTest extends TestCase
             DB::insert("INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT name_id, id, ?, 'technical', ?::tstzrange FROM registrations WHERE name_id = ?", [$contact, $span, $one->id]);
         }
         $this->actingAs($this->house->steward)->get('/contacts/alike')->assertSee('Wickerby Bell Foundry')->assertSee('old@bells.example');
-        $this->get("/contacts/{$kept->id}")->assertSee('Nearly the same')->assertSee('old@bells.example');
+        $this->get("/contacts/{$kept->id}")->assertSee('Possible duplicates')->assertSee('old@bells.example');
         // Other mailboxes, other names: nothing is ticked beforehand, and it says what differs.
         $ticked = fn (string $page): int => (int) preg_match_all('/name="together\[\]"[^>]* checked/', (string) $this->get($page)->assertSee('person, mailbox')->getContent());
         self::assertSame([0, 0], [$ticked('/contacts/alike'), $ticked("/contacts/{$kept->id}")]);
         $this->post('/contacts/alike', ['together' => [$gone->id]])->assertSessionHasErrors('keep');
-        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$kept->id, $gone->id]])->assertSessionHas('told', 'One contact is part of Wickerby Bell Foundry now. The registrar of one name still has other data: its folio says so until it is told.');
+        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$kept->id, $gone->id]])->assertSessionHas('told', 'One contact is part of Wickerby Bell Foundry now. The registrar of one name still has other data: its folio shows that until the change is sent.');
         // What its registrar has is not changed by our books.
-        $this->get('/names/peal.com')->assertSee('Tell its registrar');
+        $this->get('/names/peal.com')->assertSee('Tell the registrar');
         $this->get('/roll?finding=contact.not_told')->assertSee('peal.com')->assertDontSee('>bell.com<', false);
-        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertSessionHas('told', 'Nothing was put together.');
+        $this->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertSessionHas('told', 'Nothing was merged.');
         self::assertSame($kept->id, $this->contactOf($two)->id);
         $technical = NameRole::query()->where('name_id', $one->id)->where('role', 'technical')->orderBy('span')->get();
         self::assertSame([[$kept->id, '2024-01-01', '2025-01-01'], [$kept->id, '2026-01-01', null]], $technical->map(fn (NameRole $role): array => [$role->contact_id, $role->span->from?->date(), $role->span->until?->date()])->all());
         $this->get("/contacts/{$gone->id}")->assertRedirect("/contacts/{$kept->id}");
         $this->get('/roll?q=old@bells')->assertDontSee('peal.com');
-        $this->get('/contacts/alike')->assertSee('No two are alike');
+        $this->get('/contacts/alike')->assertSee('No possible duplicates');
         self::assertSame('old@bells.example', ContactVersion::query()->where('contact_id', $gone->id)->with('mailbox')->sole()->mailbox?->address);
         $this->actingAs($this->house->reader)->post('/contacts/alike', ['keep' => $kept->id, 'together' => [$gone->id]])->assertForbidden();
     }
@@ -217,8 +217,8 @@ final class ContactsTest extends TestCase
         $page = (string) $this->get("/contacts/{$first->id}")->getContent();
         preg_match_all('/name="together\[\]" value="(\d+)"([^>]*)/', $page, $found);
         self::assertSame([true, false, true], array_map(fn (string $rest): bool => str_contains($rest, 'checked'), $found[2]));
-        $this->get("/contacts/{$first->id}")->assertSee('everything agrees')->assertSee('differs: telephone');
-        $this->post('/contacts/alike', ['keep' => $first->id, 'together' => [$found[1][0]]])->assertSessionHas('told', 'One contact is part of Quince Works now.');
+        $this->get("/contacts/{$first->id}")->assertSee('identical')->assertSee('differs: telephone');
+        $this->post('/contacts/alike', ['keep' => $first->id, 'together' => [$found[1][0]]])->assertSessionHas('told', 'One contact is now part of Quince Works.');
     }
 
     public function test_cards_go_out_and_come_in_and_what_is_refused_says_why(): void
@@ -227,9 +227,9 @@ final class ContactsTest extends TestCase
         $contact = Contact::query()->sole();
         $card = $this->get("/contacts/{$contact->id}/card.vcf")->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff')->getContent();
         $bring = fn (string $text): mixed => $this->post('/contacts/cards', ['cards' => UploadedFile::fake()->createWithContent('contacts.vcf', $text)]);
-        $bring((string) $card)->assertSessionHas('told', 'No card was taken. One is here already.');
+        $bring((string) $card)->assertSessionHas('told', 'No contacts were imported. One was here already.');
         $bring($card."BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Ansel Wrack\r\nTEL:12\r\nEND:VCARD\r\nBEGIN:VCARD\r\nVERSION:3.0\r\nFN:Petra Quill\r\nADR:;;1 Quay;Wickerby;;WS1 4AB;United Kingdom\r\nEND:VCARD\r\n")
-            ->assertSessionHas('told', 'One contact was made from a card. One is here already.')->assertSessionHasErrors(['cards' => 'Card 2: “12” can’t be telephoned: write it with its country, as +44 1632 960123.']);
+            ->assertSessionHas('told', 'One contact was imported. One was here already.')->assertSessionHasErrors(['cards' => 'Card 2: “12” can’t be telephoned: write it with its country, as +44 1632 960123.']);
         self::assertSame(['GB', 'card'], array_values(ContactVersion::query()->where('person', 'Petra Quill')->sole()->only(['country', 'source'])));
         $bring('name,ends')->assertSessionHasErrors('cards');
         $this->post('/contacts/cards')->assertSessionHasErrors('cards');
@@ -246,7 +246,7 @@ final class ContactsTest extends TestCase
         app(LookAtMailboxes::class)->some(10);
         app(MakeStandings::class)->due();
         self::assertSame([[], ['takes_no_mail']], [$this->marks($takes), $this->marks($none)]);
-        $this->actingAs($this->house->reader)->get('/contacts/'.$this->contactOf($takes)->id)->assertSee('its host takes mail, seen on');
+        $this->actingAs($this->house->reader)->get('/contacts/'.$this->contactOf($takes)->id)->assertSee('its domain accepts e-mail, seen on');
         self::assertSame(0, DB::table('mailboxes')->whereNull('looked_on')->count());
         self::assertContains(DB::table('mailboxes')->where('address', 'post@any.unknown-suffix')->value('takes_mail'), ['no', 'unknown']);
         self::assertNotNull($silent->registrant);
@@ -257,14 +257,14 @@ final class ContactsTest extends TestCase
         $name = $this->house->name('bell.com', facts: ['registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle.example']);
         $contact = $this->contactOf($name);
         $this->actingAs($this->house->steward)->get("/contacts/{$contact->id}/erase")->assertSee('It can’t be erased yet: it stands behind one name');
-        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'by letter'])->assertSessionHas('told', 'Nothing was erased: it stands behind names, or it was erased already.');
+        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'by letter'])->assertSessionHas('told', 'Nothing was erased: it is used for names, or it is already erased.');
         $this->at('2026-10-06T09:05:00Z');
         $this->put('/names/bell.com', ['created_on' => '2020-11-02', 'ends_on' => '2027-11-02', 'intent' => 'lapse', 'lock' => 'off', 'version' => 1, 'registrant' => 'Sound Kelp Farm', 'mailbox' => 'tide@kelp.example'])->assertSessionHasNoErrors();
         DB::table('letters')->insert(['kind' => 'yearly', 'mailbox_id' => DB::table('mailboxes')->where('address', 'gudrun@kettle.example')->value('id'), 'mailbox' => 'Gudrun@kettle.example', 'subject' => 's', 'body' => 'Dear Gudrun Kettle', 'written_on' => '2026-01-01', 'day' => '2026-01-01', 'about' => '2026', 'state' => 'sent']);
-        $page = $this->get("/contacts/{$contact->id}/erase")->assertSeeInOrder(['What goes', 'What stays, and why', 'Erase it for good']);
+        $page = $this->get("/contacts/{$contact->id}/erase")->assertSeeInOrder(['What is erased', 'What is kept, and why', 'Erase this contact for good']);
         self::assertStringContainsString('the chain of title', (string) $page->getContent());
         $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01'])->assertSessionHasErrors('words');
-        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'by letter'])->assertSessionHas('told', 'It is erased.');
+        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'by letter'])->assertSessionHas('told', 'The contact is erased.');
         foreach (['contact_versions', 'mailboxes', 'letters', 'links', 'log', 'import_rows', 'roles', 'standings', 'erasures', 'registrations', 'docket_lines', 'proofs'] as $table) {
             self::assertDoesNotMatchRegularExpression('/kettle|gudrun/i', (string) json_encode(DB::table($table)->get()), $table);
         }
@@ -272,7 +272,7 @@ final class ContactsTest extends TestCase
         // Who was registrant when is still known, by number.
         $this->get('/names/bell.com?on=2026-10-06')->assertSee('erased');
         self::assertSame(2, NameRole::query()->where('name_id', $name->id)->count());
-        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'again'])->assertSessionHas('told', 'Nothing was erased: it stands behind names, or it was erased already.');
+        $this->post("/contacts/{$contact->id}/erase", ['asked_on' => '2026-10-01', 'words' => 'again'])->assertSessionHas('told', 'Nothing was erased: it is used for names, or it is already erased.');
         $this->actingAs($this->house->clerk)->get("/contacts/{$contact->id}/erase")->assertForbidden();
     }
 
@@ -281,7 +281,7 @@ final class ContactsTest extends TestCase
         $names = array_map(fn (int $number): Name => $this->house->name("bell-{$number}.com", facts: ['registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle.example']), range(1, 10));
         $this->actingAs($this->house->reader)->get('/contacts')->assertDontSee('hang on the mailbox');
         $this->contactOf($names[0])->update(['kind' => 'person']);
-        $this->get('/contacts')->assertSee('10 names hang on the mailbox of one person')->assertSee('Gudrun Kettle');
+        $this->get('/contacts')->assertSee('10 names depend on one person’s mailbox')->assertSee('Gudrun Kettle');
         NameRole::query()->where('name_id', $names[9]->id)->delete();
         $this->get('/contacts')->assertDontSee('hang on the mailbox');
     }
@@ -290,11 +290,11 @@ final class ContactsTest extends TestCase
     {
         $name = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
         $contact = $this->contactOf($name);
-        $this->actingAs($this->house->clerk)->get('/names/bell.com')->assertSee('Give it another contact')->assertSee('technical contact')->assertDontSee('billing contact');
-        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertSessionHas('told', 'Written down.');
-        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertSessionHas('told', 'It has that role already.');
+        $this->actingAs($this->house->clerk)->get('/names/bell.com')->assertSee('Add a contact')->assertSee('technical contact')->assertDontSee('billing contact');
+        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertSessionHas('told', 'Saved.');
+        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'technical'])->assertSessionHas('told', 'It already has that role.');
         // ICANN Registration Data Policy, 2025: gTLDs have no billing contact any more.
-        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'billing'])->assertSessionHasErrors(['role' => 'Names under .com have no such contact any more.']);
+        $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'billing'])->assertSessionHasErrors(['role' => 'Names under .com no longer have such a contact.']);
         $this->post('/names/bell.com/roles', ['contact' => $contact->id, 'role' => 'registrant'])->assertSessionHasErrors('role');
         $this->post('/names/bell.com/roles', ['contact' => 999, 'role' => 'technical'])->assertSessionHasErrors('contact');
         $this->get("/contacts/{$contact->id}")->assertSee('registrant, technical contact');

@@ -41,22 +41,22 @@ final class CustodyTest extends TestCase
         $path = "/accounts/{$this->house->ours->id}";
         $this->house->name('bell.com', facts: ['intent' => Intent::ByItself, 'ends_on' => Instant::of('2026-11-20')]);
         $this->house->ours->update(['mailbox' => 'desk@mail.bell.com']);
-        $this->get($path)->assertSee('Nobody who is still there can sign in')->assertSee('Its login mailbox desk@mail.bell.com lies in bell.com, which is kept in this very account')->assertSee('is not written down');
+        $this->get($path)->assertSee('Nobody here can sign in any more')->assertSee('Its login mailbox desk@mail.bell.com is in bell.com, which is held in this very account')->assertSee('is not recorded');
         $this->give($this->odile, 'signs_in');
         $this->give($this->odile, 'card', '2026-10-31');
-        $this->get($path)->assertSee('Odile Harrow alone can sign in')->assertSee('The card of Odile Harrow is good until 31 Oct, and something is charged on 13 Nov');
-        $this->get('/rounds')->assertSee('Skerry Registrations 40718')->assertSee('the card of Odile Harrow that pays there ends');
+        $this->get($path)->assertSee('Only Odile Harrow can sign in')->assertSee('The payment card of Odile Harrow expires on 31 Oct, and a charge is due on 13 Nov');
+        $this->get('/rounds')->assertSee('Skerry Registrations 40718')->assertSee('the payment card of Odile Harrow expires');
         $this->give($this->theo, 'signs_in');
         $this->give($this->theo, 'second_factor');
-        $this->get('/custody')->assertDontSee('alone can sign in')->assertSee('Theo Tern alone holds the second factor')->assertSee('Odile Harrow, until 31 Oct 2026');
+        $this->get('/custody')->assertDontSee('can sign in')->assertSee('Only Theo Tern has the second factor')->assertSee('Odile Harrow, until 31 Oct 2026');
         $this->actingAs($this->house->clerk)->post("{$path}/custody", ['custodian' => $this->theo->id, 'part' => 'signs_in'])->assertForbidden();
         $this->actingAs($this->house->steward)->post("{$path}/custody", ['custodian' => 999, 'part' => 'soul'])->assertSessionHasErrors(['custodian', 'part']);
         $this->delete("{$path}/custody", ['custodian' => $this->theo->id, 'part' => 'signs_in'])->assertRedirect();
-        $this->get($path)->assertSee('Odile Harrow alone can sign in');
+        $this->get($path)->assertSee('Only Odile Harrow can sign in');
         DB::table('registrations')->update(['intent' => 'lapse']);
         app(MakeStandings::class)->staleByRulebook(all: true);
         app(MakeStandings::class)->due();
-        $this->get($path)->assertSee('which is meant to lapse: whoever registers that next can sign in here');
+        $this->get($path)->assertSee('which will lapse: whoever registers that name next can sign in here');
     }
 
     public function test_what_stops_if_she_leaves_is_answered_and_handed_over_account_by_account(): void
@@ -65,12 +65,12 @@ final class CustodyTest extends TestCase
         foreach (['signs_in', 'second_factor', 'card'] as $part) {
             $this->give($this->odile, $part);
         }
-        $this->get("/custody/{$this->odile->id}")->assertSeeInOrder(['What stops if Odile Harrow leaves?', 'One account', 'with one name in it', 'the login, the second factor, the card', 'nothing changes here before it is ticked', 'Begin'], false);
-        $this->get("/custody/{$this->theo->id}")->assertSee('Nothing: no part of any account is written down as theirs.');
+        $this->get("/custody/{$this->odile->id}")->assertSeeInOrder(['What stops working if Odile Harrow leaves?', 'One account', 'with one name in it', 'the login, the second factor, the card', 'nothing changes here before it is ticked', 'Start'], false);
+        $this->get("/custody/{$this->theo->id}")->assertSee('Nothing: no account access is recorded for them.');
         $this->post("/custody/{$this->odile->id}/leave")->assertSessionHas('told');
         self::assertSame(1, DB::table('log')->where('event', 'changed')->where('subject', 'custodian')->where('subject_id', $this->odile->id)->count(), 'who left when is in the log');
-        $this->get('/custody')->assertSee('has left')->assertSee('Odile Harrow has left, and still holds something of it')->assertSee('Nobody who is still there can sign in');
-        $this->get('/rounds')->assertSee('obody who is still there can sign in')->assertSee('nobody gets at the one name in it');
+        $this->get('/custody')->assertSee('has left')->assertSee('Odile Harrow has left, and still has access')->assertSee('Nobody here can sign in any more');
+        $this->get('/rounds')->assertSee('obody who is still there can sign in')->assertSee('nobody can reach the one name held there');
         $path = "/custody/{$this->odile->id}/hand-over";
         foreach ([[], ['to' => $this->odile->id], ['to' => 999]] as $wrong) {
             $this->post($path, $wrong)->assertSessionHasErrors('to');
@@ -80,15 +80,15 @@ final class CustodyTest extends TestCase
         $slip = $this->begin($this->odile, $this->theo);
         self::assertSame($slip, $this->begin($this->odile, $this->theo), 'it is begun once');
         self::assertSame(3, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('upper_inf(span)')->count(), 'nothing changes before it is done there');
-        $this->get($slip)->assertSeeInOrder(['What Odile Harrow has goes to Theo Tern', 'One account is left to do', '40718', 'Give Theo Tern a login, and take Odile Harrow’s away', 'to be done', 'It is done there'], false);
-        $this->get("/custody/{$this->odile->id}")->assertSee('under way')->assertDontSee('Begin');
-        $this->get('/rounds')->assertSee('What Odile Harrow has goes to Theo Tern')->assertSee('one account left to do');
+        $this->get($slip)->assertSeeInOrder(['Hand over the access of Odile Harrow to Theo Tern', 'One account is left to do', '40718', 'Give Theo Tern a login, and remove Odile Harrow’s', 'to do', 'Mark as done'], false);
+        $this->get("/custody/{$this->odile->id}")->assertSee('under way')->assertDontSee('Start');
+        $this->get('/rounds')->assertSee('Hand over the access of Odile Harrow to Theo Tern')->assertSee('one account left to do');
 
         $this->post($slip, ['how' => 'done'])->assertSessionHasErrors('accounts');
         $this->actingAs($this->house->reader)->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertForbidden();
-        $this->actingAs($this->house->clerk)->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Done at one account.');
-        $this->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Nothing of it was open.');
-        $this->get("/accounts/{$this->house->ours->id}")->assertSee('Theo Tern alone can sign in')->assertDontSee('Odile Harrow');
+        $this->actingAs($this->house->clerk)->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Done for one account.');
+        $this->post($slip, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Nothing was open.');
+        $this->get("Only /accounts/{$this->house->ours->id}")->assertSee('Theo Tern can sign in')->assertDontSee('Odile Harrow');
         $this->get('/rounds')->assertDontSee('nobody gets at')->assertDontSee('What Odile Harrow has');
         self::assertSame(['second_factor', 'signs_in'], DB::table('custodies')->whereRaw('upper_inf(span)')->orderBy('part')->pluck('part')->all(), 'a card stays its holder’s');
         self::assertSame(3, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('NOT upper_inf(span)')->count(), 'who had what before stays readable');
@@ -121,11 +121,11 @@ final class CustodyTest extends TestCase
         $this->get($lost)->assertSee('Odile Harrow can sign in today: ask them first.')->assertDontSee('Nobody here can sign in');
         $this->post("/custody/{$this->odile->id}/leave")->assertSessionHas('told');
         $this->get("/custody/{$this->odile->id}")->assertSee('something that nobody else has')->assertDontSee('Nothing stops');
-        $this->get('/custody')->assertSee('Nobody who is still there can sign in');
-        $this->get($lost)->assertSee('Nobody here can sign in any more, and one name lies there.');
+        $this->get('/custody')->assertSee('Nobody here can sign in any more');
+        $this->get($lost)->assertSee('Nobody here can sign in any more, and one name is held there.');
         // Whoever has a login already needs none.
         $this->give($this->theo, 'signs_in');
-        $this->get($this->begin($this->odile, $this->theo))->assertSee('Theo Tern already has it; take Odile Harrow’s away')->assertDontSee('Give Theo Tern a login')->assertSee('Move the second factor to Theo Tern’s device');
+        $this->get($this->begin($this->odile, $this->theo))->assertSee('Theo Tern already has it; remove Odile Harrow’s')->assertDontSee('Give Theo Tern a login')->assertSee('Move the second factor to Theo Tern’s device');
     }
 
     public function test_what_is_left_as_it_is_says_why_and_is_a_stewards_to_say(): void
@@ -136,15 +136,15 @@ final class CustodyTest extends TestCase
         $left = ['how' => 'left', 'accounts' => [$this->house->ours->id], 'words' => 'She keeps it until the audit'];
         $this->post($slip, ['words' => ' '] + $left)->assertSessionHasErrors('words');
         $this->actingAs($this->house->clerk)->post($slip, $left)->assertForbidden();
-        $this->actingAs($this->house->steward)->post($slip, $left)->assertSessionHas('told', 'Left as it is at one account.');
+        $this->actingAs($this->house->steward)->post($slip, $left)->assertSessionHas('told', 'Unchanged for one account.');
         self::assertSame(1, DB::table('custodies')->where('custodian_id', $this->odile->id)->whereRaw('upper_inf(span)')->count());
-        $this->get($slip)->assertSee('left as it is')->assertSee('She keeps it until the audit');
+        $this->get($slip)->assertSee('kept')->assertSee('She keeps it until the audit');
         self::assertStringContainsString('reason: She keeps it until the audit', (string) $this->get("{$slip}/proof.txt")->getContent());
         // And it can be begun anew.
         self::assertNotSame($slip, $again = $this->begin($this->odile, $this->theo));
         // What was taken from her meanwhile she can't hand on.
         $this->delete("/accounts/{$this->house->ours->id}/custody", ['custodian' => $this->odile->id, 'part' => 'signs_in']);
-        $this->post($again, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Done at one account.');
+        $this->post($again, ['how' => 'done', 'accounts' => [$this->house->ours->id]])->assertSessionHas('told', 'Done for one account.');
         self::assertSame(0, DB::table('custodies')->whereRaw('upper_inf(span)')->count());
     }
 
@@ -152,7 +152,7 @@ final class CustodyTest extends TestCase
     {
         $this->give($this->odile, 'way_back');
         $this->house->ours->update(['way_back' => 'Codes in the grey safe', 'mailbox' => 'desk@harrow.example']);
-        $this->get("/accounts/{$this->house->ours->id}/lost")->assertSeeInOrder(['Ask whoever holds the way back', 'Odile Harrow', 'Codes in the grey safe', 'desk@harrow.example', 'second factor', '40718']);
+        $this->get("/accounts/{$this->house->ours->id}/lost")->assertSeeInOrder(['Ask whoever holds the recovery codes', 'Odile Harrow', 'Codes in the grey safe', 'desk@harrow.example', 'second factor', '40718']);
         $this->post('/custody', ['name' => 'odile HARROW'])->assertSessionHasErrors('name');
         $this->post('/custody', ['name' => 'Bo Lindqvist', 'mailbox' => 'bo@quayside.example'])->assertRedirect();
         self::assertSame(3, Custodian::query()->count());

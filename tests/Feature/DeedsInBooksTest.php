@@ -85,10 +85,10 @@ final class DeedsInBooksTest extends TestCase
     {
         [$kept, $gone, $watched] = [$this->house->name('kept.com'), $this->house->name('gone.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']), $this->house->name('watched.com')];
         $address = '/deeds/let_go?name=gone.com&then=end&because=given+up+in+October';
-        $this->actingAs($this->house->steward)->get('/deeds/let_go?name=gone.com&then=end')->assertOk()->assertSee('What became of them')->assertDontSee('can go now');
+        $this->actingAs($this->house->steward)->get('/deeds/let_go?name=gone.com&then=end')->assertOk()->assertSee('What happened to them')->assertDontSee('can go now');
         $this->gather([$kept, $watched]);
-        $this->get('/deeds/let_go?of=sheaf&then=end')->assertSeeInOrder(['the sheaf', 'For', 'kept.com', 'watched.com', 'What became of them']);
-        $this->get($address)->assertSeeInOrder(['Close one name in our books', 'Skerry Registrations 40718', 'leaves the Roll; its past stays', 'Clear', 'No directory says that it has gone', 'Look at the record', 'can’t be undone']);
+        $this->get('/deeds/let_go?of=sheaf&then=end')->assertSeeInOrder(['the sheaf', 'For', 'kept.com', 'watched.com', 'What happened to them']);
+        $this->get($address)->assertSeeInOrder(['Remove one name from our record', 'Skerry Registrations 40718', 'leaves the Roll; its history stays', 'Clear', 'No directory says that it has gone', 'See the public record', 'can’t be undone']);
         app(TradeClock::class)->set(Instant::of('2026-10-09T10:00:00Z'));
         $this->press($address)->assertRedirect();
         self::assertSame(['kept.com', 'watched.com'], DB::table('standings')->orderBy('ascii')->pluck('ascii')->all());
@@ -98,8 +98,8 @@ final class DeedsInBooksTest extends TestCase
         }
         $docket = Docket::query()->latest('id')->firstOrFail();
         self::assertSame(DocketState::Closed, $docket->state);
-        $this->get("/dockets/{$docket->id}")->assertOk()->assertSee('Close one name in our books')->assertDontSee('Undo it');
-        $this->get("/dockets/{$docket->id}/proof")->assertSee('ours no more: given up in October; leaves the Roll');
+        $this->get("/dockets/{$docket->id}")->assertOk()->assertSee('Remove one name from our record')->assertDontSee('Undo it');
+        $this->get("/dockets/{$docket->id}/proof")->assertSee('no longer ours: given up in October; leaves the Roll');
         // Its page is what the directories say of it, and what it was to us.
         $this->get('/names/gone.com')->assertRedirect('/record/gone.com');
         $this->get('/record/gone.com')->assertSee('It is not on the Roll')->assertSeeInOrder(['Held here for Wickerby Bell Foundry at Skerry Registrations 40718', 'until 9 Oct 2026']);
@@ -133,7 +133,7 @@ final class DeedsInBooksTest extends TestCase
         $this->gather([$one, $two, $already]);
         $client = $this->house->harrow->id;
         $this->actingAs($this->house->steward)->get("/deeds/give_to_client?of=sheaf&client={$client}")
-            ->assertSeeInOrder(['Hold 3 names for Harrow &amp; Tern', '1 can’t:', 'it is so already', 'Leave it out', '2 of 3 can go now'], false)->assertSee('It stays in account 51877, which is Wickerby Bell Foundry’s');
+            ->assertSeeInOrder(['Hold 3 names for Harrow &amp; Tern', '1 can’t:', 'already so', 'Leave it out', '2 of 3 can go now'], false)->assertSee('It stays in account 51877, which belongs to Wickerby Bell Foundry');
         $this->press("/deeds/give_to_client?of=sheaf&client={$client}&without[]=books.already_so")->assertRedirect();
 
         $docket = Docket::query()->sole();
@@ -142,7 +142,7 @@ final class DeedsInBooksTest extends TestCase
         self::assertSame(2, Holding::query()->where('name_id', $one->id)->count());
         $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Hold 2 names for Harrow &amp; Tern', 'Closed on 6 Oct 2026: 2 of 2 done', 'Proof', 'Undo it', 'Wickerby Bell Foundry', 'Harrow &amp; Tern'], false);
         $this->get("/dockets/{$docket->id}/proof")->assertSee('hold for Harrow &amp; Tern, in the accounts where they are', false);
-        $this->get('/names/one.com')->assertSee('Held for another client from now on');
+        $this->get('/names/one.com')->assertSee('Now held for another client');
         self::assertSame([$already->id], app(GatherNames::class)->sheaf($this->house->steward)->ids);
 
         // Somebody gives one of them on; undoing leaves that one alone.
@@ -164,7 +164,7 @@ final class DeedsInBooksTest extends TestCase
     {
         $one = $this->house->name('one.com', facts: ['intent' => Intent::ByItself]);
         $version = Registration::query()->where('name_id', $one->id)->sole()->version;
-        $this->actingAs($this->house->steward)->get('/deeds/change_intent?name=one.com&intent=lapse')->assertSee('What Skerry Registrations does by itself is switched there, not here');
+        $this->actingAs($this->house->steward)->get('/deeds/change_intent?name=one.com&intent=lapse')->assertSee('Auto-renew at Skerry Registrations is set there, not here');
         $this->press('/deeds/change_intent?name=one.com&intent=lapse')->assertRedirect();
         $registration = Registration::query()->where('name_id', $one->id)->sole();
         self::assertSame([Intent::Lapse, $version + 1, 'docket'], [$registration->intent, $registration->version, $registration->sources['intent']['from']]);
@@ -185,7 +185,7 @@ final class DeedsInBooksTest extends TestCase
         $this->press("/deeds/take_back?docket={$docket->id}")->assertRedirect();
         self::assertSame([$two->id => ['old', 'Shops']], app(GiveWords::class)->of([$one->id, $two->id]));
         // Nothing to do is nothing done.
-        $this->get('/deeds/change_words?name=two.com&give=old')->assertSee('It is so already')->assertDontSee('name="act"', false);
+        $this->get('/deeds/change_words?name=two.com&give=old')->assertSee('It is already so')->assertDontSee('name="act"', false);
     }
 
     public function test_a_clerk_prepares_and_a_reader_may_not(): void
@@ -198,7 +198,7 @@ final class DeedsInBooksTest extends TestCase
         $this->actingAs($this->house->steward)->get('/deeds/hand_over?name=one.com')->assertNotFound();
         $this->get('/deeds/nonsense?name=one.com')->assertNotFound();
         $this->get('/deeds/change_intent')->assertRedirect('/sheaf');
-        $this->get('/deeds/change_intent?name=one.com&intent=sometimes')->assertOk()->assertSee('Show what it would do');
+        $this->get('/deeds/change_intent?name=one.com&intent=sometimes')->assertOk()->assertSee('Preview');
         $this->post('/deeds/change_intent', ['name' => 'one.com', 'token' => House::token(), 'shown' => 'x', 'act' => 'settle'])->assertSessionHasErrors('deed');
     }
 
@@ -210,7 +210,7 @@ final class DeedsInBooksTest extends TestCase
         $this->press('/deeds/change_words?of=sheaf&give=keep');
         $docket = Docket::query()->sole();
         self::line($docket, $names[0])->update(['state' => LineState::Done, 'done_on' => Instant::of('2026-10-06'), 'was' => ['words' => []]]);
-        $this->get("/dockets/{$docket->id}")->assertSee('2 names are left to begin')->assertSee('Call off what has not begun');
+        $this->get("/dockets/{$docket->id}")->assertSee('2 names are left to begin')->assertSee('Cancel what has not started');
         $this->post("/dockets/{$docket->id}/call-off", ['which' => 'waiting'])->assertRedirect();
         app(BeginDocketLines::class)->handle($docket->id);
         self::assertSame([DocketState::Closed, 2], [$docket->refresh()->state, $docket->lines()->where('state', LineState::CalledOff)->count()]);
@@ -228,7 +228,7 @@ final class DeedsInBooksTest extends TestCase
         $ids = Name::query()->orderBy('id')->pluck('id')->all();
         $this->actingAs($this->house->steward);
         $this->gather(array_values(Name::query()->get()->all()));
-        $page = $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}")->assertSeeInOrder(['1 can’t:', 'past their end, to be renewed first', 'Leave it out'], false);
+        $page = $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}")->assertSeeInOrder(['1 can’t:', 'past their expiry: renew first', 'Leave it out'], false);
         self::assertCount(2, $ids);
         $page->assertSee('1 of 2 can go now');
         $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}&without[]=movement.past_end")->assertSee('Hand over 1 name')->assertSeeInOrder(['1 left out', 'Put it back'], false)->assertDontSee('late.com</a>', false);

@@ -48,7 +48,7 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
-/** What the world reads of holders: patterns, the record that is to come, and the deed that makes it so. */
+/** What the public record shows of registrants: patterns, the record that is to come, and the deed that makes it so. */
 #[Group('world')]
 final class DisclosureTest extends TestCase
 {
@@ -101,14 +101,14 @@ final class DisclosureTest extends TestCase
     {
         $this->held('bell.com');
         $this->look('bell.com', 'nothing of ours')->assertOk()->assertSeeInOrder(['One name: show “nothing of ours”', '1 of 1 can go now'], false)
-            ->assertSeeInOrder(['Person', 'Gudrun Kettle', 'not looked at', 'redacted', 'by the rule of .com', 'Organisation', 'Wickerby Bell Foundry', 'redacted', 'Region', 'North Sound', 'shown', 'Country', 'shown'])
-            ->assertSee('Under .com everybody reads region, country, whatever is wished');
+            ->assertSeeInOrder(['Person', 'Gudrun Kettle', 'not checked', 'redacted', 'by the rule of .com', 'Organisation', 'Wickerby Bell Foundry', 'redacted', 'Region', 'North Sound', 'shown', 'Country', 'shown'])
+            ->assertSee('Under .com region, country are always public');
     }
 
     public function test_showing_more_needs_the_holders_word_and_it_is_kept(): void
     {
         $name = $this->held('bell.com');
-        $this->look('bell.com', 'open to be found')->assertSee('0 of 1 can go now')->assertSee('Wickerby Bell Foundry must agree first: person, street, town, postcode, telephone, mailbox would be read by everybody');
+        $this->look('bell.com', 'open to be found')->assertSee('0 of 1 can go now')->assertSee('Wickerby Bell Foundry must agree first: person, street, town, postcode, telephone, mailbox would become public');
         $docket = $this->docket(self::pattern('open to be found'), 'By telephone: “yes, put us in the book”', $name);
         $consent = Row::of(DB::table('consents')->where('docket_id', $docket->id)->sole());
         self::assertSame(['By telephone: “yes, put us in the book”', '2026-10-01'], [$consent->text('words'), $consent->instant('given_on')?->date()]);
@@ -117,8 +117,8 @@ final class DisclosureTest extends TestCase
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
         $registration = Registration::query()->where('name_id', $name->id)->sole();
         self::assertSame([9, Disclosure::Shown, self::pattern('open to be found')->id], [count($registration->shown ?? []), $registration->disclosure, $registration->pattern_id]);
-        $this->look('bell.com', 'open to be found')->assertSee('It is so already');
-        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('show of the holder: open to be found');
+        $this->look('bell.com', 'open to be found')->assertSee('It is already so');
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('disclosure: open to be found');
     }
 
     public function test_a_suffix_that_leaves_no_choice_says_so_before(): void
@@ -128,14 +128,14 @@ final class DisclosureTest extends TestCase
         $this->look('bell.us', 'nothing of ours')->assertSee('Under .us nothing can be chosen')->assertSee('0 of 1 can go now');
         $this->look('bell.de', 'open to be found', 'yes')->assertSee('Under .de nothing can be chosen');
         $this->house->name('nobody.com');
-        $this->look('nobody.com', 'nothing of ours')->assertSee('Who its registrant is, is not known');
+        $this->look('nobody.com', 'nothing of ours')->assertSee('Its registrant is not known');
     }
 
     public function test_a_registrar_that_sells_steps_gets_the_nearest_that_shows_no_more(): void
     {
         $this->house->skerry->update(['disclosure_steps' => [['organisation', 'country'], ['organisation', 'town', 'country', 'mailbox'], ['mailbox']]]);
         $name = $this->held('bell.com', []);
-        $this->look('bell.com', 'the organisation, not the person', 'yes')->assertSee('Skerry Registrations knows steps only, and gets the nearest that shows no more: organisation, country');
+        $this->look('bell.com', 'the organisation, not the person', 'yes')->assertSee('Skerry Registrations offers levels only; the nearest that shows no more is used: organisation, country');
         $docket = $this->docket(self::pattern('the organisation, not the person'), 'yes', $name);
         $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Show', 'organisation, country', 'Withhold', 'person, street']);
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
@@ -156,7 +156,7 @@ final class DisclosureTest extends TestCase
     public function test_patterns_are_the_houses_own_and_a_name_says_which_it_is_to_follow(): void
     {
         $this->held('bell.com');
-        $this->get('/patterns')->assertSee('open to be found')->assertSee('Make a pattern');
+        $this->get('/patterns')->assertSee('open to be found')->assertSee('Add a pattern');
         $this->post('/patterns', ['name' => 'reached, not named', 'fields' => ['mailbox', 'country']])->assertRedirect('/patterns')->assertSessionHas('told', 'reached, not named saved.');
         $pattern = self::pattern('reached, not named');
         self::assertSame(['country', 'mailbox'], $pattern->fields);
@@ -166,7 +166,7 @@ final class DisclosureTest extends TestCase
         $this->from("/patterns/{$pattern->id}/edit")->put("/patterns/{$pattern->id}", ['name' => 'third', 'version' => 1])->assertSessionHasErrors('version');
         $this->get('/names/bell.com')->assertDontSee('It is to follow');
         $this->put('/clients/'.$this->house->foundry->id, ['name' => 'Wickerby Bell Foundry', 'pattern_id' => $pattern->id, 'version' => $this->house->foundry->version])->assertSessionHasNoErrors();
-        $this->get('/names/bell.com')->assertSee('It is to follow “reached”')->assertSee("pattern={$pattern->id}");
+        $this->get('/names/bell.com')->assertSee('Should follow “reached”')->assertSee("pattern={$pattern->id}");
         $this->actingAs($this->house->reader)->post('/patterns', ['name' => 'y'])->assertForbidden();
     }
 
@@ -194,7 +194,7 @@ final class DisclosureTest extends TestCase
         };
         $found = fn (): array => array_values(array_filter(['privacy_ends', 'privacy_over'], fn (string $finding): bool => str_contains((string) $this->get("/roll?finding=disclosure.{$finding}")->getContent(), '/names/bell.com')));
         $this->post('/names/bell.com/extras', ['extra' => 'privacy', 'extra_ends' => '2026-12-01', 'extra_renews' => '0'])->assertRedirect();
-        $this->get('/names/bell.com')->assertSee('ends on 1 Dec 2026')->assertSee('It has ended');
+        $this->get('/names/bell.com')->assertSee('ends on 1 Dec 2026')->assertSee('Mark as ended');
         self::assertSame([], $found());
         $at('2026-11-02T09:00:00Z');
         self::assertSame(['privacy_ends'], $found());

@@ -65,7 +65,7 @@ final class DocketPagesTest extends TestCase
         $open = $this->docket([$this->house->name('two.com'), $this->house->name('three.com')]);
         $ended = $this->docket([$this->house->name('four.com')]);
         app(EndLines::class)->done($this->house->steward, $ended, null, Instant::of('2026-10-06'));
-        $this->actingAs($this->house->reader)->get('/dockets')->assertSeeInOrder(["Docket {$open->id}", 'Hand 2 names', '0 of 2 done', "Docket {$prepared->id}", 'waits for a Steward'])->assertDontSee("Docket {$ended->id}");
+        $this->actingAs($this->house->reader)->get('/dockets')->assertSeeInOrder(["Docket {$open->id}", 'Hand 2 names', '0 of 2 done', "Docket {$prepared->id}", 'waiting for a Steward'])->assertDontSee("Docket {$ended->id}");
         $this->get("/dockets/{$open->id}")->assertSeeInOrder(['<td data-label="From">Skerry Registrations 40718<', '<td data-label="To">Skerry Registrations 51877<'], false);
         $this->get('/dockets?state=ended')->assertSee("Docket {$ended->id}")->assertSee('1 of 1 done')->assertDontSee("Docket {$open->id}<", false);
     }
@@ -74,16 +74,16 @@ final class DocketPagesTest extends TestCase
     {
         $docket = $this->docket([$this->house->name('one.com')], begin: false);
         DocketLine::query()->update(['state' => LineState::Waiting]);
-        $this->actingAs($this->house->reader)->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 1, 'told' => 'One name is left to begin.']);
+        $this->actingAs($this->house->reader)->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 1, 'told' => 'One name has not started yet.']);
         DocketLine::query()->update(['state' => LineState::Begun]);
-        $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 0, 'told' => 'All have begun.']);
+        $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 0, 'told' => 'All have started.']);
         $docket->update(['state' => 'settled', 'settled_by' => $this->house->steward->id, 'settled_on' => $docket->prepared_on]);
         // Its last line is done, and the proof is being made: the page goes on asking.
         $docket->lines()->update(['state' => 'done', 'done_on' => '2026-10-06', 'done_by' => $this->house->steward->id]);
         $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 1, 'told' => 'All are done; the proof is being made.']);
         $this->get("/dockets/{$docket->id}")->assertSee('the proof is being made')->assertSee('data-waiting', false);
         $docket->update(['state' => 'closed', 'closed_on' => $docket->settled_on]);
-        $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 0, 'told' => 'All have begun.']);
+        $this->getJson("/dockets/{$docket->id}/state")->assertExactJson(['waiting' => 0, 'told' => 'All have started.']);
     }
 
     public function test_lines_of_another_docket_are_not_reached_by_their_number(): void
@@ -121,7 +121,7 @@ final class DocketPagesTest extends TestCase
     {
         $names = array_map(fn (int $number): Name => $this->house->name("bell-{$number}.com"), range(1, 210));
         $docket = $this->docket($names);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('All 210 done')->assertSee('The next ones');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Mark all 210 as done')->assertSee('Next');
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertSessionHasNoErrors();
         self::assertSame(210, $docket->lines()->where('state', LineState::Done)->count());
         $this->get("/dockets/{$docket->id}/proof")->assertOk()->assertSee('names: 210');
@@ -141,7 +141,7 @@ final class DocketPagesTest extends TestCase
         self::assertSame('2026-10-06', Row::of(DB::table('log')->orderByDesc('id')->first())->instant('trade_at')?->date());
         // By the machine's clock the row lies in its month's own partition.
         self::assertSame('log_'.gmdate('Y_m'), Row::of(DB::selectOne('SELECT tableoid::regclass::text AS part FROM log ORDER BY id DESC LIMIT 1'))->text('part'));
-        $this->actingAs($this->house->reader)->get('/names/one.com')->assertSeeInOrder(['The log of it (2)', 'What a docket wanted was refused', 'Steward Tern', 'A docket began with it']);
+        $this->actingAs($this->house->reader)->get('/names/one.com')->assertSeeInOrder(['Log entries (2)', 'A deed was refused', 'Steward Tern', 'A docket started']);
     }
 
     public function test_the_chain_of_proofs_is_walked_and_a_changed_line_is_found(): void
@@ -189,9 +189,9 @@ final class DocketPagesTest extends TestCase
         Queue::fake();
         $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-32'])->assertSessionHasErrors('on');
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-07'])->assertSessionHasErrors('deed');
-        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertSessionHas('told', 'So many names are ended one after the other; this page shows how far it is.');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertSessionHas('told', 'The names are being updated one after the other; this page shows the progress.');
         self::assertSame(230, $docket->lines()->where('state', 'begun')->count());
-        $this->get("/dockets/{$docket->id}")->assertSee('Being written down: 230 of 230 names are still open');
+        $this->get("/dockets/{$docket->id}")->assertSee('Saving: 230 of 230 names left');
         $this->getJson("/dockets/{$docket->id}/state")->assertJson(['waiting' => 230]);
         // Killed after the first hundred.
         $left = 1;
@@ -218,14 +218,14 @@ final class DocketPagesTest extends TestCase
         $prepare = fn (string $deed, string $term, string $value): Docket => app(PrepareDocket::class)->handle($this->house->clerk, House::token(), $deed, [$name->id], [$term => $value], [$name->id]);
         $first = $prepare('change_auto_renew', 'renews', 'on');
         $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee('A Steward settles it')->assertDontSee('waits to be settled');
-        $this->actingAs($this->house->clerk)->get('/deeds/change_lock?name=bell.com&lock=on')->assertSee("Docket {$first->id} has it too, and waits to be settled")->assertSee('1 of 1 can go now');
-        $this->get("/hand-over?name=bell.com&receiver={$this->house->theirs->id}")->assertSee("Docket {$first->id} has it too, and waits to be settled");
+        $this->actingAs($this->house->clerk)->get('/deeds/change_lock?name=bell.com&lock=on')->assertSee("It is also in docket {$first->id}, which is waiting to be settled")->assertSee('1 of 1 can go now');
+        $this->get("/hand-over?name=bell.com&receiver={$this->house->theirs->id}")->assertSee("It is also in docket {$first->id}, which is waiting to be settled");
         $second = $prepare('change_lock', 'lock', 'on');
         // What has come since it was prepared is told as such; its own docket is no news.
         $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee("Since it was prepared: Docket {$second->id} has it too")->assertDontSee("Docket {$first->id} has it too");
         $this->get("/dockets/{$second->id}")->assertSee("Docket {$first->id} has it too")->assertDontSee('Since it was prepared');
         Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
-        $this->get("/dockets/{$second->id}")->assertSee('Since it was prepared: It is so already');
+        $this->get("/dockets/{$second->id}")->assertSee('Since it was prepared: It is already so');
         app(EndLines::class)->calledOff($this->house->steward, $second);
         $this->get("/dockets/{$first->id}")->assertDontSee('has it too');
     }
@@ -239,7 +239,7 @@ final class DocketPagesTest extends TestCase
         $docket->lines()->where('name_id', $names[2]->id)->update(['seen_on' => '2026-10-06T10:00:00Z']);
         $held = fn (Name $name): array => array_values((array) DB::table('holdings')->where('name_id', $name->id)->whereRaw('upper_inf(span)')->first(['account_id', 'client_id']));
         self::assertSame($this->house->theirs->id, $held($names[0])[0]);
-        $this->get("/dockets/{$docket->id}")->assertSee('A tick was wrong')->assertSee('/deeds/take_back?docket='.$docket->id.'&amp;name=bell.com', false)->assertDontSee('&amp;name=seen.com', false);
+        $this->get("/dockets/{$docket->id}")->assertSee('Correct a mistake')->assertSee('/deeds/take_back?docket='.$docket->id.'&amp;name=bell.com', false)->assertDontSee('&amp;name=seen.com', false);
         $this->get("/deeds/take_back?docket={$docket->id}")->assertSee('The registrar confirmed it, or the public record shows it')->assertSee('2 of 3 can go now');
         $this->pressAs($this->house->steward, "/deeds/take_back?docket={$docket->id}&name=bell.com")->assertRedirect();
         self::assertSame([[$this->house->ours->id, $this->house->foundry->id], $this->house->theirs->id], [$held($names[0]), $held($names[1])[0]]);

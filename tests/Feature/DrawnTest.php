@@ -85,6 +85,6 @@ final class DrawnTest extends TestCase
         self::assertSame(1, substr_count($page, 'class="d-post"'));
         self::assertSame(1, substr_count($page, 'class="d-coin"'));
         self::assertStringContainsString('d-expected', $page);
-        self::assertStringContainsString('registered 2 Nov 2020; paid until 19 Oct 2026; renews by itself', $page);
+        self::assertStringContainsString('registered 2 Nov 2020; paid until 19 Oct 2026; auto-renew', $page);
     }
 }

@@ -32,7 +32,7 @@ final class FrontDoorTest extends TestCase
         $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-11-02'), 'intent' => 'lapse']);
         self::assertSame(0, Artisan::call('acre:tell', ['name' => 'https://www.BELL.com/']));
         $said = Artisan::output();
-        foreach (['bell.com, on 6 Oct 2026', 'Held for Wickerby Bell Foundry at Skerry Registrations, account 40718', 'Meant to lapse on 2 Nov', '2 Nov 2026   The paid term ends', '1 Jan 2027   Last day at all', 'Handover: Clear'] as $part) {
+        foreach (['bell.com, on 6 Oct 2026', 'Held for Wickerby Bell Foundry at Skerry Registrations, account 40718', 'Will lapse on 2 Nov, as intended', '2 Nov 2026   The paid term ends', '1 Jan 2027   Last day to keep it', 'Handover: Clear'] as $part) {
             self::assertStringContainsString($part, $said);
         }
         Artisan::call('acre:tell', ['name' => 'bell.com', '--at' => '2027-01-02', '--json' => true]);
@@ -71,7 +71,7 @@ final class FrontDoorTest extends TestCase
     {
         $this->actingAs($this->house->reader)->get('/rulebook')->assertOk()->assertSeeInOrder(['.co.uk', 'grace 30, switched off 60', 'tag', '.com', 'grace 45, redemption 30, being deleted 5', 'code', 'a year', '.nl', 'quarantine 40']);
         $this->get('/rulebook/com?created=2020-11-02&ends=2026-09-22')->assertOk()
-            ->assertSeeInOrder(['What would happen', 'Late: it can be renewed', 'Last day at all', 'Every rule, every edition', 'published', 'RFC 5731', 'not in force']);
+            ->assertSeeInOrder(['What would happen', 'Late: it can be renewed', 'Last day to keep it', 'All rules and editions', 'published', 'RFC 5731', 'not in force']);
         $this->get('/rulebook/works')->assertSee('has no page for .works');
         $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk()->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is no number of days from 0 to 90'])->assertSee('name="lead" min="0" max="90" value="999"', false);
         $this->get('/rulebook/com?created=2026-01-02&ends=2026-01-01')->assertOk()->assertSee('A span must end after it begins');
@@ -145,7 +145,7 @@ final class FrontDoorTest extends TestCase
         $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '40718', 'access' => 'ours'])->assertSessionHasErrors('number');
         $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id, 'mailbox' => 'not one'])->assertSessionHasErrors('mailbox');
         $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id])->assertSessionHasNoErrors()->assertRedirect();
-        $this->get('/accounts?q=52044')->assertSee('unproven that they belong together');
+        $this->get('/accounts?q=52044')->assertSee('not confirmed to belong together');
         $this->put("/clients/{$this->house->foundry->id}", ['name' => 'One', 'version' => 1])->assertSessionHasNoErrors();
         $this->from('/x')->put("/clients/{$this->house->foundry->id}", ['name' => 'Two', 'version' => 1])->assertSessionHasErrors('version')->assertSessionHasInput('name', 'Two');
     }

@@ -162,7 +162,7 @@ final class GateTest extends TestCase
         $names = [$this->registered(), $this->registered()];
         $docket = $this->handOver(...$names);
         self::assertSame([OrderState::Pending, OrderState::Pending], array_map(fn (Name $name): OrderState => $this->order($name)->state, $names));
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertOk()->assertSee('told by wire')->assertSee('the receiver must accept')->assertDontSee('Tick off');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertOk()->assertSee('sent by wire')->assertSee('the receiver must accept')->assertDontSee('Mark as done');
         $this->world->play($names[0]->ascii, 'accepts');
         app(TakeMessages::class)->handle($this->giver->id);
         self::assertSame([LineState::Done, LineState::Begun], $docket->lines()->orderBy('position')->pluck('state')->all());
@@ -323,7 +323,7 @@ final class GateTest extends TestCase
             app(TakeMessages::class)->handle($this->giver->id);
         }
         if ($end !== 'accepts') {
-            self::assertSame([$name->unicode], $owed(), 'to be told');
+            self::assertSame([$name->unicode], $owed(), 'to be sent');
             $this->again();
             self::assertSame([OrderState::Done, Lock::On, []], [Order::query()->where('name_id', $name->id)->where('kind', OrderKind::LockOn)->sole()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock, $owed()]);
 
@@ -444,7 +444,7 @@ final class GateTest extends TestCase
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->state, $docket->lines()->firstOrFail()->state]);
         $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('looks at it first');
         // It can't be called off any more: what becomes of it the registrar says.
-        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/call-off")->assertSessionHas('told', 'Nothing was left to call off. One stays open: its registrar was told already, and will say how it ends.');
+        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/call-off")->assertSessionHas('told', 'Nothing was left to cancel. One stays open: the order was already sent, and its registrar will report the result.');
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->refresh()->state, $docket->lines()->firstOrFail()->state]);
 
         $this->world->play($name->ascii, $part);
@@ -465,8 +465,8 @@ final class GateTest extends TestCase
         app(TellOrders::class)->handle($this->giver->id);
         self::assertSame(2, Order::query()->where('account_id', $this->giver->id)->where('state', OrderState::Waiting)->count());
         // Its page goes on by itself as long as something is left to tell.
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('2 things are left to tell their registrars.')->assertSee('data-waiting', false);
-        $this->get("/dockets/{$docket->id}/state")->assertJson(['waiting' => 2, 'told' => '2 things are left to tell their registrars.']);
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('2 orders are still to be sent to their registrars.')->assertSee('data-waiting', false);
+        $this->get("/dockets/{$docket->id}/state")->assertJson(['waiting' => 2, 'told' => '2 orders are still to be sent to their registrars.']);
         // The minute is over: nothing of it is remembered.
         $this->again();
         self::assertSame(['pending' => 5], $states());
@@ -568,7 +568,7 @@ final class GateTest extends TestCase
         $this->giver->update(['gate_secret_id' => null]);
         $docket = $this->handOver($this->registered());
         self::assertSame(0, Order::query()->count());
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('what to do at Skerry')->assertSee('Tick off');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('what to do at Skerry')->assertSee('Mark as done');
     }
 
     /** A canary: the password stands nowhere but in its one encrypted place. */
@@ -628,7 +628,7 @@ final class GateTest extends TestCase
         $this->actingAs($this->house->steward)->get('/deeds/change_lock?of=sheaf&lock=on')->assertSee('have no transfer lock')->assertSee('is not ours to act in')->assertSee('Set the lock of one name');
         $this->pressAs($this->house->steward, '/deeds/change_lock?of=sheaf&lock=on')->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
-        $this->get("/dockets/{$docket->id}")->assertSee('Set the lock of these names')->assertSee($name->ascii)->assertSee('Tick off')->assertDontSee('Receiving side');
+        $this->get("/dockets/{$docket->id}")->assertSee('Set the lock of these names')->assertSee($name->ascii)->assertSee('Mark as done')->assertDontSee('Receiving side');
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
         self::assertSame([DocketState::Closed, Lock::On], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
     }
@@ -661,14 +661,14 @@ final class GateTest extends TestCase
         // RFC 5730 §4, pwType: another one would make the login no frame.
         $this->post("{$page}/gate", ['gate_password' => 'seventeen letters', 'own_password' => House::PASSWORD])->assertSessionHasErrors('gate_password');
         $long = $this->house->account('AN-ACCOUNT-WITH-A-LONG-NUMBER', null);
-        $this->post("/accounts/{$long->id}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertSessionHasErrors(['gate_password' => 'Nobody called AN-ACCOUNT-WITH-A-LONG-NUMBER can sign in at a gate: it takes 3 to 16 characters (RFC 5730, §4).']);
+        $this->post("/accounts/{$long->id}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertSessionHasErrors(['gate_password' => 'The account number AN-ACCOUNT-WITH-A-LONG-NUMBER can’t be used to sign in: EPP needs 3 to 16 characters (RFC 5730, §4).']);
         $this->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertRedirect($page);
         $this->get($page)->assertSee('shown to nobody')->assertDontSee('a better one');
         self::assertSame('a better one', Secret::query()->findOrFail($this->giver->refresh()->gate_secret_id)->value);
         $this->post("{$page}/gate/try")->assertSessionHasErrors('gate');
         $this->post("{$page}/gate", ['gate_password' => '', 'own_password' => House::PASSWORD])->assertRedirect($page);
         self::assertNull($this->giver->refresh()->gate_secret_id);
-        $this->get($page)->assertSee('No password is kept');
+        $this->get($page)->assertSee('No password is stored');
     }
 
     /** Drift seen, put right outside by a deed, and gone at the next look. */
@@ -678,7 +678,7 @@ final class GateTest extends TestCase
         Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
         app(Observe::class)->of([$name->id]);
         self::assertSame('open', Drift::query()->where('name_id', $name->id)->where('finding', 'lock_is_off')->firstOrFail()->state->value);
-        $this->actingAs($this->house->steward)->get('/drift')->assertSee('Put it right outside');
+        $this->actingAs($this->house->steward)->get('/drift')->assertSee('Correct it at the registrar');
         $to = (string) $this->post('/drift', ['act' => 'right:lock_is_off'])->headers->get('Location');
         self::assertStringContainsString('/deeds/change_lock', $to);
         $this->pressAs($this->house->steward, $to)->assertRedirect();
@@ -697,7 +697,7 @@ final class GateTest extends TestCase
         $kept = $this->registered([], $ours, $ours);
         app(Observe::class)->of([$name->id, $kept->id]);
         self::assertSame('open', Drift::query()->where('name_id', $name->id)->where('finding', 'servers_changed')->sole()->state->value);
-        $this->actingAs($this->house->steward)->get("/record/{$name->ascii}")->assertSee('Put ours back');
+        $this->actingAs($this->house->steward)->get("/record/{$name->ascii}")->assertSee('Restore ours');
         $to = (string) $this->post('/drift', ['act' => 'right:servers_changed'])->headers->get('Location');
         self::assertStringContainsString('/deeds/put_servers_back', $to);
         $this->get($to)->assertSeeInOrder(['ns1.shady.example', 'ns1.quay.example ns2.quay.example']);
@@ -710,7 +710,7 @@ final class GateTest extends TestCase
         $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [['servers' => array_reverse($ours)] + $this->told($name->ascii, [])]]);
         app(Observe::class)->of([$name->id]);
         self::assertNotNull($line->refresh()->seen_on);
-        $this->get("/deeds/put_servers_back?name={$kept->ascii}")->assertSee('It is so already');
+        $this->get("/deeds/put_servers_back?name={$kept->ascii}")->assertSee('It is already so');
         $bare = $this->registered([], $theirs);
         $this->get("/deeds/put_servers_back?name={$bare->ascii}")->assertSee('has no name servers to put back');
         self::assertSame($ours, Registration::query()->where('name_id', $name->id)->sole()->servers);

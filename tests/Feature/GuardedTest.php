@@ -194,7 +194,7 @@ final class GuardedTest extends TestCase
         $page = "/accounts/{$account->id}";
         $this->actingAs($this->house->clerk)->get($page)->assertSee('Nothing is sent there')->assertSee('A Steward or an Owner must confirm')->assertSee('One order waits for that');
         $said = array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, 'gate:'));
-        self::assertSame(['the gate is now epp.elsewhere.example:700; its password was given for another'], array_values(array_map(fn (RoundsItem $item): string => $item->says, $said)));
+        self::assertSame(['the host is now epp.elsewhere.example:700; the password was given for another'], array_values(array_map(fn (RoundsItem $item): string => $item->says, $said)));
         $shown = GatePin::of($account->registrar);
         $this->post("{$page}/gate/confirm", ['gate' => $shown, 'own_password' => House::PASSWORD])->assertForbidden();
         $this->actingAs($this->house->steward)->get($page)->assertSee('epp.elsewhere.example:700')->assertSee('Send the password to');

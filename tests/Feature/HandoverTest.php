@@ -66,8 +66,8 @@ final class HandoverTest extends TestCase
         $list = DB::table('selections')->where('kind', 'list')->value('id');
         self::assertIsString($list);
         $this->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")->assertOk()
-            ->assertSeeInOrder(['Hand over 2 names', 'Is it them?', '51877', 'login-51877', 'known to belong together', 'before', '40718', '51877'])
-            ->assertSee('Meant to lapse on 2 Nov')->assertSee('Its term ended on 1 Sep: renew first')->assertSee('1 of 2 can go now')->assertSee('Prepare 1 name for Wickerby Bell Foundry');
+            ->assertSeeInOrder(['Hand over 2 names', 'Is this the right account?', '51877', 'login-51877', 'known to belong together', 'before', '40718', '51877'])
+            ->assertSee('Will lapse on 2 Nov, as intended')->assertSee('Its term ended on 1 Sep: renew first')->assertSee('1 of 2 can go now')->assertSee('Prepare 1 name for Wickerby Bell Foundry');
         self::assertSame(0, Docket::query()->count());
         $this->actingAs($this->house->steward)->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")->assertSee('or paste them here')->assertDontSee('wickerby-bells');
     }
@@ -102,21 +102,21 @@ final class HandoverTest extends TestCase
         $docket = $this->settled([$this->house->name('one.com'), $this->house->name('two.com')]);
         $account = $this->house->ours;
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Giving side', 'Unlock the giving account', 'Offer the names', 'Lock the giving account again', 'Receiving side']);
-        $this->get('/rounds')->assertDontSee('nobody has said that it is locked again');
+        $this->get('/rounds')->assertDontSee('not known that it is locked again');
         match ($end) {
             'done' => app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')),
             'refused' => app(EndLines::class)->refused($this->house->steward, $docket, null, 'not wanted'),
             default => app(EndLines::class)->calledOff($this->house->steward, $docket),
         };
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
-        $this->get('/rounds')->assertSee("unlocked for docket {$docket->id}; nobody has said that it is locked again")->assertSee(route('accounts.show', $account).'#unlocked');
-        $this->get("/accounts/{$account->id}")->assertSeeInOrder(['Unlocked for', 'It is locked again']);
-        $this->actingAs($this->house->clerk)->get("/accounts/{$account->id}")->assertSee('Unlocked for')->assertDontSee('It is locked again');
+        $this->get('/rounds')->assertSee("unlocked for docket {$docket->id}; not known that it is locked again")->assertSee(route('accounts.show', $account).'#unlocked');
+        $this->get("/accounts/{$account->id}")->assertSeeInOrder(['Unlocked for', 'Record that it is locked again']);
+        $this->actingAs($this->house->clerk)->get("/accounts/{$account->id}")->assertSee('Unlocked for')->assertDontSee('Record that it is locked again');
         $this->post("/accounts/{$account->id}/locked")->assertForbidden();
         $this->actingAs($this->house->steward)->post("/accounts/{$this->house->theirs->id}/locked")->assertRedirect();
-        $this->get('/rounds')->assertSee('nobody has said that it is locked again');
+        $this->get('/rounds')->assertSee('not known that it is locked again');
         $this->post("/accounts/{$account->id}/locked")->assertRedirect("/accounts/{$account->id}")->assertSessionHas('told');
-        $this->get('/rounds')->assertDontSee('nobody has said that it is locked again');
+        $this->get('/rounds')->assertDontSee('not known that it is locked again');
         $this->get("/accounts/{$account->id}")->assertDontSee('Unlocked for');
         self::assertSame(1, DB::table('log')->where('event', 'account_locked')->where('subject_id', $account->id)->count(), 'said once');
     }
@@ -190,7 +190,7 @@ final class HandoverTest extends TestCase
         self::assertSame(LineState::Begun, $docket->lines()->sole()->state);
         $this->post("/dockets/{$docket->id}/settle")->assertForbidden();
         $this->actingAs($this->house->clerk)->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertForbidden();
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertDontSee('Tick off');
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertDontSee('Mark as done');
     }
 
     public function test_whoever_prepared_it_may_take_it_back_and_nothing_is_proven(): void

@@ -108,7 +108,7 @@ final class ImportTest extends TestCase
         self::assertSame(ImportState::Read, $import->state);
         self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
 
-        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'renews by itself', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Import 3 names')->assertSee('99999');
+        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'auto-renew', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Import 3 names')->assertSee('99999');
         $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2 Nov 2027', '2 Nov 2028']);
         $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
         foreach (['Line 2 has this name already', 'has an underscore', '“31.02.2027” is no date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {
@@ -132,7 +132,7 @@ final class ImportTest extends TestCase
         self::assertSame(['Sound Kelp Farm', '2026-10-06'], [$holding->client->name, $holding->span->from?->date()]);
         self::assertSame('2028-11-02', Registration::query()->whereRelation('name', 'ascii', 'known.com')->sole()->ends_on?->iso());
         $this->get('/roll?q=new.com')->assertSee('new.com');
-        $this->get('/names/new.com')->assertSee('Colour of the folder')->assertSee('Brought in');
+        $this->get('/names/new.com')->assertSee('Colour of the folder')->assertSee('Imported');
     }
 
     /** Spreadsheets turn an apostrophe into another by themselves. */

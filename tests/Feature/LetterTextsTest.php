@@ -12,7 +12,7 @@ use App\Queries\Letters\LetterTexts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** What our letters say: as they ship, and as a Steward writes them. */
+/** Letter templates: as they ship, and as a Steward writes them. */
 final class LetterTextsTest extends TestCase
 {
     private House $house;

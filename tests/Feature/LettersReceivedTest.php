@@ -31,10 +31,10 @@ final class LettersReceivedTest extends TestCase
         $letter = ['kind' => 'dispute', 'sender' => 'Panel of disputes', 'about' => 'A complaint about <two> names', 'received_on' => '2026-10-01', 'answer_by' => '2026-10-21', 'names' => "bell.com\nglockenwärts.com", 'file' => UploadedFile::fake()->createWithContent('complaint.pdf', '%PDF')];
         $this->post('/received', ['names' => 'bell.com, nobody.com'] + $letter)->assertSessionHasErrors(['names' => 'Not on the Roll: nobody.com.'])->assertSessionHasInput('sender', 'Panel of disputes');
         $this->post('/received', ['answer_by' => '2026-09-30'] + $letter)->assertSessionHasErrors('answer_by');
-        $this->post('/received', $letter)->assertRedirect('/received')->assertSessionHas('told', 'The letter of Panel of disputes is kept.');
+        $this->post('/received', $letter)->assertRedirect('/received')->assertSessionHas('told', 'The letter from Panel of disputes is saved.');
         $this->get('/received')->assertSeeInOrder(['One waits for an answer', 'by 21 Oct 2026', 'A dispute', 'Panel of disputes', 'bell.com', 'complaint.pdf'])->assertSee('<two>')->assertDontSee('<two>', false);
-        $this->get('/rounds')->assertSeeInOrder(['Panel of disputes', 'a dispute is to be answered', 'lost for want of an answer']);
-        $this->get('/names/bell.com')->assertSee('A letter about it came');
+        $this->get('/rounds')->assertSeeInOrder(['Panel of disputes', 'a dispute must be answered', 'lost if not answered']);
+        $this->get('/names/bell.com')->assertSee('A letter about it was received');
         $received = Received::query()->sole();
         $this->get("/received/{$received->id}/file")->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Content-Type', 'application/octet-stream');
         $this->post("/received/{$received->id}/answer")->assertSessionHasErrors('answer');
@@ -51,7 +51,7 @@ final class LettersReceivedTest extends TestCase
         }
         self::assertSame([2, 0], [app(WriteYearly::class)->handle(), app(WriteYearly::class)->handle()], 'once a year');
         $letter = Letter::query()->where('mailbox', 'ledger@bells.example')->sole();
-        self::assertSame(['yearly', 'Once a year: what is on record for your domain names'], [$letter->kind, $letter->subject]);
+        self::assertSame(['yearly', 'Yearly reminder of the data on record for your domain names'], [$letter->kind, $letter->subject]);
         foreach (['Wickerby Bell Foundry', 'ledger@bells.example', 'bell.com', 'peal.org', 'you need not do anything'] as $said) {
             self::assertStringContainsString($said, $letter->body);
         }
@@ -64,6 +64,6 @@ final class LettersReceivedTest extends TestCase
             $this->house->name($name, facts: ['registrant' => $registrant, 'mailbox' => 'ledger@bells.example']);
         }
         self::assertSame(1, app(WriteYearly::class)->handle());
-        self::assertMatchesRegularExpression('/Wickerby Bell Foundry\n  ledger@bells\.example\n\nIt stands behind these names:\n\n  bell\.com\n\n  Gudrun Kettle\n  ledger@bells\.example\n\n.*\n\n  peal\.org\n/', Letter::query()->sole()->body);
+        self::assertMatchesRegularExpression('/Wickerby Bell Foundry\n  ledger@bells\.example\n\nIt is used for these names:\n\n  bell\.com\n\n  Gudrun Kettle\n  ledger@bells\.example\n\n.*\n\n  peal\.org\n/', Letter::query()->sole()->body);
     }
 }

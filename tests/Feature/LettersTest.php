@@ -113,8 +113,8 @@ final class LettersTest extends TestCase
         $this->post($link, ['answer' => 'yes', 'words' => 'We were <away>'])->assertOk()->assertSee('your answer is heard');
         self::assertSame(1, Movement::query()->whereNull('closed_on')->count(), 'nothing moved by it');
         self::assertNull(Acceptance::query()->sole()->answered_on);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee("{$this->receiver->mailbox} answered on 6 Oct 2026, after the day to answer: agrees.")->assertSee('We were <away>')->assertSee('write again below');
-        $this->actingAs($this->house->owner)->get('/log?event=answered_late')->assertOk()->assertSee('An answer came after its day');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee("{$this->receiver->mailbox} answered on 6 Oct 2026, too late: agrees.")->assertSee('We were <away>')->assertSee('write again below');
+        $this->actingAs($this->house->owner)->get('/log?event=answered_late')->assertOk()->assertSee('An answer came too late');
         $this->actingAs($this->house->steward);
         $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
         $this->get("/dockets/{$docket->id}")->assertDontSee('after the day to answer');
@@ -132,7 +132,7 @@ final class LettersTest extends TestCase
         self::assertStringContainsString("  bell.com\n  peal.com", str_replace("\r", '', $this->got()[0]->text));
         self::assertStringContainsString('/answer/', $this->got()[0]->html ?? '');
         self::assertSame(LetterState::Sent, $this->letter()->state);
-        $page = $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('waits for the receiver')->assertSee('was taken by the post')->assertDontSee('what to do at')->assertDontSee('All 2 done');
+        $page = $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('waiting for the receiver')->assertSee('was sent')->assertDontSee('what to do at')->assertDontSee('Mark all 2 as done');
         $link = $this->link();
         self::assertStringNotContainsString(substr($link, 8), (string) $page->getContent());
 
@@ -247,7 +247,7 @@ final class LettersTest extends TestCase
         $this->world->mailbox((string) $this->receiver->mailbox, 'is not known');
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Refused, $this->letter()->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was not taken by the post')->assertSee('There is no mailbox')->assertSee('Ask for another mailbox');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was refused by the mail server')->assertSee('There is no mailbox')->assertSee('Ask for another mailbox');
     }
 
     public function test_what_comes_back_is_seen_on_the_letter(): void
@@ -338,7 +338,7 @@ final class LettersTest extends TestCase
         $this->receiver->update(['mailbox' => 'see the file']);
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Refused, $this->letter()->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was not taken by the post')->assertSee('see the file');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was refused by the mail server')->assertSee('see the file');
         $this->receiver->update(['mailbox' => $asked]);
         $this->handOver('peal.com');
         self::assertSame(LetterState::Sent, $this->letter()->state);
@@ -377,10 +377,10 @@ final class LettersTest extends TestCase
         $links = fn (): int => Secret::query()->where('kind', 'link')->count();
         $this->world->weather('its disk is full', 2, 'the post');
         $docket = $this->handOver('bell.com');
-        self::assertSame(1, $links(), 'it still waits to be sent');
+        self::assertSame(1, $links(), 'it still is waiting to be sent');
         app(EndLines::class)->calledOff($this->house->steward, $docket);
         $this->again();
-        self::assertSame(0, $links(), 'called off');
+        self::assertSame(0, $links(), 'cancelled');
         $other = $this->handOver('peal.com');
         $this->actingAs($this->house->steward)->post("/dockets/{$other->id}/letter");
         self::assertSame([LetterState::Sent, 0], [$this->letter()->state, $links()], 'written again, and sent');
@@ -408,7 +408,7 @@ final class LettersTest extends TestCase
         $this->world->mailbox($this->house->steward->email, 'is not known');
         $this->house->steward->update(['morning' => true]);
         app(WriteMorningLetters::class)->handle();
-        $this->actingAs($this->house->steward)->get('/rounds/letter')->assertSee('was not taken by the post')->assertSee('There is no mailbox');
+        $this->actingAs($this->house->steward)->get('/rounds/letter')->assertSee('was refused by the mail server')->assertSee('There is no mailbox');
         $this->world->mailbox($this->house->steward->email, 'reads');
     }
 

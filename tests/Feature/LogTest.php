@@ -19,11 +19,11 @@ final class LogTest extends TestCase
      * @param  list<string>  $wanted
      */
     #[TestWith([['docket' => 3, 'deed' => 'hand_over'], ['Hand over', 'docket 3']])]
-    #[TestWith([['finding' => 'servers_changed', 'with' => '{"held":"ns1.a.example","seen":"ns2.b.example"}'], ['Name servers changed by nobody here', 'held: ns1.a.example, seen: ns2.b.example']])]
-    #[TestWith([['finding' => 'transfer_not_ours', 'with' => '[]'], ['A transfer that nobody here started']])]
-    #[TestWith([['fields' => ['intent', 'ends'], 'before' => '{"intent":"when_told","ends":null}', 'after' => '{"intent":"lapse","ends":"2027-11-02T00:00:00Z"}'], ['intent: renew when told → lapse', 'ends: nothing → 2 Nov 2027']])]
+    #[TestWith([['finding' => 'servers_changed', 'with' => '{"held":"ns1.a.example","seen":"ns2.b.example"}'], ['Name servers changed, not by us', 'held: ns1.a.example, seen: ns2.b.example']])]
+    #[TestWith([['finding' => 'transfer_not_ours', 'with' => '[]'], ['Transfer not started by us']])]
+    #[TestWith([['fields' => ['intent', 'ends'], 'before' => '{"intent":"when_told","ends":null}', 'after' => '{"intent":"lapse","ends":"2027-11-02T00:00:00Z"}'], ['intent: renew on request → lapse', 'ends: nothing → 2 Nov 2027']])]
     #[TestWith([['because' => '2026-13-45'], ['because: 2026-13-45']])]
-    #[TestWith([['role' => 'steward', 'may_sign_in' => true], ['role: Steward: may spend and move names', 'may sign in: yes']])]
+    #[TestWith([['role' => 'steward', 'may_sign_in' => true], ['role: Steward: can spend money and move names', 'may sign in: yes']])]
     #[TestWith([['why' => '{not JSON', 'lines' => 4], ['lines 4', 'why: {not JSON']])]
     #[TestWith([[], []])]
     public function test_what_was_kept_reads_as_words(array $data, array $wanted): void
@@ -41,8 +41,8 @@ final class LogTest extends TestCase
         app(HouseLog::class)->write('drift_seen', 'name', $house->name('bell.com')->id, ['with' => '{"seen":"off"}', 'client' => $house->foundry->id, 'finding' => 'lock_not_written']);
         app(HouseLog::class)->write('letter_answered', 'mailbox', 8);
         $page = $this->actingAs($house->owner)->get('/log')->assertOk();
-        $page->assertSeeInOrder(['A letter to it was answered by mail', 'mailbox 8', 'Seen otherwise outside', 'bell.com', 'Lock not written here', 'seen: off']);
+        $page->assertSeeInOrder(['A letter to it was answered by e-mail', 'mailbox 8', 'Difference from the registry found', 'bell.com', 'Lock not on record', 'seen: off']);
         $page->assertSee('href="'.route('clients.show', $house->foundry).'">client '.$house->foundry->id, false);
-        $this->get('/log?event=something')->assertSee('Nothing was written that answers to this');
+        $this->get('/log?event=something')->assertSee('No entries match');
     }
 }

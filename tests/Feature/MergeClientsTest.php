@@ -90,7 +90,7 @@ final class MergeClientsTest extends TestCase
         foreach ([$this->house->foundry->id, 999_999, 'x', '', ['1']] as $other) {
             $this->actingAs($this->house->steward)->from($to)->post($to, ['other' => $other])->assertSessionHasErrors('other');
         }
-        $this->post($to, ['other' => $this->house->harrow->id])->assertSessionHasErrors(['other' => 'The house itself can’t become part of another.']);
+        $this->post($to, ['other' => $this->house->harrow->id])->assertSessionHasErrors(['other' => 'Your own organisation can’t be merged into another.']);
         $this->post($to, ['other' => $this->other->id])->assertSessionHasNoErrors();
         $this->post($to, ['other' => $this->other->id])->assertSessionHasErrors('other');
         // One spelling after another, and never a chain.

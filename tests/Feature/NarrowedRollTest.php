@@ -74,7 +74,7 @@ final class NarrowedRollTest extends TestCase
         yield 'held' => ['held=held', ['late.org', 'kelp.co.uk', 'bell.com']];
         yield 'watched' => ['held=watched', []];
         yield 'either' => ['held=watched,held&suffix=com', ['bell.com']];
-        yield 'renews by itself' => ['auto_renew=on', []];
+        yield 'auto-renew' => ['auto_renew=on', []];
         yield 'does not' => ['auto_renew=off&suffix=com,org', ['late.org', 'bell.com']];
         yield 'ends between' => ['ends_from=2026-09-20&ends_to=2027-09-01', ['late.org', 'kelp.co.uk']];
         yield 'ends before' => ['ending=..2026-09-20', ['late.org']];
@@ -210,7 +210,7 @@ final class NarrowedRollTest extends TestCase
         config(['house.selection_limit' => 2]);
         $this->actingAs($this->house->clerk)->post('/sheaf/all', ['lock' => 'off'])->assertRedirect('/roll?lock=off');
         $this->get('/sheaf')->assertSee('bell.com')->assertDontSee('kelp.co.uk')->assertSee('1 name gathered');
-        $this->post('/sheaf/all')->assertSessionHas('told', 'The sheaf holds 2 names at most; one did not fit.');
+        $this->post('/sheaf/all')->assertSessionHas('told', 'The sheaf holds at most 2 names; one did not fit.');
         self::assertSame(2, DB::table('selection_names')->count());
         $this->actingAs($this->house->reader)->post('/sheaf/all')->assertForbidden();
     }
@@ -222,7 +222,7 @@ final class NarrowedRollTest extends TestCase
         $sheaf = fn (): array => app(GatherNames::class)->sheaf($this->house->clerk)->ids;
         $this->actingAs($this->house->clerk)->post('/sheaf/all', ['ending' => 'late', 'sort' => 'name']);
         self::assertSame([$late], $sheaf());
-        $this->get('/sheaf')->assertSee('past their end')->assertSee('one of its names is here')->assertSee('as it was');
+        $this->get('/sheaf')->assertSee('past their expiry')->assertSee('one of its names is here')->assertSee('unchanged');
 
         // It ends later after all, and two others have come to the sentence.
         $this->house->name('over.net', facts: ['ends_on' => Instant::of('2026-09-25')]);
@@ -231,10 +231,10 @@ final class NarrowedRollTest extends TestCase
         DB::table('registrations')->where('name_id', $late)->update(['ends_on' => '2027-09-20']);
         app(MakeStandings::class)->of([$late]);
         self::assertSame([$late], $sheaf(), 'What was ticked is what was seen.');
-        $this->get('/sheaf')->assertSee('2 more match today, one matches no longer');
+        $this->get('/sheaf')->assertSee('2 more match today, one no longer matches');
         $this->get('/deeds/change_lock?of=sheaf')->assertSee('Other names match what you ticked');
         $sentence = Row::of(DB::table('selection_sentences')->first())->int('id');
-        $this->post("/sheaf/sentences/{$sentence}")->assertRedirect('/sheaf')->assertSessionHas('told', 'The sheaf is in step with that sentence.');
+        $this->post("/sheaf/sentences/{$sentence}")->assertRedirect('/sheaf')->assertSessionHas('told', 'The sheaf is up to date with that search.');
         self::assertEqualsCanonicalizing([$over, $out], $sheaf());
 
         // What is taken out is an exception of the sentence; what was put in by hand is just gone.
@@ -242,7 +242,7 @@ final class NarrowedRollTest extends TestCase
         $this->patch('/sheaf', ['names' => [$out, $kelp]]);
         $this->post('/sheaf/all', ['ending' => 'late']);
         self::assertSame([$over], $sheaf());
-        $this->get('/sheaf')->assertSee('one taken out')->assertSee('as it was');
+        $this->get('/sheaf')->assertSee('one removed')->assertSee('unchanged');
         self::assertFalse(DB::table('selection_names')->where('name_id', $kelp)->exists());
         // Put in again by hand, it is no exception any more.
         $this->post('/sheaf', ['names' => [$out]]);
@@ -254,7 +254,7 @@ final class NarrowedRollTest extends TestCase
     public function test_a_pasted_list_goes_into_the_sheaf_and_what_is_not_known_is_said(): void
     {
         $this->actingAs($this->house->clerk)->post('/sheaf/list', ['names' => "bell.com; https://www.kelp.co.uk/shop\tnobody.net|no_name.com\n\nlate.org,bell.com"])
-            ->assertRedirect('/sheaf')->assertSessionHas('told', '3 names were put in. 2 are not known here: no_name.com, nobody.net.');
+            ->assertRedirect('/sheaf')->assertSessionHas('told', '3 names were put in. 2 are not on the Roll: no_name.com, nobody.net.');
         $this->get('/sheaf')->assertSee('3 names gathered')->assertSee('late.org');
         $this->post('/sign-out');
         $this->actingAs($this->house->clerk)->get('/sheaf')->assertSee('3 names gathered');

@@ -46,7 +46,7 @@ final class OneTruthTest extends TestCase
     /** @return array<string, array{string, string}> */
     public static function lives(): array
     {
-        return ['renewed when told' => ['quince.com', 'when_told'], 'asked about' => ['quince.com', 'ask_client'], 'meant to lapse' => ['quince.com', 'lapse'], 'renewed by itself' => ['quince.com', 'by_itself'], 'under .uk' => ['quince.co.uk', 'when_told']];
+        return ['renewed on request' => ['quince.com', 'when_told'], 'asked about' => ['quince.com', 'ask_client'], 'intended to lapse' => ['quince.com', 'lapse'], 'renewed by itself' => ['quince.com', 'by_itself'], 'under .uk' => ['quince.co.uk', 'when_told']];
     }
 
     #[DataProvider('lives')]

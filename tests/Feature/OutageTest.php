@@ -27,7 +27,7 @@ final class OutageTest extends TestCase
     {
         $wrong = new PDOException("SQLSTATE[{$state}] [7] {$said}");
         Route::match(['get', 'post'], 'out', fn () => throw new QueryException('pgsql', 'SELECT 1', [], $wrong));
-        $this->get('/out')->assertStatus(503)->assertHeader('Retry-After', '5')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)->assertSee('The books are closed for a moment')->assertSee('http-equiv="refresh"', false);
+        $this->get('/out')->assertStatus(503)->assertHeader('Retry-After', '5')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)->assertSee('Temporarily unavailable')->assertSee('http-equiv="refresh"', false);
         $this->post('/out')->assertStatus(503)->assertSee('What you just sent was not written')->assertDontSee('http-equiv="refresh"', false);
     }
 
@@ -54,6 +54,6 @@ final class OutageTest extends TestCase
     public function test_a_question_that_is_wrong_is_no_outage(): void
     {
         Route::get('wrong', fn () => DB::select('SELECT nothing_like_this'));
-        $this->get('/wrong')->assertStatus(500)->assertSee('Something broke here');
+        $this->get('/wrong')->assertStatus(500)->assertSee('Something went wrong');
     }
 }

@@ -173,7 +173,7 @@ final class OutsideTest extends TestCase
         $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2030-11-02')->epoch, 'statuses' => ['clientTransferProhibited']]), ['lock' => 'on']);
         $this->observe($name);
         self::assertSame(['renewed' => 'open'], $this->drifts($name));
-        $this->actingAs($this->house->steward)->get('/drift')->assertSee('Renewed, and not written here')->assertSee($ascii);
+        $this->actingAs($this->house->steward)->get('/drift')->assertSee('Renewed, not yet on record')->assertSee($ascii);
         $this->get('/roll?finding=record.renewed')->assertSee($ascii)->assertSee('differs');
         $this->get("/names/{$ascii}")->assertSee('The registry says something else');
         $to = $this->post('/drift', ['act' => 'take:renewed'])->headers->get('Location');
@@ -197,8 +197,8 @@ final class OutsideTest extends TestCase
         $this->actingAs($this->house->clerk)->get("/names/{$ascii}")->assertSee('Deleted: it can only be restored');
         $this->observe($name);
         $this->get("/names/{$ascii}")->assertDontSee('Deleted')->assertSee('outside it is said to run until 1 Aug 2027')
-            ->assertSee('Its registrar says that it is paid until 1 Aug 2027; here it says 1 Aug 2026')->assertSee('ended');
-        $this->get('/roll')->assertSee('Renewed to 1 Aug 2027')->assertSee('as is said outside; here it ended 1 Aug 2026');
+            ->assertSee('Its registrar says that it is paid until 1 Aug 2027; our record says 1 Aug 2026')->assertSee('ended');
+        $this->get('/roll')->assertSee('Renewed to 1 Aug 2027')->assertSee('according to the registry; our record says 1 Aug 2026');
         $this->get("/hand-over?name={$ascii}&receiver={$this->house->theirs->id}")->assertOk()->assertSee('Not known yet')->assertDontSee('restore it first');
         $titles = fn (): array => array_map(fn (RoundsItem $item): string => $item->section->value, array_values(array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => $item->title === $ascii)));
         self::assertSame(['look'], $titles(), 'nothing of it is lost');
@@ -214,7 +214,7 @@ final class OutsideTest extends TestCase
         $this->observe($paid, $unpaid);
         self::assertSame([['renewed' => 'open'], ['not_renewed' => 'open']], [$this->drifts($paid), $this->drifts($unpaid)]);
         $this->actingAs($this->house->steward)->get("/names/{$paid->ascii}")->assertSee('outside it is said to run until 30 Sep 2027')->assertSee('Its registrar says that it is paid until 30 Sep 2027');
-        $this->get("/names/{$unpaid->ascii}")->assertSee('Late: ')->assertSee('it has not renewed by itself');
+        $this->get("/names/{$unpaid->ascii}")->assertSee('Late: ')->assertSee('auto-renew failed');
         $this->get('/rounds')->assertSee('not renewed by itself');
         $this->get("/record/{$unpaid->ascii}")->assertSee('renew it by hand')->assertDontSee('Take it');
         $this->post('/drift', ['act' => 'take:not_renewed'])->assertNotFound();
@@ -285,7 +285,7 @@ final class OutsideTest extends TestCase
             ['lost', $gone->ascii, 1, true], ['dark', $hosts->ascii, 1, true], ['look', '2 names', 2, false], ['look', $unlocked->ascii, 1, true],
         ], $said);
         $page = $this->actingAs($this->house->clerk)->get('/rounds')->assertOk();
-        $page->assertSeeInOrder([$gone->ascii, 'it is gone from our account', $hosts->ascii, 'its name servers were changed by nobody here'])->assertSee('renewed, and not written here')->assertSee('/drift?kind=renewed', false);
+        $page->assertSeeInOrder([$gone->ascii, 'it has left our account', $hosts->ascii, 'name servers changed, not by us'])->assertSee('renewed, and not written here')->assertSee('/drift?kind=renewed', false);
         // What is taken over is due no more.
         $this->press("/deeds/take_observed?name={$unlocked->ascii}&what=all")->assertRedirect();
         self::assertNotContains($unlocked->ascii, array_map(fn (RoundsItem $item): string => $item->title, app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items));
@@ -342,7 +342,7 @@ final class OutsideTest extends TestCase
     {
         $name = $this->held($ascii = $this->registered(otherwise: ['servers' => ['ns1.other-host.example']]));
         $this->observe($name);
-        $this->actingAs($this->house->steward)->get("/deeds/leave_drift?name={$ascii}&what=servers")->assertOk()->assertSee('Why it may stay so');
+        $this->actingAs($this->house->steward)->get("/deeds/leave_drift?name={$ascii}&what=servers")->assertOk()->assertSee('Reason');
         $this->press("/deeds/leave_drift?name={$ascii}&what=servers&because=their+own+host,+agreed")->assertRedirect();
         self::assertSame(['servers_changed' => 'left'], $this->drifts($name));
         $this->observe($name);
@@ -360,7 +360,7 @@ final class OutsideTest extends TestCase
         $this->registered(as: $ascii);
         $this->observe($name);
         self::assertSame(['servers_changed' => 'gone'], $this->drifts($name));
-        $this->actingAs($this->house->reader)->get("/record/{$ascii}")->assertSee('Seen the same again');
+        $this->actingAs($this->house->reader)->get("/record/{$ascii}")->assertSee('No longer different');
     }
 
     public function test_an_alarm_is_written_once_to_those_who_may_act(): void
@@ -387,7 +387,7 @@ final class OutsideTest extends TestCase
         self::assertSame(2, DB::table('letters')->where('kind', 'alarm')->count());
         $page()->assertSee('its registrar can still restore it')->assertSeeInOrder(['Handover', 'Stopped', 'Renewal']);
         foreach (["/hand-over?name={$name->ascii}", "/deeds/change_lock?name={$name->ascii}&lock=on"] as $deed) {
-            $this->get($deed)->assertOk()->assertSeeInOrder(['Stopped', 'It was deleted before its term was over', 'Look at the record']);
+            $this->get($deed)->assertOk()->assertSeeInOrder(['Stopped', 'It was deleted before its term was over', 'See the public record']);
         }
         // Left, because somebody knows better, it is in nobody's way.
         $this->press("/deeds/leave_drift?name={$name->ascii}&what=statuses&because=it+was+meant")->assertRedirect();
@@ -398,10 +398,10 @@ final class OutsideTest extends TestCase
     {
         $name = $this->held($this->registered(otherwise: ['registrar' => 'farshore']));
         $this->observe($name);
-        $this->actingAs($this->house->steward)->get('/drift')->assertSeeInOrder(['Gone from our account', 'Take what was seen', 'Leave it']);
+        $this->actingAs($this->house->steward)->get('/drift')->assertSeeInOrder(['Gone from our account', 'Update our record', 'Cancel']);
         $to = (string) $this->post('/drift', ['act' => 'take:other_registrar'])->headers->get('Location');
         self::assertStringContainsString('/deeds/let_go', $to);
-        $this->get("{$to}&because=as+agreed")->assertOk()->assertSeeInOrder(['Close one name in our books', 'only watched', 'Clear'])->assertDontSee('No directory says');
+        $this->get("{$to}&because=as+agreed")->assertOk()->assertSeeInOrder(['Remove one name from our record', 'only watched', 'Clear'])->assertDontSee('No directory says');
         $this->press("{$to}&because=as+agreed")->assertRedirect();
         self::assertSame(['other_registrar' => 'taken'], $this->drifts($name));
         $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder([$name->ascii, 'Farshore Domains', 'watched; not ours']);
@@ -422,7 +422,7 @@ final class OutsideTest extends TestCase
         $this->observe($name);
         self::assertSame(['deleted' => 'taken'], $this->drifts($name), 'and no other word of it');
         $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}")->assertSeeInOrder(['Stopped', 'Deleted: restore it first, by 4 Nov']);
-        $this->get("/names/{$name->ascii}")->assertSeeInOrder(['Held for', 'last day at all, 4 Nov', 'deleted', 'Only once it is restored', 'Not now', 'its record says redemptionPeriod', '4 Nov 2026', '9 Nov 2026']);
+        $this->get("/names/{$name->ascii}")->assertSeeInOrder(['Held for', 'last day to keep it, 4 Nov', 'deleted', 'Only after a restore', 'Not now', 'its status is redemptionPeriod', '4 Nov 2026', '9 Nov 2026']);
         // Taken back, nothing of it is left.
         $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
         $this->press('/deeds/take_back?docket='.(is_int($docket) ? $docket : 0))->assertRedirect();
@@ -767,11 +767,11 @@ final class OutsideTest extends TestCase
         $this->get('/drift?kind=lock_is_off')->assertSee('many-2.com')->assertSee('many-1.com');
     }
 
-    #[TestWith(['/drift', 'Outside and Roll say the same'])]
-    #[TestWith(['/drift?kind=left', 'Left as they are'])]
-    #[TestWith(['/record', 'Ask the directories'])]
-    #[TestWith(['/outside', 'How the outside is looked at'])]
-    #[TestWith(['/record/never-asked.com', 'Ask the directories'])]
+    #[TestWith(['/drift', 'No differences'])]
+    #[TestWith(['/drift?kind=left', 'Kept'])]
+    #[TestWith(['/record', 'Query the directories'])]
+    #[TestWith(['/outside', 'Monitoring'])]
+    #[TestWith(['/record/never-asked.com', 'Query the directories'])]
     public function test_pages_of_the_outside_stand_when_nothing_was_seen_yet(string $address, string $says): void
     {
         $this->actingAs($this->house->reader)->get($address)->assertOk()->assertSee($says);
@@ -836,11 +836,11 @@ final class OutsideTest extends TestCase
     {
         $this->actingAs($this->house->clerk)->post('/record', ['names' => 'nobody-has-it.com'])->assertRedirect('/record/nobody-has-it.com');
         $this->post('/record/nobody-has-it.com/watch', ['client' => $this->house->foundry->id, 'why' => 'wanted'])->assertRedirect();
-        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['nobody-has-it.com', 'In no directory', 'watched; not ours']);
+        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['nobody-has-it.com', 'Not in any directory', 'watched; not ours']);
         // Registered under a suffix that publishes no end, it ends some day that nobody says.
         $this->registered(otherwise: ['registrar' => 'farshore', 'ends' => null], as: 'nobody-has-it.com');
         $this->observe(Name::query()->where('ascii', 'nobody-has-it.com')->sole());
-        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['nobody-has-it.com', 'Farshore Domains', 'End not known']);
+        $this->get('/roll?finding=lifecycle.watched')->assertSeeInOrder(['nobody-has-it.com', 'Farshore Domains', 'Expiry not known']);
     }
 
     public function test_watching_can_be_ended_and_a_reader_cannot_begin_it(): void

@@ -125,20 +125,20 @@ final class PeopleAndPapersTest extends TestCase
         $this->house->name('two.com', facts: ['ends_on' => Instant::of('2026-10-10')]);
         $this->actingAs($this->house->reader);
         $this->get('/clients')->assertSeeInOrder(['Harrow &amp; Tern', 'ourselves', 'Wickerby Bell Foundry', '>2<', '>1<', '10 Oct 2026'], false);
-        $this->get("/clients/{$this->house->foundry->id}")->assertSeeInOrder(['2 names', '1 of which needs somebody now', 'Skerry Registrations', 'account 40718', 'Accounts of their own', '51877']);
+        $this->get("/clients/{$this->house->foundry->id}")->assertSeeInOrder(['2 names', '1 of which needs somebody now', 'Skerry Registrations', 'account 40718', 'Their own accounts', '51877']);
         $this->get("/clients/{$this->house->harrow->id}")->assertSee('No name is held for us yet');
-        $this->get("/accounts/{$this->house->ours->id}")->assertSeeInOrder(['account', '40718', 'The house’s own', '2 names', 'login-40718', 'Known since 5 Jan 2026']);
+        $this->get("/accounts/{$this->house->ours->id}")->assertSeeInOrder(['account', '40718', 'Our own', '2 names', 'login-40718', 'Confirmed on 5 Jan 2026']);
         $this->get("/accounts/{$this->house->theirs->id}")->assertSee('0 names')->assertSee('we can’t sign in to it');
         $this->get('/registrars')->assertSeeInOrder(['Skerry Registrations', 'by slip', 'number and login']);
         $this->get('/accounts?q=nothing')->assertSee('No account answers to');
-        $this->get('/clients/999999')->assertNotFound()->assertSee('Not here');
+        $this->get('/clients/999999')->assertNotFound()->assertSee('Not found');
     }
 
     public function test_an_accounts_identifiers_become_proven_with_the_day_it_was_confirmed(): void
     {
         $account = $this->house->account('52044', $this->house->foundry);
         $account->update(['proven_at' => null]);
-        $this->actingAs($this->house->steward)->get("/accounts/{$account->id}")->assertSee('Unproven');
+        $this->actingAs($this->house->steward)->get("/accounts/{$account->id}")->assertSee('Not confirmed');
         $form = ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'login' => 'bells', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id, 'version' => 1];
         $this->put("/accounts/{$account->id}", ['proven_at' => '2026-10-05'] + $form)->assertSessionHasNoErrors();
         self::assertSame(['2026-10-05', 2], [$account->refresh()->proven_at?->date(), $account->version]);
@@ -158,8 +158,8 @@ final class PeopleAndPapersTest extends TestCase
         $this->get('/registrars')->assertSee('No registrar yet');
         $this->get('/accounts')->assertSee('No account yet');
         $this->get('/accounts/create')->assertSee('Write down the registrar first');
-        $this->get('/dockets')->assertSee('Nothing is under way');
-        $this->get('/dockets?state=ended')->assertSee('Nothing has ended yet');
+        $this->get('/dockets')->assertSee('Nothing under way');
+        $this->get('/dockets?state=ended')->assertSee('No closed dockets yet');
         $this->get('/bring-in')->assertSee('Whose list it is')->assertDontSee('Account, where a line says none');
     }
 }

@@ -52,7 +52,7 @@ final class RegistrarTermsTest extends TestCase
     public function test_by_bridge_and_accepted_by_letter(): void
     {
         $this->put($this->path(), $this->form(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']))->assertSessionHasNoErrors();
-        $this->get($this->path())->assertSee('Reached by bridge')->assertSee('no limit is known')->assertSee('in answer to a letter of ours, before anything moves');
+        $this->get($this->path())->assertSee('Reached by bridge')->assertSee('no limit is known')->assertSee('by answering our letter, before anything moves');
         self::assertTrue($this->house->skerry->refresh()->handoverTerms()->acceptsByLetter);
     }
 

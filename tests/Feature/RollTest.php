@@ -49,11 +49,11 @@ final class RollTest extends TestCase
         self::assertSame(['bell.com', 'wren.com', 'xn--re-eka.com'], $this->names(new RollFilter(sort: Sort::Name, from: 'B')));
         self::assertSame(['xn--re-eka.com'], $this->names(new RollFilter(sort: Sort::Name, from: 'öre')));
         self::assertSame(['alder.com', 'wren.com'], $this->names(new RollFilter(sort: Sort::Ends, from: '2027-05-01')));
-        self::assertCount(4, $this->names(new RollFilter(sort: Sort::Ends, from: 'B')), 'no day');
+        self::assertCount(4, $this->names(new RollFilter(sort: Sort::Ends, from: 'B')), 'no deadline');
         $page = $this->actingAs($this->house->reader)->get('/roll?sort=ends&from=2027-05-01')->assertOk();
-        $page->assertSeeInOrder(['4 names', 'from 1 May 2027 on', 'alder.com', 'Back to the first names'])->assertDontSee('bell.com');
+        $page->assertSeeInOrder(['4 names', 'from 1 May 2027', 'alder.com', 'Back to the start names'])->assertDontSee('bell.com');
         $this->get('/roll?sort=ends&from=soon')->assertOk()->assertSeeInOrder(['“soon” is no day', 'bell.com']);
-        $this->get('/roll?sort=name&from=z')->assertOk()->assertSee('None of them stands so far down');
+        $this->get('/roll?sort=name&from=z')->assertOk()->assertSee('No names this far down');
     }
 
     public function test_pages_follow_each_other_without_gap_or_repetition_in_each_order(): void
@@ -123,9 +123,9 @@ final class RollTest extends TestCase
 
     public function test_the_empty_roll_asks_for_a_list_and_a_narrow_sentence_says_so(): void
     {
-        $this->actingAs($this->house->clerk)->get('/roll')->assertSee('Bring names in from a spreadsheet');
+        $this->actingAs($this->house->clerk)->get('/roll')->assertSee('Import names from a spreadsheet');
         $this->house->name('bell.com');
-        $this->actingAs($this->house->clerk)->get('/roll?q=nothing')->assertSee('No name answers to this sentence');
+        $this->actingAs($this->house->clerk)->get('/roll?q=nothing')->assertSee('No names match');
     }
 
     public function test_a_label_that_looks_like_markup_is_only_text(): void

@@ -92,7 +92,7 @@ final class RoundsTest extends TestCase
         self::assertSame([], array_filter($this->rounds()->items, fn (RoundsItem $item): bool => str_contains($item->title, 'calm')));
 
         $this->actingAs($this->house->reader)->get('/')->assertRedirect('/rounds');
-        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', '3 names are late, suspended or deleted.', 'things', '3 of them today', 'Left undone this week', '2 names go dark', 'Late, suspended or deleted', 'held.com', 'late.com', 'dear.com', 'Stops working', 'ends.com and 1 more', 'Waits for somebody', 'ask.com', 'Worth a look'])
+        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', '3 names are late, suspended or deleted.', 'things', '3 of them today', 'Left undone this week', '2 names stop working', 'Late, suspended or deleted', 'held.com', 'late.com', 'dear.com', 'Stops working', 'ends.com and 1 more', 'Waits for somebody', 'ask.com', 'Worth a look'])
             ->assertDontSee('name="how"', false);
     }
 
@@ -104,20 +104,20 @@ final class RoundsTest extends TestCase
         self::assertSame('lost', $this->item('gone.com')[1]);
 
         $prepared = $this->docket($this->house->name('one.com'));
-        self::assertSame(['waits', 'prepared; a Steward settles it'], [$this->item('Hand one name to Wickerby Bell Foundry')[1], $this->item('Hand one name to Wickerby Bell Foundry')[0]->says]);
+        self::assertSame(['waits', 'prepared; a Steward must settle it'], [$this->item('Hand one name to Wickerby Bell Foundry')[1], $this->item('Hand one name to Wickerby Bell Foundry')[0]->says]);
         app(EndLines::class)->calledOff($this->house->steward, $prepared);
         $open = $this->docket($this->house->name('two.com'), $this->house->name('three.com'));
         app(SettleDocket::class)->handle($this->house->steward, $open);
         app(BeginDocketLines::class)->handle($open->id);
         self::assertSame('not yet accepted', $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->says);
         app(EndLines::class)->done($this->house->steward, $open, [$open->lines()->firstOrFail()->id], Instant::of('2026-10-06'));
-        self::assertSame(['slip half ticked: 1 of 2 done', 'Go on', '2026-10-06'], [$this->item('Hand 2 names to Wickerby Bell Foundry')[0]->says, $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->deed, $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->due->date()]);
+        self::assertSame(['slip begun: 1 of 2 done', 'Continue', '2026-10-06'], [$this->item('Hand 2 names to Wickerby Bell Foundry')[0]->says, $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->deed, $this->item('Hand 2 names to Wickerby Bell Foundry')[0]->due->date()]);
         self::assertSame(1, $open->lines()->where('state', LineState::Done)->count());
 
         $list = Import::query()->create(['user_id' => $this->house->clerk->id, 'file' => 'refused.csv', 'path' => 'none', 'registrar_id' => $this->house->skerry->id, 'shape' => ['headings' => ['name'], 'samples' => []], 'state' => 'done']);
         DB::table('import_rows')->insert(['import_id' => $list->id, 'line' => 2, 'verdict' => 'refused', 'reason' => '{"value": "x", "why": "no name"}']);
         Import::query()->create(['user_id' => $this->house->clerk->id, 'file' => 'waits.csv', 'path' => 'none', 'registrar_id' => $this->house->skerry->id, 'shape' => ['headings' => ['name'], 'samples' => []], 'state' => 'read']);
-        self::assertSame(['look', 'one line of the list was refused'], [$this->item('refused.csv')[1], $this->item('refused.csv')[0]->says]);
+        self::assertSame(['look', 'one row of the list was refused'], [$this->item('refused.csv')[1], $this->item('refused.csv')[0]->says]);
         self::assertSame('waits', $this->item('waits.csv')[1]);
     }
 
@@ -134,10 +134,10 @@ final class RoundsTest extends TestCase
 
         $this->actingAs($this->house->clerk);
         $say(['how' => 'off', 'until' => '2026-10-08']);
-        $this->get('/rounds')->assertSee('Put off until 8 Oct 2026')->assertDontSee('ends.com</a>', false);
+        $this->get('/rounds')->assertSee('Postponed until 8 Oct 2026')->assertDontSee('ends.com</a>', false);
         app(TradeClock::class)->set(Instant::of('2026-10-08T09:00:00Z'));
         $this->get('/rounds')->assertSee('ends.com</a>', false);
-        $say(['how' => 'done'])->assertSessionHasErrors(['because' => 'Say in a few words what was done.']);
+        $say(['how' => 'done'])->assertSessionHasErrors(['because' => 'Enter in a few words what was done.']);
         $say(['how' => 'done', 'because' => 'Renewed by telephone']);
         $this->get('/rounds')->assertDontSee('ends.com</a>', false);
         $say(['how' => 'back']);
@@ -176,7 +176,7 @@ final class RoundsTest extends TestCase
         self::assertSame(['late.com'], array_map(fn (RoundsItem $item): string => $item->title, $this->rounds()->items), 'a charge was only to be looked at');
         $this->get('/rounds')->assertSee('Clerk Tern said on 6 Oct: “Told Skerry of late.com”. It is still so.');
         $this->get('/rounds/letter')->assertSee('Clerk Tern said on 6 Oct: “Told Skerry of late.com”. It is still so.');
-        $this->get('/rounds/dealt-with')->assertSeeInOrder(['late.com', 'Told Skerry of late.com', 'Clerk', 'Done on 6 Oct', 'Still so: back in Rounds']);
+        $this->get('/rounds/dealt-with')->assertSeeInOrder(['late.com', 'Told Skerry of late.com', 'Clerk', 'Done on 6 Oct', 'Still the case: back in Rounds']);
         // Once the facts agree, nothing is left of it but what was said.
         $name = Name::query()->where('ascii', 'late.com')->sole();
         DB::table('registrations')->where('name_id', $name->id)->update(['ends_on' => '2027-09-24']);
@@ -189,7 +189,7 @@ final class RoundsTest extends TestCase
     {
         $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24')]);
         $this->actingAs($this->house->steward)->post('/rounds', ['thing' => $this->item('late.com')[0]->key, 'how' => 'off', 'until' => '2026-10-09', 'because' => 'The client pays on Friday']);
-        $this->get('/rounds/dealt-with')->assertSeeInOrder(['href="/names/late.com"', 'late, for Wickerby Bell Foundry', 'The client pays on Friday', 'Steward', 'Put off until 9 Oct'], false);
+        $this->get('/rounds/dealt-with')->assertSeeInOrder(['href="/names/late.com"', 'late, for Wickerby Bell Foundry', 'The client pays on Friday', 'Steward', 'Postponed until 9 Oct'], false);
         app(TradeClock::class)->set(Instant::of('2026-10-09T06:00:00Z'));
         $this->get('/rounds/dealt-with')->assertSee('that has passed');
         $this->post('/rounds', ['thing' => $this->item('late.com')[0]->key, 'how' => 'back']);
@@ -241,7 +241,7 @@ final class RoundsTest extends TestCase
         self::assertInstanceOf(Mailer::class, $mailer);
         self::assertSame([1, 0], [app(WriteMorningLetters::class)->handle(), app(WriteMorningLetters::class)->handle()]);
         self::assertSame(1, DB::table('letters')->whereNotNull('sent_at')->count());
-        $this->get('/rounds/letter')->assertSee('Written before')->assertSee('Rounds, Tuesday, 6 October: one thing, none of them today. This week one name goes dark.');
+        $this->get('/rounds/letter')->assertSee('Earlier letters')->assertSee('Rounds, Tuesday, 6 October: one thing, none of them today. This week one name stops working.');
         app(TradeClock::class)->set(Instant::of('2026-10-07T06:00:00Z'));
         self::assertSame(1, app(WriteMorningLetters::class)->handle());
         $this->post('/rounds/letter', ['morning' => '0']);
@@ -298,7 +298,7 @@ final class RoundsTest extends TestCase
 
         $rest = RoundsKind::MOST - 20;
         $page = $this->actingAs($this->house->clerk)->get('/rounds')->assertOk()->assertSee('More than '.RoundsKind::MOST.' things')
-            ->assertSee('Of each kind the first '.RoundsKind::MOST.' are told and drawn')->assertSee("And {$rest} more: show all");
+            ->assertSee('Of each kind the first '.RoundsKind::MOST.' are told and drawn')->assertSee("Show {$rest} more");
         self::assertSame(20, substr_count((string) $page->getContent(), 'class="rounds-due"'));
         $all = $this->get('/rounds?all=1&whose=mine')->assertOk()->assertDontSee('show all');
         self::assertSame(RoundsKind::MOST, substr_count((string) $all->getContent(), 'class="rounds-due"'));
@@ -332,8 +332,8 @@ final class RoundsTest extends TestCase
 
     public function test_an_empty_house_is_told_where_to_begin_and_a_quiet_one_that_nothing_is_to_do(): void
     {
-        $this->actingAs($this->house->clerk)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertSee('Bring names in from a spreadsheet');
-        $this->actingAs($this->house->reader)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertDontSee('Bring names in from a spreadsheet');
+        $this->actingAs($this->house->clerk)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertSee('Import names from a spreadsheet');
+        $this->actingAs($this->house->reader)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertDontSee('Import names from a spreadsheet');
         $this->house->name('quiet.com');
         $this->get('/rounds')->assertSee('Nothing to do today')->assertSee('nothing in the weeks that are drawn')->assertDontSee('Nothing is on the Roll yet');
         $this->house->name('later.com', facts: ['ends_on' => Instant::of('2026-11-01')]);

@@ -71,7 +71,7 @@ final class SetAsideTest extends TestCase
         self::assertSame(1_000, mb_strlen($setback->error));
         // An Owner reads why, and lets it be tried again; whoever else looks is told that it failed.
         $this->actingAs($this->house->reader)->get("/dockets/{$first->id}")->assertOk()->assertSee('An Owner can read why')->assertDontSee('odd and long');
-        $this->get('/rounds')->assertSee('a docket could not go on');
+        $this->get('/rounds')->assertSee('a docket could not continue');
         $this->actingAs($this->house->owner)->get("/dockets/{$first->id}")->assertSee('odd and long')->assertSee('Try again');
         app(BeginDocketLines::class)->sweep();
         self::assertSame(1, $setback->refresh()->failures, 'it waits for its next try');

@@ -106,7 +106,7 @@ final class SignInTest extends TestCase
         $this->actingAs($this->odile())->get('/people/create')->assertSee('set their own password')->assertDontSee('Password again');
         $form = ['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1'];
         $this->post('/people', ['password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD] + $form)->assertSessionHasErrors('password');
-        $this->post('/people', $form)->assertSessionHasNoErrors()->assertSessionHas('told', 'Maud is invited by letter, and sets their own password.');
+        $this->post('/people', $form)->assertSessionHasNoErrors()->assertSessionHas('told', 'Maud has been sent an invitation to set their own password.');
         $maud = User::query()->where('email', 'maud@harrow-tern.example')->sole();
         self::assertSame([null, 'maud@harrow-tern.example', Letter::LINK], [$maud->password, Letter::query()->sole()->mailbox, preg_match('/\{link\}/', Letter::query()->sole()->body, $found) === 1 ? $found[0] : '']);
         $this->post('/sign-out');
@@ -167,7 +167,7 @@ final class SignInTest extends TestCase
         app(SecondFactor::class)->begin($odile, $secret, Totp::code($secret, time() - 30));
         DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $odile->id, 'payload' => '', 'last_activity' => time()]);
         foreach (['ODILE@harrow-tern.example', 'nobody@harrow-tern.example'] as $mailbox) {
-            $this->post('/forgot', ['email' => $mailbox])->assertRedirect('/sign-in')->assertSessionHas('told', 'If somebody signs in here with that mailbox, a letter with a link is on its way. The link is good for an hour.');
+            $this->post('/forgot', ['email' => $mailbox])->assertRedirect('/sign-in')->assertSessionHas('told', 'If somebody signs in here with that mailbox, an e-mail with a link is on its way. The link works for an hour.');
         }
         self::assertSame(1, Letter::query()->where('kind', 'password')->count());
         $first = self::link();
@@ -216,7 +216,7 @@ final class SignInTest extends TestCase
         session(['signed_in_at' => time() - 43_199]);
         $this->get('/rounds')->assertOk();
         session(['signed_in_at' => time() - 43_200]);
-        $this->get('/rounds')->assertRedirect('/sign-in')->assertSessionHas('told', 'You were signed in for twelve hours. Sign in again.');
+        $this->get('/rounds')->assertRedirect('/sign-in')->assertSessionHas('told', 'You were signed in for twelve hours. Please sign in again.');
         $this->assertGuest();
     }
 

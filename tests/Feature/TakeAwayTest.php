@@ -91,7 +91,7 @@ final class TakeAwayTest extends TestCase
         $bell = array_combine($headings, array_pad($rows[1], count($headings), ''));
         $wanted = [
             'Name' => 'xn--glockenwrts-s8a.com', 'Unicode' => 'glockenwärts.com', 'Client' => 'Wickerby Bell Foundry', 'Account' => '40718', 'Registrant' => '=HYPERLINK("x")', 'Moved' => '2024-01-31',
-            'Status' => 'clientTransferProhibited', 'Lock' => '', 'Intent' => 'renews by itself', 'Public record' => 'withheld by our wish', 'Name servers' => 'ns1.wire.example ns2.wire.example', 'Renewal price' => $kind === 'csv' ? '120.50' : '120.5', 'Price currency' => 'EUR', 'Reference' => '-12',
+            'Status' => 'clientTransferProhibited', 'Lock' => '', 'Intent' => 'auto-renew', 'Public record' => 'withheld by choice', 'Name servers' => 'ns1.wire.example ns2.wire.example', 'Renewal price' => $kind === 'csv' ? '120.50' : '120.5', 'Price currency' => 'EUR', 'Reference' => '-12',
         ];
         self::assertSame($wanted, array_intersect_key($bell, $wanted));
         if ($kind !== 'csv') {
@@ -133,14 +133,14 @@ final class TakeAwayTest extends TestCase
         $content = $this->get('/roll/take-away/csv')->streamedContent();
         [$headings, $rows] = $this->read($content);
         self::assertCount(3, $rows);
-        $wanted = ['Name' => 'wanted.com', 'Registrar' => 'Farshore Domains', 'Account' => '', 'Ends' => '2026-11-11', 'Name servers' => 'ns1.farshore.example', 'Phase' => 'in its paid term, only watched, in no account of ours'];
+        $wanted = ['Name' => 'wanted.com', 'Registrar' => 'Farshore Domains', 'Account' => '', 'Ends' => '2026-11-11', 'Name servers' => 'ns1.farshore.example', 'Phase' => 'in its paid term, only watched, in none of our accounts'];
         self::assertSame($wanted, array_intersect_key(array_combine($headings, array_pad($rows[0], count($headings), '')), $wanted));
         $event = array_values(array_filter($this->events($this->get('/roll/calendar.ics')->streamedContent()), fn (VEvent $event): bool => self::value($event, 'SUMMARY') === 'wanted.com ends'))[0];
         self::assertSame('Wickerby Bell Foundry, Farshore Domains. Only watched, in no account of ours.', self::value($event, 'DESCRIPTION'));
         $this->bringBack($content)->assertSee('0 new')->assertSee('3 the same')->assertSee('0 refused');
-        $this->get("/clients/{$this->house->foundry->id}")->assertOk()->assertSeeInOrder(['2 names', 'held for them', 'One more is', 'only watched', 'Where their names are held'])->assertDontSee('Farshore');
+        $this->get("/clients/{$this->house->foundry->id}")->assertOk()->assertSeeInOrder(['2 names', 'held for them', 'One more is', 'only watched', 'Registrars and accounts'])->assertDontSee('Farshore');
         // On paper for whom it is watched there is what we keep for them.
-        $this->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()->assertSeeInOrder(['What we keep for Wickerby Bell Foundry', '2 names', 'glockenwärts.com', 'peal.org'])->assertDontSee('wanted.com');
+        $this->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '2 names', 'glockenwärts.com', 'peal.org'])->assertDontSee('wanted.com');
         // Somebody who says in which account it is has got it.
         $this->bringBack("name,account,ends\nwanted.com,40718,2026-11-11\n")->assertSee('1 new');
     }
@@ -253,16 +253,16 @@ final class TakeAwayTest extends TestCase
         }
         $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'hand_over', [$open->id], $this->house->terms()->pack(), [$open->id]);
         $page = $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}")->assertOk();
-        $page->assertSeeInOrder(['names', 'A year of them costs', 'late.com', '£9.90 to 8 Nov', 'more name', 'Open with them', "docket {$docket->id}", 'Hand over', 'prepared, one name', 'Registrants', 'Bell Foundry', '2 names']);
+        $page->assertSeeInOrder(['names', 'Yearly cost:', 'late.com', '£9.90 to 8 Nov', 'more name', 'Open dockets', "docket {$docket->id}", 'Hand over', 'prepared, one name', 'Registrants', 'Bell Foundry', '2 names']);
         self::assertSame(12, substr_count((string) $page->getContent(), 'class="c-name" scope="row"'));
         $empty = Client::query()->create(['name' => 'Nobody Yet']);
-        $this->get("/clients/{$empty->id}")->assertOk()->assertSee('No name is held for them yet')->assertDontSee('Open with them');
+        $this->get("/clients/{$empty->id}")->assertOk()->assertSee('No name is held for them yet')->assertDontSee('Open dockets');
     }
 
     public function test_a_clients_sheet_says_what_is_kept_what_ends_and_what_it_costs(): void
     {
         $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01'), 'intent' => Intent::Lapse]);
         $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()
-            ->assertSeeInOrder(['What we keep for Wickerby Bell Foundry', '3 names', '€120.50', 'for one of them', '£9.90', 'for one of them', 'oak.com', '1 Jan 2027', 'it lapses', 'glockenwärts.com', 'it auto-renews', '€120.50', 'peal.org', 'not known', 'we ask you first']);
+            ->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '3 names', '€120.50', 'for one of them', '£9.90', 'for one of them', 'oak.com', '1 Jan 2027', 'it lapses', 'glockenwärts.com', 'it auto-renews', '€120.50', 'peal.org', 'not known', 'we ask you first']);
     }
 }

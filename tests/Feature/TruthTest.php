@@ -152,7 +152,7 @@ final class TruthTest extends TestCase
         config(['database.connections.pgsql.port' => 1]);
         DB::purge('pgsql');
         try {
-            $this->actingAs($house->reader)->get('/roll')->assertStatus(503)->assertSee('The books are closed for a moment')->assertDontSee('SQLSTATE')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
+            $this->actingAs($house->reader)->get('/roll')->assertStatus(503)->assertSee('Temporarily unavailable')->assertDontSee('SQLSTATE')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
         } finally {
             config(['database.connections.pgsql.port' => $port]);
             DB::purge('pgsql');

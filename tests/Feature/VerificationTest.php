@@ -84,7 +84,7 @@ final class VerificationTest extends TestCase
         self::assertStringContainsString("  stage.com\n  gala.org", $letter->body);
         self::assertStringContainsString('by 9 Oct 2026', $letter->body);
         self::assertStringNotContainsString(substr($this->link(), 8), (string) json_encode([DB::table('links')->get(), DB::table('letters')->get(), DB::table('log')->get()]));
-        $this->get('/verification')->assertSeeInOrder(['One mailbox, 2 names', '9 Oct 2026', 'in 3 days', $this->address, '2 names', 'was taken by the post', 'Write again']);
+        $this->get('/verification')->assertSeeInOrder(['One mailbox, 2 names', '9 Oct 2026', 'in 3 days', $this->address, '2 names', 'was sent', 'Write again']);
         $this->get('/roll?finding=contact.verify_by')->assertSee('stage.com')->assertDontSee('bar.com')->assertSee('mailbox to be verified by 9 Oct 2026');
         $this->get('/names/stage.com')->assertSee('verify by 9 Oct')->assertSee('must show by 9 Oct');
 
@@ -99,8 +99,8 @@ final class VerificationTest extends TestCase
         $this->get($link)->assertStatus(410);
         $this->post($link, ['answer' => 'yes'])->assertStatus(410);
         self::assertSame([[], [], []], array_map($this->marks(...), $names));
-        $this->actingAs($this->house->steward)->get('/verification')->assertSee('Nothing is open');
-        $this->get('/contacts/'.Registrant::query()->findOrFail($names[0]->id)->contact_id)->assertSee('in answer to our letter')->assertSee('and answered');
+        $this->actingAs($this->house->steward)->get('/verification')->assertSee('Nothing to verify');
+        $this->get('/contacts/'.Registrant::query()->findOrFail($names[0]->id)->contact_id)->assertSee('in answer to our letter')->assertSee('answered');
         // A name that comes later is served by the same answer.
         self::assertSame([], $this->marks($this->registered('late.com', '2026-10-05')));
     }
@@ -135,7 +135,7 @@ final class VerificationTest extends TestCase
         self::assertCount(1, app(ReadBoard::class)->due(Instant::of('2026-10-09')));
         $first = (string) $this->get('/verification')->assertSee('The first 20 mailboxes, 51 names')->getContent();
         preg_match('~href="([^"]+)" rel="next"~', $first, $next);
-        $second = (string) $this->get(html_entity_decode($next[1] ?? ''))->assertOk()->assertSee('5 mailboxes, 5 names')->assertSee('Back to what goes dark first')->assertDontSee('rel="next"', false)->getContent();
+        $second = (string) $this->get(html_entity_decode($next[1] ?? ''))->assertOk()->assertSee('5 mailboxes, 5 names')->assertSee('Back to the start')->assertDontSee('rel="next"', false)->getContent();
         preg_match_all('~(?:box-\d+|many)@letters\.example~', $first.$second, $met);
         self::assertCount(25, array_unique($met[0]));
         self::assertSame([], array_intersect(...array_map(fn (string $page): array => preg_match_all('~(?:box-\d+|many)@letters\.example~', $page, $of) > 0 ? $of[0] : [], [$first, $second])), 'nobody is met twice');
@@ -160,10 +160,10 @@ final class VerificationTest extends TestCase
         self::assertStringStartsWith('Still to be confirmed by 20 Oct 2026', Letter::query()->latest('id')->firstOrFail()->subject);
         $this->get($first)->assertStatus(410);
         self::assertSame(4, $count('2026-10-21T09:00:00Z'), 'after its day nobody is reminded');
-        $this->get('/verification')->assertSee('switched off by the rules');
+        $this->get('/verification')->assertSee('suspended by the rules');
         // Late is better than dark.
         $this->post($this->link(), ['answer' => 'yes'])->assertOk();
-        $this->get('/verification')->assertSee('Nothing is open');
+        $this->get('/verification')->assertSee('Nothing to verify');
     }
 
     public function test_what_is_said_to_be_wrong_is_seen_and_put_right(): void
@@ -172,7 +172,7 @@ final class VerificationTest extends TestCase
         app(AskToVerify::class)->due();
         $this->post($this->link(), ['answer' => 'no', 'words' => ''])->assertStatus(422)->assertSee('Say what is wrong');
         $this->post($this->link(), ['answer' => 'no', 'words' => 'We <moved> to Upper Wick'])->assertOk()->assertSee('you have said what is wrong');
-        $this->get('/verification')->assertSee('We <moved> to Upper Wick')->assertDontSee('<moved>', false)->assertSee('Correct it');
+        $this->get('/verification')->assertSee('We <moved> to Upper Wick')->assertDontSee('<moved>', false)->assertSee('Correct the contact');
         $this->get('/rounds')->assertSee('its holder says that the data is wrong');
         self::assertSame(['verify_by'], $this->marks($name));
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
@@ -190,7 +190,7 @@ final class VerificationTest extends TestCase
         self::assertSame(['verify_by'], $this->marks($name), 'not yet');
         $this->at('2026-10-11T10:00:00Z');
         $this->get('/roll?finding=contact.not_answered')->assertSee('stage.com');
-        $this->get('/verification')->assertSee('Nobody has answered since 6 Oct 2026')->assertSee('Give another mailbox')->assertSee('call, or ask Wickerby Bell Foundry');
+        $this->get('/verification')->assertSee('Nobody has answered since 6 Oct 2026')->assertSee('Change the mailbox')->assertSee('call, or ask Wickerby Bell Foundry');
         $this->get('/rounds')->assertSee('must be verified for one name, and nobody answers our letters');
         $this->get('/names/stage.com')->assertSee('Nobody has answered our letters to '.$this->address);
         $this->post('/verification/'.Mailbox::query()->where('address', $this->address)->sole()->id, ['by' => 'call', 'words' => 'rang them'])->assertRedirect();
@@ -213,7 +213,7 @@ final class VerificationTest extends TestCase
         app(TakeReturned::class)->handle();
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
         self::assertSame([$other, null], [$mailbox->forwards_to, $mailbox->verified_on], 'a sender is easily forged');
-        $this->get('/verification')->assertSee('They wrote back:')->assertSee('Yes, that <is> us.')->assertDontSee('old words')->assertDontSee('Buy')->assertSee('it only forwards')->assertSee('It is dealt with');
+        $this->get('/verification')->assertSee('They replied:')->assertSee('Yes, that <is> us.')->assertDontSee('old words')->assertDontSee('Buy')->assertSee('it only forwards')->assertSee('Mark as settled');
         app(MakeStandings::class)->due();
         $this->get('/roll?finding=contact.forwards')->assertSee('stage.com');
         $this->get('/rounds')->assertSee('somebody wrote back to our letter');
@@ -243,7 +243,7 @@ final class VerificationTest extends TestCase
         app(TakeReturned::class)->handle();
         app(MakeStandings::class)->due();
         self::assertEqualsCanonicalizing(['verify_by', 'letters_return'], $this->marks($names[1]));
-        $this->get('/verification')->assertSee('came back')->assertSee('Give another mailbox');
+        $this->get('/verification')->assertSee('came back')->assertSee('Change the mailbox');
         $this->get('/rounds')->assertSee('must be verified for 2 names, and our letter came back');
         // Another mailbox: the letters go there by themselves, and its answer cures both.
         $contact = Contact::query()->findOrFail(Registrant::query()->findOrFail($names[0]->id)->contact_id);
@@ -262,12 +262,12 @@ final class VerificationTest extends TestCase
         $this->house->skerry->update(['verifies_by' => 'registrar', 'verification_sender' => 'holders@skerry.example']);
         $name = $this->registered('stage.com');
         self::assertSame(0, app(AskToVerify::class)->due());
-        $this->get('/verification')->assertSee('The registrar asks: Skerry Registrations (from holders@skerry.example). Only an answer to its own letter settles it.');
+        $this->get('/verification')->assertSee('The registrar asks, from Skerry Registrations (from holders@skerry.example). Only an answer to its own letter counts.');
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
         $this->post("/verification/{$mailbox->id}", ['by' => 'registrar'])->assertSessionHasErrors('words');
-        $this->post("/verification/{$mailbox->id}/again")->assertSessionHas('told', 'Nobody need be asked: it is verified, or the registrar asks.');
+        $this->post("/verification/{$mailbox->id}/again")->assertSessionHas('told', 'No letter is needed: it is verified, or the registrar asks.');
         $this->actingAs($this->house->clerk)->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'x'])->assertForbidden();
-        $this->actingAs($this->house->steward)->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'Its page says verified'])->assertSessionHas('told', "{$this->address} is verified, and every name that carries it.");
+        $this->actingAs($this->house->steward)->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'Its page says verified'])->assertSessionHas('told', "{$this->address} is verified, for every name that uses it.");
         self::assertSame([], $this->marks($name));
         self::assertSame('Its page says verified', $mailbox->refresh()->verified_words);
     }
@@ -288,9 +288,9 @@ final class VerificationTest extends TestCase
         self::assertSame([[], ['verify_by']], array_map($this->marks(...), [$ours, $theirs]));
         $this->actingAs($this->house->steward)->get('/verification')->assertSee('They answered our letter on 6 Oct 2026')->assertSee('Only an answer to its own letter settles it')->assertSee('telephone the registrant today');
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
-        $this->post("/verification/{$mailbox->id}", ['by' => 'call', 'words' => 'They said so'])->assertSessionHas('told', "{$this->address} is verified for the names that we ask for. Its registrar still waits for an answer to its own letter.");
+        $this->post("/verification/{$mailbox->id}", ['by' => 'call', 'words' => 'They said so'])->assertSessionHas('told', "{$this->address} is verified for the names we ask about. Its registrar is still waiting for an answer to its own letter.");
         self::assertSame(['verify_by'], $this->marks($theirs));
-        $this->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'Its page says verified'])->assertSessionHas('told', "{$this->address} is verified, and every name that carries it.");
+        $this->post("/verification/{$mailbox->id}", ['by' => 'registrar', 'words' => 'Its page says verified'])->assertSessionHas('told', "{$this->address} is verified, for every name that uses it.");
         self::assertSame([[], []], array_map($this->marks(...), [$ours, $theirs]));
         self::assertSame('registrar', $mailbox->refresh()->verified_by);
     }

@@ -133,9 +133,9 @@ final class WayInTest extends TestCase
         $this->actingAs($this->house->clerk)->post('/names/bell.com/notes', ['note' => 'Asked for by telephone']);
         $this->put('/names/bell.com', ['ends_on' => '2028-11-02', 'intent' => 'lapse', 'lock' => 'on', 'version' => 1])->assertSessionHasNoErrors();
         $this->get('/log')->assertForbidden();
-        $this->actingAs($this->house->owner)->get('/log')->assertOk()->assertSeeInOrder(['Clerk Tern', 'What is known of it was changed', 'bell.com', '127.0.0.1']);
+        $this->actingAs($this->house->owner)->get('/log')->assertOk()->assertSeeInOrder(['Clerk Tern', 'Its details were changed', 'bell.com', '127.0.0.1']);
         $this->get('/log?event=facts_changed&q=bell')->assertSee('bell.com');
-        $this->get('/log?q=nobody-wrote-this')->assertSee('Nothing was written that answers to this');
+        $this->get('/log?q=nobody-wrote-this')->assertSee('No entries match');
         $this->get("/log?person={$this->house->reader->id}")->assertDontSee('bell.com');
         $this->get('/log?person=x&before=y&event=%00')->assertOk();
     }
@@ -170,7 +170,7 @@ final class WayInTest extends TestCase
         $this->put('/names/bell.com', ['intent' => 'lapse', 'lock' => 'on', 'own_renewal' => '1.200,50', 'version' => 1])->assertSessionHasNoErrors();
         self::assertSame(['1200.50', 'EUR'], array_values((array) DB::table('registrations')->first(['own_renewal', 'own_currency'])));
         $this->get('/log?event=house_set')->assertSee('Harrow');
-        $this->get('/log?event=facts_changed')->assertSee('intent: renew when told → lapse');
+        $this->get('/log?event=facts_changed')->assertSee('intent: renew on request → lapse');
     }
 
     public function test_over_so_many_names_who_prepared_may_not_settle(): void

@@ -158,7 +158,7 @@ final class WordsTest extends TestCase
     {
         app(HouseSettings::class)->set(['served' => $served]);
         self::assertSame($said, __('the :served, :Served, :served_many'));
-        self::assertSame("Held for another {$served} from now on", __('log.give_to_client'));
+        self::assertSame("Now held for another {$served}", __('log.give_to_client'));
         self::assertSame('for x and :unknown', __('for :who and :unknown', ['who' => 'x']));
     }
 }

@@ -81,13 +81,13 @@ final class CounterTest extends TestCase
 
     public function test_locks_renewal_codes_and_taking_back(): void
     {
-        self::assertSame('lift the lock first.', $this->errand('Ask for the auth codes'));
+        self::assertSame('lift the lock first.', $this->errand('Request the auth codes'));
         self::assertSame('the lock is off.', $this->errand('Lift the lock'));
-        self::assertMatchesRegularExpression('/^its code is [0-9a-f]{16}$/', $this->errand('Ask for the auth codes'));
+        self::assertMatchesRegularExpression('/^its code is [0-9a-f]{16}$/', $this->errand('Request the auth codes'));
         self::assertSame('it renews only when told.', $this->errand('Let them renew only when told'));
-        self::assertSame('it is not offered to anybody.', $this->errand('Take the offer back'));
+        self::assertSame('it is not offered to anybody.', $this->errand('Withdraw the offer'));
         $this->errand('Offer them to the account below', more: ['mailbox' => 'two@a.example', 'to' => 'p2']);
-        self::assertSame('the offer is taken back.', $this->errand('Take the offer back'));
+        self::assertSame('the offer is taken back.', $this->errand('Withdraw the offer'));
         self::assertSame('the lock is on.', $this->errand('Set the lock'));
         self::assertFalse($this->world->store->name('slip.com')?->autoRenew);
         $this->house->play('slip.com', 'registrar-refuses');

@@ -530,7 +530,7 @@ final class GateTest extends TestCase
         $session = $this->gate->session('40718');
         $before = $session->say(new DomainInfo('bell.com'))->server;
         $world = Killed::world($this->gate->file);
-        self::assertSame([], $world->store->heard('40718'), 'what only asked was not written down yet');
+        self::assertSame([], $world->store->heard('40718'), 'what only asked was not recorded yet');
         $again = new Talk(new EppSession($world, 'skerry', new OpenSessions));
         $again->login('40718');
         self::assertSame(1, strnatcmp($again->say(new DomainInfo('bell.com'))->server, $before), 'and its number is not given again');

@@ -119,7 +119,7 @@ final class WorldPagesTest extends TestCase
         self::assertSame(['ns9.b.example', 'ns8.b.example'], $this->world->store->name('bell.com')?->servers);
         $this->post('/name', ['name' => 'bell.com', 'part' => 'end', 'with' => '2031-01-31']);
         self::assertSame('2031-01-31', gmdate('Y-m-d', $this->world->store->name('bell.com')->ends ?? 0));
-        $this->post('/name', ['name' => 'bell.com', 'part' => 'end', 'with' => 'some day']);
+        $this->post('/name', ['name' => 'bell.com', 'part' => 'end', 'with' => 'unknown day']);
         self::assertSame('2031-01-31', gmdate('Y-m-d', $this->world->store->name('bell.com')->ends ?? 0), 'no day changes nothing');
         $nobody = $this->post('/name', ['name' => '<b>nobody', 'part' => 'lock']);
         self::assertSame(422, $nobody->status);
