@@ -46,7 +46,11 @@ once() {
 }
 
 # Some archives come readable for their owner only, and the web server is somebody else.
-composer_install() { COMPOSER_ALLOW_SUPERUSER=1 composer install --ignore-platform-req=php+ --no-interaction --no-progress --no-scripts && chmod -R go+rX vendor; }
+composer_install() {
+  COMPOSER_ALLOW_SUPERUSER=1 composer install --ignore-platform-req=php+ --no-interaction --no-progress --no-scripts "$@" \
+    && chmod -R go+rX vendor
+}
+
 npm_install() { npm ci --no-audit --no-fund; }
 build_assets() { npm run build && chmod -R go+rX public/build; }
 
@@ -60,7 +64,13 @@ install_all() {
   [ -d vendor ] || rm -f "$STAMPS/composer"
   [ -d node_modules ] || rm -f "$STAMPS/npm"
   [ -f public/build/manifest.json ] || rm -f "$STAMPS/build"
-  once composer "$(stamp composer.json)" "PHP libraries (Composer)" composer_install
+  # What serves people has no development packages; a folder that tests once ran in keeps its own.
+  local libraries; libraries=$(stamp composer.json)
+  if [ "${1:-}" = with-tests ]; then
+    once composer "$libraries with tests" "PHP libraries (Composer)" composer_install
+  elif [ "$(cat "$STAMPS/composer" 2>/dev/null)" != "$libraries with tests" ]; then
+    once composer "$libraries" "PHP libraries (Composer)" composer_install --no-dev
+  fi
   once npm "$(stamp package-lock.json)" "front-end packages (npm)" npm_install
   # shellcheck disable=SC2046
   once build "$(stamp package-lock.json vite.config.js $(find resources/css resources/js -type f | sort))" "pages' styles and scripts (Vite)" build_assets

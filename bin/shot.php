@@ -63,7 +63,7 @@ $window->go('/hand-over?name=harrow-studio.com&receiver=8')->press('Hand 1 name 
 $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
 $window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was sent'));
 $window->driver->get('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters');
-$window->driver->findElement(WebDriverBy::partialLinkText('A domain name is to be handed to your account'))->click();
+$window->driver->findElement(WebDriverBy::partialLinkText('A domain name is being handed to your account'))->click();
 $window->driver->get((string) $window->driver->findElement(WebDriverBy::partialLinkText('/answer/'))->getAttribute('href'));
 $window->ready()->picture("{$folder}/answer.png");
 

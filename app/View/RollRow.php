@@ -71,12 +71,17 @@ final readonly class RollRow
         $life = $facts->life;
 
         return trim(implode('; ', array_filter([
-            $life->facts->created === null ? null : 'registered '.Dates::full($life->facts->created),
-            $life->facts->ends === null ? 'end not known' : ($life->phase->isLate() ? 'ended ' : 'paid until ').Dates::full($life->facts->ends),
+            $life->facts->created === null ? null : $words->say('roll.told.registered', ['day' => Dates::full($life->facts->created)]),
+            $life->facts->ends === null
+                ? $words->say('roll.told.end_not_known')
+                : $words->say($life->phase->isLate() ? 'roll.told.ended' : 'roll.told.paid_until', ['day' => Dates::full($life->facts->ends)]),
             $words->say($isWatched ? 'roll.only_watched' : 'words.intent.'.$life->facts->intent->value),
-            ...array_map(fn (Hold $hold): string => 'may not go to another registrar before '.Dates::full($hold->until), $life->holdsNow()),
-            $verifyBy === null ? null : 'mailbox to be verified by '.Dates::full($verifyBy),
-            $facts->waiting === null ? null : 'handover under way, '.($facts->waiting->isOver($life->now) ? 'no answer by ' : 'answer by ').Dates::full($facts->waiting->by),
+            ...array_map(fn (Hold $hold): string => $words->say('roll.told.hold', ['day' => Dates::full($hold->until)]), $life->holdsNow()),
+            $verifyBy === null ? null : $words->say('roll.told.verify', ['day' => Dates::full($verifyBy)]),
+            $facts->waiting === null ? null : $words->say(
+                $facts->waiting->isOver($life->now) ? 'roll.told.handover_late' : 'roll.told.handover',
+                ['day' => Dates::full($facts->waiting->by)],
+            ),
         ], is_string(...))));
     }
 }

@@ -83,6 +83,17 @@ final readonly class RoundsInWords
         return $mark?->doneOn === null ? null : $this->words->say('rounds.still', ['who' => $mark->by, 'day' => Dates::near($mark->doneOn, $this->rounds->today), 'what' => $mark->because]);
     }
 
+    /** The sentence of what is lost if nothing is done this week; null: nothing. */
+    public function undone(): ?string
+    {
+        return match (true) {
+            $this->dark() === null && $this->loss() === null => null,
+            $this->loss() === null => 'rounds.show.undone_dark',
+            $this->dark() === null => 'rounds.show.undone_loss',
+            default => 'rounds.show.undone',
+        };
+    }
+
     /** The whole of it as plain text. */
     public function letter(?Sums $sums = null): string
     {
@@ -90,16 +101,19 @@ final readonly class RoundsInWords
         if ($sums !== null && $this->sums($sums) !== null) {
             $lines[] = $this->sums($sums);
         }
-        $left = array_filter([$this->dark(), $this->loss() === null ? null : $this->loss().' is lost'], fn (?string $part): bool => $part !== null);
-        if ($left !== []) {
-            $lines[] = 'Left undone this week, '.implode(' and ', $left).'.';
+        if ($this->undone() !== null) {
+            $lines[] = $this->words->say($this->undone(), ['dark' => $this->dark() ?? '', 'loss' => $this->loss() ?? '']);
         }
         foreach ($this->rounds->sections() as $section => $items) {
             $lines[] = '';
             $lines[] = $this->words->say("rounds.section.{$section}");
             foreach ($items as $item) {
                 $given = $this->rounds->marks[$item->key]->givenToName ?? '';
-                $lines[] = '  '.$this->due($item->due).': '.$item->title.', '.$item->says.'. '.ucfirst($item->cost).'.'.($given === '' ? '' : " Given to {$given}.").($this->before($item) === null ? '' : ' '.$this->before($item));
+                $lines[] = '  '.implode(' ', array_filter([
+                    $this->due($item->due).': '.$item->title.', '.$item->says.'. '.ucfirst($item->cost).'.',
+                    $given === '' ? null : $this->words->say('rounds.marked.given', ['who' => $given]),
+                    $this->before($item),
+                ], is_string(...)));
                 $lines[] = '    '.($item->see ?? $item->address);
             }
         }

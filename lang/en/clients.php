@@ -19,6 +19,7 @@ return [
         'do' => 'Merge :other into :kept', 'done' => ':other is now part of :kept.', 'not_there' => 'Choose another entry: this one no longer exists.', 'house' => 'Your own organisation can’t be merged into another.',
     ],
     'form' => [
+        'default_pattern' => 'the default pattern',
         'change' => 'Change :client',
         'add_a' => 'Add a :served',
         'disclosure_pattern_for_its' => 'Disclosure pattern for its names',

@@ -21,7 +21,7 @@ return [
     'notes' => [
         'kb' => ':size KB',
         'delete_the_note_by' => 'Delete the note by :user',
-        'export' => 'Export',
+        'delete' => 'Delete',
         'no_notes_yet' => 'No notes yet.',
         'note' => 'Note',
         'attach_a_file' => 'Attach a file',
@@ -38,7 +38,7 @@ return [
     'sheaf' => [
         'the_sheaf' => 'The sheaf',
         'in_the_sheaf' => 'in the sheaf',
-        'in_our_books' => 'In our books',
+        'in_our_record' => 'In our record',
         'at_the_registrar' => 'At the registrar',
         'empty' => 'Empty',
     ],

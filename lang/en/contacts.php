@@ -73,7 +73,7 @@ return [
     'merged' => '{0} Nothing was merged.|{1} One contact is now part of :who.|[2,*] :count contacts are now part of :who.',
     'cards' => '{0} No contacts were imported.|{1} One contact was imported.|[2,*] :count contacts were imported.',
     'cards_known' => '{1} One was here already.|[2,*] :count were here already.',
-    'source' => ['entered by hand' => 'entered by hand', 'brought in' => 'from a list', 'card' => 'from a vCard', 'record' => 'from the public record'],
+    'source' => ['typed' => 'entered by hand', 'brought in' => 'from a list', 'card' => 'from a vCard', 'record' => 'from the public record'],
     'alike' => [
         'possible_duplicates' => 'Possible duplicates',
         'contacts_whose_names_match' => 'Contacts whose names match apart from capitals, accents and legal forms. If their names are at two registrars, one that compares contact data may refuse a transfer.',
@@ -196,4 +196,5 @@ return [
         ],
         'people' => 'People',
     ],
+    'changes' => ['was' => ':field was “:value”', 'added' => 'added: :fields'],
 ];

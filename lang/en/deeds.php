@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 return [
     'hand_over' => [
+        'same_clients' => 'the same clients',
         'title' => 'Hand over',
         'headline' => '{1} Hand one name to :whose|[0,*] Hand :names names to :whose',
         'with_registrant' => '; new registrant: :who',

@@ -80,4 +80,5 @@ return [
         'trade_day' => 'trade day :trade_at',
         'docket' => 'docket :subject_id',
     ],
+    'receipt_renewed' => 'Something was done in the meantime: this is the current receipt.',
 ];

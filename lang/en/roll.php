@@ -50,6 +50,7 @@ return [
     'view_kept' => 'Saved as “:name”.',
     'view_gone' => 'The view “:name” is deleted.',
     'calendars' => [
+        'revoked' => 'The calendar link no longer works.',
         'to_roll' => 'Go to the Roll',
         'how' => 'Create one on the Roll, under “Export”: it follows what you see there.',
         'trail' => 'calendars',
@@ -114,5 +115,15 @@ return [
     ],
     'rows' => [
         'select' => 'Select :unicode',
+    ],
+    'told' => [
+        'registered' => 'registered :day',
+        'end_not_known' => 'expiry not known',
+        'ended' => 'ended :day',
+        'paid_until' => 'paid until :day',
+        'hold' => 'can’t be transferred before :day',
+        'verify' => 'mailbox to be verified by :day',
+        'handover' => 'handover under way, answer by :day',
+        'handover_late' => 'handover under way, no answer by :day',
     ],
 ];

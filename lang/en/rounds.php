@@ -143,4 +143,5 @@ return [
         'trail' => 'by e-mail',
         'rounds' => 'Rounds',
     ],
+    'weeks' => '{0} Five weeks from :day: nothing is due.|[1,*] Five weeks from :day: :what.',
 ];

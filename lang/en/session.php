@@ -41,4 +41,6 @@ return [
         'the_inventory_of_your_domain' => 'The inventory of your domain names: what is due, what can be done, and proof of what was done.',
         'forgotten_password' => 'Forgotten password',
     ],
+    'second_ended' => 'The second factor is off: you sign in with your password alone.',
+    'ended' => '{1} One session was signed out.|[0,*] :told sessions were signed out.',
 ];

@@ -15,7 +15,7 @@ return [
         'pending_delete' => 'being deleted', 'released' => 'free to register', 'not_known' => 'expiry not known',
     ],
     'phase_short' => ['grace' => 'grace', 'suspended' => 'suspended', 'redemption' => 'redemption', 'quarantine' => 'quarantine', 'pending_delete' => 'being deleted'],
-    'intent' => ['by_itself' => 'auto-renew', 'when_told' => 'renew on request', 'ask_client' => 'ask the :served', 'let lapse' => 'let lapse'],
+    'intent' => ['by_itself' => 'auto-renew', 'when_told' => 'renew on request', 'ask_client' => 'ask the :served', 'lapse' => 'let lapse'],
     'lock' => ['on' => 'on', 'off' => 'off', 'unknown' => 'not known'],
     'disclosure' => ['shown' => 'shown', 'withheld' => 'withheld by choice', 'replaced' => 'replaced by a privacy service', 'redacted' => 'redacted by rule', 'unknown' => 'not known'],
     'event' => [
@@ -23,7 +23,7 @@ return [
         'last_at_all' => 'Last day to keep it', 'released' => 'Anyone can register it', 'hold_ends' => 'Can be transferred again',
     ],
     'cost' => ['NameLost' => 'the name is lost', 'Dark' => 'it stops working', 'MovementFails' => 'a movement fails', 'Money' => 'it costs more', 'Attention' => 'nothing is lost'],
-    'verdict' => ['clear' => 'Clear', 'clear_from' => 'Clear from :date', 'not_known' => 'Not known yet', 'failed' => 'Stopped'],
+    'verdict' => ['clear' => 'Clear', 'clear_from' => 'Clear from :date', 'not_known' => 'Not known yet', 'stopped' => 'Stopped'],
     'actor' => [
         'house' => 'we', 'client' => 'the :served', 'giver' => 'the giving side', 'receiver' => 'the receiver', 'registrar' => 'the registrar',
         'registry' => 'the registry', 'time' => 'nobody: it takes time',
@@ -61,7 +61,7 @@ return [
     'access' => ['ours' => 'ours: we can sign in', 'theirs' => 'theirs: we can’t sign in'],
     'docket_state' => ['prepared' => 'prepared, waiting for a Steward', 'settled' => 'under way', 'closed' => 'closed', 'called_off' => 'cancelled'],
     'line_state' => [
-        'prepared' => 'prepared', 'waiting' => 'waiting', 'begun' => 'on its slip', 'by_wire' => 'sent by wire', 'by_bridge' => 'sent by bridge', 'asked' => 'waiting for the receiver', 'unheard' => 'waiting for confirmation', 'done' => 'done', 'failed' => 'failed', 'refused' => 'refused', 'called_off' => 'cancelled',
+        'prepared' => 'prepared', 'waiting' => 'waiting', 'begun' => 'on its slip', 'by_wire' => 'sent by wire', 'by_bridge' => 'sent by bridge', 'asked' => 'waiting for the receiver', 'unheard' => 'waiting for confirmation', 'done' => 'done', 'stopped' => 'failed', 'refused' => 'refused', 'called_off' => 'cancelled',
     ],
     'leg' => [
         'unlock_account' => ['do' => 'Unlock the giving account', 'otherwise' => 'the registrar refuses the offer'],

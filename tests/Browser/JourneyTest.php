@@ -57,19 +57,19 @@ final class JourneyTest extends TestCase
             $window->waitForText('[data-sheaf-count]', (string) ($which + 1));
         }
         $window->follow("a[href*='names/ring-{$tag}.com']");
-        self::assertStringContainsString('Renews by itself on 13 Oct', $window->text('.folio-sentence'));
+        self::assertStringContainsString('Auto-renews on 13 Oct', $window->text('.folio-sentence'));
         $window->go('/roll')->follow('#sheaf a.main');
         $window->type('#q', 'H-3240');
         $window->follow('[data-found] a:only-child');
         self::assertStringContainsString('not confirmed to belong together', $window->text('.cards'));
         self::assertStringContainsString('3 of 3 can go now', $window->text('.foot'));
-        $window->press('Hand 3 names to Ferret & Fowl Veterinary')->waitForText('.sentence', 'wait for an answer');
+        $window->press('Hand 3 names to Ferret & Fowl Veterinary')->waitForText('.sentence', 'are waiting for an answer');
         $window->ready();
         $docket = (int) basename($window->driver->getCurrentURL());
         self::assertStringContainsString("ring-{$tag}.com", $window->text('.slip'));
         $window->find("input[aria-label^='Tick ring-']")->click();
         $window->press('Mark the selected names as done');
-        self::assertStringContainsString('One name is ticked as done', $window->text('.told'));
+        self::assertStringContainsString('One name is marked as done', $window->text('.told'));
         $window->press('Mark all 2 as done');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
         $window->press('Proof');
@@ -100,7 +100,7 @@ final class JourneyTest extends TestCase
         $window->driver->wait(20, 200)->until(function () use ($window, $docket): bool {
             $window->goPlainly('/dockets/'.$docket);
 
-            return str_contains($window->text('.sentence'), 'waits for an answer');
+            return str_contains($window->text('.sentence'), 'waiting for an answer');
         });
         $window->pressPlainly('Mark as done');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
@@ -114,15 +114,15 @@ final class JourneyTest extends TestCase
         $window->go('/hand-over')->type('#f-names', "old-foundry.com, wickerby-bells.com\nnobody-holds-this.com")->press('Check these names');
         self::assertStringContainsString('One was not found on the Roll', $window->text('.told'));
         $window->type('#q', '51877')->follow('[data-found] a:only-child');
-        self::assertStringContainsString('a mailbox at this name', $window->text('table.sheet:not(.keep)'));
+        self::assertStringContainsString('a mailbox in this name', $window->text('table.sheet:not(.keep)'));
         $window->press('Prepare 2 names for Wickerby Bell Foundry');
-        self::assertStringContainsString('A Steward settles it', $window->text('.sentence'));
+        self::assertStringContainsString('A Steward must settle it', $window->text('.sentence'));
         self::assertFalse($window->has('form[action$="/settle"]'));
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->close();
 
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go($docket);
-        $window->press('Begin: hand 2 names')->waitForText('.sentence', 'wait for an answer');
+        $window->press('Start: hand 2 names')->waitForText('.sentence', 'are waiting for an answer');
         $window->waitForText('#tick', 'the receiver must accept');
         self::assertFalse($window->has('.slip'), 'it is told by wire, its lock lifted first');
         $window->ready()->press('Cancel what is open');
@@ -159,7 +159,7 @@ final class JourneyTest extends TestCase
         $window->find('input[value=registrant]')->click();
         $window->press('Apply');
         self::assertSame(1, $window->count('th.c-more'));
-        $window->press('Tick all');
+        $window->press('Select all');
         self::assertSame($shown, (int) $window->text('[data-sheaf-count]'));
         $window->follow('#sheaf .foot-say a')->press('Remove');
         self::assertSame($shown - 1, (int) $window->text('[data-sheaf-count]'));
@@ -298,7 +298,7 @@ final class JourneyTest extends TestCase
         self::assertStringContainsString('name servers changed, not by us', $window->text('main'));
         $window->go('/drift')->follow("a[href*='/record/sound-choirs.org']");
         self::assertStringContainsString('Its registrar was paid', $window->text('main'));
-        $window->follow('.drift a.button')->press('Update the end of one name from the registry')->waitForText('h1', 'Write the end');
+        $window->follow('.drift a.button')->press('Update the end of one name from the registry')->waitForText('h1', 'Update the end');
         $window->waitForText('main', 'done');
         $window->go('/record/sound-choirs.org')->press('Query again')->ready();
         self::assertStringContainsString('Roll updated', $window->text('main'));
@@ -311,7 +311,7 @@ final class JourneyTest extends TestCase
     public function test_a_handover_by_wire_from_the_button_to_the_proof(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
-        $window->go('/hand-over?name=old-foundry.com&receiver=2')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waits for an answer');
+        $window->go('/hand-over?name=old-foundry.com&receiver=2')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waiting for an answer');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->waitForText('#tick', 'the receiver must accept');
         self::assertSame([], $window->ready()->axe());
@@ -334,7 +334,7 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
         $window->go('/hand-over?name=tern-studio.net&receiver=8');
         self::assertStringContainsString('A letter to ledger@wickerby-bells.com asks the receiver first', $window->text('main'));
-        $window->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waits for an answer');
+        $window->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waiting for an answer');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->waitForText('#tick', 'waiting for the receiver');
         self::assertSame([], $window->ready()->axe());
@@ -342,7 +342,7 @@ final class JourneyTest extends TestCase
 
         $letterbox = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters';
         $window->driver->get($letterbox);
-        $window->driver->findElement(WebDriverBy::partialLinkText('A domain name is to be handed to your account'))->click();
+        $window->driver->findElement(WebDriverBy::partialLinkText('A domain name is being handed to your account'))->click();
         $window->driver->switchTo()->frame(0);
         self::assertStringContainsString('tern-studio.net', $window->driver->findElement(WebDriverBy::tagName('body'))->getText());
         $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read it and answer'))->getAttribute('href');
@@ -350,8 +350,8 @@ final class JourneyTest extends TestCase
         $window->driver->get($link);
         self::assertSame([], $window->ready()->axe());
         self::assertStringNotContainsString('7955', $window->text('main'));
-        $window->type('#f-handle', 'nonsense')->press('I take it')->waitForText('[role=alert]', 'does not name the account');
-        $window->ready()->type('#f-handle', 'FNDRY')->press('I take it')->waitForText('h1', 'you have agreed');
+        $window->type('#f-handle', 'nonsense')->press('Accept the name')->waitForText('[role=alert]', 'These are not the details');
+        $window->ready()->type('#f-handle', 'FNDRY')->press('Accept the name')->waitForText('h1', 'you have agreed');
         self::assertSame([], $window->ready()->axe());
 
         $window->driver->wait(90, 500)->until(fn (): bool => str_contains($window->go($docket)->text('.sentence'), 'Closed on'));
@@ -382,12 +382,12 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
         $window->go('/verification');
-        self::assertStringContainsString('One mailbox, 6 names', $window->text('.sentence'));
+        self::assertStringContainsString('One mailbox, for 6 names', $window->text('.sentence'));
         self::assertStringContainsString('came back', $window->text('table.board'));
         self::assertSame([], $window->axe());
         $window->press('Change the mailbox');
         $window->ready()->type('#f-mailbox', 'foyer@quayside-stage.example');
-        $window->press('Save')->waitForText('main', 'Nothing is saved yet');
+        $window->press('Save')->waitForText('main', 'Not saved yet');
         self::assertStringContainsString('6 names', $window->ready()->text('#starts ~ ul'));
         self::assertSame([], $window->axe());
         $window->press('Save anyway')->waitForText('h1', 'Quayside Theatre');
@@ -405,15 +405,15 @@ final class JourneyTest extends TestCase
         $window->driver->switchTo()->defaultContent();
         $window->size(390, 844);
         $window->driver->get($link);
-        self::assertStringContainsString('asks you to confirm what is on record', $window->ready()->text('h1'));
+        self::assertStringContainsString('asks you to confirm your details', $window->ready()->text('h1'));
         self::assertSame([], $window->axe());
         self::assertLessThanOrEqual(390, $window->width());
         $window->press('This is correct')->waitForText('h1', 'you have confirmed it');
         $window->size(1280, 800);
         $window->go('/verification');
-        self::assertStringContainsString('No registrant has to show today', $window->text('.sentence'));
+        self::assertStringContainsString('No registrant has to verify a mailbox', $window->text('.sentence'));
         $window->go('/names/quayside-gala.org');
-        self::assertStringNotContainsString('must show by', $window->text('main'));
+        self::assertStringNotContainsString('must verify', $window->text('main'));
     }
 
     /** Both are written to, each reads it in the letterbox and agrees on a telephone; then the registrar is told by wire, and it is done. */
@@ -421,14 +421,14 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
         $window->go('/deeds/change_registrant?name=bellfounders.net')->type('#f-contact', 'Gudrun Kettle')->type('#f-agreement', 'Registrant agreement of 1 July 2026')->press('Preview');
-        $window->waitForText('main', 'Both are written to and must say yes');
+        $window->waitForText('main', 'are both asked by letter and must confirm');
         self::assertSame([], $window->ready()->axe());
         $window->find('.foot button.main')->click();
         $window->waitForText('main', 'waiting for confirmation');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         self::assertSame([], $window->ready()->axe());
         $window->size(390, 844);
-        foreach (['is to get another holder', 'You are to become the holder of bellfounders.net'] as $subject) {
+        foreach (['is to get another holder', 'Do you agree to become the registrant of bellfounders.net'] as $subject) {
             $this->openAnswer($window, $subject);
             self::assertStringContainsString('bellfounders.net', $window->ready()->text('main'));
             self::assertSame([], $window->axe());
@@ -462,7 +462,7 @@ final class JourneyTest extends TestCase
     public function test_names_are_withheld_in_one_deed_and_the_directory_shows_it(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
-        $window->go('/roll?account=1&suffix=co.uk')->press('Tick all');
+        $window->go('/roll?account=1&suffix=co.uk')->press('Select all');
         $names = (int) $window->ready()->text('[data-sheaf-count]');
         self::assertGreaterThan(5, $names);
         $window->go('/deeds/change_disclosure?of=sheaf&pattern=1');
@@ -474,7 +474,7 @@ final class JourneyTest extends TestCase
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->driver->wait(90, 500)->until(fn (): bool => str_contains($window->go($docket)->text('.sentence'), 'Closed on'));
         // The registry of .co.uk is not behind; each name is looked at again by itself.
-        $window->driver->wait(150, 1_000)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'seen in the directory on'));
+        $window->driver->wait(150, 1_000)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'shown in the directory on'));
         self::assertSame([], $window->axe());
     }
 
@@ -484,19 +484,19 @@ final class JourneyTest extends TestCase
         $window->go('/custody')->follow("a[href*='/custody/2']");
         self::assertStringContainsString('What stops working if Theo Tern leaves?', $window->text('h1'));
         self::assertStringContainsString('3 accounts', $window->text('.sentence'));
-        $window->choose('#to', 'Odile Harrow')->press('Start')->waitForText('h1', 'Hand over the access of Theo Tern to Odile Harrow');
+        $window->choose('#to', 'Odile Harrow')->press('Start')->waitForText('h1', 'Access of Theo Tern goes to Odile Harrow');
         self::assertStringContainsString('4 accounts are left to do', $window->ready()->text('.sentence'));
         self::assertSame([], $window->axe());
         foreach (array_slice($window->driver->findElements(WebDriverBy::cssSelector("input[name='accounts[]']")), 0, 3) as $tick) {
             $tick->click();
         }
-        $window->press('Mark as done')->waitForText('[role=status]', 'Done at 3 accounts');
+        $window->press('Mark as done')->waitForText('[role=status]', 'Done for 3 accounts');
         $window->ready()->find("input[name='accounts[]']")->click();
-        $window->press('Mark as done')->waitForText('[role=status]', 'Done at one account');
-        self::assertStringContainsString('every account has come to an end', $window->ready()->text('.sentence'));
+        $window->press('Mark as done')->waitForText('[role=status]', 'Done for one account');
+        self::assertStringContainsString('every account is settled', $window->ready()->text('.sentence'));
         self::assertSame(1, preg_match('/SHA-256: [0-9a-f]{64}/', $window->text('main')));
         $window->follow('.trail a:last-of-type');
-        self::assertStringContainsString('no part of any account', $window->text('.sentence'));
+        self::assertStringContainsString('no account access is recorded', $window->text('.sentence'));
         self::assertSame([], $window->axe());
     }
 

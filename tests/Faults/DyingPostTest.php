@@ -66,7 +66,7 @@ final class DyingPostTest extends TestCase
         foreach (Row::all(DB::table('letters')->get(['message_id', 'state', 'doubts'])) as $letter) {
             $got = $copies[$letter->text('message_id')] ?? 0;
             $doubted += (int) ($letter->int('doubts') > 0);
-            // Taken once, and once more for each time that nobody could know; one that is given up says that it may have gone.
+            // Taken once, and once more for each time that nobody could know; one that is given up says that it may have been sent.
             $wrong += (int) match ($letter->text('state')) {
                 'sent' => $got < 1 || $got > 1 + $letter->int('doubts'),
                 'doubtful' => $got > $letter->int('doubts'),

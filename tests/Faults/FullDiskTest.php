@@ -72,7 +72,7 @@ final class FullDiskTest extends TestCase
             $answer = $this->post('/names/bell.com/notes', ['note' => str_repeat("{$written} herring gulls. ", 200)]);
             $written++;
         } while ($answer->isRedirect() && $written < 50);
-        $answer->assertStatus(503)->assertSee('Temporarily unavailable')->assertSee('What you just sent was not written');
+        $answer->assertStatus(503)->assertSee('Temporarily unavailable')->assertSee('What you just sent was not saved');
         self::assertSame($written, Note::query()->count());
         $this->get('/names/bell.com')->assertOk()->assertSee('bell.com');
         $this->free();

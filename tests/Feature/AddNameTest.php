@@ -75,7 +75,7 @@ final class AddNameTest extends TestCase
         DB::table('watchings')->insert(['name_id' => $watched->id, 'client_id' => $this->house->foundry->id, 'why' => 'A rival', 'since' => '2026-01-01', 'by_id' => $this->house->clerk->id]);
         $this->actingAs($this->house->clerk)->post('/add-name', $this->form('watched.com'))->assertSessionHasErrors('name');
         $this->post('/add-name', ['created_on' => '2026-02-01'] + $this->form('gone.com'))->assertSessionHasNoErrors();
-        self::assertSame(2, Registration::query()->where('name_id', $gone->id)->count(), 'beside its past');
+        self::assertSame(2, Registration::query()->where('name_id', $gone->id)->count(), 'with its history');
     }
 
     /** The only path of an empty house: no registrar, no account, and a list that names none. */

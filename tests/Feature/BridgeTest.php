@@ -251,7 +251,7 @@ final class BridgeTest extends TestCase
         self::assertMatchesRegularExpression('/^[\w-]{24}$/', $code);
         $everything = (string) json_encode([DB::table('secrets')->get(), DB::table('orders')->get(), DB::table('log')->get(), DB::table('docket_lines')->get(), DB::table('proofs')->get(), DB::table('gate_messages')->get()]);
         self::assertStringNotContainsString($code, $everything);
-        $this->actingAs($this->house->steward)->get("/names/{$name->ascii}")->assertSee('One is kept')->assertDontSee($code);
+        $this->actingAs($this->house->steward)->get("/names/{$name->ascii}")->assertSee('Stored on')->assertDontSee($code);
         $this->post("/names/{$name->ascii}/code", ['own_password' => 'wrong'])->assertSessionHasErrors('own_password');
         $this->post("/names/{$name->ascii}/code", ['own_password' => House::PASSWORD])->assertOk()->assertSee($code)->assertHeader('Cache-Control', 'no-store, private');
         self::assertSame(1, DB::table('log')->where('event', 'code_shown')->count());
@@ -265,7 +265,7 @@ final class BridgeTest extends TestCase
         self::assertSame('The lock is on.', $this->order($name)->answer);
         self::assertNull(AuthCode::query()->find($name->id));
         $tagged = $this->house->name('bell.co.uk', $this->giver);
-        $this->actingAs($this->house->steward)->get("/deeds/ask_code?name={$tagged->ascii}")->assertOk()->assertSee('go to another registrar without a code');
+        $this->actingAs($this->house->steward)->get("/deeds/ask_code?name={$tagged->ascii}")->assertOk()->assertSee('are transferred without an auth code');
     }
 
     public function test_a_code_that_a_person_was_told_is_written_down_and_forgotten(): void

@@ -66,7 +66,7 @@ final class DeedsInBooksTest extends TestCase
         $page = (string) $this->actingAs($this->house->steward)->get('/rounds')->assertSee('Record the renewal')->getContent();
         self::assertSame(1, preg_match('~href="([^"]+record_renewal\?name=leap\.com%2Cone\.com)"~', $page, $found), 'those of one day together');
         $this->get(html_entity_decode($found[1] ?? ''))->assertOk()->assertSeeInOrder(['Record the renewal of 2 names, for one year', '12 Oct 2026', '12 Oct 2027']);
-        $this->get('/deeds/record_renewal?name=gone.com,noend.com,old.com')->assertSee('a renewal counts only once it is restored')->assertSee('nothing can be added to it')->assertSee('Even then it would have ended on 12 Oct 2025');
+        $this->get('/deeds/record_renewal?name=gone.com,noend.com,old.com')->assertSee('a renewal counts only after it is restored')->assertSee('nothing can be added')->assertSee('Even then it would have ended on 12 Oct 2025');
         $this->get('/deeds/record_renewal?name=old.com&years=3')->assertSee('1 of 1 can go now');
         $this->get('/deeds/record_renewal?name=one.com&years=10')->assertSee('no more than 10 years ahead');
         foreach (['0', '11', 'x', '-1'] as $odd) {
@@ -88,7 +88,7 @@ final class DeedsInBooksTest extends TestCase
         $this->actingAs($this->house->steward)->get('/deeds/let_go?name=gone.com&then=end')->assertOk()->assertSee('What happened to them')->assertDontSee('can go now');
         $this->gather([$kept, $watched]);
         $this->get('/deeds/let_go?of=sheaf&then=end')->assertSeeInOrder(['the sheaf', 'For', 'kept.com', 'watched.com', 'What happened to them']);
-        $this->get($address)->assertSeeInOrder(['Remove one name from our record', 'Skerry Registrations 40718', 'leaves the Roll; its history stays', 'Clear', 'No directory says that it has gone', 'See the public record', 'can’t be undone']);
+        $this->get($address)->assertSeeInOrder(['Remove one name from our record', 'Skerry Registrations 40718', 'leaves the Roll; its history stays', 'Clear', 'No directory says that it is gone', 'See the public record', 'can’t be undone']);
         app(TradeClock::class)->set(Instant::of('2026-10-09T10:00:00Z'));
         $this->press($address)->assertRedirect();
         self::assertSame(['kept.com', 'watched.com'], DB::table('standings')->orderBy('ascii')->pluck('ascii')->all());
@@ -109,7 +109,7 @@ final class DeedsInBooksTest extends TestCase
         $this->get('/record/watched.com')->assertSee('moved to their own account')->assertSee('until 9 Oct 2026');
         // What has begun is ended first; what is only prepared stops, and can be called off.
         $this->press('/deeds/change_lock?name=kept.com&lock=on')->assertRedirect();
-        $this->get('/deeds/let_go?name=kept.com&then=end&because=too+early')->assertSeeInOrder(['Stopped', 'has begun something with it', 'Docket']);
+        $this->get('/deeds/let_go?name=kept.com&then=end&because=too+early')->assertSeeInOrder(['Stopped', 'which is under way: settle that first', 'Docket']);
         $begun = Docket::query()->latest('id')->firstOrFail();
         $this->post("/dockets/{$begun->id}/call-off")->assertRedirect();
         $this->press('/deeds/change_intent?name=kept.com&intent=lapse', $this->house->clerk)->assertRedirect();
@@ -118,12 +118,12 @@ final class DeedsInBooksTest extends TestCase
         self::assertSame(1, DB::table('holdings')->where('name_id', $kept->id)->whereRaw('NOT upper_inf(span)')->count());
         $this->actingAs($this->house->steward)->post("/dockets/{$prepared->id}/call-off")->assertRedirect();
         self::assertSame(DocketState::CalledOff, $prepared->refresh()->state);
-        // Neither can be closed twice, and what comes back begins anew beside its past.
+        // Neither can be closed twice, and what comes back begins anew with its history.
         $this->get('/deeds/let_go?name=watched.com&then=end&because=again')->assertSee('It is only watched');
         $registration = Registration::query()->create(['name_id' => $gone->id, 'span' => Span::since(Instant::of('2026-10-09T10:00:02Z')), 'ends_on' => Instant::of('2027-10-09')]);
         Holding::query()->create(['name_id' => $gone->id, 'registration_id' => $registration->id, 'account_id' => $this->house->ours->id, 'client_id' => $this->house->foundry->id, 'span' => Span::since(Instant::of('2026-10-09T10:00:02Z'))]);
         app(MakeStandings::class)->of([$gone->id]);
-        $this->get('/names/gone.com')->assertOk()->assertSee('Closed in our books');
+        $this->get('/names/gone.com')->assertOk()->assertSee('Removed: no longer ours');
     }
 
     public function test_whose_they_are_passes_in_our_own_books_and_is_undone(): void
@@ -210,12 +210,12 @@ final class DeedsInBooksTest extends TestCase
         $this->press('/deeds/change_words?of=sheaf&give=keep');
         $docket = Docket::query()->sole();
         self::line($docket, $names[0])->update(['state' => LineState::Done, 'done_on' => Instant::of('2026-10-06'), 'was' => ['words' => []]]);
-        $this->get("/dockets/{$docket->id}")->assertSee('2 names are left to begin')->assertSee('Cancel what has not started');
+        $this->get("/dockets/{$docket->id}")->assertSee('2 names have not started yet')->assertSee('Cancel what has not started');
         $this->post("/dockets/{$docket->id}/call-off", ['which' => 'waiting'])->assertRedirect();
         app(BeginDocketLines::class)->handle($docket->id);
         self::assertSame([DocketState::Closed, 2], [$docket->refresh()->state, $docket->lines()->where('state', LineState::CalledOff)->count()]);
 
-        $this->get("/dockets/{$docket->id}")->assertSee('Try those 2 again');
+        $this->get("/dockets/{$docket->id}")->assertSee('Try the failed 2 again');
         $again = (string) $this->post("/dockets/{$docket->id}/again")->assertRedirect()->headers->get('Location');
         self::assertStringContainsString('give=keep', $again);
         $this->get($again)->assertSee('2 of 2 can go now')->assertSee('bell-2.com')->assertDontSee('bell-1.com');
@@ -231,7 +231,7 @@ final class DeedsInBooksTest extends TestCase
         $page = $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}")->assertSeeInOrder(['1 can’t:', 'past their expiry: renew first', 'Leave it out'], false);
         self::assertCount(2, $ids);
         $page->assertSee('1 of 2 can go now');
-        $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}&without[]=movement.past_end")->assertSee('Hand over 1 name')->assertSeeInOrder(['1 left out', 'Put it back'], false)->assertDontSee('late.com</a>', false);
+        $this->get("/hand-over?of=sheaf&receiver={$this->house->theirs->id}&without[]=movement.past_end")->assertSee('Hand over 1 name')->assertSeeInOrder(['1 left out', 'Include it again'], false)->assertDontSee('late.com</a>', false);
     }
 
     public function test_five_thousand_names_are_one_page_with_its_groups(): void
@@ -244,7 +244,7 @@ final class DeedsInBooksTest extends TestCase
         app(MakeStandings::class)->of($ids);
         $this->actingAs($this->house->steward);
         $of = app(GatherNames::class)->list($this->house->steward, $ids);
-        $page = (string) $this->get("/deeds/give_to_client?of={$of}&client={$this->house->harrow->id}")->assertSeeInOrder(['1 can’t:', 'bell.com', '301 names more, judged as those above', '600 of 601 can go now'], false)->getContent();
+        $page = (string) $this->get("/deeds/give_to_client?of={$of}&client={$this->house->harrow->id}")->assertSeeInOrder(['1 can’t:', 'bell.com', 'Not shown: 301 names', '600 of 601 can go now'], false)->getContent();
         self::assertSame(300, substr_count($page, '<th scope="row">'));
         self::assertSame(601, substr_count((string) $this->get("/deeds/give_to_client?of={$of}&client={$this->house->harrow->id}&rows=all")->getContent(), '<th scope="row">'));
     }

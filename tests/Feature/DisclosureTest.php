@@ -125,8 +125,8 @@ final class DisclosureTest extends TestCase
     {
         $this->held('bell.us');
         $this->held('bell.de');
-        $this->look('bell.us', 'nothing of ours')->assertSee('Under .us nothing can be chosen')->assertSee('0 of 1 can go now');
-        $this->look('bell.de', 'open to be found', 'yes')->assertSee('Under .de nothing can be chosen');
+        $this->look('bell.us', 'nothing of ours')->assertSee('Under .us there is no choice')->assertSee('0 of 1 can go now');
+        $this->look('bell.de', 'open to be found', 'yes')->assertSee('Under .de there is no choice');
         $this->house->name('nobody.com');
         $this->look('nobody.com', 'nothing of ours')->assertSee('Its registrant is not known');
     }
@@ -164,7 +164,7 @@ final class DisclosureTest extends TestCase
         $this->post('/patterns', ['name' => 'x', 'fields' => ['shoe size']])->assertSessionHasErrors('fields.0');
         $this->put("/patterns/{$pattern->id}", ['name' => 'reached', 'fields' => [], 'version' => 1])->assertSessionHasNoErrors();
         $this->from("/patterns/{$pattern->id}/edit")->put("/patterns/{$pattern->id}", ['name' => 'third', 'version' => 1])->assertSessionHasErrors('version');
-        $this->get('/names/bell.com')->assertDontSee('It is to follow');
+        $this->get('/names/bell.com')->assertDontSee('Should follow');
         $this->put('/clients/'.$this->house->foundry->id, ['name' => 'Wickerby Bell Foundry', 'pattern_id' => $pattern->id, 'version' => $this->house->foundry->version])->assertSessionHasNoErrors();
         $this->get('/names/bell.com')->assertSee('Should follow “reached”')->assertSee("pattern={$pattern->id}");
         $this->actingAs($this->house->reader)->post('/patterns', ['name' => 'y'])->assertForbidden();
@@ -199,11 +199,11 @@ final class DisclosureTest extends TestCase
         $at('2026-11-02T09:00:00Z');
         self::assertSame(['privacy_ends'], $found());
         $this->get('/rounds')->assertSee('its privacy service ends');
-        $this->get('/deeds/change_disclosure?name=bell.com&pattern='.Pattern::query()->orderBy('id')->firstOrFail()->id)->assertSee('A privacy service’s data is read instead');
+        $this->get('/deeds/change_disclosure?name=bell.com&pattern='.Pattern::query()->orderBy('id')->firstOrFail()->id)->assertSee('A privacy service’s data is shown instead');
         $at('2026-12-02T09:00:00Z');
         self::assertSame(['privacy_over'], $found());
         $this->get('/names/bell.com')->assertSee('Its privacy service ended on 1 Dec')->assertSee('disclosure: not known');
-        $this->get('/deeds/change_disclosure?name=bell.com&pattern='.Pattern::query()->orderBy('id')->firstOrFail()->id)->assertDontSee('A privacy service’s data is read instead');
+        $this->get('/deeds/change_disclosure?name=bell.com&pattern='.Pattern::query()->orderBy('id')->firstOrFail()->id)->assertDontSee('A privacy service’s data is shown instead');
         // Written down anew it is one and the same; one that goes on by itself is no finding.
         $this->post('/names/bell.com/extras', ['extra' => 'privacy', 'extra_ends' => '2027-12-01', 'extra_renews' => '1'])->assertRedirect();
         self::assertSame([[], 1], [$found(), Extra::query()->where('kind', 'privacy')->count()]);

@@ -217,17 +217,17 @@ final class DocketPagesTest extends TestCase
         $name = $this->house->name('bell.com', $this->house->ours, facts: ['lock' => 'off', 'ends_on' => Instant::of('2027-11-02')]);
         $prepare = fn (string $deed, string $term, string $value): Docket => app(PrepareDocket::class)->handle($this->house->clerk, House::token(), $deed, [$name->id], [$term => $value], [$name->id]);
         $first = $prepare('change_auto_renew', 'renews', 'on');
-        $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee('A Steward settles it')->assertDontSee('waits to be settled');
+        $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee('A Steward must settle it')->assertDontSee('waiting to be settled');
         $this->actingAs($this->house->clerk)->get('/deeds/change_lock?name=bell.com&lock=on')->assertSee("It is also in docket {$first->id}, which is waiting to be settled")->assertSee('1 of 1 can go now');
         $this->get("/hand-over?name=bell.com&receiver={$this->house->theirs->id}")->assertSee("It is also in docket {$first->id}, which is waiting to be settled");
         $second = $prepare('change_lock', 'lock', 'on');
         // What has come since it was prepared is told as such; its own docket is no news.
-        $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee("Since it was prepared: Docket {$second->id} has it too")->assertDontSee("Docket {$first->id} has it too");
-        $this->get("/dockets/{$second->id}")->assertSee("Docket {$first->id} has it too")->assertDontSee('Since it was prepared');
+        $this->actingAs($this->house->steward)->get("/dockets/{$first->id}")->assertSee("Since it was prepared: It is also in docket {$second->id}")->assertDontSee("It is also in docket {$first->id}");
+        $this->get("/dockets/{$second->id}")->assertSee("It is also in docket {$first->id}")->assertDontSee('Since it was prepared');
         Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
         $this->get("/dockets/{$second->id}")->assertSee('Since it was prepared: It is already so');
         app(EndLines::class)->calledOff($this->house->steward, $second);
-        $this->get("/dockets/{$first->id}")->assertDontSee('has it too');
+        $this->get("/dockets/{$first->id}")->assertDontSee('It is also in docket');
     }
 
     public function test_a_wrong_tick_is_taken_back(): void
@@ -270,7 +270,7 @@ final class DocketPagesTest extends TestCase
     {
         $this->house->skerry->update(['confirms' => 'receiver_then_giver', 'lock_first' => true, 'page' => 'https://customers.skerry.example', 'telephone' => '+44 1632 960300']);
         $docket = $this->docket([$this->house->name('bell.com', facts: ['lock' => 'on'])]);
-        $page = $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Sign in at', 'https://customers.skerry.example', '+44 1632 960300', 'one order for both sides', 'Giving side', 'Receiving side']);
+        $page = $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Sign in at', 'https://customers.skerry.example', '+44 1632 960300', 'in order, across both sides', 'Giving side', 'Receiving side']);
         preg_match_all('/<li value="(\d+)"><strong>([^<]+)/', (string) $page->getContent(), $found);
         $steps = array_combine($found[1], $found[2]);
         ksort($steps);

@@ -73,7 +73,7 @@ final class DrawnTest extends TestCase
     {
         $life = Given::life(created: '2021-04-27', ends: '2028-04-27', intent: Intent::ByItself, moved: '2026-08-20', terms: Given::terms());
         $drawing = FolioDrawing::of($life, self::chain(), null, app(Words::class), 1206);
-        foreach (['27 Apr 2028', 'if renewed', 'may not move again before 19 Oct', 'charged 20 Apr 2028, £10.60', 'to Skerry 51877', 'registered', 'today'] as $part) {
+        foreach (['27 Apr 2028', 'if renewed', 'can’t be transferred again before 19 Oct', 'charged 20 Apr 2028, £10.60', 'to Skerry 51877', 'registered', 'today'] as $part) {
             self::assertStringContainsString($part, $drawing->told);
         }
     }

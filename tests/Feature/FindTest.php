@@ -41,7 +41,7 @@ final class FindTest extends TestCase
         yield 'a mailbox' => ['gudrun@', 'names', ['glockenwärts.com']];
         yield 'misspelt' => ['quayside-teatre', 'alike', ['quayside-theatre.com']];
         yield 'two letters, from the beginning' => ['qu', 'names', ['quayside-theatre.com']];
-        yield 'an account’s number' => ['51877', 'accounts', ['Skerry Registrations 51877']];
+        yield 'an account number' => ['51877', 'accounts', ['Skerry Registrations 51877']];
         yield 'a login' => ['login-40718', 'accounts', ['Skerry Registrations 40718']];
         yield 'a client' => ['bell found', 'clients', ['Wickerby Bell Foundry']];
         yield 'a client misspelt' => ['wikerby foundrey', 'clients', ['Wickerby Bell Foundry']];
@@ -66,8 +66,8 @@ final class FindTest extends TestCase
     public function test_a_name_in_full_goes_to_its_folio_and_a_part_to_a_page(): void
     {
         $this->actingAs($this->house->reader)->get('/find?q=Quayside-Theatre.com')->assertRedirect('/names/quayside-theatre.com');
-        $this->get('/find?q=quayside')->assertOk()->assertSee('quayside-theatre.com')->assertSee('Every name with');
-        $this->get('/find?q=nothing-at-all-here')->assertSee('Nothing answers to');
+        $this->get('/find?q=quayside')->assertOk()->assertSee('quayside-theatre.com')->assertSee('All names with');
+        $this->get('/find?q=nothing-at-all-here')->assertSee('Nothing matches');
         $this->get('/find?found=only&q=theatre')->assertOk()->assertDontSee('<html', false)->assertSee('theatre-tickets.com');
         $this->get('/find')->assertOk();
         $this->get('/find?q[]=x')->assertOk();

@@ -40,7 +40,7 @@ final class FolioTest extends TestCase
         $this->house->name('glockenwärts.com', facts: ['moved_on' => Instant::of('2026-08-20'), 'ends_on' => Instant::of('2028-04-27'), 'intent' => 'by_itself']);
         foreach (['glockenwärts.com', 'xn--glockenwrts-s8a.com', 'GLOCKENWÄRTS.com'] as $written) {
             $this->actingAs($this->house->reader)->get('/names/'.rawurlencode($written))->assertOk()
-                ->assertSeeInOrder(['glockenwärts.com', 'Held for', 'Wickerby Bell Foundry', 'May not go to another registrar before 19 Oct', 'Auto-renews on 20 Apr 2028 for £9.90', 'What you can do today']);
+                ->assertSeeInOrder(['glockenwärts.com', 'Held for', 'Wickerby Bell Foundry', 'Can’t be transferred before 19 Oct', 'Auto-renews on 20 Apr 2028 for £9.90', 'What you can do today']);
         }
         $this->get('/names/nobody-holds-this.com')->assertNotFound();
         $this->get('/names/no%20name')->assertNotFound();
@@ -53,7 +53,7 @@ final class FolioTest extends TestCase
         Price::query()->create(['registrar_id' => $this->house->skerry->id, 'suffix' => 'com', 'action' => 'restore', 'amount' => '120', 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))]);
         $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-05')]);
         $this->actingAs($this->house->reader)->get('/names/late.com')
-            ->assertSeeInOrder(['it can be renewed until 20 Oct', 'the last day to keep it at all is 19 Nov', '£85.30 now, then £9.90 a year', 'What happens next', 'if nothing is done', '20 Oct 2026', 'Deleted; restoring it costs £120.00', '19 Nov 2026', 'Last day to keep it', '24 Nov 2026', 'Free to register']);
+            ->assertSeeInOrder(['it can be renewed until 20 Oct', 'the last day to keep it is 19 Nov', '£85.30 now, then £9.90 a year', 'What happens next', 'if nothing is done', '20 Oct 2026', 'Deleted; restoring it costs £120.00', '19 Nov 2026', 'Last day to keep it', '24 Nov 2026', 'Anyone can register it']);
         $this->get('/rounds')->assertSeeInOrder(['late.com', 'renews until 20 Oct', '£85.30 to renew, then it is deleted']);
     }
 
@@ -61,13 +61,13 @@ final class FolioTest extends TestCase
     {
         $this->house->name('bell.com', facts: ['created_on' => Instant::of('2020-11-20'), 'ends_on' => Instant::of('2026-11-20'), 'intent' => 'by_itself']);
         $this->actingAs($this->house->reader)->get('/names/bell.com')->assertDontSee('if nothing is done')
-            ->assertSeeInOrder(['What happens next', '13 Nov 2026', 'Auto-renews for £9.90', '20 Nov 2026', 'Runs on until 20 Nov 2027', 'If auto-renew fails', 'The paid term ends', 'Free to register']);
+            ->assertSeeInOrder(['What happens next', '13 Nov 2026', 'Auto-renews for £9.90', '20 Nov 2026', 'Runs on until 20 Nov 2027', 'If auto-renew fails', 'The paid term ends', 'Anyone can register it']);
     }
 
     public function test_the_day_by_which_its_registrant_must_be_verified_is_among_what_comes(): void
     {
         $this->house->name('bell.com', facts: ['created_on' => Instant::of('2026-10-01'), 'mailbox' => 'ledger@bells.example', 'registrant' => 'Bell Foundry']);
-        $this->actingAs($this->house->reader)->get('/names/bell.com')->assertSeeInOrder(['What happens next', '16 Oct 2026', 'The registrant must have verified their mailbox', 'missed: it goes dark']);
+        $this->actingAs($this->house->reader)->get('/names/bell.com')->assertSeeInOrder(['What happens next', '16 Oct 2026', 'The registrant must have verified their mailbox', 'missed: it stops working']);
     }
 
     /** On the day of a handover a name has two holders, and on that of a change two registrants. */

@@ -47,20 +47,20 @@ final class FrontDoorTest extends TestCase
     {
         self::assertSame(0, Artisan::call('acre:tell', ['name' => 'bell.nl', '--created' => '2020-01-01', '--ends' => '2026-09-20', '--moved' => '2026-09-01', '--status' => 'client hold']));
         $said = Artisan::output();
-        foreach (['By the facts given', 'Deleted: it can only be restored, until 30 Oct', 'Its record says clientHold'] as $part) {
+        foreach (['By the facts given', 'Deleted: it can be restored until 30 Oct', 'It is on hold (clientHold)'] as $part) {
             self::assertStringContainsString($part, $said);
         }
         Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--lead' => '30']);
         self::assertStringContainsString('11 Jan 2027  Charged', Artisan::output());
         Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--status' => 'redemptionPeriod,pendingDelete', '--deleted' => '2026-10-05']);
-        self::assertStringContainsString('Deleted: it can only be restored, until 4 Nov', Artisan::output());
+        self::assertStringContainsString('Deleted: it can be restored until 4 Nov', Artisan::output());
         Artisan::call('acre:tell', ['name' => 'bell.com', '--status' => 'serverHold']);
         self::assertStringContainsString('By the facts given', Artisan::output());
     }
 
     public function test_tell_refuses_what_it_cannot_read(): void
     {
-        foreach ([['--ends' => 'soon', 'is not a date'], ['--status' => 'clientHold,held', '“held” is no EPP status'], ['--lead' => '-3', '“-3” is no number of days'], ['--lead' => '91', 'from 0 to 90']] as $refused) {
+        foreach ([['--ends' => 'soon', 'is not a date'], ['--status' => 'clientHold,held', '“held” is no EPP status'], ['--lead' => '-3', '“-3” is not a number of days'], ['--lead' => '91', 'from 0 to 90']] as $refused) {
             $said = array_pop($refused);
             self::assertSame(2, Artisan::call('acre:tell', ['name' => 'bell.com', ...$refused]));
             self::assertStringContainsString($said, Artisan::output());
@@ -69,11 +69,11 @@ final class FrontDoorTest extends TestCase
 
     public function test_the_rulebook_is_read_a_suffix_a_row_with_every_source(): void
     {
-        $this->actingAs($this->house->reader)->get('/rulebook')->assertOk()->assertSeeInOrder(['.co.uk', 'grace 30, switched off 60', 'tag', '.com', 'grace 45, redemption 30, being deleted 5', 'code', 'a year', '.nl', 'quarantine 40']);
+        $this->actingAs($this->house->reader)->get('/rulebook')->assertOk()->assertSeeInOrder(['.co.uk', 'grace 30, suspended 60', 'tag', '.com', 'grace 45, redemption 30, being deleted 5', 'code', 'a year', '.nl', 'quarantine 40']);
         $this->get('/rulebook/com?created=2020-11-02&ends=2026-09-22')->assertOk()
-            ->assertSeeInOrder(['What would happen', 'Late: it can be renewed', 'Last day to keep it', 'All rules and editions', 'published', 'RFC 5731', 'not in force']);
+            ->assertSeeInOrder(['Try the rules', 'Late: it can be renewed', 'Last day to keep it', 'All rules and editions', 'published', 'RFC 5731', 'not in force']);
         $this->get('/rulebook/works')->assertSee('has no page for .works');
-        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk()->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is no number of days from 0 to 90'])->assertSee('name="lead" min="0" max="90" value="999"', false);
+        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk()->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is not a number of days from 0 to 90'])->assertSee('name="lead" min="0" max="90" value="999"', false);
         $this->get('/rulebook/com?created=2026-01-02&ends=2026-01-01')->assertOk()->assertSee('A span must end after it begins');
         foreach (['/rulebook/..', '/rulebook/a.b.com', '/rulebook/-'] as $nonsense) {
             $this->get($nonsense)->assertNotFound();

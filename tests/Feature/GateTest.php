@@ -216,7 +216,7 @@ final class GateTest extends TestCase
         $this->world->weather($weather, 1);
         $docket = $this->handOver($name);
         self::assertSame(OrderState::Sent, $this->order($name)->state);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertSee('asked what became of it');
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertSee('so we ask for the result');
         $this->again();
         self::assertSame(OrderState::Pending, $this->order($name)->state);
         self::assertSame(['update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))), 'told once');
@@ -442,7 +442,7 @@ final class GateTest extends TestCase
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         $order = Order::query()->where('name_id', $name->id)->latest('id')->firstOrFail();
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->state, $docket->lines()->firstOrFail()->state]);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('looks at it first');
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('reviews it');
         // It can't be called off any more: what becomes of it the registrar says.
         $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/call-off")->assertSessionHas('told', 'Nothing was left to cancel. One stays open: the order was already sent, and its registrar will report the result.');
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->refresh()->state, $docket->lines()->firstOrFail()->state]);
@@ -615,7 +615,7 @@ final class GateTest extends TestCase
         $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($names[0]->ascii, ['clientTransferProhibited'])]]);
         app(Observe::class)->of([$names[0]->id]);
         self::assertNotNull($line->refresh()->seen_on);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('seen in the directory on');
+        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('shown in the directory on');
     }
 
     public function test_the_lock_by_slip_and_what_stands_in_its_way(): void
@@ -625,7 +625,7 @@ final class GateTest extends TestCase
         $uk = $this->house->name('lockless.co.uk', $this->giver);
         $theirs = $this->house->name('theirs.com', $this->receiver);
         app(GatherNames::class)->add($this->house->steward, [$name->id, $uk->id, $theirs->id]);
-        $this->actingAs($this->house->steward)->get('/deeds/change_lock?of=sheaf&lock=on')->assertSee('have no transfer lock')->assertSee('is not ours to act in')->assertSee('Set the lock of one name');
+        $this->actingAs($this->house->steward)->get('/deeds/change_lock?of=sheaf&lock=on')->assertSee('have no transfer lock')->assertSee('We have no access to account')->assertSee('Set the lock of one name');
         $this->pressAs($this->house->steward, '/deeds/change_lock?of=sheaf&lock=on')->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
         $this->get("/dockets/{$docket->id}")->assertSee('Set the lock of these names')->assertSee($name->ascii)->assertSee('Mark as done')->assertDontSee('Receiving side');
@@ -663,7 +663,7 @@ final class GateTest extends TestCase
         $long = $this->house->account('AN-ACCOUNT-WITH-A-LONG-NUMBER', null);
         $this->post("/accounts/{$long->id}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertSessionHasErrors(['gate_password' => 'The account number AN-ACCOUNT-WITH-A-LONG-NUMBER can’t be used to sign in: EPP needs 3 to 16 characters (RFC 5730, §4).']);
         $this->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertRedirect($page);
-        $this->get($page)->assertSee('shown to nobody')->assertDontSee('a better one');
+        $this->get($page)->assertSee('never shown')->assertDontSee('a better one');
         self::assertSame('a better one', Secret::query()->findOrFail($this->giver->refresh()->gate_secret_id)->value);
         $this->post("{$page}/gate/try")->assertSessionHasErrors('gate');
         $this->post("{$page}/gate", ['gate_password' => '', 'own_password' => House::PASSWORD])->assertRedirect($page);
@@ -712,7 +712,7 @@ final class GateTest extends TestCase
         self::assertNotNull($line->refresh()->seen_on);
         $this->get("/deeds/put_servers_back?name={$kept->ascii}")->assertSee('It is already so');
         $bare = $this->registered([], $theirs);
-        $this->get("/deeds/put_servers_back?name={$bare->ascii}")->assertSee('has no name servers to put back');
+        $this->get("/deeds/put_servers_back?name={$bare->ascii}")->assertSee('has no name servers to restore');
         self::assertSame($ours, Registration::query()->where('name_id', $name->id)->sole()->servers);
     }
 

@@ -192,12 +192,12 @@ final class GuardedTest extends TestCase
         app(TellOrders::class)->handle($account->id);
         self::assertSame([OrderState::Waiting, 0], [Order::query()->sole()->state, Order::query()->sole()->attempts]);
         $page = "/accounts/{$account->id}";
-        $this->actingAs($this->house->clerk)->get($page)->assertSee('Nothing is sent there')->assertSee('A Steward or an Owner must confirm')->assertSee('One order waits for that');
+        $this->actingAs($this->house->clerk)->get($page)->assertSee('No orders are sent')->assertSee('A Steward or an Owner must confirm')->assertSee('One order is waiting for that');
         $said = array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, 'gate:'));
         self::assertSame(['the host is now epp.elsewhere.example:700; the password was given for another'], array_values(array_map(fn (RoundsItem $item): string => $item->says, $said)));
         $shown = GatePin::of($account->registrar);
         $this->post("{$page}/gate/confirm", ['gate' => $shown, 'own_password' => House::PASSWORD])->assertForbidden();
-        $this->actingAs($this->house->steward)->get($page)->assertSee('epp.elsewhere.example:700')->assertSee('Send the password to');
+        $this->actingAs($this->house->steward)->get($page)->assertSee('epp.elsewhere.example:700')->assertSee('Use this password at');
         $this->post("{$page}/gate/confirm", ['gate' => $shown, 'own_password' => 'not mine'])->assertSessionHasErrors('own_password');
         // Changed between the page and the button, it is shown again first.
         $this->house->skerry->refresh()->update(['gate' => 'epp.third.example:700']);

@@ -66,7 +66,7 @@ final class HandoverTest extends TestCase
         $list = DB::table('selections')->where('kind', 'list')->value('id');
         self::assertIsString($list);
         $this->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")->assertOk()
-            ->assertSeeInOrder(['Hand over 2 names', 'Is this the right account?', '51877', 'login-51877', 'known to belong together', 'before', '40718', '51877'])
+            ->assertSeeInOrder(['Hand over 2 names', 'Is this the right account?', '51877', 'login-51877', 'confirmed to belong together', 'before', '40718', '51877'])
             ->assertSee('Will lapse on 2 Nov, as intended')->assertSee('Its term ended on 1 Sep: renew first')->assertSee('1 of 2 can go now')->assertSee('Prepare 1 name for Wickerby Bell Foundry');
         self::assertSame(0, Docket::query()->count());
         $this->actingAs($this->house->steward)->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")->assertSee('or paste them here')->assertDontSee('wickerby-bells');
@@ -89,7 +89,7 @@ final class HandoverTest extends TestCase
         foreach (['518', 'login-51', 'fndr', 'bell found', 'skerry 51877', 'box-51877@'] as $typed) {
             $this->actingAs($this->house->clerk)->get('/hand-over?found=only&name=bell.com&q='.urlencode($typed))->assertOk()->assertSee('51877');
         }
-        $this->get('/hand-over?found=only&name=bell.com&q=%25')->assertSee('No account answers to that');
+        $this->get('/hand-over?found=only&name=bell.com&q=%25')->assertSee('No account matches');
     }
 
     /** An account that was unlocked for a handover's sake is locked again by somebody's word, however it ends; until then Rounds say so. */
@@ -102,21 +102,21 @@ final class HandoverTest extends TestCase
         $docket = $this->settled([$this->house->name('one.com'), $this->house->name('two.com')]);
         $account = $this->house->ours;
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Giving side', 'Unlock the giving account', 'Offer the names', 'Lock the giving account again', 'Receiving side']);
-        $this->get('/rounds')->assertDontSee('not known that it is locked again');
+        $this->get('/rounds')->assertDontSee('nobody has confirmed that it is locked again');
         match ($end) {
             'done' => app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')),
             'refused' => app(EndLines::class)->refused($this->house->steward, $docket, null, 'not wanted'),
             default => app(EndLines::class)->calledOff($this->house->steward, $docket),
         };
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
-        $this->get('/rounds')->assertSee("unlocked for docket {$docket->id}; not known that it is locked again")->assertSee(route('accounts.show', $account).'#unlocked');
+        $this->get('/rounds')->assertSee("unlocked for docket {$docket->id}; nobody has confirmed that it is locked again")->assertSee(route('accounts.show', $account).'#unlocked');
         $this->get("/accounts/{$account->id}")->assertSeeInOrder(['Unlocked for', 'Record that it is locked again']);
         $this->actingAs($this->house->clerk)->get("/accounts/{$account->id}")->assertSee('Unlocked for')->assertDontSee('Record that it is locked again');
         $this->post("/accounts/{$account->id}/locked")->assertForbidden();
         $this->actingAs($this->house->steward)->post("/accounts/{$this->house->theirs->id}/locked")->assertRedirect();
-        $this->get('/rounds')->assertSee('not known that it is locked again');
+        $this->get('/rounds')->assertSee('nobody has confirmed that it is locked again');
         $this->post("/accounts/{$account->id}/locked")->assertRedirect("/accounts/{$account->id}")->assertSessionHas('told');
-        $this->get('/rounds')->assertDontSee('not known that it is locked again');
+        $this->get('/rounds')->assertDontSee('nobody has confirmed that it is locked again');
         $this->get("/accounts/{$account->id}")->assertDontSee('Unlocked for');
         self::assertSame(1, DB::table('log')->where('event', 'account_locked')->where('subject_id', $account->id)->count(), 'said once');
     }
@@ -183,9 +183,9 @@ final class HandoverTest extends TestCase
     public function test_a_clerk_prepares_and_a_steward_settles(): void
     {
         $docket = $this->prepare([$this->house->name('one.com')]);
-        $this->actingAs($this->house->clerk)->get("/dockets/{$docket->id}")->assertSee('A Steward settles it')->assertDontSee('Begin: hand');
+        $this->actingAs($this->house->clerk)->get("/dockets/{$docket->id}")->assertSee('A Steward must settle it')->assertDontSee('Begin: hand');
         $this->post("/dockets/{$docket->id}/settle")->assertForbidden();
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Begin: hand one name');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Start: hand one name');
         $this->post("/dockets/{$docket->id}/settle")->assertRedirect();
         self::assertSame(LineState::Begun, $docket->lines()->sole()->state);
         $this->post("/dockets/{$docket->id}/settle")->assertForbidden();
@@ -239,7 +239,7 @@ final class HandoverTest extends TestCase
     {
         $name = $this->house->name('one.com', since: '2026-10-02');
         $docket = $this->settled([$name]);
-        foreach (['2026-10-07' => ['2026-10-06', 'still to come'], '2026-10-05' => ['2026-10-06', 'nobody had settled this docket on 5 Oct 2026'], '2026-10-01' => ['2026-09-30', 'only on 2 Oct 2026']] as $day => [$settled, $why]) {
+        foreach (['2026-10-07' => ['2026-10-06', 'in the future'], '2026-10-05' => ['2026-10-06', 'on 5 Oct 2026 this docket was not settled yet'], '2026-10-01' => ['2026-09-30', 'on 2 Oct 2026, so']] as $day => [$settled, $why]) {
             $docket->update(['settled_on' => Instant::of($settled)]);
             $this->actingAs($this->house->steward)->from("/dockets/{$docket->id}")->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => $day])->assertSessionHasErrors('deed');
             $this->get("/dockets/{$docket->id}")->assertSee($why);

@@ -196,7 +196,7 @@ final class ImportGoneTest extends TestCase
         self::assertSame(ImportState::Done, $write("name,ends\npeal.com,2029-01-01\n", '')->state);
         $import = $write("name,ends\nbell.com,2029-11-02\npeal.com,2029-02-01\n", ' ');
         self::assertSame(ImportState::Read, $import->state);
-        $this->get("/bring-in/{$import->id}")->assertSee('One line changes what a registry gave')->assertSee('Enter why the list is right: it changes what a registry gave.');
+        $this->get("/bring-in/{$import->id}")->assertSee('One row changes what a registry gave')->assertSee('Enter why the list is right: it changes what a registry gave.');
         $this->post("/bring-in/{$import->id}/write", ['because' => 'paid by telephone'])->assertSessionHasNoErrors();
         self::assertSame('2029-11-02', Registration::query()->where('name_id', $name->id)->sole()->ends_on?->date());
         $this->get('/names/bell.com/history')->assertSee('paid by telephone');

@@ -111,7 +111,7 @@ final class ImportTest extends TestCase
         $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'auto-renew', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Import 3 names')->assertSee('99999');
         $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2 Nov 2027', '2 Nov 2028']);
         $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
-        foreach (['Line 2 has this name already', 'has an underscore', '“31.02.2027” is no date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {
+        foreach (['Row 2 already has this name', 'has an underscore', '“31.02.2027” is not a date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {
             $refused->assertSee($why);
         }
         $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm', 'Never Offered'], 'accounts' => []])->assertRedirect();
@@ -119,7 +119,7 @@ final class ImportTest extends TestCase
         self::assertSame([ImportState::Done, 3], [$import->state, $import->rows_written]);
         self::assertSame(0, Client::query()->where('name', 'Never Offered')->count());
         self::assertSame(0, Account::query()->where('number', '99999')->count());
-        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('Account 99999 was not to be created');
+        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('You chose not to add Account 99999');
 
         $new = Name::query()->where('ascii', 'new.com')->sole()->load('registration');
         $registration = $new->registration;
@@ -189,9 +189,9 @@ final class ImportTest extends TestCase
     {
         $this->house->name('bell.com');
         $import = $this->match($this->upload("name,account,client\nbell.com,51877,Wickerby Bell Foundry\n"));
-        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('On the Roll it is in Skerry Registrations 40718. A file does not move a name');
+        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('The Roll has it in Skerry Registrations 40718. An import can’t move a name');
         $import = $this->match($this->upload("name,account,client\nbell.com,40718,Harrow & Tern\n"));
-        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('A file does not give a name to another client');
+        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('An import can’t give a name to another client');
     }
 
     public function test_dates_whose_order_nothing_proves_are_asked_about(): void
@@ -273,7 +273,7 @@ final class ImportTest extends TestCase
         self::assertSame([ImportState::Writing, ImportState::Done], [$stuck->refresh()->state, $next->refresh()->state]);
         $setback = Setback::query()->sole();
         self::assertSame([SetbackKind::Import, $stuck->id, 1], [$setback->kind, $setback->subject_id, $setback->failures], 'it rests, and is not tried again at once');
-        $this->get("/bring-in/{$stuck->id}")->assertOk()->assertSee('The work on this list stopped');
+        $this->get("/bring-in/{$stuck->id}")->assertOk()->assertSee('The import stopped');
         $this->actingAs($this->house->owner)->get('/set-aside')->assertOk()->assertSee('It can’t be written.')->assertSee(route('bring-in.show', $stuck));
         $broken->exchangeArray([]);
         $this->post("/set-aside/{$setback->id}")->assertRedirect();
@@ -292,14 +292,14 @@ final class ImportTest extends TestCase
         $import = $this->bring("name,ends\nbell.com,2027-11-02\ndate.net,31/31/2027\n", whole: true);
         $this->get("/bring-in/{$import->id}?verdict=missing")->assertSee('1 missing')->assertSee('peal.org')->assertDontSee('elsewhere.com');
         self::assertSame(4, Name::query()->count());
-        $this->get('/names/peal.org')->assertSee('Its account was listed whole on 6 Oct, and it was not in the list');
-        $this->get('/names/date.net')->assertDontSee('Its account was listed whole');
+        $this->get('/names/peal.org')->assertSee('It was missing from the full list of its account on 6 Oct');
+        $this->get('/names/date.net')->assertDontSee('It was missing from the full list');
         $this->get('/roll?finding=lifecycle.not_in_list')->assertSee('peal.org')->assertDontSee('bell.com');
 
         // A list that has it again takes the finding away.
         $again = $this->bring("name\npeal.org\n");
         $this->get("/bring-in/{$again->id}?verdict=changed")->assertSeeInOrder(['peal.org', 'missing from the list since', '6 Oct 2026', 'nothing']);
-        $this->get('/names/peal.org')->assertDontSee('Its account was listed whole');
+        $this->get('/names/peal.org')->assertDontSee('It was missing from the full list');
     }
 
     public function test_a_list_is_taken_back_as_a_whole(): void
@@ -319,7 +319,7 @@ final class ImportTest extends TestCase
         self::assertSame(3, $import->refresh()->rows_written);
         self::assertSame(['1200.50', 'GBP'], array_values((array) DB::table('registrations')->where('name_id', $known->id)->first(['own_renewal', 'own_currency'])));
         self::assertSame('new.com', Name::query()->whereHas('words', fn ($words) => $words->where('label', 'fresh'))->sole()->ascii);
-        $this->get('/names/peal.org')->assertSee('Its account was listed whole');
+        $this->get('/names/peal.org')->assertSee('It was missing from the full list');
 
         $this->get("/bring-in/{$import->id}")->assertSee('Undo the whole import');
         $clock->set($clock->now()->plusSeconds(3_600));
@@ -332,7 +332,7 @@ final class ImportTest extends TestCase
         self::assertSame(['kept'], app(GiveWords::class)->of([$known->id])[$known->id]);
         self::assertSame(0, Name::query()->where('ascii', 'new.com')->count());
         self::assertSame([0, 0], [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()]);
-        $this->get('/names/peal.org')->assertDontSee('Its account was listed whole');
+        $this->get('/names/peal.org')->assertDontSee('It was missing from the full list');
         $this->get("/bring-in/{$import->id}")->assertSee('What the import added is gone');
         $this->post("/bring-in/{$import->id}/take-back")->assertForbidden();
     }
@@ -415,7 +415,7 @@ final class ImportTest extends TestCase
         $this->get("/bring-in/{$import->id}?verdict=missing")->assertSee('1 missing')->assertSee('bell.com');
         self::assertSame(1, Name::query()->count());
         $this->post("/bring-in/{$import->id}/take-back");
-        $this->get('/names/bell.com')->assertDontSee('Its account was listed whole');
+        $this->get('/names/bell.com')->assertDontSee('It was missing from the full list');
     }
 
     public function test_what_something_else_has_touched_keeps_a_list_from_being_taken_back(): void
@@ -434,7 +434,7 @@ final class ImportTest extends TestCase
         $this->post("/bring-in/{$first->id}/columns", ['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'])->assertSessionHasNoErrors();
         $second = $this->upload($list, $this->house->ours->id);
         self::assertEquals(['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'], $second->matched);
-        $this->get("/bring-in/{$second->id}")->assertSee('Matched as you matched the last list');
+        $this->get("/bring-in/{$second->id}")->assertSee('Matched as in your last list');
         self::assertSame(['name', 'ends', 'raw'], $this->upload("what,when,flavour\nbell.com,03/04/2027,x\n", $this->house->ours->id)->matched['columns'] ?? []);
     }
 

@@ -51,7 +51,7 @@ final class LetterTextsTest extends TestCase
         $this->put('/letters/verification_first', $typed + ['act' => 'look'])->assertOk()->assertSeeInOrder(['Bitte bestätigen: wickerby-bells.com', 'Bitte bestätigen: 3 Namen', '3 Namen, bis 20 Oct 2026']);
         self::assertStringStartsWith('Please confirm', app(LetterTexts::class)->of(LetterKind::VerificationFirst)->filled(2, [])->subject, 'looked at, not saved');
         $this->put('/letters/verification_first', $typed + ['act' => 'save'])->assertRedirect('/letters');
-        $this->get('/letters')->assertSee('ours, since')->assertSee('Bitte bestätigen: 3 Namen');
+        $this->get('/letters')->assertSee('our own, since')->assertSee('Bitte bestätigen: 3 Namen');
         $this->house->name('stage.com', facts: ['created_on' => Instant::of('2026-09-24'), 'ends_on' => Instant::of('2027-09-24'), 'registrant' => 'Quayside Theatre', 'mailbox' => 'office@quay.example']);
         app(AskToVerify::class)->due();
         $letter = Letter::query()->where('kind', 'verification')->sole();
@@ -60,12 +60,12 @@ final class LetterTextsTest extends TestCase
         $this->from('/letters/verification_first')->put('/letters/verification_first', ['subject' => 'Another'] + $typed + ['act' => 'save'])->assertRedirect('/letters/verification_first')->assertSessionHasErrors('version')->assertSessionHasInput('subject', 'Another');
         $this->delete('/letters/verification_first')->assertRedirect();
         self::assertStringStartsWith('Please confirm', app(LetterTexts::class)->of(LetterKind::VerificationFirst)->subject);
-        $this->get('/letters')->assertDontSee('ours, since');
+        $this->get('/letters')->assertDontSee('our own, since');
     }
 
     public function test_a_text_that_could_not_be_answered_is_refused_with_what_is_wrong_and_kept_as_typed(): void
     {
-        foreach ([':names by :by' => 'It must say :link', ':names :by :link :colour' => 'There is no :colour here', ':names :by :link {one}' => 'is written {one|many}'] as $body => $says) {
+        foreach ([':names by :by' => 'It must contain :link', ':names :by :link :colour' => 'There is no placeholder :colour here', ':names :by :link {one}' => 'must be written {one|many}'] as $body => $says) {
             $this->from('/letters/verification_first')->put('/letters/verification_first', ['subject' => 'x', 'body' => $body, 'version' => 1, 'act' => 'save'])->assertRedirect('/letters/verification_first')->assertSessionHasErrors('body')->assertSessionHasInput('body', $body);
             $this->get('/letters/verification_first')->assertSee($says)->assertSee($body);
         }

@@ -32,14 +32,14 @@ final class LettersReceivedTest extends TestCase
         $this->post('/received', ['names' => 'bell.com, nobody.com'] + $letter)->assertSessionHasErrors(['names' => 'Not on the Roll: nobody.com.'])->assertSessionHasInput('sender', 'Panel of disputes');
         $this->post('/received', ['answer_by' => '2026-09-30'] + $letter)->assertSessionHasErrors('answer_by');
         $this->post('/received', $letter)->assertRedirect('/received')->assertSessionHas('told', 'The letter from Panel of disputes is saved.');
-        $this->get('/received')->assertSeeInOrder(['One waits for an answer', 'by 21 Oct 2026', 'A dispute', 'Panel of disputes', 'bell.com', 'complaint.pdf'])->assertSee('<two>')->assertDontSee('<two>', false);
+        $this->get('/received')->assertSeeInOrder(['One letter is waiting for an answer', 'by 21 Oct 2026', 'A dispute', 'Panel of disputes', 'bell.com', 'complaint.pdf'])->assertSee('<two>')->assertDontSee('<two>', false);
         $this->get('/rounds')->assertSeeInOrder(['Panel of disputes', 'a dispute must be answered', 'lost if not answered']);
         $this->get('/names/bell.com')->assertSee('A letter about it was received');
         $received = Received::query()->sole();
         $this->get("/received/{$received->id}/file")->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Content-Type', 'application/octet-stream');
         $this->post("/received/{$received->id}/answer")->assertSessionHasErrors('answer');
         $this->post("/received/{$received->id}/answer", ['answer' => 'Answered by our lawyer on paper'])->assertSessionHas('told');
-        $this->get('/received')->assertSee('None waits for an answer')->assertSee('Answered by our lawyer');
+        $this->get('/received')->assertSee('No letters are waiting for an answer')->assertSee('Answered by our lawyer');
         $this->get('/rounds')->assertDontSee('Panel of disputes');
         $this->actingAs($this->house->reader)->post('/received', $letter)->assertForbidden();
     }
@@ -51,7 +51,7 @@ final class LettersReceivedTest extends TestCase
         }
         self::assertSame([2, 0], [app(WriteYearly::class)->handle(), app(WriteYearly::class)->handle()], 'once a year');
         $letter = Letter::query()->where('mailbox', 'ledger@bells.example')->sole();
-        self::assertSame(['yearly', 'Yearly reminder of the data on record for your domain names'], [$letter->kind, $letter->subject]);
+        self::assertSame(['yearly', 'Your yearly reminder: the record of your domain names'], [$letter->kind, $letter->subject]);
         foreach (['Wickerby Bell Foundry', 'ledger@bells.example', 'bell.com', 'peal.org', 'you need not do anything'] as $said) {
             self::assertStringContainsString($said, $letter->body);
         }

@@ -107,17 +107,17 @@ final class LettersTest extends TestCase
         $link = $this->link();
         DB::update("UPDATE links SET expires_at = clock_timestamp() - interval '1 day'");
         $this->get($link)->assertOk()->assertSee('The day to answer has passed')->assertHeader('Cache-Control', 'no-store, private');
-        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Say whether you agree');
+        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Choose whether you agree');
         $this->post($link, ['answer' => ['yes'], 'words' => ['x']])->assertStatus(422);
         self::assertSame(0, DB::table('links')->whereNotNull('late_on')->count());
-        $this->post($link, ['answer' => 'yes', 'words' => 'We were <away>'])->assertOk()->assertSee('your answer is heard');
+        $this->post($link, ['answer' => 'yes', 'words' => 'We were <away>'])->assertOk()->assertSee('Thank you for your answer');
         self::assertSame(1, Movement::query()->whereNull('closed_on')->count(), 'nothing moved by it');
         self::assertNull(Acceptance::query()->sole()->answered_on);
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee("{$this->receiver->mailbox} answered on 6 Oct 2026, too late: agrees.")->assertSee('We were <away>')->assertSee('write again below');
         $this->actingAs($this->house->owner)->get('/log?event=answered_late')->assertOk()->assertSee('An answer came too late');
         $this->actingAs($this->house->steward);
         $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
-        $this->get("/dockets/{$docket->id}")->assertDontSee('after the day to answer');
+        $this->get("/dockets/{$docket->id}")->assertDontSee('too late');
         auth()->logout();
         $this->get($link)->assertStatus(410);
         $this->get($this->link())->assertOk()->assertSee('bell.com');
@@ -138,14 +138,14 @@ final class LettersTest extends TestCase
 
         auth()->logout();
         self::assertSame([], $this->get($link)->headers->getCookies(), 'no session, in which its address would stand');
-        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Say whether');
+        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Choose whether');
         $this->get($link)->assertOk()->assertSee('bell.com')->assertSee('5•••7')->assertDontSee('51877')->assertDontSee((string) $this->receiver->mailbox)
             ->assertHeader('Cache-Control', 'no-store, private')->assertHeader('Referrer-Policy', 'no-referrer');
-        $this->post($link, ['answer' => 'yes', 'number' => '51878', 'login' => 'login-51877'])->assertStatus(422)->assertSee('does not name the account');
+        $this->post($link, ['answer' => 'yes', 'number' => '51878', 'login' => 'login-51877'])->assertStatus(422)->assertSee('These are not the details');
         self::assertNull(Acceptance::query()->findOrFail($docket->id)->answered_on);
         $this->post($link, ['answer' => 'yes', 'number' => ' 51877', 'login' => 'LOGIN-51877'])->assertOk()->assertSee('you have agreed');
         // Good once.
-        $this->get($link)->assertStatus(410)->assertSee('good no more');
+        $this->get($link)->assertStatus(410)->assertSee('no longer works');
         $this->post($link, ['answer' => 'no'])->assertStatus(410);
 
         $acceptance = Acceptance::query()->findOrFail($docket->id);
@@ -153,13 +153,13 @@ final class LettersTest extends TestCase
         self::assertNotNull($acceptance->carried_at);
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Accepted on 6 Oct 2026')->assertSee('what to do at Skerry Registrations')->assertDontSee('Accept in the receiving account');
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
-        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('accepted by letter from '.$this->receiver->mailbox);
+        $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('accepted by '.$this->receiver->mailbox);
     }
 
     public function test_a_receiver_who_refuses_ends_it_with_their_words(): void
     {
         $docket = $this->handOver('bell.com');
-        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <never> asked for it'])->assertOk()->assertSee('you have said no');
+        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <never> asked for it'])->assertOk()->assertSee('you have refused');
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertNotNull(Acceptance::query()->findOrFail($docket->id)->carried_at);
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('We <never> asked for it')->assertDontSee('<never>', false);
@@ -215,10 +215,10 @@ final class LettersTest extends TestCase
     {
         $docket = $this->handOver('bell.com');
         $by = HandoverTermsChosen::unpack($docket->terms)->answerBy;
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('One name waits for an answer by '.app(Words::class)->near($by));
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('One name is waiting for an answer by '.app(Words::class)->near($by));
         self::assertStringContainsString(Dates::full($by), $this->got()[0]->text);
         app(TradeClock::class)->set($late = $by->plusDays(2));
-        $this->get("/dockets/{$docket->id}")->assertSee('One name waits for an answer, which was wanted by '.app(Words::class)->near($by));
+        $this->get("/dockets/{$docket->id}")->assertSee('One name is waiting for an answer that was due by '.app(Words::class)->near($by));
         $this->get('/names/bell.com')->assertSee(', and was expected to end by '.app(Words::class)->near($by))->assertSee('no answer by '.app(Words::class)->near($by));
         $this->get('/roll')->assertSee('Handover, no answer by '.app(Words::class)->near($by));
         $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
@@ -226,7 +226,7 @@ final class LettersTest extends TestCase
         self::assertStringContainsString(Dates::full($late->plusDays(7)), $again);
         self::assertStringNotContainsString(Dates::full($by), $again);
         auth()->logout();
-        $this->get($this->link())->assertOk()->assertSee('Nothing moves before you have agreed.')->assertDontSee(Dates::full($by));
+        $this->get($this->link())->assertOk()->assertSee('Nothing moves unless you agree.')->assertDontSee(Dates::full($by));
     }
 
     public function test_a_clerk_writes_to_nobody(): void
@@ -239,7 +239,7 @@ final class LettersTest extends TestCase
     {
         $this->receiver->update(['mailbox' => null]);
         $name = $this->house->name('bell.com');
-        $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}&receiver={$this->receiver->id}")->assertSee('names a receiver by its mailbox');
+        $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}&receiver={$this->receiver->id}")->assertSee('identifies a receiver by its mailbox');
     }
 
     public function test_a_mailbox_that_nobody_knows_is_seen_on_the_letter(): void
@@ -288,7 +288,7 @@ final class LettersTest extends TestCase
         $this->world->weather($weather, 1, 'the post');
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Doubtful, $this->letter()->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('may have gone');
+        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('may have been sent');
         $this->again();
         $got = $this->got();
         self::assertCount(2, $got, 'both were taken');

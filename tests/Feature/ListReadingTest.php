@@ -76,9 +76,9 @@ final class ListReadingTest extends TestCase
 
     #[TestWith([ImportField::Intent, 'sometimes', 'neither yes nor no'])]
     #[TestWith([ImportField::Lock, 'ajar', 'neither yes nor no'])]
-    #[TestWith([ImportField::Ends, '4/13/2027', 'no date'])]
+    #[TestWith([ImportField::Ends, '4/13/2027', 'not a date'])]
     #[TestWith([ImportField::Mailbox, 'ledger', 'not a mailbox'])]
-    #[TestWith([ImportField::Renewal, 'about 12', 'no amount'])]
+    #[TestWith([ImportField::Renewal, 'about 12', 'not an amount'])]
     public function test_values_that_are_wrong_say_which_and_why(ImportField $field, string $written, string $why): void
     {
         $this->expectException(RefusedRow::class);
@@ -124,9 +124,9 @@ final class ListReadingTest extends TestCase
 
     /** @param  list<int>  $numbers */
     #[TestWith(['€9.90', 'USD', [], 'The price says EUR, and the currency column says USD'])]
-    #[TestWith(['9.90', 'credits', [], '“credits” is in no currency'])]
-    #[TestWith(['9.90', 'XQZ', [], 'is in no currency'])]
-    #[TestWith(['-9.9', '', [1], 'no amount'])]
+    #[TestWith(['9.90', 'credits', [], '“credits” has an unknown currency'])]
+    #[TestWith(['9.90', 'XQZ', [], 'has an unknown currency'])]
+    #[TestWith(['-9.9', '', [1], 'not an amount'])]
     public function test_a_price_whose_currency_is_not_clear_is_refused(string $price, string $currency, array $numbers, string $why): void
     {
         $this->expectException(RefusedRow::class);

@@ -21,9 +21,9 @@ final class LogTest extends TestCase
     #[TestWith([['docket' => 3, 'deed' => 'hand_over'], ['Hand over', 'docket 3']])]
     #[TestWith([['finding' => 'servers_changed', 'with' => '{"held":"ns1.a.example","seen":"ns2.b.example"}'], ['Name servers changed, not by us', 'held: ns1.a.example, seen: ns2.b.example']])]
     #[TestWith([['finding' => 'transfer_not_ours', 'with' => '[]'], ['Transfer not started by us']])]
-    #[TestWith([['fields' => ['intent', 'ends'], 'before' => '{"intent":"when_told","ends":null}', 'after' => '{"intent":"lapse","ends":"2027-11-02T00:00:00Z"}'], ['intent: renew on request → lapse', 'ends: nothing → 2 Nov 2027']])]
+    #[TestWith([['fields' => ['intent', 'ends'], 'before' => '{"intent":"when_told","ends":null}', 'after' => '{"intent":"lapse","ends":"2027-11-02T00:00:00Z"}'], ['intent: renew on request → let lapse', 'ends: nothing → 2 Nov 2027']])]
     #[TestWith([['because' => '2026-13-45'], ['because: 2026-13-45']])]
-    #[TestWith([['role' => 'steward', 'may_sign_in' => true], ['role: Steward: can spend money and move names', 'may sign in: yes']])]
+    #[TestWith([['role' => 'steward', 'may_sign_in' => true], ['role: Steward: can spend money and move names', 'can sign in: yes']])]
     #[TestWith([['why' => '{not JSON', 'lines' => 4], ['lines 4', 'why: {not JSON']])]
     #[TestWith([[], []])]
     public function test_what_was_kept_reads_as_words(array $data, array $wanted): void

@@ -48,7 +48,7 @@ final class MergeClientsTest extends TestCase
         $this->actingAs($this->house->clerk)->get("/clients/{$kept->id}/merge")->assertForbidden();
         $this->post("/clients/{$kept->id}/merge", ['other' => $this->other->id])->assertForbidden();
         $this->actingAs($this->house->steward)->get("/clients/{$kept->id}")->assertSee('Merge');
-        $this->get("/clients/{$kept->id}/merge")->assertSee('Called nearly the same')->assertSee('Wickerby Bell Foundry Ltd');
+        $this->get("/clients/{$kept->id}/merge")->assertSee('Similar names')->assertSee('Wickerby Bell Foundry Ltd');
         $this->get("/clients/{$kept->id}/merge?other={$this->other->id}")->assertSeeInOrder(['From Wickerby Bell Foundry Ltd to Wickerby Bell Foundry', 'one name of the past', 'one account', 'one note', 'kept as another spelling']);
         $this->post("/clients/{$kept->id}/merge", ['other' => $this->other->id])->assertRedirect("/clients/{$kept->id}");
 

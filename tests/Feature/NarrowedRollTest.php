@@ -110,8 +110,8 @@ final class NarrowedRollTest extends TestCase
         $page->assertSee('ending from 1 Sep 2026 to 31 Dec 2027')->assertSee('under .com or org')->assertSee('auto-renew off')->assertSee('suffix=com%2Corg', false)->assertSee('ending=2026-09-01..2027-12-31', false);
         $this->get('/roll?ending=2027-01-01..')->assertSee('ending after 31 Dec 2026');
         $this->get('/roll?created=..2020-11-02')->assertSee('registered before 3 Nov 2020');
-        $this->get('/roll?ends_from=2027-12-31&ends_to=2027-01-01')->assertSee('“2027-12-31..2027-01-01” is no span of days')->assertSee('bell.com');
-        $this->get('/roll?created_from=yesterday')->assertSee('“yesterday..” is no span of days');
+        $this->get('/roll?ends_from=2027-12-31&ends_to=2027-01-01')->assertSee('“2027-12-31..2027-01-01” is not a range of dates')->assertSee('bell.com');
+        $this->get('/roll?created_from=yesterday')->assertSee('“yesterday..” is not a range of dates');
     }
 
     public function test_held_and_watched_are_counted_apart(): void
@@ -125,7 +125,7 @@ final class NarrowedRollTest extends TestCase
         foreach (['', "?client={$this->house->foundry->id}"] as $address) {
             $this->actingAs($this->house->reader)->get('/roll'.$address)->assertSeeInOrder(['3 names', 'held and one that is only watched, for']);
         }
-        $this->get('/roll?held=watched')->assertSee('One name that is only watched')->assertSee('<strong>only watched</strong> (', false)->assertSee('end not known; only watched');
+        $this->get('/roll?held=watched')->assertSee('One name that is only watched')->assertSee('<strong>only watched</strong> (', false)->assertSee('expiry not known; only watched');
         $this->get('/roll?held=held')->assertSeeInOrder(['3 names', 'held for']);
         $this->actingAs($this->house->clerk)->postJson('/sheaf', ['names' => [$watched->id, Name::query()->where('ascii', 'bell.com')->sole()->id]])->assertJson(['count' => 2, 'told' => '1 client, 1 registrar; 1 only watched']);
     }
@@ -209,7 +209,7 @@ final class NarrowedRollTest extends TestCase
     {
         config(['house.selection_limit' => 2]);
         $this->actingAs($this->house->clerk)->post('/sheaf/all', ['lock' => 'off'])->assertRedirect('/roll?lock=off');
-        $this->get('/sheaf')->assertSee('bell.com')->assertDontSee('kelp.co.uk')->assertSee('1 name gathered');
+        $this->get('/sheaf')->assertSee('bell.com')->assertDontSee('kelp.co.uk')->assertSee('1 name in the sheaf');
         $this->post('/sheaf/all')->assertSessionHas('told', 'The sheaf holds at most 2 names; one did not fit.');
         self::assertSame(2, DB::table('selection_names')->count());
         $this->actingAs($this->house->reader)->post('/sheaf/all')->assertForbidden();
@@ -232,7 +232,7 @@ final class NarrowedRollTest extends TestCase
         app(MakeStandings::class)->of([$late]);
         self::assertSame([$late], $sheaf(), 'What was ticked is what was seen.');
         $this->get('/sheaf')->assertSee('2 more match today, one no longer matches');
-        $this->get('/deeds/change_lock?of=sheaf')->assertSee('Other names match what you ticked');
+        $this->get('/deeds/change_lock?of=sheaf')->assertSee('The names that match your search have changed');
         $sentence = Row::of(DB::table('selection_sentences')->first())->int('id');
         $this->post("/sheaf/sentences/{$sentence}")->assertRedirect('/sheaf')->assertSessionHas('told', 'The sheaf is up to date with that search.');
         self::assertEqualsCanonicalizing([$over, $out], $sheaf());
@@ -254,10 +254,10 @@ final class NarrowedRollTest extends TestCase
     public function test_a_pasted_list_goes_into_the_sheaf_and_what_is_not_known_is_said(): void
     {
         $this->actingAs($this->house->clerk)->post('/sheaf/list', ['names' => "bell.com; https://www.kelp.co.uk/shop\tnobody.net|no_name.com\n\nlate.org,bell.com"])
-            ->assertRedirect('/sheaf')->assertSessionHas('told', '3 names were put in. 2 are not on the Roll: no_name.com, nobody.net.');
-        $this->get('/sheaf')->assertSee('3 names gathered')->assertSee('late.org');
+            ->assertRedirect('/sheaf')->assertSessionHas('told', '3 names were added. 2 are not on the Roll: no_name.com, nobody.net.');
+        $this->get('/sheaf')->assertSee('3 names in the sheaf')->assertSee('late.org');
         $this->post('/sign-out');
-        $this->actingAs($this->house->clerk)->get('/sheaf')->assertSee('3 names gathered');
+        $this->actingAs($this->house->clerk)->get('/sheaf')->assertSee('3 names in the sheaf');
         $this->post('/sheaf/list', ['names' => ''])->assertSessionHasErrors('names');
     }
 }

@@ -171,7 +171,7 @@ final class OddGateTest extends TestCase
         self::assertSame(['bell-1.com' => 'sent'] + array_fill_keys(array_keys($this->names), 'done'), $this->states());
         self::assertSame([1, $this->names['bell-1.com']->id], [Setback::query()->count(), Setback::query()->sole()->name_id]);
         self::assertSame(['one order got no answer, or one that could not be used'], $this->rounds());
-        $this->actingAs($this->house->owner)->get("/accounts/{$this->house->ours->id}")->assertSee('Set aside')->assertSee('bell-1.com')->assertSee('next try')->assertSee('Try again');
+        $this->actingAs($this->house->owner)->get("/accounts/{$this->house->ours->id}")->assertSee('Failed work')->assertSee('bell-1.com')->assertSee('next attempt')->assertSee('Try again');
         $this->get('/set-aside')->assertSee('bell-1.com')->assertSee('epp.skerry.example');
         $this->post('/set-aside/'.Setback::query()->sole()->id)->assertRedirect('/set-aside');
         $this->says(['info' => [self::answer(2303)]]);
@@ -202,13 +202,13 @@ final class OddGateTest extends TestCase
     {
         $this->orders(3);
         Order::query()->where('name_id', $this->names['bell-2.com']->id)->update(['attempts' => 7]);
-        $this->actingAs($this->house->owner)->get('/rounds')->assertDontSee('its gate does not answer');
+        $this->actingAs($this->house->owner)->get('/rounds')->assertDontSee('its registrar does not answer');
         Order::query()->whereIn('name_id', [$this->names['bell-2.com']->id, $this->names['bell-3.com']->id])->update(['attempts' => 8]);
-        $this->get('/rounds')->assertSee('its gate does not answer')->assertSee('3 orders wait');
-        self::assertSame(['its gate does not answer'], $this->rounds('away'), 'one thing, however many wait');
+        $this->get('/rounds')->assertSee('its registrar does not answer')->assertSee('3 orders are waiting');
+        self::assertSame(['its registrar does not answer'], $this->rounds('away'), 'one thing, however many wait');
         $this->timePasses();
         $this->tell();
-        $this->get('/rounds')->assertDontSee('its gate does not answer');
+        $this->get('/rounds')->assertDontSee('its registrar does not answer');
     }
 
     public function test_an_info_that_cannot_be_read_while_an_outcome_is_asked_for(): void

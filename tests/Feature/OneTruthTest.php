@@ -101,7 +101,7 @@ final class OneTruthTest extends TestCase
         $this->calendar($name, $standing, $when);
     }
 
-    /** What is still to come of the days that a calendar tells stands in it on that day, and on no other. */
+    /** What is in the future of the days that a calendar tells stands in it on that day, and on no other. */
     private function calendar(Name $name, Standing $standing, string $when): void
     {
         $calendar = str_replace("\r\n ", '', $this->get('/roll/calendar.ics?q='.$name->ascii)->streamedContent());

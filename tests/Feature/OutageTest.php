@@ -28,7 +28,7 @@ final class OutageTest extends TestCase
         $wrong = new PDOException("SQLSTATE[{$state}] [7] {$said}");
         Route::match(['get', 'post'], 'out', fn () => throw new QueryException('pgsql', 'SELECT 1', [], $wrong));
         $this->get('/out')->assertStatus(503)->assertHeader('Retry-After', '5')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)->assertSee('Temporarily unavailable')->assertSee('http-equiv="refresh"', false);
-        $this->post('/out')->assertStatus(503)->assertSee('What you just sent was not written')->assertDontSee('http-equiv="refresh"', false);
+        $this->post('/out')->assertStatus(503)->assertSee('What you just sent was not saved')->assertDontSee('http-equiv="refresh"', false);
     }
 
     public function test_work_on_schedule_is_done_by_one_and_by_another_as_soon_as_that_one_is_gone(): void

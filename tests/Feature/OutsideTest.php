@@ -146,7 +146,7 @@ final class OutsideTest extends TestCase
         $this->observe($name);
         self::assertCount(5, $kept(), 'both directories say another end, the name servers the same');
         $page = $this->actingAs($this->house->reader)->get("/record/{$ascii}")->assertOk();
-        $page->assertSee('2 Nov 2028')->assertSee('Registry, before');
+        $page->assertSee('2 Nov 2028')->assertSee('Registry, earlier');
     }
 
     public function test_a_list_of_somebodys_own_names_is_no_alarm_in_the_simulated_world(): void
@@ -194,16 +194,16 @@ final class OutsideTest extends TestCase
     public function test_what_its_registry_has_renewed_is_not_called_deleted(): void
     {
         $name = $this->held($ascii = $this->registered(otherwise: ['ends' => Instant::of('2027-08-01')->epoch]), ['ends_on' => Instant::of('2026-08-01')]);
-        $this->actingAs($this->house->clerk)->get("/names/{$ascii}")->assertSee('Deleted: it can only be restored');
+        $this->actingAs($this->house->clerk)->get("/names/{$ascii}")->assertSee('Deleted: it can be restored');
         $this->observe($name);
-        $this->get("/names/{$ascii}")->assertDontSee('Deleted')->assertSee('outside it is said to run until 1 Aug 2027')
+        $this->get("/names/{$ascii}")->assertDontSee('Deleted')->assertSee('the registry says that it runs until 1 Aug 2027')
             ->assertSee('Its registrar says that it is paid until 1 Aug 2027; our record says 1 Aug 2026')->assertSee('ended');
         $this->get('/roll')->assertSee('Renewed to 1 Aug 2027')->assertSee('according to the registry; our record says 1 Aug 2026');
         $this->get("/hand-over?name={$ascii}&receiver={$this->house->theirs->id}")->assertOk()->assertSee('Not known yet')->assertDontSee('restore it first');
         $titles = fn (): array => array_map(fn (RoundsItem $item): string => $item->section->value, array_values(array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => $item->title === $ascii)));
         self::assertSame(['look'], $titles(), 'nothing of it is lost');
         $this->press("/deeds/take_observed?name={$ascii}&what=all")->assertRedirect();
-        $this->get("/names/{$ascii}")->assertSee('Ends on 1 Aug')->assertDontSee('is said to run');
+        $this->get("/names/{$ascii}")->assertSee('Ends on 1 Aug')->assertDontSee('says that it runs');
         self::assertSame([], $titles());
     }
 
@@ -213,9 +213,9 @@ final class OutsideTest extends TestCase
         [$paid, $unpaid] = [$late(true), $late(false)];
         $this->observe($paid, $unpaid);
         self::assertSame([['renewed' => 'open'], ['not_renewed' => 'open']], [$this->drifts($paid), $this->drifts($unpaid)]);
-        $this->actingAs($this->house->steward)->get("/names/{$paid->ascii}")->assertSee('outside it is said to run until 30 Sep 2027')->assertSee('Its registrar says that it is paid until 30 Sep 2027');
-        $this->get("/names/{$unpaid->ascii}")->assertSee('Late: ')->assertSee('auto-renew failed');
-        $this->get('/rounds')->assertSee('not renewed by itself');
+        $this->actingAs($this->house->steward)->get("/names/{$paid->ascii}")->assertSee('the registry says that it runs until 30 Sep 2027')->assertSee('Its registrar says that it is paid until 30 Sep 2027');
+        $this->get("/names/{$unpaid->ascii}")->assertSee('Late: ')->assertSee('Auto-renew failed');
+        $this->get('/rounds')->assertSee('auto-renew failed');
         $this->get("/record/{$unpaid->ascii}")->assertSee('renew it by hand')->assertDontSee('Take it');
         $this->post('/drift', ['act' => 'take:not_renewed'])->assertNotFound();
         $this->get('/roll?finding=record.renewed')->assertSee($paid->ascii)->assertDontSee($unpaid->ascii);
@@ -226,7 +226,7 @@ final class OutsideTest extends TestCase
         $this->observe($unpaid);
         // Whoever knows better says so, and it is presumed again.
         $this->press("/deeds/leave_drift?name={$unpaid->ascii}&what=ends&because=its+registrar+is+slow")->assertRedirect();
-        $this->get("/names/{$unpaid->ascii}")->assertSee('nothing confirms that');
+        $this->get("/names/{$unpaid->ascii}")->assertSee('that is not confirmed');
         $to = $this->post('/drift', ['act' => 'take:renewed'])->headers->get('Location');
         $this->press((string) $to)->assertRedirect();
         self::assertSame('2027-09-30', Registration::query()->where('name_id', $paid->id)->firstOrFail()->ends_on?->date());
@@ -246,7 +246,7 @@ final class OutsideTest extends TestCase
         // What is as wrong as before is said as it is now.
         $edit($wrong, '2028-11-02')->assertSessionHasNoErrors();
         self::assertSame(['renewed' => 'open'], $this->drifts($wrong));
-        $this->get("/names/{$wrong->ascii}")->assertSee('paid until 2 Nov 2030; here it says 2 Nov 2028');
+        $this->get("/names/{$wrong->ascii}")->assertSee('paid until 2 Nov 2030; our record says 2 Nov 2028');
         // What was seen and can't be read any more settles nothing.
         DB::update("UPDATE observation_bodies SET body = decode(?, 'base64') WHERE observation_id IN (SELECT id FROM observations WHERE name_id = ? AND source = 'registry')", [base64_encode((string) gzdeflate('no record')), $wrong->id]);
         $edit($wrong, '2030-11-02')->assertSessionHasNoErrors();
@@ -263,13 +263,13 @@ final class OutsideTest extends TestCase
     public function test_what_is_seen_deleted_is_not_presumed_renewed(): void
     {
         $name = $this->held($this->registered(otherwise: ['ends' => Instant::of('2026-08-20')->epoch, 'statuses' => ['redemptionPeriod', 'pendingDelete'], 'due' => Instant::of('2099-01-01')->epoch]), ['ends_on' => Instant::of('2026-08-20'), 'intent' => 'by_itself']);
-        $this->actingAs($this->house->reader)->get("/names/{$name->ascii}")->assertSee('nothing confirms that');
+        $this->actingAs($this->house->reader)->get("/names/{$name->ascii}")->assertSee('that is not confirmed');
         $this->observe($name);
         self::assertSame(['status_seen' => 'open'], $this->drifts($name));
-        $this->get("/names/{$name->ascii}")->assertDontSee('nothing confirms that')->assertSee('Outside it carries redemptionPeriod');
+        $this->get("/names/{$name->ascii}")->assertDontSee('that is not confirmed')->assertSee('New status at the registry: redemptionPeriod');
         self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('next_kind'));
-        $this->get("/names/{$name->ascii}")->assertSee('So its registry says, last on 6 Oct');
-        $this->get("/record/{$name->ascii}")->assertSeeInOrder(['class="sentence"', 'Deleted: it can only be restored', 'which alone can act on it'], false);
+        $this->get("/names/{$name->ascii}")->assertSee('This is what its registry says, last on 6 Oct');
+        $this->get("/record/{$name->ascii}")->assertSeeInOrder(['class="sentence"', 'Deleted: it can be restored', 'the only one who can act on it'], false);
     }
 
     public function test_rounds_name_what_is_alarming_and_count_the_rest_by_kind(): void
@@ -285,7 +285,7 @@ final class OutsideTest extends TestCase
             ['lost', $gone->ascii, 1, true], ['dark', $hosts->ascii, 1, true], ['look', '2 names', 2, false], ['look', $unlocked->ascii, 1, true],
         ], $said);
         $page = $this->actingAs($this->house->clerk)->get('/rounds')->assertOk();
-        $page->assertSeeInOrder([$gone->ascii, 'it has left our account', $hosts->ascii, 'name servers changed, not by us'])->assertSee('renewed, and not written here')->assertSee('/drift?kind=renewed', false);
+        $page->assertSeeInOrder([$gone->ascii, 'it has left our account', $hosts->ascii, 'its name servers were changed, not by us'])->assertSee('renewed, not yet on record')->assertSee('/drift?kind=renewed', false);
         // What is taken over is due no more.
         $this->press("/deeds/take_observed?name={$unlocked->ascii}&what=all")->assertRedirect();
         self::assertNotContains($unlocked->ascii, array_map(fn (RoundsItem $item): string => $item->title, app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items));
@@ -387,7 +387,7 @@ final class OutsideTest extends TestCase
         self::assertSame(2, DB::table('letters')->where('kind', 'alarm')->count());
         $page()->assertSee('its registrar can still restore it')->assertSeeInOrder(['Handover', 'Stopped', 'Renewal']);
         foreach (["/hand-over?name={$name->ascii}", "/deeds/change_lock?name={$name->ascii}&lock=on"] as $deed) {
-            $this->get($deed)->assertOk()->assertSeeInOrder(['Stopped', 'It was deleted before its term was over', 'See the public record']);
+            $this->get($deed)->assertOk()->assertSeeInOrder(['Stopped', 'It was deleted before its term ended', 'See the public record']);
         }
         // Left, because somebody knows better, it is in nobody's way.
         $this->press("/deeds/leave_drift?name={$name->ascii}&what=statuses&because=it+was+meant")->assertRedirect();
@@ -398,7 +398,7 @@ final class OutsideTest extends TestCase
     {
         $name = $this->held($this->registered(otherwise: ['registrar' => 'farshore']));
         $this->observe($name);
-        $this->actingAs($this->house->steward)->get('/drift')->assertSeeInOrder(['Gone from our account', 'Update our record', 'Cancel']);
+        $this->actingAs($this->house->steward)->get('/drift')->assertSeeInOrder(['Gone from our account', 'Update our record', 'Keep ours']);
         $to = (string) $this->post('/drift', ['act' => 'take:other_registrar'])->headers->get('Location');
         self::assertStringContainsString('/deeds/let_go', $to);
         $this->get("{$to}&because=as+agreed")->assertOk()->assertSeeInOrder(['Remove one name from our record', 'only watched', 'Clear'])->assertDontSee('No directory says');
@@ -444,7 +444,7 @@ final class OutsideTest extends TestCase
     public function test_any_name_can_be_asked_about_and_an_empty_record_proves_nothing(): void
     {
         $free = 'nobody-'.self::$trials++.'.com';
-        $this->actingAs($this->house->reader)->get("/record/{$free}")->assertOk()->assertSee('Nobody has looked at it yet')->assertSee('not on the Roll');
+        $this->actingAs($this->house->reader)->get("/record/{$free}")->assertOk()->assertSee('It has not been checked yet')->assertSee('not on the Roll');
         $this->post('/record', ['names' => "https://www.{$free}/shop"])->assertRedirect("/record/{$free}");
         $this->get("/record/{$free}")->assertSee('does not prove that the name is free');
         self::assertSame('infinity', DB::table('observing')->where('name_id', Name::query()->where('ascii', $free)->value('id'))->value('due_at'), 'it is not looked at by itself');
@@ -452,7 +452,7 @@ final class OutsideTest extends TestCase
         $this->post('/record', ['names' => $stranger]);
         $this->get("/record/{$stranger}")->assertSee('Farshore Domains')->assertSee('ledger@wickerby-bells.com')->assertSee('it was not followed')->assertSee('redacted');
         $this->post('/record', ['names' => $nowhere = 'nobody-'.self::$trials++.'.nowhere']);
-        $this->get("/record/{$nowhere}")->assertSee('No directory could be read')->assertSee('No directory is known that answers for .nowhere')->assertDontSee('Nobody has looked');
+        $this->get("/record/{$nowhere}")->assertSee('No directory could be read')->assertSee('No directory is known that answers for .nowhere')->assertDontSee('It has not been checked');
     }
 
     public function test_a_pasted_list_is_asked_about_in_the_background_and_what_is_no_name_is_said(): void
@@ -570,7 +570,7 @@ final class OutsideTest extends TestCase
         DB::statement("INSERT INTO names (ascii, unicode, suffix) SELECT 'plan-' || n || '.com', 'plan-' || n || '.com', 'com' FROM generate_series(1, 45) n");
         DB::statement("INSERT INTO observing (name_id, due_at, pace) SELECT id, '2026-10-07', 'hourly' FROM names WHERE ascii LIKE 'plan-%'");
         config(['outside.a_minute' => 1]);
-        $this->actingAs($this->house->reader)->get('/outside')->assertOk()->assertSee('1.5 a minute on average')->assertSee('is asked later')->assertSee('a day becomes 1.5 days');
+        $this->actingAs($this->house->reader)->get('/outside')->assertOk()->assertSee('1.5 a minute on average')->assertSee('queries that don’t fit wait')->assertSee('a day becomes 1.5 days');
     }
 
     /** A text that names no end, no statuses of EPP's and next to nothing of the holder is read as saying nothing of them. */
@@ -826,7 +826,7 @@ final class OutsideTest extends TestCase
         $registration = Registration::query()->create(['name_id' => $name->id, 'span' => Span::since(Instant::of('2026-10-06')), 'ends_on' => Instant::of('2027-11-11'), 'lock' => 'off']);
         Holding::query()->create(['name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $this->house->ours->id, 'client_id' => $this->house->foundry->id, 'span' => Span::since(Instant::of('2026-10-06'))]);
         app(MakeStandings::class)->of([$name->id]);
-        self::assertSame(0, DB::table('watchings')->count(), 'held, and watched no more');
+        self::assertSame(0, DB::table('watchings')->count(), 'held, and no longer watched');
         $this->get("/names/{$ascii}")->assertOk();
         $this->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'again'])->assertSessionHas('told');
         self::assertSame(0, DB::table('watchings')->count());
@@ -849,7 +849,7 @@ final class OutsideTest extends TestCase
         $this->actingAs($this->house->reader)->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'x'])->assertForbidden();
         $this->actingAs($this->house->clerk)->post("/record/{$ascii}/watch", ['client' => $this->house->foundry->id, 'why' => 'x'])->assertRedirect();
         $this->delete("/record/{$ascii}/watch")->assertRedirect();
-        $this->get("/record/{$ascii}")->assertSee('watched no more')->assertSee('not on the Roll');
+        $this->get("/record/{$ascii}")->assertSee('no longer watched')->assertSee('not on the Roll');
         $this->get('/roll')->assertDontSee($ascii);
     }
 

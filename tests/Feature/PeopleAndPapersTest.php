@@ -125,12 +125,12 @@ final class PeopleAndPapersTest extends TestCase
         $this->house->name('two.com', facts: ['ends_on' => Instant::of('2026-10-10')]);
         $this->actingAs($this->house->reader);
         $this->get('/clients')->assertSeeInOrder(['Harrow &amp; Tern', 'ourselves', 'Wickerby Bell Foundry', '>2<', '>1<', '10 Oct 2026'], false);
-        $this->get("/clients/{$this->house->foundry->id}")->assertSeeInOrder(['2 names', '1 of which needs somebody now', 'Skerry Registrations', 'account 40718', 'Their own accounts', '51877']);
-        $this->get("/clients/{$this->house->harrow->id}")->assertSee('No name is held for us yet');
+        $this->get("/clients/{$this->house->foundry->id}")->assertSeeInOrder(['2 names', 'One of them is urgent', 'Skerry Registrations', 'account 40718', 'Their own accounts', '51877']);
+        $this->get("/clients/{$this->house->harrow->id}")->assertSee('No names are held for us yet');
         $this->get("/accounts/{$this->house->ours->id}")->assertSeeInOrder(['account', '40718', 'Our own', '2 names', 'login-40718', 'Confirmed on 5 Jan 2026']);
-        $this->get("/accounts/{$this->house->theirs->id}")->assertSee('0 names')->assertSee('we can’t sign in to it');
+        $this->get("/accounts/{$this->house->theirs->id}")->assertSee('0 names')->assertSee('we can’t sign in');
         $this->get('/registrars')->assertSeeInOrder(['Skerry Registrations', 'by slip', 'number and login']);
-        $this->get('/accounts?q=nothing')->assertSee('No account answers to');
+        $this->get('/accounts?q=nothing')->assertSee('No account matches');
         $this->get('/clients/999999')->assertNotFound()->assertSee('Not found');
     }
 
@@ -157,9 +157,9 @@ final class PeopleAndPapersTest extends TestCase
         $this->actingAs($this->house->clerk);
         $this->get('/registrars')->assertSee('No registrar yet');
         $this->get('/accounts')->assertSee('No account yet');
-        $this->get('/accounts/create')->assertSee('Write down the registrar first');
+        $this->get('/accounts/create')->assertSee('Add a registrar');
         $this->get('/dockets')->assertSee('Nothing under way');
         $this->get('/dockets?state=ended')->assertSee('No closed dockets yet');
-        $this->get('/bring-in')->assertSee('Whose list it is')->assertDontSee('Account, where a line says none');
+        $this->get('/bring-in')->assertSee('Import names')->assertDontSee('Account, where a line says none');
     }
 }

@@ -192,13 +192,13 @@ final class RecordsTest extends TestCase
         app(KeepHead::class)->keep();
         $kept = (string) app(KeepHead::class)->kept();
         $sha256 = hash('sha256', $kept);
-        $this->actingAs($house->owner)->get('/log')->assertOk()->assertSee('0 proofs; no day is closed yet, 1 row since')->assertSee(route('log.receipt', $sha256));
+        $this->actingAs($house->owner)->get('/log')->assertOk()->assertSee('0 proofs. No day is closed yet. One entry since.')->assertSee(route('log.receipt', $sha256));
         $this->get("/log/receipt/{$sha256}.txt")->assertOk()->assertContent($kept)->assertHeader('Content-Disposition', "attachment; filename=\"acre-receipt-{$sha256}.txt\"");
         $request = (string) $this->get("/log/receipt/{$sha256}.tsq")->assertOk()->assertHeader('Content-Type', 'application/timestamp-query')->getContent();
         self::assertStringContainsString((string) hex2bin($sha256), $request);
         $this->get('/log/receipt/'.str_repeat('0', 64).'.txt')->assertRedirect('/log')->assertSessionHas('told');
         $this->actingAs($house->steward)->get("/log/receipt/{$sha256}.txt")->assertForbidden();
         file_put_contents(config()->string('house.heads').'/'.DB::connection()->getDatabaseName().'.txt', str_replace('1 to row', '0 to row', $kept));
-        $this->actingAs($house->owner)->get('/log')->assertSee('The records are not what they were')->assertSee('it was changed, or another house signed it', false);
+        $this->actingAs($house->owner)->get('/log')->assertSee('The records have been altered')->assertSee('it was changed, or another house signed it', false);
     }
 }

@@ -44,7 +44,7 @@ final class RegistrarTermsTest extends TestCase
         $this->put($this->path(), $this->form(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'gate_a_minute' => '120', 'behind' => " Anchorage Services;990718,\nSKERRY, SKERRY "]))->assertSessionHasNoErrors()->assertRedirect($this->path());
         $saved = $this->house->skerry->refresh();
         self::assertSame(['wire', 'epp.skerry.example:700', 120, ['Anchorage Services', '990718', 'SKERRY']], [$saved->link, $saved->gate, $saved->gate_a_minute, $saved->behind]);
-        $this->get($this->path())->assertSee('Reached by wire')->assertSee('epp.skerry.example:700')->assertSee('120 commands a minute at most')->assertSee('Anchorage Services, 990718, SKERRY');
+        $this->get($this->path())->assertSee('By wire')->assertSee('epp.skerry.example:700')->assertSee('120 commands a minute at most')->assertSee('Anchorage Services, 990718, SKERRY');
         // The form shows again what was kept.
         $this->get("{$this->path()}/edit")->assertSee('value="epp.skerry.example:700"', false)->assertSee('value="120"', false)->assertSee('Anchorage Services, 990718, SKERRY');
     }
@@ -52,7 +52,7 @@ final class RegistrarTermsTest extends TestCase
     public function test_by_bridge_and_accepted_by_letter(): void
     {
         $this->put($this->path(), $this->form(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']))->assertSessionHasNoErrors();
-        $this->get($this->path())->assertSee('Reached by bridge')->assertSee('no limit is known')->assertSee('by answering our letter, before anything moves');
+        $this->get($this->path())->assertSee('By bridge')->assertSee('no limit is known')->assertSee('by answering our letter, before anything moves');
         self::assertTrue($this->house->skerry->refresh()->handoverTerms()->acceptsByLetter);
     }
 

@@ -51,8 +51,8 @@ final class RollTest extends TestCase
         self::assertSame(['alder.com', 'wren.com'], $this->names(new RollFilter(sort: Sort::Ends, from: '2027-05-01')));
         self::assertCount(4, $this->names(new RollFilter(sort: Sort::Ends, from: 'B')), 'no deadline');
         $page = $this->actingAs($this->house->reader)->get('/roll?sort=ends&from=2027-05-01')->assertOk();
-        $page->assertSeeInOrder(['4 names', 'from 1 May 2027', 'alder.com', 'Back to the start names'])->assertDontSee('bell.com');
-        $this->get('/roll?sort=ends&from=soon')->assertOk()->assertSeeInOrder(['“soon” is no day', 'bell.com']);
+        $page->assertSeeInOrder(['4 names', 'from 1 May 2027', 'alder.com', 'Back to the first names'])->assertDontSee('bell.com');
+        $this->get('/roll?sort=ends&from=soon')->assertOk()->assertSeeInOrder(['“soon” is not a date', 'bell.com']);
         $this->get('/roll?sort=name&from=z')->assertOk()->assertSee('No names this far down');
     }
 

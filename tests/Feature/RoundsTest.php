@@ -92,7 +92,7 @@ final class RoundsTest extends TestCase
         self::assertSame([], array_filter($this->rounds()->items, fn (RoundsItem $item): bool => str_contains($item->title, 'calm')));
 
         $this->actingAs($this->house->reader)->get('/')->assertRedirect('/rounds');
-        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', '3 names are late, suspended or deleted.', 'things', '3 of them today', 'Left undone this week', '2 names stop working', 'Late, suspended or deleted', 'held.com', 'late.com', 'dear.com', 'Stops working', 'ends.com and 1 more', 'Waits for somebody', 'ask.com', 'Worth a look'])
+        $this->get('/rounds')->assertSeeInOrder(['Tuesday, 6 October.', '3 names are late, suspended or deleted.', 'things', '3 of them today', 'If nothing is done this week', '2 names stop working', 'Late, suspended or deleted', 'held.com', 'late.com', 'dear.com', 'Stops working', 'ends.com and 1 more', 'Waits for somebody', 'ask.com', 'Worth a look'])
             ->assertDontSee('name="how"', false);
     }
 
@@ -166,7 +166,7 @@ final class RoundsTest extends TestCase
     {
         $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24')]);
         $this->house->name('charged.com', facts: ['ends_on' => Instant::of('2026-10-18'), 'intent' => Intent::ByItself]);
-        $this->actingAs($this->house->clerk)->get('/rounds/dealt-with')->assertOk()->assertSee('Nobody has marked anything');
+        $this->actingAs($this->house->clerk)->get('/rounds/dealt-with')->assertOk()->assertSee('Nothing has been marked');
         foreach (['late.com', 'charged.com'] as $title) {
             $this->post('/rounds', ['thing' => $this->item($title)[0]->key, 'how' => 'done', 'because' => "Told Skerry of {$title}"]);
         }
@@ -174,8 +174,8 @@ final class RoundsTest extends TestCase
         $this->get('/rounds/dealt-with')->assertOk()->assertSee('Told Skerry of late.com')->assertDontSee('Still so');
         app(TradeClock::class)->set(Instant::of('2026-10-07T06:00:00Z'));
         self::assertSame(['late.com'], array_map(fn (RoundsItem $item): string => $item->title, $this->rounds()->items), 'a charge was only to be looked at');
-        $this->get('/rounds')->assertSee('Clerk Tern said on 6 Oct: “Told Skerry of late.com”. It is still so.');
-        $this->get('/rounds/letter')->assertSee('Clerk Tern said on 6 Oct: “Told Skerry of late.com”. It is still so.');
+        $this->get('/rounds')->assertSee('Clerk Tern noted on 6 Oct: “Told Skerry of late.com”. It is still the case.');
+        $this->get('/rounds/letter')->assertSee('Clerk Tern noted on 6 Oct: “Told Skerry of late.com”. It is still the case.');
         $this->get('/rounds/dealt-with')->assertSeeInOrder(['late.com', 'Told Skerry of late.com', 'Clerk', 'Done on 6 Oct', 'Still the case: back in Rounds']);
         // Once the facts agree, nothing is left of it but what was said.
         $name = Name::query()->where('ascii', 'late.com')->sole();
@@ -191,7 +191,7 @@ final class RoundsTest extends TestCase
         $this->actingAs($this->house->steward)->post('/rounds', ['thing' => $this->item('late.com')[0]->key, 'how' => 'off', 'until' => '2026-10-09', 'because' => 'The client pays on Friday']);
         $this->get('/rounds/dealt-with')->assertSeeInOrder(['href="/names/late.com"', 'late, for Wickerby Bell Foundry', 'The client pays on Friday', 'Steward', 'Postponed until 9 Oct'], false);
         app(TradeClock::class)->set(Instant::of('2026-10-09T06:00:00Z'));
-        $this->get('/rounds/dealt-with')->assertSee('that has passed');
+        $this->get('/rounds/dealt-with')->assertSee('which has passed');
         $this->post('/rounds', ['thing' => $this->item('late.com')[0]->key, 'how' => 'back']);
         $this->get('/rounds/dealt-with')->assertDontSee('late.com');
         $this->get('/rounds/dealt-with?after[]=x')->assertOk();
@@ -214,7 +214,7 @@ final class RoundsTest extends TestCase
         );
         $this->house->name('lapsed.com', facts: ['ends_on' => Instant::of('2026-07-20'), 'intent' => Intent::Lapse]);
         $this->house->name('held.com', facts: ['statuses' => [Status::ServerHold->value]]);
-        $this->actingAs($this->house->reader)->get('/roll')->assertSeeInOrder(['asked.com', 'deleted.com', 'late.com', 'held.com', 'on hold: does not work', 'ends.com', 'lapsed.com', 'Lapsed; free from 8 Oct', 'lapsing.com', 'Lapses; kept until']);
+        $this->actingAs($this->house->reader)->get('/roll')->assertSeeInOrder(['asked.com', 'deleted.com', 'late.com', 'held.com', 'on hold: does not work', 'ends.com', 'lapsed.com', 'Lapsed; free from 8 Oct', 'lapsing.com', 'Lapses; can be kept until']);
         $this->get('/roll?sort=next&from=2026-10-01')->assertSee('ends.com')->assertDontSee('deleted.com');
     }
 
@@ -298,7 +298,7 @@ final class RoundsTest extends TestCase
 
         $rest = RoundsKind::MOST - 20;
         $page = $this->actingAs($this->house->clerk)->get('/rounds')->assertOk()->assertSee('More than '.RoundsKind::MOST.' things')
-            ->assertSee('Of each kind the first '.RoundsKind::MOST.' are told and drawn')->assertSee("Show {$rest} more");
+            ->assertSee('Only the first '.RoundsKind::MOST.' of each kind are listed here')->assertSee("Show {$rest} more");
         self::assertSame(20, substr_count((string) $page->getContent(), 'class="rounds-due"'));
         $all = $this->get('/rounds?all=1&whose=mine')->assertOk()->assertDontSee('show all');
         self::assertSame(RoundsKind::MOST, substr_count((string) $all->getContent(), 'class="rounds-due"'));
@@ -335,7 +335,7 @@ final class RoundsTest extends TestCase
         $this->actingAs($this->house->clerk)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertSee('Import names from a spreadsheet');
         $this->actingAs($this->house->reader)->get('/rounds')->assertOk()->assertSee('Nothing is on the Roll yet')->assertDontSee('Import names from a spreadsheet');
         $this->house->name('quiet.com');
-        $this->get('/rounds')->assertSee('Nothing to do today')->assertSee('nothing in the weeks that are drawn')->assertDontSee('Nothing is on the Roll yet');
+        $this->get('/rounds')->assertSee('Nothing to do today')->assertSee('Nor in the coming weeks')->assertDontSee('Nothing is on the Roll yet');
         $this->house->name('later.com', facts: ['ends_on' => Instant::of('2026-11-01')]);
         $this->get('/rounds')->assertSee('Nothing to do today')->assertSee('comes later');
     }

@@ -26,7 +26,7 @@ use PDOException;
 use RuntimeException;
 use Tests\TestCase;
 
-/** One thing that fails is set aside with its error and its next try; what stands beside it goes on. */
+/** One thing that fails is set aside with its error and its next attempt; what stands beside it goes on. */
 final class SetAsideTest extends TestCase
 {
     private House $house;
@@ -74,7 +74,7 @@ final class SetAsideTest extends TestCase
         $this->get('/rounds')->assertSee('a docket could not continue');
         $this->actingAs($this->house->owner)->get("/dockets/{$first->id}")->assertSee('odd and long')->assertSee('Try again');
         app(BeginDocketLines::class)->sweep();
-        self::assertSame(1, $setback->refresh()->failures, 'it waits for its next try');
+        self::assertSame(1, $setback->refresh()->failures, 'it waits for its next attempt');
         $isBroken = false;
         $this->post("/set-aside/{$setback->id}")->assertRedirect('/set-aside');
         app(BeginDocketLines::class)->sweep();
@@ -125,7 +125,7 @@ final class SetAsideTest extends TestCase
         }
         self::assertSame([10, 20, 40, 80], array_slice($waits, 0, 4));
         self::assertSame(21_600, $waits[13]);
-        self::assertFalse($aside->attempt(SetbackKind::Import, 7, fn () => self::fail('It waits for its next try.')));
+        self::assertFalse($aside->attempt(SetbackKind::Import, 7, fn () => self::fail('It waits for its next attempt.')));
         self::assertSame([7], $aside->rests(SetbackKind::Import));
         $this->expectException(PDOException::class);
         $aside->attempt(SetbackKind::Import, 8, fn () => throw new PDOException('SQLSTATE[08006] no connection to the server'));
@@ -166,7 +166,7 @@ final class SetAsideTest extends TestCase
 
     public function test_the_page_of_what_is_set_aside_and_jobs_that_failed(): void
     {
-        $this->actingAs($this->house->owner)->get('/set-aside')->assertOk()->assertSee('Nothing is set aside');
+        $this->actingAs($this->house->owner)->get('/set-aside')->assertOk()->assertSee('Nothing has failed');
         DB::table('failed_jobs')->insert(['uuid' => $uuid = House::token(), 'connection' => 'database', 'queue' => 'default', 'payload' => json_encode(['uuid' => $uuid, 'displayName' => 'App\\Jobs\\WorkGate', 'data' => []]), 'exception' => "RuntimeException: odd in a file\n#0 a trace"]);
         $this->get('/set-aside')->assertSee('Work Gate')->assertSee('RuntimeException: odd in a file')->assertDontSee('a trace');
         $this->post("/set-aside/jobs/{$uuid}")->assertRedirect('/set-aside');

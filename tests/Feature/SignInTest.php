@@ -136,7 +136,7 @@ final class SignInTest extends TestCase
         $this->put("/people/{$maud->id}", ['name' => 'Maud W', 'email' => 'mw@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1'])->assertSessionHasNoErrors();
         self::assertSame(['second_on', 'password', 'second_off', 'mailbox'], Letter::query()->where('kind', 'way_in')->where('mailbox', 'maud@harrow-tern.example')->orderBy('id')->pluck('about')->all());
         self::assertSame(4, Letter::query()->count());
-        self::assertStringContainsString('with mw@harrow-tern.example from now on', Letter::query()->latest('id')->firstOrFail()->body);
+        self::assertStringContainsString('with mw@harrow-tern.example', Letter::query()->latest('id')->firstOrFail()->body);
         Queue::assertPushed(SendPost::class);
     }
 
@@ -287,7 +287,7 @@ final class SignInTest extends TestCase
         self::assertSame(['house_begun', 'signed_in'], DB::table('log')->orderBy('id')->pluck('event')->all());
         self::assertSame(Role::Owner, User::query()->sole()->role);
         self::assertSame('Harrow & Tern', Client::query()->where('is_house', true)->sole()->name);
-        $this->get('/bring-in')->assertSee('Whose list it is');
+        $this->get('/bring-in')->assertSee('Import names');
         $this->post('/sign-out');
         $this->post('/begin', ['email' => 'second@harrow-tern.example'] + $form)->assertForbidden();
         self::assertSame(1, User::query()->count());

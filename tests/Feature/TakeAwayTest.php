@@ -136,9 +136,9 @@ final class TakeAwayTest extends TestCase
         $wanted = ['Name' => 'wanted.com', 'Registrar' => 'Farshore Domains', 'Account' => '', 'Ends' => '2026-11-11', 'Name servers' => 'ns1.farshore.example', 'Phase' => 'in its paid term, only watched, in none of our accounts'];
         self::assertSame($wanted, array_intersect_key(array_combine($headings, array_pad($rows[0], count($headings), '')), $wanted));
         $event = array_values(array_filter($this->events($this->get('/roll/calendar.ics')->streamedContent()), fn (VEvent $event): bool => self::value($event, 'SUMMARY') === 'wanted.com ends'))[0];
-        self::assertSame('Wickerby Bell Foundry, Farshore Domains. Only watched, in no account of ours.', self::value($event, 'DESCRIPTION'));
+        self::assertSame('Wickerby Bell Foundry, Farshore Domains. Only watched, in none of our accounts.', self::value($event, 'DESCRIPTION'));
         $this->bringBack($content)->assertSee('0 new')->assertSee('3 the same')->assertSee('0 refused');
-        $this->get("/clients/{$this->house->foundry->id}")->assertOk()->assertSeeInOrder(['2 names', 'held for them', 'One more is', 'only watched', 'Registrars and accounts'])->assertDontSee('Farshore');
+        $this->get("/clients/{$this->house->foundry->id}")->assertOk()->assertSeeInOrder(['2 names are held for them', 'One name is only watched', 'Registrars and accounts'])->assertDontSee('Farshore');
         // On paper for whom it is watched there is what we keep for them.
         $this->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '2 names', 'glockenwärts.com', 'peal.org'])->assertDontSee('wanted.com');
         // Somebody who says in which account it is has got it.
@@ -256,13 +256,13 @@ final class TakeAwayTest extends TestCase
         $page->assertSeeInOrder(['names', 'Yearly cost:', 'late.com', '£9.90 to 8 Nov', 'more name', 'Open dockets', "docket {$docket->id}", 'Hand over', 'prepared, one name', 'Registrants', 'Bell Foundry', '2 names']);
         self::assertSame(12, substr_count((string) $page->getContent(), 'class="c-name" scope="row"'));
         $empty = Client::query()->create(['name' => 'Nobody Yet']);
-        $this->get("/clients/{$empty->id}")->assertOk()->assertSee('No name is held for them yet')->assertDontSee('Open dockets');
+        $this->get("/clients/{$empty->id}")->assertOk()->assertSee('No names are held for them yet')->assertDontSee('Open dockets');
     }
 
     public function test_a_clients_sheet_says_what_is_kept_what_ends_and_what_it_costs(): void
     {
         $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01'), 'intent' => Intent::Lapse]);
         $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()
-            ->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '3 names', '€120.50', 'for one of them', '£9.90', 'for one of them', 'oak.com', '1 Jan 2027', 'it lapses', 'glockenwärts.com', 'it auto-renews', '€120.50', 'peal.org', 'not known', 'we ask you first']);
+            ->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '3 names', 'One of them costs', '€120.50', 'One of them costs', '£9.90', 'oak.com', '1 Jan 2027', 'it lapses', 'glockenwärts.com', 'it auto-renews', '€120.50', 'peal.org', 'not known', 'we ask you first']);
     }
 }

@@ -84,9 +84,9 @@ final class VerificationTest extends TestCase
         self::assertStringContainsString("  stage.com\n  gala.org", $letter->body);
         self::assertStringContainsString('by 9 Oct 2026', $letter->body);
         self::assertStringNotContainsString(substr($this->link(), 8), (string) json_encode([DB::table('links')->get(), DB::table('letters')->get(), DB::table('log')->get()]));
-        $this->get('/verification')->assertSeeInOrder(['One mailbox, 2 names', '9 Oct 2026', 'in 3 days', $this->address, '2 names', 'was sent', 'Write again']);
+        $this->get('/verification')->assertSeeInOrder(['One mailbox, for 2 names', '9 Oct 2026', 'in 3 days', $this->address, '2 names', 'was sent', 'Write again']);
         $this->get('/roll?finding=contact.verify_by')->assertSee('stage.com')->assertDontSee('bar.com')->assertSee('mailbox to be verified by 9 Oct 2026');
-        $this->get('/names/stage.com')->assertSee('verify by 9 Oct')->assertSee('must show by 9 Oct');
+        $this->get('/names/stage.com')->assertSee('verify by 9 Oct')->assertSee('must verify');
 
         auth()->logout();
         $link = $this->link();
@@ -94,7 +94,7 @@ final class VerificationTest extends TestCase
         // Whatever follows every link, a mail scanner for one, changes nothing.
         $this->get($link)->assertOk()->assertSee('stage.com')->assertSee('Quayside Theatre')->assertDontSee($this->address)->assertHeader('Cache-Control', 'no-store, private');
         self::assertNull(Mailbox::query()->where('address', $this->address)->sole()->verified_on);
-        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Say whether it is right');
+        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Choose whether it is correct');
         $this->post($link, ['answer' => 'yes'])->assertOk()->assertSee('you have confirmed it');
         $this->get($link)->assertStatus(410);
         $this->post($link, ['answer' => 'yes'])->assertStatus(410);
@@ -110,11 +110,11 @@ final class VerificationTest extends TestCase
         $this->registered('stage.com');
         app(AskToVerify::class)->due();
         auth()->logout();
-        $this->get($this->link())->assertOk()->assertSee('; please answer by 9 Oct 2026, or it is switched off.');
+        $this->get($this->link())->assertOk()->assertSee('Please answer by 9 Oct 2026, or the name is suspended.');
         $this->at('2026-10-09T23:00:00Z');
-        $this->get($this->link())->assertSee('; please answer by 9 Oct 2026, or it is switched off.');
+        $this->get($this->link())->assertSee('Please answer by 9 Oct 2026, or the name is suspended.');
         $this->at('2026-10-10T01:00:00Z');
-        $this->get($this->link())->assertOk()->assertSee('; an answer was wanted by 9 Oct 2026: it may be switched off until there is one.')->assertDontSee('please answer by');
+        $this->get($this->link())->assertOk()->assertSee('An answer was needed by 9 Oct 2026; the name may be suspended until you answer.')->assertDontSee('please answer by');
     }
 
     public function test_the_board_turns_its_pages_whatever_hangs_on_a_mailbox(): void
@@ -133,9 +133,9 @@ final class VerificationTest extends TestCase
         self::assertSame([30, 3, 1], array_map(fn (Row $row): int => $row->int('names'), array_slice($rows, 0, 3)));
         self::assertCount(25, $rows);
         self::assertCount(1, app(ReadBoard::class)->due(Instant::of('2026-10-09')));
-        $first = (string) $this->get('/verification')->assertSee('The first 20 mailboxes, 51 names')->getContent();
+        $first = (string) $this->get('/verification')->assertSee('The first 20 mailboxes, for 51 names')->getContent();
         preg_match('~href="([^"]+)" rel="next"~', $first, $next);
-        $second = (string) $this->get(html_entity_decode($next[1] ?? ''))->assertOk()->assertSee('5 mailboxes, 5 names')->assertSee('Back to the start')->assertDontSee('rel="next"', false)->getContent();
+        $second = (string) $this->get(html_entity_decode($next[1] ?? ''))->assertOk()->assertSee('5 mailboxes, for 5 names')->assertSee('Back to the first')->assertDontSee('rel="next"', false)->getContent();
         preg_match_all('~(?:box-\d+|many)@letters\.example~', $first.$second, $met);
         self::assertCount(25, array_unique($met[0]));
         self::assertSame([], array_intersect(...array_map(fn (string $page): array => preg_match_all('~(?:box-\d+|many)@letters\.example~', $page, $of) > 0 ? $of[0] : [], [$first, $second])), 'nobody is met twice');
@@ -157,7 +157,7 @@ final class VerificationTest extends TestCase
             return Letter::query()->count();
         };
         self::assertSame([1, 2, 2, 3, 4], [$count('2026-10-12T09:00:00Z'), $count('2026-10-13T09:00:00Z'), $count('2026-10-16T09:00:00Z'), $count('2026-10-17T09:00:00Z'), $count('2026-10-19T09:00:00Z')]);
-        self::assertStringStartsWith('Still to be confirmed by 20 Oct 2026', Letter::query()->latest('id')->firstOrFail()->subject);
+        self::assertStringStartsWith('Please confirm by 20 Oct 2026', Letter::query()->latest('id')->firstOrFail()->subject);
         $this->get($first)->assertStatus(410);
         self::assertSame(4, $count('2026-10-21T09:00:00Z'), 'after its day nobody is reminded');
         $this->get('/verification')->assertSee('suspended by the rules');
@@ -170,10 +170,10 @@ final class VerificationTest extends TestCase
     {
         $name = $this->registered('stage.com');
         app(AskToVerify::class)->due();
-        $this->post($this->link(), ['answer' => 'no', 'words' => ''])->assertStatus(422)->assertSee('Say what is wrong');
-        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <moved> to Upper Wick'])->assertOk()->assertSee('you have said what is wrong');
+        $this->post($this->link(), ['answer' => 'no', 'words' => ''])->assertStatus(422)->assertSee('Enter what is wrong');
+        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <moved> to Upper Wick'])->assertOk()->assertSee('Thank you for telling us what is wrong');
         $this->get('/verification')->assertSee('We <moved> to Upper Wick')->assertDontSee('<moved>', false)->assertSee('Correct the contact');
-        $this->get('/rounds')->assertSee('its holder says that the data is wrong');
+        $this->get('/rounds')->assertSee('its registrant says that the data is wrong');
         self::assertSame(['verify_by'], $this->marks($name));
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
         $this->post("/verification/{$mailbox->id}/settle")->assertSessionHas('told');
@@ -190,7 +190,7 @@ final class VerificationTest extends TestCase
         self::assertSame(['verify_by'], $this->marks($name), 'not yet');
         $this->at('2026-10-11T10:00:00Z');
         $this->get('/roll?finding=contact.not_answered')->assertSee('stage.com');
-        $this->get('/verification')->assertSee('Nobody has answered since 6 Oct 2026')->assertSee('Change the mailbox')->assertSee('call, or ask Wickerby Bell Foundry');
+        $this->get('/verification')->assertSee('Nobody has answered since 6 Oct 2026')->assertSee('Change the mailbox')->assertSee('telephone, or ask Wickerby Bell Foundry');
         $this->get('/rounds')->assertSee('must be verified for one name, and nobody answers our letters');
         $this->get('/names/stage.com')->assertSee('Nobody has answered our letters to '.$this->address);
         $this->post('/verification/'.Mailbox::query()->where('address', $this->address)->sole()->id, ['by' => 'call', 'words' => 'rang them'])->assertRedirect();
@@ -216,12 +216,12 @@ final class VerificationTest extends TestCase
         $this->get('/verification')->assertSee('They replied:')->assertSee('Yes, that <is> us.')->assertDontSee('old words')->assertDontSee('Buy')->assertSee('it only forwards')->assertSee('Mark as settled');
         app(MakeStandings::class)->due();
         $this->get('/roll?finding=contact.forwards')->assertSee('stage.com');
-        $this->get('/rounds')->assertSee('somebody wrote back to our letter');
-        $this->get('/contacts/'.Registrant::query()->findOrFail($name->id)->contact_id)->assertSee('They are answered from')->assertSee($other);
+        $this->get('/rounds')->assertSee('somebody replied to our letter');
+        $this->get('/contacts/'.Registrant::query()->findOrFail($name->id)->contact_id)->assertSee('Replies come from')->assertSee($other);
         // It was answered, if by mail: nobody says that it isn't read.
         $this->post("/verification/{$mailbox->id}/settle")->assertSessionHas('told');
         $this->at('2026-10-12T10:00:00Z');
-        $this->get('/verification')->assertDontSee('Nobody has answered')->assertDontSee('They wrote back');
+        $this->get('/verification')->assertDontSee('Nobody has answered')->assertDontSee('They replied');
         // A letter that the mailbox gives again, because its removal was lost with the connection, is written down once.
         $keep = (new ReflectionMethod(TakeReturned::class, 'keep'))->getClosure(app(TakeReturned::class));
         $reply = "From: <{$other}>\r\nMessage-ID: <twice@kettle.example>\r\nIn-Reply-To: <{$id}>\r\nSubject: Re: yours\r\n\r\nOnce.\r\n";
@@ -281,12 +281,12 @@ final class VerificationTest extends TestCase
         Holding::query()->where('name_id', $theirs->id)->update(['account_id' => $this->house->account('77', null, $oriel)->id]);
         app(MakeStandings::class)->of([$theirs->id]);
         app(AskToVerify::class)->due();
-        $this->get('/verification')->assertSee('For some of these names the registrar asks itself: Oriel Names (from desk@oriel.example)');
+        $this->get('/verification')->assertSee('For some of these names the registrar asks, from Oriel Names (from desk@oriel.example)');
         self::assertStringNotContainsString('gala.com', Letter::query()->sole()->body);
         auth()->logout();
         $this->post($this->link(), ['answer' => 'yes'])->assertOk();
         self::assertSame([[], ['verify_by']], array_map($this->marks(...), [$ours, $theirs]));
-        $this->actingAs($this->house->steward)->get('/verification')->assertSee('They answered our letter on 6 Oct 2026')->assertSee('Only an answer to its own letter settles it')->assertSee('telephone the registrant today');
+        $this->actingAs($this->house->steward)->get('/verification')->assertSee('They answered our letter on 6 Oct 2026')->assertSee('Only an answer to its own letter counts')->assertSee('telephone the registrant today');
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
         $this->post("/verification/{$mailbox->id}", ['by' => 'call', 'words' => 'They said so'])->assertSessionHas('told', "{$this->address} is verified for the names we ask about. Its registrar is still waiting for an answer to its own letter.");
         self::assertSame(['verify_by'], $this->marks($theirs));

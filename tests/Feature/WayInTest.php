@@ -67,7 +67,7 @@ final class WayInTest extends TestCase
         $this->from('/sign-in/second')->post('/sign-in/second', ['code' => Totp::code($secret, time() - 30)])->assertSessionHasErrors('code');
         $now = Totp::code($secret, time());
         $this->post('/sign-in/second', ['code' => substr($now, 0, 3).' '.substr($now, 3)])->assertRedirect('/rounds');
-        $this->get('/me')->assertOk()->assertSee('10 of your recovery codes are left');
+        $this->get('/me')->assertOk()->assertSee('You have 10 recovery codes left');
         $this->post('/sign-out');
         $this->travel(2)->minutes();
 
@@ -142,18 +142,18 @@ final class WayInTest extends TestCase
 
     public function test_what_each_role_may_is_one_page(): void
     {
-        $this->actingAs($this->house->owner)->get('/people/roles')->assertOk()->assertSeeInOrder(['Owner', 'Steward', 'Clerk', 'Reader', 'See whatever the house keeps', 'may', 'Settle a deed', 'may not']);
+        $this->actingAs($this->house->owner)->get('/people/roles')->assertOk()->assertSeeInOrder(['Owner', 'Steward', 'Clerk', 'Reader', 'See everything', 'may', 'Settle deeds', 'may not']);
         $this->actingAs($this->house->clerk)->get('/people/roles')->assertForbidden();
     }
 
     public function test_an_administrator_has_departments_their_own_days_and_their_own_clock(): void
     {
         $this->house->name('bell.com', facts: ['intent' => 'ask_client', 'ends_on' => Instant::of('2026-10-30')]);
-        $this->actingAs($this->house->owner)->get('/roll')->assertSeeInOrder(['Find a name, account, client', 'every client', 'Client to say by']);
+        $this->actingAs($this->house->owner)->get('/roll')->assertSeeInOrder(['Find a name, account or client', 'every client', 'Client to decide by']);
         $this->put('/house', [...self::SET, 'zone' => 'Mars/Utopia', 'dates' => 'runes', 'served' => 'subjects'])->assertSessionHasErrors(['zone', 'dates', 'served']);
         $this->put('/house', [...self::SET, 'zone' => 'Pacific/Auckland', 'dates' => 'iso', 'served' => 'department'])->assertSessionHasNoErrors();
-        $this->get('/roll')->assertSeeInOrder(['Find a name, account, department', 'every department', 'Department to say by'])->assertDontSee('every client');
-        $this->get('/clients')->assertSee('Departments')->assertSee('A department is not the same as the registrant');
+        $this->get('/roll')->assertSeeInOrder(['Find a name, account or department', 'every department', 'Department to decide by'])->assertDontSee('every client');
+        $this->get('/clients')->assertSee('Departments')->assertSee('A department is neither the registrant');
         // Half past nine in the evening of the sixth in UTC is the seventh there; a day stays the trade's.
         self::assertSame('2026-10-07, 10:30 NZDT', Dates::exact(Instant::of('2026-10-06T21:30:00Z')));
         self::assertSame(['2026-10-06', '10-06'], [Dates::exact(Instant::of('2026-10-06')), Dates::short(Instant::of('2026-10-06T21:30:00Z'))]);
@@ -165,12 +165,12 @@ final class WayInTest extends TestCase
         $this->actingAs($this->house->owner)->get('/house')->assertOk()->assertSee('GBP');
         $this->from('/house')->put('/house', [...self::SET, 'currency' => 'euro', 'letterhead' => 'x'])->assertSessionHasErrors('currency');
         $this->put('/house', [...self::SET, 'currency' => 'EUR', 'letterhead' => "Harrow & Tern\r\n1 Tern Lane", 'four_eyes' => '1'])->assertSessionHasNoErrors();
-        $this->get("/clients/{$this->house->foundry->id}/sheet")->assertSeeInOrder(['Harrow &amp; Tern<br>', '1 Tern Lane', 'What we keep for'], false);
+        $this->get("/clients/{$this->house->foundry->id}/sheet")->assertSeeInOrder(['Harrow &amp; Tern<br>', '1 Tern Lane', 'Domain names of'], false);
         $this->house->name('bell.com');
         $this->put('/names/bell.com', ['intent' => 'lapse', 'lock' => 'on', 'own_renewal' => '1.200,50', 'version' => 1])->assertSessionHasNoErrors();
         self::assertSame(['1200.50', 'EUR'], array_values((array) DB::table('registrations')->first(['own_renewal', 'own_currency'])));
         $this->get('/log?event=house_set')->assertSee('Harrow');
-        $this->get('/log?event=facts_changed')->assertSee('intent: renew on request → lapse');
+        $this->get('/log?event=facts_changed')->assertSee('intent: renew on request → let lapse');
     }
 
     public function test_over_so_many_names_who_prepared_may_not_settle(): void
@@ -180,10 +180,10 @@ final class WayInTest extends TestCase
         $prepare = fn (int ...$ids) => app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'change_intent', array_values($ids), ['intent' => 'lapse'], array_values($ids));
         $one = $prepare($this->house->name('one.com')->id);
         $two = $prepare(...$names);
-        $this->actingAs($this->house->steward)->get("/dockets/{$two->id}")->assertSee('somebody else than you must settle it')->assertDontSee('Begin:');
+        $this->actingAs($this->house->steward)->get("/dockets/{$two->id}")->assertSee('somebody other than you must settle it')->assertDontSee('Begin:');
         $this->post("/dockets/{$two->id}/settle")->assertForbidden();
         $this->post("/dockets/{$one->id}/settle")->assertRedirect();
-        $this->actingAs($this->house->owner)->get("/dockets/{$two->id}")->assertSee('Begin:');
+        $this->actingAs($this->house->owner)->get("/dockets/{$two->id}")->assertSee('Start:');
         $this->post("/dockets/{$two->id}/settle")->assertRedirect();
         self::assertSame(2, $two->lines()->where('state', 'done')->count());
     }

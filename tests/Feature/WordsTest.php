@@ -99,7 +99,7 @@ final class WordsTest extends TestCase
                 $of = $tag->cure()->value ?? '';
                 $seen[] = $of;
                 self::assertNotSame('', $cure->said);
-                self::assertStringNotContainsString(':', str_replace([': nobody', ': ask'], '', $cure->said), $of);
+                self::assertStringNotContainsString(':', str_replace([': nothing', ': request'], '', $cure->said), $of);
                 if ($cure->address === null) {
                     self::assertTrue(Lang::has("words.cure_elsewhere.{$of}"), $of);
                 } else {
@@ -110,7 +110,7 @@ final class WordsTest extends TestCase
         // A .uk name goes by tag: there is no code to ask for.
         $uk = $house->name('bell.co.uk');
         $moved = app(CureInWords::class)->of([Finding::of(MovementFinding::OtherRegistrar, Effect::Stops, null, ...array_combine(MovementFinding::OtherRegistrar->arguments(), array_map(fn (): string => 'x', MovementFinding::OtherRegistrar->arguments())))], app(CaseFiles::class)->of([$uk->id], app(TradeClock::class)->now())[$uk->id])[0];
-        self::assertSame([null, true], [$moved->address, str_contains($moved->said, 'under .co.uk its registrar changes the tag')]);
+        self::assertSame([null, true], [$moved->address, str_contains($moved->said, 'under .co.uk the registrar changes the tag')]);
         self::assertEqualsCanonicalizing(array_column(array_filter(Cure::cases(), fn (Cure $cure): bool => $cure !== Cure::LeaveOut), 'value'), array_values(array_unique($seen)));
     }
 

@@ -175,7 +175,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         $receiver = $this->receiver($chosen);
         $said = __('deeds.hand_over.one_line', [
             'registrar' => $receiver->registrar->name, 'account' => $receiver->number, 'by' => $chosen->answerBy->iso(),
-            'client' => $chosen->clientId === null ? 'the same clients' : $this->client($chosen->clientId)->name,
+            'client' => $chosen->clientId === null ? __('deeds.hand_over.same_clients') : $this->client($chosen->clientId)->name,
         ]);
 
         $acceptance = Acceptance::query()->where('accepted', true)->find($docket->id);

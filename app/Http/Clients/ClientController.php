@@ -104,6 +104,6 @@ final readonly class ClientController
 
     private function form(Client $client): View
     {
-        return view('clients.form', ['client' => $client, 'patterns' => ['' => 'as the house has it'] + Pattern::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all()]);
+        return view('clients.form', ['client' => $client, 'patterns' => ['' => __('clients.form.default_pattern')] + Pattern::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all()]);
     }
 }

@@ -38,7 +38,7 @@ final readonly class CardController
     {
         $file = $request->file('cards');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['cards' => 'Choose a file of cards, such as contacts.vcf.']);
+            throw ValidationException::withMessages(['cards' => __('forms.choose_cards')]);
         }
         try {
             $taken = $take->handle($request->person(), $file->getContent());

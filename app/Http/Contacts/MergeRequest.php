@@ -23,10 +23,10 @@ final class MergeRequest extends FormRequest
         ];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, mixed> */
     public function messages(): array
     {
-        return ['keep.required' => 'Say which of them is kept.', 'together.required' => 'Tick those that are one with it.', 'keep.exists' => 'The one to be kept is part of another by now.'];
+        return ['keep.required' => __('forms.merge_keep'), 'together.required' => __('forms.merge_others'), 'keep.exists' => __('forms.merge_gone')];
     }
 
     /** @return list<int> */

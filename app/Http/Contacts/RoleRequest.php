@@ -24,10 +24,10 @@ final class RoleRequest extends FormRequest
         return ['contact' => ['required', 'integer', Rule::exists(Contact::class, 'id')->whereNull('merged_into')], 'role' => ['required', Rule::enum(RoleKind::class)->except(RoleKind::Registrant), $this->isOfTheSuffix(...)]];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, mixed> */
     public function messages(): array
     {
-        return ['contact.exists' => 'There is no contact of that number.', 'contact.integer' => 'Choose a contact.'];
+        return ['contact.exists' => __('forms.no_contact'), 'contact.integer' => __('forms.choose_contact')];
     }
 
     public function role(): RoleKind

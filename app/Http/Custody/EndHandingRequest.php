@@ -24,10 +24,10 @@ final class EndHandingRequest extends FormRequest
         return ['accounts' => ['required', 'array', 'max:500'], 'accounts.*' => ['integer'], 'how' => ['required', 'in:done,left'], 'words' => ['required_if:how,left', 'nullable', 'string', 'max:1000']];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, mixed> */
     public function messages(): array
     {
-        return ['accounts.required' => 'Tick the accounts that it is about.', 'words.required_if' => 'Say why it is left as it is.'];
+        return ['accounts.required' => __('forms.custody_accounts'), 'words.required_if' => __('forms.custody_why')];
     }
 
     /** @return list<int> */

@@ -42,7 +42,7 @@ final readonly class LogController
         $kept = $this->head->kept();
 
         return $kept !== null && hash('sha256', $kept) === $sha256 ? $this->file($kept, 'text/plain; charset=utf-8', "acre-receipt-{$sha256}.txt")
-            : redirect()->route('log')->with('told', 'Something was done meanwhile: this is the receipt of now.');
+            : redirect()->route('log')->with('told', __('log.receipt_renewed'));
     }
 
     public function stampRequest(string $sha256): Response

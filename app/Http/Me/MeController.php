@@ -54,7 +54,7 @@ final readonly class MeController
         }
         $this->log->write('sessions_ended', 'person', $user->id, ['count' => $ended], $user->id);
 
-        return to_route('me')->with('told', $ended === 1 ? 'One session is ended.' : number_format($ended).' sessions are ended.');
+        return to_route('me')->with('told', trans_choice('session.ended', $ended, ['told' => number_format($ended)]));
     }
 
     public function changePassword(PasswordRequest $request, SetPassword $set): RedirectResponse
@@ -109,6 +109,6 @@ final readonly class MeController
         }
         $this->second->end($user);
 
-        return to_route('me')->with('told', 'The password alone opens the door again.');
+        return to_route('me')->with('told', __('session.second_ended'));
     }
 }

@@ -17,9 +17,9 @@ final class AnsweredRequest extends FormRequest
         return ['answer' => ['required', 'string', 'max:4000']];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, mixed> */
     public function messages(): array
     {
-        return ['answer.required' => 'Write down what was answered, and how.'];
+        return ['answer.required' => __('forms.answered_how')];
     }
 }

@@ -21,6 +21,6 @@ final readonly class CalendarController
     {
         $calendar->delete();
 
-        return to_route('calendars')->with('told', 'The address answers no more.');
+        return to_route('calendars')->with('told', __('roll.calendars.revoked'));
     }
 }

@@ -18,10 +18,10 @@ final class VerifyRequest extends FormRequest
         return $this->routeIs('verification.store') ? ['by' => ['required', Rule::in(['call', 'registrar'])], 'words' => ['required', 'string', 'max:900']] : [];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, mixed> */
     public function messages(): array
     {
-        return ['words.required' => 'Write down what proves it: whom you spoke to and when, or what the registrar shows.'];
+        return ['words.required' => __('forms.verify_evidence')];
     }
 
     /** @return 'call'|'registrar' */

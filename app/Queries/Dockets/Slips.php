@@ -12,12 +12,17 @@ use App\Models\DocketLine;
 use App\Models\Leg;
 use App\Models\LineState;
 use App\Models\Movement;
+use App\View\Words;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 
 /** Makes the slip of a handover from its open lines and the legs that were written when they began. */
 final readonly class Slips
 {
+    public function __construct(private Words $words)
+    {
+    }
+
     /** @param  array<string, string>  $registrant  what another registrant's data are, by what they are called */
     public function of(Docket $docket, HandoverTermsChosen $terms, array $registrant = []): Slip
     {
@@ -106,7 +111,7 @@ final readonly class Slips
         $sides = $terms->namesGiver ? ['giving' => $giver, 'receiving' => $receiver] : ['receiving' => $receiver];
         foreach ($sides as $side => $account) {
             foreach ($terms->receiverBy->identifiers() as $identifier) {
-                $values["{$side} {$identifier->value}"] = $account->facts()->identifier($identifier) ?? 'not written down';
+                $values["{$side} {$identifier->value}"] = $account->facts()->identifier($identifier) ?? $this->words->say('common.not_recorded');
             }
         }
 

@@ -5,7 +5,7 @@
             <p class="note-text">{{ $note->text }}</p>
             @if ($note->file !== null)<p><a href="{{ route('notes.file', $note) }}">{{ $note->file }}</a> <span class="lesser">{{ __('components.notes.kb', ['size' => number_format(max(1, $note->size / 1024))]) }}</span></p>@endif
             <p class="lesser">{{ $note->user->name }}, <time datetime="{{ $note->created_at->toAtomString() }}">{{ $note->created_at->format('j M Y') }}</time>
-                @can('delete', $note)<form method="post" action="{{ route('notes.destroy', $note) }}" class="inline">@csrf @method('delete')<button class="plain" aria-label="{{ __('components.notes.delete_the_note_by', ['user' => $note->user->name]) }}">{{ __('components.notes.export') }}</button></form>@endcan</p>
+                @can('delete', $note)<form method="post" action="{{ route('notes.destroy', $note) }}" class="inline">@csrf @method('delete')<button class="plain" aria-label="{{ __('components.notes.delete_the_note_by', ['user' => $note->user->name]) }}">{{ __('components.notes.delete') }}</button></form>@endcan</p>
         </article>
     @empty
         <p class="lesser">{{ __('components.notes.no_notes_yet') }}</p>

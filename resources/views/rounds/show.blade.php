@@ -3,8 +3,8 @@
 @php($later = $rounds->later())
 <x-layout :title="__('rounds.show.rounds')" area="Rounds">
     <h1>{{ __('rounds.show.rounds') }}</h1>
-    <div class="sentence">{{ $told->day() }}. @if ($told->amiss() !== null)<strong class="is-bad">{{ $told->amiss() }}.</strong> @endif<strong>{{ $told->things() }}</strong> @if ($told->dark() !== null || $told->loss() !== null)
-    <x-sentence :of="match (true) { $told->loss() === null => 'rounds.show.undone_dark', $told->dark() === null => 'rounds.show.undone_loss', default => 'rounds.show.undone' }"><x-slot:dark><strong class="is-bad">{{ $told->dark() }}</strong></x-slot><x-slot:loss><strong>{{ $told->loss() }}</strong></x-slot></x-sentence>
+    <div class="sentence">{{ $told->day() }}. @if ($told->amiss() !== null)<strong class="is-bad">{{ $told->amiss() }}.</strong> @endif<strong>{{ $told->things() }}</strong> @if ($told->undone() !== null)
+                <x-sentence :of="$told->undone()"><x-slot:dark><strong class="is-bad">{{ $told->dark() }}</strong></x-slot><x-slot:loss><strong>{{ $told->loss() }}</strong></x-slot></x-sentence>
 @endif
         {{ __('rounds.show.showing') }} <x-word :label="$mine ? __('rounds.show.mine_and_unassigned') : __('rounds.show.everyones')"><a href="{{ route('rounds') }}" @if (! $mine) aria-current="true" @endif>{{ __('rounds.show.everyones') }}</a><a href="{{ route('rounds', ['whose' => 'mine']) }}" @if ($mine) aria-current="true" @endif>{{ __('rounds.show.mine_and_unassigned') }}</a></x-word>. <a class="no-paper" href="{{ route('rounds.letter') }}">{{ __('rounds.show.by_e_mail') }}</a> · <a class="no-paper" href="{{ route('rounds.dealt') }}">{{ __('rounds.dealt.title') }}</a>@if ($told->sums($sums) !== null)<br>{{ $told->sums($sums) }}@endif</div>
     @if (session('undo') !== null)<form method="post" action="{{ route('rounds.mark') }}" class="inline">@csrf<input type="hidden" name="thing" value="{{ session('undo') }}"><button class="plain" name="how" value="back">{{ __('rounds.show.put_it_back') }}</button></form>@endif

@@ -120,7 +120,7 @@ final class DrawingTest extends TestCase
     public function test_labels_never_overlap(): void
     {
         $random = new Randomizer(new Mt19937(1918));
-        $words = ['registered', 'handed to the Foundry', '27 Apr 2028', 'may not move again before 19 Oct', 'if renewed', 'today'];
+        $words = ['registered', 'handed to the Foundry', '27 Apr 2028', 'can’t be transferred again before 19 Oct', 'if renewed', 'today'];
         for ($case = 0; $case < 500; $case++) {
             $width = $random->getInt(0, 1) === 1 ? 1208.0 : 340.0;
             $labels = [];

@@ -30,7 +30,7 @@ final class StandingTest extends TestCase
     public static function standings(): iterable
     {
         yield 'a charge to come' => ['2026-11-30', Intent::ByItself, NextKind::Charge, '2026-11-23', Severity::Calm];
-        yield 'a charge that has passed' => ['2026-10-12', Intent::ByItself, NextKind::ChargeUnconfirmed, '2026-10-12', Severity::Soon];
+        yield 'a charge which has passed' => ['2026-10-12', Intent::ByItself, NextKind::ChargeUnconfirmed, '2026-10-12', Severity::Soon];
         yield 'renewed by itself, or not' => ['2026-10-01', Intent::ByItself, NextKind::Presumed, '2026-10-31', Severity::Soon];
         yield 'renewed by itself, or deleted since' => ['2026-09-01', Intent::ByItself, NextKind::Presumed, '2026-10-31', Severity::Grave];
         yield 'renewed by itself, or free' => ['2026-06-01', Intent::ByItself, NextKind::Presumed, null, Severity::Soon];
