@@ -18,6 +18,7 @@ use App\Http\Custody\HandingController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
+use App\Http\Guide\GuideController;
 use App\Http\Handover\HandOverController;
 use App\Http\House\HouseController;
 use App\Http\Imports\ImportController;
@@ -119,6 +120,10 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     });
 
     Route::view('words', 'words')->name('words')->middleware('can:look');
+    Route::controller(GuideController::class)->middleware('can:look')->group(function (): void {
+        Route::get('guide', 'show')->name('guide');
+        Route::get('guide/{picture}', 'picture')->name('guide.picture')->where('picture', '[a-z-]+(\.png)?');
+    });
 
     Route::controller(SheafController::class)->prefix('sheaf')->name('sheaf.')->middleware('can:prepare')->group(function (): void {
         Route::get('/', 'show')->name('show');

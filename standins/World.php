@@ -23,6 +23,16 @@ final readonly class World
 {
     public const BOOTSTRAP_HOST = 'bootstrap.example';
 
+    /** Statuses under which no transfer begins (RFC 5731 §2.3). */
+    public const NO_TRANSFER = [
+        'clientTransferProhibited', 'serverTransferProhibited', 'pendingCreate', 'pendingDelete', 'pendingRenew', 'pendingTransfer', 'pendingUpdate',
+    ];
+
+    /** Days that the losing side of a transfer has. */
+    private const TRANSFER_DAYS = 5;
+
+    private const DAY = 86_400;
+
     /** Days that a receiver has. */
     private const ACCEPT_DAYS = 14;
 
@@ -133,6 +143,24 @@ final readonly class World
         foreach ([$from, $pending->to] as $account) {
             $this->store->leave($account, $at, "The handover of {$name->name} ".($how === 'lapsed' ? 'has lapsed.' : "was {$how}."), json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'at' => $at], JSON_THROW_ON_ERROR));
         }
+    }
+
+    /** Whether a transfer began: to an account here, or to another registrar. A name that is locked stays where it is. */
+    public function beginTransfer(Registered $name, string $to, int $at): bool
+    {
+        if ($name->transfer !== null || array_filter(self::NO_TRANSFER, $name->has(...)) !== []) {
+            return false;
+        }
+        $from = $name->account ?? $name->registrar;
+        $by = $at + self::TRANSFER_DAYS * self::DAY;
+        $name->transfer = new Pending($to, $at, $by);
+        $name->change(['ok'], ['pendingTransfer']);
+        $this->store->leave($from, $at, "A transfer of {$name->name} was asked for.", json_encode([
+            'kind' => 'transfer', 'name' => $name->name, 'from' => $from, 'to' => $to, 'state' => 'pending',
+            'asked' => $at, 'at' => $by, 'ends' => null,
+        ], JSON_THROW_ON_ERROR));
+
+        return true;
     }
 
     /** @param  'clientApproved'|'clientRejected'|'clientCancelled'|'serverApproved'|'serverCancelled'  $how  RFC 5731 §3.1.3 */

@@ -41,7 +41,7 @@ $weather = fn (Place $place): Closure => fn (): Weather => Weather::now($store, 
 $dns->listen();
 (new HttpServer((new WorldPages($world, $dns, $settings))->answer(...)))->listen(new TcpServer("{$settings->address}:{$settings->pagePort}"));
 $door($settings->rdapPort, Place::Directories, (new HttpServer((new RdapPages($world))->answer(...), $weather(Place::Directories)))->listen(...));
-$door($settings->eppPort, Place::Gate, (new EppServer($world, 'skerry'))->listen(...));
+$door($settings->eppPort, Place::Gate, (new EppServer($world, 'skerry', $settings->frameSeconds))->listen(...));
 $door($settings->postPort, Place::Post, (new SmtpServer($world, $world->post))->listen(...));
 $door($settings->popPort, Place::Post, (new PopServer($world, $world->post))->listen(...));
 $door($settings->bridgePort, Place::Bridge, (new HttpServer((new BridgePages($world, 'oriel'))->answer(...), $weather(Place::Bridge)))->listen(...));

@@ -29,6 +29,14 @@ trait SignedIn
         return is_string($value) ? $value : '';
     }
 
+    /** A message in the words of lang/. */
+    protected static function said(string $key): string
+    {
+        $said = __($key);
+
+        return is_string($said) ? $said : $key;
+    }
+
     public function person(): User
     {
         $user = $this->user();

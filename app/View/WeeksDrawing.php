@@ -66,7 +66,7 @@ final readonly class WeeksDrawing
         }
         $parts = array_map(fn (string $section, int $count): string => $count.' '.mb_strtolower(self::word($section)), array_keys($told), $told);
 
-        return new self(round($width, 1), $base, $boxes, $weeks, $weekends, $more, round(($first->daysUntil($today) + 0.5) * $width, 1), (string) trans_choice('rounds.weeks', count($parts), ['day' => Dates::full($first), 'what' => implode(', ', $parts)]));
+        return new self(round($width, 1), $base, $boxes, $weeks, $weekends, $more, round(($first->daysUntil($today) + 0.5) * $width, 1), trans_choice('rounds.weeks', count($parts), ['day' => Dates::full($first), 'what' => implode(', ', $parts)]));
     }
 
     private static function word(string $section): string

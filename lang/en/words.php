@@ -136,6 +136,8 @@ return [
         'arrow below' => 'a movement under way', 'diagonal hatch' => 'late', 'dotted tail' => 'may take until', 'thin vertical line' => 'today',
     ],
     'page' => [
+        'guide' => 'User’s guide',
+        'read_guide' => 'Read the user’s guide: twelve jobs of a working week',
         'glossary_and_shortcuts' => 'Glossary and shortcuts',
         'words_we_use_on_these_pages' => 'Words we use on these pages, and keyboard shortcuts.',
         'keys' => 'Keys',

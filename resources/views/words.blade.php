@@ -1,6 +1,7 @@
 <x-layout :title="__('words.page.glossary_and_shortcuts')">
     <h1>{{ __('words.page.glossary_and_shortcuts') }}</h1>
     <p class="sentence">{{ __('words.page.words_we_use_on_these_pages') }}</p>
+    <p><a class="button" href="{{ route('guide') }}">{{ __('words.page.read_guide') }}</a></p>
     <div class="cards">
         <section class="card" aria-labelledby="words-h"><h2 id="words-h">{{ __('words.ours_title') }}</h2>
             <dl class="facts">@foreach (__('words.explained') as $word => $means)<div><dt>{{ __('words.spelt.'.$word) }}</dt><dd>{{ $means }}</dd></div>@endforeach</dl>

@@ -15,7 +15,6 @@ use Closure;
 use Standin\Registry\Account;
 use Standin\Registry\EndHabit;
 use Standin\Registry\Holder;
-use Standin\Registry\Pending;
 use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 use Standin\Registry\Registry;
@@ -29,9 +28,6 @@ final readonly class DomainCommands
     private const CLIENT_STATUSES = ['clientHold', 'clientTransferProhibited', 'clientUpdateProhibited', 'clientRenewProhibited', 'clientDeleteProhibited'];
 
     private const PENDING = ['pendingCreate', 'pendingDelete', 'pendingRenew', 'pendingTransfer', 'pendingUpdate'];
-
-    /** Days that the losing side of a transfer has. */
-    private const TRANSFER_DAYS = 5;
 
     public const YEARS_AHEAD = 10;
 
@@ -175,7 +171,7 @@ final readonly class DomainCommands
             if ($pending !== null) {
                 throw EppRefusal::because(EppCode::TransferPending, 'A transfer is pending.');
             }
-            $this->forbid($name, ['clientTransferProhibited', 'serverTransferProhibited', ...self::PENDING]);
+            $this->forbid($name, World::NO_TRANSFER);
             $code = $object->childOrNull(EppNamespace::Domain->value, 'authInfo')?->textOrNull(EppNamespace::Domain->value, 'pw');
             if ($name->code === null || $code === null || ! hash_equals($name->code, $code)) {
                 throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another, or there is none.');
@@ -184,10 +180,7 @@ final readonly class DomainCommands
                 throw EppRefusal::because(EppCode::ValueRange, 'A transfer adds one year.');
             }
             $charged = $this->charge('transfer', Prices::of('transfer', $name->name));
-            $by = $now + self::TRANSFER_DAYS * self::DAY;
-            $name->transfer = new Pending($this->account->number, $now, $by);
-            $name->change(['ok'], ['pendingTransfer']);
-            $this->world->store->leave($name->account ?? $name->registrar, $now, "A transfer of {$name->name} was asked for.", json_encode(['kind' => 'transfer', 'name' => $name->name, 'from' => $name->account ?? $name->registrar, 'to' => $this->account->number, 'state' => 'pending', 'asked' => $now, 'at' => $by, 'ends' => null], JSON_THROW_ON_ERROR));
+            $this->world->beginTransfer($name, $this->account->number, $now);
             $this->world->change($name);
 
             return new EppAnswer(EppCode::Pending, $this->transferState($name)->data, $charged);

@@ -7,6 +7,7 @@ namespace Standin\Epp;
 use Acre\Wire\Epp\EppError;
 use Acre\Wire\Epp\EppFraming;
 use React\EventLoop\Loop;
+use React\EventLoop\TimerInterface;
 use React\Socket\ConnectionInterface;
 use React\Socket\ServerInterface;
 use Standin\Control\Place;
@@ -18,7 +19,8 @@ final readonly class EppServer
 {
     private OpenSessions $open;
 
-    public function __construct(private World $world, private string $registrar)
+    /** @param  int  $frameSeconds  after which the rest of a frame is waited for no longer */
+    public function __construct(private World $world, private string $registrar, private int $frameSeconds)
     {
         $this->open = new OpenSessions;
     }
@@ -33,16 +35,32 @@ final readonly class EppServer
         $session = new EppSession($this->world, $this->registrar, $this->open);
         $framing = new EppFraming;
         $connection->write(EppFraming::pack($session->greeting()));
-        $connection->on('close', $session->end(...));
-        $connection->on('data', function (string $bytes) use ($connection, $session, $framing): void {
+        $waiting = null;
+        $connection->on('close', function () use ($session, &$waiting): void {
+            $session->end();
+            self::forget($waiting);
+        });
+        $connection->on('data', function (string $bytes) use ($connection, $session, $framing, &$waiting): void {
             try {
                 foreach ($framing->feed($bytes) as $document) {
-                    $this->answer($connection, $session, $document);
+                    // Whatever follows a logout comes too late (RFC 5730 §2.9.1.2).
+                    if (! $session->closes) {
+                        $this->answer($connection, $session, $document);
+                    }
                 }
             } catch (EppError) {
                 $connection->close();
             }
+            self::forget($waiting);
+            $waiting = $framing->isInside() ? Loop::addTimer($this->frameSeconds, $connection->close(...)) : null;
         });
+    }
+
+    private static function forget(?TimerInterface $timer): void
+    {
+        if ($timer !== null) {
+            Loop::cancelTimer($timer);
+        }
     }
 
     private function answer(ConnectionInterface $connection, EppSession $session, string $document): void

@@ -103,6 +103,10 @@ final class Registered
     public function standing(): array
     {
         $statuses = array_values(array_diff($this->statuses, self::GRACE, ['ok']));
+        // What can only be restored is to be deleted, whoever told of it (RFC 3915 §3.1).
+        if ($this->has('redemptionPeriod') && ! in_array('pendingDelete', $statuses, true)) {
+            $statuses[] = 'pendingDelete';
+        }
         if ($this->servers === []) {
             $statuses[] = 'inactive';
         }

@@ -53,7 +53,7 @@ final class JourneyTest extends TestCase
         $window->go('/roll?q='.$tag);
         self::assertSame(3, $window->count('table.roll tbody tr'));
         foreach (['ring', 'toll', 'chime'] as $which => $first) {
-            $window->find("input[aria-label^='Tick {$first}-{$tag}']")->click();
+            $window->find("input[aria-label^='Select {$first}-{$tag}']")->click();
             $window->waitForText('[data-sheaf-count]', (string) ($which + 1));
         }
         $window->follow("a[href*='names/ring-{$tag}.com']");
@@ -67,7 +67,7 @@ final class JourneyTest extends TestCase
         $window->ready();
         $docket = (int) basename($window->driver->getCurrentURL());
         self::assertStringContainsString("ring-{$tag}.com", $window->text('.slip'));
-        $window->find("input[aria-label^='Tick ring-']")->click();
+        $window->find("input[aria-label^='Select ring-']")->click();
         $window->press('Mark the selected names as done');
         self::assertStringContainsString('One name is marked as done', $window->text('.told'));
         $window->press('Mark all 2 as done');
@@ -232,7 +232,7 @@ final class JourneyTest extends TestCase
         $window->find('#f-list')->sendKeys($large);
         $window->press('Continue');
         unlink($large);
-        self::assertStringContainsString('40 MB is the most', $window->text('main'));
+        self::assertStringContainsString('the limit is 40 MB', $window->text('main'));
     }
 
     public function test_a_thing_in_rounds_is_put_off_and_put_back(): void
@@ -240,7 +240,7 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD)->go('/rounds');
         self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
         $window->find('summary[aria-label="More about fowl-advice.org"]')->click();
-        $window->follow('tr:has(summary[aria-label="More about fowl-advice.org"]) button[value=off]')->waitForText('.told', 'Postpone until');
+        $window->follow('tr:has(summary[aria-label="More about fowl-advice.org"]) button[value=off]')->waitForText('.told', 'Postponed until');
         self::assertStringNotContainsString('fowl-advice.org', $window->text('.rounds'));
         $window->press('Put it back')->waitForText('.told', 'Back in Rounds');
         self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
@@ -295,7 +295,7 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
         $window->go('/rounds');
-        self::assertStringContainsString('name servers changed, not by us', $window->text('main'));
+        self::assertStringContainsString('name servers were changed, not by us', $window->text('main'));
         $window->go('/drift')->follow("a[href*='/record/sound-choirs.org']");
         self::assertStringContainsString('Its registrar was paid', $window->text('main'));
         $window->follow('.drift a.button')->press('Update the end of one name from the registry')->waitForText('h1', 'Update the end');
@@ -333,7 +333,7 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
         $window->go('/hand-over?name=tern-studio.net&receiver=8');
-        self::assertStringContainsString('A letter to ledger@wickerby-bells.com asks the receiver first', $window->text('main'));
+        self::assertStringContainsString('The receiver is first asked by letter to ledger@wickerby-bells.com', $window->text('main'));
         $window->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waiting for an answer');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->waitForText('#tick', 'waiting for the receiver');
@@ -345,7 +345,7 @@ final class JourneyTest extends TestCase
         $window->driver->findElement(WebDriverBy::partialLinkText('A domain name is being handed to your account'))->click();
         $window->driver->switchTo()->frame(0);
         self::assertStringContainsString('tern-studio.net', $window->driver->findElement(WebDriverBy::tagName('body'))->getText());
-        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read it and answer'))->getAttribute('href');
+        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read and answer'))->getAttribute('href');
         $window->driver->switchTo()->defaultContent();
         $window->driver->get($link);
         self::assertSame([], $window->ready()->axe());
@@ -401,7 +401,7 @@ final class JourneyTest extends TestCase
         $window->driver->findElement(WebDriverBy::xpath("//tr[contains(., 'foyer@quayside-stage.example')]//a"))->click();
         $window->driver->switchTo()->frame(0);
         self::assertStringContainsString('footlight-fund.org', $window->driver->findElement(WebDriverBy::tagName('body'))->getText());
-        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read it and answer'))->getAttribute('href');
+        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read and answer'))->getAttribute('href');
         $window->driver->switchTo()->defaultContent();
         $window->size(390, 844);
         $window->driver->get($link);
@@ -428,7 +428,7 @@ final class JourneyTest extends TestCase
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         self::assertSame([], $window->ready()->axe());
         $window->size(390, 844);
-        foreach (['is to get another holder', 'Do you agree to become the registrant of bellfounders.net'] as $subject) {
+        foreach (['Do you agree to a new registrant of bellfounders.net', 'Do you agree to become the registrant of bellfounders.net'] as $subject) {
             $this->openAnswer($window, $subject);
             self::assertStringContainsString('bellfounders.net', $window->ready()->text('main'));
             self::assertSame([], $window->axe());
@@ -454,7 +454,7 @@ final class JourneyTest extends TestCase
         });
         $window->driver->findElement(WebDriverBy::xpath("//tr[contains(., '{$subject}')]//a"))->click();
         $window->driver->switchTo()->frame(0);
-        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read it and answer'))->getAttribute('href');
+        $link = (string) $window->driver->findElement(WebDriverBy::linkText('Read and answer'))->getAttribute('href');
         $window->driver->switchTo()->defaultContent();
         $window->driver->get($link);
     }
@@ -483,8 +483,8 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
         $window->go('/custody')->follow("a[href*='/custody/2']");
         self::assertStringContainsString('What stops working if Theo Tern leaves?', $window->text('h1'));
-        self::assertStringContainsString('3 accounts', $window->text('.sentence'));
-        $window->choose('#to', 'Odile Harrow')->press('Start')->waitForText('h1', 'Access of Theo Tern goes to Odile Harrow');
+        self::assertStringContainsString('For 3 accounts', $window->text('.sentence'));
+        $window->choose('#to', 'Odile Harrow')->press('Start')->waitForText('h1', 'Hand over the access of Theo Tern to Odile Harrow');
         self::assertStringContainsString('4 accounts are left to do', $window->ready()->text('.sentence'));
         self::assertSame([], $window->axe());
         foreach (array_slice($window->driver->findElements(WebDriverBy::cssSelector("input[name='accounts[]']")), 0, 3) as $tick) {

@@ -43,6 +43,7 @@ use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use App\View\CureInWords;
 use App\View\Words;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Lang;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -50,6 +51,9 @@ use Tests\TestCase;
 /** Nothing that the core can say is without its words. */
 final class WordsTest extends TestCase
 {
+    /** What a view spells out: commands to copy, and how an address or a suffix is written; 0 for each value. */
+    private const SPELT = ['./acre verify0.', '0sha256sum docket-0.txt', 'https://', 'host:700', 'co.uk', 'm'];
+
     public function test_every_case_that_a_page_can_show_has_its_word(): void
     {
         $keys = [];
@@ -160,5 +164,36 @@ final class WordsTest extends TestCase
         self::assertSame($said, __('the :served, :Served, :served_many'));
         self::assertSame("Now held for another {$served}", __('log.give_to_client'));
         self::assertSame('for x and :unknown', __('for :who and :unknown', ['who' => 'x']));
+    }
+
+    public function test_no_view_has_words_of_its_own(): void
+    {
+        $found = [];
+        foreach (File::allFiles(resource_path('views')) as $view) {
+            $text = preg_replace(['/\{\{--.*?--\}\}/s', '/@php\b(?!\s*\().*?@endphp/s', '/\{\{.*?\}\}|\{!!.*?!!\}/s'], '0', (string) file_get_contents($view->getPathname())) ?? '';
+            // A directive with what it is given, its brackets balanced.
+            $text = preg_replace('/@\w+(?:\s*(\((?:[^()\'"]++|\'(?:\\\\.|[^\'\\\\])*+\'|"(?:\\\\.|[^"\\\\])*+"|(?1))*+\)))?/', '', $text) ?? '';
+            preg_match_all('/(?<![\w:-])(?:aria-label|title|alt|placeholder|label|note|data-label)="([^"]*[A-Za-z][^"]*)"/', $text, $attributes);
+            $text = preg_replace('/<[a-z\/!](?:[^<>"\']++|"[^"]*+"|\'[^\']*+\')*+>|&\w+;/i', '', $text) ?? '';
+            preg_match_all('/[^\s]*\p{L}[^\n]*/u', $text, $texts);
+            foreach (array_diff([...$attributes[1], ...$texts[0]], self::SPELT) as $words) {
+                $found[] = $view->getRelativePathname().': '.trim($words);
+            }
+        }
+        self::assertSame([], $found);
+    }
+
+    public function test_every_word_that_a_view_asks_for_is_there(): void
+    {
+        $missing = [];
+        foreach (File::allFiles(resource_path('views')) as $view) {
+            preg_match_all('/(?:__|trans_choice)\(\'([a-z_]+\.[\w.]*\w)\'[,)]|<x-sentence of="([\w.]+)"/', (string) file_get_contents($view->getPathname()), $keys);
+            foreach (array_diff([...$keys[1], ...$keys[2]], ['']) as $key) {
+                if (! Lang::has($key)) {
+                    $missing[] = $view->getRelativePathname().': '.$key;
+                }
+            }
+        }
+        self::assertSame([], $missing);
     }
 }

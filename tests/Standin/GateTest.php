@@ -24,6 +24,7 @@ use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\HostInfo;
 use Acre\Wire\Epp\Command\HostUpdate;
 use Acre\Wire\Epp\Command\KeyChange;
+use Acre\Wire\Epp\Command\Login;
 use Acre\Wire\Epp\Command\Logout;
 use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Command\Transfer;
@@ -41,6 +42,9 @@ use Acre\Wire\Epp\Data\PostalInfo;
 use Acre\Wire\Epp\Data\SigningKey;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
+use Acre\Wire\Epp\EppCommand;
+use Acre\Wire\Epp\EppFrame;
+use Acre\Wire\Epp\EppFraming;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
@@ -49,7 +53,9 @@ use Closure;
 use DateTimeImmutable;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use React\EventLoop\Loop;
 use RuntimeException;
+use Standin\Epp\EppServer;
 use Standin\Epp\EppSession;
 use Standin\Epp\OpenSessions;
 use Standin\Registry\Registered;
@@ -579,5 +585,58 @@ final class GateTest extends TestCase
         self::assertSame(EppCode::SessionLimit, $this->gate->session()->login('51902')->code());
         array_map(fn (Talk $talk) => $talk->session->end(), $open);
         self::assertSame(EppCode::Done, $this->gate->session()->login('51902')->code());
+    }
+
+    /** RFC 5731 §3.2.4 and §2.3: whoever starts it, a locked name stays; else its registrar is told, and five days later it is over. */
+    public function test_what_somebody_else_starts_keeps_to_the_same_rules(): void
+    {
+        $losing = $this->gate->session('40718');
+        $losing->say(new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientTransferProhibited'])));
+        $this->gate->play('bell.com', 'transfer');
+        self::assertNull($this->gate->world->store->name('bell.com')?->transfer);
+        $losing->say(new DomainUpdate('bell.com', remove: new DomainChange(statuses: ['clientTransferProhibited'])));
+        $this->gate->play('bell.com', 'transfer');
+        self::assertStringContainsString('A transfer of bell.com was asked for.', $losing->say(Poll::next())->message->text ?? '');
+        $this->gate->days(6);
+        self::assertSame(['farshore', null, 'serverApproved'], [
+            $this->gate->world->store->name('bell.com')?->registrar, $this->gate->world->store->name('bell.com')?->transfer, $this->gate->world->store->name('bell.com')?->lastTransfer?->state,
+        ]);
+    }
+
+    /** RFC 3915 §3.1: what can only be restored is to be deleted, and not “ok”, whoever told of it. */
+    public function test_a_name_in_redemption_is_not_active_as_well(): void
+    {
+        $name = $this->gate->world->store->name('bell.com') ?? self::fail('There is no bell.com.');
+        $name->statuses = ['redemptionPeriod'];
+        self::assertSame([['pendingDelete'], ['redemptionPeriod']], [$name->standing(), $name->grace()]);
+    }
+
+    /** RFC 5730 §2.9.1.2: the session is over with its answer. */
+    public function test_what_comes_after_a_logout_is_not_carried_out(): void
+    {
+        $listener = new Listener;
+        (new EppServer($this->gate->world, 'skerry', 10))->listen($listener);
+        $connection = $listener->call();
+        $frames = array_map(fn (EppCommand $command): string => EppFraming::pack(EppFrame::command($command, 'ABC-12345')), [
+            new Login('40718', 'pass-40718', [EppNamespace::Domain->value]), new Logout, new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])),
+        ]);
+        $connection->arrive(implode('', $frames));
+        self::assertFalse($connection->isOpen);
+        self::assertFalse($this->gate->world->store->name('bell.com')?->has('clientHold'));
+        self::assertSame(2, substr_count($connection->written, '<response'));
+    }
+
+    public function test_half_a_frame_ends_its_connection_in_time(): void
+    {
+        $listener = new Listener;
+        (new EppServer($this->gate->world, 'skerry', 0))->listen($listener);
+        [$half, $whole] = [$listener->call(), $listener->call()];
+        $frame = EppFraming::pack('<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><hello/></epp>');
+        $half->arrive(substr($frame, 0, 20));
+        $whole->arrive(substr($frame, 0, 20));
+        $whole->arrive(substr($frame, 20));
+        Loop::addTimer(0, Loop::stop(...));
+        Loop::run();
+        self::assertSame([false, true], [$half->isOpen, $whole->isOpen]);
     }
 }

@@ -33,6 +33,7 @@ use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlError;
+use Acre\Wire\Xml\XmlNode;
 use DateTimeImmutable;
 use DOMDocument;
 use DOMElement;
@@ -266,5 +267,25 @@ final class EppTest extends TestCase
         self::assertMatchesRegularExpression('~<domain:chg ?/>|<domain:chg></domain:chg>~', $frame(new DomainUpdate('bell.com', restore: true)));
         $this->expectException(LogicException::class);
         new Transfer(EppObject::Host, TransferStep::Request, 'ns1.a.example');
+    }
+
+    /** RFC 5730 §5, XML 1.0 §4.3.3 */
+    #[TestWith(['UTF-16BE', "\xFE\xFF", ' encoding="UTF-16"'])]
+    #[TestWith(['UTF-16LE', "\xFF\xFE", " encoding='utf-16'"])]
+    #[TestWith(['UTF-16LE', "\xFF\xFE", ''])]
+    public function test_utf_16_is_read_as_well(string $encoding, string $mark, string $said): void
+    {
+        $document = "<?xml version=\"1.0\"{$said}?>\n<epp xmlns=\"urn:ietf:params:xml:ns:epp-1.0\"><greeting><svID>Glöckchen 🔔</svID></greeting></epp>";
+        $read = (new EppFraming)->feed(EppFraming::pack($mark.mb_convert_encoding($document, $encoding, 'UTF-8')));
+        self::assertSame('Glöckchen 🔔', XmlNode::read($read[0] ?? '', EppFraming::LIMIT)->all()[0]->textOf('urn:ietf:params:xml:ns:epp-1.0', 'svID'));
+    }
+
+    #[TestWith(["\xFE\xFF\x00<\x00"], 'half a unit')]
+    #[TestWith(["\xFE\xFF\xD8\x00\x00<"], 'half a pair')]
+    #[TestWith(["\xFF\xFE<\x00?\x00x\x00m\x00l\x00 \x00e\x00n\x00c\x00o\x00d\x00i\x00n\x00g\x00=\x00'\x00u\x00t\x00f\x00-\x008\x00'\x00?\x00>\x00<\x00a\x00/\x00>\x00"], 'called UTF-8')]
+    public function test_what_is_no_utf_16_is_refused(string $document): void
+    {
+        $this->expectException(XmlError::class);
+        XmlNode::read((new EppFraming)->feed(EppFraming::pack($document))[0] ?? '', EppFraming::LIMIT);
     }
 }

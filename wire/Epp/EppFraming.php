@@ -20,7 +20,7 @@ final class EppFraming
     /**
      * Takes what has arrived, in whatever pieces.
      *
-     * @return list<string> the documents that are whole now
+     * @return list<string> the documents that are whole now, in UTF-8
      *
      * @throws EppError at once when a frame says that it is longer than is read
      */
@@ -38,7 +38,7 @@ final class EppFraming
             if (strlen($this->pending) < $length) {
                 break;
             }
-            $documents[] = substr($this->pending, 4, $length - 4);
+            $documents[] = EppEncoding::toUtf8(substr($this->pending, 4, $length - 4));
             $this->pending = substr($this->pending, $length);
         }
 

@@ -17,9 +17,9 @@ final class EraseRequest extends FormRequest
         return ['asked_on' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'], 'words' => ['required', 'string', 'max:1000']];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> */
     public function messages(): array
     {
-        return ['words.required' => __('forms.erase_how')];
+        return ['words.required' => self::said('forms.erase_how')];
     }
 }

@@ -23,10 +23,10 @@ final class MergeRequest extends FormRequest
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> */
     public function messages(): array
     {
-        return ['keep.required' => __('forms.merge_keep'), 'together.required' => __('forms.merge_others'), 'keep.exists' => __('forms.merge_gone')];
+        return ['keep.required' => self::said('forms.merge_keep'), 'together.required' => self::said('forms.merge_others'), 'keep.exists' => self::said('forms.merge_gone')];
     }
 
     /** @return list<int> */

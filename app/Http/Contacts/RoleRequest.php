@@ -24,10 +24,10 @@ final class RoleRequest extends FormRequest
         return ['contact' => ['required', 'integer', Rule::exists(Contact::class, 'id')->whereNull('merged_into')], 'role' => ['required', Rule::enum(RoleKind::class)->except(RoleKind::Registrant), $this->isOfTheSuffix(...)]];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> */
     public function messages(): array
     {
-        return ['contact.exists' => __('forms.no_contact'), 'contact.integer' => __('forms.choose_contact')];
+        return ['contact.exists' => self::said('forms.no_contact'), 'contact.integer' => self::said('forms.choose_contact')];
     }
 
     public function role(): RoleKind

@@ -24,10 +24,10 @@ final class EndHandingRequest extends FormRequest
         return ['accounts' => ['required', 'array', 'max:500'], 'accounts.*' => ['integer'], 'how' => ['required', 'in:done,left'], 'words' => ['required_if:how,left', 'nullable', 'string', 'max:1000']];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> */
     public function messages(): array
     {
-        return ['accounts.required' => __('forms.custody_accounts'), 'words.required_if' => __('forms.custody_why')];
+        return ['accounts.required' => self::said('forms.custody_accounts'), 'words.required_if' => self::said('forms.custody_why')];
     }
 
     /** @return list<int> */

@@ -20,10 +20,10 @@ final class HandCustodyRequest extends FormRequest
         return ['to' => ['required', 'integer', Rule::exists(Custodian::class, 'id')->whereNull('left_on')->whereNot('id', (string) ($this->custodian()->id ?? 0))]];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> */
     public function messages(): array
     {
-        return ['to.required' => __('forms.custody_to'), 'to.exists' => __('forms.custody_to_other')];
+        return ['to.required' => self::said('forms.custody_to'), 'to.exists' => self::said('forms.custody_to_other')];
     }
 
     private function custodian(): ?Custodian

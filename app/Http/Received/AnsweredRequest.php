@@ -17,9 +17,9 @@ final class AnsweredRequest extends FormRequest
         return ['answer' => ['required', 'string', 'max:4000']];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> */
     public function messages(): array
     {
-        return ['answer.required' => __('forms.answered_how')];
+        return ['answer.required' => self::said('forms.answered_how')];
     }
 }

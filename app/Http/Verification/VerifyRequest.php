@@ -18,10 +18,10 @@ final class VerifyRequest extends FormRequest
         return $this->routeIs('verification.store') ? ['by' => ['required', Rule::in(['call', 'registrar'])], 'words' => ['required', 'string', 'max:900']] : [];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string> */
     public function messages(): array
     {
-        return ['words.required' => __('forms.verify_evidence')];
+        return ['words.required' => self::said('forms.verify_evidence')];
     }
 
     /** @return 'call'|'registrar' */
