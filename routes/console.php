@@ -5,14 +5,14 @@ declare(strict_types=1);
 use App\Actions\Contacts\WriteYearly;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndMany;
-use App\Actions\Handover\GoOnAccepted;
+use App\Actions\Handover\ResumeAccepted;
 use App\Actions\Outside\FollowWorld;
-use App\Actions\Outside\TellAlarms;
-use App\Actions\Post\TakeReturned;
-use App\Actions\Proofs\KeepHead;
+use App\Actions\Outside\SendAlarms;
+use App\Actions\Post\CollectReturned;
 use App\Actions\Proofs\LogDays;
+use App\Actions\Proofs\StoreHead;
 use App\Actions\Registrants\AskToConfirm;
-use App\Actions\Registrants\GoOnConfirmed;
+use App\Actions\Registrants\ResumeConfirmed;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
@@ -35,7 +35,7 @@ Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly(
 // What the outside says of our names, each in its turn.
 Schedule::call(fn () => LookOutside::dispatch())->everyMinute()->name('outside');
 Schedule::call(fn () => FindRings::dispatch())->everyTenMinutes()->name('rings');
-Schedule::call(fn (TellAlarms $alarms) => $alarms->handle())->everyMinute()->name('alarms');
+Schedule::call(fn (SendAlarms $alarms) => $alarms->handle())->everyMinute()->name('alarms');
 
 // Moved on the simulated world's page, its clock is the demo's.
 Schedule::call(function (FollowWorld $follow): void {
@@ -48,14 +48,14 @@ Schedule::call(fn () => SendPost::dispatch())->everyTenSeconds()->name('letters'
 Schedule::call(fn (AskToVerify $ask) => $ask->due())->everyMinute()->name('verification')->withoutOverlapping();
 // Once a year to each registrant; spread out, so that a house of any size takes its time.
 Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())->hourly()->name('yearly')->when(fn (): bool => config()->boolean('house.yearly_letters'))->withoutOverlapping();
-Schedule::call(fn (TakeReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
-Schedule::call(fn (GoOnAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
-Schedule::call(fn (GoOnConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()->name('confirmed');
+Schedule::call(fn (CollectReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
+Schedule::call(fn (ResumeAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
+Schedule::call(fn (ResumeConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()->name('confirmed');
 Schedule::call(fn (AskToConfirm $ask) => $ask->anew())->everyMinute()->name('agreed-to-other-data')->withoutOverlapping();
 
 // A day of the log is closed once it is over; the head of the records is kept apart, also where who wrote a proof died before it could be.
 Schedule::call(fn (LogDays $days) => $days->close())->hourly()->name('log')->withoutOverlapping();
-Schedule::call(fn (KeepHead $head) => $head->keep())->everyMinute()->name('head')->withoutOverlapping();
+Schedule::call(fn (StoreHead $head) => $head->keep())->everyMinute()->name('head')->withoutOverlapping();
 
 // Lists that were pasted for one deed.
 Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');

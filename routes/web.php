@@ -41,9 +41,9 @@ use App\Http\Received\ReceivedController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
 use App\Http\Roll\CalendarController;
+use App\Http\Roll\ExportController;
 use App\Http\Roll\LooksController;
 use App\Http\Roll\RollController;
-use App\Http\Roll\TakeAwayController;
 use App\Http\Roll\ViewController;
 use App\Http\Rounds\LetterController;
 use App\Http\Rounds\RoundsController;
@@ -78,7 +78,7 @@ Route::middleware('guest')->group(function (): void {
 });
 
 // The address is the right: long, random, and kept as a digest only.
-Route::get('calendar/{token}.ics', [TakeAwayController::class, 'subscribed'])->name('calendar.subscribed')->middleware('throttle:60,1')->where('token', '[A-Za-z0-9]{48}');
+Route::get('calendar/{token}.ics', [ExportController::class, 'subscribed'])->name('calendar.subscribed')->middleware('throttle:60,1')->where('token', '[A-Za-z0-9]{48}');
 
 // The link in a letter is the right: random, kept as a digest only, good once. To look changes nothing.
 // Without a session: its address would be written down there. What keeps others from pressing its button is that address.
@@ -97,9 +97,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::get('rounds/letter', [LetterController::class, 'show'])->name('rounds.letter')->middleware('can:look');
     Route::post('rounds/letter', [LetterController::class, 'update'])->name('rounds.letter.update')->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
-    Route::get('roll/take-away/{kind}', [TakeAwayController::class, 'list'])->name('roll.take-away')->middleware('can:look')->whereIn('kind', array_column(ListKind::cases(), 'value'));
-    Route::get('roll/calendar.ics', [TakeAwayController::class, 'calendar'])->name('roll.calendar')->middleware('can:look');
-    Route::post('roll/calendars', [TakeAwayController::class, 'subscribe'])->name('roll.subscribe')->middleware('can:look');
+    Route::get('roll/take-away/{kind}', [ExportController::class, 'list'])->name('roll.take-away')->middleware('can:look')->whereIn('kind', array_column(ListKind::cases(), 'value'));
+    Route::get('roll/calendar.ics', [ExportController::class, 'calendar'])->name('roll.calendar')->middleware('can:look');
+    Route::post('roll/calendars', [ExportController::class, 'subscribe'])->name('roll.subscribe')->middleware('can:look');
     Route::get('calendars', [CalendarController::class, 'index'])->name('calendars')->middleware('can:look');
     Route::delete('calendars/{calendar}', [CalendarController::class, 'destroy'])->name('calendars.destroy')->middleware('can:delete,calendar');
     Route::post('roll/looks', LooksController::class)->name('roll.looks')->middleware('can:look');

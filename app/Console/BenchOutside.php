@@ -20,8 +20,8 @@ use Acre\Wire\Rdap\RdapDomain;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
-use App\Actions\Gates\TakeMessages;
-use App\Actions\Gates\TellOrders;
+use App\Actions\Gates\ReceiveMessages;
+use App\Actions\Gates\SendOrders;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Standings\MakeStandings;
@@ -218,7 +218,7 @@ final class BenchOutside extends Command
         app(SettleDocket::class)->handle($user, $docket);
         app(BeginDocketLines::class)->handle($docket->id);
         $begun = (hrtime(true) - $start) / 1e9;
-        $tell = app(TellOrders::class);
+        $tell = app(SendOrders::class);
         $start = hrtime(true);
         while ($tell->handle($account->id)) {
             // There is more.
@@ -229,7 +229,7 @@ final class BenchOutside extends Command
         }
         $start = hrtime(true);
         do {
-            app(TakeMessages::class)->handle($account->id);
+            app(ReceiveMessages::class)->handle($account->id);
         } while (DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'begun')->exists() && (hrtime(true) - $start) / 1e9 < 300);
         $taken = (hrtime(true) - $start) / 1e9;
         $this->line(sprintf(

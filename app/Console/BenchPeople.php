@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Acre\Core\Contact\Pattern;
-use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Disclosure\Pattern;
+use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\Deeds;

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Acre\Core\Contact\ContactFinding;
-use Acre\Core\Contact\CustodyFinding;
-use Acre\Core\Contact\DisclosureFinding;
-use Acre\Core\Contact\RegistrantFinding;
+use Acre\Core\Custody\CustodyFinding;
 use Acre\Core\Delegation\DelegationFinding;
+use Acre\Core\Disclosure\DisclosureFinding;
 use Acre\Core\Finding\FindingTag;
 use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Record\RecordFinding;
+use Acre\Core\Registrant\RegistrantFinding;
 use Acre\Core\Title\BookFinding;
 use App\View\Words;
 use Illuminate\Console\Command;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Standings\MakeStandings;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -51,7 +51,7 @@ final class Generate extends Command
         FROM registered, placed, served
         SQL;
 
-    public function handle(TradeClock $clock, MakeStandings $standings, SayRegistrants $registrants): int
+    public function handle(TradeClock $clock, MakeStandings $standings, RecordRegistrants $registrants): int
     {
         $wanted = (int) $this->argument('names');
         DB::statement("INSERT INTO clients (name) SELECT 'Generated client ' || n FROM generate_series(1, ?::int) AS n ON CONFLICT DO NOTHING", [min(2_000, intdiv($wanted, 200))]);
@@ -75,7 +75,7 @@ final class Generate extends Command
     }
 
     /** Twenty names a registrant, whatever the size; one name in five hundred keeps its mailbox in itself, and three in a thousand guard each other. */
-    private function registrants(SayRegistrants $registrants, int $from, int $until, int $many): void
+    private function registrants(RecordRegistrants $registrants, int $from, int $until, int $many): void
     {
         $made = [];
         foreach (Row::all(DB::select("SELECT r.name_id, n.ascii, substr(r.reference, 6)::int AS n FROM registrations r JOIN names n ON n.id = r.name_id WHERE r.reference = ANY (SELECT 'made-' || n FROM generate_series(?::int, ?::int) AS n)", [$from, $until])) as $row) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Acre\Wire\Stamp\StampQuery;
-use App\Actions\Proofs\KeepHead;
+use App\Actions\Proofs\StoreHead;
 use Illuminate\Console\Command;
 use RuntimeException;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -17,7 +17,7 @@ final class Receipt extends Command
 
     protected $description = 'Print the head of the records, signed';
 
-    public function handle(KeepHead $head): int
+    public function handle(StoreHead $head): int
     {
         if ($this->option('stamp-request') === true) {
             $this->output->write(StampQuery::of(hash('sha256', (string) stream_get_contents(STDIN))), false, OutputInterface::OUTPUT_RAW);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Proofs\KeepHead;
+use App\Actions\Proofs\StoreHead;
 use App\Actions\Proofs\VerifyProofs;
 use App\Actions\Proofs\VerifyRecords;
 use Illuminate\Console\Command;
@@ -16,7 +16,7 @@ final class Verify extends Command
 
     protected $description = 'Walk the chain of proofs and say what was changed since';
 
-    public function handle(VerifyProofs $verify, VerifyRecords $records, KeepHead $kept): int
+    public function handle(VerifyProofs $verify, VerifyRecords $records, StoreHead $kept): int
     {
         $walked = $faults = 0;
         foreach ($verify->handle() as [$of, $fault]) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Gates\TakeMessages;
-use App\Actions\Gates\TellOrders;
+use App\Actions\Gates\ReceiveMessages;
+use App\Actions\Gates\SendOrders;
 use Illuminate\Console\Command;
 
 /** Tells an account's gate what waits to be told, and takes what waits there, here and now, as its job would. */
@@ -15,7 +15,7 @@ final class WorkGate extends Command
 
     protected $description = 'Tell one account’s registrar what was written down for it, and take its messages';
 
-    public function handle(TellOrders $tell, TakeMessages $take): int
+    public function handle(SendOrders $tell, ReceiveMessages $take): int
     {
         $account = (int) $this->argument('account');
         while ($tell->handle($account)) {

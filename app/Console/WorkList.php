@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\Imports\ReadImport;
-use App\Actions\Imports\TakeBackImport;
+use App\Actions\Imports\UndoImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Setbacks\SetAside;
 use App\Jobs\WorkImport;
@@ -18,7 +18,7 @@ final class WorkList extends Command
 
     protected $description = 'Read or write a list that is being brought in';
 
-    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back, SetAside $aside): int
+    public function handle(ReadImport $read, WriteImport $write, UndoImport $back, SetAside $aside): int
     {
         $list = $this->argument('list');
         (new WorkImport((int) $list))->handle($read, $write, $back, $aside);

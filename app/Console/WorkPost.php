@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Handover\GoOnAccepted;
+use App\Actions\Handover\ResumeAccepted;
+use App\Actions\Post\CollectReturned;
 use App\Actions\Post\SendLetters;
-use App\Actions\Post\TakeReturned;
-use App\Actions\Registrants\GoOnConfirmed;
+use App\Actions\Registrants\ResumeConfirmed;
 use Illuminate\Console\Command;
 
 /** Does here and now what the post's jobs would: letters go out, what came back is noted, what receivers accepted and registrants agreed to goes on. */
@@ -17,7 +17,7 @@ final class WorkPost extends Command
 
     protected $description = 'Send letters, take what came back, and let go on what receivers and registrants have agreed to';
 
-    public function handle(SendLetters $send, TakeReturned $returned, GoOnAccepted $accepted, GoOnConfirmed $confirmed): int
+    public function handle(SendLetters $send, CollectReturned $returned, ResumeAccepted $accepted, ResumeConfirmed $confirmed): int
     {
         $send->handle();
         $returned->handle();

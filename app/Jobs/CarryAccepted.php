@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Handover\GoOnAccepted;
+use App\Actions\Handover\ResumeAccepted;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
@@ -21,7 +21,7 @@ final class CarryAccepted implements ShouldQueue
     {
     }
 
-    public function handle(GoOnAccepted $goOn): void
+    public function handle(ResumeAccepted $goOn): void
     {
         $goOn->handle($this->docketId);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Registrants\GoOnConfirmed;
+use App\Actions\Registrants\ResumeConfirmed;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
@@ -21,7 +21,7 @@ final class CarryConfirmed implements ShouldQueue
     {
     }
 
-    public function handle(GoOnConfirmed $goOn): void
+    public function handle(ResumeConfirmed $goOn): void
     {
         $goOn->handle($this->confirmationId);
     }

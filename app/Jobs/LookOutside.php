@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Outside\LookAtMailboxes;
+use App\Actions\Outside\CheckMailboxes;
+use App\Actions\Outside\LeaseDue;
 use App\Actions\Outside\Observe;
-use App\Actions\Outside\TakeDue;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Connection;
@@ -27,7 +27,7 @@ final class LookOutside implements ShouldBeUniqueUntilProcessing, ShouldQueue
 
     public int $uniqueFor = 60;
 
-    public function handle(TakeDue $take, Observe $observe, LookAtMailboxes $mailboxes, Connection $database): void
+    public function handle(LeaseDue $take, Observe $observe, CheckMailboxes $mailboxes, Connection $database): void
     {
         if ($database->scalar('SELECT pg_try_advisory_lock(7305, 0)') !== true) {
             return;

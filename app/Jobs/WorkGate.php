@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Gates\TakeMessages;
-use App\Actions\Gates\TellOrders;
+use App\Actions\Gates\ReceiveMessages;
+use App\Actions\Gates\SendOrders;
 use App\Support\Row;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -32,7 +32,7 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
         return (string) $this->accountId;
     }
 
-    public function handle(TellOrders $tell, TakeMessages $take): void
+    public function handle(SendOrders $tell, ReceiveMessages $take): void
     {
         try {
             if ($tell->handle($this->accountId)) {

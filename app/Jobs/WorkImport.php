@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Imports\ReadImport;
-use App\Actions\Imports\TakeBackImport;
+use App\Actions\Imports\UndoImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Setbacks\SetAside;
 use App\Models\Import;
@@ -32,7 +32,7 @@ final class WorkImport implements ShouldQueue
     {
     }
 
-    public function handle(ReadImport $read, WriteImport $write, TakeBackImport $back, SetAside $aside): void
+    public function handle(ReadImport $read, WriteImport $write, UndoImport $back, SetAside $aside): void
     {
         $import = Import::query()->findOrFail($this->importId);
         // Lines are read and taken back in their order, by one; they are written by two.

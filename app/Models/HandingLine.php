@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Acre\Core\Contact\CustodyPart;
+use Acre\Core\Custody\CustodyPart;
 use Acre\Core\Time\Instant;
 use App\Models\Casts\AsInstant;
 use Illuminate\Database\Eloquent\Model;

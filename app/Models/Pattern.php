@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Acre\Core\Contact\Pattern as PatternValue;
+use Acre\Core\Disclosure\Pattern as PatternValue;
 use Illuminate\Database\Eloquent\Model;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Acre\Core\Contact\Pattern;
-use Acre\Core\Contact\Steps;
+use Acre\Core\Disclosure\Pattern;
+use Acre\Core\Disclosure\Steps;
 use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\HandoverTerms;

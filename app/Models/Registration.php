@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Acre\Core\Contact\Disclosure;
+use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;

@@ -6,7 +6,7 @@ namespace App\Providers;
 
 use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Imports\ReadImport;
-use App\Actions\Imports\TakeBackImport;
+use App\Actions\Imports\UndoImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Links\IssueLink;
 use App\Actions\Names\GatherNames;
@@ -54,7 +54,7 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->bind(EventMutex::class, ScheduleLock::class);
         $this->app->scoped(CurrentSheaf::class);
         $this->app->when(GatherNames::class)->needs('$limit')->giveConfig('house.selection_limit');
-        $this->app->when([ReadImport::class, WriteImport::class, TakeBackImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
+        $this->app->when([ReadImport::class, WriteImport::class, UndoImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
         $this->app->scoped(HouseSettings::class);
         $this->app->extend('translator', fn (Translator $translator, Application $app): Translator => new HouseTranslator($translator->getLoader(), $translator->getLocale(), fn (): HouseSettings => $app->make(HouseSettings::class)));
         $this->app->when(ReadImport::class)->needs('$currency')->give(fn (Application $app): string => $app->make(HouseSettings::class)->currency());

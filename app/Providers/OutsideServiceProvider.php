@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Actions\Imports\NamesBroughtIn;
+use App\Actions\Imports\ImportedNames;
 use App\Actions\Outside\IntroduceToWorld;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\PublicDirectories;
 use App\Outside\Dns\AskedServers;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\Exchange;
+use App\Outside\Post\BounceMailbox;
 use App\Outside\Post\ListedTransport;
 use App\Outside\Post\Post;
-use App\Outside\Post\Returns;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
-use App\Outside\Reach\Patience;
+use App\Outside\Reach\RateLimit;
 use App\Outside\Registrar\Gates;
 use App\Outside\World;
 use App\Queries\Outside\ReadPlan;
@@ -42,7 +42,7 @@ final class OutsideServiceProvider extends ServiceProvider
         $this->app->bind(Fetch::class, fn (Application $app): Fetch => new Fetch(
             $app->make(Hosts::class), $this->textOrNull('outside.authority'), config()->integer('outside.connect'), config()->integer('outside.answer'), config()->integer('outside.bytes'),
         ));
-        $this->app->when([Patience::class, ReadPlan::class])->needs('$aMinute')->giveConfig('outside.a_minute');
+        $this->app->when([RateLimit::class, ReadPlan::class])->needs('$aMinute')->giveConfig('outside.a_minute');
         $this->app->singleton(Directory::class, PublicDirectories::class);
         $this->app->when(PublicDirectories::class)->needs('$bootstrapAt')->give(fn (): ?string => $this->textOrNull('outside.bootstrap'));
         $this->app->when(PublicDirectories::class)->needs('$textServers')->giveConfig('outside.text');
@@ -55,7 +55,7 @@ final class OutsideServiceProvider extends ServiceProvider
         });
         $this->app->singleton(Gates::class, fn (Application $app): Gates => new Gates($app->make(Hosts::class), $app->make(Repository::class), $this->textOrNull('outside.authority'), config()->float('outside.gate_seconds')));
         $this->app->when(Post::class)->needs('$returnsTo')->give(fn (): ?string => $this->textOrNull('mail.returns.address'));
-        $this->app->bind(Returns::class, fn (Application $app): Returns => new Returns(
+        $this->app->bind(BounceMailbox::class, fn (Application $app): BounceMailbox => new BounceMailbox(
             $app->make(Hosts::class), $this->textOrNull('mail.returns.host'), (string) $this->textOrNull('mail.returns.user'), (string) $this->textOrNull('mail.returns.password'), $this->textOrNull('outside.authority'), config()->float('mail.mailers.listed.seconds'),
         ));
         $this->callAfterResolving('mail.manager', fn (MailManager $mail) => $mail->extend('listed', fn (): ListedTransport => new ListedTransport(
@@ -71,7 +71,7 @@ final class OutsideServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Event::listen(NamesBroughtIn::class, IntroduceToWorld::class);
+        Event::listen(ImportedNames::class, IntroduceToWorld::class);
     }
 
     private function textOrNull(string $key): ?string

@@ -13,10 +13,10 @@ use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\RecordRenewal;
 use App\Actions\Deeds\Deed;
-use App\Actions\Registrar\AskCode;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
-use App\Actions\Registrar\PutServersBack;
+use App\Actions\Registrar\RequestAuthCode;
+use App\Actions\Registrar\RestoreServers;
 use App\Queries\Names\CaseFile;
 use App\Support\TradeClock;
 
@@ -57,8 +57,8 @@ final readonly class CureInWords
             Cure::RenewFirst => self::deed(RecordRenewal::class, $name),
             Cure::SetLock => self::deed(ChangeLock::class, $name, ['lock' => 'on']),
             // Where a name goes by tag there is no code to ask for.
-            Cure::MoveRegistrar => $this->book->for($file->facts->name->suffix(), $this->clock->now())->movesBy->value === MovesBy::Code ? self::deed(AskCode::class, $name) : null,
-            Cure::ChangeServers => $finding->tag === RecordFinding::ServersChanged ? self::deed(PutServersBack::class, $name) : null,
+            Cure::MoveRegistrar => $this->book->for($file->facts->name->suffix(), $this->clock->now())->movesBy->value === MovesBy::Code ? self::deed(RequestAuthCode::class, $name) : null,
+            Cure::ChangeServers => $finding->tag === RecordFinding::ServersChanged ? self::deed(RestoreServers::class, $name) : null,
             Cure::SayWho => self::deed(ChangeRegistrant::class, $name),
             Cure::TellRegistrar => $file->guard === null ? null : self::deed(ChangeRegistrant::class, $name, ['contact' => (string) $file->guard->contact, 'correct' => '1']),
             Cure::CorrectContact, Cure::OtherMailbox => $file->guard === null ? self::deed(ChangeRegistrant::class, $name) : route('contacts.edit', $file->guard->contact),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Record;
 
-use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Time\Instant;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook;
 
-use Acre\Core\Contact\Side;
+use Acre\Core\Registrant\Side;
 
 /** Who must confirm that a name gets another registrant. */
 enum RegistrantConfirms: string

@@ -7,17 +7,17 @@ namespace Database\Seeders;
 use Acre\Core\Contact\Address;
 use Acre\Core\Contact\Contact as ContactValue;
 use Acre\Core\Contact\Country;
-use Acre\Core\Contact\CustodyPart;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Mailbox as MailboxValue;
 use Acre\Core\Contact\Phone;
+use Acre\Core\Custody\CustodyPart;
 use Acre\Core\Movement\Identifier;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Contacts\FindRings;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Contacts\SaveContact;
-use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Custody\GiveCustody;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
@@ -25,10 +25,10 @@ use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Names\WatchNames;
-use App\Actions\Outside\LookAtMailboxes;
+use App\Actions\Outside\CheckMailboxes;
 use App\Actions\Outside\Observe;
+use App\Actions\Post\CollectReturned;
 use App\Actions\Post\SendLetters;
-use App\Actions\Post\TakeReturned;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
 use App\Models\Account;
@@ -83,14 +83,14 @@ final class DemoSeeder extends Seeder
         private readonly World $world,
         private readonly Observe $observe,
         private readonly WatchNames $watch,
-        private readonly SayRegistrants $registrants,
+        private readonly RecordRegistrants $registrants,
         private readonly SaveContact $contact,
         private readonly FindRings $rings,
         private readonly GiveCustody $custody,
-        private readonly LookAtMailboxes $mailboxes,
+        private readonly CheckMailboxes $mailboxes,
         private readonly AskToVerify $ask,
         private readonly SendLetters $send,
-        private readonly TakeReturned $returned,
+        private readonly CollectReturned $returned,
     ) {
     }
 

@@ -7,7 +7,7 @@ namespace Tests\Faults;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Wire\Mail\MailLetter;
 use App\Actions\Books\ChangeIntent;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -320,7 +320,7 @@ final class KilledTest extends TestCase
         $house = $this->house();
         $trial = ++self::$works;
         $names = array_map(fn (int $one): Name => $house->name("fault-agree-{$trial}-{$one}.com"), range(1, $count));
-        app(SayRegistrants::class)->of(array_fill_keys(array_map(fn (Name $name): int => $name->id, $names), ['registrant' => "Bell {$trial}", 'mailbox' => "fault-prior-{$trial}@letters.example"]), 'typed', null);
+        app(RecordRegistrants::class)->of(array_fill_keys(array_map(fn (Name $name): int => $name->id, $names), ['registrant' => "Bell {$trial}", 'mailbox' => "fault-prior-{$trial}@letters.example"]), 'typed', null);
         $terms = ['agent' => 'prior'] + $house->anotherRegistrant($names[0], ['organisation' => "Peal {$trial}", 'mailbox' => "fault-new-{$trial}@letters.example"]);
         $docket = $this->settled('change_registrant', array_map(fn (Name $name): int => $name->id, array_slice($names, 1)), $terms);
         app(BeginDocketLines::class)->handle($docket->id);

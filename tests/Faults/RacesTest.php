@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Faults;
 
 use Acre\Core\Lifecycle\Intent;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -280,7 +280,7 @@ final class RacesTest extends TestCase
         $house = $this->house();
         $trial = ++self::$trials;
         $names = array_map(fn (int $one): Name => $house->name("race-{$trial}-{$one}.com"), range(1, 3));
-        app(SayRegistrants::class)->of(array_fill_keys(array_map(fn (Name $name): int => $name->id, $names), ['registrant' => "Bell {$trial}", 'mailbox' => "prior-{$trial}@letters.example"]), 'typed', null);
+        app(RecordRegistrants::class)->of(array_fill_keys(array_map(fn (Name $name): int => $name->id, $names), ['registrant' => "Bell {$trial}", 'mailbox' => "prior-{$trial}@letters.example"]), 'typed', null);
         $terms = ['agent' => 'nobody'] + $house->anotherRegistrant($names[0], ['organisation' => "Peal {$trial}", 'mailbox' => "new-{$trial}@letters.example"]);
         $docket = $this->settled('change_registrant', array_map(fn (Name $name): int => $name->id, array_slice($names, 1)), $terms);
         app(BeginDocketLines::class)->handle($docket->id);
@@ -297,7 +297,7 @@ final class RacesTest extends TestCase
     {
         $names = $this->names(6);
         // One of them guards the others: what is meant with it is to be known of them.
-        app(SayRegistrants::class)->of(array_fill_keys(array_slice($names, 1), ['registrant' => 'Bell', 'mailbox' => 'post@race-'.self::$trials.'-1.com']), 'typed', null);
+        app(RecordRegistrants::class)->of(array_fill_keys(array_slice($names, 1), ['registrant' => 'Bell', 'mailbox' => 'post@race-'.self::$trials.'-1.com']), 'typed', null);
         app(MakeStandings::class)->staleNames($names);
         $hand = ['save-client' => [$second, (string) $this->house()->foundry->id], 'save-name' => [$second, (string) $names[0]], 'standings' => [$second]][$second] ?? [];
 

@@ -6,14 +6,14 @@ use App\Actions\Clients\MergeClients;
 use App\Actions\Contacts\SaveContact;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
-use App\Actions\Gates\OrderEnded;
+use App\Actions\Gates\SettleOrders;
 use App\Actions\Handover\AskReceiver;
-use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Handover\ReceiverAnswers;
+use App\Actions\Handover\ResumeAccepted;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Names\ChangeFacts;
 use App\Actions\Outside\Observe;
-use App\Actions\Registrants\GoOnConfirmed;
+use App\Actions\Registrants\ResumeConfirmed;
 use App\Actions\Registrants\SideAnswers;
 use App\Actions\SaveRow;
 use App\Actions\Standings\MakeStandings;
@@ -43,11 +43,11 @@ $id = $ids[0] ?? 0;
 $by = fn (): User => User::query()->where('role', 'steward')->firstOrFail();
 $ended = function (OrderState $state) use ($ids): void {
     DB::transaction(function () use ($ids, $state): void {
-        $orders = app(OrderEnded::class)->locked($ids);
+        $orders = app(SettleOrders::class)->locked($ids);
         foreach ($orders as $order) {
             $order->update(['state' => $state, 'answer' => 'Said']);
         }
-        app(OrderEnded::class)->handle(array_values($orders));
+        app(SettleOrders::class)->handle(array_values($orders));
     });
 };
 match ($step) {
@@ -59,9 +59,9 @@ match ($step) {
     'refused-outside' => $ended(OrderState::Refused),
     'accept' => app(ReceiverAnswers::class)->accept($word, ['number' => $argv[3] ?? '', 'login' => $argv[4] ?? '']),
     'ask-again' => app(AskReceiver::class)->again($by(), Docket::query()->findOrFail($id)),
-    'carry-accepted' => app(GoOnAccepted::class)->handle($id),
+    'carry-accepted' => app(ResumeAccepted::class)->handle($id),
     'agree' => app(SideAnswers::class)->yes($word),
-    'carry-agreed' => app(GoOnConfirmed::class)->handle($id),
+    'carry-agreed' => app(ResumeConfirmed::class)->handle($id),
     'standings' => app(MakeStandings::class)->due(),
     'merge-clients' => app(MergeClients::class)->handle($by(), Client::query()->findOrFail($id), Client::query()->findOrFail($ids[1] ?? 0)),
     'save-client' => app(SaveRow::class)->handle($by(), $client = Client::query()->findOrFail($id), ['name' => $client->name.'!'], $client->version),

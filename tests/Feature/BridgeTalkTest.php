@@ -6,10 +6,10 @@ namespace Tests\Feature;
 
 use App\Models\Account;
 use App\Models\Secret;
+use App\Outside\Reach\FailureReason;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
-use App\Outside\Reach\Why;
 use App\Outside\Registrar\AnswerKind;
 use App\Outside\Registrar\BridgeRegistrar;
 use App\Outside\Registrar\GatePin;
@@ -93,13 +93,13 @@ final class BridgeTalkTest extends TestCase
     }
 
     /** @param  array{int, mixed}  $answer */
-    #[TestWith([[200, 'nonsense'], Why::Garbled])]
-    #[TestWith([[200, ['state' => 'perhaps']], Why::Garbled])]
-    #[TestWith([[200, ['state' => 7]], Why::Garbled])]
-    #[TestWith([[200, []], Why::Garbled])]
-    #[TestWith([[403, ''], Why::Refused])]
-    #[TestWith([[500, ''], Why::Refused])]
-    public function test_what_became_of_an_order_is_known_or_not_and_never_guessed(array $answer, Why $why): void
+    #[TestWith([[200, 'nonsense'], FailureReason::Garbled])]
+    #[TestWith([[200, ['state' => 'perhaps']], FailureReason::Garbled])]
+    #[TestWith([[200, ['state' => 7]], FailureReason::Garbled])]
+    #[TestWith([[200, []], FailureReason::Garbled])]
+    #[TestWith([[403, ''], FailureReason::Refused])]
+    #[TestWith([[500, ''], FailureReason::Refused])]
+    public function test_what_became_of_an_order_is_known_or_not_and_never_guessed(array $answer, FailureReason $why): void
     {
         $this->says(['/orders/roll-000000000001' => $answer]);
         try {

@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
-use App\Actions\Gates\TakeMessages;
-use App\Actions\Gates\TellOrders;
+use App\Actions\Gates\ReceiveMessages;
+use App\Actions\Gates\SendOrders;
 use App\Actions\Outside\Observe;
 use App\Models\Account;
 use App\Models\AuthCode;
@@ -101,7 +101,7 @@ final class BridgeTest extends TestCase
     private function again(): void
     {
         DB::update('UPDATE orders SET not_before = clock_timestamp()');
-        app(TellOrders::class)->handle($this->giver->id);
+        app(SendOrders::class)->handle($this->giver->id);
     }
 
     private function holder(Name $name): int
@@ -116,10 +116,10 @@ final class BridgeTest extends TestCase
         self::assertSame(OrderState::Pending, $this->order($name)->state);
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('sent by bridge');
         $this->world->play($name->ascii, 'accepts');
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([$this->receiver->id, DocketState::Closed], [$this->holder($name), $docket->refresh()->state]);
         self::assertSame(['hand_over 200'], $this->world->heard($this->giver->number));
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame(1, DB::table('gate_messages')->where('name_id', $name->id)->where('state', 'accepted')->count());
     }
 
@@ -152,7 +152,7 @@ final class BridgeTest extends TestCase
     {
         $this->house->skerry->update(['disclosure_steps' => [[], ['organisation', 'country']]]);
         $name = $this->registered();
-        app(SayRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+        app(RecordRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
         $terms = ['pattern' => 0, 'called' => 'the organisation', 'fields' => ['organisation', 'town', 'country'], 'consent' => ['words' => 'yes', 'on' => '2026-10-01']];
         $docket = $this->settled('change_disclosure', $name, $terms);
         self::assertSame([DocketState::Closed, ['organisation', 'country']], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->shown]);

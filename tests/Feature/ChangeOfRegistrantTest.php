@@ -9,7 +9,7 @@ use Acre\Wire\Mail\MailLetter;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Names\GatherNames;
-use App\Actions\Registrants\GoOnConfirmed;
+use App\Actions\Registrants\ResumeConfirmed;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Jobs\CarryConfirmed;
 use App\Models\Confirmation;
@@ -337,8 +337,8 @@ final class ChangeOfRegistrantTest extends TestCase
         }
         Queue::assertPushed(CarryConfirmed::class, 2);
         self::assertSame(0, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
-        app(GoOnConfirmed::class)->sweep();
-        app(GoOnConfirmed::class)->sweep();
+        app(ResumeConfirmed::class)->sweep();
+        app(ResumeConfirmed::class)->sweep();
         self::assertSame(1, app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')));
     }
 

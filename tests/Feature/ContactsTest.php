@@ -8,8 +8,8 @@ use Acre\Core\Contact\HolderKind;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
 use App\Actions\Contacts\FindRings;
-use App\Actions\Contacts\SayRegistrants;
-use App\Actions\Outside\LookAtMailboxes;
+use App\Actions\Contacts\RecordRegistrants;
+use App\Actions\Outside\CheckMailboxes;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Client;
 use App\Models\Contact;
@@ -169,7 +169,7 @@ final class ContactsTest extends TestCase
         $rings = array_map(fn (Name $name): bool => in_array('mailbox_ring', $this->marks($name), true), $names);
         self::assertSame(['one.com' => true, 'two.com' => true, 'three.com' => true, 'four.com' => false, 'five.com' => false], $rings);
         $this->actingAs($this->house->reader)->get('/names/two.com')->assertSee('3 names depend on each other’s mail');
-        app(SayRegistrants::class)->of([$names['two.com']->id => ['mailbox' => 'post@elsewhere.example']], 'typed', null);
+        app(RecordRegistrants::class)->of([$names['two.com']->id => ['mailbox' => 'post@elsewhere.example']], 'typed', null);
         self::assertSame(0, app(FindRings::class)->handle());
         app(MakeStandings::class)->due();
         self::assertNotContains('mailbox_ring', $this->marks($names['one.com']));
@@ -243,7 +243,7 @@ final class ContactsTest extends TestCase
         $takes = $this->house->name('bell.com', facts: $facts('takes.example'));
         $none = $this->house->name('peal.com', facts: $facts('nowhere-at-all.example'));
         $silent = $this->house->name('knell.com', facts: $facts('any.unknown-suffix'));
-        app(LookAtMailboxes::class)->some(10);
+        app(CheckMailboxes::class)->some(10);
         app(MakeStandings::class)->due();
         self::assertSame([[], ['takes_no_mail']], [$this->marks($takes), $this->marks($none)]);
         $this->actingAs($this->house->reader)->get('/contacts/'.$this->contactOf($takes)->id)->assertSee('its domain accepts e-mail, checked on');

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Name\DomainName;
+use App\Outside\Directory\DirectoryAnswer;
 use App\Outside\Directory\PublicDirectories;
-use App\Outside\Directory\Told;
+use App\Outside\Reach\FailureReason;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
-use App\Outside\Reach\Patience;
-use App\Outside\Reach\Why;
+use App\Outside\Reach\RateLimit;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Support\Facades\Cache;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -44,7 +44,7 @@ final class DirectoriesTest extends TestCase
         $here = "127.0.0.1:{$port}";
         $hosts = new Hosts(['bootstrap.example' => $here, 'rdap.harbour-registry.example' => $here, 'rdap.skerry.example' => $here, 'whois.trial.example' => "127.0.0.1:{$textPort}"]);
         Cache::flush();
-        $this->directories = new PublicDirectories(new Fetch($hosts, $authority, 2, 1, 20_000), $hosts, new Patience(Cache::store(), app(RateLimiter::class), 1_000), Cache::store(), 'https://'.self::BOOTSTRAP, ['tern' => 'whois.trial.example'], 1);
+        $this->directories = new PublicDirectories(new Fetch($hosts, $authority, 2, 1, 20_000), $hosts, new RateLimit(Cache::store(), app(RateLimiter::class), 1_000), Cache::store(), 'https://'.self::BOOTSTRAP, ['tern' => 'whois.trial.example'], 1);
         $this->says([self::BOOTSTRAP => [200, self::SERVICES]]);
     }
 
@@ -64,7 +64,7 @@ final class DirectoriesTest extends TestCase
         file_put_contents($this->script, json_encode(['https' => $this->https, 'text' => $text], JSON_THROW_ON_ERROR));
     }
 
-    private function ask(string $name = 'bell.com'): Told
+    private function ask(string $name = 'bell.com'): DirectoryAnswer
     {
         return $this->directories->ask(DomainName::of($name))[0];
     }
@@ -107,7 +107,7 @@ final class DirectoriesTest extends TestCase
     {
         $this->says([self::DOMAIN => [302, '', $location === null ? [] : ['Location' => $location]]]);
         $told = $this->ask();
-        self::assertSame([Why::Elsewhere, null, 'https://'.self::DOMAIN], [$told->why, $told->record, $told->from]);
+        self::assertSame([FailureReason::Elsewhere, null, 'https://'.self::DOMAIN], [$told->why, $told->record, $told->from]);
         self::assertStringContainsString('not followed', (string) $told->reason);
         self::assertSame([self::DOMAIN], $this->asked());
     }
@@ -115,7 +115,7 @@ final class DirectoriesTest extends TestCase
     public function test_sent_round_in_a_circle_it_ends(): void
     {
         $this->says([self::DOMAIN => [302, '', ['Location' => 'https://rdap.skerry.example/a']], 'rdap.skerry.example/a' => [302, '', ['Location' => 'https://'.self::DOMAIN]]]);
-        self::assertSame(Why::Elsewhere, $this->ask()->why);
+        self::assertSame(FailureReason::Elsewhere, $this->ask()->why);
         self::assertCount(4, $this->asked());
     }
 
@@ -126,12 +126,12 @@ final class DirectoriesTest extends TestCase
             Cache::flush();
             $this->says([self::DOMAIN => [429, '', ['Retry-After' => (string) $after]]]);
             $told = $this->ask();
-            self::assertSame(Why::TooOften, $told->why);
+            self::assertSame(FailureReason::TooOften, $told->why);
             self::assertEqualsWithDelta($wait, $told->wait, 5, (string) $after);
             self::assertSame([self::DOMAIN], $this->asked());
             $this->says([self::DOMAIN => [200, self::domain()]]);
             if ($wait > 5) {
-                self::assertSame([Why::TooOften, []], [$this->ask()->why, $this->asked()], 'nobody asks meanwhile');
+                self::assertSame([FailureReason::TooOften, []], [$this->ask()->why, $this->asked()], 'nobody asks meanwhile');
             }
         }
         Cache::flush();
@@ -151,15 +151,15 @@ final class DirectoriesTest extends TestCase
 
     /** @param  array{int, mixed}  $answer */
     #[TestWith([[404, ''], null, true])]
-    #[TestWith([[500, 'oops'], Why::Refused, false])]
-    #[TestWith([[403, '{"errorCode": 403}'], Why::Refused, false])]
-    #[TestWith([[200, '{"errorCode": 400, "title": "No", "description": ["Not today."]}'], Why::Refused, false])]
-    #[TestWith([[200, ''], Why::Garbled, false])]
-    #[TestWith([[200, '<html>'], Why::Garbled, false])]
-    #[TestWith([[200, '[]'], Why::Garbled, false])]
-    #[TestWith([[200, '{"objectClassName": "entity", "handle": "X"}'], Why::Garbled, false])]
-    #[TestWith([[200, '{"objectClassName": "domain", "ldhName": "other.com"}'], Why::Garbled, false])]
-    public function test_what_is_no_record_is_said_to_be_none(array $answer, ?Why $why, bool $isAnswer): void
+    #[TestWith([[500, 'oops'], FailureReason::Refused, false])]
+    #[TestWith([[403, '{"errorCode": 403}'], FailureReason::Refused, false])]
+    #[TestWith([[200, '{"errorCode": 400, "title": "No", "description": ["Not today."]}'], FailureReason::Refused, false])]
+    #[TestWith([[200, ''], FailureReason::Garbled, false])]
+    #[TestWith([[200, '<html>'], FailureReason::Garbled, false])]
+    #[TestWith([[200, '[]'], FailureReason::Garbled, false])]
+    #[TestWith([[200, '{"objectClassName": "entity", "handle": "X"}'], FailureReason::Garbled, false])]
+    #[TestWith([[200, '{"objectClassName": "domain", "ldhName": "other.com"}'], FailureReason::Garbled, false])]
+    public function test_what_is_no_record_is_said_to_be_none(array $answer, ?FailureReason $why, bool $isAnswer): void
     {
         $this->says([self::DOMAIN => $answer]);
         $told = $this->ask();
@@ -169,9 +169,9 @@ final class DirectoriesTest extends TestCase
     public function test_longer_than_is_read_or_deeper_than_is_read_is_refused(): void
     {
         $this->says([self::DOMAIN => [200, str_repeat(' ', 20_001)]]);
-        self::assertSame(Why::TooLong, $this->ask()->why);
+        self::assertSame(FailureReason::TooLong, $this->ask()->why);
         $this->says([self::DOMAIN => [200, '{"objectClassName": "domain", "ldhName": "bell.com", "entities": '.str_repeat('[', 500).str_repeat(']', 500).'}']]);
-        self::assertSame(Why::Garbled, $this->ask()->why);
+        self::assertSame(FailureReason::Garbled, $this->ask()->why);
     }
 
     /** RFC 9224: without the list of directories nobody is asked, and with a new one the new one is. */
@@ -188,13 +188,13 @@ final class DirectoriesTest extends TestCase
         // It is kept for a day.
         $this->says([self::BOOTSTRAP => [404, '']]);
         self::assertTrue($this->ask()->isAnswer);
-        self::assertSame(Why::NotListed, $this->ask('bell.org')->why, 'nobody answers for that suffix');
+        self::assertSame(FailureReason::NotListed, $this->ask('bell.org')->why, 'nobody answers for that suffix');
     }
 
     /** RFC 3912 */
     public function test_a_text_is_read_or_said_not_to_be_one(): void
     {
-        $say = function (?string $text): Told {
+        $say = function (?string $text): DirectoryAnswer {
             $this->says([], ['bell.tern' => $text]);
 
             return $this->ask('bell.tern');
@@ -202,10 +202,10 @@ final class DirectoriesTest extends TestCase
         $told = $say("Domain: bell.tern\nStatus: connect\nChanged: 2026-09-01\n");
         self::assertSame(['whois.trial.example, port 43', '2026-09-01'], [$told->from, $told->record?->changed?->iso()]);
         self::assertSame([true, null], [$say("% No match\n")->isAnswer, $say('')->record]);
-        self::assertSame(Why::Garbled, $say("Domain: other.tern\nStatus: connect\n")->why);
-        self::assertSame(Why::Garbled, $say(str_repeat("Remark: x\n", 200_000))->why);
-        self::assertSame(Why::Silent, $say(null)->why);
+        self::assertSame(FailureReason::Garbled, $say("Domain: other.tern\nStatus: connect\n")->why);
+        self::assertSame(FailureReason::Garbled, $say(str_repeat("Remark: x\n", 200_000))->why);
+        self::assertSame(FailureReason::Silent, $say(null)->why);
         $this->stopped();
-        self::assertSame(Why::Silent, $this->ask('bell.tern')->why);
+        self::assertSame(FailureReason::Silent, $this->ask('bell.tern')->why);
     }
 }

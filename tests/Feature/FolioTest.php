@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Models\Contact;
 use App\Models\Price;
 use App\Models\Registration;
@@ -76,7 +76,7 @@ final class FolioTest extends TestCase
         $name = $this->house->name('bell.com', facts: ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example'], since: '2025-03-03');
         DB::update("UPDATE holdings SET span = '[2025-03-03,2026-10-06 09:00+00)' WHERE name_id = ?", [$name->id]);
         DB::insert("INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT name_id, registration_id, ?, client_id, '[2026-10-06 09:00+00,)' FROM holdings WHERE name_id = ?", [$this->house->theirs->id, $name->id]);
-        app(SayRegistrants::class)->of([$name->id => ['registrant' => 'Peal Trust', 'mailbox' => 'desk@peal.example']], 'typed', null);
+        app(RecordRegistrants::class)->of([$name->id => ['registrant' => 'Peal Trust', 'mailbox' => 'desk@peal.example']], 'typed', null);
         DB::update("UPDATE contact_versions SET span = '[2020-01-01,)'");
         DB::insert("INSERT INTO roles (name_id, registration_id, contact_id, role, span) SELECT r.name_id, r.id, v.contact_id, 'registrant', '[2020-01-01,2026-10-06 09:00+00)' FROM contact_versions v, registrations r WHERE v.called = 'Bell Foundry' AND r.name_id = ?", [$name->id]);
         $this->actingAs($this->house->reader)->get('/names/bell.com?on=2026-10-06')->assertSeeInOrder(['On 6 Oct 2026', 'Skerry Registrations 40718', 'then Skerry Registrations 51877', 'Registrant:', 'Bell Foundry', 'Peal Trust']);

@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppNamespace;
+use App\Outside\Reach\FailureReason;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
-use App\Outside\Reach\Why;
 use App\Outside\Registrar\Gate;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -49,7 +49,7 @@ final class GateTalkTest extends TestCase
     }
 
     /** @param  callable(): mixed  $do */
-    private static function why(callable $do): ?Why
+    private static function why(callable $do): ?FailureReason
     {
         try {
             $do();
@@ -89,27 +89,27 @@ final class GateTalkTest extends TestCase
      *
      * @param  list<string>  $said
      */
-    #[TestWith([['close'], Why::Silent])]
-    #[TestWith([[], Why::Silent])]
-    #[TestWith([['<epp>no'], Why::Garbled])]
-    #[TestWith([['<other/>'], Why::Garbled])]
-    #[TestWith([['bytes 00000002'], Why::Garbled])]
-    #[TestWith([['bytes 7f000000'], Why::Garbled])]
-    #[TestWith([['bytes 000010003c657070', 'close'], Why::Silent])]
-    #[TestWith([['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1999"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>'], Why::Garbled])]
-    #[TestWith([['<!DOCTYPE epp [<!ENTITY x "y">]><epp>&x;</epp>'], Why::Garbled])]
-    public function test_what_is_no_answer_ends_the_session(array $said, Why $why): void
+    #[TestWith([['close'], FailureReason::Silent])]
+    #[TestWith([[], FailureReason::Silent])]
+    #[TestWith([['<epp>no'], FailureReason::Garbled])]
+    #[TestWith([['<other/>'], FailureReason::Garbled])]
+    #[TestWith([['bytes 00000002'], FailureReason::Garbled])]
+    #[TestWith([['bytes 7f000000'], FailureReason::Garbled])]
+    #[TestWith([['bytes 000010003c657070', 'close'], FailureReason::Silent])]
+    #[TestWith([['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1999"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>'], FailureReason::Garbled])]
+    #[TestWith([['<!DOCTYPE epp [<!ENTITY x "y">]><epp>&x;</epp>'], FailureReason::Garbled])]
+    public function test_what_is_no_answer_ends_the_session(array $said, FailureReason $why): void
     {
         $gate = $this->open($said);
         self::assertSame($why, self::why(fn () => $gate->command(new DomainInfo('bell.com'), 'ABC-1')));
         self::assertFalse($gate->isOpen());
-        self::assertSame(Why::Silent, self::why(fn () => $gate->command(new DomainInfo('bell.com'), 'ABC-2')));
+        self::assertSame(FailureReason::Silent, self::why(fn () => $gate->command(new DomainInfo('bell.com'), 'ABC-2')));
     }
 
     public function test_answers_of_others_without_end_are_not_waited_through(): void
     {
         $gate = $this->open(array_fill(0, 20, self::answer(1000, 'ABC-0')));
-        self::assertSame(Why::Garbled, self::why(fn () => $gate->command(new DomainInfo('bell.com'), 'ABC-1')));
+        self::assertSame(FailureReason::Garbled, self::why(fn () => $gate->command(new DomainInfo('bell.com'), 'ABC-1')));
     }
 
     /** RFC 5730 §3: with 1500 and 25xx the server closes. */
@@ -142,14 +142,14 @@ final class GateTalkTest extends TestCase
         $login = json_decode(explode("\n", (string) $this->server?->getOutput())[1] ?? '');
         self::assertIsString($login);
         self::assertStringContainsString('<clID>CLIENT</clID><pw>seven gulls</pw><options><version>1.0</version><lang>en</lang></options><svcs><objURI>urn:ietf:params:xml:ns:domain-1.0</objURI><svcExtension><extURI>'.EppNamespace::Account->value.'</extURI></svcExtension></svcs>', $login);
-        self::assertSame(Why::Garbled, self::why(fn () => $this->gate([[self::greeting(['urn:other'])], [self::answer()]])), 'who keeps no names is no gate of ours');
+        self::assertSame(FailureReason::Garbled, self::why(fn () => $this->gate([[self::greeting(['urn:other'])], [self::answer()]])), 'who keeps no names is no gate of ours');
     }
 
     /** @param  list<list<string>>  $turns */
-    #[TestWith([[['close']], Why::Silent])]
-    #[TestWith([[[]], Why::Silent])]
-    #[TestWith([[['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1000"><msg>Hello</msg></result><trID><svTRID>S</svTRID></trID></response></epp>']], Why::Garbled])]
-    public function test_without_a_greeting_nobody_logs_in(array $turns, Why $why): void
+    #[TestWith([[['close']], FailureReason::Silent])]
+    #[TestWith([[[]], FailureReason::Silent])]
+    #[TestWith([[['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1000"><msg>Hello</msg></result><trID><svTRID>S</svTRID></trID></response></epp>']], FailureReason::Garbled])]
+    public function test_without_a_greeting_nobody_logs_in(array $turns, FailureReason $why): void
     {
         self::assertSame($why, self::why(fn () => $this->gate($turns)));
     }
@@ -160,7 +160,7 @@ final class GateTalkTest extends TestCase
             $this->gate([[self::greeting()], [self::answer(2200, words: 'Not you')]]);
             self::fail('It is in.');
         } catch (NotReached $e) {
-            self::assertSame(Why::Refused, $e->why);
+            self::assertSame(FailureReason::Refused, $e->why);
             self::assertStringContainsString('2200. Not you', $e->getMessage());
         }
     }

@@ -14,13 +14,13 @@ use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Xml\XmlNode;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
-use App\Actions\Gates\TakeMessages;
-use App\Actions\Gates\TellOrders;
+use App\Actions\Gates\ReceiveMessages;
+use App\Actions\Gates\SendOrders;
 use App\Actions\Names\GatherNames;
 use App\Actions\Outside\Observe;
 use App\Models\Account;
@@ -148,7 +148,7 @@ final class GateTest extends TestCase
     {
         DB::update('UPDATE orders SET not_before = clock_timestamp()');
         Cache::flush();
-        app(TellOrders::class)->handle($this->giver->id);
+        app(SendOrders::class)->handle($this->giver->id);
     }
 
     /** @return list<string> what the gate had from this account, verb by verb with its code */
@@ -164,11 +164,11 @@ final class GateTest extends TestCase
         self::assertSame([OrderState::Pending, OrderState::Pending], array_map(fn (Name $name): OrderState => $this->order($name)->state, $names));
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertOk()->assertSee('sent by wire')->assertSee('the receiver must accept')->assertDontSee('Mark as done');
         $this->world->play($names[0]->ascii, 'accepts');
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([LineState::Done, LineState::Begun], $docket->lines()->orderBy('position')->pluck('state')->all());
         self::assertSame($this->receiver->id, Holding::query()->where('name_id', $names[0]->id)->whereRaw('upper_inf(span)')->value('account_id'));
         $this->world->play($names[1]->ascii, 'refuses');
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([LineState::Done, LineState::Refused], $docket->lines()->orderBy('position')->pluck('state')->all());
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertNotNull($docket->proof);
@@ -186,7 +186,7 @@ final class GateTest extends TestCase
         app(TradeClock::class)->set($settled->plusDays(1));
         Holding::query()->where('name_id', $names[1]->id)->sole()->update(['span' => Span::since($settled->plusDays(1))]);
         app(TradeClock::class)->set($settled->plusDays(2));
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         $said = Row::of(DB::table('gate_messages')->where('name_id', $names[0]->id)->first())->instant('said_at') ?? self::fail('It says no time.');
         $done = $docket->lines()->orderBy('name_id')->get()->map(fn (DocketLine $line): Instant => $line->done_on ?? self::fail('It is not done.'))->all();
         self::assertEquals(Instant::latest($settled, $said), $done[0]);
@@ -288,7 +288,7 @@ final class GateTest extends TestCase
         $handOver = $deed === 'hand_over' ? $this->house->terms($this->receiver)->pack() : [];
         $terms = $terms === null ? array_filter($this->house->anotherRegistrant(Name::query()->findOrFail($ids[0])) + $handOver, is_string(...), ARRAY_FILTER_USE_KEY) : $terms + $handOver;
         foreach ($ids as $id) {
-            app(SayRegistrants::class)->of([$id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+            app(RecordRegistrants::class)->of([$id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
         }
         $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), $deed, $ids, $terms, $ids);
         app(SettleDocket::class)->handle($this->house->steward, $docket);
@@ -320,7 +320,7 @@ final class GateTest extends TestCase
         } else {
             $this->world->play($name->ascii, $end);
             Cache::flush();
-            app(TakeMessages::class)->handle($this->giver->id);
+            app(ReceiveMessages::class)->handle($this->giver->id);
         }
         if ($end !== 'accepts') {
             self::assertSame([$name->unicode], $owed(), 'to be sent');
@@ -352,7 +352,7 @@ final class GateTest extends TestCase
         self::assertSame([[OrderKind::Registrant, OrderState::Done], [OrderKind::HandOver, OrderState::Pending]], Order::query()->where('name_id', $name->id)->orderBy('id')->get()->map(fn (Order $order): array => [$order->kind, $order->state])->all());
         self::assertSame('Wickerby Bell Foundry', Registrant::query()->findOrFail($name->id)->called, 'our books change with the whole');
         $this->world->play($name->ascii, 'accepts');
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([LineState::Done, 'Peal Trust'], [$docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called]);
         // What the registrar won't write down ends it, and nothing is offered.
         $other = $this->registered();
@@ -448,8 +448,8 @@ final class GateTest extends TestCase
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->refresh()->state, $docket->lines()->firstOrFail()->state]);
 
         $this->world->play($name->ascii, $part);
-        app(TakeMessages::class)->handle($this->giver->id);
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([$after, $after === LineState::Done ? OrderState::Done : OrderState::Refused], [$docket->lines()->firstOrFail()->state, $order->refresh()->state]);
         self::assertStringContainsString($said, (string) $order->answer);
         self::assertSame(1, DB::table('gate_messages')->where('kind', 'action')->where('transaction', $order->transaction)->count());
@@ -462,7 +462,7 @@ final class GateTest extends TestCase
         $docket = $this->handOver(...$names);
         $states = fn (): array => array_count_values(array_map(fn (Name $name): string => $this->order($name)->state->value, $names));
         self::assertSame(['pending' => 3, 'waiting' => 2], $states());
-        app(TellOrders::class)->handle($this->giver->id);
+        app(SendOrders::class)->handle($this->giver->id);
         self::assertSame(2, Order::query()->where('account_id', $this->giver->id)->where('state', OrderState::Waiting)->count());
         // Its page goes on by itself as long as something is left to tell.
         $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('2 orders are still to be sent to their registrars.')->assertSee('data-waiting', false);
@@ -504,7 +504,7 @@ final class GateTest extends TestCase
         $this->world->play($name->ascii, 'accepts');
         $this->again();
         self::assertSame([OrderState::Done, LineState::Done], [$this->order($name)->state, $docket->lines()->firstOrFail()->state]);
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame(1, Holding::query()->where('name_id', $name->id)->where('account_id', $this->receiver->id)->count(), 'its message changes nothing more');
     }
 
@@ -542,10 +542,10 @@ final class GateTest extends TestCase
         $this->world->play($name->ascii, 'accepts');
         // The acknowledgement is carried out, and its answer lost; then the asking before it.
         $this->world->weather('the connection closes before the answer', 1);
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         Cache::flush();
-        app(TakeMessages::class)->handle($this->giver->id);
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame(1, DB::table('gate_messages')->where('account_id', $this->giver->id)->where('name_id', $name->id)->count());
         self::assertSame(LineState::Done, $docket->lines()->firstOrFail()->state);
     }
@@ -577,7 +577,7 @@ final class GateTest extends TestCase
         $name = $this->registered();
         $this->handOver($name);
         $this->world->play($name->ascii, 'accepts');
-        app(TakeMessages::class)->handle($this->giver->id);
+        app(ReceiveMessages::class)->handle($this->giver->id);
         $secret = Secret::query()->findOrFail($this->giver->gate_secret_id)->value;
         self::assertStringStartsWith('canary sings', $secret);
         foreach (DB::select("SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tablename NOT LIKE 'log\\_%'") as $table) {

@@ -8,8 +8,8 @@ use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
+use App\Actions\Gates\SendOrders;
 use App\Actions\Gates\SetGatePassword;
-use App\Actions\Gates\TellOrders;
 use App\Actions\SaveRow;
 use App\Models\Account;
 use App\Models\Contact;
@@ -19,10 +19,10 @@ use App\Models\Order;
 use App\Models\OrderState;
 use App\Models\Registrant;
 use App\Models\Registrar;
+use App\Outside\Reach\FailureReason;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
 use App\Outside\Reach\TlsSocket;
-use App\Outside\Reach\Why;
 use App\Outside\Registrar\BridgeRegistrar;
 use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
@@ -189,7 +189,7 @@ final class GuardedTest extends TestCase
                 self::assertStringContainsString('before somebody confirms it', $e->getMessage());
             }
         }
-        app(TellOrders::class)->handle($account->id);
+        app(SendOrders::class)->handle($account->id);
         self::assertSame([OrderState::Waiting, 0], [Order::query()->sole()->state, Order::query()->sole()->attempts]);
         $page = "/accounts/{$account->id}";
         $this->actingAs($this->house->clerk)->get($page)->assertSee('No orders are sent')->assertSee('A Steward or an Owner must confirm')->assertSee('One order is waiting for that');
@@ -238,7 +238,7 @@ final class GuardedTest extends TestCase
             $open(base64_encode(str_repeat('x', 32)));
             self::fail('It was let pass.');
         } catch (NotReached $e) {
-            self::assertSame(Why::Certificate, $e->why);
+            self::assertSame(FailureReason::Certificate, $e->why);
         }
     }
 

@@ -13,8 +13,8 @@ use Acre\Core\Contact\Phone;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Contacts\SaveContact;
-use App\Actions\Contacts\SayRegistrants;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
@@ -86,7 +86,7 @@ final class House
         Holding::query()->create([
             'name_id' => $row->id, 'registration_id' => $registration->id, 'account_id' => ($account ?? $this->ours)->id, 'client_id' => ($client ?? $this->foundry)->id, 'span' => Span::since(Instant::of($since)),
         ]);
-        app(SayRegistrants::class)->of([$row->id => array_intersect_key($facts, ['registrant' => 1, 'mailbox' => 1])], 'typed', null);
+        app(RecordRegistrants::class)->of([$row->id => array_intersect_key($facts, ['registrant' => 1, 'mailbox' => 1])], 'typed', null);
         app(MakeStandings::class)->of([$row->id]);
 
         return $row;
@@ -115,7 +115,7 @@ final class House
      */
     public function anotherRegistrant(Name $name, ?array $is = null): array
     {
-        app(SayRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+        app(RecordRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
         $address = Address::of(['Upper Wick 4'], 'Wickerby', null, 'WS1 4AB', Country::of('GB'));
         $value = Contact::of(HolderKind::Organisation, is_string($is['organisation'] ?? null) ? $is['organisation'] : 'Peal Trust', $is === null ? 'Zoë Peal' : null, $is === null ? $address : null, $is === null ? Phone::of('+44 20 7946 0123') : null, Mailbox::tryOf(is_string($is['mailbox'] ?? null) ? $is['mailbox'] : 'desk@peal.example'));
         $contact = app(SaveContact::class)->create($this->steward, $value, null, 'typed');

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
-use App\Actions\Imports\TakeBackImport;
+use App\Actions\Imports\UndoImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Names\GiveWords;
 use App\Jobs\WorkImport;
@@ -351,13 +351,13 @@ final class ImportTest extends TestCase
             }
         });
         try {
-            app(TakeBackImport::class)->handle($import);
+            app(UndoImport::class)->handle($import);
             self::fail('It was not killed.');
         } catch (RuntimeException $e) {
             self::assertSame('killed', $e->getMessage());
         }
         self::assertSame([15, 15, 15], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count()]);
-        app(TakeBackImport::class)->handle($import->fresh() ?? $import);
+        app(UndoImport::class)->handle($import->fresh() ?? $import);
         self::assertSame([0, 0, 0, 0], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written]);
         self::assertSame(1, DB::table('import_rows')->where('verdict', 'refused')->count());
     }
@@ -367,7 +367,7 @@ final class ImportTest extends TestCase
         $import = $this->bring("name,ends\nbell.com,2027-11-02\npeal.org,2027-11-02\n");
         $import->update(['state' => ImportState::Undoing]);
         Registration::query()->whereRelation('name', 'ascii', 'bell.com')->increment('version');
-        app(TakeBackImport::class)->handle($import);
+        app(UndoImport::class)->handle($import);
         self::assertSame(['bell.com'], Name::query()->pluck('ascii')->all());
         $this->actingAs($this->house->clerk)->get("/bring-in/{$import->id}")->assertSee('One name was changed while the import was undone');
     }

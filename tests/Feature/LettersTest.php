@@ -10,11 +10,11 @@ use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
-use App\Actions\Handover\GoOnAccepted;
 use App\Actions\Handover\HandoverTermsChosen;
+use App\Actions\Handover\ResumeAccepted;
 use App\Actions\Links\OpenLink;
+use App\Actions\Post\CollectReturned;
 use App\Actions\Post\SendLetters;
-use App\Actions\Post\TakeReturned;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Jobs\CarryAccepted;
 use App\Models\Acceptance;
@@ -173,7 +173,7 @@ final class LettersTest extends TestCase
         Queue::assertPushed(CarryAccepted::class, 1);
         self::assertSame(130, DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->count(), 'the page waits for none of them');
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertDontSee('what to do at Skerry Registrations');
-        app(GoOnAccepted::class)->sweep();
+        app(ResumeAccepted::class)->sweep();
         self::assertSame(130, DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Refused)->where('reason', 'The receiver refused it')->count());
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
     }
@@ -256,7 +256,7 @@ final class LettersTest extends TestCase
         $this->world->mailbox((string) $this->receiver->mailbox, 'bounces');
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Sent, $this->letter()->state);
-        app(TakeReturned::class)->handle();
+        app(CollectReturned::class)->handle();
         self::assertSame([LetterState::Returned, '552 5.2.2 The mailbox is full'], [$this->letter()->state, $this->letter()->answer]);
         self::assertSame([], $this->world->letters('returns@harrow-tern.example'), 'what was kept is removed there');
         $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('came back')->assertSee('The mailbox is full');

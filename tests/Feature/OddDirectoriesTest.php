@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use Acre\Core\Record\Field;
 use Acre\Core\Time\Instant;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
+use App\Actions\Outside\LeaseDue;
 use App\Actions\Outside\Observe;
-use App\Actions\Outside\TakeDue;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Drift;
 use App\Models\Setback;
@@ -201,7 +201,7 @@ final class OddDirectoriesTest extends TestCase
     public function test_a_holder_who_was_ours_and_is_another_is_an_alarm(): void
     {
         $ids = $this->names(2);
-        app(SayRegistrants::class)->of(array_fill_keys($ids, ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']), 'typed', null);
+        app(RecordRegistrants::class)->of(array_fill_keys($ids, ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']), 'typed', null);
         $of = fn (string $who): array => ['entities' => [['objectClassName' => 'entity', 'roles' => ['registrant'], 'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['fn', [], 'text', $who]]]]]];
         $this->domain('bell-1.com', $of('Bell Foundry'));
         $this->domain('bell-2.com', $of('Somebody Else'));
@@ -254,7 +254,7 @@ final class OddDirectoriesTest extends TestCase
     {
         $ids = [...$this->names(1), ...$this->names(6, 'org')];
         DB::table('observing')->whereIn('name_id', $ids)->update(['due_at' => '-infinity']);
-        $take = app(TakeDue::class);
+        $take = app(LeaseDue::class);
         $taken = $take->handle(50);
         self::assertEqualsCanonicalizing($ids, $taken);
         sort($taken);

@@ -8,9 +8,9 @@ use Acre\Wire\Epp\EppNamespace;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
+use App\Actions\Gates\ReceiveMessages;
+use App\Actions\Gates\SendOrders;
 use App\Actions\Gates\SetGatePassword;
-use App\Actions\Gates\TakeMessages;
-use App\Actions\Gates\TellOrders;
 use App\Jobs\WorkGate;
 use App\Models\LineState;
 use App\Models\Name;
@@ -115,7 +115,7 @@ final class OddGateTest extends TestCase
     private function tell(): void
     {
         Cache::flush();
-        while (app(TellOrders::class)->handle($this->house->ours->id)) {
+        while (app(SendOrders::class)->handle($this->house->ours->id)) {
             continue;
         }
     }
@@ -295,7 +295,7 @@ final class OddGateTest extends TestCase
             self::waiting(str_repeat('6', 2_000)),
             self::waiting('7', "<domain:trnData {$domain}><domain:name>bell.com</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>OTHER</domain:reID><domain:reDate>0000-01-01T00:00:00Z</domain:reDate><domain:acID>SKERRY</domain:acID></domain:trnData>", date: '0000-01-01T00:00:00Z'),
         ]);
-        app(TakeMessages::class)->handle($this->house->ours->id);
+        app(ReceiveMessages::class)->handle($this->house->ours->id);
         self::assertSame(['1 bell.com - applied', '2 bell.com - applied', '3 - - applied', '4 bell.com - applied', '5 - - applied', hash('sha256', str_repeat('6', 2_000)).' - - applied', '7 bell.com transfer applied'], $this->kept());
         self::assertSame('two lines', Row::of(DB::table('gate_messages')->where('message', '5')->first())->text('text'));
         self::assertSame('-infinity', DB::table('observing')->where('name_id', $name->id)->value('due_at'), 'whatever is said of a name, its record is looked at');
@@ -315,12 +315,12 @@ final class OddGateTest extends TestCase
         });
         $transfer = fn (string $name): string => '<domain:trnData '.self::DOMAIN."><domain:name>{$name}</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>OTHER</domain:reID><domain:reDate>2026-10-06T08:00:00Z</domain:reDate><domain:acID>SKERRY</domain:acID></domain:trnData>";
         $this->says(queue: [self::waiting('1', $transfer('bell.com')), self::waiting('2', $transfer('quay.com'))]);
-        app(TakeMessages::class)->handle($this->house->ours->id);
+        app(ReceiveMessages::class)->handle($this->house->ours->id);
         self::assertSame(['1 bell.com transfer waits', '2 quay.com transfer applied'], $this->kept());
         self::assertSame(['one message of the registrar could not be used'], $this->rounds());
         $odd = [];
         $this->timePasses();
-        app(TakeMessages::class)->handle($this->house->ours->id);
+        app(ReceiveMessages::class)->handle($this->house->ours->id);
         self::assertSame(['1 bell.com transfer applied', '2 quay.com transfer applied'], $this->kept());
         self::assertSame([], $this->rounds());
     }
@@ -329,7 +329,7 @@ final class OddGateTest extends TestCase
     public function test_a_message_that_is_never_let_go_ends_the_round(): void
     {
         $this->says(['poll' => [str_replace('{count}', '1', self::waiting('9'))]]);
-        app(TakeMessages::class)->handle($this->house->ours->id);
+        app(ReceiveMessages::class)->handle($this->house->ours->id);
         self::assertSame(['9 - - applied'], $this->kept());
         self::assertSame(2, substr_count((string) $this->server?->getOutput(), 'op=\"req\"'));
     }

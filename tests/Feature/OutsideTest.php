@@ -23,9 +23,9 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use Acre\Wire\Whois\WhoisText;
 use App\Actions\Outside\FollowWorld;
+use App\Actions\Outside\LeaseDue;
 use App\Actions\Outside\Observe;
-use App\Actions\Outside\TakeDue;
-use App\Actions\Outside\TellAlarms;
+use App\Actions\Outside\SendAlarms;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\AskOutside;
 use App\Jobs\LookOutside;
@@ -38,11 +38,11 @@ use App\Models\Registration;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\RecordOfText;
 use App\Outside\Dns\Dns;
+use App\Outside\Reach\FailureReason;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
-use App\Outside\Reach\Patience;
-use App\Outside\Reach\Why;
+use App\Outside\Reach\RateLimit;
 use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
 use App\Queries\Rounds\ReadRounds;
@@ -372,7 +372,7 @@ final class OutsideTest extends TestCase
         self::assertStringContainsString($names[0]->ascii, (string) json_encode($letters));
         self::assertStringContainsString($names[1]->ascii, (string) json_encode($letters), 'one letter tells of both');
         $this->observe(...$names);
-        app(TellAlarms::class)->handle();
+        app(SendAlarms::class)->handle();
         self::assertSame(2, DB::table('letters')->where('kind', 'alarm')->count());
     }
 
@@ -512,7 +512,7 @@ final class OutsideTest extends TestCase
     public function test_names_come_in_their_turn_and_what_a_worker_dies_with_comes_round_again(): void
     {
         $names = array_map(fn (int $one): Name => $this->held("in-turn-{$one}.com"), [1, 2, 3]);
-        $take = app(TakeDue::class);
+        $take = app(LeaseDue::class);
         self::assertCount(2, $taken = $take->handle(2));
         self::assertCount(1, $take->handle(10));
         self::assertSame([], $take->handle(10));
@@ -552,14 +552,14 @@ final class OutsideTest extends TestCase
 
     public function test_a_directory_that_says_429_is_left_alone_for_as_long_as_it_says(): void
     {
-        $patience = app(Patience::class);
+        $patience = app(RateLimit::class);
         $patience->ask('rdap.trial.example');
         $patience->rest('rdap.trial.example', 90);
         try {
             $patience->ask('rdap.trial.example');
             self::fail('It was asked.');
         } catch (NotReached $e) {
-            self::assertSame(Why::TooOften, $e->why);
+            self::assertSame(FailureReason::TooOften, $e->why);
             self::assertEqualsWithDelta(90, $e->wait, 5);
         }
     }
@@ -616,7 +616,7 @@ final class OutsideTest extends TestCase
         config(['outside.authority' => null]);
         $this->app->forgetInstance(Directory::class);
         $told = app(Directory::class)->ask(DomainName::of($this->registered()))[0];
-        self::assertSame([Why::Certificate, null], [$told->why, $told->record]);
+        self::assertSame([FailureReason::Certificate, null], [$told->why, $told->record]);
     }
 
     /** What was known stays, nothing is made of it, and the next look reads what there is. */
@@ -642,12 +642,12 @@ final class OutsideTest extends TestCase
         $this->get("/record/{$name->ascii}")->assertOk()->assertDontSee($said);
     }
 
-    #[TestWith(['https://rdap.elsewhere.example/domain/a.com', Why::NotListed])]
-    #[TestWith(['http://rdap.harbour-registry.example/domain/a.com', Why::NotListed])]
-    #[TestWith(['file:///etc/passwd', Why::NotListed])]
-    #[TestWith(['https://user@rdap.harbour-registry.example/', Why::NotListed])]
-    #[TestWith(['gopher://rdap.harbour-registry.example/', Why::NotListed])]
-    public function test_only_listed_hosts_are_asked_and_only_over_tls(string $url, Why $why): void
+    #[TestWith(['https://rdap.elsewhere.example/domain/a.com', FailureReason::NotListed])]
+    #[TestWith(['http://rdap.harbour-registry.example/domain/a.com', FailureReason::NotListed])]
+    #[TestWith(['file:///etc/passwd', FailureReason::NotListed])]
+    #[TestWith(['https://user@rdap.harbour-registry.example/', FailureReason::NotListed])]
+    #[TestWith(['gopher://rdap.harbour-registry.example/', FailureReason::NotListed])]
+    public function test_only_listed_hosts_are_asked_and_only_over_tls(string $url, FailureReason $why): void
     {
         try {
             app(Fetch::class)->get($url, 'application/rdap+json');

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
 use App\Actions\Contacts\EraseContact;
-use App\Actions\Proofs\KeepHead;
 use App\Actions\Proofs\LogDays;
+use App\Actions\Proofs\StoreHead;
 use App\Actions\Proofs\VerifyRecords;
 use App\Models\Contact;
 use App\Support\HouseLog;
@@ -124,7 +124,7 @@ final class RecordsTest extends TestCase
         $contact = $this->owner->table('contacts')->insertGetId(['kind' => 'person']);
         $this->owner->insert("INSERT INTO erasures (contact_id, asked_on, erased_on, words, counts, digest) VALUES (?, now(), now(), 'by letter', '{}', repeat('d', 64))", [$contact]);
         $this->owner->insert("INSERT INTO proofs (position, erasure_id, text, sha256, made_on) VALUES (1, ?, 'a text', repeat('f', 64), now())", [$contact]);
-        $head = new KeepHead($this->owner);
+        $head = new StoreHead($this->owner);
         $head->keep();
         $kept = (string) $head->kept();
         self::assertSame([], $head->faults($kept));
@@ -137,7 +137,7 @@ final class RecordsTest extends TestCase
     public function test_it_is_kept_with_each_proof_and_a_file_that_is_gone_is_seen(): void
     {
         $house = new House;
-        $head = app(KeepHead::class);
+        $head = app(StoreHead::class);
         self::assertNull($head->kept());
         self::assertSame([], $head->faults(null));
         $this->erased($house);
@@ -160,16 +160,16 @@ final class RecordsTest extends TestCase
         self::assertIsResource($stuck);
         flock($stuck, LOCK_EX);
         $this->erased(new House);
-        self::assertNull(app(KeepHead::class)->kept());
+        self::assertNull(app(StoreHead::class)->kept());
         try {
-            app(KeepHead::class)->beginAgain();
+            app(StoreHead::class)->beginAgain();
             self::fail('Whoever begins another must know that none was.');
         } catch (RuntimeException $said) {
             self::assertStringContainsString('Try again', $said->getMessage());
         }
         fclose($stuck);
-        app(KeepHead::class)->keep();
-        self::assertStringContainsString('proofs: 1', (string) app(KeepHead::class)->kept());
+        app(StoreHead::class)->keep();
+        self::assertStringContainsString('proofs: 1', (string) app(StoreHead::class)->kept());
     }
 
     public function test_what_ended_without_a_proof_is_named(): void
@@ -189,8 +189,8 @@ final class RecordsTest extends TestCase
     {
         $house = new House;
         app(HouseLog::class)->write('signed_in', 'person', $house->owner->id);
-        app(KeepHead::class)->keep();
-        $kept = (string) app(KeepHead::class)->kept();
+        app(StoreHead::class)->keep();
+        $kept = (string) app(StoreHead::class)->kept();
         $sha256 = hash('sha256', $kept);
         $this->actingAs($house->owner)->get('/log')->assertOk()->assertSee('0 proofs. No day is closed yet. One entry since.')->assertSee(route('log.receipt', $sha256));
         $this->get("/log/receipt/{$sha256}.txt")->assertOk()->assertContent($kept)->assertHeader('Content-Disposition', "attachment; filename=\"acre-receipt-{$sha256}.txt\"");

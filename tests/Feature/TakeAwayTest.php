@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Acre\Core\Contact\Disclosure;
+use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
@@ -20,7 +20,7 @@ use App\Models\Client;
 use App\Models\Import;
 use App\Models\Name;
 use App\Models\Registrar;
-use App\Queries\Roll\TakeAway;
+use App\Queries\Roll\ExportRoll;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -87,7 +87,7 @@ final class TakeAwayTest extends TestCase
     {
         $content = $this->get("/roll/take-away/{$kind}?sort=name")->assertOk()->streamedContent();
         [$headings, $rows, $numbers] = $this->read($content);
-        self::assertSame(TakeAway::HEADINGS, $headings);
+        self::assertSame(ExportRoll::HEADINGS, $headings);
         $bell = array_combine($headings, array_pad($rows[1], count($headings), ''));
         $wanted = [
             'Name' => 'xn--glockenwrts-s8a.com', 'Unicode' => 'glockenwärts.com', 'Client' => 'Wickerby Bell Foundry', 'Account' => '40718', 'Registrant' => '=HYPERLINK("x")', 'Moved' => '2024-01-31',

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
 use Acre\Wire\Mail\MailLetter;
-use App\Actions\Post\TakeReturned;
+use App\Actions\Post\CollectReturned;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
 use App\Models\Contact;
@@ -210,7 +210,7 @@ final class VerificationTest extends TestCase
         $this->world->write($other, 'returns@harrow-tern.example', 'Hello', 'Buy <bells>');
         $this->world->write($other, 'returns@harrow-tern.example', 'Re: other', 'To nobody', 'never-sent@house.example');
         $this->world->write($other, 'returns@harrow-tern.example', 'Re: yours', "Yes, that <is> us.\n> old words", $id);
-        app(TakeReturned::class)->handle();
+        app(CollectReturned::class)->handle();
         $mailbox = Mailbox::query()->where('address', $this->address)->sole();
         self::assertSame([$other, null], [$mailbox->forwards_to, $mailbox->verified_on], 'a sender is easily forged');
         $this->get('/verification')->assertSee('They replied:')->assertSee('Yes, that <is> us.')->assertDontSee('old words')->assertDontSee('Buy')->assertSee('it only forwards')->assertSee('Mark as settled');
@@ -223,14 +223,14 @@ final class VerificationTest extends TestCase
         $this->at('2026-10-12T10:00:00Z');
         $this->get('/verification')->assertDontSee('Nobody has answered')->assertDontSee('They replied');
         // A letter that the mailbox gives again, because its removal was lost with the connection, is written down once.
-        $keep = (new ReflectionMethod(TakeReturned::class, 'keep'))->getClosure(app(TakeReturned::class));
+        $keep = (new ReflectionMethod(CollectReturned::class, 'keep'))->getClosure(app(CollectReturned::class));
         $reply = "From: <{$other}>\r\nMessage-ID: <twice@kettle.example>\r\nIn-Reply-To: <{$id}>\r\nSubject: Re: yours\r\n\r\nOnce.\r\n";
         $keep($reply);
         $keep($reply);
         self::assertSame(1, DB::table('objections')->where('words', 'Once.')->count());
         // From the mailbox itself it is no forwarder's.
         $this->world->write($this->address, 'returns@harrow-tern.example', 'Re: yours', 'From here now.', $id);
-        app(TakeReturned::class)->handle();
+        app(CollectReturned::class)->handle();
         self::assertNull($mailbox->refresh()->forwards_to);
     }
 
@@ -240,7 +240,7 @@ final class VerificationTest extends TestCase
         $this->world->mailbox($this->address, 'bounces');
         $names = [$this->registered('stage.com'), $this->registered('gala.com')];
         app(AskToVerify::class)->due();
-        app(TakeReturned::class)->handle();
+        app(CollectReturned::class)->handle();
         app(MakeStandings::class)->due();
         self::assertEqualsCanonicalizing(['verify_by', 'letters_return'], $this->marks($names[1]));
         $this->get('/verification')->assertSee('came back')->assertSee('Change the mailbox');

@@ -7,7 +7,7 @@ namespace Tests\Reference;
 use Acre\Wire\Mail\DeliveryReport;
 use Acre\Wire\Mail\MailLetter;
 use App\Models\Letter;
-use App\Outside\Post\Fate;
+use App\Outside\Post\DeliveryOutcome;
 use App\Outside\Post\Post;
 use PHPUnit\Framework\Attributes\Group;
 use Symfony\Component\Process\Process;
@@ -96,7 +96,7 @@ final class MailReferenceTest extends TestCase
         $this->world()->weather('fair', 0, 'the post');
         $letter = new Letter(['kind' => 'acceptance', 'mailbox' => 'others@letters.example', 'subject' => 'Ein Name für Sie: glockenwärts.com', 'body' => '']);
         $body = "Good day,\n\nglockenwärts.com & <others>\n.a dot\n\nhttps://a.example/answer/x\n";
-        self::assertSame(Fate::Taken, app(Post::class)->send($letter, 'one.two@a.example', $body)->fate);
+        self::assertSame(DeliveryOutcome::Taken, app(Post::class)->send($letter, 'one.two@a.example', $body)->fate);
         $raw = $this->world->letters('others@letters.example')[0];
         $read = json_decode(self::python(<<<'PY'
             import base64, email, email.policy

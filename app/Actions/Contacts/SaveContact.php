@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Contacts;
 
 use Acre\Core\Contact\Contact as ContactValue;
-use Acre\Core\Contact\Material;
+use Acre\Core\Registrant\MaterialChange;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Standings\MakeStandings;
@@ -64,8 +64,8 @@ final readonly class SaveContact
             if (Guarded::mailbox($user, $before->mailbox?->address, $value->mailbox?->address())) {
                 throw new AuthorizationException;
             }
-            $isMaterial = Material::is($before->value($locked->kind), $value);
-            if (Material::contradicts($before->value($locked->kind), $value)) {
+            $isMaterial = MaterialChange::is($before->value($locked->kind), $value);
+            if (MaterialChange::contradicts($before->value($locked->kind), $value)) {
                 // Until they are told, their registrars have what stood here; those that were told something older still have that.
                 $this->database->update("UPDATE roles SET told_version_id = ? WHERE contact_id = ? AND role = 'registrant' AND upper_inf(span) AND told_version_id IS NULL", [$before->id, $locked->id]);
             }

@@ -127,7 +127,7 @@ final readonly class BeginDocketLines
         $now = $this->clock->now();
         $files = $this->files->of($names, $now);
         $entries = [];
-        $openings = new Openings($this->database, $this->gateOrders);
+        $openings = new PendingWrites($this->database, $this->gateOrders);
         foreach ($lines as $line) {
             $event = $this->beginOne($line, $files[$line->name_id] ?? null, $now, $openings);
             $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $line->docket_id, 'deed' => $line->docket->deed]];
@@ -143,7 +143,7 @@ final readonly class BeginDocketLines
     }
 
     /** @return string what the log calls it */
-    private function beginOne(DocketLine $line, ?CaseFile $file, Instant $now, Openings $openings): string
+    private function beginOne(DocketLine $line, ?CaseFile $file, Instant $now, PendingWrites $openings): string
     {
         $deed = $this->deeds->of($line->docket);
         $readiness = $file === null ? null : Deeds::judge($deed, $file, $line->docket->terms, $now);

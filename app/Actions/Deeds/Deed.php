@@ -47,10 +47,10 @@ interface Deed
      * locked.
      *
      * @param  array<string, mixed>  $terms
-     * @param  Openings  $openings  takes what the line opens outside; it is written with the other lines'
+     * @param  PendingWrites  $openings  takes what the line opens outside; it is written with the other lines'
      * @return LineState Begun while it waits for something outside, Done when nothing is left to do
      */
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState;
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState;
 
     /**
      * Writes what is now so. In the line's transaction, the name locked.

@@ -136,7 +136,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         return Readiness::of($findings, $this->legs($file, $terms, $now));
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
     {
         $openings->order($line, $file->account->id, $this->order($terms), $this->orderTerms($file, $terms));
 

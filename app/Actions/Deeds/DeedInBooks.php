@@ -33,7 +33,7 @@ abstract class DeedInBooks implements HasPage
         return [];
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
     {
         $line->was = $this->write($line, $file, $terms, $now);
 

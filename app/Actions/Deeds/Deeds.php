@@ -12,18 +12,18 @@ use Acre\Core\Title\BookFinding;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\ChangeWords;
 use App\Actions\Books\GiveToClient;
-use App\Actions\Books\LetGo;
 use App\Actions\Books\RecordRenewal;
-use App\Actions\Books\TakeBack;
+use App\Actions\Books\RemoveNames;
+use App\Actions\Books\UndoDocket;
 use App\Actions\Handover\HandOverNames;
-use App\Actions\Outside\LeaveDrift;
-use App\Actions\Outside\TakeObserved;
-use App\Actions\Registrar\AskCode;
+use App\Actions\Outside\KeepOurRecord;
+use App\Actions\Outside\UpdateOurRecord;
 use App\Actions\Registrar\ChangeAutoRenew;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
-use App\Actions\Registrar\PutServersBack;
+use App\Actions\Registrar\RequestAuthCode;
+use App\Actions\Registrar\RestoreServers;
 use App\Models\Docket;
 use App\Queries\Names\CaseFile;
 use Illuminate\Contracts\Container\Container;
@@ -33,7 +33,7 @@ use OutOfBoundsException;
 final class Deeds
 {
     /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, RecordRenewal::class, ChangeWords::class, LetGo::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, AskCode::class, PutServersBack::class, TakeObserved::class, LeaveDrift::class, TakeBack::class];
+    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, RecordRenewal::class, ChangeWords::class, RemoveNames::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, RequestAuthCode::class, RestoreServers::class, UpdateOurRecord::class, KeepOurRecord::class, UndoDocket::class];
 
     /** @var array<string, Deed> */
     private array $made = [];

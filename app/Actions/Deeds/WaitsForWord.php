@@ -15,5 +15,5 @@ interface WaitsForWord extends Deed
      *
      * @param  array<string, mixed>  $terms
      */
-    public function goOn(DocketLine $line, CaseFile $file, array $terms, Openings $openings): void;
+    public function goOn(DocketLine $line, CaseFile $file, array $terms, PendingWrites $openings): void;
 }

@@ -14,7 +14,7 @@ use App\Outside\Registrar\Registrars;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Str;
 
-/** What registrars are to be told of lines: who can be told, and how it is taken back. Openings write it down, in the transaction that wants it; it is told afterwards. */
+/** What registrars are to be told of lines: who can be told, and how it is taken back. `PendingWrites` writes it down, in the transaction that wants it; it is told afterwards. */
 final class GateOrders
 {
     /** @var array<int, bool> by account */

@@ -11,7 +11,7 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndMovement;
-use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\PendingWrites;
 use App\Actions\Deeds\Ticked;
 use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
@@ -83,7 +83,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         return $this->judge->handle($file, $this->receiver($chosen)->facts(), $chosen->answerBy, $chosen->registrant, $now);
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
     {
         $legs = $readiness->legs;
         $chosen = HandoverTermsChosen::unpack($terms);
@@ -103,7 +103,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         return LineState::Begun;
     }
 
-    public function goOn(DocketLine $line, CaseFile $file, array $terms, Openings $openings): void
+    public function goOn(DocketLine $line, CaseFile $file, array $terms, PendingWrites $openings): void
     {
         $chosen = HandoverTermsChosen::unpack($terms);
         $acceptance = Acceptance::query()->find($line->docket_id);

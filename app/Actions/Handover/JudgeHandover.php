@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Handover;
 
-use Acre\Core\Contact\RegistrantFinding;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Account;
 use Acre\Core\Movement\Readiness;
+use Acre\Core\Registrant\RegistrantFinding;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Registrants\AnotherRegistrant;

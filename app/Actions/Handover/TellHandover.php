@@ -6,7 +6,7 @@ namespace App\Actions\Handover;
 
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Time\Instant;
-use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\PendingWrites;
 use App\Models\Account;
 use App\Models\DocketLine;
 use App\Models\Order;
@@ -21,7 +21,7 @@ final readonly class TellHandover
      * @param  Instant|null  $accepted  when the receiver said yes, where they were asked first
      * @param  array<string, string>|null  $registrant  what the registrar is told of another registrant, who must be there before the name is offered; null: it stays as it is
      */
-    public function handle(Openings $openings, DocketLine $line, int $giverId, Account $receiver, array $legs, ?Instant $accepted = null, ?array $registrant = null): void
+    public function handle(PendingWrites $openings, DocketLine $line, int $giverId, Account $receiver, array $legs, ?Instant $accepted = null, ?array $registrant = null): void
     {
         if ($registrant !== null && in_array(LegKind::Registrant, $legs, true) && $this->isToBeWritten($line)) {
             // It goes on once the registrar has done that.

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
-use Acre\Core\Contact\Disclosure;
 use Acre\Core\Delegation\ServerNames;
+use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;

@@ -18,7 +18,7 @@ use Illuminate\Database\Connection;
 /** Takes a file that somebody sent, looks into it, and adds the registrar and account that they named with it. */
 final readonly class StartImport
 {
-    public function __construct(private Connection $database, private Storage $storage, private LookIntoList $look, private SaveRow $save)
+    public function __construct(private Connection $database, private Storage $storage, private InspectList $look, private SaveRow $save)
     {
     }
 

@@ -6,7 +6,7 @@ namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Names\GiveWords;
 use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
@@ -27,7 +27,7 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class WriteImport
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private SayRegistrants $registrants, private Dispatcher $events, private int $chunk)
+    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private RecordRegistrants $registrants, private Dispatcher $events, private int $chunk)
     {
     }
 
@@ -89,7 +89,7 @@ final readonly class WriteImport
         $this->standings->of(array_column($written, 0));
         Failpoint::ListStandingsMade->reach();
         if ($created !== []) {
-            $this->events->dispatch(new NamesBroughtIn(array_column($created, 0)));
+            $this->events->dispatch(new ImportedNames(array_column($created, 0)));
         }
         $this->log->writeMany($entries, $import->user_id);
         // The list's number in each line: said once, it is a list without statistics, taken to be empty and read whole.

@@ -7,8 +7,8 @@ namespace App\Actions\Names;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
-use App\Actions\Contacts\SayRegistrants;
-use App\Actions\Imports\NamesBroughtIn;
+use App\Actions\Contacts\RecordRegistrants;
+use App\Actions\Imports\ImportedNames;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Account;
 use App\Models\Client;
@@ -24,7 +24,7 @@ use Illuminate\Database\Connection;
 /** One name is put on the Roll by hand, as a list would bring it. */
 final readonly class AddName
 {
-    public function __construct(private Connection $database, private SayRegistrants $registrants, private MakeStandings $standings, private Dispatcher $events, private TradeClock $clock, private HouseLog $log)
+    public function __construct(private Connection $database, private RecordRegistrants $registrants, private MakeStandings $standings, private Dispatcher $events, private TradeClock $clock, private HouseLog $log)
     {
     }
 
@@ -52,7 +52,7 @@ final readonly class AddName
             Holding::query()->create(['name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $account->id, 'client_id' => $client->id, 'span' => Span::since($now)]);
             $this->registrants->of([$name->id => array_intersect_key($said, ['registrant' => 1, 'mailbox' => 1])], 'typed', $user->id);
             $this->standings->of([$name->id]);
-            $this->events->dispatch(new NamesBroughtIn([$name->id]));
+            $this->events->dispatch(new ImportedNames([$name->id]));
             $this->log->write('added', 'name', $name->id, ['account' => $account->id, 'client' => $client->id], $user->id);
 
             return $name;

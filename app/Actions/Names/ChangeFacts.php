@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Names;
 
 use Acre\Core\Contact\Text;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Guarded;
@@ -26,7 +26,7 @@ final readonly class ChangeFacts
     /** Under which a source is kept that a directory gave, by column. */
     private const FACTS = ['ends_on' => 'ends', 'created_on' => 'created'];
 
-    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private SayRegistrants $registrants, private HouseLog $log, private TradeClock $clock)
+    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private RecordRegistrants $registrants, private HouseLog $log, private TradeClock $clock)
     {
     }
 

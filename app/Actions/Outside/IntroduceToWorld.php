@@ -6,7 +6,7 @@ namespace App\Actions\Outside;
 
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
-use App\Actions\Imports\NamesBroughtIn;
+use App\Actions\Imports\ImportedNames;
 use App\Outside\World;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -22,7 +22,7 @@ final readonly class IntroduceToWorld
     {
     }
 
-    public function handle(NamesBroughtIn $names): void
+    public function handle(ImportedNames $names): void
     {
         if (! $this->world->isThere()) {
             return;

@@ -23,10 +23,10 @@ use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
 use App\Models\SetbackKind;
 use App\Outside\Directory\Directory;
-use App\Outside\Directory\Told;
+use App\Outside\Directory\DirectoryAnswer;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\PackedDelegation;
-use App\Outside\Reach\Why;
+use App\Outside\Reach\FailureReason;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Outside\HeldFacts;
@@ -68,7 +68,7 @@ final readonly class Observe
         private SetAside $aside,
         private ExceptionHandler $handler,
         private MakeStandings $standings,
-        private TellAlarms $alarms,
+        private SendAlarms $alarms,
         private Rulebook $book,
         private TradeClock $clock,
     ) {
@@ -156,7 +156,7 @@ final readonly class Observe
      * Their name servers, and what all of it comes to: together, or, where that fails, each by itself.
      *
      * @param  array<int, DomainName>  $names
-     * @param  array<int, list<Told>>  $told
+     * @param  array<int, list<DirectoryAnswer>>  $told
      * @param  array<int, bool>  $isDeep
      */
     private function look(array $names, array $told, array $isDeep): void
@@ -197,7 +197,7 @@ final readonly class Observe
 
     /**
      * @param  array<int, DomainName>  $names
-     * @param  array<int, list<Told>>  $told
+     * @param  array<int, list<DirectoryAnswer>>  $told
      * @param  array<string, DelegationSeen>  $seen
      * @param  array<int, bool>  $isDeep
      */
@@ -217,7 +217,7 @@ final readonly class Observe
                 }
             } elseif (isset($files[$id]) && self::isAnswered($told[$id])) {
                 $last = [
-                    ...array_values(array_filter(array_map(fn (Told $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now, $one->isPlain) : null, $told[$id]))),
+                    ...array_values(array_filter(array_map(fn (DirectoryAnswer $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now, $one->isPlain) : null, $told[$id]))),
                     ...($isDeep[$id] ?? true ? [] : $this->registrars($id, $name)),
                 ];
                 if ($this->drifts->handle($id, $this->between($id, $name, $held[$id], $last, $now), $now)) {
@@ -262,7 +262,7 @@ final readonly class Observe
     /**
      * Of a name that is only watched the Roll says what its registry says.
      *
-     * @param  list<Told>  $told
+     * @param  list<DirectoryAnswer>  $told
      * @param  NameFacts  $facts  what was known until now
      * @return bool whether that is something else than before
      */
@@ -287,19 +287,19 @@ final readonly class Observe
         ) > 0;
     }
 
-    /** @param  list<Told>  $told */
+    /** @param  list<DirectoryAnswer>  $told */
     private static function isAnswered(array $told): bool
     {
         return $told !== [] && $told[0]->isAnswer;
     }
 
-    /** @param  list<Told>  $told */
+    /** @param  list<DirectoryAnswer>  $told */
     private static function isTooOften(array $told): bool
     {
-        return ($told[0]->why ?? null) === Why::TooOften;
+        return ($told[0]->why ?? null) === FailureReason::TooOften;
     }
 
-    /** @param  list<Told>  $told */
+    /** @param  list<DirectoryAnswer>  $told */
     private function keep(int $id, array $told, ?DelegationSeen $seen, Instant $now): void
     {
         foreach ($told as $one) {
@@ -328,7 +328,7 @@ final readonly class Observe
     }
 
     /**
-     * @param  list<Told>  $told
+     * @param  list<DirectoryAnswer>  $told
      * @param  Instant|null  $unseen  when something was done that is not to be seen yet
      * @return bool whether its registry calls it ok and did not before, or the other way round
      */

@@ -16,7 +16,7 @@ final readonly class SecondFactor
 {
     private const CODES = 10;
 
-    public function __construct(private Connection $database, private HouseLog $log, private TellOfChange $tell)
+    public function __construct(private Connection $database, private HouseLog $log, private SendChangeNotice $tell)
     {
     }
 

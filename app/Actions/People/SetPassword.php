@@ -14,7 +14,7 @@ use SensitiveParameter;
 /** Somebody sets their own password; whoever is signed in as them elsewhere is signed out. */
 final readonly class SetPassword
 {
-    public function __construct(private Connection $database, private OpenLink $links, private TellOfChange $tell, private HouseLog $log)
+    public function __construct(private Connection $database, private OpenLink $links, private SendChangeNotice $tell, private HouseLog $log)
     {
     }
 

@@ -12,7 +12,7 @@ use App\Models\Letter;
 use App\Models\LetterState;
 use App\Models\Secret;
 use App\Models\SetbackKind;
-use App\Outside\Post\Fate;
+use App\Outside\Post\DeliveryOutcome;
 use App\Outside\Post\Post;
 use App\Outside\Post\Sent;
 use App\Support\Failpoint;
@@ -100,16 +100,16 @@ final readonly class SendLetters
 
     private function note(Letter $letter, Sent $sent): void
     {
-        $isGivenUp = $sent->fate === Fate::Later && $letter->attempts >= self::TRIES;
-        $mayHaveGone = $letter->doubts > 0 || $sent->fate === Fate::Doubtful;
+        $isGivenUp = $sent->fate === DeliveryOutcome::Later && $letter->attempts >= self::TRIES;
+        $mayHaveGone = $letter->doubts > 0 || $sent->fate === DeliveryOutcome::Doubtful;
         $state = match (true) {
-            $sent->fate === Fate::Taken => LetterState::Sent,
-            $sent->fate === Fate::Refused => LetterState::Refused,
+            $sent->fate === DeliveryOutcome::Taken => LetterState::Sent,
+            $sent->fate === DeliveryOutcome::Refused => LetterState::Refused,
             // Once it may have gone it never counts as not sent.
             $mayHaveGone => LetterState::Doubtful,
             default => $isGivenUp ? LetterState::Refused : LetterState::Waiting,
         };
-        $doubts = $isGivenUp && $mayHaveGone ? self::DOUBTS : $letter->doubts + ($sent->fate === Fate::Doubtful ? 1 : 0);
+        $doubts = $isGivenUp && $mayHaveGone ? self::DOUBTS : $letter->doubts + ($sent->fate === DeliveryOutcome::Doubtful ? 1 : 0);
         $this->database->update(
             "UPDATE letters SET state = ?, doubts = ?, answer = ?, sent_at = CASE WHEN ? THEN clock_timestamp() ELSE sent_at END, not_before = clock_timestamp() + ? * interval '1 second' WHERE id = ?",
             [$state->value, $doubts, $sent->words === '' ? null : $sent->words, $state === LetterState::Sent, min(self::LONGEST, self::AGAIN * 2 ** min(10, $letter->attempts - 1)), $letter->id],

@@ -15,7 +15,7 @@ use Illuminate\Database\Connection;
 /** The chain of proofs, in the order in which things ended: each carries the digest of the one before it. */
 final readonly class Chain
 {
-    public function __construct(private Connection $database, private Container $container, private TradeClock $clock, private KeepHead $head)
+    public function __construct(private Connection $database, private Container $container, private TradeClock $clock, private StoreHead $head)
     {
     }
 

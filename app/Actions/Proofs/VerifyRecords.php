@@ -12,7 +12,7 @@ use Illuminate\Database\Connection;
 /** What the chain of proofs can't tell of itself: what ended without one, what the log lacks, and what a head counts that is gone. */
 final readonly class VerifyRecords
 {
-    public function __construct(private Connection $database, private LogDays $days, private KeepHead $head)
+    public function __construct(private Connection $database, private LogDays $days, private StoreHead $head)
     {
     }
 

@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace App\Actions\Registrants;
 
 use Acre\Core\Contact\Contact as ContactValue;
-use Acre\Core\Contact\DesignatedAgent;
 use Acre\Core\Contact\HolderKind;
-use Acre\Core\Contact\Material;
-use Acre\Core\Contact\PublishedRecord;
-use Acre\Core\Contact\RegistrantChange;
-use Acre\Core\Contact\Side;
+use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;
+use Acre\Core\Registrant\DesignatedAgent;
+use Acre\Core\Registrant\MaterialChange;
+use Acre\Core\Registrant\RegistrantChange;
+use Acre\Core\Registrant\Side;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
-use App\Actions\Contacts\SayRegistrants;
+use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Deeds\DeedError;
 use App\Models\Account;
 use App\Models\Confirmation;
@@ -50,7 +50,7 @@ final class AnotherRegistrant
     /** @var array<int, ContactVersion> */
     private array $told = [];
 
-    public function __construct(private readonly Connection $database, private readonly Rulebook $book, private readonly SayRegistrants $registrants, private readonly AskToConfirm $ask, private readonly TradeClock $clock, private readonly Words $words)
+    public function __construct(private readonly Connection $database, private readonly Rulebook $book, private readonly RecordRegistrants $registrants, private readonly AskToConfirm $ask, private readonly TradeClock $clock, private readonly Words $words)
     {
     }
 
@@ -163,14 +163,14 @@ final class AnotherRegistrant
             return [];
         }
         $now = $this->clock->now();
-        $starts = array_map(fn (string $suffix): Material => Material::of($this->book->for($suffix, $now), $now), array_values(array_unique(array_map(fn (DocketLine $line): string => $line->name->suffix, $lines))));
+        $starts = array_map(fn (string $suffix): MaterialChange => MaterialChange::of($this->book->for($suffix, $now), $now), array_values(array_unique(array_map(fn (DocketLine $line): string => $line->name->suffix, $lines))));
         $registrar = $account->registrar;
         $letters = [];
-        if (array_filter($starts, fn (Material $one): bool => $one->confirms->asks(Side::Prior)) !== []) {
+        if (array_filter($starts, fn (MaterialChange $one): bool => $one->confirms->asks(Side::Prior)) !== []) {
             $prior = array_values(array_filter($this->database->table('registrants')->whereIn('name_id', array_map(fn (DocketLine $line): int => $line->name_id, $lines))->whereNotNull('address')->distinct()->limit(self::LISTED)->orderBy('address')->pluck('address')->all(), is_string(...)));
             $letters[] = new SlipLetter('change', $registrar->name, $registrar->verification_sender, array_values(array_unique([...$prior, $new->address])));
         }
-        if ($new->verified_on === null && array_filter($starts, fn (Material $one): bool => $one->verifyBy !== null) !== []) {
+        if ($new->verified_on === null && array_filter($starts, fn (MaterialChange $one): bool => $one->verifyBy !== null) !== []) {
             $letters[] = new SlipLetter('verify', $registrar->name, $registrar->verification_sender, [$new->address]);
         }
 
@@ -265,9 +265,9 @@ final class AnotherRegistrant
         }
     }
 
-    private function starts(CaseFile $file, Instant $now): Material
+    private function starts(CaseFile $file, Instant $now): MaterialChange
     {
-        return Material::of($this->book->for($file->facts->name->suffix(), $now), $now);
+        return MaterialChange::of($this->book->for($file->facts->name->suffix(), $now), $now);
     }
 
     /** The day by which answers are wanted: not before tomorrow. */

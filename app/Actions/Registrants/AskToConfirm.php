@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrants;
 
-use Acre\Core\Contact\Material;
-use Acre\Core\Contact\Side;
+use Acre\Core\Registrant\MaterialChange;
+use Acre\Core\Registrant\Side;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Links\LinkOf;
@@ -101,7 +101,7 @@ final readonly class AskToConfirm
         $contact = Contact::query()->with('today.mailbox')->findOrFail($confirmation->contact_id);
         $agreed = $confirmation->version_id === null ? null : ContactVersion::query()->with('mailbox')->find($confirmation->version_id);
         $mailbox = $contact->today->mailbox?->address;
-        if ($agreed === null || $mailbox === null || ! Material::contradicts($agreed->value($contact->kind), $contact->today->value($contact->kind))) {
+        if ($agreed === null || $mailbox === null || ! MaterialChange::contradicts($agreed->value($contact->kind), $contact->today->value($contact->kind))) {
             return;
         }
         $back = $this->database->update(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrants;
 
-use Acre\Core\Contact\DesignatedAgent;
+use Acre\Core\Registrant\DesignatedAgent;
 use Acre\Core\Time\Instant;
 
 /** What was chosen for a change of registrant: who, what is agreed to, who says yes on whose authority, and by when. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Registrar;
 
 use Acre\Core\Contact\Contact;
-use Acre\Core\Contact\DisclosureChange;
-use Acre\Core\Contact\DisclosureFinding;
-use Acre\Core\Contact\Pattern;
-use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Disclosure\DisclosureChange;
+use Acre\Core\Disclosure\DisclosureFinding;
+use Acre\Core\Disclosure\Pattern;
+use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\ExtraKind;
@@ -21,7 +21,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Deeds\DeedAtRegistrar;
 use App\Actions\Deeds\Illustrated;
-use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\PendingWrites;
 use App\Actions\Deeds\SeenOutside;
 use App\Actions\Gates\GateOrders;
 use App\Models\Account;
@@ -86,7 +86,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         return array_filter(['pattern' => $text($terms['pattern'] ?? ''), 'consent' => $text($consent['words'] ?? ''), 'consent_on' => $text($consent['on'] ?? '')], fn (string $word): bool => $word !== '');
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
     {
         $this->keepConsent($line, $file, $terms);
 

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrar;
 
-use Acre\Core\Contact\RegistrantFinding;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\Record;
+use Acre\Core\Registrant\RegistrantFinding;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedAtRegistrar;
 use App\Actions\Deeds\EndMovement;
 use App\Actions\Deeds\NamesPeople;
-use App\Actions\Deeds\Openings;
+use App\Actions\Deeds\PendingWrites;
 use App\Actions\Deeds\SeenOutside;
 use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
@@ -60,7 +60,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return RegistrantChosen::unpack($terms)->said();
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, Openings $openings): LineState
+    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
     {
         $chosen = RegistrantChosen::unpack($terms);
         $asked = $this->another->ask($line, $file, $chosen, $readiness->legs, $now);
@@ -72,7 +72,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return LineState::Begun;
     }
 
-    public function goOn(DocketLine $line, CaseFile $file, array $terms, Openings $openings): void
+    public function goOn(DocketLine $line, CaseFile $file, array $terms, PendingWrites $openings): void
     {
         $openings->order($line, $file->account->id, $this->order($terms), $this->orderTerms($file, $terms));
     }

@@ -7,7 +7,7 @@ namespace App\Http\Contacts;
 use Acre\Wire\Card\CardError;
 use Acre\Wire\Card\Cards;
 use Acre\Wire\Card\ContactCard;
-use App\Actions\Contacts\TakeCards;
+use App\Actions\Contacts\ImportCards;
 use App\Http\SignedInRequest;
 use App\Models\Contact;
 use App\View\Words;
@@ -34,7 +34,7 @@ final readonly class CardController
         return new Response(Cards::write($card), 200, ['Content-Type' => 'text/vcard; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"contact-{$contact->id}.vcf\"", 'X-Content-Type-Options' => 'nosniff']);
     }
 
-    public function store(SignedInRequest $request, TakeCards $take): RedirectResponse
+    public function store(SignedInRequest $request, ImportCards $take): RedirectResponse
     {
         $file = $request->file('cards');
         if (! $file instanceof UploadedFile || ! $file->isValid()) {

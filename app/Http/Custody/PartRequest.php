@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Custody;
 
-use Acre\Core\Contact\CustodyPart;
+use Acre\Core\Custody\CustodyPart;
 use App\Http\SignedIn;
 use App\Models\Custodian;
 use Illuminate\Foundation\Http\FormRequest;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Handover;
 
-use Acre\Core\Contact\DesignatedAgent;
+use Acre\Core\Registrant\DesignatedAgent;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Http\Deeds\DeedRequest;

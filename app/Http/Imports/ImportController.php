@@ -10,13 +10,13 @@ use Acre\Wire\Lists\ListError;
 use App\Actions\Imports\DiscardImport;
 use App\Actions\Imports\ImportField;
 use App\Actions\Imports\ImportHabits;
-use App\Actions\Imports\LookIntoList;
+use App\Actions\Imports\InspectList;
 use App\Actions\Imports\MatchColumns;
 use App\Actions\Imports\MissingFrom;
 use App\Actions\Imports\Overridden;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\StartImport;
-use App\Actions\Imports\TakeBackImport;
+use App\Actions\Imports\UndoImport;
 use App\Http\OldInput;
 use App\Http\SignedInRequest;
 use App\Jobs\WorkImport;
@@ -37,7 +37,7 @@ use Illuminate\View\View;
 /** Bringing names in: a list, its columns, its preview, and then the writing of it in the queue. */
 final readonly class ImportController
 {
-    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private ImportHabits $habits, private TakeBackImport $back, private StartImport $start, private LookIntoList $look, private DiscardImport $discard, private Overridden $overridden, private Storage $storage)
+    public function __construct(private Connection $database, private MatchColumns $match, private ReadImport $read, private MissingFrom $missing, private HouseLog $log, private Words $words, private ImportHabits $habits, private UndoImport $back, private StartImport $start, private InspectList $look, private DiscardImport $discard, private Overridden $overridden, private Storage $storage)
     {
     }
 

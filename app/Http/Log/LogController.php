@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Log;
 
 use Acre\Wire\Stamp\StampQuery;
-use App\Actions\Proofs\KeepHead;
+use App\Actions\Proofs\StoreHead;
 use App\Http\SignedInRequest;
 use App\Models\User;
 use App\Queries\Log\ReadLog;
@@ -16,7 +16,7 @@ use Illuminate\View\View;
 /** The log, to be searched by whoever runs the house. */
 final readonly class LogController
 {
-    public function __construct(private ReadLog $log, private KeepHead $head)
+    public function __construct(private ReadLog $log, private StoreHead $head)
     {
     }
 

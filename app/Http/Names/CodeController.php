@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Names;
 
-use App\Actions\Gates\KeepCode;
+use App\Actions\Gates\StoreAuthCode;
 use App\Models\Name;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -13,7 +13,7 @@ use Illuminate\Http\Response;
 /** A name's auth code: written down where a registrar told it to a person, forgotten, and shown once the password was asked again. */
 final readonly class CodeController
 {
-    public function __construct(private KeepCode $codes, private Words $words)
+    public function __construct(private StoreAuthCode $codes, private Words $words)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class CodeController
         return $code === null ? to_route('names.show', $name)->withErrors(['own_password' => __('names.code.none')]) : response()->view('names.code', ['name' => $name, 'code' => $code]);
     }
 
-    public function store(KeepCodeRequest $request, Name $name): RedirectResponse
+    public function store(StoreAuthCodeRequest $request, Name $name): RedirectResponse
     {
         $code = $request->code();
         $this->codes->handle($name->id, $code, 'typed', $request->person());

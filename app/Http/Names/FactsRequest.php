@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Names;
 
-use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Delegation\ServerNames;
+use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Money\Money;

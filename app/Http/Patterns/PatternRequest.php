@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Patterns;
 
-use Acre\Core\Contact\Pattern as PatternValue;
+use Acre\Core\Disclosure\Pattern as PatternValue;
 use Acre\Core\Record\Field;
 use App\Http\NotTaken;
 use App\Http\SignedIn;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\People;
 
 use App\Actions\People\SecondFactor;
-use App\Actions\People\TellOfChange;
+use App\Actions\People\SendChangeNotice;
 use App\Actions\People\WritePasswordLetter;
 use App\Http\SignedInRequest;
 use App\Models\Role;
@@ -20,7 +20,7 @@ use Illuminate\View\View;
 /** Who may sign in, and as what; an Owner's page. */
 final readonly class PersonController
 {
-    public function __construct(private Connection $database, private Post $post, private WritePasswordLetter $letter, private TellOfChange $tell, private HouseLog $log)
+    public function __construct(private Connection $database, private Post $post, private WritePasswordLetter $letter, private SendChangeNotice $tell, private HouseLog $log)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Rounds;
 
-use App\Actions\Rounds\MarkThing;
+use App\Actions\Rounds\MarkItem;
 use App\Http\SignedInRequest;
 use App\Models\Holding;
 use App\Models\User;
@@ -55,7 +55,7 @@ final readonly class RoundsController
         return view('rounds.dealt', ['page' => $this->dealt->page($this->clock->today(), $request->word('after')), 'today' => $this->clock->today(), 'words' => $this->words]);
     }
 
-    public function mark(MarkRequest $request, MarkThing $mark): RedirectResponse
+    public function mark(MarkRequest $request, MarkItem $mark): RedirectResponse
     {
         $thing = $request->string('thing')->toString();
         $person = $request->person();

@@ -11,7 +11,7 @@ interface Directory
 {
     /**
      * @param  bool  $isDeep  whether the registrar's own directory is asked too
-     * @return list<Told> one a source that was asked, the registry's first; what went wrong is said in it and not thrown
+     * @return list<DirectoryAnswer> one a source that was asked, the registry's first; what went wrong is said in it and not thrown
      */
     public function ask(DomainName $name, bool $isDeep = true): array;
 }

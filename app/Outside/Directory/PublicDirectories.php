@@ -17,7 +17,7 @@ use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Fetched;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\NotReached;
-use App\Outside\Reach\Patience;
+use App\Outside\Reach\RateLimit;
 use GuzzleHttp\Psr7\Exception\MalformedUriException;
 use GuzzleHttp\Psr7\Uri;
 use GuzzleHttp\Psr7\UriResolver;
@@ -39,7 +39,7 @@ final class PublicDirectories implements Directory
     public function __construct(
         private readonly Fetch $fetch,
         private readonly Hosts $hosts,
-        private readonly Patience $patience,
+        private readonly RateLimit $patience,
         private readonly Repository $cache,
         private readonly ?string $bootstrapAt,
         private readonly array $textServers,
@@ -54,12 +54,12 @@ final class PublicDirectories implements Directory
         try {
             $base = $this->bootstrap()?->for($name->ascii)[0] ?? null;
         } catch (NotReached $e) {
-            return [Told::not(Source::Registry, (string) $this->bootstrapAt, $e)];
+            return [DirectoryAnswer::not(Source::Registry, (string) $this->bootstrapAt, $e)];
         }
         if ($base === null) {
             $server = $this->textServers[$suffix] ?? $this->textServers[$tld] ?? null;
 
-            return [$server === null ? Told::nobody($suffix) : $this->text($name, $server)];
+            return [$server === null ? DirectoryAnswer::nobody($suffix) : $this->text($name, $server)];
         }
         $registrys = $this->rdap($name, Source::Registry, rtrim($base, '/')."/domain/{$name->ascii}");
         $own = $isDeep ? $registrys[1]?->registrarsOwn() : null;
@@ -67,7 +67,7 @@ final class PublicDirectories implements Directory
         return $own === null ? [$registrys[0]] : [$registrys[0], $this->rdap($name, Source::Registrar, $own)[0]];
     }
 
-    /** @return array{Told, RdapDomain|null} */
+    /** @return array{DirectoryAnswer, RdapDomain|null} */
     private function rdap(DomainName $name, Source $source, string $url): array
     {
         $raw = null;
@@ -80,7 +80,7 @@ final class PublicDirectories implements Directory
             }
             if ($fetched->status === 404) {
                 // RFC 7480 §5.3: a negative answer may have a body; one that is no JSON can be anybody's who stands between.
-                return [Told::noSuchName($source, $url, $raw, trim($raw) === '' || str_starts_with(ltrim($raw), '{')), null];
+                return [DirectoryAnswer::noSuchName($source, $url, $raw, trim($raw) === '' || str_starts_with(ltrim($raw), '{')), null];
             }
             if ($fetched->status !== 200) {
                 throw NotReached::refused($host, $fetched->status, '');
@@ -88,12 +88,12 @@ final class PublicDirectories implements Directory
             $answer = RdapAnswer::read($raw, $name->ascii);
 
             return $answer instanceof RdapDomain
-                ? [Told::record($url, RecordOfRdap::read($answer, $source), $raw), $answer]
+                ? [DirectoryAnswer::record($url, RecordOfRdap::read($answer, $source), $raw), $answer]
                 : throw NotReached::refused($host, $answer->code, trim("{$answer->title} {$answer->description}"));
         } catch (JsonError|RdapError $e) {
-            return [Told::not($source, $url, NotReached::garbled((string) parse_url($url, PHP_URL_HOST), $e->getMessage()), $raw), null];
+            return [DirectoryAnswer::not($source, $url, NotReached::garbled((string) parse_url($url, PHP_URL_HOST), $e->getMessage()), $raw), null];
         } catch (NotReached $e) {
-            return [Told::not($source, $url, $e, $raw), null];
+            return [DirectoryAnswer::not($source, $url, $e, $raw), null];
         }
     }
 
@@ -137,7 +137,7 @@ final class PublicDirectories implements Directory
         return $to !== null && $to->getScheme() === 'https' && $to->getUserInfo() === '' && $this->hosts->isListed($to->getHost()) ? (string) $to : null;
     }
 
-    private function text(DomainName $name, string $server): Told
+    private function text(DomainName $name, string $server): DirectoryAnswer
     {
         $from = "{$server}, port 43";
         try {
@@ -151,14 +151,14 @@ final class PublicDirectories implements Directory
             $record = RecordOfText::read($text, $name->ascii);
             // Whatever stands in a remark: a text that says since when and with whom a name is registered has it.
             if ($record?->registrar === null && $record?->created === null && $record?->ends === null && $text->saysNothing()) {
-                return Told::noSuchName(Source::Text, $from, $text->text);
+                return DirectoryAnswer::noSuchName(Source::Text, $from, $text->text);
             }
 
-            return $record === null ? Told::not(Source::Text, $from, NotReached::garbled($server, 'it names no domain.'), $text->text) : Told::record($from, $record, $text->text);
+            return $record === null ? DirectoryAnswer::not(Source::Text, $from, NotReached::garbled($server, 'it names no domain.'), $text->text) : DirectoryAnswer::record($from, $record, $text->text);
         } catch (WhoisError $e) {
-            return Told::not(Source::Text, $from, NotReached::garbled($server, $e->getMessage()));
+            return DirectoryAnswer::not(Source::Text, $from, NotReached::garbled($server, $e->getMessage()));
         } catch (NotReached $e) {
-            return Told::not(Source::Text, $from, $e);
+            return DirectoryAnswer::not(Source::Text, $from, $e);
         }
     }
 

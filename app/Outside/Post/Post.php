@@ -48,25 +48,25 @@ final readonly class Post
                 $message->getSymfonyMessage()->getHeaders()->addIdHeader('Message-ID', $id);
             });
 
-            return new Sent(Fate::Taken, '');
+            return new Sent(DeliveryOutcome::Taken, '');
         } catch (RfcComplianceException $e) {
             // What was brought in may be no mailbox at all.
-            return new Sent(Fate::Refused, mb_substr(mb_scrub($e->getMessage()), 0, 900));
+            return new Sent(DeliveryOutcome::Refused, mb_substr(mb_scrub($e->getMessage()), 0, 900));
         } catch (NotReached $e) {
-            return new Sent(Fate::Later, $e->getMessage(), false);
+            return new Sent(DeliveryOutcome::Later, $e->getMessage(), false);
         } catch (TransportExceptionInterface $e) {
             $code = $e->getCode();
             // What the server said stands in the message; the whole talk, with the letter in it, stays out of our books.
             $words = mb_substr(trim((string) preg_replace(['/^.*with message "(.*)"\.$/s', '/\s+/'], ['$1', ' '], mb_scrub($e->getMessage()))), 0, 900);
 
             $fate = match (true) {
-                $code >= 500 => Fate::Refused,
-                $code >= 400 => Fate::Later,
-                preg_match(self::GO_ON, str_replace("\r", '', preg_replace('/^\[[^\]]*\]\s*/m', '', $e->getDebug()) ?? '')) === 1 => Fate::Doubtful,
-                default => Fate::Later,
+                $code >= 500 => DeliveryOutcome::Refused,
+                $code >= 400 => DeliveryOutcome::Later,
+                preg_match(self::GO_ON, str_replace("\r", '', preg_replace('/^\[[^\]]*\]\s*/m', '', $e->getDebug()) ?? '')) === 1 => DeliveryOutcome::Doubtful,
+                default => DeliveryOutcome::Later,
             };
 
-            return new Sent($fate, $words, $code >= 400 || $fate === Fate::Doubtful);
+            return new Sent($fate, $words, $code >= 400 || $fate === DeliveryOutcome::Doubtful);
         }
     }
 }

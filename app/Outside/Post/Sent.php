@@ -10,7 +10,7 @@ final readonly class Sent
      * @param  string  $words  the post's, or why it was not reached
      * @param  bool  $isReached  false: nothing was said of this letter, and the next would fare no better
      */
-    public function __construct(public Fate $fate, public string $words, public bool $isReached = true)
+    public function __construct(public DeliveryOutcome $fate, public string $words, public bool $isReached = true)
     {
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Contacts;
 
 use Acre\Core\Contact\Contact;
-use Acre\Core\Contact\Material;
+use Acre\Core\Registrant\MaterialChange;
 use Acre\Core\Rulebook\Rulebook;
 use App\Support\TradeClock;
 
@@ -16,16 +16,16 @@ final readonly class Consequences
     {
     }
 
-    /** @return list<array{names: int, suffixes: list<string>, what: Material}> suffixes for which it starts the same together; empty: it starts nothing */
+    /** @return list<array{names: int, suffixes: list<string>, what: MaterialChange}> suffixes for which it starts the same together; empty: it starts nothing */
     public function of(int $contactId, Contact $before, Contact $after): array
     {
-        if (! Material::is($before, $after)) {
+        if (! MaterialChange::is($before, $after)) {
             return [];
         }
         $now = $this->clock->now();
         $groups = [];
         foreach ($this->contacts->suffixes($contactId) as $suffix => $names) {
-            $what = Material::of($this->book->for($suffix, $now), $now);
+            $what = MaterialChange::of($this->book->for($suffix, $now), $now);
             $key = "{$what->confirms->value} {$what->verifyBy?->iso()} {$what->holdUntil?->iso()}";
             $groups[$key] = ['names' => ($groups[$key]['names'] ?? 0) + $names, 'suffixes' => [...$groups[$key]['suffixes'] ?? [], $suffix], 'what' => $what];
         }

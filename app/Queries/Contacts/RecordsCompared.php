@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Queries\Contacts;
 
 use Acre\Core\Contact\Contact;
-use Acre\Core\Contact\Disclosure;
-use Acre\Core\Contact\Pattern;
-use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Disclosure\Disclosure;
+use Acre\Core\Disclosure\Pattern;
+use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries\Custody;
 
-use Acre\Core\Contact\Custodian;
-use Acre\Core\Contact\Custody;
-use Acre\Core\Contact\CustodyPart;
 use Acre\Core\Contact\Mailbox;
+use Acre\Core\Custody\Custodian;
+use Acre\Core\Custody\Custody;
+use Acre\Core\Custody\CustodyPart;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\NextKind;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Queries\Names;
 
 use Acre\Core\Contact\ContactFinding;
-use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Guard;
-use Acre\Core\Contact\Pattern;
-use Acre\Core\Contact\Privacy;
-use Acre\Core\Contact\Steps;
 use Acre\Core\Contact\Verification;
+use Acre\Core\Disclosure\Disclosure;
+use Acre\Core\Disclosure\Pattern;
+use Acre\Core\Disclosure\Privacy;
+use Acre\Core\Disclosure\Steps;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\LateTerms;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
-use Acre\Core\Contact\Disclosure;
 use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
-use Acre\Core\Contact\Pattern;
-use Acre\Core\Contact\Privacy;
-use Acre\Core\Contact\Steps;
 use Acre\Core\Contact\TakesMail;
+use Acre\Core\Disclosure\Disclosure;
+use Acre\Core\Disclosure\Pattern;
+use Acre\Core\Disclosure\Privacy;
+use Acre\Core\Disclosure\Steps;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lock;
@@ -94,7 +94,7 @@ final readonly class CaseFiles
      * @param  list<OpenDrift>  $drifts
      * @param  list<int>  $prepared
      */
-    private function file(Row $row, Place $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard, ?Privacy $privacy, ?int $begun, array $prepared): CaseFile
+    private function file(Row $row, AccountTerms $place, array $prices, array $extras, array $words, ?Waiting $waiting, array $drifts, ?Guard $guard, ?Privacy $privacy, ?int $begun, array $prepared): CaseFile
     {
         $statuses = array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, array_values($row->json('statuses')));
 
@@ -167,14 +167,14 @@ final readonly class CaseFiles
      * The accounts that the names lie in, each read once however many names it has.
      *
      * @param  list<Row>  $rows
-     * @return array<int, Place> by account id
+     * @return array<int, AccountTerms> by account id
      */
     private function places(array $rows): array
     {
         $accounts = array_unique(array_map(fn (Row $row): int => $row->int('account_id'), $rows));
         $places = [];
-        foreach (Row::all($this->database->select(Place::QUERY, ['{'.implode(',', $accounts).'}'])) as $row) {
-            $places[$row->int('account_id')] = Place::of($row);
+        foreach (Row::all($this->database->select(AccountTerms::QUERY, ['{'.implode(',', $accounts).'}'])) as $row) {
+            $places[$row->int('account_id')] = AccountTerms::of($row);
         }
 
         return $places;
@@ -183,12 +183,12 @@ final readonly class CaseFiles
     /**
      * What is paid in the end for each action in force, by registrar and suffix.
      *
-     * @param  array<int, Place>  $places
+     * @param  array<int, AccountTerms>  $places
      * @return array<int, array<string, array<string, Money>>>
      */
     private function prices(array $places, Instant $now): array
     {
-        $registrars = array_unique(array_map(fn (Place $place): int => $place->account->registrar, $places));
+        $registrars = array_unique(array_map(fn (AccountTerms $place): int => $place->account->registrar, $places));
         $found = [];
         $held = $this->database->select(
             'SELECT registrar_id, suffix, action, amount, currency, tax_percent FROM prices WHERE registrar_id = ANY (?::bigint[]) AND span @> ?::timestamptz',

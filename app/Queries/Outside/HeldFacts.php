@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries\Outside;
 
-use Acre\Core\Contact\Pattern;
-use Acre\Core\Contact\PublishedRecord;
+use Acre\Core\Disclosure\Pattern;
+use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Record\DriftField;
 use Acre\Core\Record\Held;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Registrants;
 
-use Acre\Core\Contact\Side;
+use Acre\Core\Registrant\Side;
 use Acre\Core\Rulebook\Rulebook;
 use App\Models\Confirmation;
 use App\Models\LineState;

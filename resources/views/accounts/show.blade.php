@@ -52,7 +52,7 @@
             <details><summary>{{ __('accounts.show.add_a_person_with_access') }}</summary>
                 <form method="post" action="{{ route('custody.give', $account) }}" class="ask">@csrf
                     <label for="custodian">{{ __('common.who') }}</label> <select id="custodian" name="custodian">@foreach ($custodians as $id => $name)<option value="{{ $id }}">{{ $name }}</option>@endforeach</select>
-                    <label for="part">{{ __('accounts.show.has') }}</label> <select id="part" name="part">@foreach (Acre\Core\Contact\CustodyPart::cases() as $part)<option value="{{ $part->value }}">{{ $words->say('contacts.custody.part.'.$part->value) }}</option>@endforeach</select>
+                    <label for="part">{{ __('accounts.show.has') }}</label> <select id="part" name="part">@foreach (Acre\Core\Custody\CustodyPart::cases() as $part)<option value="{{ $part->value }}">{{ $words->say('contacts.custody.part.'.$part->value) }}</option>@endforeach</select>
                     <label for="good_until">{{ __('accounts.show.a_card_valid_until') }}</label> <input id="good_until" type="date" name="good_until"> <button>{{ __('common.save') }}</button>
                 </form>
             </details>

@@ -15,8 +15,8 @@
             <tr>
                 <th scope="row"><a href="{{ route('accounts.show', $account->int('id')) }}">{{ $account->text('registrar_name') }} {{ $account->text('number') }}</a><span class="lesser mono">{{ $account->textOrNull('mailbox') ?? __('custody.index.no_login_mailbox_recorded') }}</span></th>
                 <td class="sum" data-label="{{ __('common.names') }}">{{ number_format($account->int('names')) }}</td>
-                <td data-label="{{ __('custody.index.can_sign_in') }}">{{ $of(Acre\Core\Contact\CustodyPart::SignsIn) ?: __('custody.index.nobody_recorded') }}</td>
-                <td data-label="{{ __('custody.index.second_factor_card') }}">{{ $of(Acre\Core\Contact\CustodyPart::SecondFactor) ?: __('custody.index.none_recorded') }}<span class="lesser">{{ __('custody.index.card', ['who' => $of(Acre\Core\Contact\CustodyPart::Card) ?: __('custody.index.none_recorded')]) }}</span></td>
+                <td data-label="{{ __('custody.index.can_sign_in') }}">{{ $of(Acre\Core\Custody\CustodyPart::SignsIn) ?: __('custody.index.nobody_recorded') }}</td>
+                <td data-label="{{ __('custody.index.second_factor_card') }}">{{ $of(Acre\Core\Custody\CustodyPart::SecondFactor) ?: __('custody.index.none_recorded') }}<span class="lesser">{{ __('custody.index.card', ['who' => $of(Acre\Core\Custody\CustodyPart::Card) ?: __('custody.index.none_recorded')]) }}</span></td>
                 <td data-label="{{ __('custody.index.at_risk') }}">@foreach ($custody->findings() as $finding)<span class="reason {{ $finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? '' : 'is-bad' }}">{{ $words->finding($finding) }}.</span>@endforeach</td>
             </tr>
         @endforeach

@@ -13,7 +13,6 @@ use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Likeness;
 use Acre\Core\Contact\Mailbox;
-use Acre\Core\Contact\Material;
 use Acre\Core\Contact\Phone;
 use Acre\Core\Contact\Rings;
 use Acre\Core\Contact\TakesMail;
@@ -21,6 +20,7 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Field;
+use Acre\Core\Registrant\MaterialChange;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -60,23 +60,23 @@ final class ContactTest extends TestCase
     {
         $of = fn (HolderKind $kind, ?string $organisation, ?string $person, ?string $mailbox, ?string $town = null): Contact => Contact::of($kind, $organisation, $person, Address::of([], $town), null, Mailbox::tryOf($mailbox));
         $before = $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com');
-        self::assertFalse(Material::is($before, $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'G@bells.com', 'Wickerby')), 'a name that is found to be an organisation’s, and a person that was not known');
-        self::assertFalse(Material::is($of(HolderKind::Organisation, 'Bell Foundry', null, null), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')), 'a mailbox that was not known');
+        self::assertFalse(MaterialChange::is($before, $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'G@bells.com', 'Wickerby')), 'a name that is found to be an organisation’s, and a person that was not known');
+        self::assertFalse(MaterialChange::is($of(HolderKind::Organisation, 'Bell Foundry', null, null), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')), 'a mailbox that was not known');
         foreach ([$of(HolderKind::Unknown, null, 'Kelp Farm', 'g@bells.com'), $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@peal.com'), $of(HolderKind::Unknown, null, 'Bell Foundry', null)] as $after) {
-            self::assertTrue(Material::is($before, $after));
+            self::assertTrue(MaterialChange::is($before, $after));
         }
-        self::assertTrue(Material::is($of(HolderKind::Organisation, 'Bell Foundry', 'A', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'B', 'g@bells.com')));
+        self::assertTrue(MaterialChange::is($of(HolderKind::Organisation, 'Bell Foundry', 'A', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'B', 'g@bells.com')));
         // Whoever was told something that was known has it wrong once it is another; what was not known they may well have.
-        self::assertFalse(Material::contradicts($of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'g@bells.com', 'Wickerby')));
-        self::assertTrue(Material::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Upper Wick')));
-        self::assertTrue(Material::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')));
-        self::assertTrue(Material::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'other@bells.com')));
+        self::assertFalse(MaterialChange::contradicts($of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'g@bells.com', 'Wickerby')));
+        self::assertTrue(MaterialChange::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Upper Wick')));
+        self::assertTrue(MaterialChange::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')));
+        self::assertTrue(MaterialChange::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'other@bells.com')));
         $now = Instant::of('2026-10-06T15:00:00Z');
         $book = new Rulebook(__DIR__.'/../../../rulebook');
-        $com = Material::of($book->for('com', $now), $now);
+        $com = MaterialChange::of($book->for('com', $now), $now);
         // ICANN RAA 2013: 15 calendar days; Transfer Policy II.C.2: 60 days.
         self::assertSame(['2026-10-21', '2026-12-05'], [$com->verifyBy?->iso(), $com->holdUntil?->iso()]);
-        self::assertNull(Material::of($book->for('de', $now), $now)->holdUntil);
+        self::assertNull(MaterialChange::of($book->for('de', $now), $now)->holdUntil);
     }
 
     public function test_what_lacks_or_does_not_agree_is_said(): void

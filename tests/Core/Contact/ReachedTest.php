@@ -6,8 +6,8 @@ namespace Tests\Core\Contact;
 
 use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
-use Acre\Core\Contact\Privacy;
 use Acre\Core\Contact\Verification;
+use Acre\Core\Disclosure\Privacy;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Rulebook\MovesBy;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Rounds\Kinds;
 
-use Acre\Core\Contact\CustodyPart;
+use Acre\Core\Custody\CustodyPart;
 use Acre\Core\Finding\Cost;
 use Acre\Core\Time\Instant;
 use App\Queries\Custody\ReadCustody;

@@ -9,7 +9,7 @@
 <x-field name="agreement" :label="__('deeds.terms.registrant.what_was_agreed_to_and_when')" :value="$said['agreement'] ?? $request->word('agreement')" maxlength="1000" :note="__('deeds.terms.registrant.the_name_and_date_of_the')"/>
 <div class="field">
     <label for="f-agent">{{ __('deeds.terms.registrant.we_confirm_on_behalf_of') }}</label>
-    <select id="f-agent" name="agent">@foreach (Acre\Core\Contact\DesignatedAgent::cases() as $agent)<option value="{{ $agent->value }}" @selected($agent->value === ($said['agent'] ?? $request->word('agent')))>{{ __('deeds.change_registrant.agent.'.$agent->value) }}</option>@endforeach</select>
+    <select id="f-agent" name="agent">@foreach (Acre\Core\Registrant\DesignatedAgent::cases() as $agent)<option value="{{ $agent->value }}" @selected($agent->value === ($said['agent'] ?? $request->word('agent')))>{{ __('deeds.change_registrant.agent.'.$agent->value) }}</option>@endforeach</select>
     <p class="note">{{ __('deeds.terms.registrant.as_designated_agent_if_they') }}</p>
 </div>
 <x-field name="authority" :label="__('deeds.terms.registrant.authority')" :value="$said['authority'] ?? $request->word('authority')" maxlength="1000" :note="__('deeds.terms.registrant.who_agreed_and_how_if_they_do')"/>

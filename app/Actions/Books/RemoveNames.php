@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Books;
+
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Movement\Readiness;
+use Acre\Core\Record\RecordFinding;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use Acre\Core\Title\BookFinding;
+use App\Actions\Deeds\DeedInBooks;
+use App\Actions\Names\PassHolding;
+use App\Models\DocketLine;
+use App\Models\DriftState;
+use App\Queries\Names\CaseFile;
+use App\Queries\Names\OpenDrift;
+use App\View\Words;
+use Illuminate\Database\Connection;
+
+/** What is ours no more, because it went to another registrar, was deleted or given up: closed in our books from now on, its past kept, and watched if somebody wants that. */
+final class RemoveNames extends DeedInBooks
+{
+    public const WATCH = 'watch';
+
+    public const END = 'end';
+
+    private const LONGEST = 300;
+
+    public function __construct(private readonly Connection $database, private readonly PassHolding $pass, private readonly Rulebook $book, private readonly Words $words)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'let_go';
+    }
+
+    public function choices(): array
+    {
+        return [self::WATCH => $this->words->say('deeds.let_go.then.watch'), self::END => $this->words->say('deeds.let_go.then.end')];
+    }
+
+    public function terms(array $said): ?array
+    {
+        $then = is_string($said['then'] ?? null) ? $said['then'] : '';
+        $because = is_string($said['because'] ?? null) ? mb_substr(trim($said['because']), 0, self::LONGEST) : '';
+
+        return $because === '' || ! in_array($then, [self::WATCH, self::END], true) ? null : ['then' => $then, 'because' => $because];
+    }
+
+    public function said(array $terms): array
+    {
+        return array_filter($terms, is_string(...));
+    }
+
+    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    {
+        $findings = [];
+        if ($file->begun !== null) {
+            $findings[] = Finding::of(BookFinding::StillBegun, Effect::Stops, null, docket: $file->begun);
+        }
+        if (array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag->saysGone()) === [] && $file->life($this->book, $now)->phase !== Phase::Released) {
+            $findings[] = Finding::of(BookFinding::NotSeenGone, Effect::Worth, null, account: $file->account->number);
+        }
+
+        return Readiness::of($findings, []);
+    }
+
+    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    {
+        $this->pass->end($file, $now);
+        $this->database->table('drifts')->where('name_id', $file->nameId)->where('state', DriftState::Open)->update(['state' => DriftState::Taken, 'settled_at' => $now->isoSecond(), 'docket_id' => $line->docket_id]);
+        if ($terms['then'] === self::WATCH) {
+            $this->database->table('watchings')->insert([
+                'name_id' => $file->nameId, 'client_id' => $file->clientId, 'why' => $terms['because'], 'since' => $now->isoSecond(), 'by_id' => $line->docket->settled_by,
+                'registrar' => self::goneTo($file), 'registrant' => $file->registrant, 'created_on' => $file->facts->created?->isoSecond(), 'ends_on' => $file->facts->ends?->isoSecond(),
+            ]);
+        }
+        // Whoever has it now, its directory says more of it soon, or is asked no more.
+        $this->database->table('observing')->where('name_id', $file->nameId)->update(['due_at' => $terms['then'] === self::WATCH ? $now->isoSecond() : 'infinity']);
+
+        return [];
+    }
+
+    public function beforeAndAfter(CaseFile $file, array $terms): array
+    {
+        return ['before' => ['place' => "{$file->account->registrarName} {$file->account->number}"], 'after' => ['place' => $this->inWords($terms)['then']]];
+    }
+
+    protected function inWords(array $terms): array
+    {
+        return ['then' => $this->words->say('deeds.let_go.then.'.($terms['then'] === self::WATCH ? 'watch' : 'end')), 'because' => is_string($terms['because'] ?? null) ? $terms['because'] : ''];
+    }
+
+    private static function goneTo(CaseFile $file): string
+    {
+        foreach ($file->drifts as $drift) {
+            if ($drift->tag === RecordFinding::OtherRegistrar) {
+                return is_string($drift->seen()) ? $drift->seen() : '';
+            }
+        }
+
+        return $file->account->registrarName;
+    }
+}
