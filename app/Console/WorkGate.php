@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Gates\ReceiveMessages;
-use App\Actions\Gates\SendOrders;
+use App\Actions\Orders\ReceiveMessages;
+use App\Actions\Orders\SendOrders;
 use Illuminate\Console\Command;
 
 /** Tells an account's gate what waits to be told, and takes what waits there, here and now, as its job would. */

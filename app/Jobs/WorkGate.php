@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Gates\ReceiveMessages;
-use App\Actions\Gates\SendOrders;
+use App\Actions\Orders\ReceiveMessages;
+use App\Actions\Orders\SendOrders;
 use App\Support\Row;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;

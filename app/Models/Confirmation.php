@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Acre\Core\Registrant\Side;
+use Acre\Core\Rulebook\Side;
 use Acre\Core\Time\Instant;
 use App\Models\Casts\AsInstant;
 use Illuminate\Database\Eloquent\Model;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Standing\NextKind;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\Registrar;

@@ -10,7 +10,7 @@ use Acre\Core\Lifecycle\Event;
 use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lifecycle;
-use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Time\Instant;
 
 /** The days to come of a name as its folio tells them: what happens if nobody acts, and apart from it what happens only if auto-renew fails, or failed. */

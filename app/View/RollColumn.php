@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\View;
 
-use Acre\Core\Lifecycle\NextKind;
-use Acre\Core\Lifecycle\Phase;
+use Acre\Core\Rulebook\Phase;
+use Acre\Core\Standing\NextKind;
 use App\Queries\Names\StandingFacts;
 use App\Support\Dates;
 use App\Support\Row;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\View;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\RoleKind;
-use Acre\Core\Record\Field;
 use Acre\Core\Rulebook\EndPhase;
 use Acre\Core\Rulebook\MovesBy;
 use Acre\Core\Rulebook\Publication;

@@ -6,9 +6,9 @@ namespace App\View;
 
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\LifecycleFinding;
-use Acre\Core\Lifecycle\NextKind;
-use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Money\Money;
+use Acre\Core\Rulebook\Phase;
+use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
 use App\Queries\Roll\Facet;
 use App\Queries\Rounds\Sums;

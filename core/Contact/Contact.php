@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Acre\Core\Contact;
 
 use Acre\Core\Finding\Finding;
-use Acre\Core\Record\Field;
 
 /** Who stands behind names, as a registry would be told (RFC 5733). What is not known is null. */
 final readonly class Contact

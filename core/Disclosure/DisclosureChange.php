@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Acre\Core\Disclosure;
 
-use Acre\Core\Contact\Guard;
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
-use Acre\Core\Record\Field;
+use Acre\Core\Registrant\Guard;
 use Acre\Core\Rulebook\Publication;
 use Acre\Core\Rulebook\Published;
 

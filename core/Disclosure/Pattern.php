@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Disclosure;
 
-use Acre\Core\Record\Field;
+use Acre\Core\Contact\Field;
 
 /** Which fields of the holder the world may read: a wish, which suffix and registrar grant or don't. */
 final readonly class Pattern

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Acre\Core\Disclosure;
 
 use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\Mailbox;
-use Acre\Core\Record\Field;
-use Acre\Core\Record\Record;
 use Acre\Core\Rulebook\Publication;
 use Acre\Core\Rulebook\Published;
 
@@ -65,58 +64,5 @@ final readonly class PublishedRecord
     public function differs(self $other): array
     {
         return array_values(array_filter(Field::cases(), fn (Field $field): bool => $this->field($field)->state !== $other->field($field)->state || ($this->field($field)->isRead() && $this->field($field)->value !== $other->field($field)->value)));
-    }
-
-    /**
-     * In which fields a record that was read says otherwise: shown what is to be hidden, hidden what is to be shown, or another value.
-     *
-     * @return list<Field>
-     */
-    public function differsFrom(Record $read): array
-    {
-        return array_values(array_filter(Field::cases(), function (Field $field) use ($read): bool {
-            [$meant, $seen] = [$this->field($field), $read->field($field)];
-            if ($meant->state === Disclosure::Replaced) {
-                return $seen->value !== null && $seen->value === $meant->value;
-            }
-
-            return $meant->isRead() ? $seen->value === null || ! self::same($field, $seen->value, (string) $meant->value) : $seen->value !== null;
-        }));
-    }
-
-    /** The same, told apart by how; a privacy service's data is nobody's to compare, unless the holder's own is read. */
-    public function apartFrom(Record $read): RecordDifference
-    {
-        $other = $shown = $hidden = [];
-        foreach (Field::cases() as $field) {
-            [$meant, $seen] = [$this->field($field), $read->field($field)->value];
-            if ($meant->state === Disclosure::Replaced) {
-                $shown = $seen !== null && $meant->value !== null && self::same($field, $seen, $meant->value) ? [...$shown, $field] : $shown;
-            } elseif ($seen === null) {
-                $hidden = $meant->isRead() ? [...$hidden, $field] : $hidden;
-            } elseif ($meant->value !== null && ! self::same($field, $seen, $meant->value)) {
-                $other[] = $field;
-            } elseif ($meant->state !== Disclosure::Shown) {
-                $shown[] = $field;
-            }
-        }
-
-        return new RecordDifference($other, $shown, $hidden);
-    }
-
-    /** Whether a record that was read is of this holder, by organisation, name and mailbox; null: it shows none of them. */
-    public static function names(Contact $holder, Record $read): ?bool
-    {
-        $shown = array_filter([Field::Organisation, Field::Name, Field::Mailbox], fn (Field $field): bool => $read->field($field)->value !== null);
-
-        return $shown === [] ? null : array_filter($shown, fn (Field $field): bool => ! self::same($field, (string) $read->field($field)->value, (string) $holder->field($field))) === [];
-    }
-
-    /** Directories fold street lines and write telephones in ways of their own. */
-    private static function same(Field $field, string $read, string $meant): bool
-    {
-        $plain = fn (string $text): string => mb_strtolower((string) preg_replace($field === Field::Voice ? '/[^0-9]+/' : '/[\s,]+/u', $field === Field::Voice ? '' : ' ', trim($text)));
-
-        return $plain($read) === $plain($meant);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Lifecycle;
 
 use Acre\Core\Rulebook\Darkness;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Rulebook\RuleSet;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Lifecycle;
 
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
@@ -46,7 +47,7 @@ final readonly class Lifecycle
         $ends = $facts->ends;
         $proven = $facts->proven();
         $since = $proven?->isDeleted() === true || $facts->outside?->isGone === true ? $facts->deleted() : null;
-        $plan = $ends === null && $since === null ? null : $rules->plans->of($rules, $terms, $facts->intent);
+        $plan = $ends === null && $since === null ? null : EndPlans::of($rules, $terms, $facts->intent);
         $begins = $since === null ? null : $plan?->begin($proven ?? Phase::NotKnown);
         if ($since !== null && $begins !== null && $facts->outside !== null) {
             $since = self::notOver($since, $facts->outside->at, $plan?->days($proven ?? Phase::NotKnown));
@@ -63,7 +64,7 @@ final readonly class Lifecycle
             $phase = self::follows($proven, $plan, $from, $day, $now);
             if ($phase !== $proven && $begins === null) {
                 // Deleted still when its registrar's days are over: then its registry may have given it the longest.
-                $plan = $rules->plans->of($rules, $terms->uncut(), $facts->intent);
+                $plan = EndPlans::of($rules, $terms->uncut(), $facts->intent);
                 $phase = self::follows($proven, $plan, $from, $day, $now);
             }
         }

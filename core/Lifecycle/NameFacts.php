@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Lifecycle;
 
 use Acre\Core\Name\DomainName;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Time\Instant;
 
 /** What is known of one registration; null is not known, never assumed. */

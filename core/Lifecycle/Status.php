@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Core\Lifecycle;
 
+use Acre\Core\Rulebook\Phase;
+
 /** Object statuses of RFC 5731 §2.3, and the grace periods that RFC 3915 §3.1 shows as statuses. */
 enum Status: string
 {

@@ -11,11 +11,11 @@ use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Lock;
-use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Time\Instant;
 
 /** One name that is to go from one account to another at the same registrar, and the judgement of it. */

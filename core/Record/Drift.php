@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Record;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Finding\Cost;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
@@ -209,12 +210,12 @@ final readonly class Drift
         if ($held->published === null || $seen->record === null || $seen->record->holder === []) {
             return [];
         }
-        $apart = $held->published->apartFrom($seen->record);
+        $apart = RecordDifference::between($held->published, $seen->record);
         $whose = [Field::Name, Field::Organisation];
         $names = array_filter($apart->other, fn (Field $field): bool => in_array($field, $whose, true));
         // It was the one of our books, and is another: then the book is not what is wrong.
         $isChanged = $names !== [] && $seen->before !== null && array_filter($whose, fn (Field $field): bool => $seen->before->field($field)->value !== null) !== []
-            && array_filter($held->published->apartFrom($seen->before)->other, fn (Field $field): bool => in_array($field, $whose, true)) === [];
+            && array_filter(RecordDifference::between($held->published, $seen->before)->other, fn (Field $field): bool => in_array($field, $whose, true)) === [];
         $drifts = [];
         foreach ([[$isChanged ? RecordFinding::HolderChanged : RecordFinding::HolderDiffers, $apart->other], [RecordFinding::ShownMore, $held->isTold ? $apart->shown : []], [RecordFinding::HiddenMore, $held->isTold ? $apart->hidden : []]] as [$tag, $fields]) {
             $written = $held->writtenAt[$tag->about()->value] ?? null;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Record;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Time\Instant;
 

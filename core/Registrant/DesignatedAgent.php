@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Core\Registrant;
 
+use Acre\Core\Rulebook\Side;
+
 /** For which side of a change of registrant the house confirms itself, authorised by it beforehand (ICANN Transfer Policy, section II.A.1.2). */
 enum DesignatedAgent: string
 {

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Acre\Core\Registrant;
 
 use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Mailbox;
-use Acre\Core\Record\Field;
 use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;

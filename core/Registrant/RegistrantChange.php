@@ -6,7 +6,6 @@ namespace Acre\Core\Registrant;
 
 use Acre\Core\Contact\Contact;
 use Acre\Core\Contact\ContactFinding;
-use Acre\Core\Contact\Guard;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
@@ -14,6 +13,7 @@ use Acre\Core\Movement\Account;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Rulebook\RegistrantConfirms;
+use Acre\Core\Rulebook\Side;
 use Acre\Core\Time\Instant;
 
 /** Another registrant for a name, judged before it is begun: what is in the way, who must confirm it by when, and what it starts (ICANN Transfer Policy, section II; elsewhere the suffix's own rules). */
@@ -77,7 +77,7 @@ final readonly class RegistrantChange
     /** @return list<Leg> who says yes, and what the registrar then does */
     public function legs(): array
     {
-        $legs = array_map(fn (Side $side): Leg => new Leg($side->leg(), Actor::Client, $this->answerBy), array_values(array_filter(Side::cases(), $this->isWrittenTo(...))));
+        $legs = array_map(fn (Side $side): Leg => new Leg(self::leg($side), Actor::Client, $this->answerBy), array_values(array_filter(Side::cases(), $this->isWrittenTo(...))));
 
         return [...$legs, new Leg(LegKind::Registrant, $this->starts->confirms === RegistrantConfirms::Registry && $this->isMaterial() ? Actor::Registry : Actor::House, $this->answerBy->plusDays(1))];
     }
@@ -160,5 +160,11 @@ final readonly class RegistrantChange
     private function isWrittenTo(Side $side): bool
     {
         return $this->isAsked($side) && ! $this->agent->actsFor($side);
+    }
+
+    /** The leg on which a side confirms. */
+    public static function leg(Side $side): LegKind
+    {
+        return $side === Side::Prior ? LegKind::ConfirmPrior : LegKind::ConfirmNew;
     }
 }

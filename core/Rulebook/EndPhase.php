@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook;
 
-use Acre\Core\Lifecycle\Phase;
-
 /** One of the stretches that follow the end of the paid term. */
 final readonly class EndPhase
 {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
-use Acre\Core\Record\Field;
 use ValueError;
 
 /** What a suffix does with each field of an organisation's record and of a private person's. */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook;
 
-use Acre\Core\Registrant\Side;
-
 /** Who must confirm that a name gets another registrant. */
 enum RegistrantConfirms: string
 {

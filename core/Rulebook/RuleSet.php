@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook;
 
-use Acre\Core\Lifecycle\EndPlans;
 use Acre\Core\Rulebook\Reading\Choice;
 use Acre\Core\Rulebook\Reading\Flag;
 use Acre\Core\Rulebook\Reading\Number;
@@ -17,9 +16,6 @@ use ReflectionClass;
 /** What one suffix demands and allows at one instant. */
 final readonly class RuleSet
 {
-    /** What these rules make of an end, remembered. */
-    public EndPlans $plans;
-
     /**
      * @param  bool  $isDefault  the suffix has no file of its own, so cautious values stand in
      * @param  Rule<int>  $leastMonths  the shortest term that is sold
@@ -69,7 +65,6 @@ final readonly class RuleSet
         #[Whole('roles', Roles::class)] public Rule $roles,
         #[Whole('published', Published::class)] public Rule $published,
     ) {
-        $this->plans = new EndPlans;
     }
 
     /**

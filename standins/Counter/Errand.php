@@ -11,11 +11,11 @@ enum Errand: string
     case SetLock = 'Set the lock';
     case RenewOn = 'Let them renew by themselves';
     case RenewOff = 'Let them renew only when told';
-    case Code = 'Ask for the auth codes';
+    case Code = 'Request the auth codes';
     case Offer = 'Offer them to the account below';
     case Accept = 'Accept what is offered to this account';
     case Confirm = 'Confirm what the receiver has accepted';
     case Show = 'Show the fields below of their holder, and no other';
     case Holder = 'Put the holder below to them';
-    case Withdraw = 'Take the offer back';
+    case Withdraw = 'Withdraw the offer';
 }

@@ -9,7 +9,7 @@ use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
 use App\Actions\Imports\UndoImport;
 use App\Actions\Imports\WriteImport;
-use App\Actions\Names\GiveWords;
+use App\Actions\Words\GiveWords;
 use App\Jobs\WorkImport;
 use App\Models\Account;
 use App\Models\Client;

@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
 use App\Actions\Names\GatherNames;
-use App\Actions\Names\GiveWords;
 use App\Actions\Names\WatchNames;
 use App\Actions\Standings\MakeStandings;
+use App\Actions\Words\GiveWords;
 use App\Models\Name;
 use App\Models\SavedView;
 use App\Models\Word;

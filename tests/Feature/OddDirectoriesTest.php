@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Acre\Core\Record\Field;
+use Acre\Core\Contact\Field;
 use Acre\Core\Time\Instant;
 use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Outside\LeaseDue;

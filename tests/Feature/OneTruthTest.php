@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Lifecycle\EventKind;
-use Acre\Core\Lifecycle\NextKind;
-use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Standing\NextKind;
+use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
 use Acre\Core\Time\Span;

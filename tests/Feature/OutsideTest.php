@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\TakesMail;
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
@@ -15,7 +16,6 @@ use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Certainty;
 use Acre\Core\Record\DriftField;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Record\Source;

@@ -6,14 +6,14 @@ namespace App\Actions\Books;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
-use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\RecordFinding;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedInBooks;
-use App\Actions\Names\PassHolding;
+use App\Actions\Deeds\PassHolding;
 use App\Models\DocketLine;
 use App\Models\DriftState;
 use App\Queries\Names\CaseFile;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
+use App\Actions\Drifts\CompareAgain;
 use App\Actions\Gates\GateOrders;
-use App\Actions\Outside\CompareAgain;
 use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;

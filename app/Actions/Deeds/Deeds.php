@@ -9,36 +9,19 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
-use App\Actions\Books\ChangeIntent;
-use App\Actions\Books\ChangeWords;
-use App\Actions\Books\GiveToClient;
-use App\Actions\Books\RecordRenewal;
-use App\Actions\Books\RemoveNames;
-use App\Actions\Books\UndoDocket;
-use App\Actions\Handover\HandOverNames;
-use App\Actions\Outside\KeepOurRecord;
-use App\Actions\Outside\UpdateOurRecord;
-use App\Actions\Registrar\ChangeAutoRenew;
-use App\Actions\Registrar\ChangeDisclosure;
-use App\Actions\Registrar\ChangeLock;
-use App\Actions\Registrar\ChangeRegistrant;
-use App\Actions\Registrar\RequestAuthCode;
-use App\Actions\Registrar\RestoreServers;
 use App\Models\Docket;
 use App\Queries\Names\CaseFile;
 use Illuminate\Contracts\Container\Container;
 use OutOfBoundsException;
 
-/** Every deed by its key. The next one is one class, and one line here. */
+/** Every deed by its key. The next one is one class, and one line in the provider. */
 final class Deeds
 {
-    /** @var list<class-string<Deed>> */
-    private const ALL = [HandOverNames::class, GiveToClient::class, ChangeIntent::class, RecordRenewal::class, ChangeWords::class, RemoveNames::class, ChangeLock::class, ChangeAutoRenew::class, ChangeDisclosure::class, ChangeRegistrant::class, RequestAuthCode::class, RestoreServers::class, UpdateOurRecord::class, KeepOurRecord::class, UndoDocket::class];
-
     /** @var array<string, Deed> */
     private array $made = [];
 
-    public function __construct(private readonly Container $container)
+    /** @param  list<class-string<Deed>>  $classes */
+    public function __construct(private readonly Container $container, private readonly array $classes)
     {
     }
 
@@ -64,9 +47,12 @@ final class Deeds
 
     public function find(string $key): ?Deed
     {
-        foreach (self::ALL as $class) {
+        foreach ($this->classes as $class) {
             if ($class::key() === $key) {
-                return $this->made[$key] ??= $this->container->make($class);
+                $deed = $this->made[$key] ?? $this->container->make($class);
+                assert($deed instanceof Deed);
+
+                return $this->made[$key] = $deed;
             }
         }
 

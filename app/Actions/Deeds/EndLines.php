@@ -6,8 +6,8 @@ namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Precision;
+use App\Actions\Drifts\CompareAgain;
 use App\Actions\Gates\GateOrders;
-use App\Actions\Outside\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;
 use App\Models\DocketLine;

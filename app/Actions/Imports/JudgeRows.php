@@ -6,7 +6,7 @@ namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
-use App\Actions\Names\Labels;
+use App\Actions\Words\Labels;
 use App\Models\Import;
 use App\Support\Folded;
 use App\Support\Row;

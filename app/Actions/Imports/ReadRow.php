@@ -19,7 +19,7 @@ use Acre\Wire\Lists\Cell;
 use Acre\Wire\Lists\DateOrder;
 use Acre\Wire\Lists\ListNumber;
 use Acre\Wire\Lists\ListRow;
-use App\Actions\Names\Labels;
+use App\Actions\Words\Labels;
 use App\Support\Currencies;
 
 /** Reads one line of a list into facts, or says which value is wrong and why. */

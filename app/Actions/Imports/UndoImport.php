@@ -6,9 +6,9 @@ namespace App\Actions\Imports;
 
 use App\Actions\Contacts\KeepMailboxes;
 use App\Actions\Contacts\RecordRegistrants;
-use App\Actions\Names\GiveWords;
-use App\Actions\Outside\CompareAgain;
+use App\Actions\Drifts\CompareAgain;
 use App\Actions\Standings\MakeStandings;
+use App\Actions\Words\GiveWords;
 use App\Models\Import;
 use App\Models\ImportState;
 use App\Support\Failpoint;

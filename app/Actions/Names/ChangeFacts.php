@@ -6,7 +6,7 @@ namespace App\Actions\Names;
 
 use Acre\Core\Contact\Text;
 use App\Actions\Contacts\RecordRegistrants;
-use App\Actions\Outside\CompareAgain;
+use App\Actions\Drifts\CompareAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Guarded;
 use App\Models\Name;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Outside;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Drift as CoreDrift;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\Held;
 use Acre\Core\Record\Pace;
 use Acre\Core\Record\Record;
@@ -18,6 +18,7 @@ use Acre\Core\Record\Seen;
 use Acre\Core\Record\Source;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use App\Actions\Drifts\WriteDrifts;
 use App\Actions\Handover\LockAgain;
 use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;

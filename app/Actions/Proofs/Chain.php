@@ -15,8 +15,14 @@ use Illuminate\Database\Connection;
 /** The chain of proofs, in the order in which things ended: each carries the digest of the one before it. */
 final readonly class Chain
 {
-    public function __construct(private Connection $database, private Container $container, private TradeClock $clock, private StoreHead $head)
-    {
+    /** @param  array<string, class-string<Provable>>  $provable  what makes the proof of each kind, by the kind */
+    public function __construct(
+        private Connection $database,
+        private Container $container,
+        private TradeClock $clock,
+        private StoreHead $head,
+        private array $provable,
+    ) {
     }
 
     /** In the transaction that ends it. */
@@ -44,10 +50,9 @@ final readonly class Chain
 
     private function draft(ProofKind $kind, int $id): ProofDraft
     {
-        $source = match ($kind) {
-            ProofKind::Docket => ProofOfDocket::class, ProofKind::Handing => ProofOfHanding::class, ProofKind::Erasure => ProofOfErasure::class,
-        };
+        $provable = $this->container->make($this->provable[$kind->value]);
+        assert($provable instanceof Provable);
 
-        return $this->container->make($source)->draft($id);
+        return $provable->draft($id);
     }
 }

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Actions\Registrants;
 
 use Acre\Core\Contact\Contact as ContactValue;
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
-use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Movement\Leg;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;
+use Acre\Core\Record\RecordDifference;
 use Acre\Core\Registrant\DesignatedAgent;
 use Acre\Core\Registrant\MaterialChange;
 use Acre\Core\Registrant\RegistrantChange;
-use Acre\Core\Registrant\Side;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Rulebook\Side;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Actions\Contacts\RecordRegistrants;
@@ -111,7 +111,7 @@ final class AnotherRegistrant
         $kinds = array_map(fn (Leg $leg): string => $leg->kind->value, $legs);
         $words = $done = [];
         foreach (Side::cases() as $side) {
-            $kind = $side->leg()->value;
+            $kind = RegistrantChange::leg($side)->value;
             if (! in_array($kind, $kinds, true)) {
                 continue;
             }
@@ -182,7 +182,7 @@ final class AnotherRegistrant
     {
         $value = $this->value($chosen);
 
-        return $value !== null && (PublishedRecord::names($value, $record) ?? ($record->changed !== null && $line->done_on !== null && ! $record->changed->isBefore($line->done_on)));
+        return $value !== null && (RecordDifference::names($value, $record) ?? ($record->changed !== null && $line->done_on !== null && ! $record->changed->isBefore($line->done_on)));
     }
 
     /** Writes what is now so. In the line's transaction, the name locked. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Registrants;
 
 use Acre\Core\Registrant\MaterialChange;
-use Acre\Core\Registrant\Side;
+use Acre\Core\Rulebook\Side;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Links\LinkOf;

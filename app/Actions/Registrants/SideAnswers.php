@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrants;
 
-use Acre\Core\Registrant\Side;
+use Acre\Core\Rulebook\Side;
 use App\Actions\Links\OpenLink;
 use App\Actions\Verification\VerifyMailbox;
 use App\Jobs\CarryConfirmed;

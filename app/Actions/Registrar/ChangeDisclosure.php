@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Registrar;
 
 use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Field;
 use Acre\Core\Disclosure\DisclosureChange;
 use Acre\Core\Disclosure\DisclosureFinding;
 use Acre\Core\Disclosure\Pattern;
@@ -13,8 +14,8 @@ use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\Readiness;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;
+use Acre\Core\Record\RecordDifference;
 use Acre\Core\Rulebook\Published;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
@@ -105,7 +106,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         $file = $this->files->of([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
         $holder = $file?->guard === null ? null : $this->holders->of([$file])[$file->guard->contact] ?? null;
 
-        return $file !== null && $holder !== null && $record->holder !== [] && PublishedRecord::of($holder, $this->told($file, $terms), $this->published($file, $this->clock->now()), self::hasPrivacy($file))->differsFrom($record) === [];
+        return $file !== null && $holder !== null && $record->holder !== [] && RecordDifference::fields(PublishedRecord::of($holder, $this->told($file, $terms), $this->published($file, $this->clock->now()), self::hasPrivacy($file)), $record) === [];
     }
 
     public function picture(array $files, array $terms, Instant $now): array

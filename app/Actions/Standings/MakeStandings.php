@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Standings;
 
-use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use App\Actions\Setbacks\SetAside;
 use App\Models\SetbackKind;

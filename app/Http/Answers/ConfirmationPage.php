@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
-use Acre\Core\Record\Field;
-use Acre\Core\Registrant\Side;
+use Acre\Core\Contact\Field;
+use Acre\Core\Rulebook\Side;
 use Acre\Core\Time\Instant;
 use App\Actions\Registrants\SideAnswers;
 use App\Models\Confirmation;

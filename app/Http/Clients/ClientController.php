@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Clients;
 
 use Acre\Core\Drawing\Axis;
-use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Standing\NextKind;
 use App\Actions\SaveRow;
 use App\Models\Client;
 use App\Models\Pattern;

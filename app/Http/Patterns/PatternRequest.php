@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Patterns;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Disclosure\Pattern as PatternValue;
-use Acre\Core\Record\Field;
 use App\Http\NotTaken;
 use App\Http\SignedIn;
 use App\Models\Pattern;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Registrars;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\ReceiverBy;
-use Acre\Core\Record\Field;
 use App\Http\KeepsGuarded;
 use App\Http\NotTaken;
 use App\Http\SignedIn;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Rulebook;
 
 use Acre\Core\Lifecycle\Lifecycle;
-use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Rulebook\RuleSet;
+use Acre\Core\Standing\Standing;
 use Acre\Core\Title\Chain;
 use App\Support\TradeClock;
 use App\View\FolioDrawing;

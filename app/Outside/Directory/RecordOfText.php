@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Outside\Directory;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Lifecycle\Status;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\FieldSeen;
 use Acre\Core\Record\Record;
 use Acre\Core\Record\Source;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outside\Registrar;
 
-use Acre\Core\Record\Field;
+use Acre\Core\Contact\Field;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;

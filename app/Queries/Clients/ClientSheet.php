@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries\Clients;
 
-use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Money\Money;
+use Acre\Core\Standing\NextKind;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Contacts;
 
-use Acre\Core\Record\Field;
+use Acre\Core\Contact\Field;
 
 /** One field of the holder over some names: what is held, what is read today, and what will be read. */
 final readonly class FieldCompared

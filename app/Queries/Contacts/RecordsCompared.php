@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Queries\Contacts;
 
 use Acre\Core\Contact\Contact;
+use Acre\Core\Contact\Field;
 use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Disclosure\Pattern;
 use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Movement\ExtraKind;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\Record;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;

@@ -10,7 +10,7 @@ use Acre\Core\Custody\Custody;
 use Acre\Core\Custody\CustodyPart;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
-use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Standing\NextKind;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries\Names;
 
 use Acre\Core\Contact\ContactFinding;
-use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\Verification;
 use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Disclosure\Pattern;
@@ -16,13 +15,14 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\NameFacts;
-use Acre\Core\Lifecycle\Standing;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Movement\Account;
 use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\Handover;
 use Acre\Core\Movement\HandoverTerms;
+use Acre\Core\Registrant\Guard;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 

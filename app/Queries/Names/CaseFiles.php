@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Names;
 
-use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\TakesMail;
 use Acre\Core\Disclosure\Disclosure;
@@ -24,6 +23,7 @@ use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\HandoverTerms;
 use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Name\DomainName;
+use Acre\Core\Registrant\Guard;
 use Acre\Core\Time\Instant;
 use App\Models\LineState;
 use App\Support\Row;

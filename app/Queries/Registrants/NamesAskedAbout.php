@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries\Registrants;
 
-use Acre\Core\Registrant\Side;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Rulebook\Side;
 use App\Models\Confirmation;
 use App\Models\LineState;
 use App\Support\Row;

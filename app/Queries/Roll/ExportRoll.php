@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Roll;
 
-use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Lists\ColumnKind;
 use App\Queries\Cursor;

@@ -6,8 +6,8 @@ namespace App\Queries\Roll;
 
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
-use Acre\Core\Lifecycle\NextKind;
-use Acre\Core\Lifecycle\Standing;
+use Acre\Core\Standing\NextKind;
+use Acre\Core\Standing\Standing;
 use App\Queries\Names\CaseFile;
 use App\Queries\Names\OpenDrift;
 use Illuminate\Database\Query\Builder;

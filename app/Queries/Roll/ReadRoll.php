@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries\Roll;
 
-use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
+use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
 use App\Queries\Keyset;
 use App\Queries\Rounds\Sums;

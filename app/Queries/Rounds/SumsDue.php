@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries\Rounds;
 
-use Acre\Core\Lifecycle\NextKind;
 use Acre\Core\Money\Money;
+use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
 use App\Support\Row;
 use Illuminate\Database\Connection;

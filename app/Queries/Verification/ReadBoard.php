@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Verification;
 
-use Acre\Core\Contact\Guard;
+use Acre\Core\Registrant\Guard;
 use Acre\Core\Time\Instant;
 use App\Models\LetterState;
 use App\Queries\Keyset;

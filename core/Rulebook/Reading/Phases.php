@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Acre\Core\Rulebook\Reading;
 
-use Acre\Core\Lifecycle\Phase;
 use Acre\Core\Rulebook\Darkness;
 use Acre\Core\Rulebook\EndPhase;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rescue;
 use Attribute;
 use ValueError;

@@ -22,7 +22,7 @@
     <p class="sentence folio-sentence">
         <x-sentence of="names.show.held_for" :with="['registrar' => $file->account->registrarName]"><x-slot:client><a href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></x-slot><x-slot:account><a href="{{ route('accounts.show', $file->account->id) }}">{{ $file->account->number }}</a></x-slot></x-sentence>
         @foreach ($standing->findings as $finding)
-            <span class="{{ $loop->first && $standing->severity === Acre\Core\Lifecycle\Severity::Grave ? 'is-bad' : ($finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? '' : 'is-soon') }}">{{ $words->finding($finding) }}.</span>
+            <span class="{{ $loop->first && $standing->severity === Acre\Core\Standing\Severity::Grave ? 'is-bad' : ($finding->tag->cost() === Acre\Core\Finding\Cost::Attention ? '' : 'is-soon') }}">{{ $words->finding($finding) }}.</span>
         @endforeach
     </p>
     @can('prepare')

@@ -80,7 +80,7 @@
             <section class="card" aria-labelledby="holder">
                 <h2 id="holder">{{ __('outside.record.registrant_as_published') }}</h2>
                 <dl class="facts">
-                    @foreach (Acre\Core\Record\Field::cases() as $field)
+                    @foreach (Acre\Core\Contact\Field::cases() as $field)
                         @if ($record->field($field)->value !== null)<div><dt>{{ __('outside.holder.'.$field->value) }}</dt><dd><bdi>{{ $record->field($field)->value }}</bdi></dd></div>@endif
                     @endforeach
                     @foreach ($record->redactedByReason() as $reason => $fields)

@@ -6,7 +6,7 @@
         @if ($pattern->exists) @method('put') <input type="hidden" name="version" value="{{ $errors->has('version') ? $pattern->version : old('version', $pattern->version) }}">@endif
         <x-field name="name" :label="__('common.name')" :value="$pattern->name" maxlength="80" required/>
         <fieldset><legend class="label">{{ __('patterns.form.fields_to_show') }}</legend>
-            @foreach (Acre\Core\Record\Field::cases() as $field)<label class="tick"><input type="checkbox" name="fields[]" value="{{ $field->value }}" @checked(in_array($field->value, (array) old('fields', $pattern->fields ?? []), true))> {{ __('contacts.field.'.$field->value) }}</label>@endforeach
+            @foreach (Acre\Core\Contact\Field::cases() as $field)<label class="tick"><input type="checkbox" name="fields[]" value="{{ $field->value }}" @checked(in_array($field->value, (array) old('fields', $pattern->fields ?? []), true))> {{ __('contacts.field.'.$field->value) }}</label>@endforeach
         </fieldset>
         @error('fields.*')<p class="wrong">{{ $message }}</p>@enderror
         <p class="lesser">{{ __('patterns.form.names_with_this_pattern_show') }}</p>

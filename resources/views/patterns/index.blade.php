@@ -9,7 +9,7 @@
         <tbody>
         @foreach ($patterns as $pattern)
             <tr><th scope="row">{{ $pattern->name }}@if ($pattern->id === $house)<span class="lesser">{{ __('patterns.index.default_for_new_names_unless') }}</span>@endif</th>
-                <td data-label="{{ __('patterns.index.shows') }}">@foreach (Acre\Core\Record\Field::cases() as $field)<span @class(['read', 'read-shown' => $pattern->value()->shows($field), 'read-withheld' => ! $pattern->value()->shows($field)])>{{ __('contacts.field.'.$field->value) }}<span class="hide">{{ $pattern->value()->shows($field) ? ' shown' : ' withheld' }}</span></span>@endforeach</td>
+                <td data-label="{{ __('patterns.index.shows') }}">@foreach (Acre\Core\Contact\Field::cases() as $field)<span @class(['read', 'read-shown' => $pattern->value()->shows($field), 'read-withheld' => ! $pattern->value()->shows($field)])>{{ __('contacts.field.'.$field->value) }}<span class="hide">{{ $pattern->value()->shows($field) ? ' shown' : ' withheld' }}</span></span>@endforeach</td>
                 <td class="sum" data-label="{{ __('common.names') }}">{{ number_format($follow[$pattern->id] ?? 0) }}</td>
                 <td>@can('settle')<a href="{{ route('patterns.edit', $pattern) }}">{{ __('common.change') }}</a>@endcan</td></tr>
         @endforeach

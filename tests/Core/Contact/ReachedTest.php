@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Contact;
 
-use Acre\Core\Contact\Guard;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Verification;
 use Acre\Core\Disclosure\Privacy;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Name\DomainName;
+use Acre\Core\Registrant\Guard;
 use Acre\Core\Rulebook\MovesBy;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;

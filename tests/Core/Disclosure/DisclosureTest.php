@@ -7,6 +7,7 @@ namespace Tests\Core\Disclosure;
 use Acre\Core\Contact\Address;
 use Acre\Core\Contact\Contact;
 use Acre\Core\Contact\Country;
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Phone;
@@ -14,9 +15,9 @@ use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Disclosure\Pattern;
 use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Disclosure\Steps;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\FieldSeen;
 use Acre\Core\Record\Record;
+use Acre\Core\Record\RecordDifference;
 use Acre\Core\Record\Source;
 use Acre\Core\Rulebook\Published;
 use Acre\Core\Rulebook\Rulebook;
@@ -76,15 +77,15 @@ final class DisclosureTest extends TestCase
     {
         $meant = PublishedRecord::of(self::holder(), Pattern::of([Field::Organisation, Field::Street, Field::Voice]), self::rules('com'), false);
 
-        $read = fn (FieldSeen ...$fields): array => $meant->differsFrom(new Record('bell.com', Source::Registry, holder: array_combine(array_map(strval(...), array_keys($fields)), $fields)));
+        $read = fn (FieldSeen ...$fields): array => RecordDifference::fields($meant, new Record('bell.com', Source::Registry, holder: array_combine(array_map(strval(...), array_keys($fields)), $fields)));
         $right = ['organisation' => FieldSeen::shown('Bell  foundry'), 'street' => FieldSeen::shown("PO Box 7\nFoundry Lane"), 'country' => FieldSeen::shown('GB'), 'voice' => FieldSeen::shown('+44-1632-960114'), 'name' => FieldSeen::redacted(null)];
         self::assertSame([], $read(...$right));
         self::assertSame([Field::Name], $read(...(['name' => FieldSeen::shown('Gudrun Kettle')] + $right)));
         self::assertSame([Field::Organisation], $read(...(['organisation' => FieldSeen::redacted('wish')] + $right)));
         self::assertSame([Field::Country], $read(...(['country' => FieldSeen::shown('DE')] + $right)));
         $replaced = PublishedRecord::of(self::holder(), Pattern::of([]), self::rules('com'), true);
-        self::assertSame([], $replaced->differsFrom(new Record('bell.com', Source::Registry, holder: ['name' => FieldSeen::shown('A service')])));
-        self::assertSame([Field::Name], $replaced->differsFrom(new Record('bell.com', Source::Registry, holder: ['name' => FieldSeen::shown('Gudrun Kettle')])));
+        self::assertSame([], RecordDifference::fields($replaced, new Record('bell.com', Source::Registry, holder: ['name' => FieldSeen::shown('A service')])));
+        self::assertSame([Field::Name], RecordDifference::fields($replaced, new Record('bell.com', Source::Registry, holder: ['name' => FieldSeen::shown('Gudrun Kettle')])));
     }
 
     public function test_the_nearest_step_never_shows_more_than_the_pattern(): void

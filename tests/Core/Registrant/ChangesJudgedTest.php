@@ -7,13 +7,12 @@ namespace Tests\Core\Registrant;
 use Acre\Core\Contact\Address;
 use Acre\Core\Contact\Contact;
 use Acre\Core\Contact\Country;
-use Acre\Core\Contact\Guard;
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Phone;
 use Acre\Core\Disclosure\DisclosureChange;
 use Acre\Core\Disclosure\Pattern;
-use Acre\Core\Disclosure\PublishedRecord;
 use Acre\Core\Disclosure\Steps;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Effect;
@@ -21,16 +20,17 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Account;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\LegKind;
-use Acre\Core\Record\Field;
 use Acre\Core\Record\FieldSeen;
 use Acre\Core\Record\Record;
+use Acre\Core\Record\RecordDifference;
 use Acre\Core\Record\Source;
 use Acre\Core\Registrant\DesignatedAgent;
+use Acre\Core\Registrant\Guard;
 use Acre\Core\Registrant\MaterialChange;
 use Acre\Core\Registrant\RegistrantChange;
-use Acre\Core\Registrant\Side;
 use Acre\Core\Rulebook\Published;
 use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Rulebook\Side;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -238,9 +238,9 @@ final class ChangesJudgedTest extends TestCase
     {
         $holder = Contact::of(HolderKind::Organisation, 'Peal Trust', 'Zoë Peal', null, null, Mailbox::tryOf('desk@peal.example'));
         $record = fn (?string $organisation, ?string $name = null): Record => new Record('bell.com', Source::Registry, holder: ['country' => FieldSeen::shown('GB')] + array_map(FieldSeen::shown(...), array_filter(['organisation' => $organisation, 'name' => $name], is_string(...))));
-        self::assertTrue(PublishedRecord::names($holder, $record('PEAL  trust')));
-        self::assertFalse(PublishedRecord::names($holder, $record('Peal Trust', 'Gudrun Kettle')));
-        self::assertNull(PublishedRecord::names($holder, $record(null)), 'it shows nobody');
+        self::assertTrue(RecordDifference::names($holder, $record('PEAL  trust')));
+        self::assertFalse(RecordDifference::names($holder, $record('Peal Trust', 'Gudrun Kettle')));
+        self::assertNull(RecordDifference::names($holder, $record(null)), 'it shows nobody');
     }
 
     public function test_what_is_in_the_way_of_it(): void

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core\Rulebook;
 
+use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\RoleKind;
 use Acre\Core\Lifecycle\EventKind;
-use Acre\Core\Lifecycle\Phase;
-use Acre\Core\Record\Field;
 use Acre\Core\Rulebook\MovesBy;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Publication;
 use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\Rulebook;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Rounds\Kinds;
 
-use Acre\Core\Lifecycle\NextKind;
+use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
 use App\Queries\Rounds\NamesDue;
 use App\Queries\Rounds\RoundsItem;

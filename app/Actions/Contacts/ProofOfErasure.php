@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Proofs;
+namespace App\Actions\Contacts;
 
 use Acre\Core\Title\Proof as CoreProof;
 use Acre\Core\Title\ProofDraft;
+use App\Actions\Proofs\Provable;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 

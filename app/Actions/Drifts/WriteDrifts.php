@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Outside;
+namespace App\Actions\Drifts;
 
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Record\Certainty;

@@ -2,8 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Acre\Core\Contact;
+namespace Acre\Core\Registrant;
 
+use Acre\Core\Contact\ContactFinding;
+use Acre\Core\Contact\HolderKind;
+use Acre\Core\Contact\TakesMail;
+use Acre\Core\Contact\Verification;
+use Acre\Core\Contact\VerificationState;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Name\DomainName;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Gates;
+namespace App\Actions\Orders;
 
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
@@ -11,6 +11,7 @@ use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PendingWrites;
 use App\Actions\Deeds\WaitsForWord;
+use App\Actions\Gates\GateOrders;
 use App\Actions\Handover\LockAgain;
 use App\Actions\Standings\MakeStandings;
 use App\Models\Docket;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Names;
+namespace App\Actions\Words;
 
 use App\Support\Row;
 use Illuminate\Database\Connection;

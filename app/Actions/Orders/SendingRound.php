@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Gates;
+namespace App\Actions\Orders;
 
 use App\Models\Order;
 use App\Outside\Reach\NotReached;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Gates;
+namespace App\Actions\Orders;
 
 use App\Actions\Setbacks\SetAside;
 use App\Models\Account;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Outside;
+namespace App\Actions\Drifts;
 
 use Acre\Core\Record\Drift as CoreDrift;
 use Acre\Core\Record\Seen;

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Core\Registrant;
-
-use Acre\Core\Movement\LegKind;
+namespace Acre\Core\Rulebook;
 
 /** Who must say yes when a name gets another registrant. */
 enum Side: string
@@ -12,9 +10,4 @@ enum Side: string
     /** The one who is it until then. */
     case Prior = 'prior';
     case New = 'new';
-
-    public function leg(): LegKind
-    {
-        return $this === self::Prior ? LegKind::ConfirmPrior : LegKind::ConfirmNew;
-    }
 }

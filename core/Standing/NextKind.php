@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Core\Lifecycle;
+namespace Acre\Core\Standing;
 
 /** What the next date of a name is about. */
 enum NextKind: string

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Gates;
+namespace App\Actions\Orders;
 
+use App\Actions\Gates\GateOrders;
+use App\Actions\Gates\StoreAuthCode;
 use App\Actions\Setbacks\SetAside;
 use App\Models\Account;
 use App\Models\Order;

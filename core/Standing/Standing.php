@@ -2,12 +2,21 @@
 
 declare(strict_types=1);
 
-namespace Acre\Core\Lifecycle;
+namespace Acre\Core\Standing;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Lifecycle\EventKind;
+use Acre\Core\Lifecycle\Hold;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Lifecycle\Lifecycle;
+use Acre\Core\Lifecycle\LifecycleFinding;
+use Acre\Core\Lifecycle\Lock;
+use Acre\Core\Lifecycle\Status;
+use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
 use Acre\Core\Movement\MovementFinding;
+use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Time\Instant;
 

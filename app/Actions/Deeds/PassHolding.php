@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Names;
+namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
-use App\Actions\Deeds\DeedError;
 use App\Models\Holding;
 use App\Queries\Names\CaseFile;
 use App\Support\Dates;

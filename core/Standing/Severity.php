@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Core\Lifecycle;
+namespace Acre\Core\Standing;
 
 /** How loudly a name's next date is to be told. */
 enum Severity: int

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Proofs;
+namespace App\Actions\Deeds;
 
 use Acre\Core\Title\Proof as CoreProof;
 use Acre\Core\Title\ProofDraft;
 use Acre\Core\Title\ProofLine;
-use App\Actions\Deeds\Deeds;
+use App\Actions\Proofs\Provable;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Core\Lifecycle;
+namespace Acre\Core\Rulebook;
 
 /** Where a name stands in its life. */
 enum Phase: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Acre\Core\Record;
+namespace Acre\Core\Contact;
 
 /** What a record can say of the holder, in the order in which it is read. */
 enum Field: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Names;
+namespace App\Actions\Words;
 
 /** Words that people give to names, as they type or list them. */
 final class Labels
