@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Makes core/Contact/Data/countries.php from Debian's iso-codes: php bin/countries.php /usr/share/iso-codes/json/iso_3166-1.json VERSION > core/Contact/Data/countries.php
+// Makes core/Contact/Data/countries.php from Debian's iso-codes: php bin/countries.php /usr/share/iso-codes/json/iso_3166-1.json VERSION >
+// core/Contact/Data/countries.php
 
 $read = json_decode((string) file_get_contents($argv[1]), true);
 $codes = array_column($read['3166-1'], 'alpha_2');

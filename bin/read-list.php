@@ -29,7 +29,13 @@ $say = function (mixed $value): void {
 set_error_handler(fn (int $kind, string $said) => throw new ErrorException($said, 0, $kind));
 try {
     $list = Lists::open($path, $options);
-    $say(['headings' => $list->headings, 'has_headings' => $list->hasHeadings, 'names_columns' => $list->namesColumns(), 'sheets' => $list->sheets(), 'sheet' => $list->sheet()]);
+    $say([
+        'headings' => $list->headings,
+        'has_headings' => $list->hasHeadings,
+        'names_columns' => $list->namesColumns(),
+        'sheets' => $list->sheets(),
+        'sheet' => $list->sheet(),
+    ]);
     foreach ($list->rows() as $row) {
         if ($rows-- <= 0) {
             break;

@@ -14,7 +14,9 @@ $window = Window::open();
 $window->signIn('theo@harrow-tern.example', 'a tern over the sound');
 
 // Three names of the bell foundry gathered, one of which can't go.
-foreach (['wickerby-bells.com', 'glockenwärts.com', 'peal-records.co.uk', 'old-foundry.com', 'bell-tuning.org', 'bellfounders.net'] as $name) {
+foreach (
+    ['wickerby-bells.com', 'glockenwärts.com', 'peal-records.co.uk', 'old-foundry.com', 'bell-tuning.org', 'bellfounders.net'] as $name
+) {
     $window->go('/names/'.rawurlencode($name))->press('Add to the sheaf');
 }
 $pages = [
@@ -40,15 +42,18 @@ foreach ($pages as $picture => $path) {
 
 // A list on its way in: its columns, and its preview.
 $list = sys_get_temp_dir().'/export-2026-10.csv';
-file_put_contents($list, implode("\n", [
-    'Domain,Expiry date,Created,Auto-renew,Client,Order ID,Folder',
-    'wickerby-tides.com,2027-04-13,2021-04-13,yes,Sound Kelp Farm,S-8812,green',
-    'foghorn-suppers.co.uk,2027-06-30,2023-06-30,no,The Foghorn,S-9921,blue',
-    'bellfounders.net,2028-08-03,2018-08-03,yes,Wickerby Bell Foundry,S-0041,',
-    'tide tables.com,2027-05-02,2022-05-02,no,Sound Kelp Farm,S-8813,',
-    'seaweed_soap.com,2027-05-02,2022-05-02,no,Sound Kelp Farm,S-8814,',
-    'glockenwärts.com,2028-04-27,2021-04-27,yes,Wickerby Bell Foundry,S-0042,',
-])."\n");
+file_put_contents(
+    $list,
+    implode("\n", [
+        'Domain,Expiry date,Created,Auto-renew,Client,Order ID,Folder',
+        'wickerby-tides.com,2027-04-13,2021-04-13,yes,Sound Kelp Farm,S-8812,green',
+        'foghorn-suppers.co.uk,2027-06-30,2023-06-30,no,The Foghorn,S-9921,blue',
+        'bellfounders.net,2028-08-03,2018-08-03,yes,Wickerby Bell Foundry,S-0041,',
+        'tide tables.com,2027-05-02,2022-05-02,no,Sound Kelp Farm,S-8813,',
+        'seaweed_soap.com,2027-05-02,2022-05-02,no,Sound Kelp Farm,S-8814,',
+        'glockenwärts.com,2028-04-27,2021-04-27,yes,Wickerby Bell Foundry,S-0042,',
+    ])."\n",
+);
 $window->go('/bring-in');
 $window->find('#f-list')->sendKeys($list);
 $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, our own');
@@ -59,7 +64,10 @@ $window->ready()->picture("{$folder}/bring-in-preview.png");
 unlink($list);
 
 // A receiver is asked by letter: what the link in it shows.
-$window->go('/hand-over?name=harrow-studio.com&receiver=8')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('#tick', 'waiting for the receiver');
+$window
+    ->go('/hand-over?name=harrow-studio.com&receiver=8')
+    ->press('Hand 1 name to Wickerby Bell Foundry')
+    ->waitForText('#tick', 'waiting for the receiver');
 $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
 $window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'was sent'));
 $window->driver->get('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters');

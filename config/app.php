@@ -13,6 +13,8 @@ return [
     'fallback_locale' => 'en',
     'key' => env('APP_KEY'),
     // What was encrypted with them is read, and written with the one above: ./acre new-key.
-    'previous_keys' => array_values(array_filter(explode(',', (string) env('APP_PREVIOUS_KEYS', '')), fn (string $key): bool => $key !== '')),
+    'previous_keys' => array_values(
+        array_filter(explode(',', (string) env('APP_PREVIOUS_KEYS', '')), fn (string $key): bool => $key !== ''),
+    ),
     'cipher' => 'AES-256-CBC',
 ];

@@ -9,7 +9,10 @@ return [
     // Whether the house sends each registrant, once a year, what is on record: where registrars do, twice is once too often.
     'yearly_letters' => (bool) env('ACRE_YEARLY_LETTERS', false),
     // Where links in letters lead, whatever address a page was asked at.
-    'public_address' => rtrim((string) (env('ACRE_PUBLIC_ADDRESS') ?? env('ACRE_REACHED_AT') ?? env('APP_URL', 'http://127.0.0.1:8420')), '/'),
+    'public_address' => rtrim(
+        (string) (env('ACRE_PUBLIC_ADDRESS') ?? (env('ACRE_REACHED_AT') ?? env('APP_URL', 'http://127.0.0.1:8420'))),
+        '/',
+    ),
     'listens' => env('APP_URL', 'http://127.0.0.1:8420'),
     // Addresses, or blocks of them, of whoever passes requests on: only what they say of a visitor is believed.
     'trusted_proxies' => preg_split('/[\s,]+/', (string) env('ACRE_TRUSTED_PROXIES', ''), -1, PREG_SPLIT_NO_EMPTY),

@@ -10,7 +10,15 @@ return [
     'default' => env('LOG_CHANNEL', 'daily'),
     'deprecations' => ['channel' => 'null', 'trace' => false],
     'channels' => [
-        'daily' => ['driver' => 'daily', 'path' => storage_path('logs/acre.log'), 'level' => 'info', 'days' => 14, 'permission' => 0600, 'replace_placeholders' => true, 'tap' => [WithoutValues::class]],
+        'daily' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/acre.log'),
+            'level' => 'info',
+            'days' => 14,
+            'permission' => 0600,
+            'replace_placeholders' => true,
+            'tap' => [WithoutValues::class],
+        ],
         'null' => ['driver' => 'monolog', 'handler' => NullHandler::class],
         'emergency' => ['path' => storage_path('logs/acre.log')],
     ],

@@ -8,7 +8,14 @@ return [
     'default' => env('QUEUE_CONNECTION', 'database'),
     'connections' => [
         'sync' => ['driver' => 'sync'],
-        'database' => ['driver' => 'database', 'connection' => 'pgsql', 'table' => 'jobs', 'queue' => 'default', 'retry_after' => 1_200, 'after_commit' => false],
+        'database' => [
+            'driver' => 'database',
+            'connection' => 'pgsql',
+            'table' => 'jobs',
+            'queue' => 'default',
+            'retry_after' => 1_200,
+            'after_commit' => false,
+        ],
     ],
     'failed' => ['driver' => 'database-uuids', 'database' => 'pgsql', 'table' => 'failed_jobs'],
 ];

@@ -29,8 +29,11 @@ use Illuminate\Support\Facades\Schedule;
 Schedule::call(fn (MakeStandings $standings) => $standings->due())->everyMinute()->name('standings')->withoutOverlapping();
 
 // By the house's own clock. Sent again within the hour, it only sends what was not sent.
-Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())->hourly()
-    ->when(fn (HouseSettings $house): bool => in_array((int) (new DateTimeImmutable('now', $house->zone()))->format('G'), [5, 6, 7], true))->name('morning')->withoutOverlapping();
+Schedule::call(fn (WriteMorningLetters $letters) => $letters->handle())
+    ->hourly()
+    ->when(fn (HouseSettings $house): bool => in_array((int) (new DateTimeImmutable('now', $house->zone()))->format('G'), [5, 6, 7], true))
+    ->name('morning')
+    ->withoutOverlapping();
 
 // What the outside says of our names, each in its turn.
 Schedule::call(fn () => LookOutside::dispatch())->everyMinute()->name('outside');
@@ -41,13 +44,20 @@ Schedule::call(fn (SendAlarms $alarms) => $alarms->handle())->everyMinute()->nam
 Schedule::call(function (FollowWorld $follow): void {
     // That there was nothing to follow is no failure, which `false` would be.
     $follow->handle();
-})->everyTenSeconds()->name('follow')->when(fn (): bool => DB::table('settings')->where('key', 'demo')->exists());
+})
+    ->everyTenSeconds()
+    ->name('follow')
+    ->when(fn (): bool => DB::table('settings')->where('key', 'demo')->exists());
 
 // Letters, and what comes back of them; the receiver's word whose job was lost.
 Schedule::call(fn () => SendPost::dispatch())->everyTenSeconds()->name('letters');
 Schedule::call(fn (AskToVerify $ask) => $ask->due())->everyMinute()->name('verification')->withoutOverlapping();
 // Once a year to each registrant; spread out, so that a house of any size takes its time.
-Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())->hourly()->name('yearly')->when(fn (): bool => config()->boolean('house.yearly_letters'))->withoutOverlapping();
+Schedule::call(fn (WriteYearly $yearly) => $yearly->handle())
+    ->hourly()
+    ->name('yearly')
+    ->when(fn (): bool => config()->boolean('house.yearly_letters'))
+    ->withoutOverlapping();
 Schedule::call(fn (CollectReturned $returned) => $returned->handle())->everyMinute()->name('returned')->withoutOverlapping();
 Schedule::call(fn (ResumeAccepted $goOn) => $goOn->sweep())->everyTenSeconds()->name('accepted');
 Schedule::call(fn (ResumeConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()->name('confirmed');
@@ -58,7 +68,11 @@ Schedule::call(fn (LogDays $days) => $days->close())->hourly()->name('log')->wit
 Schedule::call(fn (StoreHead $head) => $head->keep())->everyMinute()->name('head')->withoutOverlapping();
 
 // Lists that were pasted for one deed.
-Schedule::call(fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete())->daily()->name('selections');
+Schedule::call(
+    fn () => DB::table('selections')->where('kind', 'list')->whereRaw("created_at < clock_timestamp() - interval '30 days'")->delete(),
+)
+    ->daily()
+    ->name('selections');
 
 // Work whose job was lost with its worker: the docket and the list are the truth, not the queue's row.
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');

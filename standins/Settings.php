@@ -31,9 +31,18 @@ final readonly class Settings
     public static function fromEnvironment(): self
     {
         return new self(
-            self::text('ACRE_ADDRESS', '127.0.0.1'), self::text('WORLD_FOLDER', 'var/world'), self::text('WORLD_KEY', ''),
-            self::port('WORLD_PAGE_PORT', 8430), self::port('WORLD_RDAP_PORT', 8431), self::port('WORLD_TEXT_PORT', 8432), self::port('WORLD_DNS_PORT', 8433), self::port('WORLD_EPP_PORT', 8434),
-            self::port('WORLD_POST_PORT', 8435), self::port('WORLD_POP_PORT', 8436), self::port('WORLD_BRIDGE_PORT', 8437), self::port('WORLD_FRAME_SECONDS', 10),
+            self::text('ACRE_ADDRESS', '127.0.0.1'),
+            self::text('WORLD_FOLDER', 'var/world'),
+            self::text('WORLD_KEY', ''),
+            self::port('WORLD_PAGE_PORT', 8430),
+            self::port('WORLD_RDAP_PORT', 8431),
+            self::port('WORLD_TEXT_PORT', 8432),
+            self::port('WORLD_DNS_PORT', 8433),
+            self::port('WORLD_EPP_PORT', 8434),
+            self::port('WORLD_POST_PORT', 8435),
+            self::port('WORLD_POP_PORT', 8436),
+            self::port('WORLD_BRIDGE_PORT', 8437),
+            self::port('WORLD_FRAME_SECONDS', 10),
         );
     }
 

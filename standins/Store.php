@@ -53,34 +53,47 @@ final class Store
     /** The latest transaction's. */
     private int $number;
 
-    /** @param  (Closure(Closure(): void): void)|null  $later  lets something happen once what is answered now is on its way; null: at once */
+    /**
+     * @param  (Closure(Closure(): void): void)|null  $later  lets something happen once what is answered now is on its way; null: at once
+     */
     public function __construct(string $path, private readonly ?Closure $later = null)
     {
         $this->file = new PDO("sqlite:{$path}", null, null, [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
         $this->file->exec('PRAGMA locking_mode = EXCLUSIVE');
         $this->file->exec('PRAGMA journal_mode = WAL');
         $this->file->exec('PRAGMA synchronous = NORMAL');
-        $this->file->exec(<<<'SQL'
-CREATE TABLE IF NOT EXISTS told (key TEXT PRIMARY KEY, value TEXT NOT NULL);
-CREATE TABLE IF NOT EXISTS names (name TEXT PRIMARY KEY, body TEXT NOT NULL, due INTEGER, public TEXT, public_until INTEGER);
-CREATE INDEX IF NOT EXISTS names_due ON names (due);
-CREATE INDEX IF NOT EXISTS names_account ON names (json_extract(body, '$.account'));
-CREATE TABLE IF NOT EXISTS accounts (number TEXT PRIMARY KEY, login TEXT NOT NULL UNIQUE, body TEXT NOT NULL);
-CREATE TABLE IF NOT EXISTS contacts (id TEXT PRIMARY KEY, account TEXT NOT NULL, body TEXT NOT NULL);
-CREATE TABLE IF NOT EXISTS messages (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, at INTEGER NOT NULL, text TEXT NOT NULL, body TEXT NOT NULL);
-CREATE INDEX IF NOT EXISTS messages_account ON messages (account, id);
-CREATE TABLE IF NOT EXISTS transactions (id INTEGER PRIMARY KEY, account TEXT NOT NULL, client TEXT, verb TEXT NOT NULL, code INTEGER NOT NULL, at INTEGER NOT NULL);
-CREATE TABLE IF NOT EXISTS hosts (host TEXT PRIMARY KEY, addresses TEXT NOT NULL);
-CREATE TABLE IF NOT EXISTS moods (address TEXT PRIMARY KEY, mood TEXT NOT NULL);
-CREATE TABLE IF NOT EXISTS orders (account TEXT NOT NULL, key TEXT NOT NULL, body TEXT NOT NULL, answer TEXT NOT NULL, PRIMARY KEY (account, key));
-CREATE TABLE IF NOT EXISTS mailboxes (address TEXT PRIMARY KEY, body TEXT NOT NULL);
-CREATE TABLE IF NOT EXISTS letters (id INTEGER PRIMARY KEY AUTOINCREMENT, mailbox TEXT NOT NULL, sender TEXT NOT NULL, at INTEGER NOT NULL, raw TEXT NOT NULL);
-CREATE INDEX IF NOT EXISTS letters_mailbox ON letters (mailbox, id);
-CREATE TABLE IF NOT EXISTS meetings (sender TEXT NOT NULL, mailbox TEXT NOT NULL, PRIMARY KEY (sender, mailbox));
-CREATE TABLE IF NOT EXISTS records (zone TEXT NOT NULL, records TEXT NOT NULL, PRIMARY KEY (zone));
-SQL);
+        $this->file->exec(
+            <<<'SQL'
+            CREATE TABLE IF NOT EXISTS told (key TEXT PRIMARY KEY, value TEXT NOT NULL);
+            CREATE TABLE IF NOT EXISTS names (name TEXT PRIMARY KEY, body TEXT NOT NULL, due INTEGER, public TEXT, public_until INTEGER);
+            CREATE INDEX IF NOT EXISTS names_due ON names (due);
+            CREATE INDEX IF NOT EXISTS names_account ON names (json_extract(body, '$.account'));
+            CREATE TABLE IF NOT EXISTS accounts (number TEXT PRIMARY KEY, login TEXT NOT NULL UNIQUE, body TEXT NOT NULL);
+            CREATE TABLE IF NOT EXISTS contacts (id TEXT PRIMARY KEY, account TEXT NOT NULL, body TEXT NOT NULL);
+            CREATE TABLE IF NOT EXISTS messages (id INTEGER PRIMARY KEY AUTOINCREMENT, account TEXT NOT NULL, at INTEGER NOT NULL,
+            text TEXT NOT NULL, body TEXT NOT NULL);
+            CREATE INDEX IF NOT EXISTS messages_account ON messages (account, id);
+            CREATE TABLE IF NOT EXISTS transactions (id INTEGER PRIMARY KEY, account TEXT NOT NULL, client TEXT, verb TEXT NOT NULL,
+            code INTEGER NOT NULL, at INTEGER NOT NULL);
+            CREATE TABLE IF NOT EXISTS hosts (host TEXT PRIMARY KEY, addresses TEXT NOT NULL);
+            CREATE TABLE IF NOT EXISTS moods (address TEXT PRIMARY KEY, mood TEXT NOT NULL);
+            CREATE TABLE IF NOT EXISTS orders (account TEXT NOT NULL, key TEXT NOT NULL, body TEXT NOT NULL, answer TEXT NOT NULL,
+            PRIMARY KEY (account, key));
+            CREATE TABLE IF NOT EXISTS mailboxes (address TEXT PRIMARY KEY, body TEXT NOT NULL);
+            CREATE TABLE IF NOT EXISTS letters (id INTEGER PRIMARY KEY AUTOINCREMENT, mailbox TEXT NOT NULL, sender TEXT NOT NULL,
+            at INTEGER NOT NULL, raw TEXT NOT NULL);
+            CREATE INDEX IF NOT EXISTS letters_mailbox ON letters (mailbox, id);
+            CREATE TABLE IF NOT EXISTS meetings (sender TEXT NOT NULL, mailbox TEXT NOT NULL, PRIMARY KEY (sender, mailbox));
+            CREATE TABLE IF NOT EXISTS records (zone TEXT NOT NULL, records TEXT NOT NULL, PRIMARY KEY (zone));
+            SQL
+            ,
+        );
         // Whoever was killed before they wrote down what they had answered gave out numbers that don't stand here.
-        $this->number = (int) $this->text("SELECT max((SELECT coalesce(max(id), 0) FROM transactions), (SELECT coalesce(max(value + 0), 0) FROM told WHERE key = 'numbered'))") + self::UNWRITTEN;
+        $this->number =
+            (int) $this->text(
+                "SELECT max((SELECT coalesce(max(id), 0) FROM transactions),
+                    (SELECT coalesce(max(value + 0), 0) FROM told WHERE key = 'numbered'))",
+            ) + self::UNWRITTEN;
         $this->run(self::TELL, 'numbered', (string) $this->number);
         $this->remember();
     }
@@ -103,7 +116,22 @@ SQL);
     public function empty(): void
     {
         $this->file->exec("DELETE FROM told WHERE key <> 'numbered'");
-        foreach (['names', 'hosts', 'moods', 'records', 'accounts', 'contacts', 'messages', 'transactions', 'mailboxes', 'letters', 'meetings', 'orders'] as $table) {
+        foreach (
+            [
+                'names',
+                'hosts',
+                'moods',
+                'records',
+                'accounts',
+                'contacts',
+                'messages',
+                'transactions',
+                'mailboxes',
+                'letters',
+                'meetings',
+                'orders',
+            ] as $table
+        ) {
             $this->file->exec("DELETE FROM {$table}");
         }
         $this->unwritten = $this->answered = [];
@@ -147,8 +175,13 @@ SQL);
     {
         $before = $publicAt === null ? null : $this->name($name->name) ?? '';
         $this->write(
-            'INSERT INTO names VALUES (?, ?, ?, ?, ?) ON CONFLICT (name) DO UPDATE SET body = excluded.body, due = excluded.due, public = excluded.public, public_until = excluded.public_until',
-            $name->name, clone $name, $name->due, $before, $publicAt,
+            'INSERT INTO names VALUES (?, ?, ?, ?, ?) ON CONFLICT (name) DO UPDATE
+                SET body = excluded.body, due = excluded.due, public = excluded.public, public_until = excluded.public_until',
+            $name->name,
+            clone $name,
+            $name->due,
+            $before,
+            $publicAt,
         );
         $this->keep($name);
     }
@@ -175,7 +208,11 @@ SQL);
     /** @param  list<string>  $addresses */
     public function putHost(string $host, array $addresses): void
     {
-        $this->write('INSERT INTO hosts VALUES (?, ?) ON CONFLICT (host) DO UPDATE SET addresses = excluded.addresses', $host, implode(' ', $addresses));
+        $this->write(
+            'INSERT INTO hosts VALUES (?, ?) ON CONFLICT (host) DO UPDATE SET addresses = excluded.addresses',
+            $host,
+            implode(' ', $addresses),
+        );
     }
 
     public function removeHost(string $host): void
@@ -223,7 +260,12 @@ SQL);
     public function putAccount(Account $account): void
     {
         $this->accounts = [];
-        $this->write('INSERT INTO accounts VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET login = excluded.login, body = excluded.body', $account->number, $account->login, $account->json());
+        $this->write(
+            'INSERT INTO accounts VALUES (?, ?, ?) ON CONFLICT (number) DO UPDATE SET login = excluded.login, body = excluded.body',
+            $account->number,
+            $account->login,
+            $account->json(),
+        );
     }
 
     /** By number, or by login. */
@@ -243,7 +285,12 @@ SQL);
 
     public function putContact(string $id, string $account, string $body): void
     {
-        $this->write('INSERT INTO contacts VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET account = excluded.account, body = excluded.body', $id, $account, $body);
+        $this->write(
+            'INSERT INTO contacts VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET account = excluded.account, body = excluded.body',
+            $id,
+            $account,
+            $body,
+        );
     }
 
     /** @return array{string, string}|null account and body */
@@ -265,7 +312,10 @@ SQL);
     /** @return list<Registered> */
     public function namesOfHolder(string $id): array
     {
-        return array_map(fn (array $row): Registered => Registered::read($row[1]), $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.holder.handle') = ?", $id));
+        return array_map(
+            fn (array $row): Registered => Registered::read($row[1]),
+            $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.holder.handle') = ?", $id),
+        );
     }
 
     public function leave(string $account, int $at, string $text, string $body): void
@@ -276,17 +326,33 @@ SQL);
     /** @return array{int, string, int, string, string}|null how many, id, at, text and body of the first */
     public function firstMessage(string $account): ?array
     {
-        $row = $this->run('SELECT id, at, text, body, (SELECT count(*) FROM messages WHERE account = m.account) AS waiting FROM messages m WHERE account = ? ORDER BY id LIMIT 1', $account)->fetch(PDO::FETCH_ASSOC);
+        $row = $this->run(
+            'SELECT id, at, text, body, (SELECT count(*) FROM messages WHERE account = m.account) AS waiting FROM messages m
+                WHERE account = ? ORDER BY id LIMIT 1',
+            $account,
+        )->fetch(PDO::FETCH_ASSOC);
 
-        return is_array($row) && is_int($row['waiting']) && is_int($row['at']) && is_string($row['text']) && is_string($row['body']) ? [$row['waiting'], is_int($row['id']) ? (string) $row['id'] : '', $row['at'], $row['text'], $row['body']] : null;
+        return is_array($row) && is_int($row['waiting']) && is_int($row['at']) && is_string($row['text']) && is_string($row['body'])
+            ? [$row['waiting'], is_int($row['id']) ? (string) $row['id'] : '', $row['at'], $row['text'], $row['body']]
+            : null;
     }
 
     /** @return list<array{string, int, string, string}> id, at, text and body of the first ones */
     public function messagesOf(string $account, int $most): array
     {
         $found = [];
-        foreach ($this->run('SELECT id, at, text, body FROM messages WHERE account = ? ORDER BY id LIMIT ?', $account, $most)->fetchAll(PDO::FETCH_NUM) as $row) {
-            if (is_array($row) && is_int($row[0] ?? null) && is_int($row[1] ?? null) && is_string($row[2] ?? null) && is_string($row[3] ?? null)) {
+        foreach (
+            $this->run('SELECT id, at, text, body FROM messages WHERE account = ? ORDER BY id LIMIT ?', $account, $most)->fetchAll(
+                PDO::FETCH_NUM,
+            ) as $row
+        ) {
+            if (
+                is_array($row) &&
+                is_int($row[0] ?? null) &&
+                is_int($row[1] ?? null) &&
+                is_string($row[2] ?? null) &&
+                is_string($row[3] ?? null)
+            ) {
                 $found[] = [(string) $row[0], $row[1], $row[2], $row[3]];
             }
         }
@@ -322,7 +388,11 @@ SQL);
     public function writeDown(): void
     {
         if ($this->answered !== []) {
-            $this->unwritten[] = ['INSERT INTO transactions SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5 FROM json_each(?)', [json_encode($this->answered, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)]];
+            $this->unwritten[] = [
+                'INSERT INTO transactions SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5
+                    FROM json_each(?)',
+                [json_encode($this->answered, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)],
+            ];
             $this->answered = [];
         }
         if ($this->file->inTransaction()) {
@@ -339,7 +409,10 @@ SQL);
     {
         $this->writeDown();
 
-        return array_map(fn (array $row): string => "{$row[0]} {$row[1]}", $this->all('SELECT verb, CAST(code AS TEXT) FROM transactions WHERE account = ? ORDER BY id', $account));
+        return array_map(
+            fn (array $row): string => "{$row[0]} {$row[1]}",
+            $this->all('SELECT verb, CAST(code AS TEXT) FROM transactions WHERE account = ? ORDER BY id', $account),
+        );
     }
 
     /** What the hosts of a zone answer, as JSON, where it was said. */
@@ -361,19 +434,35 @@ SQL);
 
     public function putOrder(string $account, string $key, string $body, string $answer): void
     {
-        $this->write('INSERT INTO orders VALUES (?, ?, ?, ?) ON CONFLICT (account, key) DO UPDATE SET answer = excluded.answer', $account, $key, $body, $answer);
+        $this->write(
+            'INSERT INTO orders VALUES (?, ?, ?, ?) ON CONFLICT (account, key) DO UPDATE SET answer = excluded.answer',
+            $account,
+            $key,
+            $body,
+            $answer,
+        );
     }
 
     /** What was ordered of a name and still waits is over. */
     public function endOrders(string $account, string $name, bool $isDone): void
     {
-        $this->write("UPDATE orders SET answer = ? WHERE account = ? AND json_extract(body, '$.name') = ? AND json_extract(answer, '$.state') = 'pending'", $isDone ? '{"state":"done"}' : '{"state":"refused","reason":"It was not accepted."}', $account, $name);
+        $this->write(
+            "UPDATE orders SET answer = ? WHERE account = ? AND json_extract(body, '$.name') = ?
+                AND json_extract(answer, '$.state') = 'pending'",
+            $isDone ? '{"state":"done"}' : '{"state":"refused","reason":"It was not accepted."}',
+            $account,
+            $name,
+        );
     }
 
     /** By a public handle. */
     public function accountByHandle(string $registrar, string $handle): ?Account
     {
-        $body = $this->text("SELECT body FROM accounts WHERE json_extract(body, '$.registrar') = ? AND json_extract(body, '$.handle') = ? LIMIT 1", $registrar, $handle);
+        $body = $this->text(
+            "SELECT body FROM accounts WHERE json_extract(body, '$.registrar') = ? AND json_extract(body, '$.handle') = ? LIMIT 1",
+            $registrar,
+            $handle,
+        );
 
         return $body === null || $handle === '' ? null : Account::of(JsonNode::read($body, 10_000));
     }
@@ -381,18 +470,28 @@ SQL);
     /** @return list<Registered> */
     public function namesIn(string $account): array
     {
-        return array_map(fn (array $row): Registered => Registered::read($row[1]), $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.account') = ? ORDER BY name", $account));
+        return array_map(
+            fn (array $row): Registered => Registered::read($row[1]),
+            $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.account') = ? ORDER BY name", $account),
+        );
     }
 
     /** @return list<Registered> offered to an account */
     public function namesOffered(string $account): array
     {
-        return array_map(fn (array $row): Registered => Registered::read($row[1]), $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.handover.to') = ? ORDER BY name", $account));
+        return array_map(
+            fn (array $row): Registered => Registered::read($row[1]),
+            $this->all("SELECT name, body FROM names WHERE json_extract(body, '$.handover.to') = ? ORDER BY name", $account),
+        );
     }
 
     public function putMailbox(Mailbox $mailbox): void
     {
-        $this->write('INSERT INTO mailboxes VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET body = excluded.body', $mailbox->address, $mailbox->json());
+        $this->write(
+            'INSERT INTO mailboxes VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET body = excluded.body',
+            $mailbox->address,
+            $mailbox->json(),
+        );
     }
 
     public function mailbox(string $address): ?Mailbox
@@ -440,7 +539,14 @@ SQL);
     {
         $found = [];
         foreach ($this->run($sql, $value)->fetchAll(PDO::FETCH_NUM) as $row) {
-            if (is_array($row) && is_int($row[0] ?? null) && is_string($row[1] ?? null) && is_string($row[2] ?? null) && is_int($row[3] ?? null) && is_string($row[4] ?? null)) {
+            if (
+                is_array($row) &&
+                is_int($row[0] ?? null) &&
+                is_string($row[1] ?? null) &&
+                is_string($row[2] ?? null) &&
+                is_int($row[3] ?? null) &&
+                is_string($row[4] ?? null)
+            ) {
                 $found[] = new Letter($row[0], $row[1], $row[2], $row[3], $row[4]);
             }
         }
@@ -502,7 +608,13 @@ SQL);
     {
         [$unwritten, $this->unwritten] = [$this->unwritten, []];
         foreach ($unwritten as [$sql, $values]) {
-            $this->execute($sql, array_map(fn (string|int|Registered|null $value): string|int|null => $value instanceof Registered ? $value->json() : $value, $values));
+            $this->execute(
+                $sql,
+                array_map(
+                    fn (string|int|Registered|null $value): string|int|null => $value instanceof Registered ? $value->json() : $value,
+                    $values,
+                ),
+            );
         }
     }
 

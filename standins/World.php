@@ -25,7 +25,13 @@ final readonly class World
 
     /** Statuses under which no transfer begins (RFC 5731 §2.3). */
     public const NO_TRANSFER = [
-        'clientTransferProhibited', 'serverTransferProhibited', 'pendingCreate', 'pendingDelete', 'pendingRenew', 'pendingTransfer', 'pendingUpdate',
+        'clientTransferProhibited',
+        'serverTransferProhibited',
+        'pendingCreate',
+        'pendingDelete',
+        'pendingRenew',
+        'pendingTransfer',
+        'pendingUpdate',
     ];
 
     /** Days that the losing side of a transfer has. */
@@ -69,7 +75,10 @@ final readonly class World
     /** When something next happens to it by itself. */
     private function due(Registered $name): ?int
     {
-        $all = array_filter([Registry::for($name->name)?->habit->due($name), $name->graceEnds(), $name->handover?->by, $name->transfer?->by], is_int(...));
+        $all = array_filter(
+            [Registry::for($name->name)?->habit->due($name), $name->graceEnds(), $name->handover?->by, $name->transfer?->by],
+            is_int(...),
+        );
 
         return $all === [] ? null : min($all);
     }
@@ -88,7 +97,10 @@ final readonly class World
                 $name->endGrace($at);
             } else {
                 $gone = $name->name;
-                $name = (Registry::for($name->name)->habit ?? throw new RuntimeException("No registry here has {$name->name}."))->pass($name, $at);
+                $name = (Registry::for($name->name)->habit ?? throw new RuntimeException("No registry here has {$name->name}."))->pass(
+                    $name,
+                    $at,
+                );
                 if ($name === null) {
                     $this->store->remove($gone);
 
@@ -115,7 +127,22 @@ final readonly class World
     {
         $now = $this->now();
         $name->handover = new Pending($to->number, $now, $now + self::ACCEPT_DAYS * 86_400);
-        $this->store->leave($to->number, $now, "{$name->name} is offered to this account.", json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from->number, 'to' => $to->number, 'state' => 'offered', 'at' => $name->handover->by], JSON_THROW_ON_ERROR));
+        $this->store->leave(
+            $to->number,
+            $now,
+            "{$name->name} is offered to this account.",
+            json_encode(
+                [
+                    'kind' => 'handover',
+                    'name' => $name->name,
+                    'from' => $from->number,
+                    'to' => $to->number,
+                    'state' => 'offered',
+                    'at' => $name->handover->by,
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
         if (! $asks || $to->mailbox === '') {
             return;
         }
@@ -123,7 +150,16 @@ final readonly class World
         $this->store->tell('offer '.hash('sha256', $token), $name->name);
         $registrar = Registrar::of($to->registrar)->name;
         $until = gmdate('j F Y', $name->handover->by);
-        $this->post->write("accounts@{$to->registrar}.example", $to->mailbox, "{$name->name} is offered to your account", "Somebody wants to hand {$name->name} to your account at {$registrar}.\n\nTo take it or to refuse it, until {$until}:\n\n{$this->page}/offer/{$token}\n\nYou will be asked for the number and the login of your account. If you do nothing, nothing happens.\n\n{$registrar}\n");
+        $this->post->write(
+            "accounts@{$to->registrar}.example",
+            $to->mailbox,
+            "{$name->name} is offered to your account",
+            'Somebody wants to hand '
+                ."{$name->name} to your account at "
+                ."{$registrar}.\n\nTo take it or to refuse it, until "
+                ."{$until}:\n\n{$this->page}/offer/{$token}\n\nYou will be asked for the number and the login of your account. If you do "
+                ."nothing, nothing happens.\n\n{$registrar}\n",
+        );
     }
 
     /** @param  'accepted'|'refused'|'cancelled'|'lapsed'  $how */
@@ -141,7 +177,15 @@ final readonly class World
         }
         $this->store->endOrders($from, $name->name, $how === 'accepted');
         foreach ([$from, $pending->to] as $account) {
-            $this->store->leave($account, $at, "The handover of {$name->name} ".($how === 'lapsed' ? 'has lapsed.' : "was {$how}."), json_encode(['kind' => 'handover', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'at' => $at], JSON_THROW_ON_ERROR));
+            $this->store->leave(
+                $account,
+                $at,
+                "The handover of {$name->name} ".($how === 'lapsed' ? 'has lapsed.' : "was {$how}."),
+                json_encode(
+                    ['kind' => 'handover', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'at' => $at],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
         }
     }
 
@@ -155,10 +199,24 @@ final readonly class World
         $by = $at + self::TRANSFER_DAYS * self::DAY;
         $name->transfer = new Pending($to, $at, $by);
         $name->change(['ok'], ['pendingTransfer']);
-        $this->store->leave($from, $at, "A transfer of {$name->name} was asked for.", json_encode([
-            'kind' => 'transfer', 'name' => $name->name, 'from' => $from, 'to' => $to, 'state' => 'pending',
-            'asked' => $at, 'at' => $by, 'ends' => null,
-        ], JSON_THROW_ON_ERROR));
+        $this->store->leave(
+            $from,
+            $at,
+            "A transfer of {$name->name} was asked for.",
+            json_encode(
+                [
+                    'kind' => 'transfer',
+                    'name' => $name->name,
+                    'from' => $from,
+                    'to' => $to,
+                    'state' => 'pending',
+                    'asked' => $at,
+                    'at' => $by,
+                    'ends' => null,
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
 
         return true;
     }
@@ -177,13 +235,36 @@ final readonly class World
         $name->lastTransfer = new Ended($pending->to, $pending->asked, $at, $how);
         if (str_ends_with($how, 'Approved')) {
             $account = $this->store->account($pending->to);
-            [$name->registrar, $name->account, $name->moved, $name->code, $name->reseller] = [$account === null ? $pending->to : $account->registrar, $account?->number, $at, null, null];
+            [$name->registrar, $name->account, $name->moved, $name->code, $name->reseller] = [
+                $account === null ? $pending->to : $account->registrar,
+                $account?->number,
+                $at,
+                null,
+                null,
+            ];
             // The year that a renewal by itself had just added is taken back (from memory).
             $name->ends = $name->ends === null || $name->has('autoRenewPeriod') ? $name->ends : EndHabit::yearAfter($name->ends);
             $name->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'addPeriod'], ['transferPeriod']);
         }
         foreach ([$from, $pending->to] as $account) {
-            $this->store->leave($account, $at, "The transfer of {$name->name}: {$how}.", json_encode(['kind' => 'transfer', 'name' => $name->name, 'from' => $from, 'to' => $pending->to, 'state' => $how, 'asked' => $pending->asked, 'at' => $at, 'ends' => $name->ends], JSON_THROW_ON_ERROR));
+            $this->store->leave(
+                $account,
+                $at,
+                "The transfer of {$name->name}: {$how}.",
+                json_encode(
+                    [
+                        'kind' => 'transfer',
+                        'name' => $name->name,
+                        'from' => $from,
+                        'to' => $pending->to,
+                        'state' => $how,
+                        'asked' => $pending->asked,
+                        'at' => $at,
+                        'ends' => $name->ends,
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
         }
     }
 

@@ -23,15 +23,27 @@ use Standin\World;
 require __DIR__.'/../vendor/autoload.php';
 
 $certificates = glob(Settings::fromEnvironment()->folder.'/server-*.pem');
-$server = new SecureServer(new TcpServer('127.0.0.1:'.($argv[1] ?? '0'), null, ['tcp_nodelay' => true]), null, ['local_cert' => $certificates === false ? '' : $certificates[0] ?? '']);
+$server = new SecureServer(new TcpServer('127.0.0.1:'.($argv[1] ?? '0'), null, ['tcp_nodelay' => true]), null, [
+    'local_cert' => $certificates === false ? '' : $certificates[0] ?? '',
+]);
 $greeting = $answer = null;
 if (($argv[2] ?? '') === 'ready') {
-    $greeting = (new EppSession(new World(new Store(':memory:')), 'ready', new OpenSessions))->greeting();
-    $name = Registered::of(JsonNode::read('{"name": "ready.example", "registrar": "ready", "account": "1", "created": 1604275200, "ends": 1825113600, "updated": 0, "statuses": ["clientTransferProhibited"], "servers": ["ns1.ready.example", "ns2.ready.example"], "shown": ["organisation"], "holder": {"handle": "R-1"}, "autoRenew": true}', 10_000));
-    $answer = EppAnswer::done(fn (EppWriter $to) => DomainAnswers::info($to, $name, true), fn (EppWriter $to) => DomainAnswers::infoExtension($to, $name, true))->document('@', 'READY-1');
+    $greeting = (new EppSession(new World(new Store(':memory:')), 'ready', new OpenSessions()))->greeting();
+    $name = Registered::of(
+        JsonNode::read(
+            '{"name": "ready.example", "registrar": "ready", "account": "1", "created": 1604275200, "ends": 1825113600, "updated": 0, '
+                .'"statuses": ["clientTransferProhibited"], "servers": ["ns1.ready.example", "ns2.ready.example"], "shown": '
+                .'["organisation"], "holder": {"handle": "R-1"}, "autoRenew": true}',
+            10_000,
+        ),
+    );
+    $answer = EppAnswer::done(
+        fn (EppWriter $to) => DomainAnswers::info($to, $name, true),
+        fn (EppWriter $to) => DomainAnswers::infoExtension($to, $name, true),
+    )->document('@', 'READY-1');
 }
 $server->on('connection', function (ConnectionInterface $connection) use ($greeting, $answer): void {
-    $framing = new EppFraming;
+    $framing = new EppFraming();
     if ($greeting !== null) {
         $connection->write(EppFraming::pack($greeting));
     }

@@ -39,7 +39,13 @@ abstract class TestCase extends BaseTestCase
         // Of records that the test before has rolled back; others' beside it stay.
         File::delete(config()->string('house.heads').'/'.DB::connection()->getDatabaseName().'.txt');
         // Words that nobody wrote are a fault wherever a test meets them; the framework asks for many of its own that need not be there.
-        $this->app->make(Translator::class)->handleMissingKeysUsing(fn (string $key): string => preg_match('/^(?!validation\.)[a-z-]+\.[a-zA-Z_]+[\w.]*$/D', $key) === 1 ? throw new RuntimeException("There are no words for {$key}.") : $key);
+        $this->app
+            ->make(Translator::class)
+            ->handleMissingKeysUsing(
+                fn (string $key): string => preg_match('/^(?!validation\.)[a-z-]+\.[a-zA-Z_]+[\w.]*$/D', $key) === 1
+                    ? throw new RuntimeException("There are no words for {$key}.")
+                    : $key,
+            );
         // The world is shared by all tests, and its clock only goes forward.
         $this->app->instance(World::class, new World(null, ''));
     }

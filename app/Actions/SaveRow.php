@@ -23,8 +23,12 @@ use Illuminate\Database\Connection;
 /** Writes down a row of the house's own, new or changed, and lets the standings that rest on it be made again. */
 final readonly class SaveRow
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private WithdrawOrders $withdraw, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private MakeStandings $standings,
+        private WithdrawOrders $withdraw,
+        private HouseLog $log,
+    ) {
     }
 
     /**
@@ -38,8 +42,12 @@ final readonly class SaveRow
      * @throws ChangedMeanwhile when somebody else has saved since
      * @throws AuthorizationException when they may not change what is guarded
      */
-    public function handle(User $user, Client|Registrar|Account|Pattern|Custodian|LetterText $row, array $values, ?int $version): Client|Registrar|Account|Pattern|Custodian|LetterText
-    {
+    public function handle(
+        User $user,
+        Client|Registrar|Account|Pattern|Custodian|LetterText $row,
+        array $values,
+        ?int $version,
+    ): Client|Registrar|Account|Pattern|Custodian|LetterText {
         $subject = match (true) {
             $row instanceof Client => 'client',
             $row instanceof Registrar => 'registrar',
@@ -50,7 +58,7 @@ final readonly class SaveRow
         };
         $this->database->transaction(function () use ($user, $row, $values, $version, $subject): void {
             if (Guarded::against($user, $row, $values) !== []) {
-                throw new AuthorizationException;
+                throw new AuthorizationException();
             }
             if ($version === null) {
                 $row->fill($values)->save();

@@ -46,12 +46,21 @@ final class Bench extends Command
     /** Lines of the list that is brought in. */
     private const LIST = 100_000;
 
-    protected $signature = 'acre:bench {--pages= : the databases whose pages are measured, smallest first} {--list= : only a list of so many lines}';
+    protected $signature = 'acre:bench {--pages= : the databases whose pages are measured, smallest first} {--list= : only a list of so '
+        .'many lines}';
 
     protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
 
-    public function handle(TradeClock $clock, CaseFiles $files, Rulebook $book, MakeStandings $standings, ReadImport $read, PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin): int
-    {
+    public function handle(
+        TradeClock $clock,
+        CaseFiles $files,
+        Rulebook $book,
+        MakeStandings $standings,
+        ReadImport $read,
+        PrepareDocket $prepare,
+        SettleDocket $settle,
+        BeginDocketLines $begin,
+    ): int {
         if ($this->option('list') !== null) {
             $this->bringIn($read, (int) $this->option('list'));
 
@@ -71,8 +80,15 @@ final class Bench extends Command
     {
         $asked = [];
         foreach (explode(',', $this->option('pages') ?? '') as $database) {
-            $process = proc_open([PHP_BINARY, ...self::JIT, base_path('artisan'), 'acre:bench-pages'], [['pipe', 'r'], ['pipe', 'w'], STDERR], $pipes, null, [...getenv(), 'DB_DATABASE' => $database]);
-            $asked[$database] = $process === false ? throw new RuntimeException('No process could be started.') : [$pipes[0], $pipes[1], $process];
+            $process = proc_open(
+                [PHP_BINARY, ...self::JIT, base_path('artisan'), 'acre:bench-pages'],
+                [['pipe', 'r'], ['pipe', 'w'], STDERR],
+                $pipes,
+                null,
+                [...getenv(), 'DB_DATABASE' => $database],
+            );
+            $asked[$database] =
+                $process === false ? throw new RuntimeException('No process could be started.') : [$pipes[0], $pipes[1], $process];
         }
         $read = function (string $database) use ($asked): array {
             $said = json_decode((string) fgets($asked[$database][1]), true, flags: JSON_THROW_ON_ERROR);
@@ -95,8 +111,16 @@ final class Bench extends Command
             }
             $times = array_values($times);
             // Turn by turn: a machine whose speed changes has one speed within a turn.
-            $grows = array_map(fn (float $small, float $large): float => $large / max(0.001, $small), $times[0] ?? [], $times[count($times) - 1] ?? []);
-            $table[] = [$name, ...array_map(fn (array $all): string => number_format(self::middle($all), 2), $times), sprintf('%.2f×', self::middle($grows))];
+            $grows = array_map(
+                fn (float $small, float $large): float => $large / max(0.001, $small),
+                $times[0] ?? [],
+                $times[count($times) - 1] ?? [],
+            );
+            $table[] = [
+                $name,
+                ...array_map(fn (array $all): string => number_format(self::middle($all), 2), $times),
+                sprintf('%.2f×', self::middle($grows)),
+            ];
         }
         foreach ($asked as [$in, $out, $process]) {
             fclose($in);
@@ -108,21 +132,36 @@ final class Bench extends Command
 
     private function core(CaseFiles $files, Rulebook $book, Instant $now): void
     {
-        $ids = array_map(fn (Row $row): int => $row->int('name_id'), Row::all(DB::table('standings')->orderBy('name_id')->limit(2000)->get(['name_id'])));
+        $ids = array_map(
+            fn (Row $row): int => $row->int('name_id'),
+            Row::all(
+                DB::table('standings')
+                    ->orderBy('name_id')
+                    ->limit(2000)
+                    ->get(['name_id']),
+            ),
+        );
         $cases = array_values($files->of($ids, $now));
         $rates = [
             'lifecycles, with every date' => fn (CaseFile $case) => $case->life($book, $now)->events(),
             'readiness judgements' => fn (CaseFile $case) => $case->handoverTo(null, $now->plusDays(14), $book, $now)->judge(),
         ];
-        $this->table(['on one core', 'a second'], array_map(function (string $what, callable $do) use ($cases): array {
-            $ms = $this->median(function () use ($cases, $do): void {
-                foreach ($cases as $case) {
-                    $do($case);
-                }
-            });
+        $this->table(
+            ['on one core', 'a second'],
+            array_map(
+                function (string $what, callable $do) use ($cases): array {
+                    $ms = $this->median(function () use ($cases, $do): void {
+                        foreach ($cases as $case) {
+                            $do($case);
+                        }
+                    });
 
-            return [$what, number_format(count($cases) / $ms * 1000)];
-        }, array_keys($rates), $rates));
+                    return [$what, number_format((count($cases) / $ms) * 1000)];
+                },
+                array_keys($rates),
+                $rates,
+            ),
+        );
     }
 
     private function standings(MakeStandings $standings): void
@@ -138,16 +177,51 @@ final class Bench extends Command
     private function docket(PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin, Instant $now): void
     {
         $user = User::query()->firstOrFail();
-        $busiest = Row::of(DB::selectOne("SELECT account_id, registrar_id FROM standings WHERE phase = 'in_term' GROUP BY 1, 2 ORDER BY count(*) DESC LIMIT 1"));
-        $receiver = Account::query()->create(['registrar_id' => $busiest->int('registrar_id'), 'number' => 'bench', 'login' => 'bench', 'mailbox' => 'bench@accounts.example', 'handle' => 'BENCH', 'proven_at' => $now->toDay()]);
-        $ids = array_values(array_filter(DB::table('standings')->where('registrar_id', $busiest->int('registrar_id'))->orderByDesc('ends_on')->limit(self::HANDOVERS)->pluck('name_id')->all(), is_int(...)));
+        $busiest = Row::of(
+            DB::selectOne(
+                "SELECT account_id, registrar_id FROM standings WHERE phase = 'in_term' GROUP BY 1, 2 ORDER BY count(*) DESC LIMIT 1",
+            ),
+        );
+        $receiver = Account::query()->create([
+            'registrar_id' => $busiest->int('registrar_id'),
+            'number' => 'bench',
+            'login' => 'bench',
+            'mailbox' => 'bench@accounts.example',
+            'handle' => 'BENCH',
+            'proven_at' => $now->toDay(),
+        ]);
+        $ids = array_values(
+            array_filter(
+                DB::table('standings')
+                    ->where('registrar_id', $busiest->int('registrar_id'))
+                    ->orderByDesc('ends_on')
+                    ->limit(self::HANDOVERS)
+                    ->pluck('name_id')
+                    ->all(),
+                is_int(...),
+            ),
+        );
         $start = hrtime(true);
         Queue::fake();
-        $docket = $prepare->handle($user, (string) Str::uuid(), HandOverNames::key(), $ids, (new HandoverTermsChosen($receiver->id, null, $now->toDay()->plusDays(14)))->pack(), $ids);
+        $docket = $prepare->handle(
+            $user,
+            (string) Str::uuid(),
+            HandOverNames::key(),
+            $ids,
+            (new HandoverTermsChosen($receiver->id, null, $now->toDay()->plusDays(14)))->pack(),
+            $ids,
+        );
         $settle->handle($user, $docket);
         $begin->handle($docket->id);
         $begun = DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->count();
-        $this->line(sprintf('A docket of %s handovers prepared, settled and begun in %.1f s: %s begun.', number_format(count($ids)), (hrtime(true) - $start) / 1e9, number_format($begun)));
+        $this->line(
+            sprintf(
+                'A docket of %s handovers prepared, settled and begun in %.1f s: %s begun.',
+                number_format(count($ids)),
+                (hrtime(true) - $start) / 1e9,
+                number_format($begun),
+            ),
+        );
     }
 
     private function bringIn(ReadImport $read, int $lines): void
@@ -161,17 +235,37 @@ final class Bench extends Command
         }
         fwrite($handle, "name,created,ends,lock,owner,ns1,ns2,price,remarks\n");
         for ($line = 1; $line <= $lines; $line++) {
-            fwrite($handle, "brought-in-{$line}.com,2019-03-0".($line % 9 + 1).',2027-0'.($line % 9 + 1)."-12,yes,Owner {$line},ns1.wire.example,ns2.wire.example,\"12,50\",kept {$line}\n");
+            fwrite(
+                $handle,
+                "brought-in-{$line}.com,2019-03-0".
+                    (($line % 9) + 1).
+                    ',2027-0'.
+                    (($line % 9) + 1).
+                    "-12,yes,Owner {$line},ns1.wire.example,ns2.wire.example,\"12,50\",kept {$line}\n",
+            );
         }
         fclose($handle);
         $import = Import::query()->create([
-            'user_id' => User::query()->firstOrFail()->id, 'file' => 'bench.csv', 'path' => $path, 'registrar_id' => $account->registrar_id, 'account_id' => $account->id,
-            'shape' => ['headings' => [], 'samples' => []], 'matched' => ['columns' => ['name', 'created', 'ends', 'lock', 'registrant', 'servers', 'servers', 'renewal', 'raw']], 'state' => ImportState::Reading,
+            'user_id' => User::query()->firstOrFail()->id,
+            'file' => 'bench.csv',
+            'path' => $path,
+            'registrar_id' => $account->registrar_id,
+            'account_id' => $account->id,
+            'shape' => ['headings' => [], 'samples' => []],
+            'matched' => ['columns' => ['name', 'created', 'ends', 'lock', 'registrant', 'servers', 'servers', 'renewal', 'raw']],
+            'state' => ImportState::Reading,
         ]);
         $start = hrtime(true);
         memory_reset_peak_usage();
         $read->handle($import);
-        $this->line(sprintf('A list of %s lines read in %.1f s, with %d MB at most.', number_format($lines), (hrtime(true) - $start) / 1e9, memory_get_peak_usage() >> 20));
+        $this->line(
+            sprintf(
+                'A list of %s lines read in %.1f s, with %d MB at most.',
+                number_format($lines),
+                (hrtime(true) - $start) / 1e9,
+                memory_get_peak_usage() >> 20,
+            ),
+        );
         $import->update(['state' => ImportState::Writing]);
         $start = hrtime(true);
         // Two workers, as the queue has them.

@@ -82,9 +82,34 @@ final class BenchOutside extends Command
     {
         $registrar = Registrar::query()->where('link', 'wire')->firstOrFail();
         $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'the bench', 'value' => 'oystercatchers']);
-        $accounts = array_map(fn (string $number): Account => Account::query()->create(['registrar_id' => $registrar->id, 'number' => $number, 'login' => "login-{$number}", 'access' => 'ours', 'proven_at' => Instant::of('2026-01-01')]), ['BENCH-G', 'BENCH-R']);
+        $accounts = array_map(
+            fn (string $number): Account => Account::query()->create([
+                'registrar_id' => $registrar->id,
+                'number' => $number,
+                'login' => "login-{$number}",
+                'access' => 'ours',
+                'proven_at' => Instant::of('2026-01-01'),
+            ]),
+            ['BENCH-G', 'BENCH-R'],
+        );
         $accounts[0]->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($accounts[0]->registrar)]);
-        $world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [], 'accounts' => array_map(fn (Account $one): array => ['number' => $one->number, 'registrar' => 'skerry', 'login' => (string) $one->login, 'mailbox' => 'a@b.example', 'password' => 'oystercatchers', 'balance' => 0], $accounts)]);
+        $world->add([
+            'names' => [],
+            'moods' => [],
+            'zones' => [],
+            'hosts' => [],
+            'accounts' => array_map(
+                fn (Account $one): array => [
+                    'number' => $one->number,
+                    'registrar' => 'skerry',
+                    'login' => (string) $one->login,
+                    'mailbox' => 'a@b.example',
+                    'password' => 'oystercatchers',
+                    'balance' => 0,
+                ],
+                $accounts,
+            ),
+        ]);
 
         return $accounts[0];
     }
@@ -97,10 +122,35 @@ final class BenchOutside extends Command
         $told = [];
         for ($one = 1; $one <= self::NAMES; $one++) {
             $name = Name::query()->create(['ascii' => "bench-wire-{$one}.com", 'unicode' => "bench-wire-{$one}.com", 'suffix' => 'com']);
-            $registration = Registration::query()->create(['name_id' => $name->id, 'span' => Span::since(Instant::of('2020-11-02')), 'created_on' => Instant::of('2020-11-02'), 'ends_on' => Instant::of('2027-11-02'), 'lock' => 'off']);
-            Holding::query()->create(['name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $account->id, 'client_id' => $client->id, 'span' => Span::since(Instant::of('2024-01-01'))]);
+            $registration = Registration::query()->create([
+                'name_id' => $name->id,
+                'span' => Span::since(Instant::of('2020-11-02')),
+                'created_on' => Instant::of('2020-11-02'),
+                'ends_on' => Instant::of('2027-11-02'),
+                'lock' => 'off',
+            ]);
+            Holding::query()->create([
+                'name_id' => $name->id,
+                'registration_id' => $registration->id,
+                'account_id' => $account->id,
+                'client_id' => $client->id,
+                'span' => Span::since(Instant::of('2024-01-01')),
+            ]);
             $names[] = $name;
-            $told[] = ['name' => $name->ascii, 'registrar' => 'skerry', 'created' => 1_604_275_200, 'ends' => 1_825_113_600, 'updated' => 0, 'statuses' => [], 'servers' => ['ns1.sound-hosting.example', 'ns2.sound-hosting.example'], 'shown' => [], 'holder' => ['handle' => 'BN-1', 'organisation' => 'Bench'], 'autoRenew' => true, 'account' => $account->number, 'due' => 4_000_000_000];
+            $told[] = [
+                'name' => $name->ascii,
+                'registrar' => 'skerry',
+                'created' => 1_604_275_200,
+                'ends' => 1_825_113_600,
+                'updated' => 0,
+                'statuses' => [],
+                'servers' => ['ns1.sound-hosting.example', 'ns2.sound-hosting.example'],
+                'shown' => [],
+                'holder' => ['handle' => 'BN-1', 'organisation' => 'Bench'],
+                'autoRenew' => true,
+                'account' => $account->number,
+                'due' => 4_000_000_000,
+            ];
         }
         $standings->of(array_map(fn (Name $name): int => $name->id, $names));
         $world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => [], 'names' => $told]);
@@ -120,7 +170,7 @@ final class BenchOutside extends Command
             }
         }
 
-        return ['answers of a directory read', number_format(self::RUNS / (hrtime(true) - $start) * 1e9).' a second', '2,000'];
+        return ['answers of a directory read', number_format((self::RUNS / (hrtime(true) - $start)) * 1e9).' a second', '2,000'];
     }
 
     /**
@@ -140,7 +190,16 @@ final class BenchOutside extends Command
             $seen += $one->answers() ? 1 : 0;
         });
 
-        return [sprintf('delegations checked, %s of %s answering, %.0f MB more', number_format($seen), number_format(count($asked)), (memory_get_peak_usage() - $before) / 1e6), number_format(count($asked) / (hrtime(true) - $start) * 1e9).' a second', '200'];
+        return [
+            sprintf(
+                'delegations checked, %s of %s answering, %.0f MB more',
+                number_format($seen),
+                number_format(count($asked)),
+                (memory_get_peak_usage() - $before) / 1e6,
+            ),
+            number_format((count($asked) / (hrtime(true) - $start)) * 1e9).' a second',
+            '200',
+        ];
     }
 
     /**
@@ -156,7 +215,7 @@ final class BenchOutside extends Command
         $frame = EppFraming::pack(EppFrame::command($ask(0), 'bench-00001'));
         [$echo, $port] = $this->echo();
         $socket = TlsSocket::open($this->at($port), self::HOST, $port, config()->string('outside.authority'), 5);
-        $framing = new EppFraming;
+        $framing = new EppFraming();
         [$ready, $readyPort] = $this->echo('ready');
         $idle = Gate::open($this->at($readyPort), self::HOST, $readyPort, config()->string('outside.authority'), 5, 'bench', 'bench');
         $lock = new DomainChange(statuses: ['clientTransferProhibited']);
@@ -171,13 +230,20 @@ final class BenchOutside extends Command
             fn (int $run) => $idle->command($ask($run), "bench-{$run}"),
             fn (int $run) => $gate->command($ask($run), "bench-{$run}"),
             fn (int $run) => $gate->command(Poll::next(), "bench-{$run}"),
-            fn (int $run) => $gate->command($run % 2 === 0 ? new DomainUpdate($names[0]->ascii, add: $lock) : new DomainUpdate($names[0]->ascii, remove: $lock), "bench-{$run}"),
+            fn (int $run) => $gate->command(
+                $run % 2 === 0 ? new DomainUpdate($names[0]->ascii, add: $lock) : new DomainUpdate($names[0]->ascii, remove: $lock),
+                "bench-{$run}",
+            ),
             // A change is written down after its answer: whoever comes next waits for that, and it isn't to be the echo.
             fn (int $run) => $gate->command(Poll::next(), "bench-{$run}-after"),
         );
         $echo->stop();
         $ready->stop();
-        $row = fn (string $what, float $took, string $wanted = ''): array => [$what, sprintf('%.2f ms, %.2f ms: %.1f×', $took, $bare, $took / $bare), $wanted];
+        $row = fn (string $what, float $took, string $wanted = ''): array => [
+            $what,
+            sprintf('%.2f ms, %.2f ms: %.1f×', $took, $bare, $took / $bare),
+            $wanted,
+        ];
 
         return [
             $row('a command of EPP against a bare echo: a name asked about', $asked, '3×'),
@@ -214,7 +280,14 @@ final class BenchOutside extends Command
         $receiver = Account::query()->where('number', 'BENCH-R')->firstOrFail();
         $ids = array_map(fn (Name $name): int => $name->id, $names);
         $start = hrtime(true);
-        $docket = app(PrepareDocket::class)->handle($user, (string) Str::uuid(), HandOverNames::key(), $ids, (new HandoverTermsChosen($receiver->id, null, $now->toDay()->plusDays(14)))->pack(), $ids);
+        $docket = app(PrepareDocket::class)->handle(
+            $user,
+            (string) Str::uuid(),
+            HandOverNames::key(),
+            $ids,
+            (new HandoverTermsChosen($receiver->id, null, $now->toDay()->plusDays(14)))->pack(),
+            $ids,
+        );
         app(SettleDocket::class)->handle($user, $docket);
         app(BeginDocketLines::class)->handle($docket->id);
         $begun = (hrtime(true) - $start) / 1e9;
@@ -230,12 +303,23 @@ final class BenchOutside extends Command
         $start = hrtime(true);
         do {
             app(ReceiveMessages::class)->handle($account->id);
-        } while (DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'begun')->exists() && (hrtime(true) - $start) / 1e9 < 300);
+        } while (
+            DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'begun')->exists() &&
+            (hrtime(true) - $start) / 1e9 < 300
+        );
         $taken = (hrtime(true) - $start) / 1e9;
-        $this->line(sprintf(
-            '%s handovers by wire: prepared and begun in %.1f s, told in %.1f s, their messages taken and all settled in %.1f s (%.1f s together, 60 wanted); docket %s.',
-            number_format(count($names)), $begun, $told, $taken, $begun + $told + $taken, Docket::query()->findOrFail($docket->id)->state->value,
-        ));
+        $this->line(
+            sprintf(
+                '%s handovers by wire: prepared and begun in %.1f s, told in %.1f s, their messages taken and all settled in %.1f s (%.1f '
+                    .'s together, 60 wanted); docket %s.',
+                number_format(count($names)),
+                $begun,
+                $told,
+                $taken,
+                $begun + $told + $taken,
+                Docket::query()->findOrFail($docket->id)->state->value,
+            ),
+        );
     }
 
     /**
@@ -253,10 +337,12 @@ final class BenchOutside extends Command
             }
         }
 
-        return array_values(array_map(function (array $all): float {
-            sort($all);
+        return array_values(
+            array_map(function (array $all): float {
+                sort($all);
 
-            return $all[intdiv(self::RUNS, 2)] ?? 0.0;
-        }, $times));
+                return $all[intdiv(self::RUNS, 2)] ?? 0.0;
+            }, $times),
+        );
     }
 }

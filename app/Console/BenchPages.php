@@ -40,17 +40,28 @@ final class BenchPages extends Command
 
     protected $hidden = true;
 
-    public function handle(ReadRoll $roll, TradeClock $clock, FindAnything $find, ReadRounds $rounds, ReadBoard $board, ReadContacts $contacts, Alike $alike, FindRings $rings): int
-    {
+    public function handle(
+        ReadRoll $roll,
+        TradeClock $clock,
+        FindAnything $find,
+        ReadRounds $rounds,
+        ReadBoard $board,
+        ReadContacts $contacts,
+        Alike $alike,
+        FindRings $rings,
+    ): int {
         $measures = array_map($this->serving(...), $this->sentences());
         $measures['far down, what is due first'] = $this->serving(new RollFilter(after: $this->farDown()));
-        $measures['of that, asking the database'] = fn () => $roll->page(new RollFilter, $clock->today(), 50);
+        $measures['of that, asking the database'] = fn () => $roll->page(new RollFilter(), $clock->today(), 50);
         $measures['Rounds, reading all of it'] = fn () => $rounds->handle($clock->today(), null);
-        foreach (['a part of a name' => 'wren-choi', 'misspelt' => 'wikerby bels', 'two letters' => 'ma', 'nothing like it' => 'qzxv jjq'] as $says => $text) {
+        foreach (
+            ['a part of a name' => 'wren-choi', 'misspelt' => 'wikerby '
+                .'bels', 'two letters' => 'ma', 'nothing like it' => 'qzxv jjq'] as $says => $text
+        ) {
             $measures["/ for {$says}"] = fn () => $find->matching($text);
         }
         $measures['the board of verification'] = fn () => $board->due();
-        $measures['contacts, first page'] = fn () => $contacts->page(new ContactFilter);
+        $measures['contacts, first page'] = fn () => $contacts->page(new ContactFilter());
         $measures['contacts at risk'] = fn () => $contacts->page(ContactFilter::of(['risk' => 'mailbox_inside']));
         $measures['what is at risk, counted'] = fn () => $contacts->atRisk();
         $measures['nearly the same'] = fn () => $alike->groups();
@@ -89,7 +100,15 @@ final class BenchPages extends Command
 
     private function farDown(): string
     {
-        $row = Row::of(DB::table('standings')->where('later', true)->orderByDesc('next_at')->where('next_at', '<', 'infinity')->orderByDesc('name_id')->offset(400)->first());
+        $row = Row::of(
+            DB::table('standings')
+                ->where('later', true)
+                ->orderByDesc('next_at')
+                ->where('next_at', '<', 'infinity')
+                ->orderByDesc('name_id')
+                ->offset(400)
+                ->first(),
+        );
 
         return '1~'.$row->text('next_at').'~'.$row->int('name_id');
     }
@@ -99,7 +118,7 @@ final class BenchPages extends Command
     {
         $user = User::query()->firstOrFail();
         Auth::setUser($user);
-        View::share('errors', new ViewErrorBag);
+        View::share('errors', new ViewErrorBag());
         $request = RollRequest::create($filter->address($filter->after === null ? [] : ['after' => $filter->after]));
         $request->setUserResolver(fn (): User => $user);
 

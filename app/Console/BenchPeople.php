@@ -51,7 +51,7 @@ final class BenchPeople extends Command
                 PublishedRecord::of($holder, $patterns[$at % count($patterns)], $rules[$at % 5], $at % 7 === 0);
             }
         });
-        $this->line(sprintf('published records: %s a second', number_format(self::RECORDS / $took * 1_000)));
+        $this->line(sprintf('published records: %s a second', number_format((self::RECORDS / $took) * 1_000)));
         $this->disclosure($files, $deeds, $clock);
 
         return self::SUCCESS;
@@ -59,7 +59,10 @@ final class BenchPeople extends Command
 
     private function disclosure(CaseFiles $files, Deeds $deeds, TradeClock $clock): void
     {
-        $ids = array_map(fn (Row $row): int => $row->int('name_id'), Row::all(DB::select('SELECT name_id FROM standings ORDER BY name_id LIMIT ?', [self::NAMES])));
+        $ids = array_map(
+            fn (Row $row): int => $row->int('name_id'),
+            Row::all(DB::select('SELECT name_id FROM standings ORDER BY name_id LIMIT ?', [self::NAMES])),
+        );
         $deed = $deeds->named(ChangeDisclosure::key());
         $terms = $deed->terms(['pattern' => PatternRow::query()->orderByDesc('id')->firstOrFail()->id, 'consent' => 'yes']) ?? [];
         $took = $this->median(function () use ($ids, $files, $deed, $terms, $clock): void {
@@ -90,7 +93,15 @@ final class BenchPeople extends Command
         app(BeginDocketLines::class)->handle($docket->id);
         $begun = (hrtime(true) - $from) / 1e9;
         $done = app(EndLines::class)->done($steward, $docket, null, $clock->today());
-        $this->line(sprintf('disclosure of %s names, the work: begun in %.1f s, %s of them done in %.1f s more', number_format(count($ids)), $begun, number_format($done), (hrtime(true) - $from) / 1e9 - $begun));
+        $this->line(
+            sprintf(
+                'disclosure of %s names, the work: begun in %.1f s, %s of them done in %.1f s more',
+                number_format(count($ids)),
+                $begun,
+                number_format($done),
+                (hrtime(true) - $from) / 1e9 - $begun,
+            ),
+        );
     }
 
     /** @return float milliseconds */

@@ -44,15 +44,28 @@ final class BenchUploads extends Command
         $multi = curl_multi_init();
         $uploads = [];
         for ($number = 0; $number < self::UPLOADS; $number++) {
-            curl_multi_add_handle($multi, $uploads[] = $this->request('/bring-in', ['_token' => $token, 'new_registrar' => "Bench {$number}", 'list' => curl_file_create($list, 'text/csv', "list-{$number}.csv")]));
+            curl_multi_add_handle(
+                $multi,
+                $uploads[] = $this->request('/bring-in', [
+                    '_token' => $token,
+                    'new_registrar' => "Bench {$number}",
+                    'list' => curl_file_create($list, 'text/csv', "list-{$number}.csv"),
+                ]),
+            );
         }
         $running = self::UPLOADS;
-        $this->say(self::UPLOADS.' lists of '.number_format(strlen((string) file_get_contents($list)) / 1e6, 1).' MB are uploaded', $this->measure(function () use ($multi, &$running): bool {
-            curl_multi_exec($multi, $running);
+        $this->say(
+            self::UPLOADS.' lists of '.number_format(strlen((string) file_get_contents($list)) / 1e6, 1).' MB are uploaded',
+            $this->measure(function () use ($multi, &$running): bool {
+                curl_multi_exec($multi, $running);
 
-            return $running > 0;
-        }));
-        $taken = array_filter($uploads, fn (CurlHandle $upload): bool => preg_match('~/bring-in/\d+$~', (string) curl_getinfo($upload, CURLINFO_REDIRECT_URL)) === 1);
+                return $running > 0;
+            }),
+        );
+        $taken = array_filter(
+            $uploads,
+            fn (CurlHandle $upload): bool => preg_match('~/bring-in/\d+$~', (string) curl_getinfo($upload, CURLINFO_REDIRECT_URL)) === 1,
+        );
         $last = max(0.0, ...array_map(fn (CurlHandle $upload): float => curl_getinfo($upload, CURLINFO_TOTAL_TIME), $uploads));
         $this->line(count($taken).' of them were taken, the last after '.number_format($last, 1).' s');
         unlink($list);
@@ -89,12 +102,23 @@ final class BenchUploads extends Command
     {
         sort($took);
         $at = fn (float $share): string => number_format($took[(int) floor($share * (count($took) - 1))] ?? 0);
-        $this->line(sprintf('pages while %s: %s ms at the median, %s ms at 95 %%, %s ms at most, of %d', $while, $at(0.5), $at(0.95), $at(1.0), count($took)));
+        $this->line(
+            sprintf(
+                'pages while %s: %s ms at the median, %s ms at 95 %%, %s ms at most, of %d',
+                $while,
+                $at(0.5),
+                $at(0.95),
+                $at(1.0),
+                count($took),
+            ),
+        );
     }
 
     private function token(string $path): string
     {
-        return preg_match('/name="_token" value="([^"]+)"/', $this->answer($path), $found) === 1 ? $found[1] : throw new RuntimeException("There is no form at {$path}.");
+        return preg_match('/name="_token" value="([^"]+)"/', $this->answer($path), $found) === 1
+            ? $found[1]
+            : throw new RuntimeException("There is no form at {$path}.");
     }
 
     /** @param  array<string, string>|null  $form */
@@ -115,7 +139,12 @@ final class BenchUploads extends Command
         if ($handle === false) {
             throw new RuntimeException('There is no curl.');
         }
-        curl_setopt_array($handle, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $this->cookies, CURLOPT_COOKIEJAR => $this->cookies, CURLOPT_TIMEOUT => 120]);
+        curl_setopt_array($handle, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_COOKIEFILE => $this->cookies,
+            CURLOPT_COOKIEJAR => $this->cookies,
+            CURLOPT_TIMEOUT => 120,
+        ]);
         if ($form !== null) {
             curl_setopt($handle, CURLOPT_POSTFIELDS, $form);
         }

@@ -39,14 +39,19 @@ final class Clock extends Command
             return self::FAILURE;
         }
         try {
-            $instant = preg_match('/^\+(\d{1,4})d$/D', $to, $days) === 1 ? $clock->now()->plusDays((int) $days[1]) : $this->morning(Instant::of($to));
+            $instant =
+                preg_match('/^\+(\d{1,4})d$/D', $to, $days) === 1
+                    ? $clock->now()->plusDays((int) $days[1])
+                    : $this->morning(Instant::of($to));
         } catch (TimeError $e) {
             $this->error($e->getMessage().' Or +3d, or back.');
 
             return self::INVALID;
         }
         if (! Years::holds($instant->toDateTime())) {
-            $this->error('Years from '.Years::FIRST.' to '.Years::LAST.' are taken, and '.$instant->date().' is in none of them.');
+            $this->error(
+                'Years from '.Years::FIRST.' to '.Years::LAST.' are taken, and '.$instant->date().' is in none of them.',
+            );
 
             return self::INVALID;
         }

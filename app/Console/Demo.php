@@ -16,7 +16,8 @@ use Illuminate\Support\Facades\Storage;
 /** `./acre demo`: the demo as it was on its first day. Only a house that began as a demo is ever emptied. */
 final class Demo extends Command
 {
-    protected $signature = 'acre:demo {--first : the house is empty, fill it} {--sign-ins : only say who signs in} {--names= : and so many generated names beside its own}';
+    protected $signature = 'acre:demo {--first : the house is empty, fill it} {--sign-ins : only say who signs in} {--names= : and so '
+        .'many generated names beside its own}';
 
     protected $description = 'Put the demo back as it was on its first day';
 

@@ -33,8 +33,25 @@ final class Findings extends Command
 
     public static function page(Words $words): string
     {
-        $lines = ['# Every finding', '', 'Made from the code by `./acre artisan acre:findings > docs/findings.md`; a test holds it against the code.', ''];
-        foreach ([LifecycleFinding::cases(), MovementFinding::cases(), BookFinding::cases(), RecordFinding::cases(), DelegationFinding::cases(), ContactFinding::cases(), DisclosureFinding::cases(), RegistrantFinding::cases(), CustodyFinding::cases()] as $cases) {
+        $lines = [
+            '# Every finding',
+            '',
+            'Made from the code by `./acre artisan acre:findings > docs/findings.md`; a test holds it against the code.',
+            '',
+        ];
+        foreach (
+            [
+                LifecycleFinding::cases(),
+                MovementFinding::cases(),
+                BookFinding::cases(),
+                RecordFinding::cases(),
+                DelegationFinding::cases(),
+                ContactFinding::cases(),
+                DisclosureFinding::cases(),
+                RegistrantFinding::cases(),
+                CustodyFinding::cases(),
+            ] as $cases
+        ) {
             $lines[] = '## '.ucfirst($cases[0]::area());
             $lines[] = '';
             $lines[] = '| finding | says | missing it costs | cure | who acts |';
@@ -50,8 +67,12 @@ final class Findings extends Command
         $cure = $tag->cure();
 
         return sprintf(
-            '| `%s` | %s | %s | %s | %s |', $tag->value, $words->say("findings.{$tag::area()}.{$tag->value}"), $words->say('words.cost.'.$tag->cost()->name),
-            $cure === null ? '' : $words->say('words.cure.'.$cure->value), $words->say('words.actor.'.$tag->actor()->value),
+            '| `%s` | %s | %s | %s | %s |',
+            $tag->value,
+            $words->say("findings.{$tag::area()}.{$tag->value}"),
+            $words->say('words.cost.'.$tag->cost()->name),
+            $cure === null ? '' : $words->say('words.cure.'.$cure->value),
+            $words->say('words.actor.'.$tag->actor()->value),
         );
     }
 }

@@ -10,10 +10,14 @@ use Illuminate\Console\Command;
 use RuntimeException;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** `./acre receipt`: the head of the records, signed, to be kept elsewhere; or, for one that was kept, what a time-stamping service is asked with. */
+/**
+ * `./acre receipt`: the head of the records, signed, to be kept elsewhere; or, for one that was kept, what a time-stamping service is asked
+ * with.
+ */
 final class Receipt extends Command
 {
-    protected $signature = 'acre:receipt {--stamp-request : of the receipt that comes in, a request of RFC 3161} {--begin-again : the records were put back by other means; what was kept before no longer counts}';
+    protected $signature = 'acre:receipt {--stamp-request : of the receipt that comes in, a request of RFC 3161} {--begin-again : the '
+        .'records were put back by other means; what was kept before no longer counts}';
 
     protected $description = 'Print the head of the records, signed';
 

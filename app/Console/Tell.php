@@ -29,7 +29,10 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 /** `./acre tell NAME`: what the core says of a name. */
 final class Tell extends Command
 {
-    protected $signature = 'acre:tell {name : a domain name, however written} {--at= : a date to judge by, such as 2027-01-01} {--json : as data} {--created= : instead of what is known} {--ends= : instead of what is known} {--moved= : instead of what is known} {--status= : EPP statuses, commas between} {--deleted= : since when these say that it is deleted} {--lead= : days before the end on which a renewal is charged}';
+    protected $signature = 'acre:tell {name : a domain name, however written} {--at= : a date to judge by, such as 2027-01-01} {--json : '
+        .'as data} {--created= : instead of what is known} {--ends= : instead of what is known} {--moved= : instead of what is known} '
+        .'{--status= : EPP statuses, commas between} {--deleted= : since when these say that it is deleted} {--lead= : days before the '
+        .'end on which a renewal is charged}';
 
     protected $description = 'What the rules say of a name: its standing, everything to come, and what it may do';
 
@@ -52,21 +55,41 @@ final class Tell extends Command
         if ($given !== null) {
             $file = null;
         }
-        $life = $file?->life($book, $now) ?? Lifecycle::of($given ?? new NameFacts($domain), new LateTerms($lead ?? 0), $book->for($domain->suffix(), $now), $now);
+        $life =
+            $file?->life($book, $now) ??
+            Lifecycle::of($given ?? new NameFacts($domain), new LateTerms($lead ?? 0), $book->for($domain->suffix(), $now), $now);
         $standing = Standing::of($life, $file?->waiting);
         $readiness = $file?->handoverTo(null, $now->plusDays($file->acceptDays), $book, $now)->judge();
 
         $this->option('json') === true
-            ? $this->line((string) json_encode($this->data($domain, $now, $standing, $file, $readiness), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES))
+            ? $this->line(
+                (string) json_encode(
+                    $this->data($domain, $now, $standing, $file, $readiness),
+                    JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                ),
+            )
             : $this->tell($domain, $now, $standing, $given !== null, $file, $readiness, $words);
 
         return self::SUCCESS;
     }
 
-    private function tell(DomainName $domain, Instant $now, Standing $standing, bool $isGiven, ?CaseFile $file, ?Readiness $readiness, Words $words): void
-    {
+    private function tell(
+        DomainName $domain,
+        Instant $now,
+        Standing $standing,
+        bool $isGiven,
+        ?CaseFile $file,
+        ?Readiness $readiness,
+        Words $words,
+    ): void {
         $this->line($domain->unicode.($domain->unicode === $domain->ascii ? '' : " ({$domain->ascii})").', on '.Dates::full($now));
-        $this->line($file === null ? ($isGiven ? 'By the facts given.' : 'Not on the Roll.') : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.");
+        $this->line(
+            $file === null
+                ? ($isGiven
+                    ? 'By the facts given.'
+                    : 'Not on the Roll.')
+                : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.",
+        );
         if ($file !== null || $isGiven) {
             foreach ($standing->findings as $finding) {
                 $this->line('  '.$words->finding($finding).'.');
@@ -79,11 +102,25 @@ final class Tell extends Command
         if ($events !== []) {
             $this->line('To come, if it is not renewed:');
             foreach ($events as $event) {
-                $this->line(sprintf('  %-12s %-34s%-9s missed: %s', Dates::full($event->at), $words->say('words.event.'.$event->kind->value).($event->certain ? '' : ', perhaps'), $event->sum?->text() ?? '', $words->say('words.cost.'.$event->kind->cost()->name)));
+                $this->line(
+                    sprintf(
+                        '  %-12s %-34s%-9s missed: %s',
+                        Dates::full($event->at),
+                        $words->say('words.event.'.$event->kind->value).($event->certain ? '' : ', perhaps'),
+                        $event->sum?->text() ?? '',
+                        $words->say('words.cost.'.$event->kind->cost()->name),
+                    ),
+                );
             }
         }
         if ($readiness !== null) {
-            $this->line('Handover: '.$words->say('words.verdict.'.$readiness->verdict->value, ['date' => $readiness->from === null ? '' : Dates::full($readiness->from)]).'.');
+            $this->line(
+                'Handover: '.
+                    $words->say('words.verdict.'.$readiness->verdict->value, [
+                        'date' => $readiness->from === null ? '' : Dates::full($readiness->from),
+                    ]).
+                    '.',
+            );
             foreach ($readiness->findings as $finding) {
                 $this->line("  [{$finding->effect->value}] ".$words->finding($finding).'.');
             }
@@ -104,7 +141,10 @@ final class Tell extends Command
         };
         $status = $this->option('status');
         $statuses = array_map(
-            fn (string $word): Status => Status::read($word) ?? throw new InvalidOptionException("“{$word}” is no EPP status (RFC 5731 §2.3, RFC 3915 §3.1): write it like clientHold, commas between several."),
+            fn (string $word): Status => Status::read($word) ??
+                throw new InvalidOptionException(
+                    "“{$word}” is no EPP status (RFC 5731 §2.3, RFC 3915 §3.1): write it like clientHold, commas between several.",
+                ),
             is_string($status) ? explode(',', $status) : [],
         );
         [$created, $ends, $moved, $deleted] = [$day('created'), $day('ends'), $day('moved'), $day('deleted')];
@@ -114,7 +154,15 @@ final class Tell extends Command
 
         return $created === null && $ends === null && $moved === null && $statuses === []
             ? null
-            : new NameFacts($domain, $created, $ends, $moved, $statuses, intent: $this->option('lead') === null ? Intent::WhenTold : Intent::ByItself, deletedSince: $deleted);
+            : new NameFacts(
+                $domain,
+                $created,
+                $ends,
+                $moved,
+                $statuses,
+                intent: $this->option('lead') === null ? Intent::WhenTold : Intent::ByItself,
+                deletedSince: $deleted,
+            );
     }
 
     private function lead(): ?int
@@ -126,7 +174,9 @@ final class Tell extends Command
 
         return is_string($given) && preg_match('/^\d{1,2}$/D', $given) === 1 && (int) $given <= LateTerms::MOST_LEAD
             ? (int) $given
-            : throw new InvalidOptionException(__('rulebook.no_lead', ['given' => is_string($given) ? $given : '', 'most' => (string) LateTerms::MOST_LEAD]));
+            : throw new InvalidOptionException(
+                __('rulebook.no_lead', ['given' => is_string($given) ? $given : '', 'most' => (string) LateTerms::MOST_LEAD]),
+            );
     }
 
     /** @return array<string, mixed> */
@@ -137,7 +187,9 @@ final class Tell extends Command
             'unicode' => $domain->unicode,
             'at' => $now->isoSecond(),
             'rules' => $standing->lifecycle->rules->isDefault ? 'default' : $domain->suffix(),
-            'held' => $file === null ? null : ['client' => $file->clientName, 'registrar' => $file->account->registrarName, 'account' => $file->account->number],
+            'held' => $file === null
+                    ? null
+                    : ['client' => $file->clientName, 'registrar' => $file->account->registrarName, 'account' => $file->account->number],
             'standing' => [
                 'phase' => $standing->lifecycle->phase->value,
                 'presumed' => $standing->lifecycle->presumed,
@@ -145,7 +197,9 @@ final class Tell extends Command
                 'findings' => $standing->findings,
             ],
             'to_come' => array_map(fn (Event $event): array => $event->jsonSerialize(), $standing->lifecycle->toCome()),
-            'handover' => $readiness === null ? null : ['verdict' => $readiness->verdict->value, 'from' => $readiness->from, 'findings' => $readiness->findings],
+            'handover' => $readiness === null
+                    ? null
+                    : ['verdict' => $readiness->verdict->value, 'from' => $readiness->from, 'findings' => $readiness->findings],
         ];
     }
 }

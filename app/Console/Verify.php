@@ -26,17 +26,23 @@ final class Verify extends Command
                 $this->error(ucfirst($of).": {$fault}.");
             }
         }
-        $this->line(match (true) {
-            $walked === 0 => 'There is no proof yet.',
-            $faults === 0 => number_format($walked).($walked === 1 ? ' proof, and it is whole.' : ' proofs, and the chain is whole.'),
-            default => number_format($walked).' proofs, '.number_format($faults).' of them changed.',
-        });
+        $this->line(
+            match (true) {
+                $walked === 0 => 'There is no proof yet.',
+                $faults === 0 => number_format($walked).($walked === 1 ? ' proof, and it is whole.' : ' proofs, and the chain is whole.'),
+                default => number_format($walked).' proofs, '.number_format($faults).' of them changed.',
+            },
+        );
         $found = 0;
         foreach ($records->handle($this->option('against') === true ? self::given() : $kept->kept()) as $fault) {
             $found++;
             $this->error(ucfirst($fault).'.');
         }
-        $this->line($found === 0 ? 'The log and the head of the records are whole.' : number_format($found).($found === 1 ? ' fault' : ' faults').' in the records.');
+        $this->line(
+            $found === 0
+                ? 'The log and the head of the records are whole.'
+                : number_format($found).($found === 1 ? ' fault' : ' faults').' in the records.',
+        );
 
         return $faults + $found === 0 ? self::SUCCESS : self::FAILURE;
     }

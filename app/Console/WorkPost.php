@@ -10,7 +10,10 @@ use App\Actions\Post\SendLetters;
 use App\Actions\Registrants\ResumeConfirmed;
 use Illuminate\Console\Command;
 
-/** Does here and now what the post's jobs would: letters go out, what came back is noted, what receivers accepted and registrants agreed to goes on. */
+/**
+ * Does here and now what the post's jobs would: letters go out, what came back is noted, what receivers accepted and registrants agreed to
+ * goes on.
+ */
 final class WorkPost extends Command
 {
     protected $signature = 'acre:work-post';

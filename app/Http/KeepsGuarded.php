@@ -32,10 +32,14 @@ trait KeepsGuarded
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            foreach ($validator->errors()->isEmpty() ? Guarded::against($this->person(), $this->guarded(), $this->columns()) : [] as $column) {
-                $validator->errors()->add($column, (string) __('forms.guarded'));
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                foreach (
+                    $validator->errors()->isEmpty() ? Guarded::against($this->person(), $this->guarded(), $this->columns()) : [] as $column
+                ) {
+                    $validator->errors()->add($column, (string) __('forms.guarded'));
+                }
+            },
+        ];
     }
 }

@@ -34,6 +34,11 @@ final class KnownDevice
     {
         $kept = $request->cookie(self::name());
 
-        return $userId !== null && is_string($kept) && preg_match('/^(\d{1,18})\|[0-9a-f]{32}$/D', $kept, $found) === 1 && (int) $found[1] === $userId ? $kept : null;
+        return $userId !== null &&
+            is_string($kept) &&
+            preg_match('/^(\d{1,18})\|[0-9a-f]{32}$/D', $kept, $found) === 1 &&
+            (int) $found[1] === $userId
+            ? $kept
+            : null;
     }
 }

@@ -25,7 +25,16 @@ final class OldInput
     /** The fields that are lists; a list where a text belongs would break the next page. */
     private const LISTS = ['accounts', 'clients', 'columns', 'extras', 'fields', 'lines', 'together'];
 
-    private const NEVER = ['password', 'password_confirmation', 'current_password', 'own_password', 'gate_password', 'code', '_token', '_method'];
+    private const NEVER = [
+        'password',
+        'password_confirmation',
+        'current_password',
+        'own_password',
+        'gate_password',
+        'code',
+        '_token',
+        '_method',
+    ];
 
     /** @return array<string, mixed> */
     public static function of(Request $request): array
@@ -36,7 +45,12 @@ final class OldInput
             $most = $request->user() === null ? self::GUESTS[$field] ?? 0 : self::FIELD;
             $value = is_array($value) && $request->user() !== null && in_array($field, self::LISTS, true) ? self::texts($value) : $value;
             $size = strlen((string) json_encode($value, JSON_INVALID_UTF8_SUBSTITUTE));
-            if ((is_array($value) ? $request->user() !== null && in_array($field, self::LISTS, true) : is_scalar($value) && mb_strlen((string) $value) <= $most) && $size <= $left) {
+            if (
+                (is_array($value)
+                    ? $request->user() !== null && in_array($field, self::LISTS, true)
+                    : is_scalar($value) && mb_strlen((string) $value) <= $most) &&
+                $size <= $left
+            ) {
                 $kept[(string) $field] = $value;
                 $left -= $size;
             }
@@ -51,6 +65,9 @@ final class OldInput
      */
     private static function texts(array $values): array
     {
-        return array_filter(array_slice($values, 0, self::MEMBERS, true), fn (mixed $value): bool => is_string($value) && mb_strlen($value) <= self::FIELD);
+        return array_filter(
+            array_slice($values, 0, self::MEMBERS, true),
+            fn (mixed $value): bool => is_string($value) && mb_strlen($value) <= self::FIELD,
+        );
     }
 }

@@ -13,6 +13,9 @@ final readonly class ProofText
     /** @param  string  $name  of the file, without its ending */
     public static function download(Proof $proof, string $name): Response
     {
-        return new Response($proof->text, 200, ['Content-Type' => 'text/plain; charset=UTF-8', 'Content-Disposition' => "attachment; filename=\"{$name}.txt\""]);
+        return new Response($proof->text, 200, [
+            'Content-Type' => 'text/plain; charset=UTF-8',
+            'Content-Disposition' => "attachment; filename=\"{$name}.txt\"",
+        ]);
     }
 }

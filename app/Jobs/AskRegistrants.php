@@ -11,7 +11,10 @@ use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Writes at once to whoever must verify a mailbox now, once what that follows from is made, and to whoever had agreed to other data. It may run twice. */
+/**
+ * Writes at once to whoever must verify a mailbox now, once what that follows from is made, and to whoever had agreed to other data. It may
+ * run twice.
+ */
 final class AskRegistrants implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;

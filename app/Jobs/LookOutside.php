@@ -12,7 +12,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Connection;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** Looks at mailboxes and names whose turn it is, for most of a minute; the scheduler sends the next. One at a time, so that other work finds a worker, and for no longer than whoever does it is connected. */
+/**
+ * Looks at mailboxes and names whose turn it is, for most of a minute; the scheduler sends the next. One at a time, so that other work
+ * finds a worker, and for no longer than whoever does it is connected.
+ */
 final class LookOutside implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;

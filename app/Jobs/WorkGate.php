@@ -12,7 +12,10 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 
-/** Tells one account's gate what was written down for it, and takes what waits there. It may run twice; what it was sent for stands in the orders. */
+/**
+ * Tells one account's gate what was written down for it, and takes what waits there. It may run twice; what it was sent for stands in the
+ * orders.
+ */
 final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
 {
     use Queueable;
@@ -47,7 +50,11 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
     /** Sends what was lost with its worker, and what has rested long enough. */
     public static function sweep(): void
     {
-        foreach (Row::all(DB::select("SELECT DISTINCT account_id FROM orders WHERE state IN ('waiting', 'sent') AND not_before <= clock_timestamp()")) as $row) {
+        foreach (
+            Row::all(
+                DB::select("SELECT DISTINCT account_id FROM orders WHERE state IN ('waiting', 'sent') AND not_before <= clock_timestamp()"),
+            ) as $row
+        ) {
             self::dispatch($row->int('account_id'));
         }
     }
@@ -63,7 +70,14 @@ final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue
     /** Every account with a gate is asked what waits there. */
     public static function listen(): void
     {
-        foreach (Row::all(DB::select("SELECT a.id FROM accounts a JOIN registrars r ON r.id = a.registrar_id WHERE r.link <> 'slip' AND a.access = 'ours' AND a.gate_secret_id IS NOT NULL")) as $row) {
+        foreach (
+            Row::all(
+                DB::select(
+                    "SELECT a.id FROM accounts a JOIN registrars r ON r.id = a.registrar_id
+                        WHERE r.link <> 'slip' AND a.access = 'ours' AND a.gate_secret_id IS NOT NULL",
+                ),
+            ) as $row
+        ) {
             self::dispatch($row->int('id'));
         }
     }

@@ -48,11 +48,15 @@ final class WorkImport implements ShouldQueue
                 if (! in_array($import->state, ImportState::WORKING, true)) {
                     return;
                 }
-                $isDone = $aside->attempt(SetbackKind::Import, $import->id, fn () => match ($import->state) {
-                    ImportState::Reading => $read->handle($import),
-                    ImportState::Writing => $write->handle($import),
-                    default => $back->handle($import),
-                });
+                $isDone = $aside->attempt(
+                    SetbackKind::Import,
+                    $import->id,
+                    fn () => match ($import->state) {
+                        ImportState::Reading => $read->handle($import),
+                        ImportState::Writing => $write->handle($import),
+                        default => $back->handle($import),
+                    },
+                );
                 self::say($import->id, ! $isDone);
             } finally {
                 DB::select('SELECT pg_advisory_unlock(?, ?)', [$seat, $this->importId]);
@@ -71,15 +75,27 @@ final class WorkImport implements ShouldQueue
     private static function say(int $id, bool $stopped): void
     {
         $said = __('imports.died');
-        Import::query()->whereKey($id)->where('state', '!=', ImportState::Failed)->update(['failure' => $stopped ? (is_string($said) ? $said : 'died') : null]);
+        Import::query()
+            ->whereKey($id)
+            ->where('state', '!=', ImportState::Failed)
+            ->update(['failure' => $stopped ? (is_string($said) ? $said : 'died') : null]);
     }
 
     /** Lists that should be worked on and whose seats nobody holds: their job waits, or was lost with its worker. */
     public static function sweep(): void
     {
-        Import::query()->whereIn('state', ImportState::WORKING)
-            ->whereNotExists(fn (Builder $lock) => $lock->from('pg_locks')->where('locktype', 'advisory')->whereIn('classid', [3, 4])->whereColumn('objid', 'imports.id')
-                ->whereRaw('database = (SELECT oid FROM pg_database WHERE datname = current_database())'))
-            ->toBase()->pluck('id')->each(fn (mixed $id) => self::dispatch(is_int($id) ? $id : 0));
+        Import::query()
+            ->whereIn('state', ImportState::WORKING)
+            ->whereNotExists(
+                fn (Builder $lock) => $lock
+                    ->from('pg_locks')
+                    ->where('locktype', 'advisory')
+                    ->whereIn('classid', [3, 4])
+                    ->whereColumn('objid', 'imports.id')
+                    ->whereRaw('database = (SELECT oid FROM pg_database WHERE datname = current_database())'),
+            )
+            ->toBase()
+            ->pluck('id')
+            ->each(fn (mixed $id) => self::dispatch(is_int($id) ? $id : 0));
     }
 }

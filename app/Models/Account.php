@@ -34,9 +34,38 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Account extends Model
 {
-    protected $fillable = ['registrar_id', 'number', 'login', 'mailbox', 'handle', 'owner_id', 'access', 'proven_at', 'letters_to', 'way_back', 'hosts_too', 'remarks', 'gate_secret_id', 'gate_for'];
+    protected $fillable = [
+        'registrar_id',
+        'number',
+        'login',
+        'mailbox',
+        'handle',
+        'owner_id',
+        'access',
+        'proven_at',
+        'letters_to',
+        'way_back',
+        'hosts_too',
+        'remarks',
+        'gate_secret_id',
+        'gate_for',
+    ];
 
-    protected $attributes = ['login' => null, 'mailbox' => null, 'handle' => null, 'owner_id' => null, 'access' => 'ours', 'proven_at' => null, 'letters_to' => null, 'way_back' => null, 'hosts_too' => false, 'remarks' => null, 'gate_secret_id' => null, 'gate_for' => null, 'version' => 1];
+    protected $attributes = [
+        'login' => null,
+        'mailbox' => null,
+        'handle' => null,
+        'owner_id' => null,
+        'access' => 'ours',
+        'proven_at' => null,
+        'letters_to' => null,
+        'way_back' => null,
+        'hosts_too' => false,
+        'remarks' => null,
+        'gate_secret_id' => null,
+        'gate_for' => null,
+        'version' => 1,
+    ];
 
     protected $casts = ['proven_at' => AsInstant::class, 'hosts_too' => 'boolean'];
 
@@ -44,8 +73,15 @@ final class Account extends Model
     public function facts(): Movement\Account
     {
         return new Movement\Account(
-            $this->id, $this->registrar_id, $this->registrar->name, $this->number, $this->login, $this->mailbox, $this->handle,
-            $this->access === 'ours', $this->proven_at,
+            $this->id,
+            $this->registrar_id,
+            $this->registrar->name,
+            $this->number,
+            $this->login,
+            $this->mailbox,
+            $this->handle,
+            $this->access === 'ours',
+            $this->proven_at,
         );
     }
 

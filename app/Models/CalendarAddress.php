@@ -31,7 +31,10 @@ final class CalendarAddress extends Model
     /** That of somebody who may still sign in. */
     public static function of(#[SensitiveParameter] string $token): ?self
     {
-        return self::query()->where('digest', self::digest($token))->whereHas('user', fn (Builder $user) => $user->where('may_sign_in', true))->first();
+        return self::query()
+            ->where('digest', self::digest($token))
+            ->whereHas('user', fn (Builder $user) => $user->where('may_sign_in', true))
+            ->first();
     }
 
     public static function digest(#[SensitiveParameter] string $token): string

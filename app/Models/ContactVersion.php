@@ -33,7 +33,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $country
  * @property string|null $voice as RFC 5733 writes it
  * @property int|null $mailbox_id
- * @property array{organisation?: string|null, person?: string|null, street?: list<string>, town?: string|null, region?: string|null, postcode?: string|null}|null $local
+ * @property array{organisation?: string|null, person?: string|null, street?: list<string>, town?: string|null, region?: string|null,
+ *     postcode?: string|null}|null $local
  * @property string $source `typed`, `brought in`, `card` or `record`
  * @property string $called
  * @property-read Contact $contact
@@ -47,8 +48,17 @@ final class ContactVersion extends Model
     protected $guarded = ['id', 'called'];
 
     protected $attributes = [
-        'organisation' => null, 'person' => null, 'street' => '[]', 'town' => null, 'region' => null, 'postcode' => null, 'country' => null,
-        'voice' => null, 'mailbox_id' => null, 'local' => null, 'likeness' => '',
+        'organisation' => null,
+        'person' => null,
+        'street' => '[]',
+        'town' => null,
+        'region' => null,
+        'postcode' => null,
+        'country' => null,
+        'voice' => null,
+        'mailbox_id' => null,
+        'local' => null,
+        'likeness' => '',
     ];
 
     protected $casts = ['span' => AsSpan::class, 'street' => 'array', 'local' => 'array'];
@@ -80,9 +90,25 @@ final class ContactVersion extends Model
         $called = $this->organisation === null && $this->person === null && $mailbox === null ? $this->mailbox?->address : $this->person;
 
         return ContactValue::of(
-            $kind, $this->organisation, $called, Address::of($this->street, $this->town, $this->region, $this->postcode, $country),
-            $this->voice === null ? null : Phone::of($this->voice), $mailbox,
-            $local === null ? null : new LocalForm($local['organisation'] ?? null, $local['person'] ?? null, Address::of($local['street'] ?? [], $local['town'] ?? null, $local['region'] ?? null, $local['postcode'] ?? null, $country)),
+            $kind,
+            $this->organisation,
+            $called,
+            Address::of($this->street, $this->town, $this->region, $this->postcode, $country),
+            $this->voice === null ? null : Phone::of($this->voice),
+            $mailbox,
+            $local === null
+                ? null
+                : new LocalForm(
+                    $local['organisation'] ?? null,
+                    $local['person'] ?? null,
+                    Address::of(
+                        $local['street'] ?? [],
+                        $local['town'] ?? null,
+                        $local['region'] ?? null,
+                        $local['postcode'] ?? null,
+                        $country,
+                    ),
+                ),
         );
     }
 
@@ -95,9 +121,26 @@ final class ContactVersion extends Model
         $local = $value->local;
 
         return [
-            'organisation' => $value->organisation, 'person' => $value->person, 'street' => $value->address->street, 'town' => $value->address->town, 'region' => $value->address->region,
-            'postcode' => $value->address->postcode, 'country' => $value->address->country?->code, 'voice' => $value->voice?->epp(), 'mailbox_id' => $mailboxId, 'likeness' => Likeness::of($value->called()),
-            'local' => $local === null ? null : ['organisation' => $local->organisation, 'person' => $local->person, 'street' => $local->address->street, 'town' => $local->address->town, 'region' => $local->address->region, 'postcode' => $local->address->postcode],
+            'organisation' => $value->organisation,
+            'person' => $value->person,
+            'street' => $value->address->street,
+            'town' => $value->address->town,
+            'region' => $value->address->region,
+            'postcode' => $value->address->postcode,
+            'country' => $value->address->country?->code,
+            'voice' => $value->voice?->epp(),
+            'mailbox_id' => $mailboxId,
+            'likeness' => Likeness::of($value->called()),
+            'local' => $local === null
+                    ? null
+                    : [
+                        'organisation' => $local->organisation,
+                        'person' => $local->person,
+                        'street' => $local->address->street,
+                        'town' => $local->address->town,
+                        'region' => $local->address->region,
+                        'postcode' => $local->address->postcode,
+                    ],
         ];
     }
 }

@@ -38,15 +38,36 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 final class DocketLine extends Model
 {
     /** Somebody's yes that is still waited for. */
-    private const OPEN_WORD = 'SELECT 1 FROM movements m JOIN legs g ON g.movement_id = m.id WHERE m.docket_id = docket_lines.docket_id AND m.name_id = docket_lines.name_id AND m.closed_on IS NULL AND g.confirmation_id IS NOT NULL AND g.done_on IS NULL
+    private const OPEN_WORD = 'SELECT 1 FROM movements m JOIN legs g ON g.movement_id = m.id
+        WHERE m.docket_id = docket_lines.docket_id AND m.name_id = docket_lines.name_id AND m.closed_on IS NULL
+        AND g.confirmation_id IS NOT NULL AND g.done_on IS NULL
         UNION ALL SELECT 1 FROM acceptances a WHERE a.docket_id = docket_lines.docket_id AND a.accepted IS NOT TRUE';
 
     protected $guarded = ['id'];
 
-    protected $attributes = ['findings' => '[]', 'reason' => null, 'done_on' => null, 'done_is_day' => true, 'done_by' => null, 'seen_on' => null, 'before' => null, 'after' => null, 'was' => null, 'lot' => 0];
+    protected $attributes = [
+        'findings' => '[]',
+        'reason' => null,
+        'done_on' => null,
+        'done_is_day' => true,
+        'done_by' => null,
+        'seen_on' => null,
+        'before' => null,
+        'after' => null,
+        'was' => null,
+        'lot' => 0,
+    ];
 
     protected $casts = [
-        'state' => LineState::class, 'findings' => 'array', 'before' => 'array', 'after' => 'array', 'was' => 'array', 'done_on' => AsInstant::class.':done_is_day', 'done_is_day' => 'boolean', 'seen_on' => AsInstant::class, 'has_open_word' => 'boolean',
+        'state' => LineState::class,
+        'findings' => 'array',
+        'before' => 'array',
+        'after' => 'array',
+        'was' => 'array',
+        'done_on' => AsInstant::class.':done_is_day',
+        'done_is_day' => 'boolean',
+        'seen_on' => AsInstant::class,
+        'has_open_word' => 'boolean',
     ];
 
     /** @return BelongsTo<Name, $this> */

@@ -41,8 +41,16 @@ final class Drift extends Model
     protected $guarded = ['id'];
 
     protected $casts = [
-        'finding' => RecordFinding::class, 'field' => DriftField::class, 'alarming' => 'boolean', 'said' => 'array', 'certainty' => Certainty::class, 'state' => DriftState::class,
-        'first_seen' => AsInstant::class, 'last_seen' => AsInstant::class, 'since' => AsInstant::class, 'settled_at' => AsInstant::class,
+        'finding' => RecordFinding::class,
+        'field' => DriftField::class,
+        'alarming' => 'boolean',
+        'said' => 'array',
+        'certainty' => Certainty::class,
+        'state' => DriftState::class,
+        'first_seen' => AsInstant::class,
+        'last_seen' => AsInstant::class,
+        'since' => AsInstant::class,
+        'settled_at' => AsInstant::class,
     ];
 
     /** @return BelongsTo<Name, $this> */

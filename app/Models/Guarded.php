@@ -33,13 +33,26 @@ final class Guarded
         $changed = (clone $row)->fill(array_intersect_key($values, array_flip($columns)))->getDirty();
 
         // Of a new row all is dirty; what stands there from the beginning is no choice of anybody's.
-        return array_values(array_filter($columns, fn (string $column): bool => array_key_exists($column, $changed) && array_key_exists($column, $values) && ($row->exists || $changed[$column] !== (new ($row::class))->getAttribute($column))));
+        return array_values(
+            array_filter(
+                $columns,
+                fn (string $column): bool => array_key_exists($column, $changed) &&
+                    array_key_exists($column, $values) &&
+                    ($row->exists || $changed[$column] !== (new ($row::class)())->getAttribute($column)),
+            ),
+        );
     }
 
-    /** A registrant's mailbox, which is no column: whoever has it is asked for their yes. One that nobody knew may be written down by anybody. */
+    /**
+     * A registrant's mailbox, which is no column: whoever has it is asked for their yes. One that nobody knew may be written down by
+     * anybody.
+     */
     public static function mailbox(User $user, ?string $before, ?string $after): bool
     {
-        return $before !== null && $before !== '' && mb_strtolower($before) !== mb_strtolower((string) $after) && ! $user->role->may(Right::Settle);
+        return $before !== null &&
+            $before !== '' &&
+            mb_strtolower($before) !== mb_strtolower((string) $after) &&
+            ! $user->role->may(Right::Settle);
     }
 
     /** @return list<string> */

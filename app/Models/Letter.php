@@ -36,7 +36,18 @@ final class Letter extends Model
 
     protected $guarded = ['id'];
 
-    protected $attributes = ['user_id' => null, 'docket_id' => null, 'confirmation_id' => null, 'mailbox_id' => null, 'state' => 'waiting', 'message_id' => null, 'attempts' => 0, 'doubts' => 0, 'answer' => null, 'secret_id' => null];
+    protected $attributes = [
+        'user_id' => null,
+        'docket_id' => null,
+        'confirmation_id' => null,
+        'mailbox_id' => null,
+        'state' => 'waiting',
+        'message_id' => null,
+        'attempts' => 0,
+        'doubts' => 0,
+        'answer' => null,
+        'secret_id' => null,
+    ];
 
     protected $casts = ['written_on' => AsInstant::class, 'state' => LetterState::class];
 }

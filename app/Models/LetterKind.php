@@ -29,7 +29,14 @@ enum LetterKind: string
     public function words(): array
     {
         return match ($this) {
-            self::VerificationFirst, self::VerificationReminder, self::ConfirmationPrior, self::ConfirmationNew => ['house', 'name', 'names', 'count', 'by', 'link'],
+            self::VerificationFirst, self::VerificationReminder, self::ConfirmationPrior, self::ConfirmationNew => [
+                'house',
+                'name',
+                'names',
+                'count',
+                'by',
+                'link',
+            ],
             self::Acceptance => ['house', 'registrar', 'names', 'count', 'by', 'link', 'needed'],
             self::Yearly => ['house', 'year', 'count', 'records'],
         };

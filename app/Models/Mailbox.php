@@ -24,9 +24,26 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Mailbox extends Model
 {
-    protected $fillable = ['address', 'site', 'takes_mail', 'looked_on', 'forwards_to', 'verified_on', 'verified_by', 'verified_words', 'verified_user_id'];
+    protected $fillable = [
+        'address',
+        'site',
+        'takes_mail',
+        'looked_on',
+        'forwards_to',
+        'verified_on',
+        'verified_by',
+        'verified_words',
+        'verified_user_id',
+    ];
 
-    protected $attributes = ['site' => null, 'takes_mail' => 'unknown', 'looked_on' => null, 'verified_on' => null, 'verified_by' => null, 'verified_words' => null];
+    protected $attributes = [
+        'site' => null,
+        'takes_mail' => 'unknown',
+        'looked_on' => null,
+        'verified_on' => null,
+        'verified_by' => null,
+        'verified_words' => null,
+    ];
 
     protected $casts = ['takes_mail' => TakesMail::class, 'looked_on' => AsInstant::class, 'verified_on' => AsInstant::class];
 }

@@ -40,7 +40,16 @@ final class Order extends Model
 
     public function told(): OrderTold
     {
-        return new OrderTold($this->kind, $this->transaction, $this->name->ascii, array_diff_key($this->terms, ['accepted' => true, 'shown' => true, 'version' => true, 'servers' => true]), $this->terms['accepted'] ?? null, $this->terms['shown'] ?? null, $this->holder(), array_values(array_filter(explode(' ', $this->terms['servers'] ?? ''), fn (string $host): bool => $host !== '')));
+        return new OrderTold(
+            $this->kind,
+            $this->transaction,
+            $this->name->ascii,
+            array_diff_key($this->terms, ['accepted' => true, 'shown' => true, 'version' => true, 'servers' => true]),
+            $this->terms['accepted'] ?? null,
+            $this->terms['shown'] ?? null,
+            $this->holder(),
+            array_values(array_filter(explode(' ', $this->terms['servers'] ?? ''), fn (string $host): bool => $host !== '')),
+        );
     }
 
     /** @return BelongsTo<Account, $this> */
@@ -64,8 +73,14 @@ final class Order extends Model
     /** As they stood when the order was written down: their data is in that version alone, and in no order. */
     private function holder(): ?Holder
     {
-        $version = isset($this->terms['version']) ? ContactVersion::query()->with(['mailbox', 'contact'])->findOrFail((int) $this->terms['version']) : null;
+        $version = isset($this->terms['version'])
+            ? ContactVersion::query()
+                ->with(['mailbox', 'contact'])
+                ->findOrFail((int) $this->terms['version'])
+            : null;
 
-        return $version === null ? null : Holder::of($this->account->number, $version->id, $version->value($version->contact->kind), $this->terms['shown'] ?? null);
+        return $version === null
+            ? null
+            : Holder::of($this->account->number, $version->id, $version->value($version->contact->kind), $this->terms['shown'] ?? null);
     }
 }

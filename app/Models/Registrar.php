@@ -42,7 +42,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $hold_declinable whether the hold after a change of registrant can be declined beforehand
  * @property string $verifies_by who asks registrants to verify their mailbox: `registrar` or `house`
  * @property string|null $verification_sender
- * @property list<list<string>>|null $disclosure_steps the steps of disclosure that it sells, each the fields that it shows; null: field by field
+ * @property list<list<string>>|null $disclosure_steps the steps of disclosure that it sells, each the fields that it shows; null: field by
+ *     field
  * @property string|null $remarks
  * @property int $version
  */
@@ -51,14 +52,45 @@ final class Registrar extends Model
     protected $guarded = ['id', 'version'];
 
     protected $attributes = [
-        'link' => 'slip', 'gate' => null, 'gate_key' => null, 'gate_a_minute' => null, 'page' => null, 'telephone' => null, 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accepts_by' => 'page', 'names_giver' => false, 'lock_first' => false,
-        'unlock_account_first' => false, 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 0,
-        'dark_after_days' => null, 'plain_after_days' => null, 'late_until_days' => null, 'extras' => '{}', 'behind' => '[]', 'disclosure_steps' => null, 'verifies_by' => 'registrar', 'hold_declinable' => false, 'verification_sender' => null, 'remarks' => null, 'version' => 1,
+        'link' => 'slip',
+        'gate' => null,
+        'gate_key' => null,
+        'gate_a_minute' => null,
+        'page' => null,
+        'telephone' => null,
+        'receiver_by' => 'number_login',
+        'confirms' => 'receiver',
+        'accepts_by' => 'page',
+        'names_giver' => false,
+        'lock_first' => false,
+        'unlock_account_first' => false,
+        'accept_days' => 14,
+        'lot_size' => 1000,
+        'handover_hold_days' => 0,
+        'charge_lead_days' => 0,
+        'dark_after_days' => null,
+        'plain_after_days' => null,
+        'late_until_days' => null,
+        'extras' => '{}',
+        'behind' => '[]',
+        'disclosure_steps' => null,
+        'verifies_by' => 'registrar',
+        'hold_declinable' => false,
+        'verification_sender' => null,
+        'remarks' => null,
+        'version' => 1,
     ];
 
     protected $casts = [
-        'receiver_by' => ReceiverBy::class, 'confirms' => Confirms::class, 'names_giver' => 'boolean', 'lock_first' => 'boolean',
-        'unlock_account_first' => 'boolean', 'hold_declinable' => 'boolean', 'extras' => 'array', 'behind' => 'array', 'disclosure_steps' => 'array',
+        'receiver_by' => ReceiverBy::class,
+        'confirms' => Confirms::class,
+        'names_giver' => 'boolean',
+        'lock_first' => 'boolean',
+        'unlock_account_first' => 'boolean',
+        'hold_declinable' => 'boolean',
+        'extras' => 'array',
+        'behind' => 'array',
+        'disclosure_steps' => 'array',
     ];
 
     /** What it can be told of disclosure. */
@@ -70,8 +102,14 @@ final class Registrar extends Model
     public function handoverTerms(): HandoverTerms
     {
         return new HandoverTerms(
-            $this->receiver_by, $this->confirms, $this->names_giver, $this->lock_first, $this->unlock_account_first, $this->handover_hold_days,
-            array_map(ExtraFate::from(...), $this->extras), $this->accepts_by === 'letter',
+            $this->receiver_by,
+            $this->confirms,
+            $this->names_giver,
+            $this->lock_first,
+            $this->unlock_account_first,
+            $this->handover_hold_days,
+            array_map(ExtraFate::from(...), $this->extras),
+            $this->accepts_by === 'letter',
         );
     }
 

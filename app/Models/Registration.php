@@ -44,15 +44,45 @@ final class Registration extends Model
     protected $guarded = ['id', 'version'];
 
     protected $attributes = [
-        'created_on' => null, 'created_is_day' => true, 'ends_on' => null, 'ends_is_day' => true, 'moved_on' => null, 'moved_is_day' => true,
-        'statuses' => '[]', 'deleted_since' => null, 'lock' => 'unknown', 'intent' => 'when_told', 'reference' => null, 'own_renewal' => null, 'own_currency' => null,
-        'servers' => '[]', 'disclosure' => 'unknown', 'shown' => null, 'pattern_id' => null, 'raw' => '{}', 'sources' => '{}', 'version' => 1,
+        'created_on' => null,
+        'created_is_day' => true,
+        'ends_on' => null,
+        'ends_is_day' => true,
+        'moved_on' => null,
+        'moved_is_day' => true,
+        'statuses' => '[]',
+        'deleted_since' => null,
+        'lock' => 'unknown',
+        'intent' => 'when_told',
+        'reference' => null,
+        'own_renewal' => null,
+        'own_currency' => null,
+        'servers' => '[]',
+        'disclosure' => 'unknown',
+        'shown' => null,
+        'pattern_id' => null,
+        'raw' => '{}',
+        'sources' => '{}',
+        'version' => 1,
     ];
 
     protected $casts = [
-        'span' => AsSpan::class, 'created_on' => AsInstant::class.':created_is_day', 'ends_on' => AsInstant::class.':ends_is_day',
-        'moved_on' => AsInstant::class.':moved_is_day', 'statuses' => 'array', 'deleted_since' => AsInstant::class, 'lock' => Lock::class, 'intent' => Intent::class, 'servers' => 'array', 'disclosure' => Disclosure::class, 'shown' => 'array', 'raw' => 'array', 'sources' => 'array',
-        'created_is_day' => 'boolean', 'ends_is_day' => 'boolean', 'moved_is_day' => 'boolean',
+        'span' => AsSpan::class,
+        'created_on' => AsInstant::class.':created_is_day',
+        'ends_on' => AsInstant::class.':ends_is_day',
+        'moved_on' => AsInstant::class.':moved_is_day',
+        'statuses' => 'array',
+        'deleted_since' => AsInstant::class,
+        'lock' => Lock::class,
+        'intent' => Intent::class,
+        'servers' => 'array',
+        'disclosure' => Disclosure::class,
+        'shown' => 'array',
+        'raw' => 'array',
+        'sources' => 'array',
+        'created_is_day' => 'boolean',
+        'ends_is_day' => 'boolean',
+        'moved_is_day' => 'boolean',
     ];
 
     /** @return BelongsTo<Name, $this> */

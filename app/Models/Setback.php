@@ -31,7 +31,12 @@ final class Setback extends Model
 
     protected $guarded = ['id'];
 
-    protected $casts = ['kind' => SetbackKind::class, 'first_at' => 'immutable_datetime', 'last_at' => 'immutable_datetime', 'retry_at' => 'immutable_datetime'];
+    protected $casts = [
+        'kind' => SetbackKind::class,
+        'first_at' => 'immutable_datetime',
+        'last_at' => 'immutable_datetime',
+        'retry_at' => 'immutable_datetime',
+    ];
 
     /** @return BelongsTo<Account, $this> */
     public function account(): BelongsTo

@@ -24,9 +24,27 @@ use SensitiveParameter;
  */
 final class User extends Authenticatable
 {
-    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign_in', 'looks', 'morning', 'otp_secret', 'otp_step', 'password_set_at'];
+    protected $fillable = [
+        'name',
+        'email',
+        'password',
+        'role',
+        'may_sign_in',
+        'looks',
+        'morning',
+        'otp_secret',
+        'otp_step',
+        'password_set_at',
+    ];
 
-    protected $attributes = ['may_sign_in' => true, 'looks' => '{}', 'morning' => false, 'otp_secret' => null, 'otp_step' => null, 'password' => null];
+    protected $attributes = [
+        'may_sign_in' => true,
+        'looks' => '{}',
+        'morning' => false,
+        'otp_secret' => null,
+        'otp_step' => null,
+        'password' => null,
+    ];
 
     protected $hidden = ['password', 'otp_secret'];
 
@@ -36,13 +54,22 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'may_sign_in' => 'boolean', 'looks' => 'array', 'morning' => 'boolean', 'otp_secret' => AsSecret::class];
+        return [
+            'password' => 'hashed',
+            'role' => Role::class,
+            'may_sign_in' => 'boolean',
+            'looks' => 'array',
+            'morning' => 'boolean',
+            'otp_secret' => AsSecret::class,
+        ];
     }
 
     /** However its letters are written; PostgreSQL's own folding, which the unique index goes by. */
     public static function atMailbox(string $mailbox): ?self
     {
-        return self::query()->whereRaw('lower(email) = lower(?)', [trim($mailbox)])->first();
+        return self::query()
+            ->whereRaw('lower(email) = lower(?)', [trim($mailbox)])
+            ->first();
     }
 
     public static function enrol(string $name, string $email, #[SensitiveParameter] ?string $password, Role $role): self

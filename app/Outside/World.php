@@ -17,7 +17,7 @@ final readonly class World
     private const ASKED = 3;
 
     /** @param  string|null  $page  its address; null: the hosts outside are real */
-    public function __construct(private ?string $page, private string $key, private Factory $http = new Factory)
+    public function __construct(private ?string $page, private string $key, private Factory $http = new Factory())
     {
     }
 
@@ -47,7 +47,8 @@ final readonly class World
     /**
      * Names that the house was told of, which somebody there has had all along; those that the world knows stay as they are.
      *
-     * @param  list<array{name: string, shop: string, registrar: string|null, account: string, created: int|null, ends: int|null, statuses: list<string>, isLocked: bool, renews: bool, servers: list<string>, holder: string|null, mailbox: string|null}>  $names
+     * @param  list<array{name: string, shop: string, registrar: string|null, account: string, created: int|null, ends: int|null,
+     *     statuses: list<string>, isLocked: bool, renews: bool, servers: list<string>, holder: string|null, mailbox: string|null}>  $names
      */
     public function meet(array $names): void
     {
@@ -89,7 +90,10 @@ final readonly class World
     /** Somebody writes a letter, perhaps in answer to another. */
     public function write(string $from, string $to, string $subject, string $text, string $answers = ''): void
     {
-        $this->post('/write', http_build_query(['from' => $from, 'to' => $to, 'subject' => $subject, 'text' => $text, 'answers' => $answers]));
+        $this->post(
+            '/write',
+            http_build_query(['from' => $from, 'to' => $to, 'subject' => $subject, 'text' => $text, 'answers' => $answers]),
+        );
     }
 
     /** What a mailbox does with letters from now on, in the words of the world's page. */
@@ -113,7 +117,10 @@ final readonly class World
             return null;
         }
         try {
-            $now = $this->http->timeout(self::ASKED)->get("{$this->page}/clock")->json('now');
+            $now = $this->http
+                ->timeout(self::ASKED)
+                ->get("{$this->page}/clock")
+                ->json('now');
         } catch (ConnectionException) {
             return null;
         }
@@ -124,7 +131,13 @@ final readonly class World
     /** @return array<array-key, mixed> where it listens */
     public function ports(): array
     {
-        $ports = $this->page === null ? null : $this->http->timeout(self::SECONDS)->get("{$this->page}/ports")->json();
+        $ports =
+            $this->page === null
+                ? null
+                : $this->http
+                    ->timeout(self::SECONDS)
+                    ->get("{$this->page}/ports")
+                    ->json();
 
         return is_array($ports) ? $ports : [];
     }
@@ -135,7 +148,12 @@ final readonly class World
         if ($this->page === null) {
             return '';
         }
-        $answer = $this->http->timeout(self::SECONDS)->withHeaders(['World-Key' => $this->key])->withoutRedirecting()->withBody($body, 'application/x-www-form-urlencoded')->post($this->page.$path);
+        $answer = $this->http
+            ->timeout(self::SECONDS)
+            ->withHeaders(['World-Key' => $this->key])
+            ->withoutRedirecting()
+            ->withBody($body, 'application/x-www-form-urlencoded')
+            ->post($this->page.$path);
         if ($answer->failed()) {
             throw new RuntimeException("The simulated world did not take {$path}: {$answer->status()} ".substr($answer->body(), 0, 300));
         }

@@ -34,15 +34,24 @@ final readonly class DocketPolicy
     {
         $limit = $this->house->fourEyes();
 
-        return $limit !== null && $docket->prepared_by === $user->id && $docket->lines()->where('state', LineState::Prepared)->count() + $this->settledToday($user) > $limit;
+        return $limit !== null &&
+            $docket->prepared_by === $user->id &&
+            $docket->lines()->where('state', LineState::Prepared)->count() + $this->settledToday($user) > $limit;
     }
 
     /** Names that they have let begin today of what they prepared themselves: many small dockets are as much as a large one. */
     private function settledToday(User $user): int
     {
-        $mine = Docket::query()->where('prepared_by', $user->id)->where('settled_by', $user->id)->where('settled_on', '>=', $this->clock->today()->isoSecond())->select('id');
+        $mine = Docket::query()
+            ->where('prepared_by', $user->id)
+            ->where('settled_by', $user->id)
+            ->where('settled_on', '>=', $this->clock->today()->isoSecond())
+            ->select('id');
 
-        return DocketLine::query()->whereIn('docket_id', $mine)->whereNotIn('state', [LineState::Stopped, LineState::Prepared])->count();
+        return DocketLine::query()
+            ->whereIn('docket_id', $mine)
+            ->whereNotIn('state', [LineState::Stopped, LineState::Prepared])
+            ->count();
     }
 
     /** Saying what was done at the registrar's page. */

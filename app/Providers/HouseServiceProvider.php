@@ -54,13 +54,29 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->bind(EventMutex::class, ScheduleLock::class);
         $this->app->scoped(CurrentSheaf::class);
         $this->app->when(GatherNames::class)->needs('$limit')->giveConfig('house.selection_limit');
-        $this->app->when([ReadImport::class, WriteImport::class, UndoImport::class])->needs('$chunk')->giveConfig('house.import_chunk');
+        $this->app
+            ->when([ReadImport::class, WriteImport::class, UndoImport::class])
+            ->needs('$chunk')
+            ->giveConfig('house.import_chunk');
         $this->app->scoped(HouseSettings::class);
-        $this->app->extend('translator', fn (Translator $translator, Application $app): Translator => new HouseTranslator($translator->getLoader(), $translator->getLocale(), fn (): HouseSettings => $app->make(HouseSettings::class)));
-        $this->app->when(ReadImport::class)->needs('$currency')->give(fn (Application $app): string => $app->make(HouseSettings::class)->currency());
+        $this->app->extend(
+            'translator',
+            fn (Translator $translator, Application $app): Translator => new HouseTranslator(
+                $translator->getLoader(),
+                $translator->getLocale(),
+                fn (): HouseSettings => $app->make(HouseSettings::class),
+            ),
+        );
+        $this->app
+            ->when(ReadImport::class)
+            ->needs('$currency')
+            ->give(fn (Application $app): string => $app->make(HouseSettings::class)->currency());
         $this->app->when(IssueLink::class)->needs('$publicAddress')->giveConfig('house.public_address');
         $this->app->when(ReadImport::class)->needs('$limit')->giveConfig('house.import_rows');
-        $this->app->bind(CaseFiles::class, fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')));
+        $this->app->bind(
+            CaseFiles::class,
+            fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')),
+        );
     }
 
     public function boot(): void
@@ -90,23 +106,49 @@ final class HouseServiceProvider extends ServiceProvider
             $from = (string) $request->ip();
             $person = $user === null ? 'nobody:'.hash('sha256', is_string($who) ? Str::lower(trim($who)) : '') : "person:{$user}";
 
-            return [Limit::perMinute($tries)->by("{$person}:{$from}"), Limit::perMinute(3 * $tries)->by($person), Limit::perMinute(6 * $tries)->by("from:{$from}")];
+            return [
+                Limit::perMinute($tries)->by("{$person}:{$from}"),
+                Limit::perMinute(3 * $tries)->by($person),
+                Limit::perMinute(6 * $tries)->by("from:{$from}"),
+            ];
         });
 
-        RateLimiter::for('forgot', fn (Request $request): array => [Limit::perHour(20)->by('forgot-from:'.$request->ip()), Limit::perHour(3)->by('forgot:'.hash('sha256', is_string($request->input('email')) ? Str::lower(trim($request->input('email'))) : ''))]);
+        RateLimiter::for(
+            'forgot',
+            fn (Request $request): array => [
+                Limit::perHour(20)->by('forgot-from:'.$request->ip()),
+                Limit::perHour(3)->by(
+                    'forgot:'.hash('sha256', is_string($request->input('email')) ? Str::lower(trim($request->input('email'))) : ''),
+                ),
+            ],
+        );
 
         RateLimiter::for('second', function (Request $request): array {
             $waiting = $request->session()->get('waits_for_code');
             $who = $request->user()?->getAuthIdentifier() ?? (is_array($waiting) ? $waiting[0] ?? '' : '');
 
-            return [Limit::perMinute(5)->by('second:'.(is_scalar($who) ? $who : '')), Limit::perMinute(30)->by('second-from:'.$request->ip())];
+            return [
+                Limit::perMinute(5)->by('second:'.(is_scalar($who) ? $who : '')),
+                Limit::perMinute(30)->by('second-from:'.$request->ip()),
+            ];
         });
 
         // Whoever guesses at links in letters.
-        RateLimiter::for('answers', fn (Request $request): array => [Limit::perMinute(20)->by('answers:'.$request->ip()), Limit::perMinute(10)->by('answer:'.hash('sha256', $request->path()))]);
+        RateLimiter::for(
+            'answers',
+            fn (Request $request): array => [
+                Limit::perMinute(20)->by('answers:'.$request->ip()),
+                Limit::perMinute(10)->by('answer:'.hash('sha256', $request->path())),
+            ],
+        );
 
         // Reading what somebody sent takes a process for a while; there are few of them.
-        RateLimiter::for('uploads', fn (Request $request): Limit => Limit::perMinute(config()->integer('house.uploads_a_minute'))->by('uploads:'.self::whoAsks($request)));
+        RateLimiter::for(
+            'uploads',
+            fn (Request $request): Limit => Limit::perMinute(config()->integer('house.uploads_a_minute'))->by(
+                'uploads:'.self::whoAsks($request),
+            ),
+        );
 
         // What is asked outside goes out in the house's name.
         RateLimiter::for('asks', fn (Request $request): Limit => Limit::perMinute(30)->by('asks:'.self::whoAsks($request)));

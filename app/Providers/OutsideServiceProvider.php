@@ -39,10 +39,20 @@ final class OutsideServiceProvider extends ServiceProvider
 
             return new Hosts($listed, $networks);
         });
-        $this->app->bind(Fetch::class, fn (Application $app): Fetch => new Fetch(
-            $app->make(Hosts::class), $this->textOrNull('outside.authority'), config()->integer('outside.connect'), config()->integer('outside.answer'), config()->integer('outside.bytes'),
-        ));
-        $this->app->when([RateLimit::class, ReadPlan::class])->needs('$aMinute')->giveConfig('outside.a_minute');
+        $this->app->bind(
+            Fetch::class,
+            fn (Application $app): Fetch => new Fetch(
+                $app->make(Hosts::class),
+                $this->textOrNull('outside.authority'),
+                config()->integer('outside.connect'),
+                config()->integer('outside.answer'),
+                config()->integer('outside.bytes'),
+            ),
+        );
+        $this->app
+            ->when([RateLimit::class, ReadPlan::class])
+            ->needs('$aMinute')
+            ->giveConfig('outside.a_minute');
         $this->app->singleton(Directory::class, PublicDirectories::class);
         $this->app->when(PublicDirectories::class)->needs('$bootstrapAt')->give(fn (): ?string => $this->textOrNull('outside.bootstrap'));
         $this->app->when(PublicDirectories::class)->needs('$textServers')->giveConfig('outside.text');
@@ -51,21 +61,60 @@ final class OutsideServiceProvider extends ServiceProvider
             /** @var list<string> $roots */
             $roots = config()->array('outside.dns.roots');
 
-            return new AskedServers(new Exchange(config()->integer('outside.dns.port'), config()->float('outside.dns.seconds'), config()->integer('outside.dns.tries')), $app->make(Hosts::class), $roots, config()->integer('outside.dns.at_once'), config()->boolean('outside.dns.six'));
+            return new AskedServers(
+                new Exchange(
+                    config()->integer('outside.dns.port'),
+                    config()->float('outside.dns.seconds'),
+                    config()->integer('outside.dns.tries'),
+                ),
+                $app->make(Hosts::class),
+                $roots,
+                config()->integer('outside.dns.at_once'),
+                config()->boolean('outside.dns.six'),
+            );
         });
-        $this->app->singleton(Gates::class, fn (Application $app): Gates => new Gates($app->make(Hosts::class), $app->make(Repository::class), $this->textOrNull('outside.authority'), config()->float('outside.gate_seconds')));
+        $this->app->singleton(
+            Gates::class,
+            fn (Application $app): Gates => new Gates(
+                $app->make(Hosts::class),
+                $app->make(Repository::class),
+                $this->textOrNull('outside.authority'),
+                config()->float('outside.gate_seconds'),
+            ),
+        );
         $this->app->when(Post::class)->needs('$returnsTo')->give(fn (): ?string => $this->textOrNull('mail.returns.address'));
-        $this->app->bind(BounceMailbox::class, fn (Application $app): BounceMailbox => new BounceMailbox(
-            $app->make(Hosts::class), $this->textOrNull('mail.returns.host'), (string) $this->textOrNull('mail.returns.user'), (string) $this->textOrNull('mail.returns.password'), $this->textOrNull('outside.authority'), config()->float('mail.mailers.listed.seconds'),
-        ));
-        $this->callAfterResolving('mail.manager', fn (MailManager $mail) => $mail->extend('listed', fn (): ListedTransport => new ListedTransport(
-            $this->app->make(Hosts::class), config()->string('mail.mailers.listed.host'), config()->integer('mail.mailers.listed.port'), $this->textOrNull('mail.mailers.listed.user'), $this->textOrNull('mail.mailers.listed.password'),
-            $this->textOrNull('outside.authority'), config()->float('mail.mailers.listed.seconds'),
-        )));
+        $this->app->bind(
+            BounceMailbox::class,
+            fn (Application $app): BounceMailbox => new BounceMailbox(
+                $app->make(Hosts::class),
+                $this->textOrNull('mail.returns.host'),
+                (string) $this->textOrNull('mail.returns.user'),
+                (string) $this->textOrNull('mail.returns.password'),
+                $this->textOrNull('outside.authority'),
+                config()->float('mail.mailers.listed.seconds'),
+            ),
+        );
+        $this->callAfterResolving(
+            'mail.manager',
+            fn (MailManager $mail) => $mail->extend(
+                'listed',
+                fn (): ListedTransport => new ListedTransport(
+                    $this->app->make(Hosts::class),
+                    config()->string('mail.mailers.listed.host'),
+                    config()->integer('mail.mailers.listed.port'),
+                    $this->textOrNull('mail.mailers.listed.user'),
+                    $this->textOrNull('mail.mailers.listed.password'),
+                    $this->textOrNull('outside.authority'),
+                    config()->float('mail.mailers.listed.seconds'),
+                ),
+            ),
+        );
         $this->app->bind(World::class, function (): World {
             $world = config('outside.world');
 
-            return is_array($world) && is_string($world['page'] ?? null) && is_string($world['key'] ?? null) ? new World($world['page'], $world['key']) : new World(null, '');
+            return is_array($world) && is_string($world['page'] ?? null) && is_string($world['key'] ?? null)
+                ? new World($world['page'], $world['key'])
+                : new World(null, '');
         });
     }
 

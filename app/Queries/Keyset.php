@@ -15,7 +15,9 @@ final class Keyset
     {
         $said = is_string($given) ? json_decode((string) base64_decode(strtr($given, '-_', '+/'), true), true, 4) : null;
 
-        return is_array($said) && is_int($said['id'] ?? null) && is_bool($said['_pointsToNextItems'] ?? null) ? new Cursor(['id' => $said['id']], $said['_pointsToNextItems']) : null;
+        return is_array($said) && is_int($said['id'] ?? null) && is_bool($said['_pointsToNextItems'] ?? null)
+            ? new Cursor(['id' => $said['id']], $said['_pointsToNextItems'])
+            : null;
     }
 
     /** An instant as PostgreSQL writes it, or null where that is none. */
@@ -24,7 +26,10 @@ final class Keyset
         if (preg_match('/^-?infinity$/D', $text) === 1) {
             return $text;
         }
-        if (preg_match('/^(\d{4})-(\d\d)-(\d\d) \d\d:\d\d:\d\d(\.\d{1,6})?[+-]\d\d(:\d\d)?$/D', $text, $part) !== 1 || ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+        if (
+            preg_match('/^(\d{4})-(\d\d)-(\d\d) \d\d:\d\d:\d\d(\.\d{1,6})?[+-]\d\d(:\d\d)?$/D', $text, $part) !== 1 ||
+            ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+        ) {
             return null;
         }
 

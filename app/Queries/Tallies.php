@@ -33,8 +33,14 @@ final readonly class Tallies
         foreach ($of as $one) {
             $ids[] = $one->id;
         }
-        $rows = $this->held()->whereIn($column, $ids)->groupBy($column)
-            ->selectRaw("{$column} AS id, count(*) AS names, count(*) FILTER (WHERE severity = 3) AS grave, min(ends_on) FILTER (WHERE phase = 'in_term') AS first_end")->get();
+        $rows = $this->held()
+            ->whereIn($column, $ids)
+            ->groupBy($column)
+            ->selectRaw(
+                "{$column} AS id, count(*) AS names, count(*) FILTER (WHERE severity = 3) AS grave,
+                    min(ends_on) FILTER (WHERE phase = 'in_term') AS first_end",
+            )
+            ->get();
         foreach (Row::all($rows) as $row) {
             $found[$row->int('id')] = $row;
         }
@@ -45,9 +51,14 @@ final readonly class Tallies
     /** @return list<Row> where a client's names are held: account_id, account_number, registrar_name, names */
     public function heldFor(int $clientId): array
     {
-        return Row::all($this->held()->where('client_id', $clientId)
-            ->groupBy('account_id', 'account_number', 'registrar_name')->orderByRaw('count(*) DESC')
-            ->selectRaw('account_id, account_number, registrar_name, count(*) AS names')->get());
+        return Row::all(
+            $this->held()
+                ->where('client_id', $clientId)
+                ->groupBy('account_id', 'account_number', 'registrar_name')
+                ->orderByRaw('count(*) DESC')
+                ->selectRaw('account_id, account_number, registrar_name, count(*) AS names')
+                ->get(),
+        );
     }
 
     public function watchedFor(int $clientId): int
@@ -63,9 +74,7 @@ final readonly class Tallies
     /** @return int|null the last docket for which an account was unlocked, where nobody has said since that it is locked again */
     public function unlockedFor(int $accountId): ?int
     {
-        $docket = $this->database->scalar(
-            'SELECT max(m.docket_id) '.Unlocked::OPEN.' AND l.giving_account_id = ?', [$accountId],
-        );
+        $docket = $this->database->scalar('SELECT max(m.docket_id) '.Unlocked::OPEN.' AND l.giving_account_id = ?', [$accountId]);
 
         return is_int($docket) ? $docket : null;
     }
@@ -73,8 +82,13 @@ final readonly class Tallies
     /** The docket by which an account last received names, and when. */
     public function lastHandover(int $accountId): ?Row
     {
-        $row = $this->database->table('holdings')->where('account_id', $accountId)->whereNotNull('docket_id')
-            ->orderByRaw('lower(span) DESC')->selectRaw('docket_id, lower(span) AS at')->first();
+        $row = $this->database
+            ->table('holdings')
+            ->where('account_id', $accountId)
+            ->whereNotNull('docket_id')
+            ->orderByRaw('lower(span) DESC')
+            ->selectRaw('docket_id, lower(span) AS at')
+            ->first();
 
         return $row === null ? null : Row::of($row);
     }

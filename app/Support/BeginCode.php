@@ -7,7 +7,10 @@ namespace App\Support;
 use Illuminate\Database\Connection;
 use SensitiveParameter;
 
-/** What whoever started an empty house was shown, and must type on its first page: else the first stranger to find that page would have the house. */
+/**
+ * What whoever started an empty house was shown, and must type on its first page: else the first stranger to find that page would have the
+ * house.
+ */
 final readonly class BeginCode
 {
     private const KEY = 'begin_code';

@@ -17,7 +17,14 @@ final class CommonPasswords
     public static function has(string $password, array $words = []): bool
     {
         $plain = mb_strtolower($password);
-        foreach ([$plain, (string) preg_replace('/^[^\p{L}]+|[^\p{L}]+$/u', '', $plain), self::once($plain), self::once((string) preg_replace('/[^\p{L}]+/u', '', $plain))] as $core) {
+        foreach (
+            [
+                $plain,
+                (string) preg_replace('/^[^\p{L}]+|[^\p{L}]+$/u', '', $plain),
+                self::once($plain),
+                self::once((string) preg_replace('/[^\p{L}]+/u', '', $plain)),
+            ] as $core
+        ) {
             if (self::isKnown($core)) {
                 return true;
             }

@@ -20,8 +20,12 @@ final class Fault
 
     private static ?self $planned = null;
 
-    private function __construct(private readonly string $place, private int $arrivals, private readonly int $victim, private readonly int $signal)
-    {
+    private function __construct(
+        private readonly string $place,
+        private int $arrivals,
+        private readonly int $victim,
+        private readonly int $signal,
+    ) {
     }
 
     public static function planned(): ?self
@@ -37,13 +41,21 @@ final class Fault
     /** @throws LogicException when the plan can't be read */
     private static function of(string $plan): self
     {
-        if (preg_match('/^(\w+):(\d+)(?::(\d+|stop))?$/', $plan, $found) !== 1 || $found[1] !== self::STATEMENT && Failpoint::tryFrom($found[1]) === null) {
+        if (
+            preg_match('/^(\w+):(\d+)(?::(\d+|stop))?$/', $plan, $found) !== 1 ||
+            ($found[1] !== self::STATEMENT && Failpoint::tryFrom($found[1]) === null)
+        ) {
             throw new LogicException("ACRE_FAULT is place:nth, place:nth:pid or place:nth:stop, and {$plan} is not.");
         }
 
         $victim = $found[3] ?? '';
 
-        return new self($found[1], (int) $found[2], ctype_digit($victim) ? (int) $victim : (int) getmypid(), $victim === 'stop' ? SIGSTOP : SIGKILL);
+        return new self(
+            $found[1],
+            (int) $found[2],
+            ctype_digit($victim) ? (int) $victim : (int) getmypid(),
+            $victim === 'stop' ? SIGSTOP : SIGKILL,
+        );
     }
 
     public function arrive(string $place): void

@@ -82,12 +82,20 @@ final class HouseSettings
         return is_int($set) ? $set : null;
     }
 
-    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string, pattern: int|null} as its form has them */
+    /**
+     * @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string,
+     *     pattern: int|null} as its form has them
+     */
     public function stand(): array
     {
         return [
-            'currency' => $this->currency(), 'letterhead' => implode("\n", $this->letterhead()), 'four_eyes' => $this->fourEyes(),
-            'zone' => $this->zone()->getName(), 'dates' => $this->dates()->value, 'served' => $this->served()->value, 'pattern' => $this->pattern(),
+            'currency' => $this->currency(),
+            'letterhead' => implode("\n", $this->letterhead()),
+            'four_eyes' => $this->fourEyes(),
+            'zone' => $this->zone()->getName(),
+            'dates' => $this->dates()->value,
+            'served' => $this->served()->value,
+            'pattern' => $this->pattern(),
         ];
     }
 
@@ -95,7 +103,9 @@ final class HouseSettings
     public function set(array $settings): void
     {
         $this->read = $settings + $this->all();
-        $this->database->table('settings')->upsert([['key' => self::KEY, 'value' => json_encode($this->read, JSON_THROW_ON_ERROR)]], ['key'], ['value']);
+        $this->database
+            ->table('settings')
+            ->upsert([['key' => self::KEY, 'value' => json_encode($this->read, JSON_THROW_ON_ERROR)]], ['key'], ['value']);
     }
 
     /** @return array<array-key, mixed> */

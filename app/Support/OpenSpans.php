@@ -20,6 +20,9 @@ final class OpenSpans
     {
         $at = $on->isoSecond();
         $database->delete("DELETE FROM {$table} WHERE {$where} AND upper_inf(span) AND lower(span) >= ?::timestamptz", [...$with, $at]);
-        $database->update("UPDATE {$table} SET span = tstzrange(lower(span), ?::timestamptz) WHERE {$where} AND upper_inf(span)", [$at, ...$with]);
+        $database->update("UPDATE {$table} SET span = tstzrange(lower(span), ?::timestamptz) WHERE {$where} AND upper_inf(span)", [
+            $at,
+            ...$with,
+        ]);
     }
 }

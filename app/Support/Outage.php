@@ -20,6 +20,8 @@ final class Outage
         }
 
         // A connection that dies under a question has a state of no class.
-        return in_array(substr($state, 0, 2), self::CLASSES, true) || str_contains($e->getMessage(), 'server closed the connection') || str_contains($e->getMessage(), 'no connection to the server');
+        return in_array(substr($state, 0, 2), self::CLASSES, true) ||
+            str_contains($e->getMessage(), 'server closed the connection') ||
+            str_contains($e->getMessage(), 'no connection to the server');
     }
 }

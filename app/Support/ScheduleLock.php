@@ -29,8 +29,10 @@ final readonly class ScheduleLock implements EventMutex
     public function exists(Event $event): bool
     {
         return $this->database->scalar(
-            "SELECT EXISTS (SELECT FROM pg_locks WHERE locktype = 'advisory' AND classid = ? AND objid = (hashtext(?)::bigint & 4294967295)::oid AND granted
-             AND database = (SELECT oid FROM pg_database WHERE datname = current_database()))", [self::CLASS_ID, $event->mutexName()],
+            "SELECT EXISTS (SELECT FROM pg_locks WHERE locktype = 'advisory' AND classid = ?
+                AND objid = (hashtext(?)::bigint & 4294967295)::oid AND granted
+             AND database = (SELECT oid FROM pg_database WHERE datname = current_database()))",
+            [self::CLASS_ID, $event->mutexName()],
         ) === true;
     }
 

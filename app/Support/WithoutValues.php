@@ -29,7 +29,14 @@ final class WithoutValues
             return $record;
         }
 
-        return $record->with(message: self::said($query), context: ['statement' => mb_substr($query->getSql(), 0, 2_000), 'at' => $thrown instanceof Throwable ? "{$thrown->getFile()}:{$thrown->getLine()}" : '', 'trace' => self::trace($query)]);
+        return $record->with(
+            message: self::said($query),
+            context: [
+                'statement' => mb_substr($query->getSql(), 0, 2_000),
+                'at' => $thrown instanceof Throwable ? "{$thrown->getFile()}:{$thrown->getLine()}" : '',
+                'trace' => self::trace($query),
+            ],
+        );
     }
 
     /** What the database said, without the values that it quotes on further lines. */
@@ -52,6 +59,9 @@ final class WithoutValues
     /** @return list<string> where it came from, without arguments */
     private static function trace(Throwable $e): array
     {
-        return array_map(fn (array $frame): string => ($frame['file'] ?? '').':'.($frame['line'] ?? 0), array_slice($e->getTrace(), 0, 30));
+        return array_map(
+            fn (array $frame): string => ($frame['file'] ?? '').':'.($frame['line'] ?? 0),
+            array_slice($e->getTrace(), 0, 30),
+        );
     }
 }

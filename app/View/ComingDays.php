@@ -13,7 +13,10 @@ use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Rulebook\Phase;
 use Acre\Core\Time\Instant;
 
-/** The days to come of a name as its folio tells them: what happens if nobody acts, and apart from it what happens only if auto-renew fails, or failed. */
+/**
+ * The days to come of a name as its folio tells them: what happens if nobody acts, and apart from it what happens only if auto-renew fails,
+ * or failed.
+ */
 final readonly class ComingDays
 {
     /**
@@ -26,7 +29,8 @@ final readonly class ComingDays
 
     public static function of(Lifecycle $life, ?Verification $verification, Words $words): self
     {
-        $renews = $life->facts->intent === Intent::ByItself && ($life->phase === Phase::InTerm && ! $life->presumed || $life->mayBeRenewed());
+        $renews =
+            $life->facts->intent === Intent::ByItself && (($life->phase === Phase::InTerm && ! $life->presumed) || $life->mayBeRenewed());
         $expected = $otherwise = [];
         foreach ($life->toCome() as $event) {
             $line = [$event->at, self::says($event, $words), self::missed($event, $words)];
@@ -52,7 +56,12 @@ final readonly class ComingDays
     private static function says(Event $event, Words $words): string
     {
         $key = "names.coming.{$event->kind->value}";
-        $said = $event->sum === null ? $words->say('words.event.'.$event->kind->value) : $words->sayOr($key, $words->say('words.event.'.$event->kind->value).', '.$event->sum->text(), ['sum' => $event->sum->text()]);
+        $said =
+            $event->sum === null
+                ? $words->say('words.event.'.$event->kind->value)
+                : $words->sayOr($key, $words->say('words.event.'.$event->kind->value).', '.$event->sum->text(), [
+                    'sum' => $event->sum->text(),
+                ]);
 
         return $event->certain ? $said : $words->say('names.coming.perhaps', ['what' => $said]);
     }

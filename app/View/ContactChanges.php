@@ -19,9 +19,22 @@ final readonly class ContactChanges
         foreach ($after->differs($before) as $field) {
             $said = $this->words->say('contacts.field.'.$field->value);
             $value = $before->field($field);
-            $value === null ? $new[] = $said : $was[] = $this->words->say('contacts.changes.was', ['field' => $said, 'value' => $value]);
+            $value === null
+                ? ($new[] = $said)
+                : ($was[] = $this->words->say('contacts.changes.was', ['field' => $said, 'value' => $value]));
         }
 
-        return ucfirst(implode('; ', array_filter([implode(', ', $was), $new === [] ? '' : $this->words->say('contacts.changes.added', ['fields' => implode(', ', $new)])], fn (string $part): bool => $part !== '')));
+        return ucfirst(
+            implode(
+                '; ',
+                array_filter(
+                    [
+                        implode(', ', $was),
+                        $new === [] ? '' : $this->words->say('contacts.changes.added', ['fields' => implode(', ', $new)]),
+                    ],
+                    fn (string $part): bool => $part !== '',
+                ),
+            ),
+        );
     }
 }

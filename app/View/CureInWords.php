@@ -43,7 +43,12 @@ final readonly class CureInWords
         }
 
         // What is switched off because it is late comes back with its renewal.
-        return array_values($file->facts->ends?->hasComeAt($this->clock->now()) === true && array_intersect_key($cures, [Cure::RenewFirst->value => 1, Cure::RestoreFirst->value => 1]) !== [] ? array_diff_key($cures, [Cure::LiftHold->value => true]) : $cures);
+        return array_values(
+            $file->facts->ends?->hasComeAt($this->clock->now()) === true &&
+            array_intersect_key($cures, [Cure::RenewFirst->value => 1, Cure::RestoreFirst->value => 1]) !== []
+                ? array_diff_key($cures, [Cure::LiftHold->value => true])
+                : $cures,
+        );
     }
 
     private function one(Cure $cure, Finding $finding, CaseFile $file, ?int $receiverId): CureTold
@@ -57,19 +62,33 @@ final readonly class CureInWords
             Cure::RenewFirst => self::deed(RecordRenewal::class, $name),
             Cure::SetLock => self::deed(ChangeLock::class, $name, ['lock' => 'on']),
             // Where a name goes by tag there is no code to ask for.
-            Cure::MoveRegistrar => $this->book->for($file->facts->name->suffix(), $this->clock->now())->movesBy->value === MovesBy::Code ? self::deed(RequestAuthCode::class, $name) : null,
+            Cure::MoveRegistrar => $this->book->for($file->facts->name->suffix(), $this->clock->now())->movesBy->value === MovesBy::Code
+                ? self::deed(RequestAuthCode::class, $name)
+                : null,
             Cure::ChangeServers => $finding->tag === RecordFinding::ServersChanged ? self::deed(RestoreServers::class, $name) : null,
             Cure::SayWho => self::deed(ChangeRegistrant::class, $name),
-            Cure::TellRegistrar => $file->guard === null ? null : self::deed(ChangeRegistrant::class, $name, ['contact' => (string) $file->guard->contact, 'correct' => '1']),
-            Cure::CorrectContact, Cure::OtherMailbox => $file->guard === null ? self::deed(ChangeRegistrant::class, $name) : route('contacts.edit', $file->guard->contact),
-            Cure::AskClient => $finding->tag === ContactFinding::VerifyBy || $finding->tag === ContactFinding::VerificationLapsed ? route('verification.index') : route('clients.show', $file->clientId),
-            Cure::GainAccess, Cure::AnotherPerson, Cure::OtherCard, Cure::SayWayBack, Cure::KeepApart => $file->account->id === 0 ? null : route('accounts.show', $file->account->id),
+            Cure::TellRegistrar => $file->guard === null
+                ? null
+                : self::deed(ChangeRegistrant::class, $name, ['contact' => (string) $file->guard->contact, 'correct' => '1']),
+            Cure::CorrectContact, Cure::OtherMailbox => $file->guard === null
+                ? self::deed(ChangeRegistrant::class, $name)
+                : route('contacts.edit', $file->guard->contact),
+            Cure::AskClient => $finding->tag === ContactFinding::VerifyBy || $finding->tag === ContactFinding::VerificationLapsed
+                ? route('verification.index')
+                : route('clients.show', $file->clientId),
+            Cure::GainAccess, Cure::AnotherPerson, Cure::OtherCard, Cure::SayWayBack, Cure::KeepApart => $file->account->id === 0
+                ? null
+                : route('accounts.show', $file->account->id),
             Cure::AskReceiver => $receiverId === null ? null : route('accounts.edit', $receiverId),
             Cure::RestoreFirst, Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";
         $docket = $finding->with['docket'] ?? '';
-        $with = ['registrar' => $file->account->registrarName, 'docket' => is_int($docket) ? $docket : '', 'suffix' => $file->facts->name->suffix()];
+        $with = [
+            'registrar' => $file->account->registrarName,
+            'docket' => is_int($docket) ? $docket : '',
+            'suffix' => $file->facts->name->suffix(),
+        ];
 
         return new CureTold($this->words->sayOr($key, $this->words->say("words.cure.{$cure->value}", $with), $with), $address);
     }

@@ -31,6 +31,9 @@ final class CurrentSheaf
     {
         $user = $this->auth->guard()->user();
 
-        return $user instanceof User && array_filter($this->gather->sentences($user), fn (Gathered $one): bool => $one->hasChanged()) !== [];
+        return $user instanceof User && array_filter(
+            $this->gather->sentences($user),
+            fn (Gathered $one): bool => $one->hasChanged(),
+        ) !== [];
     }
 }

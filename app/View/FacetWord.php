@@ -25,18 +25,27 @@ final readonly class FacetWord
      */
     public static function of(RollFilter $filter, array $labels, Words $words): array
     {
-        $told = $filter->text === '' ? [] : [new self($words->say('roll.with', ['text' => $filter->text]), $filter->address(['q' => null]))];
+        $told =
+            $filter->text === '' ? [] : [new self($words->say('roll.with', ['text' => $filter->text]), $filter->address(['q' => null]))];
         foreach (Facet::cases() as $facet) {
             $value = $filter->facet($facet);
             if ($value === null) {
                 continue;
             }
-            $said = implode($words->say('roll.or'), array_map(fn (string $one): string => self::said($facet, $one, $labels, $words), $facet->values($value)));
+            $said = implode(
+                $words->say('roll.or'),
+                array_map(fn (string $one): string => self::said($facet, $one, $labels, $words), $facet->values($value)),
+            );
             $told[] = new self($words->say('roll.facet.'.$facet->value, ['value' => $said]), $filter->address([$facet->value => null]));
         }
 
         if ($filter->isStarted()) {
-            $told[] = new self($words->say('roll.from', ['start' => $filter->sort === Sort::Name ? $filter->from : Dates::full(Instant::of($filter->from))]), $filter->address());
+            $told[] = new self(
+                $words->say('roll.from', [
+                    'start' => $filter->sort === Sort::Name ? $filter->from : Dates::full(Instant::of($filter->from)),
+                ]),
+                $filter->address(),
+            );
         }
 
         return $told;
@@ -46,7 +55,9 @@ final readonly class FacetWord
     public static function days(DayRange $range, Words $words): string
     {
         return match (true) {
-            $range->from === null => $words->say('roll.days.before', ['day' => Dates::full($range->to?->plusDays(1) ?? throw new LogicException('a range without either end'))]),
+            $range->from === null => $words->say('roll.days.before', [
+                'day' => Dates::full($range->to?->plusDays(1) ?? throw new LogicException('a range without either end')),
+            ]),
             $range->to === null => $words->say('roll.days.after', ['day' => Dates::full($range->from->plusDays(-1))]),
             $range->from->agreesWith($range->to) => $words->say('roll.days.on', ['day' => Dates::full($range->from)]),
             default => $words->say('roll.days.between', ['from' => Dates::full($range->from), 'to' => Dates::full($range->to)]),
@@ -70,6 +81,8 @@ final readonly class FacetWord
     {
         $range = DayRange::read($value);
 
-        return $range === null || ! str_contains($value, '..') ? $words->say('roll.days.in', ['year' => $value]) : self::days($range, $words);
+        return $range === null || ! str_contains($value, '..')
+            ? $words->say('roll.days.in', ['year' => $value])
+            : self::days($range, $words);
     }
 }

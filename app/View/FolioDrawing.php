@@ -48,30 +48,47 @@ final readonly class FolioDrawing
 
     public static function of(Lifecycle $life, Chain $chain, ?Waiting $waiting, Words $words, int $width, ?Instant $verifyBy = null): self
     {
-        $first = $life->facts->created ?? $chain->knownSince() ?? $life->now->plusYears(-1);
+        $first = $life->facts->created ?? ($chain->knownSince() ?? $life->now->plusYears(-1));
         $renewed = $life->renewedUntil();
         $last = Instant::latest($life->now->plusYears(1), $renewed ?? $life->now, $life->event(EventKind::Released)->at ?? $life->now);
         // Of an old name only the last years are drawn: its past matters less than its next year, and least when it is late.
         $past = $life->phase->isLate() ? 1 : ($width < 600 ? 3 : 6);
         $axis = Axis::ofYears(Instant::latest($first, $life->now->plusYears(-$past)), $last);
-        $x = fn (Instant $at): float => self::MARGIN + $axis->at($at) / 100 * ($width - 2 * self::MARGIN);
+        $x = fn (Instant $at): float => self::MARGIN + ($axis->at($at) / 100) * ($width - 2 * self::MARGIN);
 
         $above = [];
         $below = [new Label($words->say('drawing.today'), $x($life->now), 'today')];
         $over = $life->over();
         if ($over !== null) {
             $above[] = new Label(Dates::full($over), $x($over), 'strong');
-            $below[] = new Label($words->say($life->isCutShort() ? 'drawing.deleted' : ($life->phase->isLate() ? 'drawing.ended' : 'drawing.end')), $x($over), $life->phase->isLate() ? 'late' : 'plain');
+            $below[] = new Label(
+                $words->say($life->isCutShort() ? 'drawing.deleted' : ($life->phase->isLate() ? 'drawing.ended' : 'drawing.end')),
+                $x($over),
+                $life->phase->isLate() ? 'late' : 'plain',
+            );
             if ($life->since === null && $life->facts->intent === Intent::ByItself && $renewed !== null) {
                 $above[] = new Label($words->say('drawing.renewed'), $x($renewed));
             }
         }
         foreach ($life->holdsNow() as $hold) {
-            $below[] = new Label($words->say(($width < 600 ? 'drawing.hold_short.' : 'drawing.hold.').$hold->reason->value, ['until' => $words->near($hold->until)]), $x($hold->from), 'hold', max(2, $x($hold->until) - $x($hold->from)));
+            $below[] = new Label(
+                $words->say(($width < 600 ? 'drawing.hold_short.' : 'drawing.hold.').$hold->reason->value, [
+                    'until' => $words->near($hold->until),
+                ]),
+                $x($hold->from),
+                'hold',
+                max(2, $x($hold->until) - $x($hold->from)),
+            );
         }
         $charge = $life->coming(EventKind::Charge);
         if ($charge !== null) {
-            $below[] = new Label($words->say($charge->sum === null ? 'drawing.charge_unpriced' : 'drawing.charge', ['at' => $words->near($charge->at), 'sum' => $charge->sum?->text() ?? '']), $x($charge->at));
+            $below[] = new Label(
+                $words->say($charge->sum === null ? 'drawing.charge_unpriced' : 'drawing.charge', [
+                    'at' => $words->near($charge->at),
+                    'sum' => $charge->sum?->text() ?? '',
+                ]),
+                $x($charge->at),
+            );
         }
         if ($life->phase->isLate() && ($lastAtAll = $life->coming(EventKind::LastAtAll)) !== null) {
             $above[] = new Label($words->say('drawing.last', ['at' => $words->near($lastAtAll->at)]), $x($lastAtAll->at), 'late');
@@ -80,7 +97,11 @@ final readonly class FolioDrawing
             $above[] = new Label($words->say('drawing.verify', ['by' => $words->near($verifyBy)]), $x($verifyBy), 'flag');
         }
         if ($waiting !== null) {
-            $above[] = new Label($words->say($waiting->isOver($life->now) ? 'drawing.no_answer' : 'drawing.answer', ['by' => $words->near($waiting->by)]), $x($waiting->by), 'flag');
+            $above[] = new Label(
+                $words->say($waiting->isOver($life->now) ? 'drawing.no_answer' : 'drawing.answer', ['by' => $words->near($waiting->by)]),
+                $x($waiting->by),
+                'flag',
+            );
         }
         if ($life->facts->created !== null && $axis->covers($life->facts->created)) {
             $below[] = new Label($words->say('drawing.registered'), $x($life->facts->created));
@@ -95,8 +116,17 @@ final readonly class FolioDrawing
 
         return new self(
             $width,
-            array_map(fn (Tick $tick): Tick => new Tick(self::MARGIN + $tick->x / 100 * ($width - 2 * self::MARGIN), $tick->label, $tick->strong), $axis->years($width)),
-            array_values(array_filter(LifeLine::of($life, $axis, $waiting, $verifyBy), fn (Shape $shape): bool => ! $shape instanceof Bracket)),
+            array_map(
+                fn (Tick $tick): Tick => new Tick(
+                    self::MARGIN + ($tick->x / 100) * ($width - 2 * self::MARGIN),
+                    $tick->label,
+                    $tick->strong,
+                ),
+                $axis->years($width),
+            ),
+            array_values(
+                array_filter(LifeLine::of($life, $axis, $waiting, $verifyBy), fn (Shape $shape): bool => ! ($shape instanceof Bracket)),
+            ),
             Labels::place($above, $width, [$x($life->now)]),
             Labels::place($below, $width, [$x($life->now)]),
             $links,
@@ -108,13 +138,13 @@ final readonly class FolioDrawing
     /** Pixels of a shape's place. */
     public function x(float $percent): float
     {
-        return round(self::MARGIN + $percent / 100 * ($this->width - 2 * self::MARGIN), 1);
+        return round(self::MARGIN + ($percent / 100) * ($this->width - 2 * self::MARGIN), 1);
     }
 
     /** Pixels of a shape's extent. */
     public function span(float $percent): float
     {
-        return round($percent / 100 * ($this->width - 2 * self::MARGIN), 1);
+        return round(($percent / 100) * ($this->width - 2 * self::MARGIN), 1);
     }
 
     /** The bar's upper edge. */

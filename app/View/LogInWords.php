@@ -10,7 +10,15 @@ use App\Support\Row;
 final readonly class LogInWords
 {
     /** What its key says is a number of, and where that is to be seen. */
-    private const PLACES = ['docket' => 'dockets.show', 'import' => 'bring-in.show', 'contact' => 'contacts.show', 'client' => 'clients.show', 'account' => 'accounts.show', 'handing' => 'custody.handing', 'custodian' => 'custody.show'];
+    private const PLACES = [
+        'docket' => 'dockets.show',
+        'import' => 'bring-in.show',
+        'contact' => 'contacts.show',
+        'client' => 'clients.show',
+        'account' => 'accounts.show',
+        'handing' => 'custody.handing',
+        'custodian' => 'custody.show',
+    ];
 
     /** What stands for a value that the log doesn't keep: what a contact says is in its versions. */
     private const ELSEWHERE = '…';
@@ -48,15 +56,29 @@ final readonly class LogInWords
                 if ($now === self::ELSEWHERE) {
                     $said[] = [$this->words->say('log.changed_elsewhere', ['what' => $this->key((string) $field)]), null];
                 } elseif ($then !== $now) {
-                    $said[] = [$this->key((string) $field).': '.$this->words->kept((string) $field, $then).' → '.$this->words->kept((string) $field, $now), null];
+                    $said[] = [
+                        $this->key((string) $field).
+                        ': '.
+                        $this->words->kept((string) $field, $then).
+                        ' → '.
+                        $this->words->kept((string) $field, $now),
+                        null,
+                    ];
                 }
             }
             unset($data['before'], $data['after'], $data['fields']);
         }
         // What was found comes before what was found with it.
-        $data = array_filter(array_intersect_key($data, ['deed' => 1, 'finding' => 1]) + $data, fn (mixed $value, string $key): bool => $key !== 'with' || $value !== [], ARRAY_FILTER_USE_BOTH);
+        $data = array_filter(
+            array_intersect_key($data, ['deed' => 1, 'finding' => 1]) + $data,
+            fn (mixed $value, string $key): bool => $key !== 'with' || $value !== [],
+            ARRAY_FILTER_USE_BOTH,
+        );
         foreach ($data as $key => $value) {
-            $said[] = isset(self::PLACES[$key]) && is_int($value) ? [$this->key($key).' '.$value, route(self::PLACES[$key], $value)] : [$this->part($key, $value), null];
+            $said[] =
+                isset(self::PLACES[$key]) && is_int($value)
+                    ? [$this->key($key).' '.$value, route(self::PLACES[$key], $value)]
+                    : [$this->part($key, $value), null];
         }
 
         return $said;
@@ -71,7 +93,11 @@ final readonly class LogInWords
     public function change(Row $row): array
     {
         $data = array_diff_key($row->json('data'), self::REASONS);
-        if (! isset($data['before']) && in_array($row->text('event'), ['done', $row->textOrNull('deed')], true) && $row->textOrNull('after') !== null) {
+        if (
+            ! isset($data['before']) &&
+            in_array($row->text('event'), ['done', $row->textOrNull('deed')], true) &&
+            $row->textOrNull('after') !== null
+        ) {
             $data += ['before' => $row->json('before'), 'after' => $row->json('after')];
         }
 

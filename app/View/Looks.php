@@ -23,7 +23,9 @@ final readonly class Looks
     public static function read(array $given): self
     {
         $columns = is_array($given['columns'] ?? null)
-            ? array_values(array_filter(RollColumn::cases(), fn (RollColumn $column): bool => in_array($column->value, $given['columns'], true)))
+            ? array_values(
+                array_filter(RollColumn::cases(), fn (RollColumn $column): bool => in_array($column->value, $given['columns'], true)),
+            )
             : RollColumn::usual();
 
         return new self(array_slice($columns, 0, RollColumn::MOST), ($given['compact'] ?? false) === true);

@@ -36,7 +36,7 @@ final readonly class RecordPage
      */
     public function __construct(public ?CaseFile $file, public array $seen, private Collection $drifts, private Words $words)
     {
-        $this->last = $seen[Source::Registry->value][0] ?? $seen[Source::Text->value][0] ?? null;
+        $this->last = $seen[Source::Registry->value][0] ?? ($seen[Source::Text->value][0] ?? null);
         $this->own = $seen[Source::Registrar->value][0] ?? null;
         $this->dns = $seen[Source::Dns->value][0] ?? null;
         $this->record = $this->last?->record;
@@ -48,7 +48,9 @@ final readonly class RecordPage
         return $this->file !== null && $this->file->watched === null;
     }
 
-    /** How its registry says that it is deleted: `redemption`, `pending_delete`, or `no_such_name` of one that we hold; null: it doesn't. */
+    /**
+     * How its registry says that it is deleted: `redemption`, `pending_delete`, or `no_such_name` of one that we hold; null: it doesn't.
+     */
     public function gone(): ?string
     {
         if ($this->last !== null && ! $this->last->found) {
@@ -73,7 +75,12 @@ final readonly class RecordPage
     /** @return array<string, string> by way, where what differs is settled; none for what is left */
     public function settling(Drift $drift, string $ascii): array
     {
-        return $drift->state === DriftState::Open ? array_map(fn (array $deed): string => route('deeds.show', [$deed[0], 'name' => $ascii, ...$deed[1]]), Settling::of($drift->finding)) : [];
+        return $drift->state === DriftState::Open
+            ? array_map(
+                fn (array $deed): string => route('deeds.show', [$deed[0], 'name' => $ascii, ...$deed[1]]),
+                Settling::of($drift->finding),
+            )
+            : [];
     }
 
     /** @return list<array{field: string, registry: string, own: string, roll: string, differs: bool}> what each side says of each field */
@@ -85,7 +92,10 @@ final readonly class RecordPage
             [$there, $second] = array_map(fn (?Record $one): string => $one === null ? '' : $this->said($one, $field->value), $sides);
             $about = $field === DriftField::Statuses ? [DriftField::Statuses, DriftField::Lock] : [$field];
             $rows[] = [
-                'field' => $field->value, 'registry' => $there, 'own' => $second, 'roll' => $this->file === null ? '' : $this->held($this->file, $field),
+                'field' => $field->value,
+                'registry' => $there,
+                'own' => $second,
+                'roll' => $this->file === null ? '' : $this->held($this->file, $field),
                 'differs' => $this->differing()->contains(fn (Drift $drift): bool => in_array($drift->field, $about, true)),
             ];
         }
@@ -99,7 +109,12 @@ final readonly class RecordPage
         if ($then->record === null || $newest->record === null) {
             return $this->words->say($then->found ? 'outside.record.was_there' : 'outside.record.was_not');
         }
-        $parts = array_map(fn (string $part): string => mb_strtolower($this->words->say("outside.field.{$part}")).': '.strtr($this->said($then->record, $part), "\n", ' '), $newest->record->differsFrom($then->record));
+        $parts = array_map(
+            fn (string $part): string => mb_strtolower($this->words->say("outside.field.{$part}")).
+                ': '.
+                strtr($this->said($then->record, $part), "\n", ' '),
+            $newest->record->differsFrom($then->record),
+        );
 
         return $parts === [] ? $this->words->say('outside.record.same') : implode('; ', $parts);
     }
@@ -107,7 +122,7 @@ final readonly class RecordPage
     /** @return list<string> the domains of whoever runs its name servers */
     public function operators(): array
     {
-        $hosts = $this->record->servers ?? $this->dns->delegation->parent ?? [];
+        $hosts = $this->record->servers ?? ($this->dns->delegation->parent ?? []);
 
         return array_values(array_unique(array_map(self::operator(...), $hosts)));
     }
@@ -127,12 +142,18 @@ final readonly class RecordPage
         $day = fn (?Instant $at): string => $at === null ? $unsaid : Dates::full($at);
 
         return match ($part) {
-            'registrar' => $record->registrar ?? $record->tag ?? $unsaid,
+            'registrar' => $record->registrar ?? ($record->tag ?? $unsaid),
             'ends' => $day($record->ends),
             'created' => $day($record->created),
-            'statuses' => self::list([...array_map(fn (Status $status): string => $status->value, $record->statuses), ...$record->words], ', ', $unsaid),
+            'statuses' => self::list(
+                [...array_map(fn (Status $status): string => $status->value, $record->statuses), ...$record->words],
+                ', ',
+                $unsaid,
+            ),
             'servers' => $record->servers === null ? $unsaid : self::list($record->servers, "\n", $this->words->say('outside.record.none')),
-            'signed' => $record->signed === null ? $unsaid : $this->words->say($record->signed ? 'outside.record.yes' : 'outside.record.no'),
+            'signed' => $record->signed === null
+                ? $unsaid
+                : $this->words->say($record->signed ? 'outside.record.yes' : 'outside.record.no'),
             default => $this->words->say('outside.record.another'),
         };
     }
@@ -148,7 +169,11 @@ final readonly class RecordPage
             DriftField::Created => $day($file->facts->created),
             DriftField::Servers => self::list($file->servers, "\n", $unwritten),
             default => $this->words->say('outside.record.held_statuses', [
-                'statuses' => self::list(array_map(fn (Status $status): string => $status->value, $file->facts->statuses), ', ', $this->words->say('outside.record.none')),
+                'statuses' => self::list(
+                    array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
+                    ', ',
+                    $this->words->say('outside.record.none'),
+                ),
                 'lock' => $this->words->say('words.lock.'.($file->facts->isLocked() ? 'on' : $file->facts->lock->value)),
             ]),
         };

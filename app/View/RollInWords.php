@@ -19,14 +19,19 @@ final readonly class RollInWords
     /** `held for Marrow Choir, at Skerry, ending within 30 days, lock off`; `every name` where nothing narrows it. */
     public function say(RollFilter $sentence): string
     {
-        $told = array_filter([
-            $this->named('roll.held_for', 'clients', 'name', $sentence->client),
-            $this->named('roll.at', 'registrars', 'name', $sentence->registrar),
-            $this->named('roll.at_account', 'accounts', 'number', $sentence->account),
-            $sentence->ending === Ending::Any ? null : $this->words->say('roll.ending.'.$sentence->ending->value),
-            $sentence->endsIn === null ? null : $this->words->say('roll.ends_in', ['days' => FacetWord::days($sentence->endsIn, $this->words)]),
-            ...array_map(fn (FacetWord $facet): string => $facet->told, FacetWord::of($sentence, Word::labels(), $this->words)),
-        ], is_string(...));
+        $told = array_filter(
+            [
+                $this->named('roll.held_for', 'clients', 'name', $sentence->client),
+                $this->named('roll.at', 'registrars', 'name', $sentence->registrar),
+                $this->named('roll.at_account', 'accounts', 'number', $sentence->account),
+                $sentence->ending === Ending::Any ? null : $this->words->say('roll.ending.'.$sentence->ending->value),
+                $sentence->endsIn === null
+                    ? null
+                    : $this->words->say('roll.ends_in', ['days' => FacetWord::days($sentence->endsIn, $this->words)]),
+                ...array_map(fn (FacetWord $facet): string => $facet->told, FacetWord::of($sentence, Word::labels(), $this->words)),
+            ],
+            is_string(...),
+        );
 
         return $told === [] ? $this->words->say('roll.every_name') : implode(', ', $told);
     }

@@ -51,11 +51,21 @@ final readonly class RollRow
         [$next, $lesser] = $words->next($row, $facts->life->terms->lateSum());
 
         return new self(
-            $row->int('name_id'), $row->text('ascii'), $row->text('unicode'), $row->text('client_name'), $row->text('registrar_name'), $row->text('account_number'),
+            $row->int('name_id'),
+            $row->text('ascii'),
+            $row->text('unicode'),
+            $row->text('client_name'),
+            $row->text('registrar_name'),
+            $row->text('account_number'),
             LifeLine::of($facts->life, $axis, $facts->waiting, $row->instant('verify_by')),
-            self::tell($facts, $row->text('next_kind') === NextKind::Watched->value, $row->instant('verify_by'), $words), $next, $lesser,
+            self::tell($facts, $row->text('next_kind') === NextKind::Watched->value, $row->instant('verify_by'), $words),
+            $next,
+            $lesser,
             match (Severity::from($row->int('severity'))) {
-                Severity::Grave => 'is-bad', Severity::Soon => 'is-soon', Severity::Moving => 'is-move', Severity::Calm => '',
+                Severity::Grave => 'is-bad',
+                Severity::Soon => 'is-soon',
+                Severity::Moving => 'is-move',
+                Severity::Calm => '',
             },
             array_combine(
                 array_map(fn (RollColumn $column): string => $column->value, $columns),
@@ -70,18 +80,34 @@ final readonly class RollRow
     {
         $life = $facts->life;
 
-        return trim(implode('; ', array_filter([
-            $life->facts->created === null ? null : $words->say('roll.told.registered', ['day' => Dates::full($life->facts->created)]),
-            $life->facts->ends === null
-                ? $words->say('roll.told.end_not_known')
-                : $words->say($life->phase->isLate() ? 'roll.told.ended' : 'roll.told.paid_until', ['day' => Dates::full($life->facts->ends)]),
-            $words->say($isWatched ? 'roll.only_watched' : 'words.intent.'.$life->facts->intent->value),
-            ...array_map(fn (Hold $hold): string => $words->say('roll.told.hold', ['day' => Dates::full($hold->until)]), $life->holdsNow()),
-            $verifyBy === null ? null : $words->say('roll.told.verify', ['day' => Dates::full($verifyBy)]),
-            $facts->waiting === null ? null : $words->say(
-                $facts->waiting->isOver($life->now) ? 'roll.told.handover_late' : 'roll.told.handover',
-                ['day' => Dates::full($facts->waiting->by)],
+        return trim(
+            implode(
+                '; ',
+                array_filter(
+                    [
+                        $life->facts->created === null
+                            ? null
+                            : $words->say('roll.told.registered', ['day' => Dates::full($life->facts->created)]),
+                        $life->facts->ends === null
+                            ? $words->say('roll.told.end_not_known')
+                            : $words->say($life->phase->isLate() ? 'roll.told.ended' : 'roll.told.paid_until', [
+                                'day' => Dates::full($life->facts->ends),
+                            ]),
+                        $words->say($isWatched ? 'roll.only_watched' : 'words.intent.'.$life->facts->intent->value),
+                        ...array_map(
+                            fn (Hold $hold): string => $words->say('roll.told.hold', ['day' => Dates::full($hold->until)]),
+                            $life->holdsNow(),
+                        ),
+                        $verifyBy === null ? null : $words->say('roll.told.verify', ['day' => Dates::full($verifyBy)]),
+                        $facts->waiting === null
+                            ? null
+                            : $words->say($facts->waiting->isOver($life->now) ? 'roll.told.handover_late' : 'roll.told.handover', [
+                                'day' => Dates::full($facts->waiting->by),
+                            ]),
+                    ],
+                    is_string(...),
+                ),
             ),
-        ], is_string(...))));
+        );
     }
 }

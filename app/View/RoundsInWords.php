@@ -27,7 +27,13 @@ final readonly class RoundsInWords
     {
         $count = count($this->rounds->soon());
 
-        return $count === 0 ? $this->words->say('rounds.told.nothing') : ($this->rounds->isCut ? $this->words->say('rounds.told.more_than').' ' : '').$this->words->count('rounds.told.things', $count).', '.$this->words->count('rounds.told.today', $this->rounds->todays()).'.';
+        return $count === 0
+            ? $this->words->say('rounds.told.nothing')
+            : ($this->rounds->isCut ? $this->words->say('rounds.told.more_than').' ' : '').
+                    $this->words->count('rounds.told.things', $count).
+                    ', '.
+                    $this->words->count('rounds.told.today', $this->rounds->todays()).
+                    '.';
     }
 
     public function dark(): ?string
@@ -66,7 +72,12 @@ final readonly class RoundsInWords
         $dark = $this->dark();
         $amiss = $this->amiss();
 
-        return 'Rounds, '.$this->day().': '.($amiss === null ? '' : lcfirst($amiss).'; ').lcfirst($this->things()).($dark === null ? '' : ' This week '.$dark.'.');
+        return 'Rounds, '.
+            $this->day().
+            ': '.
+            ($amiss === null ? '' : lcfirst($amiss).'; ').
+            lcfirst($this->things()).
+            ($dark === null ? '' : ' This week '.$dark.'.');
     }
 
     /** Null: nothing is due that has a price. */
@@ -80,7 +91,13 @@ final readonly class RoundsInWords
     {
         $mark = $this->rounds->marks[$item->key] ?? null;
 
-        return $mark?->doneOn === null ? null : $this->words->say('rounds.still', ['who' => $mark->by, 'day' => Dates::near($mark->doneOn, $this->rounds->today), 'what' => $mark->because]);
+        return $mark?->doneOn === null
+            ? null
+            : $this->words->say('rounds.still', [
+                'who' => $mark->by,
+                'day' => Dates::near($mark->doneOn, $this->rounds->today),
+                'what' => $mark->because,
+            ]);
     }
 
     /** The sentence of what is lost if nothing is done this week; null: nothing. */
@@ -97,7 +114,12 @@ final readonly class RoundsInWords
     /** The whole of it as plain text. */
     public function letter(?Sums $sums = null): string
     {
-        $lines = [implode(' ', array_filter([$this->day().'.', $this->amiss() === null ? null : $this->amiss().'.', $this->things()], is_string(...)))];
+        $lines = [
+            implode(
+                ' ',
+                array_filter([$this->day().'.', $this->amiss() === null ? null : $this->amiss().'.', $this->things()], is_string(...)),
+            ),
+        ];
         if ($sums !== null && $this->sums($sums) !== null) {
             $lines[] = $this->sums($sums);
         }
@@ -109,11 +131,19 @@ final readonly class RoundsInWords
             $lines[] = $this->words->say("rounds.section.{$section}");
             foreach ($items as $item) {
                 $given = $this->rounds->marks[$item->key]->givenToName ?? '';
-                $lines[] = '  '.implode(' ', array_filter([
-                    $this->due($item->due).': '.$item->title.', '.$item->says.'. '.ucfirst($item->cost).'.',
-                    $given === '' ? null : $this->words->say('rounds.marked.given', ['who' => $given]),
-                    $this->before($item),
-                ], is_string(...)));
+                $lines[] =
+                    '  '.
+                    implode(
+                        ' ',
+                        array_filter(
+                            [
+                                $this->due($item->due).': '.$item->title.', '.$item->says.'. '.ucfirst($item->cost).'.',
+                                $given === '' ? null : $this->words->say('rounds.marked.given', ['who' => $given]),
+                                $this->before($item),
+                            ],
+                            is_string(...),
+                        ),
+                    );
                 $lines[] = '    '.($item->see ?? $item->address);
             }
         }

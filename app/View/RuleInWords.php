@@ -25,12 +25,24 @@ final readonly class RuleInWords
     public function say(int|bool|MovesBy|RegistrantConfirms|Roles|Published|array $value): string
     {
         return match (true) {
-            is_array($value) => $value === [] ? 'nothing known' : implode(', ', array_map(fn (EndPhase $phase): string => $this->words->say('words.phase_short.'.$phase->phase->value)." {$phase->days} days", $value)),
+            is_array($value) => $value === []
+                ? 'nothing known'
+                : implode(
+                    ', ',
+                    array_map(
+                        fn (EndPhase $phase): string => $this->words->say('words.phase_short.'.$phase->phase->value).
+                            " {$phase->days} days",
+                        $value,
+                    ),
+                ),
             is_bool($value) => $value ? 'yes' : 'no',
             is_int($value) => (string) $value,
             $value instanceof MovesBy => $this->words->say('rulebook.moves_by.'.$value->value),
             $value instanceof RegistrantConfirms => $this->words->say('rulebook.registrant_confirms.'.$value->value),
-            $value instanceof Roles => implode(', ', array_map(fn (RoleKind $role): string => $this->words->say('contacts.role.'.$role->value), $value->kinds)),
+            $value instanceof Roles => implode(
+                ', ',
+                array_map(fn (RoleKind $role): string => $this->words->say('contacts.role.'.$role->value), $value->kinds),
+            ),
             $value instanceof Published => $this->published($value),
         };
     }
@@ -48,7 +60,15 @@ final readonly class RuleInWords
         foreach (Publication::cases() as $publication) {
             $fields = array_filter(Field::cases(), fn (Field $field): bool => $published->of($field, $kind) === $publication);
             if ($fields !== []) {
-                $said[] = $this->words->say('rulebook.publication.'.$publication->value).': '.(count($fields) === count(Field::cases()) ? 'everything' : implode(', ', array_map(fn (Field $field): string => $this->words->say('contacts.field.'.$field->value), $fields)));
+                $said[] =
+                    $this->words->say('rulebook.publication.'.$publication->value).
+                    ': '.
+                    (count($fields) === count(Field::cases())
+                        ? 'everything'
+                        : implode(
+                            ', ',
+                            array_map(fn (Field $field): string => $this->words->say('contacts.field.'.$field->value), $fields),
+                        ));
             }
         }
 

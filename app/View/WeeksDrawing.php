@@ -27,8 +27,16 @@ final readonly class WeeksDrawing
      * @param  list<float>  $weekends  where each begins
      * @param  list<array{x: float, y: int, text: string}>  $more
      */
-    private function __construct(public float $day, public float $base, public array $boxes, public array $weeks, public array $weekends, public array $more, public float $today, public string $told)
-    {
+    private function __construct(
+        public float $day,
+        public float $base,
+        public array $boxes,
+        public array $weeks,
+        public array $weekends,
+        public array $more,
+        public float $today,
+        public string $told,
+    ) {
     }
 
     /** @param  list<RoundsItem>  $items */
@@ -51,12 +59,21 @@ final readonly class WeeksDrawing
             $told[$item->section->value] = ($told[$item->section->value] ?? 0) + 1;
             $heights[$place] = ($heights[$place] ?? 0) + 1;
             if ($heights[$place] <= self::HIGHEST) {
-                $boxes[] = ['x' => round($place * $width + 5, 1), 'y' => $base - $heights[$place] * self::BOX, 'section' => $item->section->value, 'title' => Dates::full($item->due).': '.$item->title.', '.$item->says];
+                $boxes[] = [
+                    'x' => round($place * $width + 5, 1),
+                    'y' => $base - $heights[$place] * self::BOX,
+                    'section' => $item->section->value,
+                    'title' => Dates::full($item->due).': '.$item->title.', '.$item->says,
+                ];
             }
         }
         foreach ($heights as $place => $count) {
             if ($count > self::HIGHEST) {
-                $more[] = ['x' => round(($place + 1) * $width + 1, 1), 'y' => $base - self::HIGHEST * self::BOX + 11, 'text' => '+'.($count - self::HIGHEST)];
+                $more[] = [
+                    'x' => round(($place + 1) * $width + 1, 1),
+                    'y' => $base - self::HIGHEST * self::BOX + 11,
+                    'text' => '+'.($count - self::HIGHEST),
+                ];
             }
         }
         $weeks = $weekends = [];
@@ -64,9 +81,22 @@ final readonly class WeeksDrawing
             $weeks[] = ['x' => round($place * $width, 1), 'text' => Dates::short($first->plusDays($place))];
             $weekends[] = round(($place + 5) * $width, 1);
         }
-        $parts = array_map(fn (string $section, int $count): string => $count.' '.mb_strtolower(self::word($section)), array_keys($told), $told);
+        $parts = array_map(
+            fn (string $section, int $count): string => $count.' '.mb_strtolower(self::word($section)),
+            array_keys($told),
+            $told,
+        );
 
-        return new self(round($width, 1), $base, $boxes, $weeks, $weekends, $more, round(($first->daysUntil($today) + 0.5) * $width, 1), trans_choice('rounds.weeks', count($parts), ['day' => Dates::full($first), 'what' => implode(', ', $parts)]));
+        return new self(
+            round($width, 1),
+            $base,
+            $boxes,
+            $weeks,
+            $weekends,
+            $more,
+            round(($first->daysUntil($today) + 0.5) * $width, 1),
+            trans_choice('rounds.weeks', count($parts), ['day' => Dates::full($first), 'what' => implode(', ', $parts)]),
+        );
     }
 
     private static function word(string $section): string

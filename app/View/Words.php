@@ -52,7 +52,10 @@ final readonly class Words
             [$kind, $value] = is_array($typed) ? [$typed[0] ?? null, $typed[1] ?? null] : [null, null];
             $with[(string) $name] = match (true) {
                 $kind === 'instant' && is_string($value) => Instant::of($value),
-                $kind === 'money' && is_array($value) && is_string($value[0] ?? null) && is_string($value[1] ?? null) => Money::of($value[0], $value[1]),
+                $kind === 'money' && is_array($value) && is_string($value[0] ?? null) && is_string($value[1] ?? null) => Money::of(
+                    $value[0],
+                    $value[1],
+                ),
                 $kind === 'text' && is_string($value) => $value,
                 default => is_int($value) ? $value : '',
             };
@@ -106,11 +109,17 @@ final readonly class Words
         $with = [
             'sum' => $sum === null ? '' : Money::of($sum, $standing->text('currency'))->text(),
             'late' => $late?->text() ?? '',
-        ] + $this->days(array_filter(['at' => $at, 'ends' => str_contains($this->say("{$key}.lesser"), ':ends') ? $ends : null])) + ['at' => '', 'ends' => ''];
+        ] +
+            $this->days(array_filter(['at' => $at, 'ends' => str_contains($this->say("{$key}.lesser"), ':ends') ? $ends : null])) + [
+                'at' => '',
+                'ends' => '',
+            ];
         $form = match (true) {
             $kind === NextKind::Watched && $at === null => $standing->text('registrar_name') === '' ? 'nowhere' : 'unsaid',
             $kind === NextKind::Watched && Phase::from($standing->text('phase'))->isDeleted() => 'falls',
-            $kind === NextKind::Lapsing && ($standing->textOrNull('phase') === Phase::PendingDelete->value || $at === null) => $at === null ? 'over' : 'falls',
+            $kind === NextKind::Lapsing && ($standing->textOrNull('phase') === Phase::PendingDelete->value || $at === null) => $at === null
+                ? 'over'
+                : 'falls',
             $kind === NextKind::Handover && $this->clock->isPast($at) => 'past',
             $sum === null => 'plain',
             default => $kind === NextKind::LatePlain && $late !== null ? 'then' : 'sum',
@@ -119,7 +128,12 @@ final readonly class Words
         return [
             $this->say($this->lang->has("{$key}.{$form}") ? "{$key}.{$form}" : "{$key}.plain", $with),
             // Whatever comes next, it doesn't work today.
-            str_contains($standing->textOrNull('marks') ?? '', Facet::Finding->mark(LifecycleFinding::area().'.'.LifecycleFinding::OnHold->value)) && $kind !== NextKind::Lapsing ? $this->say('standing.on_hold') : $this->say("{$key}.lesser", $with),
+            str_contains(
+                $standing->textOrNull('marks') ?? '',
+                Facet::Finding->mark(LifecycleFinding::area().'.'.LifecycleFinding::OnHold->value),
+            ) && $kind !== NextKind::Lapsing
+                ? $this->say('standing.on_hold')
+                : $this->say("{$key}.lesser", $with),
         ];
     }
 
@@ -127,7 +141,10 @@ final readonly class Words
     private function vocabulary(string $name, string $value): string
     {
         if ($name === 'fields') {
-            return implode(', ', array_map(fn (string $field): string => $this->sayOr("contacts.field.{$field}", $field), explode(', ', $value)));
+            return implode(
+                ', ',
+                array_map(fn (string $field): string => $this->sayOr("contacts.field.{$field}", $field), explode(', ', $value)),
+            );
         }
 
         return $this->lang->has("words.{$name}.{$value}") ? $this->say("words.{$name}.{$value}") : $value;
@@ -144,7 +161,8 @@ final readonly class Words
             return null;
         }
 
-        return $this->say($key, ['sums' => implode(', ', array_map(fn (Money $sum): string => $sum->text(), $sums->sums)), ...$with]).($sums->unpriced === 0 ? '' : ' '.$this->count('rounds.told.unpriced', $sums->unpriced));
+        return $this->say($key, ['sums' => implode(', ', array_map(fn (Money $sum): string => $sum->text(), $sums->sums)), ...$with]).
+            ($sums->unpriced === 0 ? '' : ' '.$this->count('rounds.told.unpriced', $sums->unpriced));
     }
 
     public function near(Instant $instant): string
@@ -180,10 +198,21 @@ final readonly class Words
         return match (true) {
             $value === null, $value === '', $value === [] => 'nothing',
             is_bool($value) => $value ? 'yes' : 'no',
-            is_array($value) => implode(', ', array_map(fn (mixed $one, int|string $key): string => (is_int($key) ? '' : "{$key}: ").$this->kept($of, $one), $value, array_keys($value))),
+            is_array($value) => implode(
+                ', ',
+                array_map(
+                    fn (mixed $one, int|string $key): string => (is_int($key) ? '' : "{$key}: ").$this->kept($of, $one),
+                    $value,
+                    array_keys($value),
+                ),
+            ),
             is_string($value) && preg_match('/^[a-z_]+$/D', $of.$value) === 1 => $this->sayOr("words.{$of}.{$value}", $value),
             // A day, however exactly it was kept.
-            is_string($value) && preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[T ]00:00:00(?:Z|\+00))?$/D', $value, $day) === 1 && (int) $day[1] >= 1985 && (int) $day[1] <= 2100 && checkdate((int) $day[2], (int) $day[3], (int) $day[1]) => Dates::full(Instant::of(substr($value, 0, 10))),
+            is_string($value) &&
+                preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[T ]00:00:00(?:Z|\+00))?$/D', $value, $day) === 1 &&
+                (int) $day[1] >= 1985 &&
+                (int) $day[1] <= 2100 &&
+                checkdate((int) $day[2], (int) $day[3], (int) $day[1]) => Dates::full(Instant::of(substr($value, 0, 10))),
             default => is_scalar($value) ? (string) $value : '',
         };
     }

@@ -23,8 +23,15 @@ final readonly class Contact
     }
 
     /** @throws ContactError when nobody would be reached by it, or a part is too long */
-    public static function of(HolderKind $kind, ?string $organisation, ?string $person, ?Address $address = null, ?Phone $voice = null, ?Mailbox $mailbox = null, ?LocalForm $local = null): self
-    {
+    public static function of(
+        HolderKind $kind,
+        ?string $organisation,
+        ?string $person,
+        ?Address $address = null,
+        ?Phone $voice = null,
+        ?Mailbox $mailbox = null,
+        ?LocalForm $local = null,
+    ): self {
         [$organisation, $person] = [Text::line($organisation), Text::line($person)];
         foreach (['organisation' => $organisation, 'person' => $person] as $field => $value) {
             if (mb_strlen((string) $value) > self::LONGEST) {
@@ -41,7 +48,7 @@ final readonly class Contact
     /** The organisation, or else the person; a mailbox has to do where neither is known. */
     public function called(): string
     {
-        return $this->organisation ?? $this->person ?? $this->mailbox?->address() ?? '';
+        return $this->organisation ?? ($this->person ?? ($this->mailbox?->address() ?? ''));
     }
 
     /** What the record would be told of one field; null: nothing. Street lines are joined by commas. */
@@ -63,9 +70,14 @@ final readonly class Contact
     /** @return list<Field> in which the other says something else */
     public function differs(self $other): array
     {
-        return array_values(array_filter(Field::cases(), fn (Field $field): bool => $field === Field::Mailbox && $this->mailbox !== null && $other->mailbox !== null
-            ? ! $this->mailbox->equals($other->mailbox)
-            : $this->field($field) !== $other->field($field)));
+        return array_values(
+            array_filter(
+                Field::cases(),
+                fn (Field $field): bool => $field === Field::Mailbox && $this->mailbox !== null && $other->mailbox !== null
+                    ? ! $this->mailbox->equals($other->mailbox)
+                    : $this->field($field) !== $other->field($field),
+            ),
+        );
     }
 
     /**
@@ -81,21 +93,29 @@ final readonly class Contact
         } elseif ($takesMail === TakesMail::No) {
             $found[] = Finding::of(ContactFinding::TakesNoMail, host: $this->mailbox->host->unicode);
         }
-        $lacks = array_filter([
-            $this->person === null && $this->organisation === null ? 'who it is' : null,
-            $this->address->street === [] ? 'street' : null,
-            $this->address->town === null ? 'town' : null,
-            $this->address->country === null ? 'country' : null,
-            $this->voice === null ? 'telephone' : null,
-        ], is_string(...));
+        $lacks = array_filter(
+            [
+                $this->person === null && $this->organisation === null ? 'who it is' : null,
+                $this->address->street === [] ? 'street' : null,
+                $this->address->town === null ? 'town' : null,
+                $this->address->country === null ? 'country' : null,
+                $this->voice === null ? 'telephone' : null,
+            ],
+            is_string(...),
+        );
         if ($lacks !== []) {
             $found[] = Finding::of(ContactFinding::Lacks, what: implode(', ', $lacks));
         }
         $country = $this->address->country;
-        if ($country !== null && ($this->address->postcode !== null || $this->address->street !== []) && ! $country->takes($this->address->postcode)) {
-            $found[] = $this->address->postcode === null
-                ? Finding::of(ContactFinding::PostcodeLacks, country: $country->name())
-                : Finding::of(ContactFinding::PostcodeElsewhere, postcode: $this->address->postcode, country: $country->name());
+        if (
+            $country !== null &&
+            ($this->address->postcode !== null || $this->address->street !== []) &&
+            ! $country->takes($this->address->postcode)
+        ) {
+            $found[] =
+                $this->address->postcode === null
+                    ? Finding::of(ContactFinding::PostcodeLacks, country: $country->name())
+                    : Finding::of(ContactFinding::PostcodeElsewhere, postcode: $this->address->postcode, country: $country->name());
         }
         if ($this->voice !== null && ! $this->voice->isGivenOut()) {
             $found[] = Finding::of(ContactFinding::PhoneDoubtful, phone: $this->voice->text());

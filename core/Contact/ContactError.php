@@ -22,7 +22,12 @@ final class ContactError extends InvalidArgumentException
 
     public static function localPart(string $given): self
     {
-        return new self('mailbox', "What stands before the @ in “{$given}” is not what registries take: letters a to z, figures and . ! # $ % & ' * + / = ? ^ _ ` { | } ~ -, with no dot first, last or doubled, 64 at most.");
+        return new self(
+            'mailbox',
+            'What stands before the @ in '
+                ."“{$given}” is not what registries take: letters a to z, figures and . ! # $ % & ' * + / = ? ^ _ ` { | } ~ -, with no "
+                .'dot first, last or doubled, 64 at most.',
+        );
     }
 
     public static function host(string $given, string $why): self

@@ -72,7 +72,14 @@ enum ContactFinding: string implements FindingTag
     {
         return match ($this) {
             self::MailboxLapses => Cost::NameLost,
-            self::VerificationLapsed, self::VerifyBy, self::LettersReturn, self::NotAnswered, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail => Cost::Dark,
+            self::VerificationLapsed,
+            self::VerifyBy,
+            self::LettersReturn,
+            self::NotAnswered,
+            self::MailboxInside,
+            self::MailboxRing,
+            self::NoMailbox,
+            self::TakesNoMail => Cost::Dark,
             self::Lacks, self::PostcodeLacks, self::PostcodeElsewhere, self::NotTold, self::Forwards => Cost::MovementFails,
             default => Cost::Attention,
         };
@@ -89,7 +96,14 @@ enum ContactFinding: string implements FindingTag
     public function cure(): Cure
     {
         return match ($this) {
-            self::MailboxLapses, self::MailboxInside, self::MailboxRing, self::NoMailbox, self::TakesNoMail, self::LettersReturn, self::NotAnswered, self::Forwards => Cure::OtherMailbox,
+            self::MailboxLapses,
+            self::MailboxInside,
+            self::MailboxRing,
+            self::NoMailbox,
+            self::TakesNoMail,
+            self::LettersReturn,
+            self::NotAnswered,
+            self::Forwards => Cure::OtherMailbox,
             self::VerifyBy, self::VerificationLapsed => Cure::AskClient,
             self::HolderPerson, self::HolderUnknown => Cure::AskClient,
             self::NoRegistrant => Cure::SayWho,

@@ -45,7 +45,8 @@ final readonly class Country
     {
         $shape = self::shapes()[$this->code] ?? null;
 
-        return $shape === null || ($shape === '' ? $postcode === null : preg_match("/^(?:{$shape})$/D", strtoupper(trim((string) $postcode))) === 1);
+        return $shape === null ||
+            ($shape === '' ? $postcode === null : preg_match("/^(?:{$shape})$/D", strtoupper(trim((string) $postcode))) === 1);
     }
 
     /** @return array<string, string> */

@@ -13,7 +13,10 @@ enum HolderKind: string
     case Unknown = 'unknown';
 
     /** Words by which organisations call themselves, in some languages: common practice, and no proof. */
-    private const MARKS = '/\b(ltd|limited|llc|llp|plc|inc|incorporated|corp|corporation|company|gmbh|ug|ag|kg|ohg|gbr|e\.? ?v|sarl|sas|s\.?a|bv|nv|vof|aps|ab|oy|spa|srl|pty|trust|foundation|stiftung|stichting|fondation|association|verein|society|co-?operative|council|museum|school|college|university|church|club|committee|union|guild|institute|charity|partners|holdings?|group|services|farm|theatre|choir|agency|studio|bank)\b/iu';
+    private const MARKS = '/\b(ltd|limited|llc|llp|plc|inc|incorporated|corp|corporation|company|gmbh|ug|ag|kg|ohg|gbr|e\.? '
+        .'?v|sarl|sas|s\.?a|bv|nv|vof|aps|ab|oy|spa|srl|pty|trust|foundation|stiftung|stichting|fondation|association|verein|society|'
+        .'co-?operative|council|museum|school|college|university|church|club|committee|union|guild|institute|charity|partners|holdings?|'
+        .'group|services|farm|theatre|choir|agency|studio|bank)\b/iu';
 
     /** Guessed from how it is called; only ever an organisation or not known. */
     public static function guess(string $called): self

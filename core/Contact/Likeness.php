@@ -9,7 +9,45 @@ use Normalizer;
 /** What is left of how a contact is called once case, accents, points and legal forms are taken off: two that are alike have the same. */
 final class Likeness
 {
-    private const FORMS = ['ltd', 'limited', 'llc', 'llp', 'plc', 'inc', 'incorporated', 'corp', 'corporation', 'co', 'company', 'gmbh', 'ag', 'kg', 'ug', 'ohg', 'ev', 'sarl', 'sas', 'sa', 'bv', 'nv', 'ab', 'oy', 'as', 'aps', 'srl', 'spa', 'pty', 'the', 'and', 'und', 'et', 'mr', 'mrs', 'ms', 'dr'];
+    private const FORMS = [
+        'ltd',
+        'limited',
+        'llc',
+        'llp',
+        'plc',
+        'inc',
+        'incorporated',
+        'corp',
+        'corporation',
+        'co',
+        'company',
+        'gmbh',
+        'ag',
+        'kg',
+        'ug',
+        'ohg',
+        'ev',
+        'sarl',
+        'sas',
+        'sa',
+        'bv',
+        'nv',
+        'ab',
+        'oy',
+        'as',
+        'aps',
+        'srl',
+        'spa',
+        'pty',
+        'the',
+        'and',
+        'und',
+        'et',
+        'mr',
+        'mrs',
+        'ms',
+        'dr',
+    ];
 
     /** @return string empty for what has no letter or figure */
     public static function of(string $called): string

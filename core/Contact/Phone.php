@@ -27,7 +27,10 @@ final readonly class Phone
     public static function of(string $given, ?Country $country = null): self
     {
         $util = PhoneNumberUtil::getInstance();
-        $text = preg_match(self::EPP, trim($given), $part) === 1 ? '+'.$part[1].$part[2].(isset($part[3]) ? ' ext. '.$part[3] : '') : trim($given);
+        $text =
+            preg_match(self::EPP, trim($given), $part) === 1
+                ? '+'.$part[1].$part[2].(isset($part[3]) ? ' ext. '.$part[3] : '')
+                : trim($given);
         try {
             $number = $util->parse($text, $country?->code);
         } catch (NumberParseException) {
@@ -44,7 +47,11 @@ final readonly class Phone
     {
         $extension = (string) $this->number->getExtension();
 
-        return '+'.$this->number->getCountryCode().'.'.PhoneNumberUtil::getInstance()->getNationalSignificantNumber($this->number).($extension === '' ? '' : "x{$extension}");
+        return '+'.
+            $this->number->getCountryCode().
+            '.'.
+            PhoneNumberUtil::getInstance()->getNationalSignificantNumber($this->number).
+            ($extension === '' ? '' : "x{$extension}");
     }
 
     /** As people read it: `+44 1632 960123`. */
@@ -62,6 +69,10 @@ final readonly class Phone
     /** Its country code is one of that country's. */
     public function isOf(Country $country): bool
     {
-        return in_array($country->code, PhoneNumberUtil::getInstance()->getRegionCodesForCountryCode((int) $this->number->getCountryCode()), true);
+        return in_array(
+            $country->code,
+            PhoneNumberUtil::getInstance()->getRegionCodesForCountryCode((int) $this->number->getCountryCode()),
+            true,
+        );
     }
 }

@@ -16,8 +16,12 @@ final readonly class Verification
     /** Days after a deadline for which a silence is still told; later the name would long have been seen dark. */
     private const TOLD = 30;
 
-    private function __construct(public Instant $now, public VerificationState $state, public ?VerificationCause $cause = null, public ?Instant $by = null)
-    {
+    private function __construct(
+        public Instant $now,
+        public VerificationState $state,
+        public ?VerificationCause $cause = null,
+        public ?Instant $by = null,
+    ) {
     }
 
     /**
@@ -30,9 +34,24 @@ final readonly class Verification
             return new self($now, VerificationState::Verified);
         }
         $cause = $last = null;
-        foreach ([VerificationCause::Registered->value => $created, VerificationCause::Moved->value => $moved, VerificationCause::Changed->value => $changed] as $which => $at) {
+        foreach (
+            [
+                VerificationCause::Registered->value => $created,
+                VerificationCause::Moved->value => $moved,
+                VerificationCause::Changed->value => $changed,
+            ] as $which => $at
+        ) {
             // The first that is not over asks; what happens meanwhile doesn't put the day off.
-            if ($days > 0 && $at !== null && $at->hasComeAt($now) && $at->toDay()->plusDays($days + self::TOLD)->isAfter($now) && ($last === null || $at->isBefore($last))) {
+            if (
+                $days > 0 &&
+                $at !== null &&
+                $at->hasComeAt($now) &&
+                $at
+                    ->toDay()
+                    ->plusDays($days + self::TOLD)
+                    ->isAfter($now) &&
+                ($last === null || $at->isBefore($last))
+            ) {
                 [$cause, $last] = [VerificationCause::from($which), $at];
             }
         }

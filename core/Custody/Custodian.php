@@ -10,7 +10,12 @@ use Acre\Core\Time\Instant;
 final readonly class Custodian
 {
     /** @param  Instant|null  $goodUntil  of a card, the last day on which it pays */
-    public function __construct(public int $id, public string $name, public CustodyPart $part, public bool $hasLeft, public ?Instant $goodUntil = null)
-    {
+    public function __construct(
+        public int $id,
+        public string $name,
+        public CustodyPart $part,
+        public bool $hasLeft,
+        public ?Instant $goodUntil = null,
+    ) {
     }
 }

@@ -45,7 +45,14 @@ final readonly class Custody
         if (count($factor) === 1 && count($in) > 1) {
             $found[] = Finding::of(CustodyFinding::OneFactor, who: $factor[0]->name);
         }
-        foreach (array_unique(array_map(fn (Custodian $one): string => $one->name, array_filter($this->custodians, fn (Custodian $one): bool => $one->hasLeft))) as $who) {
+        foreach (
+            array_unique(
+                array_map(
+                    fn (Custodian $one): string => $one->name,
+                    array_filter($this->custodians, fn (Custodian $one): bool => $one->hasLeft),
+                ),
+            ) as $who
+        ) {
             $found[] = Finding::of(CustodyFinding::HeldByOneWhoLeft, who: $who);
         }
         if ($this->login !== null && $this->site !== null && $this->siteIntent === Intent::Lapse) {
@@ -54,7 +61,12 @@ final readonly class Custody
             $found[] = Finding::of(CustodyFinding::LoginInside, mailbox: $this->login, site: $this->site);
         }
         foreach ($this->custodians as $card) {
-            if ($card->part === CustodyPart::Card && $card->goodUntil !== null && $this->nextCharge !== null && $card->goodUntil->isBefore($this->nextCharge)) {
+            if (
+                $card->part === CustodyPart::Card &&
+                $card->goodUntil !== null &&
+                $this->nextCharge !== null &&
+                $card->goodUntil->isBefore($this->nextCharge)
+            ) {
                 $found[] = Finding::of(CustodyFinding::CardEnds, who: $card->name, until: $card->goodUntil, charge: $this->nextCharge);
             }
         }
@@ -68,11 +80,19 @@ final readonly class Custody
         return Finding::dearestFirst($found);
     }
 
-    /** @return list<CustodyPart> what they have of it and nobody else who is still there, so that it stops once they leave, or has stopped since */
+    /**
+     * @return list<CustodyPart> what they have of it and nobody else who is still there, so that it stops once they leave, or has stopped
+     *     since
+     */
     public function onlyWith(int $custodian): array
     {
-        return array_values(array_filter(CustodyPart::cases(), fn (CustodyPart $part): bool => $this->has($custodian, $part)
-            && array_filter($this->there($part), fn (Custodian $one): bool => $one->id !== $custodian) === []));
+        return array_values(
+            array_filter(
+                CustodyPart::cases(),
+                fn (CustodyPart $part): bool => $this->has($custodian, $part) &&
+                    array_filter($this->there($part), fn (Custodian $one): bool => $one->id !== $custodian) === [],
+            ),
+        );
     }
 
     /** @return list<string> who can sign in today */

@@ -11,14 +11,21 @@ final readonly class DelegationSeen
 {
     /**
      * @param  string  $name  A-labels
-     * @param  list<string>|null  $parent  servers that the suffix's servers name; empty: they don't know the name; null: they were not reached
+     * @param  list<string>|null  $parent  servers that the suffix's servers name; empty: they don't know the name; null: they were not
+     *     reached
      * @param  int|null  $ttl  seconds that the parent's answer may be kept
      * @param  bool|null  $signed  whether the parent has a DS for it; null: not known
      * @param  list<ServerSeen>  $servers  one a host and address
      * @param  string|null  $why  why the parent was not reached
      */
-    public function __construct(public string $name, public ?array $parent, public ?int $ttl, public ?bool $signed, public array $servers, public ?string $why = null)
-    {
+    public function __construct(
+        public string $name,
+        public ?array $parent,
+        public ?int $ttl,
+        public ?bool $signed,
+        public array $servers,
+        public ?string $why = null,
+    ) {
     }
 
     /** @return list<string> */
@@ -53,7 +60,10 @@ final readonly class DelegationSeen
     /** The same for the same answers; a serial alone is no change. */
     public function digest(): string
     {
-        $servers = array_map(fn (ServerSeen $server): array => [$server->host, $server->address, $server->answer->value, $server->servers, $server->isAlias], $this->servers);
+        $servers = array_map(
+            fn (ServerSeen $server): array => [$server->host, $server->address, $server->answer->value, $server->servers, $server->isAlias],
+            $this->servers,
+        );
         sort($servers);
 
         return hash('xxh128', json_encode([$this->parent, $this->signed, $servers], JSON_THROW_ON_ERROR));

@@ -20,7 +20,9 @@ final class Judgement
             return [self::finding(DelegationFinding::NotDelegated)];
         }
         // Of those that could not be asked nothing is known.
-        $isSilent = array_filter($seen->servers, fn (ServerSeen $server): bool => $server->answer !== Answer::NotAsked) !== [] || $seen->servers === [];
+        $isSilent =
+            array_filter($seen->servers, fn (ServerSeen $server): bool => $server->answer !== Answer::NotAsked) !== [] ||
+            $seen->servers === [];
         $findings = $seen->answers() || ! $isSilent ? [] : [self::finding(DelegationFinding::NobodyAnswers)];
 
         return Finding::dearestFirst([...$findings, ...self::servers($seen), ...self::lists($seen), ...self::spread($seen)]);
@@ -29,15 +31,27 @@ final class Judgement
     /** @return list<Finding> */
     private static function servers(DelegationSeen $seen): array
     {
-        $newest = array_reduce($seen->servers, fn (?int $newest, ServerSeen $server): ?int => $server->serial !== null && ($newest === null || self::isAtLeast($server->serial, $newest)) ? $server->serial : $newest);
+        $newest = array_reduce(
+            $seen->servers,
+            fn (?int $newest, ServerSeen $server): ?int => $server->serial !== null &&
+            ($newest === null || self::isAtLeast($server->serial, $newest))
+                ? $server->serial
+                : $newest,
+        );
         $findings = [];
         foreach ($seen->servers as $server) {
             $findings[] = match ($server->answer) {
                 Answer::Silent => self::finding(DelegationFinding::ServerSilent, host: $server->host),
                 Answer::NoAddress, Answer::NotPublic => self::finding(DelegationFinding::ServerNoAddress, host: $server->host),
-                Answer::Lame, Answer::Refused, Answer::Fails, Answer::NoSuchName => self::finding(DelegationFinding::ServerLame, host: $server->host, answer: $server->answer->value),
+                Answer::Lame, Answer::Refused, Answer::Fails, Answer::NoSuchName => self::finding(
+                    DelegationFinding::ServerLame,
+                    host: $server->host,
+                    answer: $server->answer->value,
+                ),
                 Answer::NotAsked => null,
-                Answer::Authoritative => $server->serial === null || $newest === null || self::isAtLeast($server->serial, $newest) ? null : self::finding(DelegationFinding::OutOfStep, host: $server->host, serial: $server->serial, newest: $newest),
+                Answer::Authoritative => $server->serial === null || $newest === null || self::isAtLeast($server->serial, $newest)
+                    ? null
+                    : self::finding(DelegationFinding::OutOfStep, host: $server->host, serial: $server->serial, newest: $newest),
             };
             if ($server->isAlias) {
                 $findings[] = self::finding(DelegationFinding::ServerIsAlias, host: $server->host);
@@ -62,7 +76,9 @@ final class Judgement
         sort($parent);
         sort($child);
 
-        return $child === [] || $parent === $child ? [] : [self::finding(DelegationFinding::ListsDiffer, parent: implode(' ', $parent), child: implode(' ', $child))];
+        return $child === [] || $parent === $child
+            ? []
+            : [self::finding(DelegationFinding::ListsDiffer, parent: implode(' ', $parent), child: implode(' ', $child))];
     }
 
     /** @return list<Finding> */
@@ -82,7 +98,13 @@ final class Judgement
 
         // What falls silent with one network is each family by itself: servers beside each other have an address of both.
         return $networks !== [] && array_filter($networks, fn (array $of): bool => count($of) > 1) === []
-            ? [self::finding(DelegationFinding::OneNetwork, network: implode(', ', array_map(strval(...), array_keys(array_merge(...array_values($networks))))))] : [];
+            ? [
+                self::finding(
+                    DelegationFinding::OneNetwork,
+                    network: implode(', ', array_map(strval(...), array_keys(array_merge(...array_values($networks))))),
+                ),
+            ]
+            : [];
     }
 
     private static function network(string $address): ?string

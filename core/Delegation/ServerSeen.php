@@ -14,7 +14,13 @@ final readonly class ServerSeen
      * @param  list<string>  $servers  that its zone names
      * @param  bool  $isAlias  whether the host is an alias, which a name server must not be (RFC 2181 §10.3)
      */
-    public function __construct(public string $host, public ?string $address, public Answer $answer, public ?int $serial = null, public array $servers = [], public bool $isAlias = false)
-    {
+    public function __construct(
+        public string $host,
+        public ?string $address,
+        public Answer $answer,
+        public ?int $serial = null,
+        public array $servers = [],
+        public bool $isAlias = false,
+    ) {
     }
 }

@@ -8,7 +8,10 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Rulebook\MovesBy;
 use Acre\Core\Time\Instant;
 
-/** A privacy service that was bought with a name: as long as it runs its data is read instead of the holder's, and once it ends the record shows them. */
+/**
+ * A privacy service that was bought with a name: as long as it runs its data is read instead of the holder's, and once it ends the record
+ * shows them.
+ */
 final readonly class Privacy
 {
     /** Days before its end from which that is told: the house's own choice. */
@@ -50,6 +53,10 @@ final readonly class Privacy
     {
         $told = $this->ends?->plusDays(-self::TOLD);
 
-        return $this->renews || $this->ends === null || $told === null || $this->isOverAt($now) ? null : ($told->hasComeAt($now) ? $this->ends : $told);
+        return $this->renews || $this->ends === null || $told === null || $this->isOverAt($now)
+            ? null
+            : ($told->hasComeAt($now)
+                ? $this->ends
+                : $told);
     }
 }

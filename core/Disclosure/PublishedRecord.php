@@ -57,12 +57,20 @@ final readonly class PublishedRecord
         }
 
         // Name and mailbox are what people mean when they say that a record is hidden.
-        return in_array(Disclosure::Redacted, [$states[Field::Name->value], $states[Field::Mailbox->value]], true) ? Disclosure::Redacted : Disclosure::Shown;
+        return in_array(Disclosure::Redacted, [$states[Field::Name->value], $states[Field::Mailbox->value]], true)
+            ? Disclosure::Redacted
+            : Disclosure::Shown;
     }
 
     /** @return list<Field> that are read otherwise */
     public function differs(self $other): array
     {
-        return array_values(array_filter(Field::cases(), fn (Field $field): bool => $this->field($field)->state !== $other->field($field)->state || ($this->field($field)->isRead() && $this->field($field)->value !== $other->field($field)->value)));
+        return array_values(
+            array_filter(
+                Field::cases(),
+                fn (Field $field): bool => $this->field($field)->state !== $other->field($field)->state ||
+                    ($this->field($field)->isRead() && $this->field($field)->value !== $other->field($field)->value),
+            ),
+        );
     }
 }

@@ -28,7 +28,10 @@ final class LifeLine
         $ends = $life->over();
         $from = $axis->at($life->facts->created ?? $axis->from);
         if ($ends === null) {
-            return [new Bar(BarKind::Paid, $from, max(0, $axis->at($life->now) - $from)), new Tail($axis->at($life->now), 100 - $axis->at($life->now))];
+            return [
+                new Bar(BarKind::Paid, $from, max(0, $axis->at($life->now) - $from)),
+                new Tail($axis->at($life->now), 100 - $axis->at($life->now)),
+            ];
         }
         $shapes = [];
         $end = $axis->at($ends);

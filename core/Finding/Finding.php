@@ -20,8 +20,12 @@ final readonly class Finding implements JsonSerializable
     }
 
     /** @throws FindingError when the arguments are not those that the tag declares */
-    public static function of(FindingTag $tag, Effect $effect = Effect::Worth, ?Instant $from = null, Instant|Money|string|int ...$with): self
-    {
+    public static function of(
+        FindingTag $tag,
+        Effect $effect = Effect::Worth,
+        ?Instant $from = null,
+        Instant|Money|string|int ...$with,
+    ): self {
         if (array_keys($with) !== $tag->arguments()) {
             throw FindingError::arguments($tag, array_map(strval(...), array_keys($with)));
         }
@@ -82,12 +86,15 @@ final readonly class Finding implements JsonSerializable
             'key' => $this->key(),
             'effect' => $this->effect->value,
             'from' => $this->from,
-            'with' => array_map(fn (Instant|Money|string|int $value): array => match (true) {
-                $value instanceof Instant => ['instant', $value],
-                $value instanceof Money => ['money', $value],
-                is_int($value) => ['count', $value],
-                default => ['text', $value],
-            }, $this->with),
+            'with' => array_map(
+                fn (Instant|Money|string|int $value): array => match (true) {
+                    $value instanceof Instant => ['instant', $value],
+                    $value instanceof Money => ['money', $value],
+                    is_int($value) => ['count', $value],
+                    default => ['text', $value],
+                },
+                $this->with,
+            ),
         ];
     }
 }

@@ -13,6 +13,8 @@ final class FindingError extends LogicException
      */
     public static function arguments(FindingTag $tag, array $given): self
     {
-        return new self(sprintf('%s.%s takes (%s), given (%s).', $tag::area(), $tag->value, implode(', ', $tag->arguments()), implode(', ', $given)));
+        return new self(
+            sprintf('%s.%s takes (%s), given (%s).', $tag::area(), $tag->value, implode(', ', $tag->arguments()), implode(', ', $given)),
+        );
     }
 }

@@ -16,9 +16,12 @@ use Acre\Core\Rulebook\RuleSet;
 final readonly class EndPlan
 {
     /**
-     * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages  from the term itself without gap or overlap: the days on which each begins and ends; null: open
-     * @param  list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>  $events  in order: the day, which of the terms' sums is due, whether it is certain
-     * @param  int  $ahead  for how many days the registry's record is a year ahead of what was paid: all the grace that it gives after renewing by itself, however much of it the registrar keeps (RFC 3915 §3.1)
+     * @param  list<array{Phase, int|null, int|null, Rescue}>  $stages  from the term itself without gap or overlap: the days on which each
+     *     begins and ends; null: open
+     * @param  list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>  $events  in order: the day, which of the terms' sums is
+     *     due, whether it is certain
+     * @param  int  $ahead  for how many days the registry's record is a year ahead of what was paid: all the grace that it gives after
+     *     renewing by itself, however much of it the registrar keeps (RFC 3915 §3.1)
      * @param  int  $plain  the day until which renewing costs what it cost before, as far as anybody says so
      */
     private function __construct(public array $stages, public array $events, public int $ahead, public int $plain)
@@ -35,9 +38,14 @@ final readonly class EndPlan
         }
 
         $byRule = $terms->plainAfter === null ? self::plainDays($rules, $stages) : null;
-        $plain = min($terms->plainAfter ?? $byRule ?? 0, self::until($stages, Rescue::Renew) ?? 0);
+        $plain = min($terms->plainAfter ?? ($byRule ?? 0), self::until($stages, Rescue::Renew) ?? 0);
 
-        return new self($stages, self::events($rules, $terms, $intent, $stages, $plain, $terms->plainAfter !== null || $byRule !== null), $ahead, $plain);
+        return new self(
+            $stages,
+            self::events($rules, $terms, $intent, $stages, $plain, $terms->plainAfter !== null || $byRule !== null),
+            $ahead,
+            $plain,
+        );
     }
 
     /** The day on which a phase begins; null: there is none like it. */

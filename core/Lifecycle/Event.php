@@ -22,6 +22,12 @@ final readonly class Event implements JsonSerializable
     /** @return array{kind: string, at: Instant, costs: string, sum: Money|null, certain: bool} */
     public function jsonSerialize(): array
     {
-        return ['kind' => $this->kind->value, 'at' => $this->at, 'costs' => $this->kind->cost()->name, 'sum' => $this->sum, 'certain' => $this->certain];
+        return [
+            'kind' => $this->kind->value,
+            'at' => $this->at,
+            'costs' => $this->kind->cost()->name,
+            'sum' => $this->sum,
+            'certain' => $this->certain,
+        ];
     }
 }

@@ -35,12 +35,23 @@ final readonly class LateTerms
     /** The same, where the registrar renews for as long as the registry does. */
     public function uncut(): self
     {
-        return new self($this->chargeLead, $this->darkAfter, $this->plainAfter, null, $this->askLead, $this->renew, $this->late, $this->restore);
+        return new self(
+            $this->chargeLead,
+            $this->darkAfter,
+            $this->plainAfter,
+            null,
+            $this->askLead,
+            $this->renew,
+            $this->late,
+            $this->restore,
+        );
     }
 
     /** Renewing after the plain days: the renewal and the late fee. */
     public function lateSum(): ?Money
     {
-        return $this->renew === null || $this->late === null || $this->renew->currency !== $this->late->currency ? null : $this->renew->plus($this->late);
+        return $this->renew === null || $this->late === null || $this->renew->currency !== $this->late->currency
+            ? null
+            : $this->renew->plus($this->late);
     }
 }

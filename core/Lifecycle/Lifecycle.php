@@ -69,8 +69,13 @@ final readonly class Lifecycle
             }
         }
         $presumed = $phase !== $proven && $phase->isLate();
-        // No fact of ours before it is taken over; but against what is only expected it is believed, once it can't be the registry's own renewal, which may be taken back.
-        if ($presumed && $facts->seenUntil?->isAfter($now) === true && ($facts->seenPaid === true || $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true)) {
+        // No fact of ours before it is taken over; but against what is only expected it is believed, once it can't be the registry's own
+        // renewal, which may be taken back.
+        if (
+            $presumed &&
+            $facts->seenUntil?->isAfter($now) === true &&
+            ($facts->seenPaid === true || $ends?->plusDays($plan->ahead ?? 0)->hasComeAt($now) === true)
+        ) {
             $phase = Phase::InTerm;
         }
         // What its registry calls ok is late at the most: neither suspended nor deleted, whatever the rules expect.
@@ -79,7 +84,18 @@ final readonly class Lifecycle
         }
         $holds = self::holds($facts, $rules);
 
-        return new self($facts, $terms, $rules, $now, $phase, $presumed, $ends === null && $begins === null ? null : $plan, $holds, $begins === null ? null : $since, $begins ?? 0);
+        return new self(
+            $facts,
+            $terms,
+            $rules,
+            $now,
+            $phase,
+            $presumed,
+            $ends === null && $begins === null ? null : $plan,
+            $holds,
+            $begins === null ? null : $since,
+            $begins ?? 0,
+        );
     }
 
     /** @return list<Event> all of them in order, those already past included */
@@ -187,7 +203,9 @@ final readonly class Lifecycle
     /** The end if it is renewed for one more year, or for the least that the registry sells. */
     public function renewedUntil(): ?Instant
     {
-        return $this->facts->ends === null ? null : Term::extend($this->facts->created, $this->facts->ends, max(12, $this->rules->leastMonths->value));
+        return $this->facts->ends === null
+            ? null
+            : Term::extend($this->facts->created, $this->facts->ends, max(12, $this->rules->leastMonths->value));
     }
 
     /** The end that it has by now if it has renewed by itself at each of them. */
@@ -202,10 +220,17 @@ final readonly class Lifecycle
         return $until;
     }
 
-    /** Whether it may as well have been renewed: its end has passed, and either it was to renew by itself, and nothing says that it did not, or it is seen outside. */
+    /**
+     * Whether it may as well have been renewed: its end has passed, and either it was to renew by itself, and nothing says that it did not,
+     * or it is seen outside.
+     */
     public function mayBeRenewed(): bool
     {
-        return $this->presumed && ($this->phase === Phase::InTerm || $this->facts->intent === Intent::ByItself && $this->facts->seenPaid !== false && $this->facts->proven()?->isDeleted() !== true);
+        return $this->presumed &&
+            ($this->phase === Phase::InTerm ||
+                ($this->facts->intent === Intent::ByItself &&
+                    $this->facts->seenPaid !== false &&
+                    $this->facts->proven()?->isDeleted() !== true));
     }
 
     /** @return list<Event> what is still to come, soonest first */
@@ -228,7 +253,9 @@ final readonly class Lifecycle
             }
         }
 
-        return $kind === EventKind::HoldEnds ? array_values(array_filter($this->events(), fn (Event $event): bool => $event->kind === $kind))[0] ?? null : null;
+        return $kind === EventKind::HoldEnds
+            ? array_values(array_filter($this->events(), fn (Event $event): bool => $event->kind === $kind))[0] ?? null
+            : null;
     }
 
     /** The same, only while it is still to come. */
@@ -283,9 +310,19 @@ final readonly class Lifecycle
             };
         }
 
-        return $at === null ? null : new Event($kind, $at, match ($sum) {
-            'renew' => $this->terms->renew, 'late' => $this->terms->late, 'restore' => $this->terms->restore, null => null,
-        }, $certain);
+        return $at === null
+            ? null
+            : new Event(
+                $kind,
+                $at,
+                match ($sum) {
+                    'renew' => $this->terms->renew,
+                    'late' => $this->terms->late,
+                    'restore' => $this->terms->restore,
+                    null => null,
+                },
+                $certain,
+            );
     }
 
     /** When one stage gives way to the next. */
@@ -296,7 +333,11 @@ final readonly class Lifecycle
             return $planned;
         }
 
-        return $days >= $this->begins ? $this->since->plusDays($days - $this->begins) : ($planned === null ? $this->since : Instant::earliest($planned, $this->since));
+        return $days >= $this->begins
+            ? $this->since->plusDays($days - $this->begins)
+            : ($planned === null
+                ? $this->since
+                : Instant::earliest($planned, $this->since));
     }
 
     private static function phaseAt(EndPlan $plan, Instant $ends, Instant $now): Phase
@@ -334,7 +375,8 @@ final readonly class Lifecycle
     }
 
     /**
-     * What its registry said to be so was not over then, nor within the day until the next look: the last change of a record can be another than its deletion.
+     * What its registry said to be so was not over then, nor within the day until the next look: the last change of a record can be another
+     * than its deletion.
      *
      * @param  int|null  $days  for which it is so; null: for ever
      */
@@ -355,7 +397,11 @@ final readonly class Lifecycle
         }
 
         if ($facts->registrantChanged !== null && $rules->registrantHold->value > 0) {
-            $holds[] = new Hold(HoldReason::RegistrantChanged, $facts->registrantChanged, $facts->registrantChanged->plusDays($rules->registrantHold->value));
+            $holds[] = new Hold(
+                HoldReason::RegistrantChanged,
+                $facts->registrantChanged,
+                $facts->registrantChanged->plusDays($rules->registrantHold->value),
+            );
         }
 
         return $holds;

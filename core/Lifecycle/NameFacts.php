@@ -19,8 +19,10 @@ final readonly class NameFacts
      * @param  Instant|null  $registrantChanged  when its legal holder last became another one
      * @param  Instant|null  $deletedSince  since when it has stood in redemption, or pending delete, where its statuses prove that
      * @param  Instant|null  $seenUntil  the later end that was seen outside, and nobody has taken over
-     * @param  bool|null  $seenPaid  whether it was seen to be paid for beyond the end written down, as its registrar itself says, or its deletion; null: neither was seen
-     * @param  bool  $isCalledOk  whether its registry said `ok` of it when it was last looked at (RFC 5731 §2.3: nothing is pending or prohibited)
+     * @param  bool|null  $seenPaid  whether it was seen to be paid for beyond the end written down, as its registrar itself says, or its
+     *     deletion; null: neither was seen
+     * @param  bool  $isCalledOk  whether its registry said `ok` of it when it was last looked at (RFC 5731 §2.3: nothing is pending or
+     *     prohibited)
      * @param  SeenOutside|null  $outside  null: nothing that was surely seen says otherwise of its statuses
      */
     public function __construct(
@@ -44,7 +46,14 @@ final readonly class NameFacts
     /** @return list<Status> those written down, put right by what was surely seen outside */
     public function today(): array
     {
-        return $this->outside === null ? $this->statuses : [...array_values(array_filter($this->statuses, fn (Status $status): bool => ! in_array($status, $this->outside->lacks, true))), ...$this->outside->has];
+        return $this->outside === null
+            ? $this->statuses
+            : [
+                ...array_values(
+                    array_filter($this->statuses, fn (Status $status): bool => ! in_array($status, $this->outside->lacks, true)),
+                ),
+                ...$this->outside->has,
+            ];
     }
 
     /** The phase that they prove; null: none. */
@@ -79,7 +88,22 @@ final readonly class NameFacts
     /** @return list<Status> what its record says against its going to another registrar, the lock apart (RFC 5731 §2.3, RFC 3915 §3.1) */
     public function againstTransfer(): array
     {
-        return array_values(array_filter($this->today(), fn (Status $status): bool => in_array($status, [Status::ServerTransferProhibited, Status::PendingTransfer, Status::PendingDelete, Status::PendingRestore, Status::RedemptionPeriod], true)));
+        return array_values(
+            array_filter(
+                $this->today(),
+                fn (Status $status): bool => in_array(
+                    $status,
+                    [
+                        Status::ServerTransferProhibited,
+                        Status::PendingTransfer,
+                        Status::PendingDelete,
+                        Status::PendingRestore,
+                        Status::RedemptionPeriod,
+                    ],
+                    true,
+                ),
+            ),
+        );
     }
 
     public function isLocked(): bool

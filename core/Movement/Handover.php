@@ -43,8 +43,12 @@ final readonly class Handover
     public function judge(): Readiness
     {
         $findings = [
-            ...$this->aboutTheMovement(), ...$this->aboutTheReceiver(), ...$this->aboutTheEnd(),
-            ...$this->aboutLocks(), ...$this->aboutExtras(), ...$this->seenOutside,
+            ...$this->aboutTheMovement(),
+            ...$this->aboutTheReceiver(),
+            ...$this->aboutTheEnd(),
+            ...$this->aboutLocks(),
+            ...$this->aboutExtras(),
+            ...$this->seenOutside,
         ];
 
         return Readiness::of($findings, $this->legs());
@@ -55,7 +59,13 @@ final readonly class Handover
     {
         $findings = [];
         if ($this->underWay !== null) {
-            $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Stops, null, docket: $this->underWay->docket, by: $this->underWay->by);
+            $findings[] = Finding::of(
+                MovementFinding::UnderWay,
+                Effect::Stops,
+                null,
+                docket: $this->underWay->docket,
+                by: $this->underWay->by,
+            );
         }
         if ($this->life->facts->has(Status::PendingTransfer)) {
             $findings[] = Finding::of(MovementFinding::TransferPending, Effect::Stops);
@@ -82,7 +92,15 @@ final readonly class Handover
             return [];
         }
         if ($receiver->registrar !== $this->giver->registrar) {
-            return [Finding::of(MovementFinding::OtherRegistrar, Effect::Stops, null, held: $this->giver->registrarName, asked: $receiver->registrarName)];
+            return [
+                Finding::of(
+                    MovementFinding::OtherRegistrar,
+                    Effect::Stops,
+                    null,
+                    held: $this->giver->registrarName,
+                    asked: $receiver->registrarName,
+                ),
+            ];
         }
         if ($receiver->id === $this->giver->id) {
             return [Finding::of(MovementFinding::AlreadyThere, Effect::Stops, null, account: $receiver->number)];
@@ -90,7 +108,13 @@ final readonly class Handover
         $findings = [];
         foreach ($this->terms->receiverBy->identifiers() as $identifier) {
             if (($receiver->identifier($identifier) ?? '') === '') {
-                $findings[] = Finding::of(MovementFinding::ReceiverLacks, Effect::Stops, null, registrar: $receiver->registrarName, identifier: $identifier->value);
+                $findings[] = Finding::of(
+                    MovementFinding::ReceiverLacks,
+                    Effect::Stops,
+                    null,
+                    registrar: $receiver->registrarName,
+                    identifier: $identifier->value,
+                );
             }
         }
         // Who answers a letter with what names the account proves it.
@@ -102,9 +126,16 @@ final readonly class Handover
         }
         if ($this->terms->asksFirst($this->receiver)) {
             $mailbox = $receiver->mailbox ?? '';
-            $findings[] = $mailbox === ''
-                ? Finding::of(MovementFinding::ReceiverLacks, Effect::Stops, null, registrar: $receiver->registrarName, identifier: Identifier::Mailbox->value)
-                : Finding::of(MovementFinding::ReceiverIsAsked, Effect::Worth, null, mailbox: $mailbox);
+            $findings[] =
+                $mailbox === ''
+                    ? Finding::of(
+                        MovementFinding::ReceiverLacks,
+                        Effect::Stops,
+                        null,
+                        registrar: $receiver->registrarName,
+                        identifier: Identifier::Mailbox->value,
+                    )
+                    : Finding::of(MovementFinding::ReceiverIsAsked, Effect::Worth, null, mailbox: $mailbox);
         }
         if ($receiver->mailbox !== null && self::domainOf($receiver->mailbox)?->equals($this->life->facts->name) === true) {
             $findings[] = Finding::of(MovementFinding::MailboxInside, Effect::Worth, null, mailbox: $receiver->mailbox);
@@ -125,11 +156,21 @@ final readonly class Handover
             return [Finding::of(MovementFinding::MaybeRenewed, Effect::NotKnown, null, ended: $ends)];
         }
         if ($life->phase->isLate()) {
-            return [match (true) {
-                $life->phase === Phase::Redemption || $life->phase === Phase::Quarantine => Finding::of(MovementFinding::InRedemption, Effect::Stops, null, until: $life->event(EventKind::LastAtAll)->at ?? $ends),
-                $life->phase === Phase::PendingDelete || $life->phase === Phase::Released => Finding::of(MovementFinding::GoneForGood, Effect::Stops),
-                default => Finding::of(MovementFinding::PastEnd, Effect::Stops, null, ended: $ends),
-            }];
+            return [
+                match (true) {
+                    $life->phase === Phase::Redemption || $life->phase === Phase::Quarantine => Finding::of(
+                        MovementFinding::InRedemption,
+                        Effect::Stops,
+                        null,
+                        until: $life->event(EventKind::LastAtAll)->at ?? $ends,
+                    ),
+                    $life->phase === Phase::PendingDelete || $life->phase === Phase::Released => Finding::of(
+                        MovementFinding::GoneForGood,
+                        Effect::Stops,
+                    ),
+                    default => Finding::of(MovementFinding::PastEnd, Effect::Stops, null, ended: $ends),
+                },
+            ];
         }
         $findings = [];
         if ($ends->hasComeAt($life->now->plusDays(1))) {
@@ -143,7 +184,13 @@ final readonly class Handover
         }
         $charge = $life->coming(EventKind::Charge);
         if ($charge !== null && ! $charge->at->isAfter($this->answerBy)) {
-            $findings[] = Finding::of(MovementFinding::ChargedMeanwhile, Effect::Worth, null, at: $charge->at, account: $this->giver->number);
+            $findings[] = Finding::of(
+                MovementFinding::ChargedMeanwhile,
+                Effect::Worth,
+                null,
+                at: $charge->at,
+                account: $this->giver->number,
+            );
         }
 
         return $findings;
@@ -219,7 +266,11 @@ final readonly class Handover
 
         $legs = [];
         foreach ($kinds as $kind) {
-            $legs[] = new Leg($kind, $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House, $kind->putsBack() ? $by->plusDays(1) : $by);
+            $legs[] = new Leg(
+                $kind,
+                $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House,
+                $kind->putsBack() ? $by->plusDays(1) : $by,
+            );
         }
 
         return $legs;

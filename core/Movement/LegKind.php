@@ -33,7 +33,9 @@ enum LegKind: string
         };
     }
 
-    /** Whether it puts back what was switched off for the movement's own sake: open until that is seen or said, however the movement ends. */
+    /**
+     * Whether it puts back what was switched off for the movement's own sake: open until that is seen or said, however the movement ends.
+     */
     public function putsBack(): bool
     {
         return $this === self::SetLock || $this === self::LockAccount;

@@ -67,9 +67,22 @@ enum MovementFinding: string implements FindingTag
     {
         return match ($this) {
             self::ReceiverUnprovenAlone, self::InRedemption, self::GoneForGood => Cost::NameLost,
-            self::PastEnd, self::EndsToday, self::AcceptBeforeEnd, self::MeantToLapse, self::MailboxInside, self::ExtraEnds, self::MaybeRenewed => Cost::Dark,
-            self::UnderWay, self::OtherRegistrar, self::AlreadyThere, self::NoAccess, self::ReceiverLacks, self::EndNotKnown,
-            self::TransferPending, self::HeldAtRegistrar, self::ReceiverUnproven => Cost::MovementFails,
+            self::PastEnd,
+            self::EndsToday,
+            self::AcceptBeforeEnd,
+            self::MeantToLapse,
+            self::MailboxInside,
+            self::ExtraEnds,
+            self::MaybeRenewed => Cost::Dark,
+            self::UnderWay,
+            self::OtherRegistrar,
+            self::AlreadyThere,
+            self::NoAccess,
+            self::ReceiverLacks,
+            self::EndNotKnown,
+            self::TransferPending,
+            self::HeldAtRegistrar,
+            self::ReceiverUnproven => Cost::MovementFails,
             self::ChargedMeanwhile, self::ExtraStays => Cost::Money,
             self::LockLifted, self::LockNotKnown, self::AccountUnlocked, self::ExtraNotKnown, self::ReceiverIsAsked => Cost::Attention,
         };
@@ -78,7 +91,12 @@ enum MovementFinding: string implements FindingTag
     public function actor(): Actor
     {
         return match ($this) {
-            self::ReceiverLacks, self::ReceiverUnproven, self::ReceiverUnprovenAlone, self::AcceptBeforeEnd, self::MailboxInside, self::ReceiverIsAsked => Actor::Receiver,
+            self::ReceiverLacks,
+            self::ReceiverUnproven,
+            self::ReceiverUnprovenAlone,
+            self::AcceptBeforeEnd,
+            self::MailboxInside,
+            self::ReceiverIsAsked => Actor::Receiver,
             self::NoAccess => Actor::Giver,
             self::TransferPending => Actor::Registrar,
             self::HeldAtRegistrar => Actor::Time,

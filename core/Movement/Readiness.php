@@ -30,9 +30,9 @@ final readonly class Readiness
         $from = null;
         foreach ($findings as $finding) {
             match ($finding->effect) {
-                Effect::Stops => $stops = true,
-                Effect::NotKnown => $isUnknown = true,
-                Effect::Delays => $delays = true,
+                Effect::Stops => ($stops = true),
+                Effect::NotKnown => ($isUnknown = true),
+                Effect::Delays => ($delays = true),
                 Effect::Worth => null,
             };
             if ($finding->from !== null) {
@@ -60,7 +60,10 @@ final readonly class Readiness
     {
         $isInTheWay = fn (Finding $finding): bool => $finding->effect !== Effect::Worth;
 
-        return [...array_filter($this->findings, $isInTheWay), ...array_filter($this->findings, fn (Finding $finding): bool => ! $isInTheWay($finding))];
+        return [
+            ...array_filter($this->findings, $isInTheWay),
+            ...array_filter($this->findings, fn (Finding $finding): bool => ! $isInTheWay($finding)),
+        ];
     }
 
     /** @return list<Finding> those that stand in the way, or all when nothing does */

@@ -23,12 +23,18 @@ final readonly class DomainName implements JsonSerializable
      * @param  string  $ascii  what DNS carries: lower case, A-labels, no trailing dot
      * @param  string  $unicode  the same with U-labels
      */
-    private function __construct(public array $labels, public string $ascii, public string $unicode, private int $suffixLength, private string $suffix)
-    {
+    private function __construct(
+        public array $labels,
+        public string $ascii,
+        public string $unicode,
+        private int $suffixLength,
+        private string $suffix,
+    ) {
     }
 
     /**
-     * Takes what people paste: capitals, blanks, quotes, brackets and invisible characters around, a trailing dot, a web address, U-labels and
+     * Takes what people paste: capitals, blanks, quotes, brackets and invisible characters around, a trailing dot, a web address, U-labels
+     * and
      * A-labels.
      *
      * @throws NameError which label is wrong, and why
@@ -90,7 +96,13 @@ final readonly class DomainName implements JsonSerializable
         /** @var non-empty-list<string> $labels */
         $labels = array_slice($this->labels, -$keep);
 
-        return new self($labels, implode('.', $labels), implode('.', array_slice(explode('.', $this->unicode), -$keep)), $this->suffixLength, $this->suffix);
+        return new self(
+            $labels,
+            implode('.', $labels),
+            implode('.', array_slice(explode('.', $this->unicode), -$keep)),
+            $this->suffixLength,
+            $this->suffix,
+        );
     }
 
     public function isRegistrable(): bool
@@ -179,11 +191,13 @@ final readonly class DomainName implements JsonSerializable
     {
         return match (true) {
             ($errors & IDNA_ERROR_EMPTY_LABEL) !== 0 => 'is empty once it is written as DNS does.',
-            ($errors & (IDNA_ERROR_LABEL_TOO_LONG | IDNA_ERROR_DOMAIN_NAME_TOO_LONG)) !== 0 || strlen($part) > 255 => 'is longer than the 63 characters that DNS can carry.',
+            ($errors & (IDNA_ERROR_LABEL_TOO_LONG | IDNA_ERROR_DOMAIN_NAME_TOO_LONG)) !== 0 || strlen($part) > 255 => 'is longer than the '
+                .'63 characters that DNS can carry.',
             ($errors & (IDNA_ERROR_LEADING_HYPHEN | IDNA_ERROR_TRAILING_HYPHEN)) !== 0 => 'begins or ends with a hyphen.',
             ($errors & IDNA_ERROR_HYPHEN_3_4) !== 0 => 'has hyphens in the third and fourth place, which are kept for encodings.',
             ($errors & IDNA_ERROR_LEADING_COMBINING_MARK) !== 0 => 'begins with an accent that has no letter to stand on.',
-            ($errors & (IDNA_ERROR_PUNYCODE | IDNA_ERROR_INVALID_ACE_LABEL)) !== 0 => 'begins with xn-- but is not the encoding of any label.',
+            ($errors & (IDNA_ERROR_PUNYCODE | IDNA_ERROR_INVALID_ACE_LABEL)) !== 0 => 'begins with xn-- but is not the encoding of any '
+                .'label.',
             ($errors & IDNA_ERROR_BIDI) !== 0 => 'mixes directions of writing in a way that can’t be read unambiguously.',
             ($errors & IDNA_ERROR_CONTEXTJ) !== 0 => 'has a joining character where none may stand.',
             default => 'has a character that no name may carry.',

@@ -31,14 +31,30 @@ final readonly class Drift
     public const LAG = 1_200;
 
     /** What comes and goes by itself with the dates, and is no disagreement. */
-    private const PASSING = [Status::Ok, Status::Inactive, Status::AddPeriod, Status::AutoRenewPeriod, Status::RenewPeriod, Status::TransferPeriod, Status::PendingUpdate, Status::PendingRenew, Status::PendingCreate];
+    private const PASSING = [
+        Status::Ok,
+        Status::Inactive,
+        Status::AddPeriod,
+        Status::AutoRenewPeriod,
+        Status::RenewPeriod,
+        Status::TransferPeriod,
+        Status::PendingUpdate,
+        Status::PendingRenew,
+        Status::PendingCreate,
+    ];
 
     /**
-     * @param  bool  $isExpected  whether the name was meant to lapse, and its end has passed: then nothing that registries do with it alarms anybody
+     * @param  bool  $isExpected  whether the name was meant to lapse, and its end has passed: then nothing that registries do with it
+     *     alarms anybody
      * @param  bool  $needsSecondLook  whether it was said so oddly that one look proves nothing
      */
-    private function __construct(public Finding $finding, public RecordFinding $tag, public Certainty $certainty, private bool $isExpected, public bool $needsSecondLook)
-    {
+    private function __construct(
+        public Finding $finding,
+        public RecordFinding $tag,
+        public Certainty $certainty,
+        private bool $isExpected,
+        public bool $needsSecondLook,
+    ) {
     }
 
     /**
@@ -68,8 +84,16 @@ final readonly class Drift
         if ($record->validated === false) {
             $drifts[] = self::of(RecordFinding::HolderDoubted, $held, $registrys, null, $now);
         }
-        $drifts = array_values(array_filter($drifts, fn (self $drift): bool => ! self::isNotYetSeen($held->writtenAt[$drift->tag->about()->value] ?? null, $registrys->at)));
-        usort($drifts, fn (self $a, self $b): int => [$a->cost()->value, $a->finding->instant()] <=> [$b->cost()->value, $b->finding->instant()]);
+        $drifts = array_values(
+            array_filter(
+                $drifts,
+                fn (self $drift): bool => ! self::isNotYetSeen($held->writtenAt[$drift->tag->about()->value] ?? null, $registrys->at),
+            ),
+        );
+        usort(
+            $drifts,
+            fn (self $a, self $b): int => [$a->cost()->value, $a->finding->instant()] <=> [$b->cost()->value, $b->finding->instant()],
+        );
 
         return $drifts;
     }
@@ -77,11 +101,24 @@ final readonly class Drift
     /** @return list<self> */
     private static function registrar(Held $held, Record $record, Seen $seen, Instant $now): array
     {
-        if ($record->registrar === null && $record->tag === null || $held->isBehind($record->registrar, $record->tag, $record->registrarId)) {
+        if (
+            ($record->registrar === null && $record->tag === null) ||
+            $held->isBehind($record->registrar, $record->tag, $record->registrarId)
+        ) {
             return [];
         }
 
-        return [self::of(RecordFinding::OtherRegistrar, $held, $seen, null, $now, held: $held->registrar, seen: $record->registrar ?? (string) $record->tag)];
+        return [
+            self::of(
+                RecordFinding::OtherRegistrar,
+                $held,
+                $seen,
+                null,
+                $now,
+                held: $held->registrar,
+                seen: $record->registrar ?? (string) $record->tag,
+            ),
+        ];
     }
 
     /** @return list<self> */
@@ -97,13 +134,25 @@ final readonly class Drift
         $isLate = $held->facts->ends !== null && $held->facts->ends->hasComeAt($now);
         foreach ($record->statuses as $status) {
             // In redemption a name is pending delete as well (RFC 3915 §3.1), which says nothing more of it.
-            if ($held->facts->isWritten($status) || in_array($status, $beside, true) || $status === Status::PendingDelete && $record->has(Status::RedemptionPeriod)) {
+            if (
+                $held->facts->isWritten($status) ||
+                in_array($status, $beside, true) ||
+                ($status === Status::PendingDelete && $record->has(Status::RedemptionPeriod))
+            ) {
                 continue;
             }
             $drifts[] = match (true) {
                 $status === Status::RedemptionPeriod && ! $isLate => self::of(RecordFinding::Deleted, $held, $seen, null, $now),
-                $status === Status::PendingDelete && ! $isLate && ! $held->facts->isWritten(Status::RedemptionPeriod) => self::of(RecordFinding::FallsFree, $held, $seen, null, $now),
-                $status === Status::PendingTransfer => $held->isMoving ? null : self::of(RecordFinding::TransferNotOurs, $held, $seen, null, $now),
+                $status === Status::PendingDelete && ! $isLate && ! $held->facts->isWritten(Status::RedemptionPeriod) => self::of(
+                    RecordFinding::FallsFree,
+                    $held,
+                    $seen,
+                    null,
+                    $now,
+                ),
+                $status === Status::PendingTransfer => $held->isMoving
+                    ? null
+                    : self::of(RecordFinding::TransferNotOurs, $held, $seen, null, $now),
                 $status === Status::ServerHold && ! $isLate => self::of(RecordFinding::HeldByRegistry, $held, $seen, null, $now),
                 $status === Status::ClientHold && ! $isLate => self::of(RecordFinding::HeldByRegistrar, $held, $seen, null, $now),
                 default => self::of(RecordFinding::StatusSeen, $held, $seen, null, $now, status: $status->value),
@@ -130,7 +179,9 @@ final readonly class Drift
         return match (true) {
             $held->facts->isLocked() && ! $isOn => [self::of(RecordFinding::LockIsOff, $held, $seen, null, $now)],
             $held->facts->lock === Lock::Off && $isOn => [self::of(RecordFinding::LockIsOn, $held, $seen, null, $now)],
-            $held->facts->lock === Lock::NotKnown && ! $held->facts->isLocked() => [self::of(RecordFinding::LockNotWritten, $held, $seen, null, $now, seen: $isOn ? Lock::On->value : Lock::Off->value)],
+            $held->facts->lock === Lock::NotKnown && ! $held->facts->isLocked() => [
+                self::of(RecordFinding::LockNotWritten, $held, $seen, null, $now, seen: $isOn ? Lock::On->value : Lock::Off->value),
+            ],
             default => [],
         };
     }
@@ -141,7 +192,13 @@ final readonly class Drift
         $here = $held->facts->ends;
         $there = $record->paidUntil($held->leastMonths);
         // Counted from the first day on, a term that began on 29 February ends on that day again: backwards from its end it wouldn't.
-        if ($here !== null && $there !== null && $there !== $record->ends && $record->ends !== null && Term::extend($held->facts->created, $here, $held->leastMonths)->compare($record->ends) === 0) {
+        if (
+            $here !== null &&
+            $there !== null &&
+            $there !== $record->ends &&
+            $record->ends !== null &&
+            Term::extend($held->facts->created, $here, $held->leastMonths)->compare($record->ends) === 0
+        ) {
             $there = $here;
         }
         $isDeleted = Status::proven($record->statuses)?->isDeleted() === true;
@@ -161,7 +218,10 @@ final readonly class Drift
             }
         }
         // In the grace the registry's own end is as right: whoever wrote it down looked there.
-        if ($there === null || $here !== null && ($here->compare($there) === 0 || $record->ends !== null && $here->compare($record->ends) === 0)) {
+        if (
+            $there === null ||
+            ($here !== null && ($here->compare($there) === 0 || ($record->ends !== null && $here->compare($record->ends) === 0)))
+        ) {
             return [];
         }
         // Deleted in the grace of a renewal that was by itself, a name may stand a year ahead until it is gone: nobody renewed it.
@@ -174,20 +234,32 @@ final readonly class Drift
         $own = $registrars?->record?->ends;
         $agrees = $own === null ? null : $own->compare($here) !== 0;
 
-        return [self::of($there->isBefore($here) ? RecordFinding::EndsSooner : RecordFinding::EndsLater, $held, $seen, $agrees, $now, held: $here, seen: $there)];
+        return [
+            self::of(
+                $there->isBefore($here) ? RecordFinding::EndsSooner : RecordFinding::EndsLater,
+                $held,
+                $seen,
+                $agrees,
+                $now,
+                held: $here,
+                seen: $there,
+            ),
+        ];
     }
 
     /** @return list<self> */
     private static function created(Held $held, Record $record, Seen $seen, Instant $now): array
     {
         [$here, $there] = [$held->facts->created, $record->created];
-        if ($there === null || $here !== null && $here->compare($there) === 0) {
+        if ($there === null || ($here !== null && $here->compare($there) === 0)) {
             return [];
         }
 
-        return [$here === null
-            ? self::of(RecordFinding::CreatedNotWritten, $held, $seen, null, $now, seen: $there)
-            : self::of(RecordFinding::CreatedDiffers, $held, $seen, null, $now, held: $here, seen: $there)];
+        return [
+            $here === null
+                ? self::of(RecordFinding::CreatedNotWritten, $held, $seen, null, $now, seen: $there)
+                : self::of(RecordFinding::CreatedDiffers, $held, $seen, null, $now, held: $here, seen: $there),
+        ];
     }
 
     /** @return list<self> */
@@ -201,7 +273,17 @@ final readonly class Drift
         }
         $agrees = $registrars?->servers === null ? null : self::sorted($registrars->servers) !== self::sorted($held->servers);
 
-        return [self::of(RecordFinding::ServersChanged, $held, $seen, $agrees, $now, held: implode(' ', $held->servers), seen: $record->servers === [] ? '—' : implode(' ', $record->servers))];
+        return [
+            self::of(
+                RecordFinding::ServersChanged,
+                $held,
+                $seen,
+                $agrees,
+                $now,
+                held: implode(' ', $held->servers),
+                seen: $record->servers === [] ? '—' : implode(' ', $record->servers),
+            ),
+        ];
     }
 
     /** @return list<self> */
@@ -214,13 +296,32 @@ final readonly class Drift
         $whose = [Field::Name, Field::Organisation];
         $names = array_filter($apart->other, fn (Field $field): bool => in_array($field, $whose, true));
         // It was the one of our books, and is another: then the book is not what is wrong.
-        $isChanged = $names !== [] && $seen->before !== null && array_filter($whose, fn (Field $field): bool => $seen->before->field($field)->value !== null) !== []
-            && array_filter(RecordDifference::between($held->published, $seen->before)->other, fn (Field $field): bool => in_array($field, $whose, true)) === [];
+        $isChanged =
+            $names !== [] &&
+            $seen->before !== null &&
+            array_filter($whose, fn (Field $field): bool => $seen->before->field($field)->value !== null) !== [] &&
+            array_filter(
+                RecordDifference::between($held->published, $seen->before)->other,
+                fn (Field $field): bool => in_array($field, $whose, true),
+            ) === [];
         $drifts = [];
-        foreach ([[$isChanged ? RecordFinding::HolderChanged : RecordFinding::HolderDiffers, $apart->other], [RecordFinding::ShownMore, $held->isTold ? $apart->shown : []], [RecordFinding::HiddenMore, $held->isTold ? $apart->hidden : []]] as [$tag, $fields]) {
+        foreach (
+            [
+                [$isChanged ? RecordFinding::HolderChanged : RecordFinding::HolderDiffers, $apart->other],
+                [RecordFinding::ShownMore, $held->isTold ? $apart->shown : []],
+                [RecordFinding::HiddenMore, $held->isTold ? $apart->hidden : []],
+            ] as [$tag, $fields]
+        ) {
             $written = $held->writtenAt[$tag->about()->value] ?? null;
             if ($fields !== [] && $written?->plusDays(self::SHOWS)->isAfter($seen->at) !== true) {
-                $drifts[] = self::of($tag, $held, $seen, null, $now, fields: implode(', ', array_map(fn (Field $field): string => $field->value, $fields)));
+                $drifts[] = self::of(
+                    $tag,
+                    $held,
+                    $seen,
+                    null,
+                    $now,
+                    fields: implode(', ', array_map(fn (Field $field): string => $field->value, $fields)),
+                );
             }
         }
 
@@ -241,7 +342,14 @@ final readonly class Drift
 
         $isExpected = $books->facts->intent === Intent::Lapse && $books->facts->ends?->hasComeAt($now) === true && $tag->belongsToLapsing();
 
-        return new self(Finding::of($tag, Effect::Worth, null, ...$with), $tag, $certainty, $isExpected, $tag === RecordFinding::NotInDirectory && ! $word->isPlain || $tag === RecordFinding::ServersChanged && $word->record?->servers === []);
+        return new self(
+            Finding::of($tag, Effect::Worth, null, ...$with),
+            $tag,
+            $certainty,
+            $isExpected,
+            ($tag === RecordFinding::NotInDirectory && ! $word->isPlain) ||
+                ($tag === RecordFinding::ServersChanged && $word->record?->servers === []),
+        );
     }
 
     /** Whether it is told at once. */
@@ -256,7 +364,10 @@ final readonly class Drift
         return $this->isExpected ? Cost::Attention : $this->tag->cost();
     }
 
-    /** Whether what is written was done a moment before it was looked for: of what is only typed or brought in, no more than the day is kept. */
+    /**
+     * Whether what is written was done a moment before it was looked for: of what is only typed or brought in, no more than the day is
+     * kept.
+     */
     private static function isNotYetSeen(?Instant $written, Instant $seen): bool
     {
         return $written?->precision === Precision::Second && $seen->epoch >= $written->epoch && $seen->epoch - $written->epoch < self::LAG;
@@ -278,7 +389,11 @@ final readonly class Drift
     {
         $last = null;
         foreach ($seen as $one) {
-            if ($one->source->isRegistrys() === $registrys && $one->source !== Source::Dns && ($last === null || $one->at->isAfter($last->at))) {
+            if (
+                $one->source->isRegistrys() === $registrys &&
+                $one->source !== Source::Dns &&
+                ($last === null || $one->at->isAfter($last->at))
+            ) {
                 $last = $one;
             }
         }

@@ -17,7 +17,8 @@ final readonly class FieldSeen
     }
 
     /** Words that directories put where they show nothing (common practice, from memory). */
-    private const MASKED = '/\bREDACTED\b|^(?:(?:data |value )?(?:not disclosed|withheld|masked|non-public|not shown|hidden|protected)|statutory masking|gdpr (?:masked|protected)|personal data)\b/iu';
+    private const MASKED = '/\bREDACTED\b|^(?:(?:data |value )?(?:not disclosed|withheld|masked|non-public|not '
+        .'shown|hidden|protected)|statutory masking|gdpr (?:masked|protected)|personal data)\b/iu';
 
     /** What stands there, where that is the holder's and no word for what is not shown. */
     public static function read(string $value): self

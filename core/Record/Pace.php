@@ -60,7 +60,9 @@ enum Pace: string
     /** Whether a look at this pace asks everybody, and not only the registry and the name servers. */
     public function isDeep(?Instant $lastDeep, Instant $now): bool
     {
-        return $this !== self::Weekly || $lastDeep === null || ! $lastDeep->plusSeconds(self::Weekly->seconds() - self::Daily->seconds())->isAfter($now);
+        return $this !== self::Weekly ||
+            $lastDeep === null ||
+            ! $lastDeep->plusSeconds(self::Weekly->seconds() - self::Daily->seconds())->isAfter($now);
     }
 
     /**
@@ -68,13 +70,14 @@ enum Pace: string
      * a held name must be seen within a day: five are left to object to a transfer (trade: Transfer Policy I.A.4).
      *
      * @param  string  $name  spreads what would else fall due together, always alike for one name
-     * @param  Instant|null  $done  when something was done that is not to be seen yet: by Drift::LAG later it should be, and is looked for then
+     * @param  Instant|null  $done  when something was done that is not to be seen yet: by Drift::LAG later it should be, and is looked for
+     *     then
      */
     public function next(string $name, Instant $last, bool $isHeld, ?Instant $done = null): Instant
     {
         $span = $isHeld ? min($this->seconds(), self::Daily->seconds()) : $this->seconds();
         $spread = intdiv($span, 5);
-        $next = $last->plusSeconds($span - hexdec(substr(hash('xxh32', $name), 0, 7)) % $spread);
+        $next = $last->plusSeconds($span - (hexdec(substr(hash('xxh32', $name), 0, 7)) % $spread));
         $shows = $done?->plusSeconds(Drift::LAG);
 
         return $shows?->isAfter($last) === true ? Instant::earliest($next, $shows) : $next;

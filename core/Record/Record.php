@@ -28,7 +28,8 @@ final readonly class Record
      * @param  string|null  $reach  a mailbox or a page through which the holder is reached
      * @param  string|null  $abuse  the registrar's mailbox for complaints
      * @param  list<string>  $notices
-     * @param  Instant|null  $paid  of the term that its registrar was paid for, where the registrar says so itself (the event “registrar expiration” of IANA’s RDAP JSON values, from memory)
+     * @param  Instant|null  $paid  of the term that its registrar was paid for, where the registrar says so itself (the event “registrar
+     *     expiration” of IANA’s RDAP JSON values, from memory)
      */
     public function __construct(
         public string $name,
@@ -73,7 +74,9 @@ final readonly class Record
         }
         $least = $before ?? $first->plusDays(-self::DELETED);
 
-        return $this->changed !== null && ! $this->changed->isBefore($least) && ! $this->changed->isAfter($first) ? $this->changed : $before ?? $first;
+        return $this->changed !== null && ! $this->changed->isBefore($least) && ! $this->changed->isAfter($first)
+            ? $this->changed
+            : $before ?? $first;
     }
 
     /** Whether it speaks of statuses in EPP's words at all; many registries of countries don't. */
@@ -108,16 +111,25 @@ final readonly class Record
      */
     public function paidUntil(int $leastMonths = 12): ?Instant
     {
-        return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod) ? $this->ends->plusMonths(-$leastMonths) : $this->ends;
+        return $this->ends !== null && $this->source->isRegistrys() && $this->has(Status::AutoRenewPeriod)
+            ? $this->ends->plusMonths(-$leastMonths)
+            : $this->ends;
     }
 
-    /** @return list<string> which of its parts are others than in another record: `registrar`, `ends`, `created`, `statuses`, `servers`, `holder`, `signed` */
+    /**
+     * @return list<string> which of its parts are others than in another record: `registrar`, `ends`, `created`, `statuses`, `servers`,
+     *     `holder`, `signed`
+     */
     public function differsFrom(self $other): array
     {
         $parts = fn (self $one): array => [
-            'registrar' => [$one->registrar, $one->tag, $one->reseller], 'ends' => $one->ends?->iso(), 'created' => $one->created?->iso(),
+            'registrar' => [$one->registrar, $one->tag, $one->reseller],
+            'ends' => $one->ends?->iso(),
+            'created' => $one->created?->iso(),
             'statuses' => self::sorted([...array_map(fn (Status $status): string => $status->value, $one->statuses), ...$one->words]),
-            'servers' => $one->servers === null ? null : self::sorted($one->servers), 'holder' => [array_map(fn (FieldSeen $field): array => [$field->value, $field->isRedacted], $one->holder), $one->validated], 'signed' => $one->signed,
+            'servers' => $one->servers === null ? null : self::sorted($one->servers),
+            'holder' => [array_map(fn (FieldSeen $field): array => [$field->value, $field->isRedacted], $one->holder), $one->validated],
+            'signed' => $one->signed,
         ];
         [$here, $there] = [$parts($this), $parts($other)];
 

@@ -28,7 +28,8 @@ final readonly class RecordDifference
         foreach (Field::cases() as $field) {
             [$meant, $seen] = [$wanted->field($field), $read->field($field)->value];
             if ($meant->state === Disclosure::Replaced) {
-                $shown = $seen !== null && $meant->value !== null && self::same($field, $seen, $meant->value) ? [...$shown, $field] : $shown;
+                $shown =
+                    $seen !== null && $meant->value !== null && self::same($field, $seen, $meant->value) ? [...$shown, $field] : $shown;
             } elseif ($seen === null) {
                 $hidden = $meant->isRead() ? [...$hidden, $field] : $hidden;
             } elseif ($meant->value !== null && ! self::same($field, $seen, $meant->value)) {
@@ -48,20 +49,27 @@ final readonly class RecordDifference
      */
     public static function fields(PublishedRecord $wanted, Record $read): array
     {
-        return array_values(array_filter(Field::cases(), function (Field $field) use ($wanted, $read): bool {
-            [$meant, $seen] = [$wanted->field($field), $read->field($field)];
-            if ($meant->state === Disclosure::Replaced) {
-                return $seen->value !== null && $seen->value === $meant->value;
-            }
+        return array_values(
+            array_filter(Field::cases(), function (Field $field) use ($wanted, $read): bool {
+                [$meant, $seen] = [$wanted->field($field), $read->field($field)];
+                if ($meant->state === Disclosure::Replaced) {
+                    return $seen->value !== null && $seen->value === $meant->value;
+                }
 
-            return $meant->isRead() ? $seen->value === null || ! self::same($field, $seen->value, (string) $meant->value) : $seen->value !== null;
-        }));
+                return $meant->isRead()
+                    ? $seen->value === null || ! self::same($field, $seen->value, (string) $meant->value)
+                    : $seen->value !== null;
+            }),
+        );
     }
 
     /** Whether a record that was read is of this contact, by organisation, name and mailbox; null: it shows none of them. */
     public static function names(Contact $contact, Record $read): ?bool
     {
-        $shown = array_filter([Field::Organisation, Field::Name, Field::Mailbox], fn (Field $field): bool => $read->field($field)->value !== null);
+        $shown = array_filter(
+            [Field::Organisation, Field::Name, Field::Mailbox],
+            fn (Field $field): bool => $read->field($field)->value !== null,
+        );
         $isSame = fn (Field $field): bool => self::same($field, (string) $read->field($field)->value, (string) $contact->field($field));
 
         return $shown === [] ? null : array_filter($shown, fn (Field $field): bool => ! $isSame($field)) === [];

@@ -57,8 +57,19 @@ enum RecordFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::NotInDirectory, self::HolderDoubted, self::TransferNotOurs, self::Deleted, self::FallsFree, self::LockIsOff, self::LockIsOn, self::HeldByRegistry, self::HeldByRegistrar => [],
-            self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::Renewed, self::CreatedDiffers => ['held', 'seen'],
+            self::NotInDirectory,
+            self::HolderDoubted,
+            self::TransferNotOurs,
+            self::Deleted,
+            self::FallsFree,
+            self::LockIsOff,
+            self::LockIsOn,
+            self::HeldByRegistry,
+            self::HeldByRegistrar => [],
+            self::OtherRegistrar, self::ServersChanged, self::EndsSooner, self::EndsLater, self::Renewed, self::CreatedDiffers => [
+                'held',
+                'seen',
+            ],
             self::StatusSeen, self::StatusGone => ['status'],
             self::HolderChanged, self::HolderDiffers, self::ShownMore, self::HiddenMore => ['fields'],
             self::NotRenewed, self::EndNotWritten, self::CreatedNotWritten, self::ServersNotWritten, self::LockNotWritten => ['seen'],
@@ -68,7 +79,13 @@ enum RecordFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HolderChanged, self::EndsSooner => Cost::NameLost,
+            self::NotInDirectory,
+            self::OtherRegistrar,
+            self::TransferNotOurs,
+            self::Deleted,
+            self::FallsFree,
+            self::HolderChanged,
+            self::EndsSooner => Cost::NameLost,
             self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderDoubted, self::NotRenewed => Cost::Dark,
             self::LockIsOn, self::HolderDiffers => Cost::MovementFails,
             default => Cost::Attention,
@@ -78,7 +95,13 @@ enum RecordFinding: string implements FindingTag
     public function actor(): Actor
     {
         return match ($this) {
-            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HolderChanged, self::HeldByRegistrar => Actor::Registrar,
+            self::NotInDirectory,
+            self::OtherRegistrar,
+            self::TransferNotOurs,
+            self::Deleted,
+            self::FallsFree,
+            self::HolderChanged,
+            self::HeldByRegistrar => Actor::Registrar,
             self::HeldByRegistry => Actor::Registry,
             self::HolderDoubted => Actor::Client,
             default => Actor::House,
@@ -88,7 +111,13 @@ enum RecordFinding: string implements FindingTag
     public function cure(): Cure
     {
         return match ($this) {
-            self::HolderDoubted, self::NotInDirectory, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HolderChanged, self::OtherRegistrar => Cure::LookAtRecord,
+            self::HolderDoubted,
+            self::NotInDirectory,
+            self::TransferNotOurs,
+            self::Deleted,
+            self::FallsFree,
+            self::HolderChanged,
+            self::OtherRegistrar => Cure::LookAtRecord,
             self::HeldByRegistry, self::HeldByRegistrar => Cure::LiftHold,
             self::NotRenewed => Cure::RenewFirst,
             self::LockIsOff => Cure::SetLock,
@@ -100,7 +129,10 @@ enum RecordFinding: string implements FindingTag
     public function against(Certainty $certainty): ?Effect
     {
         return match ($this) {
-            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree => $certainty === Certainty::Sure ? Effect::Stops : Effect::Worth,
+            self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree => $certainty ===
+            Certainty::Sure
+                ? Effect::Stops
+                : Effect::Worth,
             self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::HolderChanged => Effect::Worth,
             default => null,
         };
@@ -149,13 +181,43 @@ enum RecordFinding: string implements FindingTag
     /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */
     public function isAlarming(): bool
     {
-        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistry, self::ServersChanged, self::HolderChanged], true);
+        return in_array(
+            $this,
+            [
+                self::NotInDirectory,
+                self::OtherRegistrar,
+                self::TransferNotOurs,
+                self::Deleted,
+                self::FallsFree,
+                self::HeldByRegistry,
+                self::ServersChanged,
+                self::HolderChanged,
+            ],
+            true,
+        );
     }
 
     /** Whether it is what becomes of a name that nobody renews: it is parked, switched off, deleted, and somebody else's in the end. */
     public function belongsToLapsing(): bool
     {
-        return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::Deleted, self::FallsFree, self::HeldByRegistry, self::HeldByRegistrar, self::ServersChanged, self::StatusSeen, self::EndsSooner, self::CreatedDiffers, self::HolderChanged, self::HolderDiffers], true);
+        return in_array(
+            $this,
+            [
+                self::NotInDirectory,
+                self::OtherRegistrar,
+                self::Deleted,
+                self::FallsFree,
+                self::HeldByRegistry,
+                self::HeldByRegistrar,
+                self::ServersChanged,
+                self::StatusSeen,
+                self::EndsSooner,
+                self::CreatedDiffers,
+                self::HolderChanged,
+                self::HolderDiffers,
+            ],
+            true,
+        );
     }
 
     /** Whether the Roll says nothing of it, rather than something else. */
@@ -176,7 +238,13 @@ enum RecordFinding: string implements FindingTag
             self::LockIsOff, self::LockIsOn, self::LockNotWritten => DriftField::Lock,
             self::HolderDoubted, self::HolderChanged, self::HolderDiffers => DriftField::Holder,
             self::ShownMore, self::HiddenMore => DriftField::Disclosure,
-            self::TransferNotOurs, self::Deleted, self::FallsFree, self::HeldByRegistry, self::HeldByRegistrar, self::StatusSeen, self::StatusGone => DriftField::Statuses,
+            self::TransferNotOurs,
+            self::Deleted,
+            self::FallsFree,
+            self::HeldByRegistry,
+            self::HeldByRegistrar,
+            self::StatusSeen,
+            self::StatusGone => DriftField::Statuses,
         };
     }
 }

@@ -6,7 +6,10 @@ namespace Acre\Core\Registrant;
 
 use Acre\Core\Rulebook\Side;
 
-/** For which side of a change of registrant the house confirms itself, authorised by it beforehand (ICANN Transfer Policy, section II.A.1.2). */
+/**
+ * For which side of a change of registrant the house confirms itself, authorised by it beforehand (ICANN Transfer Policy, section
+ * II.A.1.2).
+ */
 enum DesignatedAgent: string
 {
     /** For neither: whoever must confirm is written to. */

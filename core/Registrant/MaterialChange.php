@@ -12,7 +12,10 @@ use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
 
-/** What another registrant, or another name, organisation or mailbox of the same, starts for a name (ICANN Transfer Policy II; RAA 2013, accuracy specification). */
+/**
+ * What another registrant, or another name, organisation or mailbox of the same, starts for a name (ICANN Transfer Policy II; RAA 2013,
+ * accuracy specification).
+ */
 final readonly class MaterialChange
 {
     /**
@@ -23,13 +26,23 @@ final readonly class MaterialChange
     {
     }
 
-    /** Whether name, organisation or mailbox become others. What was not known and is written down is no change, nor is a name that is found to be an organisation's; an organisation that is entered for a person is one. */
+    /**
+     * Whether name, organisation or mailbox become others. What was not known and is written down is no change, nor is a name that is found
+     * to be an organisation's; an organisation that is entered for a person is one.
+     */
     public static function is(Contact $before, Contact $after): bool
     {
         foreach ([Field::Name, Field::Organisation] as $field) {
             $was = $before->field($field);
-            // Whoever stands there as a person and has an organisation entered hands the name to that: it is the legal holder then (Transfer Policy II.A.1.1, from memory).
-            if ($field === Field::Organisation && $was === null && $after->organisation !== null && $before->kind === HolderKind::Person && $before->person !== null) {
+            // Whoever stands there as a person and has an organisation entered hands the name to that: it is the legal holder then
+            // (Transfer Policy II.A.1.1, from memory).
+            if (
+                $field === Field::Organisation &&
+                $was === null &&
+                $after->organisation !== null &&
+                $before->kind === HolderKind::Person &&
+                $before->person !== null
+            ) {
                 return true;
             }
             $found = $before->kind === HolderKind::Unknown && $was === $after->organisation;
@@ -44,7 +57,11 @@ final readonly class MaterialChange
     /** Whether anything that was known becomes something else, or is taken away: whoever was told it has something wrong. */
     public static function contradicts(Contact $before, Contact $after): bool
     {
-        $other = array_filter($before->differs($after), fn (Field $field): bool => $before->field($field) !== null && ! in_array($field, [Field::Name, Field::Organisation, Field::Mailbox], true));
+        $other = array_filter(
+            $before->differs($after),
+            fn (Field $field): bool => $before->field($field) !== null &&
+                ! in_array($field, [Field::Name, Field::Organisation, Field::Mailbox], true),
+        );
 
         return $other !== [] || self::is($before, $after);
     }
@@ -53,6 +70,10 @@ final readonly class MaterialChange
     {
         [$verify, $hold] = [$rules->verifyDays->value, $rules->registrantHold->value];
 
-        return new self($rules->registrantConfirms->value, $verify === 0 ? null : $now->toDay()->plusDays($verify), $hold === 0 ? null : $now->toDay()->plusDays($hold));
+        return new self(
+            $rules->registrantConfirms->value,
+            $verify === 0 ? null : $now->toDay()->plusDays($verify),
+            $hold === 0 ? null : $now->toDay()->plusDays($hold),
+        );
     }
 }

@@ -16,7 +16,10 @@ use Acre\Core\Rulebook\RegistrantConfirms;
 use Acre\Core\Rulebook\Side;
 use Acre\Core\Time\Instant;
 
-/** Another registrant for a name, judged before it is begun: what is in the way, who must confirm it by when, and what it starts (ICANN Transfer Policy, section II; elsewhere the suffix's own rules). */
+/**
+ * Another registrant for a name, judged before it is begun: what is in the way, who must confirm it by when, and what it starts (ICANN
+ * Transfer Policy, section II; elsewhere the suffix's own rules).
+ */
 final readonly class RegistrantChange
 {
     /** What a finding says of somebody who is not written down. */
@@ -28,7 +31,8 @@ final readonly class RegistrantChange
      * @param  bool  $hasAgreement  whether it is said what is agreed to
      * @param  bool  $hasAuthority  whether it is said who agreed, where no letter of ours is answered
      * @param  bool  $isDeclinable  whether this registrar lets the hold be declined beforehand
-     * @param  Contact|null  $told  what this registrar has of the same registrant, whose data is corrected there; null: another one is to be
+     * @param  Contact|null  $told  what this registrar has of the same registrant, whose data is corrected there; null: another one is to
+     *     be
      * @param  int|null  $moving  the docket by which it is moving; null: it stays where it is
      */
     public function __construct(
@@ -55,20 +59,44 @@ final readonly class RegistrantChange
         $findings = $this->moving === null ? [] : [Finding::of(RegistrantFinding::WhileMoving, Effect::Stops, null, docket: $this->moving)];
         foreach ($this->new->findings() as $finding) {
             if ($finding->tag === ContactFinding::Lacks && is_string($finding->with['what'])) {
-                $findings[] = Finding::of(RegistrantFinding::NewLacks, Effect::Worth, null, who: $this->new->called(), what: $finding->with['what']);
+                $findings[] = Finding::of(
+                    RegistrantFinding::NewLacks,
+                    Effect::Worth,
+                    null,
+                    who: $this->new->called(),
+                    what: $finding->with['what'],
+                );
             }
         }
         if ($account->byWire && ($this->new->address->town === null || $this->new->address->country === null)) {
-            $findings[] = Finding::of(RegistrantFinding::WireWantsPlace, Effect::Stops, null, registrar: $account->registrarName, who: $this->new->called());
+            $findings[] = Finding::of(
+                RegistrantFinding::WireWantsPlace,
+                Effect::Stops,
+                null,
+                registrar: $account->registrarName,
+                who: $this->new->called(),
+            );
         }
         array_push($findings, ...$this->aboutWhoConfirms($mailbox, $suffix));
         if ($this->starts->holdUntil !== null && $this->isMaterial()) {
             $findings[] = $this->isDeclinable
-                ? Finding::of(RegistrantFinding::HoldDeclinable, Effect::Worth, null, registrar: $account->registrarName, until: $this->starts->holdUntil)
+                ? Finding::of(
+                    RegistrantFinding::HoldDeclinable,
+                    Effect::Worth,
+                    null,
+                    registrar: $account->registrarName,
+                    until: $this->starts->holdUntil,
+                )
                 : Finding::of(RegistrantFinding::StartsHold, Effect::Worth, null, until: $this->starts->holdUntil);
         }
         if ($this->starts->verifyBy !== null && $this->isMaterial()) {
-            $findings[] = Finding::of(RegistrantFinding::StartsVerification, Effect::Worth, null, mailbox: $mailbox, by: $this->starts->verifyBy);
+            $findings[] = Finding::of(
+                RegistrantFinding::StartsVerification,
+                Effect::Worth,
+                null,
+                mailbox: $mailbox,
+                by: $this->starts->verifyBy,
+            );
         }
 
         return $findings;
@@ -77,13 +105,24 @@ final readonly class RegistrantChange
     /** @return list<Leg> who says yes, and what the registrar then does */
     public function legs(): array
     {
-        $legs = array_map(fn (Side $side): Leg => new Leg(self::leg($side), Actor::Client, $this->answerBy), array_values(array_filter(Side::cases(), $this->isWrittenTo(...))));
+        $legs = array_map(
+            fn (Side $side): Leg => new Leg(self::leg($side), Actor::Client, $this->answerBy),
+            array_values(array_filter(Side::cases(), $this->isWrittenTo(...))),
+        );
 
-        return [...$legs, new Leg(LegKind::Registrant, $this->starts->confirms === RegistrantConfirms::Registry && $this->isMaterial() ? Actor::Registry : Actor::House, $this->answerBy->plusDays(1))];
+        return [
+            ...$legs,
+            new Leg(
+                LegKind::Registrant,
+                $this->starts->confirms === RegistrantConfirms::Registry && $this->isMaterial() ? Actor::Registry : Actor::House,
+                $this->answerBy->plusDays(1),
+            ),
+        ];
     }
 
     /**
-     * The same on the way of a handover: whoever must say yes does so first, and the other registrant is written down before the name is offered.
+     * The same on the way of a handover: whoever must say yes does so first, and the other registrant is written down before the name is
+     * offered.
      *
      * @param  list<Leg>  $handover
      * @return list<Leg>
@@ -123,7 +162,9 @@ final readonly class RegistrantChange
             return [Finding::of(RegistrantFinding::PriorNotReached, Effect::Stops, null, prior: $this->prior->called ?? self::NOBODY)];
         }
         $findings = match (true) {
-            $prior && $new => [Finding::of(RegistrantFinding::BothConfirm, Effect::Worth, null, prior: (string) $priorBox, new: $mailbox, by: $by)],
+            $prior && $new => [
+                Finding::of(RegistrantFinding::BothConfirm, Effect::Worth, null, prior: (string) $priorBox, new: $mailbox, by: $by),
+            ],
             $prior => [Finding::of(RegistrantFinding::PriorConfirms, Effect::Worth, null, prior: (string) $priorBox, by: $by)],
             $new => [Finding::of(RegistrantFinding::NewConfirms, Effect::Worth, null, new: $mailbox, by: $by)],
             default => [],
@@ -139,7 +180,12 @@ final readonly class RegistrantChange
         }
         $acted = array_values(array_filter(Side::cases(), fn (Side $side): bool => $this->isAsked($side) && $this->agent->actsFor($side)));
         if ($acted !== []) {
-            $findings[] = Finding::of(RegistrantFinding::AgentConfirms, Effect::Worth, null, whose: count($acted) === 2 ? DesignatedAgent::Both->value : $acted[0]->value);
+            $findings[] = Finding::of(
+                RegistrantFinding::AgentConfirms,
+                Effect::Worth,
+                null,
+                whose: count($acted) === 2 ? DesignatedAgent::Both->value : $acted[0]->value,
+            );
         }
 
         return $findings;

@@ -69,7 +69,17 @@ enum RegistrantFinding: string implements FindingTag
     {
         return match ($this) {
             self::StartsVerification, self::NewHasNoMailbox => Cost::Dark,
-            self::StartsHold, self::HoldDeclinable, self::WhileMoving, self::NewLacks, self::WireWantsPlace, self::PriorNotReached, self::NoAuthority, self::NoAgreement, self::BothConfirm, self::NewConfirms, self::PriorConfirms => Cost::MovementFails,
+            self::StartsHold,
+            self::HoldDeclinable,
+            self::WhileMoving,
+            self::NewLacks,
+            self::WireWantsPlace,
+            self::PriorNotReached,
+            self::NoAuthority,
+            self::NoAgreement,
+            self::BothConfirm,
+            self::NewConfirms,
+            self::PriorConfirms => Cost::MovementFails,
             default => Cost::Attention,
         };
     }

@@ -14,7 +14,13 @@ final readonly class EndPhase
      * @param  bool  $cut  whether a registrar's own terms may make it shorter
      * @param  bool  $isPlain  whether renewing in it costs at the registry what it cost before
      */
-    public function __construct(public Phase $phase, public int $days, public Darkness $dark, public Rescue $rescue, public bool $cut, public bool $isPlain = false)
-    {
+    public function __construct(
+        public Phase $phase,
+        public int $days,
+        public Darkness $dark,
+        public Rescue $rescue,
+        public bool $cut,
+        public bool $isPlain = false,
+    ) {
     }
 }

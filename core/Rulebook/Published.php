@@ -20,7 +20,8 @@ final readonly class Published
     }
 
     /**
-     * @param  mixed  $given  as a rule's file has it: `organisation` and `person`, each a list of fields by what is done with them, `{ shown: [country], consent: [name] }`
+     * @param  mixed  $given  as a rule's file has it: `organisation` and `person`, each a list of fields by what is done with them,
+     *     `{ shown: [country], consent: [name] }`
      *
      * @throws ValueError saying what lacks
      */
@@ -42,7 +43,9 @@ final readonly class Published
         return match ($kind) {
             HolderKind::Organisation => $organisation,
             HolderKind::Person => $person,
-            HolderKind::Unknown => array_search($organisation, $order, true) < array_search($person, $order, true) ? $organisation : $person,
+            HolderKind::Unknown => array_search($organisation, $order, true) < array_search($person, $order, true)
+                ? $organisation
+                : $person,
         };
     }
 
@@ -51,7 +54,9 @@ final readonly class Published
     {
         $of = [];
         foreach (is_array($given) ? $given : [] as $what => $fields) {
-            $publication = Publication::tryFrom((string) $what) ?? throw new ValueError('shown, choice, consent or redacted, each with a list of fields');
+            $publication =
+                Publication::tryFrom((string) $what) ??
+                throw new ValueError('shown, choice, consent or redacted, each with a list of fields');
             foreach (is_array($fields) ? $fields : [] as $name) {
                 $field = is_string($name) ? Field::tryFrom($name) : null;
                 if ($field === null || isset($of[$field->value])) {

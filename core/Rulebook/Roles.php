@@ -24,7 +24,9 @@ final readonly class Roles
     {
         $kinds = [];
         foreach (is_array($given) ? $given : [] as $one) {
-            $kinds[] = (is_string($one) ? RoleKind::tryFrom($one) : null) ?? throw new ValueError('a list of registrant, administrative, technical and billing');
+            $kinds[] =
+                (is_string($one) ? RoleKind::tryFrom($one) : null) ??
+                throw new ValueError('a list of registrant, administrative, technical and billing');
         }
 
         return $kinds === [] ? throw new ValueError('a list of registrant, administrative, technical and billing') : new self($kinds);

@@ -14,7 +14,11 @@ use Acre\Core\Time\Instant;
 final readonly class Rule
 {
     /** @param  T  $value */
-    public function __construct(public int|bool|MovesBy|RegistrantConfirms|Roles|Published|array $value, public Mark $mark, public string $source, public Instant $from)
-    {
+    public function __construct(
+        public int|bool|MovesBy|RegistrantConfirms|Roles|Published|array $value,
+        public Mark $mark,
+        public string $source,
+        public Instant $from,
+    ) {
     }
 }

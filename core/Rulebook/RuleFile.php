@@ -18,7 +18,10 @@ use ValueError;
  */
 final readonly class RuleFile
 {
-    /** @param  array<string, list<Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>>>>  $rules  editions by key, oldest first */
+    /**
+     * @param  array<string, list<Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>>>>  $rules  editions by key,
+     *     oldest first
+     */
     private function __construct(private string $file, private bool $isDefault, private array $rules)
     {
     }
@@ -62,7 +65,11 @@ final readonly class RuleFile
     /** The editions in force at an instant. */
     public function at(Instant $now, string $suffix): RuleSet
     {
-        return RuleSet::of($suffix, $this->isDefault, array_map(fn (RuleIs $rule): Rule => $this->inForce($rule->key(), $now), RuleSet::readers()));
+        return RuleSet::of(
+            $suffix,
+            $this->isDefault,
+            array_map(fn (RuleIs $rule): Rule => $this->inForce($rule->key(), $now), RuleSet::readers()),
+        );
     }
 
     /**
@@ -86,7 +93,7 @@ final readonly class RuleFile
         }
 
         // Before the first edition of a rule its oldest one is the best that is known.
-        return $found ?? $this->rules[$key][0] ?? throw RulebookError::nothingInForce($this->file, $key, $now->date());
+        return $found ?? ($this->rules[$key][0] ?? throw RulebookError::nothingInForce($this->file, $key, $now->date()));
     }
 
     /** @return list<Rule<int|bool|MovesBy|RegistrantConfirms|Roles|Published|list<EndPhase>>> */

@@ -44,7 +44,7 @@ final class Rulebook
     {
         return $this->read[$suffix] ??= is_file("{$this->folder}/{$suffix}.yaml")
             ? RuleFile::read("{$this->folder}/{$suffix}.yaml")
-            : $this->read[self::DEFAULT] ??= RuleFile::read($this->folder.'/'.self::DEFAULT);
+            : ($this->read[self::DEFAULT] ??= RuleFile::read($this->folder.'/'.self::DEFAULT));
     }
 
     /** @return list<string> the suffixes that have a file of their own */
@@ -63,7 +63,17 @@ final class Rulebook
     {
         if ($this->digest === null) {
             $files = glob($this->folder.'/*.yaml');
-            $this->digest = substr(hash('sha256', implode("\0", array_map(fn (string $path): string => (string) file_get_contents($path), $files === false ? [] : $files))), 0, 16);
+            $this->digest = substr(
+                hash(
+                    'sha256',
+                    implode(
+                        "\0",
+                        array_map(fn (string $path): string => (string) file_get_contents($path), $files === false ? [] : $files),
+                    ),
+                ),
+                0,
+                16,
+            );
         }
 
         return $this->digest;

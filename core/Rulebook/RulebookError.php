@@ -15,7 +15,15 @@ final class RulebookError extends RuntimeException
 
     public static function value(string $file, string $key, string $expected, mixed $given): self
     {
-        return new self(sprintf('rulebook/%s: %s must be %s, found %s.', $file, $key, $expected, json_encode($given, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)));
+        return new self(
+            sprintf(
+                'rulebook/%s: %s must be %s, found %s.',
+                $file,
+                $key,
+                $expected,
+                json_encode($given, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            ),
+        );
     }
 
     public static function nothingInForce(string $file, string $key, string $date): self

@@ -35,7 +35,8 @@ final readonly class Standing
      * @param  Instant|null  $at  when the next thing comes; null: nothing comes
      * @param  Money|null  $sum  what it costs
      * @param  list<Finding>  $findings  dearest to miss first
-     * @param  bool  $isAmiss  whether something is wrong with it already: late, switched off, deleted, on hold, or an answer overdue; it is told before all that is only to come
+     * @param  bool  $isAmiss  whether something is wrong with it already: late, switched off, deleted, on hold, or an answer overdue; it is
+     *     told before all that is only to come
      * @param  Instant|null  $until  when this standing must be made again, if no fact changes first
      */
     private function __construct(
@@ -59,7 +60,12 @@ final readonly class Standing
         if ($waiting !== null) {
             $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Worth, null, docket: $waiting->docket, by: $waiting->by);
             if ($severity !== Severity::Grave && ($at === null || ! $at->isBefore($waiting->by))) {
-                [$kind, $at, $sum, $severity] = [NextKind::Handover, $waiting->by, null, $waiting->isOver($life->now) ? Severity::Soon : Severity::Moving];
+                [$kind, $at, $sum, $severity] = [
+                    NextKind::Handover,
+                    $waiting->by,
+                    null,
+                    $waiting->isOver($life->now) ? Severity::Soon : Severity::Moving,
+                ];
             }
         }
         $until = self::until($life);
@@ -77,7 +83,15 @@ final readonly class Standing
      */
     public static function watched(Lifecycle $life, string $why): self
     {
-        return new self($life, NextKind::Watched, $life->since === null ? $life->facts->ends : $life->event(EventKind::Released)?->at, null, Severity::Calm, [Finding::of(LifecycleFinding::Watched, why: $why)], self::until($life));
+        return new self(
+            $life,
+            NextKind::Watched,
+            $life->since === null ? $life->facts->ends : $life->event(EventKind::Released)?->at,
+            null,
+            Severity::Calm,
+            [Finding::of(LifecycleFinding::Watched, why: $why)],
+            self::until($life),
+        );
     }
 
     /** From when it may go to another registrar, where something holds it today; null: nothing does. */
@@ -98,14 +112,33 @@ final readonly class Standing
         if ($life->facts->outside?->isGone === true) {
             $gone = $life->since ?? $life->facts->outside->at;
 
-            return [NextKind::Gone, null, null, Finding::of(self::hasLapsed($life) ? LifecycleFinding::Lapsed : LifecycleFinding::Gone, at: $gone)];
+            return [
+                NextKind::Gone,
+                null,
+                null,
+                Finding::of(self::hasLapsed($life) ? LifecycleFinding::Lapsed : LifecycleFinding::Gone, at: $gone),
+            ];
         }
         if ($life->phase === Phase::InTerm) {
-            return $life->presumed ? [NextKind::Renewed, $life->facts->seenUntil, null, Finding::of(LifecycleFinding::RenewedOutside, ended: $ends, until: $life->facts->seenUntil ?? $ends)] : self::inTerm($life, $ends);
+            return $life->presumed
+                ? [
+                    NextKind::Renewed,
+                    $life->facts->seenUntil,
+                    null,
+                    Finding::of(LifecycleFinding::RenewedOutside, ended: $ends, until: $life->facts->seenUntil ?? $ends),
+                ]
+                : self::inTerm($life, $ends);
         }
         $renewUntil = $life->last(Rescue::Renew) ?? $ends;
         if ($life->mayBeRenewed()) {
-            return [NextKind::Presumed, $life->phase === Phase::Grace && ! $renewUntil->hasComeAt($life->now) ? $renewUntil : $life->coming(EventKind::LastAtAll)?->at, $life->terms->renew, Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedByNow() ?? $ends)];
+            return [
+                NextKind::Presumed,
+                $life->phase === Phase::Grace && ! $renewUntil->hasComeAt($life->now)
+                    ? $renewUntil
+                    : $life->coming(EventKind::LastAtAll)?->at,
+                $life->terms->renew,
+                Finding::of(LifecycleFinding::PresumedRenewed, ended: $ends, until: $life->renewedByNow() ?? $ends),
+            ];
         }
         $lastAtAll = ($life->coming(EventKind::LastAtAll) ?? $life->event(EventKind::Released))->at ?? $ends;
         $plain = $life->coming(EventKind::LastPlain);
@@ -114,22 +147,67 @@ final readonly class Standing
             $released = $life->event(EventKind::Released)->at ?? $lastAtAll;
 
             return $life->rescue() === Rescue::Nothing
-                ? [NextKind::Lapsing, $released->hasComeAt($life->now) ? null : $released, null, Finding::of(LifecycleFinding::Lapsed, at: $released)]
-                : [NextKind::Lapsing, $lastAtAll->hasComeAt($life->now) ? null : $lastAtAll, null, Finding::of(LifecycleFinding::Lapsing, ended: $ends, until: $lastAtAll)];
+                ? [
+                    NextKind::Lapsing,
+                    $released->hasComeAt($life->now) ? null : $released,
+                    null,
+                    Finding::of(LifecycleFinding::Lapsed, at: $released),
+                ]
+                : [
+                    NextKind::Lapsing,
+                    $lastAtAll->hasComeAt($life->now) ? null : $lastAtAll,
+                    null,
+                    Finding::of(LifecycleFinding::Lapsing, ended: $ends, until: $lastAtAll),
+                ];
         }
 
         if ($life->facts->isCalledOk && $life->phase === Phase::Grace && $renewUntil->hasComeAt($life->now)) {
-            return [NextKind::LateDear, $life->coming(EventKind::LastAtAll)?->at, $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateStillOk, ended: $ends)];
+            return [
+                NextKind::LateDear,
+                $life->coming(EventKind::LastAtAll)?->at,
+                $life->terms->lateSum() ?? $life->terms->renew,
+                Finding::of(LifecycleFinding::LateStillOk, ended: $ends),
+            ];
         }
 
         return match ($life->phase) {
             Phase::Grace => $plain !== null && $plain->at->epoch < $renewUntil->epoch
-                ? [NextKind::LatePlain, $plain->at, $life->terms->renew, Finding::of(LifecycleFinding::LatePlain, until: $plain->at, last: $renewUntil)]
-                : [NextKind::LateDear, $renewUntil, $life->isPlainToday() ? $life->terms->renew : $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::LateDear, until: $renewUntil, last: $lastAtAll)],
-            Phase::Suspended => [NextKind::Suspended, $renewUntil, $life->isPlainToday() ? $life->terms->renew : $life->terms->lateSum() ?? $life->terms->renew, Finding::of(LifecycleFinding::Suspended, until: $renewUntil, last: $lastAtAll)],
-            Phase::Redemption, Phase::Quarantine => [NextKind::Redemption, $lastAtAll, $life->terms->restore, Finding::of(LifecycleFinding::Redemption, until: $lastAtAll)],
-            Phase::PendingDelete => [NextKind::PendingDelete, $life->event(EventKind::Released)->at ?? $ends, null, Finding::of(LifecycleFinding::PendingDelete, at: $life->event(EventKind::Released)->at ?? $ends)],
-            default => [NextKind::Released, null, null, Finding::of(LifecycleFinding::Released, at: $life->event(EventKind::Released)->at ?? $ends)],
+                ? [
+                    NextKind::LatePlain,
+                    $plain->at,
+                    $life->terms->renew,
+                    Finding::of(LifecycleFinding::LatePlain, until: $plain->at, last: $renewUntil),
+                ]
+                : [
+                    NextKind::LateDear,
+                    $renewUntil,
+                    $life->isPlainToday() ? $life->terms->renew : $life->terms->lateSum() ?? $life->terms->renew,
+                    Finding::of(LifecycleFinding::LateDear, until: $renewUntil, last: $lastAtAll),
+                ],
+            Phase::Suspended => [
+                NextKind::Suspended,
+                $renewUntil,
+                $life->isPlainToday() ? $life->terms->renew : $life->terms->lateSum() ?? $life->terms->renew,
+                Finding::of(LifecycleFinding::Suspended, until: $renewUntil, last: $lastAtAll),
+            ],
+            Phase::Redemption, Phase::Quarantine => [
+                NextKind::Redemption,
+                $lastAtAll,
+                $life->terms->restore,
+                Finding::of(LifecycleFinding::Redemption, until: $lastAtAll),
+            ],
+            Phase::PendingDelete => [
+                NextKind::PendingDelete,
+                $life->event(EventKind::Released)->at ?? $ends,
+                null,
+                Finding::of(LifecycleFinding::PendingDelete, at: $life->event(EventKind::Released)->at ?? $ends),
+            ],
+            default => [
+                NextKind::Released,
+                null,
+                null,
+                Finding::of(LifecycleFinding::Released, at: $life->event(EventKind::Released)->at ?? $ends),
+            ],
         };
     }
 
@@ -141,12 +219,32 @@ final readonly class Standing
         $renew = $life->terms->renew;
 
         return match (true) {
-            $charge !== null && ! $charge->at->hasComeAt($life->now) => [NextKind::Charge, $charge->at, $renew, $renew === null
-                ? Finding::of(LifecycleFinding::RenewsAtUnknownPrice, at: $charge->at)
-                : Finding::of(LifecycleFinding::RenewsByItself, at: $charge->at, sum: $renew)],
-            $charge !== null => [NextKind::ChargeUnconfirmed, $ends, $renew, Finding::of(LifecycleFinding::ChargeUnconfirmed, at: $charge->at, ends: $ends)],
-            $ask !== null && ! $ask->at->hasComeAt($life->now) => [NextKind::AskClient, $ask->at, $renew, Finding::of(LifecycleFinding::AskClient, by: $ask->at, ends: $ends)],
-            $ask !== null => [NextKind::AskedTooLate, $ends, $renew, Finding::of(LifecycleFinding::AskedTooLate, ends: $ends, by: $ask->at)],
+            $charge !== null && ! $charge->at->hasComeAt($life->now) => [
+                NextKind::Charge,
+                $charge->at,
+                $renew,
+                $renew === null
+                    ? Finding::of(LifecycleFinding::RenewsAtUnknownPrice, at: $charge->at)
+                    : Finding::of(LifecycleFinding::RenewsByItself, at: $charge->at, sum: $renew),
+            ],
+            $charge !== null => [
+                NextKind::ChargeUnconfirmed,
+                $ends,
+                $renew,
+                Finding::of(LifecycleFinding::ChargeUnconfirmed, at: $charge->at, ends: $ends),
+            ],
+            $ask !== null && ! $ask->at->hasComeAt($life->now) => [
+                NextKind::AskClient,
+                $ask->at,
+                $renew,
+                Finding::of(LifecycleFinding::AskClient, by: $ask->at, ends: $ends),
+            ],
+            $ask !== null => [
+                NextKind::AskedTooLate,
+                $ends,
+                $renew,
+                Finding::of(LifecycleFinding::AskedTooLate, ends: $ends, by: $ask->at),
+            ],
             $life->facts->intent === Intent::Lapse => [NextKind::Lapses, $ends, null, Finding::of(LifecycleFinding::Lapses, at: $ends)],
             default => [NextKind::Ends, $ends, $renew, Finding::of(LifecycleFinding::EndsUnlessRenewed, at: $ends)],
         };
@@ -164,11 +262,18 @@ final readonly class Standing
 
     private static function isAmiss(Lifecycle $life, NextKind $kind, Severity $severity): bool
     {
-        return self::isHeld($life, $kind) || match ($kind) {
-            NextKind::AskedTooLate, NextKind::LatePlain, NextKind::LateDear, NextKind::Suspended, NextKind::Redemption, NextKind::PendingDelete, NextKind::Released => true,
-            NextKind::Gone, NextKind::Presumed => $severity === Severity::Grave,
-            default => false,
-        };
+        return self::isHeld($life, $kind) ||
+            match ($kind) {
+                NextKind::AskedTooLate,
+                NextKind::LatePlain,
+                NextKind::LateDear,
+                NextKind::Suspended,
+                NextKind::Redemption,
+                NextKind::PendingDelete,
+                NextKind::Released => true,
+                NextKind::Gone, NextKind::Presumed => $severity === Severity::Grave,
+                default => false,
+            };
     }
 
     /** Whether it is switched off by its record; of one that lapses as was meant that is no news. */
@@ -194,7 +299,11 @@ final readonly class Standing
             NextKind::AskClient, NextKind::Lapses => $days <= self::SOON ? Severity::Soon : Severity::Calm,
             // Long after its end it may be near its last day instead.
             NextKind::Presumed => $life->phase !== Phase::Grace && $life->rescue() !== Rescue::Nothing ? Severity::Grave : Severity::Soon,
-            NextKind::AskedTooLate, NextKind::ChargeUnconfirmed, NextKind::Renewed, NextKind::NotKnown, NextKind::Released => Severity::Soon,
+            NextKind::AskedTooLate,
+            NextKind::ChargeUnconfirmed,
+            NextKind::Renewed,
+            NextKind::NotKnown,
+            NextKind::Released => Severity::Soon,
             NextKind::Charge, NextKind::Handover, NextKind::Watched, NextKind::Lapsing => Severity::Calm,
         };
     }
@@ -216,7 +325,14 @@ final readonly class Standing
         if ($holds !== []) {
             $findings[] = Finding::of(LifecycleFinding::MayNotMove, until: $holds[0]->until, reason: $holds[0]->reason->value);
         }
-        if (! $moving && $life->phase === Phase::InTerm && $life->facts->lock === Lock::Off && $life->rules->hasLock->value && ! $life->facts->isLocked() && ! $life->facts->has(Status::PendingTransfer)) {
+        if (
+            ! $moving &&
+            $life->phase === Phase::InTerm &&
+            $life->facts->lock === Lock::Off &&
+            $life->rules->hasLock->value &&
+            ! $life->facts->isLocked() &&
+            ! $life->facts->has(Status::PendingTransfer)
+        ) {
             $findings[] = Finding::of(LifecycleFinding::LockOff);
         }
         if ($life->facts->missing !== null) {
@@ -239,7 +355,7 @@ final readonly class Standing
                 continue;
             }
             // How loudly a date is told changes so many whole days before it.
-            $day = $epoch - ($epoch % self::DAY + self::DAY) % self::DAY;
+            $day = $epoch - ((($epoch % self::DAY) + self::DAY) % self::DAY);
             $soon = $day - self::SOON * self::DAY;
             $grave = $day - self::GRAVE * self::DAY;
             $change = $soon > $now ? $soon : ($grave > $now ? $grave : $epoch);

@@ -28,12 +28,13 @@ final readonly class Span
 
     public function contains(Instant $instant): bool
     {
-        return ($this->from === null || $instant->epoch >= $this->from->epoch) && ($this->until === null || $instant->epoch < $this->until->epoch);
+        return ($this->from === null || $instant->epoch >= $this->from->epoch) &&
+            ($this->until === null || $instant->epoch < $this->until->epoch);
     }
 
     public function overlaps(self $other): bool
     {
-        return ($this->from === null || $other->until === null || $this->from->epoch < $other->until->epoch)
-            && ($other->from === null || $this->until === null || $other->from->epoch < $this->until->epoch);
+        return ($this->from === null || $other->until === null || $this->from->epoch < $other->until->epoch) &&
+            ($other->from === null || $this->until === null || $other->from->epoch < $this->until->epoch);
     }
 }

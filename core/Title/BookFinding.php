@@ -64,7 +64,17 @@ enum BookFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::SaidByRegistrar, self::NothingSeen, self::SeenUnsurely, self::OnlyWatched, self::UpdatesProhibited, self::NoServers, self::NoEnd, self::RestoreFirst => [],
+            self::AlreadySo,
+            self::ChangedSince,
+            self::NeverDone,
+            self::SaidByRegistrar,
+            self::NothingSeen,
+            self::SeenUnsurely,
+            self::OnlyWatched,
+            self::UpdatesProhibited,
+            self::NoServers,
+            self::NoEnd,
+            self::RestoreFirst => [],
             self::StillOver => ['until'],
             self::TooFarAhead => ['until', 'years'],
             self::NoLock, self::NoCode => ['suffix'],
@@ -95,7 +105,16 @@ enum BookFinding: string implements FindingTag
     public function cure(): ?Cure
     {
         return match ($this) {
-            self::AlreadySo, self::ChangedSince, self::NeverDone, self::SaidByRegistrar, self::NothingSeen, self::OnlyWatched, self::NoLock, self::NoCode, self::NoEnd, self::StillOver => Cure::LeaveOut,
+            self::AlreadySo,
+            self::ChangedSince,
+            self::NeverDone,
+            self::SaidByRegistrar,
+            self::NothingSeen,
+            self::OnlyWatched,
+            self::NoLock,
+            self::NoCode,
+            self::NoEnd,
+            self::StillOver => Cure::LeaveOut,
             self::RestoreFirst => Cure::RestoreFirst,
             self::TooFarAhead => Cure::LookAtRecord,
             self::LockStopsMovement, self::StillBegun, self::PreparedAlready => Cure::SeeDocket,

@@ -22,7 +22,10 @@ final readonly class Chain
      */
     public static function of(array $holdings): self
     {
-        usort($holdings, fn (Holding $a, Holding $b): int => ($a->span->from->epoch ?? PHP_INT_MIN) <=> ($b->span->from->epoch ?? PHP_INT_MIN));
+        usort(
+            $holdings,
+            fn (Holding $a, Holding $b): int => ($a->span->from->epoch ?? PHP_INT_MIN) <=> ($b->span->from->epoch ?? PHP_INT_MIN),
+        );
         for ($i = 1, $all = count($holdings); $i < $all; $i++) {
             if ($holdings[$i - 1]->span->overlaps($holdings[$i]->span)) {
                 throw TitleError::twoHolders($holdings[$i - 1], $holdings[$i]);

@@ -13,17 +13,17 @@ use Acre\Core\Time\Instant;
 final readonly class Head
 {
     private const FORM = <<<'RE'
-        /^Acre Roll, head of its records, form 1
-        kept: (\S+)
-        proofs: (\d{1,15})
-        last proof: ([0-9a-f]{64}|none)
-        log closed to: (\d{4}-\d\d-\d\d|none)
-        last day: ([0-9a-f]{64}|none)
-        rows since: (\d{1,15}) to row (\d{1,18})
-        key: (\S{44})
-        signature: (\S{88})
-        $/D
-        RE;
+    /^Acre Roll, head of its records, form 1
+    kept: (\S+)
+    proofs: (\d{1,15})
+    last proof: ([0-9a-f]{64}|none)
+    log closed to: (\d{4}-\d\d-\d\d|none)
+    last day: ([0-9a-f]{64}|none)
+    rows since: (\d{1,15}) to row (\d{1,18})
+    key: (\S{44})
+    signature: (\S{88})
+    $/D
+    RE;
 
     /**
      * @param  int  $proofs  the place of the last proof in the chain; 0: there is none
@@ -33,8 +33,15 @@ final readonly class Head
      * @param  int  $rows  of the log, after that day
      * @param  int  $toRow  the number of the last of them
      */
-    public function __construct(public Instant $kept, public int $proofs, public ?string $lastProof, public ?string $closedTo, public ?string $lastDay, public int $rows, public int $toRow)
-    {
+    public function __construct(
+        public Instant $kept,
+        public int $proofs,
+        public ?string $lastProof,
+        public ?string $closedTo,
+        public ?string $lastDay,
+        public int $rows,
+        public int $toRow,
+    ) {
     }
 
     /** Whether both say the same but when. */
@@ -46,7 +53,10 @@ final readonly class Head
     /** @param  string  $secret  an Ed25519 secret key as libsodium has it (RFC 8032), 64 bytes */
     public function signed(string $secret): string
     {
-        $text = "Acre Roll, head of its records, form 1\nkept: {$this->kept->isoSecond()}\n{$this->facts()}key: ".base64_encode(sodium_crypto_sign_publickey_from_secretkey(self::key($secret)))."\n";
+        $text =
+            "Acre Roll, head of its records, form 1\nkept: {$this->kept->isoSecond()}\n{$this->facts()}key: ".
+            base64_encode(sodium_crypto_sign_publickey_from_secretkey(self::key($secret))).
+            "\n";
 
         return $text.'signature: '.base64_encode(sodium_crypto_sign_detached($text, self::key($secret)))."\n";
     }
@@ -65,17 +75,34 @@ final readonly class Head
         [, $kept, $proofs, $lastProof, $closedTo, $lastDay, $rows, $toRow, , $signature] = $found;
         $signed = substr($text, 0, (int) strrpos($text, 'signature: '));
         $bytes = (string) base64_decode($signature, true);
-        if (strlen($bytes) !== SODIUM_CRYPTO_SIGN_BYTES || ! sodium_crypto_sign_verify_detached($bytes, $signed, sodium_crypto_sign_publickey_from_secretkey(self::key($secret)))) {
+        if (
+            strlen($bytes) !== SODIUM_CRYPTO_SIGN_BYTES ||
+            ! sodium_crypto_sign_verify_detached($bytes, $signed, sodium_crypto_sign_publickey_from_secretkey(self::key($secret)))
+        ) {
             throw TitleError::notSignedByUs();
         }
         $orNone = fn (string $value): ?string => $value === 'none' ? null : $value;
 
-        return new self(Instant::of($kept), (int) $proofs, $orNone($lastProof), $orNone($closedTo), $orNone($lastDay), (int) $rows, (int) $toRow);
+        return new self(
+            Instant::of($kept),
+            (int) $proofs,
+            $orNone($lastProof),
+            $orNone($closedTo),
+            $orNone($lastDay),
+            (int) $rows,
+            (int) $toRow,
+        );
     }
 
     private function facts(): string
     {
-        return "proofs: {$this->proofs}\nlast proof: ".($this->lastProof ?? 'none')."\nlog closed to: ".($this->closedTo ?? 'none')."\nlast day: ".($this->lastDay ?? 'none')."\nrows since: {$this->rows} to row {$this->toRow}\n";
+        return "proofs: {$this->proofs}\nlast proof: ".
+            ($this->lastProof ?? 'none').
+            "\nlog closed to: ".
+            ($this->closedTo ?? 'none').
+            "\nlast day: ".
+            ($this->lastDay ?? 'none').
+            "\nrows since: {$this->rows} to row {$this->toRow}\n";
     }
 
     /** @return non-empty-string */

@@ -18,7 +18,10 @@ final readonly class LogDay
      */
     public static function of(string $day, int $rows, string $rowsSha256, ?string $previous): self
     {
-        $text = "Acre Roll, a day of the log, form 1\nday: {$day}\nrows: {$rows}\nof the rows: {$rowsSha256}\n\nprevious day: ".($previous ?? 'none')."\n";
+        $text =
+            "Acre Roll, a day of the log, form 1\nday: {$day}\nrows: {$rows}\nof the rows: {$rowsSha256}\n\nprevious day: ".
+            ($previous ?? 'none').
+            "\n";
 
         return new self($text, hash('sha256', $text));
     }

@@ -10,9 +10,13 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
-ALTER TABLE letters DROP CONSTRAINT letters_state_check;
-ALTER TABLE letters ADD CONSTRAINT letters_state_check CHECK (state IN ('waiting', 'sending', 'sent', 'refused', 'doubtful', 'returned', 'kept', 'called_off'));
-SQL);
+        DB::unprepared(
+            <<<'SQL'
+            ALTER TABLE letters DROP CONSTRAINT letters_state_check;
+            ALTER TABLE letters ADD CONSTRAINT letters_state_check CHECK (state IN ('waiting', 'sending', 'sent', 'refused', 'doubtful',
+            'returned', 'kept', 'called_off'));
+            SQL
+            ,
+        );
     }
 };

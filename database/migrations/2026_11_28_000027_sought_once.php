@@ -10,12 +10,16 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::unprepared(<<<'SQL'
-ALTER TABLE standings DROP COLUMN sought;
-ALTER TABLE standings ADD sought text GENERATED ALWAYS AS (
-    lower(ascii || CASE WHEN unicode = ascii THEN '' ELSE ' ' || unicode END || ' ' || client_name || ' ' || account_number || ' ' || registrant || ' ' || mailbox || ' ' || reference)
-) STORED;
-CREATE INDEX standings_sought ON standings USING gin (sought gin_trgm_ops);
-SQL);
+        DB::unprepared(
+            <<<'SQL'
+            ALTER TABLE standings DROP COLUMN sought;
+            ALTER TABLE standings ADD sought text GENERATED ALWAYS AS (
+                lower(ascii || CASE WHEN unicode = ascii THEN '' ELSE ' ' || unicode END || ' ' || client_name || ' ' || account_number
+                || ' ' || registrant || ' ' || mailbox || ' ' || reference)
+            ) STORED;
+            CREATE INDEX standings_sought ON standings USING gin (sought gin_trgm_ops);
+            SQL
+            ,
+        );
     }
 };

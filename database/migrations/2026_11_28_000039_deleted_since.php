@@ -11,10 +11,14 @@ return new class extends Migration
     public function up(): void
     {
         foreach (['registrations', 'watchings'] as $table) {
-            DB::unprepared(<<<SQL
-ALTER TABLE {$table} ADD deleted_since timestamptz,
-    ADD CONSTRAINT {$table}_deleted CHECK (deleted_since IS NULL OR jsonb_exists_any(statuses, ARRAY['redemptionPeriod', 'pendingRestore', 'pendingDelete']));
-SQL);
+            DB::unprepared(
+                <<<SQL
+                ALTER TABLE {$table} ADD deleted_since timestamptz,
+                    ADD CONSTRAINT {$table}_deleted CHECK (deleted_since IS NULL
+                    OR jsonb_exists_any(statuses, ARRAY['redemptionPeriod', 'pendingRestore', 'pendingDelete']));
+                SQL
+                ,
+            );
         }
     }
 };

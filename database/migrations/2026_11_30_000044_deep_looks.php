@@ -5,7 +5,9 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Every held name is looked at each day, at its registry and its name servers; the registrar's own directory is asked as well once a week. */
+/**
+ * Every held name is looked at each day, at its registry and its name servers; the registrar's own directory is asked as well once a week.
+ */
 return new class extends Migration
 {
     public function up(): void

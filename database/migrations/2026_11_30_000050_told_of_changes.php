@@ -11,6 +11,7 @@ return new class extends Migration
     public function up(): void
     {
         DB::unprepared("ALTER TABLE letters DROP CONSTRAINT letters_kind_check,
-            ADD CONSTRAINT letters_kind_check CHECK (kind IN ('morning', 'alarm', 'acceptance', 'verification', 'yearly', 'confirmation', 'invitation', 'password', 'way_in'))");
+            ADD CONSTRAINT letters_kind_check CHECK (kind IN ('morning', 'alarm', 'acceptance', 'verification', 'yearly', 'confirmation',
+            'invitation', 'password', 'way_in'))");
     }
 };

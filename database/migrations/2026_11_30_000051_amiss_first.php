@@ -14,9 +14,11 @@ return new class extends Migration
             ALTER TABLE drifts ADD since timestamptz, DROP CONSTRAINT drifts_certainty_check,
                 ADD CONSTRAINT drifts_certainty_check CHECK (certainty IN ('sure', 'split', 'stale', 'once', 'one_side'));
             ALTER TABLE standings ADD later boolean NOT NULL DEFAULT true;
-            DROP INDEX standings_next, standings_client_next, standings_registrar_next, standings_account_next, standings_phase_next, standings_suffix_next,
+            DROP INDEX standings_next, standings_client_next, standings_registrar_next, standings_account_next, standings_phase_next,
+            standings_suffix_next,
                 standings_intent_next, standings_lock_next, standings_disclosure_next, standings_ends, standings_kind_next;
-            CREATE INDEX standings_kind_next ON standings (next_kind, next_at) INCLUDE (client_id, account_id, name_id, sum, currency, later);
+            CREATE INDEX standings_kind_next ON standings (next_kind, next_at) INCLUDE (client_id, account_id, name_id, sum, currency,
+            later);
             CREATE INDEX standings_next ON standings (later, next_at, name_id);
             CREATE INDEX standings_client_next ON standings (client_id, later, next_at, name_id);
             CREATE INDEX standings_registrar_next ON standings (registrar_id, later, next_at, name_id);

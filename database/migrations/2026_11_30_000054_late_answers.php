@@ -11,7 +11,8 @@ return new class extends Migration
     public function up(): void
     {
         DB::unprepared('
-            ALTER TABLE links ADD late_on timestamptz, ADD late_says boolean, ADD late_words text CHECK (length(late_words) <= 900), ADD CHECK ((late_on IS NULL) = (late_says IS NULL));
+            ALTER TABLE links ADD late_on timestamptz, ADD late_says boolean, ADD late_words text CHECK (length(late_words) <= 900),
+            ADD CHECK ((late_on IS NULL) = (late_says IS NULL));
             CREATE INDEX links_late ON links (docket_id) WHERE late_on IS NOT NULL;
         ');
     }

@@ -10,6 +10,9 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::unprepared("DROP INDEX docket_lines_begun; CREATE INDEX docket_lines_unended ON docket_lines (name_id, docket_id) INCLUDE (state) WHERE state IN ('begun', 'prepared')");
+        DB::unprepared(
+            "DROP INDEX docket_lines_begun; CREATE INDEX docket_lines_unended ON docket_lines (name_id, docket_id) INCLUDE (state)
+                WHERE state IN ('begun', 'prepared')",
+        );
     }
 };

@@ -10,6 +10,9 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::unprepared("ALTER TABLE registrars ADD page text CHECK (length(page) <= 300 AND page LIKE 'https://%'), ADD telephone text CHECK (length(telephone) <= 60)");
+        DB::unprepared(
+            "ALTER TABLE registrars ADD page text CHECK (length(page) <= 300 AND page LIKE 'https://%'),
+                ADD telephone text CHECK (length(telephone) <= 60)",
+        );
     }
 };

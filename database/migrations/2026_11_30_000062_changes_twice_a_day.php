@@ -10,6 +10,8 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::unprepared("DROP INDEX letters_once; CREATE UNIQUE INDEX letters_once ON letters (user_id, kind, day, about) WHERE kind <> 'way_in'");
+        DB::unprepared(
+            "DROP INDEX letters_once; CREATE UNIQUE INDEX letters_once ON letters (user_id, kind, day, about) WHERE kind <> 'way_in'",
+        );
     }
 };

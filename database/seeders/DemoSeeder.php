@@ -123,7 +123,13 @@ final class DemoSeeder extends Seeder
     /** The theatre's new names wait for an answer of a mailbox that takes no letters. */
     private function verifications(): void
     {
-        Mailbox::query()->where('address', '<>', 'tickets@quayside-stage.example')->update(['verified_on' => '2024-01-15T10:00:00Z', 'verified_by' => 'registrar', 'verified_words' => 'Its registrar showed it as verified when the house began to keep this']);
+        Mailbox::query()
+            ->where('address', '<>', 'tickets@quayside-stage.example')
+            ->update([
+                'verified_on' => '2024-01-15T10:00:00Z',
+                'verified_by' => 'registrar',
+                'verified_words' => 'Its registrar showed it as verified when the house began to keep this',
+            ]);
         $this->standings->staleByRulebook(all: true);
         $this->standings->due();
         $this->ask->due();
@@ -132,14 +138,28 @@ final class DemoSeeder extends Seeder
         $this->standings->due();
     }
 
-    /** From the demo's day on Skerry takes commands by wire and Oriel by bridge, from the accounts that are the house's to act in; what began before goes on by its slip. */
+    /**
+     * From the demo's day on Skerry takes commands by wire and Oriel by bridge, from the accounts that are the house's to act in; what
+     * began before goes on by its slip.
+     */
     private function gates(): void
     {
-        Registrar::query()->where('name', 'Skerry Registrations')->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
-        Registrar::query()->where('name', 'Oriel Names')->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']);
+        Registrar::query()
+            ->where('name', 'Skerry Registrations')
+            ->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
+        Registrar::query()
+            ->where('name', 'Oriel Names')
+            ->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']);
         foreach (['40718', '52044', '7731', '7810'] as $number) {
-            $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => "the gate for account {$number}", 'value' => Outside::password($number)]);
-            $this->accounts[$number]->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($this->accounts[$number]->registrar()->sole())]);
+            $secret = Secret::query()->create([
+                'kind' => 'gate_password',
+                'about' => "the gate for account {$number}",
+                'value' => Outside::password($number),
+            ]);
+            $this->accounts[$number]->update([
+                'gate_secret_id' => $secret->id,
+                'gate_for' => GatePin::of($this->accounts[$number]->registrar()->sole()),
+            ]);
         }
     }
 
@@ -151,7 +171,12 @@ final class DemoSeeder extends Seeder
         $steward = User::query()->where('role', Role::Steward)->firstOrFail();
         foreach (Outside::watched() as [$ascii, $client, $why]) {
             $name = DomainName::of($ascii);
-            $this->watch->watch($steward, Name::query()->create(['ascii' => $name->ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()]), $this->clients[$client], $why);
+            $this->watch->watch(
+                $steward,
+                Name::query()->create(['ascii' => $name->ascii, 'unicode' => $name->unicode, 'suffix' => $name->suffix()]),
+                $this->clients[$client],
+                $why,
+            );
         }
     }
 
@@ -160,9 +185,20 @@ final class DemoSeeder extends Seeder
     {
         $owner = User::query()->where('role', Role::Owner)->firstOrFail();
         foreach (House::custodians() as [$name, $mailbox, $parts]) {
-            $custodian = Custodian::query()->create(['name' => $name, 'mailbox' => $mailbox, 'user_id' => User::query()->where('email', $mailbox)->value('id'), 'left_on' => $name === 'Petra Quill' ? Instant::of('2026-08-31') : null]);
+            $custodian = Custodian::query()->create([
+                'name' => $name,
+                'mailbox' => $mailbox,
+                'user_id' => User::query()->where('email', $mailbox)->value('id'),
+                'left_on' => $name === 'Petra Quill' ? Instant::of('2026-08-31') : null,
+            ]);
             foreach ($parts as [$account, $part, $until]) {
-                $this->custody->give($owner, $this->accounts[$account], $custodian, CustodyPart::from($part), $until === null ? null : Instant::of($until));
+                $this->custody->give(
+                    $owner,
+                    $this->accounts[$account],
+                    $custodian,
+                    CustodyPart::from($part),
+                    $until === null ? null : Instant::of($until),
+                );
             }
         }
         $this->accounts['40718']->update(['way_back' => 'Recovery codes in the grey safe, second shelf']);
@@ -177,7 +213,12 @@ final class DemoSeeder extends Seeder
         foreach (Contact::query()->with('today.mailbox')->get() as $contact) {
             [$person, $street, $town, $postcode, $country, $voice, $kind] = $told[$contact->today->called];
             $value = ContactValue::of(
-                HolderKind::from($kind), $kind === 'person' ? null : $contact->today->called, $person, Address::of($street, $town, 'North Sound', $postcode, Country::of($country)), Phone::of($voice), MailboxValue::tryOf($contact->today->mailbox?->address),
+                HolderKind::from($kind),
+                $kind === 'person' ? null : $contact->today->called,
+                $person,
+                Address::of($street, $town, 'North Sound', $postcode, Country::of($country)),
+                Phone::of($voice),
+                MailboxValue::tryOf($contact->today->mailbox?->address),
             );
             $this->contact->change($owner, $contact, $value, $contact->client_id, 1);
         }
@@ -197,20 +238,33 @@ final class DemoSeeder extends Seeder
         }
         foreach (House::prices() as [$registrar, $suffix, $action, $amount, $tax, $since]) {
             Price::query()->create([
-                'registrar_id' => $registrars[$registrar]->id, 'suffix' => $suffix, 'action' => $action, 'amount' => $amount, 'currency' => 'GBP',
-                'tax_percent' => $tax, 'span' => Span::since(Instant::of($since)),
+                'registrar_id' => $registrars[$registrar]->id,
+                'suffix' => $suffix,
+                'action' => $action,
+                'amount' => $amount,
+                'currency' => 'GBP',
+                'tax_percent' => $tax,
+                'span' => Span::since(Instant::of($since)),
             ]);
         }
         foreach (House::accounts() as $key => [$registrar, $number, $login, $mailbox, $handle, $owner, $access, $proven]) {
             $this->accounts[$key] = Account::query()->create([
-                'registrar_id' => $registrars[$registrar]->id, Identifier::Number->value => $number, Identifier::Login->value => $login,
-                Identifier::Mailbox->value => $mailbox, Identifier::Handle->value => $handle, 'owner_id' => $owner === null ? null : $this->clients[$owner]->id,
-                'access' => $access, 'proven_at' => $proven ? Instant::of('2024-01-15') : null,
+                'registrar_id' => $registrars[$registrar]->id,
+                Identifier::Number->value => $number,
+                Identifier::Login->value => $login,
+                Identifier::Mailbox->value => $mailbox,
+                Identifier::Handle->value => $handle,
+                'owner_id' => $owner === null ? null : $this->clients[$owner]->id,
+                'access' => $access,
+                'proven_at' => $proven ? Instant::of('2024-01-15') : null,
             ]);
         }
     }
 
-    /** @param  array{name: string, account: string, client: string, created: string, ends: string|null, intent: string, moved?: string, lock?: string, statuses?: list<string>, extras?: list<string>, registrant?: string, mailbox?: string}  $told */
+    /**
+     * @param  array{name: string, account: string, client: string, created: string, ends: string|null, intent: string, moved?: string,
+     *     lock?: string, statuses?: list<string>, extras?: list<string>, registrant?: string, mailbox?: string}  $told
+     */
     private function name(array $told): void
     {
         $domain = DomainName::of($told['name']);
@@ -218,20 +272,38 @@ final class DemoSeeder extends Seeder
         $client = $this->clients[$told['client']];
         $created = Instant::of($told['created']);
         $registration = Registration::query()->create([
-            'name_id' => $name->id, 'span' => Span::since($created), 'created_on' => $created, 'ends_on' => $told['ends'] === null ? null : Instant::of($told['ends']),
-            'moved_on' => isset($told['moved']) ? Instant::of($told['moved']) : null, 'statuses' => $told['statuses'] ?? [], 'lock' => $told['lock'] ?? 'unknown',
-            'intent' => $told['intent'], 'servers' => Outside::servers($told['client']), 'shown' => ['organisation'], 'disclosure' => 'redacted',
+            'name_id' => $name->id,
+            'span' => Span::since($created),
+            'created_on' => $created,
+            'ends_on' => $told['ends'] === null ? null : Instant::of($told['ends']),
+            'moved_on' => isset($told['moved']) ? Instant::of($told['moved']) : null,
+            'statuses' => $told['statuses'] ?? [],
+            'lock' => $told['lock'] ?? 'unknown',
+            'intent' => $told['intent'],
+            'servers' => Outside::servers($told['client']),
+            'shown' => ['organisation'],
+            'disclosure' => 'redacted',
             'reference' => 'R'.str_pad((string) (40_000 + $name->id * 7), 6, '0', STR_PAD_LEFT),
-            'sources' => array_fill_keys(['created', 'ends', 'lock', 'intent', 'registrant', 'mailbox'], ['from' => 'typed', 'at' => '2023-06-02']),
+            'sources' => array_fill_keys(
+                ['created', 'ends', 'lock', 'intent', 'registrant', 'mailbox'],
+                ['from' => 'typed', 'at' => '2023-06-02'],
+            ),
         ]);
         foreach ($told['extras'] ?? [] as $kind) {
             Extra::query()->create(['registration_id' => $registration->id, 'kind' => $kind]);
         }
         Holding::query()->create([
-            'name_id' => $name->id, 'registration_id' => $registration->id, 'account_id' => $this->accounts[$told['account']]->id, 'client_id' => $client->id,
+            'name_id' => $name->id,
+            'registration_id' => $registration->id,
+            'account_id' => $this->accounts[$told['account']]->id,
+            'client_id' => $client->id,
             'span' => Span::since(Instant::latest($created, Instant::of('2023-06-02'))),
         ]);
-        $this->registrants->of([$name->id => ['registrant' => $told['registrant'] ?? $client->name, 'mailbox' => $told['mailbox'] ?? $client->mailbox]], 'typed', null);
+        $this->registrants->of(
+            [$name->id => ['registrant' => $told['registrant'] ?? $client->name, 'mailbox' => $told['mailbox'] ?? $client->mailbox]],
+            'typed',
+            null,
+        );
         $this->names[$domain->ascii] = $name->id;
     }
 
@@ -242,7 +314,12 @@ final class DemoSeeder extends Seeder
         $this->handOver('2025-03-03', 'H-3115', $this->some('boatyard', 'H-2207', 4, '2025-01-20'), '2025-03-05');
         $this->handOver('2025-09-16', '52044', $this->some('choir', '40718', 4, '2025-09-16'), '2025-09-16');
         $this->handOver('2026-06-09', '51877', $this->some('foundry', '40718', 2, '2026-06-09'), '2026-06-11');
-        $this->handOver('2026-10-02', '51877', [$this->names['bell-tuning.org'], ...$this->some('foundry', '40718', 1, '2026-10-02')], null);
+        $this->handOver(
+            '2026-10-02',
+            '51877',
+            [$this->names['bell-tuning.org'], ...$this->some('foundry', '40718', 1, '2026-10-02')],
+            null,
+        );
         $this->handOver('2026-10-05', '51902', $this->some('kelp', '40718', 3, '2026-10-05'), null, prepared: true);
     }
 
@@ -250,10 +327,23 @@ final class DemoSeeder extends Seeder
     private function some(string $client, string $account, int $count, string $day): array
     {
         $ids = Name::query()
-            ->whereHas('holdings', fn ($holdings) => $holdings->where('account_id', $this->accounts[$account]->id)->where('client_id', $this->clients[$client]->id)->whereRaw('upper_inf(span)'))
-            ->whereHas('registration', fn ($registrations) => $registrations->where('ends_on', '>', '2027-02-01')->where('created_on', '<', $day))
+            ->whereHas(
+                'holdings',
+                fn ($holdings) => $holdings
+                    ->where('account_id', $this->accounts[$account]->id)
+                    ->where('client_id', $this->clients[$client]->id)
+                    ->whereRaw('upper_inf(span)'),
+            )
+            ->whereHas(
+                'registration',
+                fn ($registrations) => $registrations->where('ends_on', '>', '2027-02-01')->where('created_on', '<', $day),
+            )
             ->whereNotIn('ascii', array_map(fn (array $told): string => DomainName::of($told['name'])->ascii, Names::told()))
-            ->orderBy('id')->limit($count)->toBase()->pluck('id')->all();
+            ->orderBy('id')
+            ->limit($count)
+            ->toBase()
+            ->pluck('id')
+            ->all();
 
         return array_map(fn (mixed $id): int => is_int($id) ? $id : 0, array_values($ids));
     }

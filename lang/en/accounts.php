@@ -63,7 +63,8 @@ return [
         'none_recorded' => 'none recorded',
         'belong_together' => 'Belong together',
         'not_confirmed' => 'Not confirmed',
-        'nobody_has_confirmed_it_one' => 'Nobody has confirmed it. One mistyped character can hand a name to a stranger: ask the owner to read them out, and record the day.',
+        'nobody_has_confirmed_it_one' => 'Nobody has confirmed it. One mistyped character can hand a name to a stranger: ask the owner to '
+            .'read them out, and record the day.',
         'confirmed_on' => 'Confirmed on :proven_at',
         'valid_until' => ', valid until :good_until',
         'has_left' => 'has left',

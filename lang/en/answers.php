@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 return [
     'confirm' => [
-        'i_am_the_prior' => '{1} I am the present registrant, or act for them, and agree that the name passes to the new one on these terms:|[2,*] I am the present registrant, or act for them, and agree that the names pass to the new one on these terms:',
+        'i_am_the_prior' => '{1} I am the present registrant, or act for them, and agree that the name passes to the new one on these '
+            .'terms:|[2,*] I am the present registrant, or act for them, and agree that the names pass to the new one on these terms:',
         'nothing_changes_by' => 'The letter went to :mailbox. Nothing changes unless you agree by :day.',
         'nothing_changes' => 'The letter went to :mailbox. Nothing changes unless you agree.',
         'the_new' => 'The new registrant is :who.',
-        'asks_prior' => '{1} :house asks whether you agree to a new registrant of this domain name|[2,*] :house asks whether you agree to a new registrant of these :told domain names',
-        'asks_new' => '{1} :house asks whether you agree to become the registrant of this domain name|[2,*] :house asks whether you agree to become the registrant of these :told domain names',
+        'asks_prior' => '{1} :house asks whether you agree to a new registrant of this domain name|[2,*] :house asks whether you agree to '
+            .'a new registrant of these :told domain names',
+        'asks_new' => '{1} :house asks whether you agree to become the registrant of this domain name|[2,*] :house asks whether you agree '
+            .'to become the registrant of these :told domain names',
         'do_you_agree' => 'Do you agree?',
         'what_the_record_will_show' => 'What the record will show',
         'i_agree' => 'I agree',
@@ -29,9 +32,11 @@ return [
     'show' => [
         'decline' => '{1} Refuse the name|[2,*] Refuse the names',
         'take' => '{1} Accept the name|[2,*] Accept the names',
-        'identify' => '{1} Enter the details of your account, so that the name can’t go to a stranger.|[2,*] Enter the details of your account, so that the names can’t go to a stranger.',
+        'identify' => '{1} Enter the details of your account, so that the name can’t go to a stranger.|[2,*] Enter the details of your '
+            .'account, so that the names can’t go to a stranger.',
         'yes' => '{1} Yes, hand it to me|[2,*] Yes, hand them to me',
-        'to_account_by' => 'They go to your account :account at :registrar. This letter went to :mailbox. Nothing moves unless you agree by :day.',
+        'to_account_by' => 'They go to your account :account at :registrar. This letter went to :mailbox. Nothing moves unless you agree '
+            .'by :day.',
         'to_account' => 'They go to your account :account at :registrar. This letter went to :mailbox. Nothing moves unless you agree.',
         'about_to' => '{1} :house is about to hand a domain name to you|[2,*] :house is about to hand :told domain names to you',
         'a_name_is_being_handed_to_you' => 'A name is being handed to you',
@@ -45,9 +50,14 @@ return [
         'request_another_letter' => 'Request another letter',
     ],
     'verify' => [
-        'you_are_late' => '{1} You are the registrant of this domain name. The letter went to :mailbox. An answer was needed by :day; the name may be suspended until you answer.|[2,*] You are the registrant of :told domain names. The letter went to :mailbox. An answer was needed by :day; the names may be suspended until you answer.',
-        'you_are_by' => '{1} You are the registrant of this domain name. The letter went to :mailbox. Please answer by :day, or the name is suspended.|[2,*] You are the registrant of :told domain names. The letter went to :mailbox. Please answer by :day, or the names are suspended.',
-        'you_are' => '{1} You are the registrant of this domain name. The letter went to :mailbox.|[2,*] You are the registrant of :told domain names. The letter went to :mailbox.',
+        'you_are_late' => '{1} You are the registrant of this domain name. The letter went to :mailbox. An answer was needed by :day; the '
+            .'name may be suspended until you answer.|[2,*] You are the registrant of :told domain names. The letter went to :mailbox. An '
+            .'answer was needed by :day; the names may be suspended until you answer.',
+        'you_are_by' => '{1} You are the registrant of this domain name. The letter went to :mailbox. Please answer by :day, or the name '
+            .'is suspended.|[2,*] You are the registrant of :told domain names. The letter went to :mailbox. Please answer by :day, or '
+            .'the names are suspended.',
+        'you_are' => '{1} You are the registrant of this domain name. The letter went to :mailbox.|[2,*] You are the registrant of :told '
+            .'domain names. The letter went to :mailbox.',
         'please_confirm_your_details' => 'Please confirm your details',
         'asks_you_to_confirm_your' => ':house asks you to confirm your details',
         'on_record' => 'On record',

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 return [
     'handing' => [
-        'proof_text' => 'Its text includes the digest of the proof before it, so that no proof can be changed or removed later. SHA-256: :digest',
+        'proof_text' => 'Its text includes the digest of the proof before it, so that no proof can be changed or removed later. SHA-256: '
+            .':digest',
         'left' => '{1} One account is left to do.|[2,*] :count accounts are left to do.',
         'access_of_to' => 'Access of :from to :to',
         'hand_over_the_access_of_to' => 'Hand over the access of :from to :to',
@@ -31,7 +32,8 @@ return [
         'person_until' => ':name, until :day',
         'person_left' => ':name (has left)',
         'person' => ':name',
-        'who_can_sign_in_who_has_the' => 'Who can sign in, who has the second factor, whose card pays, and how to recover access. An account where this is not known puts its names at risk.',
+        'who_can_sign_in_who_has_the' => 'Who can sign in, who has the second factor, whose card pays, and how to recover access. An '
+            .'account where this is not known puts its names at risk.',
         'what_stops_if_they_leave' => 'What stops if they leave?',
         'has_access_to_one_account' => 'has access to one account',
         'has_access_to_accounts' => 'has access to :id accounts',
@@ -63,7 +65,8 @@ return [
         'request_a_new_password_at_the' => 'Request a new password at the login mailbox',
         'pass_the_second_factor' => 'Pass the second factor',
         'once_inside' => 'Once inside',
-        'add_a_second_person_who_can' => 'add a second person who can sign in, another login mailbox and new recovery codes, and record them at the account.',
+        'add_a_second_person_who_can' => 'add a second person who can sign in, another login mailbox and new recovery codes, and record '
+            .'them at the account.',
     ],
     'show' => [
         'closed' => 'started on :day, closed on :end',
@@ -72,7 +75,8 @@ return [
         'open_slip' => 'Open the slip',
         'being_handed' => 'All of it is being handed over to :to.',
         'stops_names' => '{0} No names are held there.|{1} One name is held there.|[2,*] :told names are held there.',
-        'stops' => '{1} For one account they alone have something that is needed.|[2,*] For :count accounts they alone have something that is needed.',
+        'stops' => '{1} For one account they alone have something that is needed.|[2,*] For :count accounts they alone have something '
+            .'that is needed.',
         'if_leaves' => 'If :custodian leaves',
         'what_stops_working_if_leaves' => 'What stops working if :custodian leaves?',
         'nothing_no_account_access_is' => 'Nothing: no account access is recorded for them.',

@@ -23,16 +23,19 @@ return [
         'title' => 'Change the intent',
         'headline' => '{1} Set one name to “:intent”|[0,*] Set :names names to “:intent”',
         'one_line' => 'intent: :intent',
-        'explained' => 'What we intend to do at the end of the term, in our record. What each registrar does automatically is set on its own page.',
+        'explained' => 'What we intend to do at the end of the term, in our record. What each registrar does automatically is set on its '
+            .'own page.',
         'after' => 'Takes effect at once. Nobody outside is asked. You can undo it until somebody changes it again.',
     ],
     'record_renewal' => [
         'title' => 'Record a renewal',
         'headline' => '{1} Record the renewal of one name, :years|[0,*] Record the renewal of :names names, :years',
         'one_line' => 'renewed :years',
-        'for' => 'Renewed for', 'years' => '{1} for one year|[2,*] for :count years',
+        'for' => 'Renewed for',
+        'years' => '{1} for one year|[2,*] for :count years',
         'explained' => 'For names that were renewed at their registrar: records their new expiry here. Nothing is renewed or paid.',
-        'after' => 'Takes effect at once. You can undo it until somebody changes the expiry again. If the registry disagrees, the next check shows it.',
+        'after' => 'Takes effect at once. You can undo it until somebody changes the expiry again. If the registry disagrees, the next '
+            .'check shows it.',
     ],
     'change_words' => [
         'title' => 'Change words',
@@ -46,7 +49,8 @@ return [
         'headline' => '{1} Remove one name from our record|[0,*] Remove :names names from our record',
         'one_line' => 'no longer ours: :because; :then',
         'then' => ['watch' => 'stays on the Roll, only watched', 'end' => 'leaves the Roll; its history stays'],
-        'explained' => 'For names that were transferred away, deleted or given up. Nothing changes at the registrar: a name still in one of our accounts keeps its cost and its expiry.',
+        'explained' => 'For names that were transferred away, deleted or given up. Nothing changes at the registrar: a name still in one '
+            .'of our accounts keeps its cost and its expiry.',
         'after' => 'Takes effect at once and can’t be undone. A name that comes back can be added again, with its history.',
     ],
     'change_lock' => [
@@ -55,7 +59,8 @@ return [
         'one_line' => ':change',
         'to' => ['on' => 'Set the lock', 'off' => 'Lift the lock'],
         'differs' => ':here here, :there at the registry',
-        'explained' => 'The transfer lock prevents a transfer to another registrar. An order is sent where the registrar takes commands; elsewhere a slip says what to do.',
+        'explained' => 'The transfer lock prevents a transfer to another registrar. An order is sent where the registrar takes commands; '
+            .'elsewhere a slip says what to do.',
         'after' => 'It is done when the registrar confirms it. To reverse it, start another docket.',
     ],
     'change_auto_renew' => [
@@ -63,43 +68,66 @@ return [
         'headline' => '{1} :change: one name|[0,*] :change: :names names',
         'one_line' => ':change',
         'to' => ['on' => 'Turn on auto-renew', 'off' => 'Turn off auto-renew'],
-        'explained' => 'What the registrar does at the end of the term, and our intent with it. An order is sent where the registrar takes commands; elsewhere a slip says what to do.',
+        'explained' => 'What the registrar does at the end of the term, and our intent with it. An order is sent where the registrar '
+            .'takes commands; elsewhere a slip says what to do.',
         'after' => 'It is done when the registrar confirms it. Nothing is paid.',
     ],
     'change_registrant' => [
         'title' => 'Change the registrant',
         'headline' => '{1} Make :who the registrant of one name|[0,*] Make :who the registrant of :names names',
-        'headline_correct' => '{1} Tell the registrar of one name what :who is today|[0,*] Tell the registrars of :names names what :who is today',
-        'one_line' => 'new registrant: :who', 'said_yes' => '; :who agreed on :on', 'as_agent' => '; we agreed as designated agent of :whose',
-        'explained' => 'A new legal holder. Before anything is done you see, for each name, what the change starts and who must confirm it. The present registrant stays in the history.',
-        'explained_correct' => 'The registrant stays the same, but their registrars have older data. If the name, organisation or mailbox changed, the rules may require confirmation; anything else is simply sent.',
-        'after' => 'Whoever must confirm is asked by letter first; then it is done at the registrar. You can’t undo it: to go back, change the registrant again.',
-        'agent' => ['nobody' => 'nobody: those who must agree are asked by letter', 'prior' => 'the present registrant', 'new' => 'the new registrant', 'both' => 'both'],
-        'not_known' => 'not known', 'no_mailbox' => 'no mailbox', 'nothing' => 'not known',
+        'headline_correct' => '{1} Tell the registrar of one name what :who is today|[0,*] Tell the registrars of :names names what :who '
+            .'is today',
+        'one_line' => 'new registrant: :who',
+        'said_yes' => '; :who agreed on :on',
+        'as_agent' => '; we agreed as designated agent of :whose',
+        'explained' => 'A new legal holder. Before anything is done you see, for each name, what the change starts and who must confirm '
+            .'it. The present registrant stays in the history.',
+        'explained_correct' => 'The registrant stays the same, but their registrars have older data. If the name, organisation or mailbox '
+            .'changed, the rules may require confirmation; anything else is simply sent.',
+        'after' => 'Whoever must confirm is asked by letter first; then it is done at the registrar. You can’t undo it: to go back, '
+            .'change the registrant again.',
+        'agent' => [
+            'nobody' => 'nobody: those who must agree are asked by letter',
+            'prior' => 'the present registrant',
+            'new' => 'the new registrant',
+            'both' => 'both',
+        ],
+        'not_known' => 'not known',
+        'no_mailbox' => 'no mailbox',
+        'nothing' => 'not known',
     ],
     'change_disclosure' => [
         'title' => 'Change disclosure',
         'headline' => '{1} One name: show “:pattern”|[0,*] :names names: show “:pattern”',
         'one_line' => 'disclosure: :pattern',
-        'explained' => 'Which registrant fields the public record shows, as far as suffix and registrar allow. Showing more than today needs the registrant’s consent.',
-        'after' => 'It is done when the registrar confirms it. Directories show it within minutes or a few days, and the docket says when. To reverse it, start another docket.',
-        'not_known' => 'not known', 'slip_shown' => 'show', 'slip_hidden' => 'withhold',
+        'explained' => 'Which registrant fields the public record shows, as far as suffix and registrar allow. Showing more than today '
+            .'needs the registrant’s consent.',
+        'after' => 'It is done when the registrar confirms it. Directories show it within minutes or a few days, and the docket says '
+            .'when. To reverse it, start another docket.',
+        'not_known' => 'not known',
+        'slip_shown' => 'show',
+        'slip_hidden' => 'withhold',
     ],
     'put_servers_back' => [
         'title' => 'Restore our name servers',
         'headline' => '{1} Restore the name servers of one name|[0,*] Restore the name servers of :names names',
         'one_line' => 'our name servers restored',
-        'explained' => 'For names whose name servers at the registry differ from our record. An order is sent where the registrar takes commands; elsewhere a slip says which servers each name gets.',
-        'after' => 'It is done when the registrar confirms it. Cached answers expire within the registry’s TTL, up to two days. Whoever changed the servers may do it again: change the account’s password first.',
+        'explained' => 'For names whose name servers at the registry differ from our record. An order is sent where the registrar takes '
+            .'commands; elsewhere a slip says which servers each name gets.',
+        'after' => 'It is done when the registrar confirms it. Cached answers expire within the registry’s TTL, up to two days. Whoever '
+            .'changed the servers may do it again: change the account’s password first.',
         'of' => 'name servers of :names',
     ],
     'ask_code' => [
         'title' => 'Request auth codes',
         'headline' => '{1} Request the auth code of one name|[0,*] Request the auth codes of :names names',
         'one_line' => 'request the auth code',
-        'explained' => 'Anyone with its auth code can transfer a name to another registrar. The code is stored encrypted, and shown on the folio after you enter your password. An order is sent where the registrar takes commands; elsewhere a slip says what to do, and you enter the code on the folio.',
+        'explained' => 'Anyone with its auth code can transfer a name to another registrar. The code is stored encrypted, and shown on '
+            .'the folio after you enter your password. An order is sent where the registrar takes commands; elsewhere a slip says what to '
+            .'do, and you enter the code on the folio.',
         'after' => 'It is done when the registrar has sent the code. The name itself does not change.',
-        'before' => 'known to the registrar', 'then' => 'sent to us, and stored encrypted',
+        'before' => 'known to the registrar',
+        'then' => 'sent to us, and stored encrypted',
     ],
     'take_observed' => [
         'title' => 'Update our record',
@@ -112,21 +140,31 @@ return [
         'title' => 'Keep ours',
         'headline' => '{1} Keep our record of one name: :because|[0,*] Keep our record of :names names: :because',
         'one_line' => 'our record kept: :because',
-        'explained' => 'The Roll and the registry stay different, with your reason on record. If the registry changes again, the difference is reported again.',
+        'explained' => 'The Roll and the registry stay different, with your reason on record. If the registry changes again, the '
+            .'difference is reported again.',
         'after' => 'Takes effect at once. You can undo it.',
     ],
     'take_back' => [
         'title' => 'Undo',
         'headline' => '{1} Undo docket :docket for one name|[0,*] Undo docket :docket for :names names',
         'one_line' => 'undo docket :docket',
-        'explained' => 'Reverses what the docket changed in our record. A name that somebody has changed since keeps that change. For work done at a registrar, this only corrects lines marked by mistake: no order is sent.',
+        'explained' => 'Reverses what the docket changed in our record. A name that somebody has changed since keeps that change. For '
+            .'work done at a registrar, this only corrects lines marked by mistake: no order is sent.',
         'after' => 'Takes effect at once. Both dockets keep their proofs.',
     ],
     // What stands in the way of a group of names, after “12 can’t:”. A finding without a word here says its own sentence.
     'in_the_way' => [
-        'registrant' => ['new_has_no_mailbox' => 'the new registrant has no mailbox', 'while_moving' => 'a movement is under way', 'prior_not_reached' => 'the present registrant can’t be reached by letter', 'no_agreement' => 'it is not said what is agreed to', 'no_authority' => 'the authority is not stated'],
+        'registrant' => [
+            'new_has_no_mailbox' => 'the new registrant has no mailbox',
+            'while_moving' => 'a movement is under way',
+            'prior_not_reached' => 'the present registrant can’t be reached by letter',
+            'no_agreement' => 'it is not said what is agreed to',
+            'no_authority' => 'the authority is not stated',
+        ],
         'disclosure' => [
-            'no_choice' => 'their suffix allows no choice', 'needs_consent' => 'their registrant must agree first', 'nobody_to_show' => 'their registrant is not known',
+            'no_choice' => 'their suffix allows no choice',
+            'needs_consent' => 'their registrant must agree first',
+            'nobody_to_show' => 'their registrant is not known',
         ],
         'books' => [
             'already_so' => 'already so',
@@ -157,7 +195,8 @@ return [
     ],
     'errors' => [
         'nothing_can_go' => 'None of these names can be processed now, so nothing was done. The table gives the reason for each.',
-        'shown_has_changed' => 'Something has changed since this page was loaded: it would now do more than it showed. Nothing was done. Check the page and try again.',
+        'shown_has_changed' => 'Something has changed since this page was loaded: it would now do more than it showed. Nothing was done. '
+            .'Check the page and try again.',
         'not_prepared' => 'Somebody has settled or cancelled this docket in the meantime. Nothing was done twice.',
         'not_yet' => ':date is in the future. Enter the day on which it was done.',
         'before_settled' => 'Enter a day from :settled onwards: on :date this docket was not settled yet.',
@@ -166,9 +205,11 @@ return [
         'no_reason' => 'Enter why it was refused; the proof will include it.',
         'nobody_chosen' => 'Choose the receiving account first.',
         'nobody_to_ask' => 'No answer is due any more, or the receiving account has no mailbox. No letter was sent.',
-        'names_another' => 'These are not the details of the receiving account. Nothing was changed. Check how the registrar identifies your account, and try again.',
+        'names_another' => 'These are not the details of the receiving account. Nothing was changed. Check how the registrar identifies '
+            .'your account, and try again.',
         'nobody_meant' => 'No contact or more than one matches, or the authority is missing: nothing was started',
-        'side_said_no' => ':who refused', 'not_confirmed' => 'A confirmation is still missing, so it can’t have been done',
+        'side_said_no' => ':who refused',
+        'not_confirmed' => 'A confirmation is still missing, so it can’t have been done',
         'receiver_refused' => 'The receiver refused the handover',
         'nothing_ticked' => 'Select at least one name first.',
         'no_terms' => 'Choose first what should change.',
@@ -199,7 +240,8 @@ return [
             'withheld_by_choice' => 'withheld by choice',
             'redacted_by_rule' => 'redacted by rule',
             'a_privacy_services_data' => 'a privacy service’s data',
-            'only_the_first_two_are_a' => 'Only the first two are a choice, where suffix and registrar allow it. Directories show a change within minutes or a few days.',
+            'only_the_first_two_are_a' => 'Only the first two are a choice, where suffix and registrar allow it. Directories show a '
+                .'change within minutes or a few days.',
         ],
     ],
     'show' => [
@@ -261,10 +303,12 @@ return [
         ],
         'registrant' => [
             'the_new_registrant' => 'The new registrant',
-            'the_number_the_mailbox_or_the' => 'The number, the mailbox or the name of a contact. If it is missing, add it under People first',
+            'the_number_the_mailbox_or_the' => 'The number, the mailbox or the name of a contact. If it is missing, add it under People '
+                .'first',
             'no_contact_or_more_than_one' => 'No contact, or more than one, matches. Enter its number, which is on its page.',
             'what_was_agreed_to_and_when' => 'What was agreed to, and when',
-            'the_name_and_date_of_the' => 'The name and date of the registrar’s text; stored with the docket. A mere correction needs no agreement',
+            'the_name_and_date_of_the' => 'The name and date of the registrar’s text; stored with the docket. A mere correction needs no '
+                .'agreement',
             'we_confirm_on_behalf_of' => 'We confirm on behalf of',
             'as_designated_agent_if_they' => 'As designated agent, if they have authorised us',
             'authority' => 'Authority',

@@ -3,7 +3,11 @@
 declare(strict_types=1);
 
 return [
-    'undo' => 'Undo it', 'wrong_tick' => 'Correct a mistake', 'not_done' => 'Not done after all', 'tick_back' => 'A line marked by mistake can be corrected here, by a docket of its own.', 'tick_stays' => 'You can’t undo this: a correction is a new docket.',
+    'undo' => 'Undo it',
+    'wrong_tick' => 'Correct a mistake',
+    'not_done' => 'Not done after all',
+    'tick_back' => 'A line marked by mistake can be corrected here, by a docket of its own.',
+    'tick_stays' => 'You can’t undo this: a correction is a new docket.',
     'in_order' => 'Follow the numbers in order, across both sides.',
     'since' => 'Since it was prepared:',
     'ending' => 'The names are being updated one after the other; this page shows the progress.',
@@ -15,13 +19,20 @@ return [
     'to_tell' => '{1} One order is still to be sent to its registrar.|[2,*] :count orders are still to be sent to their registrars.',
     // What a registrar writes by itself after a step of a slip.
     'letter' => [
-        'change' => ':registrar then asks whether they agree, by letters of its own, to', 'change_from' => ':registrar then asks whether they agree, by letters of its own from :from, to', 'change_settles' => 'the last answer settles the change; no other letter does',
-        'verify' => ':registrar then asks whether the mailbox is read, by a letter of its own to', 'verify_from' => ':registrar then asks whether the mailbox is read, by a letter of its own from :from to', 'verify_settles' => 'following the link in that one settles the verification; our letters don’t',
+        'change' => ':registrar then asks whether they agree, by letters of its own, to',
+        'change_from' => ':registrar then asks whether they agree, by letters of its own from :from, to',
+        'change_settles' => 'the last answer settles the change; no other letter does',
+        'verify' => ':registrar then asks whether the mailbox is read, by a letter of its own to',
+        'verify_from' => ':registrar then asks whether the mailbox is read, by a letter of its own from :from to',
+        'verify_settles' => 'following the link in that one settles the verification; our letters don’t',
     ],
     'ticked' => [
-        'done' => '{0} Nothing was marked: somebody else had settled these lines already.|{1} One name is marked as done, and its holding has changed.|[2,*] :count names are marked as done, and their holdings have changed.',
-        'refused' => '{0} Nothing was changed: somebody else had settled these lines already.|{1} One name is marked as refused.|[2,*] :count names are marked as refused.',
-        'told_already' => '{1} One stays open: the order was already sent, and its registrar will report the result.|[2,*] :count stay open: the orders were already sent, and their registrars will report the results.',
+        'done' => '{0} Nothing was marked: somebody else had settled these lines already.|{1} One name is marked as done, and its holding '
+            .'has changed.|[2,*] :count names are marked as done, and their holdings have changed.',
+        'refused' => '{0} Nothing was changed: somebody else had settled these lines already.|{1} One name is marked as refused.|[2,*] '
+            .':count names are marked as refused.',
+        'told_already' => '{1} One stays open: the order was already sent, and its registrar will report the result.|[2,*] :count stay '
+            .'open: the orders were already sent, and their registrars will report the results.',
         'called_off' => '{0} Nothing was left to cancel.|{1} One name is cancelled.|[2,*] :count names are cancelled.',
     ],
     'index' => [
@@ -45,7 +56,8 @@ return [
         'refused' => ':refused refused',
     ],
     'proof' => [
-        'verify' => 'Anyone can verify it: :download and run :command. The text includes the digest of the proof before it, so that no proof can be changed or removed without all later ones showing it.',
+        'verify' => 'Anyone can verify it: :download and run :command. The text includes the digest of the proof before it, so that no '
+            .'proof can be changed or removed without all later ones showing it.',
         'download' => 'download the text',
         'handed_over_on' => 'handed over on :day',
         'done_on' => 'done on :day',
@@ -91,7 +103,8 @@ return [
         'slip' => 'slip',
         'try_again' => '{1} Try the failed one again|[2,*] Try the failed :told again',
         'closed_on' => 'Closed on :day: :done of :meant done.',
-        'waiting_late' => '{1} One name is waiting for an answer that was due by :day.|[2,*] :told names are waiting for an answer that was due by :day.',
+        'waiting_late' => '{1} One name is waiting for an answer that was due by :day.|[2,*] :told names are waiting for an answer that '
+            .'was due by :day.',
         'waiting_by' => '{1} One name is waiting for an answer by :day.|[2,*] :told names are waiting for an answer by :day.',
         'waiting' => '{1} One name is waiting for an answer.|[2,*] :told names are waiting for an answer.',
         'on_slip' => '{1} One name is on the slip.|[2,*] :told names are on the slip.',

@@ -12,10 +12,15 @@ return [
     'charge_unpriced' => 'charged :at',
     'charge' => 'charged :at, :sum',
     'last' => 'last day to keep it, :at',
-    'answer' => 'answer by :by', 'no_answer' => 'no answer by :by',
+    'answer' => 'answer by :by',
+    'no_answer' => 'no answer by :by',
     'verify' => 'verify by :by',
     'handed' => 'to :account',
-    'hold_short' => ['registered' => 'new: no transfer before :until', 'moved' => 'no transfer before :until', 'registrant_changed' => 'no transfer before :until'],
+    'hold_short' => [
+        'registered' => 'new: no transfer before :until',
+        'moved' => 'no transfer before :until',
+        'registrant_changed' => 'no transfer before :until',
+    ],
     'hold' => [
         'registered' => 'newly registered: can’t be transferred before :until',
         'moved' => 'transferred recently: can’t be transferred again before :until',

@@ -17,11 +17,13 @@ return [
     ],
     '413' => [
         'too_large' => 'Too large',
-        'the_upload_is_too_large_and' => 'The upload is too large, and none of it was stored. Save the list as CSV without pictures or other sheets, and import it again.',
+        'the_upload_is_too_large_and' => 'The upload is too large, and none of it was stored. Save the list as CSV without pictures or '
+            .'other sheets, and import it again.',
     ],
     '419' => [
         'this_page_has_expired' => 'This page has expired',
-        'it_was_open_too_long_or_you' => 'It was open too long, or you have signed out since. Nothing was done. Go back, reload the page and try again.',
+        'it_was_open_too_long_or_you' => 'It was open too long, or you have signed out since. Nothing was done. Go back, reload the page '
+            .'and try again.',
     ],
     '422' => [
         'not_understood' => 'Not understood',
@@ -42,7 +44,8 @@ return [
     'outage' => [
         'temporarily_unavailable_acre' => 'Temporarily unavailable · Acre Roll',
         'temporarily_unavailable' => 'Temporarily unavailable',
-        'the_database_does_not_answer' => 'The database does not answer, or its disk is full. Nothing that was saved is lost, and work in progress resumes when the database is back.',
+        'the_database_does_not_answer' => 'The database does not answer, or its disk is full. Nothing that was saved is lost, and work in '
+            .'progress resumes when the database is back.',
         'this_page_retries_every_five' => 'This page retries every five seconds.',
         'what_you_just_sent_was_not' => 'What you just sent was not saved. Go back and send it again when other pages work.',
     ],

@@ -17,7 +17,8 @@ return [
         'presumed_renewed' => 'Its term ended on :ended; if auto-renew worked, it runs until :until, but that is not confirmed',
         'renewed_outside' => 'Its term ended on :ended according to our record; the registry says that it runs until :until',
         'late_plain' => 'Late: it renews at the normal price before :until, and can be renewed until :last',
-        'late_still_ok' => 'It ended on :ended and should be suspended or deleted by now, but its registry still calls it active: renew it today',
+        'late_still_ok' => 'It ended on :ended and should be suspended or deleted by now, but its registry still calls it active: renew '
+            .'it today',
         'late_dear' => 'Late: it can be renewed until :until, with a late fee if its registrar has one; the last day to keep it is :last',
         'suspended' => 'Suspended: it can be renewed until :until; the last day to keep it is :last',
         'redemption' => 'Deleted: it can be restored until :until, then it is lost',
@@ -52,7 +53,8 @@ return [
         'too_far_ahead' => 'It would end on :until, and its registry sells no more than :years years ahead',
         'may_be_charged' => 'Its renewal was due on :at and may already be paid',
         'still_begun' => 'It is in docket :docket, which is under way: settle that first',
-        'not_seen_gone' => 'No directory says that it is gone: it may still be in account :account, and nobody would be warned before it expires',
+        'not_seen_gone' => 'No directory says that it is gone: it may still be in account :account, and nobody would be warned before it '
+            .'expires',
         'only_watched' => 'It is only watched: registered elsewhere, in none of our accounts',
         'nothing_seen' => 'There is nothing from the registry to update',
         'seen_unsurely' => 'What the registry said is old, or the sources disagree',
@@ -94,7 +96,8 @@ return [
         'new_has_no_mailbox' => ':who has no mailbox, so they can’t confirm',
         'new_lacks' => 'Registrars will ask for missing data of :who: :what',
         'wire_wants_place' => ':registrar takes orders by wire, which need the registrant’s town and country: add them for :who',
-        'prior_not_reached' => 'The present registrant must confirm, and can’t be reached by letter: :prior. Add their mailbox, or act as their designated agent',
+        'prior_not_reached' => 'The present registrant must confirm, and can’t be reached by letter: :prior. Add their mailbox, or act as '
+            .'their designated agent',
         'no_agreement' => 'Enter what is agreed to: the name and date of the registrar’s text',
         'no_authority' => 'Under .:suffix we ask nobody by letter: enter on whose authority it is done',
         'agent_confirms' => 'We confirm as designated agent of :whose, on the authority stored with the docket',
@@ -102,7 +105,8 @@ return [
         'new_confirms' => ':new is asked by letter and must confirm by :by; nothing changes before',
         'prior_confirms' => ':prior is asked by letter and must confirm by :by; nothing changes before',
         'registry_confirms' => 'Under .:suffix the registry does it, on its own form and often for a fee',
-        'starts_hold' => 'It can’t be transferred before :until: if it needs a transfer, do that first. The public record does not show this hold',
+        'starts_hold' => 'It can’t be transferred before :until: if it needs a transfer, do that first. The public record does not show '
+            .'this hold',
         'hold_declinable' => ':registrar lets you decline the hold until :until: decline it beforehand, or transfer first',
         'starts_verification' => ':mailbox must be verified by :by, or the name is suspended',
         'correction' => 'The registrant stays the same: only the registrar’s data is corrected, and nobody needs to confirm',
@@ -114,10 +118,13 @@ return [
         'always_shown' => 'Under .:suffix :fields are always public',
         'never_shown' => 'Under .:suffix :fields are never public',
         'coarser_step' => ':registrar offers levels only; the nearest that shows no more is used: :fields',
-        'privacy_ends' => 'Its privacy service ends on :until; then the public record shows what suffix and registrar disclose of its registrant',
-        'privacy_over' => 'Its privacy service ended on :ended; the public record shows what suffix and registrar disclose of its registrant',
+        'privacy_ends' => 'Its privacy service ends on :until; then the public record shows what suffix and registrar disclose of its '
+            .'registrant',
+        'privacy_over' => 'Its privacy service ended on :ended; the public record shows what suffix and registrar disclose of its '
+            .'registrant',
         'privacy_stands_in' => 'A privacy service’s data is shown instead of the registrant’s; this applies when the service ends',
-        'move_mailed_through' => 'A transfer letter goes to the mailbox in the record, which is a privacy service’s, and may not be passed on. End the service before a transfer',
+        'move_mailed_through' => 'A transfer letter goes to the mailbox in the record, which is a privacy service’s, and may not be '
+            .'passed on. End the service before a transfer',
         'business_hidden' => ':who is an organisation that has been public so far; a business often has good reason to stay so',
         'nobody_to_show' => 'Its registrant is not known, so we can’t say what would be shown',
         'holder_kind_unknown' => 'It is not known whether :who is an organisation or a person, so the stricter rule is assumed',
@@ -129,8 +136,10 @@ return [
         'already_there' => 'It is already in account :account',
         'no_access' => 'We have no access to account :account',
         'receiver_lacks' => ':registrar identifies a receiver by its :identifier, which is not recorded',
-        'receiver_unproven' => 'Nobody has confirmed yet that the receiver’s identifiers belong together; :registrar asks for both and compares them',
-        'receiver_unproven_alone' => ':registrar asks for this one identifier only: one typing mistake would give the name to a stranger, and nobody has confirmed it',
+        'receiver_unproven' => 'Nobody has confirmed yet that the receiver’s identifiers belong together; :registrar asks for both and '
+            .'compares them',
+        'receiver_unproven_alone' => ':registrar asks for this one identifier only: one typing mistake would give the name to a stranger, '
+            .'and nobody has confirmed it',
         'receiver_is_asked' => 'The receiver is first asked by letter to :mailbox; nothing moves before they answer',
         'past_end' => 'Its term ended on :ended: renew first',
         'in_redemption' => 'Deleted: restore it first, by :until',

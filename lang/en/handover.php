@@ -52,7 +52,8 @@ return [
         'the_of_each_name_as_now' => 'the :served of each name, as now',
         'leave_unchanged' => 'Leave unchanged',
         'is_this_the_right_account' => 'Is this the right account?',
-        'choose_the_receiving_account' => 'Choose the receiving account. It is then shown in full, so that a typing mistake cannot hand a name to a stranger.',
+        'choose_the_receiving_account' => 'Choose the receiving account. It is then shown in full, so that a typing mistake cannot hand a '
+            .'name to a stranger.',
         'not_recorded' => '(not recorded)',
         'confirmed_to_belong_together' => 'confirmed to belong together on :proven_at',
         'not_confirmed_to_belong' => 'not confirmed to belong together',

@@ -16,7 +16,8 @@ return [
         'disclosure_pattern_for_new' => 'Disclosure pattern for new names',
         'unless_their_has_a_pattern_of' => 'Unless their :served has a pattern of its own',
         'second_person_needed_above' => 'Second person needed above',
-        'number_of_names_above_it' => 'Number of names: above it, somebody other than the preparer must settle a deed. 0: always. Empty: never',
+        'number_of_names_above_it' => 'Number of names: above it, somebody other than the preparer must settle a deed. 0: always. Empty: '
+            .'never',
         'letterhead' => 'Letterhead',
         'printed_at_the_top_of_sheets' => 'Printed at the top of sheets for a :served, and of proofs',
     ],

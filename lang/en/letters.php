@@ -9,52 +9,100 @@ return [
     'text' => [
         'acceptance' => [
             'subject' => '{A domain name is|:count domain names are} being handed to your account at :registrar',
-            'body' => "Hello,\n\n:house is about to hand {this domain name|these :count domain names} to your account at :registrar:\n\n:names\n\nNothing moves unless you agree. Please read and answer here by :by:\n\n:link\n\nYou will be asked for the details of your account there (:needed), so that {the name|the names} can’t go to a stranger. The link works once and is for you alone; please don’t pass it on.\n\nIf you did not expect this, refuse there, or do nothing: then nothing happens.\n\n:house",
+            'body' => "Hello,\n\n:house is about to hand {this domain name|these :count domain names} to your account at "
+                .":registrar:\n\n:names\n\nNothing moves unless you agree. Please read and answer here by :by:\n\n:link\n\nYou will be "
+                .'asked for the details of your account there (:needed), so that {the name|the names} can’t go to a stranger. The link '
+                ."works once and is for you alone; please don’t pass it on.\n\nIf you did not expect this, refuse there, or do nothing: "
+                ."then nothing happens.\n\n:house",
         ],
         'confirmation_prior' => [
             'subject' => 'Do you agree to a new registrant of {:name|:count domain names}?',
-            'body' => "You are the registrant of {this domain name|these domain names}, which :house looks after:\n\n:names\n\n{It is|They are} about to get a new registrant. This needs your agreement: please see who it is, and answer here by :by:\n\n:link\n\nNothing changes unless you agree. If you did not expect this, refuse there, or do nothing: then you remain the registrant. There is nothing to pay.\n\nIf you don’t know what this is about, ask :house.",
+            'body' => "You are the registrant of {this domain name|these domain names}, which :house looks after:\n\n:names\n\n{It "
+                .'is|They are} about to get a new registrant. This needs your agreement: please see who it is, and answer here by '
+                .":by:\n\n:link\n\nNothing changes unless you agree. If you did not expect this, refuse there, or do nothing: then you "
+                ."remain the registrant. There is nothing to pay.\n\nIf you don’t know what this is about, ask :house.",
         ],
         'confirmation_new' => [
             'subject' => 'Do you agree to become the registrant of {:name|:count domain names}?',
-            'body' => "You are about to become the registrant of {this domain name|these domain names}, which :house looks after:\n\n:names\n\nThis needs your agreement. Please see what the record will show and what you agree to, and answer here by :by:\n\n:link\n\nNothing changes unless you agree, and there is nothing to pay. Your answer also verifies this mailbox, as the rules for many names require.\n\nIf you don’t know what this is about, ask :house.",
+            'body' => 'You are about to become the registrant of {this domain name|these domain names}, which :house looks '
+                ."after:\n\n:names\n\nThis needs your agreement. Please see what the record will show and what you agree to, and answer "
+                ."here by :by:\n\n:link\n\nNothing changes unless you agree, and there is nothing to pay. Your answer also verifies this "
+                ."mailbox, as the rules for many names require.\n\nIf you don’t know what this is about, ask :house.",
         ],
         'verification_first' => [
             'subject' => 'Please confirm your details for {:name|:count domain names}',
-            'body' => ":house looks after {this domain name|these domain names} for you:\n\n:names\n\nThe rules for such names require their registrant to confirm that this mailbox is read. Please check your details and tell us whether they are right. {It takes a minute|One answer is enough for all of them}, and there is nothing to pay:\n\n:link\n\nPlease do so by :by. Without an answer {the name is|the names are} suspended: {its|their} web pages and e-mail stop working until you confirm.\n\nIf you don’t know what this is about, ask :house, or whoever looks after your web pages.",
+            'body' => ":house looks after {this domain name|these domain names} for you:\n\n:names\n\nThe rules for such names require "
+                .'their registrant to confirm that this mailbox is read. Please check your details and tell us whether they are right. '
+                ."{It takes a minute|One answer is enough for all of them}, and there is nothing to pay:\n\n:link\n\nPlease do so by :by. "
+                .'Without an answer {the name is|the names are} suspended: {its|their} web pages and e-mail stop working until you '
+                ."confirm.\n\nIf you don’t know what this is about, ask :house, or whoever looks after your web pages.",
         ],
         'verification_reminder' => [
             'subject' => 'Please confirm by :by: your details for {a domain name|:count domain names}',
-            'body' => ":house looks after {this domain name|these domain names} for you, and nobody has confirmed your details yet:\n\n:names\n\nThe rules for such names require their registrant to confirm that this mailbox is read. Please check your details and tell us whether they are right. {It takes a minute|One answer is enough for all of them}, and there is nothing to pay:\n\n:link\n\nPlease do so by :by. Without an answer {the name is|the names are} suspended: {its|their} web pages and e-mail stop working until you confirm.\n\nIf you don’t know what this is about, ask :house, or whoever looks after your web pages.",
+            'body' => ':house looks after {this domain name|these domain names} for you, and nobody has confirmed your details '
+                ."yet:\n\n:names\n\nThe rules for such names require their registrant to confirm that this mailbox is read. Please check "
+                .'your details and tell us whether they are right. {It takes a minute|One answer is enough for all of them}, and there is '
+                ."nothing to pay:\n\n:link\n\nPlease do so by :by. Without an answer {the name is|the names are} suspended: {its|their} "
+                ."web pages and e-mail stop working until you confirm.\n\nIf you don’t know what this is about, ask :house, or whoever "
+                .'looks after your web pages.',
         ],
         'yearly' => [
             'subject' => 'Your yearly reminder: the record of your domain {name|names}',
-            'body' => "Once a year, registrants of domain names are sent the data on record. This is yours for :year:\n\n:records\n\nIf it is right, you need not do anything. If something is wrong, please write to :house: wrong data can cost you a name.",
+            'body' => "Once a year, registrants of domain names are sent the data on record. This is yours for :year:\n\n:records\n\nIf "
+                .'it is right, you need not do anything. If something is wrong, please write to :house: wrong data can cost you a name.',
         ],
     ],
     'title' => [
-        'acceptance' => 'Asks a receiver to accept names', 'confirmation_prior' => 'Asks the present registrant to agree', 'confirmation_new' => 'Asks the new registrant to agree',
-        'verification_first' => 'Verification: first letter', 'verification_reminder' => 'Verification: reminder', 'yearly' => 'Yearly reminder of the data on record',
+        'acceptance' => 'Asks a receiver to accept names',
+        'confirmation_prior' => 'Asks the present registrant to agree',
+        'confirmation_new' => 'Asks the new registrant to agree',
+        'verification_first' => 'Verification: first letter',
+        'verification_reminder' => 'Verification: reminder',
+        'yearly' => 'Yearly reminder of the data on record',
     ],
     'word' => [
-        'house' => 'the name of your organisation', 'registrar' => 'the registrar', 'name' => 'the first of the names', 'names' => 'the names, one a line', 'count' => 'how many names', 'by' => 'the last day to answer',
-        'link' => 'the link to answer; it is only in the letter that is sent', 'needed' => 'the identifiers of their account', 'year' => 'the year', 'records' => 'what is on record, with the names',
+        'house' => 'the name of your organisation',
+        'registrar' => 'the registrar',
+        'name' => 'the first of the names',
+        'names' => 'the names, one a line',
+        'count' => 'how many names',
+        'by' => 'the last day to answer',
+        'link' => 'the link to answer; it is only in the letter that is sent',
+        'needed' => 'the identifiers of their account',
+        'year' => 'the year',
+        'records' => 'what is on record, with the names',
     ],
     'more' => '  and :more more, which the page shows',
     'record' => ":data\n\nIt is used for these names:\n\n:names",
     'verified_meanwhile' => 'answered before it was sent',
-    'sample' => ['registrar' => 'Northgate Names', 'needed' => 'number and login', 'record' => "Wickerby Bell Foundry\nFoundry Lane 1\nWickerby WS1 4AB\nGB"],
-    'errors' => ['lacks' => 'It must contain :what: :why', 'unknown' => 'There is no placeholder :what here; the placeholders are listed beside', 'uneven' => 'Text in braces must be written {one|many}; :what is not'],
-    'saved' => 'Saved. Letters already written stay as they are.', 'shipped' => 'The default text is restored.',
-    'declined' => ':who refused', 'declined_because' => ':who refused: :words',
+    'sample' => [
+        'registrar' => 'Northgate Names',
+        'needed' => 'number and login',
+        'record' => "Wickerby Bell Foundry\nFoundry Lane 1\nWickerby WS1 4AB\nGB",
+    ],
+    'errors' => [
+        'lacks' => 'It must contain :what: :why',
+        'unknown' => 'There is no placeholder :what here; the placeholders are listed beside',
+        'uneven' => 'Text in braces must be written {one|many}; :what is not',
+    ],
+    'saved' => 'Saved. Letters already written stay as they are.',
+    'shipped' => 'The default text is restored.',
+    'declined' => ':who refused',
+    'declined_because' => ':who refused: :words',
     'refused' => 'The receiver refused it',
     'refused_because' => 'The receiver refused it: :words',
     'written_again' => 'Another letter was written instead.',
     'called_off' => 'The docket was cancelled before it was sent.',
     'again' => 'Another letter is on its way. The link in the earlier one no longer works.',
     'state' => [
-        'waiting' => 'is waiting to be sent', 'sending' => 'is being sent', 'sent' => 'was sent', 'refused' => 'was refused by the mail server', 'doubtful' => 'may have been sent: the mail server stopped answering',
-        'returned' => 'came back', 'kept' => 'was not sent: no mail server is set up', 'called_off' => 'was cancelled',
+        'waiting' => 'is waiting to be sent',
+        'sending' => 'is being sent',
+        'sent' => 'was sent',
+        'refused' => 'was refused by the mail server',
+        'doubtful' => 'may have been sent: the mail server stopped answering',
+        'returned' => 'came back',
+        'kept' => 'was not sent: no mail server is set up',
+        'called_off' => 'was cancelled',
     ],
     'cure' => [
         'refused' => 'It reached nobody. Ask for another mailbox, record it, and write again.',
@@ -62,27 +110,50 @@ return [
         'kept' => 'Set up a mail server in the settings, then write again.',
         'doubtful' => 'It will be sent once more automatically, as the same letter. Then ask whether it has arrived.',
     ],
-    'identifier' => ['number' => 'Number of your account', 'login' => 'Login of your account', 'mailbox' => 'Mailbox of your account', 'handle' => 'Public handle of your account'],
+    'identifier' => [
+        'number' => 'Number of your account',
+        'login' => 'Login of your account',
+        'mailbox' => 'Mailbox of your account',
+        'handle' => 'Public handle of your account',
+    ],
     'late' => [
-        'title' => 'The day to answer has passed', 'says' => 'Nothing will happen automatically any more. You can still answer: :house will see it and decide whether it still counts.',
-        'words' => 'Anything you want to add', 'yes' => 'I agree', 'no' => 'I don’t agree',
-        'seen' => ':mailbox answered on :day, too late: :what.', 'agreed' => 'agrees', 'declined' => 'does not agree', 'decide' => 'This changed nothing. To accept it, write again below, so that they can answer in time.',
+        'title' => 'The day to answer has passed',
+        'says' => 'Nothing will happen automatically any more. You can still answer: :house will see it and decide whether it still '
+            .'counts.',
+        'words' => 'Anything you want to add',
+        'yes' => 'I agree',
+        'no' => 'I don’t agree',
+        'seen' => ':mailbox answered on :day, too late: :what.',
+        'agreed' => 'agrees',
+        'declined' => 'does not agree',
+        'decide' => 'This changed nothing. To accept it, write again below, so that they can answer in time.',
     ],
     'answer' => [
-        'late' => 'Thank you for your answer', 'late_says' => ':house sees your answer, and that it came late. Nothing has changed yet.',
-        'password_set' => 'Your password is set', 'password_set_says' => 'Sign in to :house with it now. If you did not ask for this, tell your administrator.',
-        'password_over' => 'This link no longer works', 'password_over_says' => 'It has been used, a newer letter was sent, or it has expired. Nothing was changed.',
-        'neither_right' => 'Choose whether it is correct or not. Nothing was changed.', 'say_what' => 'Enter what is wrong, so that it can be corrected. Nothing was changed.',
-        'verified' => 'Thank you: you have confirmed it', 'verified_says' => 'You need not do anything else. :house sees that you confirmed it.',
-        'objected' => 'Thank you for telling us what is wrong', 'objected_says' => ':house sees what you wrote, and will correct it or ask you.',
+        'late' => 'Thank you for your answer',
+        'late_says' => ':house sees your answer, and that it came late. Nothing has changed yet.',
+        'password_set' => 'Your password is set',
+        'password_set_says' => 'Sign in to :house with it now. If you did not ask for this, tell your administrator.',
+        'password_over' => 'This link no longer works',
+        'password_over_says' => 'It has been used, a newer letter was sent, or it has expired. Nothing was changed.',
+        'neither_right' => 'Choose whether it is correct or not. Nothing was changed.',
+        'say_what' => 'Enter what is wrong, so that it can be corrected. Nothing was changed.',
+        'verified' => 'Thank you: you have confirmed it',
+        'verified_says' => 'You need not do anything else. :house sees that you confirmed it.',
+        'objected' => 'Thank you for telling us what is wrong',
+        'objected_says' => ':house sees what you wrote, and will correct it or ask you.',
         'neither_agreed' => 'Choose whether you agree or not. Nothing was changed.',
-        'agreed' => 'Thank you: you have agreed', 'agreed_says' => ':house sees that you agreed. You need not do anything else here.',
-        'declined' => 'Thank you: you have refused', 'declined_says' => 'Everything stays as it is, and :house sees that you refused.',
+        'agreed' => 'Thank you: you have agreed',
+        'agreed_says' => ':house sees that you agreed. You need not do anything else here.',
+        'declined' => 'Thank you: you have refused',
+        'declined_says' => 'Everything stays as it is, and :house sees that you refused.',
         'neither' => 'Choose whether you accept them or not. Nothing was changed.',
         'over' => 'This link no longer works',
-        'over_says' => 'It has been used or has expired, or the request was cancelled or sent again. Nothing was changed. If you are still waiting for something, please ask whoever wrote to you.',
-        'accepted' => 'Thank you: you have agreed', 'accepted_says' => ':house will now hand the names to your account. You need not do anything else here.',
-        'refused' => 'Thank you: you have refused', 'refused_says' => 'The names stay where they are, and :house sees that you refused.',
+        'over_says' => 'It has been used or has expired, or the request was cancelled or sent again. Nothing was changed. If you are '
+            .'still waiting for something, please ask whoever wrote to you.',
+        'accepted' => 'Thank you: you have agreed',
+        'accepted_says' => ':house will now hand the names to your account. You need not do anything else here.',
+        'refused' => 'Thank you: you have refused',
+        'refused_says' => 'The names stay where they are, and :house sees that you refused.',
     ],
     'form' => [
         'for_three' => 'For three names',
@@ -95,7 +166,8 @@ return [
         'restore_the_default_text' => 'Restore the default text',
     ],
     'index' => [
-        'letters_to_people_outside_a' => 'Letters to people outside. A Steward can change the texts; letters already written stay as they are.',
+        'letters_to_people_outside_a' => 'Letters to people outside. A Steward can change the texts; letters already written stay as they '
+            .'are.',
         'letter' => 'Letter',
         'subject_for_three_names' => 'Subject, for three names',
         'text' => 'Text',

@@ -12,7 +12,8 @@ return [
     'second' => [
         'trail' => 'second factor',
         'set_up_a_second_factor' => 'Set up a second factor',
-        'add_this_key_to_your' => 'Add this key to your authenticator app (RFC 6238): scan it or type it. Then enter the code that the app shows.',
+        'add_this_key_to_your' => 'Add this key to your authenticator app (RFC 6238): scan it or type it. Then enter the code that the '
+            .'app shows.',
         'key_to_type' => 'Key to type',
         'as_a_link' => 'As a link',
         'code_from_the_app' => 'Code from the app',
@@ -28,7 +29,8 @@ return [
         'you_are_asked_for_a_code_after' => 'You are asked for a code after your password. You have :left recovery codes left.',
         'code_or_a_recovery_code' => 'Code, or a recovery code',
         'turn_it_off' => 'Turn it off',
-        'a_code_from_an_authenticator' => 'A code from an authenticator app, in addition to the password: somebody who learns your password alone cannot sign in.',
+        'a_code_from_an_authenticator' => 'A code from an authenticator app, in addition to the password: somebody who learns your '
+            .'password alone cannot sign in.',
         'set_it_up' => 'Set it up',
         'your_sessions' => 'Your sessions',
         'browser' => 'Browser',

@@ -12,7 +12,8 @@ return [
     ],
     'index' => [
         'disclosure_patterns' => 'Disclosure patterns',
-        'which_registrant_fields_the' => 'Which registrant fields the public record may show. Suffix and registrar may not allow all of a pattern; the deed tells you beforehand.',
+        'which_registrant_fields_the' => 'Which registrant fields the public record may show. Suffix and registrar may not allow all of a '
+            .'pattern; the deed tells you beforehand.',
         'add_a_pattern' => 'Add a pattern',
         'pattern' => 'Pattern',
         'shows' => 'Shows',

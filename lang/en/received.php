@@ -20,11 +20,13 @@ return [
         'answered' => 'Answered',
         'waiting' => 'Waiting for an answer',
         'what' => 'From registries, registrars and complainants. Letters with a deadline appear in Rounds.',
-        'open' => '{0} No letters are waiting for an answer.|{1} One letter is waiting for an answer.|[2,*] :count letters are waiting for an answer.',
+        'open' => '{0} No letters are waiting for an answer.|{1} One letter is waiting for an answer.|[2,*] :count letters are waiting '
+            .'for an answer.',
         'incoming_mail' => 'Incoming mail',
         'add_one' => 'Add one',
         'no_incoming_mail' => 'No incoming mail',
-        'add_disputes_notices_and' => 'Add disputes, notices and requests for data here, with the names concerned and the day by which you must answer.',
+        'add_disputes_notices_and' => 'Add disputes, notices and requests for data here, with the names concerned and the day by which '
+            .'you must answer.',
         'answered_on' => 'answered on :answered_on',
         'by' => 'by :answer_by',
         'no_deadline' => 'no deadline',

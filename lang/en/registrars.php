@@ -3,11 +3,17 @@
 declare(strict_types=1);
 
 return [
-    'page' => 'Customer sign-in page', 'page_note' => 'Where people sign in to work through a slip', 'telephone' => 'Telephone', 'none' => 'not known',
-    'found_at' => 'Sign in at', 'ring' => 'or telephone',
+    'page' => 'Customer sign-in page',
+    'page_note' => 'Where people sign in to work through a slip',
+    'telephone' => 'Telephone',
+    'none' => 'not known',
+    'found_at' => 'Sign in at',
+    'ring' => 'or telephone',
     'form' => [
         'before' => [
-            'names_giver' => 'the giving account is identified in the same way', 'lock_first' => 'the transfer lock must be lifted', 'unlock_account_first' => 'the giving account must be unlocked',
+            'names_giver' => 'the giving account is identified in the same way',
+            'lock_first' => 'the transfer lock must be lifted',
+            'unlock_account_first' => 'the giving account must be unlocked',
         ],
         'terms_of' => 'Terms of :registrar',
         'add_a_registrar' => 'Add a registrar',
@@ -16,7 +22,8 @@ return [
         'epp_host_or_bridge_if_by_wire' => 'EPP host or bridge, if by wire or bridge',
         'host_and_port_over_tls_the' => 'Host and port, over TLS; the host must be listed in the settings too',
         'public_key_of_the_host' => 'Public key of the host',
-        'sha_256_of_the_public_key_in' => 'SHA-256 of the public key in base64, if the registrar publishes it. Empty: any valid certificate',
+        'sha_256_of_the_public_key_in' => 'SHA-256 of the public key in base64, if the registrar publishes it. Empty: any valid '
+            .'certificate',
         'commands_per_minute_at_most' => 'Commands per minute, at most',
         'names_in_public_records' => 'Names in public records',
         'accredited_registrars_their' => 'Accredited registrars, their numbers and tags, separated by commas',
@@ -28,7 +35,8 @@ return [
         'the_hold_after_a_change_of' => 'the hold after a change of registrant can be declined beforehand',
         'disclosure' => 'Disclosure',
         'disclosure_levels_it_offers' => 'Disclosure levels it offers',
-        'one_per_line_each_listing_the' => 'One per line, each listing the fields it shows: nothing, or some of name, organisation, street, town, region, postcode, country, voice, mailbox. Empty: field by field',
+        'one_per_line_each_listing_the' => 'One per line, each listing the fields it shows: nothing, or some of name, organisation, '
+            .'street, town, region, postcode, country, voice, mailbox. Empty: field by field',
         'handovers_between_its_accounts' => 'Handovers between its accounts',
         'identifies_a_receiver_by' => 'Identifies a receiver by',
         'a_handover_is_complete_when' => 'A handover is complete when',
@@ -50,7 +58,8 @@ return [
         'all_accounts' => 'all accounts',
         'add_a_registrar' => 'Add a registrar',
         'no_registrar_yet' => 'No registrar yet',
-        'add_the_first_one_with_its' => 'Add the first one with its terms, then its accounts. An import needs to know which account a file comes from.',
+        'add_the_first_one_with_its' => 'Add the first one with its terms, then its accounts. An import needs to know which account a '
+            .'file comes from.',
         'link' => 'Link',
         'identifies_a_receiver_by' => 'Identifies a receiver by',
         'confirmed_by' => 'Confirmed by',

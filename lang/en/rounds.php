@@ -4,21 +4,49 @@ declare(strict_types=1);
 
 // What each kind of thing in Rounds says, what leaving it costs, and its button.
 return [
-    'section' => ['now' => 'Late, suspended or deleted', 'lost' => 'Could be lost', 'dark' => 'Stops working', 'money' => 'Costs money', 'waits' => 'Waits for somebody', 'look' => 'Worth a look'],
+    'section' => [
+        'now' => 'Late, suspended or deleted',
+        'lost' => 'Could be lost',
+        'dark' => 'Stops working',
+        'money' => 'Costs money',
+        'waits' => 'Waits for somebody',
+        'look' => 'Worth a look',
+    ],
     'see' => 'Open',
     'see_them' => 'Show them',
     'renewed' => 'Record the renewal',
     'compare' => 'Compare with the registry',
     'now' => [
-        'late_plain' => ['says' => 'late, for :client: renews at the normal price until :day', 'unpriced' => 'then it costs more', 'cost' => ':sum to renew', 'then' => ':sum to renew, then :fee more'],
-        'late_dear' => ['says' => 'late, for :client: renews until :day', 'unpriced' => 'then it is deleted', 'cost' => ':sum to renew, then it is deleted'],
-        'suspended' => ['says' => 'suspended, for :client: renews until :day', 'unpriced' => 'then it is deleted', 'cost' => ':sum to renew, then it is deleted'],
-        'redemption' => ['says' => 'deleted, for :client: can be restored until :day', 'unpriced' => 'then it is lost', 'cost' => ':sum to restore, then it is lost'],
+        'late_plain' => [
+            'says' => 'late, for :client: renews at the normal price until :day',
+            'unpriced' => 'then it costs more',
+            'cost' => ':sum to renew',
+            'then' => ':sum to renew, then :fee more',
+        ],
+        'late_dear' => [
+            'says' => 'late, for :client: renews until :day',
+            'unpriced' => 'then it is deleted',
+            'cost' => ':sum to renew, then it is deleted',
+        ],
+        'suspended' => [
+            'says' => 'suspended, for :client: renews until :day',
+            'unpriced' => 'then it is deleted',
+            'cost' => ':sum to renew, then it is deleted',
+        ],
+        'redemption' => [
+            'says' => 'deleted, for :client: can be restored until :day',
+            'unpriced' => 'then it is lost',
+            'cost' => ':sum to restore, then it is lost',
+        ],
         'pending_delete' => ['says' => 'deleted, for :client: anybody can register it from :day', 'cost' => 'can’t be restored any more'],
         'released' => ['says' => 'by its dates anybody can register it, for :client', 'cost' => 'anyone who registers it has it'],
         'gone' => ['says' => 'its registry no longer has it, for :client', 'cost' => 'ask its registrar today whether it can be restored'],
         'asked_too_late' => ['says' => ':client has not said whether to keep it; it ends on :day', 'cost' => 'site and mail stop'],
-        'presumed' => ['says' => 'auto-renew has not been confirmed, for :client; otherwise it is suspended or deleted by now', 'unpriced' => 'can be kept until :day', 'cost' => 'can be kept until :day'],
+        'presumed' => [
+            'says' => 'auto-renew has not been confirmed, for :client; otherwise it is suspended or deleted by now',
+            'unpriced' => 'can be kept until :day',
+            'cost' => 'can be kept until :day',
+        ],
     ],
     'ends' => ['says' => 'ends, for :client, unless it is renewed', 'cost' => 'site and mail stop', 'renewing' => ':sum to renew'],
     'ask' => ['says' => ':client must decide whether to keep it', 'cost' => 'ends :at', 'deed' => 'Record their decision'],
@@ -29,25 +57,55 @@ return [
     ],
     'charge' => ['says' => 'auto-renews, charged to :account', 'unknown' => 'price not known'],
     'missing' => ['says' => 'missing from the full list of :account', 'cost' => 'it may have been transferred or deleted'],
-    'held' => ['says' => 'on hold, for :client; paid until :ends', 'unpaid' => 'on hold, for :client', 'cost' => 'site and mail do not work'],
-    'handing' => ['says' => '{1} one account left to do|[2,*] :count accounts left to do', 'cost' => ':from still has access', 'deed' => 'Open the slip'],
-    'custody' => ['cost' => '{0} no names are held there|{1} nobody can reach the one name held there|[2,*] nobody can reach the :count names held there'],
-    'privacy' => ['says' => 'its privacy service ends, for :client', 'cost' => 'then the public record shows its registrant', 'deed' => 'Open'],
+    'held' => [
+        'says' => 'on hold, for :client; paid until :ends',
+        'unpaid' => 'on hold, for :client',
+        'cost' => 'site and mail do not work',
+    ],
+    'handing' => [
+        'says' => '{1} one account left to do|[2,*] :count accounts left to do',
+        'cost' => ':from still has access',
+        'deed' => 'Open the slip',
+    ],
+    'custody' => [
+        'cost' => '{0} no names are held there|{1} nobody can reach the one name held there|[2,*] nobody can reach the :count names held '
+            .'there',
+    ],
+    'privacy' => [
+        'says' => 'its privacy service ends, for :client',
+        'cost' => 'then the public record shows its registrant',
+        'deed' => 'Open',
+    ],
     'card' => ['says' => 'the payment card of :who expires', 'cost' => 'charges will be refused', 'deed' => 'Change the card'],
     'received' => [
-        'dispute' => 'a dispute must be answered', 'notice' => 'a notice must be answered', 'data_request' => 'a request for data must be answered', 'other' => 'a letter must be answered',
-        'dispute_cost' => 'lost if not answered', 'cost' => 'they are waiting', 'deed' => 'Open',
+        'dispute' => 'a dispute must be answered',
+        'notice' => 'a notice must be answered',
+        'data_request' => 'a request for data must be answered',
+        'other' => 'a letter must be answered',
+        'dispute_cost' => 'lost if not answered',
+        'cost' => 'they are waiting',
+        'deed' => 'Open',
     ],
     'verify' => [
-        'open' => '{1} must be verified for one name|[2,*] must be verified for :count names', 'returned' => '{1} must be verified for one name, and our letter came back|[2,*] must be verified for :count names, and our letter came back',
-        'silent' => '{1} must be verified for one name, and nobody answers our letters|[2,*] must be verified for :count names, and nobody answers our letters',
-        'written' => '{1} is used for one name, and somebody replied to our letter|[2,*] is used for :count names, and somebody replied to our letter',
-        'objected' => '{1} is used for one name, and its registrant says that the data is wrong|[2,*] is used for :count names, and its registrant says that the data is wrong', 'registrar' => '{1} must be verified for one name, in answer to a letter of :senders|[2,*] must be verified for :count names, in answer to a letter of :senders',
-        'cost' => 'switched off', 'deed' => 'Write again',
+        'open' => '{1} must be verified for one name|[2,*] must be verified for :count names',
+        'returned' => '{1} must be verified for one name, and our letter came back|[2,*] must be verified for :count names, and our '
+            .'letter came back',
+        'silent' => '{1} must be verified for one name, and nobody answers our letters|[2,*] must be verified for :count names, and '
+            .'nobody answers our letters',
+        'written' => '{1} is used for one name, and somebody replied to our letter|[2,*] is used for :count names, and somebody replied '
+            .'to our letter',
+        'objected' => '{1} is used for one name, and its registrant says that the data is wrong|[2,*] is used for :count names, and its '
+            .'registrant says that the data is wrong',
+        'registrar' => '{1} must be verified for one name, in answer to a letter of :senders|[2,*] must be verified for :count names, in '
+            .'answer to a letter of :senders',
+        'cost' => 'switched off',
+        'deed' => 'Write again',
     ],
     'mailbox' => [
-        'says' => '{1} is used for one name, and is in :site, which will lapse that day|[2,*] is used for :count names, and is in :site, which will lapse that day',
-        'cost' => 'whoever registers that name next will receive this mail', 'deed' => 'Change the mailbox',
+        'says' => '{1} is used for one name, and is in :site, which will lapse that day|[2,*] is used for :count names, and is in :site, '
+            .'which will lapse that day',
+        'cost' => 'whoever registers that name next will receive this mail',
+        'deed' => 'Change the mailbox',
     ],
     'hold' => ['says' => 'can be transferred from then on, for :client', 'cost' => 'nothing is lost'],
     'docket' => [
@@ -59,10 +117,14 @@ return [
     ],
     'lock' => [
         'says' => '{1} lock lifted for docket :docket, not yet seen on again|[2,*] locks lifted for docket :docket, not yet seen on again',
-        'cost' => 'anyone with its auth code can transfer it away', 'deed' => 'Set the lock',
+        'cost' => 'anyone with its auth code can transfer it away',
+        'deed' => 'Set the lock',
     ],
     'gate' => [
-        'says' => 'the host is now :gate; the password was given for another', 'cost' => '{0} no orders are sent until somebody confirms it|{1} one order is waiting until somebody confirms it|[2,*] :count orders are waiting until somebody confirms it', 'deed' => 'Confirm it',
+        'says' => 'the host is now :gate; the password was given for another',
+        'cost' => '{0} no orders are sent until somebody confirms it|{1} one order is waiting until somebody confirms it|[2,*] :count '
+            .'orders are waiting until somebody confirms it',
+        'deed' => 'Confirm it',
     ],
     'unlocked' => ['says' => 'unlocked for docket :docket; nobody has confirmed that it is locked again', 'deed' => 'Lock it there'],
     'away' => ['says' => 'its registrar does not answer', 'cost' => '{1} one order is waiting|[2,*] :count orders are waiting'],
@@ -78,13 +140,18 @@ return [
         'more_than' => 'More than',
         'things' => '{1} One thing|[2,*] :count things',
         'today' => '{0} none of them today|{1} one of them today|[2,*] :count of them today',
-        'sums' => 'Keeping what falls due within :days days costs :sums.', 'unpriced' => '{1} One name has no price on record.|[2,*] :count names have no price on record.',
+        'sums' => 'Keeping what falls due within :days days costs :sums.',
+        'unpriced' => '{1} One name has no price on record.|[2,*] :count names have no price on record.',
         'amiss' => '{1} One name is late, suspended or deleted|[2,*] :count names are late, suspended or deleted',
         'dark' => '{1} one name stops working|[2,*] :count names stop working',
     ],
     'letter_failed' => [
-        'refused' => 'A letter to a receiver was refused by the mail server', 'returned' => 'A letter to a receiver came back', 'kept' => 'A letter to a receiver was not sent: no mail server is set up',
-        'doubtful' => 'A letter to a receiver may not have been sent', 'cost' => 'the handover lapses without an answer', 'deed' => 'Open and write again',
+        'refused' => 'A letter to a receiver was refused by the mail server',
+        'returned' => 'A letter to a receiver came back',
+        'kept' => 'A letter to a receiver was not sent: no mail server is set up',
+        'doubtful' => 'A letter to a receiver may not have been sent',
+        'cost' => 'the handover lapses without an answer',
+        'deed' => 'Open and write again',
     ],
     'letter' => [
         'rounds_by_e_mail' => 'Rounds by e-mail',
@@ -94,15 +161,30 @@ return [
         'stop_the_daily_e_mail' => 'Stop the daily e-mail',
         'e_mail_it_to_me_every_morning' => 'E-mail it to me every morning',
         'earlier_letters' => 'Earlier letters',
-        'wanted' => 'You will get it by e-mail every morning.', 'unwanted' => 'You will no longer get it by e-mail.'],
+        'wanted' => 'You will get it by e-mail every morning.',
+        'unwanted' => 'You will no longer get it by e-mail.',
+    ],
     'what_was_done' => 'Enter in a few words what was done.',
     'still' => ':who noted on :day: “:what”. It is still the case.',
     'dealt' => [
         'rounds' => 'Rounds',
-        'title' => 'Done and postponed', 'says' => 'What people marked as done or postponed in Rounds. If the facts disagree the day after, it is back in Rounds and marked here.', 'none' => 'Nothing has been marked as done or postponed yet.',
-        'done' => 'Done on :day', 'off' => 'Postponed until :day', 'over' => 'Postponed until :day, which has passed', 'again' => 'Still the case: back in Rounds', 'because' => 'no reason given', 'back' => 'Put it back',
+        'title' => 'Done and postponed',
+        'says' => 'What people marked as done or postponed in Rounds. If the facts disagree the day after, it is back in Rounds and '
+            .'marked here.',
+        'none' => 'Nothing has been marked as done or postponed yet.',
+        'done' => 'Done on :day',
+        'off' => 'Postponed until :day',
+        'over' => 'Postponed until :day, which has passed',
+        'again' => 'Still the case: back in Rounds',
+        'because' => 'no reason given',
+        'back' => 'Put it back',
     ],
-    'marked' => ['done' => 'Marked as done.', 'off' => 'Postponed until :day.', 'given' => 'Assigned to :who.', 'back' => 'Back in Rounds.'],
+    'marked' => [
+        'done' => 'Marked as done.',
+        'off' => 'Postponed until :day.',
+        'given' => 'Assigned to :who.',
+        'back' => 'Back in Rounds.',
+    ],
     'item' => [
         's' => ':item’s',
         'more_about' => 'More about :title',

@@ -7,9 +7,12 @@ return [
     'code_wrong' => 'This code is not current, or was already used. Wait for the next one, and check that both clocks are right.',
     'waited' => 'That took too long. Sign in again.',
     'password' => [
-        'short' => 'Choose a password of at least :least characters.', 'long' => 'Choose a password of at most :most bytes.',
-        'common' => 'This password is too common, or contains your name. Choose another: three or four unrelated words are easy to remember.',
-        'differ' => 'The two passwords differ. Enter the same one twice.', 'note' => 'At least 12 characters; a few unrelated words are fine',
+        'short' => 'Choose a password of at least :least characters.',
+        'long' => 'Choose a password of at most :most bytes.',
+        'common' => 'This password is too common, or contains your name. Choose another: three or four unrelated words are easy to '
+            .'remember.',
+        'differ' => 'The two passwords differ. Enter the same one twice.',
+        'note' => 'At least 12 characters; a few unrelated words are fine',
     ],
     'asked' => 'If somebody signs in here with that mailbox, an e-mail with a link is on its way. The link works for an hour.',
     'changed' => 'Your password is changed, and you are signed out everywhere else.',
@@ -19,7 +22,8 @@ return [
     'password_wrong' => 'This is not your password.',
     'begin' => [
         'set_up_acre_roll' => 'Set up Acre Roll',
-        'there_are_no_users_yet_the' => 'There are no users yet. The first one is the Owner, who decides who else may sign in. Next, you import a spreadsheet of your names.',
+        'there_are_no_users_yet_the' => 'There are no users yet. The first one is the Owner, who decides who else may sign in. Next, you '
+            .'import a spreadsheet of your names.',
         'code' => 'Code',
         'printed_by_acre_start_empty' => 'Printed by ./acre start --empty; ./acre start prints a new one',
         'name_of_your_organisation' => 'Name of your organisation',

@@ -22,7 +22,8 @@ return [
         'paste_any_list_lines_commas' => 'Paste any list: lines, commas, semicolons, tabs, spaces or web addresses.',
         'add_to_the_sheaf' => 'Add to the sheaf',
         'added_by_search' => 'Added by search',
-        'the_names_stay_as_they_were' => 'The names stay as they were when you selected them all, until you update them. Names you removed stay out.',
+        'the_names_stay_as_they_were' => 'The names stay as they were when you selected them all, until you update them. Names you '
+            .'removed stay out.',
         'search' => 'Search',
         'added_on' => 'Added on',
         'in_the_sheaf' => 'In the sheaf',

@@ -12,7 +12,8 @@ return [
         'order' => 'The earliest deadline is first. One answer is enough for all names with the same mailbox.',
         'no_registrant_has_to_verify_a' => 'No registrant has to verify a mailbox today.',
         'nothing_to_verify' => 'Nothing to verify',
-        'a_registration_a_transfer_in' => 'A registration, a transfer in, or a change of a registrant’s name, organisation or mailbox requires verification. Letters are then sent automatically.',
+        'a_registration_a_transfer_in' => 'A registration, a transfer in, or a change of a registrant’s name, organisation or mailbox '
+            .'requires verification. Letters are then sent automatically.',
         'status' => 'Status',
         'suspended_by_the_rules' => 'suspended by the rules',
         'they_replied' => 'They replied:',

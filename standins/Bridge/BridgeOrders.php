@@ -17,7 +17,11 @@ final readonly class BridgeOrders
     private const LOCK = 'clientTransferProhibited';
 
     /** What this registrar sells of disclosure: fields in the order of the alphabet. */
-    private const STEPS = [[], ['country', 'organisation'], ['country', 'mailbox', 'name', 'organisation', 'postcode', 'region', 'street', 'town', 'voice']];
+    private const STEPS = [
+        [],
+        ['country', 'organisation'],
+        ['country', 'mailbox', 'name', 'organisation', 'postcode', 'region', 'street', 'town', 'voice'],
+    ];
 
     public function __construct(private World $world)
     {
@@ -146,11 +150,26 @@ final readonly class BridgeOrders
     /** @return array{state: 'done'|'refused', reason?: string} */
     private function holder(Registered $name, ?JsonNode $said): array
     {
-        if ($said === null || ($said->textOrNull('country') ?? '') === '' || ($said->textOrNull('name') ?? $said->textOrNull('organisation')) === null) {
+        if (
+            $said === null ||
+            ($said->textOrNull('country') ?? '') === '' ||
+            ($said->textOrNull('name') ?? $said->textOrNull('organisation')) === null
+        ) {
             return self::refused('A holder has a name or an organisation, and a country.');
         }
         $text = fn (string $field): string => $said->textOrNull($field) ?? '';
-        $name->holder = new Holder($text('handle'), $text('name'), $text('organisation'), implode(', ', $said->texts('street')), $text('town'), $text('region'), $text('postcode'), $text('country'), $text('voice'), $text('mailbox'));
+        $name->holder = new Holder(
+            $text('handle'),
+            $text('name'),
+            $text('organisation'),
+            implode(', ', $said->texts('street')),
+            $text('town'),
+            $text('region'),
+            $text('postcode'),
+            $text('country'),
+            $text('voice'),
+            $text('mailbox'),
+        );
 
         return ['state' => 'done'];
     }

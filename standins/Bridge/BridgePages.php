@@ -11,7 +11,10 @@ use Standin\Http\HttpResponse;
 use Standin\Registry\Account;
 use Standin\World;
 
-/** A bridge to a registrar, the example of our published contract (`docs/bridge.yaml`): token, idempotency key, and what was never answered can be asked. */
+/**
+ * A bridge to a registrar, the example of our published contract (`docs/bridge.yaml`): token, idempotency key, and what was never answered
+ * can be asked.
+ */
 final readonly class BridgePages
 {
     private const LIMIT = 20_000;
@@ -25,7 +28,7 @@ final readonly class BridgePages
     public function __construct(private World $world, private string $registrar)
     {
         $this->orders = new BridgeOrders($world);
-        $this->contract = new Contract;
+        $this->contract = new Contract();
     }
 
     public function answer(HttpRequest $request): HttpResponse
@@ -35,7 +38,15 @@ final readonly class BridgePages
             preg_match('~^/v1/(account|orders|messages)(?:/([\w.-]{1,100}))?$~D', $request->path, $path);
 
             return match ("{$request->method} ".($path[1] ?? '').(isset($path[2]) ? '/' : '')) {
-                'GET account' => HttpResponse::json(['number' => $account->number, 'login' => $account->login, 'handle' => $account->handle, 'balance' => ['amount' => sprintf('%d.%02d', intdiv($account->balance, 100), $account->balance % 100), 'currency' => 'GBP']]),
+                'GET account' => HttpResponse::json([
+                    'number' => $account->number,
+                    'login' => $account->login,
+                    'handle' => $account->handle,
+                    'balance' => [
+                        'amount' => sprintf('%d.%02d', intdiv($account->balance, 100), $account->balance % 100),
+                        'currency' => 'GBP',
+                    ],
+                ]),
                 'POST orders' => $this->order($account, $request),
                 'GET orders/' => $this->asked($account, $path[2] ?? ''),
                 'GET messages' => $this->messages($account),
@@ -65,7 +76,10 @@ final readonly class BridgePages
     {
         $key = $request->headers['idempotency-key'] ?? '';
         if (preg_match('/^[\w.-]{8,100}$/D', $key) !== 1) {
-            throw new Problem(400, 'The header Idempotency-Key is missing; it has 8 to 100 letters, digits, dots, underscores and hyphens.');
+            throw new Problem(
+                400,
+                'The header Idempotency-Key is missing; it has 8 to 100 letters, digits, dots, underscores and hyphens.',
+            );
         }
         $body = JsonNode::read($request->body, self::LIMIT);
         $complaint = $this->contract->complaint($request->body);
@@ -78,7 +92,12 @@ final readonly class BridgePages
         }
         if ($before === null) {
             $this->world->store->together(function () use ($account, $key, $request, $body): void {
-                $this->world->store->putOrder($account->number, $key, $request->body, json_encode($this->orders->carryOut($account, $body), JSON_THROW_ON_ERROR));
+                $this->world->store->putOrder(
+                    $account->number,
+                    $key,
+                    $request->body,
+                    json_encode($this->orders->carryOut($account, $body), JSON_THROW_ON_ERROR),
+                );
                 $this->world->store->transaction($account->number, $key, $body->text('kind'), 200, $this->world->now());
             });
         }
@@ -92,7 +111,10 @@ final readonly class BridgePages
         $answer = JsonNode::read($answer, self::LIMIT);
         $state = $answer->text('state');
 
-        return HttpResponse::json(['key' => $key, 'state' => $state, 'reason' => $answer->textOrNull('reason'), 'code' => $answer->textOrNull('code')], $state === 'pending' ? 202 : 200);
+        return HttpResponse::json(
+            ['key' => $key, 'state' => $state, 'reason' => $answer->textOrNull('reason'), 'code' => $answer->textOrNull('code')],
+            $state === 'pending' ? 202 : 200,
+        );
     }
 
     private function messages(Account $account): HttpResponse
@@ -100,7 +122,17 @@ final readonly class BridgePages
         $waiting = [];
         foreach ($this->world->store->messagesOf($account->number, self::MESSAGES) as [$id, $at, $text, $body]) {
             $about = JsonNode::read($body, self::LIMIT);
-            $waiting[] = ['id' => $id, 'at' => gmdate('Y-m-d\TH:i:s\Z', $at), 'text' => $text, 'about' => ['kind' => $about->text('kind'), 'name' => $about->text('name'), 'state' => $about->text('state'), 'to' => $about->text('to')]];
+            $waiting[] = [
+                'id' => $id,
+                'at' => gmdate('Y-m-d\TH:i:s\Z', $at),
+                'text' => $text,
+                'about' => [
+                    'kind' => $about->text('kind'),
+                    'name' => $about->text('name'),
+                    'state' => $about->text('state'),
+                    'to' => $about->text('to'),
+                ],
+            ];
         }
 
         return HttpResponse::json(['messages' => $waiting]);
@@ -108,6 +140,8 @@ final readonly class BridgePages
 
     private function kept(Account $account, string $id): HttpResponse
     {
-        return $this->world->store->removeMessage($account->number, $id) ? new HttpResponse(204, 'text/plain', '') : throw new Problem(404, 'No such message waits.');
+        return $this->world->store->removeMessage($account->number, $id)
+            ? new HttpResponse(204, 'text/plain', '')
+            : throw new Problem(404, 'No such message waits.');
     }
 }

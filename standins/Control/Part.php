@@ -58,17 +58,19 @@ enum Part: string
     {
         $now = $world->now();
         match ($this) {
-            self::Servers => $name->servers = array_values(array_filter(explode(' ', strtolower(strtr($with, ',', ' '))), fn (string $host): bool => $host !== '')),
-            self::Moved => [$name->registrar, $name->moved, $name->reseller] = [$with === '' ? 'farshore' : $with, $now, null],
+            self::Servers => ($name->servers = array_values(
+                array_filter(explode(' ', strtolower(strtr($with, ',', ' '))), fn (string $host): bool => $host !== ''),
+            )),
+            self::Moved => ([$name->registrar, $name->moved, $name->reseller] = [$with === '' ? 'farshore' : $with, $now, null]),
             self::Hold => $name->change(['ok'], ['serverHold', 'serverTransferProhibited']),
             self::NoHold => $name->change(['serverHold', 'serverTransferProhibited'], []),
             self::Lock => $name->change(['ok'], ['clientTransferProhibited']),
             self::NoLock => $name->change(['clientTransferProhibited'], []),
             self::Transfer => $world->beginTransfer($name, $with === '' ? 'farshore' : $with, $now),
-            self::End => $name->ends = self::day($with) ?? $name->ends,
+            self::End => ($name->ends = self::day($with) ?? $name->ends),
             self::Deleted => $name->delete($now),
-            self::Validated => $name->validated = true,
-            self::NotValidated => $name->validated = false,
+            self::Validated => ($name->validated = true),
+            self::NotValidated => ($name->validated = false),
             self::Accepts => $world->endHandover($name, 'accepted', $now),
             self::Refuses => $world->endHandover($name, 'refused', $now),
             self::RegistrarRefuses => $world->store->tell("refused {$name->name}", 'yes'),

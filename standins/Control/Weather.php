@@ -6,7 +6,9 @@ namespace Standin\Control;
 
 use Standin\Store;
 
-/** What befalls the next answers of a place; what was asked for has been carried out, but where the words say that nothing could be written. */
+/**
+ * What befalls the next answers of a place; what was asked for has been carried out, but where the words say that nothing could be written.
+ */
 enum Weather: string
 {
     case Fair = 'fair';

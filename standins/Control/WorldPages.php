@@ -33,19 +33,26 @@ final readonly class WorldPages
     {
         if ($request->method === 'GET') {
             return match (true) {
-                str_starts_with($request->path, '/letters') => (new LetterPages($this->world, $this->world->post, $this->settings->key))->answer($request->path),
+                str_starts_with($request->path, '/letters') => (new LetterPages(
+                    $this->world,
+                    $this->world->post,
+                    $this->settings->key,
+                ))->answer($request->path),
                 str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->show($request->path),
                 $request->path === '/counter' => (new CounterPages($this->world, $this->settings->key))->show([], ''),
                 default => $this->shown($request->path),
             };
         }
         $form = $request->form();
-        if (! hash_equals($this->settings->key, $request->headers['world-key'] ?? $form['key'] ?? '')) {
+        if (! hash_equals($this->settings->key, $request->headers['world-key'] ?? ($form['key'] ?? ''))) {
             return new HttpResponse(403, 'text/plain', "The key is missing.\n");
         }
 
         return match (true) {
-            str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->answer($request->path, $form),
+            str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->answer(
+                $request->path,
+                $form,
+            ),
             $request->path === '/counter' => (new CounterPages($this->world, $this->settings->key))->done($form),
             default => $this->moves($request, $form),
         };
@@ -72,7 +79,12 @@ final readonly class WorldPages
             '/met' => HttpResponse::json(['met' => $this->world->meet(JsonNode::read($request->body, self::LIMIT))]),
             '/mood' => $this->inMood($form['address'] ?? '', $form['mood'] ?? ''),
             '/name' => $this->played($form),
-            '/letters' => HttpResponse::json(array_map(fn (Letter $letter): string => mb_scrub($letter->raw), $this->world->store->letters(strtolower($form['mailbox'] ?? '')))),
+            '/letters' => HttpResponse::json(
+                array_map(
+                    fn (Letter $letter): string => mb_scrub($letter->raw),
+                    $this->world->store->letters(strtolower($form['mailbox'] ?? '')),
+                ),
+            ),
             '/heard' => HttpResponse::json($this->world->store->heard($form['account'] ?? '')),
             '/weather' => $this->weather($form['weather'] ?? '', $form['place'] ?? Place::Gate->value, (int) ($form['times'] ?? 1)),
             '/mailbox' => $this->mailbox($form),
@@ -92,9 +104,20 @@ final readonly class WorldPages
     private function ports(): array
     {
         return [
-            'page' => "http://{$this->settings->address}:{$this->settings->pagePort}", 'directories' => "127.0.0.1:{$this->settings->rdapPort}", 'text' => "127.0.0.1:{$this->settings->textPort}", 'gate' => "127.0.0.1:{$this->settings->eppPort}",
-            'post' => "127.0.0.1:{$this->settings->postPort}", 'mailboxes' => "127.0.0.1:{$this->settings->popPort}", 'bridge' => "127.0.0.1:{$this->settings->bridgePort}",
-            'name servers' => array_combine($this->dns->addresses(), array_map(fn (string $address): string => Addresses::here($address).":{$this->settings->dnsPort}", $this->dns->addresses())),
+            'page' => "http://{$this->settings->address}:{$this->settings->pagePort}",
+            'directories' => "127.0.0.1:{$this->settings->rdapPort}",
+            'text' => "127.0.0.1:{$this->settings->textPort}",
+            'gate' => "127.0.0.1:{$this->settings->eppPort}",
+            'post' => "127.0.0.1:{$this->settings->postPort}",
+            'mailboxes' => "127.0.0.1:{$this->settings->popPort}",
+            'bridge' => "127.0.0.1:{$this->settings->bridgePort}",
+            'name servers' => array_combine(
+                $this->dns->addresses(),
+                array_map(
+                    fn (string $address): string => Addresses::here($address).":{$this->settings->dnsPort}",
+                    $this->dns->addresses(),
+                ),
+            ),
         ];
     }
 
@@ -134,7 +157,14 @@ final readonly class WorldPages
     private function mailbox(array $form): HttpResponse
     {
         $address = strtolower(trim($form['address'] ?? ''));
-        $this->world->store->putMailbox(new Mailbox($address, Habit::from($form['habit'] ?? ''), strtolower(trim($form['to'] ?? '')), $this->world->store->mailbox($address)?->password));
+        $this->world->store->putMailbox(
+            new Mailbox(
+                $address,
+                Habit::from($form['habit'] ?? ''),
+                strtolower(trim($form['to'] ?? '')),
+                $this->world->store->mailbox($address)?->password,
+            ),
+        );
 
         return $this->back();
     }
@@ -142,7 +172,13 @@ final readonly class WorldPages
     /** @param  array<string, string>  $form */
     private function written(array $form): HttpResponse
     {
-        $this->world->post->write($form['from'] ?? 'somebody@world.example', $form['to'] ?? '', $form['subject'] ?? '', $form['text'] ?? '', $form['answers'] ?? '');
+        $this->world->post->write(
+            $form['from'] ?? 'somebody@world.example',
+            $form['to'] ?? '',
+            $form['subject'] ?? '',
+            $form['text'] ?? '',
+            $form['answers'] ?? '',
+        );
 
         return $this->back();
     }
@@ -153,7 +189,15 @@ final readonly class WorldPages
         $name = $this->world->store->name(strtolower(trim($form['name'] ?? '')));
         $part = Part::tryFrom($form['part'] ?? '');
         if ($name === null || $part === null) {
-            return new HttpResponse(422, 'text/html; charset=utf-8', $this->page($name === null ? 'Nobody has registered “'.($form['name'] ?? '').'” in this world.' : 'There is no such part to play.')->body);
+            return new HttpResponse(
+                422,
+                'text/html; charset=utf-8',
+                $this->page(
+                    $name === null
+                        ? 'Nobody has registered “'.($form['name'] ?? '').'” in this world.'
+                        : 'There is no such part to play.',
+                )->body,
+            );
         }
         $part->play($name, trim($form['with'] ?? ''), $this->world);
 
@@ -169,30 +213,64 @@ final readonly class WorldPages
     {
         $esc = Sheet::esc(...);
         $key = '<input type="hidden" name="key" value="'.$esc($this->settings->key).'">';
-        $parts = implode('', array_map(fn (Part $part): string => '<option value="'.$part->value.'">'.$esc($part->words()).'</option>', Part::cases()));
+        $parts = implode(
+            '',
+            array_map(
+                fn (Part $part): string => '<option value="'.$part->value.'">'.$esc($part->words()).'</option>',
+                Part::cases(),
+            ),
+        );
         $weathers = implode('', array_map(fn (Weather $one): string => "<option>{$esc($one->value)}</option>", Weather::cases()));
         $moods = '';
         foreach ($this->dns->addresses() as $address) {
             $now = $this->world->store->mood($address) ?? Mood::Fine->value;
-            $choices = implode('', array_map(fn (Mood $mood): string => '<option'.($mood->value === $now ? ' selected' : '').'>'.$mood->value.'</option>', Mood::cases()));
-            $moods .= "<tr><td>{$address}</td><td>{$esc($this->world->store->hostsByAddress()[$address] ?? ($address === Addresses::ROOT ? 'root' : 'a suffix’s'))}</td><td><form method=post action=/mood>{$key}<input type=hidden name=address value={$address}><label>Mood <select name=mood>{$choices}</select></label> <button>Set</button></form></td></tr>";
+            $choices = implode(
+                '',
+                array_map(
+                    fn (Mood $mood): string => '<option'.($mood->value === $now ? ' selected' : '').'>'.$mood->value.'</option>',
+                    Mood::cases(),
+                ),
+            );
+            $moods .= "<tr><td>{$address}</td><td>{$esc(
+                $this->world->store->hostsByAddress()[$address] ?? ($address === Addresses::ROOT ? 'root' : 'a suffix’s'),
+            )}</td><td><form method=post
+            action=/mood>{$key}<input type=hidden name=address
+            value={$address}><label>Mood <select name=mood>{$choices}</select></label> <button>Set</button></form></td></tr>";
         }
         $registrars = implode(', ', array_map(fn (Registrar $one): string => $one->id, Registrar::all()));
         $places = implode('', array_map(fn (Place $one): string => "<option>{$esc($one->value)}</option>", Place::cases()));
         $habits = implode('', array_map(fn (Habit $one): string => "<option>{$esc($one->value)}</option>", Habit::cases()));
 
-        return Sheet::page('The simulated world', ($said === '' ? '' : "<p><strong>{$esc($said)}</strong></p>").<<<HTML
-<p>Its clock shows {$esc(gmdate('Y-m-d H:i:s', $this->world->now()))} UTC. {$this->world->store->count()} names are registered. The house follows this clock within seconds; it only goes forward (<code>./acre clock back</code> resets the demo).</p>
-<p><a href=/letters>The letterbox</a>: every letter that somebody got. <a href=/counter>The counter of Pellbridge</a>: where a person does what a slip says.</p>
-<form method=post action=/clock>{$key}<p><label>Days <input name=days value=1 size=4></label> <button>Move the clock</button></p></form>
-<h2>Play another party</h2>
-<form method=post action=/name>{$key}<p><label>Name <input name=name required size=40></label></p><p><label>What happens <select name=part>{$parts}</select></label></p>
-<p><label>With, where it needs more <input name=with size=40></label> (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p><p><button>Let it happen</button></p></form>
-<h2>Weather</h2>
-<form method=post action=/weather>{$key}<p><label>What befalls the next answers <select name=weather>{$weathers}</select></label> <label>of <select name=place>{$places}</select></label> <label>so many times <input name=times value=1 size=4></label> <button>Set</button></p></form>
-<h2>Mailboxes</h2>
-<form method=post action=/mailbox>{$key}<p><label>Mailbox <input name=address required size=30></label> <label>from now on <select name=habit>{$habits}</select></label> <label>to, if it forwards <input name=to size=30></label> <button>Set</button></p></form>
-<h2>Name servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table>
-HTML, status: $said === '' ? 200 : 422);
+        return Sheet::page(
+            'The simulated world',
+            ($said === '' ? '' : "<p><strong>{$esc($said)}</strong></p>").
+                <<<HTML
+                <p>Its clock shows {$esc(
+                    gmdate('Y-m-d H:i:s', $this->world->now()),
+                )} UTC. {$this->world->store->count()} names are registered.
+                The house follows this clock within seconds; it only goes forward (<code>./acre clock back</code> resets the demo).</p>
+                <p><a href=/letters>The letterbox</a>: every letter that somebody got.
+                <a href=/counter>The counter of Pellbridge</a>: where a person does what a slip says.</p>
+                <form method=post action=/clock>{$key}<p><label>Days <input name=days value=1 size=4></label>
+                <button>Move the clock</button></p></form>
+                <h2>Play another party</h2>
+                <form method=post action=/name>{$key}<p><label>Name <input name=name required size=40></label></p>
+                <p><label>What happens <select name=part>{$parts}</select></label></p>
+                <p><label>With, where it needs more <input name=with size=40></label>
+                (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p>
+                <p><button>Let it happen</button></p></form>
+                <h2>Weather</h2>
+                <form method=post action=/weather>{$key}<p><label>What befalls the next answers <select name=weather>{$weathers}</select></label>
+                <label>of <select name=place>{$places}</select></label>
+                <label>so many times <input name=times value=1 size=4></label> <button>Set</button></p></form>
+                <h2>Mailboxes</h2>
+                <form method=post action=/mailbox>{$key}<p><label>Mailbox <input name=address required size=30></label>
+                <label>from now on <select name=habit>{$habits}</select></label>
+                <label>to, if it forwards <input name=to size=30></label> <button>Set</button></p></form>
+                <h2>Name servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table>
+                HTML
+            ,
+            status: $said === '' ? 200 : 422,
+        );
     }
 }

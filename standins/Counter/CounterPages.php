@@ -32,17 +32,54 @@ final readonly class CounterPages
     {
         $account = $this->account($form);
         $value = fn (string $of): string => Sheet::esc($form[$of] ?? '');
-        $said = ($refused === '' ? '' : '<p role=alert><strong>'.Sheet::esc($refused).'</strong></p>').($told === [] ? '' : '<ul>'.implode('', array_map(fn (string $one): string => '<li>'.Sheet::esc($one).'</li>', $told)).'</ul>');
-        $who = '<input type=hidden name=key value="'.Sheet::esc($this->key)."\"><p><label>Account <input name=number value=\"{$value('number')}\" size=12></label> <label>Login <input name=login value=\"{$value('login')}\" size=20></label>";
+        $said =
+            ($refused === '' ? '' : '<p role=alert><strong>'.Sheet::esc($refused).'</strong></p>').
+            ($told === []
+                ? ''
+                : '<ul>'.implode('', array_map(fn (string $one): string => '<li>'.Sheet::esc($one).'</li>', $told)).'</ul>');
+        $who =
+            '<input type=hidden name=key value="'.
+            Sheet::esc($this->key).
+            "\"><p><label>Account <input name=number value=\"{$value(
+                'number',
+            )}\" size=12></label> <label>Login <input name=login value=\"{$value('login')}\" size=20></label>";
         if ($account === null) {
-            return Sheet::page('The counter of Pellbridge', "{$said}<form method=post action=/counter>{$who} <button>Show what lies there</button></p></form>", status: $refused === '' ? 200 : 422);
+            return Sheet::page(
+                'The counter of Pellbridge',
+                "{$said}<form method=post action=/counter>{$who} <button>Show what lies there</button></p></form>",
+                status: $refused === '' ? 200 : 422,
+            );
         }
-        $errands = implode('', array_map(fn (Errand $one): string => '<option'.(($form['errand'] ?? '') === $one->value ? ' selected' : '').">{$one->value}</option>", Errand::cases()));
+        $errands = implode(
+            '',
+            array_map(
+                fn (Errand $one): string => '<option'.
+                    (($form['errand'] ?? '') === $one->value ? ' selected' : '').
+                    ">{$one->value}</option>",
+                Errand::cases(),
+            ),
+        );
 
-        return Sheet::page("The counter of Pellbridge: account {$account->number}", "{$said}<form method=post action=/counter>{$who}</p><p><label>Errand <select name=errand>{$errands}</select></label></p>"
-            ."<p><label>Names, one a line<br><textarea name=names rows=6>{$value('names')}</textarea></label></p><p><label>The receiving account’s mailbox <input name=mailbox value=\"{$value('mailbox')}\" size=30></label> <label>and its number <input name=to value=\"{$value('to')}\" size=12></label></p>"
-            ."<p><label>Fields to show, commas between <input name=fields value=\"{$value('fields')}\" size=50></label></p><p><label>The new holder, a line each: name, organisation, street, town, postcode, country, telephone, mailbox<br><textarea name=holder rows=8>{$value('holder')}</textarea></label></p>"
-            .'<p><button>Do it</button></p></form><h2>In this account</h2>'.$this->sheet($this->world->store->namesIn($account->number), 'Nothing.').'<h2>Offered to it</h2>'.$this->sheet($this->world->store->namesOffered($account->number), 'Nothing.'), status: $refused === '' ? 200 : 422);
+        return Sheet::page(
+            "The counter of Pellbridge: account {$account->number}",
+            "{$said}<form method=post action=/counter>{$who}</p><p><label>Errand <select name=errand>{$errands}</select></label></p>".
+                "<p><label>Names, one a line<br><textarea name=names rows=6>{$value(
+                    'names',
+                )}</textarea></label></p><p><label>The receiving account’s mailbox <input name=mailbox value=\"{$value(
+                    'mailbox',
+                )}\" size=30></label> <label>and its number <input name=to value=\"{$value('to')}\" size=12></label></p>".
+                "<p><label>Fields to show, commas between <input name=fields value=\"{$value(
+                    'fields',
+                )}\" size=50></label></p><p><label>The new holder, a line each: name, organisation, street, town, postcode, country,
+                telephone, mailbox<br><textarea name=holder rows=8>{$value(
+                    'holder',
+                )}</textarea></label></p>".
+                '<p><button>Do it</button></p></form><h2>In this account</h2>'.
+                $this->sheet($this->world->store->namesIn($account->number), 'Nothing.').
+                '<h2>Offered to it</h2>'.
+                $this->sheet($this->world->store->namesOffered($account->number), 'Nothing.'),
+            status: $refused === '' ? 200 : 422,
+        );
     }
 
     /** @param  array<string, string>  $form */
@@ -56,7 +93,12 @@ final readonly class CounterPages
         if ($errand === null) {
             return $this->show($form, '');
         }
-        $names = array_values(array_filter(array_map(fn (string $one): string => strtolower(trim($one)), explode("\n", $form['names'] ?? '')), fn (string $one): bool => $one !== ''));
+        $names = array_values(
+            array_filter(
+                array_map(fn (string $one): string => strtolower(trim($one)), explode("\n", $form['names'] ?? '')),
+                fn (string $one): bool => $one !== '',
+            ),
+        );
         $told = array_map(fn (string $name): string => "{$name}: ".$this->carryOut($errand, $account, $name, $form), $names);
 
         return $this->show(['names' => ''] + $form, $told === [] ? 'Name one name at least.' : '', $told);
@@ -157,7 +199,16 @@ final readonly class CounterPages
     /** @param  array<string, string>  $form */
     private function disclose(Registered $name, array $form): string
     {
-        $wanted = array_values(array_filter(array_map(fn (string $one): string => ['person' => 'name', 'telephone' => 'voice'][strtolower(trim($one))] ?? strtolower(trim($one)), explode(',', $form['fields'] ?? '')), fn (string $one): bool => $one !== ''));
+        $wanted = array_values(
+            array_filter(
+                array_map(
+                    fn (string $one): string => ['person' => 'name', 'telephone' => 'voice'][strtolower(trim($one))] ??
+                        strtolower(trim($one)),
+                    explode(',', $form['fields'] ?? ''),
+                ),
+                fn (string $one): bool => $one !== '',
+            ),
+        );
         $unknown = array_diff($wanted, ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox']);
         if ($unknown !== []) {
             return 'there is no field '.implode(', ', $unknown).'.';
@@ -172,10 +223,21 @@ final readonly class CounterPages
     {
         $lines = array_map(trim(...), explode("\n", $form['holder'] ?? ''));
         [$person, $organisation, $street, $town, $postcode, $country, $voice, $mailbox] = [...$lines, ...array_fill(0, 8, '')];
-        if (($person.$organisation) === '' || preg_match('/^[A-Z]{2}$/D', $country) !== 1 || ! str_contains($mailbox, '@')) {
+        if ($person.$organisation === '' || preg_match('/^[A-Z]{2}$/D', $country) !== 1 || ! str_contains($mailbox, '@')) {
             return 'a holder has a name or an organisation, a country of two letters, and a mailbox.';
         }
-        $name->holder = new Holder('C-'.substr(hash('sha256', implode("\n", $lines)), 0, 8), $person, $organisation, $street, $town, '', $postcode, $country, $voice, $mailbox);
+        $name->holder = new Holder(
+            'C-'.substr(hash('sha256', implode("\n", $lines)), 0, 8),
+            $person,
+            $organisation,
+            $street,
+            $town,
+            '',
+            $postcode,
+            $country,
+            $voice,
+            $mailbox,
+        );
 
         return 'it is held by '.($organisation === '' ? $person : $organisation).' now.';
     }
@@ -193,8 +255,23 @@ final readonly class CounterPages
     /** @param  list<Registered>  $names */
     private function sheet(array $names, string $none): string
     {
-        $rows = implode('', array_map(fn (Registered $name): string => '<tr><td>'.Sheet::esc($name->name).'<td>'.($name->ends === null ? 'no end' : gmdate('Y-m-d', $name->ends)).'<td>'.($name->has(self::LOCK) ? 'on' : 'off').'<td>'.($name->autoRenew ? 'by itself' : 'when told')
-            .'<td>'.($name->handover === null ? '' : "to {$name->handover->to}, ".($name->handover->accepted ? 'accepted' : 'waits')).'</tr>', $names));
+        $rows = implode(
+            '',
+            array_map(
+                fn (Registered $name): string => '<tr><td>'.
+                    Sheet::esc($name->name).
+                    '<td>'.
+                    ($name->ends === null ? 'no end' : gmdate('Y-m-d', $name->ends)).
+                    '<td>'.
+                    ($name->has(self::LOCK) ? 'on' : 'off').
+                    '<td>'.
+                    ($name->autoRenew ? 'by itself' : 'when told').
+                    '<td>'.
+                    ($name->handover === null ? '' : "to {$name->handover->to}, ".($name->handover->accepted ? 'accepted' : 'waits')).
+                    '</tr>',
+                $names,
+            ),
+        );
 
         return $rows === '' ? "<p>{$none}</p>" : "<table><tr><th>Name<th>Ends<th>Lock<th>Renews<th>Offered</tr>{$rows}</table>";
     }
@@ -204,6 +281,8 @@ final readonly class CounterPages
     {
         $account = $this->world->store->account(trim($form['number'] ?? ''));
 
-        return $account !== null && $account->registrar === self::REGISTRAR && $account->login === trim($form['login'] ?? '') ? $account : null;
+        return $account !== null && $account->registrar === self::REGISTRAR && $account->login === trim($form['login'] ?? '')
+            ? $account
+            : null;
     }
 }

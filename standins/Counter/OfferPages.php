@@ -26,9 +26,19 @@ final readonly class OfferPages
         $until = gmdate('j F Y', $name->handover->by);
         $field = fn (string $label, string $of): string => "<p><label>{$label} <input name={$of} size=30 autocomplete=off></label></p>";
 
-        return Sheet::page("{$name->name} is offered to your account", ($said === '' ? '' : '<p role=alert><strong>'.Sheet::esc($said).'</strong></p>')
-            .'<p>At '.Sheet::esc(Registrar::of($name->registrar)->name).", until {$until}.</p><form method=post><input type=hidden name=key value=\"".Sheet::esc($this->key).'">'
-            .$field('Number of your account', 'number').$field('Its login', 'login').'<p><button name=answer value=accepted>Take it</button> <button name=answer value=refused>Refuse it</button></p></form>', status: $said === '' ? 200 : 422);
+        return Sheet::page(
+            "{$name->name} is offered to your account",
+            ($said === '' ? '' : '<p role=alert><strong>'.Sheet::esc($said).'</strong></p>').
+                '<p>At '.
+                Sheet::esc(Registrar::of($name->registrar)->name).
+                ", until {$until}.</p><form method=post><input type=hidden name=key value=\"".
+                Sheet::esc($this->key).
+                '">'.
+                $field('Number of your account', 'number').
+                $field('Its login', 'login').
+                '<p><button name=answer value=accepted>Take it</button> <button name=answer value=refused>Refuse it</button></p></form>',
+            status: $said === '' ? 200 : 422,
+        );
     }
 
     /** @param  array<string, string>  $form */

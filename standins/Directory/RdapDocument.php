@@ -26,26 +26,35 @@ final readonly class RdapDocument
         $unicode = DomainName::of($this->name->name)->unicode;
         [$holder, $redacted] = $this->holder();
 
-        return array_filter([
-            'rdapConformance' => self::CONFORMANCE,
-            'objectClassName' => 'domain',
-            'handle' => strtoupper(substr(hash('sha256', $this->name->name), 0, 10)).'-'.strtoupper($this->keeper->id),
-            'ldhName' => $this->name->name,
-            'unicodeName' => $unicode === $this->name->name ? null : $unicode,
-            'status' => $this->statuses(),
-            'events' => $this->events(),
-            'entities' => array_values(array_filter([$holder, $this->registrar(), $this->reseller()], is_array(...))),
-            'nameservers' => array_map(fn (string $host): array => ['objectClassName' => 'nameserver', 'ldhName' => $host], $this->name->servers),
-            'secureDNS' => $this->secureDns(),
-            'links' => $this->links(),
-            'redacted' => $redacted === [] ? null : $redacted,
-        ], fn (mixed $value): bool => $value !== null);
+        return array_filter(
+            [
+                'rdapConformance' => self::CONFORMANCE,
+                'objectClassName' => 'domain',
+                'handle' => strtoupper(substr(hash('sha256', $this->name->name), 0, 10)).'-'.strtoupper($this->keeper->id),
+                'ldhName' => $this->name->name,
+                'unicodeName' => $unicode === $this->name->name ? null : $unicode,
+                'status' => $this->statuses(),
+                'events' => $this->events(),
+                'entities' => array_values(array_filter([$holder, $this->registrar(), $this->reseller()], is_array(...))),
+                'nameservers' => array_map(
+                    fn (string $host): array => ['objectClassName' => 'nameserver', 'ldhName' => $host],
+                    $this->name->servers,
+                ),
+                'secureDNS' => $this->secureDns(),
+                'links' => $this->links(),
+                'redacted' => $redacted === [] ? null : $redacted,
+            ],
+            fn (mixed $value): bool => $value !== null,
+        );
     }
 
     /** @return list<string> in RFC 8056's words */
     private function statuses(): array
     {
-        return array_map(fn (string $status): string => $status === 'ok' ? 'active' : strtolower((string) preg_replace('/(?<!^)[A-Z]/', ' $0', $status)), [...$this->name->standing(), ...$this->name->grace()]);
+        return array_map(
+            fn (string $status): string => $status === 'ok' ? 'active' : strtolower((string) preg_replace('/(?<!^)[A-Z]/', ' $0', $status)),
+            [...$this->name->standing(), ...$this->name->grace()],
+        );
     }
 
     /** @return list<array<string, string>> */
@@ -81,8 +90,14 @@ final readonly class RdapDocument
                 return $value;
             }
             $redacted[] = [
-                'name' => ['description' => "Registrant {$named}"], 'prePath' => "$.entities[?(@.roles[0]=='registrant')].vcardArray[1]{$path}", 'method' => 'emptyValue',
-                'reason' => ['description' => in_array($field, $this->name->shown, true) ? 'Registry policy' : 'Not published at the registrant’s wish or by policy'],
+                'name' => ['description' => "Registrant {$named}"],
+                'prePath' => "$.entities[?(@.roles[0]=='registrant')].vcardArray[1]{$path}",
+                'method' => 'emptyValue',
+                'reason' => [
+                    'description' => in_array($field, $this->name->shown, true)
+                        ? 'Registry policy'
+                        : 'Not published at the registrant’s wish or by policy',
+                ],
             ];
 
             return '';
@@ -95,8 +110,15 @@ final readonly class RdapDocument
         if ($organisation !== '') {
             $card[] = ['org', (object) [], 'text', $organisation];
         }
-        $address = ['', '', $kept('street', 'Street', "[?(@[0]=='adr')][3][2]", $holder->street), $kept('town', 'City', "[?(@[0]=='adr')][3][3]", $holder->town),
-            $kept('region', 'State/Province', "[?(@[0]=='adr')][3][4]", $holder->region), $kept('postcode', 'Postal Code', "[?(@[0]=='adr')][3][5]", $holder->postcode), ''];
+        $address = [
+            '',
+            '',
+            $kept('street', 'Street', "[?(@[0]=='adr')][3][2]", $holder->street),
+            $kept('town', 'City', "[?(@[0]=='adr')][3][3]", $holder->town),
+            $kept('region', 'State/Province', "[?(@[0]=='adr')][3][4]", $holder->region),
+            $kept('postcode', 'Postal Code', "[?(@[0]=='adr')][3][5]", $holder->postcode),
+            '',
+        ];
         $country = $kept('country', 'Country', "[?(@[0]=='adr')][1].cc", $holder->country);
         $card[] = ['adr', $country === '' ? (object) [] : ['cc' => $country], 'text', $address];
         $voice = $kept('voice', 'Phone', "[?(@[0]=='tel')][3]", $holder->voice);
@@ -104,13 +126,32 @@ final readonly class RdapDocument
             $card[] = ['tel', ['type' => 'voice'], 'uri', 'tel:'.str_replace('.', '-', $voice)];
         }
         $mailbox = $kept('mailbox', 'Email', "[?(@[0]=='email')][3]", $holder->mailbox);
-        $card[] = $mailbox !== '' ? ['email', (object) [], 'text', $mailbox] : ['contact-uri', (object) [], 'uri', "https://{$this->keeper->rdap}/reach/{$this->name->name}"];
+        $card[] =
+            $mailbox !== ''
+                ? ['email', (object) [], 'text', $mailbox]
+                : ['contact-uri', (object) [], 'uri', "https://{$this->keeper->rdap}/reach/{$this->name->name}"];
 
-        return [array_filter([
-            'objectClassName' => 'entity', 'handle' => $holder->handle, 'roles' => ['registrant'], 'vcardArray' => ['vcard', $card],
-            'status' => $this->name->validated === null ? null : ($this->name->validated ? ['validated'] : ['active']),
-            'remarks' => $this->name->validated === false ? [['title' => 'Registrant data', 'description' => ['The registry could not validate the registrant’s name and address.']]] : null,
-        ], fn (mixed $value): bool => $value !== null), $redacted];
+        return [
+            array_filter(
+                [
+                    'objectClassName' => 'entity',
+                    'handle' => $holder->handle,
+                    'roles' => ['registrant'],
+                    'vcardArray' => ['vcard', $card],
+                    'status' => $this->name->validated === null ? null : ($this->name->validated ? ['validated'] : ['active']),
+                    'remarks' => $this->name->validated === false
+                            ? [
+                                [
+                                    'title' => 'Registrant data',
+                                    'description' => ['The registry could not validate the registrant’s name and address.'],
+                                ],
+                            ]
+                            : null,
+                ],
+                fn (mixed $value): bool => $value !== null,
+            ),
+            $redacted,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -120,32 +161,52 @@ final readonly class RdapDocument
         $byTag = Registry::for($this->name->name)->byTag ?? false;
 
         return [
-            'objectClassName' => 'entity', 'handle' => $byTag ? $registrar->tag : $registrar->number, 'roles' => ['registrar'],
+            'objectClassName' => 'entity',
+            'handle' => $byTag ? $registrar->tag : $registrar->number,
+            'roles' => ['registrar'],
             'publicIds' => $byTag ? [] : [['type' => 'IANA Registrar ID', 'identifier' => $registrar->number]],
             'vcardArray' => ['vcard', [['version', (object) [], 'text', '4.0'], ['fn', (object) [], 'text', $registrar->name]]],
-            'entities' => [[
-                'objectClassName' => 'entity', 'roles' => ['abuse'],
-                'vcardArray' => ['vcard', [['version', (object) [], 'text', '4.0'], ['fn', (object) [], 'text', 'Abuse desk'], ['email', (object) [], 'text', $registrar->abuse]]],
-            ]],
+            'entities' => [
+                [
+                    'objectClassName' => 'entity',
+                    'roles' => ['abuse'],
+                    'vcardArray' => [
+                        'vcard',
+                        [
+                            ['version', (object) [], 'text', '4.0'],
+                            ['fn', (object) [], 'text', 'Abuse desk'],
+                            ['email', (object) [], 'text', $registrar->abuse],
+                        ],
+                    ],
+                ],
+            ],
         ];
     }
 
     /** @return array<string, mixed>|null */
     private function reseller(): ?array
     {
-        return $this->name->reseller === null ? null : [
-            'objectClassName' => 'entity', 'roles' => ['reseller'],
-            'vcardArray' => ['vcard', [['version', (object) [], 'text', '4.0'], ['fn', (object) [], 'text', $this->name->reseller]]],
-        ];
+        return $this->name->reseller === null
+            ? null
+            : [
+                'objectClassName' => 'entity',
+                'roles' => ['reseller'],
+                'vcardArray' => ['vcard', [['version', (object) [], 'text', '4.0'], ['fn', (object) [], 'text', $this->name->reseller]]],
+            ];
     }
 
     /** @return array<string, mixed> */
     private function secureDns(): array
     {
-        return $this->name->ds === [] ? ['delegationSigned' => false] : [
-            'delegationSigned' => true,
-            'dsData' => array_map(fn (array $ds): array => ['keyTag' => $ds[0], 'algorithm' => $ds[1], 'digestType' => $ds[2], 'digest' => $ds[3]], $this->name->ds),
-        ];
+        return $this->name->ds === []
+            ? ['delegationSigned' => false]
+            : [
+                'delegationSigned' => true,
+                'dsData' => array_map(
+                    fn (array $ds): array => ['keyTag' => $ds[0], 'algorithm' => $ds[1], 'digestType' => $ds[2], 'digest' => $ds[3]],
+                    $this->name->ds,
+                ),
+            ];
     }
 
     /** @return list<array<string, string>> */
@@ -155,7 +216,12 @@ final readonly class RdapDocument
         $self = $at((string) $this->keeper->rdap);
         $links = [['value' => $self, 'rel' => 'self', 'href' => $self, 'type' => RdapAnswer::TYPE]];
         if ($this->keeper instanceof Registry) {
-            $links[] = ['value' => $self, 'rel' => 'related', 'href' => $at(Registrar::of($this->name->registrar)->rdap), 'type' => RdapAnswer::TYPE];
+            $links[] = [
+                'value' => $self,
+                'rel' => 'related',
+                'href' => $at(Registrar::of($this->name->registrar)->rdap),
+                'type' => RdapAnswer::TYPE,
+            ];
         }
 
         return $links;

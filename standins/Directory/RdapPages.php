@@ -21,7 +21,7 @@ final readonly class RdapPages
 
     public function __construct(private World $world)
     {
-        $this->asked = new AskedOften;
+        $this->asked = new AskedOften();
     }
 
     public function answer(HttpRequest $request): HttpResponse
@@ -43,7 +43,14 @@ final readonly class RdapPages
             return new HttpResponse(429, $refusal->type, $refusal->body, ['Retry-After' => (string) $wait]);
         }
         if ($request->path === '/help') {
-            return HttpResponse::json(['rdapConformance' => RdapDocument::CONFORMANCE, 'notices' => [['title' => 'A simulation', 'description' => ['Nothing here is real.']]]], 200, RdapAnswer::TYPE);
+            return HttpResponse::json(
+                [
+                    'rdapConformance' => RdapDocument::CONFORMANCE,
+                    'notices' => [['title' => 'A simulation', 'description' => ['Nothing here is real.']]],
+                ],
+                200,
+                RdapAnswer::TYPE,
+            );
         }
         if (! str_starts_with($request->path, '/domain/')) {
             return $this->error(400, 'Only /domain/ and /help are answered.');
@@ -88,11 +95,25 @@ final readonly class RdapPages
             }
         }
 
-        return ['version' => '1.0', 'publication' => gmdate('Y-m-d\TH:i:s\Z', $this->world->now()), 'description' => 'The directories of a simulated world', 'services' => $services];
+        return [
+            'version' => '1.0',
+            'publication' => gmdate('Y-m-d\TH:i:s\Z', $this->world->now()),
+            'description' => 'The directories of a simulated world',
+            'services' => $services,
+        ];
     }
 
     private function error(int $code, string $why): HttpResponse
     {
-        return HttpResponse::json(['rdapConformance' => RdapDocument::CONFORMANCE, 'errorCode' => $code, 'title' => $code === 404 ? 'Not found' : 'Refused', 'description' => [$why]], $code, RdapAnswer::TYPE);
+        return HttpResponse::json(
+            [
+                'rdapConformance' => RdapDocument::CONFORMANCE,
+                'errorCode' => $code,
+                'title' => $code === 404 ? 'Not found' : 'Refused',
+                'description' => [$why],
+            ],
+            $code,
+            RdapAnswer::TYPE,
+        );
     }
 }

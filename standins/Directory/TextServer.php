@@ -20,7 +20,7 @@ final readonly class TextServer
 
     public function __construct(private World $world)
     {
-        $this->asked = new AskedOften;
+        $this->asked = new AskedOften();
     }
 
     public function listen(ServerInterface $server): void
@@ -30,7 +30,16 @@ final readonly class TextServer
             $connection->on('data', function (string $bytes) use ($connection, &$line): void {
                 $line .= $bytes;
                 if (str_contains($line, "\n") || strlen($line) > 1000) {
-                    $connection->end(str_replace("\n", "\r\n", $this->answer(trim(substr($line, 0, 1000)), (string) parse_url($connection->getRemoteAddress() ?? '', PHP_URL_HOST))));
+                    $connection->end(
+                        str_replace(
+                            "\n",
+                            "\r\n",
+                            $this->answer(
+                                trim(substr($line, 0, 1000)),
+                                (string) parse_url($connection->getRemoteAddress() ?? '', PHP_URL_HOST),
+                            ),
+                        ),
+                    );
                 }
             });
         });

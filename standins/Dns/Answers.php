@@ -24,7 +24,7 @@ final readonly class Answers
     /** @param  string  $address  of the world */
     public function to(Query $query, string $address, Mood $mood): Message
     {
-        $answer = new Message;
+        $answer = new Message();
         $answer->qr = true;
         $answer->questions = [$query];
         $name = strtolower(rtrim($query->name, '.'));
@@ -35,7 +35,13 @@ final readonly class Answers
                 $address === Addresses::ROOT => $this->root($answer, $name, $query->type),
                 $address === Addresses::EXAMPLE => $this->example($answer, $name, $query->type),
                 $this->registryAt($address) !== null => $this->registry($answer, $this->registryAt($address), $name, $query->type),
-                default => $this->host($answer, $this->store->hostsByAddress()[$address] ?? '', $name, $query->type, $mood === Mood::OutOfStep),
+                default => $this->host(
+                    $answer,
+                    $this->store->hostsByAddress()[$address] ?? '',
+                    $name,
+                    $query->type,
+                    $mood === Mood::OutOfStep,
+                ),
             };
         }
 
@@ -63,7 +69,13 @@ final readonly class Answers
         }
         foreach (Registry::all() as $registry) {
             if (in_array($tld, $registry->suffixes, true)) {
-                $this->refer($answer, $tld, $this->hostsOf($registry), 172_800, array_combine($this->hostsOf($registry), array_map(fn (string $address): array => [$address], $registry->servers)));
+                $this->refer(
+                    $answer,
+                    $tld,
+                    $this->hostsOf($registry),
+                    172_800,
+                    array_combine($this->hostsOf($registry), array_map(fn (string $address): array => [$address], $registry->servers)),
+                );
 
                 return;
             }
@@ -78,12 +90,28 @@ final readonly class Answers
     /** Every host under `example` stands in one zone. */
     private function example(Message $answer, string $name, int $type): void
     {
-        $addresses = $name === 'a.root.example' ? [Addresses::ROOT] : ($name === 'ns.example' ? [Addresses::EXAMPLE] : $this->store->addresses($name));
+        $addresses =
+            $name === 'a.root.example'
+                ? [Addresses::ROOT]
+                : ($name === 'ns.example'
+                    ? [Addresses::EXAMPLE]
+                    : $this->store->addresses($name));
         foreach (Registry::all() as $registry) {
-            $addresses = [...$addresses, ...array_values(array_filter($registry->servers, fn (string $address, int $place): bool => $this->hostsOf($registry)[$place] === $name, ARRAY_FILTER_USE_BOTH))];
+            $addresses = [
+                ...$addresses,
+                ...array_values(
+                    array_filter(
+                        $registry->servers,
+                        fn (string $address, int $place): bool => $this->hostsOf($registry)[$place] === $name,
+                        ARRAY_FILTER_USE_BOTH,
+                    ),
+                ),
+            ];
         }
         $answer->aa = true;
-        $answer->answers = array_values(array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type));
+        $answer->answers = array_values(
+            array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type),
+        );
         if ($answer->answers !== []) {
             return;
         }
@@ -96,7 +124,11 @@ final readonly class Answers
             if ($name === $suffix) {
                 $answer->aa = true;
                 $zone = Zone::of($suffix, $this->hostsOf($registry), '{"records": []}');
-                $type === Message::TYPE_SOA ? $answer->answers = [$zone->soa()] : ($type === Message::TYPE_NS ? $answer->answers = $zone->ns() : $this->nothing($answer, $zone, false));
+                $type === Message::TYPE_SOA
+                    ? ($answer->answers = [$zone->soa()])
+                    : ($type === Message::TYPE_NS
+                        ? ($answer->answers = $zone->ns())
+                        : $this->nothing($answer, $zone, false));
 
                 return;
             }
@@ -113,8 +145,17 @@ final readonly class Answers
         if ($found === null || ! $found->isDelegated()) {
             $this->nothing($answer, $zone, true);
         } elseif ($type === self::TYPE_DS && $name === $owner) {
-            $answer->answers = array_map(fn (array $ds): Record => new Record($owner, self::TYPE_DS, Message::CLASS_IN, self::TTL, pack('nCC', $ds[0], $ds[1], $ds[2]).hex2bin($ds[3])), $found->ds);
-            $answer->answers === [] ? $this->nothing($answer, $zone, false) : $answer->aa = true;
+            $answer->answers = array_map(
+                fn (array $ds): Record => new Record(
+                    $owner,
+                    self::TYPE_DS,
+                    Message::CLASS_IN,
+                    self::TTL,
+                    pack('nCC', $ds[0], $ds[1], $ds[2]).hex2bin($ds[3]),
+                ),
+                $found->ds,
+            );
+            $answer->answers === [] ? $this->nothing($answer, $zone, false) : ($answer->aa = true);
         } else {
             $glue = [];
             foreach ($found->servers as $host) {
@@ -166,7 +207,9 @@ final readonly class Answers
         }
         $addresses = $this->store->addresses($name);
         if ($addresses !== []) {
-            $answer->answers = array_values(array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type));
+            $answer->answers = array_values(
+                array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type),
+            );
             if ($answer->answers === []) {
                 $this->nothing($answer, $zone, false);
             }
@@ -181,7 +224,17 @@ final readonly class Answers
     {
         for ($steps = 0; $steps < 8; $steps++) {
             $records = $zone->at($name);
-            $answer->answers = [...$answer->answers, ...array_values(array_filter($records, fn (Record $record): bool => $record->type === $type || $type === Message::TYPE_ANY || $record->type === Message::TYPE_CNAME))];
+            $answer->answers = [
+                ...$answer->answers,
+                ...array_values(
+                    array_filter(
+                        $records,
+                        fn (Record $record): bool => $record->type === $type ||
+                            $type === Message::TYPE_ANY ||
+                            $record->type === Message::TYPE_CNAME,
+                    ),
+                ),
+            ];
             $alias = array_values(array_filter($records, fn (Record $record): bool => $record->type === Message::TYPE_CNAME))[0] ?? null;
             if ($alias === null || $type === Message::TYPE_CNAME) {
                 break;
@@ -210,7 +263,10 @@ final readonly class Answers
      */
     private function refer(Message $answer, string $zone, array $hosts, int $ttl, array $glue): void
     {
-        $answer->authority = array_map(fn (string $host): Record => new Record($zone, Message::TYPE_NS, Message::CLASS_IN, $ttl, $host), $hosts);
+        $answer->authority = array_map(
+            fn (string $host): Record => new Record($zone, Message::TYPE_NS, Message::CLASS_IN, $ttl, $host),
+            $hosts,
+        );
         foreach ($glue as $host => $addresses) {
             $answer->additional = [...$answer->additional, ...$this->addressRecords($host, $addresses)];
         }
@@ -222,7 +278,16 @@ final readonly class Answers
      */
     private function addressRecords(string $host, array $addresses): array
     {
-        return array_map(fn (string $address): Record => new Record($host, str_contains($address, ':') ? Message::TYPE_AAAA : Message::TYPE_A, Message::CLASS_IN, self::TTL, $address), $addresses);
+        return array_map(
+            fn (string $address): Record => new Record(
+                $host,
+                str_contains($address, ':') ? Message::TYPE_AAAA : Message::TYPE_A,
+                Message::CLASS_IN,
+                self::TTL,
+                $address,
+            ),
+            $addresses,
+        );
     }
 
     /** @return list<string> */

@@ -35,14 +35,19 @@ final class DnsServer
     public function __construct(private readonly Store $store, private readonly int $port)
     {
         $this->answers = new Answers($store);
-        $this->parser = new Parser;
-        $this->dumper = new BinaryDumper;
+        $this->parser = new Parser();
+        $this->dumper = new BinaryDumper();
     }
 
     /** Opens every address that is not open yet. */
     public function listen(): void
     {
-        $addresses = [Addresses::ROOT, Addresses::EXAMPLE, ...array_merge(...array_map(fn (Registry $registry): array => $registry->servers, Registry::all())), ...array_keys($this->store->hostsByAddress())];
+        $addresses = [
+            Addresses::ROOT,
+            Addresses::EXAMPLE,
+            ...array_merge(...array_map(fn (Registry $registry): array => $registry->servers, Registry::all())),
+            ...array_keys($this->store->hostsByAddress()),
+        ];
         foreach (array_unique($addresses) as $address) {
             // Any other belongs to a world that nobody plays.
             if (Addresses::here($address) !== $address) {
@@ -114,9 +119,10 @@ final class DnsServer
 
     private function answered(Message $asked, string $address, Mood $mood, bool $isStream): string
     {
-        $options = array_values(array_filter($asked->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT))[0] ?? null;
+        $options =
+            array_values(array_filter($asked->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT))[0] ?? null;
         if ($asked->opcode !== Message::OPCODE_QUERY || count($asked->questions) !== 1) {
-            $answer = new Message;
+            $answer = new Message();
             $answer->qr = true;
             $answer->rcode = $asked->opcode === Message::OPCODE_QUERY ? Message::RCODE_FORMAT_ERROR : Message::RCODE_NOT_IMPLEMENTED;
             $answer->questions = $asked->questions;
@@ -134,7 +140,9 @@ final class DnsServer
         }
         $answer->tc = true;
         [$answer->answers, $answer->authority] = [[], []];
-        $answer->additional = array_values(array_filter($answer->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT));
+        $answer->additional = array_values(
+            array_filter($answer->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT),
+        );
 
         return $this->dumper->toBinary($answer);
     }

@@ -19,8 +19,13 @@ final readonly class Zone
      * @param  list<string>  $servedBy  hosts that have it
      * @param  list<Record>  $records  beside SOA and NS
      */
-    private function __construct(public string $origin, public int $serial, public array $servers, public array $servedBy, private array $records)
-    {
+    private function __construct(
+        public string $origin,
+        public int $serial,
+        public array $servers,
+        public array $servedBy,
+        private array $records,
+    ) {
     }
 
     /**
@@ -32,33 +37,51 @@ final readonly class Zone
         $node = JsonNode::read($told ?? '{}', 1_000_000);
         $records = [];
         foreach ($node->has('records') ? $node->nodes('records') : [] as $record) {
-            $records[] = self::record($record->text('name'), strtoupper($record->text('type')), $record->intOrNull('ttl') ?? self::TTL, $record->text('data'));
+            $records[] = self::record(
+                $record->text('name'),
+                strtoupper($record->text('type')),
+                $record->intOrNull('ttl') ?? self::TTL,
+                $record->text('data'),
+            );
         }
         if (! $node->has('records')) {
             $records = [
-                self::record($origin, 'A', self::TTL, '192.0.2.80'), self::record("www.{$origin}", 'CNAME', self::TTL, $origin),
-                self::record($origin, 'MX', self::TTL, '10 mail.sound-hosting.example'), self::record($origin, 'TXT', self::TTL, 'v=spf1 mx -all'),
+                self::record($origin, 'A', self::TTL, '192.0.2.80'),
+                self::record("www.{$origin}", 'CNAME', self::TTL, $origin),
+                self::record($origin, 'MX', self::TTL, '10 mail.sound-hosting.example'),
+                self::record($origin, 'TXT', self::TTL, 'v=spf1 mx -all'),
             ];
         }
 
         return new self(
-            $origin, $node->intOrNull('serial') ?? 2026100601, $node->has('servers') ? $node->texts('servers') : $delegated,
-            $node->has('servedBy') ? $node->texts('servedBy') : $delegated, $records,
+            $origin,
+            $node->intOrNull('serial') ?? 2026100601,
+            $node->has('servers') ? $node->texts('servers') : $delegated,
+            $node->has('servedBy') ? $node->texts('servedBy') : $delegated,
+            $records,
         );
     }
 
     public function soa(bool $older = false): Record
     {
         return new Record($this->origin, Message::TYPE_SOA, Message::CLASS_IN, self::TTL, [
-            'mname' => $this->servers[0] ?? $this->origin, 'rname' => "hostmaster.{$this->origin}", 'serial' => (string) ($this->serial - ($older ? 100 : 0)),
-            'refresh' => '7200', 'retry' => '3600', 'expire' => '1209600', 'minimum' => '300',
+            'mname' => $this->servers[0] ?? $this->origin,
+            'rname' => "hostmaster.{$this->origin}",
+            'serial' => (string) ($this->serial - ($older ? 100 : 0)),
+            'refresh' => '7200',
+            'retry' => '3600',
+            'expire' => '1209600',
+            'minimum' => '300',
         ]);
     }
 
     /** @return list<Record> */
     public function ns(): array
     {
-        return array_map(fn (string $host): Record => new Record($this->origin, Message::TYPE_NS, Message::CLASS_IN, self::TTL, $host), $this->servers);
+        return array_map(
+            fn (string $host): Record => new Record($this->origin, Message::TYPE_NS, Message::CLASS_IN, self::TTL, $host),
+            $this->servers,
+        );
     }
 
     /** @return list<Record> at this name, or at the wildcard that covers it (RFC 4592), under the name asked for */
@@ -72,7 +95,10 @@ final readonly class Zone
             $closest = substr((string) strstr($closest, '.'), 1);
             $wild = array_values(array_filter($this->records, fn (Record $record): bool => $record->name === "*.{$closest}"));
             if ($wild !== [] || $this->exists($closest)) {
-                return array_map(fn (Record $record): Record => new Record($name, $record->type, $record->class, $record->ttl, $record->data), $wild);
+                return array_map(
+                    fn (Record $record): Record => new Record($name, $record->type, $record->class, $record->ttl, $record->data),
+                    $wild,
+                );
             }
         }
 
@@ -101,7 +127,10 @@ final readonly class Zone
             'AAAA' => [Message::TYPE_AAAA, $data],
             'CNAME' => [Message::TYPE_CNAME, $data],
             'NS' => [Message::TYPE_NS, $data],
-            'MX' => [Message::TYPE_MX, ['priority' => (string) (int) $data, 'target' => rtrim((string) preg_replace('/^\d+\s+/', '', $data), '.')]],
+            'MX' => [
+                Message::TYPE_MX,
+                ['priority' => (string) (int) $data, 'target' => rtrim((string) preg_replace('/^\d+\s+/', '', $data), '.')],
+            ],
             default => [Message::TYPE_TXT, str_split($data, 255)],
         };
 

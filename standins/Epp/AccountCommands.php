@@ -26,7 +26,18 @@ final readonly class AccountCommands
             throw EppRefusal::because(EppCode::Authorization, 'Only the account that asks is told of itself.');
         }
 
-        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Account, 'infData', fn (EppWriter $to) => $to->text('account:number', $this->account->number)->text('account:login', $this->account->login)
-            ->text('account:mailbox', $this->account->mailbox)->text('account:balance', sprintf('%d.%02d', intdiv($this->account->balance, 100), $this->account->balance % 100), ['currency' => 'GBP'])));
+        return EppAnswer::done(
+            fn (EppWriter $to) => $to->object(
+                EppNamespace::Account,
+                'infData',
+                fn (EppWriter $to) => $to
+                    ->text('account:number', $this->account->number)
+                    ->text('account:login', $this->account->login)
+                    ->text('account:mailbox', $this->account->mailbox)
+                    ->text('account:balance', sprintf('%d.%02d', intdiv($this->account->balance, 100), $this->account->balance % 100), [
+                        'currency' => 'GBP',
+                    ]),
+            ),
+        );
     }
 }

@@ -25,11 +25,21 @@ final readonly class ContactCommands
         $contact = EppNamespace::Contact->value;
         $store = $this->world->store;
         if ($verb->name() === 'check') {
-            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'chkData', function (EppWriter $to) use ($object, $contact, $store): void {
-                foreach ($object->texts($contact, 'id') as $id) {
-                    $to->open('contact:cd', [], fn (EppWriter $to) => $to->text('contact:id', $id, ['avail' => $store->contact($id) === null ? '1' : '0']));
-                }
-            }));
+            return EppAnswer::done(
+                fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'chkData', function (EppWriter $to) use (
+                    $object,
+                    $contact,
+                    $store,
+                ): void {
+                    foreach ($object->texts($contact, 'id') as $id) {
+                        $to->open(
+                            'contact:cd',
+                            [],
+                            fn (EppWriter $to) => $to->text('contact:id', $id, ['avail' => $store->contact($id) === null ? '1' : '0']),
+                        );
+                    }
+                }),
+            );
         }
         $id = $object->textOf($contact, 'id');
         $known = $store->contact($id);
@@ -39,7 +49,13 @@ final readonly class ContactCommands
             }
             $store->putContact($id, $this->account->number, json_encode($this->holder($id, $object, null), JSON_THROW_ON_ERROR));
 
-            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'creData', fn (EppWriter $to) => $to->text('contact:id', $id)->text('contact:crDate', DomainAnswers::at($this->world->now()))));
+            return EppAnswer::done(
+                fn (EppWriter $to) => $to->object(
+                    EppNamespace::Contact,
+                    'creData',
+                    fn (EppWriter $to) => $to->text('contact:id', $id)->text('contact:crDate', DomainAnswers::at($this->world->now())),
+                ),
+            );
         }
         [$account, $body] = $known ?? throw EppRefusal::because(EppCode::DoesNotExist, "There is no contact {$id}.");
         if ($verb->name() === 'transfer') {
@@ -61,25 +77,41 @@ final readonly class ContactCommands
     private function info(EppWriter $to, Holder $holder): void
     {
         $to->object(EppNamespace::Contact, 'infData', function (EppWriter $to) use ($holder): void {
-            $to->text('contact:id', $holder->handle)->text('contact:roid', strtoupper(substr(hash('sha256', $holder->handle), 0, 12)).'-ROLL')->sign('contact:status', ['s' => $this->world->store->isHolder($holder->handle) ? 'linked' : 'ok']);
+            $to->text('contact:id', $holder->handle)
+                ->text('contact:roid', strtoupper(substr(hash('sha256', $holder->handle), 0, 12)).'-ROLL')
+                ->sign('contact:status', ['s' => $this->world->store->isHolder($holder->handle) ? 'linked' : 'ok']);
             $to->open('contact:postalInfo', ['type' => 'loc'], function (EppWriter $to) use ($holder): void {
                 $to->text('contact:name', $holder->name === '' ? $holder->organisation : $holder->name);
                 if ($holder->organisation !== '') {
                     $to->text('contact:org', $holder->organisation);
                 }
-                $to->open('contact:addr', [], fn (EppWriter $to) => $to->texts('contact:street', array_slice(mb_str_split($holder->street, 255), 0, 3))->text('contact:city', $holder->town)->text('contact:sp', $holder->region)->text('contact:pc', $holder->postcode)->text('contact:cc', $holder->country));
+                $to->open(
+                    'contact:addr',
+                    [],
+                    fn (EppWriter $to) => $to
+                        ->texts('contact:street', array_slice(mb_str_split($holder->street, 255), 0, 3))
+                        ->text('contact:city', $holder->town)
+                        ->text('contact:sp', $holder->region)
+                        ->text('contact:pc', $holder->postcode)
+                        ->text('contact:cc', $holder->country),
+                );
             });
             if ($holder->voice !== '') {
                 $to->text('contact:voice', $holder->voice);
             }
-            $to->text('contact:email', $holder->mailbox)->text('contact:clID', $this->account->number)->text('contact:crID', $this->account->number)->text('contact:crDate', DomainAnswers::at(0));
+            $to->text('contact:email', $holder->mailbox)
+                ->text('contact:clID', $this->account->number)
+                ->text('contact:crID', $this->account->number)
+                ->text('contact:crDate', DomainAnswers::at(0));
             if ($holder->disclose !== null) {
                 self::disclose($to, $holder->disclose);
             }
         });
     }
 
-    /** RFC 5733 §3.2.4. Whoever has the code takes the contact over at once: nothing waits here, so there is nothing to approve or reject. */
+    /**
+     * RFC 5733 §3.2.4. Whoever has the code takes the contact over at once: nothing waits here, so there is nothing to approve or reject.
+     */
     private function transfer(string $op, string $id, string $account, XmlNode $object, Holder $holder): EppAnswer
     {
         if ($op !== 'request') {
@@ -96,16 +128,32 @@ final readonly class ContactCommands
         $this->world->store->putContact($id, $this->account->number, json_encode([...(array) $holder, 'code' => ''], JSON_THROW_ON_ERROR));
         $now = DomainAnswers::at($this->world->now());
 
-        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Contact, 'trnData', fn (EppWriter $to) => $to->text('contact:id', $id)->text('contact:trStatus', 'serverApproved')
-            ->text('contact:reID', $this->account->number)->text('contact:reDate', $now)->text('contact:acID', $account)->text('contact:acDate', $now)));
+        return EppAnswer::done(
+            fn (EppWriter $to) => $to->object(
+                EppNamespace::Contact,
+                'trnData',
+                fn (EppWriter $to) => $to
+                    ->text('contact:id', $id)
+                    ->text('contact:trStatus', 'serverApproved')
+                    ->text('contact:reID', $this->account->number)
+                    ->text('contact:reDate', $now)
+                    ->text('contact:acID', $account)
+                    ->text('contact:acDate', $now),
+            ),
+        );
     }
 
     private function update(string $id, XmlNode $object, Holder $holder): EppAnswer
     {
-        if ($object->childOrNull(EppNamespace::Contact->value, 'add') !== null || $object->childOrNull(EppNamespace::Contact->value, 'rem') !== null) {
+        if (
+            $object->childOrNull(EppNamespace::Contact->value, 'add') !== null ||
+            $object->childOrNull(EppNamespace::Contact->value, 'rem') !== null
+        ) {
             throw EppRefusal::because(EppCode::UnimplementedOption, 'Statuses of contacts are not kept here.');
         }
-        $change = $object->childOrNull(EppNamespace::Contact->value, 'chg') ?? throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
+        $change =
+            $object->childOrNull(EppNamespace::Contact->value, 'chg') ??
+            throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
         $changed = $this->holder($id, $change, $holder);
         $this->world->store->putContact($id, $this->account->number, json_encode($changed, JSON_THROW_ON_ERROR));
         foreach ($this->world->store->namesOfHolder($id) as $name) {
@@ -131,16 +179,24 @@ final readonly class ContactCommands
         $contact = EppNamespace::Contact->value;
         $postal = $node->childOrNull($contact, 'postalInfo');
         $address = $postal?->childOrNull($contact, 'addr');
-        $country = $address?->textOrNull($contact, 'cc') ?? $before->country ?? '';
+        $country = $address?->textOrNull($contact, 'cc') ?? ($before->country ?? '');
         if (preg_match('/^[A-Z]{2}$/D', $country) !== 1) {
             throw EppRefusal::because(EppCode::ValueSyntax, 'A country is two letters.');
         }
 
         return new Holder(
-            $id, $postal?->textOrNull($contact, 'name') ?? $before->name ?? '', $postal?->textOrNull($contact, 'org') ?? ($postal === null ? $before->organisation ?? '' : ''),
-            $address === null ? $before->street ?? '' : implode(', ', $address->texts($contact, 'street')), $address?->textOrNull($contact, 'city') ?? $before->town ?? '', $address?->textOrNull($contact, 'sp') ?? $before->region ?? '',
-            $address?->textOrNull($contact, 'pc') ?? $before->postcode ?? '', $country, $node->textOrNull($contact, 'voice') ?? $before->voice ?? '', $node->textOrNull($contact, 'email') ?? $before->mailbox ?? '',
-            $node->childOrNull($contact, 'authInfo')?->textOrNull($contact, 'pw') ?? $before->code ?? '', self::wish($node->childOrNull($contact, 'disclose')) ?? $before?->disclose,
+            $id,
+            $postal?->textOrNull($contact, 'name') ?? ($before->name ?? ''),
+            $postal?->textOrNull($contact, 'org') ?? ($postal === null ? $before->organisation ?? '' : ''),
+            $address === null ? $before->street ?? '' : implode(', ', $address->texts($contact, 'street')),
+            $address?->textOrNull($contact, 'city') ?? ($before->town ?? ''),
+            $address?->textOrNull($contact, 'sp') ?? ($before->region ?? ''),
+            $address?->textOrNull($contact, 'pc') ?? ($before->postcode ?? ''),
+            $country,
+            $node->textOrNull($contact, 'voice') ?? ($before->voice ?? ''),
+            $node->textOrNull($contact, 'email') ?? ($before->mailbox ?? ''),
+            $node->childOrNull($contact, 'authInfo')?->textOrNull($contact, 'pw') ?? ($before->code ?? ''),
+            self::wish($node->childOrNull($contact, 'disclose')) ?? $before?->disclose,
         );
     }
 
@@ -157,6 +213,11 @@ final readonly class ContactCommands
     /** RFC 5733 §2.9, as it is kept. */
     private static function wish(?XmlNode $disclose): ?string
     {
-        return $disclose === null ? null : implode(' ', [in_array($disclose->attribute('flag'), ['1', 'true'], true) ? '1' : '0', ...array_values(array_unique(array_map(fn (XmlNode $one): string => $one->name(), $disclose->all())))]);
+        return $disclose === null
+            ? null
+            : implode(' ', [
+                in_array($disclose->attribute('flag'), ['1', 'true'], true) ? '1' : '0',
+                ...array_values(array_unique(array_map(fn (XmlNode $one): string => $one->name(), $disclose->all()))),
+            ]);
     }
 }

@@ -25,7 +25,13 @@ final readonly class DomainCommands
 {
     private const DAY = 86_400;
 
-    private const CLIENT_STATUSES = ['clientHold', 'clientTransferProhibited', 'clientUpdateProhibited', 'clientRenewProhibited', 'clientDeleteProhibited'];
+    private const CLIENT_STATUSES = [
+        'clientHold',
+        'clientTransferProhibited',
+        'clientUpdateProhibited',
+        'clientRenewProhibited',
+        'clientDeleteProhibited',
+    ];
 
     private const PENDING = ['pendingCreate', 'pendingDelete', 'pendingRenew', 'pendingTransfer', 'pendingUpdate'];
 
@@ -37,8 +43,12 @@ final readonly class DomainCommands
      * @param  list<XmlNode>  $extensions  of the command
      * @param  bool  $isReviewed  whether the registrar's people have looked at it
      */
-    public function __construct(private World $world, private Account $account, private array $extensions, private bool $isReviewed = false)
-    {
+    public function __construct(
+        private World $world,
+        private Account $account,
+        private array $extensions,
+        private bool $isReviewed = false,
+    ) {
     }
 
     public function carryOut(XmlNode $verb, XmlNode $object): EppAnswer
@@ -62,16 +72,24 @@ final readonly class DomainCommands
         $asked = $check === null ? null : FeesAsked::of($check);
         $why = array_combine($names, array_map($this->whyNot(...), $names));
 
-        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'chkData', function (EppWriter $to) use ($names, $why): void {
-            foreach ($names as $name) {
-                $to->open('domain:cd', [], function (EppWriter $to) use ($name, $why): void {
-                    $to->text('domain:name', $name, ['avail' => $why[$name] === null ? '1' : '0']);
-                    if ($why[$name] !== null) {
-                        $to->text('domain:reason', $why[$name]);
-                    }
-                });
-            }
-        }), $asked === null ? null : fn (EppWriter $to) => $asked->write($to, array_map(fn (?string $said): ?string => $said === self::IN_USE ? null : $said, $why)));
+        return EppAnswer::done(
+            fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'chkData', function (EppWriter $to) use ($names, $why): void {
+                foreach ($names as $name) {
+                    $to->open('domain:cd', [], function (EppWriter $to) use ($name, $why): void {
+                        $to->text('domain:name', $name, ['avail' => $why[$name] === null ? '1' : '0']);
+                        if ($why[$name] !== null) {
+                            $to->text('domain:reason', $why[$name]);
+                        }
+                    });
+                }
+            }),
+            $asked === null
+                ? null
+                : fn (EppWriter $to) => $asked->write(
+                    $to,
+                    array_map(fn (?string $said): ?string => $said === self::IN_USE ? null : $said, $why),
+                ),
+        );
     }
 
     private function whyNot(string $name): ?string
@@ -80,7 +98,11 @@ final readonly class DomainCommands
             return 'Not a name';
         }
 
-        return Registry::for(strtolower($name)) === null ? 'Not sold here' : ($this->world->store->name(strtolower($name)) === null ? null : self::IN_USE);
+        return Registry::for(strtolower($name)) === null
+            ? 'Not sold here'
+            : ($this->world->store->name(strtolower($name)) === null
+                ? null
+                : self::IN_USE);
     }
 
     private function info(XmlNode $object): EppAnswer
@@ -94,7 +116,11 @@ final readonly class DomainCommands
         // RFC 5731 §3.1.2: `sub` are hosts below the name itself, which nobody here has.
         $withServers = ! in_array($object->child(EppNamespace::Domain->value, 'name')->attribute('hosts'), ['none', 'sub'], true);
 
-        return new EppAnswer(EppCode::Done, fn (EppWriter $to) => DomainAnswers::info($to, $name, $whole, $withServers), $whole || $name->ds !== [] ? fn (EppWriter $to) => DomainAnswers::infoExtension($to, $name, $whole) : null);
+        return new EppAnswer(
+            EppCode::Done,
+            fn (EppWriter $to) => DomainAnswers::info($to, $name, $whole, $withServers),
+            $whole || $name->ds !== [] ? fn (EppWriter $to) => DomainAnswers::infoExtension($to, $name, $whole) : null,
+        );
     }
 
     private function create(XmlNode $object): EppAnswer
@@ -102,14 +128,21 @@ final readonly class DomainCommands
         $domain = EppNamespace::Domain->value;
         $asked = $object->textOf($domain, 'name');
         if ($this->whyNot($asked) !== null) {
-            throw EppRefusal::because($this->whyNot($asked) === self::IN_USE ? EppCode::Exists : EppCode::ValueSyntax, "{$asked}: {$this->whyNot($asked)}");
+            throw EppRefusal::because(
+                $this->whyNot($asked) === self::IN_USE ? EppCode::Exists : EppCode::ValueSyntax,
+                "{$asked}: {$this->whyNot($asked)}",
+            );
         }
         $name = strtolower($asked);
         $this->takes($object);
         $years = $this->years($object, 1);
-        $contact = $object->textOrNull($domain, 'registrant') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The registrant is missing.');
+        $contact =
+            $object->textOrNull($domain, 'registrant') ??
+            throw EppRefusal::because(EppCode::MissingParameter, 'The registrant is missing.');
         $holder = $this->holder($contact);
-        $code = $object->childOrNull($domain, 'authInfo')?->textOrNull($domain, 'pw') ?? throw EppRefusal::because(EppCode::MissingParameter, 'The code is missing.');
+        $code =
+            $object->childOrNull($domain, 'authInfo')?->textOrNull($domain, 'pw') ??
+            throw EppRefusal::because(EppCode::MissingParameter, 'The code is missing.');
         $charged = $this->charge('create', Prices::of('create', $name, $years));
         $now = $this->world->now();
         $ends = $now;
@@ -118,17 +151,35 @@ final readonly class DomainCommands
         }
         $goesOn = Registry::for($name)?->habit === EndHabit::GoesOn;
         $registered = new Registered(
-            $name, $this->account->registrar, null, $now, $goesOn ? null : $ends, $now, null, ['addPeriod'], $this->servers($object->childOrNull($domain, 'ns')), $this->ds($this->extension(EppNamespace::SecDns, 'create')),
-            $holder, ['organisation'], Registry::for($name)?->validates === true ? false : null, true, null, $this->account->number, $code,
+            $name,
+            $this->account->registrar,
+            null,
+            $now,
+            $goesOn ? null : $ends,
+            $now,
+            null,
+            ['addPeriod'],
+            $this->servers($object->childOrNull($domain, 'ns')),
+            $this->ds($this->extension(EppNamespace::SecDns, 'create')),
+            $holder,
+            ['organisation'],
+            Registry::for($name)?->validates === true ? false : null,
+            true,
+            null,
+            $this->account->number,
+            $code,
         );
         $this->world->change($registered);
 
-        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'creData', function (EppWriter $to) use ($registered): void {
-            $to->text('domain:name', $registered->name)->text('domain:crDate', DomainAnswers::at($registered->created));
-            if ($registered->ends !== null) {
-                $to->text('domain:exDate', DomainAnswers::at($registered->ends));
-            }
-        }), $charged);
+        return EppAnswer::done(
+            fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'creData', function (EppWriter $to) use ($registered): void {
+                $to->text('domain:name', $registered->name)->text('domain:crDate', DomainAnswers::at($registered->created));
+                if ($registered->ends !== null) {
+                    $to->text('domain:exDate', DomainAnswers::at($registered->ends));
+                }
+            }),
+            $charged,
+        );
     }
 
     private function renew(XmlNode $object): EppAnswer
@@ -153,7 +204,14 @@ final readonly class DomainCommands
         $name->change(['ok', 'autoRenewPeriod'], ['renewPeriod']);
         $this->world->change($name);
 
-        return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'renData', fn (EppWriter $to) => $to->text('domain:name', $name->name)->text('domain:exDate', DomainAnswers::at($ends))), $charged);
+        return EppAnswer::done(
+            fn (EppWriter $to) => $to->object(
+                EppNamespace::Domain,
+                'renData',
+                fn (EppWriter $to) => $to->text('domain:name', $name->name)->text('domain:exDate', DomainAnswers::at($ends)),
+            ),
+            $charged,
+        );
     }
 
     private function transfer(string $op, XmlNode $object): EppAnswer
@@ -189,7 +247,9 @@ final readonly class DomainCommands
             throw EppRefusal::because(EppCode::NoTransferPending, 'No transfer is pending.');
         }
         $how = match ($op) {
-            'approve' => 'clientApproved', 'reject' => 'clientRejected', default => 'clientCancelled',
+            'approve' => 'clientApproved',
+            'reject' => 'clientRejected',
+            default => 'clientCancelled',
         };
         if (($op === 'cancel') !== ($pending->to === $this->account->number) || ($op !== 'cancel' && ! $this->isOwn($name))) {
             throw EppRefusal::because(EppCode::Authorization, 'That is the other side’s to say.');
@@ -206,13 +266,35 @@ final readonly class DomainCommands
         $last = $name->lastTransfer;
         $actor = $name->account ?? $name->registrar;
         if ($pending !== null) {
-            return EppAnswer::done(fn (EppWriter $to) => DomainAnswers::transfer($to, $name->name, 'pending', $pending->to, $pending->asked, $actor, $pending->by, $name->ends === null ? null : EndHabit::yearAfter($name->ends)));
+            return EppAnswer::done(
+                fn (EppWriter $to) => DomainAnswers::transfer(
+                    $to,
+                    $name->name,
+                    'pending',
+                    $pending->to,
+                    $pending->asked,
+                    $actor,
+                    $pending->by,
+                    $name->ends === null ? null : EndHabit::yearAfter($name->ends),
+                ),
+            );
         }
         if ($last === null) {
             throw EppRefusal::because(EppCode::NoTransferPending, 'No transfer is known.');
         }
 
-        return EppAnswer::done(fn (EppWriter $to) => DomainAnswers::transfer($to, $name->name, $last->state, $last->to, $last->asked, $actor, $last->at, $name->ends));
+        return EppAnswer::done(
+            fn (EppWriter $to) => DomainAnswers::transfer(
+                $to,
+                $name->name,
+                $last->state,
+                $last->to,
+                $last->asked,
+                $actor,
+                $last->at,
+                $name->ends,
+            ),
+        );
     }
 
     private function update(XmlNode $object): EppAnswer
@@ -228,14 +310,31 @@ final readonly class DomainCommands
         if ($handover !== null) {
             return $this->handOver($name, $handover);
         }
-        [$add, $remove, $change] = [$object->childOrNull($domain, 'add'), $object->childOrNull($domain, 'rem'), $object->childOrNull($domain, 'chg')];
+        [$add, $remove, $change] = [
+            $object->childOrNull($domain, 'add'),
+            $object->childOrNull($domain, 'rem'),
+            $object->childOrNull($domain, 'chg'),
+        ];
         $this->takes($add, $remove);
         [$new, $gone] = [$this->statuses($add), $this->statuses($remove)];
         $isKept = $add === null && $change === null && $this->extension(EppNamespace::SecDns, 'update') === null;
-        // That status itself can be lifted, and nothing else with it (RFC 5731 §2.3); what the registrar alone knows is no update of the name.
-        $isFreed = $isKept && ($remove === null ? $own !== null : $gone === ['clientUpdateProhibited'] && count($remove->all()) === 1 && $own === null);
-        $this->forbid($name, [...($isFreed ? [] : ['clientUpdateProhibited']), ...($isFreed && $own !== null ? [] : ['serverUpdateProhibited']), ...self::PENDING]);
-        if ($add === null && $remove === null && $change === null && $own === null && $this->extension(EppNamespace::SecDns, 'update') === null) {
+        // That status itself can be lifted, and nothing else with it (RFC 5731 §2.3); what the registrar alone knows is no update of the
+        // name.
+        $isFreed =
+            $isKept &&
+            ($remove === null ? $own !== null : $gone === ['clientUpdateProhibited'] && count($remove->all()) === 1 && $own === null);
+        $this->forbid($name, [
+            ...$isFreed ? [] : ['clientUpdateProhibited'],
+            ...$isFreed && $own !== null ? [] : ['serverUpdateProhibited'],
+            ...self::PENDING,
+        ]);
+        if (
+            $add === null &&
+            $remove === null &&
+            $change === null &&
+            $own === null &&
+            $this->extension(EppNamespace::SecDns, 'update') === null
+        ) {
             throw EppRefusal::because(EppCode::MissingParameter, 'Nothing is to be changed.');
         }
         foreach ($new as $status) {
@@ -255,7 +354,12 @@ final readonly class DomainCommands
             return new EppAnswer(EppCode::Pending, putOff: $name->name);
         }
         $name->change([...$gone, 'ok'], $new);
-        $servers = array_values(array_unique([...array_diff($name->servers, $this->servers($remove?->childOrNull($domain, 'ns'))), ...$this->servers($add?->childOrNull($domain, 'ns'))]));
+        $servers = array_values(
+            array_unique([
+                ...array_diff($name->servers, $this->servers($remove?->childOrNull($domain, 'ns'))),
+                ...$this->servers($add?->childOrNull($domain, 'ns')),
+            ]),
+        );
         if (count($servers) > 13) {
             throw EppRefusal::because(EppCode::Policy, 'Thirteen name servers at most.');
         }
@@ -288,7 +392,7 @@ final readonly class DomainCommands
         $name->change(['redemptionPeriod', 'pendingDelete'], []);
         $name->stage = null;
         // With the year that its deletion took back, which the price holds.
-        while ($name->ends !== null && $name->ends <= $now = $this->world->now()) {
+        while ($name->ends !== null && $name->ends <= ($now = $this->world->now())) {
             $name->ends = EndHabit::yearAfter($name->ends);
             $name->renewed = $now;
             $name->change([], ['renewPeriod']);
@@ -357,7 +461,10 @@ final readonly class DomainCommands
     {
         $asked = strtolower($object->textOf(EppNamespace::Domain->value, 'name'));
 
-        return $this->world->store->name($asked) ?? throw (self::isName($asked) ? EppRefusal::because(EppCode::DoesNotExist, "{$asked} is not registered.") : EppRefusal::because(EppCode::ValueSyntax, "{$asked} is not a name."));
+        return $this->world->store->name($asked) ??
+            throw self::isName($asked)
+                ? EppRefusal::because(EppCode::DoesNotExist, "{$asked} is not registered.")
+                : EppRefusal::because(EppCode::ValueSyntax, "{$asked} is not a name.");
     }
 
     /** Whether it is a name as a registry keeps it, in A-labels. */
@@ -405,17 +512,33 @@ final readonly class DomainCommands
     {
         $agreed = $this->extension(EppNamespace::Fee, $command);
         $fee = EppNamespace::Fee->value;
-        if ($agreed !== null && (($agreed->textOrNull($fee, 'currency') ?? Prices::CURRENCY) !== Prices::CURRENCY || (int) round(100 * array_sum(array_map(floatval(...), $agreed->texts($fee, 'fee')))) < $pence)) {
+        if (
+            $agreed !== null &&
+            (($agreed->textOrNull($fee, 'currency') ?? Prices::CURRENCY) !== Prices::CURRENCY ||
+                (int) round(100 * array_sum(array_map(floatval(...), $agreed->texts($fee, 'fee')))) < $pence)
+        ) {
             throw EppRefusal::because(EppCode::ValueRange, 'It costs '.Prices::written($pence).' '.Prices::CURRENCY.'.');
         }
         if ($this->account->balance < $pence) {
-            throw EppRefusal::because(EppCode::Billing, 'The account holds too little: '.Prices::written($this->account->balance).' of '.Prices::written($pence).'.');
+            throw EppRefusal::because(
+                EppCode::Billing,
+                'The account holds too little: '.Prices::written($this->account->balance).' of '.Prices::written($pence).'.',
+            );
         }
         $this->account->balance -= $pence;
         $this->world->store->putAccount($this->account);
         $data = ['create' => 'creData', 'renew' => 'renData', 'transfer' => 'trnData', 'update' => 'updData'][$command];
 
-        return $agreed === null ? null : fn (EppWriter $to) => $to->object(EppNamespace::Fee, $data, fn (EppWriter $to) => $to->text('fee:currency', Prices::CURRENCY)->text('fee:fee', Prices::written($pence))->text('fee:balance', Prices::written($this->account->balance)));
+        return $agreed === null
+            ? null
+            : fn (EppWriter $to) => $to->object(
+                EppNamespace::Fee,
+                $data,
+                fn (EppWriter $to) => $to
+                    ->text('fee:currency', Prices::CURRENCY)
+                    ->text('fee:fee', Prices::written($pence))
+                    ->text('fee:balance', Prices::written($this->account->balance)),
+            );
     }
 
     private function years(XmlNode $object, int $otherwise): int
@@ -434,7 +557,8 @@ final readonly class DomainCommands
 
     private function holder(string $contact): Holder
     {
-        [, $body] = $this->world->store->contact($contact) ?? throw EppRefusal::because(EppCode::DoesNotExist, "There is no contact {$contact}.");
+        [, $body] =
+            $this->world->store->contact($contact) ?? throw EppRefusal::because(EppCode::DoesNotExist, "There is no contact {$contact}.");
 
         return Holder::of(JsonNode::read($body, 20_000));
     }
@@ -482,10 +606,18 @@ final readonly class DomainCommands
     /** @return list<string> */
     private function statuses(?XmlNode $part): array
     {
-        $statuses = array_map(fn (XmlNode $status): string => $status->attribute('s') ?? '', $part?->children(EppNamespace::Domain->value, 'status') ?? []);
+        $statuses = array_map(
+            fn (XmlNode $status): string => $status->attribute('s') ?? '',
+            $part?->children(EppNamespace::Domain->value, 'status') ?? [],
+        );
         foreach ($statuses as $status) {
             if (! in_array($status, self::CLIENT_STATUSES, true)) {
-                throw EppRefusal::because(str_starts_with($status, 'server') || str_starts_with($status, 'pending') || $status === 'ok' ? EppCode::Policy : EppCode::ValueSyntax, "{$status} is not a client’s to set.");
+                throw EppRefusal::because(
+                    str_starts_with($status, 'server') || str_starts_with($status, 'pending') || $status === 'ok'
+                        ? EppCode::Policy
+                        : EppCode::ValueSyntax,
+                    "{$status} is not a client’s to set.",
+                );
             }
         }
 
@@ -497,7 +629,15 @@ final readonly class DomainCommands
     {
         $dns = EppNamespace::SecDns->value;
 
-        return array_map(fn (XmlNode $ds): array => [(int) $ds->textOf($dns, 'keyTag'), (int) $ds->textOf($dns, 'alg'), (int) $ds->textOf($dns, 'digestType'), strtoupper($ds->textOf($dns, 'digest'))], $part?->children($dns, 'dsData') ?? []);
+        return array_map(
+            fn (XmlNode $ds): array => [
+                (int) $ds->textOf($dns, 'keyTag'),
+                (int) $ds->textOf($dns, 'alg'),
+                (int) $ds->textOf($dns, 'digestType'),
+                strtoupper($ds->textOf($dns, 'digest')),
+            ],
+            $part?->children($dns, 'dsData') ?? [],
+        );
     }
 
     /** RFC 5910 §5.2.5: what goes first, then what comes. */
@@ -510,7 +650,10 @@ final readonly class DomainCommands
             $name->ds = [];
         }
         $gone = $this->ds($remove);
-        $name->ds = [...array_values(array_filter($name->ds, fn (array $ds): bool => ! in_array($ds, $gone, true))), ...$this->ds($update?->childOrNull($dns, 'add'))];
+        $name->ds = [
+            ...array_values(array_filter($name->ds, fn (array $ds): bool => ! in_array($ds, $gone, true))),
+            ...$this->ds($update?->childOrNull($dns, 'add')),
+        ];
     }
 
     private function extension(EppNamespace $namespace, string $name): ?XmlNode

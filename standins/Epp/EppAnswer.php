@@ -18,8 +18,14 @@ final readonly class EppAnswer
      * @param  array{int, string, int|null, string|null}|null  $queue  how many messages wait, id of the first, when and what it says
      * @param  string|null  $putOff  the name whose update is to be looked at first
      */
-    public function __construct(public EppCode $code, public ?Closure $data = null, public ?Closure $extension = null, public ?string $reason = null, public ?array $queue = null, public ?string $putOff = null)
-    {
+    public function __construct(
+        public EppCode $code,
+        public ?Closure $data = null,
+        public ?Closure $extension = null,
+        public ?string $reason = null,
+        public ?array $queue = null,
+        public ?string $putOff = null,
+    ) {
     }
 
     public static function done(?Closure $data = null, ?Closure $extension = null): self
@@ -29,9 +35,18 @@ final readonly class EppAnswer
 
     public function document(?string $client, string $server): string
     {
-        $to = (new EppWriter)->begin('epp', ['xmlns' => EppNamespace::Epp->value])->begin('response')->begin('result', ['code' => (string) $this->code->value])->text('msg', self::words($this->code));
+        $to = (new EppWriter())
+            ->begin('epp', ['xmlns' => EppNamespace::Epp->value])
+            ->begin('response')
+            ->begin('result', ['code' => (string) $this->code->value])
+            ->text('msg', self::words($this->code));
         if ($this->reason !== null) {
-            $to->begin('extValue')->begin('value')->text('reason', $this->reason, ['xmlns' => 'urn:acre-roll:params:xml:ns:why-1.0'])->end()->text('reason', $this->reason)->end();
+            $to->begin('extValue')
+                ->begin('value')
+                ->text('reason', $this->reason, ['xmlns' => 'urn:acre-roll:params:xml:ns:why-1.0'])
+                ->end()
+                ->text('reason', $this->reason)
+                ->end();
         }
         $to->end();
         if ($this->queue !== null) {

@@ -22,7 +22,7 @@ final readonly class EppServer
     /** @param  int  $frameSeconds  after which the rest of a frame is waited for no longer */
     public function __construct(private World $world, private string $registrar, private int $frameSeconds)
     {
-        $this->open = new OpenSessions;
+        $this->open = new OpenSessions();
     }
 
     public function listen(ServerInterface $server): void
@@ -33,7 +33,7 @@ final readonly class EppServer
     private function serve(ConnectionInterface $connection): void
     {
         $session = new EppSession($this->world, $this->registrar, $this->open);
-        $framing = new EppFraming;
+        $framing = new EppFraming();
         $connection->write(EppFraming::pack($session->greeting()));
         $waiting = null;
         $connection->on('close', function () use ($session, &$waiting): void {
@@ -65,7 +65,10 @@ final readonly class EppServer
 
     private function answer(ConnectionInterface $connection, EppSession $session, string $document): void
     {
-        $weather = str_contains($document, '<hello') || str_contains($document, '<login>') ? Weather::Fair : Weather::now($this->world->store, Place::Gate);
+        $weather =
+            str_contains($document, '<hello') || str_contains($document, '<login>')
+                ? Weather::Fair
+                : Weather::now($this->world->store, Place::Gate);
         $answer = EppFraming::pack($session->handle($document, $weather === Weather::DiskFull));
         $send = fn (string $bytes) => $session->closes ? $connection->end($bytes) : $connection->write($bytes);
         match ($weather) {

@@ -37,12 +37,46 @@ final class EppSession
 
     public function greeting(): string
     {
-        return (new EppWriter)->open('epp', ['xmlns' => EppNamespace::Epp->value], fn (EppWriter $to) => $to->open('greeting', [], fn (EppWriter $to) => $to
-            ->text('svID', "The gate of {$this->registrar}, simulated")->text('svDate', gmdate('Y-m-d\TH:i:s.0\Z', $this->world->now()))
-            ->open('svcMenu', [], fn (EppWriter $to) => $to->text('version', '1.0')->text('lang', 'en')->texts('objURI', array_column(self::OBJECTS, 'value'))
-                ->open('svcExtension', [], fn (EppWriter $to) => $to->texts('extURI', array_column(self::EXTENSIONS, 'value'))))
-            ->open('dcp', [], fn (EppWriter $to) => $to->open('access', [], fn (EppWriter $to) => $to->sign('personal'))
-                ->open('statement', [], fn (EppWriter $to) => $to->open('purpose', [], fn (EppWriter $to) => $to->sign('prov'))->open('recipient', [], fn (EppWriter $to) => $to->sign('ours')->sign('public'))->open('retention', [], fn (EppWriter $to) => $to->sign('stated'))))))->document();
+        return (new EppWriter())
+            ->open(
+                'epp',
+                ['xmlns' => EppNamespace::Epp->value],
+                fn (EppWriter $to) => $to->open(
+                    'greeting',
+                    [],
+                    fn (EppWriter $to) => $to
+                        ->text('svID', "The gate of {$this->registrar}, simulated")
+                        ->text('svDate', gmdate('Y-m-d\TH:i:s.0\Z', $this->world->now()))
+                        ->open(
+                            'svcMenu',
+                            [],
+                            fn (EppWriter $to) => $to
+                                ->text('version', '1.0')
+                                ->text('lang', 'en')
+                                ->texts('objURI', array_column(self::OBJECTS, 'value'))
+                                ->open(
+                                    'svcExtension',
+                                    [],
+                                    fn (EppWriter $to) => $to->texts('extURI', array_column(self::EXTENSIONS, 'value')),
+                                ),
+                        )
+                        ->open(
+                            'dcp',
+                            [],
+                            fn (EppWriter $to) => $to
+                                ->open('access', [], fn (EppWriter $to) => $to->sign('personal'))
+                                ->open(
+                                    'statement',
+                                    [],
+                                    fn (EppWriter $to) => $to
+                                        ->open('purpose', [], fn (EppWriter $to) => $to->sign('prov'))
+                                        ->open('recipient', [], fn (EppWriter $to) => $to->sign('ours')->sign('public'))
+                                        ->open('retention', [], fn (EppWriter $to) => $to->sign('stated')),
+                                ),
+                        ),
+                ),
+            )
+            ->document();
     }
 
     /** @param  bool  $isFull  whether nothing can be written down, and so nothing is carried out */
@@ -156,11 +190,20 @@ final class EppSession
         if (array_diff($services->texts($epp, 'objURI'), array_column(self::OBJECTS, 'value')) !== []) {
             throw EppRefusal::because(EppCode::UnimplementedService, 'One of these objects is not kept here.');
         }
-        if (array_diff($services->childOrNull($epp, 'svcExtension')?->texts($epp, 'extURI') ?? [], array_column(self::EXTENSIONS, 'value')) !== []) {
+        if (
+            array_diff(
+                $services->childOrNull($epp, 'svcExtension')?->texts($epp, 'extURI') ?? [],
+                array_column(self::EXTENSIONS, 'value'),
+            ) !== []
+        ) {
             throw EppRefusal::because(EppCode::UnimplementedExtension, 'One of these extensions is not spoken here.');
         }
         $account = $this->world->store->account($login->textOf($epp, 'clID'));
-        if ($account === null || $account->registrar !== $this->registrar || ! hash_equals($account->password, $login->textOf($epp, 'pw'))) {
+        if (
+            $account === null
+            || $account->registrar !== $this->registrar
+            || ! hash_equals($account->password, $login->textOf($epp, 'pw'))
+        ) {
             if (++$this->guesses >= self::GUESSES) {
                 throw EppRefusal::because(EppCode::AuthenticationClosing, 'Too many wrong passwords.');
             }

@@ -63,12 +63,23 @@ final readonly class FeesAsked
         $what = $command->attribute('name') ?? '';
         $period = $command->childOrNull(EppNamespace::Fee->value, 'period');
         $years = $period === null ? 1 : (int) $period->text();
-        $isPriced = in_array($what, self::PRICED, true) && ($period?->attribute('unit') ?? 'y') === 'y' && $years <= ($what === 'transfer' ? 1 : DomainCommands::YEARS_AHEAD);
-        $to->open('fee:command', ['name' => $what, ...($isPriced ? ['standard' => '1'] : [])], function (EppWriter $to) use ($what, $name, $period, $years, $isPriced): void {
+        $isPriced =
+            in_array($what, self::PRICED, true) &&
+            ($period?->attribute('unit') ?? 'y') === 'y' &&
+            $years <= ($what === 'transfer' ? 1 : DomainCommands::YEARS_AHEAD);
+        $to->open('fee:command', ['name' => $what, ...$isPriced ? ['standard' => '1'] : []], function (EppWriter $to) use (
+            $what,
+            $name,
+            $period,
+            $years,
+            $isPriced,
+        ): void {
             if ($what !== 'restore') {
                 $to->text('fee:period', (string) $years, ['unit' => $period?->attribute('unit') ?? 'y']);
             }
-            $isPriced ? $to->text('fee:fee', Prices::written(Prices::of($what, $name, $years))) : $to->text('fee:reason', 'That is not sold here.');
+            $isPriced
+                ? $to->text('fee:fee', Prices::written(Prices::of($what, $name, $years)))
+                : $to->text('fee:reason', 'That is not sold here.');
         });
     }
 }

@@ -23,11 +23,23 @@ final readonly class HostCommands
         $host = EppNamespace::Host->value;
         $store = $this->world->store;
         if ($verb->name() === 'check') {
-            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'chkData', function (EppWriter $to) use ($object, $host, $store): void {
-                foreach ($object->texts($host, 'name') as $name) {
-                    $to->open('host:cd', [], fn (EppWriter $to) => $to->text('host:name', $name, ['avail' => $store->addresses(strtolower($name)) === [] ? '1' : '0']));
-                }
-            }));
+            return EppAnswer::done(
+                fn (EppWriter $to) => $to->object(EppNamespace::Host, 'chkData', function (EppWriter $to) use (
+                    $object,
+                    $host,
+                    $store,
+                ): void {
+                    foreach ($object->texts($host, 'name') as $name) {
+                        $to->open(
+                            'host:cd',
+                            [],
+                            fn (EppWriter $to) => $to->text('host:name', $name, [
+                                'avail' => $store->addresses(strtolower($name)) === [] ? '1' : '0',
+                            ]),
+                        );
+                    }
+                }),
+            );
         }
         $name = strtolower($object->textOf($host, 'name'));
         $addresses = $store->addresses($name);
@@ -42,20 +54,32 @@ final readonly class HostCommands
             $store->putHost($name, $given);
             $store->tell("host {$name}", $this->account->number);
 
-            return EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'creData', fn (EppWriter $to) => $to->text('host:name', $name)->text('host:crDate', DomainAnswers::at($this->world->now()))));
+            return EppAnswer::done(
+                fn (EppWriter $to) => $to->object(
+                    EppNamespace::Host,
+                    'creData',
+                    fn (EppWriter $to) => $to->text('host:name', $name)->text('host:crDate', DomainAnswers::at($this->world->now())),
+                ),
+            );
         }
         if ($addresses === []) {
             throw EppRefusal::because(EppCode::DoesNotExist, "There is no host {$name}.");
         }
 
         return match ($verb->name()) {
-            'info' => EppAnswer::done(fn (EppWriter $to) => $to->object(EppNamespace::Host, 'infData', function (EppWriter $to) use ($name, $addresses): void {
-                $to->text('host:name', $name)->text('host:roid', strtoupper(substr(hash('sha256', $name), 0, 12)).'-ROLL')->sign('host:status', ['s' => $this->world->store->isServer($name) ? 'linked' : 'ok']);
-                foreach ($addresses as $address) {
-                    $to->text('host:addr', $address, ['ip' => str_contains($address, ':') ? 'v6' : 'v4']);
-                }
-                $to->text('host:clID', $this->sponsor($name))->text('host:crID', $this->sponsor($name))->text('host:crDate', DomainAnswers::at(0));
-            })),
+            'info' => EppAnswer::done(
+                fn (EppWriter $to) => $to->object(EppNamespace::Host, 'infData', function (EppWriter $to) use ($name, $addresses): void {
+                    $to->text('host:name', $name)
+                        ->text('host:roid', strtoupper(substr(hash('sha256', $name), 0, 12)).'-ROLL')
+                        ->sign('host:status', ['s' => $this->world->store->isServer($name) ? 'linked' : 'ok']);
+                    foreach ($addresses as $address) {
+                        $to->text('host:addr', $address, ['ip' => str_contains($address, ':') ? 'v6' : 'v4']);
+                    }
+                    $to->text('host:clID', $this->sponsor($name))
+                        ->text('host:crID', $this->sponsor($name))
+                        ->text('host:crDate', DomainAnswers::at(0));
+                }),
+            ),
             'update' => $this->update($object, $name, $addresses),
             'delete' => $this->delete($name),
             default => throw EppRefusal::because(EppCode::UnimplementedCommand, "{$verb->name()} of a host is not carried out here."),
@@ -74,7 +98,12 @@ final readonly class HostCommands
         if ($parts[2] !== null || $parts[0]?->childOrNull($host, 'status') !== null || $parts[1]?->childOrNull($host, 'status') !== null) {
             throw EppRefusal::because(EppCode::UnimplementedOption, 'Only the addresses of a host can be changed here.');
         }
-        $left = array_values(array_unique([...array_diff($addresses, $this->addresses($object->childOrNull($host, 'rem'))), ...$this->addresses($object->childOrNull($host, 'add'))]));
+        $left = array_values(
+            array_unique([
+                ...array_diff($addresses, $this->addresses($object->childOrNull($host, 'rem'))),
+                ...$this->addresses($object->childOrNull($host, 'add')),
+            ]),
+        );
         if ($left === []) {
             throw EppRefusal::because(EppCode::Policy, 'It would have no address.');
         }

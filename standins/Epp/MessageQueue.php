@@ -39,7 +39,16 @@ final readonly class MessageQueue
         $node = JsonNode::read($body, 100_000);
 
         $about = match ($node->text('kind')) {
-            'transfer' => fn (EppWriter $to) => DomainAnswers::transfer($to, $node->text('name'), $node->text('state'), $node->text('to'), $node->intOrNull('asked') ?? 0, $node->text('from'), $node->intOrNull('at') ?? 0, $node->intOrNull('ends')),
+            'transfer' => fn (EppWriter $to) => DomainAnswers::transfer(
+                $to,
+                $node->text('name'),
+                $node->text('state'),
+                $node->text('to'),
+                $node->intOrNull('asked') ?? 0,
+                $node->text('from'),
+                $node->intOrNull('at') ?? 0,
+                $node->intOrNull('ends'),
+            ),
             'action' => fn (EppWriter $to) => $this->action($to, $node),
             default => fn (EppWriter $to) => $this->handover($to, $node),
         };
@@ -64,7 +73,15 @@ final readonly class MessageQueue
 
     private function handover(EppWriter $to, JsonNode $node): void
     {
-        $to->object(EppNamespace::Account, 'handoverData', fn (EppWriter $to) => $to->text('account:name', $node->text('name'))->text('account:from', $node->text('from'))->text('account:to', $node->text('to'))
-            ->text('account:state', $node->text('state'))->text('account:at', gmdate('Y-m-d\TH:i:s.0\Z', $node->intOrNull('at') ?? 0)));
+        $to->object(
+            EppNamespace::Account,
+            'handoverData',
+            fn (EppWriter $to) => $to
+                ->text('account:name', $node->text('name'))
+                ->text('account:from', $node->text('from'))
+                ->text('account:to', $node->text('to'))
+                ->text('account:state', $node->text('state'))
+                ->text('account:at', gmdate('Y-m-d\TH:i:s.0\Z', $node->intOrNull('at') ?? 0)),
+        );
     }
 }

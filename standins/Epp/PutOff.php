@@ -25,7 +25,10 @@ final readonly class PutOff
     /** @param  string|null  $client  the client's transaction id */
     public function keep(string $name, string $account, string $document, ?string $client, string $server): void
     {
-        $this->world->store->tell("put off {$name}", json_encode(['account' => $account, 'document' => $document, 'client' => $client, 'server' => $server], JSON_THROW_ON_ERROR));
+        $this->world->store->tell(
+            "put off {$name}",
+            json_encode(['account' => $account, 'document' => $document, 'client' => $client, 'server' => $server], JSON_THROW_ON_ERROR),
+        );
     }
 
     /** Nothing happens where nothing was put off. */
@@ -45,10 +48,28 @@ final readonly class PutOff
         if ($passes && $account !== null) {
             $command = XmlNode::read($node->text('document'), EppFraming::LIMIT)->child(EppNamespace::Epp->value, 'command');
             $verb = $command->child(EppNamespace::Epp->value, 'update');
-            (new DomainCommands($this->world, $account, $command->childOrNull(EppNamespace::Epp->value, 'extension')?->all() ?? [], isReviewed: true))->carryOut($verb, $verb->child(EppNamespace::Domain->value, 'update'));
+            (new DomainCommands(
+                $this->world,
+                $account,
+                $command->childOrNull(EppNamespace::Epp->value, 'extension')?->all() ?? [],
+                isReviewed: true,
+            ))->carryOut($verb, $verb->child(EppNamespace::Domain->value, 'update'));
         }
-        $store->leave($node->text('account'), $this->world->now(), "The update of {$name} was ".($passes ? 'carried out.' : 'not carried out.'), json_encode([
-            'kind' => 'action', 'name' => $name, 'done' => $passes, 'client' => $node->textOrNull('client'), 'server' => $node->text('server'), 'at' => $this->world->now(),
-        ], JSON_THROW_ON_ERROR));
+        $store->leave(
+            $node->text('account'),
+            $this->world->now(),
+            "The update of {$name} was ".($passes ? 'carried out.' : 'not carried out.'),
+            json_encode(
+                [
+                    'kind' => 'action',
+                    'name' => $name,
+                    'done' => $passes,
+                    'client' => $node->textOrNull('client'),
+                    'server' => $node->text('server'),
+                    'at' => $this->world->now(),
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 }

@@ -12,8 +12,14 @@ final readonly class HttpRequest
      * @param  array<string, string>  $headers  by name in small letters
      * @param  string  $peer  the asker's address
      */
-    public function __construct(public string $method, public string $path, public string $query, public array $headers, public string $body, public string $peer)
-    {
+    public function __construct(
+        public string $method,
+        public string $path,
+        public string $query,
+        public array $headers,
+        public string $body,
+        public string $peer,
+    ) {
     }
 
     /** The host that was asked for, without a port. */

@@ -39,7 +39,12 @@ final readonly class HttpServer
             while (($request = $this->take($pending, $connection)) !== null) {
                 $keep = strtolower($request->headers['connection'] ?? '') !== 'close';
                 $weather = $this->weather === null ? Weather::Fair : ($this->weather)();
-                $this->send($connection, $weather === Weather::DiskFull ? new HttpResponse(500, 'text/plain', "The disk is full.\n") : $this->answered($request), $weather, $keep);
+                $this->send(
+                    $connection,
+                    $weather === Weather::DiskFull ? new HttpResponse(500, 'text/plain', "The disk is full.\n") : $this->answered($request),
+                    $weather,
+                    $keep,
+                );
             }
         });
     }

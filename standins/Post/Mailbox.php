@@ -19,11 +19,19 @@ final readonly class Mailbox
 
     public static function of(JsonNode $node): self
     {
-        return new self(strtolower($node->text('address')), Habit::from($node->textOrNull('habit') ?? Habit::Reads->value), $node->textOrNull('to') ?? '', $node->textOrNull('password'));
+        return new self(
+            strtolower($node->text('address')),
+            Habit::from($node->textOrNull('habit') ?? Habit::Reads->value),
+            $node->textOrNull('to') ?? '',
+            $node->textOrNull('password'),
+        );
     }
 
     public function json(): string
     {
-        return json_encode(['address' => $this->address, 'habit' => $this->habit->value, 'to' => $this->to, 'password' => $this->password], JSON_THROW_ON_ERROR);
+        return json_encode(
+            ['address' => $this->address, 'habit' => $this->habit->value, 'to' => $this->to, 'password' => $this->password],
+            JSON_THROW_ON_ERROR,
+        );
     }
 }

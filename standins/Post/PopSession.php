@@ -95,7 +95,12 @@ final class PopSession
             return $letter === null ? "-ERR No such letter\r\n" : '+OK '.(int) $which.' '.$say($letter)."\r\n";
         }
 
-        return "+OK\r\n".implode('', array_map(fn (int $number, Letter $letter): string => "{$number} {$say($letter)}\r\n", array_keys($letters), $letters)).".\r\n";
+        return "+OK\r\n".
+            implode(
+                '',
+                array_map(fn (int $number, Letter $letter): string => "{$number} {$say($letter)}\r\n", array_keys($letters), $letters),
+            ).
+            ".\r\n";
     }
 
     private function mark(int $number, ?Letter $letter): string

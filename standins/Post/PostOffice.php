@@ -52,7 +52,17 @@ final readonly class PostOffice
     public function write(string $from, string $to, string $subject, string $text, string $answers = ''): void
     {
         $id = bin2hex(random_bytes(12));
-        $this->take($from, $to, "From: <{$from}>\r\nTo: <{$to}>\r\nSubject: {$subject}\r\nDate: ".gmdate('r', $this->world->now())."\r\nMessage-ID: <{$id}@world.example>\r\n".($answers === '' ? '' : "In-Reply-To: <{$answers}>\r\n")."MIME-Version: 1.0\r\nContent-Type: text/plain; charset=utf-8\r\n\r\n".str_replace("\n", "\r\n", $text)."\r\n");
+        $this->take(
+            $from,
+            $to,
+            "From: <{$from}>\r\nTo: <{$to}>\r\nSubject: {$subject}\r\nDate: ".
+                gmdate('r', $this->world->now()).
+                "\r\nMessage-ID: <{$id}@world.example>\r\n".
+                ($answers === '' ? '' : "In-Reply-To: <{$answers}>\r\n").
+                "MIME-Version: 1.0\r\nContent-Type: text/plain; charset=utf-8\r\n\r\n".
+                str_replace("\n", "\r\n", $text).
+                "\r\n",
+        );
     }
 
     public function mailbox(string $address): Mailbox
@@ -72,12 +82,17 @@ final readonly class PostOffice
         $id = MailLetter::read($raw)->id ?? '';
         $mark = 'report-'.bin2hex(random_bytes(8));
         $now = gmdate('r', $this->world->now());
-        $report = "From: The post <postmaster@world.example>\r\nTo: <{$sender}>\r\nSubject: Not delivered\r\nDate: {$now}\r\nMessage-ID: <".substr(hash('sha256', $id.$mailbox), 0, 24)."@world.example>\r\nMIME-Version: 1.0\r\n"
-            ."Content-Type: multipart/report; report-type=delivery-status; boundary=\"{$mark}\"\r\n\r\n"
-            ."--{$mark}\r\nContent-Type: text/plain; charset=utf-8\r\n\r\nYour letter to {$mailbox} was not delivered: the mailbox is full and nobody empties it.\r\n\r\n"
-            ."--{$mark}\r\nContent-Type: message/delivery-status\r\n\r\nReporting-MTA: dns; post.example\r\nArrival-Date: {$now}\r\n\r\n"
-            ."Final-Recipient: rfc822; {$mailbox}\r\nAction: failed\r\nStatus: 5.2.2\r\nDiagnostic-Code: smtp; 552 5.2.2 The mailbox is full\r\n\r\n"
-            ."--{$mark}\r\nContent-Type: text/rfc822-headers\r\n\r\n{$headers}\r\n\r\n--{$mark}--\r\n";
+        $report =
+            "From: The post <postmaster@world.example>\r\nTo: <{$sender}>\r\nSubject: Not delivered\r\nDate: {$now}\r\nMessage-ID: <".
+            substr(hash('sha256', $id.$mailbox), 0, 24).
+            "@world.example>\r\nMIME-Version: 1.0\r\n".
+            "Content-Type: multipart/report; report-type=delivery-status; boundary=\"{$mark}\"\r\n\r\n".
+            "--{$mark}\r\nContent-Type: text/plain; charset=utf-8\r\n\r\nYour letter to "
+                ."{$mailbox} was not delivered: the mailbox is full and nobody empties it.\r\n\r\n".
+            "--{$mark}\r\nContent-Type: message/delivery-status\r\n\r\nReporting-MTA: dns; post.example\r\nArrival-Date: {$now}\r\n\r\n".
+            'Final-Recipient: rfc822; '
+                ."{$mailbox}\r\nAction: failed\r\nStatus: 5.2.2\r\nDiagnostic-Code: smtp; 552 5.2.2 The mailbox is full\r\n\r\n".
+            "--{$mark}\r\nContent-Type: text/rfc822-headers\r\n\r\n{$headers}\r\n\r\n--{$mark}--\r\n";
         $this->world->store->putLetter(strtolower($sender), '', $this->world->now(), $report);
     }
 }

@@ -74,7 +74,11 @@ final class SmtpSession
         }
         $this->greeted = true;
 
-        return $this->forget($verb === 'HELO' ? "250 post.example\r\n" : "250-post.example\r\n250-SIZE ".self::LIMIT."\r\n250-8BITMIME\r\n250-PIPELINING\r\n250 ENHANCEDSTATUSCODES\r\n");
+        return $this->forget(
+            $verb === 'HELO'
+                ? "250 post.example\r\n"
+                : "250-post.example\r\n250-SIZE ".self::LIMIT."\r\n250-8BITMIME\r\n250-PIPELINING\r\n250 ENHANCEDSTATUSCODES\r\n",
+        );
     }
 
     private function mail(string $rest): string
@@ -130,7 +134,8 @@ final class SmtpSession
     {
         if ($line !== '.') {
             // Dots that begin a line were doubled (§4.5.2).
-            $this->data .= strlen((string) $this->data) > self::LIMIT ? '' : (str_starts_with($line, '.') ? substr($line, 1) : $line)."\r\n";
+            $this->data .=
+                strlen((string) $this->data) > self::LIMIT ? '' : (str_starts_with($line, '.') ? substr($line, 1) : $line)."\r\n";
 
             return '';
         }

@@ -13,13 +13,28 @@ final class Account
      * @param  int  $balance  pence
      * @param  string  $handle  a public one that is not the login; empty: none
      */
-    public function __construct(public readonly string $number, public readonly string $registrar, public readonly string $login, public readonly string $mailbox, public string $password, public int $balance, public readonly string $handle = '')
-    {
+    public function __construct(
+        public readonly string $number,
+        public readonly string $registrar,
+        public readonly string $login,
+        public readonly string $mailbox,
+        public string $password,
+        public int $balance,
+        public readonly string $handle = '',
+    ) {
     }
 
     public static function of(JsonNode $node): self
     {
-        return new self($node->text('number'), $node->text('registrar'), $node->text('login'), $node->textOrNull('mailbox') ?? '', $node->text('password'), $node->intOrNull('balance') ?? 0, $node->textOrNull('handle') ?? '');
+        return new self(
+            $node->text('number'),
+            $node->text('registrar'),
+            $node->text('login'),
+            $node->textOrNull('mailbox') ?? '',
+            $node->text('password'),
+            $node->intOrNull('balance') ?? 0,
+            $node->textOrNull('handle') ?? '',
+        );
     }
 
     public function json(): string

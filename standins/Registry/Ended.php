@@ -16,6 +16,8 @@ final readonly class Ended
 
     public static function of(?JsonNode $node): ?self
     {
-        return $node === null ? null : new self($node->text('to'), $node->intOrNull('asked') ?? 0, $node->intOrNull('at') ?? 0, $node->text('state'));
+        return $node === null
+            ? null
+            : new self($node->text('to'), $node->intOrNull('asked') ?? 0, $node->intOrNull('at') ?? 0, $node->text('state'));
     }
 }

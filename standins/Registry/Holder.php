@@ -34,7 +34,18 @@ final readonly class Holder
         $text = fn (string $field): string => $node->textOrNull($field) ?? '';
 
         return new self(
-            $text('handle'), $text('name'), $text('organisation'), $text('street'), $text('town'), $text('region'), $text('postcode'), $text('country'), $text('voice'), $text('mailbox'), $text('code'), $node->textOrNull('disclose'),
+            $text('handle'),
+            $text('name'),
+            $text('organisation'),
+            $text('street'),
+            $text('town'),
+            $text('region'),
+            $text('postcode'),
+            $text('country'),
+            $text('voice'),
+            $text('mailbox'),
+            $text('code'),
+            $node->textOrNull('disclose'),
         );
     }
 }

@@ -18,7 +18,8 @@ final class Newcomer
     private const COUNTING = ['autoRenewPeriod', 'redemptionPeriod', 'pendingDelete'];
 
     /**
-     * @param  JsonNode  $told  name, shop, registrar, account, created and ends (seconds since 1970, or nothing), statuses, isLocked, renews, servers, holder and mailbox
+     * @param  JsonNode  $told  name, shop, registrar, account, created and ends (seconds since 1970, or nothing), statuses, isLocked,
+     *     renews, servers, holder and mailbox
      * @param  Account|null  $account  of that number, if this world has one
      */
     public static function of(JsonNode $told, Registry $registry, ?Account $account, int $now): Registered
@@ -34,11 +35,38 @@ final class Newcomer
         $mailbox = $told->textOrNull('mailbox') ?? '';
 
         return new Registered(
-            $told->text('name'), $registrar->id, strcasecmp($registrar->name, $shop) === 0 ? null : $shop, $created, $ends, array_intersect(self::COUNTING, $told->texts('statuses')) === [] ? $created : $now, null,
-            array_values(array_unique([...$told->texts('statuses'), ...$told->boolOrNull('isLocked') === true && ! $registry->byTag ? ['clientTransferProhibited'] : []])),
-            $told->texts('servers') === [] ? self::SERVERS : $told->texts('servers'), [],
-            new Holder('NC-'.substr(hash('sha256', $told->text('account').$holder.$mailbox), 0, 8), '', $holder, '', '', '', '', '', '', $mailbox),
-            [], $registry->validates ? true : null, $told->boolOrNull('renews') ?? false, null, $told->text('account'),
+            $told->text('name'),
+            $registrar->id,
+            strcasecmp($registrar->name, $shop) === 0 ? null : $shop,
+            $created,
+            $ends,
+            array_intersect(self::COUNTING, $told->texts('statuses')) === [] ? $created : $now,
+            null,
+            array_values(
+                array_unique([
+                    ...$told->texts('statuses'),
+                    ...$told->boolOrNull('isLocked') === true && ! $registry->byTag ? ['clientTransferProhibited'] : [],
+                ]),
+            ),
+            $told->texts('servers') === [] ? self::SERVERS : $told->texts('servers'),
+            [],
+            new Holder(
+                'NC-'.substr(hash('sha256', $told->text('account').$holder.$mailbox), 0, 8),
+                '',
+                $holder,
+                '',
+                '',
+                '',
+                '',
+                '',
+                '',
+                $mailbox,
+            ),
+            [],
+            $registry->validates ? true : null,
+            $told->boolOrNull('renews') ?? false,
+            null,
+            $told->text('account'),
         );
     }
 

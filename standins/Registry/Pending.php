@@ -20,6 +20,13 @@ final readonly class Pending
 
     public static function of(?JsonNode $node): ?self
     {
-        return $node === null ? null : new self($node->text('to'), $node->intOrNull('asked') ?? 0, $node->intOrNull('by') ?? 0, $node->boolOrNull('accepted') ?? false);
+        return $node === null
+            ? null
+            : new self(
+                $node->text('to'),
+                $node->intOrNull('asked') ?? 0,
+                $node->intOrNull('by') ?? 0,
+                $node->boolOrNull('accepted') ?? false,
+            );
     }
 }

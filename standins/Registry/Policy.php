@@ -34,7 +34,9 @@ final readonly class Policy
             'eu' => $isPerson ? self::only('country', 'mailbox') : self::only('organisation', 'country', 'mailbox'),
             'nl' => $isPerson ? self::only() : self::only('organisation'),
             'fr' => $isPerson ? self::only() : self::only('organisation', 'street', 'town', 'postcode', 'country', 'voice', 'mailbox'),
-            'at', 'it', 'es', 'se', 'be', 'pl' => $isPerson ? self::only() : self::only('organisation', 'street', 'town', 'postcode', 'country'),
+            'at', 'it', 'es', 'se', 'be', 'pl' => $isPerson
+                ? self::only()
+                : self::only('organisation', 'street', 'town', 'postcode', 'country'),
             'ca' => $isPerson ? self::only() : self::only(...self::ALL),
             'au', 'com.au' => self::only('name', 'organisation', 'mailbox'),
             // ICANN Registration Data Policy: country and region always, the rest where the holder agrees.

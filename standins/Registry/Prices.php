@@ -9,7 +9,17 @@ final class Prices
 {
     public const CURRENCY = 'GBP';
 
-    private const YEAR = ['com' => 990, 'net' => 1090, 'org' => 1060, 'co.uk' => 720, 'uk' => 720, 'org.uk' => 720, 'works' => 1390, 'de' => 680, 'art' => 1240];
+    private const YEAR = [
+        'com' => 990,
+        'net' => 1090,
+        'org' => 1060,
+        'co.uk' => 720,
+        'uk' => 720,
+        'org.uk' => 720,
+        'works' => 1390,
+        'de' => 680,
+        'art' => 1240,
+    ];
 
     private const RESTORE = 8600;
 

@@ -67,20 +67,49 @@ final class Registered
 
     public static function of(JsonNode $node): self
     {
-        $ds = array_map(fn (JsonNode $one): array => [$one->intOrNull('tag') ?? 0, $one->intOrNull('algorithm') ?? 0, $one->intOrNull('type') ?? 0, $one->text('digest')], $node->has('ds') ? $node->nodes('ds') : []);
+        $ds = array_map(
+            fn (JsonNode $one): array => [
+                $one->intOrNull('tag') ?? 0,
+                $one->intOrNull('algorithm') ?? 0,
+                $one->intOrNull('type') ?? 0,
+                $one->text('digest'),
+            ],
+            $node->has('ds') ? $node->nodes('ds') : [],
+        );
 
         return new self(
-            $node->text('name'), $node->text('registrar'), $node->textOrNull('reseller'), $node->intOrNull('created') ?? 0, $node->intOrNull('ends'), $node->intOrNull('updated') ?? 0,
-            $node->intOrNull('moved'), $node->texts('statuses'), $node->texts('servers'), $ds, Holder::of($node->nodeOrNull('holder') ?? $node), $node->texts('shown'),
-            $node->boolOrNull('validated'), $node->boolOrNull('autoRenew') ?? false, $node->intOrNull('due'),
-            $node->textOrNull('account'), $node->textOrNull('code'), Pending::of($node->nodeOrNull('handover')), Pending::of($node->nodeOrNull('transfer')), Ended::of($node->nodeOrNull('lastTransfer')), $node->intOrNull('renewed'), $node->intOrNull('stage'),
+            $node->text('name'),
+            $node->text('registrar'),
+            $node->textOrNull('reseller'),
+            $node->intOrNull('created') ?? 0,
+            $node->intOrNull('ends'),
+            $node->intOrNull('updated') ?? 0,
+            $node->intOrNull('moved'),
+            $node->texts('statuses'),
+            $node->texts('servers'),
+            $ds,
+            Holder::of($node->nodeOrNull('holder') ?? $node),
+            $node->texts('shown'),
+            $node->boolOrNull('validated'),
+            $node->boolOrNull('autoRenew') ?? false,
+            $node->intOrNull('due'),
+            $node->textOrNull('account'),
+            $node->textOrNull('code'),
+            Pending::of($node->nodeOrNull('handover')),
+            Pending::of($node->nodeOrNull('transfer')),
+            Ended::of($node->nodeOrNull('lastTransfer')),
+            $node->intOrNull('renewed'),
+            $node->intOrNull('stage'),
         );
     }
 
     public function json(): string
     {
         $fields = get_object_vars($this);
-        $fields['ds'] = array_map(fn (array $ds): array => ['tag' => $ds[0], 'algorithm' => $ds[1], 'type' => $ds[2], 'digest' => $ds[3]], $this->ds);
+        $fields['ds'] = array_map(
+            fn (array $ds): array => ['tag' => $ds[0], 'algorithm' => $ds[1], 'type' => $ds[2], 'digest' => $ds[3]],
+            $this->ds,
+        );
 
         return json_encode($fields, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
     }
@@ -155,7 +184,11 @@ final class Registered
     /** @return array<string, int> when each is over */
     private function shortPeriods(): array
     {
-        $begun = ['addPeriod' => $this->created, 'renewPeriod' => $this->renewed ?? $this->updated, 'transferPeriod' => $this->moved ?? $this->updated];
+        $begun = [
+            'addPeriod' => $this->created,
+            'renewPeriod' => $this->renewed ?? $this->updated,
+            'transferPeriod' => $this->moved ?? $this->updated,
+        ];
 
         return array_map(fn (int $at): int => $at + self::SHORT, array_intersect_key($begun, array_flip($this->statuses)));
     }
@@ -163,6 +196,10 @@ final class Registered
     /** Whether its servers stand in the suffix's zone. */
     public function isDelegated(): bool
     {
-        return $this->servers !== [] && ! $this->has('clientHold') && ! $this->has('serverHold') && ! $this->has('redemptionPeriod') && ! $this->has('pendingDelete');
+        return $this->servers !== [] &&
+            ! $this->has('clientHold') &&
+            ! $this->has('serverHold') &&
+            ! $this->has('redemptionPeriod') &&
+            ! $this->has('pendingDelete');
     }
 }

@@ -8,8 +8,14 @@ namespace Standin\Registry;
 final readonly class Registrar
 {
     /** @param  string  $number  that it is accredited under; invented */
-    private function __construct(public string $id, public string $name, public string $tag, public string $number, public string $rdap, public string $abuse)
-    {
+    private function __construct(
+        public string $id,
+        public string $name,
+        public string $tag,
+        public string $number,
+        public string $rdap,
+        public string $abuse,
+    ) {
     }
 
     /** @return list<self> those of this world */
@@ -19,7 +25,14 @@ final readonly class Registrar
             new self('skerry', 'Skerry Registrations', 'SKERRY', '990718', 'rdap.skerry.example', 'abuse@skerry.example'),
             new self('oriel', 'Oriel Names', 'ORIEL', '990731', 'rdap.oriel-names.example', 'abuse@oriel-names.example'),
             // Pellbridge is no registrar itself, and sells for this one.
-            new self('anchorage', 'Anchorage Registrar Services', 'ANCHORAGE', '990207', 'rdap.anchorage.example', 'abuse@anchorage.example'),
+            new self(
+                'anchorage',
+                'Anchorage Registrar Services',
+                'ANCHORAGE',
+                '990207',
+                'rdap.anchorage.example',
+                'abuse@anchorage.example',
+            ),
             new self('farshore', 'Farshore Domains', 'FARSHORE', '990655', 'rdap.farshore.example', 'abuse@farshore.example'),
         ];
     }

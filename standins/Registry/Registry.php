@@ -8,7 +8,31 @@ namespace Standin\Registry;
 final readonly class Registry
 {
     /** Suffixes of the newer sort, all kept by one habit. */
-    private const NEW = ['agency', 'blog', 'cafe', 'cloud', 'club', 'company', 'design', 'digital', 'email', 'group', 'life', 'live', 'media', 'online', 'shop', 'site', 'space', 'store', 'studio', 'tech', 'website', 'world', 'xyz'];
+    private const NEW = [
+        'agency',
+        'blog',
+        'cafe',
+        'cloud',
+        'club',
+        'company',
+        'design',
+        'digital',
+        'email',
+        'group',
+        'life',
+        'live',
+        'media',
+        'online',
+        'shop',
+        'site',
+        'space',
+        'store',
+        'studio',
+        'tech',
+        'website',
+        'world',
+        'xyz',
+    ];
 
     /**
      * @param  list<string>  $suffixes
@@ -39,12 +63,62 @@ final readonly class Registry
     {
         return [
             // It runs many suffixes for others, each under terms of its own.
-            new self('harbour', 'Harbour Registry', ['com', 'net', 'org', 'works', 'art', 'info', 'biz', 'app', 'dev', 'io', 'co', 'ai', 'me', 'us', 'eu', 'fr', 'nl', 'ch', 'at', 'ca', 'au', 'com.au', 'it', 'es', 'se', 'be', 'pl', ...self::NEW], EndHabit::Renews, 'rdap.harbour-registry.example', 120, 600,
-                false, false, ['192.0.2.11', '198.51.100.11'], 172_800),
-            new self('wharf', 'Wharf Names', ['uk', 'co.uk', 'org.uk'], EndHabit::Suspends, 'rdap.wharf-names.example', 0, 300,
-                true, true, ['192.0.2.12', '198.51.100.12'], 86_400),
-            new self('lode', 'Lode', ['de'], EndHabit::GoesOn, null, 0, 60,
-                false, false, ['192.0.2.13', '198.51.100.13'], 86_400),
+            new self(
+                'harbour',
+                'Harbour Registry',
+                [
+                    'com',
+                    'net',
+                    'org',
+                    'works',
+                    'art',
+                    'info',
+                    'biz',
+                    'app',
+                    'dev',
+                    'io',
+                    'co',
+                    'ai',
+                    'me',
+                    'us',
+                    'eu',
+                    'fr',
+                    'nl',
+                    'ch',
+                    'at',
+                    'ca',
+                    'au',
+                    'com.au',
+                    'it',
+                    'es',
+                    'se',
+                    'be',
+                    'pl',
+                    ...self::NEW,
+                ],
+                EndHabit::Renews,
+                'rdap.harbour-registry.example',
+                120,
+                600,
+                false,
+                false,
+                ['192.0.2.11', '198.51.100.11'],
+                172_800,
+            ),
+            new self(
+                'wharf',
+                'Wharf Names',
+                ['uk', 'co.uk', 'org.uk'],
+                EndHabit::Suspends,
+                'rdap.wharf-names.example',
+                0,
+                300,
+                true,
+                true,
+                ['192.0.2.12', '198.51.100.12'],
+                86_400,
+            ),
+            new self('lode', 'Lode', ['de'], EndHabit::GoesOn, null, 0, 60, false, false, ['192.0.2.13', '198.51.100.13'], 86_400),
         ];
     }
 

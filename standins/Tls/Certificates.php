@@ -17,7 +17,10 @@ final readonly class Certificates
     {
     }
 
-    /** What whoever trusts this world needs. Programs that can't be told another address than the host's own dial 127.0.0.1, which the certificate names too. */
+    /**
+     * What whoever trusts this world needs. Programs that can't be told another address than the host's own dial 127.0.0.1, which the
+     * certificate names too.
+     */
     public function authority(): string
     {
         return "{$this->folder}/authority.pem";
@@ -67,8 +70,14 @@ final readonly class Certificates
     private function config(array $hosts): string
     {
         $config = "{$this->folder}/openssl.cnf";
-        file_put_contents($config, "[req]\ndistinguished_name = dn\n[dn]\n[ca]\nbasicConstraints = critical,CA:TRUE\nkeyUsage = critical,keyCertSign,cRLSign\nsubjectKeyIdentifier = hash\n"
-            ."[server]\nbasicConstraints = CA:FALSE\nextendedKeyUsage = serverAuth\nsubjectAltName = ".implode(',', array_map(fn (string $host): string => "DNS:{$host}", $hosts)).",IP:127.0.0.1\n");
+        file_put_contents(
+            $config,
+            "[req]\ndistinguished_name = dn\n[dn]\n[ca]\nbasicConstraints = critical,CA:TRUE\nkeyUsage = "
+                ."critical,keyCertSign,cRLSign\nsubjectKeyIdentifier = hash\n".
+                "[server]\nbasicConstraints = CA:FALSE\nextendedKeyUsage = serverAuth\nsubjectAltName = ".
+                implode(',', array_map(fn (string $host): string => "DNS:{$host}", $hosts)).
+                ",IP:127.0.0.1\n",
+        );
 
         return $config;
     }
@@ -87,13 +96,21 @@ final readonly class Certificates
         return $key === false ? throw new RuntimeException('No key could be made: '.openssl_error_string()) : $key;
     }
 
-    private function signed(string $name, OpenSSLAsymmetricKey $key, string $part, string $config, ?OpenSSLCertificate $by, OpenSSLAsymmetricKey $with): OpenSSLCertificate
-    {
+    private function signed(
+        string $name,
+        OpenSSLAsymmetricKey $key,
+        string $part,
+        string $config,
+        ?OpenSSLCertificate $by,
+        OpenSSLAsymmetricKey $with,
+    ): OpenSSLCertificate {
         $options = ['digest_alg' => 'sha256', 'config' => $config, 'x509_extensions' => $part];
         $request = openssl_csr_new(['commonName' => $name], $key, $options);
         $certificate = is_bool($request) ? false : openssl_csr_sign($request, $by, $with, self::DAYS, $options, random_int(1, PHP_INT_MAX));
 
-        return $certificate === false ? throw new RuntimeException('No certificate could be made: '.openssl_error_string()) : $certificate;
+        return $certificate === false
+            ? throw new RuntimeException('No certificate could be made: '.openssl_error_string())
+            : $certificate;
     }
 
     private function write(string $file, string $text, int $mode): void

@@ -39,7 +39,15 @@ final class RoomsTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('Standin'))
             ->canOnlyDependOn()
-            ->classes(Selector::inNamespace('Standin'), Selector::inNamespace('Acre\Wire'), Selector::inNamespace('Acre\Core\Name'), Selector::inNamespace('React'), Selector::inNamespace('Evenement'), Selector::inNamespace('Opis'), Selector::inNamespace('Symfony\Component\Yaml'))
+            ->classes(
+                Selector::inNamespace('Standin'),
+                Selector::inNamespace('Acre\Wire'),
+                Selector::inNamespace('Acre\Core\Name'),
+                Selector::inNamespace('React'),
+                Selector::inNamespace('Evenement'),
+                Selector::inNamespace('Opis'),
+                Selector::inNamespace('Symfony\Component\Yaml'),
+            )
             ->because('what knows our rules can only agree with them');
     }
 

@@ -34,7 +34,12 @@ final class JourneyTest extends TestCase
 
         $file = (string) tempnam(sys_get_temp_dir(), 'acre-journey-').'.csv';
         $tag = bin2hex(random_bytes(3));
-        file_put_contents($file, "Domain,Expiry date,Created,Auto-renew,Client\nring-{$tag}.com,2027-10-13,2019-10-13,yes,Sound Kelp Farm\ntoll-{$tag}.org,2027-11-20,2020-11-20,no,Sound Kelp Farm\nchime-{$tag}.co.uk,2027-12-01,2021-12-01,no,Sound Kelp Farm\nnot_a_name.com,2027-12-01,,,\n");
+        file_put_contents(
+            $file,
+            "Domain,Expiry date,Created,Auto-renew,Client\nring-{$tag}.com,2027-10-13,2019-10-13,yes,Sound Kelp "
+                ."Farm\ntoll-{$tag}.org,2027-11-20,2020-11-20,no,Sound Kelp "
+                ."Farm\nchime-{$tag}.co.uk,2027-12-01,2021-12-01,no,Sound Kelp Farm\nnot_a_name.com,2027-12-01,,,\n",
+        );
         $window->go('/bring-in');
         $window->find('#f-list')->sendKeys($file);
         $window->choose('#f-registrar', 'Pellbridge')->choose('#f-account', 'H-2207, our own');
@@ -78,7 +83,10 @@ final class JourneyTest extends TestCase
         self::assertSame($digest, hash('sha256', $text));
 
         $window->go("/names/toll-{$tag}.org?on=2026-10-06");
-        self::assertStringContainsString('Pellbridge H-3240, for Ferret & Fowl Veterinary', $window->text('section[aria-labelledby=happened]'));
+        self::assertStringContainsString(
+            'Pellbridge H-3240, for Ferret & Fowl Veterinary',
+            $window->text('section[aria-labelledby=happened]'),
+        );
         self::assertStringContainsString("docket {$docket}", $window->text('section[aria-labelledby=happened]'));
         self::assertSame([], $window->complaints());
     }
@@ -111,7 +119,10 @@ final class JourneyTest extends TestCase
     public function test_a_clerk_prepares_and_a_steward_begins_it(): void
     {
         $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD);
-        $window->go('/hand-over')->type('#f-names', "old-foundry.com, wickerby-bells.com\nnobody-holds-this.com")->press('Check these names');
+        $window
+            ->go('/hand-over')
+            ->type('#f-names', "old-foundry.com, wickerby-bells.com\nnobody-holds-this.com")
+            ->press('Check these names');
         self::assertStringContainsString('One was not found on the Roll', $window->text('.told'));
         $window->type('#q', '51877')->follow('[data-found] a:only-child');
         self::assertStringContainsString('a mailbox in this name', $window->text('table.sheet:not(.keep)'));
@@ -137,7 +148,14 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('pim@harrow-tern.example', self::PASSWORD);
         foreach (['/roll', '/names/tern.works', '/dockets/4', '/clients/2', '/registrars/1', '/accounts/1'] as $path) {
             $window->go($path);
-            self::assertSame(0, $window->count('main form[method=post]:not([action*="/roll/"]) button, .foot button, main a.button[href*="/edit"], main a[href$="/create"]'), $path);
+            self::assertSame(
+                0,
+                $window->count(
+                    'main form[method=post]:not([action*="/roll/"]) button, .foot button, main a.button[href*="/edit"], main '
+                        .'a[href$="/create"]',
+                ),
+                $path,
+            );
         }
         $window->goPlainly('/bring-in');
         self::assertStringContainsString('Not allowed', $window->text('h1'));
@@ -206,10 +224,20 @@ final class JourneyTest extends TestCase
         // What comes into view at the edge doesn't lie under the sheaf (WCAG 2.2, 2.4.11).
         $window->go('/roll');
         self::assertGreaterThan(20, $window->count('table.roll tbody tr'));
-        self::assertSame([], $window->driver->executeScript(<<<'JS'
-            const foot = document.querySelector('#sheaf');
-            return [...document.querySelectorAll('table.roll tbody input')].filter((box) => { box.focus(); return box.getBoundingClientRect().bottom > foot.getBoundingClientRect().top; }).map((box) => box.ariaLabel);
-            JS));
+        self::assertSame(
+            [],
+            $window->driver->executeScript(
+                <<<'JS'
+                const foot = document.querySelector('#sheaf');
+                const isBehindFoot = (box) => {
+                    box.focus();
+                    return box.getBoundingClientRect().bottom > foot.getBoundingClientRect().top;
+                };
+                return [...document.querySelectorAll('table.roll tbody input')].filter(isBehindFoot).map((box) => box.ariaLabel);
+                JS
+                ,
+            ),
+        );
         $window->keys('?')->waitForText('h1', 'Glossary and shortcuts');
         $window->ready()->press('Empty');
         self::assertFalse($window->find('#sheaf')->isDisplayed());
@@ -240,7 +268,9 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD)->go('/rounds');
         self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
         $window->find('summary[aria-label="More about fowl-advice.org"]')->click();
-        $window->follow('tr:has(summary[aria-label="More about fowl-advice.org"]) button[value=off]')->waitForText('.told', 'Postponed until');
+        $window
+            ->follow('tr:has(summary[aria-label="More about fowl-advice.org"]) button[value=off]')
+            ->waitForText('.told', 'Postponed until');
         self::assertStringNotContainsString('fowl-advice.org', $window->text('.rounds'));
         $window->press('Put it back')->waitForText('.told', 'Back in Rounds');
         self::assertStringContainsString('fowl-advice.org', $window->text('.rounds'));
@@ -266,7 +296,10 @@ final class JourneyTest extends TestCase
         self::assertSame([63 + 4, 253], [strlen((string) idn_to_ascii($long)), strlen((string) idn_to_ascii($longest))]);
         $right = 'نحاس-الجرس.com';
         $file = (string) tempnam(sys_get_temp_dir(), 'acre-journey-').'.csv';
-        file_put_contents($file, "name,ends,client,words\n{$long},2026-11-01,مسبك الأجراس,جرس\n{$right},2026-10-20,مسبك الأجراس,جرس\n{$longest},2026-10-20,,\n");
+        file_put_contents(
+            $file,
+            "name,ends,client,words\n{$long},2026-11-01,مسبك الأجراس,جرس\n{$right},2026-10-20,مسبك الأجراس,جرس\n{$longest},2026-10-20,,\n",
+        );
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/bring-in');
         $window->find('#f-list')->sendKeys($file);
         $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, our own');
@@ -276,7 +309,21 @@ final class JourneyTest extends TestCase
         $window->press('Import 2 names')->waitForText('h1', '2 names imported');
         unlink($file);
         $ascii = idn_to_ascii($long);
-        foreach (['/rounds', '/roll?q=bbbbbb', "/names/{$ascii}", "/names/{$ascii}/edit", "/hand-over?name={$ascii}&receiver=2", "/deeds/change_words?name={$ascii}&give=x", '/names/'.idn_to_ascii($right), '/roll?q='.rawurlencode('جرس'), '/clients', "/bring-in/{$import}", '/find?q='.rawurlencode('الجرس')] as $path) {
+        foreach (
+            [
+                '/rounds',
+                '/roll?q=bbbbbb',
+                "/names/{$ascii}",
+                "/names/{$ascii}/edit",
+                "/hand-over?name={$ascii}&receiver=2",
+                "/deeds/change_words?name={$ascii}&give=x",
+                '/names/'.idn_to_ascii($right),
+                '/roll?q='.rawurlencode('جرس'),
+                '/clients',
+                "/bring-in/{$import}",
+                '/find?q='.rawurlencode('الجرس'),
+            ] as $path
+        ) {
             foreach ([[1280, 800], [390, 844]] as [$width, $height]) {
                 $window->size($width, $height);
                 $window->go($path);
@@ -287,7 +334,12 @@ final class JourneyTest extends TestCase
         // The label stands left of its suffix, as in every other name.
         $window->go('/roll?q='.rawurlencode('الجرس'));
         self::assertSame($right, $window->text('.roll a.name'));
-        self::assertSame(['isolate', 'ltr'], $window->driver->executeScript('const s = getComputedStyle(document.querySelector(".roll a.name")); return [s.unicodeBidi, s.direction]'));
+        self::assertSame(
+            ['isolate', 'ltr'],
+            $window->driver->executeScript(
+                'const s = getComputedStyle(document.querySelector(".roll a.name")); return [s.unicodeBidi, s.direction]',
+            ),
+        );
     }
 
     /** Drift is seen, explained, cured, and confirmed by the next look at the simulated world. */
@@ -311,7 +363,10 @@ final class JourneyTest extends TestCase
     public function test_a_handover_by_wire_from_the_button_to_the_proof(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
-        $window->go('/hand-over?name=old-foundry.com&receiver=2')->press('Hand 1 name to Wickerby Bell Foundry')->waitForText('.sentence', 'waiting for an answer');
+        $window
+            ->go('/hand-over?name=old-foundry.com&receiver=2')
+            ->press('Hand 1 name to Wickerby Bell Foundry')
+            ->waitForText('.sentence', 'waiting for an answer');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->waitForText('#tick', 'the receiver must accept');
         self::assertSame([], $window->ready()->axe());
@@ -365,15 +420,25 @@ final class JourneyTest extends TestCase
     {
         $window = $this->window()->signIn('maud@harrow-tern.example', self::PASSWORD);
         $window->go('/roll?sort=name');
-        $window->driver->executeScript("const boxes = [...document.querySelectorAll('table.roll tbody input[type=checkbox]')].filter((box) => !box.checked).slice(0, 21); boxes.forEach((box) => box.click()); boxes[20].click();");
+        $window->driver->executeScript(
+            "const boxes = [...document.querySelectorAll('table.roll tbody input[type=checkbox]')].filter((box) => !box.checked).slice(0, "
+                .'21); boxes.forEach((box) => box.click()); boxes[20].click();',
+        );
         $window->waitForText('[data-sheaf-count]', '20');
         $window->go('/sheaf');
         self::assertCount(20, $window->driver->findElements(WebDriverBy::cssSelector('table.sheet tbody tr')));
         $window->press('Empty');
         $window->go('/roll?sort=name');
-        $window->driver->executeScript("[...document.querySelectorAll('table.roll tbody input[type=checkbox]')].slice(0, 5).forEach((box) => box.click()); window.location = '/clients';");
+        $window->driver->executeScript(
+            "[...document.querySelectorAll('table.roll tbody input[type=checkbox]')].slice(0, 5).forEach((box) => box.click()); "
+                ."window.location = '/clients';",
+        );
         $window->driver->wait(20, 200)->until(fn (): bool => str_ends_with($window->driver->getCurrentURL(), '/clients'));
-        $window->driver->wait(20, 200)->until(fn (): bool => count($window->go('/sheaf')->driver->findElements(WebDriverBy::cssSelector('table.sheet tbody tr'))) === 5);
+        $window->driver
+            ->wait(20, 200)
+            ->until(
+                fn (): bool => count($window->go('/sheaf')->driver->findElements(WebDriverBy::cssSelector('table.sheet tbody tr'))) === 5,
+            );
         $window->press('Empty');
     }
 
@@ -416,11 +481,17 @@ final class JourneyTest extends TestCase
         self::assertStringNotContainsString('must verify', $window->text('main'));
     }
 
-    /** Both are written to, each reads it in the letterbox and agrees on a telephone; then the registrar is told by wire, and it is done. */
+    /**
+     * Both are written to, each reads it in the letterbox and agrees on a telephone; then the registrar is told by wire, and it is done.
+     */
     public function test_a_registrant_is_changed_with_both_confirming(): void
     {
         $window = $this->window()->signIn('odile@harrow-tern.example', self::PASSWORD);
-        $window->go('/deeds/change_registrant?name=bellfounders.net')->type('#f-contact', 'Gudrun Kettle')->type('#f-agreement', 'Registrant agreement of 1 July 2026')->press('Preview');
+        $window
+            ->go('/deeds/change_registrant?name=bellfounders.net')
+            ->type('#f-contact', 'Gudrun Kettle')
+            ->type('#f-agreement', 'Registrant agreement of 1 July 2026')
+            ->press('Preview');
         $window->waitForText('main', 'are both asked by letter and must confirm');
         self::assertSame([], $window->ready()->axe());
         $window->find('.foot button.main')->click();
@@ -428,7 +499,10 @@ final class JourneyTest extends TestCase
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         self::assertSame([], $window->ready()->axe());
         $window->size(390, 844);
-        foreach (['Do you agree to a new registrant of bellfounders.net', 'Do you agree to become the registrant of bellfounders.net'] as $subject) {
+        foreach (
+            ['Do you agree to a new registrant of '
+                .'bellfounders.net', 'Do you agree to become the registrant of bellfounders.net'] as $subject
+        ) {
             $this->openAnswer($window, $subject);
             self::assertStringContainsString('bellfounders.net', $window->ready()->text('main'));
             self::assertSame([], $window->axe());
@@ -474,7 +548,9 @@ final class JourneyTest extends TestCase
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->driver->wait(90, 500)->until(fn (): bool => str_contains($window->go($docket)->text('.sentence'), 'Closed on'));
         // The registry of .co.uk is not behind; each name is looked at again by itself.
-        $window->driver->wait(150, 1_000)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'shown in the directory on'));
+        $window->driver
+            ->wait(150, 1_000)
+            ->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'shown in the directory on'));
         self::assertSame([], $window->axe());
     }
 
@@ -515,9 +591,15 @@ final class JourneyTest extends TestCase
         }
         $window->driver->findElement(WebDriverBy::cssSelector('button'))->click();
         $window->waitFor("[name='names']")->driver->findElement(WebDriverBy::name('names'))->sendKeys($name);
-        (new WebDriverSelect($window->driver->findElement(WebDriverBy::name('errand'))))->selectByVisibleText('Let them renew only when told');
+        (new WebDriverSelect($window->driver->findElement(WebDriverBy::name('errand'))))->selectByVisibleText(
+            'Let them renew only when told',
+        );
         $window->driver->findElement(WebDriverBy::xpath("//button[.='Do it']"))->click();
-        $window->waitForText('body', 'it renews only when told.')->go($docket)->press('Mark as done')->waitForText('.sentence', 'Closed on');
+        $window
+            ->waitForText('body', 'it renews only when told.')
+            ->go($docket)
+            ->press('Mark as done')
+            ->waitForText('.sentence', 'Closed on');
         self::assertStringContainsString('1 of 1 done', $window->text('.sentence'));
     }
 
@@ -531,7 +613,10 @@ final class JourneyTest extends TestCase
         self::assertTrue($window->driver->executeScript('return document.activeElement === document.querySelector("[data-errors]")'));
         self::assertSame([], $window->axe());
         $window->find('[data-errors] li a')->click();
-        self::assertSame(['f-name', 'Sound Kelp Farm'], $window->driver->executeScript('return [document.activeElement.id, document.activeElement.value]'));
+        self::assertSame(
+            ['f-name', 'Sound Kelp Farm'],
+            $window->driver->executeScript('return [document.activeElement.id, document.activeElement.value]'),
+        );
     }
 
     public function test_the_roll_is_narrowed_to_several_values_and_days(): void

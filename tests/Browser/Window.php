@@ -25,11 +25,22 @@ final readonly class Window
 
     public static function open(int $width = 1280, int $height = 800): self
     {
-        $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-dev-shm-usage', '--force-device-scale-factor=1',
-            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', "--window-size={$width},{$height}",
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-dev-shm-usage',
+            '--force-device-scale-factor=1',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--hide-scrollbars',
+            "--window-size={$width},{$height}",
         ]);
-        $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options)
+        $capabilities = DesiredCapabilities::chrome()
+            ->setCapability(ChromeOptions::CAPABILITY, $options)
             ->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $driver = RemoteWebDriver::create(self::setting('ACRE_DRIVER'), $capabilities, 30_000, 60_000);
         $window = new self($driver, self::setting('APP_URL'), (int) self::setting('ACRE_BROWSER_PATIENCE', '20'));
@@ -47,12 +58,19 @@ final readonly class Window
 
     public function size(int $width, int $height): void
     {
-        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => false,
+        ]);
     }
 
     public function dark(bool $isDark): self
     {
-        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $isDark ? 'dark' : 'light']]]);
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setEmulatedMedia', [
+            'features' => [['name' => 'prefers-color-scheme', 'value' => $isDark ? 'dark' : 'light']],
+        ]);
 
         return $this;
     }
@@ -98,7 +116,12 @@ final readonly class Window
     public function press(string $words): self
     {
         $quoted = "'".str_replace("'", '’', $words)."'";
-        $found = $this->driver->findElements(WebDriverBy::xpath("//main//*[self::a or self::button][contains(normalize-space(.), {$quoted})] | //*[contains(@class,'foot')]//*[self::a or self::button][contains(normalize-space(.), {$quoted})]"));
+        $found = $this->driver->findElements(
+            WebDriverBy::xpath(
+                '//main//*[self::a or self::button][contains(normalize-space(.), '
+                    ."{$quoted})] | //*[contains(@class,'foot')]//*[self::a or self::button][contains(normalize-space(.), {$quoted})]",
+            ),
+        );
         if ($found === []) {
             throw new RuntimeException("Nothing to press says “{$words}” on: ".mb_substr($this->text(), 0, 1500));
         }
@@ -136,7 +159,13 @@ final readonly class Window
     public function waitForText(string $css, string $text): self
     {
         // Asked in one breath: an element that was found may belong to a page that is gone by the next question.
-        return $this->until(fn (): bool => $this->driver->executeScript('return document.querySelector(arguments[0])?.innerText.includes(arguments[1]) ?? false', [$css, $text]) === true, "“{$text}” in {$css}");
+        return $this->until(
+            fn (): bool => $this->driver->executeScript(
+                'return document.querySelector(arguments[0])?.innerText.includes(arguments[1]) ?? false',
+                [$css, $text],
+            ) === true,
+            "“{$text}” in {$css}",
+        );
     }
 
     public function text(string $css = 'body'): string
@@ -182,13 +211,18 @@ final readonly class Window
     {
         // The page's policy holds for the page; the driver's own script is not the page's.
         $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $found = $this->driver->executeAsyncScript(<<<'JS'
+        $found = $this->driver->executeAsyncScript(
+            <<<'JS'
             const done = arguments[arguments.length - 1];
             axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then(
-                (result) => done(result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(' | ')}`)),
+                (result) => done(
+                    result.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(' | ')}`),
+                ),
                 (error) => done([String(error)]),
             );
-            JS);
+            JS
+            ,
+        );
 
         return array_values(array_filter(is_array($found) ? $found : ['axe-core said nothing'], is_string(...)));
     }
@@ -196,7 +230,10 @@ final readonly class Window
     /** Opens what is folded but menus, which lie over the page. @return int how many */
     public function unfold(): int
     {
-        $opened = $this->driver->executeScript("const all = document.querySelectorAll('details:not([open], .menu, .word, .up)'); all.forEach((one) => { one.open = true; }); return all.length;");
+        $opened = $this->driver->executeScript(
+            "const all = document.querySelectorAll('details:not([open], .menu, .word, .up)'); all.forEach((one) => { one.open = true; }); "
+                .'return all.length;',
+        );
 
         return is_int($opened) ? $opened : 0;
     }

@@ -43,11 +43,19 @@ use PHPUnit\Framework\TestCase;
 /** The last day of each rule, and the first beyond it. */
 final class EdgesTest extends TestCase
 {
-    private static function handover(string $ends, Intent $intent, string $answerBy, Lock $lock = Lock::Off, bool $lockFirst = false): Handover
-    {
+    private static function handover(
+        string $ends,
+        Intent $intent,
+        string $answerBy,
+        Lock $lock = Lock::Off,
+        bool $lockFirst = false,
+    ): Handover {
         return new Handover(
-            Given::life(created: '2020-11-02', ends: $ends, intent: $intent, terms: Given::terms(), lock: $lock), Given::account(1), Given::account(2),
-            new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Receiver, lockFirst: $lockFirst), Instant::of($answerBy),
+            Given::life(created: '2020-11-02', ends: $ends, intent: $intent, terms: Given::terms(), lock: $lock),
+            Given::account(1),
+            Given::account(2),
+            new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Receiver, lockFirst: $lockFirst),
+            Instant::of($answerBy),
         );
     }
 
@@ -57,24 +65,49 @@ final class EdgesTest extends TestCase
     #[TestWith(['2026-10-21', true])]
     public function test_a_charge_until_the_day_of_the_answer_is_worth_knowing(string $answerBy, bool $isTold): void
     {
-        $tags = array_map(fn (Finding $finding): object => $finding->tag, self::handover('2026-10-27', Intent::ByItself, $answerBy)->judge()->findings);
+        $tags = array_map(
+            fn (Finding $finding): object => $finding->tag,
+            self::handover('2026-10-27', Intent::ByItself, $answerBy)->judge()->findings,
+        );
         self::assertSame($isTold, in_array(MovementFinding::ChargedMeanwhile, $tags, true));
     }
 
     public function test_the_lock_is_set_again_the_day_after_the_answer(): void
     {
         $legs = self::handover('2027-11-02', Intent::WhenTold, '2026-10-20', Lock::On, true)->judge()->legs;
-        self::assertSame(['lift_lock 2026-10-20', 'offer 2026-10-20', 'accept 2026-10-20', 'set_lock 2026-10-21'], array_map(fn (Leg $leg): string => $leg->kind->value.' '.$leg->by->date(), $legs));
+        self::assertSame(
+            ['lift_lock 2026-10-20', 'offer 2026-10-20', 'accept 2026-10-20', 'set_lock 2026-10-21'],
+            array_map(fn (Leg $leg): string => $leg->kind->value.' '.$leg->by->date(), $legs),
+        );
     }
 
     private static function held(string $ends = '2027-11-02'): Held
     {
-        return new Held(new NameFacts(DomainName::of('bell.com'), Instant::of('2020-11-02'), Instant::of($ends), lock: Lock::On), ['ns1.sound.example'], 'Pellbridge', ['Anchorage'], false);
+        return new Held(
+            new NameFacts(DomainName::of('bell.com'), Instant::of('2020-11-02'), Instant::of($ends), lock: Lock::On),
+            ['ns1.sound.example'],
+            'Pellbridge',
+            ['Anchorage'],
+            false,
+        );
     }
 
-    private static function record(string $registrar = 'Anchorage', string $ends = '2027-11-02T00:00:00Z', Source $source = Source::Registry, ?string $paid = null): Record
-    {
-        return new Record('bell.com', $source, $registrar, statuses: [Status::ClientTransferProhibited], created: Instant::of('2020-11-02T00:00:00Z'), ends: Instant::of($ends), servers: ['ns1.sound.example'], paid: $paid === null ? null : Instant::of($paid));
+    private static function record(
+        string $registrar = 'Anchorage',
+        string $ends = '2027-11-02T00:00:00Z',
+        Source $source = Source::Registry,
+        ?string $paid = null,
+    ): Record {
+        return new Record(
+            'bell.com',
+            $source,
+            $registrar,
+            statuses: [Status::ClientTransferProhibited],
+            created: Instant::of('2020-11-02T00:00:00Z'),
+            ends: Instant::of($ends),
+            servers: ['ns1.sound.example'],
+            paid: $paid === null ? null : Instant::of($paid),
+        );
     }
 
     /** The house's own choice: three weeks. */
@@ -82,13 +115,35 @@ final class EdgesTest extends TestCase
     #[TestWith(['2026-09-15T08:59:59Z', Certainty::Stale], 'and a second')]
     public function test_what_was_seen_is_old_after_three_weeks(string $seen, Certainty $certainty): void
     {
-        self::assertSame($certainty, Drift::between(self::held(), [new Seen(Source::Registry, self::record('Farshore'), Instant::of($seen))], Instant::of(Given::NOW))[0]->certainty);
+        self::assertSame(
+            $certainty,
+            Drift::between(
+                self::held(),
+                [new Seen(Source::Registry, self::record('Farshore'), Instant::of($seen))],
+                Instant::of(Given::NOW),
+            )[0]->certainty,
+        );
     }
 
     public function test_of_two_answers_of_one_side_the_newer_counts(): void
     {
-        $of = fn (string ...$days): array => array_map(fn (string $day, int $place): Seen => new Seen(Source::Registry, self::record($place === 0 ? 'Farshore' : 'Anchorage'), Instant::of($day)), array_values($days), array_keys(array_values($days)));
-        $tags = fn (array $seen): array => array_map(fn (Drift $drift): string => $drift->tag->value, Drift::between(self::held(), array_values(array_filter($seen, fn (mixed $one): bool => $one instanceof Seen)), Instant::of(Given::NOW)));
+        $of = fn (string ...$days): array => array_map(
+            fn (string $day, int $place): Seen => new Seen(
+                Source::Registry,
+                self::record($place === 0 ? 'Farshore' : 'Anchorage'),
+                Instant::of($day),
+            ),
+            array_values($days),
+            array_keys(array_values($days)),
+        );
+        $tags = fn (array $seen): array => array_map(
+            fn (Drift $drift): string => $drift->tag->value,
+            Drift::between(
+                self::held(),
+                array_values(array_filter($seen, fn (mixed $one): bool => $one instanceof Seen)),
+                Instant::of(Given::NOW),
+            ),
+        );
         self::assertSame([], $tags($of('2026-10-04T09:00:00Z', '2026-10-05T09:00:00Z')));
         self::assertSame(['other_registrar'], $tags($of('2026-10-05T09:00:00Z', '2026-10-04T09:00:00Z')));
     }
@@ -96,9 +151,17 @@ final class EdgesTest extends TestCase
     /** A registrar's word that it was paid counts as far as its registry bears it out. */
     public function test_a_term_that_was_paid_counts_up_to_what_the_registry_has(): void
     {
-        $tags = fn (string $paid, string $ends): array => array_map(fn (Drift $drift): string => $drift->tag->value, Drift::between(
-            self::held(), [new Seen(Source::Registry, self::record(ends: $ends), Instant::of(Given::NOW)), new Seen(Source::Registrar, self::record(source: Source::Registrar, ends: $ends, paid: $paid), Instant::of(Given::NOW))], Instant::of(Given::NOW),
-        ));
+        $tags = fn (string $paid, string $ends): array => array_map(
+            fn (Drift $drift): string => $drift->tag->value,
+            Drift::between(
+                self::held(),
+                [
+                    new Seen(Source::Registry, self::record(ends: $ends), Instant::of(Given::NOW)),
+                    new Seen(Source::Registrar, self::record(source: Source::Registrar, ends: $ends, paid: $paid), Instant::of(Given::NOW)),
+                ],
+                Instant::of(Given::NOW),
+            ),
+        );
         self::assertSame(['renewed'], $tags('2028-11-02T00:00:00Z', '2028-11-02T00:00:00Z'));
         self::assertSame([], $tags('2028-11-02T00:00:00Z', '2027-11-02T00:00:00Z'), 'its registry has it a year shorter');
     }
@@ -108,7 +171,12 @@ final class EdgesTest extends TestCase
     #[TestWith(['2026-08-22T08:59:59Z', '2026-10-06'], 'and a second')]
     public function test_a_change_long_before_was_no_deletion(string $changed, string $since): void
     {
-        self::assertSame($since, (new Record('a.com', Source::Registry, statuses: [Status::RedemptionPeriod], changed: Instant::of($changed)))->deletedSince(Instant::of(Given::NOW))?->date());
+        self::assertSame(
+            $since,
+            (new Record('a.com', Source::Registry, statuses: [Status::RedemptionPeriod], changed: Instant::of($changed)))
+                ->deletedSince(Instant::of(Given::NOW))
+                ?->date(),
+        );
     }
 
     /** The house's own choice: ten days before and after. */
@@ -123,7 +191,12 @@ final class EdgesTest extends TestCase
 
     public function test_a_holding_since_ever_comes_before_all_others(): void
     {
-        $of = fn (string $client, ?string $from, ?string $until): Holding => new Holding('Skerry 40718', $client, Span::of($from === null ? null : Instant::of($from), $until === null ? null : Instant::of($until)), null);
+        $of = fn (string $client, ?string $from, ?string $until): Holding => new Holding(
+            'Skerry 40718',
+            $client,
+            Span::of($from === null ? null : Instant::of($from), $until === null ? null : Instant::of($until)),
+            null,
+        );
         $chain = Chain::of([$of('third', '2025-03-03', null), $of('second', '1960-01-01', '2025-03-03'), $of('first', null, '1960-01-01')]);
         self::assertSame(['first', 'second', 'third'], array_map(fn (Holding $holding): string => $holding->client, $chain->holdings));
         self::assertSame('first', $chain->on(Instant::of('1959-12-31'))?->client);
@@ -141,7 +214,16 @@ final class EdgesTest extends TestCase
     {
         $hosts = ['ns1.a.example', 'ns2.b.example'];
         $server = fn (string $host, string $address): ServerSeen => new ServerSeen($host, $address, Answer::Authoritative, 7, $hosts);
-        self::assertSame($found, array_map(fn (Finding $finding): string => (string) $finding->tag->value, (new DelegationSeen('a.com', $hosts, 3600, false, [$server($hosts[0], '192.0.2.1'), $server($hosts[1], $address)]))->findings()));
+        self::assertSame(
+            $found,
+            array_map(
+                fn (Finding $finding): string => (string) $finding->tag->value,
+                (new DelegationSeen('a.com', $hosts, 3600, false, [
+                    $server($hosts[0], '192.0.2.1'),
+                    $server($hosts[1], $address),
+                ]))->findings(),
+            ),
+        );
     }
 
     /** Each flag of a rulebook's file is the rule of that name, and no other. */
@@ -154,14 +236,27 @@ final class EdgesTest extends TestCase
         foreach ($flags as $flag) {
             $text = str_replace('suffix: uk', 'suffix: '.str_replace('_', '-', $flag), $uk);
             foreach ($flags as $one) {
-                $text = (string) preg_replace('/(  '.$one.':\n    - \{ value: )(?:true|false)/', '${1}'.($one === $flag ? 'true' : 'false'), $text);
+                $text = (string) preg_replace(
+                    '/(  '.$one.':\n    - \{ value: )(?:true|false)/',
+                    '${1}'.($one === $flag ? 'true' : 'false'),
+                    $text,
+                );
             }
             file_put_contents($folder.'/'.str_replace('_', '-', $flag).'.yaml', $text);
         }
         $book = new Rulebook($folder);
         foreach ($flags as $flag) {
             $rules = $book->for(str_replace('_', '-', $flag), Instant::of(Given::NOW));
-            self::assertSame([$flag => true], array_filter(['shows_end' => $rules->showsEnd->value, 'has_lock' => $rules->hasLock->value, 'privacy_allowed' => $rules->privacyAllowed->value, 'presence_needed' => $rules->presenceNeeded->value, 'holder_validated' => $rules->holderValidated->value]));
+            self::assertSame(
+                [$flag => true],
+                array_filter([
+                    'shows_end' => $rules->showsEnd->value,
+                    'has_lock' => $rules->hasLock->value,
+                    'privacy_allowed' => $rules->privacyAllowed->value,
+                    'presence_needed' => $rules->presenceNeeded->value,
+                    'holder_validated' => $rules->holderValidated->value,
+                ]),
+            );
             unlink($folder.'/'.str_replace('_', '-', $flag).'.yaml');
         }
         rmdir($folder);
@@ -170,7 +265,15 @@ final class EdgesTest extends TestCase
     public function test_an_address_is_empty_only_without_any_part(): void
     {
         self::assertTrue(Address::of([], null, null, null, null)->isEmpty());
-        foreach ([[['4 Tenter Lane'], null, null, null, null], [[], 'Wickerby', null, null, null], [[], null, 'North Sound', null, null], [[], null, null, 'WS1 4AB', null], [[], null, null, null, Country::of('GB')]] as $parts) {
+        foreach (
+            [
+                [['4 Tenter Lane'], null, null, null, null],
+                [[], 'Wickerby', null, null, null],
+                [[], null, 'North Sound', null, null],
+                [[], null, null, 'WS1 4AB', null],
+                [[], null, null, null, Country::of('GB')],
+            ] as $parts
+        ) {
             self::assertFalse(Address::of(...$parts)->isEmpty());
         }
     }
@@ -197,14 +300,29 @@ final class EdgesTest extends TestCase
         $labels = fn (float $width): array => array_map(fn (Tick $tick): string => $tick->label, $axis->years($width));
         self::assertSame(['2020', '2021', '2022', '2023', '2024', '2025', '2026'], $labels(1_000));
         self::assertSame(['2020', '', '', '', '2024', '', ''], $labels(100));
-        self::assertSame([0.0, 100.0, 100.0], [$axis->at(Instant::of('2019-01-01')), $axis->at(Instant::of('2027-01-01')), $axis->at(Instant::of('2030-01-01'))]);
+        self::assertSame(
+            [0.0, 100.0, 100.0],
+            [$axis->at(Instant::of('2019-01-01')), $axis->at(Instant::of('2027-01-01')), $axis->at(Instant::of('2030-01-01'))],
+        );
         self::assertSame(42.86, round($axis->at(Instant::of('2023-01-01')), 2));
     }
 
     public function test_a_record_differs_in_what_is_another(): void
     {
-        $of = fn (?string $registrar = 'Skerry', string $ends = '2027-11-02', array $statuses = [Status::Ok], ?array $servers = ['ns1.a.example'], ?bool $signed = false): Record => new Record(
-            'bell.com', Source::Registry, $registrar, statuses: array_values(array_filter($statuses, fn (mixed $one): bool => $one instanceof Status)), ends: Instant::of($ends), servers: $servers === null ? null : array_values(array_filter($servers, is_string(...))), signed: $signed,
+        $of = fn (
+            ?string $registrar = 'Skerry',
+            string $ends = '2027-11-02',
+            array $statuses = [Status::Ok],
+            ?array $servers = ['ns1.a.example'],
+            ?bool $signed = false,
+        ): Record => new Record(
+            'bell.com',
+            Source::Registry,
+            $registrar,
+            statuses: array_values(array_filter($statuses, fn (mixed $one): bool => $one instanceof Status)),
+            ends: Instant::of($ends),
+            servers: $servers === null ? null : array_values(array_filter($servers, is_string(...))),
+            signed: $signed,
         );
         self::assertSame([], $of()->differsFrom($of()));
         self::assertSame(['registrar'], $of('Oriel')->differsFrom($of()));

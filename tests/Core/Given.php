@@ -37,7 +37,7 @@ final class Given
         Intent $intent = Intent::WhenTold,
         array $statuses = [],
         ?string $moved = null,
-        LateTerms $terms = new LateTerms,
+        LateTerms $terms = new LateTerms(),
         string $now = self::NOW,
         Lock $lock = Lock::Off,
         ?string $missing = null,
@@ -49,7 +49,21 @@ final class Given
     ): Lifecycle {
         $domain = DomainName::of($name);
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);
-        $facts = new NameFacts($domain, $at($created), $at($ends), $at($moved), $statuses, $lock, $intent, $at($missing), deletedSince: $at($deleted), seenUntil: $at($seenUntil), seenPaid: $seenPaid, outside: $outside, isCalledOk: $isCalledOk);
+        $facts = new NameFacts(
+            $domain,
+            $at($created),
+            $at($ends),
+            $at($moved),
+            $statuses,
+            $lock,
+            $intent,
+            $at($missing),
+            deletedSince: $at($deleted),
+            seenUntil: $at($seenUntil),
+            seenPaid: $seenPaid,
+            outside: $outside,
+            isCalledOk: $isCalledOk,
+        );
 
         return Lifecycle::of($facts, $terms, self::rulebook()->for($domain->suffix(), Instant::of($now)), Instant::of($now));
     }
@@ -60,8 +74,25 @@ final class Given
         return new LateTerms(7, 0, 22, 30, 14, Money::of('10.60', 'GBP'), Money::of('75.40', 'GBP'), Money::of('120.00', 'GBP'));
     }
 
-    public static function account(int $id = 1, int $registrar = 1, ?string $login = 'harrow', ?string $mailbox = 'desk@harrow-tern.example', bool $ours = true, bool $proven = true, ?string $handle = null): Account
-    {
-        return new Account($id, $registrar, $registrar === 1 ? 'Skerry' : 'Oriel', (string) (40717 + $id), $login, $mailbox, $handle, $ours, $proven ? Instant::of('2026-01-05') : null);
+    public static function account(
+        int $id = 1,
+        int $registrar = 1,
+        ?string $login = 'harrow',
+        ?string $mailbox = 'desk@harrow-tern.example',
+        bool $ours = true,
+        bool $proven = true,
+        ?string $handle = null,
+    ): Account {
+        return new Account(
+            $id,
+            $registrar,
+            $registrar === 1 ? 'Skerry' : 'Oriel',
+            (string) (40717 + $id),
+            $login,
+            $mailbox,
+            $handle,
+            $ours,
+            $proven ? Instant::of('2026-01-05') : null,
+        );
     }
 }

@@ -23,7 +23,11 @@ final class PurityTest extends TestCase
     {
         foreach (['core', 'wire'] as $room) {
             /** @var SplFileInfo $file */
-            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__."/../../{$room}", FilesystemIterator::SKIP_DOTS)) as $file) {
+            foreach (
+                new RecursiveIteratorIterator(
+                    new RecursiveDirectoryIterator(__DIR__."/../../{$room}", FilesystemIterator::SKIP_DOTS),
+                ) as $file
+            ) {
                 if ($file->getExtension() === 'php') {
                     yield substr($file->getPathname(), strlen(__DIR__.'/../../')) => [$file->getPathname()];
                 }
@@ -34,17 +38,27 @@ final class PurityTest extends TestCase
     #[DataProvider('files')]
     public function test_it_calls_only_functions_of_php_itself(string $path): void
     {
-        $tokens = array_values(array_filter(PhpToken::tokenize((string) file_get_contents($path)), fn (PhpToken $token): bool => ! $token->isIgnorable()));
+        $tokens = array_values(
+            array_filter(PhpToken::tokenize((string) file_get_contents($path)), fn (PhpToken $token): bool => ! $token->isIgnorable()),
+        );
         $foreign = [];
         foreach ($tokens as $place => $token) {
             $before = $tokens[$place - 1]->text ?? '';
-            $isCall = $token->is([T_STRING, T_NAME_FULLY_QUALIFIED]) && ($tokens[$place + 1]->text ?? '') === '(' && ! in_array($before, ['->', '?->', '::', 'function', 'new', '#['], true);
+            $isCall =
+                $token->is([T_STRING, T_NAME_FULLY_QUALIFIED]) &&
+                ($tokens[$place + 1]->text ?? '') === '(' &&
+                ! in_array($before, ['->', '?->', '::', 'function', 'new', '#['], true);
             if (! $isCall) {
                 continue;
             }
             $name = ltrim($token->text, '\\');
             $oneArgument = $name === 'gmdate' && ! self::hasComma($tokens, $place + 1);
-            if (! function_exists($name) || ! (new ReflectionFunction($name))->isInternal() || ($name !== 'gmdate' && in_array($name, self::CLOCKS, true)) || $oneArgument) {
+            if (
+                ! function_exists($name) ||
+                ! (new ReflectionFunction($name))->isInternal() ||
+                ($name !== 'gmdate' && in_array($name, self::CLOCKS, true)) ||
+                $oneArgument
+            ) {
                 $foreign[] = "{$name} in line {$token->line}";
             }
         }
@@ -56,7 +70,9 @@ final class PurityTest extends TestCase
     {
         for ($depth = 0, $at = $from; isset($tokens[$at]); $at++) {
             $depth += match ($tokens[$at]->text) {
-                '(' => 1, ')' => -1, default => 0
+                '(' => 1,
+                ')' => -1,
+                default => 0,
             };
             if ($depth === 1 && $tokens[$at]->text === ',') {
                 return true;

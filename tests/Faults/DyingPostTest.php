@@ -16,7 +16,10 @@ use Random\Randomizer;
 use Tests\Feature\House;
 use Tests\Feature\Worldly;
 
-/** Ten thousand letters in the queue, and a mail server that dies under them again and again, at moments that chance picks (its seed is fixed). */
+/**
+ * Ten thousand letters in the queue, and a mail server that dies under them again and again, at moments that chance picks (its seed is
+ * fixed).
+ */
 #[Group('heavy')]
 final class DyingPostTest extends TestCase
 {
@@ -38,14 +41,18 @@ final class DyingPostTest extends TestCase
     public function test_none_is_lost_none_goes_twice_knowingly_and_the_doubtful_ones_say_so(): void
     {
         $this->world();
-        $house = new House;
+        $house = new House();
         $run = 'dying-'.getmypid();
         DB::statement(
-            "INSERT INTO letters (kind, user_id, mailbox, subject, body, written_on, day, about) SELECT 'alarm', ?, ? || (n % ?) || '@letters.example', 'Letter ' || n, 'Good day', now(), DATE '2026-10-06', 'dying ' || n FROM generate_series(1, ?) n",
+            "INSERT INTO letters (kind, user_id, mailbox, subject, body, written_on, day, about) SELECT 'alarm', ?,
+                ? || (n % ?) || '@letters.example', 'Letter ' || n, 'Good day', now(), DATE '2026-10-06', 'dying ' || n
+                FROM generate_series(1, ?) n",
             [$house->steward->id, "{$run}-", self::BOXES, self::LETTERS],
         );
         $chance = new Randomizer(new Mt19937(20261128));
-        $left = fn (): int => Row::of(DB::selectOne("SELECT count(*) AS n FROM letters WHERE state IN ('waiting', 'sending') OR (state = 'doubtful' AND doubts < 2)"))->int('n');
+        $left = fn (): int => Row::of(
+            DB::selectOne("SELECT count(*) AS n FROM letters WHERE state IN ('waiting', 'sending') OR (state = 'doubtful' AND doubts < 2)"),
+        )->int('n');
         for ($round = 0; $left() > 0; $round++) {
             self::assertLessThan(2_000, $round, 'it does not end');
             if ($chance->getInt(0, 2) === 0) {

@@ -39,7 +39,7 @@ final class FullDiskTest extends TestCase
         }
         Artisan::call('migrate:fresh', ['--database' => 'owner', '--force' => true]);
         $this->withoutVite();
-        $this->house = new House;
+        $this->house = new House();
         $this->house->name('bell.com');
     }
 
@@ -85,8 +85,15 @@ final class FullDiskTest extends TestCase
         $rows = implode("\n", array_map(fn (int $line): string => "full-{$line}.com,2027-11-02,2020-11-02", range(1, 3000)));
         Storage::put('imports/full.csv', "name,ends,created\n{$rows}\n");
         $import = Import::query()->create([
-            'user_id' => $this->house->clerk->id, 'file' => 'full.csv', 'path' => 'imports/full.csv', 'registrar_id' => $this->house->skerry->id, 'account_id' => $this->house->ours->id, 'client_id' => $this->house->foundry->id,
-            'shape' => ['headings' => ['name', 'ends', 'created'], 'samples' => []], 'matched' => ['columns' => ['name', 'ends', 'created'], 'order' => 'ymd'], 'state' => ImportState::Reading,
+            'user_id' => $this->house->clerk->id,
+            'file' => 'full.csv',
+            'path' => 'imports/full.csv',
+            'registrar_id' => $this->house->skerry->id,
+            'account_id' => $this->house->ours->id,
+            'client_id' => $this->house->foundry->id,
+            'shape' => ['headings' => ['name', 'ends', 'created'], 'samples' => []],
+            'matched' => ['columns' => ['name', 'ends', 'created'], 'order' => 'ymd'],
+            'state' => ImportState::Reading,
         ]);
         app(ReadImport::class)->handle($import);
         $import->update(['state' => ImportState::Writing]);
@@ -102,7 +109,10 @@ final class FullDiskTest extends TestCase
         self::assertSame([$written + 1, $written + 1], [DB::table('holdings')->count(), DB::table('standings')->count()]);
         $this->free();
         app(WriteImport::class)->handle($import);
-        self::assertSame([ImportState::Done, 3000, 3001, 3001], [$import->refresh()->state, $import->rows_written, DB::table('holdings')->count(), DB::table('standings')->count()]);
+        self::assertSame(
+            [ImportState::Done, 3000, 3001, 3001],
+            [$import->refresh()->state, $import->rows_written, DB::table('holdings')->count(), DB::table('standings')->count()],
+        );
         Storage::delete('imports/full.csv');
     }
 }

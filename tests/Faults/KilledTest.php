@@ -76,9 +76,11 @@ final class KilledTest extends TestCase
         if (self::$house === null) {
             Artisan::call('migrate:fresh', ['--database' => 'owner', '--force' => true]);
             // The test stack is fast and forgetful; here a commit must be one.
-            DB::connection('owner')->statement('ALTER DATABASE '.DB::connection('owner')->getDatabaseName().' SET synchronous_commit = on');
+            DB::connection('owner')->statement(
+                'ALTER DATABASE '.DB::connection('owner')->getDatabaseName().' SET synchronous_commit = on',
+            );
             DB::purge();
-            self::$house = new House;
+            self::$house = new House();
         }
     }
 
@@ -111,7 +113,11 @@ final class KilledTest extends TestCase
     public function test_killed_anywhere(int $times): void
     {
         $random = new Randomizer(new Mt19937(25));
-        $fault = fn (): string => $this->fault(Fault::STATEMENT, $random->getInt(1, 60), $random->getInt(0, 2) === 0 ? self::DATABASE : self::WORKER);
+        $fault = fn (): string => $this->fault(
+            Fault::STATEMENT,
+            $random->getInt(1, 60),
+            $random->getInt(0, 2) === 0 ? self::DATABASE : self::WORKER,
+        );
         $kills = 0;
         while ($kills < $times) {
             $before = $kills;
@@ -127,7 +133,11 @@ final class KilledTest extends TestCase
     public function test_killed_anywhere_on_the_wire(int $times): void
     {
         $random = new Randomizer(new Mt19937(26));
-        $fault = fn (): string => $this->fault(Fault::STATEMENT, $random->getInt(1, 400), $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER);
+        $fault = fn (): string => $this->fault(
+            Fault::STATEMENT,
+            $random->getInt(1, 400),
+            $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER,
+        );
         for ($kills = 0; $kills < $times; $kills += $more) {
             $more = $this->wire(100, $fault, $times - $kills);
             self::assertGreaterThan(0, $more, 'Nothing was killed.');
@@ -154,19 +164,47 @@ final class KilledTest extends TestCase
     private function list(callable $fault, int $times, bool $andBack): int
     {
         $import = $this->import(self::LINES);
-        $kills = $this->work(['acre:work-list', (string) $import->id], fn (): bool => $this->stateOf($import) !== ImportState::Reading, $fault, $times);
-        self::assertSame([ImportState::Read, self::LINES], [$this->stateOf($import), DB::table('import_rows')->where('import_id', $import->id)->where('verdict', 'new')->count()]);
+        $kills = $this->work(
+            ['acre:work-list', (string) $import->id],
+            fn (): bool => $this->stateOf($import) !== ImportState::Reading,
+            $fault,
+            $times,
+        );
+        self::assertSame(
+            [ImportState::Read, self::LINES],
+            [$this->stateOf($import), DB::table('import_rows')->where('import_id', $import->id)->where('verdict', 'new')->count()],
+        );
 
         $import->refresh()->update(['state' => ImportState::Writing]);
-        $kills += $this->work(['acre:work-list', (string) $import->id], fn (): bool => $this->stateOf($import) !== ImportState::Writing, $fault, $times - $kills);
+        $kills += $this->work(
+            ['acre:work-list', (string) $import->id],
+            fn (): bool => $this->stateOf($import) !== ImportState::Writing,
+            $fault,
+            $times - $kills,
+        );
         $this->assertListIsWritten($import->refresh());
 
         if ($andBack) {
             $import->update(['state' => ImportState::Undoing]);
-            $kills += $this->work(['acre:work-list', (string) $import->id], fn (): bool => $this->stateOf($import) !== ImportState::Undoing, $fault, $times - $kills);
+            $kills += $this->work(
+                ['acre:work-list', (string) $import->id],
+                fn (): bool => $this->stateOf($import) !== ImportState::Undoing,
+                $fault,
+                $times - $kills,
+            );
             self::assertSame([ImportState::Undone, 0], [$this->stateOf($import), $import->refresh()->rows_written]);
-            self::assertSame(0, DB::table('names')->where('ascii', 'like', "fault-{$import->id}-%")->count());
-            self::assertSame(0, DB::table('standings')->where('ascii', 'like', "fault-{$import->id}-%")->count());
+            self::assertSame(
+                0,
+                DB::table('names')
+                    ->where('ascii', 'like', "fault-{$import->id}-%")
+                    ->count(),
+            );
+            self::assertSame(
+                0,
+                DB::table('standings')
+                    ->where('ascii', 'like', "fault-{$import->id}-%")
+                    ->count(),
+            );
         }
         Storage::delete($import->path);
 
@@ -176,13 +214,33 @@ final class KilledTest extends TestCase
     private function assertListIsWritten(Import $import): void
     {
         $names = DB::table('names')->where('ascii', 'like', "fault-{$import->id}-%");
-        $of = fn (string $table): int => DB::table($table)->whereIn('name_id', $names->clone()->select('id'))->count();
+        $of = fn (string $table): int => DB::table($table)
+            ->whereIn('name_id', $names->clone()->select('id'))
+            ->count();
         self::assertSame([ImportState::Done, self::LINES], [$import->state, $import->rows_written]);
         self::assertSame(
-            ['names' => self::LINES, 'registrations' => self::LINES, 'holdings' => self::LINES, 'standings' => self::LINES, 'name_words' => self::LINES],
-            ['names' => $names->count(), 'registrations' => $of('registrations'), 'holdings' => $of('holdings'), 'standings' => $of('standings'), 'name_words' => $of('name_words')],
+            [
+                'names' => self::LINES,
+                'registrations' => self::LINES,
+                'holdings' => self::LINES,
+                'standings' => self::LINES,
+                'name_words' => self::LINES,
+            ],
+            [
+                'names' => $names->count(),
+                'registrations' => $of('registrations'),
+                'holdings' => $of('holdings'),
+                'standings' => $of('standings'),
+                'name_words' => $of('name_words'),
+            ],
         );
-        self::assertSame(self::LINES, DB::table('log')->where('event', 'brought_in')->whereIn('subject_id', $names->clone()->select('id'))->count());
+        self::assertSame(
+            self::LINES,
+            DB::table('log')
+                ->where('event', 'brought_in')
+                ->whereIn('subject_id', $names->clone()->select('id'))
+                ->count(),
+        );
     }
 
     /**
@@ -192,13 +250,23 @@ final class KilledTest extends TestCase
     private function handOver(array $names, callable $fault, int $times): int
     {
         $docket = $this->settled(HandOverNames::key(), $names, $this->house()->terms()->pack());
-        $kills = $this->work(['acre:begin', (string) $docket->id], fn (): bool => $docket->lines()->where('state', LineState::Waiting)->doesntExist(), $fault, $times);
+        $kills = $this->work(
+            ['acre:begin', (string) $docket->id],
+            fn (): bool => $docket->lines()->where('state', LineState::Waiting)->doesntExist(),
+            $fault,
+            $times,
+        );
 
         $lines = DocketLine::query()->where('docket_id', $docket->id);
         self::assertSame(self::NAMES, $lines->clone()->where('state', LineState::Begun)->count());
         $movements = DB::table('movements')->whereNull('closed_on')->whereIn('name_id', $names);
         self::assertSame([self::NAMES, self::NAMES], [$movements->count(), $movements->distinct()->count('name_id')]);
-        self::assertSame(2 * self::NAMES, DB::table('legs')->whereIn('movement_id', $movements->clone()->select('id'))->count());
+        self::assertSame(
+            2 * self::NAMES,
+            DB::table('legs')
+                ->whereIn('movement_id', $movements->clone()->select('id'))
+                ->count(),
+        );
         self::assertSame(self::NAMES, DB::table('log')->where('event', 'begun')->whereIn('subject_id', $names)->count());
         self::assertSame(self::NAMES, DB::table('standings')->where('next_kind', 'handover')->whereIn('name_id', $names)->count());
 
@@ -222,10 +290,22 @@ final class KilledTest extends TestCase
         };
         $kills = $this->work(['acre:begin', (string) $docket->id], $isDone, $fault, $times, beginsAtOnce: true);
 
-        self::assertSame(self::NAMES, DB::table('registrations')->whereIn('name_id', $names)->where('intent', Intent::Lapse->value)->where('version', 2)->count());
+        self::assertSame(
+            self::NAMES,
+            DB::table('registrations')->whereIn('name_id', $names)->where('intent', Intent::Lapse->value)->where('version', 2)->count(),
+        );
         self::assertSame(self::NAMES, DB::table('log')->where('event', ChangeIntent::key())->whereIn('subject_id', $names)->count());
-        self::assertSame([1, 1], [Proof::query()->where('docket_id', $docket->id)->count(), DB::table('log')->where('event', 'closed')->where('subject_id', $docket->id)->count()]);
-        self::assertSame([], array_filter(iterator_to_array(app(VerifyProofs::class)->handle(), false), fn (array $proof): bool => $proof[1] !== null));
+        self::assertSame(
+            [1, 1],
+            [
+                Proof::query()->where('docket_id', $docket->id)->count(),
+                DB::table('log')->where('event', 'closed')->where('subject_id', $docket->id)->count(),
+            ],
+        );
+        self::assertSame(
+            [],
+            array_filter(iterator_to_array(app(VerifyProofs::class)->handle(), false), fn (array $proof): bool => $proof[1] !== null),
+        );
 
         return $kills;
     }
@@ -244,28 +324,85 @@ final class KilledTest extends TestCase
         $trial = ++self::$works;
         $house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
         [$giver, $receiver] = [$house->account("FG-{$trial}", null), $house->account("FR-{$trial}", $house->foundry)];
-        $giver->update(['gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'three cormorants'])->id, 'gate_for' => GatePin::of($giver->registrar()->sole())]);
+        $giver->update([
+            'gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'three cormorants'])
+                ->id,
+            'gate_for' => GatePin::of($giver->registrar()->sole()),
+        ]);
         $names = array_map(fn (int $one): Name => $house->name("fault-wire-{$trial}-{$one}.com", $giver), range(1, $count));
         $world->add([
-            'hosts' => [], 'moods' => [], 'zones' => [],
-            'accounts' => array_map(fn (Account $one): array => ['number' => $one->number, 'registrar' => 'skerry', 'login' => (string) $one->login, 'mailbox' => 'a@b.example', 'password' => 'three cormorants', 'balance' => 0], [$giver, $receiver]),
-            'names' => array_map(fn (Name $name): array => ['name' => $name->ascii, 'registrar' => 'skerry', 'created' => 1_600_000_000, 'ends' => 1_900_000_000, 'updated' => 0, 'statuses' => [], 'servers' => [], 'shown' => [], 'holder' => ['handle' => 'F-1'], 'autoRenew' => true, 'account' => $giver->number, 'due' => 4_000_000_000], $names),
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'accounts' => array_map(
+                fn (Account $one): array => [
+                    'number' => $one->number,
+                    'registrar' => 'skerry',
+                    'login' => (string) $one->login,
+                    'mailbox' => 'a@b.example',
+                    'password' => 'three cormorants',
+                    'balance' => 0,
+                ],
+                [$giver, $receiver],
+            ),
+            'names' => array_map(
+                fn (Name $name): array => [
+                    'name' => $name->ascii,
+                    'registrar' => 'skerry',
+                    'created' => 1_600_000_000,
+                    'ends' => 1_900_000_000,
+                    'updated' => 0,
+                    'statuses' => [],
+                    'servers' => [],
+                    'shown' => [],
+                    'holder' => ['handle' => 'F-1'],
+                    'autoRenew' => true,
+                    'account' => $giver->number,
+                    'due' => 4_000_000_000,
+                ],
+                $names,
+            ),
         ]);
         $ids = array_map(fn (Name $name): int => $name->id, $names);
         $docket = $this->settled(HandOverNames::key(), $ids, $house->terms($receiver)->pack());
         app(BeginDocketLines::class)->handle($docket->id);
         $orders = DB::table('orders')->where('account_id', $giver->id);
 
-        $kills = $this->work(['acre:work-gate', (string) $giver->id], fn (): bool => $orders->clone()->whereIn('state', ['waiting', 'sent'])->doesntExist(), $fault, intdiv($times + 1, 2));
+        $kills = $this->work(
+            ['acre:work-gate', (string) $giver->id],
+            fn (): bool => $orders
+                ->clone()
+                ->whereIn('state', ['waiting', 'sent'])
+                ->doesntExist(),
+            $fault,
+            intdiv($times + 1, 2),
+        );
         self::assertSame($count, $orders->clone()->where('state', 'pending')->count());
-        self::assertSame(['update 1001' => $count], array_count_values(array_values(array_filter($world->heard($giver->number), fn (string $heard): bool => str_starts_with($heard, 'update')))), 'each was told once');
+        self::assertSame(
+            ['update 1001' => $count],
+            array_count_values(
+                array_values(array_filter($world->heard($giver->number), fn (string $heard): bool => str_starts_with($heard, 'update'))),
+            ),
+            'each was told once',
+        );
 
         foreach ($names as $name) {
             $world->play($name->ascii, 'accepts');
         }
-        $kills += $this->work(['acre:work-gate', (string) $giver->id], fn (): bool => $docket->refresh()->state === DocketState::Closed, $fault, $times - $kills);
+        $kills += $this->work(
+            ['acre:work-gate', (string) $giver->id],
+            fn (): bool => $docket->refresh()->state === DocketState::Closed,
+            $fault,
+            $times - $kills,
+        );
         self::assertSame($count, DB::table('gate_messages')->where('account_id', $giver->id)->count());
-        self::assertSame([$count, $count], [DB::table('holdings')->whereIn('name_id', $ids)->where('account_id', $receiver->id)->count(), DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count()]);
+        self::assertSame(
+            [$count, $count],
+            [
+                DB::table('holdings')->whereIn('name_id', $ids)->where('account_id', $receiver->id)->count(),
+                DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count(),
+            ],
+        );
         self::assertSame(1, Proof::query()->where('docket_id', $docket->id)->count());
         $house->skerry->update(['link' => 'slip']);
 
@@ -294,14 +431,30 @@ final class KilledTest extends TestCase
         $letters = DB::table('letters')->where('docket_id', $docket->id);
         $kills = $this->work(['acre:work-post'], fn (): bool => $letters->clone()->where('state', 'sent')->exists(), $fault, $times);
         $got = array_map(MailLetter::read(...), $world->letters("fault-{$trial}@letters.example"));
-        self::assertSame([1, 1, $letters->clone()->value('message_id')], [$letters->clone()->count(), count(array_unique(array_column($got, 'id'))), $got[0]->id]);
+        self::assertSame(
+            [1, 1, $letters->clone()->value('message_id')],
+            [$letters->clone()->count(), count(array_unique(array_column($got, 'id'))), $got[0]->id],
+        );
         self::assertLessThanOrEqual(1 + $kills, count($got), 'given once more, and only after a death');
 
         self::assertSame(1, preg_match('~/answer/([\\w-]{43})~', $got[0]->text, $link));
-        self::assertTrue(app(ReceiverAnswers::class)->accept($link[1] ?? '', ['number' => $receiver->number, 'login' => (string) $receiver->login]));
-        $kills += $this->work(['acre:work-post'], fn (): bool => DB::table('acceptances')->where('docket_id', $docket->id)->whereNotNull('carried_at')->exists(), $fault, $times - $kills);
+        self::assertTrue(
+            app(ReceiverAnswers::class)->accept($link[1] ?? '', ['number' => $receiver->number, 'login' => (string) $receiver->login]),
+        );
+        $kills += $this->work(
+            ['acre:work-post'],
+            fn (): bool => DB::table('acceptances')->where('docket_id', $docket->id)->whereNotNull('carried_at')->exists(),
+            $fault,
+            $times - $kills,
+        );
         $legs = DB::table('legs')->whereIn('movement_id', DB::table('movements')->where('docket_id', $docket->id)->select('id'));
-        self::assertSame([$count, 0], [$legs->clone()->where('kind', 'accept')->whereNotNull('done_on')->count(), $legs->clone()->where('kind', '<>', 'accept')->whereNotNull('done_on')->count()]);
+        self::assertSame(
+            [$count, 0],
+            [
+                $legs->clone()->where('kind', 'accept')->whereNotNull('done_on')->count(),
+                $legs->clone()->where('kind', '<>', 'accept')->whereNotNull('done_on')->count(),
+            ],
+        );
         $house->skerry->update(['accepts_by' => 'page']);
 
         return $kills;
@@ -320,17 +473,43 @@ final class KilledTest extends TestCase
         $house = $this->house();
         $trial = ++self::$works;
         $names = array_map(fn (int $one): Name => $house->name("fault-agree-{$trial}-{$one}.com"), range(1, $count));
-        app(RecordRegistrants::class)->of(array_fill_keys(array_map(fn (Name $name): int => $name->id, $names), ['registrant' => "Bell {$trial}", 'mailbox' => "fault-prior-{$trial}@letters.example"]), 'typed', null);
-        $terms = ['agent' => 'prior'] + $house->anotherRegistrant($names[0], ['organisation' => "Peal {$trial}", 'mailbox' => "fault-new-{$trial}@letters.example"]);
+        app(RecordRegistrants::class)->of(
+            array_fill_keys(array_map(fn (Name $name): int => $name->id, $names), [
+                'registrant' => "Bell {$trial}",
+                'mailbox' => "fault-prior-{$trial}@letters.example",
+            ]),
+            'typed',
+            null,
+        );
+        $terms =
+            ['agent' => 'prior'] +
+            $house->anotherRegistrant($names[0], ['organisation' => "Peal {$trial}", 'mailbox' => "fault-new-{$trial}@letters.example"]);
         $docket = $this->settled('change_registrant', array_map(fn (Name $name): int => $name->id, array_slice($names, 1)), $terms);
         app(BeginDocketLines::class)->handle($docket->id);
         app(SendLetters::class)->handle();
-        self::assertSame(1, preg_match('~/answer/([\w-]{43})~', MailLetter::read($world->letters("fault-new-{$trial}@letters.example")[0])->text, $link));
+        self::assertSame(
+            1,
+            preg_match('~/answer/([\w-]{43})~', MailLetter::read($world->letters("fault-new-{$trial}@letters.example")[0])->text, $link),
+        );
         self::assertTrue(app(SideAnswers::class)->yes($link[1] ?? ''));
-        $kills = $this->work(['acre:work-post'], fn (): bool => DB::table('confirmations')->where('docket_id', $docket->id)->whereNotNull('carried_at')->exists(), $fault, $times);
+        $kills = $this->work(
+            ['acre:work-post'],
+            fn (): bool => DB::table('confirmations')->where('docket_id', $docket->id)->whereNotNull('carried_at')->exists(),
+            $fault,
+            $times,
+        );
         $legs = DB::table('legs')->whereIn('movement_id', DB::table('movements')->where('docket_id', $docket->id)->select('id'));
-        self::assertSame([$count - 1, 0], [$legs->clone()->where('kind', 'confirm_new')->whereNotNull('done_on')->count(), $legs->clone()->where('kind', 'registrant')->whereNotNull('done_on')->count()]);
-        self::assertCount($count - 1, DocketLine::query()->withoutOpenWord()->where('docket_id', $docket->id)->where('state', LineState::Begun)->get());
+        self::assertSame(
+            [$count - 1, 0],
+            [
+                $legs->clone()->where('kind', 'confirm_new')->whereNotNull('done_on')->count(),
+                $legs->clone()->where('kind', 'registrant')->whereNotNull('done_on')->count(),
+            ],
+        );
+        self::assertCount(
+            $count - 1,
+            DocketLine::query()->withoutOpenWord()->where('docket_id', $docket->id)->where('state', LineState::Begun)->get(),
+        );
 
         return $kills;
     }
@@ -344,15 +523,31 @@ final class KilledTest extends TestCase
         app(WriteImport::class)->handle($import);
         Storage::delete($import->path);
 
-        return array_values(array_filter(DB::table('names')->where('ascii', 'like', "fault-{$import->id}-%")->orderBy('id')->pluck('id')->all(), is_int(...)));
+        return array_values(
+            array_filter(
+                DB::table('names')
+                    ->where('ascii', 'like', "fault-{$import->id}-%")
+                    ->orderBy('id')
+                    ->pluck('id')
+                    ->all(),
+                is_int(...),
+            ),
+        );
     }
 
     private function import(int $lines): Import
     {
         $house = $this->house();
         $import = Import::query()->create([
-            'user_id' => $house->clerk->id, 'file' => 'faults.csv', 'path' => 'imports/faults-'.++self::$works.'.csv', 'registrar_id' => $house->skerry->id, 'account_id' => $house->ours->id, 'client_id' => $house->foundry->id,
-            'shape' => ['headings' => ['name', 'ends', 'created', 'words'], 'samples' => []], 'matched' => ['columns' => ['name', 'ends', 'created', 'words'], 'order' => 'ymd'], 'state' => ImportState::Reading,
+            'user_id' => $house->clerk->id,
+            'file' => 'faults.csv',
+            'path' => 'imports/faults-'.++self::$works.'.csv',
+            'registrar_id' => $house->skerry->id,
+            'account_id' => $house->ours->id,
+            'client_id' => $house->foundry->id,
+            'shape' => ['headings' => ['name', 'ends', 'created', 'words'], 'samples' => []],
+            'matched' => ['columns' => ['name', 'ends', 'created', 'words'], 'order' => 'ymd'],
+            'state' => ImportState::Reading,
         ]);
         $rows = array_map(fn (int $line): string => "fault-{$import->id}-{$line}.com,2027-11-02,2020-11-02,autumn", range(1, $lines));
         Storage::put($import->path, "name,ends,created,words\n".implode("\n", $rows)."\n");
@@ -383,9 +578,15 @@ final class KilledTest extends TestCase
     private function work(array $command, callable $isDone, callable $fault, int $times, bool $beginsAtOnce = false): int
     {
         $kills = 0;
-        for ($starts = 0; $starts === 0 && $beginsAtOnce || ! $isDone(); $starts++) {
+        for ($starts = 0; ($starts === 0 && $beginsAtOnce) || ! $isDone(); $starts++) {
             $database = $this->postmaster();
-            $worker = new Process([PHP_BINARY, 'artisan', ...$command], base_path(), $kills < $times ? ['ACRE_FAULT' => $fault()] : [], null, 120);
+            $worker = new Process(
+                [PHP_BINARY, 'artisan', ...$command],
+                base_path(),
+                $kills < $times ? ['ACRE_FAULT' => $fault()] : [],
+                null,
+                120,
+            );
             try {
                 $worker->run();
             } catch (ProcessSignaledException) {

@@ -42,12 +42,19 @@ final class RestartedTest extends TestCase
 
     public function test_without_its_database_work_waits_and_goes_on_by_itself(): void
     {
-        $runs = fn (string $what): bool => preg_match("/^{$what}/m", $this->ask(['ps', '-o', 'args=', '-p', $this->ask(['supervisorctl', '-c', $this->configuration(), 'pid', 'workers:queue_0'])])) === 1;
+        $runs = fn (string $what): bool => preg_match(
+            "/^{$what}/m",
+            $this->ask(['ps', '-o', 'args=', '-p', $this->ask(['supervisorctl', '-c', $this->configuration(), 'pid', 'workers:queue_0'])]),
+        ) === 1;
         Until::so('a worker works', fn (): bool => $runs('php artisan queue:work'));
         $this->ask(['supervisorctl', '-c', $this->configuration(), 'stop', 'database']);
         try {
             // And nobody has given it up.
-            Until::so('it waits', fn (): bool => $runs('bash -c until') && str_contains($this->ask(['supervisorctl', '-c', $this->configuration(), 'status', 'workers:queue_0']), 'RUNNING'));
+            Until::so(
+                'it waits',
+                fn (): bool => $runs('bash -c until') &&
+                    str_contains($this->ask(['supervisorctl', '-c', $this->configuration(), 'status', 'workers:queue_0']), 'RUNNING'),
+            );
         } finally {
             $this->ask(['supervisorctl', '-c', $this->configuration(), 'start', 'database']);
         }

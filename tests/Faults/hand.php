@@ -64,12 +64,39 @@ match ($step) {
     'carry-agreed' => app(ResumeConfirmed::class)->handle($id),
     'standings' => app(MakeStandings::class)->due(),
     'merge-clients' => app(MergeClients::class)->handle($by(), Client::query()->findOrFail($id), Client::query()->findOrFail($ids[1] ?? 0)),
-    'save-client' => app(SaveRow::class)->handle($by(), $client = Client::query()->findOrFail($id), ['name' => $client->name.'!'], $client->version),
-    'save-name' => app(ChangeFacts::class)->handle($by(), $name = Name::query()->findOrFail($id), ['intent' => 'lapse', 'registrant' => 'Somebody '.getmypid()], Registration::query()->where('name_id', $id)->whereRaw('upper_inf(span)')->firstOrFail()->version),
-    'save-contact' => app(SaveContact::class)->change($by(), $contact = Contact::query()->with('today.mailbox')->findOrFail($id), Acre\Core\Contact\Contact::of($contact->kind, 'Peal Trust '.getmypid(), null, $contact->today->value($contact->kind)->address, null, $contact->today->value($contact->kind)->mailbox), null, $contact->version),
+    'save-client' => app(SaveRow::class)->handle(
+        $by(),
+        $client = Client::query()->findOrFail($id),
+        ['name' => $client->name.'!'],
+        $client->version,
+    ),
+    'save-name' => app(ChangeFacts::class)->handle(
+        $by(),
+        $name = Name::query()->findOrFail($id),
+        ['intent' => 'lapse', 'registrant' => 'Somebody '.getmypid()],
+        Registration::query()->where('name_id', $id)->whereRaw('upper_inf(span)')->firstOrFail()->version,
+    ),
+    'save-contact' => app(SaveContact::class)->change(
+        $by(),
+        $contact = Contact::query()->with('today.mailbox')->findOrFail($id),
+        Acre\Core\Contact\Contact::of(
+            $contact->kind,
+            'Peal Trust '.getmypid(),
+            null,
+            $contact->today->value($contact->kind)->address,
+            null,
+            $contact->today->value($contact->kind)->mailbox,
+        ),
+        null,
+        $contact->version,
+    ),
     'look' => app(Observe::class)->of($ids),
     'import' => app(WriteImport::class)->handle(Import::query()->findOrFail($id)),
-    'demote' => DB::transaction(fn () => User::query()->whereKey($id)->update(['role' => 'steward'])),
+    'demote' => DB::transaction(
+        fn () => User::query()
+            ->whereKey($id)
+            ->update(['role' => 'steward']),
+    ),
     default => throw new InvalidArgumentException("There is no step {$step}."),
 };
 fwrite(STDOUT, "done\n");

@@ -70,8 +70,13 @@ final class BehindTlsTest extends TestCase
     {
         $curl = curl_init();
         curl_setopt_array($curl, [
-            CURLOPT_URL => $url, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_TIMEOUT => 20, CURLOPT_HTTPHEADER => $headers,
-            CURLOPT_CAINFO => "{$this->folder}/authority.pem", CURLOPT_CONNECT_TO => [self::HOST.":443:127.0.0.1:{$tls}", self::HOST.":80:127.0.0.1:{$plain}"],
+            CURLOPT_URL => $url,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+            CURLOPT_TIMEOUT => 20,
+            CURLOPT_HTTPHEADER => $headers,
+            CURLOPT_CAINFO => "{$this->folder}/authority.pem",
+            CURLOPT_CONNECT_TO => [self::HOST.":443:127.0.0.1:{$tls}", self::HOST.":80:127.0.0.1:{$plain}"],
         ]);
         $answer = curl_exec($curl);
         self::assertIsString($answer, curl_error($curl));
@@ -87,25 +92,49 @@ final class BehindTlsTest extends TestCase
         [$tls, $plain, $house] = [self::port(), self::port(), self::port()];
         self::assertSame(1, preg_match('/```nginx\n(.*?)```/s', (string) file_get_contents(base_path('docs/behind-tls.md')), $shown));
         $servers = strtr($shown[1] ?? '', [
-            '/etc/ssl/'.self::HOST.'.pem' => $pair, '/etc/ssl/'.self::HOST.'.key' => $pair,
-            'listen 443' => "listen 127.0.0.1:{$tls}", 'listen 80' => "listen 127.0.0.1:{$plain}", '127.0.0.1:8420' => "127.0.0.1:{$house}",
+            '/etc/ssl/'.self::HOST.'.pem' => $pair,
+            '/etc/ssl/'.self::HOST.'.key' => $pair,
+            'listen 443' => "listen 127.0.0.1:{$tls}",
+            'listen 80' => "listen 127.0.0.1:{$plain}",
+            '127.0.0.1:8420' => "127.0.0.1:{$house}",
         ]);
-        $temporary = implode('', array_map(fn (string $kind): string => "{$kind}_temp_path {$this->folder}/{$kind};", ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi']));
-        file_put_contents("{$this->folder}/nginx.conf", "daemon off; pid {$this->folder}/pid; error_log stderr; events {} http { access_log off; {$temporary} {$servers} }");
+        $temporary = implode(
+            '',
+            array_map(fn (string $kind): string => "{$kind}_temp_path {$this->folder}/{$kind};", [
+                'client_body',
+                'proxy',
+                'fastcgi',
+                'uwsgi',
+                'scgi',
+            ]),
+        );
+        file_put_contents(
+            "{$this->folder}/nginx.conf",
+            "daemon off; pid {$this->folder}/pid; error_log stderr; events {} http { access_log off; {$temporary} {$servers} }",
+        );
         $this->serve(['php', '-d', 'variables_order=EGPCS', '-S', "127.0.0.1:{$house}", '-t', 'public', 'public/index.php'], $house, [
-            'ACRE_REACHED_AT' => 'https://'.self::HOST, 'ACRE_TRUSTED_PROXIES' => '127.0.0.1', 'APP_CONFIG_CACHE' => "{$this->folder}/none", 'LARAVEL_STORAGE_PATH' => storage_path(),
+            'ACRE_REACHED_AT' => 'https://'.self::HOST,
+            'ACRE_TRUSTED_PROXIES' => '127.0.0.1',
+            'APP_CONFIG_CACHE' => "{$this->folder}/none",
+            'LARAVEL_STORAGE_PATH' => storage_path(),
         ]);
         $this->serve(['nginx', '-c', "{$this->folder}/nginx.conf"], $tls);
 
         $page = $this->fetch('https://'.self::HOST.'/begin', $tls, $plain);
         self::assertMatchesRegularExpression('#^HTTP/2 200#', $page, $this->running[0]->getErrorOutput());
         self::assertMatchesRegularExpression('/^strict-transport-security: max-age=31536000\r$/mi', $page);
-        self::assertMatchesRegularExpression('/^set-cookie: __Host-acre_session=[^\r]*; path=\/; secure; httponly; samesite=lax\r$/mi', $page);
+        self::assertMatchesRegularExpression(
+            '/^set-cookie: __Host-acre_session=[^\r]*; path=\/; secure; httponly; samesite=lax\r$/mi',
+            $page,
+        );
         self::assertSame(1, preg_match_all('/^set-cookie:/mi', $page), 'no cookie is left that is not of this host alone');
         self::assertStringContainsString('action="https://'.self::HOST.'/begin"', $page);
         self::assertStringNotContainsString("127.0.0.1:{$house}", $page);
         self::assertStringContainsString('308', $this->fetch('http://'.self::HOST.'/roll', $tls, $plain));
-        self::assertStringContainsString('location: https://'.self::HOST.'/', strtolower($this->fetch('https://'.self::HOST.'/roll', $tls, $plain, ['X-Forwarded-Host: elsewhere.example'])));
+        self::assertStringContainsString(
+            'location: https://'.self::HOST.'/',
+            strtolower($this->fetch('https://'.self::HOST.'/roll', $tls, $plain, ['X-Forwarded-Host: elsewhere.example'])),
+        );
     }
 
     /** @param  list<string>  $trusted */
@@ -116,8 +145,13 @@ final class BehindTlsTest extends TestCase
     public function test_the_visitors_address_is_believed_only_of_those_named(array $trusted, string $from, string $written): void
     {
         TrustProxies::at($trusted);
-        $house = new House;
-        $this->call('POST', '/sign-in', ['email' => $house->owner->email, 'password' => 'wrong'], server: ['REMOTE_ADDR' => $from, 'HTTP_X_FORWARDED_FOR' => '198.51.100.7']);
+        $house = new House();
+        $this->call(
+            'POST',
+            '/sign-in',
+            ['email' => $house->owner->email, 'password' => 'wrong'],
+            server: ['REMOTE_ADDR' => $from, 'HTTP_X_FORWARDED_FOR' => '198.51.100.7'],
+        );
         self::assertSame($written, DB::table('log')->where('event', 'sign_in_failed')->value('from_address'));
     }
 

@@ -38,11 +38,22 @@ final class BridgeTalkTest extends TestCase
         $this->script = (string) tempnam(sys_get_temp_dir(), 'said');
         [$port, $textPort] = self::ports(2);
         $this->starts('scripted.php', (string) $port, (string) $textPort, $this->script);
-        $house = new House;
+        $house = new House();
         $house->skerry->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443']);
-        $house->ours->update(['gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'a token'])->id, 'gate_for' => GatePin::of($house->skerry)]);
+        $house->ours->update([
+            'gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'a token'])->id,
+            'gate_for' => GatePin::of($house->skerry),
+        ]);
         $this->account = $house->ours->refresh()->load('registrar');
-        $this->bridge = new BridgeRegistrar(new Fetch(new Hosts(['bridge.oriel-names.example' => "127.0.0.1:{$port}"]), config()->string('outside.authority'), 2, 1, 20_000));
+        $this->bridge = new BridgeRegistrar(
+            new Fetch(
+                new Hosts(['bridge.oriel-names.example' => "127.0.0.1:{$port}"]),
+                config()->string('outside.authority'),
+                2,
+                1,
+                20_000,
+            ),
+        );
     }
 
     protected function tearDown(): void
@@ -68,7 +79,14 @@ final class BridgeTalkTest extends TestCase
 
     /** @param  array{int, mixed}  $answer */
     #[TestWith([[200, ['key' => 'roll-000000000001', 'state' => 'done']], AnswerKind::Done, null, ''])]
-    #[TestWith([[202, ['key' => 'roll-000000000001', 'state' => 'pending', 'reason' => 'The receiver is asked.']], AnswerKind::Pending, null, 'The receiver is asked.'])]
+    #[
+        TestWith([
+            [202, ['key' => 'roll-000000000001', 'state' => 'pending', 'reason' => 'The receiver is asked.']],
+            AnswerKind::Pending,
+            null,
+            'The receiver is asked.',
+        ]),
+    ]
     #[TestWith([[200, ['state' => 'refused', 'reason' => 'Not today.']], AnswerKind::Refused, null, 'Not today.'])]
     #[TestWith([[422, ['title' => 'There is no such order.', 'status' => 422]], AnswerKind::Refused, 422, 'There is no such order.'])]
     #[TestWith([[401, 'no JSON at all'], AnswerKind::Refused, 401, 'It answered 401.'])]
@@ -86,9 +104,16 @@ final class BridgeTalkTest extends TestCase
     {
         $this->says(['/orders' => [500, ['title' => 'The disk is full.']], '/orders/roll-000000000001' => [200, ['state' => 'done']]]);
         self::assertSame(AnswerKind::Done, $this->bridge->carryOut($this->account, self::order())->kind);
-        $this->says(['/orders' => [503, ['title' => 'The disk is full.']], '/orders/roll-000000000001' => [404, ['title' => 'Never ordered.']]]);
+        $this->says([
+            '/orders' => [503, ['title' => 'The disk is full.']],
+            '/orders/roll-000000000001' => [404, ['title' => 'Never ordered.']],
+        ]);
         $later = $this->bridge->carryOut($this->account, self::order());
-        self::assertSame([AnswerKind::Later, 503, 'The disk is full.'], [$later->kind, $later->code, $later->words], 'it may be ordered again');
+        self::assertSame(
+            [AnswerKind::Later, 503, 'The disk is full.'],
+            [$later->kind, $later->code, $later->words],
+            'it may be ordered again',
+        );
         self::assertNull($this->bridge->find($this->account, self::order()));
     }
 
@@ -114,19 +139,44 @@ final class BridgeTalkTest extends TestCase
     public function test_a_message_is_let_go_once_it_is_kept_however_odd_it_is(): void
     {
         $about = ['kind' => 'handover', 'name' => 'bell.com', 'state' => 'accepted', 'to' => 'TWO'];
-        $this->says(['/messages' => [200, ['messages' => [
-            ['id' => 'm1', 'at' => '2026-10-06T09:00:00Z', 'text' => 'Said', 'about' => $about], ['text' => 'yesterday', 'id' => 'm2', 'at' => 'yesterday', 'about' => ['kind' => 7] + $about], ['text' => 'without an id'], 'odd', ['id' => ['m3']],
-            ['id' => 'm4', 'at' => '2026-10-06T09:00:00', 'text' => ['Said'], 'about' => 'odd'], ['id' => 'm5', 'at' => '2026-10-06T09:00:00Z', 'text' => "two\nlines", 'about' => $about],
-        ]]], '/messages/m1' => [204, ''], '/messages/m2' => [204, ''], '/messages/m4' => [204, ''], '/messages/m5' => [204, '']]);
+        $this->says([
+            '/messages' => [
+                200,
+                [
+                    'messages' => [
+                        ['id' => 'm1', 'at' => '2026-10-06T09:00:00Z', 'text' => 'Said', 'about' => $about],
+                        ['text' => 'yesterday', 'id' => 'm2', 'at' => 'yesterday', 'about' => ['kind' => 7] + $about],
+                        ['text' => 'without an id'],
+                        'odd',
+                        ['id' => ['m3']],
+                        ['id' => 'm4', 'at' => '2026-10-06T09:00:00', 'text' => ['Said'], 'about' => 'odd'],
+                        ['id' => 'm5', 'at' => '2026-10-06T09:00:00Z', 'text' => "two\nlines", 'about' => $about],
+                    ],
+                ],
+            ],
+            '/messages/m1' => [204, ''],
+            '/messages/m2' => [204, ''],
+            '/messages/m4' => [204, ''],
+            '/messages/m5' => [204, ''],
+        ]);
         $kept = [];
         $this->bridge->messages($this->account, function (Message $one) use (&$kept): void {
             $kept[] = [$one->id, $one->at?->isoSecond(), $one->text, $one->name, $one->kind?->value];
         });
-        self::assertSame([
-            ['m1', '2026-10-06T09:00:00Z', 'Said', 'bell.com', 'handover'], ['m2', null, 'yesterday', 'bell.com', null], ['m4', null, '', null, null], ['m5', '2026-10-06T09:00:00Z', 'two lines', 'bell.com', 'handover'],
-        ], $kept);
+        self::assertSame(
+            [
+                ['m1', '2026-10-06T09:00:00Z', 'Said', 'bell.com', 'handover'],
+                ['m2', null, 'yesterday', 'bell.com', null],
+                ['m4', null, '', null, null],
+                ['m5', '2026-10-06T09:00:00Z', 'two lines', 'bell.com', 'handover'],
+            ],
+            $kept,
+        );
         $base = 'bridge.oriel-names.example/v1/messages';
-        self::assertSame([$base, "{$base}/m1", "{$base}/m2", "{$base}/m4", "{$base}/m5"], array_slice(explode("\n", trim((string) $this->server?->getOutput())), -5));
+        self::assertSame(
+            [$base, "{$base}/m1", "{$base}/m2", "{$base}/m4", "{$base}/m5"],
+            array_slice(explode("\n", trim((string) $this->server?->getOutput())), -5),
+        );
         $this->says(['/messages' => [503, '']]);
         $this->bridge->messages($this->account, fn (Message $one) => self::fail('There is none.'));
     }

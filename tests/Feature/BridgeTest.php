@@ -32,7 +32,10 @@ use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
-/** A registrar behind the simulated bridge, over its socket and in every weather; what it is asked and answers is held against docs/bridge.yaml in tests/Reference. */
+/**
+ * A registrar behind the simulated bridge, over its socket and in every weather; what it is asked and answers is held against
+ * docs/bridge.yaml in tests/Reference.
+ */
 #[Group('world')]
 final class BridgeTest extends TestCase
 {
@@ -48,16 +51,45 @@ final class BridgeTest extends TestCase
     {
         parent::setUp();
         $this->world();
-        $this->house = new House;
-        $this->house->skerry->update(['name' => 'Oriel Names', 'link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'receiver_by' => 'handle', 'confirms' => 'receiver']);
+        $this->house = new House();
+        $this->house->skerry->update([
+            'name' => 'Oriel Names',
+            'link' => 'bridge',
+            'gate' => 'bridge.oriel-names.example:443',
+            'receiver_by' => 'handle',
+            'confirms' => 'receiver',
+        ]);
         $trial = self::$trials++.'-'.getmypid();
         $this->giver = $this->house->account("BG-{$trial}", null);
-        $this->giver->update(['handle' => "GIVER-{$trial}", 'gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "a canary crosses {$trial}"])->id, 'gate_for' => GatePin::of($this->giver->registrar()->sole())]);
+        $this->giver->update([
+            'handle' => "GIVER-{$trial}",
+            'gate_secret_id' => Secret::query()->create([
+                'kind' => 'gate_password',
+                'about' => 'a trial',
+                'value' => "a canary crosses {$trial}",
+            ])->id,
+            'gate_for' => GatePin::of($this->giver->registrar()->sole()),
+        ]);
         $this->receiver = $this->house->account("BR-{$trial}", $this->house->foundry);
         $this->receiver->update(['handle' => "TAKER-{$trial}"]);
-        $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => array_map(fn (Account $account): array => [
-            'number' => $account->number, 'registrar' => 'oriel', 'login' => (string) $account->login, 'mailbox' => '', 'password' => "a canary crosses {$trial}", 'balance' => 100_00, 'handle' => $account->handle,
-        ], [$this->giver, $this->receiver])]);
+        $this->world->add([
+            'names' => [],
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'accounts' => array_map(
+                fn (Account $account): array => [
+                    'number' => $account->number,
+                    'registrar' => 'oriel',
+                    'login' => (string) $account->login,
+                    'mailbox' => '',
+                    'password' => "a canary crosses {$trial}",
+                    'balance' => 100_00,
+                    'handle' => $account->handle,
+                ],
+                [$this->giver, $this->receiver],
+            ),
+        ]);
         $this->world->weather('fair', 0, 'the bridge');
     }
 
@@ -71,10 +103,27 @@ final class BridgeTest extends TestCase
     private function registered(array $statuses = []): Name
     {
         $ascii = 'by-bridge-'.self::$trials++.'-'.getmypid().'.com';
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [[
-            'name' => $ascii, 'registrar' => 'oriel', 'created' => Instant::of('2020-11-02')->epoch, 'ends' => Instant::of('2027-11-02')->epoch, 'updated' => 0, 'statuses' => $statuses, 'servers' => [], 'shown' => [],
-            'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'], 'autoRenew' => true, 'account' => $this->giver->number, 'due' => Instant::of('2099-01-01')->epoch,
-        ]]]);
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [
+                [
+                    'name' => $ascii,
+                    'registrar' => 'oriel',
+                    'created' => Instant::of('2020-11-02')->epoch,
+                    'ends' => Instant::of('2027-11-02')->epoch,
+                    'updated' => 0,
+                    'statuses' => $statuses,
+                    'servers' => [],
+                    'shown' => [],
+                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
+                    'autoRenew' => true,
+                    'account' => $this->giver->number,
+                    'due' => Instant::of('2099-01-01')->epoch,
+                ],
+            ],
+        ]);
 
         return $this->house->name($ascii, $this->giver);
     }
@@ -114,7 +163,9 @@ final class BridgeTest extends TestCase
         $name = $this->registered();
         $docket = $this->handOver($name);
         self::assertSame(OrderState::Pending, $this->order($name)->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('sent by bridge');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('sent by bridge');
         $this->world->play($name->ascii, 'accepts');
         app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([$this->receiver->id, DocketState::Closed], [$this->holder($name), $docket->refresh()->state]);
@@ -139,10 +190,15 @@ final class BridgeTest extends TestCase
         $this->world->weather('fair', 0, 'the post');
         $this->receiver->update(['mailbox' => 'taker-'.self::$trials.'-'.getmypid().'@letters.example']);
         $name = $this->registered(['clientTransferProhibited']);
-        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        Registration::query()
+            ->where('name_id', $name->id)
+            ->update(['lock' => 'on']);
         $docket = $this->handOver($name);
         self::assertSame(0, Order::query()->count(), 'nothing moves before they have answered');
-        self::assertSame(1, preg_match('~/answer/[\w-]{43}~', implode('', $this->world->letters((string) $this->receiver->mailbox)), $link));
+        self::assertSame(
+            1,
+            preg_match('~/answer/[\w-]{43}~', implode('', $this->world->letters((string) $this->receiver->mailbox)), $link),
+        );
         $this->post($link[0] ?? '', ['answer' => 'yes', 'handle' => strtolower((string) $this->receiver->handle)])->assertOk();
         self::assertSame([$this->receiver->id, DocketState::Closed], [$this->holder($name), $docket->refresh()->state]);
         self::assertSame(['lock_off 200', 'hand_over 200'], $this->world->heard($this->giver->number));
@@ -152,10 +208,22 @@ final class BridgeTest extends TestCase
     {
         $this->house->skerry->update(['disclosure_steps' => [[], ['organisation', 'country']]]);
         $name = $this->registered();
-        app(RecordRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
-        $terms = ['pattern' => 0, 'called' => 'the organisation', 'fields' => ['organisation', 'town', 'country'], 'consent' => ['words' => 'yes', 'on' => '2026-10-01']];
+        app(RecordRegistrants::class)->of(
+            [$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']],
+            'typed',
+            null,
+        );
+        $terms = [
+            'pattern' => 0,
+            'called' => 'the organisation',
+            'fields' => ['organisation', 'town', 'country'],
+            'consent' => ['words' => 'yes', 'on' => '2026-10-01'],
+        ];
         $docket = $this->settled('change_disclosure', $name, $terms);
-        self::assertSame([DocketState::Closed, ['organisation', 'country']], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->shown]);
+        self::assertSame(
+            [DocketState::Closed, ['organisation', 'country']],
+            [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->shown],
+        );
         self::assertSame(['disclose 200'], $this->world->heard($this->giver->number));
         // A step that it doesn't sell it refuses in its own words.
         $this->house->skerry->update(['disclosure_steps' => null]);
@@ -173,7 +241,11 @@ final class BridgeTest extends TestCase
         // Nobody's data stands in what is kept of orders, only the number of its version.
         self::assertStringNotContainsString('Peal', (string) json_encode(DB::table('orders')->get()));
         $nowhere = $this->registered();
-        $refused = $this->settled('change_registrant', $nowhere, $this->house->anotherRegistrant($nowhere, ['organisation' => 'Nowhere Trust', 'mailbox' => 'desk@nowhere.example']));
+        $refused = $this->settled(
+            'change_registrant',
+            $nowhere,
+            $this->house->anotherRegistrant($nowhere, ['organisation' => 'Nowhere Trust', 'mailbox' => 'desk@nowhere.example']),
+        );
         self::assertSame('A holder has a name or an organisation, and a country.', $refused->lines()->firstOrFail()->reason);
         self::assertSame('Wickerby Bell Foundry', Registrant::query()->findOrFail($nowhere->id)->called);
     }
@@ -197,19 +269,26 @@ final class BridgeTest extends TestCase
     public function test_whatever_befalls_an_answer_it_is_ordered_once(string $weather): void
     {
         $name = $this->registered(['clientTransferProhibited']);
-        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        Registration::query()
+            ->where('name_id', $name->id)
+            ->update(['lock' => 'on']);
         $this->world->weather($weather, 1, 'the bridge');
         $docket = $this->settled('change_lock', $name, ['lock' => 'off']);
         $this->again();
         $this->again();
         self::assertSame(['lock_off 200'], $this->world->heard($this->giver->number));
-        self::assertSame([DocketState::Closed, Lock::Off], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
+        self::assertSame(
+            [DocketState::Closed, Lock::Off],
+            [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock],
+        );
     }
 
     public function test_name_servers_are_put_back_by_bridge(): void
     {
         $name = $this->registered(['ok']);
-        Registration::query()->where('name_id', $name->id)->update(['servers' => '["ns1.quay.example", "ns2.quay.example"]']);
+        Registration::query()
+            ->where('name_id', $name->id)
+            ->update(['servers' => '["ns1.quay.example", "ns2.quay.example"]']);
         app(Observe::class)->of([$name->id]);
         $this->settled('put_servers_back', $name, ['what' => 'servers']);
         self::assertSame(['servers 200'], $this->world->heard($this->giver->number));
@@ -221,7 +300,10 @@ final class BridgeTest extends TestCase
         $name = $this->registered();
         $this->world->play($name->ascii, 'registrar-refuses');
         $docket = $this->handOver($name);
-        self::assertSame([LineState::Refused, 'We do not do that for this name.'], [$docket->lines()->firstOrFail()->state, $docket->lines()->firstOrFail()->reason]);
+        self::assertSame(
+            [LineState::Refused, 'We do not do that for this name.'],
+            [$docket->lines()->firstOrFail()->state, $docket->lines()->firstOrFail()->reason],
+        );
         $this->world->play($name->ascii, 'registrar-agrees');
         $this->handOver($name);
         self::assertSame(OrderState::Pending, $this->order($name)->state);
@@ -229,9 +311,14 @@ final class BridgeTest extends TestCase
 
     public function test_a_token_that_is_not_taken_is_said_and_nothing_is_lost(): void
     {
-        Secret::query()->whereKey($this->giver->gate_secret_id)->firstOrFail()->update(['value' => 'another']);
+        Secret::query()
+            ->whereKey($this->giver->gate_secret_id)
+            ->firstOrFail()
+            ->update(['value' => 'another']);
         $name = $this->registered();
-        $this->actingAs($this->house->steward)->post("/accounts/{$this->giver->id}/gate/try")->assertSessionHasErrors('gate');
+        $this->actingAs($this->house->steward)
+            ->post("/accounts/{$this->giver->id}/gate/try")
+            ->assertSessionHasErrors('gate');
         $docket = $this->handOver($name);
         self::assertSame([OrderState::Refused, LineState::Refused], [$this->order($name)->state, $docket->lines()->firstOrFail()->state]);
         self::assertStringContainsString('token', (string) $this->order($name)->answer);
@@ -239,7 +326,9 @@ final class BridgeTest extends TestCase
 
     public function test_who_one_is_can_be_asked(): void
     {
-        $this->actingAs($this->house->steward)->post("/accounts/{$this->giver->id}/gate/try")->assertSessionHas('told', fn (string $told): bool => str_contains($told, $this->giver->number));
+        $this->actingAs($this->house->steward)
+            ->post("/accounts/{$this->giver->id}/gate/try")
+            ->assertSessionHas('told', fn (string $told): bool => str_contains($told, $this->giver->number));
     }
 
     public function test_an_auth_code_is_kept_sealed_and_shown_after_the_password_was_asked_again(): void
@@ -249,13 +338,28 @@ final class BridgeTest extends TestCase
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         $code = Secret::query()->findOrFail(AuthCode::query()->findOrFail($name->id)->secret_id)->value;
         self::assertMatchesRegularExpression('/^[\w-]{24}$/', $code);
-        $everything = (string) json_encode([DB::table('secrets')->get(), DB::table('orders')->get(), DB::table('log')->get(), DB::table('docket_lines')->get(), DB::table('proofs')->get(), DB::table('gate_messages')->get()]);
+        $everything = (string) json_encode([
+            DB::table('secrets')->get(),
+            DB::table('orders')->get(),
+            DB::table('log')->get(),
+            DB::table('docket_lines')->get(),
+            DB::table('proofs')->get(),
+            DB::table('gate_messages')->get(),
+        ]);
         self::assertStringNotContainsString($code, $everything);
-        $this->actingAs($this->house->steward)->get("/names/{$name->ascii}")->assertSee('Stored on')->assertDontSee($code);
+        $this->actingAs($this->house->steward)
+            ->get("/names/{$name->ascii}")
+            ->assertSee('Stored on')
+            ->assertDontSee($code);
         $this->post("/names/{$name->ascii}/code", ['own_password' => 'wrong'])->assertSessionHasErrors('own_password');
-        $this->post("/names/{$name->ascii}/code", ['own_password' => House::PASSWORD])->assertOk()->assertSee($code)->assertHeader('Cache-Control', 'no-store, private');
+        $this->post("/names/{$name->ascii}/code", ['own_password' => House::PASSWORD])
+            ->assertOk()
+            ->assertSee($code)
+            ->assertHeader('Cache-Control', 'no-store, private');
         self::assertSame(1, DB::table('log')->where('event', 'code_shown')->count());
-        $this->actingAs($this->house->clerk)->post("/names/{$name->ascii}/code", ['own_password' => House::PASSWORD])->assertForbidden();
+        $this->actingAs($this->house->clerk)
+            ->post("/names/{$name->ascii}/code", ['own_password' => House::PASSWORD])
+            ->assertForbidden();
     }
 
     public function test_a_code_under_a_lock_is_refused_and_one_of_a_tagged_name_never_asked_for(): void
@@ -265,16 +369,25 @@ final class BridgeTest extends TestCase
         self::assertSame('The lock is on.', $this->order($name)->answer);
         self::assertNull(AuthCode::query()->find($name->id));
         $tagged = $this->house->name('bell.co.uk', $this->giver);
-        $this->actingAs($this->house->steward)->get("/deeds/ask_code?name={$tagged->ascii}")->assertOk()->assertSee('are transferred without an auth code');
+        $this->actingAs($this->house->steward)
+            ->get("/deeds/ask_code?name={$tagged->ascii}")
+            ->assertOk()
+            ->assertSee('are transferred without an auth code');
     }
 
     public function test_a_code_that_a_person_was_told_is_written_down_and_forgotten(): void
     {
         $name = $this->house->name('bell.com');
-        $this->actingAs($this->house->steward)->post("/names/{$name->ascii}/code/kept", ['code' => 'a b'])->assertSessionHasErrors('code');
+        $this->actingAs($this->house->steward)
+            ->post("/names/{$name->ascii}/code/kept", ['code' => 'a b'])
+            ->assertSessionHasErrors('code');
         $this->post("/names/{$name->ascii}/code/kept", ['code' => 'Tern-0451!'])->assertSessionHas('told');
         $this->post("/names/{$name->ascii}/code/kept", ['code' => 'Tern-0452!']);
-        self::assertSame(['Tern-0452!'], Secret::query()->where('kind', 'auth_code')->get()->map(fn (Secret $secret): string => $secret->value)->all(), 'the one before is gone');
+        self::assertSame(
+            ['Tern-0452!'],
+            Secret::query()->where('kind', 'auth_code')->get()->map(fn (Secret $secret): string => $secret->value)->all(),
+            'the one before is gone',
+        );
         $this->post("/names/{$name->ascii}/code/kept", ['code' => '']);
         self::assertSame([0, 0], [AuthCode::query()->count(), Secret::query()->where('kind', 'auth_code')->count()]);
         $this->post("/names/{$name->ascii}/code", ['own_password' => House::PASSWORD])->assertRedirect();

@@ -42,7 +42,7 @@ final class CastsTest extends TestCase
 
     public function test_a_fact_of_time_keeps_its_precision(): void
     {
-        $house = new House;
+        $house = new House();
         $house->name('day.com', facts: ['ends_on' => Instant::of('2027-11-02')]);
         $house->name('second.com', facts: ['ends_on' => Instant::of('2027-11-02T21:10:00Z')]);
         $house->name('none.com', facts: ['ends_on' => null]);
@@ -55,10 +55,25 @@ final class CastsTest extends TestCase
 
     public function test_a_row_gives_only_what_was_asked_of_its_type(): void
     {
-        $row = Row::of(DB::selectOne("SELECT 7 AS number, 'text' AS word, true AS flag, NULL AS nothing, timestamptz '2026-10-06 09:00+00' AS at, 'infinity'::timestamptz AS never, '{\"a\": 1}'::jsonb AS json"));
-        self::assertSame([7, 'text', true, null, null, '2026-10-06T09:00:00Z', null, ['a' => 1]], [
-            $row->int('number'), $row->text('word'), $row->bool('flag'), $row->intOrNull('nothing'), $row->textOrNull('missing'), $row->instant('at')?->iso(), $row->instant('never'), $row->json('json'),
-        ]);
+        $row = Row::of(
+            DB::selectOne(
+                "SELECT 7 AS number, 'text' AS word, true AS flag, NULL AS nothing, timestamptz '2026-10-06 09:00+00' AS at,
+                    'infinity'::timestamptz AS never, '{\"a\": 1}'::jsonb AS json",
+            ),
+        );
+        self::assertSame(
+            [7, 'text', true, null, null, '2026-10-06T09:00:00Z', null, ['a' => 1]],
+            [
+                $row->int('number'),
+                $row->text('word'),
+                $row->bool('flag'),
+                $row->intOrNull('nothing'),
+                $row->textOrNull('missing'),
+                $row->instant('at')?->iso(),
+                $row->instant('never'),
+                $row->json('json'),
+            ],
+        );
         foreach (['int' => $row->int(...), 'text' => $row->text(...), 'json' => $row->json(...)] as $type => $read) {
             try {
                 $read('nothing');
@@ -75,7 +90,17 @@ final class CastsTest extends TestCase
         $clock->set(Instant::of('2030-01-31T23:59:58Z'));
         self::assertGreaterThanOrEqual(Instant::of('2030-01-31T23:59:58Z')->epoch, $clock->now()->epoch);
         $clock->forget();
-        self::assertSame('2030-01', substr($clock->today()->plusDays(-1)->iso(), 0, 7));
+        self::assertSame(
+            '2030-01',
+            substr(
+                $clock
+                    ->today()
+                    ->plusDays(-1)
+                    ->iso(),
+                0,
+                7,
+            ),
+        );
         $offset = Row::of(DB::table('settings')->where('key', 'trade_offset')->sole())->text('value');
         self::assertRunsWithTheMachine($clock, (int) $offset);
         DB::table('settings')->delete();

@@ -25,7 +25,11 @@ final class DirectoriesTest extends TestCase
 
     private const DOMAIN = 'rdap.harbour-registry.example/domain/bell.com';
 
-    private const SERVICES = ['version' => '1.0', 'publication' => '2026-10-06T09:00:00Z', 'services' => [[['com'], ['https://rdap.harbour-registry.example/']]]];
+    private const SERVICES = [
+        'version' => '1.0',
+        'publication' => '2026-10-06T09:00:00Z',
+        'services' => [[['com'], ['https://rdap.harbour-registry.example/']]],
+    ];
 
     private string $script;
 
@@ -42,9 +46,22 @@ final class DirectoriesTest extends TestCase
         $authority = config()->string('outside.authority');
         $this->starts('scripted.php', (string) $port, (string) $textPort, $this->script);
         $here = "127.0.0.1:{$port}";
-        $hosts = new Hosts(['bootstrap.example' => $here, 'rdap.harbour-registry.example' => $here, 'rdap.skerry.example' => $here, 'whois.trial.example' => "127.0.0.1:{$textPort}"]);
+        $hosts = new Hosts([
+            'bootstrap.example' => $here,
+            'rdap.harbour-registry.example' => $here,
+            'rdap.skerry.example' => $here,
+            'whois.trial.example' => "127.0.0.1:{$textPort}",
+        ]);
         Cache::flush();
-        $this->directories = new PublicDirectories(new Fetch($hosts, $authority, 2, 1, 20_000), $hosts, new RateLimit(Cache::store(), app(RateLimiter::class), 1_000), Cache::store(), 'https://'.self::BOOTSTRAP, ['tern' => 'whois.trial.example'], 1);
+        $this->directories = new PublicDirectories(
+            new Fetch($hosts, $authority, 2, 1, 20_000),
+            $hosts,
+            new RateLimit(Cache::store(), app(RateLimiter::class), 1_000),
+            Cache::store(),
+            'https://'.self::BOOTSTRAP,
+            ['tern' => 'whois.trial.example'],
+            1,
+        );
         $this->says([self::BOOTSTRAP => [200, self::SERVICES]]);
     }
 
@@ -72,7 +89,9 @@ final class DirectoriesTest extends TestCase
     /** @return list<string> what it was asked since the last time */
     private function asked(): array
     {
-        $said = array_values(array_filter(explode("\n", (string) $this->server?->getIncrementalOutput()), fn (string $line): bool => $line !== ''));
+        $said = array_values(
+            array_filter(explode("\n", (string) $this->server?->getIncrementalOutput()), fn (string $line): bool => $line !== ''),
+        );
 
         return array_values(array_diff($said, ['ready', self::BOOTSTRAP]));
     }
@@ -80,7 +99,12 @@ final class DirectoriesTest extends TestCase
     /** @return array<string, mixed> */
     private static function domain(string $name = 'bell.com'): array
     {
-        return ['objectClassName' => 'domain', 'ldhName' => $name, 'status' => ['active'], 'events' => [['eventAction' => 'expiration', 'eventDate' => '2027-11-02T00:00:00Z']]];
+        return [
+            'objectClassName' => 'domain',
+            'ldhName' => $name,
+            'status' => ['active'],
+            'events' => [['eventAction' => 'expiration', 'eventDate' => '2027-11-02T00:00:00Z']],
+        ];
     }
 
     /** RFC 7480 §5.2; where to may be said in full or not (RFC 9110 §10.2.2). */
@@ -114,7 +138,10 @@ final class DirectoriesTest extends TestCase
 
     public function test_sent_round_in_a_circle_it_ends(): void
     {
-        $this->says([self::DOMAIN => [302, '', ['Location' => 'https://rdap.skerry.example/a']], 'rdap.skerry.example/a' => [302, '', ['Location' => 'https://'.self::DOMAIN]]]);
+        $this->says([
+            self::DOMAIN => [302, '', ['Location' => 'https://rdap.skerry.example/a']],
+            'rdap.skerry.example/a' => [302, '', ['Location' => 'https://'.self::DOMAIN]],
+        ]);
         self::assertSame(FailureReason::Elsewhere, $this->ask()->why);
         self::assertCount(4, $this->asked());
     }
@@ -122,7 +149,10 @@ final class DirectoriesTest extends TestCase
     /** RFC 7480 §5.5 and RFC 9110 §10.2.3: seconds, or a date. */
     public function test_told_that_it_is_too_often_it_is_left_alone_as_long_as_it_says(): void
     {
-        foreach (['90' => 90, gmdate('D, d M Y H:i:s \G\M\T', time() + 300) => 300, '0' => 1, 'soon' => 1, '9999999' => 86_400] as $after => $wait) {
+        foreach (
+            ['90' => 90, gmdate('D, d M Y H:i:s '
+                .'\G\M\T', time() + 300) => 300, '0' => 1, 'soon' => 1, '9999999' => 86_400] as $after => $wait
+        ) {
             Cache::flush();
             $this->says([self::DOMAIN => [429, '', ['Retry-After' => (string) $after]]]);
             $told = $this->ask();
@@ -142,10 +172,23 @@ final class DirectoriesTest extends TestCase
     /** One odd member costs that member, whatever else a batch of fifty holds. */
     public function test_a_byte_that_is_no_utf8_costs_the_member_that_it_stands_in(): void
     {
-        $this->says([self::DOMAIN => [200, 'base64:'.base64_encode("{\"objectClassName\": \"domain\", \"ldhName\": \"bell.com\", \"status\": [\"active\", \"\xff\"], \"nameservers\": [{\"ldhName\": \"ns1.\xff.example\"}], \"events\": [{\"eventAction\": \"expiration\", \"eventDate\": \"0000-01-01T00:00:00Z\"}, {\"eventAction\": \"registration\", \"eventDate\": \"2019-10-13T08:00:00Z\"}]}")]]);
+        $this->says([
+            self::DOMAIN => [
+                200,
+                'base64:'.
+                base64_encode(
+                    "{\"objectClassName\": \"domain\", \"ldhName\": \"bell.com\", \"status\": [\"active\", \"\xff\"], \"nameservers\": "
+                        ."[{\"ldhName\": \"ns1.\xff.example\"}], \"events\": [{\"eventAction\": \"expiration\", \"eventDate\": "
+                        .'"0000-01-01T00:00:00Z"}, {"eventAction": "registration", "eventDate": "2019-10-13T08:00:00Z"}]}',
+                ),
+            ],
+        ]);
         $record = $this->ask()->record;
         self::assertNotNull($record);
-        self::assertSame([[], [], null, null, '2019-10-13T08:00:00Z'], [$record->statuses, $record->words, $record->servers, $record->ends, $record->created?->isoSecond()]);
+        self::assertSame(
+            [[], [], null, null, '2019-10-13T08:00:00Z'],
+            [$record->statuses, $record->words, $record->servers, $record->ends, $record->created?->isoSecond()],
+        );
         self::assertFalse($record->saysStatuses(), 'what could not be read is not known, and no lock is off for it');
     }
 
@@ -170,7 +213,12 @@ final class DirectoriesTest extends TestCase
     {
         $this->says([self::DOMAIN => [200, str_repeat(' ', 20_001)]]);
         self::assertSame(FailureReason::TooLong, $this->ask()->why);
-        $this->says([self::DOMAIN => [200, '{"objectClassName": "domain", "ldhName": "bell.com", "entities": '.str_repeat('[', 500).str_repeat(']', 500).'}']]);
+        $this->says([
+            self::DOMAIN => [
+                200,
+                '{"objectClassName": "domain", "ldhName": "bell.com", "entities": '.str_repeat('[', 500).str_repeat(']', 500).'}',
+            ],
+        ]);
         self::assertSame(FailureReason::Garbled, $this->ask()->why);
     }
 

@@ -26,7 +26,7 @@ final class DrawnTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
     }
 
     private static function chain(): Chain
@@ -53,7 +53,7 @@ final class DrawnTest extends TestCase
 
     private static function assertSound(string $svg, int $width, int $height): void
     {
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         self::assertTrue($document->loadXML($svg), $svg);
         self::assertNotSame('', trim($document->getElementsByTagName('desc')->item(0)->textContent ?? ''));
         /** @var DOMElement $text */
@@ -71,9 +71,25 @@ final class DrawnTest extends TestCase
 
     public function test_the_text_equal_tells_what_the_drawing_shows(): void
     {
-        $life = Given::life(created: '2021-04-27', ends: '2028-04-27', intent: Intent::ByItself, moved: '2026-08-20', terms: Given::terms());
+        $life = Given::life(
+            created: '2021-04-27',
+            ends: '2028-04-27',
+            intent: Intent::ByItself,
+            moved: '2026-08-20',
+            terms: Given::terms(),
+        );
         $drawing = FolioDrawing::of($life, self::chain(), null, app(Words::class), 1206);
-        foreach (['27 Apr 2028', 'if renewed', 'can’t be transferred again before 19 Oct', 'charged 20 Apr 2028, £10.60', 'to Skerry 51877', 'registered', 'today'] as $part) {
+        foreach (
+            [
+                '27 Apr 2028',
+                'if renewed',
+                'can’t be transferred again before 19 Oct',
+                'charged 20 Apr 2028, £10.60',
+                'to Skerry 51877',
+                'registered',
+                'today',
+            ] as $part
+        ) {
             self::assertStringContainsString($part, $drawing->told);
         }
     }

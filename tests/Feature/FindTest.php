@@ -17,8 +17,11 @@ final class FindTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
-        $this->house->name('glockenwärts.com', facts: ['registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle.example', 'reference' => 'S-0042/B']);
+        $this->house = new House();
+        $this->house->name(
+            'glockenwärts.com',
+            facts: ['registrant' => 'Gudrun Kettle', 'mailbox' => 'gudrun@kettle.example', 'reference' => 'S-0042/B'],
+        );
         $this->house->name('quayside-theatre.com', client: $this->house->harrow);
         $this->house->name('theatre-tickets.com', client: $this->house->harrow);
     }
@@ -26,7 +29,10 @@ final class FindTest extends TestCase
     /** @return array<string, list<string>> titles by kind */
     private static function found(string $text): array
     {
-        return array_map(fn (array $found): array => array_map(fn (Found $one): string => $one->title, $found), app(FindAnything::class)->matching($text));
+        return array_map(
+            fn (array $found): array => array_map(fn (Found $one): string => $one->title, $found),
+            app(FindAnything::class)->matching($text),
+        );
     }
 
     /** @return iterable<string, array{string, string, list<string>}> */

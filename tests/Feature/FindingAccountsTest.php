@@ -20,7 +20,7 @@ final class FindingAccountsTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
         $oriel = Registrar::query()->create(['name' => 'Oriel Names']);
         $this->house->account('7731', null, $oriel)->update(['handle' => 'HT-ORIEL', 'login' => null, 'mailbox' => null]);
     }
@@ -28,7 +28,12 @@ final class FindingAccountsTest extends TestCase
     /** @return list<string> */
     private function numbers(string $typed, ?int $registrar = null, int $limit = 10): array
     {
-        return array_values(array_map(fn (Account $account): string => $account->number, app(FindAccounts::class)->matching($typed, $registrar, $limit)->all()));
+        return array_values(
+            array_map(
+                fn (Account $account): string => $account->number,
+                app(FindAccounts::class)->matching($typed, $registrar, $limit)->all(),
+            ),
+        );
     }
 
     /** @param  list<string>  $found */
@@ -63,9 +68,18 @@ final class FindingAccountsTest extends TestCase
         }
         $this->house->name('three.com', $this->house->theirs, $this->house->harrow);
         $tallies = app(Tallies::class);
-        self::assertEquals([$this->house->ours->id => 2, $this->house->theirs->id => 1], array_map(fn (Row $row): int => $row->int('names'), $tallies->by('account_id', [$this->house->ours, $this->house->theirs])));
+        self::assertEquals(
+            [$this->house->ours->id => 2, $this->house->theirs->id => 1],
+            array_map(fn (Row $row): int => $row->int('names'), $tallies->by('account_id', [$this->house->ours, $this->house->theirs])),
+        );
         self::assertSame([$this->house->theirs->id], array_keys($tallies->by('account_id', [$this->house->theirs])));
-        self::assertSame([['40718', 2]], array_map(fn (Row $row): array => [$row->text('account_number'), $row->int('names')], $tallies->heldFor($this->house->foundry->id)));
+        self::assertSame(
+            [['40718', 2]],
+            array_map(
+                fn (Row $row): array => [$row->text('account_number'), $row->int('names')],
+                $tallies->heldFor($this->house->foundry->id),
+            ),
+        );
         self::assertNull($tallies->lastHandover($this->house->ours->id));
         self::assertSame('three.com', $tallies->exampleIn($this->house->theirs->id));
         self::assertNull($tallies->exampleIn(999_999));

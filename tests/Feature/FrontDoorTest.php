@@ -32,7 +32,16 @@ final class FrontDoorTest extends TestCase
         $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-11-02'), 'intent' => 'lapse']);
         self::assertSame(0, Artisan::call('acre:tell', ['name' => 'https://www.BELL.com/']));
         $said = Artisan::output();
-        foreach (['bell.com, on 6 Oct 2026', 'Held for Wickerby Bell Foundry at Skerry Registrations, account 40718', 'Will lapse on 2 Nov, as intended', '2 Nov 2026   The paid term ends', '1 Jan 2027   Last day to keep it', 'Handover: Clear'] as $part) {
+        foreach (
+            [
+                'bell.com, on 6 Oct 2026',
+                'Held for Wickerby Bell Foundry at Skerry Registrations, account 40718',
+                'Will lapse on 2 Nov, as intended',
+                '2 Nov 2026   The paid term ends',
+                '1 Jan 2027   Last day to keep it',
+                'Handover: Clear',
+            ] as $part
+        ) {
             self::assertStringContainsString($part, $said);
         }
         Artisan::call('acre:tell', ['name' => 'bell.com', '--at' => '2027-01-02', '--json' => true]);
@@ -40,19 +49,36 @@ final class FrontDoorTest extends TestCase
         self::assertIsArray($data);
         self::assertIsArray($data['standing']);
         self::assertIsArray($data['handover']);
-        self::assertSame(['pending_delete', true, 'stopped'], [$data['standing']['phase'], $data['standing']['presumed'], $data['handover']['verdict']]);
+        self::assertSame(
+            ['pending_delete', true, 'stopped'],
+            [$data['standing']['phase'], $data['standing']['presumed'], $data['handover']['verdict']],
+        );
     }
 
     public function test_tell_by_facts_that_are_given(): void
     {
-        self::assertSame(0, Artisan::call('acre:tell', ['name' => 'bell.nl', '--created' => '2020-01-01', '--ends' => '2026-09-20', '--moved' => '2026-09-01', '--status' => 'client hold']));
+        self::assertSame(
+            0,
+            Artisan::call('acre:tell', [
+                'name' => 'bell.nl',
+                '--created' => '2020-01-01',
+                '--ends' => '2026-09-20',
+                '--moved' => '2026-09-01',
+                '--status' => 'client hold',
+            ]),
+        );
         $said = Artisan::output();
         foreach (['By the facts given', 'Deleted: it can be restored until 30 Oct', 'It is on hold (clientHold)'] as $part) {
             self::assertStringContainsString($part, $said);
         }
         Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--lead' => '30']);
         self::assertStringContainsString('11 Jan 2027  Charged', Artisan::output());
-        Artisan::call('acre:tell', ['name' => 'bell.com', '--ends' => '2027-02-10', '--status' => 'redemptionPeriod,pendingDelete', '--deleted' => '2026-10-05']);
+        Artisan::call('acre:tell', [
+            'name' => 'bell.com',
+            '--ends' => '2027-02-10',
+            '--status' => 'redemptionPeriod,pendingDelete',
+            '--deleted' => '2026-10-05',
+        ]);
         self::assertStringContainsString('Deleted: it can be restored until 4 Nov', Artisan::output());
         Artisan::call('acre:tell', ['name' => 'bell.com', '--status' => 'serverHold']);
         self::assertStringContainsString('By the facts given', Artisan::output());
@@ -60,7 +86,14 @@ final class FrontDoorTest extends TestCase
 
     public function test_tell_refuses_what_it_cannot_read(): void
     {
-        foreach ([['--ends' => 'soon', 'is not a date'], ['--status' => 'clientHold,held', '“held” is no EPP status'], ['--lead' => '-3', '“-3” is not a number of days'], ['--lead' => '91', 'from 0 to 90']] as $refused) {
+        foreach (
+            [
+                ['--ends' => 'soon', 'is not a date'],
+                ['--status' => 'clientHold,held', '“held” is no EPP status'],
+                ['--lead' => '-3', '“-3” is not a number of days'],
+                ['--lead' => '91', 'from 0 to 90'],
+            ] as $refused
+        ) {
             $said = array_pop($refused);
             self::assertSame(2, Artisan::call('acre:tell', ['name' => 'bell.com', ...$refused]));
             self::assertStringContainsString($said, Artisan::output());
@@ -69,11 +102,36 @@ final class FrontDoorTest extends TestCase
 
     public function test_the_rulebook_is_read_a_suffix_a_row_with_every_source(): void
     {
-        $this->actingAs($this->house->reader)->get('/rulebook')->assertOk()->assertSeeInOrder(['.co.uk', 'grace 30, suspended 60', 'tag', '.com', 'grace 45, redemption 30, being deleted 5', 'code', 'a year', '.nl', 'quarantine 40']);
-        $this->get('/rulebook/com?created=2020-11-02&ends=2026-09-22')->assertOk()
-            ->assertSeeInOrder(['Try the rules', 'Late: it can be renewed', 'Last day to keep it', 'All rules and editions', 'published', 'RFC 5731', 'not in force']);
+        $this->actingAs($this->house->reader)
+            ->get('/rulebook')
+            ->assertOk()
+            ->assertSeeInOrder([
+                '.co.uk',
+                'grace 30, suspended 60',
+                'tag',
+                '.com',
+                'grace 45, redemption 30, being deleted 5',
+                'code',
+                'a year',
+                '.nl',
+                'quarantine 40',
+            ]);
+        $this->get('/rulebook/com?created=2020-11-02&ends=2026-09-22')
+            ->assertOk()
+            ->assertSeeInOrder([
+                'Try the rules',
+                'Late: it can be renewed',
+                'Last day to keep it',
+                'All rules and editions',
+                'published',
+                'RFC 5731',
+                'not in force',
+            ]);
         $this->get('/rulebook/works')->assertSee('has no page for .works');
-        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')->assertOk()->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is not a number of days from 0 to 90'])->assertSee('name="lead" min="0" max="90" value="999"', false);
+        $this->get('/rulebook/com?created=x&ends=2000-13-01&lead=999&intent=none')
+            ->assertOk()
+            ->assertSeeInOrder(['“x” is not a date', 'There is no day 2000-13-01', '“999” is not a number of days from 0 to 90'])
+            ->assertSee('name="lead" min="0" max="90" value="999"', false);
         $this->get('/rulebook/com?created=2026-01-02&ends=2026-01-01')->assertOk()->assertSee('A span must end after it begins');
         foreach (['/rulebook/..', '/rulebook/a.b.com', '/rulebook/-'] as $nonsense) {
             $this->get($nonsense)->assertNotFound();
@@ -130,24 +188,71 @@ final class FrontDoorTest extends TestCase
     public function test_a_change_of_terms_or_prices_reaches_the_standings(): void
     {
         $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2026-12-02'), 'intent' => 'by_itself']);
-        $this->actingAs($this->house->clerk)->post("/registrars/{$this->house->skerry->id}/prices", ['suffix' => '.COM', 'action' => 'renew', 'amount' => '12,40', 'currency' => 'gbp', 'tax_percent' => '20', 'since' => '2026-10-01'])->assertSessionHasNoErrors();
+        $this->actingAs($this->house->clerk)
+            ->post("/registrars/{$this->house->skerry->id}/prices", [
+                'suffix' => '.COM',
+                'action' => 'renew',
+                'amount' => '12,40',
+                'currency' => 'gbp',
+                'tax_percent' => '20',
+                'since' => '2026-10-01',
+            ])
+            ->assertSessionHasNoErrors();
         self::assertSame('14.88', Row::of(DB::table('standings')->sole())->text('sum'));
         self::assertSame(2, DB::table('prices')->where('suffix', 'com')->count());
-        $this->put("/registrars/{$this->house->skerry->id}", ['name' => 'Skerry Registrations', 'receiver_by' => 'mailbox', 'confirms' => 'nobody', 'accept_days' => 7, 'lot_size' => 50, 'handover_hold_days' => 0, 'charge_lead_days' => 30, 'late_until_days' => 30, 'plain_after_days' => 22, 'version' => 1])->assertSessionHasNoErrors();
-        self::assertSame('2026-11-02', Row::of(DB::table('standings')->sole())->instant('next_at')?->date());
+        $this->put("/registrars/{$this->house->skerry->id}", [
+            'name' => 'Skerry Registrations',
+            'receiver_by' => 'mailbox',
+            'confirms' => 'nobody',
+            'accept_days' => 7,
+            'lot_size' => 50,
+            'handover_hold_days' => 0,
+            'charge_lead_days' => 30,
+            'late_until_days' => 30,
+            'plain_after_days' => 22,
+            'version' => 1,
+        ])->assertSessionHasNoErrors();
+        self::assertSame(
+            '2026-11-02',
+            Row::of(DB::table('standings')->sole())
+                ->instant('next_at')
+                ?->date(),
+        );
         $this->put("/clients/{$this->house->foundry->id}", ['name' => 'The Foundry', 'version' => 1])->assertSessionHasNoErrors();
         self::assertSame('The Foundry', Row::of(DB::table('standings')->sole())->text('client_name'));
     }
 
     public function test_rows_that_people_write_down_are_checked_and_kept_apart(): void
     {
-        $this->actingAs($this->house->clerk)->post('/clients', ['name' => 'wickerby bell FOUNDRY'])->assertSessionHasErrors('name');
-        $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '40718', 'access' => 'ours'])->assertSessionHasErrors('number');
-        $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id, 'mailbox' => 'not one'])->assertSessionHasErrors('mailbox');
-        $this->post('/accounts', ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id])->assertSessionHasNoErrors()->assertRedirect();
+        $this->actingAs($this->house->clerk)
+            ->post('/clients', ['name' => 'wickerby bell FOUNDRY'])
+            ->assertSessionHasErrors('name');
+        $this->post('/accounts', [
+            'registrar_id' => $this->house->skerry->id,
+            'number' => '40718',
+            'access' => 'ours',
+        ])->assertSessionHasErrors('number');
+        $this->post('/accounts', [
+            'registrar_id' => $this->house->skerry->id,
+            'number' => '52044',
+            'access' => 'theirs',
+            'owner_id' => $this->house->foundry->id,
+            'mailbox' => 'not one',
+        ])->assertSessionHasErrors('mailbox');
+        $this->post('/accounts', [
+            'registrar_id' => $this->house->skerry->id,
+            'number' => '52044',
+            'access' => 'theirs',
+            'owner_id' => $this->house->foundry->id,
+        ])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
         $this->get('/accounts?q=52044')->assertSee('not confirmed to belong together');
         $this->put("/clients/{$this->house->foundry->id}", ['name' => 'One', 'version' => 1])->assertSessionHasNoErrors();
-        $this->from('/x')->put("/clients/{$this->house->foundry->id}", ['name' => 'Two', 'version' => 1])->assertSessionHasErrors('version')->assertSessionHasInput('name', 'Two');
+        $this->from('/x')
+            ->put("/clients/{$this->house->foundry->id}", ['name' => 'Two', 'version' => 1])
+            ->assertSessionHasErrors('version')
+            ->assertSessionHasInput('name', 'Two');
     }
 
     public function test_the_clock_takes_no_year_in_which_no_name_can_be(): void
@@ -164,7 +269,18 @@ final class FrontDoorTest extends TestCase
         $folder = sys_get_temp_dir().'/acre-door-'.bin2hex(random_bytes(6));
         mkdir($folder);
         copy(base_path('.env.example'), "{$folder}/.env");
-        $load = fn (): string => (string) shell_exec('cd '.escapeshellarg($folder).' && bash -c '.escapeshellarg('set -eu; . '.base_path('bin/common.sh').'; load_settings; echo "$APP_KEY|$WORLD_KEY|$SIGNING_KEY|$DB_ADMIN_PASSWORD|$DB_OWNER_PASSWORD|$DB_PASSWORD"; stat -c %a .env').' 2>&1');
+        $load = fn (): string => (string) shell_exec(
+            'cd '.
+                escapeshellarg($folder).
+                ' && bash -c '.
+                escapeshellarg(
+                    'set -eu; . '.
+                        base_path('bin/common.sh').
+                        '; load_settings; echo "$APP_KEY|$WORLD_KEY|$SIGNING_KEY|$DB_ADMIN_PASSWORD|$DB_OWNER_PASSWORD|$DB_PASSWORD"; '
+                            .'stat -c %a .env',
+                ).
+                ' 2>&1',
+        );
         $first = $load();
         self::assertMatchesRegularExpression('~^base64:[\w+/]{43}=(\|[0-9a-f]{64}){5}\n600\n$~', $first);
         self::assertSame($first, $load());

@@ -24,15 +24,22 @@ final class GateTalkTest extends TestCase
     private const EPP = '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0">';
 
     /** @param  list<string>  $objects */
-    private static function greeting(array $objects = ['urn:ietf:params:xml:ns:domain-1.0', 'urn:other'], string $extension = 'urn:ietf:params:xml:ns:rgp-1.0'): string
-    {
-        return self::EPP.'<greeting><svID>A gate</svID><svDate>2026-10-06T09:00:00.0Z</svDate><svcMenu><version>1.0</version><lang>en</lang>'.implode('', array_map(fn (string $uri): string => "<objURI>{$uri}</objURI>", $objects))
-            ."<svcExtension><extURI>{$extension}</extURI></svcExtension></svcMenu><dcp><access><all/></access><statement><purpose><prov/></purpose><recipient><ours/></recipient><retention><stated/></retention></statement></dcp></greeting></epp>";
+    private static function greeting(
+        array $objects = ['urn:ietf:params:xml:ns:domain-1.0', 'urn:other'],
+        string $extension = 'urn:ietf:params:xml:ns:rgp-1.0',
+    ): string {
+        return self::EPP.
+            '<greeting><svID>A gate</svID><svDate>2026-10-06T09:00:00.0Z</svDate><svcMenu><version>1.0</version><lang>en</lang>'.
+            implode('', array_map(fn (string $uri): string => "<objURI>{$uri}</objURI>", $objects)).
+            "<svcExtension><extURI>{$extension}</extURI></svcExtension></svcMenu><dcp><access><all/></access><statement><purpose><prov/>"
+                .'</purpose><recipient><ours/></recipient><retention><stated/></retention></statement></dcp></greeting></epp>';
     }
 
     private static function answer(int $code = 1000, string $client = '{client}', string $words = 'Said'): string
     {
-        return self::EPP."<response><result code=\"{$code}\"><msg>{$words}</msg></result><trID><clTRID>{$client}</clTRID><svTRID>S-1</svTRID></trID></response></epp>";
+        return self::EPP.
+            "<response><result code=\"{$code}\"><msg>{$words}</msg></result><trID>"
+                ."<clTRID>{$client}</clTRID><svTRID>S-1</svTRID></trID></response></epp>";
     }
 
     /**
@@ -45,7 +52,15 @@ final class GateTalkTest extends TestCase
         [$port] = self::ports(1);
         $this->starts('scripted-gate.php', (string) $port, json_encode($turns, JSON_THROW_ON_ERROR));
 
-        return Gate::open(new Hosts([self::HOST => "127.0.0.1:{$port}"]), self::HOST, $port, config()->string('outside.authority'), 1, 'CLIENT', 'seven gulls');
+        return Gate::open(
+            new Hosts([self::HOST => "127.0.0.1:{$port}"]),
+            self::HOST,
+            $port,
+            config()->string('outside.authority'),
+            1,
+            'CLIENT',
+            'seven gulls',
+        );
     }
 
     /** @param  callable(): mixed  $do */
@@ -68,10 +83,18 @@ final class GateTalkTest extends TestCase
 
     public function test_an_answer_is_known_by_its_id_and_others_are_passed_over(): void
     {
-        $gate = $this->open([self::answer(1000, 'ABC-0'), self::answer(2303, 'ABC-0'), self::answer(1000)], [self::answer(1001), self::answer(1001)], [self::answer(2201)]);
+        $gate = $this->open(
+            [self::answer(1000, 'ABC-0'), self::answer(2303, 'ABC-0'), self::answer(1000)],
+            [self::answer(1001), self::answer(1001)],
+            [self::answer(2201)],
+        );
         self::assertSame(EppCode::Done, $gate->command(new DomainInfo('bell.com'), 'ABC-1')->code());
         self::assertSame(EppCode::Pending, $gate->command(new DomainInfo('bell.com'), 'ABC-2')->code());
-        self::assertSame(EppCode::Authorization, $gate->command(new DomainInfo('bell.com'), 'ABC-3')->code(), 'what came twice is not taken for the next one’s');
+        self::assertSame(
+            EppCode::Authorization,
+            $gate->command(new DomainInfo('bell.com'), 'ABC-3')->code(),
+            'what came twice is not taken for the next one’s',
+        );
         self::assertTrue($gate->isOpen());
     }
 
@@ -96,7 +119,15 @@ final class GateTalkTest extends TestCase
     #[TestWith([['bytes 00000002'], FailureReason::Garbled])]
     #[TestWith([['bytes 7f000000'], FailureReason::Garbled])]
     #[TestWith([['bytes 000010003c657070', 'close'], FailureReason::Silent])]
-    #[TestWith([['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1999"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>'], FailureReason::Garbled])]
+    #[
+        TestWith([
+            [
+                '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
+                    .'code="1999"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>',
+            ],
+            FailureReason::Garbled,
+        ]),
+    ]
     #[TestWith([['<!DOCTYPE epp [<!ENTITY x "y">]><epp>&x;</epp>'], FailureReason::Garbled])]
     public function test_what_is_no_answer_ends_the_session(array $said, FailureReason $why): void
     {
@@ -136,19 +167,44 @@ final class GateTalkTest extends TestCase
     /** RFC 5730 §2.9.1.1: only what the greeting names is asked for. */
     public function test_a_login_asks_for_what_is_kept_there(): void
     {
-        $gate = $this->gate([[self::greeting(['urn:ietf:params:xml:ns:domain-1.0', 'urn:other'], EppNamespace::Account->value)], [self::answer(words: 'in')], [self::answer(1500)]]);
+        $gate = $this->gate([
+            [self::greeting(['urn:ietf:params:xml:ns:domain-1.0', 'urn:other'], EppNamespace::Account->value)],
+            [self::answer(words: 'in')],
+            [self::answer(1500)],
+        ]);
         $gate->end();
         self::assertFalse($gate->isOpen());
         $login = json_decode(explode("\n", (string) $this->server?->getOutput())[1] ?? '');
         self::assertIsString($login);
-        self::assertStringContainsString('<clID>CLIENT</clID><pw>seven gulls</pw><options><version>1.0</version><lang>en</lang></options><svcs><objURI>urn:ietf:params:xml:ns:domain-1.0</objURI><svcExtension><extURI>'.EppNamespace::Account->value.'</extURI></svcExtension></svcs>', $login);
-        self::assertSame(FailureReason::Garbled, self::why(fn () => $this->gate([[self::greeting(['urn:other'])], [self::answer()]])), 'who keeps no names is no gate of ours');
+        self::assertStringContainsString(
+            '<clID>CLIENT</clID><pw>seven '
+                .'gulls</pw><options><version>1.0</version><lang>en</lang></options><svcs>'
+                .'<objURI>urn:ietf:params:xml:ns:domain-1.0</objURI><svcExtension><extURI>'.
+                EppNamespace::Account->value.
+                '</extURI></svcExtension></svcs>',
+            $login,
+        );
+        self::assertSame(
+            FailureReason::Garbled,
+            self::why(fn () => $this->gate([[self::greeting(['urn:other'])], [self::answer()]])),
+            'who keeps no names is no gate of ours',
+        );
     }
 
     /** @param  list<list<string>>  $turns */
     #[TestWith([[['close']], FailureReason::Silent])]
     #[TestWith([[[]], FailureReason::Silent])]
-    #[TestWith([[['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1000"><msg>Hello</msg></result><trID><svTRID>S</svTRID></trID></response></epp>']], FailureReason::Garbled])]
+    #[
+        TestWith([
+            [
+                [
+                    '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
+                        .'code="1000"><msg>Hello</msg></result><trID><svTRID>S</svTRID></trID></response></epp>',
+                ],
+            ],
+            FailureReason::Garbled,
+        ]),
+    ]
     public function test_without_a_greeting_nobody_logs_in(array $turns, FailureReason $why): void
     {
         self::assertSame($why, self::why(fn () => $this->gate($turns)));

@@ -83,16 +83,30 @@ final class GateTest extends TestCase
         Cache::flush();
         config(['outside.gate_seconds' => 1.0]);
         $this->app->forgetInstance(Gates::class);
-        $this->house = new House;
+        $this->house = new House();
         $trial = self::$trials++;
         $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'behind' => ['SKERRY']]);
         $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "canary sings {$trial}"]);
         $this->giver = $this->house->account("G-{$trial}", null);
         $this->giver->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($this->house->skerry)]);
         $this->receiver = $this->house->account("R-{$trial}", $this->house->foundry);
-        $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => array_map(fn (Account $account): array => [
-            'number' => $account->number, 'registrar' => 'skerry', 'login' => (string) $account->login, 'mailbox' => 'a@b.example', 'password' => "canary sings {$trial}", 'balance' => 100_00,
-        ], [$this->giver, $this->receiver])]);
+        $this->world->add([
+            'names' => [],
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'accounts' => array_map(
+                fn (Account $account): array => [
+                    'number' => $account->number,
+                    'registrar' => 'skerry',
+                    'login' => (string) $account->login,
+                    'mailbox' => 'a@b.example',
+                    'password' => "canary sings {$trial}",
+                    'balance' => 100_00,
+                ],
+                [$this->giver, $this->receiver],
+            ),
+        ]);
         $this->world->weather('fair', 0);
     }
 
@@ -111,7 +125,12 @@ final class GateTest extends TestCase
     {
         $ascii = 'by-wire-'.self::$trials++.'.com';
         $hosts = array_map(fn (string $host): array => ['host' => $host, 'addresses' => ['192.0.2.53']], [...$servers, ...$ours]);
-        $this->world->add(['hosts' => $hosts, 'moods' => [], 'zones' => [], 'names' => [['servers' => $servers] + $this->told($ascii, $statuses)]]);
+        $this->world->add([
+            'hosts' => $hosts,
+            'moods' => [],
+            'zones' => [],
+            'names' => [['servers' => $servers] + $this->told($ascii, $statuses)],
+        ]);
 
         return $this->house->name($ascii, $this->giver, facts: ['servers' => $ours]);
     }
@@ -123,8 +142,18 @@ final class GateTest extends TestCase
     private function told(string $ascii, array $statuses): array
     {
         return [
-            'name' => $ascii, 'registrar' => 'skerry', 'created' => Instant::of('2020-11-02')->epoch, 'ends' => Instant::of('2027-11-02')->epoch, 'updated' => 0, 'statuses' => $statuses, 'servers' => [], 'shown' => [],
-            'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'], 'autoRenew' => true, 'account' => $this->giver->number, 'due' => Instant::of('2099-01-01')->epoch,
+            'name' => $ascii,
+            'registrar' => 'skerry',
+            'created' => Instant::of('2020-11-02')->epoch,
+            'ends' => Instant::of('2027-11-02')->epoch,
+            'updated' => 0,
+            'statuses' => $statuses,
+            'servers' => [],
+            'shown' => [],
+            'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
+            'autoRenew' => true,
+            'account' => $this->giver->number,
+            'due' => Instant::of('2099-01-01')->epoch,
         ];
     }
 
@@ -132,7 +161,14 @@ final class GateTest extends TestCase
     private function handOver(Name ...$names): Docket
     {
         $ids = array_values(array_map(fn (Name $name): int => $name->id, $names));
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'hand_over', $ids, $this->house->terms($this->receiver)->pack(), $ids);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            (string) Str::uuid(),
+            'hand_over',
+            $ids,
+            $this->house->terms($this->receiver)->pack(),
+            $ids,
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
 
         return $docket->refresh();
@@ -161,12 +197,23 @@ final class GateTest extends TestCase
     {
         $names = [$this->registered(), $this->registered()];
         $docket = $this->handOver(...$names);
-        self::assertSame([OrderState::Pending, OrderState::Pending], array_map(fn (Name $name): OrderState => $this->order($name)->state, $names));
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertOk()->assertSee('sent by wire')->assertSee('the receiver must accept')->assertDontSee('Mark as done');
+        self::assertSame(
+            [OrderState::Pending, OrderState::Pending],
+            array_map(fn (Name $name): OrderState => $this->order($name)->state, $names),
+        );
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertOk()
+            ->assertSee('sent by wire')
+            ->assertSee('the receiver must accept')
+            ->assertDontSee('Mark as done');
         $this->world->play($names[0]->ascii, 'accepts');
         app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([LineState::Done, LineState::Begun], $docket->lines()->orderBy('position')->pluck('state')->all());
-        self::assertSame($this->receiver->id, Holding::query()->where('name_id', $names[0]->id)->whereRaw('upper_inf(span)')->value('account_id'));
+        self::assertSame(
+            $this->receiver->id,
+            Holding::query()->where('name_id', $names[0]->id)->whereRaw('upper_inf(span)')->value('account_id'),
+        );
         $this->world->play($names[1]->ascii, 'refuses');
         app(ReceiveMessages::class)->handle($this->giver->id);
         self::assertSame([LineState::Done, LineState::Refused], $docket->lines()->orderBy('position')->pluck('state')->all());
@@ -184,16 +231,32 @@ final class GateTest extends TestCase
         $settled = $docket->settled_on ?? self::fail('Nobody settled it.');
         // One of them has another client since, and can't have passed before that.
         app(TradeClock::class)->set($settled->plusDays(1));
-        Holding::query()->where('name_id', $names[1]->id)->sole()->update(['span' => Span::since($settled->plusDays(1))]);
+        Holding::query()
+            ->where('name_id', $names[1]->id)
+            ->sole()
+            ->update(['span' => Span::since($settled->plusDays(1))]);
         app(TradeClock::class)->set($settled->plusDays(2));
         app(ReceiveMessages::class)->handle($this->giver->id);
-        $said = Row::of(DB::table('gate_messages')->where('name_id', $names[0]->id)->first())->instant('said_at') ?? self::fail('It says no time.');
-        $done = $docket->lines()->orderBy('name_id')->get()->map(fn (DocketLine $line): Instant => $line->done_on ?? self::fail('It is not done.'))->all();
+        $said =
+            Row::of(DB::table('gate_messages')->where('name_id', $names[0]->id)->first())->instant('said_at') ??
+            self::fail('It says no time.');
+        $done = $docket
+            ->lines()
+            ->orderBy('name_id')
+            ->get()
+            ->map(fn (DocketLine $line): Instant => $line->done_on ?? self::fail('It is not done.'))
+            ->all();
         self::assertEquals(Instant::latest($settled, $said), $done[0]);
         // The clock ran on while it was heard.
         self::assertFalse($done[1]->isBefore($settled->plusDays(2)));
-        self::assertEquals(Instant::latest($settled, $said), Holding::query()->where('name_id', $names[0]->id)->whereRaw('upper_inf(span)')->firstOrFail()->span->from);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}/proof")->assertSee('handed over on '.Dates::full($said))->assertSee('handed over on '.Dates::full($settled->plusDays(2)));
+        self::assertEquals(
+            Instant::latest($settled, $said),
+            Holding::query()->where('name_id', $names[0]->id)->whereRaw('upper_inf(span)')->firstOrFail()->span->from,
+        );
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$docket->id}/proof")
+            ->assertSee('handed over on '.Dates::full($said))
+            ->assertSee('handed over on '.Dates::full($settled->plusDays(2)));
     }
 
     public function test_what_the_registrar_refuses_says_why(): void
@@ -216,10 +279,17 @@ final class GateTest extends TestCase
         $this->world->weather($weather, 1);
         $docket = $this->handOver($name);
         self::assertSame(OrderState::Sent, $this->order($name)->state);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertSee('so we ask for the result');
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$docket->id}")
+            ->assertOk()
+            ->assertSee('so we ask for the result');
         $this->again();
         self::assertSame(OrderState::Pending, $this->order($name)->state);
-        self::assertSame(['update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))), 'told once');
+        self::assertSame(
+            ['update 1001'],
+            array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))),
+            'told once',
+        );
     }
 
     /** RFC 5733 §3.2.1, then RFC 5731 §3.2.5; after a silence the name is asked for its holder, and the contact that is there is used. */
@@ -233,32 +303,67 @@ final class GateTest extends TestCase
             $this->world->weather($weather, 1);
         }
         $terms = $this->house->anotherRegistrant($name);
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$name->id], $terms, [$name->id]);
+        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$name->id], $terms, [
+            $name->id,
+        ]);
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         $this->again();
         $order = Order::query()->where('name_id', $name->id)->sole();
-        self::assertSame([OrderState::Done, LineState::Done, 'Peal Trust'], [$order->state, $docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called]);
-        self::assertSame(['update 1000'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
+        self::assertSame(
+            [OrderState::Done, LineState::Done, 'Peal Trust'],
+            [$order->state, $docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called],
+        );
+        self::assertSame(
+            ['update 1000'],
+            array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))),
+        );
         $session = app(Gates::class)->of($this->giver->refresh());
         $handle = DomainData::of($session->command(new DomainInfo($name->ascii), 'look-1'))->registrant;
         self::assertMatchesRegularExpression('/^R[0-9A-Z]+-[0-9A-F]{6}$/D', (string) $handle);
         $data = ContactData::of($session->command(new ContactInfo((string) $handle), 'look-2'));
-        self::assertSame(['desk@peal.example', '+44.2079460123', 'Peal Trust', 'Zoë Peal', ['Upper Wick 4'], 'GB'], [$data->mailbox, $data->voice, $data->postal[0]->organisation, $data->postal[0]->name, $data->postal[0]->street, $data->postal[0]->country]);
+        self::assertSame(
+            ['desk@peal.example', '+44.2079460123', 'Peal Trust', 'Zoë Peal', ['Upper Wick 4'], 'GB'],
+            [
+                $data->mailbox,
+                $data->voice,
+                $data->postal[0]->organisation,
+                $data->postal[0]->name,
+                $data->postal[0]->street,
+                $data->postal[0]->country,
+            ],
+        );
         // Two names of one holder: what the first made known serves the second.
         $other = $this->registered();
-        $second = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$other->id], $terms, [$other->id]);
+        $second = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            (string) Str::uuid(),
+            'change_registrant',
+            [$other->id],
+            $terms,
+            [$other->id],
+        );
         app(SettleDocket::class)->handle($this->house->steward, $second);
         self::assertSame(LineState::Done, $second->lines()->sole()->state);
         self::assertContains('create 2302', $this->heard());
         // Of another that is to be read otherwise the wish goes with it (RFC 5733 §2.9): that is another contact there.
         $shy = $this->registered();
-        DB::table('registrations')->where('name_id', $shy->id)->update(['shown' => json_encode(['organisation', 'mailbox'])]);
-        $third = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$shy->id], $terms, [$shy->id]);
+        DB::table('registrations')
+            ->where('name_id', $shy->id)
+            ->update(['shown' => json_encode(['organisation', 'mailbox'])]);
+        $third = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_registrant', [$shy->id], $terms, [
+            $shy->id,
+        ]);
         app(SettleDocket::class)->handle($this->house->steward, $third);
         $theirs = DomainData::of($session->command(new DomainInfo($shy->ascii), 'look-3'))->registrant;
         self::assertNotSame($handle, $theirs);
-        $wish = $session->command(new ContactInfo((string) $theirs), 'look-4')->object(EppNamespace::Contact, 'infData')->child(EppNamespace::Contact->value, 'disclose');
-        self::assertSame(['0', ['name', 'addr', 'voice']], [$wish->attribute('flag'), array_map(fn (XmlNode $one): string => $one->name(), $wish->all())]);
+        $wish = $session
+            ->command(new ContactInfo((string) $theirs), 'look-4')
+            ->object(EppNamespace::Contact, 'infData')
+            ->child(EppNamespace::Contact->value, 'disclose');
+        self::assertSame(
+            ['0', ['name', 'addr', 'voice']],
+            [$wish->attribute('flag'), array_map(fn (XmlNode $one): string => $one->name(), $wish->all())],
+        );
         $open = $session->command(new ContactInfo((string) $handle), 'look-5')->object(EppNamespace::Contact, 'infData');
         self::assertNull($open->childOrNull(EppNamespace::Contact->value, 'disclose'), 'where no wish is known nothing is said');
     }
@@ -286,9 +391,20 @@ final class GateTest extends TestCase
         }
         $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => $told]);
         $handOver = $deed === 'hand_over' ? $this->house->terms($this->receiver)->pack() : [];
-        $terms = $terms === null ? array_filter($this->house->anotherRegistrant(Name::query()->findOrFail($ids[0])) + $handOver, is_string(...), ARRAY_FILTER_USE_KEY) : $terms + $handOver;
+        $terms =
+            $terms === null
+                ? array_filter(
+                    $this->house->anotherRegistrant(Name::query()->findOrFail($ids[0])) + $handOver,
+                    is_string(...),
+                    ARRAY_FILTER_USE_KEY,
+                )
+                : $terms + $handOver;
         foreach ($ids as $id) {
-            app(RecordRegistrants::class)->of([$id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+            app(RecordRegistrants::class)->of(
+                [$id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']],
+                'typed',
+                null,
+            );
         }
         $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), $deed, $ids, $terms, $ids);
         app(SettleDocket::class)->handle($this->house->steward, $docket);
@@ -296,8 +412,17 @@ final class GateTest extends TestCase
             $this->again();
         }
         $isDone = $deed !== 'hand_over';
-        self::assertSame([$isDone ? LineState::Done->value : LineState::Begun->value => $many], array_count_values(array_map(fn (DocketLine $line): string => $line->state->value, $docket->lines()->get()->all())));
-        self::assertSame($many, Order::query()->whereIn('name_id', $ids)->where('state', $isDone ? OrderState::Done : OrderState::Pending)->count());
+        self::assertSame(
+            [$isDone ? LineState::Done->value : LineState::Begun->value => $many],
+            array_count_values(array_map(fn (DocketLine $line): string => $line->state->value, $docket->lines()->get()->all())),
+        );
+        self::assertSame(
+            $many,
+            Order::query()
+                ->whereIn('name_id', $ids)
+                ->where('state', $isDone ? OrderState::Done : OrderState::Pending)
+                ->count(),
+        );
         self::assertSame(0, Setback::query()->count());
     }
 
@@ -309,10 +434,20 @@ final class GateTest extends TestCase
     {
         $this->house->skerry->update(['lock_first' => true]);
         $name = $this->registered(['clientTransferProhibited']);
-        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        Registration::query()
+            ->where('name_id', $name->id)
+            ->update(['lock' => 'on']);
         $docket = $this->handOver($name);
         self::assertSame(Lock::Off, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock);
-        $owed = fn (): array => array_values(array_map(fn (RoundsItem $item): string => $item->title, array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, 'lock:'))));
+        $owed = fn (): array => array_values(
+            array_map(
+                fn (RoundsItem $item): string => $item->title,
+                array_filter(
+                    app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items,
+                    fn (RoundsItem $item): bool => str_starts_with($item->key, 'lock:'),
+                ),
+            ),
+        );
         self::assertSame([], $owed(), 'it is still on its way');
         Queue::fake();
         if ($end === 'called off') {
@@ -325,13 +460,28 @@ final class GateTest extends TestCase
         if ($end !== 'accepts') {
             self::assertSame([$name->unicode], $owed(), 'to be sent');
             $this->again();
-            self::assertSame([OrderState::Done, Lock::On, []], [Order::query()->where('name_id', $name->id)->where('kind', OrderKind::LockOn)->sole()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock, $owed()]);
+            self::assertSame(
+                [OrderState::Done, Lock::On, []],
+                [
+                    Order::query()->where('name_id', $name->id)->where('kind', OrderKind::LockOn)->sole()->state,
+                    Registration::query()->where('name_id', $name->id)->firstOrFail()->lock,
+                    $owed(),
+                ],
+            );
 
             return;
         }
         // It lies in somebody else's account now: nobody here can, so it is seen or said.
-        self::assertSame([[$name->unicode], 0], [$owed(), Order::query()->where('name_id', $name->id)->where('kind', OrderKind::LockOn)->count()]);
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [['account' => $this->receiver->number] + $this->told($name->ascii, ['clientTransferProhibited'])]]);
+        self::assertSame(
+            [[$name->unicode], 0],
+            [$owed(), Order::query()->where('name_id', $name->id)->where('kind', OrderKind::LockOn)->count()],
+        );
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [['account' => $this->receiver->number] + $this->told($name->ascii, ['clientTransferProhibited'])],
+        ]);
         app(Observe::class)->of([$name->id]);
         self::assertSame([], $owed());
     }
@@ -341,7 +491,9 @@ final class GateTest extends TestCase
         /** @param  array<string, mixed>  $registrant */
         $settled = function (Name $name, array $registrant): Docket {
             $terms = array_filter($registrant + $this->house->terms($this->receiver)->pack(), is_string(...), ARRAY_FILTER_USE_KEY);
-            $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'hand_over', [$name->id], $terms, [$name->id]);
+            $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'hand_over', [$name->id], $terms, [
+                $name->id,
+            ]);
             app(SettleDocket::class)->handle($this->house->steward, $docket);
 
             return $docket->refresh();
@@ -349,17 +501,34 @@ final class GateTest extends TestCase
         $name = $this->registered();
         $docket = $settled($name, $this->house->anotherRegistrant($name));
         $this->again();
-        self::assertSame([[OrderKind::Registrant, OrderState::Done], [OrderKind::HandOver, OrderState::Pending]], Order::query()->where('name_id', $name->id)->orderBy('id')->get()->map(fn (Order $order): array => [$order->kind, $order->state])->all());
+        self::assertSame(
+            [[OrderKind::Registrant, OrderState::Done], [OrderKind::HandOver, OrderState::Pending]],
+            Order::query()
+                ->where('name_id', $name->id)
+                ->orderBy('id')
+                ->get()
+                ->map(fn (Order $order): array => [$order->kind, $order->state])
+                ->all(),
+        );
         self::assertSame('Wickerby Bell Foundry', Registrant::query()->findOrFail($name->id)->called, 'our books change with the whole');
         $this->world->play($name->ascii, 'accepts');
         app(ReceiveMessages::class)->handle($this->giver->id);
-        self::assertSame([LineState::Done, 'Peal Trust'], [$docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called]);
+        self::assertSame(
+            [LineState::Done, 'Peal Trust'],
+            [$docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called],
+        );
         // What the registrar won't write down ends it, and nothing is offered.
         $other = $this->registered();
         $this->world->play($other->ascii, 'registrar-refuses');
         $refused = $settled($other, $this->house->anotherRegistrant($other));
         $this->again();
-        self::assertSame([LineState::Refused, [OrderKind::Registrant]], [$refused->lines()->sole()->state, Order::query()->where('name_id', $other->id)->get()->map(fn (Order $order): OrderKind => $order->kind)->all()]);
+        self::assertSame(
+            [LineState::Refused, [OrderKind::Registrant]],
+            [
+                $refused->lines()->sole()->state,
+                Order::query()->where('name_id', $other->id)->get()->map(fn (Order $order): OrderKind => $order->kind)->all(),
+            ],
+        );
         self::assertNotSame('', (string) $refused->lines()->sole()->reason);
         // Whom no gate could write down is not begun with.
         $third = $this->registered();
@@ -376,7 +545,10 @@ final class GateTest extends TestCase
         self::assertSame([OrderState::Waiting, 2400], [$this->order($name)->state, $this->order($name)->code]);
         $this->again();
         self::assertSame(OrderState::Pending, $this->order($name)->state);
-        self::assertSame(['update 2400', 'update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
+        self::assertSame(
+            ['update 2400', 'update 1001'],
+            array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))),
+        );
     }
 
     public function test_a_gate_that_shows_another_certificate_is_told_nothing(): void
@@ -397,14 +569,24 @@ final class GateTest extends TestCase
         $name = $this->registered();
         $codes = [];
         foreach ([0, 1] as $time) {
-            $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'ask_code', [$name->id], ['what' => 'code'], [$name->id]);
+            $docket = app(PrepareDocket::class)->handle(
+                $this->house->steward,
+                (string) Str::uuid(),
+                'ask_code',
+                [$name->id],
+                ['what' => 'code'],
+                [$name->id],
+            );
             app(SettleDocket::class)->handle($this->house->steward, $docket);
             self::assertSame(DocketState::Closed, $docket->refresh()->state);
             $codes[$time] = Secret::query()->where('kind', 'auth_code')->sole()->value;
         }
         self::assertMatchesRegularExpression('/^[\w-]{22}$/', $codes[0]);
         self::assertSame($codes[0], $codes[1]);
-        self::assertStringNotContainsString($codes[0], (string) json_encode([DB::table('orders')->get(), DB::table('gate_messages')->get(), DB::table('log')->get()]));
+        self::assertStringNotContainsString(
+            $codes[0],
+            (string) json_encode([DB::table('orders')->get(), DB::table('gate_messages')->get(), DB::table('log')->get()]),
+        );
     }
 
     public function test_a_registrar_that_refuses_is_quoted(): void
@@ -421,12 +603,26 @@ final class GateTest extends TestCase
     {
         $order = fn (Name $name): Order => Order::query()->where('name_id', $name->id)->sole();
         $name = $this->registered(['clientTransferProhibited']);
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_lock', [$name->id], ['lock' => 'on'], [$name->id]);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            (string) Str::uuid(),
+            'change_lock',
+            [$name->id],
+            ['lock' => 'on'],
+            [$name->id],
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         self::assertSame([LineState::Done, 'seen by asking'], [$docket->lines()->sole()->state, $order($name)->answer]);
         // What is refused and stands otherwise stays refused.
         $other = $this->registered(['clientUpdateProhibited']);
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_lock', [$other->id], ['lock' => 'on'], [$other->id]);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            (string) Str::uuid(),
+            'change_lock',
+            [$other->id],
+            ['lock' => 'on'],
+            [$other->id],
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         self::assertSame([LineState::Refused, 2304], [$docket->lines()->sole()->state, $order($other)->code]);
     }
@@ -438,19 +634,36 @@ final class GateTest extends TestCase
     {
         $name = $this->registered();
         $this->world->play($name->ascii, 'registrar-reviews');
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'change_lock', [$name->id], ['lock' => 'on'], [$name->id]);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            (string) Str::uuid(),
+            'change_lock',
+            [$name->id],
+            ['lock' => 'on'],
+            [$name->id],
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         $order = Order::query()->where('name_id', $name->id)->latest('id')->firstOrFail();
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->state, $docket->lines()->firstOrFail()->state]);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('reviews it');
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('reviews it');
         // It can't be called off any more: what becomes of it the registrar says.
-        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/call-off")->assertSessionHas('told', 'Nothing was left to cancel. One stays open: the order was already sent, and its registrar will report the result.');
+        $this->actingAs($this->house->steward)
+            ->post("/dockets/{$docket->id}/call-off")
+            ->assertSessionHas(
+                'told',
+                'Nothing was left to cancel. One stays open: the order was already sent, and its registrar will report the result.',
+            );
         self::assertSame([OrderState::Pending, LineState::Begun], [$order->refresh()->state, $docket->lines()->firstOrFail()->state]);
 
         $this->world->play($name->ascii, $part);
         app(ReceiveMessages::class)->handle($this->giver->id);
         app(ReceiveMessages::class)->handle($this->giver->id);
-        self::assertSame([$after, $after === LineState::Done ? OrderState::Done : OrderState::Refused], [$docket->lines()->firstOrFail()->state, $order->refresh()->state]);
+        self::assertSame(
+            [$after, $after === LineState::Done ? OrderState::Done : OrderState::Refused],
+            [$docket->lines()->firstOrFail()->state, $order->refresh()->state],
+        );
         self::assertStringContainsString($said, (string) $order->answer);
         self::assertSame(1, DB::table('gate_messages')->where('kind', 'action')->where('transaction', $order->transaction)->count());
     }
@@ -465,8 +678,14 @@ final class GateTest extends TestCase
         app(SendOrders::class)->handle($this->giver->id);
         self::assertSame(2, Order::query()->where('account_id', $this->giver->id)->where('state', OrderState::Waiting)->count());
         // Its page goes on by itself as long as something is left to tell.
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('2 orders are still to be sent to their registrars.')->assertSee('data-waiting', false);
-        $this->get("/dockets/{$docket->id}/state")->assertJson(['waiting' => 2, 'told' => '2 orders are still to be sent to their registrars.']);
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('2 orders are still to be sent to their registrars.')
+            ->assertSee('data-waiting', false);
+        $this->get("/dockets/{$docket->id}/state")->assertJson([
+            'waiting' => 2,
+            'told' => '2 orders are still to be sent to their registrars.',
+        ]);
         // The minute is over: nothing of it is remembered.
         $this->again();
         self::assertSame(['pending' => 5], $states());
@@ -479,7 +698,10 @@ final class GateTest extends TestCase
         $names = [$this->registered(), $this->registered(['clientTransferProhibited']), $this->registered()];
         $this->world->weather('the answer comes twice', 3);
         $this->handOver(...$names);
-        self::assertSame([OrderState::Pending, OrderState::Refused, OrderState::Pending], array_map(fn (Name $name): OrderState => $this->order($name)->state, $names));
+        self::assertSame(
+            [OrderState::Pending, OrderState::Refused, OrderState::Pending],
+            array_map(fn (Name $name): OrderState => $this->order($name)->state, $names),
+        );
     }
 
     public function test_marked_and_never_sent_it_is_told_after_asking(): void
@@ -505,7 +727,11 @@ final class GateTest extends TestCase
         $this->again();
         self::assertSame([OrderState::Done, LineState::Done], [$this->order($name)->state, $docket->lines()->firstOrFail()->state]);
         app(ReceiveMessages::class)->handle($this->giver->id);
-        self::assertSame(1, Holding::query()->where('name_id', $name->id)->where('account_id', $this->receiver->id)->count(), 'its message changes nothing more');
+        self::assertSame(
+            1,
+            Holding::query()->where('name_id', $name->id)->where('account_id', $this->receiver->id)->count(),
+            'its message changes nothing more',
+        );
     }
 
     public function test_a_registrar_that_is_down_for_a_day_loses_nothing(): void
@@ -517,7 +743,10 @@ final class GateTest extends TestCase
         $name = $this->registered();
         $docket = $this->handOver($name);
         self::assertContains($this->order($name)->state, [OrderState::Waiting, OrderState::Sent]);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertSee('did not answer');
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$docket->id}")
+            ->assertOk()
+            ->assertSee('did not answer');
         config(['outside.hosts' => $hosts]);
         $this->app->forgetInstance(Hosts::class);
         $this->app->forgetInstance(Gates::class);
@@ -531,8 +760,14 @@ final class GateTest extends TestCase
         $docket = $this->handOver($name);
         app(EndLines::class)->calledOff($this->house->steward, $docket);
         self::assertSame(OrderState::CalledOff, $this->order($name)->state);
-        self::assertSame('done', Order::query()->where('name_id', $name->id)->where('kind', OrderKind::CancelHandover)->firstOrFail()->state->value);
-        self::assertSame(['update 1001', 'update 1000'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
+        self::assertSame(
+            'done',
+            Order::query()->where('name_id', $name->id)->where('kind', OrderKind::CancelHandover)->firstOrFail()->state->value,
+        );
+        self::assertSame(
+            ['update 1001', 'update 1000'],
+            array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))),
+        );
     }
 
     public function test_a_message_that_was_kept_and_not_acknowledged_comes_again_and_changes_nothing(): void
@@ -553,7 +788,10 @@ final class GateTest extends TestCase
     public function test_a_wrong_password_and_a_gate_that_is_not_listed_are_said_and_nothing_is_lost(): void
     {
         $name = $this->registered();
-        Secret::query()->whereKey($this->giver->gate_secret_id)->firstOrFail()->update(['value' => 'another']);
+        Secret::query()
+            ->whereKey($this->giver->gate_secret_id)
+            ->firstOrFail()
+            ->update(['value' => 'another']);
         $this->handOver($name);
         self::assertStringContainsString('2200', (string) $this->order($name)->answer);
         $this->house->skerry->update(['gate' => 'epp.elsewhere.example:700']);
@@ -568,7 +806,10 @@ final class GateTest extends TestCase
         $this->giver->update(['gate_secret_id' => null]);
         $docket = $this->handOver($this->registered());
         self::assertSame(0, Order::query()->count());
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('what to do at Skerry')->assertSee('Mark as done');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('what to do at Skerry')
+            ->assertSee('Mark as done');
     }
 
     /** A canary: the password stands nowhere but in its one encrypted place. */
@@ -600,22 +841,41 @@ final class GateTest extends TestCase
         app(GatherNames::class)->add($this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
         $this->pressAs($this->house->steward, '/deeds/change_lock?of=sheaf&lock=on')->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
-        self::assertSame([LineState::Done, LineState::Refused], $docket->lines()->orderBy('name_id')->pluck('state')->all(), 'one may not be changed, and its registrar says so');
+        self::assertSame(
+            [LineState::Done, LineState::Refused],
+            $docket->lines()->orderBy('name_id')->pluck('state')->all(),
+            'one may not be changed, and its registrar says so',
+        );
         self::assertSame(DocketState::Closed, $docket->state);
         self::assertSame(Lock::On, Registration::query()->where('name_id', $names[0]->id)->firstOrFail()->lock);
         $line = $docket->lines()->where('name_id', $names[0]->id)->firstOrFail();
         app(Observe::class)->of([$names[0]->id]);
         self::assertNull($line->refresh()->seen_on, 'the directory is some minutes behind');
         $plan = Row::of(DB::table('observing')->where('name_id', $names[0]->id)->first());
-        self::assertSame(['hourly', true], [$plan->text('pace'), $plan->instant('due_at')?->agreesWith($line->done_on?->plusSeconds(1_200) ?? Instant::of('2026-01-01'))], 'and is asked again when it should show it');
+        self::assertSame(
+            ['hourly', true],
+            [$plan->text('pace'), $plan->instant('due_at')?->agreesWith($line->done_on?->plusSeconds(1_200) ?? Instant::of('2026-01-01'))],
+            'and is asked again when it should show it',
+        );
         self::assertSame(0, Drift::query()->where('name_id', $names[0]->id)->count(), 'which is no disagreement yet');
         app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(1_500));
         app(Observe::class)->of([$names[0]->id]);
-        self::assertSame(['lock_is_off'], DB::table('drifts')->where('name_id', $names[0]->id)->where('state', 'open')->pluck('finding')->all(), 'later it is one');
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($names[0]->ascii, ['clientTransferProhibited'])]]);
+        self::assertSame(
+            ['lock_is_off'],
+            DB::table('drifts')->where('name_id', $names[0]->id)->where('state', 'open')->pluck('finding')->all(),
+            'later it is one',
+        );
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [$this->told($names[0]->ascii, ['clientTransferProhibited'])],
+        ]);
         app(Observe::class)->of([$names[0]->id]);
         self::assertNotNull($line->refresh()->seen_on);
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertSee('shown in the directory on');
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('shown in the directory on');
     }
 
     public function test_the_lock_by_slip_and_what_stands_in_its_way(): void
@@ -625,12 +885,23 @@ final class GateTest extends TestCase
         $uk = $this->house->name('lockless.co.uk', $this->giver);
         $theirs = $this->house->name('theirs.com', $this->receiver);
         app(GatherNames::class)->add($this->house->steward, [$name->id, $uk->id, $theirs->id]);
-        $this->actingAs($this->house->steward)->get('/deeds/change_lock?of=sheaf&lock=on')->assertSee('have no transfer lock')->assertSee('We have no access to account')->assertSee('Set the lock of one name');
+        $this->actingAs($this->house->steward)
+            ->get('/deeds/change_lock?of=sheaf&lock=on')
+            ->assertSee('have no transfer lock')
+            ->assertSee('We have no access to account')
+            ->assertSee('Set the lock of one name');
         $this->pressAs($this->house->steward, '/deeds/change_lock?of=sheaf&lock=on')->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
-        $this->get("/dockets/{$docket->id}")->assertSee('Set the lock of these names')->assertSee($name->ascii)->assertSee('Mark as done')->assertDontSee('Receiving side');
+        $this->get("/dockets/{$docket->id}")
+            ->assertSee('Set the lock of these names')
+            ->assertSee($name->ascii)
+            ->assertSee('Mark as done')
+            ->assertDontSee('Receiving side');
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
-        self::assertSame([DocketState::Closed, Lock::On], [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
+        self::assertSame(
+            [DocketState::Closed, Lock::On],
+            [$docket->refresh()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock],
+        );
     }
 
     public function test_auto_renewal_is_switched_by_wire_and_our_intent_follows(): void
@@ -647,21 +918,45 @@ final class GateTest extends TestCase
     {
         $this->house->skerry->update(['lock_first' => true]);
         $name = $this->registered(['clientTransferProhibited']);
-        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        Registration::query()
+            ->where('name_id', $name->id)
+            ->update(['lock' => 'on']);
         $docket = $this->handOver($name);
-        self::assertSame(['update 1000', 'update 1001'], array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))));
-        self::assertSame([OrderState::Pending, LineState::Begun, Lock::Off], [$this->order($name)->state, $docket->lines()->firstOrFail()->state, Registration::query()->where('name_id', $name->id)->firstOrFail()->lock]);
+        self::assertSame(
+            ['update 1000', 'update 1001'],
+            array_values(array_filter($this->heard(), fn (string $heard): bool => str_starts_with($heard, 'update'))),
+        );
+        self::assertSame(
+            [OrderState::Pending, LineState::Begun, Lock::Off],
+            [
+                $this->order($name)->state,
+                $docket->lines()->firstOrFail()->state,
+                Registration::query()->where('name_id', $name->id)->firstOrFail()->lock,
+            ],
+        );
     }
 
     public function test_a_gates_password_is_kept_with_ones_own_asked_again_and_shown_to_nobody(): void
     {
         $page = "/accounts/{$this->giver->id}";
-        $this->actingAs($this->house->clerk)->post("{$page}/gate", ['gate_password' => 'x', 'own_password' => House::PASSWORD])->assertForbidden();
-        $this->actingAs($this->house->steward)->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => 'not mine'])->assertSessionHasErrors('own_password');
+        $this->actingAs($this->house->clerk)
+            ->post("{$page}/gate", ['gate_password' => 'x', 'own_password' => House::PASSWORD])
+            ->assertForbidden();
+        $this->actingAs($this->house->steward)
+            ->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => 'not mine'])
+            ->assertSessionHasErrors('own_password');
         // RFC 5730 §4, pwType: another one would make the login no frame.
-        $this->post("{$page}/gate", ['gate_password' => 'seventeen letters', 'own_password' => House::PASSWORD])->assertSessionHasErrors('gate_password');
+        $this->post("{$page}/gate", ['gate_password' => 'seventeen letters', 'own_password' => House::PASSWORD])->assertSessionHasErrors(
+            'gate_password',
+        );
         $long = $this->house->account('AN-ACCOUNT-WITH-A-LONG-NUMBER', null);
-        $this->post("/accounts/{$long->id}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertSessionHasErrors(['gate_password' => 'The account number AN-ACCOUNT-WITH-A-LONG-NUMBER can’t be used to sign in: EPP needs 3 to 16 characters (RFC 5730, §4).']);
+        $this->post("/accounts/{$long->id}/gate", [
+            'gate_password' => 'a better one',
+            'own_password' => House::PASSWORD,
+        ])->assertSessionHasErrors([
+            'gate_password' => 'The account number AN-ACCOUNT-WITH-A-LONG-NUMBER can’t be used to sign in: EPP needs 3 to 16 characters '
+                .'(RFC 5730, §4).',
+        ]);
         $this->post("{$page}/gate", ['gate_password' => 'a better one', 'own_password' => House::PASSWORD])->assertRedirect($page);
         $this->get($page)->assertSee('never shown')->assertDontSee('a better one');
         self::assertSame('a better one', Secret::query()->findOrFail($this->giver->refresh()->gate_secret_id)->value);
@@ -675,7 +970,9 @@ final class GateTest extends TestCase
     public function test_a_lock_that_somebody_lifted_is_set_again_from_the_drift_page(): void
     {
         $name = $this->registered();
-        Registration::query()->where('name_id', $name->id)->update(['lock' => 'on']);
+        Registration::query()
+            ->where('name_id', $name->id)
+            ->update(['lock' => 'on']);
         app(Observe::class)->of([$name->id]);
         self::assertSame('open', Drift::query()->where('name_id', $name->id)->where('finding', 'lock_is_off')->firstOrFail()->state->value);
         $this->actingAs($this->house->steward)->get('/drift')->assertSee('Correct it at the registrar');
@@ -683,7 +980,12 @@ final class GateTest extends TestCase
         self::assertStringContainsString('/deeds/change_lock', $to);
         $this->pressAs($this->house->steward, $to)->assertRedirect();
         self::assertSame(LineState::Done, Docket::query()->latest('id')->firstOrFail()->lines()->firstOrFail()->state);
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [$this->told($name->ascii, ['clientTransferProhibited'])]]);
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [$this->told($name->ascii, ['clientTransferProhibited'])],
+        ]);
         app(Observe::class)->of([$name->id]);
         self::assertSame('gone', Drift::query()->where('name_id', $name->id)->where('finding', 'lock_is_off')->firstOrFail()->state->value);
         $this->post('/drift', ['act' => 'right:renewed'])->assertNotFound();
@@ -697,7 +999,9 @@ final class GateTest extends TestCase
         $kept = $this->registered([], $ours, $ours);
         app(Observe::class)->of([$name->id, $kept->id]);
         self::assertSame('open', Drift::query()->where('name_id', $name->id)->where('finding', 'servers_changed')->sole()->state->value);
-        $this->actingAs($this->house->steward)->get("/record/{$name->ascii}")->assertSee('Restore ours');
+        $this->actingAs($this->house->steward)
+            ->get("/record/{$name->ascii}")
+            ->assertSee('Restore ours');
         $to = (string) $this->post('/drift', ['act' => 'right:servers_changed'])->headers->get('Location');
         self::assertStringContainsString('/deeds/put_servers_back', $to);
         $this->get($to)->assertSeeInOrder(['ns1.shady.example', 'ns1.quay.example ns2.quay.example']);
@@ -705,9 +1009,21 @@ final class GateTest extends TestCase
         $line = Docket::query()->latest('id')->firstOrFail()->lines()->sole();
         self::assertSame([LineState::Done, null], [$line->state, $line->reason]);
         self::assertContains('update 1000', $this->heard());
-        $order = Order::query()->where('name_id', $name->id)->sole()->load(['account.registrar', 'name'])->told();
-        self::assertTrue(app(Registrars::class)->of($this->giver->load('registrar'))?->find($this->giver, $order)?->kind === AnswerKind::Done, 'its registrar has those, and no others');
-        $this->world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [['servers' => array_reverse($ours)] + $this->told($name->ascii, [])]]);
+        $order = Order::query()
+            ->where('name_id', $name->id)
+            ->sole()
+            ->load(['account.registrar', 'name'])
+            ->told();
+        self::assertTrue(
+            app(Registrars::class)->of($this->giver->load('registrar'))?->find($this->giver, $order)?->kind === AnswerKind::Done,
+            'its registrar has those, and no others',
+        );
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [['servers' => array_reverse($ours)] + $this->told($name->ascii, [])],
+        ]);
         app(Observe::class)->of([$name->id]);
         self::assertNotNull($line->refresh()->seen_on);
         $this->get("/deeds/put_servers_back?name={$kept->ascii}")->assertSee('It is already so');
@@ -719,12 +1035,22 @@ final class GateTest extends TestCase
     public function test_name_servers_by_slip_are_said_name_by_name(): void
     {
         $this->giver->update(['gate_secret_id' => null]);
-        $names = [$this->registered([], ['ns1.shady.example'], ['ns1.quay.example']), $this->registered([], ['ns1.shady.example'], ['ns1.quay.example']), $this->registered([], ['ns1.shady.example'], ['ns9.quay.example', 'ns8.quay.example'])];
+        $names = [
+            $this->registered([], ['ns1.shady.example'], ['ns1.quay.example']),
+            $this->registered([], ['ns1.shady.example'], ['ns1.quay.example']),
+            $this->registered([], ['ns1.shady.example'], ['ns9.quay.example', 'ns8.quay.example']),
+        ];
         app(Observe::class)->of(array_map(fn (Name $name): int => $name->id, $names));
         app(GatherNames::class)->add($this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
         $this->pressAs($this->house->steward, '/deeds/put_servers_back?of=sheaf')->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
-        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Set exactly these name servers', "Name servers of {$names[0]->ascii}, {$names[1]->ascii}", 'ns1.quay.example', "Name servers of {$names[2]->ascii}", 'ns9.quay.example ns8.quay.example']);
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder([
+            'Set exactly these name servers',
+            "Name servers of {$names[0]->ascii}, {$names[1]->ascii}",
+            'ns1.quay.example',
+            "Name servers of {$names[2]->ascii}",
+            'ns9.quay.example ns8.quay.example',
+        ]);
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
     }

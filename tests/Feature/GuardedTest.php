@@ -38,7 +38,10 @@ use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
-/** Rights that add up: whatever decides where a secret is sent, or where letters and links lead, needs the right of whoever may use the secret. */
+/**
+ * Rights that add up: whatever decides where a secret is sent, or where letters and links lead, needs the right of whoever may use the
+ * secret.
+ */
 final class GuardedTest extends TestCase
 {
     use Scripted;
@@ -55,13 +58,35 @@ final class GuardedTest extends TestCase
     /** @return array<string, mixed> what the form of a registrar sends */
     private function registrar(): array
     {
-        return ['name' => 'Skerry Registrations', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accept_days' => 14, 'lot_size' => 1000, 'handover_hold_days' => 0, 'charge_lead_days' => 7, 'link' => 'wire', 'gate' => 'epp.skerry.example:700', 'accepts_by' => 'page', 'verifies_by' => 'registrar', 'version' => 1];
+        return [
+            'name' => 'Skerry Registrations',
+            'receiver_by' => 'number_login',
+            'confirms' => 'receiver',
+            'accept_days' => 14,
+            'lot_size' => 1000,
+            'handover_hold_days' => 0,
+            'charge_lead_days' => 7,
+            'link' => 'wire',
+            'gate' => 'epp.skerry.example:700',
+            'accepts_by' => 'page',
+            'verifies_by' => 'registrar',
+            'version' => 1,
+        ];
     }
 
     /** @return array<string, mixed> what the form of an account sends */
     private static function account(Account $account): array
     {
-        return ['registrar_id' => $account->registrar_id, 'number' => $account->number, 'login' => $account->login, 'mailbox' => $account->mailbox, 'owner_id' => $account->owner_id, 'access' => $account->access, 'proven_at' => $account->proven_at?->date(), 'version' => $account->version];
+        return [
+            'registrar_id' => $account->registrar_id,
+            'number' => $account->number,
+            'login' => $account->login,
+            'mailbox' => $account->mailbox,
+            'owner_id' => $account->owner_id,
+            'access' => $account->access,
+            'proven_at' => $account->proven_at?->date(),
+            'version' => $account->version,
+        ];
     }
 
     #[TestWith(['gate', 'epp.elsewhere.example:700'])]
@@ -74,19 +99,30 @@ final class GuardedTest extends TestCase
     public function test_a_clerk_changes_no_way_to_a_registrar(string $field, string $to): void
     {
         $page = "/registrars/{$this->house->skerry->id}";
-        $this->actingAs($this->house->clerk)->from("{$page}/edit")->put($page, [$field => $to] + $this->registrar())->assertSessionHasErrors($field)->assertSessionHasInput('lot_size');
+        $this->actingAs($this->house->clerk)
+            ->from("{$page}/edit")
+            ->put($page, [$field => $to] + $this->registrar())
+            ->assertSessionHasErrors($field)
+            ->assertSessionHasInput('lot_size');
         self::assertSame(1, $this->house->skerry->refresh()->version);
         // The rest is theirs to change, whether the form sends what is fixed or not.
         $this->put($page, ['lot_size' => 500] + array_diff_key($this->registrar(), [$field => 1]))->assertSessionHasNoErrors();
-        self::assertSame([500, 'wire', 'epp.skerry.example:700'], [$this->house->skerry->refresh()->lot_size, $this->house->skerry->link, $this->house->skerry->gate]);
-        $this->actingAs($this->house->steward)->put($page, [$field => $to, 'version' => 2] + $this->registrar())->assertSessionHasNoErrors();
+        self::assertSame(
+            [500, 'wire', 'epp.skerry.example:700'],
+            [$this->house->skerry->refresh()->lot_size, $this->house->skerry->link, $this->house->skerry->gate],
+        );
+        $this->actingAs($this->house->steward)
+            ->put($page, [$field => $to, 'version' => 2] + $this->registrar())
+            ->assertSessionHasNoErrors();
         self::assertSame($to, $this->house->skerry->refresh()->getAttribute($field));
     }
 
     public function test_a_clerk_writes_down_a_registrar_without_a_gate(): void
     {
         $new = ['name' => 'Oriel Names'] + $this->registrar();
-        $this->actingAs($this->house->clerk)->post('/registrars', $new)->assertSessionHasErrors(['link', 'gate']);
+        $this->actingAs($this->house->clerk)
+            ->post('/registrars', $new)
+            ->assertSessionHasErrors(['link', 'gate']);
         $this->post('/registrars', array_diff_key($new, ['gate' => 1, 'link' => 1]))->assertSessionHasNoErrors();
         self::assertSame('slip', Registrar::query()->where('name', 'Oriel Names')->sole()->link);
     }
@@ -102,10 +138,18 @@ final class GuardedTest extends TestCase
     {
         $account = $this->house->ours;
         $page = "/accounts/{$account->id}";
-        $this->actingAs($this->house->clerk)->from("{$page}/edit")->put($page, [$field => $to] + self::account($account))->assertSessionHasErrors($field);
-        $this->put($page, ['remarks' => 'asked on Monday'] + array_diff_key(self::account($account), [$field => 1]))->assertSessionHasNoErrors();
+        $this->actingAs($this->house->clerk)
+            ->from("{$page}/edit")
+            ->put($page, [$field => $to] + self::account($account))
+            ->assertSessionHasErrors($field);
+        $this->put(
+            $page,
+            ['remarks' => 'asked on Monday'] + array_diff_key(self::account($account), [$field => 1]),
+        )->assertSessionHasNoErrors();
         self::assertSame(['asked on Monday', '40718', 'ours'], [$account->refresh()->remarks, $account->number, $account->access]);
-        $this->actingAs($this->house->steward)->put($page, [$field => $to] + self::account($account))->assertSessionHasNoErrors();
+        $this->actingAs($this->house->steward)
+            ->put($page, [$field => $to] + self::account($account))
+            ->assertSessionHasNoErrors();
     }
 
     /** Moved to another registrar, an account's password would be sent to that one's gate. */
@@ -130,19 +174,40 @@ final class GuardedTest extends TestCase
     {
         $name = $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
         $contact = Registrant::query()->findOrFail($name->id)->contact_id;
-        $form = ['kind' => 'organisation', 'organisation' => 'Wickerby Bell Foundry', 'mailbox' => 'clerk@elsewhere.example', 'version' => 1];
-        $this->actingAs($this->house->clerk)->put("/contacts/{$contact}", $form)->assertSessionHasErrors('mailbox');
-        $this->put("/contacts/{$contact}", ['mailbox' => 'LEDGER@bells.example', 'person' => 'Gudrun Kettle'] + $form)->assertSessionDoesntHaveErrors('mailbox');
+        $form = [
+            'kind' => 'organisation',
+            'organisation' => 'Wickerby Bell Foundry',
+            'mailbox' => 'clerk@elsewhere.example',
+            'version' => 1,
+        ];
+        $this->actingAs($this->house->clerk)
+            ->put("/contacts/{$contact}", $form)
+            ->assertSessionHasErrors('mailbox');
+        $this->put(
+            "/contacts/{$contact}",
+            ['mailbox' => 'LEDGER@bells.example', 'person' => 'Gudrun Kettle'] + $form,
+        )->assertSessionDoesntHaveErrors('mailbox');
         $facts = ['intent' => 'lapse', 'lock' => 'off', 'version' => 1, 'registrant' => 'Wickerby Bell Foundry'];
         $this->put('/names/bell.com', ['mailbox' => 'clerk@elsewhere.example'] + $facts)->assertSessionHasErrors('mailbox');
-        $this->put("/clients/{$this->house->foundry->id}", ['name' => 'Wickerby Bell Foundry', 'mailbox' => 'clerk@elsewhere.example', 'version' => 1])->assertSessionHasErrors('mailbox');
+        $this->put("/clients/{$this->house->foundry->id}", [
+            'name' => 'Wickerby Bell Foundry',
+            'mailbox' => 'clerk@elsewhere.example',
+            'version' => 1,
+        ])->assertSessionHasErrors('mailbox');
         self::assertSame('ledger@bells.example', mb_strtolower((string) Registrant::query()->findOrFail($name->id)->address));
         // One that nobody knew may be written down.
         $unknown = $this->house->name('quay.com', facts: ['registrant' => 'Quayside Theatre']);
-        $this->put('/names/quay.com', ['registrant' => 'Quayside Theatre', 'mailbox' => 'office@quay.example'] + $facts)->assertSessionHasNoErrors();
+        $this->put(
+            '/names/quay.com',
+            ['registrant' => 'Quayside Theatre', 'mailbox' => 'office@quay.example'] + $facts,
+        )->assertSessionHasNoErrors();
         self::assertSame('office@quay.example', Registrant::query()->findOrFail($unknown->id)->address);
         // Nor by putting two together, of which one has a mailbox of the Clerk's own.
-        $this->post('/contacts', ['kind' => 'organisation', 'organisation' => 'Wickerby Bell Foundry', 'mailbox' => 'clerk@elsewhere.example'])->assertSessionHasNoErrors();
+        $this->post('/contacts', [
+            'kind' => 'organisation',
+            'organisation' => 'Wickerby Bell Foundry',
+            'mailbox' => 'clerk@elsewhere.example',
+        ])->assertSessionHasNoErrors();
         $mine = Contact::query()->latest('id')->firstOrFail()->id;
         $merge = ['keep' => $mine, 'together' => [$contact]];
         $this->post('/contacts/alike', $merge)->assertSessionHasErrors('together');
@@ -156,7 +221,14 @@ final class GuardedTest extends TestCase
         Storage::fake();
         $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
         $bring = function (string $content): Import {
-            $this->actingAs($this->house->clerk)->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->foundry->id])->assertRedirect();
+            $this->actingAs($this->house->clerk)
+                ->post('/bring-in', [
+                    'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
+                    'registrar' => $this->house->skerry->id,
+                    'account' => $this->house->ours->id,
+                    'client' => $this->house->foundry->id,
+                ])
+                ->assertRedirect();
             $import = Import::query()->latest('id')->firstOrFail();
             $this->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'mailbox'], 'order' => 'ymd'])->assertRedirect();
 
@@ -165,7 +237,9 @@ final class GuardedTest extends TestCase
         $import = $bring("name,mailbox\nbell.com,clerk@elsewhere.example\n");
         $this->get("/bring-in/{$import->id}")->assertSee('A Steward or an Owner must import it');
         $this->post("/bring-in/{$import->id}/write")->assertForbidden();
-        $this->actingAs($this->house->steward)->get("/bring-in/{$import->id}")->assertDontSee('must import it');
+        $this->actingAs($this->house->steward)
+            ->get("/bring-in/{$import->id}")
+            ->assertDontSee('must import it');
         $this->post("/bring-in/{$import->id}/write")->assertRedirect();
         $fine = $bring("name,mailbox\nquay.com,office@quay.example\n");
         $this->post("/bring-in/{$fine->id}/write")->assertRedirect();
@@ -175,7 +249,14 @@ final class GuardedTest extends TestCase
     {
         Queue::fake();
         $name = $this->house->name('bell.com');
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'change_lock', [$name->id], ['lock' => 'on'], [$name->id]);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            House::token(),
+            'change_lock',
+            [$name->id],
+            ['lock' => 'on'],
+            [$name->id],
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         app(BeginDocketLines::class)->handle($docket->id);
         $this->house->skerry->update(['gate' => 'epp.elsewhere.example:700']);
@@ -192,9 +273,19 @@ final class GuardedTest extends TestCase
         app(SendOrders::class)->handle($account->id);
         self::assertSame([OrderState::Waiting, 0], [Order::query()->sole()->state, Order::query()->sole()->attempts]);
         $page = "/accounts/{$account->id}";
-        $this->actingAs($this->house->clerk)->get($page)->assertSee('No orders are sent')->assertSee('A Steward or an Owner must confirm')->assertSee('One order is waiting for that');
-        $said = array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, 'gate:'));
-        self::assertSame(['the host is now epp.elsewhere.example:700; the password was given for another'], array_values(array_map(fn (RoundsItem $item): string => $item->says, $said)));
+        $this->actingAs($this->house->clerk)
+            ->get($page)
+            ->assertSee('No orders are sent')
+            ->assertSee('A Steward or an Owner must confirm')
+            ->assertSee('One order is waiting for that');
+        $said = array_filter(
+            app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items,
+            fn (RoundsItem $item): bool => str_starts_with($item->key, 'gate:'),
+        );
+        self::assertSame(
+            ['the host is now epp.elsewhere.example:700; the password was given for another'],
+            array_values(array_map(fn (RoundsItem $item): string => $item->says, $said)),
+        );
         $shown = GatePin::of($account->registrar);
         $this->post("{$page}/gate/confirm", ['gate' => $shown, 'own_password' => House::PASSWORD])->assertForbidden();
         $this->actingAs($this->house->steward)->get($page)->assertSee('epp.elsewhere.example:700')->assertSee('Use this password at');
@@ -203,7 +294,10 @@ final class GuardedTest extends TestCase
         $this->house->skerry->refresh()->update(['gate' => 'epp.third.example:700']);
         $this->post("{$page}/gate/confirm", ['gate' => $shown, 'own_password' => House::PASSWORD])->assertSessionHasErrors('gate');
         self::assertTrue(app(Registrars::class)->isSuspended(Account::query()->with('registrar')->findOrFail($account->id)));
-        $this->post("{$page}/gate/confirm", ['gate' => 'wire epp.third.example:700', 'own_password' => House::PASSWORD])->assertSessionHasNoErrors();
+        $this->post("{$page}/gate/confirm", [
+            'gate' => 'wire epp.third.example:700',
+            'own_password' => House::PASSWORD,
+        ])->assertSessionHasNoErrors();
         self::assertNotNull(app(Registrars::class)->of(Account::query()->with('registrar')->findOrFail($account->id)));
     }
 
@@ -214,12 +308,24 @@ final class GuardedTest extends TestCase
     {
         Queue::fake();
         $name = $this->house->name('bell.com');
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'change_lock', [$name->id], ['lock' => 'on'], [$name->id]);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            House::token(),
+            'change_lock',
+            [$name->id],
+            ['lock' => 'on'],
+            [$name->id],
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         app(BeginDocketLines::class)->handle($docket->id);
-        $names = fn (): string => implode(' ', array_map(fn (SlipLot $lot): string => $lot->names(), app(Deeds::class)->of($docket)->slip($docket)->lots ?? []));
+        $names = fn (): string => implode(
+            ' ',
+            array_map(fn (SlipLot $lot): string => $lot->names(), app(Deeds::class)->of($docket)->slip($docket)->lots ?? []),
+        );
         self::assertSame('', $names());
-        $gone === 'the link' ? app(SaveRow::class)->handle($this->house->steward, $this->house->skerry, ['link' => 'slip'], 1) : app(SetGatePassword::class)->handle($this->house->steward, $this->house->ours, null);
+        $gone === 'the link'
+            ? app(SaveRow::class)->handle($this->house->steward, $this->house->skerry, ['link' => 'slip'], 1)
+            : app(SetGatePassword::class)->handle($this->house->steward, $this->house->ours, null);
         self::assertSame([OrderState::CalledOff, 'bell.com'], [Order::query()->sole()->state, $names()]);
     }
 
@@ -230,8 +336,21 @@ final class GuardedTest extends TestCase
         $this->starts('scripted-gate.php', (string) $port, '[["hello"]]');
         $certificates = glob(dirname(config()->string('outside.authority')).'/server-*.pem');
         // What openssl itself says of it (RFC 7858 appendix A tells how a pin is made).
-        $key = trim((string) shell_exec('openssl x509 -pubkey -noout -in '.escapeshellarg($certificates === false ? '' : $certificates[0] ?? '').' | openssl pkey -pubin -outform der | openssl dgst -sha256 -binary | base64'));
-        $open = fn (?string $pin) => TlsSocket::open(new Hosts(['epp.skerry.example' => "127.0.0.1:{$port}"]), 'epp.skerry.example', 700, config()->string('outside.authority'), 2, $pin);
+        $key = trim(
+            (string) shell_exec(
+                'openssl x509 -pubkey -noout -in '.
+                    escapeshellarg($certificates === false ? '' : $certificates[0] ?? '').
+                    ' | openssl pkey -pubin -outform der | openssl dgst -sha256 -binary | base64',
+            ),
+        );
+        $open = fn (?string $pin) => TlsSocket::open(
+            new Hosts(['epp.skerry.example' => "127.0.0.1:{$port}"]),
+            'epp.skerry.example',
+            700,
+            config()->string('outside.authority'),
+            2,
+            $pin,
+        );
         self::assertIsResource($open(null));
         self::assertIsResource($open($key));
         try {

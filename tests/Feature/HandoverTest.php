@@ -44,7 +44,14 @@ final class HandoverTest extends TestCase
     {
         $ids = array_map(fn (Name $name): int => $name->id, $names);
 
-        return app(PrepareDocket::class)->handle($this->house->clerk, $token ?? House::token(), 'hand_over', $ids, $this->house->terms()->pack(), $ids);
+        return app(PrepareDocket::class)->handle(
+            $this->house->clerk,
+            $token ?? House::token(),
+            'hand_over',
+            $ids,
+            $this->house->terms()->pack(),
+            $ids,
+        );
     }
 
     /** @param  list<Name>  $names */
@@ -61,15 +68,32 @@ final class HandoverTest extends TestCase
     {
         $this->house->name('wickerby-bells.com', facts: ['ends_on' => Instant::of('2026-11-02'), 'intent' => 'lapse']);
         $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-01')]);
-        $this->actingAs($this->house->clerk)->post('/hand-over/list', ['names' => "wickerby-bells.com, LATE.com\nnobody-holds.com"])
+        $this->actingAs($this->house->clerk)
+            ->post('/hand-over/list', ['names' => "wickerby-bells.com, LATE.com\nnobody-holds.com"])
             ->assertSessionHas('told');
         $list = DB::table('selections')->where('kind', 'list')->value('id');
         self::assertIsString($list);
-        $this->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")->assertOk()
-            ->assertSeeInOrder(['Hand over 2 names', 'Is this the right account?', '51877', 'login-51877', 'confirmed to belong together', 'before', '40718', '51877'])
-            ->assertSee('Will lapse on 2 Nov, as intended')->assertSee('Its term ended on 1 Sep: renew first')->assertSee('1 of 2 can go now')->assertSee('Prepare 1 name for Wickerby Bell Foundry');
+        $this->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")
+            ->assertOk()
+            ->assertSeeInOrder([
+                'Hand over 2 names',
+                'Is this the right account?',
+                '51877',
+                'login-51877',
+                'confirmed to belong together',
+                'before',
+                '40718',
+                '51877',
+            ])
+            ->assertSee('Will lapse on 2 Nov, as intended')
+            ->assertSee('Its term ended on 1 Sep: renew first')
+            ->assertSee('1 of 2 can go now')
+            ->assertSee('Prepare 1 name for Wickerby Bell Foundry');
         self::assertSame(0, Docket::query()->count());
-        $this->actingAs($this->house->steward)->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")->assertSee('or paste them here')->assertDontSee('wickerby-bells');
+        $this->actingAs($this->house->steward)
+            ->get("/hand-over?of={$list}&receiver={$this->house->theirs->id}")
+            ->assertSee('or paste them here')
+            ->assertDontSee('wickerby-bells');
     }
 
     public function test_of_very_many_clients_each_can_be_chosen(): void
@@ -77,8 +101,14 @@ final class HandoverTest extends TestCase
         DB::statement("INSERT INTO clients (name) SELECT 'Client ' || lpad(n::text, 4, '0') FROM generate_series(1, 600) n");
         $last = Client::query()->where('name', 'Client 0600')->sole();
         $this->house->name('bell.com');
-        $page = $this->actingAs($this->house->clerk)->get("/hand-over?name=bell.com&receiver={$this->house->theirs->id}&by=2026-10-12&client={$last->id}")->assertOk();
-        $page->assertSee('held afterwards for')->assertSee("<option value=\"{$last->id}\" selected>Client 0600</option>", false)->assertSee('name="by" value="2026-10-12"', false)->assertSee('name="name" value="bell.com"', false);
+        $page = $this->actingAs($this->house->clerk)
+            ->get("/hand-over?name=bell.com&receiver={$this->house->theirs->id}&by=2026-10-12&client={$last->id}")
+            ->assertOk();
+        $page
+            ->assertSee('held afterwards for')
+            ->assertSee("<option value=\"{$last->id}\" selected>Client 0600</option>", false)
+            ->assertSee('name="by" value="2026-10-12"', false)
+            ->assertSee('name="name" value="bell.com"', false);
         $this->get('/deeds/give_to_client?name=bell.com')->assertOk()->assertSee('Client 0600');
     }
 
@@ -87,7 +117,10 @@ final class HandoverTest extends TestCase
         $this->house->name('bell.com');
         $this->house->theirs->update(['handle' => 'FNDRY']);
         foreach (['518', 'login-51', 'fndr', 'bell found', 'skerry 51877', 'box-51877@'] as $typed) {
-            $this->actingAs($this->house->clerk)->get('/hand-over?found=only&name=bell.com&q='.urlencode($typed))->assertOk()->assertSee('51877');
+            $this->actingAs($this->house->clerk)
+                ->get('/hand-over?found=only&name=bell.com&q='.urlencode($typed))
+                ->assertOk()
+                ->assertSee('51877');
         }
         $this->get('/hand-over?found=only&name=bell.com&q=%25')->assertSee('No account matches');
     }
@@ -101,7 +134,15 @@ final class HandoverTest extends TestCase
         $this->house->skerry->update(['unlock_account_first' => true]);
         $docket = $this->settled([$this->house->name('one.com'), $this->house->name('two.com')]);
         $account = $this->house->ours;
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSeeInOrder(['Giving side', 'Unlock the giving account', 'Offer the names', 'Lock the giving account again', 'Receiving side']);
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSeeInOrder([
+                'Giving side',
+                'Unlock the giving account',
+                'Offer the names',
+                'Lock the giving account again',
+                'Receiving side',
+            ]);
         $this->get('/rounds')->assertDontSee('nobody has confirmed that it is locked again');
         match ($end) {
             'done' => app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06')),
@@ -109,13 +150,22 @@ final class HandoverTest extends TestCase
             default => app(EndLines::class)->calledOff($this->house->steward, $docket),
         };
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
-        $this->get('/rounds')->assertSee("unlocked for docket {$docket->id}; nobody has confirmed that it is locked again")->assertSee(route('accounts.show', $account).'#unlocked');
+        $this->get('/rounds')
+            ->assertSee("unlocked for docket {$docket->id}; nobody has confirmed that it is locked again")
+            ->assertSee(route('accounts.show', $account).'#unlocked');
         $this->get("/accounts/{$account->id}")->assertSeeInOrder(['Unlocked for', 'Record that it is locked again']);
-        $this->actingAs($this->house->clerk)->get("/accounts/{$account->id}")->assertSee('Unlocked for')->assertDontSee('Record that it is locked again');
+        $this->actingAs($this->house->clerk)
+            ->get("/accounts/{$account->id}")
+            ->assertSee('Unlocked for')
+            ->assertDontSee('Record that it is locked again');
         $this->post("/accounts/{$account->id}/locked")->assertForbidden();
-        $this->actingAs($this->house->steward)->post("/accounts/{$this->house->theirs->id}/locked")->assertRedirect();
+        $this->actingAs($this->house->steward)
+            ->post("/accounts/{$this->house->theirs->id}/locked")
+            ->assertRedirect();
         $this->get('/rounds')->assertSee('nobody has confirmed that it is locked again');
-        $this->post("/accounts/{$account->id}/locked")->assertRedirect("/accounts/{$account->id}")->assertSessionHas('told');
+        $this->post("/accounts/{$account->id}/locked")
+            ->assertRedirect("/accounts/{$account->id}")
+            ->assertSessionHas('told');
         $this->get('/rounds')->assertDontSee('nobody has confirmed that it is locked again');
         $this->get("/accounts/{$account->id}")->assertDontSee('Unlocked for');
         self::assertSame(1, DB::table('log')->where('event', 'account_locked')->where('subject_id', $account->id)->count(), 'said once');
@@ -138,24 +188,58 @@ final class HandoverTest extends TestCase
         self::assertSame(1, Docket::query()->count());
         self::assertSame(0, DB::table('selection_names')->count());
 
-        $this->get("/dockets/{$docket->id}")->assertOk()
-            ->assertSeeInOrder(['The <span', 'Giving side: account 40718', 'Lift the lock', 'Offer the names', 'login-40718', 'login-51877', "one.com\ntwo.com\nthree.com", 'Receiving side: account 51877', 'Accept', 'Set the lock again'], false);
+        $this->get("/dockets/{$docket->id}")
+            ->assertOk()
+            ->assertSeeInOrder(
+                [
+                    'The <span',
+                    'Giving side: account 40718',
+                    'Lift the lock',
+                    'Offer the names',
+                    'login-40718',
+                    'login-51877',
+                    "one.com\ntwo.com\nthree.com",
+                    'Receiving side: account 51877',
+                    'Accept',
+                    'Set the lock again',
+                ],
+                false,
+            );
         $line = DocketLine::query()->where('name_id', $names[0]->id)->sole();
-        $this->post("/dockets/{$docket->id}/tick", ['how' => 'done', 'on' => '2026-10-06', 'lines' => [$line->id]])->assertSessionHas('told');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'done', 'on' => '2026-10-06', 'lines' => [$line->id]])->assertSessionHas(
+            'told',
+        );
         self::assertSame($this->house->theirs->id, House::holder($names[0]));
         self::assertSame($this->house->ours->id, House::holder($names[1]));
-        $this->post("/dockets/{$docket->id}/tick", ['how' => 'refused', 'lines' => [DocketLine::query()->where('name_id', $names[1]->id)->sole()->id], 'reason' => ''])->assertSessionHasErrors('deed');
-        $this->post("/dockets/{$docket->id}/tick", ['how' => 'refused', 'lines' => [DocketLine::query()->where('name_id', $names[1]->id)->sole()->id], 'reason' => "The receiver\ndid not want it"]);
+        $this->post("/dockets/{$docket->id}/tick", [
+            'how' => 'refused',
+            'lines' => [DocketLine::query()->where('name_id', $names[1]->id)->sole()->id],
+            'reason' => '',
+        ])->assertSessionHasErrors('deed');
+        $this->post("/dockets/{$docket->id}/tick", [
+            'how' => 'refused',
+            'lines' => [DocketLine::query()->where('name_id', $names[1]->id)->sole()->id],
+            'reason' => "The receiver\ndid not want it",
+        ]);
         $this->get("/dockets/{$docket->id}/proof")->assertNotFound();
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertSessionHasNoErrors();
 
         $docket->refresh();
         self::assertSame(DocketState::Closed, $docket->state);
         $proof = Proof::query()->sole();
-        $this->get("/dockets/{$docket->id}/proof")->assertOk()->assertSee($proof->sha256)->assertSee('handed over on 6 Oct 2026');
-        $text = (string) $this->get("/dockets/{$docket->id}/proof.txt")->assertOk()->getContent();
+        $this->get("/dockets/{$docket->id}/proof")
+            ->assertOk()
+            ->assertSee($proof->sha256)
+            ->assertSee('handed over on 6 Oct 2026');
+        $text = (string) $this->get("/dockets/{$docket->id}/proof.txt")
+            ->assertOk()
+            ->getContent();
         self::assertSame(hash('sha256', $text), $proof->sha256);
-        self::assertStringContainsString("name: two.com\nresult: refused\nbefore: Skerry Registrations 40718, for Wickerby Bell Foundry\nafter: Skerry Registrations 40718, for Wickerby Bell Foundry\nreason: The receiver did not want it", $text);
+        self::assertStringContainsString(
+            "name: two.com\nresult: refused\nbefore: Skerry Registrations 40718, for Wickerby Bell Foundry\nafter: Skerry Registrations "
+                ."40718, for Wickerby Bell Foundry\nreason: The receiver did not want it",
+            $text,
+        );
         $this->get('/names/one.com')->assertSeeInOrder(['Handed to Skerry Registrations 51877', "docket {$docket->id}"]);
         self::assertSame(0, Movement::query()->whereNull('closed_on')->count());
     }
@@ -164,10 +248,20 @@ final class HandoverTest extends TestCase
     {
         $one = $this->house->name('one.com');
         $two = $this->house->name('two.com', facts: ['ends_on' => Instant::of('2026-09-01')]);
-        $handle = fn (array $shown): Docket => app(PrepareDocket::class)->handle($this->house->clerk, House::token(), 'hand_over', [$one->id, $two->id], $this->house->terms()->pack(), array_values(array_filter($shown, is_int(...))));
+        $handle = fn (array $shown): Docket => app(PrepareDocket::class)->handle(
+            $this->house->clerk,
+            House::token(),
+            'hand_over',
+            [$one->id, $two->id],
+            $this->house->terms()->pack(),
+            array_values(array_filter($shown, is_int(...))),
+        );
         // Two can't go any more, though the page said so: the rest go, and its line says why.
         $docket = $handle([$one->id, $two->id]);
-        self::assertSame([LineState::Prepared, LineState::Stopped], $docket->lines()->get()->map(fn (DocketLine $line) => $line->state)->all());
+        self::assertSame(
+            [LineState::Prepared, LineState::Stopped],
+            $docket->lines()->get()->map(fn (DocketLine $line) => $line->state)->all(),
+        );
         // One can go now, though the page did not say so: asked again.
         $this->expectException(DeedError::class);
         $handle([$two->id]);
@@ -176,27 +270,49 @@ final class HandoverTest extends TestCase
     public function test_an_answer_that_was_not_the_pages_own_is_refused(): void
     {
         $this->house->name('one.com');
-        $this->actingAs($this->house->steward)->post('/hand-over', ['name' => 'one.com', 'receiver' => $this->house->theirs->id, 'client' => 'keep', 'by' => '2026-10-20', 'token' => House::token(), 'shown' => 'W10=', 'act' => 'settle'])->assertSessionHasErrors('deed');
+        $this->actingAs($this->house->steward)
+            ->post('/hand-over', [
+                'name' => 'one.com',
+                'receiver' => $this->house->theirs->id,
+                'client' => 'keep',
+                'by' => '2026-10-20',
+                'token' => House::token(),
+                'shown' => 'W10=',
+                'act' => 'settle',
+            ])
+            ->assertSessionHasErrors('deed');
         self::assertSame(0, Docket::query()->count());
     }
 
     public function test_a_clerk_prepares_and_a_steward_settles(): void
     {
         $docket = $this->prepare([$this->house->name('one.com')]);
-        $this->actingAs($this->house->clerk)->get("/dockets/{$docket->id}")->assertSee('A Steward must settle it')->assertDontSee('Begin: hand');
+        $this->actingAs($this->house->clerk)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('A Steward must settle it')
+            ->assertDontSee('Begin: hand');
         $this->post("/dockets/{$docket->id}/settle")->assertForbidden();
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Start: hand one name');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('Start: hand one name');
         $this->post("/dockets/{$docket->id}/settle")->assertRedirect();
         self::assertSame(LineState::Begun, $docket->lines()->sole()->state);
         $this->post("/dockets/{$docket->id}/settle")->assertForbidden();
-        $this->actingAs($this->house->clerk)->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertForbidden();
-        $this->actingAs($this->house->reader)->get("/dockets/{$docket->id}")->assertOk()->assertDontSee('Mark as done');
+        $this->actingAs($this->house->clerk)
+            ->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])
+            ->assertForbidden();
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$docket->id}")
+            ->assertOk()
+            ->assertDontSee('Mark as done');
     }
 
     public function test_whoever_prepared_it_may_take_it_back_and_nothing_is_proven(): void
     {
         $docket = $this->prepare([$this->house->name('one.com')]);
-        $this->actingAs($this->house->clerk)->post("/dockets/{$docket->id}/call-off")->assertSessionHas('told');
+        $this->actingAs($this->house->clerk)
+            ->post("/dockets/{$docket->id}/call-off")
+            ->assertSessionHas('told');
         self::assertSame([DocketState::CalledOff, LineState::CalledOff], [$docket->refresh()->state, $docket->lines()->sole()->state]);
         self::assertSame(0, Proof::query()->count());
     }
@@ -210,7 +326,12 @@ final class HandoverTest extends TestCase
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertStringContainsString('result: called off', Proof::query()->sole()->text);
         $this->assertDatabaseHas('standings', ['name_id' => $name->id, 'next_kind' => 'ends']);
-        self::assertSame(LineState::Begun, $this->settled([$name])->lines()->sole()->state);
+        self::assertSame(
+            LineState::Begun,
+            $this->settled([$name])
+                ->lines()
+                ->sole()->state,
+        );
     }
 
     public function test_a_name_that_another_docket_took_meanwhile_is_stopped_with_the_reason(): void
@@ -223,7 +344,9 @@ final class HandoverTest extends TestCase
         $line = $second->lines()->sole();
         self::assertSame(LineState::Stopped, $line->state);
         self::assertSame('movement.under_way', $line->findings[0]['key']);
-        $this->actingAs($this->house->reader)->get("/dockets/{$second->id}")->assertSee("Another movement is under way (docket {$first->id})");
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$second->id}")
+            ->assertSee("Another movement is under way (docket {$first->id})");
     }
 
     public function test_beginning_twice_begins_once(): void
@@ -239,9 +362,18 @@ final class HandoverTest extends TestCase
     {
         $name = $this->house->name('one.com', since: '2026-10-02');
         $docket = $this->settled([$name]);
-        foreach (['2026-10-07' => ['2026-10-06', 'in the future'], '2026-10-05' => ['2026-10-06', 'on 5 Oct 2026 this docket was not settled yet'], '2026-10-01' => ['2026-09-30', 'on 2 Oct 2026, so']] as $day => [$settled, $why]) {
+        foreach (
+            [
+                '2026-10-07' => ['2026-10-06', 'in the future'],
+                '2026-10-05' => ['2026-10-06', 'on 5 Oct 2026 this docket was not settled yet'],
+                '2026-10-01' => ['2026-09-30', 'on 2 Oct 2026, so'],
+            ] as $day => [$settled, $why]
+        ) {
             $docket->update(['settled_on' => Instant::of($settled)]);
-            $this->actingAs($this->house->steward)->from("/dockets/{$docket->id}")->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => $day])->assertSessionHasErrors('deed');
+            $this->actingAs($this->house->steward)
+                ->from("/dockets/{$docket->id}")
+                ->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => $day])
+                ->assertSessionHasErrors('deed');
             $this->get("/dockets/{$docket->id}")->assertSee($why);
         }
         self::assertSame($this->house->ours->id, House::holder($name));
@@ -273,7 +405,10 @@ final class HandoverTest extends TestCase
     {
         $this->house->skerry->update(['lot_size' => 2]);
         $second = $this->house->account('40799', null);
-        $names = array_map(fn (int $number): Name => $this->house->name("bell-{$number}.com", $number % 2 === 0 ? $second : null), range(1, 6));
+        $names = array_map(
+            fn (int $number): Name => $this->house->name("bell-{$number}.com", $number % 2 === 0 ? $second : null),
+            range(1, 6),
+        );
         $docket = $this->settled($names);
         $lots = $docket->lines()->get()->groupBy('lot');
         self::assertCount(4, $lots);
@@ -281,7 +416,9 @@ final class HandoverTest extends TestCase
             self::assertLessThanOrEqual(2, $lines->count());
             self::assertCount(1, $lines->pluck('giving_account_id')->unique());
         }
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Lot 4: from account');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('Lot 4: from account');
     }
 
     public function test_proofs_are_chained_in_closing_order(): void
@@ -302,7 +439,10 @@ final class HandoverTest extends TestCase
         $account = $this->house->account('H-2207', null, $slow);
         $receiver = $this->house->account('H-3115', $this->house->foundry, $slow);
         $this->house->name('new.com', $account, facts: ['created_on' => Instant::of('2026-09-19')]);
-        $this->actingAs($this->house->steward)->get("/hand-over?name=new.com&receiver={$receiver->id}")->assertSee('Clear from 19 Oct')->assertSee('0 of 1 can go now');
+        $this->actingAs($this->house->steward)
+            ->get("/hand-over?name=new.com&receiver={$receiver->id}")
+            ->assertSee('Clear from 19 Oct')
+            ->assertSee('0 of 1 can go now');
         app(TradeClock::class)->set(Instant::of('2026-10-19T00:00:01Z'));
         $this->get("/hand-over?name=new.com&receiver={$receiver->id}")->assertSee('1 of 1 can go now');
     }
@@ -345,6 +485,12 @@ final class HandoverTest extends TestCase
         $held = Holding::query()->sole();
         $this->expectException(QueryException::class);
         $this->expectExceptionMessage('holdings_one_at_a_time');
-        DB::insert('INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) VALUES (?, ?, ?, ?, ?)', [$name->id, $held->registration_id, $this->house->theirs->id, $this->house->foundry->id, '[2026-10-01,2026-10-02)']);
+        DB::insert('INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) VALUES (?, ?, ?, ?, ?)', [
+            $name->id,
+            $held->registration_id,
+            $this->house->theirs->id,
+            $this->house->foundry->id,
+            '[2026-10-01,2026-10-02)',
+        ]);
     }
 }

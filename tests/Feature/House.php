@@ -62,7 +62,14 @@ final class House
         $this->harrow = Client::query()->create(['name' => 'Harrow & Tern', 'is_house' => true]);
         $this->foundry = Client::query()->create(['name' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@wickerby-bells.com']);
         $this->skerry = Registrar::query()->create(['name' => 'Skerry Registrations', 'charge_lead_days' => 7, ...$terms]);
-        Price::query()->create(['registrar_id' => $this->skerry->id, 'suffix' => 'com', 'action' => 'renew', 'amount' => '9.90', 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))]);
+        Price::query()->create([
+            'registrar_id' => $this->skerry->id,
+            'suffix' => 'com',
+            'action' => 'renew',
+            'amount' => '9.90',
+            'currency' => 'GBP',
+            'span' => Span::since(Instant::of('2020-01-01')),
+        ]);
         $this->ours = $this->account('40718', null);
         $this->theirs = $this->account('51877', $this->foundry);
     }
@@ -70,21 +77,40 @@ final class House
     public function account(string $number, ?Client $owner, ?Registrar $registrar = null): Account
     {
         return Account::query()->create([
-            'registrar_id' => ($registrar ?? $this->skerry)->id, 'number' => $number, 'login' => "login-{$number}", 'mailbox' => "box-{$number}@accounts.example",
-            'owner_id' => $owner?->id, 'access' => $owner === null ? 'ours' : 'theirs', 'proven_at' => Instant::of('2026-01-05'),
+            'registrar_id' => ($registrar ?? $this->skerry)->id,
+            'number' => $number,
+            'login' => "login-{$number}",
+            'mailbox' => "box-{$number}@accounts.example",
+            'owner_id' => $owner?->id,
+            'access' => $owner === null ? 'ours' : 'theirs',
+            'proven_at' => Instant::of('2026-01-05'),
         ]);
     }
 
     /** @param  array<string, mixed>  $facts  columns of the registration, and `registrant` and `mailbox` */
-    public function name(string $name, ?Account $account = null, ?Client $client = null, array $facts = [], string $since = '2024-06-02'): Name
-    {
+    public function name(
+        string $name,
+        ?Account $account = null,
+        ?Client $client = null,
+        array $facts = [],
+        string $since = '2024-06-02',
+    ): Name {
         $domain = DomainName::of($name);
         $row = Name::query()->create(['ascii' => $domain->ascii, 'unicode' => $domain->unicode, 'suffix' => $domain->suffix()]);
         $registration = Registration::query()->create([
-            'name_id' => $row->id, 'span' => Span::since(Instant::of('2020-11-02')), 'created_on' => Instant::of('2020-11-02'), 'ends_on' => Instant::of('2027-11-02'), 'lock' => 'off', ...array_diff_key($facts, ['registrant' => 1, 'mailbox' => 1]),
+            'name_id' => $row->id,
+            'span' => Span::since(Instant::of('2020-11-02')),
+            'created_on' => Instant::of('2020-11-02'),
+            'ends_on' => Instant::of('2027-11-02'),
+            'lock' => 'off',
+            ...array_diff_key($facts, ['registrant' => 1, 'mailbox' => 1]),
         ]);
         Holding::query()->create([
-            'name_id' => $row->id, 'registration_id' => $registration->id, 'account_id' => ($account ?? $this->ours)->id, 'client_id' => ($client ?? $this->foundry)->id, 'span' => Span::since(Instant::of($since)),
+            'name_id' => $row->id,
+            'registration_id' => $registration->id,
+            'account_id' => ($account ?? $this->ours)->id,
+            'client_id' => ($client ?? $this->foundry)->id,
+            'span' => Span::since(Instant::of($since)),
         ]);
         app(RecordRegistrants::class)->of([$row->id => array_intersect_key($facts, ['registrant' => 1, 'mailbox' => 1])], 'typed', null);
         app(MakeStandings::class)->of([$row->id]);
@@ -115,11 +141,28 @@ final class House
      */
     public function anotherRegistrant(Name $name, ?array $is = null): array
     {
-        app(RecordRegistrants::class)->of([$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']], 'typed', null);
+        app(RecordRegistrants::class)->of(
+            [$name->id => ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']],
+            'typed',
+            null,
+        );
         $address = Address::of(['Upper Wick 4'], 'Wickerby', null, 'WS1 4AB', Country::of('GB'));
-        $value = Contact::of(HolderKind::Organisation, is_string($is['organisation'] ?? null) ? $is['organisation'] : 'Peal Trust', $is === null ? 'Zoë Peal' : null, $is === null ? $address : null, $is === null ? Phone::of('+44 20 7946 0123') : null, Mailbox::tryOf(is_string($is['mailbox'] ?? null) ? $is['mailbox'] : 'desk@peal.example'));
+        $value = Contact::of(
+            HolderKind::Organisation,
+            is_string($is['organisation'] ?? null) ? $is['organisation'] : 'Peal Trust',
+            $is === null ? 'Zoë Peal' : null,
+            $is === null ? $address : null,
+            $is === null ? Phone::of('+44 20 7946 0123') : null,
+            Mailbox::tryOf(is_string($is['mailbox'] ?? null) ? $is['mailbox'] : 'desk@peal.example'),
+        );
         $contact = app(SaveContact::class)->create($this->steward, $value, null, 'typed');
 
-        return ['contact' => $contact->id, 'agreement' => 'of 1 July', 'authority' => 'Gudrun Kettle, by letter', 'agent' => 'both', 'answer_by' => '2026-10-20'];
+        return [
+            'contact' => $contact->id,
+            'agreement' => 'of 1 July',
+            'authority' => 'Gudrun Kettle, by letter',
+            'agent' => 'both',
+            'answer_by' => '2026-10-20',
+        ];
     }
 }

@@ -21,7 +21,18 @@ use Tests\TestCase;
 final class ImportGoneTest extends TestCase
 {
     /** The list itself, how its columns were matched, and the log stay: they are what one looks up later. */
-    private const STAYS = ['imports', 'import_rows', 'import_habits', 'log', 'cache', 'cache_locks', 'jobs', 'job_batches', 'sessions', 'migrations'];
+    private const STAYS = [
+        'imports',
+        'import_rows',
+        'import_habits',
+        'log',
+        'cache',
+        'cache_locks',
+        'jobs',
+        'job_batches',
+        'sessions',
+        'migrations',
+    ];
 
     private House $house;
 
@@ -29,14 +40,19 @@ final class ImportGoneTest extends TestCase
     {
         parent::setUp();
         Storage::fake();
-        $this->house = new House;
+        $this->house = new House();
         $this->actingAs($this->house->clerk);
     }
 
     /** @param  array<string, mixed>  $with */
     private function upload(string $content, array $with = [], string $file = 'list.csv'): Import
     {
-        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent($file, $content), 'registrar' => $this->house->skerry->id, 'client' => $this->house->harrow->id, ...$with])->assertSessionHasNoErrors();
+        $this->post('/bring-in', [
+            'list' => UploadedFile::fake()->createWithContent($file, $content),
+            'registrar' => $this->house->skerry->id,
+            'client' => $this->house->harrow->id,
+            ...$with,
+        ])->assertSessionHasNoErrors();
 
         return Import::query()->latest('id')->firstOrFail();
     }
@@ -45,7 +61,14 @@ final class ImportGoneTest extends TestCase
     private static function counts(): array
     {
         $counts = [];
-        foreach (Row::all(DB::select("SELECT c.relname AS name FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND n.nspname = current_schema() ORDER BY 1")) as $table) {
+        foreach (
+            Row::all(
+                DB::select(
+                    "SELECT c.relname AS name FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace
+                        WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND n.nspname = current_schema() ORDER BY 1",
+                ),
+            ) as $table
+        ) {
             if (! in_array($table->text('name'), self::STAYS, true)) {
                 $counts[$table->text('name')] = DB::table($table->text('name'))->count();
             }
@@ -58,9 +81,22 @@ final class ImportGoneTest extends TestCase
     public static function lists(): array
     {
         return [
-            'names with all that a list can say' => ["name,ends,created,owner,owner email,lock,ns,folder,price,words,account,client,status,privacy\nnew.com,2027-11-02,2020-11-02,Quince Foundry,ledger@quince.example,on,ns9.wire.example,red,12.00,\"fresh, more\",A-9,Sound Kelp Farm,ok,yes\nnewer.co.uk,2027-11-02,2020-11-02,Quince Foundry,ledger@quince.example,off,ns9.wire.example,red,12.00,fresh,A-9,Sound Kelp Farm,ok,no\n", ['A-9']],
-            'a name that is late and one that its registrar calls deleted' => ["name,ends,status,account\nlate.com,2026-09-20,,40718\ngone.com,2026-08-20,redemptionPeriod,40718\n", []],
-            'a name that stands already, changed' => ["name,ends,owner,owner email,words,folder,account\nbell.com,2029-11-02,Somebody Else,else@bell.example,loud,red,40718\n", []],
+            'names with all that a list can say' => [
+                'name,ends,created,owner,owner '
+                    ."email,lock,ns,folder,price,words,account,client,status,privacy\nnew.com,2027-11-02,2020-11-02,Quince "
+                    .'Foundry,ledger@quince.example,on,ns9.wire.example,red,12.00,"fresh, more",A-9,Sound Kelp '
+                    ."Farm,ok,yes\nnewer.co.uk,2027-11-02,2020-11-02,Quince "
+                    ."Foundry,ledger@quince.example,off,ns9.wire.example,red,12.00,fresh,A-9,Sound Kelp Farm,ok,no\n",
+                ['A-9'],
+            ],
+            'a name that is late and one that its registrar calls deleted' => [
+                "name,ends,status,account\nlate.com,2026-09-20,,40718\ngone.com,2026-08-20,redemptionPeriod,40718\n",
+                [],
+            ],
+            'a name that stands already, changed' => [
+                "name,ends,owner,owner email,words,folder,account\nbell.com,2029-11-02,Somebody Else,else@bell.example,loud,red,40718\n",
+                [],
+            ],
         ];
     }
 
@@ -72,7 +108,10 @@ final class ImportGoneTest extends TestCase
         $this->get('/rounds')->assertOk();
         $before = self::counts();
         $import = $this->upload($list, ['registrar' => '', 'new_registrar' => 'Skerry Registrations', 'new_account' => 'A-1']);
-        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+        $this->post("/bring-in/{$import->id}/columns", [
+            'columns' => $import->matched['columns'] ?? [],
+            'order' => 'ymd',
+        ])->assertSessionHasNoErrors();
         $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => $accounts])->assertRedirect();
         $this->get('/rounds')->assertOk();
         self::assertGreaterThan(0, $import->refresh()->rows_written);
@@ -85,12 +124,23 @@ final class ImportGoneTest extends TestCase
     public function test_a_discarded_list_leaves_nothing(): void
     {
         $before = self::counts();
-        $import = $this->upload("name,ends\nbell.com,2027-11-02\n", ['registrar' => '', 'new_registrar' => 'Oriel Names', 'new_account' => 'A-1']);
-        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+        $import = $this->upload("name,ends\nbell.com,2027-11-02\n", [
+            'registrar' => '',
+            'new_registrar' => 'Oriel Names',
+            'new_account' => 'A-1',
+        ]);
+        $this->post("/bring-in/{$import->id}/columns", [
+            'columns' => $import->matched['columns'] ?? [],
+            'order' => 'ymd',
+        ])->assertSessionHasNoErrors();
         self::assertSame(['Oriel Names'], Registrar::query()->whereRelation('accounts', 'number', 'A-1')->pluck('name')->all());
         $this->get("/bring-in/{$import->id}")->assertSee('Discard this list');
-        $this->actingAs($this->house->reader)->delete("/bring-in/{$import->id}")->assertForbidden();
-        $this->actingAs($this->house->clerk)->delete("/bring-in/{$import->id}")->assertRedirect('/bring-in');
+        $this->actingAs($this->house->reader)
+            ->delete("/bring-in/{$import->id}")
+            ->assertForbidden();
+        $this->actingAs($this->house->clerk)
+            ->delete("/bring-in/{$import->id}")
+            ->assertRedirect('/bring-in');
         self::assertSame($before, self::counts());
         self::assertSame([0, 0], [Import::query()->count(), DB::table('import_rows')->count()]);
         Storage::disk()->assertMissing($import->path);
@@ -118,8 +168,16 @@ final class ImportGoneTest extends TestCase
     public function test_a_file_that_cannot_be_read_leaves_no_registrar(): void
     {
         $before = self::counts();
-        $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.xlsx', "PK\x03\x04 broken"), 'registrar' => '', 'new_registrar' => 'Oriel Names', 'new_account' => 'A-1', 'client' => $this->house->harrow->id])
-            ->assertSessionHasErrors('list')->assertSessionHasInput('new_registrar', 'Oriel Names');
+        $this->from('/bring-in')
+            ->post('/bring-in', [
+                'list' => UploadedFile::fake()->createWithContent('list.xlsx', "PK\x03\x04 broken"),
+                'registrar' => '',
+                'new_registrar' => 'Oriel Names',
+                'new_account' => 'A-1',
+                'client' => $this->house->harrow->id,
+            ])
+            ->assertSessionHasErrors('list')
+            ->assertSessionHasInput('new_registrar', 'Oriel Names');
         self::assertSame([$before, []], [self::counts(), Storage::disk()->allFiles('imports')]);
     }
 
@@ -128,13 +186,18 @@ final class ImportGoneTest extends TestCase
         $import = $this->upload("name,ends\nbell.com,2027-11-02\n");
         $columns = ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'];
         $this->post("/bring-in/{$import->id}/columns", $columns)->assertSessionHasErrors('account');
-        $this->get("/bring-in/{$import->id}")->assertSee('Account for rows without one')->assertSee('40718');
+        $this->get("/bring-in/{$import->id}")
+            ->assertSee('Account for rows without one')
+            ->assertSee('40718');
         $this->post("/bring-in/{$import->id}/columns", [...$columns, 'account' => $this->house->ours->id])->assertSessionHasNoErrors();
         self::assertSame($this->house->ours->id, $import->refresh()->account_id);
         $second = $this->upload("name,ends\npeal.com,2027-11-02\n");
         $this->post("/bring-in/{$second->id}/columns", [...$columns, 'new_account' => 'B-2'])->assertSessionHasNoErrors();
         $made = Account::query()->where('number', 'B-2')->sole();
-        self::assertSame([$made->id, $this->house->skerry->id, ['accounts' => [$made->id]]], [$second->refresh()->account_id, $made->registrar_id, $second->made]);
+        self::assertSame(
+            [$made->id, $this->house->skerry->id, ['accounts' => [$made->id]]],
+            [$second->refresh()->account_id, $made->registrar_id, $second->made],
+        );
     }
 
     public function test_a_list_is_read_again_in_another_way(): void
@@ -142,10 +205,19 @@ final class ImportGoneTest extends TestCase
         $import = $this->upload("bell.com,M\xe8re\npeal.com,\xe9t\xe9\n", ['account' => $this->house->ours->id]);
         self::assertFalse($import->shape['has_headings'] ?? true);
         self::assertSame('Mère', $import->shape['samples'][0][1]);
-        $this->get("/bring-in/{$import->id}")->assertSee('How the file is read')->assertSee('is a name like the rows below');
-        $this->post("/bring-in/{$import->id}/reading", ['headings' => '1', 'encoding' => 'Windows-1251'])->assertSessionHasNoErrors()->assertRedirect("/bring-in/{$import->id}/columns");
-        self::assertSame([['bell.com', 'Mиre'], [['peal.com', 'йtй']]], [$import->refresh()->shape['headings'], array_values($import->shape['samples'])]);
-        $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/reading", ['headings' => 'perhaps', 'encoding' => ['x']])->assertSessionHasErrors(['headings', 'encoding']);
+        $this->get("/bring-in/{$import->id}")
+            ->assertSee('How the file is read')
+            ->assertSee('is a name like the rows below');
+        $this->post("/bring-in/{$import->id}/reading", ['headings' => '1', 'encoding' => 'Windows-1251'])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect("/bring-in/{$import->id}/columns");
+        self::assertSame(
+            [['bell.com', 'Mиre'], [['peal.com', 'йtй']]],
+            [$import->refresh()->shape['headings'], array_values($import->shape['samples'])],
+        );
+        $this->from("/bring-in/{$import->id}")
+            ->post("/bring-in/{$import->id}/reading", ['headings' => 'perhaps', 'encoding' => ['x']])
+            ->assertSessionHasErrors(['headings', 'encoding']);
     }
 
     public function test_the_sheet_is_chosen(): void
@@ -164,7 +236,10 @@ final class ImportGoneTest extends TestCase
         self::assertCount(2, $import->shape['sheets'] ?? []);
         $this->post("/bring-in/{$import->id}/reading", ['sheet' => 'Names', 'headings' => '1'])->assertSessionHasNoErrors();
         self::assertSame(['Domain', 'Expiry date'], $import->refresh()->shape['headings']);
-        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+        $this->post("/bring-in/{$import->id}/columns", [
+            'columns' => $import->matched['columns'] ?? [],
+            'order' => 'ymd',
+        ])->assertSessionHasNoErrors();
         $this->get("/bring-in/{$import->id}")->assertSee('1 new');
         $this->post("/bring-in/{$import->id}/reading", ['sheet' => 'No such sheet', 'headings' => '1'])->assertSessionHasErrors();
     }
@@ -173,7 +248,10 @@ final class ImportGoneTest extends TestCase
     {
         $orders = function (string $day): array {
             $import = $this->upload("name,ends\nbell.com,{$day}\n", ['account' => $this->house->ours->id]);
-            $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'dmy'])->assertSessionHasNoErrors();
+            $this->post("/bring-in/{$import->id}/columns", [
+                'columns' => $import->matched['columns'] ?? [],
+                'order' => 'dmy',
+            ])->assertSessionHasNoErrors();
 
             return $this->upload("name,ends\npeal.com,03/04/2027\n", ['account' => $this->house->ours->id])->matched;
         };
@@ -187,7 +265,10 @@ final class ImportGoneTest extends TestCase
         $this->house->name('peal.com');
         $write = function (string $list, string $because): Import {
             $import = $this->upload($list, ['account' => $this->house->ours->id]);
-            $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+            $this->post("/bring-in/{$import->id}/columns", [
+                'columns' => $import->matched['columns'] ?? [],
+                'order' => 'ymd',
+            ])->assertSessionHasNoErrors();
             $this->post("/bring-in/{$import->id}/write", ['because' => $because]);
 
             return $import->refresh();
@@ -196,7 +277,9 @@ final class ImportGoneTest extends TestCase
         self::assertSame(ImportState::Done, $write("name,ends\npeal.com,2029-01-01\n", '')->state);
         $import = $write("name,ends\nbell.com,2029-11-02\npeal.com,2029-02-01\n", ' ');
         self::assertSame(ImportState::Read, $import->state);
-        $this->get("/bring-in/{$import->id}")->assertSee('One row changes what a registry gave')->assertSee('Enter why the list is right: it changes what a registry gave.');
+        $this->get("/bring-in/{$import->id}")
+            ->assertSee('One row changes what a registry gave')
+            ->assertSee('Enter why the list is right: it changes what a registry gave.');
         $this->post("/bring-in/{$import->id}/write", ['because' => 'paid by telephone'])->assertSessionHasNoErrors();
         self::assertSame('2029-11-02', Registration::query()->where('name_id', $name->id)->sole()->ends_on?->date());
         $this->get('/names/bell.com/history')->assertSee('paid by telephone');

@@ -43,21 +43,33 @@ final class ImportTest extends TestCase
     {
         parent::setUp();
         Storage::fake();
-        $this->house = new House;
+        $this->house = new House();
         $this->actingAs($this->house->clerk);
     }
 
     private function upload(string $content, ?int $account = null, string $file = 'list.csv'): Import
     {
-        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent($file, $content), 'registrar' => $this->house->skerry->id, 'account' => $account, 'client' => $this->house->harrow->id])
-            ->assertSessionHasNoErrors()->assertRedirect();
+        $this->post('/bring-in', [
+            'list' => UploadedFile::fake()->createWithContent($file, $content),
+            'registrar' => $this->house->skerry->id,
+            'account' => $account,
+            'client' => $this->house->harrow->id,
+        ])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
 
         return Import::query()->latest('id')->firstOrFail();
     }
 
     private function bring(string $content, bool $whole = false): Import
     {
-        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id, 'whole' => $whole])->assertSessionHasNoErrors();
+        $this->post('/bring-in', [
+            'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
+            'registrar' => $this->house->skerry->id,
+            'account' => $this->house->ours->id,
+            'client' => $this->house->harrow->id,
+            'whole' => $whole,
+        ])->assertSessionHasNoErrors();
         $import = $this->match(Import::query()->latest('id')->firstOrFail());
         $this->post("/bring-in/{$import->id}/write")->assertRedirect();
 
@@ -66,7 +78,10 @@ final class ImportTest extends TestCase
 
     private function match(Import $import, string $order = 'ymd'): Import
     {
-        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => $order])->assertSessionHasNoErrors();
+        $this->post("/bring-in/{$import->id}/columns", [
+            'columns' => $import->matched['columns'] ?? [],
+            'order' => $order,
+        ])->assertSessionHasNoErrors();
 
         return $import->refresh();
     }
@@ -78,7 +93,9 @@ final class ImportTest extends TestCase
     {
         $import = $this->upload("name\nfar.com\n", $this->house->ours->id);
         $import->update(['state' => $state, 'rows_total' => 8, 'rows_written' => 2]);
-        $this->getJson("/bring-in/{$import->id}/state")->assertOk()->assertJson(['waiting' => 1, 'far' => $far]);
+        $this->getJson("/bring-in/{$import->id}/state")
+            ->assertOk()
+            ->assertJson(['waiting' => 1, 'far' => $far]);
         $page = $this->get("/bring-in/{$import->id}")->assertOk();
         $far === null ? $page->assertDontSee('<progress max="1" value', false) : $page->assertSee("value=\"{$far}\"", false);
         $page->assertSee('data-far', false);
@@ -88,33 +105,64 @@ final class ImportTest extends TestCase
     {
         $this->house->name('known.com', facts: ['ends_on' => Instant::of('2027-11-02'), 'registrant' => 'The Foundry']);
         $this->house->name('same.com');
-        $import = $this->upload(implode("\r\n", [
-            'Domain;Expiry date;Created;Auto-renew;Lock;Owner;E-mail;Order ID;Colour of the folder;Account;Client',
-            'NEW.com;13.10.2027;12.10.2020;yes;on;Sound Kelp Farm;tide@kelp.example;R-1;green;40718;Sound Kelp Farm',
-            'known.com;2.11.2028;2.11.2020;no;;The Foundry;;;;40718;',
-            'same.com;2.11.2027;;;;;;;;40718;',
-            'new.com;12.10.2027;;;;;;;;40718;',
-            'bad_name.com;12.10.2027;;;;;;;;40718;',
-            'date.com;31.02.2027;;;;;;;;40718;',
-            'shop.known.com;12.10.2027;;;;;;;;40718;',
-            'elsewhere.com;12.10.2027;;maybe;;;;;;40718;',
-            'glockenwärts.com;12.10.2027;;;;;;;;99999;Wickerby Bell Foundry',
-            '',
-        ]));
-        self::assertSame(['name', 'ends', 'created', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'raw', 'account', 'client'], $import->matched['columns'] ?? []);
+        $import = $this->upload(
+            implode("\r\n", [
+                'Domain;Expiry date;Created;Auto-renew;Lock;Owner;E-mail;Order ID;Colour of the folder;Account;Client',
+                'NEW.com;13.10.2027;12.10.2020;yes;on;Sound Kelp Farm;tide@kelp.example;R-1;green;40718;Sound Kelp Farm',
+                'known.com;2.11.2028;2.11.2020;no;;The Foundry;;;;40718;',
+                'same.com;2.11.2027;;;;;;;;40718;',
+                'new.com;12.10.2027;;;;;;;;40718;',
+                'bad_name.com;12.10.2027;;;;;;;;40718;',
+                'date.com;31.02.2027;;;;;;;;40718;',
+                'shop.known.com;12.10.2027;;;;;;;;40718;',
+                'elsewhere.com;12.10.2027;;maybe;;;;;;40718;',
+                'glockenwärts.com;12.10.2027;;;;;;;;99999;Wickerby Bell Foundry',
+                '',
+            ]),
+        );
+        self::assertSame(
+            ['name', 'ends', 'created', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'raw', 'account', 'client'],
+            $import->matched['columns'] ?? [],
+        );
         self::assertSame('dmy', $import->matched['order'] ?? '');
-        $this->get("/bring-in/{$import->id}")->assertOk()->assertSee('Match the columns')->assertSee('Colour of the folder');
+        $this->get("/bring-in/{$import->id}")
+            ->assertOk()
+            ->assertSee('Match the columns')
+            ->assertSee('Colour of the folder');
         $import = $this->match($import, 'dmy');
         self::assertSame(ImportState::Read, $import->state);
         self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
 
-        $this->get("/bring-in/{$import->id}?verdict=new")->assertSeeInOrder(['2 new', '1 changed', '1 the same', '5 refused', 'new.com', 'auto-renew', 'Sound Kelp Farm', 'glockenwärts.com'])->assertSee('Import 3 names')->assertSee('99999');
+        $this->get("/bring-in/{$import->id}?verdict=new")
+            ->assertSeeInOrder([
+                '2 new',
+                '1 changed',
+                '1 the same',
+                '5 refused',
+                'new.com',
+                'auto-renew',
+                'Sound Kelp Farm',
+                'glockenwärts.com',
+            ])
+            ->assertSee('Import 3 names')
+            ->assertSee('99999');
         $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2 Nov 2027', '2 Nov 2028']);
         $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
-        foreach (['Row 2 already has this name', 'has an underscore', '“31.02.2027” is not a date', 'a name below known.com', '“maybe” is neither yes nor no'] as $why) {
+        foreach (
+            [
+                'Row 2 already has this name',
+                'has an underscore',
+                '“31.02.2027” is not a date',
+                'a name below known.com',
+                '“maybe” is neither yes nor no',
+            ] as $why
+        ) {
             $refused->assertSee($why);
         }
-        $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm', 'Never Offered'], 'accounts' => []])->assertRedirect();
+        $this->post("/bring-in/{$import->id}/write", [
+            'clients' => ['Sound Kelp Farm', 'Never Offered'],
+            'accounts' => [],
+        ])->assertRedirect();
         $import->refresh();
         self::assertSame([ImportState::Done, 3], [$import->state, $import->rows_written]);
         self::assertSame(0, Client::query()->where('name', 'Never Offered')->count());
@@ -124,9 +172,28 @@ final class ImportTest extends TestCase
         $new = Name::query()->where('ascii', 'new.com')->sole()->load('registration');
         $registration = $new->registration;
         self::assertNotNull($registration);
-        self::assertSame(['2027-10-13', '2020-10-12', Intent::ByItself, Lock::On, 'Sound Kelp Farm', 'tide@kelp.example', 'R-1', ['Colour of the folder' => 'green']], [
-            $registration->ends_on?->iso(), $registration->created_on?->iso(), $registration->intent, $registration->lock, $new->registrant?->called, $new->registrant?->address, $registration->reference, $registration->raw,
-        ]);
+        self::assertSame(
+            [
+                '2027-10-13',
+                '2020-10-12',
+                Intent::ByItself,
+                Lock::On,
+                'Sound Kelp Farm',
+                'tide@kelp.example',
+                'R-1',
+                ['Colour of the folder' => 'green'],
+            ],
+            [
+                $registration->ends_on?->iso(),
+                $registration->created_on?->iso(),
+                $registration->intent,
+                $registration->lock,
+                $new->registrant?->called,
+                $new->registrant?->address,
+                $registration->reference,
+                $registration->raw,
+            ],
+        );
         self::assertSame('brought in', $registration->sources['ends']['from']);
         $holding = Holding::query()->where('name_id', $new->id)->with('client')->sole();
         self::assertSame(['Sound Kelp Farm', '2026-10-06'], [$holding->client->name, $holding->span->from?->date()]);
@@ -143,7 +210,12 @@ final class ImportTest extends TestCase
         $import = $this->match(Import::query()->latest('id')->firstOrFail());
         $this->get("/bring-in/{$import->id}")->assertDontSee('not recorded yet');
         $this->post("/bring-in/{$import->id}/write")->assertRedirect();
-        self::assertSame($client->id, Holding::query()->where('name_id', Name::query()->where('ascii', 'boat.com')->sole()->id)->sole()->client_id);
+        self::assertSame(
+            $client->id,
+            Holding::query()
+                ->where('name_id', Name::query()->where('ascii', 'boat.com')->sole()->id)
+                ->sole()->client_id,
+        );
         $this->post('/clients', ['name' => "Marrow's Boatyard"])->assertSessionHasErrors('name');
         foreach (['Marrow’s Boatyard', "MARROW'S  boatyard ", 'Marrow`s Boatyard', 'Ærø & Co', 'o´clock'] as $name) {
             self::assertSame(Folded::of($name), Row::of(DB::selectOne('SELECT folded(?) AS name', [$name]))->text('name'));
@@ -152,23 +224,37 @@ final class ImportTest extends TestCase
 
     public function test_a_list_can_name_a_registrar_that_nobody_has_written_down(): void
     {
-        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name,account\nbell.com,A-1\n"), 'registrar' => '', 'new_registrar' => 'Oriel Names', 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();
+        $this->post('/bring-in', [
+            'list' => UploadedFile::fake()->createWithContent('list.csv', "name,account\nbell.com,A-1\n"),
+            'registrar' => '',
+            'new_registrar' => 'Oriel Names',
+            'client' => $this->house->harrow->id,
+        ])->assertSessionHasNoErrors();
         $import = $this->match(Import::query()->sole());
         $this->post("/bring-in/{$import->id}/write", ['accounts' => ['A-1']]);
         self::assertSame('Oriel Names', Account::query()->where('number', 'A-1')->sole()->load('registrar')->registrar->name);
         $this->get('/roll')->assertSee('Oriel Names')->assertSee('bell.com');
-        $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n")])->assertSessionHasErrors(['registrar', 'new_registrar']);
+        $this->from('/bring-in')
+            ->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n")])
+            ->assertSessionHasErrors(['registrar', 'new_registrar']);
     }
 
     public function test_a_list_that_calls_a_name_deleted_starts_its_last_days_and_another_ends_them(): void
     {
         $bring = function (string $statuses): Registration {
-            $import = $this->match($this->upload("Domain;Expiry date;Status;Account\r\ngone.com;2.11.2027;{$statuses};40718\r\nhere.com;3.11.2027;ok;40718\r\nthere.com;31.12.2027;ok;40718\r\n"), 'dmy');
+            $import = $this->match(
+                $this->upload(
+                    "Domain;Expiry date;Status;Account\r\ngone.com;2.11.2027;{$statuses};40718\r\nhere.com;3.11.2027;ok;40718\r\n"
+                        ."there.com;31.12.2027;ok;40718\r\n",
+                ),
+                'dmy',
+            );
             $this->post("/bring-in/{$import->id}/write")->assertRedirect();
 
             return Registration::query()->whereRelation('name', 'ascii', 'gone.com')->sole();
         };
-        // A list says no day, so that on which it says so counts: at the latest thirty days from there (RFC 3915 §3.1 with the .com registry agreement).
+        // A list says no day, so that on which it says so counts: at the latest thirty days from there (RFC 3915 §3.1 with the .com
+        // registry agreement).
         self::assertSame('2026-10-06', $bring('redemptionPeriod, pendingDelete')->deleted_since?->date());
         $this->get('/roll?q=gone.com')->assertSee('by 5 Nov, or lost');
         self::assertSame(1, Registration::query()->whereNotNull('deleted_since')->count());
@@ -182,14 +268,19 @@ final class ImportTest extends TestCase
         $first = $this->match($this->upload($list, $this->house->ours->id));
         $this->post("/bring-in/{$first->id}/write");
         $second = $this->match($this->upload($list, $this->house->ours->id));
-        $this->get("/bring-in/{$second->id}")->assertSee('0 new')->assertSee('2 the same')->assertSee('There is nothing to import');
+        $this->get("/bring-in/{$second->id}")
+            ->assertSee('0 new')
+            ->assertSee('2 the same')
+            ->assertSee('There is nothing to import');
     }
 
     public function test_a_file_moves_no_name_to_another_account_or_client(): void
     {
         $this->house->name('bell.com');
         $import = $this->match($this->upload("name,account,client\nbell.com,51877,Wickerby Bell Foundry\n"));
-        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('The Roll has it in Skerry Registrations 40718. An import can’t move a name');
+        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee(
+            'The Roll has it in Skerry Registrations 40718. An import can’t move a name',
+        );
         $import = $this->match($this->upload("name,account,client\nbell.com,40718,Harrow & Tern\n"));
         $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('An import can’t give a name to another client');
     }
@@ -198,7 +289,9 @@ final class ImportTest extends TestCase
     {
         $import = $this->upload("name,ends\nbell.com,03/04/2027\n", $this->house->ours->id);
         self::assertArrayNotHasKey('order', $import->matched);
-        $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends']])->assertSessionHasErrors('order');
+        $this->from("/bring-in/{$import->id}")
+            ->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends']])
+            ->assertSessionHasErrors('order');
         $import = $this->match($import, 'mdy');
         $this->get("/bring-in/{$import->id}")->assertSee('4 Mar 2027');
     }
@@ -206,25 +299,45 @@ final class ImportTest extends TestCase
     public function test_columns_are_matched_sensibly_or_not_at_all(): void
     {
         $import = $this->upload("a,b\nbell.com,peal.com\n", $this->house->ours->id);
-        $post = fn (array $columns) => $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/columns", ['columns' => $columns]);
+        $post = fn (array $columns) => $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/columns", [
+            'columns' => $columns,
+        ]);
         $post(['raw', 'raw'])->assertSessionHasErrors('columns');
         $post(['name', 'name'])->assertSessionHasErrors('columns');
         $post(['name', 'price'])->assertSessionHasErrors();
         $bare = $this->upload("name\nbell.com\n");
-        $this->from('/')->post("/bring-in/{$bare->id}/columns", ['columns' => ['name']])->assertSessionHasErrors('account');
+        $this->from('/')
+            ->post("/bring-in/{$bare->id}/columns", ['columns' => ['name']])
+            ->assertSessionHasErrors('account');
         self::assertSame(ImportState::Uploaded, $import->refresh()->state);
     }
 
     public function test_what_is_no_list_gets_words_and_the_form_keeps_what_was_chosen(): void
     {
-        $tries = ['' => 'empty', "PK\x03\x04rest" => 'a broken archive', "name,ends\n" => 'nothing below it', "name\0,ends\nx\0\n" => 'NUL bytes', '%PDF-1.7' => 'a PDF'];
+        $tries = [
+            '' => 'empty',
+            "PK\x03\x04rest" => 'a broken archive',
+            "name,ends\n" => 'nothing below it',
+            "name\0,ends\nx\0\n" => 'NUL bytes',
+            '%PDF-1.7' => 'a PDF',
+        ];
         foreach ($tries as $content => $why) {
-            $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id])
-                ->assertSessionHasErrors('list')->assertSessionHasInput('registrar', $this->house->skerry->id);
+            $this->from('/bring-in')
+                ->post('/bring-in', [
+                    'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
+                    'registrar' => $this->house->skerry->id,
+                ])
+                ->assertSessionHasErrors('list')
+                ->assertSessionHasInput('registrar', $this->house->skerry->id);
             $this->get('/bring-in')->assertSee($why);
         }
         config(['house.upload_limit' => 1000]);
-        $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', str_repeat('bell.com,', 500)), 'registrar' => $this->house->skerry->id])->assertSessionHasErrors('list');
+        $this->from('/bring-in')
+            ->post('/bring-in', [
+                'list' => UploadedFile::fake()->createWithContent('list.csv', str_repeat('bell.com,', 500)),
+                'registrar' => $this->house->skerry->id,
+            ])
+            ->assertSessionHasErrors('list');
         self::assertSame(0, Import::query()->count());
         self::assertSame([], Storage::allFiles());
     }
@@ -249,21 +362,30 @@ final class ImportTest extends TestCase
         }
         self::assertSame([20, 20, 20], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count()]);
         app(WriteImport::class)->handle($import->fresh() ?? $import);
-        self::assertSame([35, 35, 35, 35], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written]);
+        self::assertSame(
+            [35, 35, 35, 35],
+            [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written],
+        );
         self::assertSame(35, DB::table('log')->where('event', 'brought_in')->count());
     }
 
     public function test_a_list_that_cannot_go_on_is_set_aside_and_the_next_one_is_written(): void
     {
-        [$stuck, $next] = array_map(function (string $name): Import {
-            $import = $this->match($this->upload("name,ends\n{$name},2027-11-02\n", $this->house->ours->id));
-            $import->update(['state' => ImportState::Writing, 'rows_total' => 1]);
+        [$stuck, $next] = array_map(
+            function (string $name): Import {
+                $import = $this->match($this->upload("name,ends\n{$name},2027-11-02\n", $this->house->ours->id));
+                $import->update(['state' => ImportState::Writing, 'rows_total' => 1]);
 
-            return $import;
-        }, ['bell.com', 'peal.org']);
+                return $import;
+            },
+            ['bell.com', 'peal.org'],
+        );
         $broken = new ArrayObject([$stuck->id]);
         DB::listen(function (QueryExecuted $query) use ($broken): void {
-            if (str_starts_with($query->sql, 'update "imports" set "rows_written"') && in_array(array_slice($query->bindings, -1)[0] ?? null, $broken->getArrayCopy(), true)) {
+            if (
+                str_starts_with($query->sql, 'update "imports" set "rows_written"') &&
+                in_array(array_slice($query->bindings, -1)[0] ?? null, $broken->getArrayCopy(), true)
+            ) {
                 throw new RuntimeException('It can’t be written.');
             }
         });
@@ -272,9 +394,19 @@ final class ImportTest extends TestCase
         }
         self::assertSame([ImportState::Writing, ImportState::Done], [$stuck->refresh()->state, $next->refresh()->state]);
         $setback = Setback::query()->sole();
-        self::assertSame([SetbackKind::Import, $stuck->id, 1], [$setback->kind, $setback->subject_id, $setback->failures], 'it rests, and is not tried again at once');
-        $this->get("/bring-in/{$stuck->id}")->assertOk()->assertSee('The import stopped');
-        $this->actingAs($this->house->owner)->get('/set-aside')->assertOk()->assertSee('It can’t be written.')->assertSee(route('bring-in.show', $stuck));
+        self::assertSame(
+            [SetbackKind::Import, $stuck->id, 1],
+            [$setback->kind, $setback->subject_id, $setback->failures],
+            'it rests, and is not tried again at once',
+        );
+        $this->get("/bring-in/{$stuck->id}")
+            ->assertOk()
+            ->assertSee('The import stopped');
+        $this->actingAs($this->house->owner)
+            ->get('/set-aside')
+            ->assertOk()
+            ->assertSee('It can’t be written.')
+            ->assertSee(route('bring-in.show', $stuck));
         $broken->exchangeArray([]);
         $this->post("/set-aside/{$setback->id}")->assertRedirect();
         WorkImport::dispatchSync($stuck->id);
@@ -287,10 +419,19 @@ final class ImportTest extends TestCase
             $this->house->name($name);
         }
         $this->house->name('elsewhere.com', $this->house->theirs);
-        $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n"), 'registrar' => $this->house->skerry->id, 'whole' => '1'])->assertSessionHasErrors('account');
+        $this->from('/bring-in')
+            ->post('/bring-in', [
+                'list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n"),
+                'registrar' => $this->house->skerry->id,
+                'whole' => '1',
+            ])
+            ->assertSessionHasErrors('account');
 
         $import = $this->bring("name,ends\nbell.com,2027-11-02\ndate.net,31/31/2027\n", whole: true);
-        $this->get("/bring-in/{$import->id}?verdict=missing")->assertSee('1 missing')->assertSee('peal.org')->assertDontSee('elsewhere.com');
+        $this->get("/bring-in/{$import->id}?verdict=missing")
+            ->assertSee('1 missing')
+            ->assertSee('peal.org')
+            ->assertDontSee('elsewhere.com');
         self::assertSame(4, Name::query()->count());
         $this->get('/names/peal.org')->assertSee('It was missing from the full list of its account on 6 Oct');
         $this->get('/names/date.net')->assertDontSee('It was missing from the full list');
@@ -298,26 +439,55 @@ final class ImportTest extends TestCase
 
         // A list that has it again takes the finding away.
         $again = $this->bring("name\npeal.org\n");
-        $this->get("/bring-in/{$again->id}?verdict=changed")->assertSeeInOrder(['peal.org', 'missing from the list since', '6 Oct 2026', 'nothing']);
+        $this->get("/bring-in/{$again->id}?verdict=changed")->assertSeeInOrder([
+            'peal.org',
+            'missing from the list since',
+            '6 Oct 2026',
+            'nothing',
+        ]);
         $this->get('/names/peal.org')->assertDontSee('It was missing from the full list');
     }
 
     public function test_a_list_is_taken_back_as_a_whole(): void
     {
-        $known = $this->house->name('bell.com', facts: ['ends_on' => Instant::of('2027-11-02T18:30:05Z'), 'ends_is_day' => false, 'registrant' => 'The Foundry', 'servers' => ['ns1.wire.example'], 'raw' => ['folder' => 'green']]);
+        $known = $this->house->name(
+            'bell.com',
+            facts: [
+                'ends_on' => Instant::of('2027-11-02T18:30:05Z'),
+                'ends_is_day' => false,
+                'registrant' => 'The Foundry',
+                'servers' => ['ns1.wire.example'],
+                'raw' => ['folder' => 'green'],
+            ],
+        );
         $this->house->name('peal.org');
         app(GiveWords::class)->give([$known->id], ['kept']);
         $facts = ['ends_on', 'ends_is_day', 'created_on', 'lock', 'servers', 'raw', 'own_renewal', 'own_currency', 'intent'];
         $before = (array) DB::table('registrations')->where('name_id', $known->id)->first($facts);
-        $list = "name,ends,owner,lock,ns,folder,price,words,account,client\nbell.com,2029-11-02,Somebody,on,ns9.wire.example,red,\"1.200,50\",\"kept, more\",,\nnew.com,2028-01-31,,,,,,fresh,A-9,Sound Kelp Farm\n";
-        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $list), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id, 'whole' => '1']);
+        $list =
+            "name,ends,owner,lock,ns,folder,price,words,account,client\nbell.com,2029-11-02,Somebody,on,ns9.wire.example,red,\"1.200,"
+                ."50\",\"kept, more\",,\nnew.com,2028-01-31,,,,,,fresh,A-9,Sound Kelp Farm\n";
+        $this->post('/bring-in', [
+            'list' => UploadedFile::fake()->createWithContent('list.csv', $list),
+            'registrar' => $this->house->skerry->id,
+            'account' => $this->house->ours->id,
+            'client' => $this->house->harrow->id,
+            'whole' => '1',
+        ]);
         $import = $this->match(Import::query()->sole());
         $clock = app(TradeClock::class);
         $clock->set($clock->now()->plusSeconds(3_600));
         $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => ['A-9']]);
         self::assertSame('Somebody', Registrant::query()->findOrFail($known->id)->called);
         self::assertSame(3, $import->refresh()->rows_written);
-        self::assertSame(['1200.50', 'GBP'], array_values((array) DB::table('registrations')->where('name_id', $known->id)->first(['own_renewal', 'own_currency'])));
+        self::assertSame(
+            ['1200.50', 'GBP'],
+            array_values(
+                (array) DB::table('registrations')
+                    ->where('name_id', $known->id)
+                    ->first(['own_renewal', 'own_currency']),
+            ),
+        );
         self::assertSame('new.com', Name::query()->whereHas('words', fn ($words) => $words->where('label', 'fresh'))->sole()->ascii);
         $this->get('/names/peal.org')->assertSee('It was missing from the full list');
 
@@ -328,10 +498,26 @@ final class ImportTest extends TestCase
         self::assertSame($before, (array) DB::table('registrations')->where('name_id', $known->id)->first($facts));
         self::assertSame('The Foundry', Registrant::query()->findOrFail($known->id)->called);
         self::assertSame(['The Foundry'], ContactVersion::query()->pluck('called')->all(), 'the contact that the list made is gone');
-        self::assertSame([true], DB::table('roles')->where('name_id', $known->id)->selectRaw('upper_inf(span) AND lower(span) < ?::timestamptz AS whole', [$clock->now()->plusSeconds(-3_600)->isoSecond()])->pluck('whole')->all(), 'the role goes on as if nothing had been');
+        self::assertSame(
+            [true],
+            DB::table('roles')
+                ->where('name_id', $known->id)
+                ->selectRaw('upper_inf(span) AND lower(span) < ?::timestamptz AS whole', [
+                    $clock
+                        ->now()
+                        ->plusSeconds(-3_600)
+                        ->isoSecond(),
+                ])
+                ->pluck('whole')
+                ->all(),
+            'the role goes on as if nothing had been',
+        );
         self::assertSame(['kept'], app(GiveWords::class)->of([$known->id])[$known->id]);
         self::assertSame(0, Name::query()->where('ascii', 'new.com')->count());
-        self::assertSame([0, 0], [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()]);
+        self::assertSame(
+            [0, 0],
+            [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()],
+        );
         $this->get('/names/peal.org')->assertDontSee('It was missing from the full list');
         $this->get("/bring-in/{$import->id}")->assertSee('What the import added is gone');
         $this->post("/bring-in/{$import->id}/take-back")->assertForbidden();
@@ -342,7 +528,9 @@ final class ImportTest extends TestCase
         config(['house.import_chunk' => 10]);
         $rows = implode("\n", array_map(fn (int $number): string => "bell-{$number}.com,2027-11-02", range(1, 35)));
         $import = $this->bring("name,ends\n{$rows}\nbad_name.com,2027-11-02\n");
-        $this->actingAs($this->house->reader)->post("/bring-in/{$import->id}/take-back")->assertForbidden();
+        $this->actingAs($this->house->reader)
+            ->post("/bring-in/{$import->id}/take-back")
+            ->assertForbidden();
         $import->update(['state' => ImportState::Undoing]);
         $chunks = 0;
         DB::listen(function (QueryExecuted $query) use (&$chunks): void {
@@ -358,7 +546,10 @@ final class ImportTest extends TestCase
         }
         self::assertSame([15, 15, 15], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count()]);
         app(UndoImport::class)->handle($import->fresh() ?? $import);
-        self::assertSame([0, 0, 0, 0], [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written]);
+        self::assertSame(
+            [0, 0, 0, 0],
+            [Name::query()->count(), Holding::query()->count(), DB::table('standings')->count(), $import->fresh()?->rows_written],
+        );
         self::assertSame(1, DB::table('import_rows')->where('verdict', 'refused')->count());
     }
 
@@ -369,7 +560,9 @@ final class ImportTest extends TestCase
         Registration::query()->whereRelation('name', 'ascii', 'bell.com')->increment('version');
         app(UndoImport::class)->handle($import);
         self::assertSame(['bell.com'], Name::query()->pluck('ascii')->all());
-        $this->actingAs($this->house->clerk)->get("/bring-in/{$import->id}")->assertSee('One name was changed while the import was undone');
+        $this->actingAs($this->house->clerk)
+            ->get("/bring-in/{$import->id}")
+            ->assertSee('One name was changed while the import was undone');
     }
 
     public function test_of_two_writers_each_writes_its_own_lines_and_the_last_says_that_it_is_done(): void
@@ -388,7 +581,10 @@ final class ImportTest extends TestCase
             }
         });
         app(WriteImport::class)->handle($import);
-        self::assertSame([25, 25, 25], [Name::query()->count(), $import->refresh()->rows_written, DB::table('log')->where('event', 'brought_in')->count()]);
+        self::assertSame(
+            [25, 25, 25],
+            [Name::query()->count(), $import->refresh()->rows_written, DB::table('log')->where('event', 'brought_in')->count()],
+        );
         self::assertSame(ImportState::Done, $import->state);
     }
 
@@ -402,9 +598,15 @@ final class ImportTest extends TestCase
         [$lookup] = array_values(array_filter($asked, fn (array $query): bool => str_contains($query[0], 'SELECT a.ascii')));
         // PostgreSQL knows the lists that there were, and takes one that it doesn't know to be empty.
         DB::statement('CREATE TEMP TABLE import_rows (LIKE public.import_rows INCLUDING ALL)');
-        DB::statement("INSERT INTO import_rows (import_id, line, verdict, ascii) SELECT import_id, line, 'new', 'bell-'||line||'.com' FROM generate_series(1001, 1003) import_id, generate_series(2, 2001) line");
+        DB::statement(
+            "INSERT INTO import_rows (import_id, line, verdict, ascii) SELECT import_id, line, 'new', 'bell-'||line||'.com'
+                FROM generate_series(1001, 1003) import_id, generate_series(2, 2001) line",
+        );
         DB::statement('ANALYZE import_rows');
-        $plan = implode("\n", array_map(fn (Row $line): string => $line->text('QUERY PLAN'), Row::all(DB::select('EXPLAIN '.$lookup[0], $lookup[1]))));
+        $plan = implode(
+            "\n",
+            array_map(fn (Row $line): string => $line->text('QUERY PLAN'), Row::all(DB::select('EXPLAIN '.$lookup[0], $lookup[1]))),
+        );
         self::assertStringContainsString('Index Cond: (ascii = a.ascii)', $plan);
     }
 
@@ -412,7 +614,9 @@ final class ImportTest extends TestCase
     {
         $this->house->name('bell.com');
         $import = $this->bring("name,ends\nnot a name,2027-11-02\n", whole: true);
-        $this->get("/bring-in/{$import->id}?verdict=missing")->assertSee('1 missing')->assertSee('bell.com');
+        $this->get("/bring-in/{$import->id}?verdict=missing")
+            ->assertSee('1 missing')
+            ->assertSee('bell.com');
         self::assertSame(1, Name::query()->count());
         $this->post("/bring-in/{$import->id}/take-back");
         $this->get('/names/bell.com')->assertDontSee('It was missing from the full list');
@@ -422,7 +626,10 @@ final class ImportTest extends TestCase
     {
         $import = $this->bring("name,ends\nbell.com,2027-11-02\npeal.org,2027-11-02\n");
         $this->post('/names/bell.com/notes', ['note' => 'Asked for by telephone'])->assertSessionHasNoErrors();
-        $this->get("/bring-in/{$import->id}")->assertSee('It can no longer be undone as a whole')->assertSee('bell.com')->assertDontSee('Undo the whole import');
+        $this->get("/bring-in/{$import->id}")
+            ->assertSee('It can no longer be undone as a whole')
+            ->assertSee('bell.com')
+            ->assertDontSee('Undo the whole import');
         $this->post("/bring-in/{$import->id}/take-back");
         self::assertSame([ImportState::Done, 2], [$import->refresh()->state, Name::query()->count()]);
     }
@@ -431,11 +638,17 @@ final class ImportTest extends TestCase
     {
         $list = "what,when,colour\nbell.com,03/04/2027,x\n";
         $first = $this->upload($list, $this->house->ours->id);
-        $this->post("/bring-in/{$first->id}/columns", ['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'])->assertSessionHasNoErrors();
+        $this->post("/bring-in/{$first->id}/columns", [
+            'columns' => ['name', 'ends', 'reference'],
+            'order' => 'mdy',
+        ])->assertSessionHasNoErrors();
         $second = $this->upload($list, $this->house->ours->id);
         self::assertEquals(['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'], $second->matched);
         $this->get("/bring-in/{$second->id}")->assertSee('Matched as in your last list');
-        self::assertSame(['name', 'ends', 'raw'], $this->upload("what,when,flavour\nbell.com,03/04/2027,x\n", $this->house->ours->id)->matched['columns'] ?? []);
+        self::assertSame(
+            ['name', 'ends', 'raw'],
+            $this->upload("what,when,flavour\nbell.com,03/04/2027,x\n", $this->house->ours->id)->matched['columns'] ?? [],
+        );
     }
 
     public function test_a_spreadsheet_is_brought_in_like_any_list(): void
@@ -450,7 +663,12 @@ final class ImportTest extends TestCase
         $import = $this->match($this->upload((string) file_get_contents($path), $this->house->ours->id, 'list.xlsx'), 'dmy');
         unlink($path);
         $this->post("/bring-in/{$import->id}/write");
-        $found = Registration::query()->with('name')->orderBy('id')->get()->map(fn (Registration $one): array => [$one->name?->unicode, $one->ends_on?->iso(), $one->own_renewal, $one->own_currency])->all();
+        $found = Registration::query()
+            ->with('name')
+            ->orderBy('id')
+            ->get()
+            ->map(fn (Registration $one): array => [$one->name?->unicode, $one->ends_on?->iso(), $one->own_renewal, $one->own_currency])
+            ->all();
         self::assertSame([['glockenwärts.com', '2027-11-01', '12.50', 'GBP'], ['peal.org', '2027-11-02', '9.00', 'CHF']], $found);
         $this->get('/names/peal.org')->assertSee('CHF');
     }

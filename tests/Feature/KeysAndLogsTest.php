@@ -30,7 +30,7 @@ final class KeysAndLogsTest extends TestCase
     public function test_secrets_are_read_with_the_old_key_and_written_with_the_new(): void
     {
         [$old, $older, $new] = [str_repeat('o', 32), str_repeat('O', 32), str_repeat('n', 32)];
-        $house = new House;
+        $house = new House();
         $this->key($older);
         $first = Secret::query()->create(['kind' => 'auth_code', 'about' => 1, 'value' => 'first code']);
         $this->key($old, [$older]);
@@ -41,7 +41,10 @@ final class KeysAndLogsTest extends TestCase
         self::assertSame(0, Artisan::call('acre:reencrypt'));
         self::assertSame(0, Artisan::call('acre:reencrypt'), 'twice does no harm');
         $this->key($new);
-        self::assertSame(['first code', 'second code', 'bytes of it'], [$first->refresh()->value, $second->refresh()->value, $house->owner->refresh()->otp_secret]);
+        self::assertSame(
+            ['first code', 'second code', 'bytes of it'],
+            [$first->refresh()->value, $second->refresh()->value, $house->owner->refresh()->otp_secret],
+        );
         $this->key($old, [$older]);
         $this->expectException(DecryptException::class);
         self::assertNull($first->refresh()->value);
@@ -50,10 +53,18 @@ final class KeysAndLogsTest extends TestCase
     public function test_what_a_statement_was_given_is_never_logged(): void
     {
         try {
-            DB::transaction(fn () => DB::table('users')->insert(['name' => 'Gudrun Kettle', 'email' => 'gudrun@kettle.example', 'role' => 'no such role']));
+            DB::transaction(
+                fn () => DB::table('users')->insert([
+                    'name' => 'Gudrun Kettle',
+                    'email' => 'gudrun@kettle.example',
+                    'role' => 'no such role',
+                ]),
+            );
             self::fail();
         } catch (QueryException $fault) {
-            $record = new LogRecord(now()->toImmutable(), 'house', Level::Error, $fault->getMessage(), ['exception' => new RuntimeException('It could not be done.', previous: $fault)]);
+            $record = new LogRecord(now()->toImmutable(), 'house', Level::Error, $fault->getMessage(), [
+                'exception' => new RuntimeException('It could not be done.', previous: $fault),
+            ]);
         }
         $written = json_encode(WithoutValues::clean($record)->toArray(), JSON_THROW_ON_ERROR);
         self::assertStringContainsString('insert into', $written);

@@ -19,7 +19,7 @@ final class LettersReceivedTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
         $this->actingAs($this->house->clerk);
         Storage::fake();
     }
@@ -28,15 +28,40 @@ final class LettersReceivedTest extends TestCase
     {
         $this->house->name('bell.com');
         $this->house->name('glockenwärts.com');
-        $letter = ['kind' => 'dispute', 'sender' => 'Panel of disputes', 'about' => 'A complaint about <two> names', 'received_on' => '2026-10-01', 'answer_by' => '2026-10-21', 'names' => "bell.com\nglockenwärts.com", 'file' => UploadedFile::fake()->createWithContent('complaint.pdf', '%PDF')];
-        $this->post('/received', ['names' => 'bell.com, nobody.com'] + $letter)->assertSessionHasErrors(['names' => 'Not on the Roll: nobody.com.'])->assertSessionHasInput('sender', 'Panel of disputes');
+        $letter = [
+            'kind' => 'dispute',
+            'sender' => 'Panel of disputes',
+            'about' => 'A complaint about <two> names',
+            'received_on' => '2026-10-01',
+            'answer_by' => '2026-10-21',
+            'names' => "bell.com\nglockenwärts.com",
+            'file' => UploadedFile::fake()->createWithContent('complaint.pdf', '%PDF'),
+        ];
+        $this->post('/received', ['names' => 'bell.com, nobody.com'] + $letter)
+            ->assertSessionHasErrors(['names' => 'Not on the Roll: nobody.com.'])
+            ->assertSessionHasInput('sender', 'Panel of disputes');
         $this->post('/received', ['answer_by' => '2026-09-30'] + $letter)->assertSessionHasErrors('answer_by');
-        $this->post('/received', $letter)->assertRedirect('/received')->assertSessionHas('told', 'The letter from Panel of disputes is saved.');
-        $this->get('/received')->assertSeeInOrder(['One letter is waiting for an answer', 'by 21 Oct 2026', 'A dispute', 'Panel of disputes', 'bell.com', 'complaint.pdf'])->assertSee('<two>')->assertDontSee('<two>', false);
+        $this->post('/received', $letter)
+            ->assertRedirect('/received')
+            ->assertSessionHas('told', 'The letter from Panel of disputes is saved.');
+        $this->get('/received')
+            ->assertSeeInOrder([
+                'One letter is waiting for an answer',
+                'by 21 Oct 2026',
+                'A dispute',
+                'Panel of disputes',
+                'bell.com',
+                'complaint.pdf',
+            ])
+            ->assertSee('<two>')
+            ->assertDontSee('<two>', false);
         $this->get('/rounds')->assertSeeInOrder(['Panel of disputes', 'a dispute must be answered', 'lost if not answered']);
         $this->get('/names/bell.com')->assertSee('A letter about it was received');
         $received = Received::query()->sole();
-        $this->get("/received/{$received->id}/file")->assertOk()->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Content-Type', 'application/octet-stream');
+        $this->get("/received/{$received->id}/file")
+            ->assertOk()
+            ->assertHeader('X-Content-Type-Options', 'nosniff')
+            ->assertHeader('Content-Type', 'application/octet-stream');
         $this->post("/received/{$received->id}/answer")->assertSessionHasErrors('answer');
         $this->post("/received/{$received->id}/answer", ['answer' => 'Answered by our lawyer on paper'])->assertSessionHas('told');
         $this->get('/received')->assertSee('No letters are waiting for an answer')->assertSee('Answered by our lawyer');
@@ -46,8 +71,20 @@ final class LettersReceivedTest extends TestCase
 
     public function test_once_a_year_each_mailbox_is_sent_all_its_names_and_data(): void
     {
-        foreach (['bell.com' => 'ledger@bells.example', 'peal.org' => 'ledger@bells.example', 'kelp.com' => 'tide@kelp.example'] as $name => $mailbox) {
-            $this->house->name($name, facts: ['registrant' => str_contains($mailbox, 'bells') ? 'Wickerby Bell Foundry' : 'Sound Kelp Farm', 'mailbox' => $mailbox]);
+        foreach (
+            [
+                'bell.com' => 'ledger@bells.example',
+                'peal.org' => 'ledger@bells.example',
+                'kelp.com' => 'tide@kelp.example',
+            ] as $name => $mailbox
+        ) {
+            $this->house->name(
+                $name,
+                facts: [
+                    'registrant' => str_contains($mailbox, 'bells') ? 'Wickerby Bell Foundry' : 'Sound Kelp Farm',
+                    'mailbox' => $mailbox,
+                ],
+            );
         }
         self::assertSame([2, 0], [app(WriteYearly::class)->handle(), app(WriteYearly::class)->handle()], 'once a year');
         $letter = Letter::query()->where('mailbox', 'ledger@bells.example')->sole();
@@ -64,6 +101,10 @@ final class LettersReceivedTest extends TestCase
             $this->house->name($name, facts: ['registrant' => $registrant, 'mailbox' => 'ledger@bells.example']);
         }
         self::assertSame(1, app(WriteYearly::class)->handle());
-        self::assertMatchesRegularExpression('/Wickerby Bell Foundry\n  ledger@bells\.example\n\nIt is used for these names:\n\n  bell\.com\n\n  Gudrun Kettle\n  ledger@bells\.example\n\n.*\n\n  peal\.org\n/', Letter::query()->sole()->body);
+        self::assertMatchesRegularExpression(
+            '/Wickerby Bell Foundry\n  ledger@bells\.example\n\nIt is used for these names:\n\n  bell\.com\n\n  Gudrun Kettle\n  '
+                .'ledger@bells\.example\n\n.*\n\n  peal\.org\n/',
+            Letter::query()->sole()->body,
+        );
     }
 }

@@ -67,7 +67,14 @@ final class LettersTest extends TestCase
     private function handOver(string ...$names): Docket
     {
         $ids = array_values(array_map(fn (string $name): int => $this->house->name($name)->id, $names));
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, (string) Str::uuid(), 'hand_over', $ids, $this->house->terms($this->receiver)->pack(), $ids);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            (string) Str::uuid(),
+            'hand_over',
+            $ids,
+            $this->house->terms($this->receiver)->pack(),
+            $ids,
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
 
         return $docket->refresh();
@@ -107,13 +114,21 @@ final class LettersTest extends TestCase
         $link = $this->link();
         DB::update("UPDATE links SET expires_at = clock_timestamp() - interval '1 day'");
         $this->get($link)->assertOk()->assertSee('The day to answer has passed')->assertHeader('Cache-Control', 'no-store, private');
-        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Choose whether you agree');
+        $this->post($link, ['answer' => 'perhaps'])
+            ->assertStatus(422)
+            ->assertSee('Choose whether you agree');
         $this->post($link, ['answer' => ['yes'], 'words' => ['x']])->assertStatus(422);
         self::assertSame(0, DB::table('links')->whereNotNull('late_on')->count());
-        $this->post($link, ['answer' => 'yes', 'words' => 'We were <away>'])->assertOk()->assertSee('Thank you for your answer');
+        $this->post($link, ['answer' => 'yes', 'words' => 'We were <away>'])
+            ->assertOk()
+            ->assertSee('Thank you for your answer');
         self::assertSame(1, Movement::query()->whereNull('closed_on')->count(), 'nothing moved by it');
         self::assertNull(Acceptance::query()->sole()->answered_on);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee("{$this->receiver->mailbox} answered on 6 Oct 2026, too late: agrees.")->assertSee('We were <away>')->assertSee('write again below');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee("{$this->receiver->mailbox} answered on 6 Oct 2026, too late: agrees.")
+            ->assertSee('We were <away>')
+            ->assertSee('write again below');
         $this->actingAs($this->house->owner)->get('/log?event=answered_late')->assertOk()->assertSee('An answer came too late');
         $this->actingAs($this->house->steward);
         $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
@@ -132,18 +147,35 @@ final class LettersTest extends TestCase
         self::assertStringContainsString("  bell.com\n  peal.com", str_replace("\r", '', $this->got()[0]->text));
         self::assertStringContainsString('/answer/', $this->got()[0]->html ?? '');
         self::assertSame(LetterState::Sent, $this->letter()->state);
-        $page = $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('waiting for the receiver')->assertSee('was sent')->assertDontSee('what to do at')->assertDontSee('Mark all 2 as done');
+        $page = $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('waiting for the receiver')
+            ->assertSee('was sent')
+            ->assertDontSee('what to do at')
+            ->assertDontSee('Mark all 2 as done');
         $link = $this->link();
         self::assertStringNotContainsString(substr($link, 8), (string) $page->getContent());
 
         auth()->logout();
         self::assertSame([], $this->get($link)->headers->getCookies(), 'no session, in which its address would stand');
-        $this->post($link, ['answer' => 'perhaps'])->assertStatus(422)->assertSee('Choose whether');
-        $this->get($link)->assertOk()->assertSee('bell.com')->assertSee('5•••7')->assertDontSee('51877')->assertDontSee((string) $this->receiver->mailbox)
-            ->assertHeader('Cache-Control', 'no-store, private')->assertHeader('Referrer-Policy', 'no-referrer');
-        $this->post($link, ['answer' => 'yes', 'number' => '51878', 'login' => 'login-51877'])->assertStatus(422)->assertSee('These are not the details');
+        $this->post($link, ['answer' => 'perhaps'])
+            ->assertStatus(422)
+            ->assertSee('Choose whether');
+        $this->get($link)
+            ->assertOk()
+            ->assertSee('bell.com')
+            ->assertSee('5•••7')
+            ->assertDontSee('51877')
+            ->assertDontSee((string) $this->receiver->mailbox)
+            ->assertHeader('Cache-Control', 'no-store, private')
+            ->assertHeader('Referrer-Policy', 'no-referrer');
+        $this->post($link, ['answer' => 'yes', 'number' => '51878', 'login' => 'login-51877'])
+            ->assertStatus(422)
+            ->assertSee('These are not the details');
         self::assertNull(Acceptance::query()->findOrFail($docket->id)->answered_on);
-        $this->post($link, ['answer' => 'yes', 'number' => ' 51877', 'login' => 'LOGIN-51877'])->assertOk()->assertSee('you have agreed');
+        $this->post($link, ['answer' => 'yes', 'number' => ' 51877', 'login' => 'LOGIN-51877'])
+            ->assertOk()
+            ->assertSee('you have agreed');
         // Good once.
         $this->get($link)->assertStatus(410)->assertSee('no longer works');
         $this->post($link, ['answer' => 'no'])->assertStatus(410);
@@ -151,7 +183,11 @@ final class LettersTest extends TestCase
         $acceptance = Acceptance::query()->findOrFail($docket->id);
         self::assertTrue($acceptance->accepted);
         self::assertNotNull($acceptance->carried_at);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('Accepted on 6 Oct 2026')->assertSee('what to do at Skerry Registrations')->assertDontSee('Accept in the receiving account');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('Accepted on 6 Oct 2026')
+            ->assertSee('what to do at Skerry Registrations')
+            ->assertDontSee('Accept in the receiving account');
         app(EndLines::class)->done($this->house->steward, $docket, null, Instant::of('2026-10-06'));
         $this->get("/dockets/{$docket->id}/proof.txt")->assertSee('accepted by '.$this->receiver->mailbox);
     }
@@ -159,10 +195,15 @@ final class LettersTest extends TestCase
     public function test_a_receiver_who_refuses_ends_it_with_their_words(): void
     {
         $docket = $this->handOver('bell.com');
-        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <never> asked for it'])->assertOk()->assertSee('you have refused');
+        $this->post($this->link(), ['answer' => 'no', 'words' => 'We <never> asked for it'])
+            ->assertOk()
+            ->assertSee('you have refused');
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertNotNull(Acceptance::query()->findOrFail($docket->id)->carried_at);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('We <never> asked for it')->assertDontSee('<never>', false);
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('We <never> asked for it')
+            ->assertDontSee('<never>', false);
     }
 
     public function test_a_refusal_of_many_names_is_carried_by_a_job_and_goes_on_where_it_was_left(): void
@@ -171,10 +212,23 @@ final class LettersTest extends TestCase
         Queue::fake([CarryAccepted::class]);
         $this->post($this->link(), ['answer' => 'no'])->assertOk();
         Queue::assertPushed(CarryAccepted::class, 1);
-        self::assertSame(130, DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->count(), 'the page waits for none of them');
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertDontSee('what to do at Skerry Registrations');
+        self::assertSame(
+            130,
+            DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->count(),
+            'the page waits for none of them',
+        );
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertDontSee('what to do at Skerry Registrations');
         app(ResumeAccepted::class)->sweep();
-        self::assertSame(130, DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Refused)->where('reason', 'The receiver refused it')->count());
+        self::assertSame(
+            130,
+            DocketLine::query()
+                ->where('docket_id', $docket->id)
+                ->where('state', LineState::Refused)
+                ->where('reason', 'The receiver refused it')
+                ->count(),
+        );
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
     }
 
@@ -183,7 +237,9 @@ final class LettersTest extends TestCase
         $this->handOver('bell.com');
         $link = $this->link();
         for ($try = 1; $try <= OpenLink::MISSES; $try++) {
-            $this->post($link, ['answer' => 'yes', 'number' => "{$try}", 'login' => 'x'])->assertStatus($try < OpenLink::MISSES ? 422 : 410);
+            $this->post($link, ['answer' => 'yes', 'number' => "{$try}", 'login' => 'x'])->assertStatus(
+                $try < OpenLink::MISSES ? 422 : 410,
+            );
         }
         $this->post($link, ['answer' => 'yes', 'number' => '51877', 'login' => 'login-51877'])->assertStatus(410);
         self::assertNull(Acceptance::query()->firstOrFail()->answered_on);
@@ -195,8 +251,18 @@ final class LettersTest extends TestCase
         $first = $this->link();
         $token = substr($first, strlen('/answer/'));
         self::assertSame(0, Secret::query()->where('kind', 'link')->count(), 'once it was sent nobody here has it');
-        self::assertStringNotContainsString($token, (string) json_encode([DB::table('links')->get(), DB::table('letters')->get(), DB::table('log')->get(), DB::table('jobs')->get()]));
-        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
+        self::assertStringNotContainsString(
+            $token,
+            (string) json_encode([
+                DB::table('links')->get(),
+                DB::table('letters')->get(),
+                DB::table('log')->get(),
+                DB::table('jobs')->get(),
+            ]),
+        );
+        $this->actingAs($this->house->steward)
+            ->post("/dockets/{$docket->id}/letter")
+            ->assertSessionHas('told');
         auth()->logout();
         self::assertCount(2, $this->got());
         $this->get($first)->assertStatus(410);
@@ -208,18 +274,26 @@ final class LettersTest extends TestCase
         $this->get($second)->assertOk();
         app(EndLines::class)->calledOff($this->house->steward, $docket);
         $this->get($second)->assertStatus(410);
-        $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/letter")->assertForbidden();
+        $this->actingAs($this->house->steward)
+            ->post("/dockets/{$docket->id}/letter")
+            ->assertForbidden();
     }
 
     public function test_written_to_after_the_day_on_which_an_answer_was_wanted_they_have_a_week(): void
     {
         $docket = $this->handOver('bell.com');
         $by = HandoverTermsChosen::unpack($docket->terms)->answerBy;
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('One name is waiting for an answer by '.app(Words::class)->near($by));
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('One name is waiting for an answer by '.app(Words::class)->near($by));
         self::assertStringContainsString(Dates::full($by), $this->got()[0]->text);
         app(TradeClock::class)->set($late = $by->plusDays(2));
-        $this->get("/dockets/{$docket->id}")->assertSee('One name is waiting for an answer that was due by '.app(Words::class)->near($by));
-        $this->get('/names/bell.com')->assertSee(', and was expected to end by '.app(Words::class)->near($by))->assertSee('no answer by '.app(Words::class)->near($by));
+        $this->get("/dockets/{$docket->id}")->assertSee(
+            'One name is waiting for an answer that was due by '.app(Words::class)->near($by),
+        );
+        $this->get('/names/bell.com')
+            ->assertSee(', and was expected to end by '.app(Words::class)->near($by))
+            ->assertSee('no answer by '.app(Words::class)->near($by));
         $this->get('/roll')->assertSee('Handover, no answer by '.app(Words::class)->near($by));
         $this->post("/dockets/{$docket->id}/letter")->assertSessionHas('told');
         $again = $this->got()[1]->text;
@@ -232,14 +306,18 @@ final class LettersTest extends TestCase
     public function test_a_clerk_writes_to_nobody(): void
     {
         $docket = $this->handOver('bell.com');
-        $this->actingAs($this->house->clerk)->post("/dockets/{$docket->id}/letter")->assertForbidden();
+        $this->actingAs($this->house->clerk)
+            ->post("/dockets/{$docket->id}/letter")
+            ->assertForbidden();
     }
 
     public function test_without_a_mailbox_nobody_can_be_asked(): void
     {
         $this->receiver->update(['mailbox' => null]);
         $name = $this->house->name('bell.com');
-        $this->actingAs($this->house->steward)->get("/hand-over?name={$name->ascii}&receiver={$this->receiver->id}")->assertSee('identifies a receiver by its mailbox');
+        $this->actingAs($this->house->steward)
+            ->get("/hand-over?name={$name->ascii}&receiver={$this->receiver->id}")
+            ->assertSee('identifies a receiver by its mailbox');
     }
 
     public function test_a_mailbox_that_nobody_knows_is_seen_on_the_letter(): void
@@ -247,19 +325,32 @@ final class LettersTest extends TestCase
         $this->world->mailbox((string) $this->receiver->mailbox, 'is not known');
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Refused, $this->letter()->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was refused by the mail server')->assertSee('There is no mailbox')->assertSee('Ask for another mailbox');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('was refused by the mail server')
+            ->assertSee('There is no mailbox')
+            ->assertSee('Ask for another mailbox');
     }
 
     public function test_what_comes_back_is_seen_on_the_letter(): void
     {
-        $this->world->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'mailboxes' => [['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back']]]);
+        $this->world->add([
+            'names' => [],
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'mailboxes' => [['address' => 'returns@harrow-tern.example', 'habit' => 'reads', 'password' => 'what comes back']],
+        ]);
         $this->world->mailbox((string) $this->receiver->mailbox, 'bounces');
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Sent, $this->letter()->state);
         app(CollectReturned::class)->handle();
         self::assertSame([LetterState::Returned, '552 5.2.2 The mailbox is full'], [$this->letter()->state, $this->letter()->answer]);
         self::assertSame([], $this->world->letters('returns@harrow-tern.example'), 'what was kept is removed there');
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('came back')->assertSee('The mailbox is full');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('came back')
+            ->assertSee('The mailbox is full');
         $this->get('/rounds')->assertSee('came back');
         // Asked elsewhere, it goes on.
         $this->receiver->update(['mailbox' => 'other-'.self::$trials.'-'.getmypid().'@letters.example']);
@@ -288,7 +379,9 @@ final class LettersTest extends TestCase
         $this->world->weather($weather, 1, 'the post');
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Doubtful, $this->letter()->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('may have been sent');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('may have been sent');
         $this->again();
         $got = $this->got();
         self::assertCount(2, $got, 'both were taken');
@@ -329,7 +422,10 @@ final class LettersTest extends TestCase
         $before = Letter::query()->sum('attempts');
         app(SendLetters::class)->handle();
         self::assertSame(1, Letter::query()->sum('attempts') - $before);
-        self::assertStringContainsString('not among the hosts that may be asked', (string) Letter::query()->whereNotNull('answer')->firstOrFail()->answer);
+        self::assertStringContainsString(
+            'not among the hosts that may be asked',
+            (string) Letter::query()->whereNotNull('answer')->firstOrFail()->answer,
+        );
     }
 
     public function test_what_is_no_mailbox_at_all_is_seen_on_the_letter_and_stops_no_other(): void
@@ -338,7 +434,10 @@ final class LettersTest extends TestCase
         $this->receiver->update(['mailbox' => 'see the file']);
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Refused, $this->letter()->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('was refused by the mail server')->assertSee('see the file');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('was refused by the mail server')
+            ->assertSee('see the file');
         $this->receiver->update(['mailbox' => $asked]);
         $this->handOver('peal.com');
         self::assertSame(LetterState::Sent, $this->letter()->state);
@@ -408,7 +507,10 @@ final class LettersTest extends TestCase
         $this->world->mailbox($this->house->steward->email, 'is not known');
         $this->house->steward->update(['morning' => true]);
         app(WriteMorningLetters::class)->handle();
-        $this->actingAs($this->house->steward)->get('/rounds/letter')->assertSee('was refused by the mail server')->assertSee('There is no mailbox');
+        $this->actingAs($this->house->steward)
+            ->get('/rounds/letter')
+            ->assertSee('was refused by the mail server')
+            ->assertSee('There is no mailbox');
         $this->world->mailbox($this->house->steward->email, 'reads');
     }
 
@@ -417,14 +519,23 @@ final class LettersTest extends TestCase
         config(['mail.default' => 'letterbox']);
         $docket = $this->handOver('bell.com');
         self::assertSame(LetterState::Kept, $this->letter()->state);
-        $this->actingAs($this->house->steward)->get("/dockets/{$docket->id}")->assertSee('no mail server is set');
+        $this->actingAs($this->house->steward)
+            ->get("/dockets/{$docket->id}")
+            ->assertSee('no mail server is set');
     }
 
     public function test_a_line_that_begins_after_the_word_was_given_finds_it(): void
     {
         $docket = $this->handOver('bell.com');
         $late = $this->house->name('late.com');
-        $line = $docket->lines()->create(['name_id' => $late->id, 'giving_account_id' => $this->house->ours->id, 'position' => 2, 'state' => LineState::Waiting]);
+        $line = $docket
+            ->lines()
+            ->create([
+                'name_id' => $late->id,
+                'giving_account_id' => $this->house->ours->id,
+                'position' => 2,
+                'state' => LineState::Waiting,
+            ]);
         $this->post($this->link(), ['answer' => 'no'])->assertOk();
         app(BeginDocketLines::class)->handle($docket->id);
         self::assertSame([LineState::Stopped, 'The receiver refused the handover'], [$line->refresh()->state, $line->reason]);

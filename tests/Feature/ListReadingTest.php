@@ -24,29 +24,67 @@ final class ListReadingTest extends TestCase
      * @param  list<list<string>>  $samples
      * @param  list<string>  $fields
      */
-    #[TestWith([['Domain Name', 'Expires On', 'Registered', 'Auto Renew?', 'Registrar-Lock'], [], ['name', 'ends', 'created', 'intent', 'lock']])]
+    #[
+        TestWith([
+            ['Domain Name', 'Expires On', 'Registered', 'Auto Renew?', 'Registrar-Lock'],
+            [],
+            ['name', 'ends', 'created', 'intent', 'lock'],
+        ]),
+    ]
     #[TestWith([['Domäne', 'Ablaufdatum', 'Inhaber', 'Kundennummer'], [], ['name', 'ends', 'registrant', 'account']])]
     #[TestWith([['nom de domaine', "date d'expiration", 'titulaire'], [], ['name', 'ends', 'registrant']])]
-    #[TestWith([['A', 'B', 'C', 'D'], [['bell.com', 'ledger@bell.com', 'ok', 'green'], ['peal.org', 'x@peal.org', 'clientHold', 'blue']], ['name', 'mailbox', 'statuses', 'raw']])]
+    #[
+        TestWith([
+            ['A', 'B', 'C', 'D'],
+            [['bell.com', 'ledger@bell.com', 'ok', 'green'], ['peal.org', 'x@peal.org', 'clientHold', 'blue']],
+            ['name', 'mailbox', 'statuses', 'raw'],
+        ]),
+    ]
     #[TestWith([['Name', 'Domain'], [['one', 'bell.com']], ['raw', 'name']])]
     #[TestWith([['x'], [['12.10.2027']], ['ends']])]
-    #[TestWith([['x', 'y', 'z'], [['2027-10-12', '40718', '12.10.2019'], ['2028-01-01', '40719', '13.10.2019']], ['ends', 'raw', 'created']])]
-    #[TestWith([['Domaine', 'Date d’expiration', 'Prix', 'Renouvellement automatique'], [['bell.com', '12.10.2027', '12,90 €', 'oui']], ['name', 'ends', 'renewal', 'intent']])]
-    #[TestWith([['Dominio', 'Vencimiento', 'Titular', 'Bloqueo'], [['bell.com', '12/10/2027', 'Bell', 'sí']], ['name', 'ends', 'registrant', 'lock']])]
-    #[TestWith([['Domeinnaam', 'Vervaldatum', 'Naamservers'], [['bell.com', '12-10-2027', 'ns1.wire.example ns2.wire.example']], ['name', 'ends', 'servers']])]
+    #[
+        TestWith([
+            ['x', 'y', 'z'],
+            [['2027-10-12', '40718', '12.10.2019'], ['2028-01-01', '40719', '13.10.2019']],
+            ['ends', 'raw', 'created'],
+        ]),
+    ]
+    #[
+        TestWith([
+            ['Domaine', 'Date d’expiration', 'Prix', 'Renouvellement automatique'],
+            [['bell.com', '12.10.2027', '12,90 €', 'oui']],
+            ['name', 'ends', 'renewal', 'intent'],
+        ]),
+    ]
+    #[
+        TestWith([
+            ['Dominio', 'Vencimiento', 'Titular', 'Bloqueo'],
+            [['bell.com', '12/10/2027', 'Bell', 'sí']],
+            ['name', 'ends', 'registrant', 'lock'],
+        ]),
+    ]
+    #[
+        TestWith([
+            ['Domeinnaam', 'Vervaldatum', 'Naamservers'],
+            [['bell.com', '12-10-2027', 'ns1.wire.example ns2.wire.example']],
+            ['name', 'ends', 'servers'],
+        ]),
+    ]
     #[TestWith([['name', 'renewal'], [['bell.com', '12.90']], ['name', 'renewal']])]
     #[TestWith([['name', 'renewal'], [['bell.com', 'yes']], ['name', 'intent']])]
     #[TestWith([['name', 'domain'], [['Sound Kelp Farm', 'bell.com'], ['The Foundry', 'peal.org']], ['raw', 'name']])]
     #[TestWith([['x'], [['']], ['raw']])]
     public function test_columns_are_known_by_heading_and_then_by_content(array $headings, array $samples, array $fields): void
     {
-        self::assertSame($fields, array_column((new MatchColumns)->handle($headings, $samples), 'value'));
+        self::assertSame($fields, array_column((new MatchColumns())->handle($headings, $samples), 'value'));
     }
 
     /** @param  list<string>  $cells */
     private function read(ImportField $field, string $value, array $cells = []): mixed
     {
-        $row = (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'x', ''], DateOrder::DayMonthYear, 'GBP'))->handle(new ListRow(2, ['bell.com', $value, ...$cells]));
+        $row = (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'x', ''], DateOrder::DayMonthYear, 'GBP'))->handle(
+            new ListRow(2, ['bell.com', $value, ...$cells]),
+        );
 
         return $row['facts'][$field->value] ?? null;
     }
@@ -88,8 +126,13 @@ final class ListReadingTest extends TestCase
 
     public function test_a_value_of_three_hundred_characters_is_refused_and_a_raw_one_is_cut(): void
     {
-        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', str_repeat('ä', 12_345)]));
-        self::assertSame(['remarks' => str_repeat('ä', 10_000).'… (12345 characters in the file; the first 10000 are kept)'], $row['facts']['raw']);
+        $row = (new ReadRow([ImportField::Name, ImportField::Raw], ['name', 'remarks'], DateOrder::YearMonthDay, 'GBP'))->handle(
+            new ListRow(2, ['bell.com', str_repeat('ä', 12_345)]),
+        );
+        self::assertSame(
+            ['remarks' => str_repeat('ä', 10_000).'… (12345 characters in the file; the first 10000 are kept)'],
+            $row['facts']['raw'],
+        );
         $this->expectException(RefusedRow::class);
         $this->read(ImportField::Registrant, str_repeat('x', 300));
     }
@@ -97,9 +140,17 @@ final class ListReadingTest extends TestCase
     /** Two columns of one heading, cells right of the last heading, and a registrar's own words among statuses. */
     public function test_nothing_is_lost_without_a_word(): void
     {
-        $read = fn (ImportField $field, string ...$cells): array => (new ReadRow([ImportField::Name, $field, ImportField::Raw], ['name', 'Note', 'Note'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', ...array_values($cells)]))['facts'];
+        $read = fn (ImportField $field, string ...$cells): array => (new ReadRow(
+            [ImportField::Name, $field, ImportField::Raw],
+            ['name', 'Note', 'Note'],
+            DateOrder::YearMonthDay,
+            'GBP',
+        ))->handle(new ListRow(2, ['bell.com', ...array_values($cells)]))['facts'];
         self::assertSame(['raw' => ['Note' => 'a', 'Note (2)' => 'b', 'column 4' => 'c']], $read(ImportField::Raw, 'a', 'b', 'c'));
-        self::assertSame(['statuses' => ['clientHold'], 'raw' => ['Note' => 'clientHold, Parked', 'Note (2)' => 'x']], $read(ImportField::Statuses, 'clientHold, Parked', 'x'));
+        self::assertSame(
+            ['statuses' => ['clientHold'], 'raw' => ['Note' => 'clientHold, Parked', 'Note (2)' => 'x']],
+            $read(ImportField::Statuses, 'clientHold, Parked', 'x'),
+        );
         self::assertSame(['statuses' => ['ok']], $read(ImportField::Statuses, 'ok (https://icann.example/epp#ok)', ''));
         // A currency without a price.
         self::assertSame(['raw' => ['Note' => 'EUR']], $read(ImportField::Currency, 'EUR', ''));
@@ -137,12 +188,19 @@ final class ListReadingTest extends TestCase
     /** @param  list<int>  $numbers */
     private function price(string $price, string $currency, array $numbers): mixed
     {
-        return (new ReadRow([ImportField::Name, ImportField::Renewal, ImportField::Currency], ['name', 'price', 'currency'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, ['bell.com', $price, $currency], $numbers))['facts']['renewal'] ?? null;
+        return (new ReadRow(
+            [ImportField::Name, ImportField::Renewal, ImportField::Currency],
+            ['name', 'price', 'currency'],
+            DateOrder::YearMonthDay,
+            'GBP',
+        ))->handle(new ListRow(2, ['bell.com', $price, $currency], $numbers))['facts']['renewal'] ?? null;
     }
 
     public function test_a_web_address_with_www_is_the_name_and_another_name_below_it_is_not(): void
     {
-        $read = fn (string $name): string => (new ReadRow([ImportField::Name], ['name'], DateOrder::YearMonthDay, 'GBP'))->handle(new ListRow(2, [$name]))['name']->ascii;
+        $read = fn (string $name): string => (new ReadRow([ImportField::Name], ['name'], DateOrder::YearMonthDay, 'GBP'))->handle(
+            new ListRow(2, [$name]),
+        )['name']->ascii;
         self::assertSame('bell.co.uk', $read('https://www.Bell.co.uk/peal'));
         $this->expectExceptionMessage('a name below bell.co.uk');
         $read('shop.bell.co.uk');
@@ -150,7 +208,7 @@ final class ListReadingTest extends TestCase
 
     public function test_a_pasted_list_is_read_with_any_separators_and_tells_what_it_did_not_know(): void
     {
-        $house = new House;
+        $house = new House();
         $ids = [$house->name('bell.com')->id, $house->name('glockenwärts.com')->id];
         $pasted = app(ReadPastedNames::class)->handle("bell.com; https://www.bell.com/x\tGLOCKENWÄRTS.com,peal.com\n\nco.uk | \x80");
         self::assertEqualsCanonicalizing($ids, $pasted->known);

@@ -19,9 +19,23 @@ final class LogTest extends TestCase
      * @param  list<string>  $wanted
      */
     #[TestWith([['docket' => 3, 'deed' => 'hand_over'], ['Hand over', 'docket 3']])]
-    #[TestWith([['finding' => 'servers_changed', 'with' => '{"held":"ns1.a.example","seen":"ns2.b.example"}'], ['Name servers changed, not by us', 'held: ns1.a.example, seen: ns2.b.example']])]
+    #[
+        TestWith([
+            ['finding' => 'servers_changed', 'with' => '{"held":"ns1.a.example","seen":"ns2.b.example"}'],
+            ['Name servers changed, not by us', 'held: ns1.a.example, seen: ns2.b.example'],
+        ]),
+    ]
     #[TestWith([['finding' => 'transfer_not_ours', 'with' => '[]'], ['Transfer not started by us']])]
-    #[TestWith([['fields' => ['intent', 'ends'], 'before' => '{"intent":"when_told","ends":null}', 'after' => '{"intent":"lapse","ends":"2027-11-02T00:00:00Z"}'], ['intent: renew on request → let lapse', 'ends: nothing → 2 Nov 2027']])]
+    #[
+        TestWith([
+            [
+                'fields' => ['intent', 'ends'],
+                'before' => '{"intent":"when_told","ends":null}',
+                'after' => '{"intent":"lapse","ends":"2027-11-02T00:00:00Z"}',
+            ],
+            ['intent: renew on request → let lapse', 'ends: nothing → 2 Nov 2027'],
+        ]),
+    ]
     #[TestWith([['because' => '2026-13-45'], ['because: 2026-13-45']])]
     #[TestWith([['role' => 'steward', 'may_sign_in' => true], ['role: Steward: can spend money and move names', 'can sign in: yes']])]
     #[TestWith([['why' => '{not JSON', 'lines' => 4], ['lines 4', 'why: {not JSON']])]
@@ -37,11 +51,22 @@ final class LogTest extends TestCase
 
     public function test_what_was_found_comes_first_and_numbers_lead_somewhere(): void
     {
-        $house = new House;
-        app(HouseLog::class)->write('drift_seen', 'name', $house->name('bell.com')->id, ['with' => '{"seen":"off"}', 'client' => $house->foundry->id, 'finding' => 'lock_not_written']);
+        $house = new House();
+        app(HouseLog::class)->write('drift_seen', 'name', $house->name('bell.com')->id, [
+            'with' => '{"seen":"off"}',
+            'client' => $house->foundry->id,
+            'finding' => 'lock_not_written',
+        ]);
         app(HouseLog::class)->write('letter_answered', 'mailbox', 8);
         $page = $this->actingAs($house->owner)->get('/log')->assertOk();
-        $page->assertSeeInOrder(['A letter to it was answered by e-mail', 'mailbox 8', 'Difference from the registry found', 'bell.com', 'Lock not on record', 'seen: off']);
+        $page->assertSeeInOrder([
+            'A letter to it was answered by e-mail',
+            'mailbox 8',
+            'Difference from the registry found',
+            'bell.com',
+            'Lock not on record',
+            'seen: off',
+        ]);
         $page->assertSee('href="'.route('clients.show', $house->foundry).'">client '.$house->foundry->id, false);
         $this->get('/log?event=something')->assertSee('No entries match');
     }

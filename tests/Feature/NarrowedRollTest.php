@@ -30,12 +30,25 @@ final class NarrowedRollTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
-        $this->house->name('bell.com', facts: [
-            'registrant' => 'The Bell Foundry', 'mailbox' => 'ledger@bells.example', 'created_on' => Instant::of('2019-04-27'), 'servers' => ['ns1.quay.example', 'ns2.quay.example'], 'disclosure' => 'replaced',
-        ]);
-        $this->house->name('kelp.co.uk', facts: ['lock' => 'on', 'intent' => 'lapse', 'created_on' => Instant::of('2026-09-01'), 'ends_on' => Instant::of('2027-09-01')]);
-        $late = $this->house->name('late.org', facts: ['ends_on' => Instant::of('2026-09-20'), 'lock' => 'unknown', 'reference' => 'S-8812']);
+        $this->house = new House();
+        $this->house->name(
+            'bell.com',
+            facts: [
+                'registrant' => 'The Bell Foundry',
+                'mailbox' => 'ledger@bells.example',
+                'created_on' => Instant::of('2019-04-27'),
+                'servers' => ['ns1.quay.example', 'ns2.quay.example'],
+                'disclosure' => 'replaced',
+            ],
+        );
+        $this->house->name(
+            'kelp.co.uk',
+            facts: ['lock' => 'on', 'intent' => 'lapse', 'created_on' => Instant::of('2026-09-01'), 'ends_on' => Instant::of('2027-09-01')],
+        );
+        $late = $this->house->name(
+            'late.org',
+            facts: ['ends_on' => Instant::of('2026-09-20'), 'lock' => 'unknown', 'reference' => 'S-8812'],
+        );
         app(GiveWords::class)->give([$late->id], ['Shop', 'to sell']);
         app(MakeStandings::class)->of([$late->id]);
     }
@@ -94,7 +107,9 @@ final class NarrowedRollTest extends TestCase
     public function test_each_condition_narrows(string $address, array $expected): void
     {
         self::assertSame($expected, self::names($address));
-        $this->actingAs($this->house->reader)->get('/roll?'.$address)->assertOk();
+        $this->actingAs($this->house->reader)
+            ->get('/roll?'.$address)
+            ->assertOk();
     }
 
     public function test_a_day_with_an_hour_is_that_day(): void
@@ -106,11 +121,21 @@ final class NarrowedRollTest extends TestCase
 
     public function test_what_was_chosen_is_said_and_leads_on(): void
     {
-        $page = $this->actingAs($this->house->reader)->get('/roll?'.http_build_query(['suffix' => 'com,org', 'ends_from' => '2026-09-01', 'ends_to' => '2027-12-31', 'auto_renew' => ['off']]));
-        $page->assertSee('ending from 1 Sep 2026 to 31 Dec 2027')->assertSee('under .com or org')->assertSee('auto-renew off')->assertSee('suffix=com%2Corg', false)->assertSee('ending=2026-09-01..2027-12-31', false);
+        $page = $this->actingAs($this->house->reader)->get(
+            '/roll?'.
+                http_build_query(['suffix' => 'com,org', 'ends_from' => '2026-09-01', 'ends_to' => '2027-12-31', 'auto_renew' => ['off']]),
+        );
+        $page
+            ->assertSee('ending from 1 Sep 2026 to 31 Dec 2027')
+            ->assertSee('under .com or org')
+            ->assertSee('auto-renew off')
+            ->assertSee('suffix=com%2Corg', false)
+            ->assertSee('ending=2026-09-01..2027-12-31', false);
         $this->get('/roll?ending=2027-01-01..')->assertSee('ending after 31 Dec 2026');
         $this->get('/roll?created=..2020-11-02')->assertSee('registered before 3 Nov 2020');
-        $this->get('/roll?ends_from=2027-12-31&ends_to=2027-01-01')->assertSee('“2027-12-31..2027-01-01” is not a range of dates')->assertSee('bell.com');
+        $this->get('/roll?ends_from=2027-12-31&ends_to=2027-01-01')
+            ->assertSee('“2027-12-31..2027-01-01” is not a range of dates')
+            ->assertSee('bell.com');
         $this->get('/roll?created_from=yesterday')->assertSee('“yesterday..” is not a range of dates');
     }
 
@@ -123,18 +148,29 @@ final class NarrowedRollTest extends TestCase
         self::assertSame([], self::names('intent=when_told,ask_client&held=watched'));
         self::assertSame([], self::names('auto_renew=off&suffix=com&held=watched'), 'nobody here renews it, or doesn’t');
         foreach (['', "?client={$this->house->foundry->id}"] as $address) {
-            $this->actingAs($this->house->reader)->get('/roll'.$address)->assertSeeInOrder(['3 names', 'held and one that is only watched, for']);
+            $this->actingAs($this->house->reader)
+                ->get('/roll'.$address)
+                ->assertSeeInOrder(['3 names', 'held and one that is only watched, for']);
         }
-        $this->get('/roll?held=watched')->assertSee('One name that is only watched')->assertSee('<strong>only watched</strong> (', false)->assertSee('expiry not known; only watched');
+        $this->get('/roll?held=watched')
+            ->assertSee('One name that is only watched')
+            ->assertSee('<strong>only watched</strong> (', false)
+            ->assertSee('expiry not known; only watched');
         $this->get('/roll?held=held')->assertSeeInOrder(['3 names', 'held for']);
-        $this->actingAs($this->house->clerk)->postJson('/sheaf', ['names' => [$watched->id, Name::query()->where('ascii', 'bell.com')->sole()->id]])->assertJson(['count' => 2, 'told' => '1 client, 1 registrar; 1 only watched']);
+        $this->actingAs($this->house->clerk)
+            ->postJson('/sheaf', ['names' => [$watched->id, Name::query()->where('ascii', 'bell.com')->sole()->id]])
+            ->assertJson(['count' => 2, 'told' => '1 client, 1 registrar; 1 only watched']);
     }
 
     public function test_a_word_narrows_and_is_said_in_the_sentence(): void
     {
         $word = Word::query()->where('label', 'to sell')->sole();
         self::assertSame(['late.org'], self::names("word={$word->id}"));
-        $this->actingAs($this->house->reader)->get("/roll?word={$word->id}")->assertSee('with the word “to sell”')->assertSee('late.org')->assertDontSee('kelp.co.uk');
+        $this->actingAs($this->house->reader)
+            ->get("/roll?word={$word->id}")
+            ->assertSee('with the word “to sell”')
+            ->assertSee('late.org')
+            ->assertDontSee('kelp.co.uk');
     }
 
     #[TestWith(['marks', 'finding=lifecycle.lock_off'])]
@@ -152,7 +188,11 @@ final class NarrowedRollTest extends TestCase
             $seen = [];
             $after = null;
             do {
-                $page = app(ReadRoll::class)->page(RollFilter::read([...$words, 'sort' => $sort->value, 'after' => $after]), Instant::of('2026-10-06'), 3);
+                $page = app(ReadRoll::class)->page(
+                    RollFilter::read([...$words, 'sort' => $sort->value, 'after' => $after]),
+                    Instant::of('2026-10-06'),
+                    3,
+                );
                 array_push($seen, ...array_map(fn (Row $row): string => $row->text($sort->column()), $page->rows));
                 $after = $page->next;
             } while ($after !== null);
@@ -165,7 +205,10 @@ final class NarrowedRollTest extends TestCase
 
     public function test_columns_are_kept_for_the_person(): void
     {
-        $this->actingAs($this->house->reader)->from('/roll')->post('/roll/looks', ['columns' => ['line', 'servers', 'words'], 'compact' => '1'])->assertRedirect('/roll');
+        $this->actingAs($this->house->reader)
+            ->from('/roll')
+            ->post('/roll/looks', ['columns' => ['line', 'servers', 'words'], 'compact' => '1'])
+            ->assertRedirect('/roll');
         $page = $this->get('/roll')->assertSee('ns1.quay.example ns2.quay.example')->assertSee('Shop, to sell')->assertSee('roll-close');
         self::assertStringContainsString('c-line', (string) $page->getContent());
         $this->actingAs($this->house->clerk)->get('/roll')->assertDontSee('ns1.quay.example')->assertDontSee('roll-close');
@@ -176,13 +219,22 @@ final class NarrowedRollTest extends TestCase
     public function test_every_column_says_something_for_a_name_that_has_it(): void
     {
         // Whose mailbox must be verified.
-        $this->house->name('new.com', facts: ['created_on' => Instant::of('2026-10-01'), 'registrant' => 'The Bell Foundry', 'mailbox' => 'new@bells.example']);
+        $this->house->name(
+            'new.com',
+            facts: ['created_on' => Instant::of('2026-10-01'), 'registrant' => 'The Bell Foundry', 'mailbox' => 'new@bells.example'],
+        );
         foreach (array_chunk(array_column(RollColumn::cases(), 'value'), RollColumn::MOST) as $columns) {
-            $this->actingAs($this->house->reader)->post('/roll/looks', ['columns' => $columns])->assertSessionHasNoErrors();
+            $this->actingAs($this->house->reader)
+                ->post('/roll/looks', ['columns' => $columns])
+                ->assertSessionHasNoErrors();
             $page = $this->get('/roll')->assertOk();
             foreach (array_diff($columns, ['line']) as $column) {
                 $label = __('roll.column.'.$column);
-                self::assertMatchesRegularExpression('/data-label="'.(is_string($label) ? $label : '').'">[^<]/u', (string) $page->getContent(), $column);
+                self::assertMatchesRegularExpression(
+                    '/data-label="'.(is_string($label) ? $label : '').'">[^<]/u',
+                    (string) $page->getContent(),
+                    $column,
+                );
             }
         }
         $this->post('/roll/looks', ['columns' => array_column(RollColumn::cases(), 'value')])->assertSessionHasErrors('columns');
@@ -198,17 +250,23 @@ final class NarrowedRollTest extends TestCase
         $view = SavedView::query()->where('name', 'Unlocked')->sole();
         $this->get('/roll')->assertSee('Mine alone');
         $this->actingAs($this->house->reader)->get('/roll')->assertSee('Unlocked')->assertDontSee('Mine alone');
-        $page = $this->get("/roll?lock=off&sort=name&view={$view->id}")->assertSee('bell.com')->assertDontSee('kelp.co.uk');
+        $page = $this->get("/roll?lock=off&sort=name&view={$view->id}")
+            ->assertSee('bell.com')
+            ->assertDontSee('kelp.co.uk');
         self::assertStringContainsString('data-label="Lock"', (string) $page->getContent());
         $this->delete("/roll/views/{$view->id}")->assertForbidden();
-        $this->actingAs($this->house->clerk)->delete("/roll/views/{$view->id}")->assertRedirect();
+        $this->actingAs($this->house->clerk)
+            ->delete("/roll/views/{$view->id}")
+            ->assertRedirect();
         self::assertSame(['Mine alone'], SavedView::query()->pluck('name')->all());
     }
 
     public function test_all_that_a_sentence_shows_goes_into_the_sheaf_up_to_its_limit(): void
     {
         config(['house.selection_limit' => 2]);
-        $this->actingAs($this->house->clerk)->post('/sheaf/all', ['lock' => 'off'])->assertRedirect('/roll?lock=off');
+        $this->actingAs($this->house->clerk)
+            ->post('/sheaf/all', ['lock' => 'off'])
+            ->assertRedirect('/roll?lock=off');
         $this->get('/sheaf')->assertSee('bell.com')->assertDontSee('kelp.co.uk')->assertSee('1 name in the sheaf');
         $this->post('/sheaf/all')->assertSessionHas('told', 'The sheaf holds at most 2 names; one did not fit.');
         self::assertSame(2, DB::table('selection_names')->count());
@@ -228,13 +286,17 @@ final class NarrowedRollTest extends TestCase
         $this->house->name('over.net', facts: ['ends_on' => Instant::of('2026-09-25')]);
         $over = Row::of(DB::table('names')->where('ascii', 'over.net')->first())->int('id');
         $out = $this->house->name('taken-out.net', facts: ['ends_on' => Instant::of('2026-09-26')])->id;
-        DB::table('registrations')->where('name_id', $late)->update(['ends_on' => '2027-09-20']);
+        DB::table('registrations')
+            ->where('name_id', $late)
+            ->update(['ends_on' => '2027-09-20']);
         app(MakeStandings::class)->of([$late]);
         self::assertSame([$late], $sheaf(), 'What was ticked is what was seen.');
         $this->get('/sheaf')->assertSee('2 more match today, one no longer matches');
         $this->get('/deeds/change_lock?of=sheaf')->assertSee('The names that match your search have changed');
         $sentence = Row::of(DB::table('selection_sentences')->first())->int('id');
-        $this->post("/sheaf/sentences/{$sentence}")->assertRedirect('/sheaf')->assertSessionHas('told', 'The sheaf is up to date with that search.');
+        $this->post("/sheaf/sentences/{$sentence}")
+            ->assertRedirect('/sheaf')
+            ->assertSessionHas('told', 'The sheaf is up to date with that search.');
         self::assertEqualsCanonicalizing([$over, $out], $sheaf());
 
         // What is taken out is an exception of the sentence; what was put in by hand is just gone.
@@ -248,13 +310,17 @@ final class NarrowedRollTest extends TestCase
         $this->post('/sheaf', ['names' => [$out]]);
         self::assertEqualsCanonicalizing([$over, $out], $sheaf());
 
-        $this->actingAs($this->house->steward)->post("/sheaf/sentences/{$sentence}")->assertNotFound();
+        $this->actingAs($this->house->steward)
+            ->post("/sheaf/sentences/{$sentence}")
+            ->assertNotFound();
     }
 
     public function test_a_pasted_list_goes_into_the_sheaf_and_what_is_not_known_is_said(): void
     {
-        $this->actingAs($this->house->clerk)->post('/sheaf/list', ['names' => "bell.com; https://www.kelp.co.uk/shop\tnobody.net|no_name.com\n\nlate.org,bell.com"])
-            ->assertRedirect('/sheaf')->assertSessionHas('told', '3 names were added. 2 are not on the Roll: no_name.com, nobody.net.');
+        $this->actingAs($this->house->clerk)
+            ->post('/sheaf/list', ['names' => "bell.com; https://www.kelp.co.uk/shop\tnobody.net|no_name.com\n\nlate.org,bell.com"])
+            ->assertRedirect('/sheaf')
+            ->assertSessionHas('told', '3 names were added. 2 are not on the Roll: no_name.com, nobody.net.');
         $this->get('/sheaf')->assertSee('3 names in the sheaf')->assertSee('late.org');
         $this->post('/sign-out');
         $this->actingAs($this->house->clerk)->get('/sheaf')->assertSee('3 names in the sheaf');

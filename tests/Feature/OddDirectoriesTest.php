@@ -48,19 +48,36 @@ final class OddDirectoriesTest extends TestCase
         Queue::fake();
         $this->script = (string) tempnam(sys_get_temp_dir(), 'said');
         [$port, $textPort] = self::ports(2);
-        $this->says(['bootstrap.example/dns.json' => [200, ['version' => '1.0', 'publication' => '2026-10-06T09:00:00Z', 'services' => [[['com'], ['https://rdap.harbour-registry.example/']], [['org'], ['https://rdap.silent.example/']]]]]]);
+        $this->says([
+            'bootstrap.example/dns.json' => [
+                200,
+                [
+                    'version' => '1.0',
+                    'publication' => '2026-10-06T09:00:00Z',
+                    'services' => [[['com'], ['https://rdap.harbour-registry.example/']], [['org'], ['https://rdap.silent.example/']]],
+                ],
+            ],
+        ]);
         $this->starts('scripted.php', (string) $port, (string) $textPort, $this->script);
         $silent = stream_socket_server('tcp://127.0.0.1:0');
         self::assertNotFalse($silent);
         $this->silent = $silent;
         config([
-            'outside.hosts' => ['bootstrap.example' => "127.0.0.1:{$port}", 'rdap.harbour-registry.example' => "127.0.0.1:{$port}", 'rdap.skerry.example' => "127.0.0.1:{$port}", 'rdap.silent.example' => (string) stream_socket_get_name($silent, false)],
-            'outside.bootstrap' => 'https://bootstrap.example/dns.json', 'outside.answer' => 1, 'outside.connect' => 1, 'outside.dns.roots' => [],
+            'outside.hosts' => [
+                'bootstrap.example' => "127.0.0.1:{$port}",
+                'rdap.harbour-registry.example' => "127.0.0.1:{$port}",
+                'rdap.skerry.example' => "127.0.0.1:{$port}",
+                'rdap.silent.example' => (string) stream_socket_get_name($silent, false),
+            ],
+            'outside.bootstrap' => 'https://bootstrap.example/dns.json',
+            'outside.answer' => 1,
+            'outside.connect' => 1,
+            'outside.dns.roots' => [],
         ]);
         $this->app->register(OutsideServiceProvider::class, true);
         $this->app->forgetInstance(Directory::class);
         Cache::flush();
-        $this->house = new House;
+        $this->house = new House();
     }
 
     protected function tearDown(): void
@@ -80,7 +97,17 @@ final class OddDirectoriesTest extends TestCase
     /** @param  array<string, mixed>  $with */
     private function domain(string $name, array $with = []): void
     {
-        $this->says(["rdap.harbour-registry.example/domain/{$name}" => [200, $with + ['objectClassName' => 'domain', 'ldhName' => $name, 'status' => ['active'], 'events' => [['eventAction' => 'expiration', 'eventDate' => '2027-11-02T00:00:00Z']]]]]);
+        $this->says([
+            "rdap.harbour-registry.example/domain/{$name}" => [
+                200,
+                $with + [
+                    'objectClassName' => 'domain',
+                    'ldhName' => $name,
+                    'status' => ['active'],
+                    'events' => [['eventAction' => 'expiration', 'eventDate' => '2027-11-02T00:00:00Z']],
+                ],
+            ],
+        ]);
     }
 
     /** @return list<int> */
@@ -98,7 +125,15 @@ final class OddDirectoriesTest extends TestCase
     /** @return list<string> names that an answer was kept of */
     private static function kept(): array
     {
-        return array_map(fn (Row $row): string => $row->text('ascii'), Row::all(DB::select("SELECT DISTINCT n.id, n.ascii FROM observations o JOIN names n ON n.id = o.name_id WHERE o.source = 'registry' ORDER BY n.id")));
+        return array_map(
+            fn (Row $row): string => $row->text('ascii'),
+            Row::all(
+                DB::select(
+                    "SELECT DISTINCT n.id, n.ascii FROM observations o JOIN names n ON n.id = o.name_id WHERE o.source = 'registry'
+                        ORDER BY n.id",
+                ),
+            ),
+        );
     }
 
     /**
@@ -107,23 +142,62 @@ final class OddDirectoriesTest extends TestCase
      */
     private function why(array $ids): array
     {
-        return array_map(function (Row $row): string {
-            $registry = $row->json('troubles')['registry'] ?? null;
+        return array_map(
+            function (Row $row): string {
+                $registry = $row->json('troubles')['registry'] ?? null;
 
-            return is_array($registry) && is_string($registry['why'] ?? null) ? $registry['why'] : '';
-        }, Row::all(DB::table('observing')->whereIn('name_id', $ids)->orderBy('name_id')->get(['troubles'])));
+                return is_array($registry) && is_string($registry['why'] ?? null) ? $registry['why'] : '';
+            },
+            Row::all(
+                DB::table('observing')
+                    ->whereIn('name_id', $ids)
+                    ->orderBy('name_id')
+                    ->get(['troubles']),
+            ),
+        );
     }
 
     public function test_odd_records_cost_their_odd_members_and_no_other_name(): void
     {
         $ids = $this->names(12);
-        $card = fn (string $organisation): array => ['entities' => [['objectClassName' => 'entity', 'roles' => ['registrant'], 'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['org', [], 'text', $organisation]]]], ['objectClassName' => 'entity', 'roles' => ['registrar'], 'vcardArray' => ['vcard', [['fn', [], 'text', $organisation]]]]]];
+        $card = fn (string $organisation): array => [
+            'entities' => [
+                [
+                    'objectClassName' => 'entity',
+                    'roles' => ['registrant'],
+                    'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['org', [], 'text', $organisation]]],
+                ],
+                ['objectClassName' => 'entity', 'roles' => ['registrar'], 'vcardArray' => ['vcard', [['fn', [], 'text', $organisation]]]],
+            ],
+        ];
         $this->domain('bell-1.com', $card(str_repeat('x', 20_000)));
         $this->domain('bell-2.com', $card("Bell\0Foundry\u{202E}\u{2028}Ltd"));
-        $this->domain('bell-3.com', ['events' => [['eventAction' => 'expiration', 'eventDate' => '0000-01-01T00:00:00Z'], ['eventAction' => 'registration', 'eventDate' => '99999-01-01T00:00:00Z']]]);
+        $this->domain('bell-3.com', [
+            'events' => [
+                ['eventAction' => 'expiration', 'eventDate' => '0000-01-01T00:00:00Z'],
+                ['eventAction' => 'registration', 'eventDate' => '99999-01-01T00:00:00Z'],
+            ],
+        ]);
         $this->domain('bell-4.com', ['nameservers' => [['ldhName' => "ns1.\u{0}.example"], ['ldhName' => str_repeat('y', 20_000)]]]);
-        $this->domain('bell-5.com', ['status' => 'active', 'entities' => 'none', 'links' => [['href' => ['odd']]], 'notices' => [['title' => 7]], 'secureDNS' => ['dsData' => 'x'], 'redacted' => 'x', 'handle' => ['y']]);
-        $this->says(['rdap.harbour-registry.example/domain/bell-6.com' => [200, 'base64:'.base64_encode("{\"objectClassName\": \"domain\", \"ldhName\": \"bell-6.com\", \"handle\": \"\xff\", \"nameservers\": [{\"ldhName\": \"\xff.example\"}]}")]]);
+        $this->domain('bell-5.com', [
+            'status' => 'active',
+            'entities' => 'none',
+            'links' => [['href' => ['odd']]],
+            'notices' => [['title' => 7]],
+            'secureDNS' => ['dsData' => 'x'],
+            'redacted' => 'x',
+            'handle' => ['y'],
+        ]);
+        $this->says([
+            'rdap.harbour-registry.example/domain/bell-6.com' => [
+                200,
+                'base64:'.
+                base64_encode(
+                    "{\"objectClassName\": \"domain\", \"ldhName\": \"bell-6.com\", \"handle\": \"\xff\", \"nameservers\": [{\"ldhName\": "
+                        ."\"\xff.example\"}]}",
+                ),
+            ],
+        ]);
         $this->domain('bell-7.com', $card(str_repeat('Skerry ', 130_000)));
         app(Observe::class)->of($ids);
         self::assertSame(array_map(fn (int $at): string => "bell-{$at}.com", [1, 2, 3, 4, 5, 6, 8, 9, 10, 11, 12]), self::kept());
@@ -131,7 +205,10 @@ final class OddDirectoriesTest extends TestCase
         self::assertSame(0, Setback::query()->count());
         // Nothing of it makes a page that nobody could read.
         foreach (['bell-1.com', 'bell-2.com', 'bell-5.com'] as $name) {
-            $page = (string) $this->actingAs($this->house->reader)->get("/record/{$name}")->assertOk()->getContent();
+            $page = (string) $this->actingAs($this->house->reader)
+                ->get("/record/{$name}")
+                ->assertOk()
+                ->getContent();
             self::assertLessThan(60_000, strlen($page));
             self::assertDoesNotMatchRegularExpression('/[\x{202E}\x{2028}]/u', $page);
         }
@@ -141,7 +218,9 @@ final class OddDirectoriesTest extends TestCase
     public function test_what_is_said_oddly_alarms_nobody_before_it_is_said_again(): void
     {
         $ids = $this->names(4);
-        $servers = fn (array $hosts): array => ['nameservers' => array_map(fn (mixed $host): array => ['objectClassName' => 'nameserver', 'ldhName' => $host], $hosts)];
+        $servers = fn (array $hosts): array => [
+            'nameservers' => array_map(fn (mixed $host): array => ['objectClassName' => 'nameserver', 'ldhName' => $host], $hosts),
+        ];
         DB::table('registrations')->update(['servers' => '["ns1.sound.example"]']);
         $this->says([
             'rdap.harbour-registry.example/domain/bell-1.com' => [404, '<html><h1>Not Found</h1></html>'],
@@ -149,10 +228,27 @@ final class OddDirectoriesTest extends TestCase
         ]);
         $this->domain('bell-3.com', $servers([]));
         $this->domain('bell-4.com', $servers(['ns9.elsewhere.example']));
-        $drifts = fn (): array => array_map(fn (Row $row): array => [$row->text('ascii'), $row->text('certainty'), $row->bool('alarming')], Row::all(DB::select("SELECT n.ascii, d.certainty, d.alarming FROM drifts d JOIN names n ON n.id = d.name_id WHERE d.finding IN ('not_in_directory', 'servers_changed') ORDER BY n.ascii")));
+        $drifts = fn (): array => array_map(
+            fn (Row $row): array => [$row->text('ascii'), $row->text('certainty'), $row->bool('alarming')],
+            Row::all(
+                DB::select(
+                    "SELECT n.ascii, d.certainty, d.alarming FROM drifts d JOIN names n ON n.id = d.name_id
+                        WHERE d.finding IN ('not_in_directory', 'servers_changed') ORDER BY n.ascii",
+                ),
+            ),
+        );
         app(Observe::class)->of($ids);
-        self::assertSame([['bell-1.com', 'once', false], ['bell-2.com', 'sure', true], ['bell-3.com', 'once', false], ['bell-4.com', 'sure', true]], $drifts());
-        self::assertSame(['hourly'], array_values(array_unique(array_map(fn (Row $row): string => $row->text('pace'), Row::all(DB::table('observing')->get(['pace']))))), 'and it is looked at again within the hour');
+        self::assertSame(
+            [['bell-1.com', 'once', false], ['bell-2.com', 'sure', true], ['bell-3.com', 'once', false], ['bell-4.com', 'sure', true]],
+            $drifts(),
+        );
+        self::assertSame(
+            ['hourly'],
+            array_values(
+                array_unique(array_map(fn (Row $row): string => $row->text('pace'), Row::all(DB::table('observing')->get(['pace'])))),
+            ),
+            'and it is looked at again within the hour',
+        );
         self::assertNotSame('gone', DB::table('standings')->where('ascii', 'bell-1.com')->value('next_kind'));
         self::assertSame('gone', DB::table('standings')->where('ascii', 'bell-2.com')->value('next_kind'));
         app(TradeClock::class)->set(Instant::of('2026-10-06T09:05:00Z'));
@@ -160,23 +256,50 @@ final class OddDirectoriesTest extends TestCase
         self::assertSame(['once', false], array_slice($drifts()[0], 1), 'too soon after to be another look');
         app(TradeClock::class)->set(Instant::of('2026-10-06T10:00:00Z'));
         app(Observe::class)->of($ids);
-        self::assertSame([['bell-1.com', 'sure', true], ['bell-2.com', 'sure', true], ['bell-3.com', 'sure', true], ['bell-4.com', 'sure', true]], $drifts());
+        self::assertSame(
+            [['bell-1.com', 'sure', true], ['bell-2.com', 'sure', true], ['bell-3.com', 'sure', true], ['bell-4.com', 'sure', true]],
+            $drifts(),
+        );
         self::assertSame('gone', DB::table('standings')->where('ascii', 'bell-1.com')->value('next_kind'));
     }
 
-    /** What directories put in place of a holder's data is none: RFC 9537 §3.3 and §3.4 (part of a value, or another), and words for it (common practice). */
+    /**
+     * What directories put in place of a holder's data is none: RFC 9537 §3.3 and §3.4 (part of a value, or another), and words for it
+     * (common practice).
+     */
     public function test_what_stands_in_place_of_a_holder_is_no_holder(): void
     {
         $ids = $this->names(1);
         $this->domain('bell-1.com', [
-            'entities' => [['objectClassName' => 'entity', 'roles' => ['registrant'], 'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['fn', [], 'text', 'REDACTED FOR PRIVACY'], ['org', [], 'text', 'B***'], ['email', [], 'text', 'proxy-7@relay.example'], ['tel', ['type' => 'voice'], 'uri', 'tel:+44.1632960114']]]]],
-            'redacted' => [['name' => ['description' => 'Registrant Organization'], 'method' => 'partialValue'], ['name' => ['description' => 'Registrant Email'], 'method' => 'replacementValue']],
+            'entities' => [
+                [
+                    'objectClassName' => 'entity',
+                    'roles' => ['registrant'],
+                    'vcardArray' => [
+                        'vcard',
+                        [
+                            ['version', [], 'text', '4.0'],
+                            ['fn', [], 'text', 'REDACTED FOR PRIVACY'],
+                            ['org', [], 'text', 'B***'],
+                            ['email', [], 'text', 'proxy-7@relay.example'],
+                            ['tel', ['type' => 'voice'], 'uri', 'tel:+44.1632960114'],
+                        ],
+                    ],
+                ],
+            ],
+            'redacted' => [
+                ['name' => ['description' => 'Registrant Organization'], 'method' => 'partialValue'],
+                ['name' => ['description' => 'Registrant Email'], 'method' => 'replacementValue'],
+            ],
         ]);
         app(Observe::class)->of($ids);
         $record = app(LastSeen::class)->of($ids[0], 'bell-1.com')['registry'][0]->record ?? null;
         self::assertNotNull($record);
         $seen = fn (Field $field): array => [$record->field($field)->value, $record->field($field)->isRedacted];
-        self::assertSame([[null, true], [null, true], [null, true], ['+44.1632960114', false]], array_map($seen, [Field::Name, Field::Organisation, Field::Mailbox, Field::Voice]));
+        self::assertSame(
+            [[null, true], [null, true], [null, true], ['+44.1632960114', false]],
+            array_map($seen, [Field::Name, Field::Organisation, Field::Mailbox, Field::Voice]),
+        );
     }
 
     /** RFC 5731 §2.3, in RDAP's word (RFC 8056 §2): `active`. */
@@ -192,7 +315,10 @@ final class OddDirectoriesTest extends TestCase
         self::assertSame('grace', $phase());
         $this->actingAs($this->house->reader)->get('/names/bell-1.com')->assertSee('its registry still calls it active: renew it today');
         $this->get('/roll')->assertSee('bell-1.com');
-        $this->domain('bell-1.com', ['status' => ['inactive'], 'events' => [['eventAction' => 'expiration', 'eventDate' => '2026-08-01T00:00:00Z']]]);
+        $this->domain('bell-1.com', [
+            'status' => ['inactive'],
+            'events' => [['eventAction' => 'expiration', 'eventDate' => '2026-08-01T00:00:00Z']],
+        ]);
         app(TradeClock::class)->set(Instant::of('2026-10-06T12:00:00Z'));
         app(Observe::class)->of($ids);
         self::assertSame('redemption', $phase());
@@ -201,14 +327,32 @@ final class OddDirectoriesTest extends TestCase
     public function test_a_holder_who_was_ours_and_is_another_is_an_alarm(): void
     {
         $ids = $this->names(2);
-        app(RecordRegistrants::class)->of(array_fill_keys($ids, ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']), 'typed', null);
-        $of = fn (string $who): array => ['entities' => [['objectClassName' => 'entity', 'roles' => ['registrant'], 'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['fn', [], 'text', $who]]]]]];
+        app(RecordRegistrants::class)->of(
+            array_fill_keys($ids, ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']),
+            'typed',
+            null,
+        );
+        $of = fn (string $who): array => [
+            'entities' => [
+                [
+                    'objectClassName' => 'entity',
+                    'roles' => ['registrant'],
+                    'vcardArray' => ['vcard', [['version', [], 'text', '4.0'], ['fn', [], 'text', $who]]],
+                ],
+            ],
+        ];
         $this->domain('bell-1.com', $of('Bell Foundry'));
         $this->domain('bell-2.com', $of('Somebody Else'));
         // By then directories show what was typed.
         app(TradeClock::class)->set(Instant::of('2026-10-13T09:00:00Z'));
         app(Observe::class)->of($ids);
-        $drifts = fn (): array => Drift::query()->whereIn('finding', ['holder_differs', 'holder_changed'])->where('state', 'open')->orderBy('name_id')->get()->map(fn (Drift $drift): array => [$drift->finding->value, $drift->alarming])->all();
+        $drifts = fn (): array => Drift::query()
+            ->whereIn('finding', ['holder_differs', 'holder_changed'])
+            ->where('state', 'open')
+            ->orderBy('name_id')
+            ->get()
+            ->map(fn (Drift $drift): array => [$drift->finding->value, $drift->alarming])
+            ->all();
         self::assertSame([['holder_differs', false]], $drifts(), 'ours may be what is wrong');
         $this->domain('bell-1.com', $of('Somebody Else'));
         app(TradeClock::class)->set(Instant::of('2026-10-13T12:00:00Z'));
@@ -253,7 +397,9 @@ final class OddDirectoriesTest extends TestCase
     public function test_what_slow_directories_answered_in_time_is_kept_and_the_rest_is_still_due(): void
     {
         $ids = [...$this->names(1), ...$this->names(6, 'org')];
-        DB::table('observing')->whereIn('name_id', $ids)->update(['due_at' => '-infinity']);
+        DB::table('observing')
+            ->whereIn('name_id', $ids)
+            ->update(['due_at' => '-infinity']);
         $take = app(LeaseDue::class);
         $taken = $take->handle(50);
         self::assertEqualsCanonicalizing($ids, $taken);
@@ -271,7 +417,17 @@ final class OddDirectoriesTest extends TestCase
         $name = $this->house->name('bell.com');
         $own = 'rdap.skerry.example/domain/bell.com';
         $this->domain('bell.com', ['links' => [['rel' => 'related', 'type' => 'application/rdap+json', 'href' => "https://{$own}"]]]);
-        $this->says([$own => [200, ['objectClassName' => 'domain', 'ldhName' => 'bell.com', 'status' => ['active'], 'events' => [['eventAction' => 'registrar expiration', 'eventDate' => '2027-11-02T00:00:00Z']]]]]);
+        $this->says([
+            $own => [
+                200,
+                [
+                    'objectClassName' => 'domain',
+                    'ldhName' => 'bell.com',
+                    'status' => ['active'],
+                    'events' => [['eventAction' => 'registrar expiration', 'eventDate' => '2027-11-02T00:00:00Z']],
+                ],
+            ],
+        ]);
         $asked = fn (): int => substr_count((string) $this->server?->getOutput(), $own);
         app(Observe::class)->within([$name->id], 10);
         self::assertSame(1, $asked());

@@ -62,7 +62,7 @@ final class OddGateTest extends TestCase
         $this->app->register(OutsideServiceProvider::class, true);
         $this->app->forgetInstance(Gates::class);
         Cache::flush();
-        $this->house = new House;
+        $this->house = new House();
         $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
         app(SetGatePassword::class)->handle($this->house->steward, $this->house->ours, 'seven gulls');
     }
@@ -79,18 +79,44 @@ final class OddGateTest extends TestCase
      */
     private function says(array $rules = [], array $queue = []): void
     {
-        $greeting = self::EPP.'<greeting><svID>A gate</svID><svDate>2026-10-06T09:00:00.0Z</svDate><svcMenu><version>1.0</version><lang>en</lang><objURI>urn:ietf:params:xml:ns:domain-1.0</objURI></svcMenu><dcp><access><all/></access><statement><purpose><prov/></purpose><recipient><ours/></recipient><retention><stated/></retention></statement></dcp></greeting></epp>';
-        file_put_contents($this->script, json_encode(['greeting' => $greeting, 'otherwise' => self::answer(1000), 'empty' => self::answer(1300), 'rules' => $rules, 'queue' => $queue], JSON_THROW_ON_ERROR));
+        $greeting =
+            self::EPP.
+            '<greeting><svID>A gate</svID><svDate>2026-10-06T09:00:00.0Z</svDate><svcMenu><version>1.0</version><lang>en</lang>'
+                .'<objURI>urn:ietf:params:xml:ns:domain-1.0</objURI></svcMenu><dcp><access><all/></access><statement><purpose><prov/>'
+                .'</purpose><recipient><ours/></recipient><retention><stated/></retention></statement></dcp></greeting></epp>';
+        file_put_contents(
+            $this->script,
+            json_encode(
+                [
+                    'greeting' => $greeting,
+                    'otherwise' => self::answer(1000),
+                    'empty' => self::answer(1300),
+                    'rules' => $rules,
+                    'queue' => $queue,
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     private static function answer(int $code, string $beside = '', string $words = 'Said'): string
     {
-        return self::EPP."<response><result code=\"{$code}\"><msg>{$words}</msg></result>{$beside}<trID><clTRID>{client}</clTRID><svTRID>S-1</svTRID></trID></response></epp>";
+        return self::EPP.
+            "<response><result code=\"{$code}\"><msg>{$words}</msg></result>{$beside}<trID><clTRID>{client}</clTRID><svTRID>S-1</svTRID>"
+                .'</trID></response></epp>';
     }
 
-    private static function waiting(string $id, string $data = '', string $date = '2026-10-06T08:00:00Z', string $words = 'Something'): string
-    {
-        return self::answer(1301, "<msgQ count=\"{count}\" id=\"{$id}\"><qDate>{$date}</qDate><msg>{$words}</msg></msgQ>".($data === '' ? '' : "<resData>{$data}</resData>"));
+    private static function waiting(
+        string $id,
+        string $data = '',
+        string $date = '2026-10-06T08:00:00Z',
+        string $words = 'Something',
+    ): string {
+        return self::answer(
+            1301,
+            "<msgQ count=\"{count}\" id=\"{$id}\"><qDate>{$date}</qDate><msg>{$words}</msg></msgQ>".
+                ($data === '' ? '' : "<resData>{$data}</resData>"),
+        );
     }
 
     /**
@@ -130,7 +156,8 @@ final class OddGateTest extends TestCase
     private function breaks(string $begins, int|string $value, callable $how): void
     {
         DB::listen(function (QueryExecuted $query) use ($begins, $value, $how): void {
-            $isMeant = fn (mixed $given): bool => $given === $value || (is_string($value) && is_string($given) && str_starts_with($given, $value));
+            $isMeant = fn (mixed $given): bool => $given === $value ||
+                (is_string($value) && is_string($given) && str_starts_with($given, $value));
             if (str_starts_with($query->sql, $begins) && array_filter($query->bindings, $isMeant) !== []) {
                 $how();
             }
@@ -151,7 +178,10 @@ final class OddGateTest extends TestCase
     /** @return list<string> those of Rounds that speak of work set aside */
     private function rounds(string $kind = 'stopped'): array
     {
-        $items = array_filter(app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items, fn (RoundsItem $item): bool => str_starts_with($item->key, "{$kind}:"));
+        $items = array_filter(
+            app(ReadRounds::class)->handle(app(TradeClock::class)->today(), null)->items,
+            fn (RoundsItem $item): bool => str_starts_with($item->key, "{$kind}:"),
+        );
 
         return array_values(array_map(fn (RoundsItem $item): string => $item->says, $items));
     }
@@ -159,7 +189,17 @@ final class OddGateTest extends TestCase
     /** @param  list<string>  $answers */
     #[TestWith([[]], 'silence')]
     #[TestWith([['<epp>no']], 'what is no XML')]
-    #[TestWith([['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="7"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>']], 'a code of no RFC')]
+    #[
+        TestWith(
+            [
+                [
+                    '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
+                        .'code="7"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>',
+                ],
+            ],
+            'a code of no RFC',
+        ),
+    ]
     #[TestWith([["\xff\xfe"]], 'no UTF-8')]
     public function test_one_name_that_gets_no_answer_before_seven_others(array $answers): void
     {
@@ -171,7 +211,12 @@ final class OddGateTest extends TestCase
         self::assertSame(['bell-1.com' => 'sent'] + array_fill_keys(array_keys($this->names), 'done'), $this->states());
         self::assertSame([1, $this->names['bell-1.com']->id], [Setback::query()->count(), Setback::query()->sole()->name_id]);
         self::assertSame(['one order got no answer, or one that could not be used'], $this->rounds());
-        $this->actingAs($this->house->owner)->get("/accounts/{$this->house->ours->id}")->assertSee('Failed work')->assertSee('bell-1.com')->assertSee('next attempt')->assertSee('Try again');
+        $this->actingAs($this->house->owner)
+            ->get("/accounts/{$this->house->ours->id}")
+            ->assertSee('Failed work')
+            ->assertSee('bell-1.com')
+            ->assertSee('next attempt')
+            ->assertSee('Try again');
         $this->get('/set-aside')->assertSee('bell-1.com')->assertSee('epp.skerry.example');
         $this->post('/set-aside/'.Setback::query()->sole()->id)->assertRedirect('/set-aside');
         $this->says(['info' => [self::answer(2303)]]);
@@ -187,7 +232,11 @@ final class OddGateTest extends TestCase
         $this->says(['bell-1.com' => [], 'bell-2.com' => []]);
         $this->tell();
         self::assertSame(['sent', 'sent', 'waiting', 'waiting', 'waiting'], array_values($this->states()));
-        $rest = fn (string $name): int => Row::of(DB::selectOne('SELECT extract(epoch FROM not_before - clock_timestamp())::int AS rest FROM orders WHERE name_id = ?', [$this->names[$name]->id]))->int('rest');
+        $rest = fn (string $name): int => Row::of(
+            DB::selectOne('SELECT extract(epoch FROM not_before - clock_timestamp())::int AS rest FROM orders WHERE name_id = ?', [
+                $this->names[$name]->id,
+            ]),
+        )->int('rest');
         self::assertGreaterThan($rest('bell-3.com'), $rest('bell-1.com'), 'those that were not told come first');
         $first = $rest('bell-1.com');
         DB::update("UPDATE orders SET not_before = clock_timestamp() WHERE state = 'waiting'");
@@ -201,9 +250,13 @@ final class OddGateTest extends TestCase
     public function test_a_gate_that_does_not_answer_stands_in_rounds_once(): void
     {
         $this->orders(3);
-        Order::query()->where('name_id', $this->names['bell-2.com']->id)->update(['attempts' => 7]);
+        Order::query()
+            ->where('name_id', $this->names['bell-2.com']->id)
+            ->update(['attempts' => 7]);
         $this->actingAs($this->house->owner)->get('/rounds')->assertDontSee('its registrar does not answer');
-        Order::query()->whereIn('name_id', [$this->names['bell-2.com']->id, $this->names['bell-3.com']->id])->update(['attempts' => 8]);
+        Order::query()
+            ->whereIn('name_id', [$this->names['bell-2.com']->id, $this->names['bell-3.com']->id])
+            ->update(['attempts' => 8]);
         $this->get('/rounds')->assertSee('its registrar does not answer')->assertSee('3 orders are waiting');
         self::assertSame(['its registrar does not answer'], $this->rounds('away'), 'one thing, however many wait');
         $this->timePasses();
@@ -214,16 +267,27 @@ final class OddGateTest extends TestCase
     public function test_an_info_that_cannot_be_read_while_an_outcome_is_asked_for(): void
     {
         $this->orders(3);
-        Order::query()->where('name_id', $this->names['bell-1.com']->id)->update(['state' => OrderState::Sent, 'sent_at' => now()]);
+        Order::query()
+            ->where('name_id', $this->names['bell-1.com']->id)
+            ->update(['state' => OrderState::Sent, 'sent_at' => now()]);
         $half = '<resData><domain:infData '.self::DOMAIN.'><domain:name>bell-1.com</domain:name></domain:infData></resData>';
         $this->says(['info' => [self::answer(1000, $half)]]);
         $this->tell();
         self::assertSame(['sent', 'done', 'done'], array_values($this->states()));
-        $whole = '<resData><domain:infData '.self::DOMAIN.'><domain:name>bell-1.com</domain:name><domain:roid>R-1</domain:roid><domain:status s="clientTransferProhibited"/><domain:clID>40718</domain:clID><domain:crDate>yesterday</domain:crDate><domain:exDate>2027-11-02T00:00:00</domain:exDate></domain:infData></resData>';
+        $whole =
+            '<resData><domain:infData '.
+            self::DOMAIN.
+            '><domain:name>bell-1.com</domain:name><domain:roid>R-1</domain:roid><domain:status '
+                .'s="clientTransferProhibited"/><domain:clID>40718</domain:clID><domain:crDate>yesterday</domain:crDate>'
+                .'<domain:exDate>2027-11-02T00:00:00</domain:exDate></domain:infData></resData>';
         $this->says(['info' => [self::answer(1000, $whole)]]);
         $this->timePasses();
         $this->tell();
-        self::assertSame(['done', 'done', 'done'], array_values($this->states()), 'instants without a zone are no reason not to read the rest');
+        self::assertSame(
+            ['done', 'done', 'done'],
+            array_values($this->states()),
+            'instants without a zone are no reason not to read the rest',
+        );
     }
 
     /** What goes wrong here, with an answer that was good, is set aside as well; the answers to others stand. */
@@ -232,13 +296,21 @@ final class OddGateTest extends TestCase
         $this->orders(3);
         // A registration that can't be: the database itself says no.
         $id = Registration::query()->where('name_id', $this->names['bell-2.com']->id)->sole()->id;
-        $this->breaks('update "registrations"', $id, fn () => DB::update("UPDATE registrations SET lock = 'a secret value' WHERE id = ?", [$id]));
+        $this->breaks(
+            'update "registrations"',
+            $id,
+            fn () => DB::update("UPDATE registrations SET lock = 'a secret value' WHERE id = ?", [$id]),
+        );
         $this->tell();
         self::assertSame(['done', 'sent', 'done'], array_values($this->states()));
         $setback = Setback::query()->sole();
         self::assertStringStartsWith('The database refused it: ', $setback->error);
         self::assertStringNotContainsString('UPDATE', $setback->error);
-        $this->actingAs($this->house->clerk)->get("/accounts/{$this->house->ours->id}")->assertSee('An Owner can read why')->assertDontSee('The database refused it')->assertDontSee('Try again');
+        $this->actingAs($this->house->clerk)
+            ->get("/accounts/{$this->house->ours->id}")
+            ->assertSee('An Owner can read why')
+            ->assertDontSee('The database refused it')
+            ->assertDontSee('Try again');
         $this->post("/set-aside/{$setback->id}")->assertForbidden();
     }
 
@@ -246,7 +318,17 @@ final class OddGateTest extends TestCase
     {
         $this->orders(2);
         Order::query()->update(['state' => OrderState::Sent, 'sent_at' => now()]);
-        $this->says(['info' => [self::answer(1000, '<resData><domain:infData '.self::DOMAIN.'><domain:name>bell-1.com</domain:name><domain:roid>R-1</domain:roid><domain:status s="ok"/><domain:clID>40718</domain:clID></domain:infData></resData>')]]);
+        $this->says([
+            'info' => [
+                self::answer(
+                    1000,
+                    '<resData><domain:infData '.
+                        self::DOMAIN.
+                        '><domain:name>bell-1.com</domain:name><domain:roid>R-1</domain:roid><domain:status '
+                            .'s="ok"/><domain:clID>40718</domain:clID></domain:infData></resData>',
+                ),
+            ],
+        ]);
         // Called off in the very moment in which its outcome is asked for: it was not carried out.
         $calledOff = false;
         DB::listen(function (QueryExecuted $query) use (&$calledOff): void {
@@ -268,17 +350,40 @@ final class OddGateTest extends TestCase
         $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'hand_over', [$name->id], $terms, [$name->id]);
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         app(BeginDocketLines::class)->handle($docket->id);
-        $this->says(['domain:update' => [self::answer(2304, words: 'Not today')], 'domain:info' => [self::answer(1000, '<resData><domain:infData '.self::DOMAIN.'><domain:name>bell.com</domain:name><domain:roid>R-1</domain:roid><domain:status s="clientTransferProhibited"/><domain:clID>40718</domain:clID></domain:infData></resData>')]]);
+        $this->says([
+            'domain:update' => [self::answer(2304, words: 'Not today')],
+            'domain:info' => [
+                self::answer(
+                    1000,
+                    '<resData><domain:infData '.
+                        self::DOMAIN.
+                        '><domain:name>bell.com</domain:name><domain:roid>R-1</domain:roid><domain:status '
+                            .'s="clientTransferProhibited"/><domain:clID>40718</domain:clID></domain:infData></resData>',
+                ),
+            ],
+        ]);
         $this->tell();
         self::assertSame([LineState::Refused, 'Not today'], [$docket->lines()->sole()->state, $docket->lines()->sole()->reason]);
-        self::assertSame(['refused', 'called_off'], array_map(fn (Order $order): string => $order->state->value, Order::query()->orderBy('id')->get()->all()));
+        self::assertSame(
+            ['refused', 'called_off'],
+            array_map(fn (Order $order): string => $order->state->value, Order::query()->orderBy('id')->get()->all()),
+        );
         self::assertStringNotContainsString('handover', (string) $this->server?->getOutput());
     }
 
     /** @return list<string> what was kept of the messages, and whether it had its effect */
     private function kept(): array
     {
-        return array_map(fn (Row $row): string => $row->text('message').' '.($row->textOrNull('name') ?? '-').' '.($row->textOrNull('kind') ?? '-').' '.($row->textOrNull('applied_at') === null ? 'waits' : 'applied'), Row::all(DB::select('SELECT m.*, n.ascii AS name FROM gate_messages m LEFT JOIN names n ON n.id = m.name_id ORDER BY m.id')));
+        return array_map(
+            fn (Row $row): string => $row->text('message').
+                ' '.
+                ($row->textOrNull('name') ?? '-').
+                ' '.
+                ($row->textOrNull('kind') ?? '-').
+                ' '.
+                ($row->textOrNull('applied_at') === null ? 'waits' : 'applied'),
+            Row::all(DB::select('SELECT m.*, n.ascii AS name FROM gate_messages m LEFT JOIN names n ON n.id = m.name_id ORDER BY m.id')),
+        );
     }
 
     public function test_odd_messages_are_kept_as_they_came_and_let_go(): void
@@ -286,19 +391,51 @@ final class OddGateTest extends TestCase
         $name = $this->house->name('bell.com');
         DB::update("UPDATE observing SET due_at = '2099-01-01' WHERE name_id = ?", [$name->id]);
         $domain = self::DOMAIN;
-        $this->says(queue: [
-            self::waiting('1', "<domain:trnData {$domain}><domain:name>bell.com</domain:name><domain:trStatus>pending</domain:trStatus></domain:trnData>"),
-            self::waiting('2', '<account:handoverData xmlns:account="'.EppNamespace::Account->value.'"><account:name>bell.com</account:name></account:handoverData>'),
-            self::waiting('3', date: '2026-10-06T08:00:00'),
-            self::waiting('4', "<domain:panData {$domain}><domain:name paResult=\"1\">bell.com</domain:name></domain:panData>"),
-            self::waiting('5', '<odd xmlns="urn:odd"><odd/></odd>', words: "two\u{2028}lines\u{202E}"),
-            self::waiting(str_repeat('6', 2_000)),
-            self::waiting('7', "<domain:trnData {$domain}><domain:name>bell.com</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>OTHER</domain:reID><domain:reDate>0000-01-01T00:00:00Z</domain:reDate><domain:acID>SKERRY</domain:acID></domain:trnData>", date: '0000-01-01T00:00:00Z'),
-        ]);
+        $this->says(
+            queue: [
+                self::waiting(
+                    '1',
+                    "<domain:trnData {$domain}><domain:name>bell.com</domain:name><domain:trStatus>pending</domain:trStatus>"
+                        .'</domain:trnData>',
+                ),
+                self::waiting(
+                    '2',
+                    '<account:handoverData xmlns:account="'.
+                        EppNamespace::Account->value.
+                        '"><account:name>bell.com</account:name></account:handoverData>',
+                ),
+                self::waiting('3', date: '2026-10-06T08:00:00'),
+                self::waiting('4', "<domain:panData {$domain}><domain:name paResult=\"1\">bell.com</domain:name></domain:panData>"),
+                self::waiting('5', '<odd xmlns="urn:odd"><odd/></odd>', words: "two\u{2028}lines\u{202E}"),
+                self::waiting(str_repeat('6', 2_000)),
+                self::waiting(
+                    '7',
+                    "<domain:trnData {$domain}><domain:name>bell.com</domain:name><domain:trStatus>pending</domain:trStatus>"
+                        .'<domain:reID>OTHER</domain:reID><domain:reDate>0000-01-01T00:00:00Z</domain:reDate>'
+                        .'<domain:acID>SKERRY</domain:acID></domain:trnData>',
+                    date: '0000-01-01T00:00:00Z',
+                ),
+            ],
+        );
         app(ReceiveMessages::class)->handle($this->house->ours->id);
-        self::assertSame(['1 bell.com - applied', '2 bell.com - applied', '3 - - applied', '4 bell.com - applied', '5 - - applied', hash('sha256', str_repeat('6', 2_000)).' - - applied', '7 bell.com transfer applied'], $this->kept());
+        self::assertSame(
+            [
+                '1 bell.com - applied',
+                '2 bell.com - applied',
+                '3 - - applied',
+                '4 bell.com - applied',
+                '5 - - applied',
+                hash('sha256', str_repeat('6', 2_000)).' - - applied',
+                '7 bell.com transfer applied',
+            ],
+            $this->kept(),
+        );
         self::assertSame('two lines', Row::of(DB::table('gate_messages')->where('message', '5')->first())->text('text'));
-        self::assertSame('-infinity', DB::table('observing')->where('name_id', $name->id)->value('due_at'), 'whatever is said of a name, its record is looked at');
+        self::assertSame(
+            '-infinity',
+            DB::table('observing')->where('name_id', $name->id)->value('due_at'),
+            'whatever is said of a name, its record is looked at',
+        );
         self::assertSame(7, substr_count((string) $this->server?->getOutput(), 'op=\"ack\"'));
     }
 
@@ -313,7 +450,10 @@ final class OddGateTest extends TestCase
                 throw new RuntimeException($said);
             }
         });
-        $transfer = fn (string $name): string => '<domain:trnData '.self::DOMAIN."><domain:name>{$name}</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>OTHER</domain:reID><domain:reDate>2026-10-06T08:00:00Z</domain:reDate><domain:acID>SKERRY</domain:acID></domain:trnData>";
+        $transfer = fn (string $name): string => '<domain:trnData '.
+            self::DOMAIN.
+            "><domain:name>{$name}</domain:name><domain:trStatus>pending</domain:trStatus><domain:reID>OTHER</domain:reID>"
+                .'<domain:reDate>2026-10-06T08:00:00Z</domain:reDate><domain:acID>SKERRY</domain:acID></domain:trnData>';
         $this->says(queue: [self::waiting('1', $transfer('bell.com')), self::waiting('2', $transfer('quay.com'))]);
         app(ReceiveMessages::class)->handle($this->house->ours->id);
         self::assertSame(['1 bell.com transfer waits', '2 quay.com transfer applied'], $this->kept());

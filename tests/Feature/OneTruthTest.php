@@ -33,11 +33,14 @@ final class OneTruthTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
         $this->house->skerry->update(['plain_after_days' => 10, 'late_until_days' => 35, 'charge_lead_days' => 5]);
         foreach (['com', 'co.uk'] as $suffix) {
             foreach (['renew' => '9.90', 'late' => '75.40', 'restore' => '86.10'] as $action => $amount) {
-                Price::query()->updateOrCreate(['registrar_id' => $this->house->skerry->id, 'suffix' => $suffix, 'action' => $action], ['amount' => $amount, 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))]);
+                Price::query()->updateOrCreate(
+                    ['registrar_id' => $this->house->skerry->id, 'suffix' => $suffix, 'action' => $action],
+                    ['amount' => $amount, 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))],
+                );
             }
         }
         $this->client = Client::query()->create(['name' => 'Quince Works']);
@@ -46,7 +49,13 @@ final class OneTruthTest extends TestCase
     /** @return array<string, array{string, string}> */
     public static function lives(): array
     {
-        return ['renewed on request' => ['quince.com', 'when_told'], 'asked about' => ['quince.com', 'ask_client'], 'intended to lapse' => ['quince.com', 'lapse'], 'renewed by itself' => ['quince.com', 'by_itself'], 'under .uk' => ['quince.co.uk', 'when_told']];
+        return [
+            'renewed on request' => ['quince.com', 'when_told'],
+            'asked about' => ['quince.com', 'ask_client'],
+            'intended to lapse' => ['quince.com', 'lapse'],
+            'renewed by itself' => ['quince.com', 'by_itself'],
+            'under .uk' => ['quince.co.uk', 'when_told'],
+        ];
     }
 
     #[DataProvider('lives')]
@@ -54,15 +63,23 @@ final class OneTruthTest extends TestCase
     {
         $clock = app(TradeClock::class);
         $clock->set(Instant::of('2026-08-20T09:00:00Z'));
-        $name = $this->house->name($ascii, client: $this->client, facts: ['ends_on' => Instant::of(self::END), 'created_on' => Instant::of('2020-10-06'), 'intent' => $intent]);
+        $name = $this->house->name(
+            $ascii,
+            client: $this->client,
+            facts: ['ends_on' => Instant::of(self::END), 'created_on' => Instant::of('2020-10-06'), 'intent' => $intent],
+        );
         $this->actingAs($this->house->steward);
         $seen = [];
         foreach ([-40, -21, -14, -6, -5, -1, 0, 1, 9, 10, 11, 29, 30, 34, 35, 36, 64, 65, 66, 70, 88, 95] as $day) {
-            $now = Instant::of(self::END)->plusDays($day)->to(Precision::Second)->plusSeconds(9 * 3_600);
+            $now = Instant::of(self::END)
+                ->plusDays($day)
+                ->to(Precision::Second)
+                ->plusSeconds(9 * 3_600);
             $clock->set($now);
             $clock->forget();
             app(MakeStandings::class)->of([$name->id]);
-            $standing = app(CaseFiles::class)->of([$name->id], $clock->now())[$name->id]->standing(app(Rulebook::class), $clock->now());
+            $standing = app(CaseFiles::class)
+                ->of([$name->id], $clock->now())[$name->id]->standing(app(Rulebook::class), $clock->now());
             $seen[$standing->next->value] = true;
             $this->compare($name, $standing, "{$ascii}, {$intent}, {$now->date()}, {$standing->next->value}");
         }
@@ -74,10 +91,30 @@ final class OneTruthTest extends TestCase
         $clock = app(TradeClock::class);
         $sum = $standing->sum?->text();
         $near = $standing->at === null ? null : Dates::near($standing->at->toDay(), $clock->today());
-        $roll = $this->row((string) $this->get('/roll?q='.$name->ascii)->assertOk()->getContent(), '<td class="c-next">', '</td>');
-        $folio = strip_tags((string) $this->get("/names/{$name->ascii}")->assertOk()->getContent());
-        $sheet = strip_tags((string) $this->get("/clients/{$this->client->id}/sheet")->assertOk()->getContent());
-        $desk = $this->row((string) $this->get("/clients/{$this->client->id}")->assertOk()->getContent(), '<td class="c-next">', '</td>');
+        $roll = $this->row(
+            (string) $this->get('/roll?q='.$name->ascii)
+                ->assertOk()
+                ->getContent(),
+            '<td class="c-next">',
+            '</td>',
+        );
+        $folio = strip_tags(
+            (string) $this->get("/names/{$name->ascii}")
+                ->assertOk()
+                ->getContent(),
+        );
+        $sheet = strip_tags(
+            (string) $this->get("/clients/{$this->client->id}/sheet")
+                ->assertOk()
+                ->getContent(),
+        );
+        $desk = $this->row(
+            (string) $this->get("/clients/{$this->client->id}")
+                ->assertOk()
+                ->getContent(),
+            '<td class="c-next">',
+            '</td>',
+        );
         self::assertSame($roll, $desk, "{$when}: the client’s page");
         if ($near !== null && ! in_array($standing->next, [NextKind::Lapsing, NextKind::Presumed], true)) {
             self::assertStringContainsString($near, $roll, "{$when}: the Roll’s day");
@@ -110,10 +147,30 @@ final class OneTruthTest extends TestCase
         foreach ($days as $kind => $day) {
             $event = EventKind::tryFrom($kind);
             self::assertNotNull($event, $kind);
-            self::assertSame(str_replace('-', '', (string) ($event === EventKind::End ? $standing->lifecycle->facts->ends : $standing->lifecycle->coming($event)?->at)?->date()), $day, "{$when}: the calendar’s {$kind}");
+            self::assertSame(
+                str_replace(
+                    '-',
+                    '',
+                    (string) ($event === EventKind::End
+                        ? $standing->lifecycle->facts->ends
+                        : $standing->lifecycle->coming($event)?->at
+                    )?->date(),
+                ),
+                $day,
+                "{$when}: the calendar’s {$kind}",
+            );
         }
-        if ($standing->isAmiss && $standing->at !== null && $standing->at->isAfter($standing->lifecycle->now) && in_array($standing->next, [NextKind::LatePlain, NextKind::Redemption], true)) {
-            self::assertContains(str_replace('-', '', $standing->at->date()), $days, "{$when}: the calendar has the day that the Roll tells");
+        if (
+            $standing->isAmiss &&
+            $standing->at !== null &&
+            $standing->at->isAfter($standing->lifecycle->now) &&
+            in_array($standing->next, [NextKind::LatePlain, NextKind::Redemption], true)
+        ) {
+            self::assertContains(
+                str_replace('-', '', $standing->at->date()),
+                $days,
+                "{$when}: the calendar has the day that the Roll tells",
+            );
         }
     }
 
@@ -121,6 +178,14 @@ final class OneTruthTest extends TestCase
     {
         $at = strpos($page, $from);
 
-        return $at === false ? '' : trim((string) preg_replace('/\s+/', ' ', strip_tags(str_replace('<', ' <', substr($page, $at, (int) strpos($page, $to, $at) - $at)))));
+        return $at === false
+            ? ''
+            : trim(
+                (string) preg_replace(
+                    '/\s+/',
+                    ' ',
+                    strip_tags(str_replace('<', ' <', substr($page, $at, (int) strpos($page, $to, $at) - $at))),
+                ),
+            );
     }
 }

@@ -27,7 +27,12 @@ final class OutageTest extends TestCase
     {
         $wrong = new PDOException("SQLSTATE[{$state}] [7] {$said}");
         Route::match(['get', 'post'], 'out', fn () => throw new QueryException('pgsql', 'SELECT 1', [], $wrong));
-        $this->get('/out')->assertStatus(503)->assertHeader('Retry-After', '5')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)->assertSee('Temporarily unavailable')->assertSee('http-equiv="refresh"', false);
+        $this->get('/out')
+            ->assertStatus(503)
+            ->assertHeader('Retry-After', '5')
+            ->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)
+            ->assertSee('Temporarily unavailable')
+            ->assertSee('http-equiv="refresh"', false);
         $this->post('/out')->assertStatus(503)->assertSee('What you just sent was not saved')->assertDontSee('http-equiv="refresh"', false);
     }
 

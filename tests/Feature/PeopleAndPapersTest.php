@@ -24,7 +24,7 @@ final class PeopleAndPapersTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
     }
 
     /** @return iterable<string, array{string, string, array<string, string>}> method, path, who else than an Owner may */
@@ -54,12 +54,19 @@ final class PeopleAndPapersTest extends TestCase
     public function test_each_role_may_what_it_may_and_no_more(string $method, string $path, array $may): void
     {
         $this->house->name('bell.com');
-        $path = strtr($path, ['{client}' => $this->house->foundry->id, '{registrar}' => $this->house->skerry->id, '{account}' => $this->house->ours->id, '{person}' => $this->house->reader->id]);
+        $path = strtr($path, [
+            '{client}' => $this->house->foundry->id,
+            '{registrar}' => $this->house->skerry->id,
+            '{account}' => $this->house->ours->id,
+            '{person}' => $this->house->reader->id,
+        ]);
         foreach (Role::cases() as $role) {
             $user = User::query()->where('role', $role)->firstOrFail();
             $status = $this->actingAs($user)->call($method, $path)->getStatusCode();
             $allowed = $role === Role::Owner || isset($may[$role->value]);
-            $allowed ? self::assertNotSame(403, $status, "{$role->value} {$path}") : self::assertSame(403, $status, "{$role->value} {$path}");
+            $allowed
+                ? self::assertNotSame(403, $status, "{$role->value} {$path}")
+                : self::assertSame(403, $status, "{$role->value} {$path}");
         }
     }
 
@@ -69,7 +76,17 @@ final class PeopleAndPapersTest extends TestCase
      */
     private function price(array $values): TestResponse
     {
-        return $this->actingAs($this->house->clerk)->post("/registrars/{$this->house->skerry->id}/prices", $values + ['suffix' => 'org', 'action' => 'renew', 'amount' => '10.60', 'currency' => 'GBP', 'tax_percent' => '0', 'since' => '2026-01-01']);
+        return $this->actingAs($this->house->clerk)->post(
+            "/registrars/{$this->house->skerry->id}/prices",
+            $values + [
+                'suffix' => 'org',
+                'action' => 'renew',
+                'amount' => '10.60',
+                'currency' => 'GBP',
+                'tax_percent' => '0',
+                'since' => '2026-01-01',
+            ],
+        );
     }
 
     /** @return list<string> */
@@ -77,7 +94,10 @@ final class PeopleAndPapersTest extends TestCase
     {
         $prices = Price::query()->where('suffix', 'org')->orderByRaw('lower(span)')->get()->all();
 
-        return array_map(fn (Price $price): string => "{$price->amount} {$price->span->from?->iso()} {$price->span->until?->iso()}", array_values($prices));
+        return array_map(
+            fn (Price $price): string => "{$price->amount} {$price->span->from?->iso()} {$price->span->until?->iso()}",
+            array_values($prices),
+        );
     }
 
     public function test_a_new_price_ends_the_one_before_it_wherever_it_falls(): void
@@ -97,7 +117,18 @@ final class PeopleAndPapersTest extends TestCase
 
     public function test_a_price_that_is_none_is_refused_and_the_form_keeps_it(): void
     {
-        foreach ([['amount' => 'ten'], ['amount' => '-1'], ['amount' => '1.005'], ['currency' => 'pounds'], ['tax_percent' => '101'], ['suffix' => '*.org'], ['action' => 'steal'], ['since' => '2026-02-30']] as $wrong) {
+        foreach (
+            [
+                ['amount' => 'ten'],
+                ['amount' => '-1'],
+                ['amount' => '1.005'],
+                ['currency' => 'pounds'],
+                ['tax_percent' => '101'],
+                ['suffix' => '*.org'],
+                ['action' => 'steal'],
+                ['since' => '2026-02-30'],
+            ] as $wrong
+        ) {
             $this->price($wrong)->assertSessionHasErrors(array_key_first($wrong))->assertSessionHasInput('action');
         }
         self::assertSame([], $this->prices());
@@ -106,13 +137,47 @@ final class PeopleAndPapersTest extends TestCase
     public function test_terms_are_written_down_and_read_back(): void
     {
         $terms = [
-            'name' => 'Oriel Names', 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'names_giver' => '1', 'lock_first' => '0', 'unlock_account_first' => '1', 'accept_days' => '7', 'lot_size' => '200',
-            'handover_hold_days' => '5', 'charge_lead_days' => '30', 'dark_after_days' => '', 'plain_after_days' => '10', 'late_until_days' => '40', 'extras' => ['mail' => 'stays', 'zone' => ''], 'remarks' => 'By telephone',
+            'name' => 'Oriel Names',
+            'receiver_by' => 'handle',
+            'confirms' => 'giver_then_receiver',
+            'names_giver' => '1',
+            'lock_first' => '0',
+            'unlock_account_first' => '1',
+            'accept_days' => '7',
+            'lot_size' => '200',
+            'handover_hold_days' => '5',
+            'charge_lead_days' => '30',
+            'dark_after_days' => '',
+            'plain_after_days' => '10',
+            'late_until_days' => '40',
+            'extras' => ['mail' => 'stays', 'zone' => ''],
+            'remarks' => 'By telephone',
         ];
         $this->actingAs($this->house->clerk)->post('/registrars', $terms)->assertSessionHasNoErrors();
         $oriel = Registrar::query()->where('name', 'Oriel Names')->sole();
-        self::assertSame([true, false, true, 7, null, 40, ['mail' => 'stays']], [$oriel->names_giver, $oriel->lock_first, $oriel->unlock_account_first, $oriel->accept_days, $oriel->dark_after_days, $oriel->late_until_days, $oriel->extras]);
-        $this->get("/registrars/{$oriel->id}")->assertSeeInOrder(['public handle', 'the giver confirms, then the receiver accepts', 'within 7 days', 'must be unlocked first', 'after 5 days', 'stays behind', '30 days before the end', 'until 40 days after the end', 'By telephone']);
+        self::assertSame(
+            [true, false, true, 7, null, 40, ['mail' => 'stays']],
+            [
+                $oriel->names_giver,
+                $oriel->lock_first,
+                $oriel->unlock_account_first,
+                $oriel->accept_days,
+                $oriel->dark_after_days,
+                $oriel->late_until_days,
+                $oriel->extras,
+            ],
+        );
+        $this->get("/registrars/{$oriel->id}")->assertSeeInOrder([
+            'public handle',
+            'the giver confirms, then the receiver accepts',
+            'within 7 days',
+            'must be unlocked first',
+            'after 5 days',
+            'stays behind',
+            '30 days before the end',
+            'until 40 days after the end',
+            'By telephone',
+        ]);
         $this->post('/registrars', ['name' => 'oriel NAMES'] + $terms)->assertSessionHasErrors('name');
         $this->post('/registrars', ['name' => 'Other', 'late_until_days' => '5'] + $terms)->assertSessionHasErrors('late_until_days');
         $this->post('/registrars', ['name' => 'Other', 'extras' => ['lottery' => 'stays']] + $terms)->assertSessionHasErrors('extras');
@@ -124,11 +189,30 @@ final class PeopleAndPapersTest extends TestCase
         $this->house->name('one.com');
         $this->house->name('two.com', facts: ['ends_on' => Instant::of('2026-10-10')]);
         $this->actingAs($this->house->reader);
-        $this->get('/clients')->assertSeeInOrder(['Harrow &amp; Tern', 'ourselves', 'Wickerby Bell Foundry', '>2<', '>1<', '10 Oct 2026'], false);
-        $this->get("/clients/{$this->house->foundry->id}")->assertSeeInOrder(['2 names', 'One of them is urgent', 'Skerry Registrations', 'account 40718', 'Their own accounts', '51877']);
+        $this->get('/clients')->assertSeeInOrder(
+            ['Harrow &amp; Tern', 'ourselves', 'Wickerby Bell Foundry', '>2<', '>1<', '10 Oct 2026'],
+            false,
+        );
+        $this->get("/clients/{$this->house->foundry->id}")->assertSeeInOrder([
+            '2 names',
+            'One of them is urgent',
+            'Skerry Registrations',
+            'account 40718',
+            'Their own accounts',
+            '51877',
+        ]);
         $this->get("/clients/{$this->house->harrow->id}")->assertSee('No names are held for us yet');
-        $this->get("/accounts/{$this->house->ours->id}")->assertSeeInOrder(['account', '40718', 'Our own', '2 names', 'login-40718', 'Confirmed on 5 Jan 2026']);
-        $this->get("/accounts/{$this->house->theirs->id}")->assertSee('0 names')->assertSee('we can’t sign in');
+        $this->get("/accounts/{$this->house->ours->id}")->assertSeeInOrder([
+            'account',
+            '40718',
+            'Our own',
+            '2 names',
+            'login-40718',
+            'Confirmed on 5 Jan 2026',
+        ]);
+        $this->get("/accounts/{$this->house->theirs->id}")
+            ->assertSee('0 names')
+            ->assertSee('we can’t sign in');
         $this->get('/registrars')->assertSeeInOrder(['Skerry Registrations', 'by slip', 'number and login']);
         $this->get('/accounts?q=nothing')->assertSee('No account matches');
         $this->get('/clients/999999')->assertNotFound()->assertSee('Not found');
@@ -138,8 +222,17 @@ final class PeopleAndPapersTest extends TestCase
     {
         $account = $this->house->account('52044', $this->house->foundry);
         $account->update(['proven_at' => null]);
-        $this->actingAs($this->house->steward)->get("/accounts/{$account->id}")->assertSee('Not confirmed');
-        $form = ['registrar_id' => $this->house->skerry->id, 'number' => '52044', 'login' => 'bells', 'access' => 'theirs', 'owner_id' => $this->house->foundry->id, 'version' => 1];
+        $this->actingAs($this->house->steward)
+            ->get("/accounts/{$account->id}")
+            ->assertSee('Not confirmed');
+        $form = [
+            'registrar_id' => $this->house->skerry->id,
+            'number' => '52044',
+            'login' => 'bells',
+            'access' => 'theirs',
+            'owner_id' => $this->house->foundry->id,
+            'version' => 1,
+        ];
         $this->put("/accounts/{$account->id}", ['proven_at' => '2026-10-05'] + $form)->assertSessionHasNoErrors();
         self::assertSame(['2026-10-05', 2], [$account->refresh()->proven_at?->date(), $account->version]);
         $this->put("/accounts/{$account->id}", ['proven_at' => '2026-10-32'] + $form)->assertSessionHasErrors('proven_at');

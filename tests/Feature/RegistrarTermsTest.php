@@ -18,7 +18,7 @@ final class RegistrarTermsTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
         $this->actingAs($this->house->steward);
     }
 
@@ -29,8 +29,16 @@ final class RegistrarTermsTest extends TestCase
     private function form(array $otherwise = []): array
     {
         return $otherwise + [
-            'name' => 'Skerry Registrations', 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'accept_days' => 14, 'lot_size' => 500, 'handover_hold_days' => 0, 'charge_lead_days' => 7, 'version' => 1,
-            'link' => 'slip', 'accepts_by' => 'page',
+            'name' => 'Skerry Registrations',
+            'receiver_by' => 'number_login',
+            'confirms' => 'receiver',
+            'accept_days' => 14,
+            'lot_size' => 500,
+            'handover_hold_days' => 0,
+            'charge_lead_days' => 7,
+            'version' => 1,
+            'link' => 'slip',
+            'accepts_by' => 'page',
         ];
     }
 
@@ -41,18 +49,44 @@ final class RegistrarTermsTest extends TestCase
 
     public function test_by_wire_with_its_gate_its_limit_and_who_stands_behind_it(): void
     {
-        $this->put($this->path(), $this->form(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'gate_a_minute' => '120', 'behind' => " Anchorage Services;990718,\nSKERRY, SKERRY "]))->assertSessionHasNoErrors()->assertRedirect($this->path());
+        $this->put(
+            $this->path(),
+            $this->form([
+                'link' => 'wire',
+                'gate' => 'epp.skerry.example:700',
+                'gate_a_minute' => '120',
+                'behind' => " Anchorage Services;990718,\nSKERRY, SKERRY ",
+            ]),
+        )
+            ->assertSessionHasNoErrors()
+            ->assertRedirect($this->path());
         $saved = $this->house->skerry->refresh();
-        self::assertSame(['wire', 'epp.skerry.example:700', 120, ['Anchorage Services', '990718', 'SKERRY']], [$saved->link, $saved->gate, $saved->gate_a_minute, $saved->behind]);
-        $this->get($this->path())->assertSee('By wire')->assertSee('epp.skerry.example:700')->assertSee('120 commands a minute at most')->assertSee('Anchorage Services, 990718, SKERRY');
+        self::assertSame(
+            ['wire', 'epp.skerry.example:700', 120, ['Anchorage Services', '990718', 'SKERRY']],
+            [$saved->link, $saved->gate, $saved->gate_a_minute, $saved->behind],
+        );
+        $this->get($this->path())
+            ->assertSee('By wire')
+            ->assertSee('epp.skerry.example:700')
+            ->assertSee('120 commands a minute at most')
+            ->assertSee('Anchorage Services, 990718, SKERRY');
         // The form shows again what was kept.
-        $this->get("{$this->path()}/edit")->assertSee('value="epp.skerry.example:700"', false)->assertSee('value="120"', false)->assertSee('Anchorage Services, 990718, SKERRY');
+        $this->get("{$this->path()}/edit")
+            ->assertSee('value="epp.skerry.example:700"', false)
+            ->assertSee('value="120"', false)
+            ->assertSee('Anchorage Services, 990718, SKERRY');
     }
 
     public function test_by_bridge_and_accepted_by_letter(): void
     {
-        $this->put($this->path(), $this->form(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']))->assertSessionHasNoErrors();
-        $this->get($this->path())->assertSee('By bridge')->assertSee('no limit is known')->assertSee('by answering our letter, before anything moves');
+        $this->put(
+            $this->path(),
+            $this->form(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']),
+        )->assertSessionHasNoErrors();
+        $this->get($this->path())
+            ->assertSee('By bridge')
+            ->assertSee('no limit is known')
+            ->assertSee('by answering our letter, before anything moves');
         self::assertTrue($this->house->skerry->refresh()->handoverTerms()->acceptsByLetter);
     }
 
@@ -69,7 +103,11 @@ final class RegistrarTermsTest extends TestCase
     #[TestWith(['late_until_days', ['late_until_days' => '10', 'plain_after_days' => '20']])]
     public function test_what_can_not_be_is_refused_and_kept_in_the_form(string $field, array $said): void
     {
-        $this->from("{$this->path()}/edit")->put($this->path(), $this->form($said))->assertRedirect("{$this->path()}/edit")->assertSessionHasErrors($field)->assertSessionHasInput('name', 'Skerry Registrations');
+        $this->from("{$this->path()}/edit")
+            ->put($this->path(), $this->form($said))
+            ->assertRedirect("{$this->path()}/edit")
+            ->assertSessionHasErrors($field)
+            ->assertSessionHasInput('name', 'Skerry Registrations');
         self::assertSame(['slip', null], [$this->house->skerry->refresh()->link, $this->house->skerry->gate]);
     }
 

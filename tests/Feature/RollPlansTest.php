@@ -30,7 +30,7 @@ final class RollPlansTest extends TestCase
     #[DataProvider('sentences')]
     public function test_each_order_with_each_word_has_its_index(Sort $sort, ?string $word): void
     {
-        $house = new House;
+        $house = new House();
         $house->name('bell.com');
         $filter = new RollFilter(
             client: $word === 'client' ? $house->foundry->id : null,
@@ -49,8 +49,16 @@ final class RollPlansTest extends TestCase
         DB::statement('SET LOCAL enable_seqscan = off');
         DB::statement('SET LOCAL enable_sort = off');
         DB::statement('SET LOCAL enable_bitmapscan = off');
-        $plan = implode("\n", array_map(fn (Row $line): string => $line->text('QUERY PLAN'), Row::all(DB::select('EXPLAIN '.$asked[1][0], $asked[1][1]))));
-        self::assertStringContainsString('Index Scan using standings_'.($word === null ? '' : $word.'_').['next' => 'next', 'ends' => 'ends', 'name' => 'ascii'][$sort->value], $plan);
+        $plan = implode(
+            "\n",
+            array_map(fn (Row $line): string => $line->text('QUERY PLAN'), Row::all(DB::select('EXPLAIN '.$asked[1][0], $asked[1][1]))),
+        );
+        self::assertStringContainsString(
+            'Index Scan using standings_'.
+                ($word === null ? '' : $word.'_').
+                ['next' => 'next', 'ends' => 'ends', 'name' => 'ascii'][$sort->value],
+            $plan,
+        );
         self::assertStringNotContainsString('Sort', $plan);
         self::assertStringContainsString('Index Cond', $plan);
     }

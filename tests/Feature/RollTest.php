@@ -20,13 +20,16 @@ final class RollTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
     }
 
     /** @return list<string> */
     private function names(RollFilter $filter, int $size = 50): array
     {
-        return array_map(fn (Row $row): string => $row->text('ascii'), app(ReadRoll::class)->page($filter, Instant::of('2026-10-06'), $size)->rows);
+        return array_map(
+            fn (Row $row): string => $row->text('ascii'),
+            app(ReadRoll::class)->page($filter, Instant::of('2026-10-06'), $size)->rows,
+        );
     }
 
     public function test_what_is_due_first_stands_first_and_what_has_no_date_last(): void
@@ -35,7 +38,7 @@ final class RollTest extends TestCase
         $this->house->name('unknown.com', facts: ['ends_on' => null]);
         $this->house->name('charged.com', facts: ['ends_on' => Instant::of('2026-12-01'), 'intent' => 'by_itself']);
         $this->house->name('sooner.com', facts: ['ends_on' => Instant::of('2026-11-28')]);
-        self::assertSame(['charged.com', 'sooner.com', 'later.com', 'unknown.com'], $this->names(new RollFilter));
+        self::assertSame(['charged.com', 'sooner.com', 'later.com', 'unknown.com'], $this->names(new RollFilter()));
         self::assertSame(['sooner.com', 'charged.com', 'later.com', 'unknown.com'], $this->names(new RollFilter(sort: Sort::Ends)));
         self::assertSame(['charged.com', 'later.com', 'sooner.com', 'unknown.com'], $this->names(new RollFilter(sort: Sort::Name)));
     }
@@ -52,7 +55,9 @@ final class RollTest extends TestCase
         self::assertCount(4, $this->names(new RollFilter(sort: Sort::Ends, from: 'B')), 'no deadline');
         $page = $this->actingAs($this->house->reader)->get('/roll?sort=ends&from=2027-05-01')->assertOk();
         $page->assertSeeInOrder(['4 names', 'from 1 May 2027', 'alder.com', 'Back to the first names'])->assertDontSee('bell.com');
-        $this->get('/roll?sort=ends&from=soon')->assertOk()->assertSeeInOrder(['“soon” is not a date', 'bell.com']);
+        $this->get('/roll?sort=ends&from=soon')
+            ->assertOk()
+            ->assertSeeInOrder(['“soon” is not a date', 'bell.com']);
         $this->get('/roll?sort=name&from=z')->assertOk()->assertSee('No names this far down');
     }
 
@@ -60,7 +65,10 @@ final class RollTest extends TestCase
     {
         foreach (range(1, 23) as $number) {
             // Many share one date, so that the place needs the id too.
-            $this->house->name("bell-{$number}.com", facts: ['ends_on' => $number % 5 === 0 ? null : Instant::of('2027-0'.(1 + $number % 3).'-01')]);
+            $this->house->name(
+                "bell-{$number}.com",
+                facts: ['ends_on' => $number % 5 === 0 ? null : Instant::of('2027-0'.(1 + ($number % 3)).'-01')],
+            );
         }
         foreach (Sort::cases() as $sort) {
             $seen = [];
@@ -99,8 +107,26 @@ final class RollTest extends TestCase
     public function test_an_address_that_makes_no_sense_is_read_as_if_the_word_were_not_there(): void
     {
         $this->house->name('bell.com');
-        foreach (['client=x', 'sort=price', 'after=garbage', 'after='.urlencode('2026-13-45 00:00:00+00~1'), 'after='.urlencode('2026-10-06 25:61:00+00~1'), 'from=2026-13-45', 'from[]=1', 'after=2026~99999999999999999999', 'ending=-1', 'q[]=1', 'registrar=-5', 'after='.urlencode("2026-13-45 00:00:00+00~1'")] as $query) {
-            $this->actingAs($this->house->reader)->get('/roll?'.$query)->assertOk()->assertSee('bell.com');
+        foreach (
+            [
+                'client=x',
+                'sort=price',
+                'after=garbage',
+                'after='.urlencode('2026-13-45 00:00:00+00~1'),
+                'after='.urlencode('2026-10-06 25:61:00+00~1'),
+                'from=2026-13-45',
+                'from[]=1',
+                'after=2026~99999999999999999999',
+                'ending=-1',
+                'q[]=1',
+                'registrar=-5',
+                'after='.urlencode("2026-13-45 00:00:00+00~1'"),
+            ] as $query
+        ) {
+            $this->actingAs($this->house->reader)
+                ->get('/roll?'.$query)
+                ->assertOk()
+                ->assertSee('bell.com');
         }
     }
 
@@ -138,10 +164,18 @@ final class RollTest extends TestCase
     public function test_the_sheaf_is_ones_own_and_takes_only_names_that_are_held(): void
     {
         $one = $this->house->name('bell.com');
-        $this->actingAs($this->house->clerk)->postJson('/sheaf', ['names' => [$one->id, 999_999]])->assertJson(['count' => 1, 'told' => '1 client, 1 registrar']);
+        $this->actingAs($this->house->clerk)
+            ->postJson('/sheaf', ['names' => [$one->id, 999_999]])
+            ->assertJson(['count' => 1, 'told' => '1 client, 1 registrar']);
         $this->actingAs($this->house->steward)->get('/hand-over?of=sheaf')->assertSee('Your sheaf is empty');
-        $this->actingAs($this->house->clerk)->patchJson('/sheaf', ['names' => [$one->id]])->assertJson(['count' => 0]);
-        $this->actingAs($this->house->reader)->postJson('/sheaf', ['names' => [$one->id]])->assertForbidden();
-        $this->actingAs($this->house->clerk)->postJson('/sheaf', ['names' => ['bell.com']])->assertUnprocessable();
+        $this->actingAs($this->house->clerk)
+            ->patchJson('/sheaf', ['names' => [$one->id]])
+            ->assertJson(['count' => 0]);
+        $this->actingAs($this->house->reader)
+            ->postJson('/sheaf', ['names' => [$one->id]])
+            ->assertForbidden();
+        $this->actingAs($this->house->clerk)
+            ->postJson('/sheaf', ['names' => ['bell.com']])
+            ->assertUnprocessable();
     }
 }

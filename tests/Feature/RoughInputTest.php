@@ -18,7 +18,28 @@ use Tests\TestCase;
 /** Addresses and forms that nobody's page ever made: an answer with words, never a broken page, and nothing written. */
 final class RoughInputTest extends TestCase
 {
-    private const ROUGH = ['', '0', '-1', '99999999999999999999', '1e9', "'", '"><script>', '%', '_', "\u{202E}", 'ä', "\x80", '../../etc/passwd', 'null', 'NaN', '2026-02-30', '2026-10-20', 'keep', '~', '2026-10-06 00:00:00+00~x'];
+    private const ROUGH = [
+        '',
+        '0',
+        '-1',
+        '99999999999999999999',
+        '1e9',
+        "'",
+        '"><script>',
+        '%',
+        '_',
+        "\u{202E}",
+        'ä',
+        "\x80",
+        '../../etc/passwd',
+        'null',
+        'NaN',
+        '2026-02-30',
+        '2026-10-20',
+        'keep',
+        '~',
+        '2026-10-06 00:00:00+00~x',
+    ];
 
     private House $house;
 
@@ -27,7 +48,7 @@ final class RoughInputTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->house = new House;
+        $this->house = new House();
         $this->house->name('bell.com');
         $this->random = new Randomizer(new Mt19937(419));
         $this->actingAs($this->house->steward);
@@ -46,14 +67,22 @@ final class RoughInputTest extends TestCase
      */
     private function some(array $keys): array
     {
-        return array_filter(array_combine($keys, array_map(fn (): mixed => $this->rough(), $keys)), fn (): bool => $this->random->getInt(0, 2) > 0);
+        return array_filter(
+            array_combine($keys, array_map(fn (): mixed => $this->rough(), $keys)),
+            fn (): bool => $this->random->getInt(0, 2) > 0,
+        );
     }
 
     public function test_rough_addresses_are_answered(): void
     {
         $pages = [
-            '/roll' => ['client', 'registrar', 'account', 'q', 'ending', 'sort', 'after'], '/hand-over' => ['of', 'name', 'q', 'receiver', 'client', 'by', 'only', 'found'],
-            '/names/bell.com' => ['on'], '/dockets' => ['state', 'cursor'], '/accounts' => ['q'], '/clients' => ['page'], '/accounts/create' => ['registrar'],
+            '/roll' => ['client', 'registrar', 'account', 'q', 'ending', 'sort', 'after'],
+            '/hand-over' => ['of', 'name', 'q', 'receiver', 'client', 'by', 'only', 'found'],
+            '/names/bell.com' => ['on'],
+            '/dockets' => ['state', 'cursor'],
+            '/accounts' => ['q'],
+            '/clients' => ['page'],
+            '/accounts/create' => ['registrar'],
         ];
         foreach ($pages as $path => $keys) {
             for ($case = 0; $case < 25; $case++) {
@@ -76,16 +105,86 @@ final class RoughInputTest extends TestCase
     public function test_whatever_one_word_of_an_address_says_it_is_answered(): void
     {
         $pages = [
-            '/roll' => ['client', 'registrar', 'account', 'q', 'ending', 'sort', 'after', 'from', 'suffix', 'phase', 'intent', 'lock', 'disclosure', 'server', 'registrant', 'contact', 'created', 'word', 'finding', 'view', 'held', 'auto_renew', 'ends_from', 'ends_to', 'created_from', 'created_to'], "/clients/{$this->house->foundry->id}/merge" => ['other'], '/deeds/put_servers_back' => ['of', 'name', 'without'], '/deeds/take_back' => ['docket', 'name'], '/roll/calendar.ics' => ['held', 'suffix', 'ending', 'created'], '/rounds' => ['whose', 'all'], '/find' => ['q'],
-            '/dockets' => ['state', 'cursor'], '/contacts' => ['q', 'client', 'risk', 'unused', 'after'], '/contacts/alike' => ['page'], '/verification' => ['after'], '/drift' => ['kind', 'page', 'cursor'], '/drift?kind=left' => ['cursor'], '/clients' => ['page'], '/received' => ['page'],
-            '/rulebook/com' => ['created', 'ends', 'moved', 'lead', 'intent'], '/names/bell.com' => ['on'], '/deeds/change_intent' => ['of', 'name', 'intent', 'rows', 'without'], '/deeds/change_registrant' => ['of', 'name', 'contact', 'agreement', 'agent'],
-            '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'contact', 'agent', 'q'], '/log' => ['person', 'event', 'q', 'before'],
+            '/roll' => [
+                'client',
+                'registrar',
+                'account',
+                'q',
+                'ending',
+                'sort',
+                'after',
+                'from',
+                'suffix',
+                'phase',
+                'intent',
+                'lock',
+                'disclosure',
+                'server',
+                'registrant',
+                'contact',
+                'created',
+                'word',
+                'finding',
+                'view',
+                'held',
+                'auto_renew',
+                'ends_from',
+                'ends_to',
+                'created_from',
+                'created_to',
+            ],
+            "/clients/{$this->house->foundry->id}/merge" => ['other'],
+            '/deeds/put_servers_back' => ['of', 'name', 'without'],
+            '/deeds/take_back' => ['docket', 'name'],
+            '/roll/calendar.ics' => ['held', 'suffix', 'ending', 'created'],
+            '/rounds' => ['whose', 'all'],
+            '/find' => ['q'],
+            '/dockets' => ['state', 'cursor'],
+            '/contacts' => ['q', 'client', 'risk', 'unused', 'after'],
+            '/contacts/alike' => ['page'],
+            '/verification' => ['after'],
+            '/drift' => ['kind', 'page', 'cursor'],
+            '/drift?kind=left' => ['cursor'],
+            '/clients' => ['page'],
+            '/received' => ['page'],
+            '/rulebook/com' => ['created', 'ends', 'moved', 'lead', 'intent'],
+            '/names/bell.com' => ['on'],
+            '/deeds/change_intent' => ['of', 'name', 'intent', 'rows', 'without'],
+            '/deeds/change_registrant' => ['of', 'name', 'contact', 'agreement', 'agent'],
+            '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'contact', 'agent', 'q'],
+            '/log' => ['person', 'event', 'q', 'before'],
         ];
         $this->actingAs($this->house->owner);
         foreach ($pages as $path => $words) {
             foreach ($words as $word) {
-                foreach (['x', "'", "\x80", '99999999999999999999', ['x'], '..', '2026-01-01..', '..2026-13-45', '9999-12-31..', 'a,b,,c', str_repeat('x,', 400), '2026-13-45 00:00:00+00~1', '2026-10-06 25:00:00+00~1', '0001-01-01', '9223372036854775808', base64_encode('{"id":1}'), base64_encode('{"id":"x","_pointsToNextItems":true}')] as $said) {
-                    $address = $path.(str_contains($path, '?') ? '&' : '?').http_build_query([...str_starts_with($path, '/deeds') || $path === '/hand-over' ? ['name' => 'bell.com'] : [], $word => $said]);
+                foreach (
+                    [
+                        'x',
+                        "'",
+                        "\x80",
+                        '99999999999999999999',
+                        ['x'],
+                        '..',
+                        '2026-01-01..',
+                        '..2026-13-45',
+                        '9999-12-31..',
+                        'a,b,,c',
+                        str_repeat('x,', 400),
+                        '2026-13-45 00:00:00+00~1',
+                        '2026-10-06 25:00:00+00~1',
+                        '0001-01-01',
+                        '9223372036854775808',
+                        base64_encode('{"id":1}'),
+                        base64_encode('{"id":"x","_pointsToNextItems":true}'),
+                    ] as $said
+                ) {
+                    $address =
+                        $path.
+                        (str_contains($path, '?') ? '&' : '?').
+                        http_build_query([
+                            ...str_starts_with($path, '/deeds') || $path === '/hand-over' ? ['name' => 'bell.com'] : [],
+                            $word => $said,
+                        ]);
                     self::assertContains($this->get($address)->getStatusCode(), [200, 302, 404, 422], $address);
                 }
             }
@@ -95,14 +194,24 @@ final class RoughInputTest extends TestCase
     public function test_rough_forms_write_nothing(): void
     {
         $forms = [
-            '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'token', 'shown', 'act'], '/hand-over/list' => ['names'], '/clients' => ['name', 'mailbox'], '/accounts' => ['registrar_id', 'number', 'access'],
-            "/registrars/{$this->house->skerry->id}/prices" => ['suffix', 'action', 'amount', 'currency', 'tax_percent', 'since'], '/sheaf' => ['names'], '/bring-in' => ['registrar', 'account', 'client', 'list', 'new_registrar', 'new_account'], "/clients/{$this->house->foundry->id}/merge" => ['other'],
+            '/hand-over' => ['of', 'name', 'receiver', 'client', 'by', 'token', 'shown', 'act'],
+            '/hand-over/list' => ['names'],
+            '/clients' => ['name', 'mailbox'],
+            '/accounts' => ['registrar_id', 'number', 'access'],
+            "/registrars/{$this->house->skerry->id}/prices" => ['suffix', 'action', 'amount', 'currency', 'tax_percent', 'since'],
+            '/sheaf' => ['names'],
+            '/bring-in' => ['registrar', 'account', 'client', 'list', 'new_registrar', 'new_account'],
+            "/clients/{$this->house->foundry->id}/merge" => ['other'],
             '/registrars' => ['name', 'receiver_by', 'confirms', 'accept_days', 'extras'],
         ];
         foreach ($forms as $path => $keys) {
             for ($case = 0; $case < 15; $case++) {
                 $values = $this->some($keys);
-                self::assertContains($this->from('/roll')->post($path, $values)->getStatusCode(), [302, 403, 404, 419, 422], $path.' '.json_encode($values, JSON_INVALID_UTF8_SUBSTITUTE));
+                self::assertContains(
+                    $this->from('/roll')->post($path, $values)->getStatusCode(),
+                    [302, 403, 404, 419, 422],
+                    $path.' '.json_encode($values, JSON_INVALID_UTF8_SUBSTITUTE),
+                );
             }
         }
         self::assertSame([0, 0], [Docket::query()->count(), Import::query()->count()]);
@@ -112,7 +221,10 @@ final class RoughInputTest extends TestCase
     {
         auth()->forgetGuards();
         for ($case = 0; $case < 20; $case++) {
-            self::assertContains($this->from('/sign-in')->post('/sign-in', $this->some(['email', 'password']))->getStatusCode(), [302, 429]);
+            self::assertContains($this->from('/sign-in')->post('/sign-in', $this->some(['email', 'password']))->getStatusCode(), [
+                302,
+                429,
+            ]);
         }
         $this->assertGuest();
     }
@@ -125,9 +237,23 @@ final class RoughInputTest extends TestCase
             $content = "name,ends,client\n";
             for ($line = $this->random->getInt(1, 6); $line > 0; $line--) {
                 $cell = $this->rough();
-                $content .= (is_string($cell) ? $cell : 'bell').$line.'.com,'.self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)].','.self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)]."\n";
+                $content .=
+                    (is_string($cell) ? $cell : 'bell').
+                    $line.
+                    '.com,'.
+                    self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)].
+                    ','.
+                    self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)].
+                    "\n";
             }
-            $this->from('/bring-in')->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', $content), 'registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id])->assertRedirect();
+            $this->from('/bring-in')
+                ->post('/bring-in', [
+                    'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
+                    'registrar' => $this->house->skerry->id,
+                    'account' => $this->house->ours->id,
+                    'client' => $this->house->harrow->id,
+                ])
+                ->assertRedirect();
             $import = Import::query()->latest('id')->first();
             if ($import === null || $import->state !== ImportState::Uploaded) {
                 continue;
@@ -148,10 +274,35 @@ final class RoughInputTest extends TestCase
     public function test_a_list_where_a_text_is_due_is_refused_and_the_next_page_is_whole(): void
     {
         $this->actingAs($this->house->owner);
-        $pages = ['/clients/create', '/registrars/create', '/accounts/create', '/contacts/create', '/names/bell.com/edit', '/people/create', '/house', '/me', '/received/create', '/patterns/create', '/letters/yearly', '/custody', "/registrars/{$this->house->skerry->id}", "/accounts/{$this->house->ours->id}", '/sheaf', '/record', '/bring-in', '/names/bell.com', "/registrars/{$this->house->skerry->id}/edit"];
+        $pages = [
+            '/clients/create',
+            '/registrars/create',
+            '/accounts/create',
+            '/contacts/create',
+            '/names/bell.com/edit',
+            '/people/create',
+            '/house',
+            '/me',
+            '/received/create',
+            '/patterns/create',
+            '/letters/yearly',
+            '/custody',
+            "/registrars/{$this->house->skerry->id}",
+            "/accounts/{$this->house->ours->id}",
+            '/sheaf',
+            '/record',
+            '/bring-in',
+            '/names/bell.com',
+            "/registrars/{$this->house->skerry->id}/edit",
+        ];
         $fields = 0;
         foreach ($pages as $page) {
-            preg_match_all('~<form\b[^>]*\bmethod="post"[^>]*\baction="http://[^"/]+(/[^"]*)"[^>]*>(.*?)</form>~s', (string) $this->get($page)->assertOk()->getContent(), $forms, PREG_SET_ORDER);
+            preg_match_all(
+                '~<form\b[^>]*\bmethod="post"[^>]*\baction="http://[^"/]+(/[^"]*)"[^>]*>(.*?)</form>~s',
+                (string) $this->get($page)->assertOk()->getContent(),
+                $forms,
+                PREG_SET_ORDER,
+            );
             foreach ($forms as [, $action, $inside]) {
                 preg_match_all('/\bname="([a-z_]+)(?:\[[^"]*\])?"/', $inside, $names);
                 $method = preg_match('/name="_method" value="(\w+)"/', $inside, $found) === 1 ? strtoupper($found[1]) : 'POST';
@@ -174,12 +325,23 @@ final class RoughInputTest extends TestCase
     public function test_of_a_stranger_only_a_mailbox_is_kept_and_of_nobody_what_is_large(): void
     {
         auth()->forgetGuards();
-        $this->from('/sign-in')->post('/sign-in', ['email' => 'nobody@harrow-tern.example', 'password' => str_repeat('x', 2_000), 'other' => str_repeat('y', 100_000)])->assertSessionHasInput('email', 'nobody@harrow-tern.example');
+        $this->from('/sign-in')
+            ->post('/sign-in', [
+                'email' => 'nobody@harrow-tern.example',
+                'password' => str_repeat('x', 2_000),
+                'other' => str_repeat('y', 100_000),
+            ])
+            ->assertSessionHasInput('email', 'nobody@harrow-tern.example');
         self::assertSame(['email'], array_keys((array) session()->getOldInput()));
-        $this->from('/sign-in')->post('/sign-in', ['email' => str_repeat('z', 20_000_000), 'password' => 'x'])->assertSessionHasErrors('email');
+        $this->from('/sign-in')
+            ->post('/sign-in', ['email' => str_repeat('z', 20_000_000), 'password' => 'x'])
+            ->assertSessionHasErrors('email');
         self::assertSame([], (array) session()->getOldInput());
         self::assertLessThan(5_000, strlen(serialize(session()->all())));
-        $this->actingAs($this->house->clerk)->from('/clients/create')->post('/clients', ['name' => '', 'remarks' => str_repeat('y', 300_000), 'mailbox' => 'desk@bells.example'])->assertSessionHasErrors('name');
+        $this->actingAs($this->house->clerk)
+            ->from('/clients/create')
+            ->post('/clients', ['name' => '', 'remarks' => str_repeat('y', 300_000), 'mailbox' => 'desk@bells.example'])
+            ->assertSessionHasErrors('name');
         self::assertSame(['mailbox'], array_keys((array) session()->getOldInput()));
     }
 }

@@ -34,7 +34,12 @@ trait Scripted
     private function starts(string $script, string ...$told): Process
     {
         $certificates = glob(dirname(config()->string('outside.authority')).'/server-*.pem');
-        $this->server = new Process([PHP_BINARY, __DIR__."/{$script}", $certificates === false ? '' : $certificates[0] ?? '', ...array_values($told)]);
+        $this->server = new Process([
+            PHP_BINARY,
+            __DIR__."/{$script}",
+            $certificates === false ? '' : $certificates[0] ?? '',
+            ...array_values($told),
+        ]);
         $this->server->start();
         $this->server->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'ready'));
 

@@ -35,13 +35,20 @@ final class SetAsideTest extends TestCase
     {
         parent::setUp();
         Queue::fake();
-        $this->house = new House;
+        $this->house = new House();
     }
 
     private function docket(Name ...$names): Docket
     {
         $ids = array_values(array_map(fn (Name $name): int => $name->id, $names));
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), ChangeIntent::key(), $ids, ['intent' => Intent::Lapse->value], $ids);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            House::token(),
+            ChangeIntent::key(),
+            $ids,
+            ['intent' => Intent::Lapse->value],
+            $ids,
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
 
         return $docket;
@@ -70,9 +77,16 @@ final class SetAsideTest extends TestCase
         self::assertStringStartsWith('odd and long xxx', $setback->error);
         self::assertSame(1_000, mb_strlen($setback->error));
         // An Owner reads why, and lets it be tried again; whoever else looks is told that it failed.
-        $this->actingAs($this->house->reader)->get("/dockets/{$first->id}")->assertOk()->assertSee('An Owner can read why')->assertDontSee('odd and long');
+        $this->actingAs($this->house->reader)
+            ->get("/dockets/{$first->id}")
+            ->assertOk()
+            ->assertSee('An Owner can read why')
+            ->assertDontSee('odd and long');
         $this->get('/rounds')->assertSee('a docket could not continue');
-        $this->actingAs($this->house->owner)->get("/dockets/{$first->id}")->assertSee('odd and long')->assertSee('Try again');
+        $this->actingAs($this->house->owner)
+            ->get("/dockets/{$first->id}")
+            ->assertSee('odd and long')
+            ->assertSee('Try again');
         app(BeginDocketLines::class)->sweep();
         self::assertSame(1, $setback->refresh()->failures, 'it waits for its next attempt');
         $isBroken = false;
@@ -102,7 +116,10 @@ final class SetAsideTest extends TestCase
         [$odd, $fine] = [$this->house->name('bell.com'), $this->house->name('quay.com')];
         $broken = $odd->id;
         DB::listen(function (QueryExecuted $query) use (&$broken): void {
-            if (str_starts_with($query->sql, 'INSERT INTO standing_ages') && str_contains(json_encode($query->bindings, JSON_THROW_ON_ERROR), "name_id\\\":{$broken},")) {
+            if (
+                str_starts_with($query->sql, 'INSERT INTO standing_ages') &&
+                str_contains(json_encode($query->bindings, JSON_THROW_ON_ERROR), "name_id\\\":{$broken},")
+            ) {
                 throw new RuntimeException('odd');
             }
         });
@@ -134,13 +151,22 @@ final class SetAsideTest extends TestCase
     /** What stopped every docket: a line break in a client's name, a reason, a registrar's name in a directory. */
     public function test_control_characters_come_in_as_blanks_and_a_docket_with_them_closes(): void
     {
-        $this->actingAs($this->house->steward)->post('/clients', ['name' => "Bell\nFoundry\u{202E}\u{85}Ltd", 'remarks' => "one\r\ntwo\u{2028}three\u{202E}"])->assertSessionHasNoErrors();
+        $this->actingAs($this->house->steward)
+            ->post('/clients', ['name' => "Bell\nFoundry\u{202E}\u{85}Ltd", 'remarks' => "one\r\ntwo\u{2028}three\u{202E}"])
+            ->assertSessionHasNoErrors();
         $client = Client::query()->latest('id')->firstOrFail();
         self::assertSame(['Bell Foundry Ltd', "one\ntwo\nthree"], [$client->name, $client->remarks]);
         // Even what came past that, or before it, is told by the proof.
         DB::update("UPDATE clients SET name = E'Bell\\nFoundry\\u202E' WHERE id = ?", [$client->id]);
         $name = $this->house->name('bell.com', client: $client->refresh());
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'give_to_client', [$name->id], ['client' => $this->house->harrow->id, 'on' => '2026-10-06'], [$name->id]);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            House::token(),
+            'give_to_client',
+            [$name->id],
+            ['client' => $this->house->harrow->id, 'on' => '2026-10-06'],
+            [$name->id],
+        );
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         app(BeginDocketLines::class)->sweep();
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
@@ -167,7 +193,13 @@ final class SetAsideTest extends TestCase
     public function test_the_page_of_what_is_set_aside_and_jobs_that_failed(): void
     {
         $this->actingAs($this->house->owner)->get('/set-aside')->assertOk()->assertSee('Nothing has failed');
-        DB::table('failed_jobs')->insert(['uuid' => $uuid = House::token(), 'connection' => 'database', 'queue' => 'default', 'payload' => json_encode(['uuid' => $uuid, 'displayName' => 'App\\Jobs\\WorkGate', 'data' => []]), 'exception' => "RuntimeException: odd in a file\n#0 a trace"]);
+        DB::table('failed_jobs')->insert([
+            'uuid' => ($uuid = House::token()),
+            'connection' => 'database',
+            'queue' => 'default',
+            'payload' => json_encode(['uuid' => $uuid, 'displayName' => 'App\\Jobs\\WorkGate', 'data' => []]),
+            'exception' => "RuntimeException: odd in a file\n#0 a trace",
+        ]);
         $this->get('/set-aside')->assertSee('Work Gate')->assertSee('RuntimeException: odd in a file')->assertDontSee('a trace');
         $this->post("/set-aside/jobs/{$uuid}")->assertRedirect('/set-aside');
         foreach ([$this->house->steward, $this->house->reader] as $other) {

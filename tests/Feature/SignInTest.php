@@ -47,8 +47,11 @@ final class SignInTest extends TestCase
     public function test_a_wrong_password_keeps_the_mailbox_and_says_so(): void
     {
         $this->odile();
-        $this->from('/sign-in')->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => 'wrong'])
-            ->assertRedirect('/sign-in')->assertSessionHasErrors('email')->assertSessionHasInput('email', 'odile@harrow-tern.example');
+        $this->from('/sign-in')
+            ->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => 'wrong'])
+            ->assertRedirect('/sign-in')
+            ->assertSessionHasErrors('email')
+            ->assertSessionHasInput('email', 'odile@harrow-tern.example');
         $this->assertGuest();
     }
 
@@ -56,7 +59,10 @@ final class SignInTest extends TestCase
     {
         $this->odile();
         foreach (range(1, 5) as $try) {
-            $this->post('/sign-in', ['email' => $try % 2 === 0 ? 'Odile@harrow-tern.example' : 'odile@harrow-tern.example', 'password' => 'wrong']);
+            $this->post('/sign-in', [
+                'email' => $try % 2 === 0 ? 'Odile@harrow-tern.example' : 'odile@harrow-tern.example',
+                'password' => 'wrong',
+            ]);
         }
         $this->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => self::PASSWORD])->assertTooManyRequests();
         $this->assertGuest();
@@ -79,15 +85,42 @@ final class SignInTest extends TestCase
     {
         config(['mail.default' => 'array']);
         $odile = $this->odile();
-        $form = ['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1', 'password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD];
+        $form = [
+            'name' => 'Maud',
+            'email' => 'maud@harrow-tern.example',
+            'role' => 'clerk',
+            'may_sign_in' => '1',
+            'password' => self::PASSWORD,
+            'password_confirmation' => self::PASSWORD,
+        ];
         $this->actingAs($odile)->post('/people', $form)->assertSessionHasNoErrors()->assertRedirect('/people');
         $maud = User::query()->where('email', 'maud@harrow-tern.example')->sole();
         $this->post('/people', ['email' => 'MAUD@harrow-tern.example'] + $form)->assertSessionHasErrors('email');
-        $this->put("/people/{$maud->id}", ['may_sign_in' => '0', 'password' => '', 'password_confirmation' => ''] + $form)->assertSessionHasNoErrors();
-        $this->put("/people/{$odile->id}", ['name' => 'Odile', 'email' => $odile->email, 'role' => 'reader', 'may_sign_in' => '1'])->assertSessionHasErrors('role');
-        $this->put("/people/{$odile->id}", ['name' => 'Odile', 'email' => $odile->email, 'role' => 'owner', 'may_sign_in' => '0'])->assertSessionHasErrors('may_sign_in');
+        $this->put(
+            "/people/{$maud->id}",
+            ['may_sign_in' => '0', 'password' => '', 'password_confirmation' => ''] + $form,
+        )->assertSessionHasNoErrors();
+        $this->put("/people/{$odile->id}", [
+            'name' => 'Odile',
+            'email' => $odile->email,
+            'role' => 'reader',
+            'may_sign_in' => '1',
+        ])->assertSessionHasErrors('role');
+        $this->put("/people/{$odile->id}", [
+            'name' => 'Odile',
+            'email' => $odile->email,
+            'role' => 'owner',
+            'may_sign_in' => '0',
+        ])->assertSessionHasErrors('may_sign_in');
         // Their own they change with the current one, on their own page.
-        $this->put("/people/{$odile->id}", ['name' => 'Odile', 'email' => $odile->email, 'role' => 'owner', 'may_sign_in' => '1', 'password' => 'another herring gull', 'password_confirmation' => 'another herring gull'])->assertSessionHasErrors('password');
+        $this->put("/people/{$odile->id}", [
+            'name' => 'Odile',
+            'email' => $odile->email,
+            'role' => 'owner',
+            'may_sign_in' => '1',
+            'password' => 'another herring gull',
+            'password_confirmation' => 'another herring gull',
+        ])->assertSessionHasErrors('password');
         $this->post('/sign-out');
         $this->post('/sign-in', ['email' => 'maud@harrow-tern.example', 'password' => self::PASSWORD])->assertSessionHasErrors('email');
         $this->actingAs($maud)->get('/people')->assertForbidden();
@@ -105,36 +138,93 @@ final class SignInTest extends TestCase
         config(['mail.default' => 'listed']);
         $this->actingAs($this->odile())->get('/people/create')->assertSee('set their own password')->assertDontSee('Password again');
         $form = ['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1'];
-        $this->post('/people', ['password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD] + $form)->assertSessionHasErrors('password');
-        $this->post('/people', $form)->assertSessionHasNoErrors()->assertSessionHas('told', 'Maud has been sent an invitation to set their own password.');
+        $this->post('/people', ['password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD] + $form)->assertSessionHasErrors(
+            'password',
+        );
+        $this->post('/people', $form)
+            ->assertSessionHasNoErrors()
+            ->assertSessionHas('told', 'Maud has been sent an invitation to set their own password.');
         $maud = User::query()->where('email', 'maud@harrow-tern.example')->sole();
-        self::assertSame([null, 'maud@harrow-tern.example', Letter::LINK], [$maud->password, Letter::query()->sole()->mailbox, preg_match('/\{link\}/', Letter::query()->sole()->body, $found) === 1 ? $found[0] : '']);
+        self::assertSame(
+            [null, 'maud@harrow-tern.example', Letter::LINK],
+            [
+                $maud->password,
+                Letter::query()->sole()->mailbox,
+                preg_match('/\{link\}/', Letter::query()->sole()->body, $found) === 1 ? $found[0] : '',
+            ],
+        );
         $this->post('/sign-out');
         $this->post('/sign-in', ['email' => 'maud@harrow-tern.example', 'password' => ''])->assertSessionHasErrors('password');
         $link = self::link();
         $this->get($link)->assertOk()->assertSee('Welcome to')->assertHeader('Cache-Control', 'no-store, private');
-        foreach ([['short', 'short'], ['maudmaudmaud', 'maudmaudmaud'], ['password1234', 'password1234'], [str_repeat('é', 40), str_repeat('é', 40)], [self::PASSWORD, 'seven herring gull']] as [$password, $again]) {
+        foreach (
+            [
+                ['short', 'short'],
+                ['maudmaudmaud', 'maudmaudmaud'],
+                ['password1234', 'password1234'],
+                [str_repeat('é', 40), str_repeat('é', 40)],
+                [self::PASSWORD, 'seven herring gull'],
+            ] as [$password, $again]
+        ) {
             $this->post($link, ['password' => $password, 'password_confirmation' => $again])->assertUnprocessable();
         }
         $this->post($link, ['password' => ['x'], 'password_confirmation' => ['x']])->assertUnprocessable();
-        $this->post($link, ['password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD])->assertOk()->assertSee('Your password is set');
+        $this->post($link, ['password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD])
+            ->assertOk()
+            ->assertSee('Your password is set');
         $this->post($link, ['password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'])->assertGone();
         $this->post('/sign-in', ['email' => 'maud@harrow-tern.example', 'password' => self::PASSWORD])->assertRedirect('/rounds');
-        self::assertSame(['invited', 'password_set', 'signed_in'], DB::table('log')->where('subject', 'person')->where('subject_id', $maud->id)->whereIn('event', ['invited', 'password_set', 'signed_in'])->orderBy('id')->pluck('event')->all());
+        self::assertSame(
+            ['invited', 'password_set', 'signed_in'],
+            DB::table('log')
+                ->where('subject', 'person')
+                ->where('subject_id', $maud->id)
+                ->whereIn('event', ['invited', 'password_set', 'signed_in'])
+                ->orderBy('id')
+                ->pluck('event')
+                ->all(),
+        );
     }
 
     /** Each at the mailbox where somebody would hear of it who didn't do it (OWASP ASVS 4.0.3, 2.2.3). */
     public function test_people_are_written_to_when_their_way_in_has_changed(): void
     {
         Queue::fake([SendPost::class]);
-        $maud = User::query()->create(['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => true, 'password' => self::PASSWORD]);
+        $maud = User::query()->create([
+            'name' => 'Maud',
+            'email' => 'maud@harrow-tern.example',
+            'role' => 'clerk',
+            'may_sign_in' => true,
+            'password' => self::PASSWORD,
+        ]);
         $secret = SecondFactor::secret();
         app(SecondFactor::class)->begin($maud, $secret, Totp::code($secret, time()));
-        $this->actingAs($maud)->put('/me/password', ['current_password' => self::PASSWORD, 'password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'])->assertSessionHasNoErrors();
-        $this->actingAs($this->odile())->delete("/people/{$maud->id}/second")->assertSessionHasNoErrors();
-        $this->put("/people/{$maud->id}", ['name' => 'Maud', 'email' => 'mw@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1'])->assertSessionHasNoErrors();
-        $this->put("/people/{$maud->id}", ['name' => 'Maud W', 'email' => 'mw@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => '1'])->assertSessionHasNoErrors();
-        self::assertSame(['second_on', 'password', 'second_off', 'mailbox'], Letter::query()->where('kind', 'way_in')->where('mailbox', 'maud@harrow-tern.example')->orderBy('id')->pluck('about')->all());
+        $this->actingAs($maud)
+            ->put('/me/password', [
+                'current_password' => self::PASSWORD,
+                'password' => 'eight herring gulls',
+                'password_confirmation' => 'eight herring gulls',
+            ])
+            ->assertSessionHasNoErrors();
+        $this->actingAs($this->odile())
+            ->delete("/people/{$maud->id}/second")
+            ->assertSessionHasNoErrors();
+        $this->put("/people/{$maud->id}", [
+            'name' => 'Maud',
+            'email' => 'mw@harrow-tern.example',
+            'role' => 'clerk',
+            'may_sign_in' => '1',
+        ])->assertSessionHasNoErrors();
+        $this->put("/people/{$maud->id}", [
+            'name' => 'Maud W',
+            'email' => 'mw@harrow-tern.example',
+            'role' => 'clerk',
+            'may_sign_in' => '1',
+        ])->assertSessionHasNoErrors();
+        self::assertSame(
+            ['second_on', 'password', 'second_off', 'mailbox'],
+            Letter::query()->where('kind', 'way_in')->where('mailbox', 'maud@harrow-tern.example')->orderBy('id')->pluck('about')->all(),
+        );
         self::assertSame(4, Letter::query()->count());
         self::assertStringContainsString('with mw@harrow-tern.example', Letter::query()->latest('id')->firstOrFail()->body);
         Queue::assertPushed(SendPost::class);
@@ -143,20 +233,44 @@ final class SignInTest extends TestCase
     public function test_a_password_changed_twice_on_one_day_is_told_twice(): void
     {
         Queue::fake([SendPost::class]);
-        $maud = User::query()->create(['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => true, 'password' => self::PASSWORD]);
+        $maud = User::query()->create([
+            'name' => 'Maud',
+            'email' => 'maud@harrow-tern.example',
+            'role' => 'clerk',
+            'may_sign_in' => true,
+            'password' => self::PASSWORD,
+        ]);
         foreach ([[self::PASSWORD, 'eight herring gulls'], ['eight herring gulls', 'nine herring gulls']] as [$before, $after]) {
-            $this->actingAs($maud->refresh())->put('/me/password', ['current_password' => $before, 'password' => $after, 'password_confirmation' => $after])->assertSessionHasNoErrors()->assertRedirect();
+            $this->actingAs($maud->refresh())
+                ->put('/me/password', ['current_password' => $before, 'password' => $after, 'password_confirmation' => $after])
+                ->assertSessionHasNoErrors()
+                ->assertRedirect();
         }
         self::assertSame(2, Letter::query()->where('kind', 'way_in')->where('about', 'password')->count());
     }
 
     public function test_what_a_role_does_not_allow_stands_in_the_log_once_a_page(): void
     {
-        $maud = User::query()->create(['name' => 'Maud', 'email' => 'maud@harrow-tern.example', 'role' => 'clerk', 'may_sign_in' => true, 'password' => self::PASSWORD]);
+        $maud = User::query()->create([
+            'name' => 'Maud',
+            'email' => 'maud@harrow-tern.example',
+            'role' => 'clerk',
+            'may_sign_in' => true,
+            'password' => self::PASSWORD,
+        ]);
         $this->actingAs($maud)->get('/people')->assertForbidden();
         $this->get('/people?again')->assertForbidden();
         $this->get('/people/create')->assertForbidden();
-        self::assertSame(['people.index', 'people.create'], DB::table('log')->where('event', 'not_allowed')->where('user_id', $maud->id)->orderBy('id')->pluck('data')->map(fn (mixed $data): string => Row::of(json_decode(is_string($data) ? $data : '{}'))->text('page'))->all());
+        self::assertSame(
+            ['people.index', 'people.create'],
+            DB::table('log')
+                ->where('event', 'not_allowed')
+                ->where('user_id', $maud->id)
+                ->orderBy('id')
+                ->pluck('data')
+                ->map(fn (mixed $data): string => Row::of(json_decode(is_string($data) ? $data : '{}'))->text('page'))
+                ->all(),
+        );
     }
 
     public function test_a_forgotten_password_is_set_anew_by_a_link_that_is_good_once_for_an_hour(): void
@@ -167,19 +281,34 @@ final class SignInTest extends TestCase
         app(SecondFactor::class)->begin($odile, $secret, Totp::code($secret, time() - 30));
         DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $odile->id, 'payload' => '', 'last_activity' => time()]);
         foreach (['ODILE@harrow-tern.example', 'nobody@harrow-tern.example'] as $mailbox) {
-            $this->post('/forgot', ['email' => $mailbox])->assertRedirect('/sign-in')->assertSessionHas('told', 'If somebody signs in here with that mailbox, an e-mail with a link is on its way. The link works for an hour.');
+            $this->post('/forgot', ['email' => $mailbox])
+                ->assertRedirect('/sign-in')
+                ->assertSessionHas(
+                    'told',
+                    'If somebody signs in here with that mailbox, an e-mail with a link is on its way. The link works for an hour.',
+                );
         }
         self::assertSame(1, Letter::query()->where('kind', 'password')->count());
         $first = self::link();
         $this->post('/forgot', ['email' => 'odile@harrow-tern.example']);
-        $this->get($first)->assertGone()->assertSee('href="'.route('forgot').'"', false);
+        $this->get($first)
+            ->assertGone()
+            ->assertSee('href="'.route('forgot').'"', false);
         $link = self::link();
-        self::assertEqualsWithDelta(3_600, Row::of(DB::selectOne('SELECT extract(epoch FROM max(expires_at) - clock_timestamp())::int AS left FROM links'))->int('left'), 60);
-        $this->post($link, ['password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'])->assertOk()->assertSee('href="'.route('sign-in').'"', false);
+        self::assertEqualsWithDelta(
+            3_600,
+            Row::of(DB::selectOne('SELECT extract(epoch FROM max(expires_at) - clock_timestamp())::int AS left FROM links'))->int('left'),
+            60,
+        );
+        $this->post($link, ['password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'])
+            ->assertOk()
+            ->assertSee('href="'.route('sign-in').'"', false);
         $this->assertGuest();
         self::assertSame(0, DB::table('sessions')->where('id', 'elsewhere')->count());
         $this->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => self::PASSWORD])->assertSessionHasErrors('email');
-        $this->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => 'eight herring gulls'])->assertRedirect('/sign-in/second');
+        $this->post('/sign-in', ['email' => 'odile@harrow-tern.example', 'password' => 'eight herring gulls'])->assertRedirect(
+            '/sign-in/second',
+        );
     }
 
     public function test_everybody_changes_their_own_password_with_the_current_one(): void
@@ -187,12 +316,30 @@ final class SignInTest extends TestCase
         $odile = $this->odile();
         DB::table('sessions')->insert(['id' => 'elsewhere', 'user_id' => $odile->id, 'payload' => '', 'last_activity' => time()]);
         $to = ['password' => 'eight herring gulls', 'password_confirmation' => 'eight herring gulls'];
-        $this->actingAs($odile)->from('/me')->put('/me/password', ['current_password' => 'wrong'] + $to)->assertSessionHasErrors('current_password');
-        $this->put('/me/password', ['current_password' => self::PASSWORD, 'password' => 'odileharrow1', 'password_confirmation' => 'odileharrow1'])->assertSessionHasErrors('password');
-        $this->put('/me/password', ['current_password' => self::PASSWORD, 'password_confirmation' => 'other'] + $to)->assertSessionHasErrors('password');
-        $this->put('/me/password', ['current_password' => self::PASSWORD] + $to)->assertSessionHasNoErrors()->assertRedirect('/me');
+        $this->actingAs($odile)
+            ->from('/me')
+            ->put('/me/password', ['current_password' => 'wrong'] + $to)
+            ->assertSessionHasErrors('current_password');
+        $this->put('/me/password', [
+            'current_password' => self::PASSWORD,
+            'password' => 'odileharrow1',
+            'password_confirmation' => 'odileharrow1',
+        ])->assertSessionHasErrors('password');
+        $this->put(
+            '/me/password',
+            ['current_password' => self::PASSWORD, 'password_confirmation' => 'other'] + $to,
+        )->assertSessionHasErrors('password');
+        $this->put('/me/password', ['current_password' => self::PASSWORD] + $to)
+            ->assertSessionHasNoErrors()
+            ->assertRedirect('/me');
         $this->get('/me')->assertOk();
-        self::assertSame([0, true], [DB::table('sessions')->where('id', 'elsewhere')->count(), Hash::check('eight herring gulls', (string) $odile->refresh()->password)]);
+        self::assertSame(
+            [0, true],
+            [
+                DB::table('sessions')->where('id', 'elsewhere')->count(),
+                Hash::check('eight herring gulls', (string) $odile->refresh()->password),
+            ],
+        );
     }
 
     /** A browser that was signed in while the password was changed elsewhere is out, wherever sessions are kept. */
@@ -201,7 +348,9 @@ final class SignInTest extends TestCase
         $odile = $this->odile();
         $this->post('/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD])->assertRedirect('/rounds');
         $this->get('/rounds')->assertOk();
-        User::query()->whereKey($odile->id)->update(['password' => Hash::make('eight herring gulls')]);
+        User::query()
+            ->whereKey($odile->id)
+            ->update(['password' => Hash::make('eight herring gulls')]);
         auth()->forgetGuards();
         $this->get('/rounds')->assertRedirect('/sign-in');
     }
@@ -216,7 +365,9 @@ final class SignInTest extends TestCase
         session(['signed_in_at' => time() - 43_199]);
         $this->get('/rounds')->assertOk();
         session(['signed_in_at' => time() - 43_200]);
-        $this->get('/rounds')->assertRedirect('/sign-in')->assertSessionHas('told', 'You were signed in for twelve hours. Please sign in again.');
+        $this->get('/rounds')
+            ->assertRedirect('/sign-in')
+            ->assertSessionHas('told', 'You were signed in for twelve hours. Please sign in again.');
         $this->assertGuest();
     }
 
@@ -224,7 +375,15 @@ final class SignInTest extends TestCase
     public function test_ways_of_writing_a_mailbox_are_one_limit(): void
     {
         $user = User::enrol('İpek', 'İpek@harrow-tern.example', self::PASSWORD, Role::Owner);
-        foreach (['İpek@harrow-tern.example', 'İPEK@harrow-tern.example', ' İpek@harrow-tern.example', 'İpeK@HARROW-TERN.example', 'İpek@harrow-tern.example'] as $written) {
+        foreach (
+            [
+                'İpek@harrow-tern.example',
+                'İPEK@harrow-tern.example',
+                ' İpek@harrow-tern.example',
+                'İpeK@HARROW-TERN.example',
+                'İpek@harrow-tern.example',
+            ] as $written
+        ) {
             $this->post('/sign-in', ['email' => $written, 'password' => 'wrong'])->assertRedirect();
         }
         $this->post('/sign-in', ['email' => 'İPEk@harrow-tern.example', 'password' => self::PASSWORD])->assertTooManyRequests();
@@ -238,17 +397,36 @@ final class SignInTest extends TestCase
         self::assertNotNull($known);
         $this->post('/sign-out');
         foreach (range(1, 40) as $guess) {
-            $this->call('POST', '/sign-in', ['email' => $odile->email, 'password' => "guess {$guess}"], server: ['REMOTE_ADDR' => '198.51.100.'.($guess % 8)]);
+            $this->call(
+                'POST',
+                '/sign-in',
+                ['email' => $odile->email, 'password' => "guess {$guess}"],
+                server: ['REMOTE_ADDR' => '198.51.100.'.$guess % 8],
+            );
         }
-        $this->call('POST', '/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD], server: ['REMOTE_ADDR' => '198.51.100.99'])->assertTooManyRequests();
-        $this->withCookie('acre_known', (string) $known->getValue())->post('/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD])->assertRedirect('/rounds');
+        $this->call(
+            'POST',
+            '/sign-in',
+            ['email' => $odile->email, 'password' => self::PASSWORD],
+            server: ['REMOTE_ADDR' => '198.51.100.99'],
+        )->assertTooManyRequests();
+        $this->withCookie('acre_known', (string) $known->getValue())
+            ->post('/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD])
+            ->assertRedirect('/rounds');
         $this->post('/sign-out');
         // Somebody else's browser is nobody's for this person, and its own tries are counted.
-        $this->withCookie('acre_known', ($odile->id + 1).'|'.str_repeat('a', 32))->post('/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD])->assertTooManyRequests();
+        $this->withCookie('acre_known', $odile->id + 1 .'|'.str_repeat('a', 32))
+            ->post('/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD])
+            ->assertTooManyRequests();
         foreach (range(1, 5) as $guess) {
-            $this->withCookie('acre_known', (string) $known->getValue())->post('/sign-in', ['email' => $odile->email, 'password' => "guess {$guess}"]);
+            $this->withCookie('acre_known', (string) $known->getValue())->post('/sign-in', [
+                'email' => $odile->email,
+                'password' => "guess {$guess}",
+            ]);
         }
-        $this->withCookie('acre_known', (string) $known->getValue())->post('/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD])->assertTooManyRequests();
+        $this->withCookie('acre_known', (string) $known->getValue())
+            ->post('/sign-in', ['email' => $odile->email, 'password' => self::PASSWORD])
+            ->assertTooManyRequests();
     }
 
     public function test_nobody_is_sent_to_another_house(): void
@@ -274,7 +452,13 @@ final class SignInTest extends TestCase
     public function test_an_empty_house_makes_its_first_owner_once(): void
     {
         $this->get('/sign-in')->assertRedirect('/begin');
-        $form = ['house' => 'Harrow & Tern', 'name' => 'Theo Tern', 'email' => 'theo@harrow-tern.example', 'password' => self::PASSWORD, 'password_confirmation' => self::PASSWORD];
+        $form = [
+            'house' => 'Harrow & Tern',
+            'name' => 'Theo Tern',
+            'email' => 'theo@harrow-tern.example',
+            'password' => self::PASSWORD,
+            'password_confirmation' => self::PASSWORD,
+        ];
         // Whoever finds the page first has no house by that: the code stands where it was started.
         $this->post('/begin', $form)->assertSessionHasErrors('begin_code');
         $code = app(BeginCode::class)->make();

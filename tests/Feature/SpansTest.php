@@ -21,22 +21,36 @@ final class SpansTest extends TestCase
     #[TestWith(['contact_versions', 'contact_id'])]
     public function test_spans_of_one_never_overlap(string $table, string $whose): void
     {
-        $house = new House;
+        $house = new House();
         $house->name('bell.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']);
         DB::table($table)->update(['span' => self::SPANS['now']]);
         self::assertTaken($table, self::SPANS['past']);
-        foreach ([
-            '[2026-06-01,)' => "{$table}_today",
-            '[2025-06-01,2026-06-01)' => "{$table}_one_at_a_time",
-            '[2026-06-01,2026-07-01)' => "{$table}_one_at_a_time",
-            '[2024-12-01,2025-06-01)' => "{$table}_past",
-        ] as $span => $rule) {
+        foreach (
+            [
+                '[2026-06-01,)' => "{$table}_today",
+                '[2025-06-01,2026-06-01)' => "{$table}_one_at_a_time",
+                '[2026-06-01,2026-07-01)' => "{$table}_one_at_a_time",
+                '[2024-12-01,2025-06-01)' => "{$table}_past",
+            ] as $span => $rule
+        ) {
             self::assertRefused($rule, fn () => self::insert($table, $span));
         }
         // Moved as well as written; what touches doesn't overlap.
-        self::assertRefused("{$table}_one_at_a_time", fn () => DB::table($table)->whereRaw('upper_inf(span)')->update(['span' => '[2024-12-31,)']));
-        DB::table($table)->whereRaw('upper_inf(span)')->update(['span' => '[2025-01-01,)']);
-        self::assertRefused("{$table}_one_at_a_time", fn () => DB::table($table)->whereRaw('NOT upper_inf(span)')->update(['span' => '[2024-01-01,2025-01-02)']));
+        self::assertRefused(
+            "{$table}_one_at_a_time",
+            fn () => DB::table($table)
+                ->whereRaw('upper_inf(span)')
+                ->update(['span' => '[2024-12-31,)']),
+        );
+        DB::table($table)
+            ->whereRaw('upper_inf(span)')
+            ->update(['span' => '[2025-01-01,)']);
+        self::assertRefused(
+            "{$table}_one_at_a_time",
+            fn () => DB::table($table)
+                ->whereRaw('NOT upper_inf(span)')
+                ->update(['span' => '[2024-01-01,2025-01-02)']),
+        );
         self::assertSame(2, DB::table($table)->distinct()->count('span'));
         // Others' are no matter.
         $house->name('knell.com', facts: ['registrant' => 'Somebody Else', 'mailbox' => 'post@knells.example']);
@@ -45,7 +59,7 @@ final class SpansTest extends TestCase
 
     public function test_a_name_has_as_many_other_contacts_as_it_likes_but_each_once(): void
     {
-        (new House)->name('bell.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']);
+        (new House())->name('bell.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']);
         self::insert('roles', self::SPANS['now'], ['role' => 'technical']);
         self::insert('roles', self::SPANS['now'], ['role' => 'billing']);
         self::assertRefused('roles_once', fn () => self::insert('roles', '[2026-06-01,)', ['role' => 'billing']));
@@ -80,6 +94,11 @@ final class SpansTest extends TestCase
     {
         $row = (array) DB::table($table)->orderBy('id')->first();
         unset($row['id'], $row['called']);
-        DB::table($table)->insert([...$row, 'span' => $span, ...($table === 'contact_versions' ? ['number' => DB::table($table)->count() + 1] : []), ...$with]);
+        DB::table($table)->insert([
+            ...$row,
+            'span' => $span,
+            ...$table === 'contact_versions' ? ['number' => DB::table($table)->count() + 1] : [],
+            ...$with,
+        ]);
     }
 }

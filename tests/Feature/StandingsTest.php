@@ -42,7 +42,16 @@ final class StandingsTest extends TestCase
 
     public function test_a_case_file_holds_what_the_core_asks(): void
     {
-        $name = $this->house->name('bell.com', facts: ['statuses' => ['clientHold', 'nonsense'], 'lock' => 'on', 'registrant' => 'The Foundry', 'reference' => 'R-1', 'moved_on' => Instant::of('2026-08-20')]);
+        $name = $this->house->name(
+            'bell.com',
+            facts: [
+                'statuses' => ['clientHold', 'nonsense'],
+                'lock' => 'on',
+                'registrant' => 'The Foundry',
+                'reference' => 'R-1',
+                'moved_on' => Instant::of('2026-08-20'),
+            ],
+        );
         $registration = $name->load('registration')->registration;
         self::assertNotNull($registration);
         Extra::query()->create(['registration_id' => $registration->id, 'kind' => 'mail']);
@@ -53,25 +62,47 @@ final class StandingsTest extends TestCase
         self::assertSame('2026-08-20', $file->facts->moved?->iso());
         self::assertSame(['mail'], array_map(fn ($extra) => $extra->value, $file->extras));
         self::assertSame('stays', $file->handover->extras['mail']->value);
-        self::assertSame(['The Foundry', 'R-1', 'Wickerby Bell Foundry', '40718'], [$file->registrant, $file->reference, $file->clientName, $file->account->number]);
+        self::assertSame(
+            ['The Foundry', 'R-1', 'Wickerby Bell Foundry', '40718'],
+            [$file->registrant, $file->reference, $file->clientName, $file->account->number],
+        );
         self::assertTrue(Money::of('9.90', 'GBP')->equals($file->late->renew ?? Money::of('0', 'GBP')));
-        self::assertSame([7, null, 22, 30], [$file->late->chargeLead, $file->late->darkAfter, $file->late->plainAfter, $file->late->lateUntil]);
+        self::assertSame(
+            [7, null, 22, 30],
+            [$file->late->chargeLead, $file->late->darkAfter, $file->late->plainAfter, $file->late->lateUntil],
+        );
     }
 
     public function test_case_files_keep_the_order_asked_for_and_leave_out_what_nobody_holds(): void
     {
         [$one, $two, $gone] = [$this->house->name('one.com'), $this->house->name('two.com'), $this->house->name('gone.com')];
-        DB::table('holdings')->where('name_id', $gone->id)->update(['span' => '[2024-06-02,2025-01-01)']);
-        self::assertSame([$two->id, $one->id], array_keys(app(CaseFiles::class)->of([$two->id, $gone->id, $one->id], Instant::of('2026-10-06'))));
+        DB::table('holdings')
+            ->where('name_id', $gone->id)
+            ->update(['span' => '[2024-06-02,2025-01-01)']);
+        self::assertSame(
+            [$two->id, $one->id],
+            array_keys(app(CaseFiles::class)->of([$two->id, $gone->id, $one->id], Instant::of('2026-10-06'))),
+        );
         self::assertSame([], app(CaseFiles::class)->of([], Instant::of('2026-10-06')));
     }
 
     public function test_the_price_in_force_at_the_time_is_taken(): void
     {
         $name = $this->house->name('bell.com');
-        Price::query()->where('suffix', 'com')->update(['span' => '[2020-01-01,2027-01-01)']);
-        Price::query()->create(['registrar_id' => $this->house->skerry->id, 'suffix' => 'com', 'action' => 'renew', 'amount' => '12.00', 'currency' => 'GBP', 'tax_percent' => '20', 'span' => Span::since(Instant::of('2027-01-01'))]);
-        $sum = fn (string $at): ?string => app(CaseFiles::class)->of([$name->id], Instant::of($at))[$name->id]->late->renew?->text();
+        Price::query()
+            ->where('suffix', 'com')
+            ->update(['span' => '[2020-01-01,2027-01-01)']);
+        Price::query()->create([
+            'registrar_id' => $this->house->skerry->id,
+            'suffix' => 'com',
+            'action' => 'renew',
+            'amount' => '12.00',
+            'currency' => 'GBP',
+            'tax_percent' => '20',
+            'span' => Span::since(Instant::of('2027-01-01')),
+        ]);
+        $sum = fn (string $at): ?string => app(CaseFiles::class)
+            ->of([$name->id], Instant::of($at))[$name->id]->late->renew?->text();
         self::assertSame('£9.90', $sum('2026-12-31T23:59:59Z'));
         self::assertSame('£14.40', $sum('2027-01-01T00:00:00Z'));
         self::assertNull($sum('2019-01-01'));
@@ -79,10 +110,19 @@ final class StandingsTest extends TestCase
 
     public function test_what_a_standing_keeps_draws_the_same_life(): void
     {
-        $name = $this->house->name('bell.com', facts: ['intent' => 'by_itself', 'moved_on' => Instant::of('2026-08-20'), 'statuses' => ['clientHold'], 'ends_on' => Instant::of('2026-10-19')]);
+        $name = $this->house->name(
+            'bell.com',
+            facts: [
+                'intent' => 'by_itself',
+                'moved_on' => Instant::of('2026-08-20'),
+                'statuses' => ['clientHold'],
+                'ends_on' => Instant::of('2026-10-19'),
+            ],
+        );
         $now = Instant::of('2026-10-06T09:00:00Z');
         $book = app(Rulebook::class);
-        $made = app(CaseFiles::class)->of([$name->id], $now)[$name->id]->life($book, $now);
+        $made = app(CaseFiles::class)
+            ->of([$name->id], $now)[$name->id]->life($book, $now);
         $read = StandingFacts::unpack(self::standing($name->id), $book, $now)->life;
         self::assertEquals($made, $read);
     }
@@ -94,9 +134,12 @@ final class StandingsTest extends TestCase
         self::assertSame(0, app(MakeStandings::class)->due());
         app(TradeClock::class)->set(Instant::of('2026-10-12T00:00:01Z'));
         $told = [];
-        self::assertSame(1, app(MakeStandings::class)->due(function (int $count) use (&$told): void {
-            $told[] = $count;
-        }));
+        self::assertSame(
+            1,
+            app(MakeStandings::class)->due(function (int $count) use (&$told): void {
+                $told[] = $count;
+            }),
+        );
         self::assertSame([1], $told);
         self::assertSame('late_plain', self::standing($due->id)->text('next_kind'));
         self::assertSame('2026-10-06', self::age($later->id)->instant('stands_from')?->date());
@@ -137,22 +180,25 @@ final class StandingsTest extends TestCase
     {
         $name = $this->house->name('bell.com');
         $registration = Row::of(DB::table('registrations')->sole())->int('id');
-        foreach ([
-            "UPDATE names SET ascii = 'BELL.com'" => 'names_ascii_check',
-            'UPDATE registrations SET ends_on = created_on' => 'registrations_check',
-            "UPDATE registrations SET lock = 'perhaps'" => 'registrations_lock_check',
-            "UPDATE registrations SET span = 'empty'" => 'registrations_span_check',
-            "UPDATE holdings SET span = 'empty'" => 'holdings_span_check',
-            "INSERT INTO registrations (name_id, span) VALUES ({$name->id}, '[2021-01-01,)')" => 'registrations_today',
-            "INSERT INTO extras (registration_id, kind) VALUES ({$registration}, 'lottery')" => 'extras_kind_check',
-            'UPDATE prices SET amount = -1' => 'prices_amount_check',
-            "INSERT INTO prices (registrar_id, suffix, action, amount, currency, span) SELECT registrar_id, suffix, action, 1, 'GBP', '[2025-01-01,)' FROM prices" => 'prices_registrar_id_suffix_action_span_excl',
-            "UPDATE accounts SET number = ' '" => 'accounts_number_check',
-            "INSERT INTO clients (name) VALUES ('WICKERBY bell foundry')" => 'clients_name',
-            'UPDATE clients SET is_house = true' => 'clients_one_house',
-            "UPDATE users SET role = 'king'" => 'users_role',
-            'UPDATE registrars SET plain_after_days = 40' => 'registrars_check',
-        ] as $statement => $rule) {
+        foreach (
+            [
+                "UPDATE names SET ascii = 'BELL.com'" => 'names_ascii_check',
+                'UPDATE registrations SET ends_on = created_on' => 'registrations_check',
+                "UPDATE registrations SET lock = 'perhaps'" => 'registrations_lock_check',
+                "UPDATE registrations SET span = 'empty'" => 'registrations_span_check',
+                "UPDATE holdings SET span = 'empty'" => 'holdings_span_check',
+                "INSERT INTO registrations (name_id, span) VALUES ({$name->id}, '[2021-01-01,)')" => 'registrations_today',
+                "INSERT INTO extras (registration_id, kind) VALUES ({$registration}, 'lottery')" => 'extras_kind_check',
+                'UPDATE prices SET amount = -1' => 'prices_amount_check',
+                "INSERT INTO prices (registrar_id, suffix, action, amount, currency, span) SELECT registrar_id, suffix, action, 1, 'GBP',
+                    '[2025-01-01,)' FROM prices" => 'prices_registrar_id_suffix_action_span_excl',
+                "UPDATE accounts SET number = ' '" => 'accounts_number_check',
+                "INSERT INTO clients (name) VALUES ('WICKERBY bell foundry')" => 'clients_name',
+                'UPDATE clients SET is_house = true' => 'clients_one_house',
+                "UPDATE users SET role = 'king'" => 'users_role',
+                'UPDATE registrars SET plain_after_days = 40' => 'registrars_check',
+            ] as $statement => $rule
+        ) {
             try {
                 DB::transaction(fn () => DB::statement($statement));
                 self::fail("It was taken: {$statement}");

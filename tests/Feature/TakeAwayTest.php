@@ -43,13 +43,30 @@ final class TakeAwayTest extends TestCase
     {
         parent::setUp();
         Storage::fake();
-        $this->house = new House;
-        $this->house->name('glockenwärts.com', facts: [
-            'registrant' => '=HYPERLINK("x")', 'mailbox' => 'ledger@bells.example', 'reference' => '-12', 'intent' => Intent::ByItself, 'lock' => Lock::NotKnown, 'moved_on' => Instant::of('2024-01-31'),
-            'statuses' => [Status::ClientTransferProhibited->value], 'servers' => ['ns1.wire.example', 'ns2.wire.example'], 'disclosure' => Disclosure::Withheld, 'own_renewal' => '120.50', 'own_currency' => 'EUR', 'raw' => ['folder' => 'green'],
-        ]);
+        $this->house = new House();
+        $this->house->name(
+            'glockenwärts.com',
+            facts: [
+                'registrant' => '=HYPERLINK("x")',
+                'mailbox' => 'ledger@bells.example',
+                'reference' => '-12',
+                'intent' => Intent::ByItself,
+                'lock' => Lock::NotKnown,
+                'moved_on' => Instant::of('2024-01-31'),
+                'statuses' => [Status::ClientTransferProhibited->value],
+                'servers' => ['ns1.wire.example', 'ns2.wire.example'],
+                'disclosure' => Disclosure::Withheld,
+                'own_renewal' => '120.50',
+                'own_currency' => 'EUR',
+                'raw' => ['folder' => 'green'],
+            ],
+        );
         $other = Registrar::query()->create(['name' => 'Oriel Names']);
-        $peal = $this->house->name('peal.org', $this->house->account('77', null, $other), facts: ['intent' => Intent::AskClient, 'registrant' => "'quoted'", 'ends_on' => null]);
+        $peal = $this->house->name(
+            'peal.org',
+            $this->house->account('77', null, $other),
+            facts: ['intent' => Intent::AskClient, 'registrant' => "'quoted'", 'ends_on' => null],
+        );
         app(GiveWords::class)->give([$peal->id], ['Shops', 'a b']);
         app(MakeStandings::class)->of([$peal->id]);
         $this->actingAs($this->house->clerk);
@@ -59,7 +76,7 @@ final class TakeAwayTest extends TestCase
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'acre-away-');
         file_put_contents($path, $archive);
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         self::assertTrue($zip->open($path));
         $part = (string) $zip->getFromName($name);
         $zip->close();
@@ -68,7 +85,10 @@ final class TakeAwayTest extends TestCase
         return $part;
     }
 
-    /** @return array{list<string>, list<list<string>>, list<list<int>>} headings and rows, read as any list is, and which of their cells are numbers */
+    /**
+     * @return array{list<string>, list<list<string>>, list<list<int>>} headings and rows, read as any list is, and which of their cells are
+     *     numbers
+     */
     private function read(string $content): array
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'acre-away-');
@@ -77,7 +97,11 @@ final class TakeAwayTest extends TestCase
         $read = iterator_to_array($list->rows(), false);
         unlink($path);
 
-        return [$list->headings, array_map(fn (ListRow $row): array => array_map(Cell::plain(...), $row->cells), $read), array_map(fn (ListRow $row): array => $row->numbers, $read)];
+        return [
+            $list->headings,
+            array_map(fn (ListRow $row): array => array_map(Cell::plain(...), $row->cells), $read),
+            array_map(fn (ListRow $row): array => $row->numbers, $read),
+        ];
     }
 
     #[TestWith(['csv'])]
@@ -85,20 +109,39 @@ final class TakeAwayTest extends TestCase
     #[TestWith(['ods'])]
     public function test_a_list_is_read_back_as_it_was(string $kind): void
     {
-        $content = $this->get("/roll/take-away/{$kind}?sort=name")->assertOk()->streamedContent();
+        $content = $this->get("/roll/take-away/{$kind}?sort=name")
+            ->assertOk()
+            ->streamedContent();
         [$headings, $rows, $numbers] = $this->read($content);
         self::assertSame(ExportRoll::HEADINGS, $headings);
         $bell = array_combine($headings, array_pad($rows[1], count($headings), ''));
         $wanted = [
-            'Name' => 'xn--glockenwrts-s8a.com', 'Unicode' => 'glockenwärts.com', 'Client' => 'Wickerby Bell Foundry', 'Account' => '40718', 'Registrant' => '=HYPERLINK("x")', 'Moved' => '2024-01-31',
-            'Status' => 'clientTransferProhibited', 'Lock' => '', 'Intent' => 'auto-renew', 'Public record' => 'withheld by choice', 'Name servers' => 'ns1.wire.example ns2.wire.example', 'Renewal price' => $kind === 'csv' ? '120.50' : '120.5', 'Price currency' => 'EUR', 'Reference' => '-12',
+            'Name' => 'xn--glockenwrts-s8a.com',
+            'Unicode' => 'glockenwärts.com',
+            'Client' => 'Wickerby Bell Foundry',
+            'Account' => '40718',
+            'Registrant' => '=HYPERLINK("x")',
+            'Moved' => '2024-01-31',
+            'Status' => 'clientTransferProhibited',
+            'Lock' => '',
+            'Intent' => 'auto-renew',
+            'Public record' => 'withheld by choice',
+            'Name servers' => 'ns1.wire.example ns2.wire.example',
+            'Renewal price' => $kind === 'csv' ? '120.50' : '120.5',
+            'Price currency' => 'EUR',
+            'Reference' => '-12',
         ];
         self::assertSame($wanted, array_intersect_key($bell, $wanted));
         if ($kind !== 'csv') {
             // A price is a number and a date a date, for whoever sums and sorts them there.
             self::assertSame([array_search('Renewal price', $headings, true)], array_values(array_intersect($numbers[1], [16])));
             $part = $kind === 'ods' ? self::part($content, 'content.xml') : self::part($content, 'xl/worksheets/sheet1.xml');
-            self::assertMatchesRegularExpression($kind === 'ods' ? '/office:value-type="date" office:date-value="2024-01-31" table:style-name="date"/' : '/s="[1-9]\d*"><v>45322<\/v>/', $part);
+            self::assertMatchesRegularExpression(
+                $kind === 'ods'
+                    ? '/office:value-type="date" office:date-value="2024-01-31" table:style-name="date"/'
+                    : '/s="[1-9]\d*"><v>45322<\/v>/',
+                $part,
+            );
         }
         if ($kind === 'csv') {
             self::assertStringContainsString("\"'=HYPERLINK(\"\"x\"\")\"", $content);
@@ -122,25 +165,59 @@ final class TakeAwayTest extends TestCase
     #[TestWith(['json'])]
     public function test_brought_back_unchanged_there_is_nothing_to_change(string $kind): void
     {
-        $this->bringBack($this->get("/roll/take-away/{$kind}")->streamedContent())->assertSee('0 new')->assertSee('0 changed')->assertSee('2 the same')->assertSee('0 refused')->assertSee('There is nothing to import');
+        $this->bringBack($this->get("/roll/take-away/{$kind}")->streamedContent())
+            ->assertSee('0 new')
+            ->assertSee('0 changed')
+            ->assertSee('2 the same')
+            ->assertSee('0 refused')
+            ->assertSee('There is nothing to import');
     }
 
     public function test_a_watched_name_is_taken_along_and_brought_back_it_stays_watched(): void
     {
         $name = Name::query()->create(['ascii' => 'wanted.com', 'unicode' => 'wanted.com', 'suffix' => 'com']);
-        DB::table('watchings')->insert(['name_id' => $name->id, 'client_id' => $this->house->foundry->id, 'why' => 'should it lapse', 'since' => '2026-10-01', 'registrar' => 'Farshore Domains', 'ends_on' => '2026-11-11', 'servers' => '["ns1.farshore.example"]']);
+        DB::table('watchings')->insert([
+            'name_id' => $name->id,
+            'client_id' => $this->house->foundry->id,
+            'why' => 'should it lapse',
+            'since' => '2026-10-01',
+            'registrar' => 'Farshore Domains',
+            'ends_on' => '2026-11-11',
+            'servers' => '["ns1.farshore.example"]',
+        ]);
         app(MakeStandings::class)->of([$name->id]);
         $content = $this->get('/roll/take-away/csv')->streamedContent();
         [$headings, $rows] = $this->read($content);
         self::assertCount(3, $rows);
-        $wanted = ['Name' => 'wanted.com', 'Registrar' => 'Farshore Domains', 'Account' => '', 'Ends' => '2026-11-11', 'Name servers' => 'ns1.farshore.example', 'Phase' => 'in its paid term, only watched, in none of our accounts'];
+        $wanted = [
+            'Name' => 'wanted.com',
+            'Registrar' => 'Farshore Domains',
+            'Account' => '',
+            'Ends' => '2026-11-11',
+            'Name servers' => 'ns1.farshore.example',
+            'Phase' => 'in its paid term, only watched, in none of our accounts',
+        ];
         self::assertSame($wanted, array_intersect_key(array_combine($headings, array_pad($rows[0], count($headings), '')), $wanted));
-        $event = array_values(array_filter($this->events($this->get('/roll/calendar.ics')->streamedContent()), fn (VEvent $event): bool => self::value($event, 'SUMMARY') === 'wanted.com ends'))[0];
-        self::assertSame('Wickerby Bell Foundry, Farshore Domains. Only watched, in none of our accounts.', self::value($event, 'DESCRIPTION'));
+        $event = array_values(
+            array_filter(
+                $this->events($this->get('/roll/calendar.ics')->streamedContent()),
+                fn (VEvent $event): bool => self::value($event, 'SUMMARY') === 'wanted.com ends',
+            ),
+        )[0];
+        self::assertSame(
+            'Wickerby Bell Foundry, Farshore Domains. Only watched, in none of our accounts.',
+            self::value($event, 'DESCRIPTION'),
+        );
         $this->bringBack($content)->assertSee('0 new')->assertSee('3 the same')->assertSee('0 refused');
-        $this->get("/clients/{$this->house->foundry->id}")->assertOk()->assertSeeInOrder(['2 names are held for them', 'One name is only watched', 'Registrars and accounts'])->assertDontSee('Farshore');
+        $this->get("/clients/{$this->house->foundry->id}")
+            ->assertOk()
+            ->assertSeeInOrder(['2 names are held for them', 'One name is only watched', 'Registrars and accounts'])
+            ->assertDontSee('Farshore');
         // On paper for whom it is watched there is what we keep for them.
-        $this->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '2 names', 'glockenwärts.com', 'peal.org'])->assertDontSee('wanted.com');
+        $this->get("/clients/{$this->house->foundry->id}/sheet")
+            ->assertOk()
+            ->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '2 names', 'glockenwärts.com', 'peal.org'])
+            ->assertDontSee('wanted.com');
         // Somebody who says in which account it is has got it.
         $this->bringBack("name,account,ends\nwanted.com,40718,2026-11-11\n")->assertSee('1 new');
     }
@@ -148,9 +225,16 @@ final class TakeAwayTest extends TestCase
     /** @return TestResponse<Response> */
     private function bringBack(string $content): TestResponse
     {
-        $this->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('acre-roll.csv', $content), 'registrar' => $this->house->skerry->id, 'client' => $this->house->harrow->id])->assertSessionHasNoErrors();
+        $this->post('/bring-in', [
+            'list' => UploadedFile::fake()->createWithContent('acre-roll.csv', $content),
+            'registrar' => $this->house->skerry->id,
+            'client' => $this->house->harrow->id,
+        ])->assertSessionHasNoErrors();
         $import = Import::query()->latest('id')->firstOrFail();
-        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'])->assertSessionHasNoErrors();
+        $this->post("/bring-in/{$import->id}/columns", [
+            'columns' => $import->matched['columns'] ?? [],
+            'order' => 'ymd',
+        ])->assertSessionHasNoErrors();
 
         return $this->get("/bring-in/{$import->id}");
     }
@@ -178,7 +262,10 @@ final class TakeAwayTest extends TestCase
         self::assertDoesNotMatchRegularExpression('/(?<!\r)\n/', $content);
         self::assertLessThanOrEqual(75, max(array_map(strlen(...), explode("\r\n", $content))));
         $events = $this->events($content);
-        self::assertSame(['glockenwärts.com ends', 'glockenwärts.com is charged'], array_map(fn (VEvent $event): string => self::value($event, 'SUMMARY'), $events));
+        self::assertSame(
+            ['glockenwärts.com ends', 'glockenwärts.com is charged'],
+            array_map(fn (VEvent $event): string => self::value($event, 'SUMMARY'), $events),
+        );
         self::assertSame(['20271102', '20271026'], array_map(fn (VEvent $event): string => self::value($event, 'DTSTART'), $events));
         self::assertStringStartsWith('xn--glockenwrts-s8a.com.end@', self::value($events[0], 'UID'));
         $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01')]);
@@ -207,16 +294,32 @@ final class TakeAwayTest extends TestCase
 
             return $days;
         };
-        self::assertSame(['asked.com.end' => ['20261220', 3], 'asked.com.ask_by' => ['20261206', 2]], array_slice($days('asked.com'), 0, 2));
-        self::assertSame(['asked.com.end', 'asked.com.ask_by', 'asked.com.last_plain', 'asked.com.last_at_all'], array_keys($days('asked.com')));
+        self::assertSame(
+            ['asked.com.end' => ['20261220', 3], 'asked.com.ask_by' => ['20261206', 2]],
+            array_slice($days('asked.com'), 0, 2),
+        );
+        self::assertSame(
+            ['asked.com.end', 'asked.com.ask_by', 'asked.com.last_plain', 'asked.com.last_at_all'],
+            array_keys($days('asked.com')),
+        );
         self::assertSame(['late.com.end', 'late.com.last_plain', 'late.com.last_at_all'], array_keys($days('late.com')));
         self::assertSame(['20261014', 2], $days('late.com')['late.com.last_plain']);
-        self::assertSame([['lapsing.com.end', 'lapsing.com.last_at_all'], [0, 0]], [array_keys($days('lapsing.com')), array_column($days('lapsing.com'), 1)]);
+        self::assertSame(
+            [['lapsing.com.end', 'lapsing.com.last_at_all'], [0, 0]],
+            [array_keys($days('lapsing.com')), array_column($days('lapsing.com'), 1)],
+        );
         self::assertSame(['renews.com.end', 'renews.com.charge'], array_keys($days('renews.com')));
         self::assertSame(0, $days('renews.com')['renews.com.end'][1]);
-        $late = array_values(array_filter($this->events($this->get('/roll/calendar.ics?q=late.com')->streamedContent()), fn (VEvent $event): bool => str_contains(self::value($event, 'UID'), 'last_plain')))[0];
+        $late = array_values(
+            array_filter(
+                $this->events($this->get('/roll/calendar.ics?q=late.com')->streamedContent()),
+                fn (VEvent $event): bool => str_contains(self::value($event, 'UID'), 'last_plain'),
+            ),
+        )[0];
         self::assertSame('late.com: last day at the normal price', self::value($late, 'SUMMARY'));
-        DB::table('standings')->where('ascii', 'asked.com')->update(['verify_by' => '2026-10-20']);
+        DB::table('standings')
+            ->where('ascii', 'asked.com')
+            ->update(['verify_by' => '2026-10-20']);
         self::assertSame(['20261020', 3], $days('asked.com')['asked.com.verify']);
     }
 
@@ -233,36 +336,86 @@ final class TakeAwayTest extends TestCase
         auth()->forgetGuards();
         self::assertCount(2, $this->events($this->get($path)->assertOk()->streamedContent()));
         $this->get('/calendar/'.str_repeat('x', 48).'.ics')->assertNotFound();
-        $this->actingAs($this->house->steward)->delete("/calendars/{$kept->id}")->assertForbidden();
+        $this->actingAs($this->house->steward)
+            ->delete("/calendars/{$kept->id}")
+            ->assertForbidden();
 
         // Who may not sign in any more takes nothing away either.
         $this->house->clerk->update(['may_sign_in' => false]);
         $this->get($path)->assertNotFound();
         $this->house->clerk->update(['may_sign_in' => true]);
-        $this->actingAs($this->house->clerk)->delete("/calendars/{$kept->id}")->assertRedirect('/calendars');
+        $this->actingAs($this->house->clerk)
+            ->delete("/calendars/{$kept->id}")
+            ->assertRedirect('/calendars');
         $this->get($path)->assertNotFound();
     }
 
     /** On the telephone: what is due first, what a year costs, who their registrants are, and what is open. */
     public function test_a_clients_page_says_what_one_needs_when_they_telephone(): void
     {
-        $this->house->name('late.com', facts: ['ends_on' => Instant::of('2026-09-24'), 'registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']);
+        $this->house->name(
+            'late.com',
+            facts: ['ends_on' => Instant::of('2026-09-24'), 'registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example'],
+        );
         $open = $this->house->name('calm.com', facts: ['registrant' => 'Bell Foundry', 'mailbox' => 'ledger@bells.example']);
         foreach (range(1, 12) as $number) {
             $this->house->name("other-{$number}.com", facts: ['ends_on' => Instant::of('2028-11-02')]);
         }
-        $docket = app(PrepareDocket::class)->handle($this->house->steward, House::token(), 'hand_over', [$open->id], $this->house->terms()->pack(), [$open->id]);
-        $page = $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}")->assertOk();
-        $page->assertSeeInOrder(['names', 'Yearly cost:', 'late.com', '£9.90 to 8 Nov', 'more name', 'Open dockets', "docket {$docket->id}", 'Hand over', 'prepared, one name', 'Registrants', 'Bell Foundry', '2 names']);
+        $docket = app(PrepareDocket::class)->handle(
+            $this->house->steward,
+            House::token(),
+            'hand_over',
+            [$open->id],
+            $this->house->terms()->pack(),
+            [$open->id],
+        );
+        $page = $this->actingAs($this->house->reader)
+            ->get("/clients/{$this->house->foundry->id}")
+            ->assertOk();
+        $page->assertSeeInOrder([
+            'names',
+            'Yearly cost:',
+            'late.com',
+            '£9.90 to 8 Nov',
+            'more name',
+            'Open dockets',
+            "docket {$docket->id}",
+            'Hand over',
+            'prepared, one name',
+            'Registrants',
+            'Bell Foundry',
+            '2 names',
+        ]);
         self::assertSame(12, substr_count((string) $page->getContent(), 'class="c-name" scope="row"'));
         $empty = Client::query()->create(['name' => 'Nobody Yet']);
-        $this->get("/clients/{$empty->id}")->assertOk()->assertSee('No names are held for them yet')->assertDontSee('Open dockets');
+        $this->get("/clients/{$empty->id}")
+            ->assertOk()
+            ->assertSee('No names are held for them yet')
+            ->assertDontSee('Open dockets');
     }
 
     public function test_a_clients_sheet_says_what_is_kept_what_ends_and_what_it_costs(): void
     {
         $this->house->name('oak.com', facts: ['ends_on' => Instant::of('2027-01-01'), 'intent' => Intent::Lapse]);
-        $this->actingAs($this->house->reader)->get("/clients/{$this->house->foundry->id}/sheet")->assertOk()
-            ->assertSeeInOrder(['Domain names of Wickerby Bell Foundry', '3 names', 'One of them costs', '€120.50', 'One of them costs', '£9.90', 'oak.com', '1 Jan 2027', 'it lapses', 'glockenwärts.com', 'it auto-renews', '€120.50', 'peal.org', 'not known', 'we ask you first']);
+        $this->actingAs($this->house->reader)
+            ->get("/clients/{$this->house->foundry->id}/sheet")
+            ->assertOk()
+            ->assertSeeInOrder([
+                'Domain names of Wickerby Bell Foundry',
+                '3 names',
+                'One of them costs',
+                '€120.50',
+                'One of them costs',
+                '£9.90',
+                'oak.com',
+                '1 Jan 2027',
+                'it lapses',
+                'glockenwärts.com',
+                'it auto-renews',
+                '€120.50',
+                'peal.org',
+                'not known',
+                'we ask you first',
+            ]);
     }
 }

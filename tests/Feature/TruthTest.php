@@ -30,15 +30,65 @@ final class TruthTest extends TestCase
     private function parameters(House $house): array
     {
         $name = $house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
-        $docket = Docket::query()->create(['token' => House::token(), 'deed' => 'hand_over', 'state' => 'prepared', 'terms' => $house->terms()->pack(), 'digest' => '', 'prepared_by' => $house->clerk->id, 'prepared_on' => Instant::of('2026-10-06')]);
-        $import = Import::query()->create(['user_id' => $house->clerk->id, 'file' => 'list.csv', 'path' => 'none', 'registrar_id' => $house->skerry->id, 'shape' => ['headings' => ['name'], 'samples' => [['bell.com']]], 'state' => 'uploaded', 'matched' => ['columns' => ['name']]]);
+        $docket = Docket::query()->create([
+            'token' => House::token(),
+            'deed' => 'hand_over',
+            'state' => 'prepared',
+            'terms' => $house->terms()->pack(),
+            'digest' => '',
+            'prepared_by' => $house->clerk->id,
+            'prepared_on' => Instant::of('2026-10-06'),
+        ]);
+        $import = Import::query()->create([
+            'user_id' => $house->clerk->id,
+            'file' => 'list.csv',
+            'path' => 'none',
+            'registrar_id' => $house->skerry->id,
+            'shape' => ['headings' => ['name'], 'samples' => [['bell.com']]],
+            'state' => 'uploaded',
+            'matched' => ['columns' => ['name']],
+        ]);
 
-        return ['picture' => 'roll.png', 'name' => $name->ascii, 'docket' => $docket->id, 'import' => $import->id, 'client' => $house->foundry->id, 'registrar' => $house->skerry->id, 'account' => $house->ours->id, 'contact' => $name->registrant->contact_id ?? 0, 'person' => $house->clerk->id, 'suffix' => 'co.uk', 'mailbox' => 1, 'received' => 1, 'custodian' => Custodian::query()->create(['name' => 'Odile'])->id, 'pattern' => Pattern::query()->firstOrFail()->id, 'deed' => 'change_words', 'view' => 1, 'note' => 1, 'kind' => 'csv', 'calendar' => 1, 'observation' => 1, 'confirmation' => 1, 'sentence' => 1, 'handing' => Handing::query()->create(['from_id' => Custodian::query()->create(['name' => 'Theo'])->id, 'to_id' => Custodian::query()->create(['name' => 'Maud'])->id, 'opened_on' => Instant::of('2026-10-06'), 'opened_by' => $house->clerk->id])->id, 'letter' => 'yearly', 'setback' => 1, 'uuid' => House::token(), 'sha256' => str_repeat('0', 64), 'token' => str_repeat('x', 48)];
+        return [
+            'picture' => 'roll.png',
+            'name' => $name->ascii,
+            'docket' => $docket->id,
+            'import' => $import->id,
+            'client' => $house->foundry->id,
+            'registrar' => $house->skerry->id,
+            'account' => $house->ours->id,
+            'contact' => $name->registrant->contact_id ?? 0,
+            'person' => $house->clerk->id,
+            'suffix' => 'co.uk',
+            'mailbox' => 1,
+            'received' => 1,
+            'custodian' => Custodian::query()->create(['name' => 'Odile'])->id,
+            'pattern' => Pattern::query()->firstOrFail()->id,
+            'deed' => 'change_words',
+            'view' => 1,
+            'note' => 1,
+            'kind' => 'csv',
+            'calendar' => 1,
+            'observation' => 1,
+            'confirmation' => 1,
+            'sentence' => 1,
+            'handing' => Handing::query()->create([
+                'from_id' => Custodian::query()->create(['name' => 'Theo'])->id,
+                'to_id' => Custodian::query()->create(['name' => 'Maud'])->id,
+                'opened_on' => Instant::of('2026-10-06'),
+                'opened_by' => $house->clerk->id,
+            ])->id,
+            'letter' => 'yearly',
+            'setback' => 1,
+            'uuid' => House::token(),
+            'sha256' => str_repeat('0', 64),
+            'token' => str_repeat('x', 48),
+        ];
     }
 
     public function test_every_route_has_its_policy_its_headers_and_few_queries(): void
     {
-        $house = new House;
+        $house = new House();
         $parameters = $this->parameters($house);
         $walked = 0;
         /** @var Route $route */
@@ -64,14 +114,23 @@ final class TruthTest extends TestCase
             $guest = in_array('guest', $middleware, true);
             $can = array_filter($middleware, fn (mixed $name): bool => is_string($name) && str_starts_with($name, 'can:'));
             self::assertTrue($guest || (in_array('auth', $middleware, true) && $can !== []), "{$route->uri()} says nobody who may.");
-            $path = '/'.preg_replace_callback('/\{(\w+)\}/', fn (array $found): string => rawurlencode((string) $parameters[$found[1]]), $route->uri());
+            $path =
+                '/'.
+                preg_replace_callback(
+                    '/\{(\w+)\}/',
+                    fn (array $found): string => rawurlencode((string) $parameters[$found[1]]),
+                    $route->uri(),
+                );
             if (! in_array('GET', $route->methods(), true)) {
                 continue;
             }
             auth()->forgetGuards();
             $asGuest = $this->get($path);
             $asGuest->isOk() && $guest ? $asGuest->assertOk() : $asGuest->assertRedirect('/sign-in');
-            $asGuest->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('X-Frame-Options', 'DENY');
+            $asGuest
+                ->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY)
+                ->assertHeader('X-Content-Type-Options', 'nosniff')
+                ->assertHeader('X-Frame-Options', 'DENY');
             if ($guest) {
                 continue;
             }
@@ -98,15 +157,18 @@ final class TruthTest extends TestCase
     #[TestWith(['reader', 'delete', '/sheaf'])]
     public function test_a_reader_only_looks(string $role, string $method, string $path): void
     {
-        $house = new House;
+        $house = new House();
         $house->name('bell.com');
         self::assertSame('reader', $role);
-        $this->actingAs($house->reader)->call($method, $path)->assertForbidden()->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
+        $this->actingAs($house->reader)
+            ->call($method, $path)
+            ->assertForbidden()
+            ->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
     }
 
     public function test_forms_carry_a_token(): void
     {
-        $house = new House;
+        $house = new House();
         $content = (string) $this->actingAs($house->owner)->get('/clients/create')->getContent();
         self::assertSame(substr_count($content, 'method="post"'), substr_count($content, 'name="_token"'));
     }
@@ -133,7 +195,10 @@ final class TruthTest extends TestCase
     {
         DB::insert("INSERT INTO log (trade_at, event, subject) VALUES (now(), 'tried', 'test')");
         self::assertSame(1, DB::table('log')->where('event', 'tried')->count());
-        self::assertSame(0, DB::table('pg_class')->join('pg_roles', 'pg_roles.oid', '=', 'relowner')->whereRaw('rolname = current_user')->count());
+        self::assertSame(
+            0,
+            DB::table('pg_class')->join('pg_roles', 'pg_roles.oid', '=', 'relowner')->whereRaw('rolname = current_user')->count(),
+        );
     }
 
     public function test_passwords_are_kept_slowly_hashed(): void
@@ -141,18 +206,29 @@ final class TruthTest extends TestCase
         $user = User::enrol('Pim', 'pim@harrow-tern.example', House::PASSWORD, Role::Reader);
         self::assertStringStartsWith('$2y$', (string) $user->password);
         // The framework's own twelve rounds hold: only the tests' settings lower them.
-        self::assertStringNotContainsString('BCRYPT_ROUNDS', (string) file_get_contents(base_path('.env.example')).file_get_contents(base_path('bin/stack.sh')));
-        self::assertStringContainsString("env('BCRYPT_ROUNDS', 12)", (string) file_get_contents(base_path('vendor/laravel/framework/config/hashing.php')));
+        self::assertStringNotContainsString(
+            'BCRYPT_ROUNDS',
+            (string) file_get_contents(base_path('.env.example')).file_get_contents(base_path('bin/stack.sh')),
+        );
+        self::assertStringContainsString(
+            "env('BCRYPT_ROUNDS', 12)",
+            (string) file_get_contents(base_path('vendor/laravel/framework/config/hashing.php')),
+        );
     }
 
     public function test_an_error_page_needs_no_database(): void
     {
-        $house = new House;
+        $house = new House();
         $port = config('database.connections.pgsql.port');
         config(['database.connections.pgsql.port' => 1]);
         DB::purge('pgsql');
         try {
-            $this->actingAs($house->reader)->get('/roll')->assertStatus(503)->assertSee('Temporarily unavailable')->assertDontSee('SQLSTATE')->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
+            $this->actingAs($house->reader)
+                ->get('/roll')
+                ->assertStatus(503)
+                ->assertSee('Temporarily unavailable')
+                ->assertDontSee('SQLSTATE')
+                ->assertHeader('Content-Security-Policy', SecurityHeaders::POLICY);
         } finally {
             config(['database.connections.pgsql.port' => $port]);
             DB::purge('pgsql');

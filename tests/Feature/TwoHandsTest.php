@@ -41,12 +41,19 @@ final class TwoHandsTest extends TestCase
     public function test_of_two_handovers_of_one_name_one_wins_and_the_others_line_says_so(): void
     {
         Queue::fake();
-        $house = new House;
+        $house = new House();
         $other = $house->account('52044', $house->harrow);
         $names = array_map(fn (int $number): int => $house->name("bell-{$number}.com")->id, range(1, 12));
         $dockets = [];
         foreach ([$house->theirs, $other] as $receiver) {
-            $docket = app(PrepareDocket::class)->handle($house->clerk, House::token(), 'hand_over', $names, $house->terms($receiver)->pack(), $names);
+            $docket = app(PrepareDocket::class)->handle(
+                $house->clerk,
+                House::token(),
+                'hand_over',
+                $names,
+                $house->terms($receiver)->pack(),
+                $names,
+            );
             app(SettleDocket::class)->handle($house->steward, $docket);
             $dockets[] = $docket->id;
         }
@@ -59,7 +66,10 @@ final class TwoHandsTest extends TestCase
 
             return $worker;
         }, $dockets);
-        Until::so('the two workers at the lock', fn (): bool => DB::connection('owner')->table('pg_locks')->where('granted', false)->distinct()->count('pid') >= 2);
+        Until::so(
+            'the two workers at the lock',
+            fn (): bool => DB::connection('owner')->table('pg_locks')->where('granted', false)->distinct()->count('pid') >= 2,
+        );
         DB::connection('owner')->rollBack();
         foreach ($workers as $worker) {
             self::assertSame(0, $worker->wait(), $worker->getErrorOutput().$worker->getOutput());
@@ -68,11 +78,17 @@ final class TwoHandsTest extends TestCase
         self::assertSame(count($names), Movement::query()->whereNull('closed_on')->count());
         foreach ($names as $name) {
             $lines = DocketLine::query()->where('name_id', $name)->get();
-            self::assertSame(['begun', 'stopped'], $lines->map(fn (DocketLine $line): string => $line->state->value)->sort()->values()->all());
+            self::assertSame(
+                ['begun', 'stopped'],
+                $lines->map(fn (DocketLine $line): string => $line->state->value)->sort()->values()->all(),
+            );
             $stopped = $lines->firstOrFail(fn (DocketLine $line): bool => $line->state === LineState::Stopped);
             $winner = $lines->firstOrFail(fn (DocketLine $line): bool => $line->state === LineState::Begun);
             self::assertSame('movement.under_way', $stopped->findings[0]['key']);
-            self::assertEquals(['docket' => ['count', $winner->docket_id]], array_intersect_key((array) $stopped->findings[0]['with'], ['docket' => 1]));
+            self::assertEquals(
+                ['docket' => ['count', $winner->docket_id]],
+                array_intersect_key((array) $stopped->findings[0]['with'], ['docket' => 1]),
+            );
         }
         self::assertSame(2, Docket::query()->count());
     }

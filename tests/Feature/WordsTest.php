@@ -57,12 +57,28 @@ final class WordsTest extends TestCase
     public function test_every_case_that_a_page_can_show_has_its_word(): void
     {
         $keys = [];
-        foreach ([
-            'words.phase.' => Phase::cases(), 'words.intent.' => Intent::cases(), 'words.lock.' => Lock::cases(), 'words.event.' => EventKind::cases(), 'words.verdict.' => Verdict::cases(),
-            'words.actor.' => Actor::cases(), 'words.cure.' => Cure::cases(), 'words.identifier.' => Identifier::cases(), 'words.receiver_by.' => ReceiverBy::cases(), 'words.confirms.' => Confirms::cases(),
-            'handover.confirms.' => Confirms::cases(), 'words.extra.' => ExtraKind::cases(), 'words.fate.' => ExtraFate::cases(), 'words.docket_state.' => DocketState::cases(), 'words.line_state.' => LineState::cases(),
-            'words.role.' => Role::cases(), 'imports.field.' => ImportField::cases(), 'names.' => NameFinding::cases(),
-        ] as $area => $cases) {
+        foreach (
+            [
+                'words.phase.' => Phase::cases(),
+                'words.intent.' => Intent::cases(),
+                'words.lock.' => Lock::cases(),
+                'words.event.' => EventKind::cases(),
+                'words.verdict.' => Verdict::cases(),
+                'words.actor.' => Actor::cases(),
+                'words.cure.' => Cure::cases(),
+                'words.identifier.' => Identifier::cases(),
+                'words.receiver_by.' => ReceiverBy::cases(),
+                'words.confirms.' => Confirms::cases(),
+                'handover.confirms.' => Confirms::cases(),
+                'words.extra.' => ExtraKind::cases(),
+                'words.fate.' => ExtraFate::cases(),
+                'words.docket_state.' => DocketState::cases(),
+                'words.line_state.' => LineState::cases(),
+                'words.role.' => Role::cases(),
+                'imports.field.' => ImportField::cases(),
+                'names.' => NameFinding::cases(),
+            ] as $area => $cases
+        ) {
             foreach ($cases as $case) {
                 $keys[] = $area.$case->value;
             }
@@ -93,12 +109,32 @@ final class WordsTest extends TestCase
     /** A cure leads to where it is done, or says how it is done elsewhere; none is a word that leads nowhere. */
     public function test_every_cure_leads_somewhere_or_says_where_it_is_done(): void
     {
-        $house = new House;
+        $house = new House();
         $name = $house->name('bell.com');
         $file = app(CaseFiles::class)->of([$name->id], app(TradeClock::class)->now())[$name->id];
         $seen = [];
-        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases(), ...BookFinding::cases(), ...RegistrantFinding::cases(), ...ContactFinding::cases(), ...DisclosureFinding::cases(), ...CustodyFinding::cases(), ...RecordFinding::cases(), ...DelegationFinding::cases()] as $tag) {
-            $finding = Finding::of($tag, Effect::Worth, null, ...array_combine($tag->arguments(), array_map(fn (string $argument): int|string => $argument === 'docket' ? 7 : 'x', $tag->arguments())));
+        foreach (
+            [
+                ...LifecycleFinding::cases(),
+                ...MovementFinding::cases(),
+                ...BookFinding::cases(),
+                ...RegistrantFinding::cases(),
+                ...ContactFinding::cases(),
+                ...DisclosureFinding::cases(),
+                ...CustodyFinding::cases(),
+                ...RecordFinding::cases(),
+                ...DelegationFinding::cases(),
+            ] as $tag
+        ) {
+            $finding = Finding::of(
+                $tag,
+                Effect::Worth,
+                null,
+                ...array_combine(
+                    $tag->arguments(),
+                    array_map(fn (string $argument): int|string => $argument === 'docket' ? 7 : 'x', $tag->arguments()),
+                ),
+            );
             foreach (app(CureInWords::class)->of([$finding], $file) as $cure) {
                 $of = $tag->cure()->value ?? '';
                 $seen[] = $of;
@@ -107,15 +143,33 @@ final class WordsTest extends TestCase
                 if ($cure->address === null) {
                     self::assertTrue(Lang::has("words.cure_elsewhere.{$of}"), $of);
                 } else {
-                    $this->actingAs($house->steward)->get($cure->address)->assertStatus($of === 'see_docket' ? 404 : 200);
+                    $this->actingAs($house->steward)
+                        ->get($cure->address)
+                        ->assertStatus($of === 'see_docket' ? 404 : 200);
                 }
             }
         }
         // A .uk name goes by tag: there is no code to ask for.
         $uk = $house->name('bell.co.uk');
-        $moved = app(CureInWords::class)->of([Finding::of(MovementFinding::OtherRegistrar, Effect::Stops, null, ...array_combine(MovementFinding::OtherRegistrar->arguments(), array_map(fn (): string => 'x', MovementFinding::OtherRegistrar->arguments())))], app(CaseFiles::class)->of([$uk->id], app(TradeClock::class)->now())[$uk->id])[0];
+        $moved = app(CureInWords::class)->of(
+            [
+                Finding::of(
+                    MovementFinding::OtherRegistrar,
+                    Effect::Stops,
+                    null,
+                    ...array_combine(
+                        MovementFinding::OtherRegistrar->arguments(),
+                        array_map(fn (): string => 'x', MovementFinding::OtherRegistrar->arguments()),
+                    ),
+                ),
+            ],
+            app(CaseFiles::class)->of([$uk->id], app(TradeClock::class)->now())[$uk->id],
+        )[0];
         self::assertSame([null, true], [$moved->address, str_contains($moved->said, 'under .co.uk the registrar changes the tag')]);
-        self::assertEqualsCanonicalizing(array_column(array_filter(Cure::cases(), fn (Cure $cure): bool => $cure !== Cure::LeaveOut), 'value'), array_values(array_unique($seen)));
+        self::assertEqualsCanonicalizing(
+            array_column(array_filter(Cure::cases(), fn (Cure $cure): bool => $cure !== Cure::LeaveOut), 'value'),
+            array_values(array_unique($seen)),
+        );
     }
 
     public function test_the_list_of_findings_in_docs_is_what_the_code_says(): void
@@ -140,7 +194,10 @@ final class WordsTest extends TestCase
     {
         app(HouseSettings::class)->set(['dates' => $style]);
         [$today, $sixth] = [Instant::of('2026-10-01'), Instant::of('2026-10-06')];
-        self::assertSame([$full, $near, $near, $far], [Dates::full($sixth), Dates::short($sixth), Dates::near($sixth, $today), Dates::near($sixth->plusYears(2), $today)]);
+        self::assertSame(
+            [$full, $near, $near, $far],
+            [Dates::full($sixth), Dates::short($sixth), Dates::near($sixth, $today), Dates::near($sixth->plusYears(2), $today)],
+        );
     }
 
     #[TestWith(['UTC', '6 Oct 2026, 22:30 UTC'])]
@@ -170,10 +227,20 @@ final class WordsTest extends TestCase
     {
         $found = [];
         foreach (File::allFiles(resource_path('views')) as $view) {
-            $text = preg_replace(['/\{\{--.*?--\}\}/s', '/@php\b(?!\s*\().*?@endphp/s', '/\{\{.*?\}\}|\{!!.*?!!\}/s'], '0', (string) file_get_contents($view->getPathname())) ?? '';
+            $text =
+                preg_replace(
+                    ['/\{\{--.*?--\}\}/s', '/@php\b(?!\s*\().*?@endphp/s', '/\{\{.*?\}\}|\{!!.*?!!\}/s'],
+                    '0',
+                    (string) file_get_contents($view->getPathname()),
+                ) ?? '';
             // A directive with what it is given, its brackets balanced.
-            $text = preg_replace('/@\w+(?:\s*(\((?:[^()\'"]++|\'(?:\\\\.|[^\'\\\\])*+\'|"(?:\\\\.|[^"\\\\])*+"|(?1))*+\)))?/', '', $text) ?? '';
-            preg_match_all('/(?<![\w:-])(?:aria-label|title|alt|placeholder|label|note|data-label)="([^"]*[A-Za-z][^"]*)"/', $text, $attributes);
+            $text =
+                preg_replace('/@\w+(?:\s*(\((?:[^()\'"]++|\'(?:\\\\.|[^\'\\\\])*+\'|"(?:\\\\.|[^"\\\\])*+"|(?1))*+\)))?/', '', $text) ?? '';
+            preg_match_all(
+                '/(?<![\w:-])(?:aria-label|title|alt|placeholder|label|note|data-label)="([^"]*[A-Za-z][^"]*)"/',
+                $text,
+                $attributes,
+            );
             $text = preg_replace('/<[a-z\/!](?:[^<>"\']++|"[^"]*+"|\'[^\']*+\')*+>|&\w+;/i', '', $text) ?? '';
             preg_match_all('/[^\s]*\p{L}[^\n]*/u', $text, $texts);
             foreach (array_diff([...$attributes[1], ...$texts[0]], self::SPELT) as $words) {
@@ -187,7 +254,11 @@ final class WordsTest extends TestCase
     {
         $missing = [];
         foreach (File::allFiles(resource_path('views')) as $view) {
-            preg_match_all('/(?:__|trans_choice)\(\'([a-z_]+\.[\w.]*\w)\'[,)]|<x-sentence of="([\w.]+)"/', (string) file_get_contents($view->getPathname()), $keys);
+            preg_match_all(
+                '/(?:__|trans_choice)\(\'([a-z_]+\.[\w.]*\w)\'[,)]|<x-sentence of="([\w.]+)"/',
+                (string) file_get_contents($view->getPathname()),
+                $keys,
+            );
             foreach (array_diff([...$keys[1], ...$keys[2]], ['']) as $key) {
                 if (! Lang::has($key)) {
                     $missing[] = $view->getRelativePathname().': '.$key;

@@ -8,8 +8,10 @@ use React\Socket\ConnectionInterface;
 use React\Socket\SecureServer;
 use React\Socket\TcpServer;
 
-// A gate that answers by what it is asked: `php odd-gate.php certificate port script`, where script is a file of JSON that is read anew with every
-// frame: `greeting`, `otherwise` (the answer to what no rule matches), `rules` (a part of a frame => its answers; none: silence), and `queue`
+// A gate that answers by what it is asked: `php odd-gate.php certificate port script`, where script is a file of JSON that is read anew
+// with every
+// frame: `greeting`, `otherwise` (the answer to what no rule matches), `rules` (a part of a frame => its answers; none: silence), and
+// `queue`
 // (messages that are polled, the first until it is acknowledged). {client} is the id that was sent, {count} how many messages wait.
 require __DIR__.'/../../vendor/autoload.php';
 
@@ -40,10 +42,12 @@ $answers = function (string $document) use ($read, $file): array {
 
     return [str_contains($document, '<poll') ? $script['empty'] ?? '' : $script['otherwise'] ?? ''];
 };
-(new SecureServer(new TcpServer("127.0.0.1:{$port}"), null, ['local_cert' => $certificate]))->on('connection', function (ConnectionInterface $connection) use ($read, $answers): void {
+(new SecureServer(new TcpServer("127.0.0.1:{$port}"), null, ['local_cert' => $certificate]))->on('connection', function (
+    ConnectionInterface $connection,
+) use ($read, $answers): void {
     $greeting = $read()['greeting'] ?? '';
     $connection->write(EppFraming::pack(is_string($greeting) ? $greeting : ''));
-    $framing = new EppFraming;
+    $framing = new EppFraming();
     $connection->on('data', function (string $bytes) use ($connection, $framing, $answers): void {
         foreach ($framing->feed($bytes) as $document) {
             fwrite(STDOUT, json_encode($document)."\n");

@@ -8,14 +8,17 @@ use React\Socket\ConnectionInterface;
 use React\Socket\SecureServer;
 use React\Socket\TcpServer;
 
-// A gate that says what a test has written down for it: `php scripted-gate.php certificate port script`, where script is JSON: a list of what is
+// A gate that says what a test has written down for it: `php scripted-gate.php certificate port script`, where script is JSON: a list of
+// what is
 // sent, first at once, then at each frame that comes. {client} in a text is the transaction id that was sent; each text is a frame;
 // "close" closes the connection, "bytes 0a…" sends what is so written. What comes is told on stdout, a line of JSON a frame.
 require __DIR__.'/../../vendor/autoload.php';
 
 [, $certificate, $port, $script] = [...$argv, '', '', ''];
 $turns = json_decode($script, true);
-(new SecureServer(new TcpServer("127.0.0.1:{$port}"), null, ['local_cert' => $certificate]))->on('connection', function (ConnectionInterface $connection) use ($turns): void {
+(new SecureServer(new TcpServer("127.0.0.1:{$port}"), null, ['local_cert' => $certificate]))->on('connection', function (
+    ConnectionInterface $connection,
+) use ($turns): void {
     $turn = 0;
     $send = function (string $client) use ($connection, $turns, &$turn): void {
         $all = is_array($turns) && is_array($turns[$turn] ?? null) ? $turns[$turn] : [];
@@ -29,7 +32,7 @@ $turns = json_decode($script, true);
         }
     };
     $send('');
-    $framing = new EppFraming;
+    $framing = new EppFraming();
     $connection->on('data', function (string $bytes) use ($framing, $send): void {
         foreach ($framing->feed($bytes) as $document) {
             fwrite(STDOUT, json_encode($document)."\n");

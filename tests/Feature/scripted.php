@@ -11,7 +11,8 @@ use Standin\Http\HttpResponse;
 use Standin\Http\HttpServer;
 
 // Directories that say what a test has written down for them: `php scripted.php certificate port port script`. The script is read anew
-// at each question: {"https": {"host/path": [status, body as text, as JSON or behind "base64:", {header: value}]}, "text": {"name": text, null for silence}}. What is asked is told on stdout.
+// at each question: {"https": {"host/path": [status, body as text, as JSON or behind "base64:", {header: value}]}, "text": {"name": text,
+// null for silence}}. What is asked is told on stdout.
 require __DIR__.'/../../vendor/autoload.php';
 
 [, $certificate, $port, $textPort, $script] = [...$argv, '', '', '', ''];
@@ -23,14 +24,19 @@ $said = function (string $part, string $asked) use ($script): mixed {
     return $of[$asked] ?? null;
 };
 $answer = function (HttpRequest $request) use ($said): HttpResponse {
-    [$status, $body, $told] = [...(is_array($told = $said('https', $request->host().$request->path)) ? $told : [404]), '', []];
+    [$status, $body, $told] = [...is_array($told = $said('https', $request->host().$request->path)) ? $told : [404], '', []];
     $headers = [];
     foreach (is_array($told) ? $told : [] as $name => $value) {
         $headers[(string) $name] = is_string($value) ? $value : '';
     }
     $body = is_string($body) ? $body : (string) json_encode($body);
 
-    return new HttpResponse(is_int($status) ? $status : 500, 'application/rdap+json', str_starts_with($body, 'base64:') ? (string) base64_decode(substr($body, 7), true) : $body, $headers);
+    return new HttpResponse(
+        is_int($status) ? $status : 500,
+        'application/rdap+json',
+        str_starts_with($body, 'base64:') ? (string) base64_decode(substr($body, 7), true) : $body,
+        $headers,
+    );
 };
 (new HttpServer($answer))->listen(new SecureServer(new TcpServer("127.0.0.1:{$port}"), null, ['local_cert' => $certificate]));
 (new TcpServer("127.0.0.1:{$textPort}"))->on('connection', function (ConnectionInterface $connection) use ($said): void {

@@ -44,7 +44,7 @@ final class BridgeReferenceTest extends TestCase
     private static function assertFits(string $schema, string $json): void
     {
         $error = self::fits($schema, $json)->error();
-        self::assertNull($error, $json.' '.($error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error))));
+        self::assertNull($error, $json.' '.($error === null ? '' : (string) json_encode((new ErrorFormatter())->format($error))));
     }
 
     private static function fits(string $schema, string $json): ValidationResult
@@ -52,10 +52,16 @@ final class BridgeReferenceTest extends TestCase
         $contract = self::contract();
         $schemas = is_array($contract['components'] ?? null) ? $contract['components']['schemas'] : [];
         // The schemas refer to each other as they stand in the whole document.
-        $document = json_decode((string) json_encode(['$id' => 'https://contract.example/bridge', '$ref' => "#/components/schemas/{$schema}", 'components' => ['schemas' => $schemas]]));
+        $document = json_decode(
+            (string) json_encode([
+                '$id' => 'https://contract.example/bridge',
+                '$ref' => "#/components/schemas/{$schema}",
+                'components' => ['schemas' => $schemas],
+            ]),
+        );
         self::assertInstanceOf(stdClass::class, $document);
 
-        return (new Validator)->validate(json_decode($json), $document);
+        return (new Validator())->validate(json_decode($json), $document);
     }
 
     /** @return iterable<string, array{OrderKind}> */
@@ -68,7 +74,14 @@ final class BridgeReferenceTest extends TestCase
 
     private static function holder(): Holder
     {
-        $contact = Contact::of(HolderKind::Organisation, 'Peal Trust', 'Zoë Peal', Address::of(['Upper Wick 4'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')), Phone::of('+44 20 7946 0123'), Mailbox::tryOf('desk@peal.example'));
+        $contact = Contact::of(
+            HolderKind::Organisation,
+            'Peal Trust',
+            'Zoë Peal',
+            Address::of(['Upper Wick 4'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')),
+            Phone::of('+44 20 7946 0123'),
+            Mailbox::tryOf('desk@peal.example'),
+        );
 
         return Holder::of('7', 1_000_000, $contact, null);
     }
@@ -76,10 +89,19 @@ final class BridgeReferenceTest extends TestCase
     #[DataProvider('kinds')]
     public function test_what_we_order_is_what_the_contract_says(OrderKind $kind): void
     {
-        $house = new House;
+        $house = new House();
         $house->skerry->update(['receiver_by' => 'handle']);
         $isHandover = $kind === OrderKind::HandOver;
-        $order = new Order($kind, 'roll-000000000000', 'xn--glockenwrts-s8a.com', $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [], $isHandover ? '2026-10-06T09:00:00Z' : null, $kind === OrderKind::Disclose ? 'organisation country' : null, $kind === OrderKind::Registrant ? self::holder() : null, $kind === OrderKind::Servers ? ['ns1.quay.example', 'ns2.quay.example'] : []);
+        $order = new Order(
+            $kind,
+            'roll-000000000000',
+            'xn--glockenwrts-s8a.com',
+            $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [],
+            $isHandover ? '2026-10-06T09:00:00Z' : null,
+            $kind === OrderKind::Disclose ? 'organisation country' : null,
+            $kind === OrderKind::Registrant ? self::holder() : null,
+            $kind === OrderKind::Servers ? ['ns1.quay.example', 'ns2.quay.example'] : [],
+        );
         $json = (string) json_encode(new BridgeOrder($house->ours->load('registrar'), $order));
         self::assertFits('Order', $json);
         self::assertSame($isHandover, str_contains($json, '"to":{"handle":"TAKER"}'));
@@ -90,7 +112,16 @@ final class BridgeReferenceTest extends TestCase
 
     public function test_the_contract_refuses_what_is_no_order(): void
     {
-        foreach (['{"kind":"paint","name":"a.com"}', '{"kind":"hand_over","name":"a.com"}', '{"kind":"lock_on"}', '{"kind":"registrant","name":"a.com"}', '{"kind":"registrant","name":"a.com","holder":{"handle":"R1-AAAAAA","kind":"person"}}', '{"kind":"lock_on","name":"a.com","colour":"red"}'] as $json) {
+        foreach (
+            [
+                '{"kind":"paint","name":"a.com"}',
+                '{"kind":"hand_over","name":"a.com"}',
+                '{"kind":"lock_on"}',
+                '{"kind":"registrant","name":"a.com"}',
+                '{"kind":"registrant","name":"a.com","holder":{"handle":"R1-AAAAAA","kind":"person"}}',
+                '{"kind":"lock_on","name":"a.com","colour":"red"}',
+            ] as $json
+        ) {
             self::assertFalse(self::fits('Order', $json)->isValid(), $json);
         }
     }
@@ -98,11 +129,25 @@ final class BridgeReferenceTest extends TestCase
     /** @return iterable<string, array{list<string>, string, int}> what curl is told, which schema answers, with which status */
     public static function requests(): iterable
     {
-        $post = fn (string $json, string $key): array => ['-X', 'POST', '-H', "Idempotency-Key: {$key}", '-H', 'Content-Type: application/json', '--data', $json, 'orders'];
+        $post = fn (string $json, string $key): array => [
+            '-X',
+            'POST',
+            '-H',
+            "Idempotency-Key: {$key}",
+            '-H',
+            'Content-Type: application/json',
+            '--data',
+            $json,
+            'orders',
+        ];
         yield 'whose it is' => [['account'], 'Account', 200];
         yield 'an order that is done' => [$post('{"kind":"lock_off","name":"contract-trial.com"}', 'contract-0001'), 'Outcome', 200];
         yield 'a code' => [$post('{"kind":"auth_code","name":"contract-trial.com"}', 'contract-0002'), 'Outcome', 200];
-        yield 'one that waits' => [$post('{"kind":"hand_over","name":"contract-trial.com","to":{"handle":"CTWO"}}', 'contract-0003'), 'Outcome', 202];
+        yield 'one that waits' => [
+            $post('{"kind":"hand_over","name":"contract-trial.com","to":{"handle":"CTWO"}}', 'contract-0003'),
+            'Outcome',
+            202,
+        ];
         yield 'one that is refused' => [$post('{"kind":"lock_on","name":"nobody-has-this.com"}', 'contract-0004'), 'Outcome', 200];
         yield 'one that nobody knows' => [$post('{"kind":"paint","name":"contract-trial.com"}', 'contract-0005'), 'Problem', 422];
         yield 'without a key' => [['-X', 'POST', '--data', '{}', 'orders'], 'Problem', 400];
@@ -115,15 +160,51 @@ final class BridgeReferenceTest extends TestCase
     #[DataProvider('requests')]
     public function test_what_the_example_answers_to_curl_is_what_the_contract_says(array $asked, string $schema, int $status): void
     {
-        $account = fn (string $number, string $handle): array => ['number' => $number, 'registrar' => 'oriel', 'login' => "l-{$number}", 'mailbox' => '', 'password' => 'sea', 'balance' => 0, 'handle' => $handle];
-        $this->world()->add(['hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => [$account('c1', 'CONE'), $account('c2', 'CTWO')], 'names' => [[
-            'name' => 'contract-trial.com', 'registrar' => 'oriel', 'created' => 0, 'ends' => 1_900_000_000, 'updated' => 0, 'statuses' => [], 'servers' => [], 'shown' => [], 'holder' => ['handle' => 'H-1'], 'autoRenew' => true, 'account' => 'c1', 'due' => 4_000_000_000,
-        ]]]);
+        $account = fn (string $number, string $handle): array => [
+            'number' => $number,
+            'registrar' => 'oriel',
+            'login' => "l-{$number}",
+            'mailbox' => '',
+            'password' => 'sea',
+            'balance' => 0,
+            'handle' => $handle,
+        ];
+        $this->world()->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'accounts' => [$account('c1', 'CONE'), $account('c2', 'CTWO')],
+            'names' => [
+                [
+                    'name' => 'contract-trial.com',
+                    'registrar' => 'oriel',
+                    'created' => 0,
+                    'ends' => 1_900_000_000,
+                    'updated' => 0,
+                    'statuses' => [],
+                    'servers' => [],
+                    'shown' => [],
+                    'holder' => ['handle' => 'H-1'],
+                    'autoRenew' => true,
+                    'account' => 'c1',
+                    'due' => 4_000_000_000,
+                ],
+            ],
+        ]);
         $this->world->weather('fair', 0, 'the bridge');
         $port = getenv('WORLD_BRIDGE_PORT');
         $process = new Process([
-            'curl', '-sS', '--cacert', config()->string('outside.authority'), '--connect-to', "bridge.oriel-names.example:443:127.0.0.1:{$port}", '-w', '\n%{http_code} %{content_type}',
-            ...(in_array('-H', $asked, true) && str_contains(implode(' ', $asked), 'Bearer') ? [] : ['-H', 'Authorization: Bearer c1.sea']), ...array_slice($asked, 0, -1), 'https://bridge.oriel-names.example/v1/'.$asked[count($asked) - 1],
+            'curl',
+            '-sS',
+            '--cacert',
+            config()->string('outside.authority'),
+            '--connect-to',
+            "bridge.oriel-names.example:443:127.0.0.1:{$port}",
+            '-w',
+            '\n%{http_code} %{content_type}',
+            ...in_array('-H', $asked, true) && str_contains(implode(' ', $asked), 'Bearer') ? [] : ['-H', 'Authorization: Bearer c1.sea'],
+            ...array_slice($asked, 0, -1),
+            'https://bridge.oriel-names.example/v1/'.$asked[count($asked) - 1],
         ]);
         $process->mustRun();
         [$body, $line] = [...explode("\n", $process->getOutput(), 2), ''];

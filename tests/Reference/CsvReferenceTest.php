@@ -15,17 +15,33 @@ use Symfony\Component\Process\Process;
 final class CsvReferenceTest extends TestCase
 {
     private const WRITER = <<<'PY'
-        import csv, json, random, sys
-        separator, encoding, ending = sys.argv[1], sys.argv[2], sys.argv[3].encode().decode('unicode_escape')
-        random.seed(4180)
-        pieces = ['bell', 'ä', ',', ';', '"', '""', '\n', "'", '=', 'ß', '2027-11-02', 'x y', '€'] if encoding != 'latin-1' else ['bell', 'ä', ',', ';', '"', '\n', 'ß', '2027']
-        rows = [['name', 'one', 'two', 'three']]
-        for number in range(400):
-            rows.append(['bell-%d.com' % number] + [''.join(random.choice(pieces) for _ in range(random.randint(0, 6))).strip() for _ in range(3)])
-        with open(sys.argv[4], 'w', encoding=encoding, newline='') as out:
-            csv.writer(out, delimiter=separator, lineterminator=ending).writerows(rows)
-        json.dump(rows, sys.stdout)
-        PY;
+    import csv, json, random, sys
+    separator, encoding, ending = sys.argv[1], sys.argv[2], sys.argv[3].encode().decode('unicode_escape')
+    random.seed(4180)
+    pieces = [
+        'bell',
+        'ä',
+        ',',
+        ';',
+        '"',
+        '""',
+        '\n',
+        "'",
+        '=',
+        'ß',
+        '2027-11-02',
+        'x y',
+        '€',
+    ] if encoding != 'latin-1' else ['bell', 'ä', ',', ';', '"', '\n', 'ß', '2027']
+    rows = [['name', 'one', 'two', 'three']]
+    for number in range(400):
+        rows.append(
+            ['bell-%d.com' % number] + [''.join(random.choice(pieces) for _ in range(random.randint(0, 6))).strip() for _ in range(3)],
+        )
+    with open(sys.argv[4], 'w', encoding=encoding, newline='') as out:
+        csv.writer(out, delimiter=separator, lineterminator=ending).writerows(rows)
+    json.dump(rows, sys.stdout)
+    PY;
 
     #[TestWith([',', 'utf-8', '\r\n'])]
     #[TestWith([';', 'utf-8-sig', '\n'])]
@@ -43,6 +59,9 @@ final class CsvReferenceTest extends TestCase
         $read = array_map(fn (ListRow $row): array => $row->cells, iterator_to_array($list->rows(), false));
         unlink($file);
         // A cell is one line to us, whatever was typed into it.
-        self::assertSame(array_map(fn (array $row): array => array_map(fn (string $cell): string => PlainText::line($cell), $row), $meant), $read);
+        self::assertSame(
+            array_map(fn (array $row): array => array_map(fn (string $cell): string => PlainText::line($cell), $row), $meant),
+            $read,
+        );
     }
 }

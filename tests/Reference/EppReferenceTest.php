@@ -36,7 +36,7 @@ final class EppReferenceTest extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$schemas = new EppSchemas;
+        self::$schemas = new EppSchemas();
     }
 
     public static function tearDownAfterClass(): void
@@ -50,7 +50,10 @@ final class EppReferenceTest extends TestCase
         self::assertSame([], EppSchemas::differing());
     }
 
-    /** Source: the clients' frames of RFC 5731, 5732 and 5733, §3 of each, RFC 5910 §5.2 and RFC 8748 §5: many of ours are theirs word for word. */
+    /**
+     * Source: the clients' frames of RFC 5731, 5732 and 5733, §3 of each, RFC 5910 §5.2 and RFC 8748 §5: many of ours are theirs word for
+     * word.
+     */
     public function test_commands_are_the_examples_of_the_rfcs(): void
     {
         $ours = array_map(fn (EppCommand $command): string => self::plain(EppFrame::command($command, 'ABC-12345')), self::commands());
@@ -67,7 +70,7 @@ final class EppReferenceTest extends TestCase
         foreach ([5730, 5731, 3915, 5910] as $rfc) {
             foreach (Published::frames($rfc, 'S') as $frame) {
                 $answer = EppFrame::read(trim($frame));
-                if (! $answer instanceof EppResponse) {
+                if (! ($answer instanceof EppResponse)) {
                     continue;
                 }
                 foreach (array_keys($read) as $name) {
@@ -92,21 +95,44 @@ final class EppReferenceTest extends TestCase
     public function test_the_examples_of_hosts_and_contacts_mean_what_they_say(): void
     {
         $checked = Availability::allOf($this->answer(5732, 'chkData'), EppObject::Host);
-        self::assertSame([true, false, 'In use'], [$checked['ns1.example.com']->isFree, $checked['ns2.example2.com']->isFree, $checked['ns2.example2.com']->reason]);
+        self::assertSame(
+            [true, false, 'In use'],
+            [$checked['ns1.example.com']->isFree, $checked['ns2.example2.com']->isFree, $checked['ns2.example2.com']->reason],
+        );
         $host = HostData::of($this->answer(5732, 'infData'));
-        self::assertSame(['ns1.example.com', ['linked', 'clientUpdateProhibited'], ['192.0.2.2', '192.0.2.29', '1080:0:0:0:8:800:200C:417A'], 'ClientY'], [$host->host, $host->statuses, $host->addresses, $host->sponsor]);
+        self::assertSame(
+            ['ns1.example.com', ['linked', 'clientUpdateProhibited'], ['192.0.2.2', '192.0.2.29', '1080:0:0:0:8:800:200C:417A'], 'ClientY'],
+            [$host->host, $host->statuses, $host->addresses, $host->sponsor],
+        );
         $contact = ContactData::of($this->answer(5733, 'infData'));
         self::assertSame(['sh8013', '+1.7035555555x1234', 'jdoe@example.com'], [$contact->handle, $contact->voice, $contact->mailbox]);
-        self::assertEquals(new PostalInfo(false, 'John Doe', 'Example Inc.', ['123 Example Dr.', 'Suite 100'], 'Dulles', 'VA', '20166-6503', 'US'), $contact->postal[0]);
+        self::assertEquals(
+            new PostalInfo(false, 'John Doe', 'Example Inc.', ['123 Example Dr.', 'Suite 100'], 'Dulles', 'VA', '20166-6503', 'US'),
+            $contact->postal[0],
+        );
     }
 
     /** Source: RFC 8748 §5.1.1 and §5.2, their answers. */
     public function test_the_examples_of_fees_mean_what_they_say(): void
     {
         $fees = Fees::allOf($this->answer(8748, 'fee:chkData'));
-        self::assertSame([['10.00'], 'USD', 'Premium', false], [$fees['example.com']['create']->fees, $fees['example.com']['create']->currency, $fees['example.com']['create']->class, $fees['example.com']['create']->isStandard]);
-        self::assertSame([['5.00'], true, ['15.00']], [$fees['example.net']['renew']->fees, $fees['example.net']['renew']->isStandard, $fees['example.com']['restore']->fees]);
-        self::assertSame([[], 1], [$fees['example.xyz']['create']->fees, preg_match('/^Only 1 year/', (string) $fees['example.xyz']['create']->reason)]);
+        self::assertSame(
+            [['10.00'], 'USD', 'Premium', false],
+            [
+                $fees['example.com']['create']->fees,
+                $fees['example.com']['create']->currency,
+                $fees['example.com']['create']->class,
+                $fees['example.com']['create']->isStandard,
+            ],
+        );
+        self::assertSame(
+            [['5.00'], true, ['15.00']],
+            [$fees['example.net']['renew']->fees, $fees['example.net']['renew']->isStandard, $fees['example.com']['restore']->fees],
+        );
+        self::assertSame(
+            [[], 1],
+            [$fees['example.xyz']['create']->fees, preg_match('/^Only 1 year/', (string) $fees['example.xyz']['create']->reason)],
+        );
         $charged = Fees::charged($this->answer(8748, 'fee:creData'));
         self::assertSame([['5.00'], '-5.00'], [$charged?->fees, $charged?->balance]);
         $credited = Fees::charged($this->answer(8748, 'fee:delData'));
@@ -117,7 +143,10 @@ final class EppReferenceTest extends TestCase
     public function test_the_examples_of_what_was_put_off_mean_what_they_say(): void
     {
         $name = PendingAction::of($this->answer(5731, 'panData'));
-        self::assertSame(['example.com', true, 'ABC-12345', '54321-XYZ', '1999-04-04'], [$name?->key, $name?->isDone, $name?->client, $name?->server, $name?->at?->format('Y-m-d')]);
+        self::assertSame(
+            ['example.com', true, 'ABC-12345', '54321-XYZ', '1999-04-04'],
+            [$name?->key, $name?->isDone, $name?->client, $name?->server, $name?->at?->format('Y-m-d')],
+        );
         self::assertSame('sh8013', PendingAction::of($this->answer(5733, 'panData'))?->key);
         $contact = TransferData::of($this->answer(5733, 'trnData'), EppObject::Contact);
         self::assertSame(['sh8013', 'ClientX', 'ClientY'], [$contact->key, $contact->asker, $contact->actor]);
@@ -137,13 +166,24 @@ final class EppReferenceTest extends TestCase
     /** Source: RFC 5731 §3.1.2, its whole answer. */
     public function test_the_example_of_an_info_means_what_it_says(): void
     {
-        $whole = array_values(array_filter(Published::frames(5731, 'S'), fn (string $frame): bool => str_contains($frame, 'infData') && str_contains($frame, '<domain:pw>')));
+        $whole = array_values(
+            array_filter(
+                Published::frames(5731, 'S'),
+                fn (string $frame): bool => str_contains($frame, 'infData') && str_contains($frame, '<domain:pw>'),
+            ),
+        );
         $answer = EppFrame::read(trim($whole[0] ?? ''));
         self::assertInstanceOf(EppResponse::class, $answer);
         $data = DomainData::of($answer);
-        self::assertSame(['example.com', 'EXAMPLE1-REP', ['ok'], 'jd1234', 'ClientX', '2fooBAR'], [$data->name, $data->roid, $data->statuses, $data->registrant, $data->sponsor, $data->code]);
+        self::assertSame(
+            ['example.com', 'EXAMPLE1-REP', ['ok'], 'jd1234', 'ClientX', '2fooBAR'],
+            [$data->name, $data->roid, $data->statuses, $data->registrant, $data->sponsor, $data->code],
+        );
         self::assertSame([['ns1.example.com', 'ns1.example.net'], ['ns1.example.com', 'ns2.example.com']], [$data->servers, $data->hosts]);
-        self::assertSame(['1999-04-03', '2005-04-03', '2000-04-08'], [$data->created?->format('Y-m-d'), $data->ends?->format('Y-m-d'), $data->moved?->format('Y-m-d')]);
+        self::assertSame(
+            ['1999-04-03', '2005-04-03', '2000-04-08'],
+            [$data->created?->format('Y-m-d'), $data->ends?->format('Y-m-d'), $data->moved?->format('Y-m-d')],
+        );
     }
 
     /** Source: RFC 5730 §3, every code and none beside. */
@@ -158,18 +198,31 @@ final class EppReferenceTest extends TestCase
     /** Without prologue, blanks between elements, and the names of locations that only tools read. */
     private static function plain(string $frame): string
     {
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         $document->preserveWhiteSpace = false;
         $document->loadXML((string) preg_replace('/\s+xsi:schemaLocation="[^"]*"|\s+xmlns:xsi="[^"]*"/', '', trim($frame)), LIBXML_NONET);
 
         return (string) preg_replace('/>\s+</', '><', (string) $document->C14N());
     }
 
-    /** Source: the server's frames of all seven RFCs with one thing changed, those that their schemas still pass: what a server may say is read, and its data too. */
+    /**
+     * Source: the server's frames of all seven RFCs with one thing changed, those that their schemas still pass: what a server may say is
+     * read, and its data too.
+     */
     public function test_whatever_a_server_may_say_is_read(): void
     {
         $random = new Randomizer(new Mt19937(5734));
-        $frames = array_merge(...array_map(fn (int $rfc): array => array_map(trim(...), Published::frames($rfc, 'S')), [5730, 5731, 5732, 5733, 3915, 5910, 8748]));
+        $frames = array_merge(
+            ...array_map(fn (int $rfc): array => array_map(trim(...), Published::frames($rfc, 'S')), [
+                5730,
+                5731,
+                5732,
+                5733,
+                3915,
+                5910,
+                8748,
+            ]),
+        );
         $frames = array_values(array_filter($frames, fn (string $frame): bool => self::$schemas->complaint($frame) === null));
         $read = 0;
         for ($run = 0; $run < 1_500; $run++) {
@@ -193,9 +246,14 @@ final class EppReferenceTest extends TestCase
         PendingAction::of($answer);
         foreach (EppObject::cases() as $object) {
             $read = [
-                'chkData' => fn (): array => Availability::allOf($answer, $object), 'trnData' => fn (): TransferData => TransferData::of($answer, $object), 'creData' => fn (): ?NewEnd => $object === EppObject::Domain ? NewEnd::of($answer) : null, 'renData' => fn (): NewEnd => NewEnd::of($answer),
+                'chkData' => fn (): array => Availability::allOf($answer, $object),
+                'trnData' => fn (): TransferData => TransferData::of($answer, $object),
+                'creData' => fn (): ?NewEnd => $object === EppObject::Domain ? NewEnd::of($answer) : null,
+                'renData' => fn (): NewEnd => NewEnd::of($answer),
                 'infData' => fn (): DomainData|HostData|ContactData => match ($object) {
-                    EppObject::Domain => DomainData::of($answer), EppObject::Host => HostData::of($answer), EppObject::Contact => ContactData::of($answer),
+                    EppObject::Domain => DomainData::of($answer),
+                    EppObject::Host => HostData::of($answer),
+                    EppObject::Contact => ContactData::of($answer),
                 },
             ];
             foreach ($read as $name => $data) {

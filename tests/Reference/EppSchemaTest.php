@@ -49,7 +49,7 @@ final class EppSchemaTest extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$schemas = new EppSchemas;
+        self::$schemas = new EppSchemas();
     }
 
     public static function tearDownAfterClass(): void
@@ -66,41 +66,107 @@ final class EppSchemaTest extends TestCase
         $this->assertValid(EppFrame::hello());
     }
 
-    /** Source: RFC 5730 §4, pwType. Blanks at the ends and runs of them the schema takes for one (XML Schema 2 §4.3.6), and whoever compares passwords may not: we don't take them. */
+    /**
+     * Source: RFC 5730 §4, pwType. Blanks at the ends and runs of them the schema takes for one (XML Schema 2 §4.3.6), and whoever compares
+     * passwords may not: we don't take them.
+     */
     public function test_a_password_that_we_take_is_one_of_the_schemas(): void
     {
-        foreach (['12345' => false, '123456' => true, 'sixteen letters!' => true, 'seventeen letters' => false, 'ünïcödé' => true, '<&">]]' => true, '' => false] as $password => $isTaken) {
+        foreach (
+            [
+                '12345' => false,
+                '123456' => true,
+                'sixteen letters!' => true,
+                'seventeen letters' => false,
+                'ünïcödé' => true,
+                '<&">]]' => true,
+                '' => false,
+            ] as $password => $isTaken
+        ) {
             self::assertSame($isTaken, preg_match(Login::PASSWORD, (string) $password) === 1, (string) $password);
-            self::assertSame($isTaken, self::$schemas->complaint(EppFrame::command(new Login('ClientX', (string) $password, [EppNamespace::Domain->value]), 'ABC-1')) === null, (string) $password);
+            self::assertSame(
+                $isTaken,
+                self::$schemas->complaint(
+                    EppFrame::command(new Login('ClientX', (string) $password, [EppNamespace::Domain->value]), 'ABC-1'),
+                ) === null,
+                (string) $password,
+            );
         }
-        self::assertSame([0, 0, 0], [preg_match(Login::PASSWORD, ' blanks'), preg_match(Login::PASSWORD, 'two  blanks'), preg_match(Login::PASSWORD, "line\nbreak")]);
+        self::assertSame(
+            [0, 0, 0],
+            [
+                preg_match(Login::PASSWORD, ' blanks'),
+                preg_match(Login::PASSWORD, 'two  blanks'),
+                preg_match(Login::PASSWORD, "line\nbreak"),
+            ],
+        );
     }
 
     /** The check itself: a frame with one word wrong does not pass. */
     public function test_the_schemas_refuse_what_is_wrong(): void
     {
-        self::assertNotNull(self::$schemas->complaint(str_replace('curExpDate', 'curEndDate', EppFrame::command(self::commands()[8], 'ABC-12345'))));
+        self::assertNotNull(
+            self::$schemas->complaint(str_replace('curExpDate', 'curEndDate', EppFrame::command(self::commands()[8], 'ABC-12345'))),
+        );
     }
 
     /** Our own extension too, and what the simulated gate answers to it all. */
     public function test_every_frame_of_the_simulated_gate_passes_the_schemas(): void
     {
-        $gate = new Gatehouse;
+        $gate = new Gatehouse();
         $talk = $gate->session();
         self::assertNull(self::$schemas->complaint($talk->session->greeting()));
         $talk->login('40718');
-        $postal = new PostalInfo(false, 'The Secretary', 'Bell Foundry', ['4 Tenter Lane'], 'Wickerby Sound', 'North Sound', 'WS1 4AB', 'GB');
+        $postal = new PostalInfo(
+            false,
+            'The Secretary',
+            'Bell Foundry',
+            ['4 Tenter Lane'],
+            'Wickerby Sound',
+            'North Sound',
+            'WS1 4AB',
+            'GB',
+        );
         $commands = [
-            new ContactCreate('BF-1', [$postal], '+44.1632960114', 'a@b.example', 'secret'), new Check(EppObject::Contact, ['BF-1', 'BF-2']), new HostCreate('ns9.a.example', new HostAddresses(['192.0.2.9'])), new Check(EppObject::Host, ['ns9.a.example']),
-            new HostInfo('ns9.a.example'), new DomainCreate('new-bell.com', 2, ['ns9.a.example'], 'BF-1', [], 'opensesame'), new ContactInfo('BF-1'), new Check(EppObject::Domain, ['bell.com', 'free-bell.com']), new DomainInfo('bell.com'), new DomainInfo('new-bell.com'),
-            new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1), new DomainInfo('poor.com'), new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])), new DomainInfo('nobody.com'),
-            AccountUpdate::autoRenew('bell.com', false), AccountUpdate::disclose('bell.com', ['organisation', 'country']), AccountUpdate::disclose('bell.com', []), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'), new DomainInfo('bell.com'), AccountUpdate::cancelHandover('bell.com'), new AccountInfo('40718'), Poll::next(), Poll::kept('2'),
-            new FeeCheck(['bell.com', 'free.com'], ['create' => 1, 'restore' => null]), new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1, new AgreedFee('20.00', 'GBP')), new DomainUpdate('bell.com', keys: new KeyChange([new SigningKey(12346, 13, 2, str_repeat('AB', 32))])),
-            new ContactUpdate('BF-1', voice: '+44.1632960115', disclose: new Disclose(false, ['name', 'voice'])), new ContactInfo('BF-1'),
-            new Transfer(EppObject::Domain, TransferStep::Query, 'bell.com'), new Delete(EppObject::Domain, 'bell.com'), new DomainInfo('bell.com'), new DomainUpdate('bell.com', restore: true), new Logout,
+            new ContactCreate('BF-1', [$postal], '+44.1632960114', 'a@b.example', 'secret'),
+            new Check(EppObject::Contact, ['BF-1', 'BF-2']),
+            new HostCreate('ns9.a.example', new HostAddresses(['192.0.2.9'])),
+            new Check(EppObject::Host, ['ns9.a.example']),
+            new HostInfo('ns9.a.example'),
+            new DomainCreate('new-bell.com', 2, ['ns9.a.example'], 'BF-1', [], 'opensesame'),
+            new ContactInfo('BF-1'),
+            new Check(EppObject::Domain, ['bell.com', 'free-bell.com']),
+            new DomainInfo('bell.com'),
+            new DomainInfo('new-bell.com'),
+            new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1),
+            new DomainInfo('poor.com'),
+            new DomainUpdate('bell.com', add: new DomainChange(statuses: ['clientHold'])),
+            new DomainInfo('nobody.com'),
+            AccountUpdate::autoRenew('bell.com', false),
+            AccountUpdate::disclose('bell.com', ['organisation', 'country']),
+            AccountUpdate::disclose('bell.com', []),
+            AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'),
+            new DomainInfo('bell.com'),
+            AccountUpdate::cancelHandover('bell.com'),
+            new AccountInfo('40718'),
+            Poll::next(),
+            Poll::kept('2'),
+            new FeeCheck(['bell.com', 'free.com'], ['create' => 1, 'restore' => null]),
+            new DomainRenew('bell.com', new DateTimeImmutable('2027-11-02'), 1, new AgreedFee('20.00', 'GBP')),
+            new DomainUpdate('bell.com', keys: new KeyChange([new SigningKey(12346, 13, 2, str_repeat('AB', 32))])),
+            new ContactUpdate('BF-1', voice: '+44.1632960115', disclose: new Disclose(false, ['name', 'voice'])),
+            new ContactInfo('BF-1'),
+            new Transfer(EppObject::Domain, TransferStep::Query, 'bell.com'),
+            new Delete(EppObject::Domain, 'bell.com'),
+            new DomainInfo('bell.com'),
+            new DomainUpdate('bell.com', restore: true),
+            new Logout(),
         ];
         foreach ($commands as $place => $command) {
-            self::assertNull(self::$schemas->complaint(EppFrame::command($command, "ABC-{$place}")), EppFrame::command($command, "ABC-{$place}"));
+            self::assertNull(
+                self::$schemas->complaint(EppFrame::command($command, "ABC-{$place}")),
+                EppFrame::command($command, "ABC-{$place}"),
+            );
             $talk->say($command);
         }
         foreach ($talk->answers as $answer) {
@@ -116,12 +182,20 @@ final class EppSchemaTest extends TestCase
     public function test_the_simulated_gate_refuses_what_the_schemas_refuse(): void
     {
         $random = new Randomizer(new Mt19937(5731));
-        $commands = [...self::commands(), AccountUpdate::disclose('bell.com', ['organisation']), AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'), new AccountInfo('40718')];
+        $commands = [
+            ...self::commands(),
+            AccountUpdate::disclose('bell.com', ['organisation']),
+            AccountUpdate::handOver('bell.com', '51877', 'wickerby-foundry'),
+            new AccountInfo('40718'),
+        ];
         $refused = 0;
         for ($run = 0; $run < 500; $run++) {
             $command = $commands[$random->getInt(0, count($commands) - 1)];
-            $frame = self::spoilt(strtr(EppFrame::command($command, 'ABC-1'), ['example.com' => 'bell.com', 'example.net' => 'poor.com']), $random);
-            $gate = new Gatehouse;
+            $frame = self::spoilt(
+                strtr(EppFrame::command($command, 'ABC-1'), ['example.com' => 'bell.com', 'example.net' => 'poor.com']),
+                $random,
+            );
+            $gate = new Gatehouse();
             $talk = $gate->session($command instanceof Login ? null : '40718');
             $code = $talk->raw($frame)->code();
             $complaint = self::$schemas->complaint($frame);

@@ -11,7 +11,14 @@ use RuntimeException;
 final readonly class EppSchemas
 {
     /** Where each stands, and is kept as it was published: `schemas/LICENCE.txt`. */
-    private const IN = [5730 => ['eppcom-1.0', 'epp-1.0'], 5732 => ['host-1.0'], 5731 => ['domain-1.0'], 5733 => ['contact-1.0'], 5910 => ['secDNS-1.1'], 8748 => ['epp:fee-1.0']];
+    private const IN = [
+        5730 => ['eppcom-1.0', 'epp-1.0'],
+        5732 => ['host-1.0'],
+        5731 => ['domain-1.0'],
+        5733 => ['contact-1.0'],
+        5910 => ['secDNS-1.1'],
+        8748 => ['epp:fee-1.0'],
+    ];
 
     private const KEPT = __DIR__.'/schemas';
 
@@ -32,8 +39,16 @@ final readonly class EppSchemas
         }
         file_put_contents("{$this->folder}/rgp-1.0.xsd", self::grace());
         copy(dirname(__DIR__, 2).'/docs/account-1.0.xsd', "{$this->folder}/account.xsd");
-        $imports .= '<import namespace="'.self::GRACE.'" schemaLocation="rgp-1.0.xsd"/><import namespace="'.self::OWN.'" schemaLocation="account.xsd"/>';
-        file_put_contents("{$this->folder}/all.xsd", "<schema xmlns=\"http://www.w3.org/2001/XMLSchema\" targetNamespace=\"urn:acre:all\">{$imports}</schema>");
+        $imports .=
+            '<import namespace="'.
+            self::GRACE.
+            '" schemaLocation="rgp-1.0.xsd"/><import namespace="'.
+            self::OWN.
+            '" schemaLocation="account.xsd"/>';
+        file_put_contents(
+            "{$this->folder}/all.xsd",
+            "<schema xmlns=\"http://www.w3.org/2001/XMLSchema\" targetNamespace=\"urn:acre:all\">{$imports}</schema>",
+        );
     }
 
     /** @return list<string> those that are kept otherwise than they were published */
@@ -55,15 +70,20 @@ final readonly class EppSchemas
     /** RFC 3915 is older than that licence: its schema is read from the text where that is there, and else what is of it passes. */
     private static function grace(): string
     {
-        return Published::isThere() ? '<?xml version="1.0" encoding="UTF-8"?>'.self::published(3915, 'rgp-1.0')
-            : '<schema xmlns="http://www.w3.org/2001/XMLSchema" targetNamespace="'.self::GRACE.'"><element name="update"/><element name="infData"/><element name="upData"/></schema>';
+        return Published::isThere()
+            ? '<?xml version="1.0" encoding="UTF-8"?>'.self::published(3915, 'rgp-1.0')
+            : '<schema xmlns="http://www.w3.org/2001/XMLSchema" targetNamespace="'.
+                    self::GRACE.
+                    '"><element name="update"/><element name="infData"/><element name="upData"/></schema>';
     }
 
     private static function published(int $rfc, string $name): string
     {
         preg_match_all('/^ *<schema\b.*?<\/schema>/ms', Published::whole($rfc), $found);
 
-        return array_values(array_filter($found[0], fn (string $text): bool => str_contains($text, "targetNamespace=\"urn:ietf:params:xml:ns:{$name}\"")))[0] ?? throw new RuntimeException("RFC {$rfc} has no schema {$name}.");
+        return array_values(
+            array_filter($found[0], fn (string $text): bool => str_contains($text, "targetNamespace=\"urn:ietf:params:xml:ns:{$name}\"")),
+        )[0] ?? throw new RuntimeException("RFC {$rfc} has no schema {$name}.");
     }
 
     private static function file(string $name): string
@@ -74,7 +94,7 @@ final readonly class EppSchemas
     /** What is wrong with a frame; null: nothing. */
     public function complaint(string $frame): ?string
     {
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         libxml_use_internal_errors(true);
         $isValid = $document->loadXML($frame, LIBXML_NONET) && $document->schemaValidate("{$this->folder}/all.xsd");
         $error = libxml_get_last_error();

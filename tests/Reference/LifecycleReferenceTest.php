@@ -23,11 +23,15 @@ final class LifecycleReferenceTest extends TestCase
         $random = new Randomizer(new Mt19937(29022024));
         $cases = [['2024-02-29', 12], ['2024-02-29', 48], ['2023-02-28', 12], ['2096-02-29', 48]];
         for ($case = 0; $case < 5000; $case++) {
-            $cases[] = [Instant::of('1995-01-01')->plusDays($random->getInt(0, 22_000))->iso(), $random->getInt(0, 1) === 1 ? 12 * $random->getInt(-10, 10) : $random->getInt(-30, 30)];
+            $cases[] = [
+                Instant::of('1995-01-01')->plusDays($random->getInt(0, 22_000))->iso(),
+                $random->getInt(0, 1) === 1 ? 12 * $random->getInt(-10, 10) : $random->getInt(-30, 30),
+            ];
         }
         /** @var list<object{sum: string}> $rows */
         $rows = DB::select(
-            'SELECT (day + months * interval \'1 month\')::date::text AS sum FROM ROWS FROM (jsonb_to_recordset(?::jsonb) AS (day date, months int)) WITH ORDINALITY AS t(day, months, place) ORDER BY place',
+            'SELECT (day + months * interval \'1 month\')::date::text AS sum FROM ROWS
+                FROM (jsonb_to_recordset(?::jsonb) AS (day date, months int)) WITH ORDINALITY AS t(day, months, place) ORDER BY place',
             [json_encode(array_map(fn (array $case): array => ['day' => $case[0], 'months' => $case[1]], $cases))],
         );
         self::assertCount(count($cases), $rows);
@@ -42,16 +46,24 @@ final class LifecycleReferenceTest extends TestCase
         $random = new Randomizer(new Mt19937(10));
         $cases = [];
         for ($case = 0; $case < 2000; $case++) {
-            $cases[] = ['day' => Instant::of('2000-01-01')->plusDays($random->getInt(0, 9000))->iso(), 'had' => $random->getInt(1, 9), 'more' => $random->getInt(1, 9)];
+            $cases[] = [
+                'day' => Instant::of('2000-01-01')->plusDays($random->getInt(0, 9000))->iso(),
+                'had' => $random->getInt(1, 9),
+                'more' => $random->getInt(1, 9),
+            ];
         }
         /** @var list<object{ends: string, then: string}> $rows */
         $rows = DB::select(
             'SELECT (day + had * interval \'1 year\')::date::text AS ends, (day + (had + more) * interval \'1 year\')::date::text AS then
-             FROM ROWS FROM (jsonb_to_recordset(?::jsonb) AS (day date, had int, more int)) WITH ORDINALITY AS t(day, had, more, place) ORDER BY place',
+             FROM ROWS FROM (jsonb_to_recordset(?::jsonb) AS (day date, had int, more int)) WITH ORDINALITY AS t(day, had, more, place)
+             ORDER BY place',
             [json_encode($cases)],
         );
         foreach ($cases as $place => $case) {
-            self::assertSame($rows[$place]->then, Term::extend(Instant::of($case['day']), Instant::of($rows[$place]->ends), 12 * $case['more'])->iso());
+            self::assertSame(
+                $rows[$place]->then,
+                Term::extend(Instant::of($case['day']), Instant::of($rows[$place]->ends), 12 * $case['more'])->iso(),
+            );
         }
     }
 
@@ -72,7 +84,10 @@ final class LifecycleReferenceTest extends TestCase
     public function test_the_statuses_of_rfc_3915(): void
     {
         $text = Published::rfc(3915);
-        $ours = array_filter(Status::cases(), fn (Status $status): bool => $status->phase() !== null || str_ends_with($status->value, 'Period'));
+        $ours = array_filter(
+            Status::cases(),
+            fn (Status $status): bool => $status->phase() !== null || str_ends_with($status->value, 'Period'),
+        );
         self::assertGreaterThanOrEqual(7, count($ours));
         foreach ($ours as $status) {
             self::assertStringContainsString($status->value, $text);

@@ -21,7 +21,13 @@ final class MailReferenceTest extends TestCase
 
     private static function python(string $program, string $input = ''): string
     {
-        $process = new Process(['/usr/bin/python3', '-'], null, ['PYTHONIOENCODING' => 'utf-8'] + self::ports(), "import sys, os, ssl, json\n{$program}", 60);
+        $process = new Process(
+            ['/usr/bin/python3', '-'],
+            null,
+            ['PYTHONIOENCODING' => 'utf-8'] + self::ports(),
+            "import sys, os, ssl, json\n{$program}",
+            60,
+        );
         if ($input !== '') {
             $process->setEnv(['GIVEN' => base64_encode($input), 'PYTHONIOENCODING' => 'utf-8'] + self::ports());
         }
@@ -33,17 +39,30 @@ final class MailReferenceTest extends TestCase
     /** @return array<string, string> */
     private static function ports(): array
     {
-        return ['AUTHORITY' => config()->string('outside.authority'), 'POST' => (string) getenv('WORLD_POST_PORT'), 'POP' => (string) getenv('WORLD_POP_PORT')];
+        return [
+            'AUTHORITY' => config()->string('outside.authority'),
+            'POST' => (string) getenv('WORLD_POST_PORT'),
+            'POP' => (string) getenv('WORLD_POP_PORT'),
+        ];
     }
 
     /** smtplib speaks to the simulated post, poplib fetches what came; both refuse a certificate that nobody vouches for. */
     public function test_smtplib_and_poplib_understand_the_post(): void
     {
-        $this->world()->add(['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'mailboxes' => [
-            ['address' => 'python@letters.example', 'habit' => 'reads', 'password' => 'sea'], ['address' => 'none@letters.example', 'habit' => 'is not known'], ['address' => 'full@letters.example', 'habit' => 'bounces'],
-        ]]);
+        $this->world()->add([
+            'names' => [],
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'mailboxes' => [
+                ['address' => 'python@letters.example', 'habit' => 'reads', 'password' => 'sea'],
+                ['address' => 'none@letters.example', 'habit' => 'is not known'],
+                ['address' => 'full@letters.example', 'habit' => 'bounces'],
+            ],
+        ]);
         $this->world->weather('fair', 0, 'the post');
-        $told = self::python(<<<'PY'
+        $told = self::python(
+            <<<'PY'
             import smtplib, poplib, email, email.message
             trusted = ssl.create_default_context(cafile=os.environ['AUTHORITY'])
             def letter(to):
@@ -75,8 +94,13 @@ final class MailReferenceTest extends TestCase
             except ssl.SSLCertVerificationError:
                 said.append('not trusted')
             print(json.dumps(said))
-            PY);
-        self::assertSame([250, true, 550, 221, 2, 'Grüße', ".a dot first\r\nGlockenwärts", ['failed'], 'not trusted'], json_decode($told, true));
+            PY
+            ,
+        );
+        self::assertSame(
+            [250, true, 550, 221, 2, 'Grüße', ".a dot first\r\nGlockenwärts", ['failed'], 'not trusted'],
+            json_decode($told, true),
+        );
         self::assertCount(1, $this->world->letters('python@letters.example'), 'what was marked is gone');
     }
 
@@ -85,58 +109,119 @@ final class MailReferenceTest extends TestCase
     {
         $this->world()->weather('fair', 0, 'the post');
         $ports = self::ports();
-        $process = new Process(['curl', '-sS', '--cacert', $ports['AUTHORITY'], '--mail-from', 'a@letters.example', '--mail-rcpt', 'curl@letters.example', '--upload-file', '-', "smtps://127.0.0.1:{$ports['POST']}"], null, null, "Subject: By curl\r\n\r\n.dot\r\n");
+        $process = new Process(
+            [
+                'curl',
+                '-sS',
+                '--cacert',
+                $ports['AUTHORITY'],
+                '--mail-from',
+                'a@letters.example',
+                '--mail-rcpt',
+                'curl@letters.example',
+                '--upload-file',
+                '-',
+                "smtps://127.0.0.1:{$ports['POST']}",
+            ],
+            null,
+            null,
+            "Subject: By curl\r\n\r\n.dot\r\n",
+        );
         $process->mustRun();
-        self::assertSame(['By curl', '.dot'], array_map(trim(...), array_map(fn (MailLetter $one): string => $one->subject, array_map(MailLetter::read(...), $this->world->letters('curl@letters.example')))) + [1 => trim(MailLetter::read($this->world->letters('curl@letters.example')[0])->text)]);
+        self::assertSame(
+            ['By curl', '.dot'],
+            array_map(
+                trim(...),
+                array_map(
+                    fn (MailLetter $one): string => $one->subject,
+                    array_map(MailLetter::read(...), $this->world->letters('curl@letters.example')),
+                ),
+            ) + [1 => trim(MailLetter::read($this->world->letters('curl@letters.example')[0])->text)],
+        );
     }
 
     /** Python's email package reads the letters that we send as we meant them. */
     public function test_a_letter_of_ours_is_read_by_others_as_it_was_meant(): void
     {
         $this->world()->weather('fair', 0, 'the post');
-        $letter = new Letter(['kind' => 'acceptance', 'mailbox' => 'others@letters.example', 'subject' => 'Ein Name für Sie: glockenwärts.com', 'body' => '']);
+        $letter = new Letter([
+            'kind' => 'acceptance',
+            'mailbox' => 'others@letters.example',
+            'subject' => 'Ein Name für Sie: glockenwärts.com',
+            'body' => '',
+        ]);
         $body = "Good day,\n\nglockenwärts.com & <others>\n.a dot\n\nhttps://a.example/answer/x\n";
         self::assertSame(DeliveryOutcome::Taken, app(Post::class)->send($letter, 'one.two@a.example', $body)->fate);
         $raw = $this->world->letters('others@letters.example')[0];
-        $read = json_decode(self::python(<<<'PY'
-            import base64, email, email.policy
-            one = email.message_from_bytes(base64.b64decode(os.environ['GIVEN']), policy=email.policy.default)
-            print(json.dumps([one['Subject'], one['Message-ID'], one['To'].addresses[0].addr_spec, one.get_body(('plain',)).get_content(), one.get_body(('html',)).get_content(), len(one.defects)]))
-            PY, $raw), true);
+        $read = json_decode(
+            self::python(
+                <<<'PY'
+                import base64, email, email.policy
+                one = email.message_from_bytes(base64.b64decode(os.environ['GIVEN']), policy=email.policy.default)
+                print(
+                    json.dumps([
+                        one['Subject'],
+                        one['Message-ID'],
+                        one['To'].addresses[0].addr_spec,
+                        one.get_body(('plain',)).get_content(),
+                        one.get_body(('html',)).get_content(),
+                        len(one.defects),
+                    ]),
+                )
+                PY
+                ,
+                $raw,
+            ),
+            true,
+        );
         self::assertIsArray($read);
-        self::assertSame([$letter->subject, '<one.two@a.example>', 'others@letters.example', rtrim($body), 0], [$read[0], $read[1], $read[2], rtrim(str_replace("\r", '', is_string($read[3]) ? $read[3] : '')), $read[5]]);
+        self::assertSame(
+            [$letter->subject, '<one.two@a.example>', 'others@letters.example', rtrim($body), 0],
+            [$read[0], $read[1], $read[2], rtrim(str_replace("\r", '', is_string($read[3]) ? $read[3] : '')), $read[5]],
+        );
         self::assertStringContainsString('glockenwärts.com &amp; &lt;others&gt;', is_string($read[4]) ? $read[4] : '');
     }
 
     /** Letters that Python's email package writes, in every charset and coding that it knows, are read here as it wrote them. */
     public function test_letters_that_others_wrote_are_read_as_they_were_meant(): void
     {
-        $written = json_decode(self::python(<<<'PY'
-            import base64, email, email.message, email.policy, random
-            random.seed(20261006)
-            words = ['Glocke', 'bell', 'château', 'číslo', '.dot', '=3D', 'naïve', '—', 'ähm', 'From here']
-            made = []
-            for n in range(120):
-                one = email.message.EmailMessage()
-                text = '\n'.join(' '.join(random.choice(words) for _ in range(random.randint(1, 30))) for _ in range(random.randint(1, 6))) + '\n'
-                subject = ' '.join(random.choice(words) for _ in range(random.randint(1, 14)))
-                one['Subject'], one['From'], one['To'], one['Message-ID'] = subject, 'a@a.example', 'b@b.example', f'<{n}@a.example>'
-                one.set_content(text, charset='utf-8', cte=random.choice(['quoted-printable', 'base64', '8bit']))
-                if random.random() < 0.5:
-                    one.add_alternative('<p>' + text + '</p>', subtype='html')
-                if random.random() < 0.2:
-                    one.add_attachment(b'\x00\x01', maintype='application', subtype='octet-stream', filename='x')
-                # As it reads its own writing: in a folded subject it may lose a blank.
-                again = email.message_from_bytes(one.as_bytes(), policy=email.policy.default)['Subject']
-                made.append([base64.b64encode(one.as_bytes()).decode(), again, text, n])
-            print(json.dumps(made))
-            PY), true);
+        $written = json_decode(
+            self::python(
+                <<<'PY'
+                import base64, email, email.message, email.policy, random
+                random.seed(20261006)
+                words = ['Glocke', 'bell', 'château', 'číslo', '.dot', '=3D', 'naïve', '—', 'ähm', 'From here']
+                made = []
+                for n in range(120):
+                    one = email.message.EmailMessage()
+                    text = '\n'.join(
+                        ' '.join(random.choice(words) for _ in range(random.randint(1, 30))) for _ in range(random.randint(1, 6)),
+                    ) + '\n'
+                    subject = ' '.join(random.choice(words) for _ in range(random.randint(1, 14)))
+                    one['Subject'], one['From'], one['To'], one['Message-ID'] = subject, 'a@a.example', 'b@b.example', f'<{n}@a.example>'
+                    one.set_content(text, charset='utf-8', cte=random.choice(['quoted-printable', 'base64', '8bit']))
+                    if random.random() < 0.5:
+                        one.add_alternative('<p>' + text + '</p>', subtype='html')
+                    if random.random() < 0.2:
+                        one.add_attachment(b'\x00\x01', maintype='application', subtype='octet-stream', filename='x')
+                    # As it reads its own writing: in a folded subject it may lose a blank.
+                    again = email.message_from_bytes(one.as_bytes(), policy=email.policy.default)['Subject']
+                    made.append([base64.b64encode(one.as_bytes()).decode(), again, text, n])
+                print(json.dumps(made))
+                PY
+                ,
+            ),
+            true,
+        );
         self::assertIsArray($written);
         self::assertCount(120, $written);
         foreach ($written as $one) {
             self::assertTrue(is_array($one) && is_string($one[0]) && is_int($one[3]));
             $letter = MailLetter::read((string) base64_decode($one[0], true));
-            self::assertSame([$one[1], $one[2], "{$one[3]}@a.example"], [$letter->subject, str_replace("\r\n", "\n", $letter->text), $letter->id]);
+            self::assertSame(
+                [$one[1], $one[2], "{$one[3]}@a.example"],
+                [$letter->subject, str_replace("\r\n", "\n", $letter->text), $letter->id],
+            );
         }
     }
 
@@ -150,12 +235,15 @@ final class MailReferenceTest extends TestCase
 
             return [$report->recipient, $report->action, $report->status, $report->words];
         }, $found[1]);
-        self::assertSame([
-            ['louisl@larry.slip.umd.edu', 'failed', '4.0.0', '426 connection timed out'],
-            // Of several, the first that failed.
-            ['arathib@vnet.ibm.com', 'failed', '5.0.0', "550 'arathib@vnet.IBM.COM' is not a registered gateway user"],
-            ['nair_s', 'failed', '5.0.0', ''],
-            ['thomas@de-montfort.ac.uk', 'delayed', '4.0.0', ''],
-        ], $read);
+        self::assertSame(
+            [
+                ['louisl@larry.slip.umd.edu', 'failed', '4.0.0', '426 connection timed out'],
+                // Of several, the first that failed.
+                ['arathib@vnet.ibm.com', 'failed', '5.0.0', "550 'arathib@vnet.IBM.COM' is not a registered gateway user"],
+                ['nair_s', 'failed', '5.0.0', ''],
+                ['thomas@de-montfort.ac.uk', 'delayed', '4.0.0', ''],
+            ],
+            $read,
+        );
     }
 }

@@ -19,7 +19,11 @@ final class MoneyReferenceTest extends TestCase
     /** ISO 4217's minor units, held against ICU: where ICU follows what people do instead (RSD, LAK …), ISO's two stand. */
     public function test_decimals_agree_with_icu(): void
     {
-        $icu = fn (string $currency): int => (int) (new NumberFormatter("en@currency={$currency}", NumberFormatter::CURRENCY))->getAttribute(NumberFormatter::FRACTION_DIGITS);
+        $icu = function (string $currency): int {
+            $formatter = new NumberFormatter("en@currency={$currency}", NumberFormatter::CURRENCY);
+
+            return (int) $formatter->getAttribute(NumberFormatter::FRACTION_DIGITS);
+        };
         $known = ResourceBundle::create('en', 'ICUDATA-curr')?->get('Currencies');
         self::assertInstanceOf(ResourceBundle::class, $known);
         $checked = 0;
@@ -48,10 +52,15 @@ final class MoneyReferenceTest extends TestCase
             ];
         }
         /** @var list<object{gross: string, late: string, years: string}> $rows */
-        $rows = DB::select(<<<'SQL'
+        $rows = DB::select(
+            <<<'SQL'
             SELECT round(net * (1 + percent / 100), 2)::text AS gross, (net + fee)::text AS late, (net * years)::text AS years
-            FROM ROWS FROM (jsonb_to_recordset(?::jsonb) AS (net numeric, percent numeric, fee numeric, years int)) WITH ORDINALITY AS c(net, percent, fee, years, place) ORDER BY place
-            SQL, [json_encode($cases)]);
+            FROM ROWS FROM (jsonb_to_recordset(?::jsonb) AS (net numeric, percent numeric, fee numeric,
+            years int)) WITH ORDINALITY AS c(net, percent, fee, years, place) ORDER BY place
+            SQL
+            ,
+            [json_encode($cases)],
+        );
         foreach ($cases as $place => $case) {
             $net = Money::of($case['net'], 'GBP');
             self::assertSame($rows[$place]->gross, $net->withTax($case['percent'])->decimal(), "{$case['net']} with {$case['percent']} %");

@@ -19,7 +19,12 @@ final class NameReferenceTest extends TestCase
     /** Source: the public suffix list's test vectors (https://publicsuffix.org/list/), as Debian's `publicsuffix` ships them. */
     public function test_the_registrable_part_by_the_lists_own_vectors(): void
     {
-        preg_match_all("/^checkPublicSuffix\((null|'[^']*'), (null|'[^']*')\);/m", (string) file_get_contents(self::VECTORS), $vectors, PREG_SET_ORDER);
+        preg_match_all(
+            "/^checkPublicSuffix\((null|'[^']*'), (null|'[^']*')\);/m",
+            (string) file_get_contents(self::VECTORS),
+            $vectors,
+            PREG_SET_ORDER,
+        );
         $wrong = [];
         $tried = 0;
         foreach ($vectors as [, $input, $expected]) {
@@ -71,7 +76,12 @@ final class NameReferenceTest extends TestCase
     public function test_the_samples_of_rfc_3492(): void
     {
         $text = Published::rfc(3492);
-        preg_match_all('/\(([A-S])\) (.+?)\n(.*?)Punycode: (\S+?)(?:\\\\\s+(\S+))?\n/s', substr($text, (int) strpos($text, '7.1 Sample strings')), $samples, PREG_SET_ORDER);
+        preg_match_all(
+            '/\(([A-S])\) (.+?)\n(.*?)Punycode: (\S+?)(?:\\\\\s+(\S+))?\n/s',
+            substr($text, (int) strpos($text, '7.1 Sample strings')),
+            $samples,
+            PREG_SET_ORDER,
+        );
         self::assertGreaterThanOrEqual(18, count($samples));
         $tried = 0;
         foreach ($samples as $sample) {
@@ -84,7 +94,10 @@ final class NameReferenceTest extends TestCase
                 continue;
             }
             $tried++;
-            self::assertSame('xn--'.strtolower($lower === $label ? $punycode : substr((string) idn_to_ascii($lower), 4)).'.com', DomainName::of($label.'.com')->ascii);
+            self::assertSame(
+                'xn--'.strtolower($lower === $label ? $punycode : substr((string) idn_to_ascii($lower), 4)).'.com',
+                DomainName::of($label.'.com')->ascii,
+            );
         }
         self::assertGreaterThan(8, $tried);
     }

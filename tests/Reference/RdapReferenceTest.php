@@ -48,7 +48,12 @@ final class RdapReferenceTest extends TestCase
     #[Group('published')]
     public function test_whatever_a_directory_leaves_out_the_rest_is_read(): void
     {
-        $examples = array_values(array_filter(Published::json(9083), fn (array $example): bool => ($example['objectClassName'] ?? '') === 'domain' && is_string($example['ldhName'] ?? null)));
+        $examples = array_values(
+            array_filter(
+                Published::json(9083),
+                fn (array $example): bool => ($example['objectClassName'] ?? '') === 'domain' && is_string($example['ldhName'] ?? null),
+            ),
+        );
         self::assertNotSame([], $examples);
         $random = new Randomizer(new Mt19937(9083));
         $read = 0;
@@ -72,7 +77,8 @@ final class RdapReferenceTest extends TestCase
 
     /**
      * @param  array<array-key, mixed>  $value
-     * @return array<array-key, mixed> without one of its members, at whatever depth; what it is, and cards, which are read as RFC 7095 has them, stay whole
+     * @return array<array-key, mixed> without one of its members, at whatever depth; what it is, and cards, which are read as RFC 7095 has
+     *     them, stay whole
      */
     private static function without(array $value, Randomizer $random): array
     {
@@ -96,7 +102,12 @@ final class RdapReferenceTest extends TestCase
     #[Group('published')]
     public function test_the_example_of_rfc_9224_answers_as_it_says(): void
     {
-        $registries = array_values(array_filter(Published::json(9224), fn (array $example): bool => str_contains((string) json_encode($example['services'] ?? ''), '"net"')));
+        $registries = array_values(
+            array_filter(
+                Published::json(9224),
+                fn (array $example): bool => str_contains((string) json_encode($example['services'] ?? ''), '"net"'),
+            ),
+        );
         self::assertNotSame([], $registries);
         $bootstrap = RdapBootstrap::read((string) json_encode($registries[0]));
         self::assertSame(['https://registry.example.com/myrdap/'], $bootstrap->for('a.b.example.com'));

@@ -44,7 +44,20 @@ final class ReceiptReferenceTest extends TestCase
         file_put_contents("{$folder}/text", $text);
         file_put_contents("{$folder}/signature", base64_decode($signature, true));
         file_put_contents("{$folder}/key", hex2bin(self::PUBLIC_KEY).base64_decode($key, true));
-        $verify = ['pkeyutl', '-verify', '-rawin', '-pubin', '-keyform', 'DER', '-inkey', "{$folder}/key", '-sigfile', "{$folder}/signature", '-in', "{$folder}/text"];
+        $verify = [
+            'pkeyutl',
+            '-verify',
+            '-rawin',
+            '-pubin',
+            '-keyform',
+            'DER',
+            '-inkey',
+            "{$folder}/key",
+            '-sigfile',
+            "{$folder}/signature",
+            '-in',
+            "{$folder}/text",
+        ];
         self::assertStringContainsString('Signature Verified Successfully', self::openssl($verify));
         file_put_contents("{$folder}/text", str_replace('17', '16', $text));
         $changed = new Process(['openssl', ...$verify]);
@@ -57,7 +70,10 @@ final class ReceiptReferenceTest extends TestCase
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'acre-receipt-');
         file_put_contents($file, self::receipt());
-        self::assertSame(bin2hex(self::openssl(['ts', '-query', '-data', $file, '-sha256', '-cert', '-no_nonce'])), bin2hex(StampQuery::of(hash('sha256', self::receipt()))));
+        self::assertSame(
+            bin2hex(self::openssl(['ts', '-query', '-data', $file, '-sha256', '-cert', '-no_nonce'])),
+            bin2hex(StampQuery::of(hash('sha256', self::receipt()))),
+        );
         file_put_contents($file, StampQuery::of(hash('sha256', self::receipt())));
         $read = self::openssl(['ts', '-query', '-in', $file, '-text']);
         unlink($file);

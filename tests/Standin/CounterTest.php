@@ -23,21 +23,63 @@ final class CounterTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->house = new Gatehouse;
+        $this->house = new Gatehouse();
         $this->world = $this->house->world;
-        $account = fn (string $number, string $mailbox): array => ['number' => $number, 'registrar' => 'anchorage', 'login' => "l-{$number}", 'mailbox' => $mailbox, 'password' => 'x', 'balance' => 0];
-        $this->world->load(JsonNode::read(json_encode([
-            'names' => [['name' => 'slip.com', 'registrar' => 'anchorage', 'created' => 0, 'ends' => 1_900_000_000, 'updated' => 0, 'statuses' => ['clientTransferProhibited'], 'servers' => [], 'shown' => [], 'holder' => ['handle' => 'H-1'], 'autoRenew' => true, 'account' => 'p1', 'due' => 4_000_000_000]],
-            'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => [$account('p1', 'one@a.example'), $account('p2', 'two@a.example')],
-        ], JSON_THROW_ON_ERROR), 100_000), false);
+        $account = fn (string $number, string $mailbox): array => [
+            'number' => $number,
+            'registrar' => 'anchorage',
+            'login' => "l-{$number}",
+            'mailbox' => $mailbox,
+            'password' => 'x',
+            'balance' => 0,
+        ];
+        $this->world->load(
+            JsonNode::read(
+                json_encode(
+                    [
+                        'names' => [
+                            [
+                                'name' => 'slip.com',
+                                'registrar' => 'anchorage',
+                                'created' => 0,
+                                'ends' => 1_900_000_000,
+                                'updated' => 0,
+                                'statuses' => ['clientTransferProhibited'],
+                                'servers' => [],
+                                'shown' => [],
+                                'holder' => ['handle' => 'H-1'],
+                                'autoRenew' => true,
+                                'account' => 'p1',
+                                'due' => 4_000_000_000,
+                            ],
+                        ],
+                        'hosts' => [],
+                        'moods' => [],
+                        'zones' => [],
+                        'accounts' => [$account('p1', 'one@a.example'), $account('p2', 'two@a.example')],
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+                100_000,
+            ),
+            false,
+        );
     }
 
     /** @param  array<string, string>  $more */
     private function errand(string $errand, string $number = 'p1', array $more = []): string
     {
-        $answer = (new CounterPages($this->world, 'k'))->done(['number' => $number, 'login' => "l-{$number}", 'errand' => $errand, 'names' => "slip.com\n", ...$more]);
+        $answer = (new CounterPages($this->world, 'k'))->done([
+            'number' => $number,
+            'login' => "l-{$number}",
+            'errand' => $errand,
+            'names' => "slip.com\n",
+            ...$more,
+        ]);
 
-        return preg_match('~<li>slip\.com: (.*)</li>~', $answer->body, $found) === 1 ? $found[1] : $answer->status.' '.strip_tags($answer->body);
+        return preg_match('~<li>slip\.com: (.*)</li>~', $answer->body, $found) === 1
+            ? $found[1]
+            : $answer->status.' '.strip_tags($answer->body);
     }
 
     private function account(): ?string
@@ -50,10 +92,22 @@ final class CounterTest extends TestCase
         $holder = "Zoë Peal\nPeal Trust\nUpper Wick 4\nWickerby\nWS1 4AB\nGB\n+44.2079460123\ndesk@peal.example";
         self::assertSame('it is held by Peal Trust now.', $this->errand('Put the holder below to them', more: ['holder' => $holder]));
         $held = $this->world->store->name('slip.com')?->holder;
-        self::assertSame(['Zoë Peal', 'Upper Wick 4', 'GB', 'desk@peal.example'], [$held?->name, $held?->street, $held?->country, $held?->mailbox]);
-        self::assertSame('a holder has a name or an organisation, a country of two letters, and a mailbox.', $this->errand('Put the holder below to them', more: ['holder' => 'Nobody']));
-        self::assertSame('shown: organisation, voice.', $this->errand('Show the fields below of their holder, and no other', more: ['fields' => 'Organisation, telephone']));
-        self::assertSame('there is no field colour.', $this->errand('Show the fields below of their holder, and no other', more: ['fields' => 'colour']));
+        self::assertSame(
+            ['Zoë Peal', 'Upper Wick 4', 'GB', 'desk@peal.example'],
+            [$held?->name, $held?->street, $held?->country, $held?->mailbox],
+        );
+        self::assertSame(
+            'a holder has a name or an organisation, a country of two letters, and a mailbox.',
+            $this->errand('Put the holder below to them', more: ['holder' => 'Nobody']),
+        );
+        self::assertSame(
+            'shown: organisation, voice.',
+            $this->errand('Show the fields below of their holder, and no other', more: ['fields' => 'Organisation, telephone']),
+        );
+        self::assertSame(
+            'there is no field colour.',
+            $this->errand('Show the fields below of their holder, and no other', more: ['fields' => 'colour']),
+        );
         self::assertSame(['organisation', 'voice'], $this->world->store->name('slip.com')?->shown);
         self::assertSame('nothing is shown.', $this->errand('Show the fields below of their holder, and no other'));
     }
@@ -61,8 +115,14 @@ final class CounterTest extends TestCase
     public function test_a_handover_takes_the_receivers_word_and_then_the_givers(): void
     {
         $to = ['mailbox' => 'two@a.example', 'to' => 'p2'];
-        self::assertSame('this mailbox and this number do not belong together.', $this->errand('Offer them to the account below', more: ['mailbox' => 'one@a.example', 'to' => 'p2']));
-        self::assertSame('offered; the receiving account accepts it here, then this one confirms.', $this->errand('Offer them to the account below', more: $to));
+        self::assertSame(
+            'this mailbox and this number do not belong together.',
+            $this->errand('Offer them to the account below', more: ['mailbox' => 'one@a.example', 'to' => 'p2']),
+        );
+        self::assertSame(
+            'offered; the receiving account accepts it here, then this one confirms.',
+            $this->errand('Offer them to the account below', more: $to),
+        );
         self::assertSame('it is offered to p2 already.', $this->errand('Offer them to the account below', more: $to));
         self::assertSame('the receiving account has not accepted it yet.', $this->errand('Confirm what the receiver has accepted'));
         self::assertSame('it is not offered to this account.', $this->errand('Accept what is offered to this account'));
@@ -76,7 +136,10 @@ final class CounterTest extends TestCase
     public function test_a_mailbox_that_only_forwards_gets_nothing(): void
     {
         $this->world->store->putMailbox(new Mailbox('two@a.example', Habit::Forwards, 'x@x.example'));
-        self::assertSame('the mailbox of that account only forwards; it must be one that answers itself.', $this->errand('Offer them to the account below', more: ['mailbox' => 'two@a.example', 'to' => 'p2']));
+        self::assertSame(
+            'the mailbox of that account only forwards; it must be one that answers itself.',
+            $this->errand('Offer them to the account below', more: ['mailbox' => 'two@a.example', 'to' => 'p2']),
+        );
     }
 
     public function test_locks_renewal_codes_and_taking_back(): void
@@ -102,7 +165,10 @@ final class CounterTest extends TestCase
             self::assertStringNotContainsString('slip.com', $pages->show($form, '')->body);
         }
         self::assertSame(422, $pages->done(['number' => 'p1', 'login' => 'wrong'])->status);
-        self::assertStringContainsString('Name one name at least.', $pages->done(['number' => 'p1', 'login' => 'l-p1', 'errand' => 'Set the lock', 'names' => ' '])->body);
+        self::assertStringContainsString(
+            'Name one name at least.',
+            $pages->done(['number' => 'p1', 'login' => 'l-p1', 'errand' => 'Set the lock', 'names' => ' '])->body,
+        );
     }
 
     private function offered(): string

@@ -24,11 +24,38 @@ final class DirectoriesTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->house = new Gatehouse;
+        $this->house = new Gatehouse();
         $this->world = $this->house->world;
-        $this->world->load(JsonNode::read(json_encode(['hosts' => [], 'moods' => [], 'zones' => [], 'names' => [[
-            'name' => 'bell.de', 'registrar' => 'anchorage', 'created' => 0, 'ends' => null, 'updated' => (int) strtotime('2026-09-01T10:00:00Z'), 'statuses' => [], 'servers' => ['ns1.a.example'], 'shown' => [], 'holder' => ['handle' => 'H-1', 'name' => 'The Secretary'], 'autoRenew' => true, 'account' => 'p1', 'due' => 4_000_000_000,
-        ]]], JSON_THROW_ON_ERROR), 100_000), false);
+        $this->world->load(
+            JsonNode::read(
+                json_encode(
+                    [
+                        'hosts' => [],
+                        'moods' => [],
+                        'zones' => [],
+                        'names' => [
+                            [
+                                'name' => 'bell.de',
+                                'registrar' => 'anchorage',
+                                'created' => 0,
+                                'ends' => null,
+                                'updated' => (int) strtotime('2026-09-01T10:00:00Z'),
+                                'statuses' => [],
+                                'servers' => ['ns1.a.example'],
+                                'shown' => [],
+                                'holder' => ['handle' => 'H-1', 'name' => 'The Secretary'],
+                                'autoRenew' => true,
+                                'account' => 'p1',
+                                'due' => 4_000_000_000,
+                            ],
+                        ],
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+                100_000,
+            ),
+            false,
+        );
         $this->rdap = new RdapPages($this->world);
     }
 
@@ -56,7 +83,13 @@ final class DirectoriesTest extends TestCase
 
     public function test_only_reading_is_understood(): void
     {
-        self::assertSame([405, 200], [$this->ask('rdap.harbour-registry.example', '/domain/bell.com', 'POST')->status, $this->ask('rdap.harbour-registry.example', '/domain/bell.com', 'HEAD')->status]);
+        self::assertSame(
+            [405, 200],
+            [
+                $this->ask('rdap.harbour-registry.example', '/domain/bell.com', 'POST')->status,
+                $this->ask('rdap.harbour-registry.example', '/domain/bell.com', 'HEAD')->status,
+            ],
+        );
     }
 
     public function test_the_bootstrap_names_the_directory_of_every_suffix_that_has_one(): void
@@ -86,33 +119,49 @@ final class DirectoriesTest extends TestCase
     public function test_a_registrys_directory_is_some_minutes_behind_and_its_registrars_too(): void
     {
         $this->house->play('bell.com', 'lock');
-        self::assertStringNotContainsString('client transfer prohibited', $this->ask('rdap.harbour-registry.example', '/domain/bell.com')->body);
+        self::assertStringNotContainsString(
+            'client transfer prohibited',
+            $this->ask('rdap.harbour-registry.example', '/domain/bell.com')->body,
+        );
         $this->world->moveTo($this->world->now() + 121);
-        self::assertStringContainsString('client transfer prohibited', $this->ask('rdap.harbour-registry.example', '/domain/bell.com')->body);
+        self::assertStringContainsString(
+            'client transfer prohibited',
+            $this->ask('rdap.harbour-registry.example', '/domain/bell.com')->body,
+        );
     }
 
     /** RFC 3915 §3.1; that a registrar's own directory has its own end is common practice. */
     public function test_past_its_end_the_registry_is_a_year_ahead_of_what_its_registrar_was_paid_for(): void
     {
         $ends = function (string $host): array {
-            preg_match_all('/"eventAction":"((?:registrar )?expiration)","eventDate":"([\d-]+)T/', $this->ask($host, '/domain/bell.com')->body, $found);
+            preg_match_all(
+                '/"eventAction":"((?:registrar )?expiration)","eventDate":"([\d-]+)T/',
+                $this->ask($host, '/domain/bell.com')->body,
+                $found,
+            );
 
             return array_combine($found[1], $found[2]);
         };
-        self::assertSame([['expiration' => '2027-11-02'], ['expiration' => '2027-11-02', 'registrar expiration' => '2027-11-02']], [$ends('rdap.harbour-registry.example'), $ends('rdap.skerry.example')]);
+        self::assertSame(
+            [['expiration' => '2027-11-02'], ['expiration' => '2027-11-02', 'registrar expiration' => '2027-11-02']],
+            [$ends('rdap.harbour-registry.example'), $ends('rdap.skerry.example')],
+        );
         foreach (['2028-11-02' => true, '2027-11-02' => false] as $paid => $renews) {
             $name = $this->world->store->name('bell.com') ?? self::fail('It is gone.');
             $name->autoRenew = $renews;
             $this->world->change($name);
             // A directory is some minutes behind.
             $this->world->moveTo(max((int) strtotime('2027-11-04T09:00:00Z'), $this->world->now() + 3_600));
-            self::assertSame([['expiration' => '2028-11-02'], ['expiration' => '2028-11-02', 'registrar expiration' => $paid]], [$ends('rdap.harbour-registry.example'), $ends('rdap.skerry.example')]);
+            self::assertSame(
+                [['expiration' => '2028-11-02'], ['expiration' => '2028-11-02', 'registrar expiration' => $paid]],
+                [$ends('rdap.harbour-registry.example'), $ends('rdap.skerry.example')],
+            );
         }
     }
 
     private function text(string $line): string
     {
-        $listener = new Listener;
+        $listener = new Listener();
         (new TextServer($this->world))->listen($listener);
         $connection = $listener->call();
         foreach (str_split($line, 3) as $bytes) {
@@ -126,7 +175,11 @@ final class DirectoriesTest extends TestCase
     public function test_the_old_kind_answers_a_line_with_a_text(): void
     {
         $text = $this->text("bell.de\r\n");
-        self::assertStringContainsString("Domain: bell.de\nNserver: ns1.a.example\nStatus: connect\nRegistrar: Anchorage Registrar Services\nChanged: 2026-09-01T10:00:00Z\n", $text);
+        self::assertStringContainsString(
+            "Domain: bell.de\nNserver: ns1.a.example\nStatus: connect\nRegistrar: Anchorage Registrar Services\nChanged: "
+                ."2026-09-01T10:00:00Z\n",
+            $text,
+        );
         self::assertStringNotContainsString('Secretary', $text, 'next to nothing of the holder');
     }
 
@@ -145,7 +198,7 @@ final class DirectoriesTest extends TestCase
 
     public function test_the_old_kind_has_a_limit_too(): void
     {
-        $listener = new Listener;
+        $listener = new Listener();
         (new TextServer($this->world))->listen($listener);
         $told = '';
         // Over two minutes, should one end meanwhile.

@@ -33,10 +33,35 @@ final class EndHabitTest extends TestCase
     /** @param  list<string>  $statuses */
     private function load(string $name, string $ends, bool $autoRenew, array $statuses = []): void
     {
-        $this->world->load(JsonNode::read(json_encode([
-            'now' => strtotime('2026-10-06T09:00:00Z'), 'hosts' => [], 'moods' => [], 'zones' => [],
-            'names' => [['name' => $name, 'registrar' => 'skerry', 'created' => 0, 'ends' => strtotime("{$ends}T00:00:00Z"), 'updated' => 0, 'statuses' => $statuses, 'servers' => ['ns1.a.example'], 'shown' => [], 'holder' => ['handle' => 'X'], 'autoRenew' => $autoRenew]],
-        ], JSON_THROW_ON_ERROR), 10_000), true);
+        $this->world->load(
+            JsonNode::read(
+                json_encode(
+                    [
+                        'now' => strtotime('2026-10-06T09:00:00Z'),
+                        'hosts' => [],
+                        'moods' => [],
+                        'zones' => [],
+                        'names' => [
+                            [
+                                'name' => $name,
+                                'registrar' => 'skerry',
+                                'created' => 0,
+                                'ends' => strtotime("{$ends}T00:00:00Z"),
+                                'updated' => 0,
+                                'statuses' => $statuses,
+                                'servers' => ['ns1.a.example'],
+                                'shown' => [],
+                                'holder' => ['handle' => 'X'],
+                                'autoRenew' => $autoRenew,
+                            ],
+                        ],
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+                10_000,
+            ),
+            true,
+        );
     }
 
     private function on(string $day, string $name): ?Registered
@@ -53,7 +78,10 @@ final class EndHabitTest extends TestCase
         $after = $this->on('2026-10-21', 'a.com');
         self::assertSame([['autoRenewPeriod'], '2027-10-20'], [$after?->statuses, gmdate('Y-m-d', $after->ends ?? 0)]);
         $deleted = $this->on('2026-11-20', 'a.com');
-        self::assertSame([['pendingDelete', 'redemptionPeriod'], '2026-10-20'], [$deleted?->statuses, gmdate('Y-m-d', $deleted->ends ?? 0)]);
+        self::assertSame(
+            [['pendingDelete', 'redemptionPeriod'], '2026-10-20'],
+            [$deleted?->statuses, gmdate('Y-m-d', $deleted->ends ?? 0)],
+        );
         self::assertFalse($this->world->store->name('a.com')?->isDelegated());
         self::assertSame(['pendingDelete'], $this->on('2026-12-20', 'a.com')?->statuses);
         self::assertNull($this->on('2026-12-26', 'a.com'));
@@ -94,7 +122,10 @@ final class EndHabitTest extends TestCase
         self::assertSame(['clientHold', 'renewPeriod', 'transferPeriod'], $this->on('2026-10-11', 'a.com')?->statuses);
         self::assertSame(['clientHold', 'transferPeriod'], $this->on('2026-10-12', 'a.com')?->statuses);
         self::assertSame(['clientHold'], $this->on('2026-10-14', 'a.com')?->statuses);
-        self::assertSame([['clientHold', 'autoRenewPeriod'], '2028-10-20'], [$this->on('2027-10-21', 'a.com')?->statuses, gmdate('Y-m-d', $this->world->store->name('a.com')->ends ?? 0)]);
+        self::assertSame(
+            [['clientHold', 'autoRenewPeriod'], '2028-10-20'],
+            [$this->on('2027-10-21', 'a.com')?->statuses, gmdate('Y-m-d', $this->world->store->name('a.com')->ends ?? 0)],
+        );
     }
 
     public function test_others_suspend_or_go_on(): void

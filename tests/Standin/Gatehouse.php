@@ -26,19 +26,62 @@ final readonly class Gatehouse
     public function __construct(?Closure $later = null)
     {
         $this->file = (string) tempnam(sys_get_temp_dir(), 'gate');
-        $this->open = new OpenSessions;
+        $this->open = new OpenSessions();
         $this->world = new World(new Store($this->file, $later));
-        $account = fn (string $number, string $login, int $balance): array => ['number' => $number, 'registrar' => 'skerry', 'login' => $login, 'mailbox' => "{$login}@a.example", 'password' => "pass-{$number}", 'balance' => $balance];
-        $name = fn (string $name, string $account): array => [
-            'name' => $name, 'registrar' => 'skerry', 'created' => strtotime('2020-11-02'), 'ends' => strtotime('2027-11-02T00:00:00Z'), 'updated' => 0, 'statuses' => [], 'servers' => ['ns1.a.example'], 'shown' => [],
-            'holder' => ['handle' => 'H-1', 'name' => 'The Secretary', 'street' => '4 Tenter Lane', 'town' => 'Wickerby Sound', 'region' => 'North Sound', 'postcode' => 'WS1 4AB', 'country' => 'GB', 'voice' => '+44.1632960114', 'mailbox' => 'a@b.example'],
-            'autoRenew' => true, 'account' => $account, 'ds' => [['tag' => 60485, 'algorithm' => 5, 'type' => 1, 'digest' => '2BB183AF5F22588179A53B0A98631FAD1A292118']],
+        $account = fn (string $number, string $login, int $balance): array => [
+            'number' => $number,
+            'registrar' => 'skerry',
+            'login' => $login,
+            'mailbox' => "{$login}@a.example",
+            'password' => "pass-{$number}",
+            'balance' => $balance,
         ];
-        $this->world->load(JsonNode::read(json_encode([
-            'now' => strtotime('2026-10-06T09:00:00Z'), 'moods' => [], 'zones' => [], 'hosts' => [['host' => 'ns1.a.example', 'addresses' => ['192.0.2.1']]],
-            'accounts' => [$account('40718', 'harrow-tern', 100_00), $account('51877', 'wickerby-foundry', 100_00), $account('51902', 'soundkelp', 100_00), $account('52044', 'choirs', 5_00)],
-            'names' => [$name('bell.com', '40718'), $name('poor.com', '52044')],
-        ], JSON_THROW_ON_ERROR), 100_000), true);
+        $name = fn (string $name, string $account): array => [
+            'name' => $name,
+            'registrar' => 'skerry',
+            'created' => strtotime('2020-11-02'),
+            'ends' => strtotime('2027-11-02T00:00:00Z'),
+            'updated' => 0,
+            'statuses' => [],
+            'servers' => ['ns1.a.example'],
+            'shown' => [],
+            'holder' => [
+                'handle' => 'H-1',
+                'name' => 'The Secretary',
+                'street' => '4 Tenter Lane',
+                'town' => 'Wickerby Sound',
+                'region' => 'North Sound',
+                'postcode' => 'WS1 4AB',
+                'country' => 'GB',
+                'voice' => '+44.1632960114',
+                'mailbox' => 'a@b.example',
+            ],
+            'autoRenew' => true,
+            'account' => $account,
+            'ds' => [['tag' => 60485, 'algorithm' => 5, 'type' => 1, 'digest' => '2BB183AF5F22588179A53B0A98631FAD1A292118']],
+        ];
+        $this->world->load(
+            JsonNode::read(
+                json_encode(
+                    [
+                        'now' => strtotime('2026-10-06T09:00:00Z'),
+                        'moods' => [],
+                        'zones' => [],
+                        'hosts' => [['host' => 'ns1.a.example', 'addresses' => ['192.0.2.1']]],
+                        'accounts' => [
+                            $account('40718', 'harrow-tern', 100_00),
+                            $account('51877', 'wickerby-foundry', 100_00),
+                            $account('51902', 'soundkelp', 100_00),
+                            $account('52044', 'choirs', 5_00),
+                        ],
+                        'names' => [$name('bell.com', '40718'), $name('poor.com', '52044')],
+                    ],
+                    JSON_THROW_ON_ERROR,
+                ),
+                100_000,
+            ),
+            true,
+        );
     }
 
     public function session(?string $account = null): Talk

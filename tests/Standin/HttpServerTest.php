@@ -20,11 +20,18 @@ final class HttpServerTest extends TestCase
 
     private function call(Weather $weather = Weather::Fair): Piped
     {
-        $listener = new Listener;
+        $listener = new Listener();
         (new HttpServer(function (HttpRequest $request): HttpResponse {
             $this->asked[] = $request;
 
-            return $request->path === '/fails' ? throw new RuntimeException('It failed.') : HttpResponse::json(['path' => $request->path, 'body' => $request->body, 'host' => $request->host(), 'asked' => $request->asked()]);
+            return $request->path === '/fails'
+                ? throw new RuntimeException('It failed.')
+                : HttpResponse::json([
+                    'path' => $request->path,
+                    'body' => $request->body,
+                    'host' => $request->host(),
+                    'asked' => $request->asked(),
+                ]);
         }, fn (): Weather => $weather))->listen($listener);
 
         return $listener->call();
@@ -39,9 +46,19 @@ final class HttpServerTest extends TestCase
         }
         $connection->arrive("loGET /second HTTP/1.1\r\n\r\nGET /third HTTP/1.1\r\nConnection: close\r\n\r\n");
         self::assertSame(['/a b', '/second', '/third'], array_map(fn (HttpRequest $one): string => $one->path, $this->asked));
-        self::assertSame(['POST', 'hello', 'rdap.example', '127.0.0.9', ['q' => '1', 'r' => '&']], [$this->asked[0]->method, $this->asked[0]->body, $this->asked[0]->host(), $this->asked[0]->peer, $this->asked[0]->asked()]);
+        self::assertSame(
+            ['POST', 'hello', 'rdap.example', '127.0.0.9', ['q' => '1', 'r' => '&']],
+            [$this->asked[0]->method, $this->asked[0]->body, $this->asked[0]->host(), $this->asked[0]->peer, $this->asked[0]->asked()],
+        );
         self::assertSame(3, substr_count($connection->written, 'HTTP/1.1 200 OK'));
-        self::assertSame([2, 1, false], [substr_count($connection->written, 'Connection: keep-alive'), substr_count($connection->written, 'Connection: close'), $connection->isOpen]);
+        self::assertSame(
+            [2, 1, false],
+            [
+                substr_count($connection->written, 'Connection: keep-alive'),
+                substr_count($connection->written, 'Connection: close'),
+                $connection->isOpen,
+            ],
+        );
     }
 
     #[TestWith(["GET /\r\n\r\n", '400 Bad Request'])]
@@ -81,7 +98,10 @@ final class HttpServerTest extends TestCase
     {
         $connection = $this->call($weather);
         $connection->arrive("GET / HTTP/1.1\r\n\r\n");
-        self::assertSame([$answers, $isOpen, $done], [substr_count($connection->written, 'HTTP/1.1'), $connection->isOpen, count($this->asked)]);
+        self::assertSame(
+            [$answers, $isOpen, $done],
+            [substr_count($connection->written, 'HTTP/1.1'), $connection->isOpen, count($this->asked)],
+        );
         self::assertSame($weather === Weather::DiskFull, str_contains($connection->written, '500 Internal Server Error'));
     }
 

@@ -24,7 +24,7 @@ final class PostTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->world = (new Gatehouse)->world;
+        $this->world = (new Gatehouse())->world;
     }
 
     private function smtp(): SmtpSession
@@ -40,7 +40,18 @@ final class PostTest extends TestCase
 
     private function deliver(string $to, string $body = 'Good day', string $from = 'a@a.example'): int
     {
-        $codes = $this->say($this->smtp(), 'EHLO here', "MAIL FROM:<{$from}>", "RCPT TO:<{$to}>", 'DATA', 'Subject: A name', 'Message-ID: <one@a.example>', '', $body, '.');
+        $codes = $this->say(
+            $this->smtp(),
+            'EHLO here',
+            "MAIL FROM:<{$from}>",
+            "RCPT TO:<{$to}>",
+            'DATA',
+            'Subject: A name',
+            'Message-ID: <one@a.example>',
+            '',
+            $body,
+            '.',
+        );
 
         return $codes[2] === 250 ? $codes[count($codes) - 1] : $codes[2];
     }
@@ -92,7 +103,15 @@ final class PostTest extends TestCase
 
     public function test_mailboxes_have_their_habits(): void
     {
-        foreach ([['no@b.example', Habit::Unknown, ''], ['grey@b.example', Habit::Greylists, ''], ['full@b.example', Habit::Bounces, ''], ['fwd@b.example', Habit::Forwards, 'end@b.example'], ['loop@b.example', Habit::Forwards, 'loop@b.example']] as [$address, $habit, $to]) {
+        foreach (
+            [
+                ['no@b.example', Habit::Unknown, ''],
+                ['grey@b.example', Habit::Greylists, ''],
+                ['full@b.example', Habit::Bounces, ''],
+                ['fwd@b.example', Habit::Forwards, 'end@b.example'],
+                ['loop@b.example', Habit::Forwards, 'loop@b.example'],
+            ] as [$address, $habit, $to]
+        ) {
             $this->world->store->putMailbox(new Mailbox($address, $habit, $to));
         }
         self::assertSame(550, $this->deliver('no@b.example'));
@@ -110,7 +129,10 @@ final class PostTest extends TestCase
     public function test_what_comes_back_never_comes_back_again(): void
     {
         $this->world->store->putMailbox(new Mailbox('full@b.example', Habit::Bounces));
-        self::assertSame([250, 250, 250, 354, 0, 0, 0, 250], $this->say($this->smtp(), 'EHLO here', 'MAIL FROM:<>', 'RCPT TO:<full@b.example>', 'DATA', 'Subject: x', '', 'x', '.'));
+        self::assertSame(
+            [250, 250, 250, 354, 0, 0, 0, 250],
+            $this->say($this->smtp(), 'EHLO here', 'MAIL FROM:<>', 'RCPT TO:<full@b.example>', 'DATA', 'Subject: x', '', 'x', '.'),
+        );
         self::assertSame([], $this->world->store->latestLetters(10));
     }
 
@@ -152,7 +174,12 @@ final class PostTest extends TestCase
 
     public function test_the_letterbox_shows_a_foreign_letter_where_it_can_do_nothing(): void
     {
-        $this->world->post->write('a@a.example', 'b@b.example', 'Look <here>', "See http://127.0.0.1/answer/x1.\n<script>alert(1)</script>");
+        $this->world->post->write(
+            'a@a.example',
+            'b@b.example',
+            'Look <here>',
+            "See http://127.0.0.1/answer/x1.\n<script>alert(1)</script>",
+        );
         $pages = new LetterPages($this->world, $this->world->post, 'k');
         self::assertStringContainsString('Look &lt;here&gt;', $pages->answer('/letters')->body);
         $one = $pages->answer('/letters/1');
@@ -162,11 +189,20 @@ final class PostTest extends TestCase
         self::assertStringContainsString("default-src 'none'", $look->headers['Content-Security-Policy']);
         self::assertStringContainsString('sandbox', $look->headers['Content-Security-Policy']);
         self::assertStringNotContainsString('<script>', $look->body);
-        self::assertSame(['text/plain; charset=utf-8', 404], [$pages->answer('/letters/1/raw')->type, $pages->answer('/letters/2')->status]);
+        self::assertSame(
+            ['text/plain; charset=utf-8', 404],
+            [$pages->answer('/letters/1/raw')->type, $pages->answer('/letters/2')->status],
+        );
         self::assertStringNotContainsString('Write back', $one->body, 'it says nowhere to');
-        $this->world->post->take('x@a.example', 'b@b.example', "From: x@a.example\r\nReply-To: <back@a.example>\r\nMessage-ID: <7@a.example>\r\nSubject: Ask\r\n\r\nWell?\r\n");
+        $this->world->post->take(
+            'x@a.example',
+            'b@b.example',
+            "From: x@a.example\r\nReply-To: <back@a.example>\r\nMessage-ID: <7@a.example>\r\nSubject: Ask\r\n\r\nWell?\r\n",
+        );
         $form = $pages->answer('/letters/2')->body;
-        foreach (['name=to value="back@a.example"', 'name=answers value="7@a.example"', 'name=from size=30 value="b@b.example"'] as $field) {
+        foreach (
+            ['name=to value="back@a.example"', 'name=answers value="7@a.example"', 'name=from size=30 value="b@b.example"'] as $field
+        ) {
             self::assertStringContainsString($field, $form);
         }
         $this->world->post->write('other@b.example', 'back@a.example', 'Re: Ask', 'Well.', '7@a.example');

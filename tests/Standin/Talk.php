@@ -34,7 +34,14 @@ final class Talk
 
     public function login(string $account, ?string $password = null): EppResponse
     {
-        return $this->say(new Login($account, $password ?? "pass-{$account}", [EppNamespace::Domain->value, EppNamespace::Host->value, EppNamespace::Contact->value, EppNamespace::Account->value], [EppNamespace::Grace->value, EppNamespace::SecDns->value, EppNamespace::Account->value]));
+        return $this->say(
+            new Login(
+                $account,
+                $password ?? "pass-{$account}",
+                [EppNamespace::Domain->value, EppNamespace::Host->value, EppNamespace::Contact->value, EppNamespace::Account->value],
+                [EppNamespace::Grace->value, EppNamespace::SecDns->value, EppNamespace::Account->value],
+            ),
+        );
     }
 
     public function raw(string $document): EppResponse

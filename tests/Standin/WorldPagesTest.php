@@ -31,7 +31,7 @@ final class WorldPagesTest extends TestCase
     {
         $this->key = getenv('WORLD_KEY');
         putenv('WORLD_KEY=three cormorants');
-        $this->world = (new Gatehouse)->world;
+        $this->world = (new Gatehouse())->world;
         $this->pages = new WorldPages($this->world, new DnsServer($this->world->store, 0), Settings::fromEnvironment());
     }
 
@@ -92,30 +92,88 @@ final class WorldPagesTest extends TestCase
     public function test_names_that_it_was_never_told_of_have_been_there_all_along(): void
     {
         $now = $this->world->now();
-        $told = fn (string $name, array $more = []): array => ['name' => $name, 'shop' => 'Pellbridge', 'registrar' => 'Anchorage Registrar Services', 'account' => 'H-1', 'created' => $now - 900 * 86_400, 'ends' => $now + 40 * 86_400, 'statuses' => [], 'isLocked' => true, 'renews' => false, 'servers' => ['ns1.a.example'], 'holder' => 'A Choir', 'mailbox' => 'choir@a.example', ...$more];
-        $meet = fn (array ...$names): mixed => json_decode($this->pages->answer(new HttpRequest('POST', '/met', '', ['world-key' => 'three cormorants'], json_encode(['names' => $names], JSON_THROW_ON_ERROR), '127.0.0.9'))->body, true);
-        self::assertSame(['met' => 5], $meet(
-            $told('met-6.com', ['statuses' => ['redemptionPeriod', 'pendingDelete'], 'ends' => $now - 50 * 86_400]),
-            $told('met-1.com'), $told('met-2.co.uk', ['shop' => 'Mine & Sons', 'registrar' => null, 'created' => null, 'ends' => null, 'servers' => []]), $told('met-3.de', ['ends' => null]), $told('met-4.nowhere'),
-            $told('met-5.com', ['ends' => $now - 400 * 86_400, 'created' => $now - 3_000 * 86_400]), $told('met-1.com', ['ends' => null]),
-        ));
+        $told = fn (string $name, array $more = []): array => [
+            'name' => $name,
+            'shop' => 'Pellbridge',
+            'registrar' => 'Anchorage Registrar Services',
+            'account' => 'H-1',
+            'created' => $now - 900 * 86_400,
+            'ends' => $now + 40 * 86_400,
+            'statuses' => [],
+            'isLocked' => true,
+            'renews' => false,
+            'servers' => ['ns1.a.example'],
+            'holder' => 'A Choir',
+            'mailbox' => 'choir@a.example',
+            ...$more,
+        ];
+        $meet = fn (array ...$names): mixed => json_decode(
+            $this->pages->answer(
+                new HttpRequest(
+                    'POST',
+                    '/met',
+                    '',
+                    ['world-key' => 'three cormorants'],
+                    json_encode(['names' => $names], JSON_THROW_ON_ERROR),
+                    '127.0.0.9',
+                ),
+            )->body,
+            true,
+        );
+        self::assertSame(
+            ['met' => 5],
+            $meet(
+                $told('met-6.com', ['statuses' => ['redemptionPeriod', 'pendingDelete'], 'ends' => $now - 50 * 86_400]),
+                $told('met-1.com'),
+                $told('met-2.co.uk', ['shop' => 'Mine & Sons', 'registrar' => null, 'created' => null, 'ends' => null, 'servers' => []]),
+                $told('met-3.de', ['ends' => null]),
+                $told('met-4.nowhere'),
+                $told('met-5.com', ['ends' => $now - 400 * 86_400, 'created' => $now - 3_000 * 86_400]),
+                $told('met-1.com', ['ends' => null]),
+            ),
+        );
         $first = $this->world->store->name('met-1.com');
-        self::assertSame(['anchorage', 'Pellbridge', $now + 40 * 86_400, ['clientTransferProhibited'], ['ns1.a.example'], 'A Choir', 'H-1'], [$first?->registrar, $first?->reseller, $first?->ends, $first?->statuses, $first?->servers, $first?->holder->organisation, $first?->account]);
+        self::assertSame(
+            ['anchorage', 'Pellbridge', $now + 40 * 86_400, ['clientTransferProhibited'], ['ns1.a.example'], 'A Choir', 'H-1'],
+            [
+                $first?->registrar,
+                $first?->reseller,
+                $first?->ends,
+                $first?->statuses,
+                $first?->servers,
+                $first?->holder->organisation,
+                $first?->account,
+            ],
+        );
         $second = $this->world->store->name('met-2.co.uk');
-        self::assertSame(['Mine & Sons', null, [], true], [$second?->registrar, $second?->reseller, $second?->statuses, $second?->validated], 'a registry by tags knows no transfer lock');
+        self::assertSame(
+            ['Mine & Sons', null, [], true],
+            [$second?->registrar, $second?->reseller, $second?->statuses, $second?->validated],
+            'a registry by tags knows no transfer lock',
+        );
         self::assertGreaterThan($now, $second?->ends);
         self::assertCount(2, $second->servers ?? []);
         self::assertSame('rdap.mine-sons.example', Registrar::of('Mine & Sons')->rdap);
-        self::assertMatchesRegularExpression('/^rdap\.r[0-9a-f]{8}\.example$/', Registrar::of('Ωμέγα')->rdap, 'a name without a Latin letter makes a host too');
+        self::assertMatchesRegularExpression(
+            '/^rdap\.r[0-9a-f]{8}\.example$/',
+            Registrar::of('Ωμέγα')->rdap,
+            'a name without a Latin letter makes a host too',
+        );
         self::assertNull($this->world->store->name('met-3.de')?->ends);
         self::assertNull($this->world->store->name('met-4.nowhere'));
-        self::assertTrue($this->world->store->name('met-6.com')?->has('redemptionPeriod'), 'deleted, as the list says, and not gone for years');
+        self::assertTrue(
+            $this->world->store->name('met-6.com')?->has('redemptionPeriod'),
+            'deleted, as the list says, and not gone for years',
+        );
         self::assertNull($this->world->store->name('met-5.com'), 'four hundred days after its end nobody has it');
     }
 
     public function test_other_parties_are_played_and_what_nobody_has_is_said(): void
     {
-        self::assertSame(303, $this->post('/name', ['name' => ' Bell.com ', 'part' => 'servers', 'with' => 'ns9.b.example, ns8.b.example'])->status);
+        self::assertSame(
+            303,
+            $this->post('/name', ['name' => ' Bell.com ', 'part' => 'servers', 'with' => 'ns9.b.example, ns8.b.example'])->status,
+        );
         self::assertSame(['ns9.b.example', 'ns8.b.example'], $this->world->store->name('bell.com')?->servers);
         $this->post('/name', ['name' => 'bell.com', 'part' => 'end', 'with' => '2031-01-31']);
         self::assertSame('2031-01-31', gmdate('Y-m-d', $this->world->store->name('bell.com')->ends ?? 0));
@@ -131,15 +189,29 @@ final class WorldPagesTest extends TestCase
     {
         $this->post('/weather', ['weather' => Weather::Silent->value, 'place' => Place::Post->value, 'times' => 2]);
         $next = fn (Place $place): Weather => Weather::now($this->world->store, $place);
-        self::assertSame([Weather::Fair, Weather::Silent, Weather::Silent, Weather::Fair], [$next(Place::Gate), $next(Place::Post), $next(Place::Post), $next(Place::Post)]);
+        self::assertSame(
+            [Weather::Fair, Weather::Silent, Weather::Silent, Weather::Fair],
+            [$next(Place::Gate), $next(Place::Post), $next(Place::Post), $next(Place::Post)],
+        );
         $this->post('/weather', ['weather' => Weather::OthersCertificate->value, 'place' => Place::Bridge->value, 'times' => 1]);
-        self::assertSame([Weather::Fair, false, true, false], [$next(Place::Bridge), Weather::isForeign($this->world->store, Place::Gate), Weather::isForeign($this->world->store, Place::Bridge), Weather::isForeign($this->world->store, Place::Bridge)]);
+        self::assertSame(
+            [Weather::Fair, false, true, false],
+            [
+                $next(Place::Bridge),
+                Weather::isForeign($this->world->store, Place::Gate),
+                Weather::isForeign($this->world->store, Place::Bridge),
+                Weather::isForeign($this->world->store, Place::Bridge),
+            ],
+        );
     }
 
     public function test_mailboxes_get_habits_and_letters_and_keep_their_password(): void
     {
         $this->world->store->putMailbox(new Mailbox('r@b.example', Habit::Reads, password: 'sea'));
-        self::assertSame(303, $this->post('/mailbox', ['address' => ' R@b.example', 'habit' => Habit::Forwards->value, 'to' => 'End@b.example'])->status);
+        self::assertSame(
+            303,
+            $this->post('/mailbox', ['address' => ' R@b.example', 'habit' => Habit::Forwards->value, 'to' => 'End@b.example'])->status,
+        );
         $box = $this->world->store->mailbox('r@b.example');
         self::assertSame([Habit::Forwards, 'end@b.example', 'sea'], [$box?->habit, $box?->to, $box?->password]);
         $this->post('/write', ['from' => 'a@a.example', 'to' => 'r@b.example', 'subject' => 'On', 'text' => 'Good day']);
@@ -151,10 +223,13 @@ final class WorldPagesTest extends TestCase
 
     public function test_what_a_gate_heard_is_told_to_whoever_has_the_key(): void
     {
-        $gate = new Gatehouse;
+        $gate = new Gatehouse();
         $pages = new WorldPages($gate->world, new DnsServer($gate->world->store, 0), Settings::fromEnvironment());
         $gate->session('40718');
-        self::assertSame('["login 1000"]', $pages->answer(new HttpRequest('POST', '/heard', '', ['world-key' => 'three cormorants'], 'account=40718', '127.0.0.9'))->body);
+        self::assertSame(
+            '["login 1000"]',
+            $pages->answer(new HttpRequest('POST', '/heard', '', ['world-key' => 'three cormorants'], 'account=40718', '127.0.0.9'))->body,
+        );
     }
 
     public function test_where_it_listens_is_told_to_everybody(): void

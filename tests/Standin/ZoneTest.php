@@ -20,9 +20,17 @@ final class ZoneTest extends TestCase
     /** RFC 4592 §2.2.1: what exists, and what lies between, is not covered; nor what lies below an existing name. */
     public function test_wildcards_cover_what_does_not_exist(): void
     {
-        $zone = Zone::of('a.com', ['ns1.b.example'], (string) json_encode(['records' => [
-            ['name' => '*.a.com', 'type' => 'TXT', 'data' => 'wild'], ['name' => 'host1.a.com', 'type' => 'A', 'data' => '192.0.2.1'], ['name' => '_telnet._tcp.host2.a.com', 'type' => 'TXT', 'data' => 'srv'],
-        ]]));
+        $zone = Zone::of(
+            'a.com',
+            ['ns1.b.example'],
+            (string) json_encode([
+                'records' => [
+                    ['name' => '*.a.com', 'type' => 'TXT', 'data' => 'wild'],
+                    ['name' => 'host1.a.com', 'type' => 'A', 'data' => '192.0.2.1'],
+                    ['name' => '_telnet._tcp.host2.a.com', 'type' => 'TXT', 'data' => 'srv'],
+                ],
+            ]),
+        );
         self::assertSame([['wild']], self::at($zone, 'host3.a.com'));
         self::assertSame([['wild']], self::at($zone, 'foo.bar.a.com'));
         self::assertSame(['192.0.2.1'], self::at($zone, 'host1.a.com'));
@@ -35,7 +43,11 @@ final class ZoneTest extends TestCase
 
     public function test_what_a_zone_says_of_itself_may_be_other_than_what_its_registry_has(): void
     {
-        $zone = Zone::of('a.com', ['ns1.b.example'], '{"servers": ["ns2.b.example"], "servedBy": ["ns1.b.example", "ns2.b.example"], "serial": 7}');
+        $zone = Zone::of(
+            'a.com',
+            ['ns1.b.example'],
+            '{"servers": ["ns2.b.example"], "servedBy": ["ns1.b.example", "ns2.b.example"], "serial": 7}',
+        );
         self::assertSame(['ns2.b.example'], array_map(fn (Record $record): mixed => $record->data, $zone->ns()));
         self::assertSame(['ns1.b.example', 'ns2.b.example'], $zone->servedBy);
         self::assertSame(7, $zone->serial);

@@ -13,7 +13,28 @@ use Random\Randomizer;
 /** Rough files: whatever the bytes, there are rows of clean text or an error with words, and never more memory than a line needs. */
 final class CsvRoughTest extends TestCase
 {
-    private const PIECES = ['bell.com', ',', ';', "\t", '"', '""', "\n", "\r\n", "\r", "\0", "\xFF\xFE", "\xEF\xBB\xBF", "\xE4", 'ä', '2027-01-01', ' ', "\x1A", '=1+1', "\u{2028}", 'x'];
+    private const PIECES = [
+        'bell.com',
+        ',',
+        ';',
+        "\t",
+        '"',
+        '""',
+        "\n",
+        "\r\n",
+        "\r",
+        "\0",
+        "\xFF\xFE",
+        "\xEF\xBB\xBF",
+        "\xE4",
+        'ä',
+        '2027-01-01',
+        ' ',
+        "\x1A",
+        '=1+1',
+        "\u{2028}",
+        'x',
+    ];
 
     public function test_any_bytes_give_rows_of_clean_text_or_an_error_with_words(): void
     {

@@ -120,7 +120,10 @@ final class CsvTest extends TestCase
     public function test_a_list_without_headings_keeps_its_first_line_and_a_person_may_say_so(): void
     {
         $open = fn (string $content, ?bool $has = null) => Lists::open($this->file($content), new ListOptions(hasHeadings: $has));
-        foreach (["bell.com,2027-11-02\npeal.org,2027-12-01\n" => 2, "bell.com\n" => 1, "\"bell.com\"\n'peal.org'\nhttps://oak.com/\n" => 3] as $content => $count) {
+        foreach (
+            ["bell.com,2027-11-02\npeal.org,2027-12-01\n" => 2, "bell.com\n"
+                .'' => 1, "\"bell.com\"\n'peal.org'\nhttps://oak.com/\n" => 3] as $content => $count
+        ) {
             $list = $open($content);
             self::assertFalse($list->hasHeadings, $content);
             self::assertCount($count, iterator_to_array($list->rows(), false));
@@ -136,9 +139,14 @@ final class CsvTest extends TestCase
     public function test_each_line_is_read_in_its_own_encoding(): void
     {
         $western = fn (string $text): string => mb_convert_encoding($text, 'Windows-1252', 'UTF-8');
-        $rows = $this->rows("name,owner\n".str_repeat("bell.com,Bell\n", 6_000).$western("peal.com,Glockengießerei\n")."oak.com,Łódź\n");
+        $rows = $this->rows(
+            "name,owner\n".str_repeat("bell.com,Bell\n", 6_000).$western("peal.com,Glockengießerei\n")."oak.com,Łódź\n",
+        );
         self::assertSame([['peal.com', 'Glockengießerei'], ['oak.com', 'Łódź']], array_slice($rows, -2));
-        $list = Lists::open($this->file((string) iconv('UTF-8', 'Windows-1250', "name,owner\npeal.com,Łódź Dzwony\n")), new ListOptions(encoding: Encoding::Central));
+        $list = Lists::open(
+            $this->file((string) iconv('UTF-8', 'Windows-1250', "name,owner\npeal.com,Łódź Dzwony\n")),
+            new ListOptions(encoding: Encoding::Central),
+        );
         self::assertSame('Łódź Dzwony', iterator_to_array($list->rows(), false)[0]->cell(1));
         $wide = mb_convert_encoding("name;owner\npeal.com;Łódź\n", 'UTF-16LE', 'UTF-8');
         self::assertSame([['peal.com', 'Łódź']], $this->rows($wide));

@@ -40,7 +40,10 @@ final class JsonTest extends TestCase
         $refused = 0;
         for ($run = 0; $run < 3000; $run++) {
             $at = $random->getInt(0, strlen($whole) - 1);
-            $text = substr($whole, 0, $at).substr('{}[]",:1 xe-\\', $random->getInt(0, 12), $random->getInt(0, 2)).substr($whole, $at + $random->getInt(0, 2));
+            $text =
+                substr($whole, 0, $at).
+                substr('{}[]",:1 xe-\\', $random->getInt(0, 12), $random->getInt(0, 2)).
+                substr($whole, $at + $random->getInt(0, 2));
             json_decode($text, true, 32);
             $place = JsonPlace::ofError($text, 32);
             if (json_last_error() === JSON_ERROR_NONE) {
@@ -56,15 +59,23 @@ final class JsonTest extends TestCase
 
     public function test_members_are_asked_for_by_type_and_refused_with_their_path(): void
     {
-        $node = JsonNode::read('{"name":"a","roles":["x",1],"inner":{"when":"2026-02-31T00:00:00Z","at":"2026-10-06t09:00:00.123+02:00"},"list":{},"no":null}', 1000);
+        $node = JsonNode::read(
+            '{"name":"a","roles":["x",1],"inner":{"when":"2026-02-31T00:00:00Z","at":"2026-10-06t09:00:00.123+02:00"},"list":{},"no":null}',
+            1000,
+        );
         self::assertSame(['a', null, []], [$node->text('name'), $node->textOrNull('no'), $node->nodes('nothing')]);
-        self::assertSame('2026-10-06T07:00:00Z', $node->nodeOrNull('inner')?->time('at')->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'));
-        foreach ([
-            '$.roles[1] should be a text, and is “1”' => fn () => $node->texts('roles'),
-            '$.inner.when should be a date and time of RFC 3339' => fn () => $node->nodeOrNull('inner')->time('when'),
-            '$.name should be an object, and is “"a"”' => fn () => $node->nodeOrNull('name'),
-            '$.inner.gone is missing' => fn () => $node->nodeOrNull('inner')->text('gone'),
-        ] as $said => $ask) {
+        self::assertSame(
+            '2026-10-06T07:00:00Z',
+            $node->nodeOrNull('inner')?->time('at')->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'),
+        );
+        foreach (
+            [
+                '$.roles[1] should be a text, and is “1”' => fn () => $node->texts('roles'),
+                '$.inner.when should be a date and time of RFC 3339' => fn () => $node->nodeOrNull('inner')->time('when'),
+                '$.name should be an object, and is “"a"”' => fn () => $node->nodeOrNull('name'),
+                '$.inner.gone is missing' => fn () => $node->nodeOrNull('inner')->text('gone'),
+            ] as $said => $ask
+        ) {
             try {
                 $ask();
                 self::fail($said);

@@ -55,7 +55,15 @@ final class SealedTest extends TestCase
         $sealed = $this->seal(str_repeat('bell.com', 20_000));
         $changed = $sealed;
         $changed[100_000] = chr(ord($changed[100_000]) ^ 1);
-        foreach ([[$sealed, 'eight herring gulls'], [$changed, 'seven herring gulls'], [substr($sealed, 0, 65_605), 'seven herring gulls'], [$sealed.'x', 'seven herring gulls'], ['PK', 'seven herring gulls']] as [$bytes, $passphrase]) {
+        foreach (
+            [
+                [$sealed, 'eight herring gulls'],
+                [$changed, 'seven herring gulls'],
+                [substr($sealed, 0, 65_605), 'seven herring gulls'],
+                [$sealed.'x', 'seven herring gulls'],
+                ['PK', 'seven herring gulls'],
+            ] as [$bytes, $passphrase]
+        ) {
             try {
                 $this->open($bytes, $passphrase);
                 self::fail('It was opened.');

@@ -32,7 +32,10 @@ final class TotpTest extends TestCase
     public function test_the_published_codes(int $time, string $hash, string $code): void
     {
         self::assertTrue($hash === 'sha1' || $hash === 'sha256' || $hash === 'sha512');
-        self::assertSame($code, Totp::code(substr(str_repeat('1234567890', 7), 0, ['sha1' => 20, 'sha256' => 32, 'sha512' => 64][$hash]), $time, 8, $hash));
+        self::assertSame(
+            $code,
+            Totp::code(substr(str_repeat('1234567890', 7), 0, ['sha1' => 20, 'sha256' => 32, 'sha512' => 64][$hash]), $time, 8, $hash),
+        );
     }
 
     public function test_a_code_is_taken_a_step_early_or_late_and_never_twice(): void
@@ -63,6 +66,9 @@ final class TotpTest extends TestCase
 
     public function test_the_address_that_a_program_takes(): void
     {
-        self::assertSame('otpauth://totp/Acre%20Roll:theo%40harrow-tern.example?secret=MZXW6&issuer=Acre%20Roll', Totp::address('theo@harrow-tern.example', 'Acre Roll', 'MZXW6'));
+        self::assertSame(
+            'otpauth://totp/Acre%20Roll:theo%40harrow-tern.example?secret=MZXW6&issuer=Acre%20Roll',
+            Totp::address('theo@harrow-tern.example', 'Acre Roll', 'MZXW6'),
+        );
     }
 }

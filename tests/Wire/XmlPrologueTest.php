@@ -48,7 +48,16 @@ final class XmlPrologueTest extends TestCase
 
     public function test_pictures_are_no_xml(): void
     {
-        foreach (["\x89PNG\r\n\x1a\n\0\0\0\rIHDR", "\xFF\xD8\xFF\xE0\0\x10JFIF", 'GIF89a', "\0\0\1\0\1", 'application/vnd.oasis.opendocument.spreadsheet', ''] as $bytes) {
+        foreach (
+            [
+                "\x89PNG\r\n\x1a\n\0\0\0\rIHDR",
+                "\xFF\xD8\xFF\xE0\0\x10JFIF",
+                'GIF89a',
+                "\0\0\1\0\1",
+                'application/vnd.oasis.opendocument.spreadsheet',
+                '',
+            ] as $bytes
+        ) {
             self::assertFalse(XmlPrologue::isXml($bytes));
         }
     }

@@ -23,7 +23,10 @@ final class XmlTest extends TestCase
     {
         $node = $this->node();
         self::assertTrue($node->is('urn:a', 'a'));
-        self::assertSame([['one two', 'three'], 'mine', null], [$node->texts('urn:b', 'c'), $node->textOf('urn:a', 'c'), $node->textOrNull('urn:b', 'd')]);
+        self::assertSame(
+            [['one two', 'three'], 'mine', null],
+            [$node->texts('urn:b', 'c'), $node->textOf('urn:a', 'c'), $node->textOrNull('urn:b', 'd')],
+        );
         self::assertSame([2, 6], [count($node->children('urn:b')), count($node->all())]);
         self::assertSame('', $node->textOf('urn:a', 'empty'));
     }
@@ -53,11 +56,13 @@ final class XmlTest extends TestCase
     public function test_what_is_not_as_asked_is_refused_with_its_path(): void
     {
         $node = $this->node();
-        foreach ([
-            'a/d is missing' => fn () => $node->child('urn:b', 'd'),
-            'a/c/@w should be a whole number, and is “x”' => fn () => $node->child('urn:b', 'c')->number('w'),
-            'a/c/@z is missing' => fn () => $node->child('urn:b', 'c')->number('z'),
-        ] as $said => $ask) {
+        foreach (
+            [
+                'a/d is missing' => fn () => $node->child('urn:b', 'd'),
+                'a/c/@w should be a whole number, and is “x”' => fn () => $node->child('urn:b', 'c')->number('w'),
+                'a/c/@z is missing' => fn () => $node->child('urn:b', 'c')->number('z'),
+            ] as $said => $ask
+        ) {
             try {
                 $ask();
                 self::fail($said);

@@ -33,16 +33,28 @@ final class Calendar
 
     private static function event(VCalendar $calendar, CalendarDay $day, string $host, DateTimeImmutable $now): string
     {
-        $event = $calendar->createComponent('VEVENT', [
-            'UID' => $day->key.'@'.$host, 'SUMMARY' => $day->summary, 'DESCRIPTION' => $day->description, 'URL' => $day->address, 'TRANSP' => 'TRANSPARENT',
-        ], false);
-        if (! $event instanceof VEvent) {
+        $event = $calendar->createComponent(
+            'VEVENT',
+            [
+                'UID' => $day->key.'@'.$host,
+                'SUMMARY' => $day->summary,
+                'DESCRIPTION' => $day->description,
+                'URL' => $day->address,
+                'TRANSP' => 'TRANSPARENT',
+            ],
+            false,
+        );
+        if (! ($event instanceof VEvent)) {
             return '';
         }
         $event->add('DTSTAMP', $now);
         $event->add('DTSTART', $day->day, ['VALUE' => 'DATE']);
         foreach ($day->alarms as $before) {
-            $alarm = $calendar->createComponent('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $day->summary, 'TRIGGER' => "-P{$before}D"], false);
+            $alarm = $calendar->createComponent(
+                'VALARM',
+                ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $day->summary, 'TRIGGER' => "-P{$before}D"],
+                false,
+            );
             $event->add($alarm);
         }
 

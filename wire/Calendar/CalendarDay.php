@@ -13,7 +13,13 @@ final readonly class CalendarDay
      * @param  string  $key  the same as long as it is the same thing, also when its day changes
      * @param  list<int>  $alarms  days before it
      */
-    public function __construct(public string $key, public DateTimeImmutable $day, public string $summary, public string $description, public string $address, public array $alarms)
-    {
+    public function __construct(
+        public string $key,
+        public DateTimeImmutable $day,
+        public string $summary,
+        public string $description,
+        public string $address,
+        public array $alarms,
+    ) {
     }
 }

@@ -30,7 +30,11 @@ final class Cards
         if (strlen($text) > self::BYTES) {
             throw CardError::tooBig(self::BYTES);
         }
-        $count = preg_match_all('/^BEGIN:VCARD\s*?$.*?(^END:VCARD\s*?$|\z)/ims', str_replace("\r", '', str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text), $found);
+        $count = preg_match_all(
+            '/^BEGIN:VCARD\s*?$.*?(^END:VCARD\s*?$|\z)/ims',
+            str_replace("\r", '', str_starts_with($text, "\u{FEFF}") ? substr($text, 3) : $text),
+            $found,
+        );
         if ($count === 0 || $count === false) {
             throw CardError::none();
         }
@@ -45,7 +49,10 @@ final class Cards
     /** A person of an organisation is a card of the person (RFC 6350 §6.1.4). */
     public static function write(ContactCard $card): string
     {
-        $written = new VCard(['VERSION' => '4.0', 'PRODID' => '-//Acre Roll//EN', 'FN' => $card->person ?? $card->organisation ?? $card->mailbox ?? ''], false);
+        $written = new VCard(
+            ['VERSION' => '4.0', 'PRODID' => '-//Acre Roll//EN', 'FN' => $card->person ?? ($card->organisation ?? ($card->mailbox ?? ''))],
+            false,
+        );
         if ($card->kind !== null) {
             $written->add('KIND', $card->kind === 'org' && $card->person !== null ? 'individual' : $card->kind);
         }
@@ -62,7 +69,15 @@ final class Cards
             $written->add('TEL', 'tel:'.str_replace('.', '', $card->voice), ['VALUE' => 'uri', 'TYPE' => 'voice']);
         }
         if ($card->street !== [] || $card->town !== null || $card->country !== null || $card->postcode !== null || $card->region !== null) {
-            $written->add('ADR', ['', '', implode(', ', $card->street), $card->town ?? '', $card->region ?? '', $card->postcode ?? '', $card->country ?? '']);
+            $written->add('ADR', [
+                '',
+                '',
+                implode(', ', $card->street),
+                $card->town ?? '',
+                $card->region ?? '',
+                $card->postcode ?? '',
+                $card->country ?? '',
+            ]);
         }
 
         return $written->serialize();
@@ -78,22 +93,39 @@ final class Cards
             // The library stumbles over a parameter that is given twice.
             return CardError::malformed($number, 'one of its lines says the same twice');
         }
-        if (! $card instanceof VCard) {
+        if (! ($card instanceof VCard)) {
             return CardError::none();
         }
         $address = self::parts($card, 'ADR');
         $organisation = self::parts($card, 'ORG')[0] ?? null;
         $kind = self::text($card, 'KIND') ?? self::text($card, 'X-ADDRESSBOOKSERVER-KIND');
-        $called = self::text($card, 'FN') ?? trim(implode(' ', array_filter([self::parts($card, 'N')[1] ?? null, self::parts($card, 'N')[0] ?? null], is_string(...))));
+        $called =
+            self::text($card, 'FN') ??
+            trim(implode(' ', array_filter([self::parts($card, 'N')[1] ?? null, self::parts($card, 'N')[0] ?? null], is_string(...))));
         $isOrganisation = $kind === 'org' || ($called !== '' && $called === $organisation);
         $voice = self::text($card, 'TEL');
 
         return new ContactCard(
-            $kind, $isOrganisation ? $organisation ?? $called : $organisation, $isOrganisation || $called === '' ? null : $called,
+            $kind,
+            $isOrganisation ? $organisation ?? $called : $organisation,
+            $isOrganisation || $called === '' ? null : $called,
             // The box at the post office and the extended address have parts of their own.
-            array_values(array_filter([$address[0] ?? null, $address[1] ?? null, ...explode("\n", (string) preg_replace('/\s*[\n,]\s*/', "\n", $address[2] ?? ''))], fn (?string $line): bool => $line !== null && $line !== '')),
-            $address[3] ?? null, $address[4] ?? null, $address[5] ?? null, $address[6] ?? null,
-            $voice === null ? null : (string) preg_replace(['/^tel:/i', '/;ext=/i'], ['', ' ext. '], $voice), self::text($card, 'EMAIL'),
+            array_values(
+                array_filter(
+                    [
+                        $address[0] ?? null,
+                        $address[1] ?? null,
+                        ...explode("\n", (string) preg_replace('/\s*[\n,]\s*/', "\n", $address[2] ?? '')),
+                    ],
+                    fn (?string $line): bool => $line !== null && $line !== '',
+                ),
+            ),
+            $address[3] ?? null,
+            $address[4] ?? null,
+            $address[5] ?? null,
+            $address[6] ?? null,
+            $voice === null ? null : (string) preg_replace(['/^tel:/i', '/;ext=/i'], ['', ' ext. '], $voice),
+            self::text($card, 'EMAIL'),
         );
     }
 
@@ -110,13 +142,15 @@ final class Cards
         $best = null;
         $least = PHP_INT_MAX;
         foreach ($card->select($name) as $property) {
-            if (! $property instanceof Property || trim((string) $property) === '') {
+            if (! ($property instanceof Property) || trim((string) $property) === '') {
                 continue;
             }
             $types = self::types($property);
             $preference = $property['PREF'] instanceof Parameter ? (int) (string) $property['PREF'] : 0;
             $rank = match (true) {
-                $name === 'TEL' && array_intersect($types, ['voice', 'cell']) === [] && array_intersect($types, ['fax', 'pager', 'modem', 'bbs']) !== [] => 10_000,
+                $name === 'TEL' &&
+                    array_intersect($types, ['voice', 'cell']) === [] &&
+                    array_intersect($types, ['fax', 'pager', 'modem', 'bbs']) !== [] => 10_000,
                 $preference > 0 => $preference,
                 in_array('pref', $types, true) => 1,
                 in_array('work', $types, true) => 1_000,
@@ -135,7 +169,9 @@ final class Cards
     {
         $types = $property['TYPE'];
 
-        return $types instanceof Parameter ? array_map(strtolower(...), array_values(array_filter($types->getParts(), is_string(...)))) : [];
+        return $types instanceof Parameter
+            ? array_map(strtolower(...), array_values(array_filter($types->getParts(), is_string(...))))
+            : [];
     }
 
     /** @return list<string|null> */
@@ -143,6 +179,11 @@ final class Cards
     {
         $property = self::best($card, $name);
 
-        return $property !== null ? array_map(fn (mixed $part): ?string => is_scalar($part) && trim((string) $part) !== '' ? trim((string) $part) : null, array_values($property->getParts())) : [];
+        return $property !== null
+            ? array_map(
+                fn (mixed $part): ?string => is_scalar($part) && trim((string) $part) !== '' ? trim((string) $part) : null,
+                array_values($property->getParts()),
+            )
+            : [];
     }
 }

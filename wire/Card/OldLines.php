@@ -16,7 +16,11 @@ final class OldLines
         // Unfolded first: some fold in the middle of a letter's bytes.
         $card = (string) preg_replace('/\n[ \t]/', '', $card);
         // A quoted-printable line that ends with `=` goes on in the next.
-        $joined = (string) preg_replace_callback('/^[^:\n]*\bQUOTED-PRINTABLE\b[^:\n]*:(?:.*=\n)+.*$/im', fn (array $found): string => (string) preg_replace('/=\n/', '', $found[0]), $card);
+        $joined = (string) preg_replace_callback(
+            '/^[^:\n]*\bQUOTED-PRINTABLE\b[^:\n]*:(?:.*=\n)+.*$/im',
+            fn (array $found): string => (string) preg_replace('/=\n/', '', $found[0]),
+            $card,
+        );
 
         return implode("\n", array_map(self::line(...), explode("\n", $joined)));
     }
@@ -32,9 +36,18 @@ final class OldLines
         if (preg_match('/;(?:ENCODING=)?QUOTED-PRINTABLE(?=;|$)/i', $plain) !== 1) {
             return $name.$plain.':'.self::utf8($value, $charset);
         }
-        $parts = array_map(fn (string $part): string => addcslashes(str_replace(["\r\n", "\n"], "\n", self::utf8(quoted_printable_decode($part), $charset)), '\\,;'), explode(';', $value));
+        $parts = array_map(
+            fn (string $part): string => addcslashes(
+                str_replace(["\r\n", "\n"], "\n", self::utf8(quoted_printable_decode($part), $charset)),
+                '\\,;',
+            ),
+            explode(';', $value),
+        );
 
-        return $name.preg_replace('/;(?:ENCODING=)?QUOTED-PRINTABLE(?=;|$)/i', '', $plain).':'.str_replace("\n", '\n', implode(';', $parts));
+        return $name.
+            preg_replace('/;(?:ENCODING=)?QUOTED-PRINTABLE(?=;|$)/i', '', $plain).
+            ':'.
+            str_replace("\n", '\n', implode(';', $parts));
     }
 
     private static function utf8(string $value, ?string $charset): string
@@ -42,7 +55,10 @@ final class OldLines
         if (mb_check_encoding($value, 'UTF-8')) {
             return $value;
         }
-        $known = $charset !== null && in_array(strtoupper($charset), array_map(strtoupper(...), mb_list_encodings()), true) && mb_check_encoding($value, $charset);
+        $known =
+            $charset !== null &&
+            in_array(strtoupper($charset), array_map(strtoupper(...), mb_list_encodings()), true) &&
+            mb_check_encoding($value, $charset);
 
         return (string) mb_convert_encoding($value, 'UTF-8', $known && strcasecmp($charset, 'UTF-8') !== 0 ? $charset : 'Windows-1252');
     }

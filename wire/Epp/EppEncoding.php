@@ -21,7 +21,10 @@ final class EppEncoding
             return $document;
         }
         $text = mb_convert_encoding($units, 'UTF-8', $encoding);
-        if (preg_match('/^\s*<\?xml\s[^>]*?encoding\s*=\s*["\']([^"\']*)/', $text, $said) === 1 && preg_match('/^utf-16(?:be|le)?$/i', $said[1]) !== 1) {
+        if (
+            preg_match('/^\s*<\?xml\s[^>]*?encoding\s*=\s*["\']([^"\']*)/', $text, $said) === 1 &&
+            preg_match('/^utf-16(?:be|le)?$/i', $said[1]) !== 1
+        ) {
             return $document;
         }
 

@@ -16,8 +16,14 @@ final readonly class EppGreeting
      * @param  list<string>  $objects  namespaces
      * @param  list<string>  $extensions  namespaces
      */
-    private function __construct(public string $server, public ?DateTimeImmutable $at, public array $versions, public array $languages, public array $objects, public array $extensions)
-    {
+    private function __construct(
+        public string $server,
+        public ?DateTimeImmutable $at,
+        public array $versions,
+        public array $languages,
+        public array $objects,
+        public array $extensions,
+    ) {
     }
 
     public static function of(XmlNode $greeting): self
@@ -26,8 +32,12 @@ final readonly class EppGreeting
         $menu = $greeting->child($epp, 'svcMenu');
 
         return new self(
-            $greeting->textOf($epp, 'svID'), $greeting->timeOrNull($epp, 'svDate'), $menu->texts($epp, 'version'), $menu->texts($epp, 'lang'),
-            $menu->texts($epp, 'objURI'), $menu->childOrNull($epp, 'svcExtension')?->texts($epp, 'extURI') ?? [],
+            $greeting->textOf($epp, 'svID'),
+            $greeting->timeOrNull($epp, 'svDate'),
+            $menu->texts($epp, 'version'),
+            $menu->texts($epp, 'lang'),
+            $menu->texts($epp, 'objURI'),
+            $menu->childOrNull($epp, 'svcExtension')?->texts($epp, 'extURI') ?? [],
         );
     }
 

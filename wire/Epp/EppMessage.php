@@ -18,6 +18,11 @@ final readonly class EppMessage
     {
         $epp = EppNamespace::Epp->value;
 
-        return new self((int) $queue->attribute('count'), $queue->attribute('id') ?? '', $queue->timeOrNull($epp, 'qDate'), $queue->textOrNull($epp, 'msg'));
+        return new self(
+            (int) $queue->attribute('count'),
+            $queue->attribute('id') ?? '',
+            $queue->timeOrNull($epp, 'qDate'),
+            $queue->textOrNull($epp, 'msg'),
+        );
     }
 }

@@ -24,6 +24,10 @@ final readonly class EppResult
             $why[] = trim($value->child($epp, 'value')->text().': '.$value->textOf($epp, 'reason'), ': ');
         }
 
-        return new self(EppCode::tryFrom(is_numeric($code) ? (int) $code : 0) ?? throw EppError::unknownCode($code), $result->textOf($epp, 'msg'), $why);
+        return new self(
+            EppCode::tryFrom(is_numeric($code) ? (int) $code : 0) ?? throw EppError::unknownCode($code),
+            $result->textOf($epp, 'msg'),
+            $why,
+        );
     }
 }

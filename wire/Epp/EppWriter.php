@@ -132,6 +132,8 @@ final class EppWriter
     private static function escaped(string $text): string
     {
         // Most of what a frame says needs nothing.
-        return preg_match('/[^ !#-%\x27-;=?-~]/', $text) === 0 ? $text : htmlspecialchars($text, ENT_XML1 | ENT_COMPAT | ENT_SUBSTITUTE | ENT_DISALLOWED, 'UTF-8');
+        return preg_match('/[^ !#-%\x27-;=?-~]/', $text) === 0
+            ? $text
+            : htmlspecialchars($text, ENT_XML1 | ENT_COMPAT | ENT_SUBSTITUTE | ENT_DISALLOWED, 'UTF-8');
     }
 }

@@ -36,6 +36,15 @@ final class JsonError extends RuntimeException
 
     private static function say(mixed $given): string
     {
-        return is_scalar($given) ? '“'.mb_strimwidth(mb_scrub((string) json_encode($given, JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE)), 0, 60, '…').'”' : get_debug_type($given);
+        return is_scalar($given)
+            ? '“'.
+                    mb_strimwidth(
+                        mb_scrub((string) json_encode($given, JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE)),
+                        0,
+                        60,
+                        '…',
+                    ).
+                    '”'
+            : get_debug_type($given);
     }
 }

@@ -52,7 +52,7 @@ final readonly class JsonNode
      */
     public static function readLeniently(string $text, int $limit): self
     {
-        return self::of(self::decoded($text, $limit, JSON_INVALID_UTF8_SUBSTITUTE), '$', new OddMembers);
+        return self::of(self::decoded($text, $limit, JSON_INVALID_UTF8_SUBSTITUTE), '$', new OddMembers());
     }
 
     private static function decoded(string $text, int $limit, int $flags): mixed
@@ -109,7 +109,7 @@ final readonly class JsonNode
      */
     public function whole(callable $read): ?array
     {
-        $odd = new OddMembers;
+        $odd = new OddMembers();
         $found = $read(new self($this->members, $this->path, $this->odd === null ? null : $odd));
         array_map(fn (string $said) => $this->odd?->note($said), $odd->said);
 
@@ -217,7 +217,10 @@ final readonly class JsonNode
         $texts = [];
         foreach ($this->values($member) as $place => $value) {
             // A broken character was replaced: what it stood for is not known.
-            $texts[] = is_string($value) && ($this->odd === null || ! str_contains($value, self::REPLACED)) ? PlainText::line($value, self::LONGEST) : $this->passOver(JsonError::wrong($this->at($member)."[{$place}]", 'a text', $value));
+            $texts[] =
+                is_string($value) && ($this->odd === null || ! str_contains($value, self::REPLACED))
+                    ? PlainText::line($value, self::LONGEST)
+                    : $this->passOver(JsonError::wrong($this->at($member)."[{$place}]", 'a text', $value));
         }
 
         return array_values(array_filter($texts, is_string(...)));
@@ -242,7 +245,9 @@ final readonly class JsonNode
     private static function of(mixed $value, string $path, ?OddMembers $odd): self
     {
         // An empty object and an empty list look alike once they are read.
-        return is_array($value) && ($value === [] || ! array_is_list($value)) ? new self($value, $path, $odd) : throw JsonError::wrong($path, 'an object', $value);
+        return is_array($value) && ($value === [] || ! array_is_list($value))
+            ? new self($value, $path, $odd)
+            : throw JsonError::wrong($path, 'an object', $value);
     }
 
     private function at(string $member): string

@@ -11,7 +11,8 @@ final class JsonPlace
 
     private const SCALAR = '/(?:-?(?:0|[1-9]\d*+)(?:\.\d++)?(?:[eE][+-]?\d++)?|true|false|null)(?![\w.+-])/A';
 
-    private const UTF8 = '/(?:[\x00-\x7f]++|[\xc2-\xdf][\x80-\xbf]|\xe0[\xa0-\xbf][\x80-\xbf]|[\xe1-\xec\xee\xef][\x80-\xbf]{2}|\xed[\x80-\x9f][\x80-\xbf]|\xf0[\x90-\xbf][\x80-\xbf]{2}|[\xf1-\xf3][\x80-\xbf]{3}|\xf4[\x80-\x8f][\x80-\xbf]{2})*+/A';
+    private const UTF8 = '/(?:[\x00-\x7f]++|[\xc2-\xdf][\x80-\xbf]|\xe0[\xa0-\xbf][\x80-\xbf]|[\xe1-\xec\xee\xef][\x80-\xbf]{2}|'
+        .'\xed[\x80-\x9f][\x80-\xbf]|\xf0[\x90-\xbf][\x80-\xbf]{2}|[\xf1-\xf3][\x80-\xbf]{3}|\xf4[\x80-\x8f][\x80-\xbf]{2})*+/A';
 
     /**
      * @param  int  $depth  of nesting that is read
@@ -33,7 +34,7 @@ final class JsonPlace
         for ($at = 0; ;) {
             $at += strspn($text, " \t\r\n", $at);
             $sign = $text[$at] ?? '';
-            if ($next === 'after' && $open === [] || $sign === '') {
+            if (($next === 'after' && $open === []) || $sign === '') {
                 return $at;
             }
             $width = 1;
@@ -41,7 +42,10 @@ final class JsonPlace
                 $next = 'value';
             } elseif ($next === 'after' && $sign === ',') {
                 $next = end($open) === '{' ? 'key' : 'value';
-            } elseif (($next === 'after' || $next === 'key or end') && $sign === '}' && end($open) === '{' || ($next === 'after' || $next === 'value or end') && $sign === ']' && end($open) === '[') {
+            } elseif (
+                (($next === 'after' || $next === 'key or end') && $sign === '}' && end($open) === '{') ||
+                (($next === 'after' || $next === 'value or end') && $sign === ']' && end($open) === '[')
+            ) {
                 array_pop($open);
                 $next = 'after';
             } elseif (str_starts_with($next, 'key') && preg_match(self::STRING, $text, $found, 0, $at) === 1) {
@@ -53,7 +57,10 @@ final class JsonPlace
                 if (count($open) >= $depth) {
                     return $at;
                 }
-            } elseif (str_starts_with($next, 'value') && (preg_match(self::STRING, $text, $found, 0, $at) === 1 || preg_match(self::SCALAR, $text, $found, 0, $at) === 1)) {
+            } elseif (
+                str_starts_with($next, 'value') &&
+                (preg_match(self::STRING, $text, $found, 0, $at) === 1 || preg_match(self::SCALAR, $text, $found, 0, $at) === 1)
+            ) {
                 $width = strlen($found[0]);
                 $next = 'after';
             } else {

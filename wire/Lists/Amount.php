@@ -7,11 +7,40 @@ namespace Acre\Wire\Lists;
 /** An amount of money as lists write it: `1,234.50`, `1.234,50 €`, `EUR 12,5`, `12`. */
 final readonly class Amount
 {
-    /** Which currencies a sign can mean; of several the first is taken where nobody says otherwise, but for crowns, where it is not known. */
+    /**
+     * Which currencies a sign can mean; of several the first is taken where nobody says otherwise, but for crowns, where it is not known.
+     */
     private const SIGNS = [
-        '£' => ['GBP'], '€' => ['EUR'], '$' => ['USD', 'AUD', 'CAD', 'NZD', 'SGD', 'HKD', 'MXN', 'TWD', 'CLP', 'COP', 'ARS'], '¥' => ['JPY', 'CNY'], '₹' => ['INR'], '₽' => ['RUB'], '₺' => ['TRY'], '₩' => ['KRW'],
-        '₪' => ['ILS'], '₴' => ['UAH'], '฿' => ['THB'], '₫' => ['VND'], 'zł' => ['PLN'], 'kč' => ['CZK'], 'ft' => ['HUF'], 'fr' => ['CHF'], 'fr.' => ['CHF'], 'sfr.' => ['CHF'], 'kr' => ['', 'SEK', 'NOK', 'DKK', 'ISK'],
-        'us$' => ['USD'], 'a$' => ['AUD'], 'au$' => ['AUD'], 'c$' => ['CAD'], 'ca$' => ['CAD'], 'nz$' => ['NZD'], 's$' => ['SGD'], 'hk$' => ['HKD'], 'mx$' => ['MXN'], 'r$' => ['BRL'], 'nt$' => ['TWD'],
+        '£' => ['GBP'],
+        '€' => ['EUR'],
+        '$' => ['USD', 'AUD', 'CAD', 'NZD', 'SGD', 'HKD', 'MXN', 'TWD', 'CLP', 'COP', 'ARS'],
+        '¥' => ['JPY', 'CNY'],
+        '₹' => ['INR'],
+        '₽' => ['RUB'],
+        '₺' => ['TRY'],
+        '₩' => ['KRW'],
+        '₪' => ['ILS'],
+        '₴' => ['UAH'],
+        '฿' => ['THB'],
+        '₫' => ['VND'],
+        'zł' => ['PLN'],
+        'kč' => ['CZK'],
+        'ft' => ['HUF'],
+        'fr' => ['CHF'],
+        'fr.' => ['CHF'],
+        'sfr.' => ['CHF'],
+        'kr' => ['', 'SEK', 'NOK', 'DKK', 'ISK'],
+        'us$' => ['USD'],
+        'a$' => ['AUD'],
+        'au$' => ['AUD'],
+        'c$' => ['CAD'],
+        'ca$' => ['CAD'],
+        'nz$' => ['NZD'],
+        's$' => ['SGD'],
+        'hk$' => ['HKD'],
+        'mx$' => ['MXN'],
+        'r$' => ['BRL'],
+        'nt$' => ['TWD'],
     ];
 
     private const THREE = ['BHD', 'IQD', 'JOD', 'KWD', 'LYD', 'OMR', 'TND'];
@@ -31,7 +60,16 @@ final readonly class Amount
     public static function read(string $value, ?string $usual = null): ?self
     {
         $sign = '(?:[A-Za-z]{0,3}\p{Sc}|[A-Za-z]{3}|zł|Kč|Ft|kr|S?Fr\.?)';
-        $shape = '/^(?<before>'.$sign.')?['.self::SPACE.']*(?<number>\d[\d.,\'’ \x{00A0}\x{202F}]*?)['.self::SPACE.']*(?<after>'.$sign.')?$/iu';
+        $shape =
+            '/^(?<before>'.
+            $sign.
+            ')?['.
+            self::SPACE.
+            ']*(?<number>\d[\d.,\'’ \x{00A0}\x{202F}]*?)['.
+            self::SPACE.
+            ']*(?<after>'.
+            $sign.
+            ')?$/iu';
         if (preg_match($shape, trim($value), $part) !== 1) {
             return null;
         }

@@ -51,7 +51,9 @@ final readonly class CsvRows implements RowSource
         if (! $encoding->isWide() && str_contains($start, "\0")) {
             throw ListError::notText('something with NUL bytes in it');
         }
-        $text = $encoding->isWide() ? mb_convert_encoding(substr($start, 0, intdiv(strlen($start), 2) * 2), 'UTF-8', $encoding->value) : $start;
+        $text = $encoding->isWide()
+            ? mb_convert_encoding(substr($start, 0, intdiv(strlen($start), 2) * 2), 'UTF-8', $encoding->value)
+            : $start;
 
         return new self($path, $encoding, self::separator($text), str_contains($text, "\r") && ! str_contains($text, "\n"));
     }
@@ -87,7 +89,11 @@ final readonly class CsvRows implements RowSource
             $pending = '';
             error_clear_last();
             // Half a character in a wide file is a warning and an early end: told below, not lost.
-            while (($read = $this->isOldMac ? @stream_get_line($handle, Lists::LINE_LIMIT + 2, "\r") : @fgets($handle, Lists::LINE_LIMIT + 2)) !== false) {
+            while (
+                ($read = $this->isOldMac
+                    ? @stream_get_line($handle, Lists::LINE_LIMIT + 2, "\r")
+                    : @fgets($handle, Lists::LINE_LIMIT + 2)) !== false
+            ) {
                 $line++;
                 if ($line === 1 && preg_match(self::SAID, $read) === 1) {
                     $begins = 2;
@@ -160,7 +166,11 @@ final readonly class CsvRows implements RowSource
         if (preg_match(self::SAID, (string) strtok($text, "\r\n"), $said) === 1) {
             return $said['sign'];
         }
-        $lines = array_slice(array_filter(explode("\n", str_replace("\r", "\n", $text)), fn (string $line): bool => trim($line) !== ''), 0, 10);
+        $lines = array_slice(
+            array_filter(explode("\n", str_replace("\r", "\n", $text)), fn (string $line): bool => trim($line) !== ''),
+            0,
+            10,
+        );
         $best = [',' => 0, ';' => 0, "\t" => 0, '|' => 0];
         foreach (array_keys($best) as $separator) {
             $counts = array_map(fn (string $line): int => count(str_getcsv($line, $separator, '"', '')), $lines);

@@ -16,7 +16,43 @@ enum DateOrder: string
     /** Days from 30 December 1899, where spreadsheets begin to count, to 1 January 1970. */
     private const SHEET_EPOCH = 25_569;
 
-    private const MONTHS = ['jan' => 1, 'feb' => 2, 'mar' => 3, 'mär' => 3, 'mrt' => 3, 'avr' => 4, 'fév' => 2, 'fev' => 2, 'ene' => 1, 'gen' => 1, 'abr' => 4, 'mag' => 5, 'giu' => 6, 'juin' => 6, 'juil' => 7, 'lug' => 7, 'ago' => 8, 'aoû' => 8, 'set' => 9, 'ott' => 10, 'déc' => 12, 'dic' => 12, 'apr' => 4, 'may' => 5, 'mai' => 5, 'mei' => 5, 'jun' => 6, 'jul' => 7, 'aug' => 8, 'sep' => 9, 'oct' => 10, 'okt' => 10, 'nov' => 11, 'dec' => 12, 'dez' => 12];
+    private const MONTHS = [
+        'jan' => 1,
+        'feb' => 2,
+        'mar' => 3,
+        'mär' => 3,
+        'mrt' => 3,
+        'avr' => 4,
+        'fév' => 2,
+        'fev' => 2,
+        'ene' => 1,
+        'gen' => 1,
+        'abr' => 4,
+        'mag' => 5,
+        'giu' => 6,
+        'juin' => 6,
+        'juil' => 7,
+        'lug' => 7,
+        'ago' => 8,
+        'aoû' => 8,
+        'set' => 9,
+        'ott' => 10,
+        'déc' => 12,
+        'dic' => 12,
+        'apr' => 4,
+        'may' => 5,
+        'mai' => 5,
+        'mei' => 5,
+        'jun' => 6,
+        'jul' => 7,
+        'aug' => 8,
+        'sep' => 9,
+        'oct' => 10,
+        'okt' => 10,
+        'nov' => 11,
+        'dec' => 12,
+        'dez' => 12,
+    ];
 
     /** POSIX strptime, %y: 69 to 99 are of the last century. */
     private const PIVOT = 69;
@@ -33,7 +69,8 @@ enum DateOrder: string
     {
         $possible = $ever = self::cases();
         foreach ($values as $value) {
-            $fitting = $value === '' ? [] : array_values(array_filter(self::cases(), fn (self $order): bool => $order->read($value) !== null));
+            $fitting =
+                $value === '' ? [] : array_values(array_filter(self::cases(), fn (self $order): bool => $order->read($value) !== null));
             if ($fitting === []) {
                 // A value that no order reads is that row's own fault and proves nothing of the column.
                 continue;
@@ -57,7 +94,10 @@ enum DateOrder: string
     public function read(string $value): ?string
     {
         $text = trim($value);
-        if (preg_match('~^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:[T ].*)?$~D', $text, $part) === 1 || preg_match('~^(\d{4})(\d\d)(\d\d)$~D', $text, $part) === 1) {
+        if (
+            preg_match('~^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:[T ].*)?$~D', $text, $part) === 1 ||
+            preg_match('~^(\d{4})(\d\d)(\d\d)$~D', $text, $part) === 1
+        ) {
             return self::day((int) $part[1], (int) $part[2], (int) $part[3]);
         }
         if (preg_match('~^[2-7]\d{4}(?:\.\d+)?$~D', $text) === 1) {
@@ -77,7 +117,9 @@ enum DateOrder: string
         return match ($this) {
             self::DayMonthYear => self::day(self::year($part[3]), (int) $part[2], (int) $part[1]),
             self::MonthDayYear => self::day(self::year($part[3]), (int) $part[1], (int) $part[2]),
-            self::YearMonthDay => strlen($part[1]) === 2 && strlen($part[3]) === 2 ? self::day(self::year($part[1]), (int) $part[2], (int) $part[3]) : null,
+            self::YearMonthDay => strlen($part[1]) === 2 && strlen($part[3]) === 2
+                ? self::day(self::year($part[1]), (int) $part[2], (int) $part[3])
+                : null,
         };
     }
 
@@ -93,9 +135,14 @@ enum DateOrder: string
             return $day;
         }
         $zone = in_array(strtoupper($part[4]), ['Z', 'UTC', 'GMT'], true) ? '+00:00' : $part[4];
-        $time = DateTimeImmutable::createFromFormat('!Y-m-d G:i:s O', "{$day} {$part[1]}:{$part[2]}:".($part[3] === '' ? '00' : $part[3])." {$zone}");
+        $time = DateTimeImmutable::createFromFormat(
+            '!Y-m-d G:i:s O',
+            "{$day} {$part[1]}:{$part[2]}:".($part[3] === '' ? '00' : $part[3])." {$zone}",
+        );
 
-        return $time === false || (int) $part[1] > 23 || (int) $part[2] > 59 || (int) $part[3] > 59 ? $day : gmdate('Y-m-d\TH:i:s\Z', $time->getTimestamp());
+        return $time === false || (int) $part[1] > 23 || (int) $part[2] > 59 || (int) $part[3] > 59
+            ? $day
+            : gmdate('Y-m-d\TH:i:s\Z', $time->getTimestamp());
     }
 
     private static function year(string $digits): int
@@ -108,7 +155,7 @@ enum DateOrder: string
     {
         $word = mb_strtolower($word);
 
-        return self::MONTHS[mb_substr($word, 0, 4)] ?? self::MONTHS[mb_substr($word, 0, 3)] ?? 0;
+        return self::MONTHS[mb_substr($word, 0, 4)] ?? (self::MONTHS[mb_substr($word, 0, 3)] ?? 0);
     }
 
     private static function day(int $year, int $month, int $day): ?string

@@ -144,7 +144,10 @@ final readonly class JsonRows implements RowSource
             is_int($value) => (string) $value,
             is_float($value) => ListNumber::text($value),
             is_array($value) && array_is_list($value) => implode(', ', array_map(self::text(...), $value)),
-            is_array($value) => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PARTIAL_OUTPUT_ON_ERROR),
+            is_array($value) => (string) json_encode(
+                $value,
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PARTIAL_OUTPUT_ON_ERROR,
+            ),
             default => '',
         };
     }

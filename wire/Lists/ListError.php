@@ -39,7 +39,10 @@ final class ListError extends RuntimeException
     /** @param  int  $limit  bytes */
     public static function longLine(int $line, int $limit): self
     {
-        return new self("Line {$line} is longer than {$limit} bytes; a list of names has no such line. A quotation mark that is opened and never closed does this.");
+        return new self(
+            "Line {$line} is longer than "
+                ."{$limit} bytes; a list of names has no such line. A quotation mark that is opened and never closed does this.",
+        );
     }
 
     public static function tooManyColumns(int $line, int $limit): self
@@ -54,7 +57,9 @@ final class ListError extends RuntimeException
 
     public static function openQuote(int $line): self
     {
-        return new self("The quotation mark that a value of line {$line} begins with has no fellow. Put one at the value's end, or take this one away.");
+        return new self(
+            "The quotation mark that a value of line {$line} begins with has no fellow. Put one at the value's end, or take this one away.",
+        );
     }
 
     public static function unreadable(string $path): self
@@ -64,18 +69,26 @@ final class ListError extends RuntimeException
 
     public static function bomb(): self
     {
-        return new self('The archive unpacks to far more than a list of names can be; it was left closed. Save only the list, as CSV or in a new spreadsheet.');
+        return new self(
+            'The archive unpacks to far more than a list of names can be; it was left closed. Save only the list, as CSV or in a new '
+                .'spreadsheet.',
+        );
     }
 
     public static function documentType(): self
     {
-        return new self('The spreadsheet has a document type in it, which no program writes into a list and which can do harm; it was left closed. Save the list as CSV.');
+        return new self(
+            'The spreadsheet has a document type in it, which no program writes into a list and which can do harm; it was left closed. '
+                .'Save the list as CSV.',
+        );
     }
 
     /** The reading was stopped: it took more memory or time than any list does. */
     public static function tooHeavy(): self
     {
-        return new self('Reading the file took more memory or time than any list of names does, and was stopped. Save only the list, as CSV.');
+        return new self(
+            'Reading the file took more memory or time than any list of names does, and was stopped. Save only the list, as CSV.',
+        );
     }
 
     /** What a child process said; the message is one of the above. */

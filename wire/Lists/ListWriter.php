@@ -15,7 +15,8 @@ final class ListWriter
      * @param  list<string>  $headings
      * @param  iterable<list<string>>  $rows  as long as the headings
      * @param  string  $path  a file, or a stream such as php://output; a spreadsheet needs a file
-     * @param  list<ColumnKind>  $kinds  of each column, so that dates and numbers of a spreadsheet are such; those that are missing are text
+     * @param  list<ColumnKind>  $kinds  of each column, so that dates and numbers of a spreadsheet are such; those that are missing are
+     *     text
      *
      * @throws ListError when it can't be written there
      */
@@ -57,7 +58,11 @@ final class ListWriter
         $handle = self::open($path);
         $before = "[\n";
         foreach ($rows as $row) {
-            fwrite($handle, $before.json_encode(array_combine($headings, $row), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+            fwrite(
+                $handle,
+                $before.
+                    json_encode(array_combine($headings, $row), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+            );
             $before = ",\n";
         }
         fwrite($handle, ($before === "[\n" ? '[' : '')."\n]\n");
@@ -74,7 +79,7 @@ final class ListWriter
         $writer = WriterEntityFactory::createXLSXWriter();
         $writer->openToFile($path);
         $writer->addRow(WriterEntityFactory::createRowFromArray($headings));
-        $date = (new StyleBuilder)->setFormat('yyyy-mm-dd')->build();
+        $date = (new StyleBuilder())->setFormat('yyyy-mm-dd')->build();
         foreach ($rows as $row) {
             $cells = [];
             foreach ($row as $column => $text) {

@@ -9,8 +9,24 @@ final class NumberFormat
 {
     /** Countries whose currency's sign others use too, by the language number of `[$$-C09]` (MS-LCID; from memory). */
     private const LOCALES = [
-        '409' => 'USD', '1009' => 'CAD', 'C0C' => 'CAD', 'C09' => 'AUD', '1409' => 'NZD', '4809' => 'SGD', '1004' => 'SGD', 'C04' => 'HKD', '3C09' => 'HKD', '80A' => 'MXN', '41D' => 'SEK', '81D' => 'SEK',
-        '414' => 'NOK', '814' => 'NOK', '406' => 'DKK', '40F' => 'ISK', '411' => 'JPY', '804' => 'CNY',
+        '409' => 'USD',
+        '1009' => 'CAD',
+        'C0C' => 'CAD',
+        'C09' => 'AUD',
+        '1409' => 'NZD',
+        '4809' => 'SGD',
+        '1004' => 'SGD',
+        'C04' => 'HKD',
+        '3C09' => 'HKD',
+        '80A' => 'MXN',
+        '41D' => 'SEK',
+        '81D' => 'SEK',
+        '414' => 'NOK',
+        '814' => 'NOK',
+        '406' => 'DKK',
+        '40F' => 'ISK',
+        '411' => 'JPY',
+        '804' => 'CNY',
     ];
 
     /** Words in quotation marks, in brackets or behind a backslash are shown as they are: `#,##0.00 "USD"` is no date. */
@@ -18,7 +34,8 @@ final class NumberFormat
     {
         $signs = (string) preg_replace(['/"[^"]*"/', '/\\\\./u', '/[_*]./u', '/\[(?!(?:h+|m+|s+)\])[^\]]*\]/i'], '', self::first($code));
 
-        return preg_match('/general|standard/i', $signs) !== 1 && preg_match('/[ymdhs]|e(?![+-])/i', (string) preg_replace('/a\/p|am\/pm/i', '', $signs)) === 1;
+        return preg_match('/general|standard/i', $signs) !== 1 &&
+            preg_match('/[ymdhs]|e(?![+-])/i', (string) preg_replace('/a\/p|am\/pm/i', '', $signs)) === 1;
     }
 
     /** @return string|null ISO 4217; null: it shows none, or one that several countries could mean */
@@ -30,7 +47,10 @@ final class NumberFormat
 
             return Amount::currency(trim($part['sign']), $locale);
         }
-        $shown = implode(' ', [...self::all('/"([^"]*)"/', $code), ...self::all('/((?:\\\\?\p{Sc}|\\\\[A-Za-z])+)/u', (string) preg_replace('/"[^"]*"/', '', $code))]);
+        $shown = implode(' ', [
+            ...self::all('/"([^"]*)"/', $code),
+            ...self::all('/((?:\\\\?\p{Sc}|\\\\[A-Za-z])+)/u', (string) preg_replace('/"[^"]*"/', '', $code)),
+        ]);
 
         return Amount::currency(trim(str_replace('\\', '', $shown)));
     }

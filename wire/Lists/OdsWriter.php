@@ -14,12 +14,18 @@ use ZipArchive;
 final readonly class OdsWriter
 {
     private const SPACES = [
-        'office' => 'urn:oasis:names:tc:opendocument:xmlns:office:1.0', 'table' => 'urn:oasis:names:tc:opendocument:xmlns:table:1.0', 'text' => 'urn:oasis:names:tc:opendocument:xmlns:text:1.0',
-        'style' => 'urn:oasis:names:tc:opendocument:xmlns:style:1.0', 'number' => 'urn:oasis:names:tc:opendocument:xmlns:datastyle:1.0',
+        'office' => 'urn:oasis:names:tc:opendocument:xmlns:office:1.0',
+        'table' => 'urn:oasis:names:tc:opendocument:xmlns:table:1.0',
+        'text' => 'urn:oasis:names:tc:opendocument:xmlns:text:1.0',
+        'style' => 'urn:oasis:names:tc:opendocument:xmlns:style:1.0',
+        'number' => 'urn:oasis:names:tc:opendocument:xmlns:datastyle:1.0',
     ];
 
-    private const STYLES = '<office:automatic-styles><number:date-style style:name="day"><number:year number:style="long"/><number:text>-</number:text><number:month number:style="long"/>'
-        .'<number:text>-</number:text><number:day number:style="long"/></number:date-style><style:style style:name="date" style:family="table-cell" style:data-style-name="day"/></office:automatic-styles>';
+    private const STYLES =
+        '<office:automatic-styles><number:date-style style:name="day"><number:year '
+            .'number:style="long"/><number:text>-</number:text><number:month number:style="long"/>'.
+        '<number:text>-</number:text><number:day number:style="long"/></number:date-style><style:style style:name="date" '
+            .'style:family="table-cell" style:data-style-name="day"/></office:automatic-styles>';
 
     private const MIME = 'application/vnd.oasis.opendocument.spreadsheet';
 
@@ -34,7 +40,7 @@ final readonly class OdsWriter
     {
         $content = (string) tempnam(dirname($path), 'ods-');
         try {
-            $xml = new XMLWriter;
+            $xml = new XMLWriter();
             $xml->openUri($content);
             $xml->startDocument('1.0', 'UTF-8');
             $xml->startElement('office:document-content');
@@ -96,15 +102,21 @@ final readonly class OdsWriter
 
     private static function pack(string $path, string $content): void
     {
-        $archive = new ZipArchive;
+        $archive = new ZipArchive();
         if ($archive->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw ListError::unreadable(basename($path));
         }
         // First and as it is, so that the kind of file shows at a fixed place (part 2, §3.3).
         $archive->addFromString('mimetype', self::MIME);
         $archive->setCompressionName('mimetype', ZipArchive::CM_STORE);
-        $archive->addFromString('META-INF/manifest.xml', '<?xml version="1.0" encoding="UTF-8"?><manifest:manifest xmlns:manifest="urn:oasis:names:tc:opendocument:xmlns:manifest:1.0" manifest:version="1.3">'
-            .'<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="'.self::MIME.'"/><manifest:file-entry manifest:full-path="content.xml" manifest:media-type="text/xml"/></manifest:manifest>');
+        $archive->addFromString(
+            'META-INF/manifest.xml',
+            '<?xml version="1.0" encoding="UTF-8"?><manifest:manifest xmlns:manifest="urn:oasis:names:tc:opendocument:xmlns:manifest:1.0" '
+                .'manifest:version="1.3">'.
+                '<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="'.
+                self::MIME.
+                '"/><manifest:file-entry manifest:full-path="content.xml" manifest:media-type="text/xml"/></manifest:manifest>',
+        );
         $archive->addFile($content, 'content.xml');
         $archive->close();
     }

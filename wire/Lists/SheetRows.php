@@ -64,8 +64,8 @@ final readonly class SheetRows implements RowSource
             }
             if ($count > 0) {
                 $names[] = $name;
-                array_push($shown, ...($isShown ? [$name] : []));
-                array_push($several, ...($isShown && $count > 1 ? [$name] : []));
+                array_push($shown, ...$isShown ? [$name] : []);
+                array_push($several, ...$isShown && $count > 1 ? [$name] : []);
             }
         }
         if ($names === []) {
@@ -75,7 +75,7 @@ final readonly class SheetRows implements RowSource
             throw ListError::noSuchSheet($sheet, $names);
         }
 
-        return new self($path, $isOds, $names, $sheet ?? $several[0] ?? $shown[0] ?? $names[0]);
+        return new self($path, $isOds, $names, $sheet ?? ($several[0] ?? ($shown[0] ?? $names[0])));
     }
 
     public function namesColumns(): bool
@@ -108,7 +108,7 @@ final readonly class SheetRows implements RowSource
     /** @return bool whether it is ODS */
     private static function judge(string $path): bool
     {
-        $archive = new ZipArchive;
+        $archive = new ZipArchive();
         if ($archive->open($path, ZipArchive::RDONLY) !== true) {
             throw ListError::notText('a broken archive');
         }
@@ -126,7 +126,10 @@ final readonly class SheetRows implements RowSource
                 $packed += $entry['comp_size'];
                 $start = (string) $archive->getFromIndex($index, self::PROLOGUE);
                 // By what it is, and not only by what it is called: a sheet may stand in a part of any name.
-                if ((preg_match('/\.(xml|rels)$/i', $entry['name']) === 1 ? trim($start) !== '' : XmlPrologue::isXml($start)) && ! XmlPrologue::isPlain($start)) {
+                if (
+                    (preg_match('/\.(xml|rels)$/i', $entry['name']) === 1 ? trim($start) !== '' : XmlPrologue::isXml($start)) &&
+                    ! XmlPrologue::isPlain($start)
+                ) {
                     throw ListError::documentType();
                 }
             }
@@ -145,7 +148,10 @@ final readonly class SheetRows implements RowSource
         }
     }
 
-    /** @return Generator<int, array{string, bool, Generator<int, ListRow>}> each sheet's name, whether it is shown, and its rows that are not blank */
+    /**
+     * @return Generator<int, array{string, bool, Generator<int, ListRow>}> each sheet's name, whether it is shown, and its rows that are
+     *     not blank
+     */
     private function each(): Generator
     {
         try {

@@ -14,8 +14,13 @@ final readonly class DeliveryReport
      * @param  string  $status  like `5.1.1` (RFC 3463)
      * @param  string  $words  what the server that refused it said
      */
-    private function __construct(public ?string $letter, public string $recipient, public string $action, public string $status, public string $words)
-    {
+    private function __construct(
+        public ?string $letter,
+        public string $recipient,
+        public string $action,
+        public string $status,
+        public string $words,
+    ) {
     }
 
     /**
@@ -29,11 +34,14 @@ final readonly class DeliveryReport
         $groups = array_map(self::fields(...), self::split('/\R[ \t]*\R/', trim($status)));
         $recipients = array_values(array_filter($groups, fn (array $fields): bool => isset($fields['final-recipient'])));
         $failed = array_values(array_filter($recipients, fn (array $fields): bool => strtolower($fields['action'] ?? '') === 'failed'));
-        $fields = $failed[0] ?? $recipients[0] ?? [];
+        $fields = $failed[0] ?? ($recipients[0] ?? []);
         $headers = self::fields(explode("\n\n", str_replace("\r\n", "\n", ltrim($original)), 2)[0]);
 
         return new self(
-            MailLetter::id($headers['message-id'] ?? ''), self::typed($fields['original-recipient'] ?? $fields['final-recipient'] ?? ''), strtolower($fields['action'] ?? ''), explode(' ', $fields['status'] ?? '')[0],
+            MailLetter::id($headers['message-id'] ?? ''),
+            self::typed($fields['original-recipient'] ?? ($fields['final-recipient'] ?? '')),
+            strtolower($fields['action'] ?? ''),
+            explode(' ', $fields['status'] ?? '')[0],
             mb_scrub(self::typed($fields['diagnostic-code'] ?? '')),
         );
     }

@@ -23,7 +23,11 @@ final class Totp
     {
         $digest = hash_hmac($hash, pack('J', intdiv($time, self::STEP)), $secret, true);
         $offset = ord($digest[strlen($digest) - 1]) & 0xF;
-        $number = ((ord($digest[$offset]) & 0x7F) << 24) | (ord($digest[$offset + 1]) << 16) | (ord($digest[$offset + 2]) << 8) | ord($digest[$offset + 3]);
+        $number =
+            ((ord($digest[$offset]) & 0x7F) << 24) |
+            (ord($digest[$offset + 1]) << 16) |
+            (ord($digest[$offset + 2]) << 8) |
+            ord($digest[$offset + 3]);
 
         return str_pad((string) ($number % 10 ** $digits), $digits, '0', STR_PAD_LEFT);
     }
@@ -49,14 +53,31 @@ final class Totp
 
     public static function base32(#[SensitiveParameter] string $bytes): string
     {
-        $bits = implode('', array_map(fn (string $byte): string => str_pad(decbin(ord($byte)), 8, '0', STR_PAD_LEFT), $bytes === '' ? [] : str_split($bytes)));
+        $bits = implode(
+            '',
+            array_map(
+                fn (string $byte): string => str_pad(decbin(ord($byte)), 8, '0', STR_PAD_LEFT),
+                $bytes === '' ? [] : str_split($bytes),
+            ),
+        );
 
-        return implode('', array_map(fn (string $five): string => self::ALPHABET[(int) bindec(str_pad($five, 5, '0'))], $bits === '' ? [] : str_split($bits, 5)));
+        return implode(
+            '',
+            array_map(
+                fn (string $five): string => self::ALPHABET[(int) bindec(str_pad($five, 5, '0'))],
+                $bits === '' ? [] : str_split($bits, 5),
+            ),
+        );
     }
 
     /** @param  string  $secret  in base 32 */
     public static function address(string $who, string $issuer, #[SensitiveParameter] string $secret): string
     {
-        return 'otpauth://totp/'.rawurlencode($issuer).':'.rawurlencode($who).'?'.http_build_query(['secret' => $secret, 'issuer' => $issuer], '', '&', PHP_QUERY_RFC3986);
+        return 'otpauth://totp/'.
+            rawurlencode($issuer).
+            ':'.
+            rawurlencode($who).
+            '?'.
+            http_build_query(['secret' => $secret, 'issuer' => $issuer], '', '&', PHP_QUERY_RFC3986);
     }
 }

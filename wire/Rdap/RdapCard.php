@@ -48,7 +48,13 @@ final readonly class RdapCard
         $name = $organisation = $country = $form = null;
         $mailboxes = $phones = $address = [];
         foreach ($properties as $place => $property) {
-            if (! is_array($property) || ! array_is_list($property) || count($property) < 4 || ! is_string($property[0]) || ! is_array($property[1])) {
+            if (
+                ! is_array($property) ||
+                ! array_is_list($property) ||
+                count($property) < 4 ||
+                ! is_string($property[0]) ||
+                ! is_array($property[1])
+            ) {
                 $entity->passOver(JsonError::wrong("{$path}[1][{$place}]", 'name, parameters, type and value (RFC 7095 §3.3)', $property));
 
                 continue;
@@ -56,12 +62,12 @@ final readonly class RdapCard
             [$key, $parameters, , $value] = $property;
             $text = self::text($value);
             match (strtolower($key)) {
-                'fn' => $name ??= $text,
-                'org' => $organisation ??= $text,
-                'email' => array_push($mailboxes, ...($text === null ? [] : [$text])),
-                'tel' => array_push($phones, ...($text === null ? [] : [(string) preg_replace('/^tel:/i', '', $text)])),
-                'contact-uri' => $form ??= $text,
-                'adr' => [$address, $country] = $address === [] ? self::address($value, $parameters) : [$address, $country],
+                'fn' => ($name ??= $text),
+                'org' => ($organisation ??= $text),
+                'email' => array_push($mailboxes, ...$text === null ? [] : [$text]),
+                'tel' => array_push($phones, ...$text === null ? [] : [(string) preg_replace('/^tel:/i', '', $text)]),
+                'contact-uri' => ($form ??= $text),
+                'adr' => ([$address, $country] = $address === [] ? self::address($value, $parameters) : [$address, $country]),
                 default => null,
             };
         }
@@ -85,8 +91,17 @@ final readonly class RdapCard
     {
         $country = self::text($parameters['cc'] ?? null);
         $label = self::text($parameters['label'] ?? null);
-        $line = fn (mixed $part): string => is_array($part) ? implode(', ', array_filter($part, is_string(...))) : (is_string($part) ? trim($part) : '');
-        $parts = is_array($value) ? array_map(fn (mixed $part): string => PlainText::line($line($part), self::LONGEST), array_slice(array_values($value), 0, self::PARTS)) : [];
+        $line = fn (mixed $part): string => is_array($part)
+            ? implode(', ', array_filter($part, is_string(...)))
+            : (is_string($part)
+                ? trim($part)
+                : '');
+        $parts = is_array($value)
+            ? array_map(
+                fn (mixed $part): string => PlainText::line($line($part), self::LONGEST),
+                array_slice(array_values($value), 0, self::PARTS),
+            )
+            : [];
         if (implode('', $parts) === '') {
             return [$label === null ? [] : [$label], $country];
         }

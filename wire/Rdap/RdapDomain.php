@@ -67,7 +67,10 @@ final readonly class RdapDomain
         $host = self::host($server->text('ldhName'));
 
         // Underlines are in no host's name by the standard, and in some that answer (RFC 2181 §11).
-        return strlen($host) <= 253 && preg_match('/^(?:[a-z0-9_](?:[a-z0-9_-]{0,61}[a-z0-9_])?\.)*[a-z0-9_](?:[a-z0-9_-]{0,61}[a-z0-9_])?$/D', $host) === 1 ? $host : throw JsonError::wrong("{$server->path}.ldhName", 'a host in A-labels', $host);
+        return strlen($host) <= 253 &&
+            preg_match('/^(?:[a-z0-9_](?:[a-z0-9_-]{0,61}[a-z0-9_])?\.)*[a-z0-9_](?:[a-z0-9_-]{0,61}[a-z0-9_])?$/D', $host) === 1
+            ? $host
+            : throw JsonError::wrong("{$server->path}.ldhName", 'a host in A-labels', $host);
     }
 
     /** The last event of that kind. */

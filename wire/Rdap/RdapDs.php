@@ -18,7 +18,12 @@ final readonly class RdapDs
     {
         $all = [];
         foreach ($secure->nodes('dsData') as $ds) {
-            [$tag, $algorithm, $type, $digest] = [$ds->intOrNull('keyTag'), $ds->intOrNull('algorithm'), $ds->intOrNull('digestType'), $ds->textOrNull('digest')];
+            [$tag, $algorithm, $type, $digest] = [
+                $ds->intOrNull('keyTag'),
+                $ds->intOrNull('algorithm'),
+                $ds->intOrNull('digestType'),
+                $ds->textOrNull('digest'),
+            ];
             if ($tag !== null && $algorithm !== null && $type !== null && $digest !== null) {
                 $all[] = new self($tag, $algorithm, $type, strtoupper($digest));
             }

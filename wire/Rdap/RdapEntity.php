@@ -35,20 +35,28 @@ final readonly class RdapEntity
     /** @return list<self> */
     public static function allOf(JsonNode $node, int $depth = self::DEPTH): array
     {
-        return $depth === 0 ? [] : $node->each('entities', function (JsonNode $entity) use ($depth): self {
-            $ids = [];
-            foreach ($entity->nodes('publicIds') as $id) {
-                [$type, $identifier] = [$id->textOrNull('type'), $id->textOrNull('identifier')];
-                if ($type !== null && $identifier !== null) {
-                    $ids[$type] = $identifier;
+        return $depth === 0
+            ? []
+            : $node->each('entities', function (JsonNode $entity) use ($depth): self {
+                $ids = [];
+                foreach ($entity->nodes('publicIds') as $id) {
+                    [$type, $identifier] = [$id->textOrNull('type'), $id->textOrNull('identifier')];
+                    if ($type !== null && $identifier !== null) {
+                        $ids[$type] = $identifier;
+                    }
                 }
-            }
 
-            return new self(
-                $entity->textOrNull('handle'), array_map(strtolower(...), $entity->texts('roles')), RdapCard::of($entity), $ids,
-                array_map(strtolower(...), $entity->texts('status')), self::allOf($entity, $depth - 1), RdapLink::allOf($entity), RdapNotice::texts($entity, 'remarks'),
-            );
-        });
+                return new self(
+                    $entity->textOrNull('handle'),
+                    array_map(strtolower(...), $entity->texts('roles')),
+                    RdapCard::of($entity),
+                    $ids,
+                    array_map(strtolower(...), $entity->texts('status')),
+                    self::allOf($entity, $depth - 1),
+                    RdapLink::allOf($entity),
+                    RdapNotice::texts($entity, 'remarks'),
+                );
+            });
     }
 
     public function is(string $role): bool

@@ -20,7 +20,9 @@ final readonly class RdapEvent
         $all = $node->each('events', function (JsonNode $event): ?self {
             $action = $event->textOrNull('eventAction');
 
-            return $action !== null && $event->has('eventDate') ? new self(strtolower($action), $event->time('eventDate'), $event->textOrNull('eventActor')) : null;
+            return $action !== null && $event->has('eventDate')
+                ? new self(strtolower($action), $event->time('eventDate'), $event->textOrNull('eventActor'))
+                : null;
         });
 
         return array_values(array_filter($all));

@@ -12,6 +12,12 @@ final class RdapNotice
     /** @return list<string> title and text of each */
     public static function texts(JsonNode $node, string $member): array
     {
-        return array_map(fn (JsonNode $notice): string => trim(($notice->textOrNull('title') ?? '').': '.implode(' ', $notice->texts('description')), ': '), $node->nodes($member));
+        return array_map(
+            fn (JsonNode $notice): string => trim(
+                ($notice->textOrNull('title') ?? '').': '.implode(' ', $notice->texts('description')),
+                ': ',
+            ),
+            $node->nodes($member),
+        );
     }
 }

@@ -30,7 +30,10 @@ final class Sealed
         $chunk = self::read($from, self::CHUNK);
         do {
             $next = self::read($from, self::CHUNK);
-            $tag = $next === '' ? SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_TAG_FINAL : SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_TAG_MESSAGE;
+            $tag =
+                $next === ''
+                    ? SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_TAG_FINAL
+                    : SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_TAG_MESSAGE;
             fwrite($to, sodium_crypto_secretstream_xchacha20poly1305_push($state, $chunk, self::MAGIC, $tag));
             $chunk = $next;
         } while ($next !== '');
@@ -52,11 +55,17 @@ final class Sealed
         if (! str_starts_with($start, self::MAGIC) || strlen($start) !== strlen(self::MAGIC) + $salts + $headers) {
             throw SealedError::notKept();
         }
-        $state = sodium_crypto_secretstream_xchacha20poly1305_init_pull(substr($start, -$headers), self::key($passphrase, substr($start, strlen(self::MAGIC), $salts)));
+        $state = sodium_crypto_secretstream_xchacha20poly1305_init_pull(
+            substr($start, -$headers),
+            self::key($passphrase, substr($start, strlen(self::MAGIC), $salts)),
+        );
         $tag = null;
         $first = true;
         while (($chunk = self::read($from, self::CHUNK + SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_ABYTES)) !== '') {
-            $opened = $tag === SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_TAG_FINAL ? false : sodium_crypto_secretstream_xchacha20poly1305_pull($state, $chunk, self::MAGIC);
+            $opened =
+                $tag === SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_TAG_FINAL
+                    ? false
+                    : sodium_crypto_secretstream_xchacha20poly1305_pull($state, $chunk, self::MAGIC);
             if (! is_array($opened) || ! is_string($opened[0])) {
                 throw $first ? SealedError::passphrase() : SealedError::changed();
             }
@@ -71,7 +80,14 @@ final class Sealed
 
     private static function key(#[SensitiveParameter] string $passphrase, string $salt): string
     {
-        return sodium_crypto_pwhash(SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_KEYBYTES, $passphrase, $salt, SODIUM_CRYPTO_PWHASH_OPSLIMIT_MODERATE, SODIUM_CRYPTO_PWHASH_MEMLIMIT_MODERATE, SODIUM_CRYPTO_PWHASH_ALG_ARGON2ID13);
+        return sodium_crypto_pwhash(
+            SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_KEYBYTES,
+            $passphrase,
+            $salt,
+            SODIUM_CRYPTO_PWHASH_OPSLIMIT_MODERATE,
+            SODIUM_CRYPTO_PWHASH_MEMLIMIT_MODERATE,
+            SODIUM_CRYPTO_PWHASH_ALG_ARGON2ID13,
+        );
     }
 
     /**

@@ -6,7 +6,10 @@ namespace Acre\Wire\Stamp;
 
 use InvalidArgumentException;
 
-/** What a time-stamping service is asked with: RFC 3161 §2.4.1, in DER, of a SHA-256 digest (RFC 5754 §2.2), its certificate wanted with the answer. */
+/**
+ * What a time-stamping service is asked with: RFC 3161 §2.4.1, in DER, of a SHA-256 digest (RFC 5754 §2.2), its certificate wanted with the
+ * answer.
+ */
 final class StampQuery
 {
     public const TYPE = 'application/timestamp-query';

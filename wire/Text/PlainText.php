@@ -16,7 +16,8 @@ use Normalizer;
 final class PlainText
 {
     /** Bidirectional controls, byte order mark, interlinear annotations, tags. Joiners stay: Persian and Indic spelling needs them. */
-    private const UNSEEN = '/[\x{061C}\x{200E}\x{200F}\x{202A}-\x{202E}\x{2060}\x{2066}-\x{2069}\x{FEFF}\x{FFF9}-\x{FFFB}\x{E0000}-\x{E007F}]+/u';
+    private const UNSEEN = '/[\x{061C}\x{200E}\x{200F}\x{202A}-\x{202E}\x{2060}\x{2066}-\x{2069}\x{FEFF}'
+        .'\x{FFF9}-\x{FFFB}\x{E0000}-\x{E007F}]+/u';
 
     private const CONTROL = '/[\p{Cc}\x{2028}\x{2029}]/u';
 

@@ -38,17 +38,60 @@ final readonly class WhoisDomain
         // Beside a status stands what it means (an address), or until when it is paid (.jp).
         $status = fn (string $line): string => trim((string) preg_replace('~\(?https?://\S+|\(\d{4}/\d\d/\d\d\)~', '', $line));
         $states = $text->values('domain status', 'eppstatus', 'status', 'registration status', 'state', '状態');
-        $paid = preg_match('~\((\d{4}/\d\d/\d\d)\)~', implode(' ', $states), $until) === 1 ? DateOrder::YearMonthDay->read($until[1]) : null;
+        $paid =
+            preg_match('~\((\d{4}/\d\d/\d\d)\)~', implode(' ', $states), $until) === 1 ? DateOrder::YearMonthDay->read($until[1]) : null;
         $server = fn (string $line): string => strtolower(rtrim(preg_split('/\s+/', $line)[0] ?? '', '.'));
 
         return new self(
-            self::small($text->value('domain name', 'domain', 'ドメイン名')), $registrar === '' ? null : $registrar, $tag ?? $text->value('registrar tag', 'tag'),
+            self::small($text->value('domain name', 'domain', 'ドメイン名')),
+            $registrar === '' ? null : $registrar,
+            $tag ?? $text->value('registrar tag', 'tag'),
             $text->value('registrant', 'registrant name', 'registrant organization', 'holder', '登録者名', '組織名'),
             array_values(array_filter(array_map($status, $states), fn (string $one): bool => $one !== '')),
-            self::day($text, 'creation date', 'created', 'created on', 'registered on', 'registered', 'registration date', 'first registration date', '登録年月日'),
-            self::day($text, 'registry expiry date', 'registrar registration expiration date', 'expiry date', 'expiration date', 'expires', 'expires on', 'valid until', 'paid-till', 'renewal date', '有効期限') ?? $paid,
+            self::day(
+                $text,
+                'creation date',
+                'created',
+                'created on',
+                'registered on',
+                'registered',
+                'registration date',
+                'first registration date',
+                '登録年月日',
+            ),
+            self::day(
+                $text,
+                'registry expiry date',
+                'registrar registration expiration date',
+                'expiry date',
+                'expiration date',
+                'expires',
+                'expires on',
+                'valid until',
+                'paid-till',
+                'renewal date',
+                '有効期限',
+            ) ?? $paid,
             self::day($text, 'updated date', 'last updated', 'last updated on', 'last modified', 'changed', 'modified', '最終更新'),
-            array_values(array_unique(array_filter(array_map($server, $text->values('name server', 'name servers', 'nameserver', 'nameservers', 'nserver', 'domain nameservers', 'ネームサーバ')), fn (string $host): bool => str_contains($host, '.')))),
+            array_values(
+                array_unique(
+                    array_filter(
+                        array_map(
+                            $server,
+                            $text->values(
+                                'name server',
+                                'name servers',
+                                'nameserver',
+                                'nameservers',
+                                'nserver',
+                                'domain nameservers',
+                                'ネームサーバ',
+                            ),
+                        ),
+                        fn (string $host): bool => str_contains($host, '.'),
+                    ),
+                ),
+            ),
         );
     }
 

@@ -74,7 +74,12 @@ final readonly class WhoisText
     /** Whether it says that it has no such name; that doesn't prove that the name is free. */
     public function saysNothing(): bool
     {
-        return preg_match('/^[%#*\s]*(?:no (?:match|entries found|data found|object found|information available about domain)|not found|domain (?:name )?not found|nothing found)\b|^[^:%#\n]{0,80}\b(?:no match for|was not found|has not been registered|is (?:available|free)(?: for registration)?[.!\s]*$)|^(?:status|domain status):\s*(?:free|available)\s*$/im', $this->text) === 1;
+        return preg_match(
+            '/^[%#*\s]*(?:no (?:match|entries found|data found|object found|information available about domain)|not found|domain (?:name '
+                .')?not found|nothing found)\b|^[^:%#\n]{0,80}\b(?:no match for|was not found|has not been registered|is '
+                .'(?:available|free)(?: for registration)?[.!\s]*$)|^(?:status|domain status):\s*(?:free|available)\s*$/im',
+            $this->text,
+        ) === 1;
     }
 
     /**

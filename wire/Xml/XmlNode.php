@@ -55,13 +55,17 @@ final class XmlNode
             throw XmlError::encoding();
         }
         $before = libxml_use_internal_errors(true);
-        $document = new DOMDocument;
+        $document = new DOMDocument();
         $isRead = $text !== '' && $document->loadXML($text, LIBXML_NONET | LIBXML_COMPACT);
         $error = libxml_get_last_error();
         libxml_clear_errors();
         libxml_use_internal_errors($before);
         if (! $isRead || $document->documentElement === null) {
-            throw XmlError::notXml($error === false ? 1 : $error->line, $error === false ? 1 : $error->column, $error === false ? 'nothing is in it' : trim($error->message));
+            throw XmlError::notXml(
+                $error === false ? 1 : $error->line,
+                $error === false ? 1 : $error->column,
+                $error === false ? 'nothing is in it' : trim($error->message),
+            );
         }
 
         return new self($document->documentElement);
@@ -183,7 +187,10 @@ final class XmlNode
     public function timeOrNull(string $namespace, string $name): ?DateTimeImmutable
     {
         $text = $this->textOrNull($namespace, $name) ?? '';
-        $time = preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?(Z|[+-]\d\d:\d\d)$/D', $text) === 1 ? date_create_immutable((string) preg_replace('/\.\d+/', '', $text)) : false;
+        $time =
+            preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?(Z|[+-]\d\d:\d\d)$/D', $text) === 1
+                ? date_create_immutable((string) preg_replace('/\.\d+/', '', $text))
+                : false;
 
         return $time !== false && str_starts_with($text, $time->format('Y-m-d')) && Years::holds($time) ? $time : null;
     }
@@ -224,7 +231,9 @@ final class XmlNode
     {
         $value = $this->attribute($attribute) ?? throw XmlError::missing("{$this->path()}/@{$attribute}");
 
-        return preg_match('/^\d{1,9}$/D', $value) === 1 ? (int) $value : throw XmlError::wrong("{$this->path()}/@{$attribute}", 'a whole number', $value);
+        return preg_match('/^\d{1,9}$/D', $value) === 1
+            ? (int) $value
+            : throw XmlError::wrong("{$this->path()}/@{$attribute}", 'a whole number', $value);
     }
 
     /** As it stood in the document, with the namespaces that it needs: what nobody here understands is kept so. */

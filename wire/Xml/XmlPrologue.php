@@ -21,7 +21,10 @@ final class XmlPrologue
     public static function isPlain(string $start): bool
     {
         $text = (string) preg_replace(self::MARK, '', $start);
-        if (preg_match('/^\s*<\?xml\s[^>]*?encoding\s*=\s*["\']([^"\']*)/i', $text, $found) === 1 && ! in_array(strtolower($found[1]), self::ENCODINGS, true)) {
+        if (
+            preg_match('/^\s*<\?xml\s[^>]*?encoding\s*=\s*["\']([^"\']*)/i', $text, $found) === 1 &&
+            ! in_array(strtolower($found[1]), self::ENCODINGS, true)
+        ) {
             return false;
         }
         $at = 0;
@@ -36,6 +39,9 @@ final class XmlPrologue
     /** Whether bytes are XML whatever their name says, in any encoding. */
     public static function isXml(string $start): bool
     {
-        return preg_match('/^(?:\xEF\xBB\xBF)?\s*<[A-Za-z_:!?]|^(?:\xFE\xFF|\xFF\xFE|\x00\x00\xFE\xFF)?\x00*<|^\x4C\x6F\xA7\x94|^\+ADw/', $start) === 1;
+        return preg_match(
+            '/^(?:\xEF\xBB\xBF)?\s*<[A-Za-z_:!?]|^(?:\xFE\xFF|\xFF\xFE|\x00\x00\xFE\xFF)?\x00*<|^\x4C\x6F\xA7\x94|^\+ADw/',
+            $start,
+        ) === 1;
     }
 }

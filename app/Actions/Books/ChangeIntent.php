@@ -82,7 +82,10 @@ final class ChangeIntent extends DeedInBooks implements Undoable
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
         $registration->intent = $intent;
         $registration->version++;
-        $registration->sources = [...$registration->sources, 'intent' => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $now->date()]];
+        $registration->sources = [
+            ...$registration->sources,
+            'intent' => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $now->date()],
+        ];
         $registration->save();
     }
 

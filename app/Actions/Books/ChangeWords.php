@@ -37,9 +37,12 @@ final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
 
     public function terms(array $said): ?array
     {
-        $read = fn (string $key): array => array_values(array_filter(
-            is_string($said[$key] ?? null) ? Labels::read($said[$key]) : [], fn (string $label): bool => mb_strlen($label) <= Labels::LENGTH,
-        ));
+        $read = fn (string $key): array => array_values(
+            array_filter(
+                is_string($said[$key] ?? null) ? Labels::read($said[$key]) : [],
+                fn (string $label): bool => mb_strlen($label) <= Labels::LENGTH,
+            ),
+        );
         $terms = ['give' => $read('give'), 'take' => $read('take')];
 
         return $terms['give'] === [] && $terms['take'] === [] ? null : $terms;
@@ -47,7 +50,10 @@ final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
 
     public function said(array $terms): array
     {
-        return array_filter(['give' => implode(', ', self::side($terms, 'give')), 'take' => implode(', ', self::side($terms, 'take'))], fn (string $side): bool => $side !== '');
+        return array_filter(
+            ['give' => implode(', ', self::side($terms, 'give')), 'take' => implode(', ', self::side($terms, 'take'))],
+            fn (string $side): bool => $side !== '',
+        );
     }
 
     public function judge(CaseFile $file, array $terms, Instant $now): Readiness
@@ -134,7 +140,9 @@ final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
      */
     private static function without(array $words, array $away): array
     {
-        return array_values(array_filter($words, fn (string $word): bool => ! in_array(mb_strtolower($word), array_map(mb_strtolower(...), $away), true)));
+        return array_values(
+            array_filter($words, fn (string $word): bool => ! in_array(mb_strtolower($word), array_map(mb_strtolower(...), $away), true)),
+        );
     }
 
     /**

@@ -62,11 +62,23 @@ final class GiveToClient extends DeedInBooks implements Undoable
         }
         if ($file->waiting !== null) {
             // The handover says whose it is when it ends.
-            $findings[] = Finding::of(MovementFinding::UnderWay, Effect::Stops, null, docket: $file->waiting->docket, by: $file->waiting->by);
+            $findings[] = Finding::of(
+                MovementFinding::UnderWay,
+                Effect::Stops,
+                null,
+                docket: $file->waiting->docket,
+                by: $file->waiting->by,
+            );
         }
         $account = $this->accounts[$file->account->id] ??= Account::query()->with('owner')->findOrFail($file->account->id);
         if ($account->owner !== null && $account->owner->id !== $client->id) {
-            $findings[] = Finding::of(BookFinding::StaysInAccount, Effect::Worth, null, account: $account->number, owner: $account->owner->name);
+            $findings[] = Finding::of(
+                BookFinding::StaysInAccount,
+                Effect::Worth,
+                null,
+                account: $account->number,
+                owner: $account->owner->name,
+            );
         }
 
         return Readiness::of($findings, []);

@@ -55,7 +55,9 @@ final class RecordRenewal extends DeedInBooks implements Undoable
             $ends === null => [Finding::of(BookFinding::NoEnd, Effect::Stops)],
             $life->rescue() !== Rescue::Renew && ! $life->mayBeRenewed() => [Finding::of(BookFinding::RestoreFirst, Effect::Stops)],
             ! $ends->isAfter($now) => [Finding::of(BookFinding::StillOver, Effect::Stops, null, until: $ends)],
-            $ends->isAfter($now->plusYears($life->rules->yearsAhead->value)) => [Finding::of(BookFinding::TooFarAhead, Effect::Worth, null, until: $ends, years: $life->rules->yearsAhead->value)],
+            $ends->isAfter($now->plusYears($life->rules->yearsAhead->value)) => [
+                Finding::of(BookFinding::TooFarAhead, Effect::Worth, null, until: $ends, years: $life->rules->yearsAhead->value),
+            ],
             default => [],
         };
 
@@ -84,7 +86,10 @@ final class RecordRenewal extends DeedInBooks implements Undoable
     {
         $ends = self::newEnd($file, $terms);
 
-        return ['before' => ['ends' => $file->facts->ends === null ? '' : Dates::full($file->facts->ends)], 'after' => ['ends' => $ends === null ? '' : Dates::full($ends)]];
+        return [
+            'before' => ['ends' => $file->facts->ends === null ? '' : Dates::full($file->facts->ends)],
+            'after' => ['ends' => $ends === null ? '' : Dates::full($ends)],
+        ];
     }
 
     protected function inWords(array $terms): array
@@ -105,7 +110,10 @@ final class RecordRenewal extends DeedInBooks implements Undoable
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
         $registration->ends_on = $ends;
         $registration->version++;
-        $registration->sources = [...$registration->sources, 'ends_on' => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $now->date()]];
+        $registration->sources = [
+            ...$registration->sources,
+            'ends_on' => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => $now->date()],
+        ];
         $registration->save();
     }
 

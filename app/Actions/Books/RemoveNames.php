@@ -21,7 +21,10 @@ use App\Queries\Names\OpenDrift;
 use App\View\Words;
 use Illuminate\Database\Connection;
 
-/** What is ours no more, because it went to another registrar, was deleted or given up: closed in our books from now on, its past kept, and watched if somebody wants that. */
+/**
+ * What is ours no more, because it went to another registrar, was deleted or given up: closed in our books from now on, its past kept, and
+ * watched if somebody wants that.
+ */
 final class RemoveNames extends DeedInBooks
 {
     public const WATCH = 'watch';
@@ -30,8 +33,12 @@ final class RemoveNames extends DeedInBooks
 
     private const LONGEST = 300;
 
-    public function __construct(private readonly Connection $database, private readonly PassHolding $pass, private readonly Rulebook $book, private readonly Words $words)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly PassHolding $pass,
+        private readonly Rulebook $book,
+        private readonly Words $words,
+    ) {
     }
 
     public static function key(): string
@@ -63,7 +70,10 @@ final class RemoveNames extends DeedInBooks
         if ($file->begun !== null) {
             $findings[] = Finding::of(BookFinding::StillBegun, Effect::Stops, null, docket: $file->begun);
         }
-        if (array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag->saysGone()) === [] && $file->life($this->book, $now)->phase !== Phase::Released) {
+        if (
+            array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag->saysGone()) === [] &&
+            $file->life($this->book, $now)->phase !== Phase::Released
+        ) {
             $findings[] = Finding::of(BookFinding::NotSeenGone, Effect::Worth, null, account: $file->account->number);
         }
 
@@ -73,27 +83,47 @@ final class RemoveNames extends DeedInBooks
     protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
     {
         $this->pass->end($file, $now);
-        $this->database->table('drifts')->where('name_id', $file->nameId)->where('state', DriftState::Open)->update(['state' => DriftState::Taken, 'settled_at' => $now->isoSecond(), 'docket_id' => $line->docket_id]);
+        $this->database
+            ->table('drifts')
+            ->where('name_id', $file->nameId)
+            ->where('state', DriftState::Open)
+            ->update(['state' => DriftState::Taken, 'settled_at' => $now->isoSecond(), 'docket_id' => $line->docket_id]);
         if ($terms['then'] === self::WATCH) {
             $this->database->table('watchings')->insert([
-                'name_id' => $file->nameId, 'client_id' => $file->clientId, 'why' => $terms['because'], 'since' => $now->isoSecond(), 'by_id' => $line->docket->settled_by,
-                'registrar' => self::goneTo($file), 'registrant' => $file->registrant, 'created_on' => $file->facts->created?->isoSecond(), 'ends_on' => $file->facts->ends?->isoSecond(),
+                'name_id' => $file->nameId,
+                'client_id' => $file->clientId,
+                'why' => $terms['because'],
+                'since' => $now->isoSecond(),
+                'by_id' => $line->docket->settled_by,
+                'registrar' => self::goneTo($file),
+                'registrant' => $file->registrant,
+                'created_on' => $file->facts->created?->isoSecond(),
+                'ends_on' => $file->facts->ends?->isoSecond(),
             ]);
         }
         // Whoever has it now, its directory says more of it soon, or is asked no more.
-        $this->database->table('observing')->where('name_id', $file->nameId)->update(['due_at' => $terms['then'] === self::WATCH ? $now->isoSecond() : 'infinity']);
+        $this->database
+            ->table('observing')
+            ->where('name_id', $file->nameId)
+            ->update(['due_at' => $terms['then'] === self::WATCH ? $now->isoSecond() : 'infinity']);
 
         return [];
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
     {
-        return ['before' => ['place' => "{$file->account->registrarName} {$file->account->number}"], 'after' => ['place' => $this->inWords($terms)['then']]];
+        return [
+            'before' => ['place' => "{$file->account->registrarName} {$file->account->number}"],
+            'after' => ['place' => $this->inWords($terms)['then']],
+        ];
     }
 
     protected function inWords(array $terms): array
     {
-        return ['then' => $this->words->say('deeds.let_go.then.'.($terms['then'] === self::WATCH ? 'watch' : 'end')), 'because' => is_string($terms['because'] ?? null) ? $terms['because'] : ''];
+        return [
+            'then' => $this->words->say('deeds.let_go.then.'.($terms['then'] === self::WATCH ? 'watch' : 'end')),
+            'because' => is_string($terms['because'] ?? null) ? $terms['because'] : '',
+        ];
     }
 
     private static function goneTo(CaseFile $file): string

@@ -52,7 +52,8 @@ final class UndoDocket extends DeedInBooks
         $line = $this->line($file->nameId, $terms);
         $stops = match (true) {
             $line === null => BookFinding::NeverDone,
-            $this->undoable($line) instanceof Ticked && ($line->seen_on !== null || $line->order?->state === OrderState::Done) => BookFinding::SaidByRegistrar,
+            $this->undoable($line) instanceof Ticked
+                && ($line->seen_on !== null || $line->order?->state === OrderState::Done) => BookFinding::SaidByRegistrar,
             ! $this->undoable($line)->isAsMade($file, $line) => BookFinding::ChangedSince,
             default => null,
         };
@@ -92,7 +93,13 @@ final class UndoDocket extends DeedInBooks
         $number = self::number($terms);
         if (! isset($this->lines[$number])) {
             $this->lines[$number] = [];
-            foreach (DocketLine::query()->where('docket_id', $number)->where('state', LineState::Done)->with(['docket', 'order'])->get() as $line) {
+            foreach (
+                DocketLine::query()
+                    ->where('docket_id', $number)
+                    ->where('state', LineState::Done)
+                    ->with(['docket', 'order'])
+                    ->get() as $line
+            ) {
                 $this->lines[$number][$line->name_id] = $line;
             }
         }

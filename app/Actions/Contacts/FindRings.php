@@ -27,12 +27,16 @@ final readonly class FindRings
             $from = 0;
             do {
                 // Only mailboxes in names of the Roll lead anywhere.
-                $rows = Row::all($this->database->select(
-                    "SELECT o.name_id, n.id AS site_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span) JOIN mailboxes m ON m.id = v.mailbox_id AND m.site <> '' JOIN names n ON n.ascii = m.site
-                     WHERE o.role = 'registrant' AND upper_inf(o.span) AND o.name_id > ? ORDER BY o.name_id LIMIT ?", [$from, self::TOGETHER],
-                ));
+                $rows = Row::all(
+                    $this->database->select(
+                        "SELECT o.name_id, n.id AS site_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id
+                            AND upper_inf(v.span) JOIN mailboxes m ON m.id = v.mailbox_id AND m.site <> '' JOIN names n ON n.ascii = m.site
+                     WHERE o.role = 'registrant' AND upper_inf(o.span) AND o.name_id > ? ORDER BY o.name_id LIMIT ?",
+                        [$from, self::TOGETHER],
+                    ),
+                );
                 foreach ($rows as $row) {
-                    $leads[$from = $row->int('name_id')] = $row->int('site_id');
+                    $leads[($from = $row->int('name_id'))] = $row->int('site_id');
                 }
             } while (count($rows) === self::TOGETHER);
             $members = [];
@@ -52,11 +56,25 @@ final readonly class FindRings
     {
         $as = 'json_populate_recordset(NULL::ring_members, ?::json)';
         $json = json_encode($members, JSON_THROW_ON_ERROR);
-        $this->standings->staleNames(array_map(fn (Row $row): int => $row->int('name_id'), Row::all($this->database->select("SELECT coalesce(o.name_id, n.name_id) AS name_id FROM ring_members o FULL JOIN {$as} n ON n.name_id = o.name_id WHERE o.size IS DISTINCT FROM n.size", [$json]))));
+        $this->standings->staleNames(
+            array_map(
+                fn (Row $row): int => $row->int('name_id'),
+                Row::all(
+                    $this->database->select(
+                        "SELECT coalesce(o.name_id, n.name_id) AS name_id FROM ring_members o FULL
+                            JOIN {$as} n ON n.name_id = o.name_id WHERE o.size IS DISTINCT FROM n.size",
+                        [$json],
+                    ),
+                ),
+            ),
+        );
         $this->database->delete("DELETE FROM ring_members o WHERE NOT EXISTS (SELECT 1 FROM {$as} n WHERE n.name_id = o.name_id)", [$json]);
         $this->database->statement(
             "INSERT INTO ring_members (name_id, ring, place, size) SELECT name_id, ring, place, size FROM {$as}
-             ON CONFLICT (name_id) DO UPDATE SET (ring, place, size) = (excluded.ring, excluded.place, excluded.size) WHERE (ring_members.ring, ring_members.place, ring_members.size) IS DISTINCT FROM (excluded.ring, excluded.place, excluded.size)", [$json],
+             ON CONFLICT (name_id) DO UPDATE SET (ring, place, size) = (excluded.ring, excluded.place, excluded.size)
+             WHERE (ring_members.ring, ring_members.place, ring_members.size) IS DISTINCT
+             FROM (excluded.ring, excluded.place, excluded.size)",
+            [$json],
         );
     }
 }

@@ -63,8 +63,12 @@ final readonly class ImportCards
         };
 
         return Contact::of(
-            $kind, $card->organisation, $card->person, Address::of($card->street, $card->town, $card->region, $card->postcode, $country),
-            $card->voice === null ? null : Phone::of($card->voice, $country), $card->mailbox === null ? null : Mailbox::of($card->mailbox),
+            $kind,
+            $card->organisation,
+            $card->person,
+            Address::of($card->street, $card->town, $card->region, $card->postcode, $country),
+            $card->voice === null ? null : Phone::of($card->voice, $country),
+            $card->mailbox === null ? null : Mailbox::of($card->mailbox),
         );
     }
 
@@ -82,7 +86,11 @@ final readonly class ImportCards
 
     private function isHere(Contact $contact): bool
     {
-        return ContactVersion::query()->whereRaw('upper_inf(span)')->whereRaw('lower(called) = lower(?)', [$contact->organisation ?? $contact->person ?? ''])->with('mailbox')->get()
+        return ContactVersion::query()
+            ->whereRaw('upper_inf(span)')
+            ->whereRaw('lower(called) = lower(?)', [$contact->organisation ?? ($contact->person ?? '')])
+            ->with('mailbox')
+            ->get()
             ->contains(fn (ContactVersion $version): bool => $version->value($contact->kind)->differs($contact) === []);
     }
 }

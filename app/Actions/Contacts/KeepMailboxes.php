@@ -36,7 +36,9 @@ final readonly class KeepMailboxes
         $new = array_diff_key($wanted, $ids);
         if ($new !== []) {
             $this->database->statement(
-                'INSERT INTO mailboxes (address, site) SELECT address, site FROM json_to_recordset(?::json) AS n(address text, site text) ON CONFLICT (lower(address)) DO NOTHING', [json_encode(array_values($new), JSON_THROW_ON_ERROR)],
+                'INSERT INTO mailboxes (address, site) SELECT address, site FROM json_to_recordset(?::json) AS n(address text, site text)
+                    ON CONFLICT (lower(address)) DO NOTHING',
+                [json_encode(array_values($new), JSON_THROW_ON_ERROR)],
             );
             $ids += $this->known(array_map(strval(...), array_keys($new)));
         }
@@ -51,7 +53,15 @@ final readonly class KeepMailboxes
      */
     public function forget(array $ids): void
     {
-        $refers = implode('', array_map(fn (string $table): string => " AND NOT EXISTS (SELECT FROM {$table} x WHERE x.mailbox_id = m.id)", ['contact_versions', 'objections', 'letters', 'links']));
+        $refers = implode(
+            '',
+            array_map(fn (string $table): string => " AND NOT EXISTS (SELECT FROM {$table} x WHERE x.mailbox_id = m.id)", [
+                'contact_versions',
+                'objections',
+                'letters',
+                'links',
+            ]),
+        );
         $this->database->transaction(function () use ($ids, $refers): void {
             $this->database->select("SELECT pg_advisory_xact_lock(hashtext('mailboxes'))");
             $this->database->delete("DELETE FROM mailboxes m WHERE m.id = ANY (?::bigint[]){$refers}", ['{'.implode(',', $ids).'}']);
@@ -63,9 +73,15 @@ final readonly class KeepMailboxes
     {
         do {
             $rows = Row::all($this->database->select('SELECT id, address FROM mailboxes WHERE site IS NULL ORDER BY id LIMIT 1000'));
-            $this->database->update('UPDATE mailboxes m SET site = s.site FROM json_to_recordset(?::json) AS s(id bigint, site text) WHERE m.id = s.id', [
-                json_encode(array_map(fn (Row $row): array => ['id' => $row->int('id'), 'site' => self::site($row->text('address'))], $rows), JSON_THROW_ON_ERROR),
-            ]);
+            $this->database->update(
+                'UPDATE mailboxes m SET site = s.site FROM json_to_recordset(?::json) AS s(id bigint, site text) WHERE m.id = s.id',
+                [
+                    json_encode(
+                        array_map(fn (Row $row): array => ['id' => $row->int('id'), 'site' => self::site($row->text('address'))], $rows),
+                        JSON_THROW_ON_ERROR,
+                    ),
+                ],
+            );
         } while (count($rows) === 1_000);
     }
 
@@ -81,7 +97,15 @@ final readonly class KeepMailboxes
     private function known(array $addresses): array
     {
         $ids = [];
-        foreach (Row::all($this->database->select('SELECT id, lower(address) AS address FROM mailboxes WHERE lower(address) IN (SELECT json_array_elements_text(?::json))', [json_encode($addresses, JSON_THROW_ON_ERROR)])) as $row) {
+        foreach (
+            Row::all(
+                $this->database->select(
+                    'SELECT id, lower(address) AS address FROM mailboxes
+                        WHERE lower(address) IN (SELECT json_array_elements_text(?::json))',
+                    [json_encode($addresses, JSON_THROW_ON_ERROR)],
+                ),
+            ) as $row
+        ) {
             $ids[$row->text('address')] = $row->int('id');
         }
 

@@ -21,11 +21,19 @@ use App\Support\TradeClock;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Connection;
 
-/** Writes a contact down, new or as another version; the names that it stands behind are told of it. What it says stands in its versions only, never in the log. */
+/**
+ * Writes a contact down, new or as another version; the names that it stands behind are told of it. What it says stands in its versions
+ * only, never in the log.
+ */
 final readonly class SaveContact
 {
-    public function __construct(private Connection $database, private KeepMailboxes $mailboxes, private MakeStandings $standings, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private KeepMailboxes $mailboxes,
+        private MakeStandings $standings,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     /** @param  string  $source  `typed`, `card` or `record` */
@@ -53,7 +61,13 @@ final readonly class SaveContact
             $locked = Contact::query()->with('today.mailbox')->lockForUpdate()->findOrFail($contact->id);
             $columns = $this->columns($value);
             $before = $locked->today;
-            $differs = array_keys(array_filter($columns, fn (mixed $after, string $column): bool => $before->getAttribute($column) !== $after, ARRAY_FILTER_USE_BOTH));
+            $differs = array_keys(
+                array_filter(
+                    $columns,
+                    fn (mixed $after, string $column): bool => $before->getAttribute($column) !== $after,
+                    ARRAY_FILTER_USE_BOTH,
+                ),
+            );
             $about = array_keys(array_filter(['kind' => $locked->kind !== $value->kind, 'client_id' => $locked->client_id !== $clientId]));
             if ($differs === [] && $about === []) {
                 return false;
@@ -62,23 +76,40 @@ final readonly class SaveContact
                 throw ChangedMeanwhile::row();
             }
             if (Guarded::mailbox($user, $before->mailbox?->address, $value->mailbox?->address())) {
-                throw new AuthorizationException;
+                throw new AuthorizationException();
             }
             $isMaterial = MaterialChange::is($before->value($locked->kind), $value);
             if (MaterialChange::contradicts($before->value($locked->kind), $value)) {
                 // Until they are told, their registrars have what stood here; those that were told something older still have that.
-                $this->database->update("UPDATE roles SET told_version_id = ? WHERE contact_id = ? AND role = 'registrant' AND upper_inf(span) AND told_version_id IS NULL", [$before->id, $locked->id]);
+                $this->database->update(
+                    "UPDATE roles SET told_version_id = ? WHERE contact_id = ? AND role = 'registrant' AND upper_inf(span)
+                        AND told_version_id IS NULL",
+                    [$before->id, $locked->id],
+                );
             }
             $locked->update(['kind' => $value->kind, 'client_id' => $clientId, 'version' => $version + 1]);
             // Two edits of one second are two versions all the same: a registrar may have been told the first.
-            $now = $before->span->from === null ? $this->clock->now() : Instant::latest($this->clock->now(), $before->span->from->plusSeconds(1));
+            $now =
+                $before->span->from === null
+                    ? $this->clock->now()
+                    : Instant::latest($this->clock->now(), $before->span->from->plusSeconds(1));
             $before->update(['span' => Span::of($before->span->from, $now)]);
             $this->version($locked->refresh(), $value, 'typed', $user, $now);
             if ($isMaterial) {
-                $this->database->update("UPDATE registrations r SET registrant_changed_on = ?::timestamptz FROM roles o WHERE o.registration_id = r.id AND o.contact_id = ? AND o.role = 'registrant' AND upper_inf(o.span)", [$this->clock->now()->isoSecond(), $locked->id]);
+                $this->database->update(
+                    "UPDATE registrations r SET registrant_changed_on = ?::timestamptz FROM roles o
+                        WHERE o.registration_id = r.id AND o.contact_id = ? AND o.role = 'registrant' AND upper_inf(o.span)",
+                    [$this->clock->now()->isoSecond(), $locked->id],
+                );
             }
             $this->standings->staleByContact($locked->id);
-            $this->log->write('changed', 'contact', $locked->id, ['fields' => array_values(array_diff([...$differs, ...$about], ['likeness'])), 'version' => $locked->version], $user->id);
+            $this->log->write(
+                'changed',
+                'contact',
+                $locked->id,
+                ['fields' => array_values(array_diff([...$differs, ...$about], ['likeness'])), 'version' => $locked->version],
+                $user->id,
+            );
             $this->database->afterCommit(fn () => FindRingsJob::dispatch());
 
             return true;
@@ -94,7 +125,14 @@ final readonly class SaveContact
 
     private function version(Contact $contact, ContactValue $value, string $source, User $user, Instant $now): void
     {
-        ContactVersion::query()->create([...$this->columns($value), 'contact_id' => $contact->id, 'number' => $contact->version, 'span' => Span::since($now), 'source' => $source, 'user_id' => $user->id]);
+        ContactVersion::query()->create([
+            ...$this->columns($value),
+            'contact_id' => $contact->id,
+            'number' => $contact->version,
+            'span' => Span::since($now),
+            'source' => $source,
+            'user_id' => $user->id,
+        ]);
     }
 
     /** @return array<string, mixed> */

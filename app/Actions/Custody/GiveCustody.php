@@ -41,11 +41,20 @@ final readonly class GiveCustody
 
     private function start(int $accountId, int $custodianId, CustodyPart $part, ?Instant $goodUntil): void
     {
-        $this->database->insert('INSERT INTO custodies (account_id, custodian_id, part, good_until, span) VALUES (?, ?, ?, ?, tstzrange(?::timestamptz, NULL))', [$accountId, $custodianId, $part->value, $goodUntil?->isoSecond(), $this->clock->now()->isoSecond()]);
+        $this->database->insert(
+            'INSERT INTO custodies (account_id, custodian_id, part, good_until, span) VALUES (?, ?, ?, ?, tstzrange(?::timestamptz, NULL))',
+            [$accountId, $custodianId, $part->value, $goodUntil?->isoSecond(), $this->clock->now()->isoSecond()],
+        );
     }
 
     private function end(int $accountId, int $custodianId, CustodyPart $part): void
     {
-        OpenSpans::end($this->database, 'custodies', 'account_id = ? AND custodian_id = ? AND part = ?', [$accountId, $custodianId, $part->value], $this->clock->now());
+        OpenSpans::end(
+            $this->database,
+            'custodies',
+            'account_id = ? AND custodian_id = ? AND part = ?',
+            [$accountId, $custodianId, $part->value],
+            $this->clock->now(),
+        );
     }
 }

@@ -67,7 +67,13 @@ final readonly class BeginDocketLines
 
     private function work(int $docketId): void
     {
-        $ids = DocketLine::query()->where('docket_id', $docketId)->where('state', LineState::Waiting)->orderBy('name_id')->toBase()->pluck('id')->all();
+        $ids = DocketLine::query()
+            ->where('docket_id', $docketId)
+            ->where('state', LineState::Waiting)
+            ->orderBy('name_id')
+            ->toBase()
+            ->pluck('id')
+            ->all();
         $ids = array_values(array_filter($ids, is_int(...)));
         $ids = array_values(array_diff($ids, $this->aside->rests(SetbackKind::DocketLine, $ids)));
         foreach (array_chunk($ids, self::TOGETHER) as $chunk) {
@@ -93,16 +99,29 @@ final readonly class BeginDocketLines
             throw $e;
         }
         foreach ($lineIds as $id) {
-            $this->aside->attempt(SetbackKind::DocketLine, $id, fn () => $this->database->transaction(fn () => $this->begin($docketId, [$id]), self::TRIES), docketId: $docketId, nameId: DocketLine::query()->find($id)?->name_id);
+            $this->aside->attempt(
+                SetbackKind::DocketLine,
+                $id,
+                fn () => $this->database->transaction(fn () => $this->begin($docketId, [$id]), self::TRIES),
+                docketId: $docketId,
+                nameId: DocketLine::query()->find($id)?->name_id,
+            );
         }
     }
 
     /** Settled dockets whose job was lost, with waiting lines or with none open and no proof yet. */
     public function sweep(): void
     {
-        $ids = Docket::query()->where('state', DocketState::Settled)->where(fn ($lost) => $lost
-            ->whereHas('lines', fn ($lines) => $lines->where('state', LineState::Waiting))
-            ->orWhereDoesntHave('lines', fn ($lines) => $lines->whereIn('state', LineState::OPEN)))->orderBy('id')->toBase()->pluck('id');
+        $ids = Docket::query()
+            ->where('state', DocketState::Settled)
+            ->where(
+                fn ($lost) => $lost
+                    ->whereHas('lines', fn ($lines) => $lines->where('state', LineState::Waiting))
+                    ->orWhereDoesntHave('lines', fn ($lines) => $lines->whereIn('state', LineState::OPEN)),
+            )
+            ->orderBy('id')
+            ->toBase()
+            ->pluck('id');
         foreach ($ids as $id) {
             $this->handle(is_int($id) ? $id : 0);
         }
@@ -120,7 +139,13 @@ final readonly class BeginDocketLines
     private function begin(int $docketId, array $lineIds): void
     {
         Docket::query()->lockForUpdate()->find($docketId);
-        $lines = DocketLine::query()->with('docket')->whereIn('id', $lineIds)->where('state', LineState::Waiting)->orderBy('name_id')->lockForUpdate()->get();
+        $lines = DocketLine::query()
+            ->with('docket')
+            ->whereIn('id', $lineIds)
+            ->where('state', LineState::Waiting)
+            ->orderBy('name_id')
+            ->lockForUpdate()
+            ->get();
         $names = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
         Name::query()->whereIn('id', $names)->orderBy('id')->lockForUpdate()->get();
         Failpoint::LinesLocked->reach();
@@ -130,7 +155,12 @@ final readonly class BeginDocketLines
         $openings = new PendingWrites($this->database, $this->gateOrders);
         foreach ($lines as $line) {
             $event = $this->beginOne($line, $files[$line->name_id] ?? null, $now, $openings);
-            $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $line->docket_id, 'deed' => $line->docket->deed]];
+            $entries[] = [
+                'event' => $event,
+                'subject' => 'name',
+                'subject_id' => $line->name_id,
+                'data' => ['docket' => $line->docket_id, 'deed' => $line->docket->deed],
+            ];
             Failpoint::LineBegun->reach();
         }
         $openings->write();
@@ -148,7 +178,10 @@ final readonly class BeginDocketLines
         $deed = $this->deeds->of($line->docket);
         $readiness = $file === null ? null : Deeds::judge($deed, $file, $line->docket->terms, $now);
         if ($file === null || $readiness === null || ! $readiness->isClear() || $file->accountId() !== $line->giving_account_id) {
-            $line->fill(['state' => LineState::Stopped, 'findings' => $readiness === null ? [] : json_decode((string) json_encode($readiness->findings), true)]);
+            $line->fill([
+                'state' => LineState::Stopped,
+                'findings' => $readiness === null ? [] : json_decode((string) json_encode($readiness->findings), true),
+            ]);
 
             return 'stopped';
         }
@@ -159,7 +192,9 @@ final readonly class BeginDocketLines
 
             return 'stopped';
         }
-        $line->fill(['state' => $state] + ($state === LineState::Done ? ['done_on' => $now->toDay(), 'done_by' => $line->docket->settled_by] : []));
+        $line->fill(
+            ['state' => $state] + ($state === LineState::Done ? ['done_on' => $now->toDay(), 'done_by' => $line->docket->settled_by] : []),
+        );
 
         // What waits for nobody is told by the deed's own name.
         return $state === LineState::Done ? $deed::key() : $state->value;
@@ -173,10 +208,21 @@ final readonly class BeginDocketLines
     private function write(Collection $lines): void
     {
         $json = fn (mixed $text): mixed => is_string($text) ? json_decode($text, true) : null;
-        $changed = $lines->map(fn (DocketLine $line): array => ['findings' => $json($line->getAttributes()['findings'] ?? null), 'was' => $json($line->getAttributes()['was'] ?? null)] + $line->getAttributes());
-        $this->database->update(<<<'SQL'
-            UPDATE docket_lines l SET state = n.state, findings = n.findings, reason = n.reason, done_on = n.done_on, done_is_day = n.done_is_day, done_by = n.done_by, was = n.was, updated_at = clock_timestamp()
-            FROM jsonb_to_recordset(?::jsonb) AS n(id bigint, state text, findings jsonb, reason text, done_on timestamptz, done_is_day boolean, done_by bigint, was jsonb) WHERE l.id = n.id
-            SQL, [json_encode($changed->values()->all(), JSON_THROW_ON_ERROR)]);
+        $changed = $lines->map(
+            fn (DocketLine $line): array => [
+                'findings' => $json($line->getAttributes()['findings'] ?? null),
+                'was' => $json($line->getAttributes()['was'] ?? null),
+            ] + $line->getAttributes(),
+        );
+        $this->database->update(
+            <<<'SQL'
+            UPDATE docket_lines l SET state = n.state, findings = n.findings, reason = n.reason, done_on = n.done_on,
+            done_is_day = n.done_is_day, done_by = n.done_by, was = n.was, updated_at = clock_timestamp()
+            FROM jsonb_to_recordset(?::jsonb) AS n(id bigint, state text, findings jsonb, reason text, done_on timestamptz,
+            done_is_day boolean, done_by bigint, was jsonb) WHERE l.id = n.id
+            SQL
+            ,
+            [json_encode($changed->values()->all(), JSON_THROW_ON_ERROR)],
+        );
     }
 }

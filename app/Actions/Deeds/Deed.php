@@ -50,7 +50,14 @@ interface Deed
      * @param  PendingWrites  $openings  takes what the line opens outside; it is written with the other lines'
      * @return LineState Begun while it waits for something outside, Done when nothing is left to do
      */
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState;
+    public function perform(
+        DocketLine $line,
+        CaseFile $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState;
 
     /**
      * Writes what is now so. In the line's transaction, the name locked.

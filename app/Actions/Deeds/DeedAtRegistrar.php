@@ -28,7 +28,9 @@ use App\Support\TradeClock;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 
-/** A deed of one step that a registrar does where the names lie: by wire it is told, else a slip says it to a person. It never asks which. */
+/**
+ * A deed of one step that a registrar does where the names lie: by wire it is told, else a slip says it to a person. It never asks which.
+ */
 abstract class DeedAtRegistrar implements HasPage, ReadsAhead
 {
     use SaysItself;
@@ -36,8 +38,12 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
     /** @var array<int, Registration> by id, those that are completed next */
     private array $ahead = [];
 
-    public function __construct(protected readonly Rulebook $book, private readonly GateOrders $orders, private readonly Slips $slips, protected readonly TradeClock $clock)
-    {
+    public function __construct(
+        protected readonly Rulebook $book,
+        private readonly GateOrders $orders,
+        private readonly Slips $slips,
+        protected readonly TradeClock $clock,
+    ) {
     }
 
     /** @param  array<string, mixed>  $terms */
@@ -136,8 +142,14 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         return Readiness::of($findings, $this->legs($file, $terms, $now));
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
-    {
+    public function perform(
+        DocketLine $line,
+        CaseFile $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState {
         $openings->order($line, $file->account->id, $this->order($terms), $this->orderTerms($file, $terms));
 
         return LineState::Begun;
@@ -148,7 +160,9 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         if (! isset($this->ahead[$file->registrationId])) {
             $this->readAhead([$file], $on);
         }
-        $registration = $this->ahead[$file->registrationId] ?? throw (new ModelNotFoundException)->setModel(Registration::class, [$file->registrationId]);
+        $registration =
+            $this->ahead[$file->registrationId] ??
+            throw (new ModelNotFoundException())->setModel(Registration::class, [$file->registrationId]);
         unset($this->ahead[$file->registrationId]);
         $fact = $this->write($registration, $file, $terms);
         if ($this instanceof Ticked) {
@@ -157,17 +171,29 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         $registration->version++;
         // Ticked off today, it was done about now: for a while the record need not show it.
         $now = $this->clock->now();
-        $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => ($on->agreesWith($now) ? $now : $on)->isoSecond()]];
+        $registration->sources = [
+            ...$registration->sources,
+            $fact => ['from' => 'docket', 'docket' => $line->docket_id, 'at' => ($on->agreesWith($now) ? $now : $on)->isoSecond()],
+        ];
         $registration->save();
     }
 
     public function readAhead(array $files, Instant $on): void
     {
         /** @var array<int, Registration> $ahead */
-        $ahead = Registration::query()->whereKey(array_map(fn (CaseFile $file): int => $file->registrationId, $files))->orderBy('id')->lockForUpdate()->get()->keyBy('id')->all();
+        $ahead = Registration::query()
+            ->whereKey(array_map(fn (CaseFile $file): int => $file->registrationId, $files))
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get()
+            ->keyBy('id')
+            ->all();
         $this->ahead = $ahead;
         // Their records are looked at soon, whether they show that.
-        DB::update("UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [$on->isoSecond(), '{'.implode(',', array_map(fn (CaseFile $file): int => $file->nameId, $files)).'}']);
+        DB::update("UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [
+            $on->isoSecond(),
+            '{'.implode(',', array_map(fn (CaseFile $file): int => $file->nameId, $files)).'}',
+        ]);
     }
 
     /** A tick that was wrong: the fact is again what it was. */
@@ -176,7 +202,10 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
         foreach ($line->was ?? [] as $fact => $was) {
             $registration->setRawAttributes([...$registration->getAttributes(), $fact => $was]);
-            $registration->sources = [...$registration->sources, $fact => ['from' => 'docket', 'docket' => $by->docket_id, 'at' => $now->isoSecond()]];
+            $registration->sources = [
+                ...$registration->sources,
+                $fact => ['from' => 'docket', 'docket' => $by->docket_id, 'at' => $now->isoSecond()],
+            ];
         }
         $registration->version++;
         $registration->save();
@@ -189,6 +218,14 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
 
     public function slip(Docket $docket): Slip
     {
-        return $this->slips->ofOneStep($docket, fn (Account $account, array $lines): SlipStep => new SlipStep($this->order($docket->terms)->value, $this->slipValues($account, $lines, $docket->terms), true, $this->slipLetters($account, $lines, $docket->terms)));
+        return $this->slips->ofOneStep(
+            $docket,
+            fn (Account $account, array $lines): SlipStep => new SlipStep(
+                $this->order($docket->terms)->value,
+                $this->slipValues($account, $lines, $docket->terms),
+                true,
+                $this->slipLetters($account, $lines, $docket->terms),
+            ),
+        );
     }
 }

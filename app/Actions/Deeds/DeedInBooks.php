@@ -33,8 +33,14 @@ abstract class DeedInBooks implements HasPage
         return [];
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
-    {
+    public function perform(
+        DocketLine $line,
+        CaseFile $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState {
         $line->was = $this->write($line, $file, $terms, $now);
 
         return LineState::Done;

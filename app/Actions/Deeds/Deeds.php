@@ -42,7 +42,9 @@ final class Deeds
      */
     public static function judge(Deed $deed, CaseFile $file, array $terms, Instant $now): Readiness
     {
-        return $file->watched !== null && ! $deed instanceof ForWatched ? Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], []) : $deed->judge($file, $terms, $now)->with($file->preparedAlready());
+        return $file->watched !== null && ! ($deed instanceof ForWatched)
+            ? Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], [])
+            : $deed->judge($file, $terms, $now)->with($file->preparedAlready());
     }
 
     public function find(string $key): ?Deed

@@ -75,10 +75,18 @@ final readonly class EndLines
 
         $deed = $this->deeds->of($docket);
 
-        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: true, ahead: fn (array $files) => $deed instanceof ReadsAhead ? $deed->readAhead($files, $at) : null, how: function (DocketLine $line, ?CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
-            $deed->complete($line, $file ?? throw DeedError::notHeld($line->name->unicode), $docket->terms, $at);
-            $line->fill(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
-        });
+        return $this->end(
+            $user,
+            $docket,
+            $lineIds,
+            [LineState::Begun],
+            heard: true,
+            ahead: fn (array $files) => $deed instanceof ReadsAhead ? $deed->readAhead($files, $at) : null,
+            how: function (DocketLine $line, ?CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
+                $deed->complete($line, $file ?? throw DeedError::notHeld($line->name->unicode), $docket->terms, $at);
+                $line->fill(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
+            },
+        );
     }
 
     /**
@@ -92,10 +100,17 @@ final readonly class EndLines
             throw DeedError::noReason();
         }
 
-        return $this->end($user, $docket, $lineIds, [LineState::Begun], heard: false, how: function (DocketLine $line) use ($docket, $reason): void {
-            $this->deeds->of($docket)->abandon($line, $this->clock->now());
-            $line->fill(['state' => LineState::Refused, 'reason' => trim($reason)]);
-        });
+        return $this->end(
+            $user,
+            $docket,
+            $lineIds,
+            [LineState::Begun],
+            heard: false,
+            how: function (DocketLine $line) use ($docket, $reason): void {
+                $this->deeds->of($docket)->abandon($line, $this->clock->now());
+                $line->fill(['state' => LineState::Refused, 'reason' => trim($reason)]);
+            },
+        );
     }
 
     /**
@@ -106,10 +121,18 @@ final readonly class EndLines
      */
     public function calledOff(User $user, Docket $docket, bool $onlyWaiting = false, ?array $lineIds = null): int
     {
-        return $this->end($user, $docket, $lineIds, $onlyWaiting ? [LineState::Waiting] : LineState::OPEN, heard: false, keepsTold: true, how: function (DocketLine $line) use ($docket): void {
-            $this->deeds->of($docket)->abandon($line, $this->clock->now());
-            $line->fill(['state' => LineState::CalledOff]);
-        });
+        return $this->end(
+            $user,
+            $docket,
+            $lineIds,
+            $onlyWaiting ? [LineState::Waiting] : LineState::OPEN,
+            heard: false,
+            keepsTold: true,
+            how: function (DocketLine $line) use ($docket): void {
+                $this->deeds->of($docket)->abandon($line, $this->clock->now());
+                $line->fill(['state' => LineState::CalledOff]);
+            },
+        );
     }
 
     /**
@@ -120,13 +143,26 @@ final readonly class EndLines
      * @param  (callable(list<CaseFile>): mixed)|null  $ahead  called once before
      * @param  bool  $keepsTold  those stay open of which their registrar was told what can't be taken back
      */
-    private function end(User $user, Docket $docket, ?array $lineIds, array $from, bool $heard, callable $how, ?callable $ahead = null, bool $keepsTold = false): int
-    {
+    private function end(
+        User $user,
+        Docket $docket,
+        ?array $lineIds,
+        array $from,
+        bool $heard,
+        callable $how,
+        ?callable $ahead = null,
+        bool $keepsTold = false,
+    ): int {
         return $this->database->transaction(function () use ($user, $docket, $lineIds, $from, $heard, $how, $ahead, $keepsTold): int {
             $locked = Docket::query()->lockForUpdate()->findOrFail($docket->id);
-            $lines = DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', $from)
-                ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))->when($heard, fn ($query) => $query->withoutOpenWord())
-                ->orderBy('name_id')->lockForUpdate()->get();
+            $lines = DocketLine::query()
+                ->where('docket_id', $docket->id)
+                ->whereIn('state', $from)
+                ->when($lineIds !== null, fn ($query) => $query->whereIn('id', $lineIds ?? []))
+                ->when($heard, fn ($query) => $query->withoutOpenWord())
+                ->orderBy('name_id')
+                ->lockForUpdate()
+                ->get();
             if ($keepsTold) {
                 $lines = $lines->except($this->orders->told(array_values(array_filter($lines->modelKeys(), is_int(...)))));
             }
@@ -142,9 +178,18 @@ final readonly class EndLines
             self::save($lines);
             $this->compare->handle($ids);
             $this->standings->of($ids);
-            $this->log->writeMany(array_map(fn (DocketLine $line): array => [
-                'event' => $line->state->value, 'subject' => 'name', 'subject_id' => $line->name_id, 'data' => ['docket' => $docket->id],
-            ], array_values($lines->all())), $user->id);
+            $this->log->writeMany(
+                array_map(
+                    fn (DocketLine $line): array => [
+                        'event' => $line->state->value,
+                        'subject' => 'name',
+                        'subject_id' => $line->name_id,
+                        'data' => ['docket' => $docket->id],
+                    ],
+                    array_values($lines->all()),
+                ),
+                $user->id,
+            );
             if ($locked->state === DocketState::Prepared) {
                 $locked->update(['state' => DocketState::CalledOff, 'closed_on' => $this->clock->now()]);
                 $this->log->write('called_off', 'docket', $docket->id, [], $user->id);
@@ -163,7 +208,9 @@ final readonly class EndLines
     private static function save(Collection $lines): void
     {
         foreach ($lines->groupBy(fn (DocketLine $line): string => json_encode($line->getDirty(), JSON_THROW_ON_ERROR)) as $group) {
-            DocketLine::query()->whereKey($group->modelKeys())->update($group->firstOrFail()->getDirty());
+            DocketLine::query()
+                ->whereKey($group->modelKeys())
+                ->update($group->firstOrFail()->getDirty());
         }
     }
 }

@@ -48,7 +48,14 @@ final readonly class EndMany
         if ($on !== null) {
             EndLines::judgeDay($docket, $on, $this->clock->now());
         }
-        $ending = Ending::query()->create(['docket_id' => $docket->id, 'user_id' => $user->id, 'how' => $how, 'done_on' => $how === 'done' ? $on : null, 'reason' => $how === 'refused' ? $reason : null, 'lines' => $lineIds === null ? null : '{'.implode(',', $lineIds).'}']);
+        $ending = Ending::query()->create([
+            'docket_id' => $docket->id,
+            'user_id' => $user->id,
+            'how' => $how,
+            'done_on' => $how === 'done' ? $on : null,
+            'reason' => $how === 'refused' ? $reason : null,
+            'lines' => $lineIds === null ? null : '{'.implode(',', $lineIds).'}',
+        ]);
         EndDocketLines::dispatch($ending->id);
 
         return null;
@@ -60,9 +67,17 @@ final readonly class EndMany
             return;
         }
         try {
-            $ending = Ending::query()->with(['user', 'docket'])->whereNull('ended_at')->find($endingId);
+            $ending = Ending::query()
+                ->with(['user', 'docket'])
+                ->whereNull('ended_at')
+                ->find($endingId);
             if ($ending !== null) {
-                $this->aside->attempt(SetbackKind::Docket, $ending->docket_id, fn () => $this->chunks($ending), docketId: $ending->docket_id);
+                $this->aside->attempt(
+                    SetbackKind::Docket,
+                    $ending->docket_id,
+                    fn () => $this->chunks($ending),
+                    docketId: $ending->docket_id,
+                );
             }
         } finally {
             $this->database->select('SELECT pg_advisory_unlock(7307, ?)', [$endingId]);
@@ -82,7 +97,18 @@ final readonly class EndMany
         $failure = null;
         $after = 0;
         do {
-            $some = array_values(array_filter($this->open($ending->docket, $ending->how)->where('id', '>', $after)->when($ending->lines !== null, fn ($lines) => $lines->whereRaw('id = ANY (?::bigint[])', [$ending->lines]))->orderBy('id')->limit(self::TOGETHER)->pluck('id')->all(), is_int(...)));
+            $some = array_values(
+                array_filter(
+                    $this->open($ending->docket, $ending->how)
+                        ->where('id', '>', $after)
+                        ->when($ending->lines !== null, fn ($lines) => $lines->whereRaw('id = ANY (?::bigint[])', [$ending->lines]))
+                        ->orderBy('id')
+                        ->limit(self::TOGETHER)
+                        ->pluck('id')
+                        ->all(),
+                    is_int(...),
+                ),
+            );
             $after = $some[count($some) - 1] ?? 0;
             try {
                 if ($some !== []) {
@@ -98,11 +124,16 @@ final readonly class EndMany
     /** @return Builder<DocketLine> */
     private function open(Docket $docket, string $how): Builder
     {
-        return DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', match ($how) {
-            'called_off' => LineState::OPEN,
-            'waiting_called_off' => [LineState::Waiting],
-            default => [LineState::Begun],
-        });
+        return DocketLine::query()
+            ->where('docket_id', $docket->id)
+            ->whereIn(
+                'state',
+                match ($how) {
+                    'called_off' => LineState::OPEN,
+                    'waiting_called_off' => [LineState::Waiting],
+                    default => [LineState::Begun],
+                },
+            );
     }
 
     /** @param  list<int>|null  $lineIds */

@@ -6,7 +6,10 @@ namespace App\Actions\Deeds;
 
 use App\Queries\Names\CaseFile;
 
-/** A deed about people: its dockets and proofs say `contact 7`, so that they stay whole when somebody's data is erased; its page says who that is. */
+/**
+ * A deed about people: its dockets and proofs say `contact 7`, so that they stay whole when somebody's data is erased; its page says who
+ * that is.
+ */
 interface NamesPeople extends HasPage
 {
     /**

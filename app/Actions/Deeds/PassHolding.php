@@ -23,7 +23,11 @@ final readonly class PassHolding
     {
         foreach (['holdings', 'registrations', 'roles'] as $table) {
             // What began in the same second is left a second after it began.
-            $this->database->update("UPDATE {$table} SET span = tstzrange(lower(span), greatest(?::timestamptz, lower(span) + interval '1 second')) WHERE name_id = ? AND upper_inf(span)", [$on->isoSecond(), $file->nameId]);
+            $this->database->update(
+                "UPDATE {$table} SET span = tstzrange(lower(span), greatest(?::timestamptz, lower(span) + interval '1 second'))
+                    WHERE name_id = ? AND upper_inf(span)",
+                [$on->isoSecond(), $file->nameId],
+            );
         }
     }
 
@@ -41,7 +45,12 @@ final readonly class PassHolding
         }
         $held->update(['span' => Span::of($since, $on)]);
         Holding::query()->create([
-            'name_id' => $file->nameId, 'registration_id' => $file->registrationId, 'account_id' => $accountId, 'client_id' => $clientId, 'span' => Span::since($on), 'docket_id' => $docketId,
+            'name_id' => $file->nameId,
+            'registration_id' => $file->registrationId,
+            'account_id' => $accountId,
+            'client_id' => $clientId,
+            'span' => Span::since($on),
+            'docket_id' => $docketId,
         ]);
     }
 }

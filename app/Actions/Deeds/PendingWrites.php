@@ -16,7 +16,10 @@ use App\Outside\Registrar\OrderKind;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** What beginning some lines opens: movements with their legs, and what registrars are to be told. Gathered line by line, and written together in the transaction that wanted it. */
+/**
+ * What beginning some lines opens: movements with their legs, and what registrars are to be told. Gathered line by line, and written
+ * together in the transaction that wanted it.
+ */
 final class PendingWrites
 {
     /** @var list<array<string, string|int|null>> */
@@ -38,13 +41,36 @@ final class PendingWrites
      * @param  array<string, Instant>  $done  when a leg was taken, where that was before, by its kind
      * @param  array<string, int>  $words  the confirmation that a leg waits for, by its kind
      */
-    public function movement(DocketLine $line, string $kind, array $legs, Instant $now, Instant $expectedBy, array $done = [], array $words = []): void
-    {
+    public function movement(
+        DocketLine $line,
+        string $kind,
+        array $legs,
+        Instant $now,
+        Instant $expectedBy,
+        array $done = [],
+        array $words = [],
+    ): void {
         $stamps = ['created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond()];
-        $this->movements[] = ['name_id' => $line->name_id, 'docket_id' => $line->docket_id, 'kind' => $kind, 'opened_on' => $now->isoSecond(), 'expected_by' => $expectedBy->isoSecond()] + $stamps;
-        $this->legs[$line->name_id] = array_map(fn (int $place, CoreLeg $leg): array => [
-            'position' => $place, 'kind' => $leg->kind->value, 'actor' => $leg->actor->value, 'due_by' => $leg->by->isoSecond(), 'done_on' => ($done[$leg->kind->value] ?? null)?->isoSecond(), 'confirmation_id' => $words[$leg->kind->value] ?? null,
-        ] + $stamps, array_keys($legs), $legs);
+        $this->movements[] =
+            [
+                'name_id' => $line->name_id,
+                'docket_id' => $line->docket_id,
+                'kind' => $kind,
+                'opened_on' => $now->isoSecond(),
+                'expected_by' => $expectedBy->isoSecond(),
+            ] + $stamps;
+        $this->legs[$line->name_id] = array_map(
+            fn (int $place, CoreLeg $leg): array => [
+                'position' => $place,
+                'kind' => $leg->kind->value,
+                'actor' => $leg->actor->value,
+                'due_by' => $leg->by->isoSecond(),
+                'done_on' => ($done[$leg->kind->value] ?? null)?->isoSecond(),
+                'confirmation_id' => $words[$leg->kind->value] ?? null,
+            ] + $stamps,
+            array_keys($legs),
+            $legs,
+        );
     }
 
     /**
@@ -56,7 +82,13 @@ final class PendingWrites
         // A registrar that takes no commands is told nothing: a person acts.
         if ($this->gateOrders->takesCommands($accountId)) {
             $this->orders[] = [
-                'account_id' => $accountId, 'name_id' => $line->name_id, 'docket_line_id' => $line->id, 'kind' => $kind->value, 'ends_line' => $endsLine, 'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR), 'transaction' => GateOrders::transaction(),
+                'account_id' => $accountId,
+                'name_id' => $line->name_id,
+                'docket_line_id' => $line->id,
+                'kind' => $kind->value,
+                'ends_line' => $endsLine,
+                'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR),
+                'transaction' => GateOrders::transaction(),
                 'state' => OrderState::Waiting->value,
             ];
         }
@@ -67,13 +99,30 @@ final class PendingWrites
         if ($this->movements !== []) {
             // One open movement a name: a second is refused here.
             $places = implode(', ', array_fill(0, count($this->movements), '(?, ?, ?, ?, ?, ?, ?)'));
-            $rows = Row::all($this->database->select("INSERT INTO movements (name_id, docket_id, kind, opened_on, expected_by, created_at, updated_at) VALUES {$places} RETURNING id, name_id", array_merge(...array_map(array_values(...), $this->movements))));
-            Leg::query()->insert(array_merge(...array_map(fn (Row $row): array => array_map(fn (array $leg): array => ['movement_id' => $row->int('id')] + $leg, $this->legs[$row->int('name_id')] ?? []), $rows)));
+            $rows = Row::all(
+                $this->database->select(
+                    "INSERT INTO movements (name_id, docket_id, kind, opened_on, expected_by, created_at, updated_at)
+                        VALUES {$places} RETURNING id, name_id",
+                    array_merge(...array_map(array_values(...), $this->movements)),
+                ),
+            );
+            Leg::query()->insert(
+                array_merge(
+                    ...array_map(
+                        fn (Row $row): array => array_map(
+                            fn (array $leg): array => ['movement_id' => $row->int('id')] + $leg,
+                            $this->legs[$row->int('name_id')] ?? [],
+                        ),
+                        $rows,
+                    ),
+                ),
+            );
         }
         if ($this->orders !== []) {
             Order::query()->insert($this->orders);
             foreach (array_unique(array_column($this->orders, 'account_id')) as $accountId) {
-                // After the commit, and not before: a job that is sent once only takes a lock, and one that is taken already would end the transaction.
+                // After the commit, and not before: a job that is sent once only takes a lock, and one that is taken already would end the
+                // transaction.
                 $this->database->afterCommit(fn () => WorkGate::dispatch((int) $accountId));
             }
         }

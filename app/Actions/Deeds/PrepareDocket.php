@@ -18,8 +18,13 @@ use Illuminate\Database\Connection;
 /** Writes down a deed that is to be done to many names: the docket and a line a name, those that can't go with their reasons. */
 final readonly class PrepareDocket
 {
-    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private Deeds $deeds,
+        private CaseFiles $files,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     /**
@@ -52,27 +57,43 @@ final readonly class PrepareDocket
                 throw DeedError::shownHasChanged();
             }
             $docket = Docket::query()->create([
-                'token' => $token, 'deed' => $deed, 'state' => DocketState::Prepared, 'terms' => $terms,
-                'digest' => hash('sha256', (string) json_encode([$deed, $terms, $shownClear])), 'prepared_by' => $user->id, 'prepared_on' => $now,
+                'token' => $token,
+                'deed' => $deed,
+                'state' => DocketState::Prepared,
+                'terms' => $terms,
+                'digest' => hash('sha256', (string) json_encode([$deed, $terms, $shownClear])),
+                'prepared_by' => $user->id,
+                'prepared_on' => $now,
             ]);
             $rows = [];
-            $lots = new Lots;
+            $lots = new Lots();
             foreach ($files as $id => $file) {
                 $isClear = $judged[$id]->isClear();
                 $change = $contract->beforeAndAfter($file, $terms);
                 $rows[] = [
-                    'docket_id' => $docket->id, 'name_id' => $id, 'giving_account_id' => $file->accountId(), 'position' => count($rows) + 1,
+                    'docket_id' => $docket->id,
+                    'name_id' => $id,
+                    'giving_account_id' => $file->accountId(),
+                    'position' => count($rows) + 1,
                     'lot' => $isClear ? $lots->next($file->account->id, $file->lotSize) : 0,
                     'state' => ($isClear ? LineState::Prepared : LineState::Stopped)->value,
                     'findings' => json_encode($judged[$id]->findings, JSON_THROW_ON_ERROR),
-                    'before' => json_encode($change['before'], JSON_THROW_ON_ERROR), 'after' => json_encode($change['after'], JSON_THROW_ON_ERROR),
-                    'created_at' => $now->isoSecond(), 'updated_at' => $now->isoSecond(),
+                    'before' => json_encode($change['before'], JSON_THROW_ON_ERROR),
+                    'after' => json_encode($change['after'], JSON_THROW_ON_ERROR),
+                    'created_at' => $now->isoSecond(),
+                    'updated_at' => $now->isoSecond(),
                 ];
             }
             foreach (array_chunk($rows, 500) as $chunk) {
                 DocketLine::query()->insert($chunk);
             }
-            $this->log->write('prepared', 'docket', $docket->id, ['deed' => $deed, 'clear' => count($clear), 'stopped' => count($files) - count($clear)], $user->id);
+            $this->log->write(
+                'prepared',
+                'docket',
+                $docket->id,
+                ['deed' => $deed, 'clear' => count($clear), 'stopped' => count($files) - count($clear)],
+                $user->id,
+            );
 
             return $docket;
         });

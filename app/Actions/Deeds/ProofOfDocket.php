@@ -27,7 +27,16 @@ final readonly class ProofOfDocket implements Provable
             throw new LogicException('A docket that is not closed has no proof.');
         }
 
-        return CoreProof::of($id, $this->deeds->of($docket)->inOneLine($docket), $docket->prepared_by, $docket->prepared_on, $docket->settled_by, $docket->settled_on, $docket->closed_on, $this->lines($id));
+        return CoreProof::of(
+            $id,
+            $this->deeds->of($docket)->inOneLine($docket),
+            $docket->prepared_by,
+            $docket->prepared_on,
+            $docket->settled_by,
+            $docket->settled_on,
+            $docket->closed_on,
+            $this->lines($id),
+        );
     }
 
     /** @return list<ProofLine> */
@@ -37,7 +46,10 @@ final readonly class ProofOfDocket implements Provable
         foreach (DocketLine::query()->where('docket_id', $docketId)->with('name')->orderBy('position')->lazy(500) as $line) {
             $before = self::say($line->before ?? []);
             $lines[] = new ProofLine(
-                $line->name->ascii, str_replace('_', ' ', $line->state->value), $line->done_on, $before,
+                $line->name->ascii,
+                str_replace('_', ' ', $line->state->value),
+                $line->done_on,
+                $before,
                 $line->state === LineState::Done ? self::say($line->after ?? []) : $before,
                 (string) preg_replace('/\s+/', ' ', $line->reason ?? ''),
             );

@@ -30,7 +30,10 @@ final readonly class SettleDocket
                 throw DeedError::notPrepared();
             }
             $locked->update(['state' => DocketState::Settled, 'settled_by' => $user->id, 'settled_on' => $this->clock->now()]);
-            DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Prepared)->update(['state' => LineState::Waiting]);
+            DocketLine::query()
+                ->where('docket_id', $docket->id)
+                ->where('state', LineState::Prepared)
+                ->update(['state' => LineState::Waiting]);
             $this->log->write('settled', 'docket', $docket->id, [], $user->id);
             BeginLines::dispatch($docket->id)->afterCommit();
         });

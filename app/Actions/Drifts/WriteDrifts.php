@@ -44,22 +44,44 @@ final readonly class WriteDrifts
             $isOther = $known !== null && self::values($known->said) !== self::values($said);
             if ($known === null) {
                 $known = new Drift([
-                    'name_id' => $nameId, 'finding' => $drift->tag, 'detail' => $detail, 'field' => $drift->tag->about(), 'state' => DriftState::Open, 'first_seen' => $at, 'last_seen' => $at,
+                    'name_id' => $nameId,
+                    'finding' => $drift->tag,
+                    'detail' => $detail,
+                    'field' => $drift->tag->about(),
+                    'state' => DriftState::Open,
+                    'first_seen' => $at,
+                    'last_seen' => $at,
                 ]);
             } elseif ($isOther) {
                 // Something else was seen than what somebody left as it is.
-                $known->fill(['state' => DriftState::Open, 'because' => null, 'settled_at' => null, 'settled_by' => null, 'told_at' => null, 'first_seen' => $at]);
+                $known->fill([
+                    'state' => DriftState::Open,
+                    'because' => null,
+                    'settled_at' => null,
+                    'settled_by' => null,
+                    'told_at' => null,
+                    'first_seen' => $at,
+                ]);
             }
             $isNew = ! $known->exists || $isOther;
             if ($isNew) {
                 $known->since = $this->since($drift, $nameId, $at);
             }
             $isOnce = $drift->needsSecondLook && $known->first_seen->plusSeconds(self::SECOND_LOOK)->isAfter($at);
-            $known->fill(['said' => $said, 'certainty' => $isOnce ? Certainty::Once : $drift->certainty, 'alarming' => ! $isOnce && $drift->isAlarming(), 'cost' => $drift->cost()->value, 'last_seen' => $at]);
+            $known->fill([
+                'said' => $said,
+                'certainty' => $isOnce ? Certainty::Once : $drift->certainty,
+                'alarming' => ! $isOnce && $drift->isAlarming(),
+                'cost' => $drift->cost()->value,
+                'last_seen' => $at,
+            ]);
             $isChanged = $isChanged || $isNew || $known->isDirty(['certainty', 'alarming']);
             $known->save();
             if ($isNew) {
-                $this->log->write('drift_seen', 'name', $nameId, ['finding' => $drift->tag->value, 'with' => json_encode($drift->finding->with, JSON_THROW_ON_ERROR)]);
+                $this->log->write('drift_seen', 'name', $nameId, [
+                    'finding' => $drift->tag->value,
+                    'with' => json_encode($drift->finding->with, JSON_THROW_ON_ERROR),
+                ]);
             }
         }
         foreach ($before as $drift) {
@@ -81,7 +103,7 @@ final readonly class WriteDrifts
             return null;
         }
         $seen = $this->lastSeen->of($nameId, Name::query()->findOrFail($nameId)->ascii);
-        [$now, $before] = [...$seen[Source::Registry->value] ?? $seen[Source::Text->value] ?? [], null, null];
+        [$now, $before] = [...$seen[Source::Registry->value] ?? ($seen[Source::Text->value] ?? []), null, null];
 
         return $now?->record?->deletedSince($at, $before?->last);
     }
@@ -103,7 +125,12 @@ final readonly class WriteDrifts
 
                 continue;
             }
-            $drift->fill(['said' => self::said($still[$key]), 'certainty' => $drift->certainty === Certainty::Once ? Certainty::Once : $still[$key]->certainty])->save();
+            $drift
+                ->fill([
+                    'said' => self::said($still[$key]),
+                    'certainty' => $drift->certainty === Certainty::Once ? Certainty::Once : $still[$key]->certainty,
+                ])
+                ->save();
         }
     }
 
@@ -111,7 +138,12 @@ final readonly class WriteDrifts
     private function before(int $nameId): array
     {
         $before = [];
-        foreach (Drift::query()->where('name_id', $nameId)->whereIn('state', [DriftState::Open, DriftState::Left])->get() as $drift) {
+        foreach (
+            Drift::query()
+                ->where('name_id', $nameId)
+                ->whereIn('state', [DriftState::Open, DriftState::Left])
+                ->get() as $drift
+        ) {
             $before["{$drift->finding->value} {$drift->detail}"] = $drift;
         }
 

@@ -11,7 +11,9 @@ use App\Outside\Registrar\GatePin;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 
-/** Somebody who may use an account's password says that it is meant for the gate that its registrar has now; what waited for that goes on. */
+/**
+ * Somebody who may use an account's password says that it is meant for the gate that its registrar has now; what waited for that goes on.
+ */
 final readonly class ConfirmGate
 {
     public function __construct(private Connection $database, private HouseLog $log)
@@ -22,7 +24,10 @@ final readonly class ConfirmGate
     public function handle(User $user, Account $account, string $shown): bool
     {
         return $this->database->transaction(function () use ($user, $account, $shown): bool {
-            $locked = Account::query()->with(['registrar' => fn ($registrar) => $registrar->lockForUpdate()])->lockForUpdate()->findOrFail($account->id);
+            $locked = Account::query()
+                ->with(['registrar' => fn ($registrar) => $registrar->lockForUpdate()])
+                ->lockForUpdate()
+                ->findOrFail($account->id);
             $pin = GatePin::of($locked->registrar);
             if ($shown !== $pin || $locked->gate_secret_id === null) {
                 return false;

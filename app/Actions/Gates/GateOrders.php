@@ -14,7 +14,10 @@ use App\Outside\Registrar\Registrars;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Str;
 
-/** What registrars are to be told of lines: who can be told, and how it is taken back. `PendingWrites` writes it down, in the transaction that wants it; it is told afterwards. */
+/**
+ * What registrars are to be told of lines: who can be told, and how it is taken back. `PendingWrites` writes it down, in the transaction
+ * that wants it; it is told afterwards.
+ */
 final class GateOrders
 {
     /** @var array<int, bool> by account */
@@ -40,7 +43,14 @@ final class GateOrders
     public function told(array $lineIds): array
     {
         $told = [];
-        foreach (Order::query()->whereIn('docket_line_id', $lineIds)->whereIn('state', [OrderState::Waiting, OrderState::Sent, OrderState::Pending])->orderBy('id')->lockForUpdate()->get() as $order) {
+        foreach (
+            Order::query()
+                ->whereIn('docket_line_id', $lineIds)
+                ->whereIn('state', [OrderState::Waiting, OrderState::Sent, OrderState::Pending])
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get() as $order
+        ) {
             if ($order->state !== OrderState::Waiting && ! $order->kind->canBeTakenBack()) {
                 $told[] = (int) $order->docket_line_id;
             }
@@ -52,10 +62,22 @@ final class GateOrders
     /** What was placed for a line and not told yet is called off; what was told is told to be taken back. */
     public function takeBack(DocketLine $line): void
     {
-        foreach (Order::query()->where('docket_line_id', $line->id)->whereIn('state', [OrderState::Waiting, OrderState::Sent, OrderState::Pending])->lockForUpdate()->get() as $order) {
+        foreach (
+            Order::query()
+                ->where('docket_line_id', $line->id)
+                ->whereIn('state', [OrderState::Waiting, OrderState::Sent, OrderState::Pending])
+                ->lockForUpdate()
+                ->get() as $order
+        ) {
             if ($order->state !== OrderState::Waiting && $order->kind->canBeTakenBack()) {
                 Order::query()->create([
-                    'account_id' => $order->account_id, 'name_id' => $order->name_id, 'docket_line_id' => null, 'kind' => OrderKind::CancelHandover, 'terms' => [], 'transaction' => self::transaction(), 'state' => OrderState::Waiting,
+                    'account_id' => $order->account_id,
+                    'name_id' => $order->name_id,
+                    'docket_line_id' => null,
+                    'kind' => OrderKind::CancelHandover,
+                    'terms' => [],
+                    'transaction' => self::transaction(),
+                    'state' => OrderState::Waiting,
                 ]);
                 $this->database->afterCommit(fn () => WorkGate::dispatch($order->account_id));
             }

@@ -23,9 +23,19 @@ final readonly class SetGatePassword
     public function handle(User $user, Account $account, #[SensitiveParameter] ?string $password): void
     {
         $this->database->transaction(function () use ($user, $account, $password): void {
-            $locked = Account::query()->with(['registrar' => fn ($registrar) => $registrar->lockForUpdate()])->lockForUpdate()->findOrFail($account->id);
+            $locked = Account::query()
+                ->with(['registrar' => fn ($registrar) => $registrar->lockForUpdate()])
+                ->lockForUpdate()
+                ->findOrFail($account->id);
             $before = $locked->gate_secret_id;
-            $secret = $password === null ? null : Secret::query()->create(['kind' => 'gate_password', 'about' => "account {$locked->number} at its gate", 'value' => $password]);
+            $secret =
+                $password === null
+                    ? null
+                    : Secret::query()->create([
+                        'kind' => 'gate_password',
+                        'about' => "account {$locked->number} at its gate",
+                        'value' => $password,
+                    ]);
             $locked->update(['gate_secret_id' => $secret?->id, 'gate_for' => $secret === null ? null : GatePin::of($locked->registrar)]);
             if ($secret === null) {
                 $this->withdraw->ofAccount($locked->id, $user->id);

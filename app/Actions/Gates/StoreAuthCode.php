@@ -31,7 +31,10 @@ final readonly class StoreAuthCode
                 $before?->delete();
             } else {
                 $secret = Secret::query()->create(['kind' => 'auth_code', 'about' => "name {$nameId}", 'value' => $code]);
-                AuthCode::query()->updateOrCreate(['name_id' => $nameId], ['secret_id' => $secret->id, 'got_on' => $this->clock->now(), 'got_from' => $from]);
+                AuthCode::query()->updateOrCreate(
+                    ['name_id' => $nameId],
+                    ['secret_id' => $secret->id, 'got_on' => $this->clock->now(), 'got_from' => $from],
+                );
             }
             if ($before !== null) {
                 Secret::query()->whereKey($before->getOriginal('secret_id'))->delete();

@@ -42,8 +42,16 @@ final class HandOverNames implements Ticked, WaitsForWord
     /** @var array<int, Client> */
     private array $clients = [];
 
-    public function __construct(private readonly JudgeHandover $judge, private readonly AnotherRegistrant $another, private readonly Slips $slips, private readonly PassHolding $pass, private readonly GateOrders $orders, private readonly TellHandover $tell, private readonly AskReceiver $ask, private readonly LockAgain $lock)
-    {
+    public function __construct(
+        private readonly JudgeHandover $judge,
+        private readonly AnotherRegistrant $another,
+        private readonly Slips $slips,
+        private readonly PassHolding $pass,
+        private readonly GateOrders $orders,
+        private readonly TellHandover $tell,
+        private readonly AskReceiver $ask,
+        private readonly LockAgain $lock,
+    ) {
     }
 
     public static function key(): string
@@ -66,14 +74,24 @@ final class HandOverNames implements Ticked, WaitsForWord
             return null;
         }
 
-        return (new HandoverTermsChosen((int) $receiver, is_numeric($client) ? (int) $client : null, Instant::of($by), $registrant))->pack();
+        return (new HandoverTermsChosen(
+            (int) $receiver,
+            is_numeric($client) ? (int) $client : null,
+            Instant::of($by),
+            $registrant,
+        ))->pack();
     }
 
     public function said(array $terms): array
     {
         $chosen = HandoverTermsChosen::unpack($terms);
 
-        return ['receiver' => $chosen->receiverId, 'client' => $chosen->clientId ?? 'keep', 'by' => $chosen->answerBy->date(), ...array_diff_key($chosen->registrant?->said() ?? [], ['by' => true])];
+        return [
+            'receiver' => $chosen->receiverId,
+            'client' => $chosen->clientId ?? 'keep',
+            'by' => $chosen->answerBy->date(),
+            ...array_diff_key($chosen->registrant?->said() ?? [], ['by' => true]),
+        ];
     }
 
     public function judge(CaseFile $file, array $terms, Instant $now): Readiness
@@ -83,8 +101,14 @@ final class HandOverNames implements Ticked, WaitsForWord
         return $this->judge->handle($file, $this->receiver($chosen)->facts(), $chosen->answerBy, $chosen->registrant, $now);
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
-    {
+    public function perform(
+        DocketLine $line,
+        CaseFile $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState {
         $legs = $readiness->legs;
         $chosen = HandoverTermsChosen::unpack($terms);
         $receiver = $this->receiver($chosen);
@@ -92,12 +116,29 @@ final class HandOverNames implements Ticked, WaitsForWord
         if ($acceptance?->accepted === false) {
             throw DeedError::receiverRefused();
         }
-        $sides = $chosen->registrant === null ? new SidesAsked([], []) : $this->another->ask($line, $file, $chosen->registrant, $legs, $now);
+        $sides =
+            $chosen->registrant === null ? new SidesAsked([], []) : $this->another->ask($line, $file, $chosen->registrant, $legs, $now);
         $accepted = $acceptance?->answered_on === null ? [] : [LegKind::Accept->value => $acceptance->answered_on];
-        $openings->movement($line, 'handover', $legs, $now, $legs === [] ? $chosen->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)), $accepted + $sides->done, $sides->words);
+        $openings->movement(
+            $line,
+            'handover',
+            $legs,
+            $now,
+            $legs === [] ? $chosen->answerBy : Instant::latest(...array_map(fn (CoreLeg $leg): Instant => $leg->by, $legs)),
+            $accepted + $sides->done,
+            $sides->words,
+        );
         // Asked by letter, it goes on once whoever is asked has said yes.
         if (! $sides->wait() && ($acceptance === null || $acceptance->accepted === true)) {
-            $this->tell->handle($openings, $line, $file->account->id, $receiver, array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs), $acceptance?->answered_on, $this->registrantTerms($chosen));
+            $this->tell->handle(
+                $openings,
+                $line,
+                $file->account->id,
+                $receiver,
+                array_map(fn (CoreLeg $leg): LegKind => $leg->kind, $legs),
+                $acceptance?->answered_on,
+                $this->registrantTerms($chosen),
+            );
         }
 
         return LineState::Begun;
@@ -110,9 +151,22 @@ final class HandOverNames implements Ticked, WaitsForWord
         if ($acceptance !== null && $acceptance->accepted !== true) {
             return;
         }
-        $movement = Movement::query()->with('legs')->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->whereNull('closed_on')->first();
+        $movement = Movement::query()
+            ->with('legs')
+            ->where('name_id', $line->name_id)
+            ->where('docket_id', $line->docket_id)
+            ->whereNull('closed_on')
+            ->first();
         $legs = $movement === null ? [] : array_values($movement->legs->map(fn (Leg $leg): LegKind => $leg->kind)->all());
-        $this->tell->handle($openings, $line, $file->account->id, $this->receiver($chosen), $legs, $acceptance?->answered_on, $this->registrantTerms($chosen));
+        $this->tell->handle(
+            $openings,
+            $line,
+            $file->account->id,
+            $this->receiver($chosen),
+            $legs,
+            $acceptance?->answered_on,
+            $this->registrantTerms($chosen),
+        );
     }
 
     public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
@@ -123,9 +177,20 @@ final class HandOverNames implements Ticked, WaitsForWord
         }
         $this->pass->handle($file, $chosen->receiverId, $chosen->clientId ?? $file->clientId, $on, $line->docket_id);
         $stayed = array_keys(array_filter($file->handover->extras, fn (ExtraFate $fate): bool => $fate !== ExtraFate::ComesAlong));
-        $ended = $stayed === [] ? [] : Extra::query()->where('registration_id', $file->registrationId)->whereIn('kind', $stayed)->whereNull('ended_on')->toBase()->pluck('id')->all();
+        $ended =
+            $stayed === []
+                ? []
+                : Extra::query()
+                    ->where('registration_id', $file->registrationId)
+                    ->whereIn('kind', $stayed)
+                    ->whereNull('ended_on')
+                    ->toBase()
+                    ->pluck('id')
+                    ->all();
         if ($ended !== []) {
-            Extra::query()->whereKey($ended)->update(['ended_on' => $on->isoSecond()]);
+            Extra::query()
+                ->whereKey($ended)
+                ->update(['ended_on' => $on->isoSecond()]);
         }
         $line->was = ['account' => $file->account->id, 'client' => $file->clientId, 'extras' => $ended];
         EndMovement::of($line, $on, true);
@@ -135,17 +200,22 @@ final class HandOverNames implements Ticked, WaitsForWord
     /** With another registrant it is two things at once, one of which was agreed to: that is no tick to take back. */
     public function isAsMade(CaseFile $file, DocketLine $line): bool
     {
-        return isset($line->was['account']) && HandoverTermsChosen::unpack($line->docket->terms)->registrant === null
-            && Holding::query()->where('name_id', $line->name_id)->whereRaw('upper_inf(span)')->where('docket_id', $line->docket_id)->exists();
+        return isset($line->was['account']) &&
+            HandoverTermsChosen::unpack($line->docket->terms)->registrant === null &&
+            Holding::query()->where('name_id', $line->name_id)->whereRaw('upper_inf(span)')->where('docket_id', $line->docket_id)->exists();
     }
 
     /** The chain of title keeps both: that it was said to have gone, and that it had not. */
     public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $was = $line->was ?? [];
-        $id = fn (string $key): int => is_int($was[$key] ?? null) ? $was[$key] : throw new LogicException("A line that can be undone says its {$key}.");
+        $id = fn (string $key): int => is_int($was[$key] ?? null)
+            ? $was[$key]
+            : throw new LogicException("A line that can be undone says its {$key}.");
         $this->pass->handle($file, $id('account'), $id('client'), $now, $by->docket_id);
-        Extra::query()->whereKey(array_filter(is_array($was['extras'] ?? null) ? $was['extras'] : [], is_int(...)))->update(['ended_on' => null]);
+        Extra::query()
+            ->whereKey(array_filter(is_array($was['extras'] ?? null) ? $was['extras'] : [], is_int(...)))
+            ->update(['ended_on' => null]);
     }
 
     public function abandon(DocketLine $line, Instant $now): void
@@ -166,7 +236,10 @@ final class HandOverNames implements Ticked, WaitsForWord
     {
         $receiver = $this->receiver(HandoverTermsChosen::unpack($terms));
 
-        return trans_choice('deeds.hand_over.headline', $names, ['names' => number_format($names), 'whose' => $receiver->owner->name ?? 'ourselves']);
+        return trans_choice('deeds.hand_over.headline', $names, [
+            'names' => number_format($names),
+            'whose' => $receiver->owner->name ?? 'ourselves',
+        ]);
     }
 
     public function inOneLine(Docket $docket): string
@@ -174,16 +247,27 @@ final class HandOverNames implements Ticked, WaitsForWord
         $chosen = HandoverTermsChosen::unpack($docket->terms);
         $receiver = $this->receiver($chosen);
         $said = __('deeds.hand_over.one_line', [
-            'registrar' => $receiver->registrar->name, 'account' => $receiver->number, 'by' => $chosen->answerBy->iso(),
+            'registrar' => $receiver->registrar->name,
+            'account' => $receiver->number,
+            'by' => $chosen->answerBy->iso(),
             'client' => $chosen->clientId === null ? __('deeds.hand_over.same_clients') : $this->client($chosen->clientId)->name,
         ]);
 
         $acceptance = Acceptance::query()->where('accepted', true)->find($docket->id);
-        $accepted = $acceptance?->answered_on === null ? '' : __('deeds.hand_over.accepted_by', ['mailbox' => $acceptance->mailbox, 'on' => $acceptance->answered_on->isoSecond()]);
+        $accepted =
+            $acceptance?->answered_on === null
+                ? ''
+                : __('deeds.hand_over.accepted_by', ['mailbox' => $acceptance->mailbox, 'on' => $acceptance->answered_on->isoSecond()]);
 
-        $registrant = $chosen->registrant === null ? '' : __('deeds.hand_over.with_registrant', ['who' => "contact {$chosen->registrant->contactId}"]);
+        $registrant =
+            $chosen->registrant === null
+                ? ''
+                : __('deeds.hand_over.with_registrant', ['who' => "contact {$chosen->registrant->contactId}"]);
 
-        return (is_string($said) ? $said : self::key()).(is_string($accepted) ? $accepted : '').(is_string($registrant) ? $registrant : '').($chosen->registrant === null ? '' : $this->another->wordsGiven($docket, $chosen->registrant));
+        return (is_string($said) ? $said : self::key()).
+            (is_string($accepted) ? $accepted : '').
+            (is_string($registrant) ? $registrant : '').
+            ($chosen->registrant === null ? '' : $this->another->wordsGiven($docket, $chosen->registrant));
     }
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
@@ -195,8 +279,10 @@ final class HandOverNames implements Ticked, WaitsForWord
         [$before, $after] = $chosen->registrant === null ? [null, null] : $this->another->beforeAndAfter($file, $chosen->registrant);
 
         return [
-            'before' => ['account' => $file->account->registrarName.' '.$file->account->number, 'client' => $file->clientName] + ($before === null ? [] : ['registrant' => $before]),
-            'after' => ['account' => $receiver->registrar->name.' '.$receiver->number, 'client' => $client] + ($after === null ? [] : ['registrant' => $after]),
+            'before' => ['account' => $file->account->registrarName.' '.$file->account->number, 'client' => $file->clientName] +
+                ($before === null ? [] : ['registrant' => $before]),
+            'after' => ['account' => $receiver->registrar->name.' '.$receiver->number, 'client' => $client] +
+                ($after === null ? [] : ['registrant' => $after]),
         ];
     }
 

@@ -9,22 +9,30 @@ use App\Actions\Registrants\RegistrantChosen;
 use App\Models\Account;
 use UnexpectedValueException;
 
-/** What was chosen for a handover: to which account, whose the names are afterwards, by when an answer is wanted, and who is their registrant from then on. */
+/**
+ * What was chosen for a handover: to which account, whose the names are afterwards, by when an answer is wanted, and who is their
+ * registrant from then on.
+ */
 final readonly class HandoverTermsChosen
 {
     /**
      * @param  int|null  $clientId  null: each name stays with its client
      * @param  RegistrantChosen|null  $registrant  null: each keeps its own
      */
-    public function __construct(public int $receiverId, public ?int $clientId, public Instant $answerBy, public ?RegistrantChosen $registrant = null)
-    {
+    public function __construct(
+        public int $receiverId,
+        public ?int $clientId,
+        public Instant $answerBy,
+        public ?RegistrantChosen $registrant = null,
+    ) {
     }
 
     /** @return array<string, mixed> as it stands in `dockets.terms` */
     public function pack(): array
     {
         // What the letters to both sides say stands where theirs looks for it.
-        return ['receiver' => $this->receiverId, 'client' => $this->clientId, 'answer_by' => $this->answerBy->iso()] + ($this->registrant === null ? [] : array_diff_key($this->registrant->pack(), ['answer_by' => true]));
+        return ['receiver' => $this->receiverId, 'client' => $this->clientId, 'answer_by' => $this->answerBy->iso()] +
+            ($this->registrant === null ? [] : array_diff_key($this->registrant->pack(), ['answer_by' => true]));
     }
 
     /** @param  array<string, mixed>  $terms */
@@ -42,6 +50,8 @@ final readonly class HandoverTermsChosen
 
     public function receiver(): Account
     {
-        return Account::query()->with(['registrar', 'owner'])->findOrFail($this->receiverId);
+        return Account::query()
+            ->with(['registrar', 'owner'])
+            ->findOrFail($this->receiverId);
     }
 }

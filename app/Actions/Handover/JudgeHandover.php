@@ -15,7 +15,10 @@ use App\Actions\Registrants\AnotherRegistrant;
 use App\Actions\Registrants\RegistrantChosen;
 use App\Queries\Names\CaseFile;
 
-/** A handover as its page and its button judge it: the name's way to the other account, and the change of registrant on the way, where there is one. */
+/**
+ * A handover as its page and its button judge it: the name's way to the other account, and the change of registrant on the way, where there
+ * is one.
+ */
 final readonly class JudgeHandover
 {
     public function __construct(private Rulebook $book, private AnotherRegistrant $another)
@@ -35,6 +38,14 @@ final readonly class JudgeHandover
         }
         $change = $this->another->change($file, $registrant, $now, null);
 
-        return Readiness::of([...$handover->findings, ...$change?->findings($file->facts->name->suffix(), $file->account) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')]], $change?->legsWithin($handover->legs) ?? $handover->legs);
+        return Readiness::of(
+            [
+                ...$handover->findings,
+                ...$change?->findings($file->facts->name->suffix(), $file->account) ?? [
+                    Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: ''),
+                ],
+            ],
+            $change?->legsWithin($handover->legs) ?? $handover->legs,
+        );
     }
 }

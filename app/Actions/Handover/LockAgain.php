@@ -39,7 +39,11 @@ final readonly class LockAgain
     public function after(DocketLine $line, int $accountId, Instant $now): void
     {
         $movement = Movement::query()->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->latest('id')->first();
-        $open = fn (Movement $movement, LegKind $kind): ?Leg => Leg::query()->where('movement_id', $movement->id)->where('kind', $kind)->whereNull('done_on')->first();
+        $open = fn (Movement $movement, LegKind $kind): ?Leg => Leg::query()
+            ->where('movement_id', $movement->id)
+            ->where('kind', $kind)
+            ->whereNull('done_on')
+            ->first();
         if ($movement === null) {
             return;
         }
@@ -58,7 +62,14 @@ final readonly class LockAgain
         }
         if ($this->orders->takesCommands($accountId)) {
             Order::query()->create([
-                'account_id' => $accountId, 'name_id' => $line->name_id, 'docket_line_id' => null, 'kind' => OrderKind::LockOn, 'ends_line' => false, 'terms' => [], 'transaction' => GateOrders::transaction(), 'state' => OrderState::Waiting,
+                'account_id' => $accountId,
+                'name_id' => $line->name_id,
+                'docket_line_id' => null,
+                'kind' => OrderKind::LockOn,
+                'ends_line' => false,
+                'terms' => [],
+                'transaction' => GateOrders::transaction(),
+                'state' => OrderState::Waiting,
             ]);
             $this->database->afterCommit(fn () => WorkGate::dispatch($accountId));
         }
@@ -72,7 +83,9 @@ final readonly class LockAgain
     public function seen(array $nameIds, Instant $now): void
     {
         $this->database->update(
-            "UPDATE legs g SET done_on = ?::timestamptz, updated_at = clock_timestamp() FROM movements m WHERE m.id = g.movement_id AND m.closed_on IS NOT NULL AND g.kind = 'set_lock' AND g.done_on IS NULL AND m.name_id = ANY (?::bigint[])",
+            "UPDATE legs g SET done_on = ?::timestamptz, updated_at = clock_timestamp() FROM movements m
+                WHERE m.id = g.movement_id AND m.closed_on IS NOT NULL AND g.kind = 'set_lock' AND g.done_on IS NULL
+                AND m.name_id = ANY (?::bigint[])",
             [$now->isoSecond(), '{'.implode(',', $nameIds).'}'],
         );
     }
@@ -86,7 +99,10 @@ final readonly class LockAgain
     {
         return $this->database->transaction(function () use ($user, $account, $now): int {
             $legs = $this->database->update(
-                'UPDATE legs SET done_on = ?::timestamptz, updated_at = clock_timestamp() WHERE done_on IS NULL AND id IN (SELECT g.id '.Unlocked::OPEN.' AND l.giving_account_id = ?)', [$now->isoSecond(), $account->id],
+                'UPDATE legs SET done_on = ?::timestamptz, updated_at = clock_timestamp() WHERE done_on IS NULL AND id IN (SELECT g.id '.
+                    Unlocked::OPEN.
+                    ' AND l.giving_account_id = ?)',
+                [$now->isoSecond(), $account->id],
             );
             if ($legs > 0) {
                 $this->log->write('account_locked', 'account', $account->id, ['names' => $legs], $user->id);
@@ -110,7 +126,11 @@ final readonly class LockAgain
     /** Whether the slip was there to be followed. */
     private function wasByHand(DocketLine $line, Movement $movement): bool
     {
-        return Order::query()->where('docket_line_id', $line->id)->doesntExist() && Leg::query()->where('movement_id', $movement->id)->whereNotNull('confirmation_id')->whereNull('done_on')->doesntExist()
-            && Acceptance::query()->where('docket_id', $line->docket_id)->where(fn ($open) => $open->whereNull('accepted')->orWhere('accepted', false))->doesntExist();
+        return Order::query()->where('docket_line_id', $line->id)->doesntExist() &&
+            Leg::query()->where('movement_id', $movement->id)->whereNotNull('confirmation_id')->whereNull('done_on')->doesntExist() &&
+            Acceptance::query()
+                ->where('docket_id', $line->docket_id)
+                ->where(fn ($open) => $open->whereNull('accepted')->orWhere('accepted', false))
+                ->doesntExist();
     }
 }

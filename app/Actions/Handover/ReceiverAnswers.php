@@ -38,13 +38,20 @@ final readonly class ReceiverAnswers
             }
             if (! self::names($acceptance->account, $typed)) {
                 $link->misses++;
-                $this->database->update('UPDATE links SET misses = misses + 1, withdrawn_at = CASE WHEN misses + 1 >= ? THEN clock_timestamp() END WHERE id = ?', [OpenLink::MISSES, $link->id]);
+                $this->database->update(
+                    'UPDATE links SET misses = misses + 1, withdrawn_at = CASE WHEN misses + 1 >= ? THEN clock_timestamp() END
+                        WHERE id = ?',
+                    [OpenLink::MISSES, $link->id],
+                );
 
                 return false;
             }
             $this->use($link, $acceptance, true, null);
             // Whoever reads that mailbox has typed what names the account: that it belongs together is proven.
-            Account::query()->whereKey($acceptance->account_id)->whereNull('proven_at')->update(['proven_at' => $this->clock->now()->isoSecond()]);
+            Account::query()
+                ->whereKey($acceptance->account_id)
+                ->whereNull('proven_at')
+                ->update(['proven_at' => $this->clock->now()->isoSecond()]);
 
             return true;
         });
@@ -84,7 +91,9 @@ final readonly class ReceiverAnswers
         $this->database->update('UPDATE links SET used_at = clock_timestamp() WHERE id = ?', [$link->id]);
         $acceptance->update(['answered_on' => $this->clock->now(), 'accepted' => $accepted, 'words' => $words]);
         $this->database->afterCommit(fn () => CarryAccepted::dispatch($acceptance->docket_id));
-        $this->log->write($accepted ? 'receiver_accepted' : 'receiver_refused', 'docket', $link->docket_id, ['account' => $acceptance->account_id]);
+        $this->log->write($accepted ? 'receiver_accepted' : 'receiver_refused', 'docket', $link->docket_id, [
+            'account' => $acceptance->account_id,
+        ]);
     }
 
     /** @param  array<string, string>  $typed */

@@ -26,7 +26,10 @@ use App\View\Words;
 use Illuminate\Database\Connection;
 use LogicException;
 
-/** The receiver has answered: what waited for it goes on, or ends with their words; some names a transaction, and killed anywhere, it goes on where it was. */
+/**
+ * The receiver has answered: what waited for it goes on, or ends with their words; some names a transaction, and killed anywhere, it goes
+ * on where it was.
+ */
 final readonly class ResumeAccepted
 {
     private const TOGETHER = 100;
@@ -34,24 +37,40 @@ final readonly class ResumeAccepted
     /** Of a transaction that another one was in the way of. */
     private const TRIES = 3;
 
-    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private SetAside $aside, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private Connection $database,
+        private Deeds $deeds,
+        private CaseFiles $files,
+        private GateOrders $gateOrders,
+        private EndLines $end,
+        private SetAside $aside,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     public function handle(int $docketId): void
     {
-        $this->aside->attempt(SetbackKind::Acceptance, $docketId, function () use ($docketId): void {
-            do {
-                $more = $this->database->transaction(fn (): bool => $this->some($docketId), self::TRIES);
-                Failpoint::AcceptedCarried->reach();
-            } while ($more);
-        }, docketId: $docketId);
+        $this->aside->attempt(
+            SetbackKind::Acceptance,
+            $docketId,
+            function () use ($docketId): void {
+                do {
+                    $more = $this->database->transaction(fn (): bool => $this->some($docketId), self::TRIES);
+                    Failpoint::AcceptedCarried->reach();
+                } while ($more);
+            },
+            docketId: $docketId,
+        );
     }
 
     /** Those whose job was lost with its worker. */
     public function sweep(): void
     {
-        foreach (Row::all($this->database->select('SELECT docket_id FROM acceptances WHERE answered_on IS NOT NULL AND carried_at IS NULL')) as $row) {
+        foreach (
+            Row::all($this->database->select('SELECT docket_id FROM acceptances
+                WHERE answered_on IS NOT NULL AND carried_at IS NULL')) as $row
+        ) {
             $this->handle($row->int('docket_id'));
         }
     }
@@ -78,11 +97,27 @@ final readonly class ResumeAccepted
     {
         $docket = Docket::query()->findOrFail($acceptance->docket_id);
         $deed = $this->deeds->of($docket);
-        $movements = Movement::query()->where('docket_id', $docket->id)->whereNull('closed_on')
-            ->whereHas('legs', fn ($legs) => $legs->where('kind', LegKind::Accept)->whereNull('done_on'))->orderBy('id')->limit(self::TOGETHER)->get();
+        $movements = Movement::query()
+            ->where('docket_id', $docket->id)
+            ->whereNull('closed_on')
+            ->whereHas('legs', fn ($legs) => $legs->where('kind', LegKind::Accept)->whereNull('done_on'))
+            ->orderBy('id')
+            ->limit(self::TOGETHER)
+            ->get();
         // Those that wait for somebody else's word too go on with that.
-        $lines = DocketLine::query()->with('docket')->withoutOpenWord()->where('docket_id', $docket->id)->where('state', LineState::Begun)->whereIn('name_id', $movements->pluck('name_id'))->orderBy('name_id')->lockForUpdate()->get();
-        $files = $this->files->of(array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all())), $this->clock->now());
+        $lines = DocketLine::query()
+            ->with('docket')
+            ->withoutOpenWord()
+            ->where('docket_id', $docket->id)
+            ->where('state', LineState::Begun)
+            ->whereIn('name_id', $movements->pluck('name_id'))
+            ->orderBy('name_id')
+            ->lockForUpdate()
+            ->get();
+        $files = $this->files->of(
+            array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all())),
+            $this->clock->now(),
+        );
         $openings = new PendingWrites($this->database, $this->gateOrders);
         foreach ($lines as $line) {
             if ($deed instanceof WaitsForWord && isset($files[$line->name_id])) {
@@ -90,7 +125,10 @@ final readonly class ResumeAccepted
             }
         }
         $openings->write();
-        Leg::query()->whereIn('movement_id', $movements->modelKeys())->where('kind', LegKind::Accept)->update(['done_on' => $acceptance->answered_on?->isoSecond()]);
+        Leg::query()
+            ->whereIn('movement_id', $movements->modelKeys())
+            ->where('kind', LegKind::Accept)
+            ->update(['done_on' => $acceptance->answered_on?->isoSecond()]);
 
         return $movements->count();
     }
@@ -100,9 +138,18 @@ final readonly class ResumeAccepted
     {
         $docket = Docket::query()->with('settler')->findOrFail($acceptance->docket_id);
         /** @var list<int> $lines */
-        $lines = DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)->orderBy('name_id')->limit(self::TOGETHER)->pluck('id')->all();
+        $lines = DocketLine::query()
+            ->where('docket_id', $docket->id)
+            ->where('state', LineState::Begun)
+            ->orderBy('name_id')
+            ->limit(self::TOGETHER)
+            ->pluck('id')
+            ->all();
         if ($lines !== []) {
-            $said = $acceptance->words === null ? $this->words->say('letters.refused') : $this->words->say('letters.refused_because', ['words' => $acceptance->words]);
+            $said =
+                $acceptance->words === null
+                    ? $this->words->say('letters.refused')
+                    : $this->words->say('letters.refused_because', ['words' => $acceptance->words]);
             $this->end->refused($docket->settler ?? throw new LogicException('Nobody settled it.'), $docket, $lines, $said);
         }
 

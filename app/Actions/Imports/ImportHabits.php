@@ -21,21 +21,43 @@ final readonly class ImportHabits
      */
     public function recall(int $registrarId, array $headings): ?array
     {
-        $row = $this->database->table('import_habits')->where('registrar_id', $registrarId)->where('headings', self::key($headings))->first(['matched']);
+        $row = $this->database
+            ->table('import_habits')
+            ->where('registrar_id', $registrarId)
+            ->where('headings', self::key($headings))
+            ->first(['matched']);
         $matched = $row === null ? [] : Row::of($row)->json('matched');
-        $columns = array_values(array_filter(is_array($matched['columns'] ?? null) ? $matched['columns'] : [], fn (mixed $field): bool => is_string($field) && ImportField::tryFrom($field) !== null));
+        $columns = array_values(
+            array_filter(
+                is_array($matched['columns'] ?? null) ? $matched['columns'] : [],
+                fn (mixed $field): bool => is_string($field) && ImportField::tryFrom($field) !== null,
+            ),
+        );
 
-        return count($columns) !== count($headings) ? null : ['columns' => array_map(strval(...), $columns)] + (is_string($matched['order'] ?? null) ? ['order' => $matched['order']] : []);
+        return count($columns) !== count($headings)
+            ? null
+            : ['columns' => array_map(strval(...), $columns)] +
+                    (is_string($matched['order'] ?? null) ? ['order' => $matched['order']] : []);
     }
 
     /** @param  bool  $orderWasAsked  whether a person said how the dates are written; what was proven or guessed is not remembered */
     public function remember(Import $import, bool $orderWasAsked): void
     {
         $matched = $orderWasAsked ? $import->matched : array_diff_key($import->matched, ['order' => 1]);
-        $this->database->table('import_habits')->upsert(
-            [['registrar_id' => $import->registrar_id, 'headings' => self::key($import->shape['headings']), 'matched' => json_encode($matched, JSON_THROW_ON_ERROR), 'updated_at' => gmdate('c')]],
-            ['registrar_id', 'headings'], ['matched', 'updated_at'],
-        );
+        $this->database
+            ->table('import_habits')
+            ->upsert(
+                [
+                    [
+                        'registrar_id' => $import->registrar_id,
+                        'headings' => self::key($import->shape['headings']),
+                        'matched' => json_encode($matched, JSON_THROW_ON_ERROR),
+                        'updated_at' => gmdate('c'),
+                    ],
+                ],
+                ['registrar_id', 'headings'],
+                ['matched', 'updated_at'],
+            );
     }
 
     /** @param  list<string>  $headings */

@@ -20,7 +20,8 @@ final readonly class InspectList
     }
 
     /**
-     * @return array{shape: array{headings: list<string>, samples: list<list<string>>, habit: bool, has_headings: bool, names_columns: bool, sheets: list<string>, sheet: string, encoding: string|null}, matched: array{columns: list<string>, order?: string}}
+     * @return array{shape: array{headings: list<string>, samples: list<list<string>>, habit: bool, has_headings: bool, names_columns: bool,
+     *     sheets: list<string>, sheet: string, encoding: string|null}, matched: array{columns: list<string>, order?: string}}
      *
      * @throws ListError when it is no list
      */
@@ -39,8 +40,14 @@ final readonly class InspectList
 
         return [
             'shape' => [
-                'headings' => $file->headings, 'samples' => $samples, 'habit' => $habit !== null, 'has_headings' => $file->hasHeadings, 'names_columns' => $file->namesColumns,
-                'sheets' => $file->sheets, 'sheet' => $file->sheet, 'encoding' => $options->encoding?->value,
+                'headings' => $file->headings,
+                'samples' => $samples,
+                'habit' => $habit !== null,
+                'has_headings' => $file->hasHeadings,
+                'names_columns' => $file->namesColumns,
+                'sheets' => $file->sheets,
+                'sheet' => $file->sheet,
+                'encoding' => $options->encoding?->value,
             ],
             'matched' => ['columns' => array_column($columns, 'value')] + ($order === null ? [] : ['order' => $order]),
         ];

@@ -27,12 +27,18 @@ final readonly class JudgeRows
 
     public function __construct(private Connection $database, Import $import)
     {
-        [$this->list, $this->registrar, $this->registrarId, $this->account] = [$import->id, mb_strtolower($import->registrar->name), $import->registrar_id, $import->account_id];
+        [$this->list, $this->registrar, $this->registrarId, $this->account] = [
+            $import->id,
+            mb_strtolower($import->registrar->name),
+            $import->registrar_id,
+            $import->account_id,
+        ];
     }
 
     /**
      * @param  array<int, array{name: DomainName, facts: array<string, mixed>}>  $parsed  by line
-     * @return array<int, array{verdict: string, ascii: string|null, facts: array<string, mixed>, changes: list<array{string, mixed, mixed}>, reason: array{value: string, why: string}|null}>
+     * @return array<int, array{verdict: string, ascii: string|null, facts: array<string, mixed>, changes: list<array{string, mixed,
+     *     mixed}>, reason: array{value: string, why: string}|null}>
      */
     public function handle(array $parsed): array
     {
@@ -46,12 +52,19 @@ final readonly class JudgeRows
                 if (isset($before[$name->ascii])) {
                     throw RefusedRow::because('twice', $name->unicode, ['line' => $before[$name->ascii]]);
                 }
-                $lines[$line] = in_array($name->ascii, $watched, true) && $this->isElsewhere($facts)
-                    ? ['verdict' => 'same', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => [], 'reason' => null]
-                    : $this->judge($name, $facts, $held[$name->ascii] ?? null);
+                $lines[$line] =
+                    in_array($name->ascii, $watched, true) && $this->isElsewhere($facts)
+                        ? ['verdict' => 'same', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => [], 'reason' => null]
+                        : $this->judge($name, $facts, $held[$name->ascii] ?? null);
                 $before[$name->ascii] = $line;
             } catch (RefusedRow $e) {
-                $lines[$line] = ['verdict' => 'refused', 'ascii' => $name->ascii, 'facts' => [], 'changes' => [], 'reason' => ['value' => $e->value, 'why' => $e->getMessage()]];
+                $lines[$line] = [
+                    'verdict' => 'refused',
+                    'ascii' => $name->ascii,
+                    'facts' => [],
+                    'changes' => [],
+                    'reason' => ['value' => $e->value, 'why' => $e->getMessage()],
+                ];
             }
         }
 
@@ -67,7 +80,8 @@ final readonly class JudgeRows
     {
         $registrar = $facts['registrar'] ?? null;
 
-        return ! isset($facts['account']) && ($this->account === null || is_string($registrar) && mb_strtolower($registrar) !== $this->registrar);
+        return ! isset($facts['account']) &&
+            ($this->account === null || (is_string($registrar) && mb_strtolower($registrar) !== $this->registrar));
     }
 
     /**
@@ -90,13 +104,25 @@ final readonly class JudgeRows
         }
         $account = $facts['account'] ?? null;
         $sameAccount = is_string($account)
-            ? mb_strtolower($account) === mb_strtolower($held->text('number')) && ($registrar === null ? $held->int('registrar_id') === $this->registrarId : $registrar === mb_strtolower($held->text('registrar_name')))
+            ? mb_strtolower($account) === mb_strtolower($held->text('number')) &&
+                ($registrar === null
+                    ? $held->int('registrar_id') === $this->registrarId
+                    : $registrar === mb_strtolower($held->text('registrar_name')))
             : $this->account === null || $this->account === $held->int('account_id');
         if (! $sameAccount) {
-            throw RefusedRow::because('other_account', $name->unicode, ['account' => $held->text('registrar_name').' '.$held->text('number')]);
+            throw RefusedRow::because('other_account', $name->unicode, [
+                'account' => $held->text('registrar_name').' '.$held->text('number'),
+            ]);
         }
         $client = $facts['client'] ?? null;
-        if (is_string($client) && ! in_array(Folded::of($client), array_map(Folded::of(...), [$held->text('client_name'), ...array_filter($held->json('client_spellings'), is_string(...))]), true)) {
+        if (
+            is_string($client) &&
+            ! in_array(
+                Folded::of($client),
+                array_map(Folded::of(...), [$held->text('client_name'), ...array_filter($held->json('client_spellings'), is_string(...))]),
+                true,
+            )
+        ) {
             throw RefusedRow::because('other_client', $client, ['client' => $held->text('client_name')]);
         }
         $changes = [];
@@ -127,18 +153,27 @@ final readonly class JudgeRows
             $changes[] = ['missing', $missing->date(), null];
         }
 
-        return ['verdict' => $changes === [] ? 'same' : 'changed', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => $changes, 'reason' => null];
+        return [
+            'verdict' => $changes === [] ? 'same' : 'changed',
+            'ascii' => $name->ascii,
+            'facts' => $facts,
+            'changes' => $changes,
+            'reason' => null,
+        ];
     }
 
     private static function isSame(string $field, mixed $now, mixed $after): bool
     {
-        return $now === $after || is_string($now) && is_string($after) && match ($field) {
-            // By what both know: most lists know the day alone.
-            'created', 'ends', 'moved' => Instant::of($now)->agreesWith(Instant::of($after)),
-            // How a mailbox is capitalised is nothing new.
-            'mailbox' => strcasecmp($now, $after) === 0,
-            default => false,
-        };
+        return $now === $after ||
+            (is_string($now) &&
+                is_string($after) &&
+                match ($field) {
+                    // By what both know: most lists know the day alone.
+                    'created', 'ends', 'moved' => Instant::of($now)->agreesWith(Instant::of($after)),
+                    // How a mailbox is capitalised is nothing new.
+                    'mailbox' => strcasecmp($now, $after) === 0,
+                    default => false,
+                });
     }
 
     /**
@@ -148,17 +183,45 @@ final readonly class JudgeRows
     private function held(array $asked): array
     {
         $found = [];
-        $rows = $this->database->table('names')->whereIn('ascii', $asked)
-            ->join('registrations', fn (JoinClause $join) => $join->on('registrations.name_id', '=', 'names.id')->whereRaw('upper_inf(registrations.span)'))
-            ->join('holdings', fn (JoinClause $join) => $join->on('holdings.name_id', '=', 'names.id')->whereRaw('upper_inf(holdings.span)'))
+        $rows = $this->database
+            ->table('names')
+            ->whereIn('ascii', $asked)
+            ->join(
+                'registrations',
+                fn (JoinClause $join) => $join->on('registrations.name_id', '=', 'names.id')->whereRaw('upper_inf(registrations.span)'),
+            )
+            ->join(
+                'holdings',
+                fn (JoinClause $join) => $join->on('holdings.name_id', '=', 'names.id')->whereRaw('upper_inf(holdings.span)'),
+            )
             ->join('accounts', 'accounts.id', '=', 'holdings.account_id')
             ->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
             ->join('clients', 'clients.id', '=', 'holdings.client_id')
-            ->leftJoinLateral($this->database->table('registrants')->whereColumn('registrants.name_id', 'names.id')->select(['called', 'address'])->limit(1), 'registrants')
-            ->select(['names.ascii', 'registrations.*', 'holdings.missing_since', 'accounts.id AS account_id', 'accounts.number', 'accounts.registrar_id', 'registrars.name AS registrar_name', 'clients.name AS client_name'])
+            ->leftJoinLateral(
+                $this->database
+                    ->table('registrants')
+                    ->whereColumn('registrants.name_id', 'names.id')
+                    ->select(['called', 'address'])
+                    ->limit(1),
+                'registrants',
+            )
+            ->select([
+                'names.ascii',
+                'registrations.*',
+                'holdings.missing_since',
+                'accounts.id AS account_id',
+                'accounts.number',
+                'accounts.registrar_id',
+                'registrars.name AS registrar_name',
+                'clients.name AS client_name',
+            ])
             ->selectRaw("(SELECT coalesce(json_agg(m.name), '[]') FROM clients m WHERE m.merged_into = clients.id) AS client_spellings")
             ->selectRaw("nullif(registrants.called, '') AS registrant, registrants.address AS mailbox")
-            ->selectRaw("(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = names.id) AS labels")->get();
+            ->selectRaw(
+                "(SELECT coalesce(json_agg(w.label ORDER BY lower(w.label)), '[]') FROM name_words x JOIN words w ON w.id = x.word_id
+                    WHERE x.name_id = names.id) AS labels",
+            )
+            ->get();
         foreach (Row::all($rows) as $row) {
             $found[$row->text('ascii')] = $row;
         }
@@ -173,8 +236,18 @@ final readonly class JudgeRows
     private function watched(array $asked): array
     {
         // The names first (OFFSET 0): few watched ones look to the planner like a reason to read every name beside them.
-        $names = $this->database->table('names')->whereIn('ascii', $asked)->offset(0)->select(['id', 'ascii']);
-        $rows = Row::all($this->database->query()->fromSub($names, 'names')->join('watchings', 'watchings.name_id', '=', 'names.id')->get(['names.ascii']));
+        $names = $this->database
+            ->table('names')
+            ->whereIn('ascii', $asked)
+            ->offset(0)
+            ->select(['id', 'ascii']);
+        $rows = Row::all(
+            $this->database
+                ->query()
+                ->fromSub($names, 'names')
+                ->join('watchings', 'watchings.name_id', '=', 'names.id')
+                ->get(['names.ascii']),
+        );
 
         return array_map(fn (Row $row): string => $row->text('ascii'), $rows);
     }
@@ -190,7 +263,9 @@ final readonly class JudgeRows
         $found = [];
         // One by one, each by `import_rows_name`: of a list that is being read PostgreSQL has no statistics yet, and would read all of it.
         $rows = $this->database->select(
-            "SELECT a.ascii, (SELECT r.line FROM import_rows r WHERE r.ascii = a.ascii AND r.import_id + 0 = ? AND r.verdict <> 'refused') AS line FROM json_array_elements_text(?::json) AS a(ascii)",
+            "SELECT a.ascii, (SELECT r.line FROM import_rows r
+                WHERE r.ascii = a.ascii AND r.import_id + 0 = ? AND r.verdict <> 'refused') AS line
+                FROM json_array_elements_text(?::json) AS a(ascii)",
             [$this->list, json_encode($asked, JSON_THROW_ON_ERROR)],
         );
         foreach (Row::all($rows) as $row) {

@@ -33,8 +33,17 @@ final readonly class MadeByList
     private function one(string $table, ?string $column, int $id): void
     {
         try {
-            $this->database->transaction(fn () => $this->database->table($table)->where('id', $id)->where('version', 1)
-                ->unless($column === null, fn (Builder $own) => $own->whereNotExists(fn (Builder $note) => $note->from('notes')->where((string) $column, $id)))->delete());
+            $this->database->transaction(
+                fn () => $this->database
+                    ->table($table)
+                    ->where('id', $id)
+                    ->where('version', 1)
+                    ->unless(
+                        $column === null,
+                        fn (Builder $own) => $own->whereNotExists(fn (Builder $note) => $note->from('notes')->where((string) $column, $id)),
+                    )
+                    ->delete(),
+            );
         } catch (QueryException) {
             // Something refers to it by now: it stays.
         }

@@ -32,7 +32,12 @@ final class MatchColumns
     {
         $values = [];
         foreach (array_keys($headings) as $column) {
-            $values[$column] = array_values(array_filter(array_map(fn (array $row): string => $row[$column] ?? '', $samples), fn (string $value): bool => $value !== ''));
+            $values[$column] = array_values(
+                array_filter(
+                    array_map(fn (array $row): string => $row[$column] ?? '', $samples),
+                    fn (string $value): bool => $value !== '',
+                ),
+            );
         }
         $found = [];
         foreach ($headings as $column => $heading) {
@@ -40,7 +45,12 @@ final class MatchColumns
         }
         foreach ([ImportField::Name, ImportField::Mailbox, ImportField::Servers, ImportField::Statuses] as $field) {
             foreach ($headings as $column => $heading) {
-                if ($found[$column] === ImportField::Raw && ! in_array($field, $found, true) && $values[$column] !== [] && $this->fits($field, $values[$column])) {
+                if (
+                    $found[$column] === ImportField::Raw &&
+                    ! in_array($field, $found, true) &&
+                    $values[$column] !== [] &&
+                    $this->fits($field, $values[$column])
+                ) {
                     $found[$column] = $field;
                 }
             }
@@ -94,7 +104,11 @@ final class MatchColumns
     {
         $plain = self::plain($heading);
         foreach (ImportField::cases() as $field) {
-            if (in_array($plain, $field->headings(), true) && ($field->mayRepeat() || ! in_array($field, $taken, true)) && ($values === [] || $field === ImportField::Statuses || $this->fits($field, $values, self::BEARS_OUT))) {
+            if (
+                in_array($plain, $field->headings(), true) &&
+                ($field->mayRepeat() || ! in_array($field, $taken, true)) &&
+                ($values === [] || $field === ImportField::Statuses || $this->fits($field, $values, self::BEARS_OUT))
+            ) {
                 // Registrars' own words stand among statuses, so that heading is believed.
                 return $field;
             }
@@ -114,14 +128,22 @@ final class MatchColumns
     {
         $means = [];
         foreach ($found as $column => $field) {
-            if ($field === ImportField::Raw && $values[$column] !== [] && ! ctype_digit(implode('', $values[$column])) && $this->fits(ImportField::Ends, $values[$column])) {
+            if (
+                $field === ImportField::Raw &&
+                $values[$column] !== [] &&
+                ! ctype_digit(implode('', $values[$column])) &&
+                $this->fits(ImportField::Ends, $values[$column])
+            ) {
                 $order = DateOrder::provenBy($values[$column])[0];
                 $days = array_filter(array_map(fn (string $value): ?string => $order->read($value), $values[$column]), is_string(...));
-                $means[$column] = array_sum(array_map(fn (string $day): int => (int) strtotime($day.' UTC'), $days)) / max(1, count($days));
+                $means[$column] =
+                    array_sum(array_map(fn (string $day): int => (int) strtotime($day.' UTC'), $days)) / max(1, count($days));
             }
         }
         asort($means);
-        $wanted = array_values(array_filter([ImportField::Ends, ImportField::Created], fn (ImportField $field): bool => ! in_array($field, $found, true)));
+        $wanted = array_values(
+            array_filter([ImportField::Ends, ImportField::Created], fn (ImportField $field): bool => ! in_array($field, $found, true)),
+        );
         foreach ($wanted as $field) {
             $column = $field === ImportField::Ends ? array_key_last($means) : array_key_first($means);
             if ($column !== null) {
@@ -140,7 +162,9 @@ final class MatchColumns
             ImportField::Name => self::isName(...),
             ImportField::Created, ImportField::Ends, ImportField::Moved => self::isDate(...),
             ImportField::Mailbox => fn (string $value): bool => filter_var($value, FILTER_VALIDATE_EMAIL) !== false,
-            ImportField::Intent, ImportField::Lock, ImportField::Disclosure => fn (string $value): bool => ReadRow::isEither($field, $value),
+            ImportField::Intent,
+            ImportField::Lock,
+            ImportField::Disclosure => fn (string $value): bool => ReadRow::isEither($field, $value),
             ImportField::Renewal => fn (string $value): bool => Amount::read($value, 'SEK') !== null || ListNumber::read($value) !== null,
             ImportField::Currency => fn (string $value): bool => Amount::currency($value, 'SEK') !== null,
             ImportField::Servers => self::isServers(...),

@@ -26,7 +26,9 @@ final readonly class MissingFrom
     /** @return list<Row> value, lines */
     public function accounts(Import $import): array
     {
-        return $this->missing($import, 'account', 'SELECT 1 FROM accounts WHERE registrar_id = ? AND lower(number) = lower(value)', [$import->registrar_id]);
+        return $this->missing($import, 'account', 'SELECT 1 FROM accounts WHERE registrar_id = ? AND lower(number) = lower(value)', [
+            $import->registrar_id,
+        ]);
     }
 
     /**
@@ -40,10 +42,23 @@ final readonly class MissingFrom
     {
         $made = ['clients' => [], 'accounts' => []];
         foreach (array_intersect($this->values($this->clients($import)), $clients) as $name) {
-            array_push($made['clients'], ...$this->insert('INSERT INTO clients (name, created_at, updated_at) VALUES (?, now(), now()) ON CONFLICT DO NOTHING RETURNING id', [$name]));
+            array_push(
+                $made['clients'],
+                ...$this->insert(
+                    'INSERT INTO clients (name, created_at, updated_at) VALUES (?, now(), now()) ON CONFLICT DO NOTHING RETURNING id',
+                    [$name],
+                ),
+            );
         }
         foreach (array_intersect($this->values($this->accounts($import)), $accounts) as $number) {
-            array_push($made['accounts'], ...$this->insert('INSERT INTO accounts (registrar_id, number, created_at, updated_at) VALUES (?, ?, now(), now()) ON CONFLICT DO NOTHING RETURNING id', [$import->registrar_id, $number]));
+            array_push(
+                $made['accounts'],
+                ...$this->insert(
+                    'INSERT INTO accounts (registrar_id, number, created_at, updated_at) VALUES (?, ?, now(), now())
+                        ON CONFLICT DO NOTHING RETURNING id',
+                    [$import->registrar_id, $number],
+                ),
+            );
         }
         foreach ($made as $kind => $ids) {
             foreach ($ids as $id) {
@@ -80,11 +95,13 @@ final readonly class MissingFrom
      */
     private function missing(Import $import, string $field, string $known, array $bindings): array
     {
-        return Row::all($this->database->select(
-            "SELECT value, lines FROM (SELECT min(facts->>'{$field}') AS value, count(*) AS lines FROM import_rows
+        return Row::all(
+            $this->database->select(
+                "SELECT value, lines FROM (SELECT min(facts->>'{$field}') AS value, count(*) AS lines FROM import_rows
              WHERE import_id = ? AND verdict = 'new' AND facts->>'{$field}' IS NOT NULL GROUP BY folded(facts->>'{$field}')) named
              WHERE NOT EXISTS ({$known}) ORDER BY value LIMIT 500",
-            [$import->id, ...$bindings],
-        ));
+                [$import->id, ...$bindings],
+            ),
+        );
     }
 }

@@ -29,8 +29,16 @@ final readonly class OpenedList
      * @param  list<string>  $sheets  those that have rows
      * @param  bool  $namesColumns  whether its format itself says what the columns are
      */
-    private function __construct(public array $headings, public bool $hasHeadings, public bool $namesColumns, public array $sheets, public string $sheet, private Process $process, private Generator $values, private PrivateFolder $folder)
-    {
+    private function __construct(
+        public array $headings,
+        public bool $hasHeadings,
+        public bool $namesColumns,
+        public array $sheets,
+        public string $sheet,
+        private Process $process,
+        private Generator $values,
+        private PrivateFolder $folder,
+    ) {
     }
 
     /**
@@ -40,13 +48,26 @@ final readonly class OpenedList
      *
      * @throws ListError when it is no list
      */
-    public static function open(string $path, ListOptions $options = new ListOptions, ?int $rows = null, int $seconds = 900): self
+    public static function open(string $path, ListOptions $options = new ListOptions(), ?int $rows = null, int $seconds = 900): self
     {
         $folder = PrivateFolder::make();
         $nothing = array_fill_keys(array_keys(getenv()), false);
         $process = new Process(
-            [(string) (new PhpExecutableFinder)->find(false), '-d', 'memory_limit='.self::MEMORY, '-d', 'display_errors=0', base_path('bin/read-list.php'), $path, (string) ($rows ?? PHP_INT_MAX), json_encode($options, JSON_THROW_ON_ERROR)],
-            base_path(), [...$nothing, 'LANG' => 'C.UTF-8', 'TMPDIR' => $folder->path], null, $seconds,
+            [
+                (string) (new PhpExecutableFinder())->find(false),
+                '-d',
+                'memory_limit='.self::MEMORY,
+                '-d',
+                'display_errors=0',
+                base_path('bin/read-list.php'),
+                $path,
+                (string) ($rows ?? PHP_INT_MAX),
+                json_encode($options, JSON_THROW_ON_ERROR),
+            ],
+            base_path(),
+            [...$nothing, 'LANG' => 'C.UTF-8', 'TMPDIR' => $folder->path],
+            null,
+            $seconds,
         );
         try {
             $process->start();
@@ -62,8 +83,14 @@ final readonly class OpenedList
         }
 
         return new self(
-            self::texts($first['headings']), ($first['has_headings'] ?? null) === true, ($first['names_columns'] ?? null) === true, self::texts($first['sheets'] ?? null), is_string($first['sheet'] ?? null) ? $first['sheet'] : '',
-            $process, $values, $folder,
+            self::texts($first['headings']),
+            ($first['has_headings'] ?? null) === true,
+            ($first['names_columns'] ?? null) === true,
+            self::texts($first['sheets'] ?? null),
+            is_string($first['sheet'] ?? null) ? $first['sheet'] : '',
+            $process,
+            $values,
+            $folder,
         );
     }
 
@@ -83,7 +110,11 @@ final readonly class OpenedList
                     return;
                 }
                 if (is_int($value[0] ?? null) && is_array($value[1] ?? null)) {
-                    yield new ListRow($value[0], self::texts($value[1]), array_values(array_filter(is_array($value[2] ?? null) ? $value[2] : [], is_int(...))));
+                    yield new ListRow(
+                        $value[0],
+                        self::texts($value[1]),
+                        array_values(array_filter(is_array($value[2] ?? null) ? $value[2] : [], is_int(...))),
+                    );
                 }
             }
             // It ended without saying so: something stopped it.

@@ -17,8 +17,13 @@ use Illuminate\Database\Connection;
 /** Reads a list into its preview, a chunk a transaction; stopped anywhere, it goes on after the last chunk. */
 final readonly class ReadImport
 {
-    public function __construct(private Connection $database, private Storage $storage, private int $chunk, private int $limit, private string $currency)
-    {
+    public function __construct(
+        private Connection $database,
+        private Storage $storage,
+        private int $chunk,
+        private int $limit,
+        private string $currency,
+    ) {
     }
 
     public function handle(Import $import): void
@@ -27,7 +32,12 @@ final readonly class ReadImport
         try {
             $file = OpenedList::open($this->storage->disk()->path($import->path), $import->options());
             $columns = array_map(ImportField::from(...), $import->matched['columns'] ?? []);
-            $read = new ReadRow($columns, $file->headings, DateOrder::from($import->matched['order'] ?? DateOrder::YearMonthDay->value), $this->currency);
+            $read = new ReadRow(
+                $columns,
+                $file->headings,
+                DateOrder::from($import->matched['order'] ?? DateOrder::YearMonthDay->value),
+                $this->currency,
+            );
             $seen = 0;
             $before = $import->rows_seen;
             $rows = [];
@@ -74,13 +84,27 @@ final readonly class ReadImport
             }
             $lines = (new JudgeRows($this->database, $import))->handle($parsed);
             foreach ($refused as $line => [$ascii, $why]) {
-                $lines[$line] = ['verdict' => 'refused', 'ascii' => $ascii, 'facts' => [], 'changes' => [], 'reason' => ['value' => $why->value, 'why' => $why->getMessage()]];
+                $lines[$line] = [
+                    'verdict' => 'refused',
+                    'ascii' => $ascii,
+                    'facts' => [],
+                    'changes' => [],
+                    'reason' => ['value' => $why->value, 'why' => $why->getMessage()],
+                ];
             }
             ksort($lines);
             $columns = 'import_id, line, verdict, ascii, facts, changes, reason';
             $list = $import->id;
-            $rows = array_map(fn (int $line, array $row): array => ['import_id' => $list, 'line' => $line, ...$row, 'facts' => (object) $row['facts']], array_keys($lines), $lines);
-            $this->database->statement("INSERT INTO import_rows ({$columns}) SELECT {$columns} FROM json_populate_recordset(NULL::import_rows, ?::json) ON CONFLICT DO NOTHING", [json_encode($rows, JSON_THROW_ON_ERROR)]);
+            $rows = array_map(
+                fn (int $line, array $row): array => ['import_id' => $list, 'line' => $line, ...$row, 'facts' => (object) $row['facts']],
+                array_keys($lines),
+                $lines,
+            );
+            $this->database->statement(
+                "INSERT INTO import_rows
+                    ({$columns}) SELECT {$columns} FROM json_populate_recordset(NULL::import_rows, ?::json) ON CONFLICT DO NOTHING",
+                [json_encode($rows, JSON_THROW_ON_ERROR)],
+            );
             $import->update(['rows_seen' => $seen]);
             Failpoint::ListChunkJudged->reach();
         });
@@ -92,8 +116,10 @@ final readonly class ReadImport
     {
         $this->database->statement(
             "INSERT INTO import_rows (import_id, line, verdict, ascii)
-             SELECT ?, (SELECT coalesce(max(line), 1) FROM import_rows WHERE import_id = ?) + row_number() OVER (ORDER BY ascii), 'missing', ascii
-             FROM (SELECT n.ascii FROM holdings h JOIN names n ON n.id = h.name_id WHERE h.account_id = ? AND upper_inf(h.span) EXCEPT SELECT r.ascii FROM import_rows r WHERE r.import_id = ?) AS missing",
+             SELECT ?, (SELECT coalesce(max(line), 1) FROM import_rows WHERE import_id = ?) + row_number() OVER (ORDER BY ascii),
+             'missing', ascii
+             FROM (SELECT n.ascii FROM holdings h JOIN names n ON n.id = h.name_id
+             WHERE h.account_id = ? AND upper_inf(h.span) EXCEPT SELECT r.ascii FROM import_rows r WHERE r.import_id = ?) AS missing",
             [$import->id, $import->id, $import->account_id, $import->id],
         );
     }
@@ -102,7 +128,16 @@ final readonly class ReadImport
     public function counts(Import $import): array
     {
         $counts = ['new' => 0, 'changed' => 0, 'same' => 0, 'refused' => 0] + ($import->whole ? ['missing' => 0] : []);
-        foreach (Row::all($this->database->table('import_rows')->where('import_id', $import->id)->groupBy('verdict')->selectRaw('verdict, count(*) AS lines')->get()) as $row) {
+        foreach (
+            Row::all(
+                $this->database
+                    ->table('import_rows')
+                    ->where('import_id', $import->id)
+                    ->groupBy('verdict')
+                    ->selectRaw('verdict, count(*) AS lines')
+                    ->get(),
+            ) as $row
+        ) {
             $counts[$row->text('verdict')] = $row->int('lines');
         }
 

@@ -26,11 +26,60 @@ use App\Support\Currencies;
 final class ReadRow
 {
     private const YES = [
-        'yes', 'y', 'on', 'true', '1', 'x', 'auto', 'automatic', 'enabled', 'active', 'locked', 'ja', 'an', 'ein', 'wahr', 'aktiv', 'gesperrt', 'aan', 'oui', 'vrai', 'actif', 'activé', 'sí', 'si', 'sì', 'verdadero', 'vero', 'attivo',
+        'yes',
+        'y',
+        'on',
+        'true',
+        '1',
+        'x',
+        'auto',
+        'automatic',
+        'enabled',
+        'active',
+        'locked',
+        'ja',
+        'an',
+        'ein',
+        'wahr',
+        'aktiv',
+        'gesperrt',
+        'aan',
+        'oui',
+        'vrai',
+        'actif',
+        'activé',
+        'sí',
+        'si',
+        'sì',
+        'verdadero',
+        'vero',
+        'attivo',
     ];
 
     private const NO = [
-        'no', 'n', 'off', 'false', '0', '-', 'manual', 'disabled', 'inactive', 'none', 'unlocked', 'nein', 'aus', 'falsch', 'inaktiv', 'nee', 'uit', 'non', 'faux', 'inactif', 'désactivé', 'falso', 'inattivo',
+        'no',
+        'n',
+        'off',
+        'false',
+        '0',
+        '-',
+        'manual',
+        'disabled',
+        'inactive',
+        'none',
+        'unlocked',
+        'nein',
+        'aus',
+        'falsch',
+        'inaktiv',
+        'nee',
+        'uit',
+        'non',
+        'faux',
+        'inactif',
+        'désactivé',
+        'falso',
+        'inattivo',
     ];
 
     /** Name servers repeat from line to line: so many cells are remembered. */
@@ -53,8 +102,12 @@ final class ReadRow
      * @param  list<string>  $headings
      * @param  string  $currency  of amounts that name none
      */
-    public function __construct(private readonly array $columns, private readonly array $headings, private readonly DateOrder $order, private readonly string $currency)
-    {
+    public function __construct(
+        private readonly array $columns,
+        private readonly array $headings,
+        private readonly DateOrder $order,
+        private readonly string $currency,
+    ) {
         $currencies = array_search(ImportField::Currency, $columns, true);
         $this->currencies = $currencies === false ? null : $currencies;
         foreach ($columns as $field) {
@@ -97,7 +150,12 @@ final class ReadRow
         if ($name === null) {
             throw RefusedRow::because('no_name', '');
         }
-        if (isset($facts['created'], $facts['ends']) && is_string($facts['created']) && is_string($facts['ends']) && ! Instant::of($facts['created'])->isBefore(Instant::of($facts['ends']))) {
+        if (
+            isset($facts['created'], $facts['ends']) &&
+            is_string($facts['created']) &&
+            is_string($facts['ends']) &&
+            ! Instant::of($facts['created'])->isBefore(Instant::of($facts['ends']))
+        ) {
             throw RefusedRow::because('ends_before_created', $facts['ends']);
         }
         if ($currency !== null && ! isset($facts['renewal'])) {
@@ -131,7 +189,9 @@ final class ReadRow
     {
         $length = mb_strlen($value);
 
-        return $length <= self::RAW ? $value : $this->say('cut', ['value' => mb_substr($value, 0, self::RAW), 'length' => $length, 'most' => self::RAW]);
+        return $length <= self::RAW
+            ? $value
+            : $this->say('cut', ['value' => mb_substr($value, 0, self::RAW), 'length' => $length, 'most' => self::RAW]);
     }
 
     /** @param  array<string, string|int>  $with */
@@ -180,15 +240,27 @@ final class ReadRow
     private function fact(ImportField $field, string $value): string|array
     {
         return match ($field) {
-            ImportField::Created, ImportField::Ends, ImportField::Moved => $this->order->readExactly($value) ?? throw RefusedRow::because('date', $value),
+            ImportField::Created, ImportField::Ends, ImportField::Moved => $this->order->readExactly($value) ??
+                throw RefusedRow::because('date', $value),
             ImportField::Intent => $this->either($field, $value, Intent::ByItself->value, Intent::WhenTold->value),
             ImportField::Lock => $this->either($field, $value, Lock::On->value, Lock::Off->value),
             ImportField::Disclosure => $this->either($field, $value, Disclosure::Replaced->value, Disclosure::Shown->value),
             ImportField::Statuses => $this->statuses($value),
             ImportField::Words => $this->labels($value),
-            ImportField::Mailbox => mb_strlen($value) <= 320 && str_contains($value, '@') ? $value : throw RefusedRow::because('mailbox', $value),
-            ImportField::Client, ImportField::Registrant, ImportField::Reference, ImportField::Account, ImportField::Registrar => mb_strlen($value) <= 200 ? $value : throw RefusedRow::because('long', $value),
-            ImportField::Name, ImportField::Renewal, ImportField::Currency, ImportField::Servers, ImportField::LeftOut, ImportField::Raw => $value,
+            ImportField::Mailbox => mb_strlen($value) <= 320 && str_contains($value, '@')
+                ? $value
+                : throw RefusedRow::because('mailbox', $value),
+            ImportField::Client, ImportField::Registrant, ImportField::Reference, ImportField::Account, ImportField::Registrar => mb_strlen(
+                $value,
+            ) <= 200
+                ? $value
+                : throw RefusedRow::because('long', $value),
+            ImportField::Name,
+            ImportField::Renewal,
+            ImportField::Currency,
+            ImportField::Servers,
+            ImportField::LeftOut,
+            ImportField::Raw => $value,
         };
     }
 
@@ -230,17 +302,25 @@ final class ReadRow
     private function amount(string $value, bool $isNumber, string $column): array
     {
         $said = $column === '' ? null : Amount::currency($column, $this->currency) ?? throw RefusedRow::because('currency', $column);
-        $amount = ($isNumber ? ListNumber::read($value) : null) ?? Amount::read($value, $said ?? $this->currency) ?? throw RefusedRow::because('amount', $value);
+        $amount =
+            ($isNumber ? ListNumber::read($value) : null) ??
+            (Amount::read($value, $said ?? $this->currency) ?? throw RefusedRow::because('amount', $value));
         if ($said !== null && $amount->currency !== null && $amount->currency !== $said) {
             throw RefusedRow::because('two_currencies', $value, ['price' => $amount->currency, 'column' => $said]);
         }
-        $currency = $amount->currency ?? $said ?? $this->currency;
+        $currency = $amount->currency ?? ($said ?? $this->currency);
         if (! Currencies::isKnown($currency)) {
             throw RefusedRow::because('currency', $value);
         }
         try {
             // A number of a spreadsheet is shown there with its currency's decimals, and computed with more.
-            return [($amount instanceof ListNumber ? Money::rounded($amount->decimal, $currency) : Money::of($amount->decimal, $currency))->decimal(), $currency];
+            return [
+                ($amount instanceof ListNumber
+                    ? Money::rounded($amount->decimal, $currency)
+                    : Money::of($amount->decimal, $currency)
+                )->decimal(),
+                $currency,
+            ];
         } catch (MoneyError $e) {
             throw RefusedRow::saying($e->getMessage(), $value);
         }
@@ -275,7 +355,9 @@ final class ReadRow
     /** @return list<string> */
     private function statuses(string $value): array
     {
-        return array_values(array_unique(array_filter(array_map(fn (string $part): ?string => Status::read($part)?->value, self::parts($value)))));
+        return array_values(
+            array_unique(array_filter(array_map(fn (string $part): ?string => Status::read($part)?->value, self::parts($value)))),
+        );
     }
 
     /** Registrars put words of their own here ("active"); those say nothing that the rules know, and are kept as they are. */

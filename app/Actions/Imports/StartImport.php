@@ -31,9 +31,14 @@ final readonly class StartImport
      */
     public function handle(User $user, array $of, string $registrar, string $account): Import
     {
-        $known = $registrar === '' ? $of['registrar_id'] : Registrar::query()->whereRaw('lower(name) = lower(?)', [$registrar])->value('id');
+        $known =
+            $registrar === ''
+                ? $of['registrar_id']
+                : Registrar::query()
+                    ->whereRaw('lower(name) = lower(?)', [$registrar])
+                    ->value('id');
         try {
-            $looked = $this->look->handle($this->storage->disk()->path($of['path']), new ListOptions, is_int($known) ? $known : 0);
+            $looked = $this->look->handle($this->storage->disk()->path($of['path']), new ListOptions(), is_int($known) ? $known : 0);
         } catch (ListError $e) {
             $this->storage->disk()->delete($of['path']);
             throw $e;
@@ -42,7 +47,7 @@ final readonly class StartImport
         return $this->database->transaction(function () use ($user, $of, $registrar, $account, $known, $looked): Import {
             $made = [];
             if (! is_int($known)) {
-                $known = $this->save->handle($user, new Registrar, ['name' => $registrar], null)->id;
+                $known = $this->save->handle($user, new Registrar(), ['name' => $registrar], null)->id;
                 $made['registrars'] = [$known];
             }
             if ($account !== '') {
@@ -50,7 +55,14 @@ final readonly class StartImport
                 $made += $isMade ? ['accounts' => [$of['account_id']]] : [];
             }
 
-            return Import::query()->create([...$of, 'user_id' => $user->id, 'registrar_id' => $known, 'state' => ImportState::Uploaded, ...$looked, ...($made === [] ? [] : ['made' => $made])]);
+            return Import::query()->create([
+                ...$of,
+                'user_id' => $user->id,
+                'registrar_id' => $known,
+                'state' => ImportState::Uploaded,
+                ...$looked,
+                ...$made === [] ? [] : ['made' => $made],
+            ]);
         });
     }
 
@@ -58,14 +70,25 @@ final readonly class StartImport
     public function atAccount(User $user, Import $import, string $number): void
     {
         [$id, $isMade] = $this->account($user, $import->registrar_id, $number);
-        $import->update(['account_id' => $id] + ($isMade ? ['made' => ['accounts' => [...$import->made['accounts'] ?? [], $id]] + $import->made] : []));
+        $import->update(
+            ['account_id' => $id] + ($isMade ? ['made' => ['accounts' => [...$import->made['accounts'] ?? [], $id]] + $import->made] : []),
+        );
     }
 
     /** @return array{int, bool} its id, and whether it was not known before */
     private function account(User $user, int $registrarId, string $number): array
     {
-        $known = Account::query()->where('registrar_id', $registrarId)->whereRaw('lower(number) = lower(?)', [$number])->value('id');
+        $known = Account::query()
+            ->where('registrar_id', $registrarId)
+            ->whereRaw('lower(number) = lower(?)', [$number])
+            ->value('id');
 
-        return is_int($known) ? [$known, false] : [$this->save->handle($user, new Account, ['registrar_id' => $registrarId, 'number' => $number, 'access' => 'ours'], null)->id, true];
+        return is_int($known)
+            ? [$known, false]
+            : [
+                $this->save->handle($user, new Account(), ['registrar_id' => $registrarId, 'number' => $number, 'access' => 'ours'], null)
+                    ->id,
+                true,
+            ];
     }
 }

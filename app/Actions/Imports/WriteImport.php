@@ -27,18 +27,35 @@ use Illuminate\Database\Query\Builder;
  */
 final readonly class WriteImport
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private HouseLog $log, private TradeClock $clock, private GiveWords $words, private RecordRegistrants $registrants, private Dispatcher $events, private int $chunk)
-    {
+    public function __construct(
+        private Connection $database,
+        private MakeStandings $standings,
+        private CompareAgain $compare,
+        private HouseLog $log,
+        private TradeClock $clock,
+        private GiveWords $words,
+        private RecordRegistrants $registrants,
+        private Dispatcher $events,
+        private int $chunk,
+    ) {
     }
 
     /** Several workers may do so at once; whoever writes the last line says that it is done. */
     public function handle(Import $import): void
     {
-        // From where this worker was last, so that what is written isn't read again; what another left behind it is met in a last round from the beginning.
+        // From where this worker was last, so that what is written isn't read again; what another left behind it is met in a last round
+        // from the beginning.
         $after = -1;
         do {
             [$count, $last] = $this->database->transaction(function () use ($import, $after): array {
-                $rows = Row::all($this->left($import)->where('line', '>', $after)->orderBy('line')->limit($this->chunk)->lock('FOR UPDATE SKIP LOCKED')->get());
+                $rows = Row::all(
+                    $this->left($import)
+                        ->where('line', '>', $after)
+                        ->orderBy('line')
+                        ->limit($this->chunk)
+                        ->lock('FOR UPDATE SKIP LOCKED')
+                        ->get(),
+                );
                 Failpoint::ListRowsLocked->reach();
                 $this->write($import, $rows);
                 Failpoint::ListRowsMarked->reach();
@@ -51,7 +68,11 @@ final readonly class WriteImport
             [$isLastRound, $after] = [$after === -1, $last];
         } while ($count > 0 || ! $isLastRound);
         if (! $this->left($import)->exists()) {
-            $import->newQuery()->whereKey($import->id)->where('state', ImportState::Writing)->update(['state' => ImportState::Done]);
+            $import
+                ->newQuery()
+                ->whereKey($import->id)
+                ->where('state', ImportState::Writing)
+                ->update(['state' => ImportState::Done]);
         }
         $import->refresh();
     }
@@ -59,7 +80,11 @@ final readonly class WriteImport
     private function left(Import $import): Builder
     {
         // Said by what is left out: an index of verdicts would have all that is left sorted for each chunk, where the lines stand in order.
-        return $this->database->table('import_rows')->where('import_id', $import->id)->where('written', false)->whereNotIn('verdict', ['same', 'refused']);
+        return $this->database
+            ->table('import_rows')
+            ->where('import_id', $import->id)
+            ->where('written', false)
+            ->whereNotIn('verdict', ['same', 'refused']);
     }
 
     /** @param  list<Row>  $rows */
@@ -78,8 +103,16 @@ final readonly class WriteImport
         foreach ($rows as $row) {
             [$id, $version, $event] = $written[$row->text('ascii')] ?? [null, null, ''];
             if ($id !== null) {
-                $said[$id] = ImportedFacts::registrant($row->text('verdict') === 'changed' ? ImportedFacts::after($row->json('changes')) : $row->json('facts'));
-                $entries[] = ['event' => $event, 'subject' => 'name', 'subject_id' => $id, 'data' => ['import' => $list, 'line' => $row->int('line')] + ($event === 'brought_in_again' && $import->because !== null ? ['because' => $import->because] : [])];
+                $said[$id] = ImportedFacts::registrant(
+                    $row->text('verdict') === 'changed' ? ImportedFacts::after($row->json('changes')) : $row->json('facts'),
+                );
+                $entries[] = [
+                    'event' => $event,
+                    'subject' => 'name',
+                    'subject_id' => $id,
+                    'data' => ['import' => $list, 'line' => $row->int('line')] +
+                        ($event === 'brought_in_again' && $import->because !== null ? ['because' => $import->because] : []),
+                ];
             }
             $done[] = ['import_id' => $list, 'line' => $row->int('line'), 'version' => $version];
         }
@@ -95,7 +128,9 @@ final readonly class WriteImport
         // The list's number in each line: said once, it is a list without statistics, taken to be empty and read whole.
         $this->database->update(
             'UPDATE import_rows r SET written = true, version = d.version
-             FROM json_to_recordset(?::json) AS d(import_id bigint, line integer, version integer) WHERE r.import_id = d.import_id AND r.line = d.line', [json_encode($done, JSON_THROW_ON_ERROR)],
+             FROM json_to_recordset(?::json) AS d(import_id bigint, line integer, version integer)
+             WHERE r.import_id = d.import_id AND r.line = d.line',
+            [json_encode($done, JSON_THROW_ON_ERROR)],
         );
     }
 
@@ -115,7 +150,9 @@ final readonly class WriteImport
         }, $new);
         if ($names !== []) {
             $this->database->statement(
-                'INSERT INTO names (ascii, unicode, suffix, created_at, updated_at) SELECT ascii, unicode, suffix, now(), now() FROM json_populate_recordset(NULL::names, ?::json) ON CONFLICT (ascii) DO NOTHING', [json_encode($names, JSON_THROW_ON_ERROR)],
+                'INSERT INTO names (ascii, unicode, suffix, created_at, updated_at) SELECT ascii, unicode, suffix, now(), now()
+                    FROM json_populate_recordset(NULL::names, ?::json) ON CONFLICT (ascii) DO NOTHING',
+                [json_encode($names, JSON_THROW_ON_ERROR)],
             );
         }
         $this->locked([...$new, ...array_map(strval(...), [...array_keys($of['changed']), ...array_keys($of['missing'])])]);
@@ -134,7 +171,15 @@ final readonly class WriteImport
             return [];
         }
         $ids = $this->locked(array_keys($rows));
-        foreach (Row::all($this->database->table('registrations')->whereIn('name_id', $ids)->whereRaw('upper_inf(span)')->get(['name_id'])) as $held) {
+        foreach (
+            Row::all(
+                $this->database
+                    ->table('registrations')
+                    ->whereIn('name_id', $ids)
+                    ->whereRaw('upper_inf(span)')
+                    ->get(['name_id']),
+            ) as $held
+        ) {
             $ascii = (string) array_search($held->int('name_id'), $ids, true);
             $this->refuse($import, $rows[$ascii], RefusedRow::because('meanwhile', $ascii));
             unset($ids[$ascii], $rows[$ascii]);
@@ -145,16 +190,31 @@ final readonly class WriteImport
         $source = $this->source($import);
         foreach (array_keys($rows) as $ascii) {
             $said = $facts[$ascii];
-            $created = is_string($said['created'] ?? null) && Instant::of($said['created'])->hasComeAt($now) ? Instant::of($said['created'])->isoSecond() : $since;
-            $registrations[] = ['name_id' => $ids[$ascii], 'span' => "[{$created},)", 'sources' => (object) array_fill_keys(array_keys($said), $source), ...ImportedFacts::columns($said, $today)];
+            $created =
+                is_string($said['created'] ?? null) && Instant::of($said['created'])->hasComeAt($now)
+                    ? Instant::of($said['created'])->isoSecond()
+                    : $since;
+            $registrations[] = [
+                'name_id' => $ids[$ascii],
+                'span' => "[{$created},)",
+                'sources' => (object) array_fill_keys(array_keys($said), $source),
+                ...ImportedFacts::columns($said, $today),
+            ];
             // It is known to be there since it was brought in; what was before is not known.
-            $holdings[] = ['name_id' => $ids[$ascii], 'span' => "[{$since},)", 'account_id' => $places[$ascii][0], 'client_id' => $places[$ascii][1]];
+            $holdings[] = [
+                'name_id' => $ids[$ascii],
+                'span' => "[{$since},)",
+                'account_id' => $places[$ascii][0],
+                'client_id' => $places[$ascii][1],
+            ];
             $written[$ascii] = [$ids[$ascii], 1, 'brought_in'];
         }
         $this->database->statement(ImportedFacts::INSERT, [json_encode($registrations, JSON_THROW_ON_ERROR)]);
         $this->database->statement(
-            'INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT h.name_id, r.id, h.account_id, h.client_id, h.span
-             FROM json_populate_recordset(NULL::holdings, ?::json) h JOIN registrations r ON r.name_id = h.name_id AND upper_inf(r.span)', [json_encode($holdings, JSON_THROW_ON_ERROR)],
+            'INSERT INTO holdings (name_id, registration_id, account_id, client_id, span) SELECT h.name_id, r.id, h.account_id,
+                h.client_id, h.span
+             FROM json_populate_recordset(NULL::holdings, ?::json) h JOIN registrations r ON r.name_id = h.name_id AND upper_inf(r.span)',
+            [json_encode($holdings, JSON_THROW_ON_ERROR)],
         );
         $this->label($ids, array_map(fn (array $said): mixed => $said['words'] ?? null, array_intersect_key($facts, $rows)));
 
@@ -181,14 +241,22 @@ final readonly class WriteImport
                 $seen[] = $ids[$ascii];
             }
             unset($facts['missing']);
-            $changed[] = ['name_id' => $ids[$ascii], 'facts' => (object) ImportedFacts::columns($facts, $today), 'sources' => (object) array_fill_keys(array_keys($facts), $source)];
+            $changed[] = [
+                'name_id' => $ids[$ascii],
+                'facts' => (object) ImportedFacts::columns($facts, $today),
+                'sources' => (object) array_fill_keys(array_keys($facts), $source),
+            ];
         }
         $versions = [];
         foreach (Row::all($this->database->select(ImportedFacts::UPDATE, [json_encode($changed, JSON_THROW_ON_ERROR)])) as $row) {
             $versions[$row->int('name_id')] = $row->int('version');
         }
         $this->label($ids, $labels);
-        $this->database->table('holdings')->whereIn('name_id', $seen)->whereRaw('upper_inf(span)')->update(['missing_since' => null, 'missing_import_id' => null]);
+        $this->database
+            ->table('holdings')
+            ->whereIn('name_id', $seen)
+            ->whereRaw('upper_inf(span)')
+            ->update(['missing_since' => null, 'missing_import_id' => null]);
         $written = [];
         foreach (array_keys($rows) as $ascii) {
             $written[$ascii] = [$ids[$ascii], $versions[$ids[$ascii]], 'brought_in_again'];
@@ -207,8 +275,10 @@ final readonly class WriteImport
         if ($names !== []) {
             $rows = $this->database->select(
                 'UPDATE holdings h SET missing_since = ?::timestamptz, missing_import_id = ? FROM names n, registrations r
-                 WHERE n.id = h.name_id AND r.id = h.registration_id AND n.ascii IN (SELECT json_array_elements_text(?::json)) AND h.account_id = ? AND upper_inf(h.span) AND h.missing_since IS NULL
-                 RETURNING n.ascii, n.id, r.version', [$this->clock->today()->isoSecond(), $import->id, json_encode($names, JSON_THROW_ON_ERROR), $import->account_id],
+                 WHERE n.id = h.name_id AND r.id = h.registration_id AND n.ascii IN (SELECT json_array_elements_text(?::json))
+                 AND h.account_id = ? AND upper_inf(h.span) AND h.missing_since IS NULL
+                 RETURNING n.ascii, n.id, r.version',
+                [$this->clock->today()->isoSecond(), $import->id, json_encode($names, JSON_THROW_ON_ERROR), $import->account_id],
             );
             foreach (Row::all($rows) as $row) {
                 $written[$row->text('ascii')] = [$row->int('id'), $row->int('version'), 'not_in_list'];
@@ -225,7 +295,16 @@ final readonly class WriteImport
     private function locked(array $names): array
     {
         $ids = [];
-        foreach (Row::all($this->database->table('names')->whereIn('ascii', $names)->orderBy('id')->lockForUpdate()->get(['id', 'ascii'])) as $row) {
+        foreach (
+            Row::all(
+                $this->database
+                    ->table('names')
+                    ->whereIn('ascii', $names)
+                    ->orderBy('id')
+                    ->lockForUpdate()
+                    ->get(['id', 'ascii']),
+            ) as $row
+        ) {
             $ids[$row->text('ascii')] = $row->int('id');
         }
 
@@ -248,7 +327,10 @@ final readonly class WriteImport
         $places = [];
         foreach ($facts as $ascii => $said) {
             try {
-                $places[$ascii] = [$this->place($said['account'] ?? null, $accounts, $account, 'Account '), $this->place($said['client'] ?? null, $clients, is_int($client) ? $client : null, 'Client ')];
+                $places[$ascii] = [
+                    $this->place($said['account'] ?? null, $accounts, $account, 'Account '),
+                    $this->place($said['client'] ?? null, $clients, is_int($client) ? $client : null, 'Client '),
+                ];
             } catch (RefusedRow $e) {
                 $this->refuse($import, $rows[$ascii], $e);
             }
@@ -262,7 +344,8 @@ final readonly class WriteImport
     {
         $said = is_string($said) ? $said : null;
 
-        return ($said === null ? $otherwise : $known[Folded::of($said)] ?? null) ?? throw RefusedRow::because('not_created', $said ?? '', ['what' => $what.($said ?? '')]);
+        return ($said === null ? $otherwise : $known[Folded::of($said)] ?? null) ??
+            throw RefusedRow::because('not_created', $said ?? '', ['what' => $what.($said ?? '')]);
     }
 
     /**
@@ -274,8 +357,14 @@ final readonly class WriteImport
         $found = [];
         $alike = $table === 'clients' ? 'folded' : 'lower';
         $rows = $this->database->select(
-            'SELECT '.($table === 'clients' ? 'coalesce(merged_into, id) AS id' : 'id').", {$column} AS value FROM {$table} WHERE {$alike}({$column}) IN (SELECT {$alike}(json_array_elements_text(?::json)))".($registrar === null ? '' : ' AND registrar_id = ?'),
-            [json_encode(array_values(array_unique(array_filter($values, is_string(...)))), JSON_THROW_ON_ERROR), ...($registrar === null ? [] : [$registrar])],
+            'SELECT '.
+                ($table === 'clients' ? 'coalesce(merged_into, id) AS id' : 'id').
+                ", {$column} AS value FROM {$table} WHERE {$alike}({$column}) IN (SELECT {$alike}(json_array_elements_text(?::json)))".
+                ($registrar === null ? '' : ' AND registrar_id = ?'),
+            [
+                json_encode(array_values(array_unique(array_filter($values, is_string(...)))), JSON_THROW_ON_ERROR),
+                ...$registrar === null ? [] : [$registrar],
+            ],
         );
         foreach (Row::all($rows) as $row) {
             $found[Folded::of($row->text('value'))] = $row->int('id');
@@ -286,8 +375,14 @@ final readonly class WriteImport
 
     private function refuse(Import $import, Row $row, RefusedRow $why): void
     {
-        $this->database->table('import_rows')->where('import_id', $import->id)->where('line', $row->int('line'))
-            ->update(['verdict' => 'refused', 'reason' => json_encode(['value' => $why->value, 'why' => $why->getMessage()], JSON_THROW_ON_ERROR)]);
+        $this->database
+            ->table('import_rows')
+            ->where('import_id', $import->id)
+            ->where('line', $row->int('line'))
+            ->update([
+                'verdict' => 'refused',
+                'reason' => json_encode(['value' => $why->value, 'why' => $why->getMessage()], JSON_THROW_ON_ERROR),
+            ]);
     }
 
     /**

@@ -8,7 +8,9 @@ use App\Models\Link;
 use App\Models\LinkPurpose;
 use Illuminate\Database\Connection;
 
-/** Makes a link for a letter: 256 random bits, of which only the digest is kept. What was open for the same thing before is good no more. */
+/**
+ * Makes a link for a letter: 256 random bits, of which only the digest is kept. What was open for the same thing before is good no more.
+ */
 final readonly class IssueLink
 {
     private const BYTES = 32;
@@ -26,7 +28,11 @@ final readonly class IssueLink
         $this->withdraw($purpose, $of);
         $token = rtrim(strtr(base64_encode(random_bytes(self::BYTES)), '+/', '-_'), '=');
         Link::query()->create([
-            'purpose' => $purpose, 'digest' => self::digest($token), 'mailbox' => $mailbox, ...$of->columns, 'expires_at' => gmdate('c', time() + $seconds),
+            'purpose' => $purpose,
+            'digest' => self::digest($token),
+            'mailbox' => $mailbox,
+            ...$of->columns,
+            'expires_at' => gmdate('c', time() + $seconds),
         ]);
 
         return rtrim($this->publicAddress, '/')."/answer/{$token}";
@@ -34,7 +40,11 @@ final readonly class IssueLink
 
     public function withdraw(LinkPurpose $purpose, LinkOf $of): void
     {
-        $this->database->update("UPDATE links SET withdrawn_at = clock_timestamp() WHERE purpose = ? AND {$of->key} = ? AND used_at IS NULL AND withdrawn_at IS NULL", [$purpose->value, $of->columns[$of->key]]);
+        $this->database->update(
+            "UPDATE links SET withdrawn_at = clock_timestamp()
+                WHERE purpose = ? AND {$of->key} = ? AND used_at IS NULL AND withdrawn_at IS NULL",
+            [$purpose->value, $of->columns[$of->key]],
+        );
     }
 
     public static function digest(string $token): string

@@ -24,10 +24,18 @@ final readonly class LateAnswer
     /** The link, if nothing is wrong with it but its day. */
     public function link(string $token): ?Link
     {
-        $link = Link::query()->with('docket')->where('digest', IssueLink::digest($token))->whereIn('purpose', [LinkPurpose::AcceptHandover, LinkPurpose::ConfirmRegistrant])
-            ->whereNull('used_at')->whereNull('withdrawn_at')->whereRaw("expires_at BETWEEN clock_timestamp() - ? * interval '1 day' AND clock_timestamp()", [self::HEARD])->first();
+        $link = Link::query()
+            ->with('docket')
+            ->where('digest', IssueLink::digest($token))
+            ->whereIn('purpose', [LinkPurpose::AcceptHandover, LinkPurpose::ConfirmRegistrant])
+            ->whereNull('used_at')
+            ->whereNull('withdrawn_at')
+            ->whereRaw("expires_at BETWEEN clock_timestamp() - ? * interval '1 day' AND clock_timestamp()", [self::HEARD])
+            ->first();
 
-        return $link?->docket !== null && $link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version ? $link : null;
+        return $link?->docket !== null && $link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version
+            ? $link
+            : null;
     }
 
     /** @return bool false: it is not heard any more */
@@ -38,7 +46,12 @@ final readonly class LateAnswer
             if ($link === null) {
                 return false;
             }
-            $this->database->update('UPDATE links SET late_on = ?::timestamptz, late_says = ?, late_words = ? WHERE id = ?', [$this->clock->now()->isoSecond(), $agrees, $words === '' ? null : mb_substr($words, 0, 900), $link->id]);
+            $this->database->update('UPDATE links SET late_on = ?::timestamptz, late_says = ?, late_words = ? WHERE id = ?', [
+                $this->clock->now()->isoSecond(),
+                $agrees,
+                $words === '' ? null : mb_substr($words, 0, 900),
+                $link->id,
+            ]);
             $this->log->write('answered_late', 'docket', $link->docket_id, ['agrees' => $agrees]);
 
             return true;

@@ -22,7 +22,10 @@ final readonly class LinkOf
 
     public static function confirmation(Confirmation $confirmation, Docket $docket): self
     {
-        return new self(['docket_id' => $docket->id, 'docket_version' => $docket->version, 'confirmation_id' => $confirmation->id], 'confirmation_id');
+        return new self(
+            ['docket_id' => $docket->id, 'docket_version' => $docket->version, 'confirmation_id' => $confirmation->id],
+            'confirmation_id',
+        );
     }
 
     public static function user(int $userId): self

@@ -20,11 +20,20 @@ final readonly class OpenLink
      */
     public function handle(string $token, bool $lock = false): ?Link
     {
-        $link = Link::query()->with('docket')->where('digest', IssueLink::digest($token))->whereNull('used_at')->whereNull('withdrawn_at')->whereRaw('expires_at > clock_timestamp()')
-            ->when($lock, fn ($query) => $query->lockForUpdate())->first();
+        $link = Link::query()
+            ->with('docket')
+            ->where('digest', IssueLink::digest($token))
+            ->whereNull('used_at')
+            ->whereNull('withdrawn_at')
+            ->whereRaw('expires_at > clock_timestamp()')
+            ->when($lock, fn ($query) => $query->lockForUpdate())
+            ->first();
 
         // What a mailbox is asked may be answered as long as its link is good, also late.
-        return $link !== null && ($link->docket === null || ($link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version)) ? $link : null;
+        return $link !== null &&
+            ($link->docket === null || ($link->docket->state === DocketState::Settled && $link->docket->version === $link->docket_version))
+            ? $link
+            : null;
     }
 
     /** Whether a link that is good no more was one's own to set a password: whoever has it can ask for another, others ask who wrote. */

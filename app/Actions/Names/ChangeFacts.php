@@ -26,8 +26,14 @@ final readonly class ChangeFacts
     /** Under which a source is kept that a directory gave, by column. */
     private const FACTS = ['ends_on' => 'ends', 'created_on' => 'created'];
 
-    public function __construct(private Connection $database, private MakeStandings $standings, private CompareAgain $compare, private RecordRegistrants $registrants, private HouseLog $log, private TradeClock $clock)
-    {
+    public function __construct(
+        private Connection $database,
+        private MakeStandings $standings,
+        private CompareAgain $compare,
+        private RecordRegistrants $registrants,
+        private HouseLog $log,
+        private TradeClock $clock,
+    ) {
     }
 
     /**
@@ -47,11 +53,13 @@ final readonly class ChangeFacts
             $before = $registration->getRawOriginal();
             [$who, $said] = $this->registrant($name, $facts);
             if (array_key_exists('mailbox', $said) && Guarded::mailbox($user, $who['mailbox'], $said['mailbox'])) {
-                throw new AuthorizationException;
+                throw new AuthorizationException();
             }
             if ($said !== []) {
                 // Whoever stands behind it is no column of it: that its row is another one says so.
-                $registration->version === $version ? $registration->forceFill(['updated_at' => gmdate('c')]) : throw ChangedMeanwhile::row();
+                $registration->version === $version
+                    ? $registration->forceFill(['updated_at' => gmdate('c')])
+                    : throw ChangedMeanwhile::row();
             }
             $changed = Changes::save($registration, array_diff_key($facts, ['registrant' => 1, 'mailbox' => 1]), $version);
             unset($changed['updated_at']);
@@ -62,7 +70,14 @@ final readonly class ChangeFacts
             if ($changed === []) {
                 return;
             }
-            $given = array_values(array_filter(array_keys($changed), fn (string $field): bool => self::isGiven($registration->sources[$field] ?? $registration->sources[self::FACTS[$field] ?? ''] ?? null)));
+            $given = array_values(
+                array_filter(
+                    array_keys($changed),
+                    fn (string $field): bool => self::isGiven(
+                        $registration->sources[$field] ?? ($registration->sources[self::FACTS[$field] ?? ''] ?? null),
+                    ),
+                ),
+            );
             if ($given !== [] && $because === '') {
                 throw new ReasonNeeded($given);
             }
@@ -70,7 +85,17 @@ final readonly class ChangeFacts
             $registration->update(['sources' => [...$registration->sources, ...array_fill_keys(array_keys($changed), $source)]]);
             $this->compare->handle([$name->id]);
             $this->standings->of([$name->id]);
-            $this->log->write('facts_changed', 'name', $name->id, ['fields' => array_keys($changed), 'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR), 'after' => json_encode($changed, JSON_THROW_ON_ERROR)] + ($because === '' ? [] : ['because' => $because]), $user->id);
+            $this->log->write(
+                'facts_changed',
+                'name',
+                $name->id,
+                [
+                    'fields' => array_keys($changed),
+                    'before' => json_encode(array_intersect_key($before, $changed), JSON_THROW_ON_ERROR),
+                    'after' => json_encode($changed, JSON_THROW_ON_ERROR),
+                ] + ($because === '' ? [] : ['because' => $because]),
+                $user->id,
+            );
         });
     }
 
@@ -86,7 +111,10 @@ final readonly class ChangeFacts
      */
     private function registrant(Name $name, array $facts): array
     {
-        $row = Row::all($this->database->select("SELECT nullif(called, '') AS called, address FROM registrants WHERE name_id = ?", [$name->id]))[0] ?? null;
+        $row =
+            Row::all(
+                $this->database->select("SELECT nullif(called, '') AS called, address FROM registrants WHERE name_id = ?", [$name->id]),
+            )[0] ?? null;
         $before = ['registrant' => $row?->textOrNull('called'), 'mailbox' => $row?->textOrNull('address')];
         $said = [];
         foreach ($before as $key => $value) {

@@ -25,15 +25,24 @@ final readonly class GatherNames
 
     public function sheaf(User $user): Sheaf
     {
-        $rows = Row::all($this->database->select(
-            "SELECT s.name_id, s.client_id, s.registrar_id, s.next_kind = 'watched' AS watched FROM selections x JOIN selection_names n ON n.selection_id = x.id
-             JOIN standings s ON s.name_id = n.name_id WHERE x.user_id = ? AND x.kind = 'sheaf' AND NOT n.left_out ORDER BY s.later, s.next_at, s.name_id",
-            [$user->id],
-        ));
+        $rows = Row::all(
+            $this->database->select(
+                "SELECT s.name_id, s.client_id, s.registrar_id, s.next_kind = 'watched' AS watched FROM selections x
+                    JOIN selection_names n ON n.selection_id = x.id
+             JOIN standings s ON s.name_id = n.name_id WHERE x.user_id = ? AND x.kind = 'sheaf' AND NOT n.left_out
+             ORDER BY s.later, s.next_at, s.name_id",
+                [$user->id],
+            ),
+        );
         $held = array_filter($rows, fn (Row $row): bool => ! $row->bool('watched'));
         $distinct = fn (string $column): int => count(array_unique(array_map(fn (Row $row): int => $row->int($column), $held)));
 
-        return new Sheaf(array_map(fn (Row $row): int => $row->int('name_id'), $rows), $distinct('client_id'), $distinct('registrar_id'), count($rows) - count($held));
+        return new Sheaf(
+            array_map(fn (Row $row): int => $row->int('name_id'), $rows),
+            $distinct('client_id'),
+            $distinct('registrar_id'),
+            count($rows) - count($held),
+        );
     }
 
     /**
@@ -66,7 +75,10 @@ final readonly class GatherNames
             $wanted = (clone $new)->count();
             $room = $this->room($id);
             $this->database->table('selection_names')->insertUsing(
-                ['selection_id', 'name_id', 'sentence_id'], ReadRoll::inOrder($new, Sort::Next->order())->limit($room)->selectRaw('?::uuid, name_id, ?::bigint', [$id, $sentenceId]),
+                ['selection_id', 'name_id', 'sentence_id'],
+                ReadRoll::inOrder($new, Sort::Next->order())
+                    ->limit($room)
+                    ->selectRaw('?::uuid, name_id, ?::bigint', [$id, $sentenceId]),
             );
 
             return max(0, $wanted - $room);
@@ -76,18 +88,27 @@ final readonly class GatherNames
     /** @return list<Gathered> the sentences whose names are in the sheaf, the latest first, and how they stand today */
     public function sentences(User $user): array
     {
-        $rows = Row::all($this->database->select(
-            "SELECT t.id, t.selection_id, t.words, t.gathered_on, count(n.name_id) FILTER (WHERE NOT n.left_out) AS given, count(n.name_id) FILTER (WHERE n.left_out) AS left_out
+        $rows = Row::all(
+            $this->database->select(
+                "SELECT t.id, t.selection_id, t.words, t.gathered_on, count(n.name_id) FILTER (WHERE NOT n.left_out) AS given,
+                    count(n.name_id) FILTER (WHERE n.left_out) AS left_out
              FROM selection_sentences t JOIN selections x ON x.id = t.selection_id LEFT JOIN selection_names n ON n.sentence_id = t.id
-             WHERE x.user_id = ? AND x.kind = 'sheaf' GROUP BY t.id ORDER BY t.gathered_on DESC, t.id DESC", [$user->id],
-        ));
+             WHERE x.user_id = ? AND x.kind = 'sheaf' GROUP BY t.id ORDER BY t.gathered_on DESC, t.id DESC",
+                [$user->id],
+            ),
+        );
 
         return array_map(function (Row $row): Gathered {
             $sentence = RollFilter::read($row->json('words'));
 
             return new Gathered(
-                $row->int('id'), $sentence, $row->instant('gathered_on') ?? $this->clock->now(), $row->int('given'), $row->int('left_out'),
-                $this->notIn($row->text('selection_id'), $sentence)->count(), $this->gone($row->int('id'), $sentence)->count(),
+                $row->int('id'),
+                $sentence,
+                $row->instant('gathered_on') ?? $this->clock->now(),
+                $row->int('given'),
+                $row->int('left_out'),
+                $this->notIn($row->text('selection_id'), $sentence)->count(),
+                $this->gone($row->int('id'), $sentence)->count(),
             );
         }, $rows);
     }
@@ -99,7 +120,11 @@ final readonly class GatherNames
      */
     public function follow(User $user, int $sentenceId): ?int
     {
-        $words = $this->database->table('selection_sentences')->where('id', $sentenceId)->where('selection_id', $this->sheafId($user))->value('words');
+        $words = $this->database
+            ->table('selection_sentences')
+            ->where('id', $sentenceId)
+            ->where('selection_id', $this->sheafId($user))
+            ->value('words');
         if (! is_string($words)) {
             return null;
         }
@@ -107,7 +132,11 @@ final readonly class GatherNames
         $sentence = RollFilter::read(is_array($kept) ? $kept : []);
 
         return $this->database->transaction(function () use ($user, $sentenceId, $sentence): int {
-            $this->database->table('selection_names')->where('sentence_id', $sentenceId)->whereIn('name_id', $this->gone($sentenceId, $sentence)->select('name_id'))->delete();
+            $this->database
+                ->table('selection_names')
+                ->where('sentence_id', $sentenceId)
+                ->whereIn('name_id', $this->gone($sentenceId, $sentence)->select('name_id'))
+                ->delete();
 
             return $this->addAll($user, $sentence);
         });
@@ -120,8 +149,13 @@ final readonly class GatherNames
      */
     public function remove(User $user, array $nameIds): void
     {
-        $of = fn (): Builder => $this->database->table('selection_names')->where('selection_id', $this->sheafId($user))->whereIn('name_id', $nameIds);
-        $of()->whereNotNull('sentence_id')->update(['left_out' => true]);
+        $of = fn (): Builder => $this->database
+            ->table('selection_names')
+            ->where('selection_id', $this->sheafId($user))
+            ->whereIn('name_id', $nameIds);
+        $of()
+            ->whereNotNull('sentence_id')
+            ->update(['left_out' => true]);
         $of()->whereNull('sentence_id')->delete();
     }
 
@@ -140,7 +174,14 @@ final readonly class GatherNames
     {
         return $this->database->transaction(function () use ($user, $nameIds): string {
             $id = (string) Str::uuid();
-            $this->database->table('selections')->insert(['id' => $id, 'user_id' => $user->id, 'kind' => 'list', 'created_at' => $this->database->raw('clock_timestamp()')]);
+            $this->database
+                ->table('selections')
+                ->insert([
+                    'id' => $id,
+                    'user_id' => $user->id,
+                    'kind' => 'list',
+                    'created_at' => $this->database->raw('clock_timestamp()'),
+                ]);
             $this->put($id, array_slice($nameIds, 0, $this->limit));
 
             return $id;
@@ -153,7 +194,11 @@ final readonly class GatherNames
         if (! Str::isUuid($id) || $this->database->table('selections')->where('id', $id)->where('user_id', $user->id)->doesntExist()) {
             return null;
         }
-        $rows = $this->database->select('SELECT s.name_id FROM selection_names n JOIN standings s ON s.name_id = n.name_id WHERE n.selection_id = ? ORDER BY s.later, s.next_at, s.name_id', [$id]);
+        $rows = $this->database->select(
+            'SELECT s.name_id FROM selection_names n JOIN standings s ON s.name_id = n.name_id WHERE n.selection_id = ?
+                ORDER BY s.later, s.next_at, s.name_id',
+            [$id],
+        );
 
         return array_map(fn (Row $row): int => $row->int('name_id'), Row::all($rows));
     }
@@ -162,44 +207,63 @@ final readonly class GatherNames
     private function put(string $id, array $nameIds): void
     {
         $this->database->statement(
-            'INSERT INTO selection_names (selection_id, name_id) SELECT ?, name_id FROM standings WHERE name_id = ANY (?::bigint[]) ON CONFLICT (selection_id, name_id) DO UPDATE SET left_out = false',
+            'INSERT INTO selection_names (selection_id, name_id) SELECT ?, name_id FROM standings WHERE name_id = ANY (?::bigint[])
+                ON CONFLICT (selection_id, name_id) DO UPDATE SET left_out = false',
             [$id, '{'.implode(',', $nameIds).'}'],
         );
     }
 
     private function room(string $selectionId): int
     {
-        return max(0, $this->limit - $this->database->table('selection_names')->where('selection_id', $selectionId)->where('left_out', false)->count());
+        return max(
+            0,
+            $this->limit -
+                $this->database->table('selection_names')->where('selection_id', $selectionId)->where('left_out', false)->count(),
+        );
     }
 
     private function keepSentence(string $selectionId, RollFilter $sentence): int
     {
         $words = json_encode((object) array_diff_key($sentence->words(), ['sort' => 1]), JSON_THROW_ON_ERROR);
 
-        return Row::of($this->database->selectOne(
-            'INSERT INTO selection_sentences (selection_id, words, gathered_on) VALUES (?, ?::jsonb, ?::timestamptz)
-             ON CONFLICT (selection_id, words) DO UPDATE SET gathered_on = excluded.gathered_on RETURNING id', [$selectionId, $words, $this->clock->now()->isoSecond()],
-        ))->int('id');
+        return Row::of(
+            $this->database->selectOne(
+                'INSERT INTO selection_sentences (selection_id, words, gathered_on) VALUES (?, ?::jsonb, ?::timestamptz)
+             ON CONFLICT (selection_id, words) DO UPDATE SET gathered_on = excluded.gathered_on RETURNING id',
+                [$selectionId, $words, $this->clock->now()->isoSecond()],
+            ),
+        )->int('id');
     }
 
     /** What a sentence shows today and the selection neither has nor leaves out. */
     private function notIn(string $selectionId, RollFilter $sentence): Builder
     {
-        return $this->roll->names($sentence, $this->clock->today())
-            ->whereNotExists(fn (Builder $in) => $in->selectRaw('1')->from('selection_names')->where('selection_id', $selectionId)->whereColumn('selection_names.name_id', 'standings.name_id'));
+        return $this->roll
+            ->names($sentence, $this->clock->today())
+            ->whereNotExists(
+                fn (Builder $in) => $in
+                    ->selectRaw('1')
+                    ->from('selection_names')
+                    ->where('selection_id', $selectionId)
+                    ->whereColumn('selection_names.name_id', 'standings.name_id'),
+            );
     }
 
     /** What a kept sentence gave and shows no longer. */
     private function gone(int $sentenceId, RollFilter $sentence): Builder
     {
-        return $this->database->table('selection_names')->where('sentence_id', $sentenceId)->where('left_out', false)
+        return $this->database
+            ->table('selection_names')
+            ->where('sentence_id', $sentenceId)
+            ->where('left_out', false)
             ->whereNotIn('name_id', $this->roll->names($sentence, $this->clock->today())->select('name_id'));
     }
 
     private function sheafId(User $user): string
     {
         $this->database->statement(
-            "INSERT INTO selections (id, user_id, kind, created_at, updated_at) VALUES (?, ?, 'sheaf', clock_timestamp(), clock_timestamp()) ON CONFLICT DO NOTHING",
+            "INSERT INTO selections (id, user_id, kind, created_at, updated_at)
+                VALUES (?, ?, 'sheaf', clock_timestamp(), clock_timestamp()) ON CONFLICT DO NOTHING",
             [(string) Str::uuid(), $user->id],
         );
         $id = $this->database->table('selections')->where('user_id', $user->id)->where('kind', 'sheaf')->value('id');

@@ -18,8 +18,12 @@ use Illuminate\Database\Connection;
 /** What is bought with a name is written down, until when and whether it goes on by itself, or has ended. */
 final readonly class KeepExtra
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private MakeStandings $standings,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     /** One of a kind at a time: what was written down of it before is corrected. */
@@ -27,7 +31,10 @@ final readonly class KeepExtra
     {
         $this->database->transaction(function () use ($user, $name, $kind, $ends, $renews): void {
             $registration = $this->registration($name);
-            Extra::query()->updateOrCreate(['registration_id' => $registration->id, 'kind' => $kind, 'ended_on' => null], ['ends_on' => $ends, 'renews' => $renews]);
+            Extra::query()->updateOrCreate(
+                ['registration_id' => $registration->id, 'kind' => $kind, 'ended_on' => null],
+                ['ends_on' => $ends, 'renews' => $renews],
+            );
             $this->written($user, $name, 'extra_kept', $kind);
         });
     }
@@ -35,7 +42,11 @@ final readonly class KeepExtra
     public function end(User $user, Name $name, ExtraKind $kind): void
     {
         $this->database->transaction(function () use ($user, $name, $kind): void {
-            $ended = Extra::query()->where('registration_id', $this->registration($name)->id)->where('kind', $kind)->whereNull('ended_on')->update(['ended_on' => $this->clock->now()->isoSecond()]);
+            $ended = Extra::query()
+                ->where('registration_id', $this->registration($name)->id)
+                ->where('kind', $kind)
+                ->whereNull('ended_on')
+                ->update(['ended_on' => $this->clock->now()->isoSecond()]);
             if ($ended > 0) {
                 $this->written($user, $name, 'extra_ended', $kind);
             }

@@ -20,6 +20,7 @@ final readonly class PastedNames
     {
         $more = count($this->unknown) - 10;
 
-        return implode(', ', array_map(fn (string $text): string => mb_strimwidth($text, 0, 80, '…'), array_slice($this->unknown, 0, 10))).($more > 0 ? " and {$more} more" : '');
+        return implode(', ', array_map(fn (string $text): string => mb_strimwidth($text, 0, 80, '…'), array_slice($this->unknown, 0, 10))).
+            ($more > 0 ? " and {$more} more" : '');
     }
 }

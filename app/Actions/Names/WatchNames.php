@@ -16,8 +16,13 @@ use Illuminate\Database\Connection;
 /** Puts a name that is registered elsewhere, or not at all, on the Roll to be looked at; and takes it off again. */
 final readonly class WatchNames
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private Observe $observe, private HouseLog $log, private TradeClock $clock)
-    {
+    public function __construct(
+        private Connection $database,
+        private MakeStandings $standings,
+        private Observe $observe,
+        private HouseLog $log,
+        private TradeClock $clock,
+    ) {
     }
 
     /**
@@ -31,7 +36,21 @@ final readonly class WatchNames
             if ($this->database->table('holdings')->where('name_id', $name->id)->whereRaw('upper_inf(span)')->exists()) {
                 return false;
             }
-            $this->database->table('watchings')->upsert([['name_id' => $name->id, 'client_id' => $client->id, 'why' => $why, 'since' => $this->clock->now()->isoSecond(), 'by_id' => $user->id]], ['name_id'], ['client_id', 'why']);
+            $this->database
+                ->table('watchings')
+                ->upsert(
+                    [
+                        [
+                            'name_id' => $name->id,
+                            'client_id' => $client->id,
+                            'why' => $why,
+                            'since' => $this->clock->now()->isoSecond(),
+                            'by_id' => $user->id,
+                        ],
+                    ],
+                    ['name_id'],
+                    ['client_id', 'why'],
+                );
             $this->standings->of([$name->id]);
             $this->log->write('watched', 'name', $name->id, ['client' => $client->id, 'why' => $why], $user->id);
 
@@ -48,7 +67,10 @@ final readonly class WatchNames
     {
         $this->database->transaction(function () use ($user, $name): void {
             if ($this->database->table('watchings')->where('name_id', $name->id)->delete() > 0) {
-                $this->database->table('observing')->where('name_id', $name->id)->update(['due_at' => 'infinity']);
+                $this->database
+                    ->table('observing')
+                    ->where('name_id', $name->id)
+                    ->update(['due_at' => 'infinity']);
                 $this->standings->of([$name->id]);
                 $this->log->write('watched_no_more', 'name', $name->id, [], $user->id);
             }

@@ -29,7 +29,10 @@ final class ReceiveMessages
     /** Messages that have their effect together. */
     private const BATCH = 100;
 
-    /** Seconds after which it counts when a thing was said, and no more when it was heard: the house's own choice, twice the time between two looks. */
+    /**
+     * Seconds after which it counts when a thing was said, and no more when it was heard: the house's own choice, twice the time between
+     * two looks.
+     */
     private const LATE = 600;
 
     /** Tries of a transaction that another one was in the way of. */
@@ -41,8 +44,14 @@ final class ReceiveMessages
     /** @var array<int, Order> open ones of the names that the messages are about, locked */
     private array $orders = [];
 
-    public function __construct(private readonly Connection $database, private readonly Registrars $registrars, private readonly SettleOrders $ended, private readonly SetAside $aside, private readonly HouseLog $log, private readonly TradeClock $clock)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly Registrars $registrars,
+        private readonly SettleOrders $ended,
+        private readonly SetAside $aside,
+        private readonly HouseLog $log,
+        private readonly TradeClock $clock,
+    ) {
     }
 
     public function handle(int $accountId): void
@@ -66,10 +75,25 @@ final class ReceiveMessages
     /** One that was taken before, and only not acknowledged, stands here already. */
     private function keep(Account $account, Message $message): void
     {
-        $write = fn (Message $one): bool => $this->database->transaction(fn (): bool => $this->database->statement(
-            'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, kind, state, receiver, transaction) VALUES (?, ?, ?, ?, ?, (SELECT id FROM names WHERE ascii = ?), ?, ?, ?, ?) ON CONFLICT (account_id, message) DO NOTHING',
-            [$account->id, self::number($one->id), $one->at?->isoSecond(), mb_substr($one->text, 0, 2_000), mb_substr($one->body, 0, 20_000), $one->name, $one->kind?->value, $one->state, $one->to, $one->transaction],
-        ));
+        $write = fn (Message $one): bool => $this->database->transaction(
+            fn (): bool => $this->database->statement(
+                'INSERT INTO gate_messages (account_id, message, said_at, text, body, name_id, kind, state, receiver, transaction)
+                    VALUES (?, ?, ?, ?, ?, (SELECT id FROM names WHERE ascii = ?), ?, ?, ?, ?)
+                    ON CONFLICT (account_id, message) DO NOTHING',
+                [
+                    $account->id,
+                    self::number($one->id),
+                    $one->at?->isoSecond(),
+                    mb_substr($one->text, 0, 2_000),
+                    mb_substr($one->body, 0, 20_000),
+                    $one->name,
+                    $one->kind?->value,
+                    $one->state,
+                    $one->to,
+                    $one->transaction,
+                ],
+            ),
+        );
         try {
             $write($message);
         } catch (QueryException $e) {
@@ -92,15 +116,28 @@ final class ReceiveMessages
     private function applyAll(Account $account): void
     {
         do {
-            $ids = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select(
-                "SELECT id FROM gate_messages m WHERE account_id = ? AND applied_at IS NULL AND NOT EXISTS (SELECT FROM setbacks s WHERE s.kind = 'message' AND s.subject_id = m.id AND s.retry_at > clock_timestamp()) ORDER BY id LIMIT ?", [$account->id, self::BATCH],
-            )));
+            $ids = array_map(
+                fn (Row $row): int => $row->int('id'),
+                Row::all(
+                    $this->database->select(
+                        "SELECT id FROM gate_messages m WHERE account_id = ? AND applied_at IS NULL
+                            AND NOT EXISTS (SELECT FROM setbacks s WHERE s.kind = 'message' AND s.subject_id = m.id
+                            AND s.retry_at > clock_timestamp()) ORDER BY id LIMIT ?",
+                        [$account->id, self::BATCH],
+                    ),
+                ),
+            );
             try {
                 $this->database->transaction(fn () => $this->applySome($account, $ids), self::TRIES);
                 $this->aside->clear(SetbackKind::Message, $ids);
             } catch (Throwable $e) {
                 foreach ($ids as $id) {
-                    $this->aside->attempt(SetbackKind::Message, $id, fn () => $this->database->transaction(fn () => $this->applySome($account, [$id]), self::TRIES), $account->id);
+                    $this->aside->attempt(
+                        SetbackKind::Message,
+                        $id,
+                        fn () => $this->database->transaction(fn () => $this->applySome($account, [$id]), self::TRIES),
+                        $account->id,
+                    );
                 }
             }
         } while (count($ids) === self::BATCH);
@@ -109,9 +146,35 @@ final class ReceiveMessages
     /** @param  list<int>  $ids */
     private function applySome(Account $account, array $ids): void
     {
-        $about = array_map(fn (Row $row): int => $row->int('name_id'), Row::all($this->database->select('SELECT DISTINCT name_id FROM gate_messages WHERE id = ANY (?::bigint[]) AND name_id IS NOT NULL', [self::list($ids)])));
-        $this->orders = $this->ended->locked(array_values(array_filter(Order::query()->where('account_id', $account->id)->whereIn('name_id', $about)->whereIn('state', [OrderState::Sent, OrderState::Pending])->pluck('id')->all(), is_int(...))), $about);
-        $rows = Row::all($this->database->select('SELECT id, name_id, said_at, kind, state, receiver, transaction, text FROM gate_messages WHERE id = ANY (?::bigint[]) AND applied_at IS NULL ORDER BY id FOR UPDATE', [self::list($ids)]));
+        $about = array_map(
+            fn (Row $row): int => $row->int('name_id'),
+            Row::all(
+                $this->database->select('SELECT DISTINCT name_id FROM gate_messages WHERE id = ANY (?::bigint[]) AND name_id IS NOT NULL', [
+                    self::list($ids),
+                ]),
+            ),
+        );
+        $this->orders = $this->ended->locked(
+            array_values(
+                array_filter(
+                    Order::query()
+                        ->where('account_id', $account->id)
+                        ->whereIn('name_id', $about)
+                        ->whereIn('state', [OrderState::Sent, OrderState::Pending])
+                        ->pluck('id')
+                        ->all(),
+                    is_int(...),
+                ),
+            ),
+            $about,
+        );
+        $rows = Row::all(
+            $this->database->select(
+                'SELECT id, name_id, said_at, kind, state, receiver, transaction, text FROM gate_messages
+                    WHERE id = ANY (?::bigint[]) AND applied_at IS NULL ORDER BY id FOR UPDATE',
+                [self::list($ids)],
+            ),
+        );
         $this->apply($account, array_values(array_filter($rows, fn (Row $row): bool => $row->intOrNull('name_id') !== null)));
         $this->database->update('UPDATE gate_messages SET applied_at = clock_timestamp() WHERE id = ANY (?::bigint[])', [self::list($ids)]);
     }
@@ -119,9 +182,21 @@ final class ReceiveMessages
     /** @param  list<Row>  $messages  that are about a name of ours */
     private function apply(Account $account, array $messages): void
     {
-        $this->log->writeMany(array_map(fn (Row $one): array => ['event' => 'gate_said', 'subject' => 'name', 'subject_id' => $one->int('name_id'), 'data' => ['account' => $account->id, 'kind' => $one->textOrNull('kind'), 'state' => $one->textOrNull('state')]], $messages));
+        $this->log->writeMany(
+            array_map(
+                fn (Row $one): array => [
+                    'event' => 'gate_said',
+                    'subject' => 'name',
+                    'subject_id' => $one->int('name_id'),
+                    'data' => ['account' => $account->id, 'kind' => $one->textOrNull('kind'), 'state' => $one->textOrNull('state')],
+                ],
+                $messages,
+            ),
+        );
         // Whatever they say, the record is looked at soon.
-        $this->database->update("UPDATE observing SET due_at = '-infinity' WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [self::list(array_map(fn (Row $one): int => $one->int('name_id'), $messages))]);
+        $this->database->update("UPDATE observing SET due_at = '-infinity' WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [
+            self::list(array_map(fn (Row $one): int => $one->int('name_id'), $messages)),
+        ]);
         $ended = $saidAt = [];
         foreach ($messages as $one) {
             $order = match (MessageKind::tryFrom($one->textOrNull('kind') ?? '')) {
@@ -130,7 +205,12 @@ final class ReceiveMessages
                 default => null,
             };
             if ($order !== null) {
-                $order->fill(['state' => in_array($one->textOrNull('state'), ['accepted', 'done'], true) ? OrderState::Done : OrderState::Refused, 'answer' => $one->text('text')])->save();
+                $order
+                    ->fill([
+                        'state' => in_array($one->textOrNull('state'), ['accepted', 'done'], true) ? OrderState::Done : OrderState::Refused,
+                        'answer' => $one->text('text'),
+                    ])
+                    ->save();
                 $ended[] = $order;
                 $said = $one->instant('said_at');
                 if ($said?->plusSeconds(self::LATE)->isBefore($this->clock->now()) === true) {
@@ -148,7 +228,11 @@ final class ReceiveMessages
             return null;
         }
 
-        return $this->open($message, fn (Order $order): bool => $order->kind === OrderKind::HandOver && ($order->terms['number'] ?? null) === $message->textOrNull('receiver'));
+        return $this->open(
+            $message,
+            fn (Order $order): bool => $order->kind === OrderKind::HandOver &&
+                ($order->terms['number'] ?? null) === $message->textOrNull('receiver'),
+        );
     }
 
     /** What was put off and is decided, known by the id that it was told with. */
@@ -165,7 +249,11 @@ final class ReceiveMessages
     private function open(Row $message, callable $is): ?Order
     {
         foreach ($this->orders as $order) {
-            if ($order->name_id === $message->int('name_id') && in_array($order->state, [OrderState::Sent, OrderState::Pending], true) && $is($order)) {
+            if (
+                $order->name_id === $message->int('name_id') &&
+                in_array($order->state, [OrderState::Sent, OrderState::Pending], true) &&
+                $is($order)
+            ) {
                 return $order;
             }
         }

@@ -43,8 +43,14 @@ final readonly class SendOrders
     /** Orders in a row that may stay without an answer before the gate itself is taken to be away. */
     private const SILENT = 2;
 
-    public function __construct(private Connection $database, private Registrars $registrars, private SettleOrders $ended, private StoreAuthCode $codes, private RateLimit $patience, private SetAside $aside)
-    {
+    public function __construct(
+        private Connection $database,
+        private Registrars $registrars,
+        private SettleOrders $ended,
+        private StoreAuthCode $codes,
+        private RateLimit $patience,
+        private SetAside $aside,
+    ) {
     }
 
     /** @return bool whether there may be more to tell at once; false also when another worker is at it, or the gate is out of reach */
@@ -75,10 +81,21 @@ final readonly class SendOrders
     /** @return list<Order> */
     private function due(Account $account, int $most): array
     {
-        $orders = Order::query()->with(['name', 'line'])->where('account_id', $account->id)->whereIn('state', [OrderState::Waiting, OrderState::Sent])->whereRaw('not_before <= clock_timestamp()')
+        $orders = Order::query()
+            ->with(['name', 'line'])
+            ->where('account_id', $account->id)
+            ->whereIn('state', [OrderState::Waiting, OrderState::Sent])
+            ->whereRaw('not_before <= clock_timestamp()')
             // A step of a line waits for the ones before it.
-            ->whereRaw("NOT EXISTS (SELECT FROM orders b WHERE b.docket_line_id = orders.docket_line_id AND b.id < orders.id AND b.account_id = orders.account_id AND b.state IN ('waiting', 'sent', 'pending') AND (b.not_before > clock_timestamp() OR b.state = 'pending'))")
-            ->orderBy('id')->limit($most)->get()->all();
+            ->whereRaw(
+                "NOT EXISTS (SELECT FROM orders b WHERE b.docket_line_id = orders.docket_line_id AND b.id < orders.id
+                    AND b.account_id = orders.account_id AND b.state IN ('waiting', 'sent', 'pending')
+                    AND (b.not_before > clock_timestamp() OR b.state = 'pending'))",
+            )
+            ->orderBy('id')
+            ->limit($most)
+            ->get()
+            ->all();
 
         return array_map(fn (Order $order): Order => $order->setRelation('account', $account), array_values($orders));
     }
@@ -97,7 +114,12 @@ final readonly class SendOrders
         try {
             // What became of those found marked is known before more is told.
             foreach (array_filter($orders, fn (Order $order): bool => $order->state === OrderState::Sent) as $order) {
-                $round->take($order, fn (): ?Answer => $registrar->find($account, $order->told()), $this->fail(...), $this->notCarriedOut(...));
+                $round->take(
+                    $order,
+                    fn (): ?Answer => $registrar->find($account, $order->told()),
+                    $this->fail(...),
+                    $this->notCarriedOut(...),
+                );
             }
             $marked = $round->isOver() ? [] : $this->marked($orders);
             foreach ($marked as $order) {
@@ -124,7 +146,13 @@ final readonly class SendOrders
     private function marked(array $orders): array
     {
         $waiting = self::ids(array_filter($orders, fn (Order $order): bool => $order->state === OrderState::Waiting));
-        $rows = Row::all($this->database->select("UPDATE orders SET state = 'sent', sent_at = clock_timestamp(), attempts = attempts + 1 WHERE id = ANY (?::bigint[]) AND state = 'waiting' RETURNING id", [$waiting]));
+        $rows = Row::all(
+            $this->database->select(
+                "UPDATE orders SET state = 'sent', sent_at = clock_timestamp(), attempts = attempts + 1
+                    WHERE id = ANY (?::bigint[]) AND state = 'waiting' RETURNING id",
+                [$waiting],
+            ),
+        );
         Failpoint::OrderMarked->reach();
         $marked = array_flip(array_map(fn (Row $row): int => $row->int('id'), $rows));
 
@@ -135,8 +163,16 @@ final readonly class SendOrders
     private function notCarriedOut(Order $order): void
     {
         $transaction = GateOrders::transaction();
-        if ($this->database->update("UPDATE orders SET state = 'waiting', transaction = ? WHERE id = ? AND state = 'sent'", [$transaction, $order->id]) === 1) {
-            $order->setRawAttributes(['state' => OrderState::Waiting->value, 'transaction' => $transaction] + $order->getAttributes(), true);
+        if (
+            $this->database->update("UPDATE orders SET state = 'waiting', transaction = ? WHERE id = ? AND state = 'sent'", [
+                $transaction,
+                $order->id,
+            ]) === 1
+        ) {
+            $order->setRawAttributes(
+                ['state' => OrderState::Waiting->value, 'transaction' => $transaction] + $order->getAttributes(),
+                true,
+            );
         }
     }
 
@@ -144,9 +180,12 @@ final readonly class SendOrders
     private function fail(Order $order, Throwable $e): void
     {
         $isOfGate = $e instanceof NotReached && ! $e->isOfOneQuestion;
-        $wait = $isOfGate ? min(self::LONGEST, max($e->wait ?? 0, self::AGAIN * 2 ** min(10, $order->attempts))) : $this->aside->note(SetbackKind::Order, $order->id, $e, $order->account_id, $order->line?->docket_id, $order->name_id);
+        $wait = $isOfGate
+            ? min(self::LONGEST, max($e->wait ?? 0, self::AGAIN * 2 ** min(10, $order->attempts)))
+            : $this->aside->note(SetbackKind::Order, $order->id, $e, $order->account_id, $order->line?->docket_id, $order->name_id);
         $this->database->update(
-            "UPDATE orders SET not_before = clock_timestamp() + ? * interval '1 second', attempts = least(attempts + 1, 1000), answer = ? WHERE id = ? AND state IN ('waiting', 'sent')",
+            "UPDATE orders SET not_before = clock_timestamp() + ? * interval '1 second', attempts = least(attempts + 1, 1000), answer = ?
+                WHERE id = ? AND state IN ('waiting', 'sent')",
             [$wait, $e instanceof NotReached ? mb_substr($e->getMessage(), 0, 1_000) : null, $order->id],
         );
     }
@@ -155,7 +194,8 @@ final readonly class SendOrders
     private function rest(Account $account, int $seconds): void
     {
         $this->database->update(
-            "UPDATE orders SET not_before = clock_timestamp() + least(?, greatest(?, ? * 2 ^ least(attempts, 10))) * interval '1 second' WHERE account_id = ? AND state = 'waiting' AND not_before <= clock_timestamp() + ? * interval '1 second'",
+            "UPDATE orders SET not_before = clock_timestamp() + least(?, greatest(?, ? * 2 ^ least(attempts, 10))) * interval '1 second'
+                WHERE account_id = ? AND state = 'waiting' AND not_before <= clock_timestamp() + ? * interval '1 second'",
             [self::LONGEST, $seconds, self::AGAIN, $account->id, self::AGAIN],
         );
     }
@@ -168,7 +208,11 @@ final readonly class SendOrders
     private function release(array $orders): void
     {
         if ($orders !== []) {
-            $this->database->update("UPDATE orders SET state = 'waiting', not_before = clock_timestamp() + ? * interval '1 second' WHERE id = ANY (?::bigint[]) AND state = 'sent'", [self::AGAIN, self::ids($orders)]);
+            $this->database->update(
+                "UPDATE orders SET state = 'waiting', not_before = clock_timestamp() + ? * interval '1 second'
+                    WHERE id = ANY (?::bigint[]) AND state = 'sent'",
+                [self::AGAIN, self::ids($orders)],
+            );
         }
     }
 
@@ -206,14 +250,31 @@ final readonly class SendOrders
                 continue;
             }
             if ($answer->kind === AnswerKind::Later) {
-                $this->database->update("UPDATE orders SET state = 'waiting', transaction = ?, not_before = clock_timestamp() + ? * interval '1 second', code = ?, answer = ? WHERE id = ?", [GateOrders::transaction(), min(self::LONGEST, self::AGAIN * 2 ** min(10, $now->attempts)), $answer->code, $answer->words, $now->id]);
+                $this->database->update(
+                    "UPDATE orders SET state = 'waiting', transaction = ?, not_before = clock_timestamp() + ? * interval '1 second',
+                        code = ?, answer = ? WHERE id = ?",
+                    [
+                        GateOrders::transaction(),
+                        min(self::LONGEST, self::AGAIN * 2 ** min(10, $now->attempts)),
+                        $answer->code,
+                        $answer->words,
+                        $now->id,
+                    ],
+                );
 
                 continue;
             }
             $state = match ($answer->kind) {
-                AnswerKind::Done => OrderState::Done, AnswerKind::Pending => OrderState::Pending, default => OrderState::Refused,
+                AnswerKind::Done => OrderState::Done,
+                AnswerKind::Pending => OrderState::Pending,
+                default => OrderState::Refused,
             };
-            $this->database->update('UPDATE orders SET state = ?, code = ?, answer = ?, answered_at = clock_timestamp() WHERE id = ?', [$state->value, $answer->code, $answer->words, $now->id]);
+            $this->database->update('UPDATE orders SET state = ?, code = ?, answer = ?, answered_at = clock_timestamp() WHERE id = ?', [
+                $state->value,
+                $answer->code,
+                $answer->words,
+                $now->id,
+            ]);
             $now->setRawAttributes(['state' => $state->value, 'answer' => $answer->words] + $now->getAttributes(), true);
             if ($answer->secret !== null) {
                 $this->codes->handle($now->name_id, $answer->secret, 'registrar');

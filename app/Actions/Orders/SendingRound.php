@@ -82,14 +82,19 @@ final class SendingRound
      */
     public function without(array $orders): array
     {
-        return array_values(array_filter($orders, fn (Order $order): bool => ! isset($this->answers[$order->id]) && ! isset($this->failed[$order->id])));
+        return array_values(
+            array_filter($orders, fn (Order $order): bool => ! isset($this->answers[$order->id]) && ! isset($this->failed[$order->id])),
+        );
     }
 
     /** Whether an earlier step of the same line was refused, or isn't known to be done. */
     private function isHeldUp(Order $order): bool
     {
-        $isOfLine = fn (Order $before): bool => $order->docket_line_id !== null && $before->docket_line_id === $order->docket_line_id && $before->id < $order->id;
+        $isOfLine = fn (Order $before): bool => $order->docket_line_id !== null &&
+            $before->docket_line_id === $order->docket_line_id &&
+            $before->id < $order->id;
 
-        return array_filter($this->failed, $isOfLine) !== [] || array_filter($this->answers, fn (array $one): bool => $isOfLine($one[0]) && $one[1]->kind !== AnswerKind::Done) !== [];
+        return array_filter($this->failed, $isOfLine) !== [] ||
+            array_filter($this->answers, fn (array $one): bool => $isOfLine($one[0]) && $one[1]->kind !== AnswerKind::Done) !== [];
     }
 }

@@ -32,8 +32,16 @@ use LogicException;
 /** What orders' ends mean for the dockets that wanted them. In the caller's transaction. */
 final readonly class SettleOrders
 {
-    public function __construct(private Connection $database, private Deeds $deeds, private CaseFiles $files, private GateOrders $gateOrders, private EndLines $end, private LockAgain $lock, private MakeStandings $standings, private TradeClock $clock)
-    {
+    public function __construct(
+        private Connection $database,
+        private Deeds $deeds,
+        private CaseFiles $files,
+        private GateOrders $gateOrders,
+        private EndLines $end,
+        private LockAgain $lock,
+        private MakeStandings $standings,
+        private TradeClock $clock,
+    ) {
     }
 
     /**
@@ -45,11 +53,23 @@ final readonly class SettleOrders
      */
     public function locked(array $orderIds, array $nameIds = []): array
     {
-        $rows = Row::all($this->database->select('SELECT o.name_id, o.docket_line_id, l.docket_id FROM orders o LEFT JOIN docket_lines l ON l.id = o.docket_line_id WHERE o.id = ANY (?::bigint[])', ['{'.implode(',', $orderIds).'}']));
-        $column = fn (string $name): array => array_values(array_unique(array_filter(array_map(fn (Row $row): ?int => $row->intOrNull($name), $rows), is_int(...))));
+        $rows = Row::all(
+            $this->database->select(
+                'SELECT o.name_id, o.docket_line_id, l.docket_id FROM orders o LEFT JOIN docket_lines l ON l.id = o.docket_line_id
+                    WHERE o.id = ANY (?::bigint[])',
+                ['{'.implode(',', $orderIds).'}'],
+            ),
+        );
+        $column = fn (string $name): array => array_values(
+            array_unique(array_filter(array_map(fn (Row $row): ?int => $row->intOrNull($name), $rows), is_int(...))),
+        );
         Docket::query()->whereKey($column('docket_id'))->orderBy('id')->lockForUpdate()->pluck('id');
         DocketLine::query()->whereKey($column('docket_line_id'))->orderBy('name_id')->orderBy('id')->lockForUpdate()->pluck('id');
-        Name::query()->whereKey([...$column('name_id'), ...$nameIds])->orderBy('id')->lockForUpdate()->pluck('id');
+        Name::query()
+            ->whereKey([...$column('name_id'), ...$nameIds])
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->pluck('id');
         /** @var array<int, Order> $orders */
         $orders = Order::query()->with('line')->whereKey($orderIds)->orderBy('id')->lockForUpdate()->get()->keyBy('id')->all();
 
@@ -74,7 +94,9 @@ final readonly class SettleOrders
             $line = $order->ends_line || $order->state === OrderState::Refused ? $order->line : null;
             if ($line !== null && $line->state === LineState::Begun) {
                 // What is refused ends for its reason, what is done on its instant.
-                $groups[$line->docket_id][$order->state->value][$order->state === OrderState::Refused ? $order->answer ?? '' : ($saidAt[$order->id] ?? null)?->isoSecond() ?? ''][] = $line->id;
+                $groups[$line->docket_id][$order->state->value][
+                    $order->state === OrderState::Refused ? $order->answer ?? '' : ($saidAt[$order->id] ?? null)?->isoSecond() ?? ''
+                ][] = $line->id;
             }
         }
         foreach ($groups as $docketId => $states) {
@@ -82,7 +104,9 @@ final readonly class SettleOrders
             $by = $docket->settler ?? throw new LogicException("Docket {$docketId} has orders, and nobody has settled it.");
             foreach ($states as $state => $answers) {
                 foreach ($answers as $answer => $lines) {
-                    $state === OrderState::Done->value ? $this->done($by, $docket, $lines, $answer === '' ? null : Instant::of((string) $answer)) : $this->end->refused($by, $docket, $lines, (string) $answer);
+                    $state === OrderState::Done->value
+                        ? $this->done($by, $docket, $lines, $answer === '' ? null : Instant::of((string) $answer))
+                        : $this->end->refused($by, $docket, $lines, (string) $answer);
                 }
             }
         }
@@ -133,7 +157,10 @@ final readonly class SettleOrders
         if ($lock === Lock::On) {
             $this->lock->seen([$order->name_id], $this->clock->now());
         }
-        $registration = $lock === null ? null : Registration::query()->where('name_id', $order->name_id)->whereRaw('upper_inf(span)')->lockForUpdate()->first();
+        $registration =
+            $lock === null
+                ? null
+                : Registration::query()->where('name_id', $order->name_id)->whereRaw('upper_inf(span)')->lockForUpdate()->first();
         if ($registration === null || $registration->lock === $lock) {
             return;
         }

@@ -19,8 +19,12 @@ final readonly class CheckMailboxes
 {
     private const DAYS = 7;
 
-    public function __construct(private Connection $database, private Dns $dns, private MakeStandings $standings, private TradeClock $clock)
-    {
+    public function __construct(
+        private Connection $database,
+        private Dns $dns,
+        private MakeStandings $standings,
+        private TradeClock $clock,
+    ) {
     }
 
     /**
@@ -32,9 +36,15 @@ final readonly class CheckMailboxes
     {
         $now = $this->clock->now();
         $hosts = [];
-        foreach (Row::all($this->database->select(
-            "SELECT address FROM mailboxes WHERE site <> '' AND (looked_on IS NULL OR looked_on < ?::timestamptz) ORDER BY looked_on NULLS FIRST, id LIMIT ?", [$now->plusDays(-self::DAYS)->isoSecond(), $most],
-        )) as $row) {
+        foreach (
+            Row::all(
+                $this->database->select(
+                    "SELECT address FROM mailboxes WHERE site <> '' AND (looked_on IS NULL OR looked_on < ?::timestamptz)
+                        ORDER BY looked_on NULLS FIRST, id LIMIT ?",
+                    [$now->plusDays(-self::DAYS)->isoSecond(), $most],
+                ),
+            ) as $row
+        ) {
             $host = Mailbox::tryOf($row->text('address'))?->host;
             if ($host !== null) {
                 $hosts[$host->ascii] = $host;
@@ -55,14 +65,26 @@ final readonly class CheckMailboxes
         $this->database->transaction(function () use ($host, $takes, $now): void {
             // The host as it was typed may have U-labels: found by the name that it lies in.
             $ids = [];
-            foreach (Row::all($this->database->select('SELECT id, address, takes_mail FROM mailboxes WHERE site = ? ORDER BY id FOR UPDATE', [$host->registrable()->ascii])) as $row) {
+            foreach (
+                Row::all(
+                    $this->database->select('SELECT id, address, takes_mail FROM mailboxes WHERE site = ? ORDER BY id FOR UPDATE', [
+                        $host->registrable()->ascii,
+                    ]),
+                ) as $row
+            ) {
                 if (Mailbox::tryOf($row->text('address'))?->host->equals($host) === true) {
                     $ids[$row->int('id')] = $row->text('takes_mail');
                 }
             }
             $in = '{'.implode(',', array_keys($ids)).'}';
-            $this->database->update('UPDATE mailboxes SET looked_on = ?::timestamptz, takes_mail = CASE WHEN ? = \'unknown\' THEN takes_mail ELSE ? END WHERE id = ANY (?::bigint[])', [$now->isoSecond(), $takes->value, $takes->value, $in]);
-            $changed = array_keys(array_filter($ids, fn (string $before): bool => $takes !== TakesMail::Unknown && $before !== $takes->value));
+            $this->database->update(
+                'UPDATE mailboxes SET looked_on = ?::timestamptz, takes_mail = CASE WHEN ? = \'unknown\' THEN takes_mail ELSE ? END
+                    WHERE id = ANY (?::bigint[])',
+                [$now->isoSecond(), $takes->value, $takes->value, $in],
+            );
+            $changed = array_keys(
+                array_filter($ids, fn (string $before): bool => $takes !== TakesMail::Unknown && $before !== $takes->value),
+            );
             if ($changed !== []) {
                 $this->standings->staleByMailbox($changed);
             }

@@ -26,10 +26,16 @@ final readonly class ConfirmLines
     public function handle(int $nameId, ?Record $record, Instant $now): ?Instant
     {
         $waits = null;
-        $lines = DocketLine::query()->with('docket')->where('name_id', $nameId)->where('state', LineState::Done)->whereNull('seen_on')->where('done_on', '>=', $now->plusDays(-self::DAYS)->isoSecond())->get();
+        $lines = DocketLine::query()
+            ->with('docket')
+            ->where('name_id', $nameId)
+            ->where('state', LineState::Done)
+            ->whereNull('seen_on')
+            ->where('done_on', '>=', $now->plusDays(-self::DAYS)->isoSecond())
+            ->get();
         foreach ($lines as $line) {
             $deed = $this->deeds->of($line->docket);
-            if (! $deed instanceof SeenOutside) {
+            if (! ($deed instanceof SeenOutside)) {
                 continue;
             }
             if ($record !== null && $deed->isSeen($line, $line->docket->terms, $record)) {

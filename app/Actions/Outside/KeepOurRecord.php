@@ -55,7 +55,13 @@ final class KeepOurRecord extends DeedInBooks implements Undoable
 
     protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
     {
-        return ['drifts' => $this->settle($this->drifts($file, $terms), DriftState::Left, ['because' => $terms['because'], 'settled_at' => $now->isoSecond(), 'docket_id' => $line->docket_id])];
+        return [
+            'drifts' => $this->settle($this->drifts($file, $terms), DriftState::Left, [
+                'because' => $terms['because'],
+                'settled_at' => $now->isoSecond(),
+                'docket_id' => $line->docket_id,
+            ]),
+        ];
     }
 
     public function isAsMade(CaseFile $file, DocketLine $line): bool

@@ -23,7 +23,8 @@ final readonly class LeaseDue
     {
         $now = $this->clock->now();
         $rows = $this->database->select(
-            'UPDATE observing SET due_at = ? WHERE name_id IN (SELECT name_id FROM observing WHERE due_at <= ?::timestamptz ORDER BY due_at LIMIT ? FOR UPDATE SKIP LOCKED) RETURNING name_id',
+            'UPDATE observing SET due_at = ? WHERE name_id IN (SELECT name_id FROM observing WHERE due_at <= ?::timestamptz
+                ORDER BY due_at LIMIT ? FOR UPDATE SKIP LOCKED) RETURNING name_id',
             [$now->plusSeconds(self::LEASE)->isoSecond(), $now->isoSecond(), $most],
         );
 
@@ -34,7 +35,10 @@ final readonly class LeaseDue
     public function giveBack(array $nameIds): void
     {
         if ($nameIds !== []) {
-            $this->database->update('UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at > ?::timestamptz', [$this->clock->now()->isoSecond(), '{'.implode(',', $nameIds).'}', $this->clock->now()->isoSecond()]);
+            $this->database->update(
+                'UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at > ?::timestamptz',
+                [$this->clock->now()->isoSecond(), '{'.implode(',', $nameIds).'}', $this->clock->now()->isoSecond()],
+            );
         }
     }
 }

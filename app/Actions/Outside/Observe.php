@@ -131,7 +131,15 @@ final readonly class Observe
     private function names(array $ids): array
     {
         $names = [];
-        foreach (Row::all($this->database->table('names')->whereIn('id', $ids)->orderBy('id')->get(['id', 'ascii'])) as $row) {
+        foreach (
+            Row::all(
+                $this->database
+                    ->table('names')
+                    ->whereIn('id', $ids)
+                    ->orderBy('id')
+                    ->get(['id', 'ascii']),
+            ) as $row
+        ) {
             $names[$row->int('id')] = DomainName::of($row->text('ascii'));
         }
 
@@ -146,7 +154,14 @@ final readonly class Observe
     {
         $now = $this->clock->now();
         $deep = [];
-        foreach (Row::all($this->database->table('observing')->whereIn('name_id', $ids)->get(['name_id', 'pace', 'deep_at'])) as $row) {
+        foreach (
+            Row::all(
+                $this->database
+                    ->table('observing')
+                    ->whereIn('name_id', $ids)
+                    ->get(['name_id', 'pace', 'deep_at']),
+            ) as $row
+        ) {
             $deep[$row->int('name_id')] = Pace::from($row->text('pace'))->isDeep($row->instant('deep_at'), $now);
         }
 
@@ -165,7 +180,9 @@ final readonly class Observe
         $seen = [];
         try {
             // Who did not have a turn is not asked about at all.
-            $this->dns->delegations(array_diff_key($names, array_filter($told, self::isTooOften(...))), function (DelegationSeen $one) use (&$seen): void {
+            $this->dns->delegations(array_diff_key($names, array_filter($told, self::isTooOften(...))), function (DelegationSeen $one) use (
+                &$seen,
+            ): void {
                 $seen[$one->name] = $one;
             });
         } catch (RuntimeException $e) {
@@ -179,7 +196,14 @@ final readonly class Observe
                 throw $e;
             }
             foreach ($names as $id => $name) {
-                if (! $this->aside->attempt(SetbackKind::Look, $id, fn () => $this->database->transaction(fn () => $this->write([$id => $name], $told, $seen, $isDeep), self::TRIES), nameId: $id)) {
+                if (
+                    ! $this->aside->attempt(
+                        SetbackKind::Look,
+                        $id,
+                        fn () => $this->database->transaction(fn () => $this->write([$id => $name], $told, $seen, $isDeep), self::TRIES),
+                        nameId: $id,
+                    )
+                ) {
                     $this->later($id);
                 }
             }
@@ -191,7 +215,9 @@ final readonly class Observe
     private function later(int $id): void
     {
         $this->database->update(
-            "UPDATE observing SET failures = least(failures + 1, 10), due_at = ?::timestamptz + least(?, ? * 2 ^ least(failures, 10)) * interval '1 second' WHERE name_id = ? AND due_at < 'infinity'",
+            "UPDATE observing SET failures = least(failures + 1, 10),
+                due_at = ?::timestamptz + least(?, ? * 2 ^ least(failures, 10)) * interval '1 second'
+                WHERE name_id = ? AND due_at < 'infinity'",
             [$this->clock->now()->isoSecond(), Pace::Daily->seconds(), self::AGAIN, $id],
         );
     }
@@ -206,7 +232,9 @@ final readonly class Observe
     {
         $now = $this->clock->now();
         $ids = array_keys($names);
-        $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR UPDATE', ['{'.implode(',', $ids).'}']);
+        $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR UPDATE', [
+            '{'.implode(',', $ids).'}',
+        ]);
         $files = $this->files->of($ids, $now);
         $held = $this->held->of(array_filter($files, fn (CaseFile $file): bool => $file->watched === null), $now);
         $changed = [];
@@ -218,8 +246,17 @@ final readonly class Observe
                 }
             } elseif (isset($files[$id]) && self::isAnswered($told[$id])) {
                 $last = [
-                    ...array_values(array_filter(array_map(fn (DirectoryAnswer $one): ?Seen => $one->isAnswer ? new Seen($one->source, $one->record, $now, $one->isPlain) : null, $told[$id]))),
-                    ...($isDeep[$id] ?? true ? [] : $this->registrars($id, $name)),
+                    ...array_values(
+                        array_filter(
+                            array_map(
+                                fn (DirectoryAnswer $one): ?Seen => $one->isAnswer
+                                    ? new Seen($one->source, $one->record, $now, $one->isPlain)
+                                    : null,
+                                $told[$id],
+                            ),
+                        ),
+                    ),
+                    ...$isDeep[$id] ?? true ? [] : $this->registrars($id, $name),
                 ];
                 if ($this->drifts->handle($id, $this->between($id, $name, $held[$id], $last, $now), $now)) {
                     $changed[] = $id;
@@ -249,7 +286,14 @@ final readonly class Observe
         // Whether it was another before is looked up only where it matters.
         $before = array_map(fn (array $looks): ?Record => ($looks[1] ?? null)?->record, $this->lastSeen->of($id, $name->ascii));
 
-        return CoreDrift::between($held, array_map(fn (Seen $one): Seen => new Seen($one->source, $one->record, $one->at, $one->isPlain, $before[$one->source->value] ?? null), $last), $now);
+        return CoreDrift::between(
+            $held,
+            array_map(
+                fn (Seen $one): Seen => new Seen($one->source, $one->record, $one->at, $one->isPlain, $before[$one->source->value] ?? null),
+                $last,
+            ),
+            $now,
+        );
     }
 
     /** @return list<Seen> what the registrar's own directory said last, where it was not asked this time */
@@ -275,16 +319,31 @@ final readonly class Observe
         $record = $told[0]->record;
         $first = Status::proven($record->statuses ?? []) === Status::proven($facts->statuses) ? $facts->deletedSince ?? $now : $now;
         $columns = [
-            'registrar' => $record->registrar ?? $record->tag ?? '', 'registrant' => $record?->field(Field::Organisation)->value ?? $record?->field(Field::Name)->value ?? '',
-            'created_on' => $record?->created?->isoSecond(), 'ends_on' => $record?->ends?->isoSecond(), 'moved_on' => $record?->moved?->isoSecond(),
+            'registrar' => $record->registrar ?? ($record->tag ?? ''),
+            'registrant' => $record?->field(Field::Organisation)->value ?? ($record?->field(Field::Name)->value ?? ''),
+            'created_on' => $record?->created?->isoSecond(),
+            'ends_on' => $record?->ends?->isoSecond(),
+            'moved_on' => $record?->moved?->isoSecond(),
             'deleted_since' => $record?->deletedSince($first)?->isoSecond(),
-            'statuses' => json_encode(array_map(fn (Status $status): string => $status->value, $record->statuses ?? []), JSON_THROW_ON_ERROR), 'servers' => json_encode($record->servers ?? [], JSON_THROW_ON_ERROR),
+            'statuses' => json_encode(
+                array_map(fn (Status $status): string => $status->value, $record->statuses ?? []),
+                JSON_THROW_ON_ERROR,
+            ),
+            'servers' => json_encode($record->servers ?? [], JSON_THROW_ON_ERROR),
         ];
 
         return $this->database->update(
-            'UPDATE watchings SET (registrar, registrant, created_on, ends_on, moved_on, deleted_since, statuses, servers) = (:registrar, :registrant, :created_on::timestamptz, :ends_on::timestamptz, :moved_on::timestamptz, :deleted_since::timestamptz, :statuses::jsonb, :servers::jsonb)
-             WHERE name_id = :id AND (registrar, registrant, created_on, ends_on, moved_on, deleted_since, statuses, servers) IS DISTINCT FROM (:registrar2, :registrant2, :created_on2::timestamptz, :ends_on2::timestamptz, :moved_on2::timestamptz, :deleted_since2::timestamptz, :statuses2::jsonb, :servers2::jsonb)',
-            ['id' => $id, ...$columns, ...array_combine(array_map(fn (string $column): string => "{$column}2", array_keys($columns)), $columns)],
+            'UPDATE watchings SET (registrar, registrant, created_on, ends_on, moved_on, deleted_since, statuses, servers) = (:registrar,
+                :registrant, :created_on::timestamptz, :ends_on::timestamptz, :moved_on::timestamptz, :deleted_since::timestamptz,
+                :statuses::jsonb, :servers::jsonb)
+             WHERE name_id = :id AND (registrar, registrant, created_on, ends_on, moved_on, deleted_since, statuses, servers) IS DISTINCT
+             FROM (:registrar2, :registrant2, :created_on2::timestamptz, :ends_on2::timestamptz, :moved_on2::timestamptz,
+             :deleted_since2::timestamptz, :statuses2::jsonb, :servers2::jsonb)',
+            [
+                'id' => $id,
+                ...$columns,
+                ...array_combine(array_map(fn (string $column): string => "{$column}2", array_keys($columns)), $columns),
+            ],
         ) > 0;
     }
 
@@ -309,23 +368,47 @@ final readonly class Observe
             }
         }
         if ($seen !== null && $seen->parent !== null) {
-            $this->keepOne($id, Source::Dns, 'the name servers of the suffix and of the name', $seen->digest(), $seen->parent !== [], PackedDelegation::pack($seen), $now);
+            $this->keepOne(
+                $id,
+                Source::Dns,
+                'the name servers of the suffix and of the name',
+                $seen->digest(),
+                $seen->parent !== [],
+                PackedDelegation::pack($seen),
+                $now,
+            );
         }
     }
 
     private function keepOne(int $id, Source $source, string $from, string $digest, bool $found, string $body, Instant $now): void
     {
-        $last = $this->database->selectOne('SELECT id, digest FROM observations WHERE name_id = ? AND source = ? ORDER BY last_seen DESC, id DESC LIMIT 1', [$id, $source->value]);
+        $last = $this->database->selectOne(
+            'SELECT id, digest FROM observations WHERE name_id = ? AND source = ? ORDER BY last_seen DESC, id DESC LIMIT 1',
+            [$id, $source->value],
+        );
         $row = $last === null ? null : Row::of($last);
         if ($row !== null && $row->text('digest') === $digest) {
-            $this->database->update('UPDATE observations SET last_seen = greatest(last_seen, ?::timestamptz), asked = ? WHERE id = ?', [$now->isoSecond(), $from, $row->int('id')]);
+            $this->database->update('UPDATE observations SET last_seen = greatest(last_seen, ?::timestamptz), asked = ? WHERE id = ?', [
+                $now->isoSecond(),
+                $from,
+                $row->int('id'),
+            ]);
 
             return;
         }
         $observation = $this->database->table('observations')->insertGetId([
-            'name_id' => $id, 'source' => $source->value, 'asked' => $from, 'digest' => $digest, 'found' => $found, 'first_seen' => $now->isoSecond(), 'last_seen' => $now->isoSecond(),
+            'name_id' => $id,
+            'source' => $source->value,
+            'asked' => $from,
+            'digest' => $digest,
+            'found' => $found,
+            'first_seen' => $now->isoSecond(),
+            'last_seen' => $now->isoSecond(),
         ]);
-        $this->database->insert('INSERT INTO observation_bodies VALUES (?, decode(?, \'base64\'))', [$observation, base64_encode((string) gzdeflate($body))]);
+        $this->database->insert('INSERT INTO observation_bodies VALUES (?, decode(?, \'base64\'))', [
+            $observation,
+            base64_encode((string) gzdeflate($body)),
+        ]);
     }
 
     /**
@@ -338,21 +421,71 @@ final readonly class Observe
         $troubles = [];
         foreach ($told as $one) {
             if (! $one->isAnswer && $one->why !== null) {
-                $troubles[$one->source->value] = ['why' => $one->why->value, 'reason' => $one->reason, 'asked' => $one->from, 'at' => $now->isoSecond()];
+                $troubles[$one->source->value] = [
+                    'why' => $one->why->value,
+                    'reason' => $one->reason,
+                    'asked' => $one->from,
+                    'at' => $now->isoSecond(),
+                ];
             }
         }
-        $drifted = Row::of($this->database->selectOne("SELECT max(first_seen) AS at, coalesce(bool_or(alarming OR certainty = 'once') FILTER (WHERE state = 'open'), false) AS alarm FROM drifts WHERE name_id = ?", [$id]));
-        $pace = $file === null ? Pace::Weekly : Pace::of($file->life($this->book, $now), $unseen !== null || $file->waiting !== null, $drifted->bool('alarm'), $drifted->instant('at'), $now);
+        $drifted = Row::of(
+            $this->database->selectOne(
+                "SELECT max(first_seen) AS at, coalesce(bool_or(alarming OR certainty = 'once') FILTER (WHERE state = 'open'),
+                    false) AS alarm FROM drifts WHERE name_id = ?",
+                [$id],
+            ),
+        );
+        $pace =
+            $file === null
+                ? Pace::Weekly
+                : Pace::of(
+                    $file->life($this->book, $now),
+                    $unseen !== null || $file->waiting !== null,
+                    $drifted->bool('alarm'),
+                    $drifted->instant('at'),
+                    $now,
+                );
         $isAnswered = self::isAnswered($told);
-        $before = Row::of($this->database->selectOne('SELECT coalesce(max(failures), 0) AS failures, coalesce(bool_or(is_ok), false) AS is_ok FROM observing WHERE name_id = ?', [$id]));
+        $before = Row::of(
+            $this->database->selectOne(
+                'SELECT coalesce(max(failures), 0) AS failures, coalesce(bool_or(is_ok), false) AS is_ok FROM observing WHERE name_id = ?',
+                [$id],
+            ),
+        );
         $isOk = $isAnswered ? $told[0]->record?->has(Status::Ok) === true : $before->bool('is_ok');
         // Not to have had a turn is no failure.
         $failures = $isAnswered ? 0 : min(10, $before->int('failures') + (self::isTooOften($told) ? 0 : 1));
         // What nobody holds was asked about once, and is not looked at by itself.
-        $next = $file === null ? null : ($isAnswered ? $pace->next($name->ascii, $now, $file->watched === null, $unseen) : $now->plusSeconds(min($pace->seconds(), Pace::Daily->seconds(), self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1))));
-        $this->database->table('observing')->upsert([[
-            ...($isDeep && $isAnswered ? ['deep_at' => $now->isoSecond()] : []), 'name_id' => $id, 'due_at' => $next?->isoSecond() ?? 'infinity', 'pace' => $pace->value, 'asked_at' => $now->isoSecond(), 'failures' => $failures, 'is_ok' => $isOk, 'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
-        ]], ['name_id']);
+        $next =
+            $file === null
+                ? null
+                : ($isAnswered
+                    ? $pace->next($name->ascii, $now, $file->watched === null, $unseen)
+                    : $now->plusSeconds(
+                        min(
+                            $pace->seconds(),
+                            Pace::Daily->seconds(),
+                            self::isTooOften($told) ? max(60, $told[0]->wait ?? 60) : self::AGAIN * 2 ** max(0, $failures - 1),
+                        ),
+                    ));
+        $this->database
+            ->table('observing')
+            ->upsert(
+                [
+                    [
+                        ...$isDeep && $isAnswered ? ['deep_at' => $now->isoSecond()] : [],
+                        'name_id' => $id,
+                        'due_at' => $next?->isoSecond() ?? 'infinity',
+                        'pace' => $pace->value,
+                        'asked_at' => $now->isoSecond(),
+                        'failures' => $failures,
+                        'is_ok' => $isOk,
+                        'troubles' => json_encode((object) $troubles, JSON_THROW_ON_ERROR),
+                    ],
+                ],
+                ['name_id'],
+            );
 
         return $isOk !== $before->bool('is_ok');
     }

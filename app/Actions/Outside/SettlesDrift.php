@@ -46,7 +46,13 @@ trait SettlesDrift
      */
     private function drifts(CaseFile $file, array $terms): array
     {
-        return array_values(array_filter($file->drifts, fn (OpenDrift $drift): bool => $this->isAbout($drift->tag->about()) && in_array($terms['what'], [self::ALL, $drift->tag->about()->value], true)));
+        return array_values(
+            array_filter(
+                $file->drifts,
+                fn (OpenDrift $drift): bool => $this->isAbout($drift->tag->about()) &&
+                    in_array($terms['what'], [self::ALL, $drift->tag->about()->value], true),
+            ),
+        );
     }
 
     /**
@@ -57,7 +63,10 @@ trait SettlesDrift
     private function settle(array $drifts, DriftState $as, array $with): array
     {
         $ids = array_map(fn (OpenDrift $drift): int => $drift->id, $drifts);
-        Drift::query()->whereIn('id', $ids)->open()->update(['state' => $as->value, ...$with]);
+        Drift::query()
+            ->whereIn('id', $ids)
+            ->open()
+            ->update(['state' => $as->value, ...$with]);
 
         return $ids;
     }
@@ -67,8 +76,12 @@ trait SettlesDrift
     {
         // One that was seen again meanwhile stands already.
         foreach (is_array($ids) ? array_filter($ids, is_int(...)) : [] as $id) {
-            DB::update("UPDATE drifts d SET state = 'open', because = NULL, settled_at = NULL, settled_by = NULL, docket_id = NULL WHERE id = ?
-                AND NOT EXISTS (SELECT FROM drifts o WHERE o.name_id = d.name_id AND o.finding = d.finding AND o.detail = d.detail AND o.id <> d.id AND o.state IN ('open', 'left'))", [$id]);
+            DB::update(
+                "UPDATE drifts d SET state = 'open', because = NULL, settled_at = NULL, settled_by = NULL, docket_id = NULL WHERE id = ?
+                AND NOT EXISTS (SELECT FROM drifts o WHERE o.name_id = d.name_id AND o.finding = d.finding AND o.detail = d.detail
+                AND o.id <> d.id AND o.state IN ('open', 'left'))",
+                [$id],
+            );
         }
     }
 }

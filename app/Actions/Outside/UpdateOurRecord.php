@@ -56,11 +56,14 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
         $drifts = $this->drifts($file, $terms);
         $unsure = array_filter($drifts, fn (OpenDrift $drift): bool => $drift->certainty !== Certainty::Sure);
 
-        return Readiness::of(match (true) {
-            $drifts === [] => [Finding::of(BookFinding::NothingSeen, Effect::Stops)],
-            $unsure !== [] => [Finding::of(BookFinding::SeenUnsurely, Effect::Worth)],
-            default => [],
-        }, []);
+        return Readiness::of(
+            match (true) {
+                $drifts === [] => [Finding::of(BookFinding::NothingSeen, Effect::Stops)],
+                $unsure !== [] => [Finding::of(BookFinding::SeenUnsurely, Effect::Worth)],
+                default => [],
+            },
+            [],
+        );
     }
 
     protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
@@ -81,7 +84,11 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
         $registration->version++;
         $registration->save();
 
-        return ['columns' => $was, 'after' => array_intersect_key($registration->getAttributes(), array_flip(self::COLUMNS)), 'drifts' => $this->settle($drifts, DriftState::Taken, ['settled_at' => $now->isoSecond(), 'docket_id' => $line->docket_id])];
+        return [
+            'columns' => $was,
+            'after' => array_intersect_key($registration->getAttributes(), array_flip(self::COLUMNS)),
+            'drifts' => $this->settle($drifts, DriftState::Taken, ['settled_at' => $now->isoSecond(), 'docket_id' => $line->docket_id]),
+        ];
     }
 
     public function isAsMade(CaseFile $file, DocketLine $line): bool
@@ -95,7 +102,10 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
     {
         $was = is_array($line->was['columns'] ?? null) ? $line->was['columns'] : [];
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
-        Registration::query()->whereKey($registration->id)->toBase()->update([...array_intersect_key($was, array_flip(self::COLUMNS)), 'version' => $registration->version + 1]);
+        Registration::query()
+            ->whereKey($registration->id)
+            ->toBase()
+            ->update([...array_intersect_key($was, array_flip(self::COLUMNS)), 'version' => $registration->version + 1]);
         $this->open($line->was['drifts'] ?? []);
     }
 
@@ -131,8 +141,13 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
             DriftField::Ends => [$day($file->facts->ends), $seen instanceof Instant ? $day($seen) : ''],
             DriftField::Created => [$day($file->facts->created), $seen instanceof Instant ? $day($seen) : ''],
             DriftField::Servers => [$file->servers === [] ? $none : implode(' ', $file->servers), is_string($seen) ? $seen : ''],
-            DriftField::Lock => [$this->words->say('words.lock.'.$file->facts->lock->value), $this->words->say('words.lock.'.self::lock($drift)->value)],
-            default => $drift->tag === RecordFinding::StatusGone ? [(string) $drift->status()?->value, '—'] : ['—', (string) $drift->status()?->value],
+            DriftField::Lock => [
+                $this->words->say('words.lock.'.$file->facts->lock->value),
+                $this->words->say('words.lock.'.self::lock($drift)->value),
+            ],
+            default => $drift->tag === RecordFinding::StatusGone
+                ? [(string) $drift->status()?->value, '—']
+                : ['—', (string) $drift->status()?->value],
         };
     }
 
@@ -140,11 +155,11 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
     {
         $seen = $drift->seen();
         match ($drift->tag->about()) {
-            DriftField::Ends => $registration->ends_on = $seen instanceof Instant ? $seen : $registration->ends_on,
-            DriftField::Created => $registration->created_on = $seen instanceof Instant ? $seen : $registration->created_on,
-            DriftField::Servers => $registration->servers = is_string($seen) && $seen !== '—' ? explode(' ', $seen) : [],
-            DriftField::Lock => $registration->lock = self::lock($drift),
-            default => $registration->statuses = self::statuses($registration->statuses, $drift),
+            DriftField::Ends => ($registration->ends_on = $seen instanceof Instant ? $seen : $registration->ends_on),
+            DriftField::Created => ($registration->created_on = $seen instanceof Instant ? $seen : $registration->created_on),
+            DriftField::Servers => ($registration->servers = is_string($seen) && $seen !== '—' ? explode(' ', $seen) : []),
+            DriftField::Lock => ($registration->lock = self::lock($drift)),
+            default => ($registration->statuses = self::statuses($registration->statuses, $drift)),
         };
     }
 
@@ -159,7 +174,12 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
             return $registration->deleted_since;
         }
 
-        return Instant::earliest(...array_map(fn (OpenDrift $drift): Instant => $drift->since ?? $drift->first, array_values(array_filter($drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Statuses))));
+        return Instant::earliest(
+            ...array_map(
+                fn (OpenDrift $drift): Instant => $drift->since ?? $drift->first,
+                array_values(array_filter($drifts, fn (OpenDrift $drift): bool => $drift->tag->about() === DriftField::Statuses)),
+            ),
+        );
     }
 
     private static function lock(OpenDrift $drift): Lock
@@ -179,16 +199,23 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
     {
         $status = $drift->status()?->value;
 
-        return array_values($drift->tag === RecordFinding::StatusGone ? array_diff($statuses, [$status]) : array_unique(array_filter([...$statuses, $status], is_string(...))));
+        return array_values(
+            $drift->tag === RecordFinding::StatusGone
+                ? array_diff($statuses, [$status])
+                : array_unique(array_filter([...$statuses, $status], is_string(...))),
+        );
     }
 
     /** @param  array<array-key, mixed>  $after */
     private static function alike(Registration $registration, array $after): bool
     {
         // PostgreSQL writes instants and JSON in a form of its own.
-        $then = (new Registration)->setRawAttributes([...$registration->getAttributes(), ...$after]);
+        $then = (new Registration())->setRawAttributes([...$registration->getAttributes(), ...$after]);
 
-        return $then->ends_on?->iso() === $registration->ends_on?->iso() && $then->created_on?->iso() === $registration->created_on?->iso() && $then->lock === $registration->lock
-            && $then->servers === $registration->servers && $then->statuses === $registration->statuses;
+        return $then->ends_on?->iso() === $registration->ends_on?->iso() &&
+            $then->created_on?->iso() === $registration->created_on?->iso() &&
+            $then->lock === $registration->lock &&
+            $then->servers === $registration->servers &&
+            $then->statuses === $registration->statuses;
     }
 }

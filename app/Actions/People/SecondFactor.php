@@ -40,7 +40,9 @@ final readonly class SecondFactor
         $this->database->transaction(function () use ($user, $secret, $step, $codes): void {
             $user->update(['otp_secret' => $secret, 'otp_step' => $step]);
             $this->database->table('recovery_codes')->where('user_id', $user->id)->delete();
-            $this->database->table('recovery_codes')->insert(array_map(fn (string $code): array => ['user_id' => $user->id, 'digest' => self::digest($code)], $codes));
+            $this->database
+                ->table('recovery_codes')
+                ->insert(array_map(fn (string $code): array => ['user_id' => $user->id, 'digest' => self::digest($code)], $codes));
             $this->log->write('second_factor_on', 'person', $user->id, [], $user->id);
             $this->tell->handle($user, 'second_on');
         });
@@ -56,7 +58,11 @@ final readonly class SecondFactor
         $step = $secret === null || preg_match('/^\d{6}$/D', $code) !== 1 ? null : Totp::step($secret, $code, time(), $user->otp_step);
         if ($step !== null) {
             // Of two that bring the same code at once, one is too late.
-            return $this->database->table('users')->where('id', $user->id)->where(fn (Builder $last) => $last->whereNull('otp_step')->orWhere('otp_step', '<', $step))->update(['otp_step' => $step]) === 1;
+            return $this->database
+                ->table('users')
+                ->where('id', $user->id)
+                ->where(fn (Builder $last) => $last->whereNull('otp_step')->orWhere('otp_step', '<', $step))
+                ->update(['otp_step' => $step]) === 1;
         }
         if ($this->database->table('recovery_codes')->where('user_id', $user->id)->where('digest', self::digest($code))->delete() === 1) {
             $this->log->write('recovery_code_used', 'person', $user->id, [], $user->id);

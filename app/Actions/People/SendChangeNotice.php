@@ -15,8 +15,12 @@ use Illuminate\Database\Connection;
 /** Writes to somebody of the house that their way in has changed, so that they hear of it when it wasn't them (OWASP ASVS 4.0.3, 2.2.3). */
 final readonly class SendChangeNotice
 {
-    public function __construct(private Connection $database, private HouseSettings $house, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private Connection $database,
+        private HouseSettings $house,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     /** @param  'password'|'second_on'|'second_off'|'mailbox'  $what */
@@ -25,9 +29,18 @@ final readonly class SendChangeNotice
         $now = $this->clock->now();
         $house = $this->house->name();
         Letter::query()->create([
-            'kind' => 'way_in', 'user_id' => $user->id, 'mailbox' => $mailbox ?? $user->email, 'written_on' => $now, 'day' => $now->date(), 'about' => $what,
+            'kind' => 'way_in',
+            'user_id' => $user->id,
+            'mailbox' => $mailbox ?? $user->email,
+            'written_on' => $now,
+            'day' => $now->date(),
+            'about' => $what,
             'subject' => $this->words->say("people.letter.way_in.subject.{$what}", ['house' => $house]),
-            'body' => $this->words->say('people.letter.way_in.body', ['house' => $house, 'name' => $user->name, 'what' => $this->words->say("people.letter.way_in.what.{$what}", ['house' => $house, 'mailbox' => $user->email])]),
+            'body' => $this->words->say('people.letter.way_in.body', [
+                'house' => $house,
+                'name' => $user->name,
+                'what' => $this->words->say("people.letter.way_in.what.{$what}", ['house' => $house, 'mailbox' => $user->email]),
+            ]),
         ]);
         $this->database->afterCommit(fn () => SendPost::dispatch());
     }

@@ -14,8 +14,12 @@ use SensitiveParameter;
 /** Somebody sets their own password; whoever is signed in as them elsewhere is signed out. */
 final readonly class SetPassword
 {
-    public function __construct(private Connection $database, private OpenLink $links, private SendChangeNotice $tell, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private OpenLink $links,
+        private SendChangeNotice $tell,
+        private HouseLog $log,
+    ) {
     }
 
     /**
@@ -27,7 +31,10 @@ final readonly class SetPassword
     {
         return $this->database->transaction(function () use ($token, $password): bool {
             $link = $this->links->handle($token, lock: true);
-            $user = $link?->purpose !== LinkPurpose::SetPassword ? null : User::query()->where('may_sign_in', true)->lockForUpdate()->find($link->user_id);
+            $user =
+                $link?->purpose !== LinkPurpose::SetPassword
+                    ? null
+                    : User::query()->where('may_sign_in', true)->lockForUpdate()->find($link->user_id);
             if ($link === null || $user === null) {
                 return false;
             }
@@ -48,9 +55,16 @@ final readonly class SetPassword
     {
         $isFirst = $user->password === null;
         $user->update(['password' => $password, 'password_set_at' => gmdate('c')]);
-        $this->database->table('sessions')->where('user_id', $user->id)->when($session !== null, fn ($others) => $others->where('id', '<>', $session))->delete();
+        $this->database
+            ->table('sessions')
+            ->where('user_id', $user->id)
+            ->when($session !== null, fn ($others) => $others->where('id', '<>', $session))
+            ->delete();
         // A link that still lies in a mailbox must not set it back.
-        $this->database->update('UPDATE links SET withdrawn_at = clock_timestamp() WHERE user_id = ? AND used_at IS NULL AND withdrawn_at IS NULL', [$user->id]);
+        $this->database->update(
+            'UPDATE links SET withdrawn_at = clock_timestamp() WHERE user_id = ? AND used_at IS NULL AND withdrawn_at IS NULL',
+            [$user->id],
+        );
         $this->log->write('password_set', 'person', $user->id, [], $user->id);
         if (! $isFirst) {
             $this->tell->handle($user, 'password');

@@ -25,8 +25,14 @@ final readonly class WritePasswordLetter
 
     private const FORGOTTEN = 3_600;
 
-    public function __construct(private Connection $database, private IssueLink $links, private HouseSettings $house, private TradeClock $clock, private Words $words, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private IssueLink $links,
+        private HouseSettings $house,
+        private TradeClock $clock,
+        private Words $words,
+        private HouseLog $log,
+    ) {
     }
 
     /** Somebody is let in. */
@@ -53,8 +59,19 @@ final readonly class WritePasswordLetter
             $secret = Secret::query()->create(['kind' => 'link', 'about' => "person {$user->id}", 'value' => $link]);
             $now = $this->clock->now();
             Letter::query()->create([
-                'kind' => $kind, 'user_id' => $user->id, 'mailbox' => $user->email, 'written_on' => $now, 'day' => $now->date(), 'about' => "secret {$secret->id}", 'secret_id' => $secret->id,
-                'subject' => $this->words->say("people.letter.{$kind}.subject", ['house' => $this->house->name()]), 'body' => $this->words->say("people.letter.{$kind}.body", ['house' => $this->house->name(), 'name' => $user->name, 'link' => Letter::LINK]),
+                'kind' => $kind,
+                'user_id' => $user->id,
+                'mailbox' => $user->email,
+                'written_on' => $now,
+                'day' => $now->date(),
+                'about' => "secret {$secret->id}",
+                'secret_id' => $secret->id,
+                'subject' => $this->words->say("people.letter.{$kind}.subject", ['house' => $this->house->name()]),
+                'body' => $this->words->say("people.letter.{$kind}.body", [
+                    'house' => $this->house->name(),
+                    'name' => $user->name,
+                    'link' => Letter::LINK,
+                ]),
             ]);
             $this->log->write($kind === 'invitation' ? 'invited' : 'password_asked', 'person', $user->id, [], $byId);
             $this->database->afterCommit(fn () => SendPost::dispatch());

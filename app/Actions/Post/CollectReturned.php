@@ -20,8 +20,13 @@ use Illuminate\Database\Connection;
 /** Takes what came back, and what people wrote back, and notes it on what it is about; any step may be repeated. */
 final readonly class CollectReturned
 {
-    public function __construct(private Connection $database, private BounceMailbox $returns, private MakeStandings $standings, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private BounceMailbox $returns,
+        private MakeStandings $standings,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     public function handle(): void
@@ -54,7 +59,11 @@ final readonly class CollectReturned
             return;
         }
         $this->database->transaction(function () use ($report): void {
-            $letter = Letter::query()->where('message_id', $report->letter)->whereIn('state', [LetterState::Sent, LetterState::Doubtful, LetterState::Sending])->lockForUpdate()->first();
+            $letter = Letter::query()
+                ->where('message_id', $report->letter)
+                ->whereIn('state', [LetterState::Sent, LetterState::Doubtful, LetterState::Sending])
+                ->lockForUpdate()
+                ->first();
             // Most servers say the status in their words too.
             $said = str_contains($report->words, $report->status) ? $report->words : "{$report->status} {$report->words}";
             $letter?->update(['state' => LetterState::Returned, 'answer' => mb_substr(trim($said), 0, 900)]);
@@ -68,18 +77,37 @@ final readonly class CollectReturned
         });
     }
 
-    /** Somebody wrote back instead of following the link: a person reads what they say, and from where it came is kept. Nothing is verified by it: a sender is easily forged. */
+    /**
+     * Somebody wrote back instead of following the link: a person reads what they say, and from where it came is kept. Nothing is verified
+     * by it: a sender is easily forged.
+     */
     private function answered(MailLetter $mail, string $answers, string $id): void
     {
         $this->database->transaction(function () use ($mail, $answers, $id): void {
             $letter = Letter::query()->where('message_id', $answers)->whereNull('user_id')->lockForUpdate()->first();
-            $mailbox = $letter === null ? null : Mailbox::query()->where('id', $letter->mailbox_id)->orWhereRaw('lower(address) = lower(?)', [$letter->mailbox])->lockForUpdate()->first();
+            $mailbox =
+                $letter === null
+                    ? null
+                    : Mailbox::query()
+                        ->where('id', $letter->mailbox_id)
+                        ->orWhereRaw('lower(address) = lower(?)', [$letter->mailbox])
+                        ->lockForUpdate()
+                        ->first();
             $sender = $mail->sender();
             if ($letter === null || $mailbox === null || $sender === null) {
                 return;
             }
             $words = trim((string) preg_replace('/\s+/u', ' ', (string) preg_replace('/^>.*$/m', '', $mail->text)));
-            $isNew = $this->database->table('objections')->insertOrIgnore(['mailbox_id' => $mailbox->id, 'words' => mb_substr($words === '' ? $mail->subject.' …' : $words, 0, 1_000), 'said_on' => $this->clock->now()->isoSecond(), 'said_by' => 'mail', 'message_id' => $id]) === 1;
+            $isNew =
+                $this->database
+                    ->table('objections')
+                    ->insertOrIgnore([
+                        'mailbox_id' => $mailbox->id,
+                        'words' => mb_substr($words === '' ? $mail->subject.' …' : $words, 0, 1_000),
+                        'said_on' => $this->clock->now()->isoSecond(),
+                        'said_by' => 'mail',
+                        'message_id' => $id,
+                    ]) === 1;
             if (! $isNew) {
                 return;
             }

@@ -39,8 +39,13 @@ final readonly class SendLetters
 
     private const DOUBTS = 2;
 
-    public function __construct(private Connection $database, private Post $post, private MakeStandings $standings, private SetAside $aside, private Words $words)
-    {
+    public function __construct(
+        private Connection $database,
+        private Post $post,
+        private MakeStandings $standings,
+        private SetAside $aside,
+        private Words $words,
+    ) {
     }
 
     public function handle(): void
@@ -55,12 +60,19 @@ final readonly class SendLetters
                 return;
             }
             // Nobody else is at it: what is marked was left by a worker that died.
-            $this->database->update("UPDATE letters SET doubts = doubts + 1, state = 'doubtful', not_before = clock_timestamp() WHERE state = 'sending'");
+            $this->database->update(
+                "UPDATE letters SET doubts = doubts + 1, state = 'doubtful', not_before = clock_timestamp() WHERE state = 'sending'",
+            );
             foreach ($this->due() as $letter) {
                 $isReached = true;
-                $this->aside->attempt(SetbackKind::Letter, $letter->id, function () use ($letter, &$isReached): void {
-                    $isReached = $this->give($letter);
-                }, docketId: $letter->docket_id);
+                $this->aside->attempt(
+                    SetbackKind::Letter,
+                    $letter->id,
+                    function () use ($letter, &$isReached): void {
+                        $isReached = $this->give($letter);
+                    },
+                    docketId: $letter->docket_id,
+                );
                 if (! $isReached) {
                     // Each would wait as long for a post that is not there; they come round again.
                     break;
@@ -75,14 +87,28 @@ final readonly class SendLetters
     /** @return list<Letter> */
     private function due(): array
     {
-        return array_values(Letter::query()->where(fn ($due) => $due->where('state', LetterState::Waiting)->orWhere(fn ($once) => $once->where('state', LetterState::Doubtful)->where('doubts', '<', self::DOUBTS)))
-            ->whereRaw('not_before <= clock_timestamp()')->orderBy('id')->limit(self::AT_ONCE)->get()->all());
+        return array_values(
+            Letter::query()
+                ->where(
+                    fn ($due) => $due
+                        ->where('state', LetterState::Waiting)
+                        ->orWhere(fn ($once) => $once->where('state', LetterState::Doubtful)->where('doubts', '<', self::DOUBTS)),
+                )
+                ->whereRaw('not_before <= clock_timestamp()')
+                ->orderBy('id')
+                ->limit(self::AT_ONCE)
+                ->get()
+                ->all(),
+        );
     }
 
     /** @return bool false: the post was not reached */
     private function give(Letter $letter): bool
     {
-        if ($letter->docket_id !== null && Docket::query()->whereKey($letter->docket_id)->where('state', DocketState::Settled)->doesntExist()) {
+        if (
+            $letter->docket_id !== null &&
+            Docket::query()->whereKey($letter->docket_id)->where('state', DocketState::Settled)->doesntExist()
+        ) {
             $letter->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.called_off')]);
 
             return true;
@@ -111,8 +137,16 @@ final readonly class SendLetters
         };
         $doubts = $isGivenUp && $mayHaveGone ? self::DOUBTS : $letter->doubts + ($sent->fate === DeliveryOutcome::Doubtful ? 1 : 0);
         $this->database->update(
-            "UPDATE letters SET state = ?, doubts = ?, answer = ?, sent_at = CASE WHEN ? THEN clock_timestamp() ELSE sent_at END, not_before = clock_timestamp() + ? * interval '1 second' WHERE id = ?",
-            [$state->value, $doubts, $sent->words === '' ? null : $sent->words, $state === LetterState::Sent, min(self::LONGEST, self::AGAIN * 2 ** min(10, $letter->attempts - 1)), $letter->id],
+            "UPDATE letters SET state = ?, doubts = ?, answer = ?, sent_at = CASE WHEN ? THEN clock_timestamp() ELSE sent_at END,
+                not_before = clock_timestamp() + ? * interval '1 second' WHERE id = ?",
+            [
+                $state->value,
+                $doubts,
+                $sent->words === '' ? null : $sent->words,
+                $state === LetterState::Sent,
+                min(self::LONGEST, self::AGAIN * 2 ** min(10, $letter->attempts - 1)),
+                $letter->id,
+            ],
         );
         $this->tellOf($letter, $state);
     }
@@ -128,6 +162,10 @@ final readonly class SendLetters
     /** A link that will not be sent any more is nobody's to keep. */
     private function forgetLinks(): void
     {
-        $this->database->delete("DELETE FROM secrets s USING letters l WHERE l.secret_id = s.id AND s.kind = 'link' AND NOT (l.state IN ('waiting', 'sending') OR (l.state = 'doubtful' AND l.doubts < ?))", [self::DOUBTS]);
+        $this->database->delete(
+            "DELETE FROM secrets s USING letters l WHERE l.secret_id = s.id AND s.kind = 'link'
+                AND NOT (l.state IN ('waiting', 'sending') OR (l.state = 'doubtful' AND l.doubts < ?))",
+            [self::DOUBTS],
+        );
     }
 }

@@ -19,7 +19,10 @@ use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
 
-/** Writes a letter to somebody outside the house: its text, the names that it lists, and its link, which stands sealed until the letter is sent. In the caller's transaction. */
+/**
+ * Writes a letter to somebody outside the house: its text, the names that it lists, and its link, which stands sealed until the letter is
+ * sent. In the caller's transaction.
+ */
 final readonly class WriteLetter
 {
     /** Names that a letter lists; the page behind its link shows all. */
@@ -31,8 +34,14 @@ final readonly class WriteLetter
     /** Days in which an answer is wanted of whoever is written to once more after the day that was named: the house's own choice. */
     private const ANEW = 7;
 
-    public function __construct(private Connection $database, private LetterTexts $texts, private IssueLink $links, private HouseSettings $house, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private Connection $database,
+        private LetterTexts $texts,
+        private IssueLink $links,
+        private HouseSettings $house,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     /**
@@ -44,13 +53,43 @@ final readonly class WriteLetter
      * @param  string  $about  what tells this asking from others
      * @param  array<string, string>  $said  what else its text fills in
      */
-    public function asking(LetterKind $kind, LinkPurpose $purpose, LinkOf $of, string $mailbox, array $names, Instant $by, int $late, string $about, array $said = []): void
-    {
+    public function asking(
+        LetterKind $kind,
+        LinkPurpose $purpose,
+        LinkOf $of,
+        string $mailbox,
+        array $names,
+        Instant $by,
+        int $late,
+        string $about,
+        array $said = [],
+    ): void {
         $by = $this->clock->isPast($by) ? $this->clock->today()->plusDays(self::ANEW) : $by;
-        $link = $this->links->handle($purpose, $mailbox, $of, max(self::SHORTEST, $by->plusDays($late)->epoch - $this->clock->now()->epoch));
+        $link = $this->links->handle(
+            $purpose,
+            $mailbox,
+            $of,
+            max(self::SHORTEST, $by->plusDays($late)->epoch - $this->clock->now()->epoch),
+        );
         $docket = $of->columns['docket_id'] ?? null;
-        $secret = Secret::query()->create(['kind' => 'link', 'about' => $docket === null ? 'mailbox '.($of->columns['mailbox_id'] ?? '') : "docket {$docket}", 'value' => $link]);
-        $this->write($kind, $mailbox, $about, count($names), $said + ['names' => $this->listed($names), 'name' => $names[0] ?? '', 'by' => Dates::full($by->toDay()), 'link' => Letter::LINK], ['secret_id' => $secret->id] + array_diff_key($of->columns, ['docket_version' => true]));
+        $secret = Secret::query()->create([
+            'kind' => 'link',
+            'about' => $docket === null ? 'mailbox '.($of->columns['mailbox_id'] ?? '') : "docket {$docket}",
+            'value' => $link,
+        ]);
+        $this->write(
+            $kind,
+            $mailbox,
+            $about,
+            count($names),
+            $said + [
+                'names' => $this->listed($names),
+                'name' => $names[0] ?? '',
+                'by' => Dates::full($by->toDay()),
+                'link' => Letter::LINK,
+            ],
+            ['secret_id' => $secret->id] + array_diff_key($of->columns, ['docket_version' => true]),
+        );
     }
 
     /**
@@ -72,7 +111,17 @@ final readonly class WriteLetter
     {
         $now = $this->clock->now();
         $text = $this->texts->write($kind, $count, ['house' => $this->house->name()] + $said);
-        Letter::query()->create(['kind' => $kind->column(), 'mailbox' => $mailbox, 'written_on' => $now, 'day' => $now->date(), 'about' => $about, 'subject' => $text->subject, 'body' => $text->body] + $columns);
+        Letter::query()->create(
+            [
+                'kind' => $kind->column(),
+                'mailbox' => $mailbox,
+                'written_on' => $now,
+                'day' => $now->date(),
+                'about' => $about,
+                'subject' => $text->subject,
+                'body' => $text->body,
+            ] + $columns,
+        );
         $this->database->afterCommit(fn () => SendPost::dispatch());
     }
 
@@ -81,6 +130,8 @@ final readonly class WriteLetter
     {
         $some = implode("\n", array_map(fn (string $name): string => "  {$name}", array_slice($names, 0, self::LISTED)));
 
-        return count($names) > self::LISTED ? $some."\n".$this->words->say('letters.more', ['more' => (string) (count($names) - self::LISTED)]) : $some;
+        return count($names) > self::LISTED
+            ? $some."\n".$this->words->say('letters.more', ['more' => (string) (count($names) - self::LISTED)])
+            : $some;
     }
 }

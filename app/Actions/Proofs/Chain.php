@@ -37,7 +37,14 @@ final readonly class Chain
 
         $this->database->afterCommit(fn () => $this->head->keep());
 
-        return Proof::query()->create([$kind->column() => $id, 'position' => $position, 'text' => $made->text, 'sha256' => $made->sha256, 'previous_sha256' => $previous?->sha256, 'made_on' => $this->clock->now()]);
+        return Proof::query()->create([
+            $kind->column() => $id,
+            'position' => $position,
+            'text' => $made->text,
+            'sha256' => $made->sha256,
+            'previous_sha256' => $previous?->sha256,
+            'made_on' => $this->clock->now(),
+        ]);
     }
 
     /** What the proof would say, made of what stands there today. */

@@ -24,9 +24,10 @@ final readonly class LogDays
 
     /** A row as its line: JSON as PostgreSQL writes it. */
     private const LINE = <<<'SQL'
-        id, jsonb_build_array(id, to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US'), to_char(trade_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US'),
-            user_id, from_address, event, subject, subject_id, data)::text AS line
-        SQL;
+    id, jsonb_build_array(id, to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US'),
+    to_char(trade_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US'),
+        user_id, from_address, event, subject, subject_id, data)::text AS line
+    SQL;
 
     public function __construct(private Connection $database)
     {
@@ -51,7 +52,10 @@ final readonly class LogDays
         foreach ($this->closed() as $day) {
             $name = $day->text('day');
             if ($before === null) {
-                $earlier = $this->database->table('log')->where('at', '<', "{$name} 00:00:00+00")->count();
+                $earlier = $this->database
+                    ->table('log')
+                    ->where('at', '<', "{$name} 00:00:00+00")
+                    ->count();
                 if ($earlier > 0) {
                     yield "the log begins on {$name}, but {$earlier} rows are dated before it";
                 }
@@ -67,7 +71,12 @@ final readonly class LogDays
             } elseif (! hash_equals($day->text('rows_sha256'), $sha256)) {
                 yield "a row of the log of {$name} was changed";
             }
-            if (! hash_equals(LogDay::of($name, $day->int('rows'), $day->text('rows_sha256'), $day->textOrNull('previous_sha256'))->sha256, $day->text('sha256'))) {
+            if (
+                ! hash_equals(
+                    LogDay::of($name, $day->int('rows'), $day->text('rows_sha256'), $day->textOrNull('previous_sha256'))->sha256,
+                    $day->text('sha256'),
+                )
+            ) {
                 yield "the digest of the log’s day {$name} is not that of what it says";
             }
             $before = $day;
@@ -82,12 +91,23 @@ final readonly class LogDays
         $last = $last === null ? null : Row::of($last);
         $first = Row::of($this->database->table('log')->selectRaw("(min(at) AT TIME ZONE 'UTC')::date AS day")->first())->textOrNull('day');
         $day = $last === null ? $first : self::next($last->text('day'));
-        if ($day === null || ! Instant::of("{$day}T00:00:00Z")->plusDays(1)->plusSeconds(self::GRACE)->hasComeAt($now) || $this->isStillWritten($day)) {
+        if (
+            $day === null ||
+            ! Instant::of("{$day}T00:00:00Z")
+                ->plusDays(1)
+                ->plusSeconds(self::GRACE)
+                ->hasComeAt($now) ||
+            $this->isStillWritten($day)
+        ) {
             return false;
         }
         [$rows, $to, $sha256] = $this->sum($day, $last?->int('to_row'));
         $this->database->table('days_of_log')->insert([
-            'day' => $day, 'rows' => $rows, 'to_row' => $to, 'rows_sha256' => $sha256, 'previous_sha256' => $last?->text('sha256'),
+            'day' => $day,
+            'rows' => $rows,
+            'to_row' => $to,
+            'rows_sha256' => $sha256,
+            'previous_sha256' => $last?->text('sha256'),
             'sha256' => LogDay::of($day, $rows, $sha256, $last?->text('sha256'))->sha256,
         ]);
 
@@ -97,8 +117,11 @@ final readonly class LogDays
     /** Whether something that began before the day was over is still going on, and may yet write into it. */
     private function isStillWritten(string $day): bool
     {
-        return $this->database->table('pg_stat_activity')->whereRaw('datname = current_database() AND pid <> pg_backend_pid()')
-            ->where('xact_start', '<', self::next($day).' 00:00:00+00')->exists();
+        return $this->database
+            ->table('pg_stat_activity')
+            ->whereRaw('datname = current_database() AND pid <> pg_backend_pid()')
+            ->where('xact_start', '<', self::next($day).' 00:00:00+00')
+            ->exists();
     }
 
     /** @return array{int, int, string} how many rows a day has, the number of the last, and the digest of them */
@@ -107,7 +130,11 @@ final readonly class LogDays
         $hash = hash_init('sha256');
         $rows = 0;
         $to ??= 0;
-        $those = $this->database->table('log')->where('at', '>=', "{$day} 00:00:00+00")->where('at', '<', self::next($day).' 00:00:00+00')->selectRaw(self::LINE);
+        $those = $this->database
+            ->table('log')
+            ->where('at', '>=', "{$day} 00:00:00+00")
+            ->where('at', '<', self::next($day).' 00:00:00+00')
+            ->selectRaw(self::LINE);
         foreach ($those->lazyById(self::TOGETHER, 'id') as $row) {
             $row = Row::of($row);
             hash_update($hash, $row->text('line')."\n");

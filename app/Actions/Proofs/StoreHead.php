@@ -79,7 +79,9 @@ final readonly class StoreHead
             return ['the head of the records: '.lcfirst(rtrim($error->getMessage(), '.'))];
         }
 
-        return array_values(array_filter([$this->faultOfProofs($head), $this->faultOfDays($head), $this->faultOfRows($head)], is_string(...)));
+        return array_values(
+            array_filter([$this->faultOfProofs($head), $this->faultOfDays($head), $this->faultOfRows($head)], is_string(...)),
+        );
     }
 
     private function faultOfProofs(Head $head): ?string
@@ -109,7 +111,9 @@ final readonly class StoreHead
     {
         $rows = $this->rows($head->closedTo)->where('id', '<=', $head->toRow)->count();
 
-        return $rows < $head->rows ? "the log had {$head->rows} rows to row {$head->toRow} on {$head->kept->isoSecond()}, now it has {$rows} of them" : null;
+        return $rows < $head->rows
+            ? "the log had {$head->rows} rows to row {$head->toRow} on {$head->kept->isoSecond()}, now it has {$rows} of them"
+            : null;
     }
 
     private function write(?string $kept): void
@@ -131,14 +135,25 @@ final readonly class StoreHead
     private function now(): Head
     {
         // One statement sees one instant.
-        $row = Row::of($this->database->selectOne(
-            'SELECT clock_timestamp() AS now, p.position, p.sha256 AS proof, d.day, d.sha256 AS day_sha256, l.rows, l.to_row
+        $row = Row::of(
+            $this->database->selectOne(
+                'SELECT clock_timestamp() AS now, p.position, p.sha256 AS proof, d.day, d.sha256 AS day_sha256, l.rows, l.to_row
              FROM (SELECT 1) AS one LEFT JOIN (SELECT position, sha256 FROM proofs ORDER BY position DESC LIMIT 1) AS p ON true
              LEFT JOIN (SELECT day, sha256, to_row FROM days_of_log ORDER BY day DESC LIMIT 1) AS d ON true
-             CROSS JOIN LATERAL (SELECT count(*) AS rows, coalesce(max(id), d.to_row, 0) AS to_row FROM log WHERE id > coalesce(d.to_row, 0)) AS l',
-        ));
+             CROSS JOIN LATERAL (SELECT count(*) AS rows, coalesce(max(id), d.to_row, 0) AS to_row FROM log
+             WHERE id > coalesce(d.to_row, 0)) AS l',
+            ),
+        );
 
-        return new Head($row->instant('now') ?? Instant::second(time()), $row->intOrNull('position') ?? 0, $row->textOrNull('proof'), $row->textOrNull('day'), $row->textOrNull('day_sha256'), $row->int('rows'), $row->int('to_row'));
+        return new Head(
+            $row->instant('now') ?? Instant::second(time()),
+            $row->intOrNull('position') ?? 0,
+            $row->textOrNull('proof'),
+            $row->textOrNull('day'),
+            $row->textOrNull('day_sha256'),
+            $row->int('rows'),
+            $row->int('to_row'),
+        );
     }
 
     private function rows(?string $closedTo): Builder

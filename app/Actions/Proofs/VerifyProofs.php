@@ -8,14 +8,20 @@ use App\Models\Proof;
 use Generator;
 use LogicException;
 
-/** Walks the chain of proofs from its first: each text against its digest, each digest against the next proof, and what it tells of against its text. */
+/**
+ * Walks the chain of proofs from its first: each text against its digest, each digest against the next proof, and what it tells of against
+ * its text.
+ */
 final readonly class VerifyProofs
 {
     public function __construct(private Chain $chain)
     {
     }
 
-    /** @return Generator<int, array{string, string|null}> what each is of, in the order in which things ended, as `docket 7`; and what is wrong with its proof */
+    /**
+     * @return Generator<int, array{string, string|null}> what each is of, in the order in which things ended, as `docket 7`; and what is
+     *     wrong with its proof
+     */
     public function handle(): Generator
     {
         $position = 0;
@@ -34,7 +40,9 @@ final readonly class VerifyProofs
         return match (true) {
             $proof->position !== $position => "proof {$position} is missing from the chain",
             ! hash_equals(hash('sha256', $proof->text), $proof->sha256) => 'its text is not what its digest says',
-            $proof->previous_sha256 !== $previous, ! str_ends_with($proof->text, 'previous proof: '.($previous ?? 'none')."\n") => 'it does not carry the digest of the proof before it',
+            $proof->previous_sha256 !== $previous,
+            ! str_ends_with($proof->text, 'previous proof: '
+                .''.($previous ?? 'none')."\n") => 'it does not carry the digest of the proof before it',
             default => $this->difference($proof),
         };
     }

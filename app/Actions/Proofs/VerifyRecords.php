@@ -36,7 +36,11 @@ final readonly class VerifyRecords
             [ProofKind::Erasure, $this->database->table('erasures as e'), 'e.contact_id'],
         ];
         foreach ($ended as [$kind, $those, $key]) {
-            $without = $those->leftJoin('proofs as p', "p.{$kind->column()}", '=', $key)->whereNull('p.position')->orderBy($key)->selectRaw("{$key} AS id");
+            $without = $those
+                ->leftJoin('proofs as p', "p.{$kind->column()}", '=', $key)
+                ->whereNull('p.position')
+                ->orderBy($key)
+                ->selectRaw("{$key} AS id");
             foreach ($without->lazyById(500, $key, 'id') as $row) {
                 yield "{$kind->value} ".Row::of($row)->int('id').' is closed, and there is no proof of it';
             }

@@ -33,7 +33,10 @@ use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
 
-/** What every deed shares that gives names another registrant: who is meant, how it is judged, whose yes it waits for, what the registrar is told, and what is written when it is so. */
+/**
+ * What every deed shares that gives names another registrant: who is meant, how it is judged, whose yes it waits for, what the registrar is
+ * told, and what is written when it is so.
+ */
 final class AnotherRegistrant
 {
     private const OFFERED = 200;
@@ -50,16 +53,29 @@ final class AnotherRegistrant
     /** @var array<int, ContactVersion> */
     private array $told = [];
 
-    public function __construct(private readonly Connection $database, private readonly Rulebook $book, private readonly RecordRegistrants $registrants, private readonly AskToConfirm $ask, private readonly TradeClock $clock, private readonly Words $words)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly Rulebook $book,
+        private readonly RecordRegistrants $registrants,
+        private readonly AskToConfirm $ask,
+        private readonly TradeClock $clock,
+        private readonly Words $words,
+    ) {
     }
 
     /** @return array<int, string> those written down last, by number; any other is found by its number, its mailbox or how it is called */
     public function choices(): array
     {
         $choices = [];
-        foreach (Contact::query()->whereNull('merged_into')->with('today.mailbox')->orderByDesc('id')->limit(self::OFFERED)->get() as $contact) {
-            $choices[$contact->id] = trim($contact->today->called.' · '.($contact->today->mailbox->address ?? $this->words->say('deeds.change_registrant.no_mailbox')), ' ·');
+        foreach (
+            Contact::query()->whereNull('merged_into')->with('today.mailbox')->orderByDesc('id')->limit(self::OFFERED)->get() as $contact
+        ) {
+            $choices[$contact->id] = trim(
+                $contact->today->called.
+                    ' · '.
+                    ($contact->today->mailbox->address ?? $this->words->say('deeds.change_registrant.no_mailbox')),
+                ' ·',
+            );
         }
 
         return $choices;
@@ -78,7 +94,16 @@ final class AnotherRegistrant
         $agent = DesignatedAgent::tryFrom($word('agent')) ?? DesignatedAgent::Nobody;
 
         // Whoever says yes for another says on whose authority.
-        return $contact === null || ($agent !== DesignatedAgent::Nobody && $word('authority') === '') ? null : new RegistrantChosen($contact->id, $word('agreement'), $word('authority'), $agent, $this->day($word('by')), $word('correct') !== '');
+        return $contact === null || ($agent !== DesignatedAgent::Nobody && $word('authority') === '')
+            ? null
+            : new RegistrantChosen(
+                $contact->id,
+                $word('agreement'),
+                $word('authority'),
+                $agent,
+                $this->day($word('by')),
+                $word('correct') !== '',
+            );
     }
 
     /**
@@ -89,7 +114,20 @@ final class AnotherRegistrant
     {
         $new = $this->value($chosen);
 
-        return $new === null ? null : new RegistrantChange($new, $file->guard, $this->starts($file, $now), $chosen->agent, $chosen->answerBy, $chosen->agreement !== '', $chosen->authority !== '', $file->holdDeclinable, $moving, $this->told($file, $chosen));
+        return $new === null
+            ? null
+            : new RegistrantChange(
+                $new,
+                $file->guard,
+                $this->starts($file, $now),
+                $chosen->agent,
+                $chosen->answerBy,
+                $chosen->agreement !== '',
+                $chosen->authority !== '',
+                $file->holdDeclinable,
+                $moving,
+                $this->told($file, $chosen),
+            );
     }
 
     /** Whether it is so already, as far as our books know. */
@@ -115,7 +153,10 @@ final class AnotherRegistrant
             if (! in_array($kind, $kinds, true)) {
                 continue;
             }
-            [$contact, $mailbox] = $side === Side::New ? [$chosen->contactId, $this->value($chosen)?->mailbox?->address()] : [$file->guard->contact ?? 0, $file->guard?->mailbox];
+            [$contact, $mailbox] =
+                $side === Side::New
+                    ? [$chosen->contactId, $this->value($chosen)?->mailbox?->address()]
+                    : [$file->guard->contact ?? 0, $file->guard?->mailbox];
             $asked = $this->ask->handle($line->docket, $side, $contact, (string) $mailbox);
             if ($asked->confirmed === false) {
                 throw DeedError::sideSaidNo(ucfirst($this->words->say("words.whose.{$side->value}")));
@@ -163,12 +204,33 @@ final class AnotherRegistrant
             return [];
         }
         $now = $this->clock->now();
-        $starts = array_map(fn (string $suffix): MaterialChange => MaterialChange::of($this->book->for($suffix, $now), $now), array_values(array_unique(array_map(fn (DocketLine $line): string => $line->name->suffix, $lines))));
+        $starts = array_map(
+            fn (string $suffix): MaterialChange => MaterialChange::of($this->book->for($suffix, $now), $now),
+            array_values(array_unique(array_map(fn (DocketLine $line): string => $line->name->suffix, $lines))),
+        );
         $registrar = $account->registrar;
         $letters = [];
         if (array_filter($starts, fn (MaterialChange $one): bool => $one->confirms->asks(Side::Prior)) !== []) {
-            $prior = array_values(array_filter($this->database->table('registrants')->whereIn('name_id', array_map(fn (DocketLine $line): int => $line->name_id, $lines))->whereNotNull('address')->distinct()->limit(self::LISTED)->orderBy('address')->pluck('address')->all(), is_string(...)));
-            $letters[] = new SlipLetter('change', $registrar->name, $registrar->verification_sender, array_values(array_unique([...$prior, $new->address])));
+            $prior = array_values(
+                array_filter(
+                    $this->database
+                        ->table('registrants')
+                        ->whereIn('name_id', array_map(fn (DocketLine $line): int => $line->name_id, $lines))
+                        ->whereNotNull('address')
+                        ->distinct()
+                        ->limit(self::LISTED)
+                        ->orderBy('address')
+                        ->pluck('address')
+                        ->all(),
+                    is_string(...),
+                ),
+            );
+            $letters[] = new SlipLetter(
+                'change',
+                $registrar->name,
+                $registrar->verification_sender,
+                array_values(array_unique([...$prior, $new->address])),
+            );
         }
         if ($new->verified_on === null && array_filter($starts, fn (MaterialChange $one): bool => $one->verifyBy !== null) !== []) {
             $letters[] = new SlipLetter('verify', $registrar->name, $registrar->verification_sender, [$new->address]);
@@ -182,7 +244,9 @@ final class AnotherRegistrant
     {
         $value = $this->value($chosen);
 
-        return $value !== null && (RecordDifference::names($value, $record) ?? ($record->changed !== null && $line->done_on !== null && ! $record->changed->isBefore($line->done_on)));
+        return $value !== null &&
+            (RecordDifference::names($value, $record) ??
+                $record->changed !== null && $line->done_on !== null && ! $record->changed->isBefore($line->done_on));
     }
 
     /** Writes what is now so. In the line's transaction, the name locked. */
@@ -192,7 +256,10 @@ final class AnotherRegistrant
             $this->registrants->give($line->name_id, $file->registrationId, $chosen->contactId, $line->docket_id, $on);
         }
         // The version that the registrar was told, or that stood on the slip.
-        $told = Order::query()->where('docket_line_id', $line->id)->where('kind', OrderKind::Registrant)->latest('id')->first()->terms['version'] ?? null;
+        $told =
+            Order::query()->where('docket_line_id', $line->id)->where('kind', OrderKind::Registrant)->latest('id')->first()->terms[
+                'version'
+            ] ?? null;
         $this->registrants->told($line->name_id, $told === null ? $this->contact($chosen->contactId)->today->id ?? 0 : (int) $told);
     }
 
@@ -201,23 +268,40 @@ final class AnotherRegistrant
     {
         $contact = $this->contact($chosen->contactId);
         if ($contact !== null && $this->told($file, $chosen) !== null) {
-            return ["contact {$contact->id}, version ".($this->told[$file->guard->told ?? 0]->number ?? 0), "contact {$contact->id}, version {$contact->today->number}"];
+            return [
+                "contact {$contact->id}, version ".($this->told[$file->guard->told ?? 0]->number ?? 0),
+                "contact {$contact->id}, version {$contact->today->number}",
+            ];
         }
 
-        return [$file->guard === null ? $this->words->say('deeds.change_registrant.not_known') : "contact {$file->guard->contact}", "contact {$chosen->contactId}"];
+        return [
+            $file->guard === null ? $this->words->say('deeds.change_registrant.not_known') : "contact {$file->guard->contact}",
+            "contact {$chosen->contactId}",
+        ];
     }
 
-    /** @return array{before: array<string, string>, after: array<string, string>} for the page: what they are called, or what of them is corrected */
+    /**
+     * @return array{before: array<string, string>, after: array<string, string>} for the page: what they are called, or what of them is
+     *     corrected
+     */
     public function shown(CaseFile $file, RegistrantChosen $chosen): array
     {
         [$told, $value] = [$this->told($file, $chosen), $this->value($chosen)];
         if ($told === null || $value === null) {
-            return ['before' => ['registrant' => $file->registrant === '' ? $this->words->say('deeds.change_registrant.not_known') : $file->registrant], 'after' => ['registrant' => $this->called($chosen)]];
+            return [
+                'before' => [
+                    'registrant' => $file->registrant === '' ? $this->words->say('deeds.change_registrant.not_known') : $file->registrant,
+                ],
+                'after' => ['registrant' => $this->called($chosen)],
+            ];
         }
         $shown = ['before' => [], 'after' => []];
         foreach ($told->differs($value) as $field) {
             foreach (['before' => $told, 'after' => $value] as $when => $of) {
-                $shown[$when][$field->value] = $this->words->say('contacts.field.'.$field->value).': '.($of->field($field) ?? $this->words->say('deeds.change_registrant.nothing'));
+                $shown[$when][$field->value] =
+                    $this->words->say('contacts.field.'.$field->value).
+                    ': '.
+                    ($of->field($field) ?? $this->words->say('deeds.change_registrant.nothing'));
             }
         }
 
@@ -233,11 +317,25 @@ final class AnotherRegistrant
     public function wordsGiven(Docket $docket, RegistrantChosen $chosen): string
     {
         $said = '';
-        foreach (Confirmation::query()->where('docket_id', $docket->id)->where('confirmed', true)->orderBy('answered_on')->orderBy('id')->get() as $one) {
-            $said .= $this->words->say('deeds.change_registrant.said_yes', ['who' => "contact {$one->contact_id}", 'on' => $one->answered_on?->isoSecond() ?? '']);
+        $given = Confirmation::query()
+            ->where('docket_id', $docket->id)
+            ->where('confirmed', true)
+            ->orderBy('answered_on')
+            ->orderBy('id')
+            ->get();
+        foreach ($given as $one) {
+            $said .= $this->words->say('deeds.change_registrant.said_yes', [
+                'who' => "contact {$one->contact_id}",
+                'on' => $one->answered_on?->isoSecond() ?? '',
+            ]);
         }
 
-        return $said.($chosen->agent === DesignatedAgent::Nobody ? '' : $this->words->say('deeds.change_registrant.as_agent', ['whose' => $this->words->say("words.whose.{$chosen->agent->value}")]));
+        return $said.
+            ($chosen->agent === DesignatedAgent::Nobody
+                ? ''
+                : $this->words->say('deeds.change_registrant.as_agent', [
+                    'whose' => $this->words->say("words.whose.{$chosen->agent->value}"),
+                ]));
     }
 
     /** What the registrar has of the same registrant; null: another one is to be. */
@@ -246,7 +344,9 @@ final class AnotherRegistrant
         $told = $file->guard?->contact === $chosen->contactId ? $file->guard->told : null;
 
         // What kind of holder they are may have been found out since, and is no change of theirs.
-        return $told === null ? null : ($this->told[$told] ??= ContactVersion::query()->with('mailbox')->findOrFail($told))->value(HolderKind::Unknown);
+        return $told === null
+            ? null
+            : ($this->told[$told] ??= ContactVersion::query()->with('mailbox')->findOrFail($told))->value(HolderKind::Unknown);
     }
 
     /** What the house says yes to for others, on whose authority; who is written to gives their own. */
@@ -259,7 +359,12 @@ final class AnotherRegistrant
             $contact = $side === Side::New ? $chosen->contactId : $file->guard?->contact;
             if ($contact !== null) {
                 $this->database->table('agreements')->insertOrIgnore([
-                    'docket_id' => $line->docket_id, 'contact_id' => $contact, 'words' => $chosen->agreement, 'authority' => $chosen->authority, 'accepted_on' => $now->isoSecond(), 'user_id' => $line->docket->settled_by,
+                    'docket_id' => $line->docket_id,
+                    'contact_id' => $contact,
+                    'words' => $chosen->agreement,
+                    'authority' => $chosen->authority,
+                    'accepted_on' => $now->isoSecond(),
+                    'user_id' => $line->docket->settled_by,
                 ]);
             }
         }
@@ -296,8 +401,19 @@ final class AnotherRegistrant
         if (preg_match('/^\d{1,18}$/D', $said) === 1) {
             return $this->contact((int) $said);
         }
-        $found = $said === '' ? [] : ContactVersion::query()->whereRaw('upper_inf(span)')->whereRaw('(lower(called) = lower(?) OR mailbox_id = (SELECT id FROM mailboxes WHERE lower(address) = lower(?)))', [$said, $said])
-            ->whereRaw('contact_id IN (SELECT id FROM contacts WHERE merged_into IS NULL)')->limit(2)->pluck('contact_id')->all();
+        $found =
+            $said === ''
+                ? []
+                : ContactVersion::query()
+                    ->whereRaw('upper_inf(span)')
+                    ->whereRaw('(lower(called) = lower(?) OR mailbox_id = (SELECT id FROM mailboxes WHERE lower(address) = lower(?)))', [
+                        $said,
+                        $said,
+                    ])
+                    ->whereRaw('contact_id IN (SELECT id FROM contacts WHERE merged_into IS NULL)')
+                    ->limit(2)
+                    ->pluck('contact_id')
+                    ->all();
 
         // Two that are called the same are told apart by number only.
         return count($found) === 1 && is_int($found[0]) ? $this->contact($found[0]) : null;

@@ -29,14 +29,24 @@ use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
 
-/** Writes to the registrant until then, or to the new one, who says yes before anybody outside is told: one letter a docket and side, with a link that is good once. */
+/**
+ * Writes to the registrant until then, or to the new one, who says yes before anybody outside is told: one letter a docket and side, with a
+ * link that is good once.
+ */
 final readonly class AskToConfirm
 {
     /** Days after the day that was named for which the link is good. */
     private const LATE = 30;
 
-    public function __construct(private Connection $database, private NamesAskedAbout $names, private WriteLetter $letters, private TradeClock $clock, private Words $words, private HouseLog $log, private SetAside $aside)
-    {
+    public function __construct(
+        private Connection $database,
+        private NamesAskedAbout $names,
+        private WriteLetter $letters,
+        private TradeClock $clock,
+        private Words $words,
+        private HouseLog $log,
+        private SetAside $aside,
+    ) {
     }
 
     /**
@@ -47,9 +57,20 @@ final readonly class AskToConfirm
     public function handle(Docket $docket, Side $side, int $contactId, string $mailbox): Confirmation
     {
         $asked = $this->database->table('confirmations')->insertOrIgnore([
-            'docket_id' => $docket->id, 'side' => $side->value, 'contact_id' => $contactId, 'mailbox' => $mailbox, 'asked_on' => $this->clock->now()->isoSecond(), 'created_at' => gmdate('c'), 'updated_at' => gmdate('c'),
+            'docket_id' => $docket->id,
+            'side' => $side->value,
+            'contact_id' => $contactId,
+            'mailbox' => $mailbox,
+            'asked_on' => $this->clock->now()->isoSecond(),
+            'created_at' => gmdate('c'),
+            'updated_at' => gmdate('c'),
         ]);
-        $confirmation = Confirmation::query()->where('docket_id', $docket->id)->where('side', $side)->where('contact_id', $contactId)->lockForUpdate()->sole();
+        $confirmation = Confirmation::query()
+            ->where('docket_id', $docket->id)
+            ->where('side', $side)
+            ->where('contact_id', $contactId)
+            ->lockForUpdate()
+            ->sole();
         if ($asked === 1) {
             $this->write($confirmation);
         }
@@ -71,7 +92,10 @@ final readonly class AskToConfirm
             if ($locked->answered_on !== null || $docket->state !== DocketState::Settled || $mailbox === null) {
                 throw DeedError::nobodyToAsk();
             }
-            Letter::query()->where('confirmation_id', $locked->id)->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.written_again')]);
+            Letter::query()
+                ->where('confirmation_id', $locked->id)
+                ->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])
+                ->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.written_again')]);
             $locked->update(['mailbox' => $mailbox, 'asked_on' => $this->clock->now()]);
             $this->write($locked);
             $this->log->write('registrant_asked_again', 'docket', $docket->id, ['contact' => $locked->contact_id], $user->id);
@@ -84,12 +108,20 @@ final readonly class AskToConfirm
      */
     public function anew(): void
     {
-        $stale = Row::all($this->database->select(
-            "SELECT c.id, c.docket_id FROM confirmations c JOIN dockets d ON d.id = c.docket_id AND d.state = 'settled' JOIN contact_versions v ON v.contact_id = c.contact_id AND upper_inf(v.span)
+        $stale = Row::all(
+            $this->database->select(
+                "SELECT c.id, c.docket_id FROM confirmations c JOIN dockets d ON d.id = c.docket_id AND d.state = 'settled'
+                    JOIN contact_versions v ON v.contact_id = c.contact_id AND upper_inf(v.span)
              WHERE c.side = 'new' AND c.confirmed AND c.version_id <> v.id ORDER BY c.id",
-        ));
+            ),
+        );
         foreach ($stale as $row) {
-            $this->aside->attempt(SetbackKind::Confirmation, $row->int('id'), fn () => $this->database->transaction(fn () => $this->askAnew($row->int('id'))), docketId: $row->int('docket_id'));
+            $this->aside->attempt(
+                SetbackKind::Confirmation,
+                $row->int('id'),
+                fn () => $this->database->transaction(fn () => $this->askAnew($row->int('id'))),
+                docketId: $row->int('docket_id'),
+            );
         }
     }
 
@@ -101,15 +133,28 @@ final readonly class AskToConfirm
         $contact = Contact::query()->with('today.mailbox')->findOrFail($confirmation->contact_id);
         $agreed = $confirmation->version_id === null ? null : ContactVersion::query()->with('mailbox')->find($confirmation->version_id);
         $mailbox = $contact->today->mailbox?->address;
-        if ($agreed === null || $mailbox === null || ! MaterialChange::contradicts($agreed->value($contact->kind), $contact->today->value($contact->kind))) {
+        if (
+            $agreed === null ||
+            $mailbox === null ||
+            ! MaterialChange::contradicts($agreed->value($contact->kind), $contact->today->value($contact->kind))
+        ) {
             return;
         }
         $back = $this->database->update(
-            'UPDATE legs g SET done_on = NULL FROM movements m WHERE m.id = g.movement_id AND m.closed_on IS NULL AND g.confirmation_id = ? AND g.done_on IS NOT NULL
-             AND EXISTS (SELECT 1 FROM legs o WHERE o.movement_id = m.id AND o.confirmation_id <> g.confirmation_id AND o.done_on IS NULL)', [$confirmation->id],
+            'UPDATE legs g SET done_on = NULL FROM movements m
+                WHERE m.id = g.movement_id AND m.closed_on IS NULL AND g.confirmation_id = ? AND g.done_on IS NOT NULL
+             AND EXISTS (SELECT 1 FROM legs o WHERE o.movement_id = m.id AND o.confirmation_id <> g.confirmation_id AND o.done_on IS NULL)',
+            [$confirmation->id],
         );
         if ($back > 0) {
-            $confirmation->update(['answered_on' => null, 'confirmed' => null, 'carried_at' => null, 'version_id' => null, 'mailbox' => $mailbox, 'asked_on' => $this->clock->now()]);
+            $confirmation->update([
+                'answered_on' => null,
+                'confirmed' => null,
+                'carried_at' => null,
+                'version_id' => null,
+                'mailbox' => $mailbox,
+                'asked_on' => $this->clock->now(),
+            ]);
             $this->write($confirmation);
             $this->log->write('registrant_asked_again', 'docket', $confirmation->docket_id, ['contact' => $contact->id]);
         }
@@ -121,6 +166,15 @@ final readonly class AskToConfirm
         $by = Instant::of(is_string($docket->terms['answer_by'] ?? null) ? $docket->terms['answer_by'] : $this->clock->today()->date());
         $names = array_map(fn (Row $name): string => $name->text('unicode'), $this->names->of($confirmation));
         $kind = $confirmation->side === Side::New ? LetterKind::ConfirmationNew : LetterKind::ConfirmationPrior;
-        $this->letters->asking($kind, LinkPurpose::ConfirmRegistrant, LinkOf::confirmation($confirmation, $docket), $confirmation->mailbox, $names, $by, self::LATE, "docket {$docket->id}");
+        $this->letters->asking(
+            $kind,
+            LinkPurpose::ConfirmRegistrant,
+            LinkOf::confirmation($confirmation, $docket),
+            $confirmation->mailbox,
+            $names,
+            $by,
+            self::LATE,
+            "docket {$docket->id}",
+        );
     }
 }

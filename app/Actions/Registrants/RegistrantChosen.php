@@ -15,14 +15,26 @@ final readonly class RegistrantChosen
      * @param  string  $authority  who agreed, where no letter of ours is answered; '': nobody
      * @param  bool  $isCorrection  whether it was asked for to correct what registrars have of the same registrant
      */
-    public function __construct(public int $contactId, public string $agreement, public string $authority, public DesignatedAgent $agent, public Instant $answerBy, public bool $isCorrection = false)
-    {
+    public function __construct(
+        public int $contactId,
+        public string $agreement,
+        public string $authority,
+        public DesignatedAgent $agent,
+        public Instant $answerBy,
+        public bool $isCorrection = false,
+    ) {
     }
 
     /** @return array<string, mixed> as it stands in `dockets.terms` */
     public function pack(): array
     {
-        return ['contact' => $this->contactId, 'agreement' => $this->agreement, 'authority' => $this->authority, 'agent' => $this->agent->value, 'answer_by' => $this->answerBy->date()] + ($this->isCorrection ? ['correct' => '1'] : []);
+        return [
+            'contact' => $this->contactId,
+            'agreement' => $this->agreement,
+            'authority' => $this->authority,
+            'agent' => $this->agent->value,
+            'answer_by' => $this->answerBy->date(),
+        ] + ($this->isCorrection ? ['correct' => '1'] : []);
     }
 
     /** @param  array<array-key, mixed>  $terms */
@@ -31,15 +43,29 @@ final readonly class RegistrantChosen
         $text = fn (string $key): string => is_string($terms[$key] ?? null) ? $terms[$key] : '';
 
         return new self(
-            is_int($terms['contact'] ?? null) ? $terms['contact'] : 0, $text('agreement'), $text('authority'),
+            is_int($terms['contact'] ?? null) ? $terms['contact'] : 0,
+            $text('agreement'),
+            $text('authority'),
             // Dockets of before letters went say none: what they wait for is done by hand.
-            DesignatedAgent::tryFrom($text('agent')) ?? DesignatedAgent::Both, Instant::of($text('answer_by') === '' ? '2000-01-01' : $text('answer_by')), isset($terms['correct']),
+            DesignatedAgent::tryFrom($text('agent')) ?? DesignatedAgent::Both,
+            Instant::of($text('answer_by') === '' ? '2000-01-01' : $text('answer_by')),
+            isset($terms['correct']),
         );
     }
 
     /** @return array<string, string> as an address says it */
     public function said(): array
     {
-        return array_filter(['contact' => (string) $this->contactId, 'agreement' => $this->agreement, 'authority' => $this->authority, 'agent' => $this->agent->value, 'by' => $this->answerBy->date(), 'correct' => $this->isCorrection ? '1' : ''], fn (string $word): bool => $word !== '');
+        return array_filter(
+            [
+                'contact' => (string) $this->contactId,
+                'agreement' => $this->agreement,
+                'authority' => $this->authority,
+                'agent' => $this->agent->value,
+                'by' => $this->answerBy->date(),
+                'correct' => $this->isCorrection ? '1' : '',
+            ],
+            fn (string $word): bool => $word !== '',
+        );
     }
 }

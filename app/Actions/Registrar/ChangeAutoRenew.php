@@ -43,7 +43,10 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
 
     public function beforeAndAfter(CaseFile $file, array $terms): array
     {
-        return ['before' => ['intent' => self::word($file->facts->intent)], 'after' => ['intent' => self::word(self::after($file->facts->intent, $terms))]];
+        return [
+            'before' => ['intent' => self::word($file->facts->intent)],
+            'after' => ['intent' => self::word(self::after($file->facts->intent, $terms))],
+        ];
     }
 
     protected function order(array $terms): OrderKind
@@ -62,7 +65,9 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
         // What was charged already is not given back.
         $charged = $ends === null || $file->late->chargeLead === 0 ? null : $ends->plusDays(-$file->late->chargeLead);
 
-        return ! self::isOn($terms) && $charged !== null && $charged->hasComeAt($now) && $ends->isAfter($now) ? [Finding::of(BookFinding::MayBeCharged, Effect::Worth, null, at: $charged)] : [];
+        return ! self::isOn($terms) && $charged !== null && $charged->hasComeAt($now) && $ends->isAfter($now)
+            ? [Finding::of(BookFinding::MayBeCharged, Effect::Worth, null, at: $charged)]
+            : [];
     }
 
     protected function write(Registration $registration, CaseFile $file, array $terms): string

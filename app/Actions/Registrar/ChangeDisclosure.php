@@ -48,8 +48,15 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     /** @var array<int, bool> whether a pattern is still there */
     private array $patterns = [];
 
-    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, private readonly Holders $holders, private readonly CaseFiles $files, TradeClock $clock, private readonly RecordsCompared $compared)
-    {
+    public function __construct(
+        Rulebook $book,
+        GateOrders $orders,
+        Slips $slips,
+        private readonly Holders $holders,
+        private readonly CaseFiles $files,
+        TradeClock $clock,
+        private readonly RecordsCompared $compared,
+    ) {
         parent::__construct($book, $orders, $slips, $clock);
     }
 
@@ -76,7 +83,12 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         }
         $words = is_string($said['consent'] ?? null) ? mb_substr(trim($said['consent']), 0, 2_000) : '';
 
-        return ['pattern' => $pattern->id, 'called' => $pattern->name, 'fields' => $pattern->value()->words(), 'consent' => $words === '' ? null : ['words' => $words, 'on' => $this->day($said['consent_on'] ?? null)]];
+        return [
+            'pattern' => $pattern->id,
+            'called' => $pattern->name,
+            'fields' => $pattern->value()->words(),
+            'consent' => $words === '' ? null : ['words' => $words, 'on' => $this->day($said['consent_on'] ?? null)],
+        ];
     }
 
     public function said(array $terms): array
@@ -84,11 +96,24 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         $consent = is_array($terms['consent'] ?? null) ? $terms['consent'] : [];
         $text = fn (mixed $value): string => is_scalar($value) ? (string) $value : '';
 
-        return array_filter(['pattern' => $text($terms['pattern'] ?? ''), 'consent' => $text($consent['words'] ?? ''), 'consent_on' => $text($consent['on'] ?? '')], fn (string $word): bool => $word !== '');
+        return array_filter(
+            [
+                'pattern' => $text($terms['pattern'] ?? ''),
+                'consent' => $text($consent['words'] ?? ''),
+                'consent_on' => $text($consent['on'] ?? ''),
+            ],
+            fn (string $word): bool => $word !== '',
+        );
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
-    {
+    public function perform(
+        DocketLine $line,
+        CaseFile $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState {
         $this->keepConsent($line, $file, $terms);
 
         return parent::perform($line, $file, $readiness, $terms, $now, $openings);
@@ -106,7 +131,18 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         $file = $this->files->of([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
         $holder = $file?->guard === null ? null : $this->holders->of([$file])[$file->guard->contact] ?? null;
 
-        return $file !== null && $holder !== null && $record->holder !== [] && RecordDifference::fields(PublishedRecord::of($holder, $this->told($file, $terms), $this->published($file, $this->clock->now()), self::hasPrivacy($file)), $record) === [];
+        return $file !== null &&
+            $holder !== null &&
+            $record->holder !== [] &&
+            RecordDifference::fields(
+                PublishedRecord::of(
+                    $holder,
+                    $this->told($file, $terms),
+                    $this->published($file, $this->clock->now()),
+                    self::hasPrivacy($file),
+                ),
+                $record,
+            ) === [];
     }
 
     public function picture(array $files, array $terms, Instant $now): array
@@ -152,7 +188,9 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
 
         return [
             self::word('slip_shown') => self::fields($told->fields),
-            self::word('slip_hidden') => self::fields(array_values(array_filter(Field::cases(), fn (Field $field): bool => ! $told->shows($field)))),
+            self::word('slip_hidden') => self::fields(
+                array_values(array_filter(Field::cases(), fn (Field $field): bool => ! $told->shows($field))),
+            ),
         ];
     }
 
@@ -166,7 +204,15 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         if ($file->guard === null) {
             return [Finding::of(DisclosureFinding::NobodyToShow, Effect::NotKnown)];
         }
-        $change = new DisclosureChange($file->guard, self::wish($terms), $this->told($file, $terms), $file->told, $this->published($file, $now), self::hasPrivacy($file), is_array($terms['consent'] ?? null));
+        $change = new DisclosureChange(
+            $file->guard,
+            self::wish($terms),
+            $this->told($file, $terms),
+            $file->told,
+            $this->published($file, $now),
+            self::hasPrivacy($file),
+            is_array($terms['consent'] ?? null),
+        );
 
         return $change->findings($file->facts->name->suffix(), $file->account->registrarName);
     }
@@ -179,7 +225,12 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         $registration->pattern_id = ($this->patterns[$pattern] ??= PatternRow::query()->whereKey($pattern)->exists()) ? $pattern : null;
         $holder = $file->guard === null ? null : $this->held[$file->guard->contact] ?? null;
         if ($holder !== null) {
-            $registration->disclosure = PublishedRecord::of($holder, $told, $this->published($file, $this->clock->now()), self::hasPrivacy($file))->inOneWord();
+            $registration->disclosure = PublishedRecord::of(
+                $holder,
+                $told,
+                $this->published($file, $this->clock->now()),
+                self::hasPrivacy($file),
+            )->inOneWord();
         }
 
         return 'shown';
@@ -200,8 +251,12 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         $consent = $terms['consent'] ?? null;
         if (is_array($consent) && $file->guard !== null) {
             DB::table('consents')->insertOrIgnore([
-                'contact_id' => $file->guard->contact, 'docket_id' => $line->docket_id, 'fields' => json_encode($terms['fields'] ?? [], JSON_THROW_ON_ERROR),
-                'words' => $consent['words'] ?? '', 'given_on' => $consent['on'] ?? '', 'user_id' => $line->docket->settled_by,
+                'contact_id' => $file->guard->contact,
+                'docket_id' => $line->docket_id,
+                'fields' => json_encode($terms['fields'] ?? [], JSON_THROW_ON_ERROR),
+                'words' => $consent['words'] ?? '',
+                'given_on' => $consent['on'] ?? '',
+                'user_id' => $line->docket->settled_by,
             ]);
         }
     }
@@ -236,7 +291,9 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     /** @param  list<Field>  $fields */
     private static function fields(array $fields): string
     {
-        return $fields === [] ? self::text('contacts.field.nothing') : implode(', ', array_map(fn (Field $field): string => self::text('contacts.field.'.$field->value), $fields));
+        return $fields === []
+            ? self::text('contacts.field.nothing')
+            : implode(', ', array_map(fn (Field $field): string => self::text('contacts.field.'.$field->value), $fields));
     }
 
     private static function word(string $key): string

@@ -55,7 +55,10 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
     {
         $before = self::word($file->facts->lock);
         if ($this->differs($file)) {
-            $said = __('deeds.change_lock.differs', ['here' => $before, 'there' => self::word($file->facts->lock === Lock::On ? Lock::Off : Lock::On)]);
+            $said = __('deeds.change_lock.differs', [
+                'here' => $before,
+                'there' => self::word($file->facts->lock === Lock::On ? Lock::Off : Lock::On),
+            ]);
             $before = is_string($said) ? $said : $before;
         }
 
@@ -78,8 +81,12 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
 
         return match (true) {
             ! $rules->hasLock->value => [Finding::of(BookFinding::NoLock, Effect::Stops, null, suffix: $file->facts->name->suffix())],
-            $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited) => [Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)],
-            $file->waiting !== null && self::lock($terms) === Lock::On => [Finding::of(BookFinding::LockStopsMovement, Effect::Worth, null, docket: $file->waiting->docket)],
+            $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited) => [
+                Finding::of(BookFinding::UpdatesProhibited, Effect::Stops),
+            ],
+            $file->waiting !== null && self::lock($terms) === Lock::On => [
+                Finding::of(BookFinding::LockStopsMovement, Effect::Worth, null, docket: $file->waiting->docket),
+            ],
             default => [],
         };
     }
@@ -101,7 +108,10 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
     /** Whether the record says otherwise than our books. */
     private function differs(CaseFile $file): bool
     {
-        return array_filter($file->drifts, fn (OpenDrift $drift): bool => in_array($drift->tag, [RecordFinding::LockIsOn, RecordFinding::LockIsOff], true)) !== [];
+        return array_filter(
+            $file->drifts,
+            fn (OpenDrift $drift): bool => in_array($drift->tag, [RecordFinding::LockIsOn, RecordFinding::LockIsOff], true),
+        ) !== [];
     }
 
     /** @param  array<string, mixed>  $terms */

@@ -32,11 +32,19 @@ use App\Queries\Dockets\Slips;
 use App\Queries\Names\CaseFile;
 use App\Support\TradeClock;
 
-/** Another legal holder, or other data of the same: who must say yes, by letter or by the house as their agent; then the registrar is told, and the old one's span ends. */
+/**
+ * Another legal holder, or other data of the same: who must say yes, by letter or by the house as their agent; then the registrar is told,
+ * and the old one's span ends.
+ */
 final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, SeenOutside, WaitsForWord
 {
-    public function __construct(Rulebook $book, GateOrders $orders, Slips $slips, TradeClock $clock, private readonly AnotherRegistrant $another)
-    {
+    public function __construct(
+        Rulebook $book,
+        GateOrders $orders,
+        Slips $slips,
+        TradeClock $clock,
+        private readonly AnotherRegistrant $another,
+    ) {
         parent::__construct($book, $orders, $slips, $clock);
     }
 
@@ -60,8 +68,14 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return RegistrantChosen::unpack($terms)->said();
     }
 
-    public function perform(DocketLine $line, CaseFile $file, Readiness $readiness, array $terms, Instant $now, PendingWrites $openings): LineState
-    {
+    public function perform(
+        DocketLine $line,
+        CaseFile $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState {
         $chosen = RegistrantChosen::unpack($terms);
         $asked = $this->another->ask($line, $file, $chosen, $readiness->legs, $now);
         $openings->movement($line, 'registrant', $readiness->legs, $now, $chosen->answerBy, $asked->done, $asked->words);
@@ -120,7 +134,8 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
     {
         $chosen = RegistrantChosen::unpack($docket->terms);
 
-        return self::text('deeds.change_registrant.one_line', ['who' => "contact {$chosen->contactId}"]).$this->another->wordsGiven($docket, $chosen);
+        return self::text('deeds.change_registrant.one_line', ['who' => "contact {$chosen->contactId}"]).
+            $this->another->wordsGiven($docket, $chosen);
     }
 
     protected function order(array $terms): OrderKind
@@ -131,7 +146,8 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
     protected function orderTerms(CaseFile $file, array $terms): array
     {
         // What the registrar was told to show of the one before is the house's wish for the next one too.
-        return $this->another->orderTerms(RegistrantChosen::unpack($terms)) + ($file->told === null ? [] : ['shown' => implode(' ', $file->told->words())]);
+        return $this->another->orderTerms(RegistrantChosen::unpack($terms)) +
+            ($file->told === null ? [] : ['shown' => implode(' ', $file->told->words())]);
     }
 
     protected function slipValues(Account $account, array $lines, array $terms): array
@@ -156,7 +172,9 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         }
         $change = $this->another->change($file, RegistrantChosen::unpack($terms), $now, $file->waiting?->docket);
 
-        return $change?->findings($file->facts->name->suffix(), $file->account) ?? [Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: '')];
+        return $change?->findings($file->facts->name->suffix(), $file->account) ?? [
+            Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: ''),
+        ];
     }
 
     protected function legs(CaseFile $file, array $terms, Instant $now): array

@@ -61,7 +61,9 @@ final class RequestAuthCode extends DeedAtRegistrar
         $suffix = $file->facts->name->suffix();
 
         return match (true) {
-            $this->book->for($suffix, $now)->movesBy->value !== MovesBy::Code => [Finding::of(BookFinding::NoCode, Effect::Stops, null, suffix: $suffix)],
+            $this->book->for($suffix, $now)->movesBy->value !== MovesBy::Code => [
+                Finding::of(BookFinding::NoCode, Effect::Stops, null, suffix: $suffix),
+            ],
             $file->facts->isLocked() => [Finding::of(BookFinding::CodeUnderLock, Effect::Worth)],
             default => [],
         };

@@ -56,7 +56,10 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
     {
         $seen = $this->differing($file)?->finding->with['seen'] ?? null;
 
-        return ['before' => ['servers' => is_string($seen) ? $seen : implode(' ', $file->servers)], 'after' => ['servers' => implode(' ', $file->servers)]];
+        return [
+            'before' => ['servers' => is_string($seen) ? $seen : implode(' ', $file->servers)],
+            'after' => ['servers' => implode(' ', $file->servers)],
+        ];
     }
 
     protected function order(array $terms): OrderKind
@@ -76,7 +79,9 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
             $names[$line->after['servers'] ?? ''][] = $line->name->unicode;
         }
 
-        return array_flip(array_map(fn (array $of): string => self::text('deeds.put_servers_back.of', ['names' => implode(', ', $of)]), $names));
+        return array_flip(
+            array_map(fn (array $of): string => self::text('deeds.put_servers_back.of', ['names' => implode(', ', $of)]), $names),
+        );
     }
 
     protected function isSo(CaseFile $file, array $terms): bool
@@ -88,7 +93,9 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
     {
         return match (true) {
             $file->servers === [] => [Finding::of(BookFinding::NoServers, Effect::Stops)],
-            $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited) => [Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)],
+            $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited) => [
+                Finding::of(BookFinding::UpdatesProhibited, Effect::Stops),
+            ],
             default => [],
         };
     }
@@ -105,6 +112,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
 
     private function differing(CaseFile $file): ?OpenDrift
     {
-        return array_values(array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag === RecordFinding::ServersChanged))[0] ?? null;
+        return array_values(array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag === RecordFinding::ServersChanged))[0] ??
+            null;
     }
 }

@@ -25,10 +25,23 @@ final readonly class SetPrice
     {
         $this->database->transaction(function () use ($user, $registrar, $price, $since): void {
             Registrar::query()->lockForUpdate()->findOrFail($registrar->id);
-            $same = Price::query()->where('registrar_id', $registrar->id)->where('suffix', $price['suffix'])->where('action', $price['action']);
-            $later = $same->clone()->whereRaw('lower(span) > ?', [$since->isoSecond()])->orderByRaw('lower(span)')->first();
-            $same->clone()->whereRaw('lower(span) = ?', [$since->isoSecond()])->delete();
-            $before = $same->clone()->whereRaw('span @> ?::timestamptz', [$since->isoSecond()])->first();
+            $same = Price::query()
+                ->where('registrar_id', $registrar->id)
+                ->where('suffix', $price['suffix'])
+                ->where('action', $price['action']);
+            $later = $same
+                ->clone()
+                ->whereRaw('lower(span) > ?', [$since->isoSecond()])
+                ->orderByRaw('lower(span)')
+                ->first();
+            $same
+                ->clone()
+                ->whereRaw('lower(span) = ?', [$since->isoSecond()])
+                ->delete();
+            $before = $same
+                ->clone()
+                ->whereRaw('span @> ?::timestamptz', [$since->isoSecond()])
+                ->first();
             $before?->update(['span' => Span::of($before->span->from, $since)]);
             Price::query()->create(['registrar_id' => $registrar->id, 'span' => Span::of($since, $later?->span->from)] + $price);
             $this->standings->stale('registrar_id', $registrar->id);

@@ -14,20 +14,34 @@ use Illuminate\Database\Connection;
 /** What somebody says of a thing in Rounds: done, put off, given to somebody, or none of it any more. */
 final readonly class MarkItem
 {
-    public function __construct(private Connection $database, private HouseLog $log, private TradeClock $clock, private ReadRounds $rounds)
-    {
+    public function __construct(
+        private Connection $database,
+        private HouseLog $log,
+        private TradeClock $clock,
+        private ReadRounds $rounds,
+    ) {
     }
 
     /** @param  string  $because  what was done */
     public function done(User $user, string $thing, string $because): void
     {
-        $this->put($user, $thing, ['done_on' => $this->clock->now()->isoSecond(), 'off_until' => null, 'because' => $because, ...$this->what($thing)], 'thing_done');
+        $this->put(
+            $user,
+            $thing,
+            ['done_on' => $this->clock->now()->isoSecond(), 'off_until' => null, 'because' => $because, ...$this->what($thing)],
+            'thing_done',
+        );
     }
 
     /** @param  string  $because  why; empty: nobody said */
     public function putOff(User $user, string $thing, Instant $until, string $because): void
     {
-        $this->put($user, $thing, ['off_until' => $until->isoSecond(), 'done_on' => null, 'because' => $because, ...$this->what($thing)], 'thing_put_off');
+        $this->put(
+            $user,
+            $thing,
+            ['off_until' => $until->isoSecond(), 'done_on' => null, 'because' => $because, ...$this->what($thing)],
+            'thing_put_off',
+        );
     }
 
     public function give(User $user, string $thing, User $to): void
@@ -50,7 +64,11 @@ final readonly class MarkItem
         }
         $address = parse_url($item->see ?? $item->address);
 
-        return ['title' => mb_substr($item->title, 0, 300), 'says' => mb_substr($item->says, 0, 1_000), 'address' => mb_substr(($address['path'] ?? '').(isset($address['query']) ? '?'.$address['query'] : ''), 0, 1_000)];
+        return [
+            'title' => mb_substr($item->title, 0, 300),
+            'says' => mb_substr($item->says, 0, 1_000),
+            'address' => mb_substr(($address['path'] ?? '').(isset($address['query']) ? '?'.$address['query'] : ''), 0, 1_000),
+        ];
     }
 
     /** @param  array<string, string|int|null>  $said */
@@ -58,7 +76,13 @@ final readonly class MarkItem
     {
         $this->database->transaction(function () use ($user, $thing, $said, $event): void {
             $now = $this->clock->now()->isoSecond();
-            $this->database->table('rounds_marks')->upsert([['thing' => $thing, 'by_id' => $user->id, 'created_at' => $now, 'updated_at' => $now, ...$said]], ['thing'], ['by_id', 'updated_at', ...array_keys($said)]);
+            $this->database
+                ->table('rounds_marks')
+                ->upsert(
+                    [['thing' => $thing, 'by_id' => $user->id, 'created_at' => $now, 'updated_at' => $now, ...$said]],
+                    ['thing'],
+                    ['by_id', 'updated_at', ...array_keys($said)],
+                );
             $this->log->write($event, 'thing', null, ['thing' => $thing, ...$said], $user->id);
         });
     }

@@ -38,8 +38,14 @@ final readonly class SetAside
      * @param  callable(): mixed  $do  in transactions of its own
      * @return bool whether it was done
      */
-    public function attempt(SetbackKind $kind, int $id, callable $do, ?int $accountId = null, ?int $docketId = null, ?int $nameId = null): bool
-    {
+    public function attempt(
+        SetbackKind $kind,
+        int $id,
+        callable $do,
+        ?int $accountId = null,
+        ?int $docketId = null,
+        ?int $nameId = null,
+    ): bool {
         if ($this->rests($kind, [$id]) !== []) {
             return false;
         }
@@ -68,13 +74,16 @@ final readonly class SetAside
             throw $e;
         }
         $this->handler->report($e);
-        $row = Row::of($this->database->selectOne(
-            "INSERT INTO setbacks AS s (kind, subject_id, account_id, docket_id, name_id, error, retry_at) VALUES (?, ?, ?, ?, ?, ?, clock_timestamp() + ? * interval '1 second')
+        $row = Row::of(
+            $this->database->selectOne(
+                "INSERT INTO setbacks AS s (kind, subject_id, account_id, docket_id, name_id, error, retry_at)
+                    VALUES (?, ?, ?, ?, ?, ?, clock_timestamp() + ? * interval '1 second')
              ON CONFLICT (kind, subject_id) DO UPDATE SET error = excluded.error, failures = s.failures + 1, last_at = clock_timestamp(),
                 retry_at = clock_timestamp() + least(?, ? * 2 ^ least(s.failures, 20)) * interval '1 second'
              RETURNING extract(epoch FROM retry_at - clock_timestamp())::int AS wait",
-            [$kind->value, $id, $accountId, $docketId, $nameId, self::said($e), self::FIRST, self::LONGEST, self::FIRST],
-        ));
+                [$kind->value, $id, $accountId, $docketId, $nameId, self::said($e), self::FIRST, self::LONGEST, self::FIRST],
+            ),
+        );
 
         return max(1, $row->int('wait'));
     }
@@ -82,7 +91,10 @@ final readonly class SetAside
     /** @param  list<int>  $ids  that work now */
     public function clear(SetbackKind $kind, array $ids): void
     {
-        $this->database->delete('DELETE FROM setbacks WHERE kind = ? AND subject_id = ANY (?::bigint[])', [$kind->value, '{'.implode(',', $ids).'}']);
+        $this->database->delete('DELETE FROM setbacks WHERE kind = ? AND subject_id = ANY (?::bigint[])', [
+            $kind->value,
+            '{'.implode(',', $ids).'}',
+        ]);
     }
 
     /**
@@ -92,7 +104,9 @@ final readonly class SetAside
     public function rests(SetbackKind $kind, ?array $ids = null): array
     {
         $rows = $this->database->select(
-            'SELECT subject_id FROM setbacks WHERE kind = ? AND retry_at > clock_timestamp()'.($ids === null ? '' : ' AND subject_id = ANY (?::bigint[])'), [$kind->value, ...($ids === null ? [] : ['{'.implode(',', $ids).'}'])],
+            'SELECT subject_id FROM setbacks WHERE kind = ? AND retry_at > clock_timestamp()'.
+                ($ids === null ? '' : ' AND subject_id = ANY (?::bigint[])'),
+            [$kind->value, ...$ids === null ? [] : ['{'.implode(',', $ids).'}']],
         );
 
         return array_map(fn (Row $row): int => $row->int('subject_id'), Row::all($rows));

@@ -26,11 +26,23 @@ final readonly class TryAgain
             }
             $this->database->update('UPDATE setbacks SET retry_at = clock_timestamp() WHERE id = ?', [$locked->id]);
             match ($locked->kind) {
-                SetbackKind::Order => $this->database->update("UPDATE orders SET not_before = clock_timestamp() WHERE id = ? AND state IN ('waiting', 'sent')", [$locked->subject_id]),
-                SetbackKind::Look => $this->database->update("UPDATE observing SET due_at = '-infinity' WHERE name_id = ? AND due_at < 'infinity'", [$locked->subject_id]),
+                SetbackKind::Order => $this->database->update(
+                    "UPDATE orders SET not_before = clock_timestamp() WHERE id = ? AND state IN ('waiting', 'sent')",
+                    [$locked->subject_id],
+                ),
+                SetbackKind::Look => $this->database->update(
+                    "UPDATE observing SET due_at = '-infinity' WHERE name_id = ? AND due_at < 'infinity'",
+                    [$locked->subject_id],
+                ),
                 default => null,
             };
-            $this->log->write('tried_again', 'setback', $locked->id, ['kind' => $locked->kind->value, 'of' => $locked->subject_id], $user->id);
+            $this->log->write(
+                'tried_again',
+                'setback',
+                $locked->id,
+                ['kind' => $locked->kind->value, 'of' => $locked->subject_id],
+                $user->id,
+            );
         });
     }
 }

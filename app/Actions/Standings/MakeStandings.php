@@ -32,12 +32,45 @@ final readonly class MakeStandings
 
     /** The columns of a standing that this class writes. */
     private const COLUMNS = [
-        'name_id', 'ascii', 'unicode', 'suffix', 'client_id', 'client_name', 'account_id', 'account_number', 'registrar_id', 'registrar_name', 'phase', 'intent', 'lock',
-        'registrant', 'mailbox', 'reference', 'disclosure', 'servers', 'marks', 'created_on', 'ends_on', 'later', 'next_at', 'next_kind', 'held_until', 'sum', 'currency', 'severity', 'facts', 'verify_by',
+        'name_id',
+        'ascii',
+        'unicode',
+        'suffix',
+        'client_id',
+        'client_name',
+        'account_id',
+        'account_number',
+        'registrar_id',
+        'registrar_name',
+        'phase',
+        'intent',
+        'lock',
+        'registrant',
+        'mailbox',
+        'reference',
+        'disclosure',
+        'servers',
+        'marks',
+        'created_on',
+        'ends_on',
+        'later',
+        'next_at',
+        'next_kind',
+        'held_until',
+        'sum',
+        'currency',
+        'severity',
+        'facts',
+        'verify_by',
     ];
 
-    public function __construct(private Connection $database, private CaseFiles $files, private Rulebook $book, private SetAside $aside, private TradeClock $clock)
-    {
+    public function __construct(
+        private Connection $database,
+        private CaseFiles $files,
+        private Rulebook $book,
+        private SetAside $aside,
+        private TradeClock $clock,
+    ) {
     }
 
     /**
@@ -54,7 +87,10 @@ final readonly class MakeStandings
             $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR NO KEY UPDATE', [$in]);
             $files = $this->files->of($ids, $now);
             $before = [];
-            foreach (Row::all($this->database->select('SELECT name_id, digest FROM standing_ages WHERE name_id = ANY (?::bigint[])', [$in])) as $row) {
+            foreach (
+                Row::all($this->database->select('SELECT name_id, digest FROM standing_ages
+                    WHERE name_id = ANY (?::bigint[])', [$in])) as $row
+            ) {
                 $before[$row->int('name_id')] = $row->text('digest');
             }
             $rows = $ages = $changed = [];
@@ -66,10 +102,20 @@ final readonly class MakeStandings
                     $rows[] = $row;
                     $changed[] = $id;
                 }
-                $ages[] = ['name_id' => $id, 'stands_from' => $now, 'stands_until' => self::until($standing, $file)?->isoSecond() ?? 'infinity', 'rulebook' => $this->book->digest(), 'digest' => $digest];
+                $ages[] = [
+                    'name_id' => $id,
+                    'stands_from' => $now,
+                    'stands_until' => self::until($standing, $file)?->isoSecond() ?? 'infinity',
+                    'rulebook' => $this->book->digest(),
+                    'digest' => $digest,
+                ];
             }
             $this->put('standings', self::COLUMNS, '['.implode(',', $rows).']');
-            $this->put('standing_ages', ['name_id', 'stands_from', 'stands_until', 'rulebook', 'digest'], json_encode($ages, JSON_THROW_ON_ERROR));
+            $this->put(
+                'standing_ages',
+                ['name_id', 'stands_from', 'stands_until', 'rulebook', 'digest'],
+                json_encode($ages, JSON_THROW_ON_ERROR),
+            );
             $this->staleGuarded($changed);
             $gone = array_values(array_diff($ids, array_keys($files)));
             if ($gone !== []) {
@@ -91,11 +137,21 @@ final readonly class MakeStandings
         }
         $in = '{'.implode(',', $nameIds).'}';
         // The mailboxes by themselves, of which there are nearly always none: joined in one statement, all roles are read to find them.
-        $mailboxes = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select("SELECT m.id FROM names n JOIN mailboxes m ON m.site = n.ascii AND m.site <> '' WHERE n.id = ANY (?::bigint[])", [$in])));
+        $mailboxes = array_map(
+            fn (Row $row): int => $row->int('id'),
+            Row::all(
+                $this->database->select(
+                    "SELECT m.id FROM names n JOIN mailboxes m ON m.site = n.ascii AND m.site <> '' WHERE n.id = ANY (?::bigint[])",
+                    [$in],
+                ),
+            ),
+        );
         if ($mailboxes !== []) {
             $this->mark(
-                "SELECT o.name_id FROM contact_versions v JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant' AND upper_inf(o.span)
-                 WHERE v.mailbox_id = ANY (?::bigint[]) AND upper_inf(v.span) AND o.name_id <> ALL (?::bigint[])", ['{'.implode(',', $mailboxes).'}', $in],
+                "SELECT o.name_id FROM contact_versions v JOIN roles o ON o.contact_id = v.contact_id AND o.role = 'registrant'
+                    AND upper_inf(o.span)
+                 WHERE v.mailbox_id = ANY (?::bigint[]) AND upper_inf(v.span) AND o.name_id <> ALL (?::bigint[])",
+                ['{'.implode(',', $mailboxes).'}', $in],
             );
         }
     }
@@ -149,7 +205,12 @@ final readonly class MakeStandings
         }
         $made = 0;
         foreach ($this->dueNames(self::BATCH) as $id) {
-            $made += (int) $this->aside->attempt(SetbackKind::Standing, $id, fn (): int => $this->database->transaction(fn (): int => $this->made([$id])), nameId: $id);
+            $made += (int) $this->aside->attempt(
+                SetbackKind::Standing,
+                $id,
+                fn (): int => $this->database->transaction(fn (): int => $this->made([$id])),
+                nameId: $id,
+            );
         }
 
         return $made;
@@ -158,10 +219,18 @@ final readonly class MakeStandings
     /** @return list<int> */
     private function dueNames(int $most): array
     {
-        return array_map(fn (Row $row): int => $row->int('name_id'), Row::all($this->database->select(
-            "SELECT name_id FROM ((SELECT DISTINCT name_id FROM standings_stale ORDER BY name_id LIMIT ?) UNION (SELECT name_id FROM standing_ages WHERE stands_until <= ?::timestamptz ORDER BY stands_until LIMIT ?)) due
-             WHERE NOT EXISTS (SELECT FROM setbacks b WHERE b.kind = 'standing' AND b.subject_id = due.name_id AND b.retry_at > clock_timestamp()) LIMIT ?", [$most, $this->clock->now()->isoSecond(), $most, $most],
-        )));
+        return array_map(
+            fn (Row $row): int => $row->int('name_id'),
+            Row::all(
+                $this->database->select(
+                    "SELECT name_id FROM ((SELECT DISTINCT name_id FROM standings_stale ORDER BY name_id LIMIT ?)
+                        UNION (SELECT name_id FROM standing_ages WHERE stands_until <= ?::timestamptz ORDER BY stands_until LIMIT ?)) due
+             WHERE NOT EXISTS (SELECT FROM setbacks b WHERE b.kind = 'standing' AND b.subject_id = due.name_id
+             AND b.retry_at > clock_timestamp()) LIMIT ?",
+                    [$most, $this->clock->now()->isoSecond(), $most, $most],
+                ),
+            ),
+        );
     }
 
     /**
@@ -170,7 +239,12 @@ final readonly class MakeStandings
      */
     private function made(array $nameIds): int
     {
-        $rows = $nameIds === [] ? [] : $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR NO KEY UPDATE SKIP LOCKED', ['{'.implode(',', $nameIds).'}']);
+        $rows =
+            $nameIds === []
+                ? []
+                : $this->database->select('SELECT id FROM names WHERE id = ANY (?::bigint[]) ORDER BY id FOR NO KEY UPDATE SKIP LOCKED', [
+                    '{'.implode(',', $nameIds).'}',
+                ]);
         $ids = array_map(fn (Row $row): int => $row->int('id'), Row::all($rows));
         // Before the facts are read: what is marked after this is made again.
         $this->database->delete('DELETE FROM standings_stale WHERE name_id = ANY (?::bigint[])', ['{'.implode(',', $ids).'}']);
@@ -213,7 +287,11 @@ final readonly class MakeStandings
      */
     public function staleByMailbox(array $mailboxIds): void
     {
-        $this->mark('SELECT DISTINCT o.name_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span) WHERE upper_inf(o.span) AND v.mailbox_id = ANY (?::bigint[])', ['{'.implode(',', $mailboxIds).'}']);
+        $this->mark(
+            'SELECT DISTINCT o.name_id FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND upper_inf(v.span)
+                WHERE upper_inf(o.span) AND v.mailbox_id = ANY (?::bigint[])',
+            ['{'.implode(',', $mailboxIds).'}'],
+        );
     }
 
     /**
@@ -239,14 +317,23 @@ final readonly class MakeStandings
         }
         $list = implode(', ', $columns);
         $set = implode(', ', array_map(fn (string $column): string => "{$column} = excluded.{$column}", array_slice($columns, 1)));
-        $this->database->statement("INSERT INTO {$table} ({$list}) SELECT {$list} FROM json_populate_recordset(NULL::{$table}, ?::json) ON CONFLICT (name_id) DO UPDATE SET {$set}", [$rows]);
+        $this->database->statement(
+            "INSERT INTO {$table}
+                ({$list}) SELECT {$list} FROM json_populate_recordset(NULL::{$table}, ?::json) ON CONFLICT (name_id) DO UPDATE SET {$set}",
+            [$rows],
+        );
     }
 
     private static function until(Standing $standing, CaseFile $file): ?Instant
     {
         $verification = $file->verification($standing->lifecycle);
         $silent = $verification?->isDue() === true ? $file->guard?->silentFrom() : null;
-        $instants = array_filter([$standing->until, $verification?->until(), $silent?->isAfter($standing->lifecycle->now) === true ? $silent : null, $file->privacy?->until($standing->lifecycle->now)]);
+        $instants = array_filter([
+            $standing->until,
+            $verification?->until(),
+            $silent?->isAfter($standing->lifecycle->now) === true ? $silent : null,
+            $file->privacy?->until($standing->lifecycle->now),
+        ]);
 
         return $instants === [] ? null : Instant::earliest(...array_values($instants));
     }

@@ -19,7 +19,10 @@ use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** Writes to registrants whose mailbox must be verified: at once, and again as the day nears; each asking once, with a link that replaces the one before. */
+/**
+ * Writes to registrants whose mailbox must be verified: at once, and again as the day nears; each asking once, with a link that replaces
+ * the one before.
+ */
 final readonly class AskToVerify
 {
     /** Days before the deadline at which a reminder goes: the house's own choice. */
@@ -28,8 +31,14 @@ final readonly class AskToVerify
     /** Days after the deadline for which the link in the last letter is good: late is better than dark. */
     private const LATE = 30;
 
-    public function __construct(private Connection $database, private ReadBoard $board, private WriteLetter $letters, private SetAside $aside, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private ReadBoard $board,
+        private WriteLetter $letters,
+        private SetAside $aside,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     /** @return int how many letters were written */
@@ -90,13 +99,28 @@ final readonly class AskToVerify
     {
         return $this->database->transaction(function () use ($mailboxId, $stage): bool {
             $mailbox = Mailbox::query()->lockForUpdate()->findOrFail($mailboxId);
-            $names = array_values(array_filter($this->board->names($mailboxId), fn (Row $name): bool => $name->textOrNull('verifies_by') === 'house'));
-            if ($mailbox->verified_on !== null || $names === [] || Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->where('about', $stage)->exists()) {
+            $names = array_values(
+                array_filter($this->board->names($mailboxId), fn (Row $name): bool => $name->textOrNull('verifies_by') === 'house'),
+            );
+            if (
+                $mailbox->verified_on !== null ||
+                $names === [] ||
+                Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->where('about', $stage)->exists()
+            ) {
                 return false;
             }
             $by = $names[0]->instant('verify_by') ?? $this->clock->now();
             $kind = str_ends_with($stage, 'first') ? LetterKind::VerificationFirst : LetterKind::VerificationReminder;
-            $this->letters->asking($kind, LinkPurpose::VerifyMailbox, LinkOf::mailbox($mailboxId), $mailbox->address, array_map(fn (Row $name): string => $name->text('unicode'), $names), $by, self::LATE, $stage);
+            $this->letters->asking(
+                $kind,
+                LinkPurpose::VerifyMailbox,
+                LinkOf::mailbox($mailboxId),
+                $mailbox->address,
+                array_map(fn (Row $name): string => $name->text('unicode'), $names),
+                $by,
+                self::LATE,
+                $stage,
+            );
             $this->log->write('verification_asked', 'mailbox', $mailboxId, ['names' => count($names)]);
 
             return true;

@@ -14,8 +14,13 @@ use Illuminate\Database\Connection;
 /** What a registrant says behind the link of their letter: that it is right, or what is wrong. */
 final readonly class RegistrantAnswers
 {
-    public function __construct(private Connection $database, private OpenLink $links, private VerifyMailbox $verify, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private OpenLink $links,
+        private VerifyMailbox $verify,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     /** @return bool false: the link is good no more */
@@ -44,7 +49,13 @@ final readonly class RegistrantAnswers
             if ($link?->mailbox_id === null) {
                 return false;
             }
-            $this->database->table('objections')->insert(['mailbox_id' => $link->mailbox_id, 'words' => mb_substr($words, 0, 1_000), 'said_on' => $this->clock->now()->isoSecond()]);
+            $this->database
+                ->table('objections')
+                ->insert([
+                    'mailbox_id' => $link->mailbox_id,
+                    'words' => mb_substr($words, 0, 1_000),
+                    'said_on' => $this->clock->now()->isoSecond(),
+                ]);
             $this->log->write('registrant_objected', 'mailbox', $link->mailbox_id);
 
             return true;

@@ -19,7 +19,10 @@ final readonly class SettleObjections
     public function handle(User $user, int $mailboxId): void
     {
         $this->database->transaction(function () use ($user, $mailboxId): void {
-            $settled = $this->database->update('UPDATE objections SET settled_on = ?::timestamptz, settled_by = ? WHERE mailbox_id = ? AND settled_on IS NULL', [$this->clock->now()->isoSecond(), $user->id, $mailboxId]);
+            $settled = $this->database->update(
+                'UPDATE objections SET settled_on = ?::timestamptz, settled_by = ? WHERE mailbox_id = ? AND settled_on IS NULL',
+                [$this->clock->now()->isoSecond(), $user->id, $mailboxId],
+            );
             if ($settled > 0) {
                 $this->log->write('objection_settled', 'mailbox', $mailboxId, [], $user->id);
             }

@@ -20,8 +20,14 @@ use Illuminate\Database\Connection;
 /** Somebody has shown that a mailbox is theirs: every name that carries it is verified by that. */
 final readonly class VerifyMailbox
 {
-    public function __construct(private Connection $database, private IssueLink $links, private MakeStandings $standings, private TradeClock $clock, private HouseLog $log, private Words $words)
-    {
+    public function __construct(
+        private Connection $database,
+        private IssueLink $links,
+        private MakeStandings $standings,
+        private TradeClock $clock,
+        private HouseLog $log,
+        private Words $words,
+    ) {
     }
 
     /**
@@ -37,10 +43,19 @@ final readonly class VerifyMailbox
             if ($mailbox->verified_on !== null && ($by !== 'registrar' || $mailbox->verified_by === 'registrar')) {
                 return false;
             }
-            $mailbox->update(['verified_on' => $this->clock->now(), 'verified_by' => $by, 'verified_words' => $words === '' ? null : mb_substr($words, 0, 1_000), 'verified_user_id' => $user?->id]);
+            $mailbox->update([
+                'verified_on' => $this->clock->now(),
+                'verified_by' => $by,
+                'verified_words' => $words === '' ? null : mb_substr($words, 0, 1_000),
+                'verified_user_id' => $user?->id,
+            ]);
             $this->links->withdraw(LinkPurpose::VerifyMailbox, LinkOf::mailbox($mailboxId));
             // What still waits to be sent asks for what is answered.
-            Letter::query()->where('mailbox_id', $mailboxId)->where('kind', 'verification')->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.verified_meanwhile')]);
+            Letter::query()
+                ->where('mailbox_id', $mailboxId)
+                ->where('kind', 'verification')
+                ->whereIn('state', [LetterState::Waiting, LetterState::Doubtful])
+                ->update(['state' => LetterState::CalledOff, 'answer' => $this->words->say('letters.verified_meanwhile')]);
             $this->standings->staleByMailbox([$mailboxId]);
             $this->log->write('mailbox_verified', 'mailbox', $mailboxId, ['by' => $by], $user?->id);
 

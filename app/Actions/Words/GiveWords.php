@@ -23,7 +23,8 @@ final readonly class GiveWords
         $list = self::list($labels);
         $this->make($labels);
         $this->database->statement(
-            'INSERT INTO name_words (name_id, word_id) SELECT n, w.id FROM unnest(?::bigint[]) AS n, words w WHERE lower(w.label) IN (SELECT lower(json_array_elements_text(?::json))) ON CONFLICT DO NOTHING',
+            'INSERT INTO name_words (name_id, word_id) SELECT n, w.id FROM unnest(?::bigint[]) AS n, words w
+                WHERE lower(w.label) IN (SELECT lower(json_array_elements_text(?::json))) ON CONFLICT DO NOTHING',
             ['{'.implode(',', $nameIds).'}', $list],
         );
     }
@@ -34,7 +35,9 @@ final readonly class GiveWords
         // Until they are given, or the transaction is over, nobody forgets them.
         $this->database->select("SELECT pg_advisory_xact_lock_shared(hashtext('words'))");
         $this->database->statement(
-            'INSERT INTO words (label) SELECT label FROM json_array_elements_text(?::json) AS label ORDER BY lower(label) ON CONFLICT DO NOTHING', [self::list(array_values(array_filter($labels, is_string(...))))],
+            'INSERT INTO words (label) SELECT label FROM json_array_elements_text(?::json) AS label ORDER BY lower(label)
+                ON CONFLICT DO NOTHING',
+            [self::list(array_values(array_filter($labels, is_string(...))))],
         );
     }
 
@@ -45,7 +48,8 @@ final readonly class GiveWords
     public function take(array $nameIds, array $labels): void
     {
         $this->database->statement(
-            'DELETE FROM name_words WHERE name_id = ANY (?::bigint[]) AND word_id IN (SELECT id FROM words WHERE lower(label) IN (SELECT lower(json_array_elements_text(?::json))))',
+            'DELETE FROM name_words WHERE name_id = ANY (?::bigint[])
+                AND word_id IN (SELECT id FROM words WHERE lower(label) IN (SELECT lower(json_array_elements_text(?::json))))',
             ['{'.implode(',', $nameIds).'}', self::list($labels)],
         );
     }
@@ -59,7 +63,11 @@ final readonly class GiveWords
     {
         $this->database->transaction(function () use ($labels): void {
             $this->database->select("SELECT pg_advisory_xact_lock(hashtext('words'))");
-            $this->database->delete('DELETE FROM words w WHERE lower(label) IN (SELECT lower(json_array_elements_text(?::json))) AND NOT EXISTS (SELECT FROM name_words x WHERE x.word_id = w.id)', [self::list($labels)]);
+            $this->database->delete(
+                'DELETE FROM words w WHERE lower(label) IN (SELECT lower(json_array_elements_text(?::json)))
+                    AND NOT EXISTS (SELECT FROM name_words x WHERE x.word_id = w.id)',
+                [self::list($labels)],
+            );
         });
     }
 
@@ -71,7 +79,9 @@ final readonly class GiveWords
     {
         $found = [];
         $rows = $this->database->select(
-            'SELECT x.name_id, w.label FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = ANY (?::bigint[]) ORDER BY lower(w.label)', ['{'.implode(',', $nameIds).'}'],
+            'SELECT x.name_id, w.label FROM name_words x JOIN words w ON w.id = x.word_id WHERE x.name_id = ANY (?::bigint[])
+                ORDER BY lower(w.label)',
+            ['{'.implode(',', $nameIds).'}'],
         );
         foreach (Row::all($rows) as $row) {
             $found[$row->int('name_id')][] = $row->text('label');

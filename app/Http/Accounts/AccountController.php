@@ -28,8 +28,15 @@ final readonly class AccountController
 {
     public const LISTED = 200;
 
-    public function __construct(private SaveRow $save, private Tallies $tallies, private GateState $gate, private ReadCustody $custody, private Words $words, private ReadSetbacks $setbacks, private Registrars $registrars)
-    {
+    public function __construct(
+        private SaveRow $save,
+        private Tallies $tallies,
+        private GateState $gate,
+        private ReadCustody $custody,
+        private Words $words,
+        private ReadSetbacks $setbacks,
+        private Registrars $registrars,
+    ) {
     }
 
     public function index(Request $request, FindAccounts $find): View
@@ -44,7 +51,7 @@ final readonly class AccountController
 
     public function create(Request $request): View
     {
-        $account = new Account;
+        $account = new Account();
         if ($request->integer('registrar') > 0) {
             $account->registrar_id = $request->integer('registrar');
         }
@@ -54,7 +61,7 @@ final readonly class AccountController
 
     public function store(AccountRequest $request): RedirectResponse
     {
-        $account = $this->save->handle($request->person(), new Account, $request->columns(), null);
+        $account = $this->save->handle($request->person(), new Account(), $request->columns(), null);
 
         return to_route('accounts.show', $account)->with('told', __('forms.saved', ['what' => $account->number]));
     }
@@ -64,7 +71,8 @@ final readonly class AccountController
         return view('accounts.show', [
             'account' => $account->load(['registrar', 'owner']),
             'tally' => $this->tallies->by('account_id', [$account])[$account->id] ?? null,
-            'last' => $this->tallies->lastHandover($account->id), 'unlocked' => $this->tallies->unlockedFor($account->id),
+            'last' => $this->tallies->lastHandover($account->id),
+            'unlocked' => $this->tallies->unlockedFor($account->id),
             'custody' => $this->custody->of([$account->id])[$account->id]['custody'],
             'custodians' => Custodian::query()->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(),
             'words' => $this->words,
@@ -98,8 +106,14 @@ final readonly class AccountController
     {
         return view('accounts.form', [
             'account' => $account,
-            'registrars' => Registrar::query()->orderBy('name')->get(['id', 'name']),
-            'clients' => Client::query()->standing()->where('is_house', false)->orderBy('name')->get(['id', 'name']),
+            'registrars' => Registrar::query()
+                ->orderBy('name')
+                ->get(['id', 'name']),
+            'clients' => Client::query()
+                ->standing()
+                ->where('is_house', false)
+                ->orderBy('name')
+                ->get(['id', 'name']),
         ]);
     }
 }

@@ -20,7 +20,7 @@ final class AccountRequest extends FormRequest
     {
         $account = $this->route('account');
 
-        return $account instanceof Account ? $account : new Account;
+        return $account instanceof Account ? $account : new Account();
     }
 
     /** @return array<string, list<mixed>> */
@@ -28,7 +28,14 @@ final class AccountRequest extends FormRequest
     {
         return [
             'registrar_id' => ['required', 'integer', 'exists:registrars,id'],
-            'number' => ['required', 'string', 'max:100', new NotTaken(Account::class, 'number', 'account', $this->route('account'), ['registrar_id' => $this->integer('registrar_id')])],
+            'number' => [
+                'required',
+                'string',
+                'max:100',
+                new NotTaken(Account::class, 'number', 'account', $this->route('account'), [
+                    'registrar_id' => $this->integer('registrar_id'),
+                ]),
+            ],
             'login' => ['nullable', 'string', 'max:200'],
             'mailbox' => ['nullable', 'email', 'max:320'],
             'handle' => ['nullable', 'string', 'max:100'],

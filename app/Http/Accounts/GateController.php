@@ -24,7 +24,10 @@ final readonly class GateController
         $password = $request->word('gate_password');
         $set->handle($request->person(), $account, $password === '' ? null : $password);
 
-        return to_route('accounts.show', $account)->with('told', $this->words->say($password === '' ? 'outside.gate.forgotten' : 'outside.gate.kept'));
+        return to_route('accounts.show', $account)->with(
+            'told',
+            $this->words->say($password === '' ? 'outside.gate.forgotten' : 'outside.gate.kept'),
+        );
     }
 
     /** The password may be sent to the gate that the page has shown. */

@@ -21,7 +21,10 @@ final class GateRequest extends FormRequest
         $account = $this->route('account');
         $isWire = $account instanceof Account && $account->registrar->link === 'wire';
 
-        return ['gate_password' => ['nullable', 'string', ...($isWire ? ['regex:'.Login::PASSWORD, $this->client(...)] : ['max:200'])], 'own_password' => ['bail', 'required', 'string', 'current_password']];
+        return [
+            'gate_password' => ['nullable', 'string', ...$isWire ? ['regex:'.Login::PASSWORD, $this->client(...)] : ['max:200']],
+            'own_password' => ['bail', 'required', 'string', 'current_password'],
+        ];
     }
 
     /** Whether an account that is called so can log in at all. */
@@ -36,6 +39,9 @@ final class GateRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['own_password.current_password' => (string) __('outside.gate.own_wrong'), 'gate_password.regex' => (string) __('outside.gate.password_wrong')];
+        return [
+            'own_password.current_password' => (string) __('outside.gate.own_wrong'),
+            'gate_password.regex' => (string) __('outside.gate.password_wrong'),
+        ];
     }
 }

@@ -22,8 +22,14 @@ use Illuminate\Support\ViewErrorBag;
  */
 final readonly class AnswerController
 {
-    public function __construct(private OpenLink $links, private LateAnswer $late, private HouseSettings $house, private Words $words, private Factory $views, private Container $container)
-    {
+    public function __construct(
+        private OpenLink $links,
+        private LateAnswer $late,
+        private HouseSettings $house,
+        private Words $words,
+        private Factory $views,
+        private Container $container,
+    ) {
     }
 
     public function show(string $token): Response
@@ -55,9 +61,13 @@ final readonly class AnswerController
             return $this->late->link($token) === null ? $this->over($token) : $this->latePage($token, '');
         }
         // What a session would have brought.
-        $this->views->share('errors', (new ViewErrorBag)->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
+        $this->views->share('errors', (new ViewErrorBag())->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
 
-        return response()->view($shown[0], ['token' => $token, 'house' => $this->house->name(), 'words' => $this->words, ...$shown[1]], $wrong === '' ? 200 : 422);
+        return response()->view(
+            $shown[0],
+            ['token' => $token, 'house' => $this->house->name(), 'words' => $this->words, ...$shown[1]],
+            $wrong === '' ? 200 : 422,
+        );
     }
 
     /** What is said after its day is heard, and does nothing. */
@@ -75,19 +85,21 @@ final readonly class AnswerController
 
     private function latePage(string $token, string $wrong): Response
     {
-        $this->views->share('errors', (new ViewErrorBag)->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
+        $this->views->share('errors', (new ViewErrorBag())->put('default', new MessageBag($wrong === '' ? [] : ['names' => $wrong])));
 
         return response()->view('answers.late', ['token' => $token, 'house' => $this->house->name()], $wrong === '' ? 200 : 422);
     }
 
     private function behind(LinkPurpose $purpose): AnswerPage
     {
-        return $this->container->make(match ($purpose) {
-            LinkPurpose::AcceptHandover => HandoverPage::class,
-            LinkPurpose::ConfirmRegistrant => ConfirmationPage::class,
-            LinkPurpose::VerifyMailbox => VerificationPage::class,
-            LinkPurpose::SetPassword => PasswordPage::class,
-        });
+        return $this->container->make(
+            match ($purpose) {
+                LinkPurpose::AcceptHandover => HandoverPage::class,
+                LinkPurpose::ConfirmRegistrant => ConfirmationPage::class,
+                LinkPurpose::VerifyMailbox => VerificationPage::class,
+                LinkPurpose::SetPassword => PasswordPage::class,
+            },
+        );
     }
 
     private function over(string $token): Response

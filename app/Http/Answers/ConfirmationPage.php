@@ -19,25 +19,39 @@ use App\View\Words;
 /** A registrant, the one until then or the new one, says whether they agree to the change. */
 final readonly class ConfirmationPage implements AnswerPage
 {
-    public function __construct(private SideAnswers $answers, private NamesAskedAbout $names, private Words $words, private TradeClock $clock)
-    {
+    public function __construct(
+        private SideAnswers $answers,
+        private NamesAskedAbout $names,
+        private Words $words,
+        private TradeClock $clock,
+    ) {
     }
 
     public function show(Link $link): ?array
     {
         $confirmation = Confirmation::query()->with('docket')->whereNull('answered_on')->find($link->confirmation_id);
         $terms = $confirmation->docket->terms ?? [];
-        $new = Contact::query()->with('today.mailbox')->find(is_int($terms['contact'] ?? null) ? $terms['contact'] : 0);
+        $new = Contact::query()
+            ->with('today.mailbox')
+            ->find(is_int($terms['contact'] ?? null) ? $terms['contact'] : 0);
         if ($confirmation === null || $new === null) {
             return null;
         }
 
         $by = is_string($terms['answer_by'] ?? null) ? Instant::of($terms['answer_by']) : null;
 
-        return ['answers.confirm', [
-            'isNew' => $confirmation->side === Side::New, 'names' => $this->names->of($confirmation), 'mailbox' => Masked::mailbox($link->mailbox), 'who' => $new->today->called, 'data' => $confirmation->side === Side::New ? $this->data($new) : [],
-            'agreement' => is_string($terms['agreement'] ?? null) ? $terms['agreement'] : '', 'by' => $this->clock->isPast($by) ? null : $by,
-        ]];
+        return [
+            'answers.confirm',
+            [
+                'isNew' => $confirmation->side === Side::New,
+                'names' => $this->names->of($confirmation),
+                'mailbox' => Masked::mailbox($link->mailbox),
+                'who' => $new->today->called,
+                'data' => $confirmation->side === Side::New ? $this->data($new) : [],
+                'agreement' => is_string($terms['agreement'] ?? null) ? $terms['agreement'] : '',
+                'by' => $this->clock->isPast($by) ? null : $by,
+            ],
+        ];
     }
 
     public function store(Link $link, string $token, TypedAnswer $typed): ?string
@@ -49,7 +63,10 @@ final readonly class ConfirmationPage implements AnswerPage
         };
     }
 
-    /** @return array<string, string> what is to stand on record, by field, whole: nobody agrees to what they can't read, and only the new registrant has the link */
+    /**
+     * @return array<string, string> what is to stand on record, by field, whole: nobody agrees to what they can't read, and only the new
+     *     registrant has the link
+     */
     private function data(Contact $new): array
     {
         $value = $new->today->value($new->kind);

@@ -29,14 +29,26 @@ final readonly class HandoverPage implements AnswerPage
         if ($link->docket === null) {
             return null;
         }
-        $lines = DocketLine::query()->with('name')->where('docket_id', $link->docket_id)->whereIn('state', LineState::OPEN)->orderBy('position');
+        $lines = DocketLine::query()
+            ->with('name')
+            ->where('docket_id', $link->docket_id)
+            ->whereIn('state', LineState::OPEN)
+            ->orderBy('position');
         $terms = HandoverTermsChosen::unpack($link->docket->terms);
         $receiver = $terms->receiver();
 
-        return ['answers.show', [
-            'registrar' => $receiver->registrar->name, 'by' => $this->clock->isPast($terms->answerBy) ? null : $terms->answerBy, 'count' => $lines->count(), 'lines' => $lines->limit(self::ROWS)->get(),
-            'mailbox' => Masked::mailbox($link->mailbox), 'account' => Masked::value($receiver->number), 'identifiers' => $receiver->registrar->receiver_by->identifiers(),
-        ]];
+        return [
+            'answers.show',
+            [
+                'registrar' => $receiver->registrar->name,
+                'by' => $this->clock->isPast($terms->answerBy) ? null : $terms->answerBy,
+                'count' => $lines->count(),
+                'lines' => $lines->limit(self::ROWS)->get(),
+                'mailbox' => Masked::mailbox($link->mailbox),
+                'account' => Masked::value($receiver->number),
+                'identifiers' => $receiver->registrar->receiver_by->identifiers(),
+            ],
+        ];
     }
 
     public function store(Link $link, string $token, TypedAnswer $typed): ?string

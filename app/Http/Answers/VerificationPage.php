@@ -17,8 +17,12 @@ use Illuminate\Database\Eloquent\Builder;
 /** A registrant says that what is on record is right, or what is wrong with it. */
 final readonly class VerificationPage implements AnswerPage
 {
-    public function __construct(private RegistrantAnswers $answers, private ReadBoard $board, private Words $words, private TradeClock $clock)
-    {
+    public function __construct(
+        private RegistrantAnswers $answers,
+        private ReadBoard $board,
+        private Words $words,
+        private TradeClock $clock,
+    ) {
     }
 
     public function show(Link $link): ?array
@@ -27,17 +31,40 @@ final readonly class VerificationPage implements AnswerPage
         if ($mailbox === null || $mailbox->verified_on !== null) {
             return null;
         }
-        $contacts = Contact::query()->whereNull('merged_into')->whereHas('today', fn (Builder $today) => $today->where('mailbox_id', $mailbox->id))->with('today')->limit(10)->get();
+        $contacts = Contact::query()
+            ->whereNull('merged_into')
+            ->whereHas('today', fn (Builder $today) => $today->where('mailbox_id', $mailbox->id))
+            ->with('today')
+            ->limit(10)
+            ->get();
         $names = $this->board->names($mailbox->id);
         $by = ($names[0] ?? null)?->instant('verify_by')?->toDay();
 
-        return ['answers.verify', [
-            'names' => $names, 'by' => $by, 'isOver' => $this->clock->isPast($by), 'mailbox' => Masked::mailbox($link->mailbox),
-            'contacts' => array_values(array_map(fn (Contact $contact): array => array_filter([
-                'organisation' => $contact->today->organisation, 'name' => $contact->today->person, 'town' => $contact->today->town, 'country' => $contact->today->country,
-                'street' => $contact->today->street === [] ? null : Masked::value(implode(', ', $contact->today->street)), 'voice' => $contact->today->voice === null ? null : Masked::value($contact->today->voice),
-            ], is_string(...)), $contacts->all())),
-        ]];
+        return [
+            'answers.verify',
+            [
+                'names' => $names,
+                'by' => $by,
+                'isOver' => $this->clock->isPast($by),
+                'mailbox' => Masked::mailbox($link->mailbox),
+                'contacts' => array_values(
+                    array_map(
+                        fn (Contact $contact): array => array_filter(
+                            [
+                                'organisation' => $contact->today->organisation,
+                                'name' => $contact->today->person,
+                                'town' => $contact->today->town,
+                                'country' => $contact->today->country,
+                                'street' => $contact->today->street === [] ? null : Masked::value(implode(', ', $contact->today->street)),
+                                'voice' => $contact->today->voice === null ? null : Masked::value($contact->today->voice),
+                            ],
+                            is_string(...),
+                        ),
+                        $contacts->all(),
+                    ),
+                ),
+            ],
+        ];
     }
 
     public function store(Link $link, string $token, TypedAnswer $typed): ?string

@@ -28,8 +28,14 @@ final readonly class ClientController
     /** Names that its page shows; the Roll has the rest. */
     private const ROWS = 12;
 
-    public function __construct(private SaveRow $save, private Tallies $tallies, private ReadRoll $roll, private Rulebook $book, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private SaveRow $save,
+        private Tallies $tallies,
+        private ReadRoll $roll,
+        private Rulebook $book,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     public function index(): View
@@ -41,12 +47,12 @@ final readonly class ClientController
 
     public function create(): View
     {
-        return $this->form(new Client);
+        return $this->form(new Client());
     }
 
     public function store(ClientRequest $request): RedirectResponse
     {
-        $client = $this->save->handle($request->person(), new Client, $request->values(), null);
+        $client = $this->save->handle($request->person(), new Client(), $request->values(), null);
 
         return to_route('clients.show', $client)->with('told', __('forms.saved', ['what' => $request->string('name')->toString()]));
     }
@@ -61,7 +67,11 @@ final readonly class ClientController
         $axis = Axis::ofTheRoll($this->clock->today());
         $page = $this->roll->page(new RollFilter(client: $client->id), $this->clock->today(), 2 * self::ROWS);
         // What is only watched for them is none of theirs.
-        $held = array_slice(array_filter($page->rows, fn (Row $row): bool => $row->text('next_kind') !== NextKind::Watched->value), 0, self::ROWS);
+        $held = array_slice(
+            array_filter($page->rows, fn (Row $row): bool => $row->text('next_kind') !== NextKind::Watched->value),
+            0,
+            self::ROWS,
+        );
 
         return view('clients.show', [
             'client' => $client,
@@ -87,7 +97,14 @@ final readonly class ClientController
             return to_route('clients.sheet', $client->merged_into);
         }
 
-        return view('clients.sheet', ['client' => $client, 'today' => $this->clock->today(), 'words' => $this->words, 'names' => $sheet->names($client->id), 'count' => ($this->tallies->by('client_id', [$client])[$client->id] ?? null)?->int('names') ?? 0, 'sums' => $sheet->sums($client->id)]);
+        return view('clients.sheet', [
+            'client' => $client,
+            'today' => $this->clock->today(),
+            'words' => $this->words,
+            'names' => $sheet->names($client->id),
+            'count' => ($this->tallies->by('client_id', [$client])[$client->id] ?? null)?->int('names') ?? 0,
+            'sums' => $sheet->sums($client->id),
+        ]);
     }
 
     public function edit(Client $client): View|RedirectResponse
@@ -104,6 +121,11 @@ final readonly class ClientController
 
     private function form(Client $client): View
     {
-        return view('clients.form', ['client' => $client, 'patterns' => ['' => __('clients.form.default_pattern')] + Pattern::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all()]);
+        return view('clients.form', [
+            'client' => $client,
+            'patterns' => [
+                '' => __('clients.form.default_pattern'),
+            ] + Pattern::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all(),
+        ]);
     }
 }

@@ -21,7 +21,7 @@ final class ClientRequest extends FormRequest
     {
         $client = $this->route('client');
 
-        return $client instanceof Client ? $client : new Client;
+        return $client instanceof Client ? $client : new Client();
     }
 
     /** @return array<string, mixed> columns of a client */
@@ -34,7 +34,12 @@ final class ClientRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:200', new NotTaken(Client::class, 'name', 'client', $this->route('client'), isFolded: true)],
+            'name' => [
+                'required',
+                'string',
+                'max:200',
+                new NotTaken(Client::class, 'name', 'client', $this->route('client'), isFolded: true),
+            ],
             'mailbox' => ['nullable', 'email', 'max:320'],
             'pattern_id' => ['nullable', 'integer', Rule::exists(Pattern::class, 'id')],
             'remarks' => ['nullable', 'string', 'max:4000'],

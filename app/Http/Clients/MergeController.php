@@ -26,8 +26,19 @@ final readonly class MergeController
         $other = $request->other();
 
         return view('clients.merge', [
-            'client' => $client, 'other' => $other, 'moves' => $other === null ? [] : $this->merged->moves($other->id), 'words' => $this->words,
-            'choices' => ['' => $this->words->say('clients.merge.choose')] + Client::query()->standing()->where('is_house', false)->whereKeyNot($client->id)->orderByRaw('lower(name)')->pluck('name', 'id')->all(), 'alike' => $this->merged->alike($client),
+            'client' => $client,
+            'other' => $other,
+            'moves' => $other === null ? [] : $this->merged->moves($other->id),
+            'words' => $this->words,
+            'choices' => ['' => $this->words->say('clients.merge.choose')] +
+                Client::query()
+                    ->standing()
+                    ->where('is_house', false)
+                    ->whereKeyNot($client->id)
+                    ->orderByRaw('lower(name)')
+                    ->pluck('name', 'id')
+                    ->all(),
+            'alike' => $this->merged->alike($client),
         ]);
     }
 
@@ -35,9 +46,14 @@ final readonly class MergeController
     {
         $other = $request->other();
         if ($other === null || ! $this->merge->handle($request->person(), $client, $other)) {
-            return to_route('clients.merge', $client)->withErrors(['other' => $this->words->say($other?->is_house === true ? 'clients.merge.house' : 'clients.merge.not_there')]);
+            return to_route('clients.merge', $client)->withErrors([
+                'other' => $this->words->say($other?->is_house === true ? 'clients.merge.house' : 'clients.merge.not_there'),
+            ]);
         }
 
-        return to_route('clients.show', $client)->with('told', $this->words->say('clients.merge.done', ['other' => $other->name, 'kept' => $client->name]));
+        return to_route('clients.show', $client)->with(
+            'told',
+            $this->words->say('clients.merge.done', ['other' => $other->name, 'kept' => $client->name]),
+        );
     }
 }

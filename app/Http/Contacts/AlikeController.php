@@ -26,7 +26,12 @@ final readonly class AlikeController
         $page = max(1, min(10_000, $request->integer('page', 1)));
         $groups = $this->alike->groups($page);
 
-        return view('contacts.alike', ['groups' => array_slice($groups, 0, Alike::PAGE), 'more' => count($groups) > Alike::PAGE, 'page' => $page, 'words' => $this->words]);
+        return view('contacts.alike', [
+            'groups' => array_slice($groups, 0, Alike::PAGE),
+            'more' => count($groups) > Alike::PAGE,
+            'page' => $page,
+            'words' => $this->words,
+        ]);
     }
 
     public function merge(MergeRequest $request, MergeContacts $merge): RedirectResponse
@@ -40,6 +45,13 @@ final readonly class AlikeController
 
         $untold = $count === 0 ? 0 : $this->contacts->countUntold($kept->id);
 
-        return back()->with('told', trim($this->words->count('contacts.merged', $count, ['who' => $kept->today->called]).' '.($untold === 0 ? '' : $this->words->count('contacts.merged_untold', $untold))));
+        return back()->with(
+            'told',
+            trim(
+                $this->words->count('contacts.merged', $count, ['who' => $kept->today->called]).
+                    ' '.
+                    ($untold === 0 ? '' : $this->words->count('contacts.merged_untold', $untold)),
+            ),
+        );
     }
 }

@@ -28,16 +28,29 @@ final readonly class CardController
         $contact->load('today.mailbox');
         $today = $contact->today;
         $card = new ContactCard(
-            ['organisation' => 'org', 'person' => 'individual'][$contact->kind->value] ?? null, $today->organisation, $today->person, $today->street, $today->town, $today->region, $today->postcode, $today->country, $today->voice, $today->mailbox?->address,
+            ['organisation' => 'org', 'person' => 'individual'][$contact->kind->value] ?? null,
+            $today->organisation,
+            $today->person,
+            $today->street,
+            $today->town,
+            $today->region,
+            $today->postcode,
+            $today->country,
+            $today->voice,
+            $today->mailbox?->address,
         );
 
-        return new Response(Cards::write($card), 200, ['Content-Type' => 'text/vcard; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"contact-{$contact->id}.vcf\"", 'X-Content-Type-Options' => 'nosniff']);
+        return new Response(Cards::write($card), 200, [
+            'Content-Type' => 'text/vcard; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"contact-{$contact->id}.vcf\"",
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     public function store(SignedInRequest $request, ImportCards $take): RedirectResponse
     {
         $file = $request->file('cards');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+        if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
             throw ValidationException::withMessages(['cards' => __('forms.choose_cards')]);
         }
         try {
@@ -46,7 +59,15 @@ final readonly class CardController
             throw ValidationException::withMessages(['cards' => $e->getMessage()]);
         }
 
-        return to_route('contacts.index')->with('told', trim($this->words->count('contacts.cards', $taken['made']).' '.($taken['known'] === 0 ? '' : $this->words->count('contacts.cards_known', $taken['known']))))
+        return to_route('contacts.index')
+            ->with(
+                'told',
+                trim(
+                    $this->words->count('contacts.cards', $taken['made']).
+                        ' '.
+                        ($taken['known'] === 0 ? '' : $this->words->count('contacts.cards_known', $taken['known'])),
+                ),
+            )
             ->withErrors($taken['refused'] === [] ? [] : ['cards' => array_slice($taken['refused'], 0, 20)]);
     }
 }

@@ -32,7 +32,10 @@ final class ContactRequest extends FormRequest
     {
         return [
             'kind' => ['required', Rule::enum(HolderKind::class)],
-            ...array_fill_keys(['organisation', 'person', 'town', 'region', 'voice', 'local_organisation', 'local_person', 'local_town', 'local_region'], ['nullable', 'string', 'max:255']),
+            ...array_fill_keys(
+                ['organisation', 'person', 'town', 'region', 'voice', 'local_organisation', 'local_person', 'local_town', 'local_region'],
+                ['nullable', 'string', 'max:255'],
+            ),
             ...array_fill_keys(['street', 'local_street'], ['nullable', 'string', 'max:800']),
             ...array_fill_keys(['postcode', 'local_postcode'], ['nullable', 'string', 'max:40']),
             'country' => ['nullable', 'string', 'max:10'],
@@ -46,19 +49,24 @@ final class ContactRequest extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isEmpty()) {
-                try {
-                    $this->contact = $this->read();
-                    $before = $this->route('contact');
-                    if ($before instanceof StoredContact && Guarded::mailbox($this->person(), $before->today->mailbox?->address, $this->contact->mailbox?->address())) {
-                        $validator->errors()->add('mailbox', (string) __('forms.guarded'));
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isEmpty()) {
+                    try {
+                        $this->contact = $this->read();
+                        $before = $this->route('contact');
+                        if (
+                            $before instanceof StoredContact &&
+                            Guarded::mailbox($this->person(), $before->today->mailbox?->address, $this->contact->mailbox?->address())
+                        ) {
+                            $validator->errors()->add('mailbox', (string) __('forms.guarded'));
+                        }
+                    } catch (ContactError $e) {
+                        $validator->errors()->add($e->field, $e->getMessage());
                     }
-                } catch (ContactError $e) {
-                    $validator->errors()->add($e->field, $e->getMessage());
                 }
-            }
-        }];
+            },
+        ];
     }
 
     public function contact(): Contact
@@ -74,11 +82,23 @@ final class ContactRequest extends FormRequest
     private function read(): Contact
     {
         $country = $this->filled('country') ? Country::of($this->word('country')) : null;
-        $local = Address::of($this->lines('local_street'), $this->word('local_town'), $this->word('local_region'), $this->word('local_postcode'), $country);
-        $hasLocal = array_filter(['local_organisation', 'local_person', 'local_street', 'local_town', 'local_region', 'local_postcode'], fn (string $part): bool => trim($this->word($part)) !== '') !== [];
+        $local = Address::of(
+            $this->lines('local_street'),
+            $this->word('local_town'),
+            $this->word('local_region'),
+            $this->word('local_postcode'),
+            $country,
+        );
+        $hasLocal =
+            array_filter(
+                ['local_organisation', 'local_person', 'local_street', 'local_town', 'local_region', 'local_postcode'],
+                fn (string $part): bool => trim($this->word($part)) !== '',
+            ) !== [];
 
         return Contact::of(
-            HolderKind::from($this->word('kind')), $this->word('organisation'), $this->word('person'),
+            HolderKind::from($this->word('kind')),
+            $this->word('organisation'),
+            $this->word('person'),
             Address::of($this->lines('street'), $this->word('town'), $this->word('region'), $this->word('postcode'), $country),
             $this->filled('voice') ? Phone::of($this->word('voice'), $country) : null,
             $this->filled('mailbox') ? Mailbox::of($this->word('mailbox')) : null,

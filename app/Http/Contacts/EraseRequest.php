@@ -14,7 +14,10 @@ final class EraseRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['asked_on' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'], 'words' => ['required', 'string', 'max:1000']];
+        return [
+            'asked_on' => ['required', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
+            'words' => ['required', 'string', 'max:1000'],
+        ];
     }
 
     /** @return array<string, string> */

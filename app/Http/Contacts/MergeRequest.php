@@ -26,7 +26,11 @@ final class MergeRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['keep.required' => self::said('forms.merge_keep'), 'together.required' => self::said('forms.merge_others'), 'keep.exists' => self::said('forms.merge_gone')];
+        return [
+            'keep.required' => self::said('forms.merge_keep'),
+            'together.required' => self::said('forms.merge_others'),
+            'keep.exists' => self::said('forms.merge_gone'),
+        ];
     }
 
     /** @return list<int> */
@@ -34,6 +38,8 @@ final class MergeRequest extends FormRequest
     {
         $ticked = $this->input('together');
 
-        return array_values(array_diff(array_map(intval(...), array_filter(is_array($ticked) ? $ticked : [], is_scalar(...))), [$this->integer('keep')]));
+        return array_values(
+            array_diff(array_map(intval(...), array_filter(is_array($ticked) ? $ticked : [], is_scalar(...))), [$this->integer('keep')]),
+        );
     }
 }

@@ -19,9 +19,16 @@ final readonly class RoleController
 
     public function store(Name $name, RoleRequest $request): RedirectResponse
     {
-        $given = $this->roles->give($request->person(), $name, Contact::query()->findOrFail($request->integer('contact')), $request->role());
+        $given = $this->roles->give(
+            $request->person(),
+            $name,
+            Contact::query()->findOrFail($request->integer('contact')),
+            $request->role(),
+        );
 
-        return to_route('names.show', $name)->withFragment('behind')->with('told', $this->words->say($given ? 'contacts.custody.written' : 'contacts.has_role'));
+        return to_route('names.show', $name)
+            ->withFragment('behind')
+            ->with('told', $this->words->say($given ? 'contacts.custody.written' : 'contacts.has_role'));
     }
 
     public function destroy(Name $name, RoleRequest $request): RedirectResponse

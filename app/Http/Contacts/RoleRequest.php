@@ -21,7 +21,10 @@ final class RoleRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['contact' => ['required', 'integer', Rule::exists(Contact::class, 'id')->whereNull('merged_into')], 'role' => ['required', Rule::enum(RoleKind::class)->except(RoleKind::Registrant), $this->isOfTheSuffix(...)]];
+        return [
+            'contact' => ['required', 'integer', Rule::exists(Contact::class, 'id')->whereNull('merged_into')],
+            'role' => ['required', Rule::enum(RoleKind::class)->except(RoleKind::Registrant), $this->isOfTheSuffix(...)],
+        ];
     }
 
     /** @return array<string, string> */
@@ -39,7 +42,12 @@ final class RoleRequest extends FormRequest
     {
         $name = $this->route('name');
         $role = is_string($value) ? RoleKind::tryFrom($value) : null;
-        if ($this->isMethod('post') && $name instanceof Name && $role !== null && ! app(Rulebook::class)->for($name->suffix, app(TradeClock::class)->now())->roles->value->has($role)) {
+        if (
+            $this->isMethod('post') &&
+            $name instanceof Name &&
+            $role !== null &&
+            ! app(Rulebook::class)->for($name->suffix, app(TradeClock::class)->now())->roles->value->has($role)
+        ) {
             $fail(__('forms.no_role', ['suffix' => $name->suffix]));
         }
     }

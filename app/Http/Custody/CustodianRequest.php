@@ -16,6 +16,11 @@ final class CustodianRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return $this->routeIs('custody.store') ? ['name' => ['required', 'string', 'max:200', new NotTaken(Custodian::class, 'name', 'person', null)], 'mailbox' => ['nullable', 'email', 'max:320']] : [];
+        return $this->routeIs('custody.store')
+            ? [
+                'name' => ['required', 'string', 'max:200', new NotTaken(Custodian::class, 'name', 'person', null)],
+                'mailbox' => ['nullable', 'email', 'max:320'],
+            ]
+            : [];
     }
 }

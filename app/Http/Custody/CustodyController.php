@@ -27,7 +27,10 @@ final readonly class CustodyController
     public function index(): View
     {
         return view('custody.index', [
-            'accounts' => $this->custody->of(), 'custodians' => Custodian::query()->orderByRaw('left_on IS NOT NULL')->orderByRaw('lower(name)')->limit(500)->get(), 'counts' => $this->custody->counts(), 'words' => $this->words,
+            'accounts' => $this->custody->of(),
+            'custodians' => Custodian::query()->orderByRaw('left_on IS NOT NULL')->orderByRaw('lower(name)')->limit(500)->get(),
+            'counts' => $this->custody->counts(),
+            'words' => $this->words,
         ]);
     }
 
@@ -37,41 +40,84 @@ final readonly class CustodyController
         $accounts = $this->custody->of($this->custody->accountsOf($custodian->id));
 
         return view('custody.show', [
-            'custodian' => $custodian, 'handings' => Handing::query()->where('from_id', $custodian->id)->with('to')->orderByDesc('id')->limit(20)->get(), 'accounts' => $accounts, 'stops' => array_filter(array_map(fn (array $one): array => $one['custody']->onlyWith($custodian->id), $accounts), fn (array $parts): bool => $parts !== []),
-            'others' => Custodian::query()->whereKeyNot($custodian->id)->whereNull('left_on')->orderByRaw('lower(name)')->limit(500)->pluck('name', 'id')->all(), 'words' => $this->words,
+            'custodian' => $custodian,
+            'handings' => Handing::query()->where('from_id', $custodian->id)->with('to')->orderByDesc('id')->limit(20)->get(),
+            'accounts' => $accounts,
+            'stops' => array_filter(
+                array_map(fn (array $one): array => $one['custody']->onlyWith($custodian->id), $accounts),
+                fn (array $parts): bool => $parts !== [],
+            ),
+            'others' => Custodian::query()
+                ->whereKeyNot($custodian->id)
+                ->whereNull('left_on')
+                ->orderByRaw('lower(name)')
+                ->limit(500)
+                ->pluck('name', 'id')
+                ->all(),
+            'words' => $this->words,
         ]);
     }
 
     /** How one gets in again where an account was lost. */
     public function lost(Account $account): View
     {
-        return view('custody.lost', ['account' => $account->load(['registrar', 'owner']), 'custody' => $this->custody->of([$account->id])[$account->id], 'words' => $this->words]);
+        return view('custody.lost', [
+            'account' => $account->load(['registrar', 'owner']),
+            'custody' => $this->custody->of([$account->id])[$account->id],
+            'words' => $this->words,
+        ]);
     }
 
     public function store(CustodianRequest $request): RedirectResponse
     {
-        $custodian = $this->save->handle($request->person(), new Custodian, ['name' => trim($request->word('name')), 'mailbox' => $request->filled('mailbox') ? $request->word('mailbox') : null], null);
+        $custodian = $this->save->handle(
+            $request->person(),
+            new Custodian(),
+            ['name' => trim($request->word('name')), 'mailbox' => $request->filled('mailbox') ? $request->word('mailbox') : null],
+            null,
+        );
 
         return to_route('custody.show', $custodian)->with('told', $this->words->say('contacts.saved', ['who' => $custodian->name]));
     }
 
     public function leave(Custodian $custodian, CustodianRequest $request): RedirectResponse
     {
-        $this->save->handle($request->person(), $custodian, ['left_on' => $custodian->left_on === null ? $this->clock->now() : null], $custodian->version);
+        $this->save->handle(
+            $request->person(),
+            $custodian,
+            ['left_on' => $custodian->left_on === null ? $this->clock->now() : null],
+            $custodian->version,
+        );
 
-        return to_route('custody.show', $custodian)->with('told', $this->words->say($custodian->left_on === null ? 'contacts.custody.is_back' : 'contacts.custody.has_left', ['who' => $custodian->name]));
+        return to_route('custody.show', $custodian)->with(
+            'told',
+            $this->words->say($custodian->left_on === null ? 'contacts.custody.is_back' : 'contacts.custody.has_left', [
+                'who' => $custodian->name,
+            ]),
+        );
     }
 
     public function give(Account $account, PartRequest $request, GiveCustody $give): RedirectResponse
     {
-        $give->give($request->person(), $account, Custodian::query()->findOrFail($request->integer('custodian')), CustodyPart::from($request->word('part')), $request->filled('good_until') ? Instant::of($request->word('good_until')) : null);
+        $give->give(
+            $request->person(),
+            $account,
+            Custodian::query()->findOrFail($request->integer('custodian')),
+            CustodyPart::from($request->word('part')),
+            $request->filled('good_until') ? Instant::of($request->word('good_until')) : null,
+        );
 
         return to_route('accounts.show', $account)->with('told', $this->words->say('contacts.custody.written'));
     }
 
     public function take(Account $account, PartRequest $request, GiveCustody $give): RedirectResponse
     {
-        $give->take($request->person(), $account, Custodian::query()->findOrFail($request->integer('custodian')), CustodyPart::from($request->word('part')));
+        $give->take(
+            $request->person(),
+            $account,
+            Custodian::query()->findOrFail($request->integer('custodian')),
+            CustodyPart::from($request->word('part')),
+        );
 
         return to_route('accounts.show', $account)->with('told', $this->words->say('contacts.custody.written'));
     }

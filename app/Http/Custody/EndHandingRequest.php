@@ -21,7 +21,12 @@ final class EndHandingRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['accounts' => ['required', 'array', 'max:500'], 'accounts.*' => ['integer'], 'how' => ['required', 'in:done,left'], 'words' => ['required_if:how,left', 'nullable', 'string', 'max:1000']];
+        return [
+            'accounts' => ['required', 'array', 'max:500'],
+            'accounts.*' => ['integer'],
+            'how' => ['required', 'in:done,left'],
+            'words' => ['required_if:how,left', 'nullable', 'string', 'max:1000'],
+        ];
     }
 
     /** @return array<string, string> */

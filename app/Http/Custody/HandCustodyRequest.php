@@ -17,7 +17,13 @@ final class HandCustodyRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['to' => ['required', 'integer', Rule::exists(Custodian::class, 'id')->whereNull('left_on')->whereNot('id', (string) ($this->custodian()->id ?? 0))]];
+        return [
+            'to' => [
+                'required',
+                'integer',
+                Rule::exists(Custodian::class, 'id')->whereNull('left_on')->whereNot('id', (string) ($this->custodian()->id ?? 0)),
+            ],
+        ];
     }
 
     /** @return array<string, string> */

@@ -27,7 +27,9 @@ final readonly class HandingController
     {
         $handing = $this->hand->begin($request->person(), $custodian, Custodian::query()->findOrFail($request->integer('to')));
 
-        return $handing === null ? to_route('custody.show', $custodian)->with('told', $this->words->say('contacts.custody.nothing')) : to_route('custody.handing', $handing);
+        return $handing === null
+            ? to_route('custody.show', $custodian)->with('told', $this->words->say('contacts.custody.nothing'))
+            : to_route('custody.handing', $handing);
     }
 
     public function show(Handing $handing): View
@@ -36,7 +38,9 @@ final readonly class HandingController
 
         return view('custody.handing', [
             'custody' => $this->custody->of(array_values($handing->lines->map(fn (HandingLine $line): int => $line->account_id)->all())),
-            'handing' => $handing, 'open' => $handing->lines->filter(fn (HandingLine $line): bool => $line->state === HandingState::Open)->count(), 'words' => $this->words,
+            'handing' => $handing,
+            'open' => $handing->lines->filter(fn (HandingLine $line): bool => $line->state === HandingState::Open)->count(),
+            'words' => $this->words,
         ]);
     }
 
@@ -44,7 +48,10 @@ final readonly class HandingController
     {
         $ended = $this->hand->end($request->person(), $handing, $request->accounts(), $request->left());
 
-        return to_route('custody.handing', $handing)->with('told', $this->words->count($request->left() === null ? 'contacts.custody.done' : 'contacts.custody.left', $ended));
+        return to_route('custody.handing', $handing)->with(
+            'told',
+            $this->words->count($request->left() === null ? 'contacts.custody.done' : 'contacts.custody.left', $ended),
+        );
     }
 
     public function proof(Handing $handing): Response

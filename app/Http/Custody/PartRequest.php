@@ -17,6 +17,10 @@ final class PartRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['custodian' => ['required', 'integer', Rule::exists(Custodian::class, 'id')], 'part' => ['required', Rule::enum(CustodyPart::class)], 'good_until' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01']];
+        return [
+            'custodian' => ['required', 'integer', Rule::exists(Custodian::class, 'id')],
+            'part' => ['required', Rule::enum(CustodyPart::class)],
+            'good_until' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2101-01-01'],
+        ];
     }
 }

@@ -35,7 +35,12 @@ final readonly class CarryDeed
             Gate::authorize(Right::Settle->value);
         }
         $docket = $this->prepare->handle(
-            $request->person(), $request->string('token')->toString(), $deed, $request->without() === [] ? $ids : array_values(array_intersect($ids, $shown)), $terms, $shown,
+            $request->person(),
+            $request->string('token')->toString(),
+            $deed,
+            $request->without() === [] ? $ids : array_values(array_intersect($ids, $shown)),
+            $terms,
+            $shown,
         );
         if ($settles && Gate::allows('settle', $docket)) {
             $this->settle->handle($request->person(), $docket);

@@ -29,8 +29,13 @@ final readonly class DeedController
     /** So many are named before it is known what is to be done with them. */
     private const NAMED = 12;
 
-    public function __construct(private Deeds $deeds, private GatherNames $gather, private CaseFiles $files, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private Deeds $deeds,
+        private GatherNames $gather,
+        private CaseFiles $files,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     public function show(string $deed, DeedRequest $request): View|RedirectResponse
@@ -43,7 +48,16 @@ final readonly class DeedController
         $terms = $contract->terms($request->all());
         $now = $this->clock->now();
         $files = array_values($this->files->of($ids, $now));
-        $verdicts = $terms === null ? null : new Verdicts(array_map(fn (CaseFile $file): JudgedName => new JudgedName($file, Deeds::judge($contract, $file, $terms, $now)), $files), $request->without());
+        $verdicts =
+            $terms === null
+                ? null
+                : new Verdicts(
+                    array_map(
+                        fn (CaseFile $file): JudgedName => new JudgedName($file, Deeds::judge($contract, $file, $terms, $now)),
+                        $files,
+                    ),
+                    $request->without(),
+                );
         $said = $terms === null ? [] : $contract->said($terms);
 
         return view('deeds.show', [
@@ -60,7 +74,9 @@ final readonly class DeedController
             'token' => old('token', (string) Str::uuid()),
             'shown' => Crypt::encryptString((string) json_encode($verdicts?->clearIds() ?? [])),
             'choices' => $contract->choices(),
-            'picture' => $contract instanceof Illustrated && $terms !== null && $verdicts !== null ? $contract->picture(array_map(fn (JudgedName $one): CaseFile => $one->file, $verdicts->kept), $terms, $now) : null,
+            'picture' => $contract instanceof Illustrated && $terms !== null && $verdicts !== null
+                    ? $contract->picture(array_map(fn (JudgedName $one): CaseFile => $one->file, $verdicts->kept), $terms, $now)
+                    : null,
             'words' => $this->words,
         ]);
     }
@@ -69,7 +85,7 @@ final readonly class DeedController
     {
         $contract = $this->deed($deed);
         $terms = $contract->terms($request->all());
-        $back = route('deeds.show', [$deed, ...$request->which(), ...($terms === null ? [] : $contract->said($terms))]);
+        $back = route('deeds.show', [$deed, ...$request->which(), ...$terms === null ? [] : $contract->said($terms)]);
         if ($terms === null) {
             return redirect($back)->withErrors(['deed' => __('deeds.errors.no_terms')]);
         }

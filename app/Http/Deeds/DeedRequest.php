@@ -55,12 +55,27 @@ class DeedRequest extends FormRequest
     public function names(GatherNames $gather): ?array
     {
         if ($this->filled('name')) {
-            $found = array_filter(array_map(fn (string $name): ?int => (new Name)->resolveRouteBinding(trim($name))?->id, explode(',', $this->word('name'))), is_int(...));
+            $found = array_filter(
+                array_map(fn (string $name): ?int => (new Name())->resolveRouteBinding(trim($name))?->id, explode(','
+                    .'', $this->word('name'))),
+                is_int(...),
+            );
 
             return $found === [] ? null : array_values(array_unique($found));
         }
         if ($this->filled('docket')) {
-            return array_values(array_map(fn (mixed $id): int => is_int($id) ? $id : 0, DocketLine::query()->where('docket_id', $this->integer('docket'))->where('state', LineState::Done)->orderBy('position')->toBase()->pluck('name_id')->all()));
+            return array_values(
+                array_map(
+                    fn (mixed $id): int => is_int($id) ? $id : 0,
+                    DocketLine::query()
+                        ->where('docket_id', $this->integer('docket'))
+                        ->where('state', LineState::Done)
+                        ->orderBy('position')
+                        ->toBase()
+                        ->pluck('name_id')
+                        ->all(),
+                ),
+            );
         }
         $of = $this->word('of');
 
@@ -76,7 +91,16 @@ class DeedRequest extends FormRequest
     {
         $without = $this->input('without');
 
-        return array_slice(array_values(array_filter(is_array($without) ? $without : [], fn (mixed $key): bool => is_string($key) && preg_match('/^[a-z_]+\.[a-z_]+$/D', $key) === 1)), 0, 50);
+        return array_slice(
+            array_values(
+                array_filter(
+                    is_array($without) ? $without : [],
+                    fn (mixed $key): bool => is_string($key) && preg_match('/^[a-z_]+\.[a-z_]+$/D', $key) === 1,
+                ),
+            ),
+            0,
+            50,
+        );
     }
 
     /** @return array<string, string|list<string>> what says which names, for links and forms */

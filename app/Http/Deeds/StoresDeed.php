@@ -14,7 +14,11 @@ trait StoresDeed
     /** @return array<string, list<string>> */
     protected function buttonRules(): array
     {
-        return ['token' => ['required', 'uuid'], 'shown' => ['required', 'string', 'max:300000'], 'act' => ['required', 'in:prepare,settle']];
+        return [
+            'token' => ['required', 'uuid'],
+            'shown' => ['required', 'string', 'max:300000'],
+            'act' => ['required', 'in:prepare,settle'],
+        ];
     }
 
     /**

@@ -47,18 +47,31 @@ use Illuminate\View\View;
 /** Dockets: what was done to many names, name by name; its slip; its proof. */
 final readonly class DocketController
 {
-    public function __construct(private Deeds $deeds, private Progress $progress, private TradeClock $clock, private Words $words, private ReadSetbacks $setbacks, private JudgeAgain $again)
-    {
+    public function __construct(
+        private Deeds $deeds,
+        private Progress $progress,
+        private TradeClock $clock,
+        private Words $words,
+        private ReadSetbacks $setbacks,
+        private JudgeAgain $again,
+    ) {
     }
 
     public function index(Request $request): View
     {
         $open = $request->query('state') !== 'ended';
-        $dockets = Docket::query()->whereIn('state', $open ? [DocketState::Prepared, DocketState::Settled] : [DocketState::Closed, DocketState::CalledOff])
-            ->with(['preparer', 'proof'])->orderByDesc('id')->cursorPaginate(50)->withQueryString();
+        $dockets = Docket::query()
+            ->whereIn('state', $open ? [DocketState::Prepared, DocketState::Settled] : [DocketState::Closed, DocketState::CalledOff])
+            ->with(['preparer', 'proof'])
+            ->orderByDesc('id')
+            ->cursorPaginate(50)
+            ->withQueryString();
 
         return view('dockets.index', [
-            'dockets' => $dockets, 'open' => $open, 'deeds' => $this->deeds, 'words' => $this->words,
+            'dockets' => $dockets,
+            'open' => $open,
+            'deeds' => $this->deeds,
+            'words' => $this->words,
             'progress' => $this->progress->of(array_values(array_map(fn (Docket $docket): int => $docket->id, $dockets->items()))),
         ]);
     }
@@ -71,7 +84,12 @@ final readonly class DocketController
         $docket->refresh();
         $ending = $this->isEnding($docket) ? true : null;
 
-        $lines = $docket->lines()->withOpenWord()->with(['name', 'givingAccount.registrar', 'order'])->paginate(200)->withQueryString();
+        $lines = $docket
+            ->lines()
+            ->withOpenWord()
+            ->with(['name', 'givingAccount.registrar', 'order'])
+            ->paginate(200)
+            ->withQueryString();
 
         $deed = $this->deeds->of($docket);
 
@@ -79,17 +97,31 @@ final readonly class DocketController
             ...$this->told($docket),
             'progress' => $progress,
             'setbacks' => $this->setbacks->ofDocket($docket->id),
-            'moving' => $ending !== null ? $this->ending($progress) : ($docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0) ? $this->moving($progress, $progress->isOver(), $toTell) : null),
+            'moving' => $ending !== null
+                    ? $this->ending($progress)
+                    : ($docket->state === DocketState::Settled && ($progress->isOver() || $progress->waiting > 0 || $toTell > 0)
+                        ? $this->moving($progress, $progress->isOver(), $toTell)
+                        : null),
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
             'slip' => $docket->state === DocketState::Settled ? $deed->slip($docket) : null,
             'lines' => $lines,
-            'judged' => $docket->state === DocketState::Prepared ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items()))) : [],
+            'judged' => $docket->state === DocketState::Prepared
+                    ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))
+                    : [],
             'today' => $this->clock->today(),
-            'people' => new PeopleNamed,
+            'people' => new PeopleNamed(),
             'acceptance' => Acceptance::query()->with('account')->find($docket->id),
-            'confirmations' => $docket->confirmations()->with(['contact.today', 'letter'])->orderByDesc('side')->orderBy('id')->limit(200)->get(),
+            'confirmations' => $docket
+                ->confirmations()
+                ->with(['contact.today', 'letter'])
+                ->orderByDesc('side')
+                ->orderBy('id')
+                ->limit(200)
+                ->get(),
             'letter' => Letter::query()->where('docket_id', $docket->id)->latest('id')->first(),
-            'undoable' => $deed instanceof Ticked ? in_array($docket->state, [DocketState::Settled, DocketState::Closed], true) : $docket->state === DocketState::Closed && $deed instanceof Undoable,
+            'undoable' => $deed instanceof Ticked
+                    ? in_array($docket->state, [DocketState::Settled, DocketState::Closed], true)
+                    : $docket->state === DocketState::Closed && $deed instanceof Undoable,
             'ticked' => $deed instanceof Ticked,
         ]);
     }
@@ -106,7 +138,10 @@ final readonly class DocketController
             return new JsonResponse(['waiting' => max(1, $progress->begun), 'told' => $this->ending($progress)]);
         }
 
-        return new JsonResponse(['waiting' => $isClosing ? 1 : $progress->waiting + $toTell, 'told' => $this->moving($progress, $isClosing, $toTell)]);
+        return new JsonResponse([
+            'waiting' => $isClosing ? 1 : $progress->waiting + $toTell,
+            'told' => $this->moving($progress, $isClosing, $toTell),
+        ]);
     }
 
     /** Whether lines are being ended in the queue. */
@@ -117,7 +152,10 @@ final readonly class DocketController
 
     private function ending(DocketProgress $progress): string
     {
-        return $this->words->say('dockets.ending_so_far', ['open' => number_format($progress->begun + $progress->waiting), 'of' => number_format($progress->meant())]);
+        return $this->words->say('dockets.ending_so_far', [
+            'open' => number_format($progress->begun + $progress->waiting),
+            'of' => number_format($progress->meant()),
+        ]);
     }
 
     public function settle(SettleRequest $request, Docket $docket, SettleDocket $settle): RedirectResponse
@@ -134,12 +172,24 @@ final readonly class DocketController
     public function tick(TickRequest $request, Docket $docket, EndMany $end): RedirectResponse
     {
         try {
-            $count = $end->handle($request->person(), $docket, $request->how(), $request->lines(), $request->how() === 'done' ? $request->on() : null, $request->string('reason')->toString());
+            $count = $end->handle(
+                $request->person(),
+                $docket,
+                $request->how(),
+                $request->lines(),
+                $request->how() === 'done' ? $request->on() : null,
+                $request->string('reason')->toString(),
+            );
         } catch (DeedError $e) {
-            return to_route('dockets.show', $docket)->withInput(OldInput::of($request))->withErrors(['deed' => $e->getMessage()]);
+            return to_route('dockets.show', $docket)
+                ->withInput(OldInput::of($request))
+                ->withErrors(['deed' => $e->getMessage()]);
         }
 
-        return to_route('dockets.show', $docket)->with('told', $count === null ? $this->words->say('dockets.ending') : $this->words->count('dockets.ticked.'.$request->how(), $count));
+        return to_route('dockets.show', $docket)->with(
+            'told',
+            $count === null ? $this->words->say('dockets.ending') : $this->words->count('dockets.ticked.'.$request->how(), $count),
+        );
     }
 
     public function callOff(SettleRequest $request, Docket $docket, EndMany $end): RedirectResponse
@@ -151,7 +201,11 @@ final readonly class DocketController
         }
         $open = $onlyWaiting ? 0 : $docket->lines()->whereIn('state', LineState::OPEN)->count();
 
-        return to_route('dockets.show', $docket)->with('told', $this->words->count('dockets.ticked.called_off', $count).($open === 0 ? '' : ' '.$this->words->count('dockets.ticked.told_already', $open)));
+        return to_route('dockets.show', $docket)->with(
+            'told',
+            $this->words->count('dockets.ticked.called_off', $count).
+                ($open === 0 ? '' : ' '.$this->words->count('dockets.ticked.told_already', $open)),
+        );
     }
 
     /** Writes once more to the receiver, whose word is waited for. */
@@ -197,7 +251,12 @@ final readonly class DocketController
     /** The page of the same deed on the same terms, with those of its names that did not go. */
     public function again(SettleRequest $request, Docket $docket, GatherNames $gather): RedirectResponse
     {
-        $ids = DocketLine::query()->where('docket_id', $docket->id)->whereIn('state', [LineState::Stopped, LineState::Refused, LineState::CalledOff])->orderBy('position')->toBase()->pluck('name_id')
+        $ids = DocketLine::query()
+            ->where('docket_id', $docket->id)
+            ->whereIn('state', [LineState::Stopped, LineState::Refused, LineState::CalledOff])
+            ->orderBy('position')
+            ->toBase()
+            ->pluck('name_id')
             ->all();
         $ids = array_values(array_filter($ids, is_int(...)));
         if ($ids === []) {
@@ -211,7 +270,11 @@ final readonly class DocketController
     /** What its registrars are still to be told for the first time: the page goes on when that is done. */
     private function toTell(Docket $docket): int
     {
-        return Order::query()->whereIn('docket_line_id', DocketLine::query()->where('docket_id', $docket->id)->select('id'))->where('state', OrderState::Waiting)->where('attempts', 0)->count();
+        return Order::query()
+            ->whereIn('docket_line_id', DocketLine::query()->where('docket_id', $docket->id)->select('id'))
+            ->where('state', OrderState::Waiting)
+            ->where('attempts', 0)
+            ->count();
     }
 
     private function moving(DocketProgress $progress, bool $isClosing, int $toTell): string
@@ -233,11 +296,21 @@ final readonly class DocketController
         return [
             'docket' => $docket->load(['preparer', 'settler', 'proof']),
             'deed' => $this->deeds->of($docket),
-            'receiver' => $receiver === null ? null : Account::query()->with(['registrar', 'owner'])->findOrFail($receiver),
+            'receiver' => $receiver === null
+                    ? null
+                    : Account::query()
+                        ->with(['registrar', 'owner'])
+                        ->findOrFail($receiver),
             'client' => $client === null ? null : Client::query()->find($client),
             'by' => $by,
             'isOver' => $this->clock->isPast($by),
-            'late' => Link::query()->where('docket_id', $docket->id)->whereNotNull('late_on')->whereNull('used_at')->whereNull('withdrawn_at')->orderBy('id')->get(),
+            'late' => Link::query()
+                ->where('docket_id', $docket->id)
+                ->whereNotNull('late_on')
+                ->whereNull('used_at')
+                ->whereNull('withdrawn_at')
+                ->orderBy('id')
+                ->get(),
             'words' => $this->words,
         ];
     }

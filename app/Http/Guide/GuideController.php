@@ -18,10 +18,18 @@ final class GuideController
         $text = file_get_contents(base_path('docs/guide.md'));
         $html = Str::markdown($text === false ? throw new RuntimeException('docs/guide.md is missing.') : $text, ['html_input' => 'strip']);
         // Headings get anchors, as the list at the top expects them.
-        $html = preg_replace_callback('/<h2>(.*?)<\/h2>/', fn (array $heading): string => '<h2 id="'.self::anchor($heading[1]).'">'.$heading[1].'</h2>', $html);
+        $html = preg_replace_callback(
+            '/<h2>(.*?)<\/h2>/',
+            fn (array $heading): string => '<h2 id="'.self::anchor($heading[1]).'">'.$heading[1].'</h2>',
+            $html,
+        );
         $pictures = rtrim(route('guide.picture', ['picture' => 'x']), 'x');
 
-        return view('guide.show', ['guide' => new HtmlString(preg_replace('/<h1>.*?<\/h1>/', '', str_replace('src="screenshots/', "src=\"{$pictures}", (string) $html)) ?? '')]);
+        return view('guide.show', [
+            'guide' => new HtmlString(
+                preg_replace('/<h1>.*?<\/h1>/', '', str_replace('src="screenshots/', "src=\"{$pictures}", (string) $html)) ?? '',
+            ),
+        ]);
     }
 
     public function picture(string $picture): BinaryFileResponse

@@ -41,8 +41,15 @@ final readonly class HandOverController
     /** So many of those we serve are links; more are a list to choose from. */
     public const LISTED = 60;
 
-    public function __construct(private GatherNames $gather, private JudgeNames $judge, private TradeClock $clock, private FindAccounts $find, private Tallies $tallies, private AnotherRegistrant $another, private Words $words)
-    {
+    public function __construct(
+        private GatherNames $gather,
+        private JudgeNames $judge,
+        private TradeClock $clock,
+        private FindAccounts $find,
+        private Tallies $tallies,
+        private AnotherRegistrant $another,
+        private Words $words,
+    ) {
     }
 
     public function show(HandOverRequest $request): View
@@ -51,7 +58,12 @@ final readonly class HandOverController
         if ($ids === null || $ids === []) {
             return view('handover.choose', ['emptied' => $ids === []]);
         }
-        $receiver = $request->receiverId() === null ? null : Account::query()->with(['registrar', 'owner'])->find($request->receiverId());
+        $receiver =
+            $request->receiverId() === null
+                ? null
+                : Account::query()
+                    ->with(['registrar', 'owner'])
+                    ->find($request->receiverId());
         $now = $this->clock->now();
         $by = $request->answerBy($now->toDay()->plusDays($receiver->registrar->accept_days ?? self::DAYS_TO_ANSWER));
         $registrant = $this->registrant($request, $by);
@@ -90,7 +102,9 @@ final readonly class HandOverController
         $by = $request->answerBy($this->clock->today());
         $registrant = $this->registrant($request, $by);
         if ($registrant === null && $request->word('contact') !== '') {
-            return redirect($request->address(['client' => $request->word('client')]))->withErrors(['deed' => DeedError::nobodyMeant()->getMessage()]);
+            return redirect($request->address(['client' => $request->word('client')]))->withErrors([
+                'deed' => DeedError::nobodyMeant()->getMessage(),
+            ]);
         }
         $terms = new HandoverTermsChosen($request->integer('receiver'), $request->clientId(), $by, $registrant);
         if ($terms->clientId !== null) {
@@ -110,12 +124,16 @@ final readonly class HandOverController
     {
         $pasted = $read->handle($request->string('names')->toString());
         if ($pasted->known === []) {
-            return back()->withInput(OldInput::of($request))->withErrors(['names' => __('names.none_known', ['unknown' => $pasted->unknownShort()])]);
+            return back()
+                ->withInput(OldInput::of($request))
+                ->withErrors(['names' => __('names.none_known', ['unknown' => $pasted->unknownShort()])]);
         }
         $list = $this->gather->list($request->person(), $pasted->known);
         $redirect = to_route('hand-over', ['of' => $list]);
 
-        return $pasted->unknown === [] ? $redirect : $redirect->with('told', trans_choice('names.some_unknown', count($pasted->unknown), ['unknown' => $pasted->unknownShort()]));
+        return $pasted->unknown === []
+            ? $redirect
+            : $redirect->with('told', trans_choice('names.some_unknown', count($pasted->unknown), ['unknown' => $pasted->unknownShort()]));
     }
 
     /**
@@ -130,14 +148,17 @@ final readonly class HandOverController
 
         $givers = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged)));
 
-        return $this->find->matching($request->word('q'), count($registrars) === 1 ? $registrars[0] : null, 24)
+        return $this->find
+            ->matching($request->word('q'), count($registrars) === 1 ? $registrars[0] : null, 24)
             ->reject(fn (Account $account): bool => $givers === [$account->id]);
     }
 
     /** Who is to be their registrant; null: each keeps its own, or it is not said yet who. */
     private function registrant(HandOverRequest $request, Instant $by): ?RegistrantChosen
     {
-        return $request->word('contact') === '' ? null : $this->another->chosen([...$request->only(HandOverRequest::REGISTRANT), 'by' => $by->date()]);
+        return $request->word('contact') === ''
+            ? null
+            : $this->another->chosen([...$request->only(HandOverRequest::REGISTRANT), 'by' => $by->date()]);
     }
 
     private function client(HandOverRequest $request, ?Account $receiver): ?Client

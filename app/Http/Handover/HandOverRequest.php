@@ -70,7 +70,10 @@ class HandOverRequest extends DeedRequest
      */
     public function address(array $change): string
     {
-        $said = array_filter([...$this->which(), ...$this->only(['receiver', 'client', 'by', ...self::REGISTRANT]), ...$change], fn (mixed $value): bool => $value !== null && $value !== '' && $value !== []);
+        $said = array_filter(
+            [...$this->which(), ...$this->only(['receiver', 'client', 'by', ...self::REGISTRANT]), ...$change],
+            fn (mixed $value): bool => $value !== null && $value !== '' && $value !== [],
+        );
 
         return route('hand-over', $said);
     }

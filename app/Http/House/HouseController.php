@@ -20,8 +20,12 @@ use Illuminate\View\View;
 /** What the house sets for itself. */
 final readonly class HouseController
 {
-    public function __construct(private HouseSettings $house, private HouseLog $log, private Connection $database, private TradeClock $clock)
-    {
+    public function __construct(
+        private HouseSettings $house,
+        private HouseLog $log,
+        private Connection $database,
+        private TradeClock $clock,
+    ) {
     }
 
     public function edit(): View
@@ -30,7 +34,10 @@ final readonly class HouseController
             'house' => $this->house,
             'itself' => Client::query()->where('is_house', true)->first(),
             'served' => self::choices(Served::cases(), fn (Served $one): string => $one->many()),
-            'dates' => self::choices(DateStyle::cases(), fn (DateStyle $one): string => gmdate($one->format(), $this->clock->today()->epoch)),
+            'dates' => self::choices(
+                DateStyle::cases(),
+                fn (DateStyle $one): string => gmdate($one->format(), $this->clock->today()->epoch),
+            ),
             'patterns' => ['' => 'none set'] + Pattern::query()->orderBy('name')->limit(500)->pluck('name', 'id')->all(),
             'zones' => array_combine(DateTimeZone::listIdentifiers(), DateTimeZone::listIdentifiers()),
         ]);
@@ -42,7 +49,13 @@ final readonly class HouseController
         $this->database->transaction(function () use ($settings, $request): void {
             $before = $this->house->stand();
             $this->house->set($settings);
-            $this->log->write('house_set', 'house', null, ['before' => json_encode($before, JSON_THROW_ON_ERROR), 'after' => json_encode($settings, JSON_THROW_ON_ERROR)], $request->person()->id);
+            $this->log->write(
+                'house_set',
+                'house',
+                null,
+                ['before' => json_encode($before, JSON_THROW_ON_ERROR), 'after' => json_encode($settings, JSON_THROW_ON_ERROR)],
+                $request->person()->id,
+            );
         });
 
         return to_route('house')->with('told', __('forms.saved', ['what' => __('settings.title')]));

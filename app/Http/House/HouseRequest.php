@@ -35,13 +35,19 @@ final class HouseRequest extends FormRequest
         return ['currency.regex' => __('forms.currency')];
     }
 
-    /** @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string, pattern: int|null} */
+    /**
+     * @return array{currency: string, letterhead: string, four_eyes: int|null, zone: string, dates: string, served: string,
+     *     pattern: int|null}
+     */
     public function settings(): array
     {
         return [
-            'currency' => $this->word('currency'), 'letterhead' => trim(str_replace("\r", '', $this->word('letterhead'))),
+            'currency' => $this->word('currency'),
+            'letterhead' => trim(str_replace("\r", '', $this->word('letterhead'))),
             'four_eyes' => $this->filled('four_eyes') ? $this->integer('four_eyes') : null,
-            'zone' => $this->word('zone'), 'dates' => $this->word('dates'), 'served' => $this->word('served'),
+            'zone' => $this->word('zone'),
+            'dates' => $this->word('dates'),
+            'served' => $this->word('served'),
             'pattern' => $this->filled('pattern') ? $this->integer('pattern') : null,
         ];
     }

@@ -43,7 +43,12 @@ final class ColumnsRequest extends FormRequest
                     $validator->errors()->add('columns', __('imports.same_field', ['field' => __('imports.field.'.$field)]));
                 }
             }
-            if ($this->import()?->account_id === null && ! $this->filled('account') && ! $this->filled('new_account') && ! in_array(ImportField::Account->value, $fields, true)) {
+            if (
+                $this->import()?->account_id === null &&
+                ! $this->filled('account') &&
+                ! $this->filled('new_account') &&
+                ! in_array(ImportField::Account->value, $fields, true)
+            ) {
                 $validator->errors()->add('account', __('imports.no_account'));
             }
             $hasDates = array_filter($fields, fn (string $field): bool => ImportField::from($field)->isDate()) !== [];

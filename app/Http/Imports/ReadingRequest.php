@@ -18,11 +18,19 @@ final class ReadingRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['sheet' => ['nullable', 'string', 'max:200'], 'headings' => ['required', 'boolean'], 'encoding' => ['nullable', Rule::enum(Encoding::class)]];
+        return [
+            'sheet' => ['nullable', 'string', 'max:200'],
+            'headings' => ['required', 'boolean'],
+            'encoding' => ['nullable', Rule::enum(Encoding::class)],
+        ];
     }
 
     public function options(): ListOptions
     {
-        return new ListOptions($this->filled('sheet') ? $this->word('sheet') : null, $this->boolean('headings'), Encoding::tryFrom($this->word('encoding')));
+        return new ListOptions(
+            $this->filled('sheet') ? $this->word('sheet') : null,
+            $this->boolean('headings'),
+            Encoding::tryFrom($this->word('encoding')),
+        );
     }
 }

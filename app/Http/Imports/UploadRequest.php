@@ -22,7 +22,12 @@ final class UploadRequest extends FormRequest
             'new_registrar' => ['required_without:registrar', 'nullable', 'string', 'max:200'],
             'whole' => ['boolean'],
             'new_account' => ['nullable', 'string', 'max:100'],
-            'account' => ['nullable', Rule::requiredIf($this->boolean('whole') && ! $this->filled('new_account')), 'integer', Rule::exists('accounts', 'id')->where('registrar_id', $this->integer('registrar'))],
+            'account' => [
+                'nullable',
+                Rule::requiredIf($this->boolean('whole') && ! $this->filled('new_account')),
+                'integer',
+                Rule::exists('accounts', 'id')->where('registrar_id', $this->integer('registrar')),
+            ],
             'client' => ['nullable', 'integer', 'exists:clients,id'],
             'list' => ['required', $this->sensible(...)],
         ];
@@ -31,7 +36,11 @@ final class UploadRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['account.exists' => __('imports.account_elsewhere'), 'account.required' => __('imports.whole_of_what'), 'list.required' => __('imports.not_sent')];
+        return [
+            'account.exists' => __('imports.account_elsewhere'),
+            'account.required' => __('imports.whole_of_what'),
+            'list.required' => __('imports.not_sent'),
+        ];
     }
 
     public function list(): UploadedFile
@@ -44,10 +53,15 @@ final class UploadRequest extends FormRequest
     private function sensible(string $field, mixed $value, Closure $fail): void
     {
         $limit = config()->integer('house.upload_limit');
-        if (! $value instanceof UploadedFile || ! $value->isValid()) {
+        if (! ($value instanceof UploadedFile) || ! $value->isValid()) {
             $fail(__('imports.not_sent'));
         } elseif ($value->getSize() > $limit) {
-            $fail(__('imports.too_large', ['size' => number_format($value->getSize() / 1_048_576, 1), 'limit' => number_format($limit / 1_048_576)]));
+            $fail(
+                __('imports.too_large', [
+                    'size' => number_format($value->getSize() / 1_048_576, 1),
+                    'limit' => number_format($limit / 1_048_576),
+                ]),
+            );
         }
     }
 }

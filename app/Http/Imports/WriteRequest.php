@@ -14,7 +14,13 @@ final class WriteRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['clients' => ['array', 'max:500'], 'clients.*' => ['string', 'max:200'], 'accounts' => ['array', 'max:400'], 'accounts.*' => ['string', 'max:100'], 'because' => ['nullable', 'string', 'max:500']];
+        return [
+            'clients' => ['array', 'max:500'],
+            'clients.*' => ['string', 'max:200'],
+            'accounts' => ['array', 'max:400'],
+            'accounts.*' => ['string', 'max:100'],
+            'because' => ['nullable', 'string', 'max:500'],
+        ];
     }
 
     /** @return list<string> */

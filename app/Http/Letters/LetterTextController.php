@@ -21,13 +21,24 @@ use Illuminate\View\View;
 /** What our letters to people outside say: shown as they look, and changed by a Steward. */
 final readonly class LetterTextController
 {
-    public function __construct(private LetterTexts $texts, private SaveRow $save, private HouseSettings $house, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private LetterTexts $texts,
+        private SaveRow $save,
+        private HouseSettings $house,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     public function index(): View
     {
-        return view('letters.index', ['kinds' => LetterKind::cases(), 'own' => LetterText::query()->whereNotNull('body')->get()->keyBy(fn (LetterText $text): string => $text->kind->value), 'texts' => $this->texts, 'sample' => $this->sample(...), 'words' => $this->words]);
+        return view('letters.index', [
+            'kinds' => LetterKind::cases(),
+            'own' => LetterText::query()->whereNotNull('body')->get()->keyBy(fn (LetterText $text): string => $text->kind->value),
+            'texts' => $this->texts,
+            'sample' => $this->sample(...),
+            'words' => $this->words,
+        ]);
     }
 
     public function edit(LetterKind $letter): View
@@ -42,7 +53,12 @@ final readonly class LetterTextController
 
             return $this->form($letter, $request->written());
         }
-        $this->save->handle($request->person(), LetterText::query()->createOrFirst(['kind' => $letter]), ['subject' => $request->written()->subject, 'body' => $request->written()->body], $request->integer('version'));
+        $this->save->handle(
+            $request->person(),
+            LetterText::query()->createOrFirst(['kind' => $letter]),
+            ['subject' => $request->written()->subject, 'body' => $request->written()->body],
+            $request->integer('version'),
+        );
 
         return to_route('letter-texts.index')->with('told', $this->words->say('letters.saved'));
     }
@@ -60,7 +76,15 @@ final readonly class LetterTextController
     {
         $row = LetterText::query()->where('kind', $kind)->first();
 
-        return view('letters.form', ['kind' => $kind, 'written' => $written, 'version' => $row->version ?? 1, 'isOwn' => $row?->body !== null, 'one' => $this->sample($kind, $written, 1), 'many' => $this->sample($kind, $written, 3), 'words' => $this->words]);
+        return view('letters.form', [
+            'kind' => $kind,
+            'written' => $written,
+            'version' => $row->version ?? 1,
+            'isOwn' => $row?->body !== null,
+            'one' => $this->sample($kind, $written, 1),
+            'many' => $this->sample($kind, $written, 3),
+            'words' => $this->words,
+        ]);
     }
 
     /** With made-up names. */
@@ -69,8 +93,15 @@ final readonly class LetterTextController
         $names = array_slice(['wickerby-bells.com', 'peal.org', 'bell-foundry.co.uk'], 0, $count);
         $listed = implode("\n", array_map(fn (string $name): string => "  {$name}", $names));
         $said = [
-            'house' => $this->house->name(), 'name' => $names[0], 'names' => $listed, 'by' => Dates::full($this->clock->today()->plusDays(14)), 'link' => 'https://…/answer/…', 'registrar' => $this->words->say('letters.sample.registrar'),
-            'needed' => $this->words->say('letters.sample.needed'), 'year' => substr($this->clock->today()->date(), 0, 4), 'records' => $this->words->say('letters.record', ['data' => $this->words->say('letters.sample.record'), 'names' => $listed]),
+            'house' => $this->house->name(),
+            'name' => $names[0],
+            'names' => $listed,
+            'by' => Dates::full($this->clock->today()->plusDays(14)),
+            'link' => 'https://…/answer/…',
+            'registrar' => $this->words->say('letters.sample.registrar'),
+            'needed' => $this->words->say('letters.sample.needed'),
+            'year' => substr($this->clock->today()->date(), 0, 4),
+            'records' => $this->words->say('letters.record', ['data' => $this->words->say('letters.sample.record'), 'names' => $listed]),
         ];
 
         return $written->filled($count, array_intersect_key($said, array_flip($kind->words())));

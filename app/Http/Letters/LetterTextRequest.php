@@ -18,24 +18,33 @@ final class LetterTextRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['subject' => ['required', 'string', 'max:200', 'not_regex:/[\r\n]/'], 'body' => ['required', 'string', 'max:10000'], 'version' => ['required', 'integer'], 'act' => ['required', 'in:look,save']];
+        return [
+            'subject' => ['required', 'string', 'max:200', 'not_regex:/[\r\n]/'],
+            'body' => ['required', 'string', 'max:10000'],
+            'version' => ['required', 'integer'],
+            'act' => ['required', 'in:look,save'],
+        ];
     }
 
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            $written = $this->written();
-            foreach ($written->lacks($this->kind()) as $word) {
-                $validator->errors()->add('body', self::say('errors.lacks', ['what' => ":{$word}", 'why' => self::say("word.{$word}")]));
-            }
-            foreach ($written->unknown($this->kind()) as $word) {
-                $validator->errors()->add('body', self::say('errors.unknown', ['what' => ":{$word}"]));
-            }
-            if ($written->uneven() !== null) {
-                $validator->errors()->add('body', self::say('errors.uneven', ['what' => $written->uneven()]));
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                $written = $this->written();
+                foreach ($written->lacks($this->kind()) as $word) {
+                    $validator
+                        ->errors()
+                        ->add('body', self::say('errors.lacks', ['what' => ":{$word}", 'why' => self::say("word.{$word}")]));
+                }
+                foreach ($written->unknown($this->kind()) as $word) {
+                    $validator->errors()->add('body', self::say('errors.unknown', ['what' => ":{$word}"]));
+                }
+                if ($written->uneven() !== null) {
+                    $validator->errors()->add('body', self::say('errors.uneven', ['what' => $written->uneven()]));
+                }
+            },
+        ];
     }
 
     /** @param  array<string, string>  $with */

@@ -31,8 +31,18 @@ final readonly class LogController
         $faults = $this->head->faults($kept);
 
         return view('log.show', [
-            'rows' => $rows, 'next' => $next, 'person' => $id('person'), 'event' => $event, 'text' => $text,
-            'people' => User::query()->orderBy('name')->get(['id', 'name']), 'events' => $this->log->events(), 'faults' => $faults, 'sha256' => hash('sha256', $kept ?? ''), 'head' => $kept === null || $faults !== [] ? null : $this->head->read($kept),
+            'rows' => $rows,
+            'next' => $next,
+            'person' => $id('person'),
+            'event' => $event,
+            'text' => $text,
+            'people' => User::query()
+                ->orderBy('name')
+                ->get(['id', 'name']),
+            'events' => $this->log->events(),
+            'faults' => $faults,
+            'sha256' => hash('sha256', $kept ?? ''),
+            'head' => $kept === null || $faults !== [] ? null : $this->head->read($kept),
         ]);
     }
 
@@ -41,7 +51,8 @@ final readonly class LogController
     {
         $kept = $this->head->kept();
 
-        return $kept !== null && hash('sha256', $kept) === $sha256 ? $this->file($kept, 'text/plain; charset=utf-8', "acre-receipt-{$sha256}.txt")
+        return $kept !== null && hash('sha256', $kept) === $sha256
+            ? $this->file($kept, 'text/plain; charset=utf-8', "acre-receipt-{$sha256}.txt")
             : redirect()->route('log')->with('told', __('log.receipt_renewed'));
     }
 

@@ -29,12 +29,24 @@ final readonly class MeController
     public function show(SignedInRequest $request): View
     {
         $user = $request->person();
-        $sessions = $this->database->table('sessions')->where('user_id', $user->id)->orderByDesc('last_activity')->limit(50)->get(['id', 'ip_address', 'user_agent', 'last_activity']);
+        $sessions = $this->database
+            ->table('sessions')
+            ->where('user_id', $user->id)
+            ->orderByDesc('last_activity')
+            ->limit(50)
+            ->get(['id', 'ip_address', 'user_agent', 'last_activity']);
 
         return view('me.show', [
-            'sessions' => array_map(fn (Row $row): array => [
-                'key' => hash('sha256', $row->text('id')), 'isThis' => $row->text('id') === $request->session()->getId(), 'from' => $row->textOrNull('ip_address') ?? '', 'with' => mb_strimwidth($row->textOrNull('user_agent') ?? '', 0, 90, '…'), 'last' => Instant::second($row->int('last_activity')),
-            ], Row::all($sessions)),
+            'sessions' => array_map(
+                fn (Row $row): array => [
+                    'key' => hash('sha256', $row->text('id')),
+                    'isThis' => $row->text('id') === $request->session()->getId(),
+                    'from' => $row->textOrNull('ip_address') ?? '',
+                    'with' => mb_strimwidth($row->textOrNull('user_agent') ?? '', 0, 90, '…'),
+                    'last' => Instant::second($row->int('last_activity')),
+                ],
+                Row::all($sessions),
+            ),
             'hasSecond' => $user->otp_secret !== null,
             'left' => $this->second->codesLeft($user),
         ]);
@@ -46,7 +58,14 @@ final readonly class MeController
         $user = $request->person();
         $wanted = $request->word('session');
         $ended = 0;
-        foreach (Row::all($this->database->table('sessions')->where('user_id', $user->id)->get(['id'])) as $row) {
+        foreach (
+            Row::all(
+                $this->database
+                    ->table('sessions')
+                    ->where('user_id', $user->id)
+                    ->get(['id']),
+            ) as $row
+        ) {
             $isThis = $row->text('id') === $request->session()->getId();
             if (! $isThis && ($wanted === 'others' || hash_equals(hash('sha256', $row->text('id')), $wanted))) {
                 $ended += $this->database->table('sessions')->where('id', $row->text('id'))->delete();
@@ -79,7 +98,10 @@ final readonly class MeController
         $request->session()->put(self::SECRET, base64_encode($secret));
         $text = Totp::base32($secret);
 
-        return view('me.second', ['secret' => implode(' ', str_split($text, 4)), 'address' => Totp::address($user->email, 'Acre Roll', $text)]);
+        return view('me.second', [
+            'secret' => implode(' ', str_split($text, 4)),
+            'address' => Totp::address($user->email, 'Acre Roll', $text),
+        ]);
     }
 
     public function beginSecond(SignedInRequest $request): View|RedirectResponse
@@ -89,7 +111,10 @@ final readonly class MeController
         if (! Hash::check($request->word('password'), $user->password ?? '')) {
             return to_route('me.second')->withErrors(['password' => __('session.password_wrong')]);
         }
-        $codes = is_string($kept) && $user->otp_secret === null ? $this->second->begin($user, (string) base64_decode($kept, true), $request->word('code')) : null;
+        $codes =
+            is_string($kept) && $user->otp_secret === null
+                ? $this->second->begin($user, (string) base64_decode($kept, true), $request->word('code'))
+                : null;
         if ($codes === null) {
             return to_route('me.second')->withErrors(['code' => __('session.code_wrong')]);
         }

@@ -16,12 +16,18 @@ final class PasswordRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['current_password' => ['bail', 'required', 'string', 'current_password'], 'password' => ['required', 'string', 'confirmed', new NewPassword([$this->person()->name, $this->person()->email])]];
+        return [
+            'current_password' => ['bail', 'required', 'string', 'current_password'],
+            'password' => ['required', 'string', 'confirmed', new NewPassword([$this->person()->name, $this->person()->email])],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['current_password.current_password' => (string) __('session.password_wrong'), 'password.confirmed' => (string) __('session.password.differ')];
+        return [
+            'current_password.current_password' => (string) __('session.password_wrong'),
+            'password.confirmed' => (string) __('session.password.differ'),
+        ];
     }
 }

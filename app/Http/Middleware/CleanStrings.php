@@ -11,7 +11,18 @@ use Illuminate\Foundation\Http\Middleware\TransformsRequest;
 final class CleanStrings extends TransformsRequest
 {
     /** The fields of several lines; a test finds those that a page shows and that are missing here. */
-    public const LINES = ['about', 'body', 'disclosure_steps', 'letterhead', 'local_street', 'names', 'note', 'remarks', 'servers', 'street'];
+    public const LINES = [
+        'about',
+        'body',
+        'disclosure_steps',
+        'letterhead',
+        'local_street',
+        'names',
+        'note',
+        'remarks',
+        'servers',
+        'street',
+    ];
 
     /** Compared and never shown: no letter of them may change but what no form can hold. */
     private const TO_THE_LETTER = ['password', 'password_confirmation', 'own_password', 'gate_password', 'current_password'];

@@ -21,15 +21,34 @@ final class AddNameController
     public function create(): View
     {
         return view('names.create', [
-            'accounts' => Account::query()->with('registrar')->orderBy('registrar_id')->orderBy('number')->limit(self::LISTED)->get()->mapWithKeys(fn (Account $account): array => [$account->id => $account->registrar->name.' '.$account->number])->all(),
-            'clients' => Client::query()->standing()->orderByDesc('is_house')->orderByRaw('lower(name)')->limit(self::LISTED)->pluck('name', 'id')->all(),
+            'accounts' => Account::query()
+                ->with('registrar')
+                ->orderBy('registrar_id')
+                ->orderBy('number')
+                ->limit(self::LISTED)
+                ->get()
+                ->mapWithKeys(fn (Account $account): array => [$account->id => $account->registrar->name.' '.$account->number])
+                ->all(),
+            'clients' => Client::query()
+                ->standing()
+                ->orderByDesc('is_house')
+                ->orderByRaw('lower(name)')
+                ->limit(self::LISTED)
+                ->pluck('name', 'id')
+                ->all(),
         ]);
     }
 
     public function store(AddNameRequest $request, AddName $add): RedirectResponse
     {
         try {
-            $name = $add->handle($request->person(), $request->domain(), Account::query()->findOrFail($request->integer('account')), Client::query()->findOrFail($request->integer('client')), $request->facts());
+            $name = $add->handle(
+                $request->person(),
+                $request->domain(),
+                Account::query()->findOrFail($request->integer('account')),
+                Client::query()->findOrFail($request->integer('client')),
+                $request->facts(),
+            );
         } catch (OnTheRoll $e) {
             throw ValidationException::withMessages(['name' => __('names.add.there', ['name' => $e->name->unicode])]);
         }

@@ -46,7 +46,14 @@ final class AddNameRequest extends FormRequest
     {
         $day = fn (string $key): ?Instant => $this->filled($key) ? Instant::of($this->word($key)) : null;
 
-        return ['created_on' => $day('created_on'), 'ends_on' => $day('ends_on'), 'intent' => Intent::from($this->word('intent')), 'servers' => ServerNames::read($this->word('servers')), 'registrant' => $this->word('registrant'), 'mailbox' => $this->word('mailbox')];
+        return [
+            'created_on' => $day('created_on'),
+            'ends_on' => $day('ends_on'),
+            'intent' => Intent::from($this->word('intent')),
+            'servers' => ServerNames::read($this->word('servers')),
+            'registrant' => $this->word('registrant'),
+            'mailbox' => $this->word('mailbox'),
+        ];
     }
 
     private function name(string $field, mixed $value, Closure $fail): void

@@ -21,7 +21,9 @@ final readonly class CodeController
     {
         $code = $this->codes->show($request->person(), $name->id);
 
-        return $code === null ? to_route('names.show', $name)->withErrors(['own_password' => __('names.code.none')]) : response()->view('names.code', ['name' => $name, 'code' => $code]);
+        return $code === null
+            ? to_route('names.show', $name)->withErrors(['own_password' => __('names.code.none')])
+            : response()->view('names.code', ['name' => $name, 'code' => $code]);
     }
 
     public function store(StoreAuthCodeRequest $request, Name $name): RedirectResponse

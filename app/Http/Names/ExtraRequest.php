@@ -17,7 +17,11 @@ final class ExtraRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['extra' => ['required', Rule::enum(ExtraKind::class)], 'extra_ends' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:1985-01-01', 'before:2101-01-01'], 'extra_renews' => ['nullable', 'in:0,1']];
+        return [
+            'extra' => ['required', Rule::enum(ExtraKind::class)],
+            'extra_ends' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:1985-01-01', 'before:2101-01-01'],
+            'extra_renews' => ['nullable', 'in:0,1'],
+        ];
     }
 
     public function kind(): ExtraKind

@@ -56,7 +56,8 @@ final class FactsRequest extends FormRequest
         if (array_key_exists('own_renewal', $facts)) {
             $own = Amount::read(is_string($facts['own_renewal']) ? $facts['own_renewal'] : '');
             $currency = $own->currency ?? app(HouseSettings::class)->currency();
-            [$facts['own_renewal'], $facts['own_currency']] = $own === null ? [null, null] : [Money::of($own->decimal, $currency)->decimal(), $currency];
+            [$facts['own_renewal'], $facts['own_currency']] =
+                $own === null ? [null, null] : [Money::of($own->decimal, $currency)->decimal(), $currency];
         }
         if (array_key_exists('servers', $facts)) {
             $facts['servers'] = ServerNames::read(is_string($facts['servers']) ? $facts['servers'] : '');

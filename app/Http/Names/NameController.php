@@ -33,8 +33,15 @@ use Illuminate\View\View;
 /** The folio: one name's own page. */
 final readonly class NameController
 {
-    public function __construct(private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private History $history, private HouseSettings $house, private ReadContacts $contacts, private Words $words)
-    {
+    public function __construct(
+        private CaseFiles $files,
+        private Rulebook $book,
+        private TradeClock $clock,
+        private History $history,
+        private HouseSettings $house,
+        private ReadContacts $contacts,
+        private Words $words,
+    ) {
     }
 
     public function show(Name $name, Request $request): View|RedirectResponse
@@ -68,7 +75,10 @@ final readonly class NameController
             'roles' => $this->history->roles($name->id),
             'contacts' => $this->contacts->knownBy($file->clientId),
             'happened' => $this->history->happened($name->id),
-            'drawings' => [FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206, $verifyBy), FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330, $verifyBy)],
+            'drawings' => [
+                FolioDrawing::of($life, $chain, $file->waiting, $this->words, 1206, $verifyBy),
+                FolioDrawing::of($life, $chain, $file->waiting, $this->words, 330, $verifyBy),
+            ],
             'registration' => $name->registration,
             'patterns' => Pattern::query()->pluck('name', 'id')->all(),
             'pattern' => Client::query()->whereKey($file->clientId)->value('pattern_id') ?? $this->house->pattern(),
@@ -83,7 +93,14 @@ final readonly class NameController
         [$today, $yearly] = [$standing->sum, $standing->lifecycle->terms->renew];
 
         return match (true) {
-            $standing->lifecycle->phase->isLate() && $today !== null && ($yearly === null || ! $today->equals($yearly)) => $this->words->say('names.price.late', ['sum' => $today->text(), 'yearly' => $yearly === null ? '' : $this->words->say('names.price.then', ['sum' => $yearly->text()])]),
+            $standing->lifecycle->phase->isLate() && $today !== null
+                && ($yearly === null || ! $today->equals($yearly)) => $this->words->say(
+                    'names.price.late',
+                    [
+                        'sum' => $today->text(),
+                        'yearly' => $yearly === null ? '' : $this->words->say('names.price.then', ['sum' => $yearly->text()]),
+                    ],
+                ),
             $yearly !== null => $this->words->say('names.price.yearly', ['sum' => $yearly->text()]),
             default => $this->words->say('names.price.none'),
         };
@@ -92,7 +109,14 @@ final readonly class NameController
     /** Who changed what of it, when and why. */
     public function history(Name $name, Changes $changes, SignedInRequest $request): View
     {
-        return view('names.history', ['name' => $name, 'page' => $changes->page($name->id, ctype_digit($request->word('before')) && strlen($request->word('before')) < 19 ? (int) $request->word('before') : null), 'words' => $this->words]);
+        return view('names.history', [
+            'name' => $name,
+            'page' => $changes->page(
+                $name->id,
+                ctype_digit($request->word('before')) && strlen($request->word('before')) < 19 ? (int) $request->word('before') : null,
+            ),
+            'words' => $this->words,
+        ]);
     }
 
     public function edit(Name $name): View
@@ -105,7 +129,14 @@ final readonly class NameController
         try {
             $change->handle($request->person(), $name, $request->facts(), $request->integer('version'), $request->word('because'));
         } catch (ReasonNeeded $e) {
-            throw ValidationException::withMessages(['because' => __('names.history.why_needed', ['what' => implode(', ', array_map(fn (string $field): string => $this->words->sayOr("names.field.{$field}", $field), $e->fields))])]);
+            throw ValidationException::withMessages([
+                'because' => __('names.history.why_needed', [
+                    'what' => implode(
+                        ', ',
+                        array_map(fn (string $field): string => $this->words->sayOr("names.field.{$field}", $field), $e->fields),
+                    ),
+                ]),
+            ]);
         }
 
         return to_route('names.show', $name)->with('told', __('names.changed', ['name' => $name->unicode]));

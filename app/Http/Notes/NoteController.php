@@ -40,9 +40,12 @@ final readonly class NoteController
     {
         $stream = $note->path === null ? null : $this->storage->disk()->readStream($note->path);
 
-        return $stream === null ? abort(404) : response()->streamDownload(
-            fn () => fpassthru($stream), $note->file ?? 'file', ['Content-Type' => 'application/octet-stream', 'X-Content-Type-Options' => 'nosniff'],
-        );
+        return $stream === null
+            ? abort(404)
+            : response()->streamDownload(fn () => fpassthru($stream), $note->file ?? 'file', [
+                'Content-Type' => 'application/octet-stream',
+                'X-Content-Type-Options' => 'nosniff',
+            ]);
     }
 
     public function destroy(Note $note): RedirectResponse
@@ -61,11 +64,17 @@ final readonly class NoteController
         $sent = $request->sent();
         $path = $sent?->store('notes');
         if ($path === false) {
-            return back()->withInput(OldInput::of($request))->withErrors(['file' => __('imports.not_sent')]);
+            return back()
+                ->withInput(OldInput::of($request))
+                ->withErrors(['file' => __('imports.not_sent')]);
         }
         Note::query()->create([
-            ...$subject, 'user_id' => $request->person()->id, 'text' => trim($request->word('note')), 'path' => $path,
-            'file' => $sent === null ? null : mb_substr(mb_scrub(basename($sent->getClientOriginalName())), 0, 200), 'size' => $sent?->getSize(),
+            ...$subject,
+            'user_id' => $request->person()->id,
+            'text' => trim($request->word('note')),
+            'path' => $path,
+            'file' => $sent === null ? null : mb_substr(mb_scrub(basename($sent->getClientOriginalName())), 0, 200),
+            'size' => $sent?->getSize(),
         ]);
 
         return back()->withFragment('notes');

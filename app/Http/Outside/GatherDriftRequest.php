@@ -41,6 +41,8 @@ final class GatherDriftRequest extends FormRequest
     {
         $names = $this->input('names.'.($this->kind()->value ?? ''));
 
-        return array_values(array_unique(array_map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, is_array($names) ? $names : [])));
+        return array_values(
+            array_unique(array_map(fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, is_array($names) ? $names : [])),
+        );
     }
 }

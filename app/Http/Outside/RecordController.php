@@ -29,15 +29,24 @@ use Illuminate\View\View;
 /** The public record of any name, held or not: what the outside said last, and asking it again. */
 final readonly class RecordController
 {
-    public function __construct(private LastSeen $seen, private CaseFiles $files, private Rulebook $book, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private LastSeen $seen,
+        private CaseFiles $files,
+        private Rulebook $book,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     public function index(RecordsRequest $request): View
     {
         $asked = $request->names();
 
-        return view('outside.records', ['asked' => $asked, 'rows' => $asked->names === [] ? [] : $this->rows($asked->names), 'words' => $this->words]);
+        return view('outside.records', [
+            'asked' => $asked,
+            'rows' => $asked->names === [] ? [] : $this->rows($asked->names),
+            'words' => $this->words,
+        ]);
     }
 
     public function show(string $name): View
@@ -49,7 +58,12 @@ final readonly class RecordController
         }
         $file = $known === null ? null : $this->files->of([$known->id], $this->clock->now())[$known->id] ?? null;
 
-        $drifts = Drift::query()->where('name_id', $known->id ?? 0)->whereIn('state', [DriftState::Open, DriftState::Left])->orderBy('cost')->orderBy('id')->get();
+        $drifts = Drift::query()
+            ->where('name_id', $known->id ?? 0)
+            ->whereIn('state', [DriftState::Open, DriftState::Left])
+            ->orderBy('cost')
+            ->orderBy('id')
+            ->get();
 
         return view('outside.record', [
             'domain' => $domain,
@@ -58,9 +72,22 @@ final readonly class RecordController
             'now' => $this->clock->now(),
             'drifts' => $drifts,
             'troubles' => $known === null ? [] : $this->seen->troubles($known->id),
-            'settled' => $known === null ? collect() : Drift::query()->where('name_id', $known->id)->whereIn('state', [DriftState::Taken, DriftState::Gone])->orderByDesc('settled_at')->limit(10)->get(),
+            'settled' => $known === null
+                    ? collect()
+                    : Drift::query()
+                        ->where('name_id', $known->id)
+                        ->whereIn('state', [DriftState::Taken, DriftState::Gone])
+                        ->orderByDesc('settled_at')
+                        ->limit(10)
+                        ->get(),
             'clients' => $file === null || $file->watched !== null ? Client::names() : [],
-            'past' => $known === null || $file !== null && $file->watched === null ? null : Holding::query()->with(['account.registrar', 'client'])->where('name_id', $known->id)->orderByRaw('upper(span) DESC')->first(),
+            'past' => $known === null || ($file !== null && $file->watched === null)
+                    ? null
+                    : Holding::query()
+                        ->with(['account.registrar', 'client'])
+                        ->where('name_id', $known->id)
+                        ->orderByRaw('upper(span) DESC')
+                        ->first(),
             'words' => $this->words,
         ]);
     }
@@ -70,9 +97,21 @@ final readonly class RecordController
     {
         $asked = $request->names();
         if ($asked->names === []) {
-            return back()->withInput(OldInput::of($request))->withErrors(['names' => $asked->wrong === [] ? $this->words->say('sheaf.gather_first') : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)])]);
+            return back()
+                ->withInput(OldInput::of($request))
+                ->withErrors([
+                    'names' => $asked->wrong === []
+                            ? $this->words->say('sheaf.gather_first')
+                            : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)]),
+                ]);
         }
-        $ids = array_map(fn (DomainName $name): int => Name::query()->firstOrCreate(['ascii' => $name->ascii], ['unicode' => $name->unicode, 'suffix' => $name->suffix()])->id, $asked->names);
+        $ids = array_map(
+            fn (DomainName $name): int => Name::query()->firstOrCreate(
+                ['ascii' => $name->ascii],
+                ['unicode' => $name->unicode, 'suffix' => $name->suffix()],
+            )->id,
+            $asked->names,
+        );
         if (count($ids) === 1) {
             $observe->of($ids);
 
@@ -82,7 +121,16 @@ final readonly class RecordController
             AskOutside::dispatch($some);
         }
 
-        return to_route('record.index', ['names' => implode(' ', array_map(fn (DomainName $name): string => $name->unicode, $asked->names))])->with('told', trim($this->words->count('outside.record.asked', count($ids)).'. '.($asked->wrong === [] ? '' : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)]))));
+        return to_route('record.index', [
+            'names' => implode(' ', array_map(fn (DomainName $name): string => $name->unicode, $asked->names)),
+        ])->with(
+            'told',
+            trim(
+                $this->words->count('outside.record.asked', count($ids)).
+                    '. '.
+                    ($asked->wrong === [] ? '' : $this->words->say('outside.record.wrong', ['names' => implode(', ', $asked->wrong)])),
+            ),
+        );
     }
 
     public function watch(string $name, WatchRequest $request, WatchNames $watch): RedirectResponse
@@ -91,24 +139,39 @@ final readonly class RecordController
         $known = Name::query()->firstOrCreate(['ascii' => $domain->ascii], ['unicode' => $domain->unicode, 'suffix' => $domain->suffix()]);
         $done = $watch->watch($request->person(), $known, $request->client(), $request->word('why'));
 
-        return to_route('record.show', $domain->ascii)->with('told', $this->words->say($done ? 'outside.watched.begun' : 'outside.watched.held', ['name' => $domain->unicode]));
+        return to_route('record.show', $domain->ascii)->with(
+            'told',
+            $this->words->say($done ? 'outside.watched.begun' : 'outside.watched.held', ['name' => $domain->unicode]),
+        );
     }
 
     public function unwatch(string $name, SignedInRequest $request, WatchNames $watch): RedirectResponse
     {
-        $known = Name::query()->where('ascii', self::domain($name)->ascii ?? '')->firstOrFail();
+        $known = Name::query()
+            ->where('ascii', self::domain($name)->ascii ?? '')
+            ->firstOrFail();
         $watch->stop($request->person(), $known);
 
-        return to_route('record.show', $known->ascii)->with('told', $this->words->say('outside.watched.ended', ['name' => $known->unicode]));
+        return to_route('record.show', $known->ascii)->with(
+            'told',
+            $this->words->say('outside.watched.ended', ['name' => $known->unicode]),
+        );
     }
 
     /** As it came, and as text whatever it says that it is. */
     public function raw(string $name, int $observation): Response
     {
-        $known = Name::query()->where('ascii', self::domain($name)->ascii ?? '')->firstOrFail();
+        $known = Name::query()
+            ->where('ascii', self::domain($name)->ascii ?? '')
+            ->firstOrFail();
         $observed = $this->seen->raw($known->id, $observation) ?? abort(404);
 
-        return response($observed->raw, 200, ['Content-Type' => 'text/plain; charset=utf-8', 'X-Content-Type-Options' => 'nosniff', 'Content-Disposition' => 'inline', 'Content-Security-Policy' => "default-src 'none'; sandbox"]);
+        return response($observed->raw, 200, [
+            'Content-Type' => 'text/plain; charset=utf-8',
+            'X-Content-Type-Options' => 'nosniff',
+            'Content-Disposition' => 'inline',
+            'Content-Security-Policy' => "default-src 'none'; sandbox",
+        ]);
     }
 
     /**
@@ -122,7 +185,11 @@ final readonly class RecordController
         return array_map(function (DomainName $domain) use ($known): RecordRow {
             $name = $known->get($domain->ascii);
 
-            return new RecordRow($domain, $name === null ? [] : $this->seen->of($name->id, $domain->ascii), $name === null ? [] : $this->seen->troubles($name->id));
+            return new RecordRow(
+                $domain,
+                $name === null ? [] : $this->seen->of($name->id, $domain->ascii),
+                $name === null ? [] : $this->seen->troubles($name->id),
+            );
         }, $names);
     }
 

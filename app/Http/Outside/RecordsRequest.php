@@ -35,6 +35,10 @@ final class RecordsRequest extends FormRequest
             }
         }
 
-        return new AskedNames(array_slice(array_values($names), 0, self::MOST), array_slice($wrong, 0, 10), max(0, count($names) - self::MOST));
+        return new AskedNames(
+            array_slice(array_values($names), 0, self::MOST),
+            array_slice($wrong, 0, 10),
+            max(0, count($names) - self::MOST),
+        );
     }
 }

@@ -21,19 +21,27 @@ final readonly class PatternController
     public function index(HouseSettings $house): View
     {
         return view('patterns.index', [
-            'patterns' => Pattern::query()->orderBy('name')->limit(500)->get(), 'house' => $house->pattern(),
-            'follow' => $this->database->table('registrations')->whereNotNull('pattern_id')->whereRaw('upper_inf(span)')->groupBy('pattern_id')->selectRaw('pattern_id, count(*) AS names')->pluck('names', 'pattern_id')->all(),
+            'patterns' => Pattern::query()->orderBy('name')->limit(500)->get(),
+            'house' => $house->pattern(),
+            'follow' => $this->database
+                ->table('registrations')
+                ->whereNotNull('pattern_id')
+                ->whereRaw('upper_inf(span)')
+                ->groupBy('pattern_id')
+                ->selectRaw('pattern_id, count(*) AS names')
+                ->pluck('names', 'pattern_id')
+                ->all(),
         ]);
     }
 
     public function create(): View
     {
-        return view('patterns.form', ['pattern' => new Pattern]);
+        return view('patterns.form', ['pattern' => new Pattern()]);
     }
 
     public function store(PatternRequest $request): RedirectResponse
     {
-        $pattern = $this->save->handle($request->person(), new Pattern, $request->columns(), null);
+        $pattern = $this->save->handle($request->person(), new Pattern(), $request->columns(), null);
 
         return to_route('patterns.index')->with('told', __('forms.saved', ['what' => $pattern->name]));
     }

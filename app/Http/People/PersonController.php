@@ -20,8 +20,13 @@ use Illuminate\View\View;
 /** Who may sign in, and as what; an Owner's page. */
 final readonly class PersonController
 {
-    public function __construct(private Connection $database, private Post $post, private WritePasswordLetter $letter, private SendChangeNotice $tell, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private Post $post,
+        private WritePasswordLetter $letter,
+        private SendChangeNotice $tell,
+        private HouseLog $log,
+    ) {
     }
 
     public function index(): View
@@ -31,12 +36,12 @@ final readonly class PersonController
 
     public function create(): View
     {
-        return view('people.form', ['person' => new User, 'byLetter' => $this->post->isThere()]);
+        return view('people.form', ['person' => new User(), 'byLetter' => $this->post->isThere()]);
     }
 
     public function store(PersonRequest $request): RedirectResponse
     {
-        return $this->save(new User, $request);
+        return $this->save(new User(), $request);
     }
 
     public function edit(User $person): View
@@ -80,7 +85,13 @@ final readonly class PersonController
             if (User::query()->where('role', Role::Owner)->where('may_sign_in', true)->doesntExist()) {
                 throw ValidationException::withMessages(['role' => __('people.last_owner')]);
             }
-            $this->log->write($isNew ? 'made' : 'changed', 'person', $person->id, ['role' => $person->role->value, 'may_sign_in' => $person->may_sign_in], $request->person()->id);
+            $this->log->write(
+                $isNew ? 'made' : 'changed',
+                'person',
+                $person->id,
+                ['role' => $person->role->value, 'may_sign_in' => $person->may_sign_in],
+                $request->person()->id,
+            );
         });
 
         if ($person->password === null && $this->post->isThere()) {

@@ -29,7 +29,13 @@ final class PersonRequest extends FormRequest
             'role' => ['required', Rule::enum(Role::class), $this->leavesAnOwner($person)],
             'may_sign_in' => ['boolean', $this->leavesAnOwner($person)],
             // Where there is a post, people set their own; an Owner gives one only where no letter can be sent, and never to themselves.
-            'password' => app(Post::class)->isThere() || ($person instanceof User && $person->is($this->person())) ? ['prohibited'] : [$person instanceof User ? 'nullable' : 'required', 'confirmed', new NewPassword([$this->word('name'), $this->word('email')])],
+            'password' => app(Post::class)->isThere() || ($person instanceof User && $person->is($this->person()))
+                    ? ['prohibited']
+                    : [
+                        $person instanceof User ? 'nullable' : 'required',
+                        'confirmed',
+                        new NewPassword([$this->word('name'), $this->word('email')]),
+                    ],
         ];
     }
 
@@ -37,7 +43,11 @@ final class PersonRequest extends FormRequest
     {
         return function (string $field, mixed $value, Closure $fail) use ($person): void {
             $stays = $this->word('role') === Role::Owner->value && $this->boolean('may_sign_in', true);
-            $others = User::query()->where('role', Role::Owner)->where('may_sign_in', true)->when($person instanceof User, fn ($query) => $query->whereKeyNot($person instanceof User ? $person->id : 0))->exists();
+            $others = User::query()
+                ->where('role', Role::Owner)
+                ->where('may_sign_in', true)
+                ->when($person instanceof User, fn ($query) => $query->whereKeyNot($person instanceof User ? $person->id : 0))
+                ->exists();
             if (! $stays && ! $others) {
                 $fail(__('people.last_owner'));
             }

@@ -18,15 +18,29 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Letters that came: a dispute, a notice, a request for data; with names, a day to answer by, and a file. */
 final readonly class ReceivedController
 {
-    public function __construct(private Connection $database, private Storage $storage, private TradeClock $clock, private HouseLog $log, private Words $words)
-    {
+    public function __construct(
+        private Connection $database,
+        private Storage $storage,
+        private TradeClock $clock,
+        private HouseLog $log,
+        private Words $words,
+    ) {
     }
 
     public function index(): View
     {
         return view('received.index', [
-            'open' => Received::query()->with('names')->whereNull('answered_on')->orderByRaw('answer_by IS NULL')->orderBy('answer_by')->orderBy('id')->limit(200)->get(),
-            'answered' => Received::query()->with('names')->whereNotNull('answered_on')->orderByDesc('answered_on')->limit(50)->get(), 'today' => $this->clock->today(), 'words' => $this->words,
+            'open' => Received::query()
+                ->with('names')
+                ->whereNull('answered_on')
+                ->orderByRaw('answer_by IS NULL')
+                ->orderBy('answer_by')
+                ->orderBy('id')
+                ->limit(200)
+                ->get(),
+            'answered' => Received::query()->with('names')->whereNotNull('answered_on')->orderByDesc('answered_on')->limit(50)->get(),
+            'today' => $this->clock->today(),
+            'words' => $this->words,
         ]);
     }
 
@@ -40,12 +54,30 @@ final readonly class ReceivedController
         $sent = $request->sent();
         $path = $sent?->store('received');
         if ($path === false) {
-            return back()->withInput(OldInput::of($request))->withErrors(['file' => __('imports.not_sent')]);
+            return back()
+                ->withInput(OldInput::of($request))
+                ->withErrors(['file' => __('imports.not_sent')]);
         }
         $received = $this->database->transaction(function () use ($request, $sent, $path): Received {
-            $received = Received::query()->create([...$request->columns(), 'user_id' => $request->person()->id, 'path' => $path, 'file' => $sent === null ? null : mb_substr(mb_scrub(basename($sent->getClientOriginalName())), 0, 200)]);
+            $received = Received::query()->create([
+                ...$request->columns(),
+                'user_id' => $request->person()->id,
+                'path' => $path,
+                'file' => $sent === null ? null : mb_substr(mb_scrub(basename($sent->getClientOriginalName())), 0, 200),
+            ]);
             $received->names()->attach($request->nameIds());
-            $this->log->writeMany(array_map(fn (int $id): array => ['event' => 'letter_received', 'subject' => 'name', 'subject_id' => $id, 'data' => ['received' => $received->id]], $request->nameIds()), $request->person()->id);
+            $this->log->writeMany(
+                array_map(
+                    fn (int $id): array => [
+                        'event' => 'letter_received',
+                        'subject' => 'name',
+                        'subject_id' => $id,
+                        'data' => ['received' => $received->id],
+                    ],
+                    $request->nameIds(),
+                ),
+                $request->person()->id,
+            );
 
             return $received;
         });
@@ -68,6 +100,11 @@ final readonly class ReceivedController
     {
         $stream = $received->path === null ? null : $this->storage->disk()->readStream($received->path);
 
-        return $stream === null ? abort(404) : response()->streamDownload(fn () => fpassthru($stream), $received->file ?? 'file', ['Content-Type' => 'application/octet-stream', 'X-Content-Type-Options' => 'nosniff']);
+        return $stream === null
+            ? abort(404)
+            : response()->streamDownload(fn () => fpassthru($stream), $received->file ?? 'file', [
+                'Content-Type' => 'application/octet-stream',
+                'X-Content-Type-Options' => 'nosniff',
+            ]);
     }
 }

@@ -36,7 +36,10 @@ final class ReceivedRequest extends FormRequest
     public function columns(): array
     {
         return [
-            'kind' => $this->word('kind'), 'sender' => trim($this->word('sender')), 'about' => trim($this->word('about')), 'received_on' => Instant::of($this->word('received_on')),
+            'kind' => $this->word('kind'),
+            'sender' => trim($this->word('sender')),
+            'about' => trim($this->word('about')),
+            'received_on' => Instant::of($this->word('received_on')),
             'answer_by' => $this->filled('answer_by') ? Instant::of($this->word('answer_by')) : null,
         ];
     }

@@ -60,7 +60,13 @@ final class PriceRequest extends FormRequest
     {
         $text = fn (string $key): string => $this->word($key);
 
-        return ['suffix' => $text('suffix'), 'action' => $text('action'), 'amount' => Money::of($text('amount'), $text('currency'))->decimal(), 'currency' => $text('currency'), 'tax_percent' => $text('tax_percent') === '' ? '0' : $text('tax_percent')];
+        return [
+            'suffix' => $text('suffix'),
+            'action' => $text('action'),
+            'amount' => Money::of($text('amount'), $text('currency'))->decimal(),
+            'currency' => $text('currency'),
+            'tax_percent' => $text('tax_percent') === '' ? '0' : $text('tax_percent'),
+        ];
     }
 
     public function since(): Instant

@@ -27,7 +27,7 @@ final class RegistrarRequest extends FormRequest
     {
         $registrar = $this->route('registrar');
 
-        return $registrar instanceof Registrar ? $registrar : new Registrar;
+        return $registrar instanceof Registrar ? $registrar : new Registrar();
     }
 
     /** @return array<string, list<mixed>> */
@@ -75,14 +75,30 @@ final class RegistrarRequest extends FormRequest
         foreach (['names_giver', 'lock_first', 'unlock_account_first', 'hold_declinable'] as $tick) {
             $columns[$tick] = $this->boolean($tick);
         }
-        foreach (['accept_days', 'lot_size', 'handover_hold_days', 'charge_lead_days', 'dark_after_days', 'plain_after_days', 'late_until_days', 'gate_a_minute'] as $number) {
+        foreach (
+            [
+                'accept_days',
+                'lot_size',
+                'handover_hold_days',
+                'charge_lead_days',
+                'dark_after_days',
+                'plain_after_days',
+                'late_until_days',
+                'gate_a_minute',
+            ] as $number
+        ) {
             $columns[$number] = is_numeric($columns[$number] ?? null) ? (int) $columns[$number] : null;
         }
-        $behind = is_string($columns['behind'] ?? null) ? preg_split('/\s*[,;\n]\s*/u', trim($columns['behind']), -1, PREG_SPLIT_NO_EMPTY) : [];
+        $behind = is_string($columns['behind'] ?? null)
+            ? preg_split('/\s*[,;\n]\s*/u', trim($columns['behind']), -1, PREG_SPLIT_NO_EMPTY)
+            : [];
         $columns['behind'] = $behind === false ? [] : array_values(array_unique($behind));
         $columns['disclosure_steps'] = self::readSteps($this->word('disclosure_steps'));
         $extras = $columns['extras'] ?? [];
-        $columns['extras'] = (object) array_filter(is_array($extras) ? $extras : [], fn (mixed $fate): bool => $fate !== null && $fate !== '');
+        $columns['extras'] = (object) array_filter(
+            is_array($extras) ? $extras : [],
+            fn (mixed $fate): bool => $fate !== null && $fate !== '',
+        );
 
         return $columns;
     }

@@ -14,7 +14,9 @@ final readonly class CalendarController
 {
     public function index(SignedInRequest $request): View
     {
-        return view('roll.calendars', ['calendars' => CalendarAddress::query()->where('user_id', $request->person()->id)->orderByDesc('id')->get()]);
+        return view('roll.calendars', [
+            'calendars' => CalendarAddress::query()->where('user_id', $request->person()->id)->orderByDesc('id')->get(),
+        ]);
     }
 
     public function destroy(CalendarAddress $calendar): RedirectResponse

@@ -20,8 +20,12 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Takes away what the sentence shows: as a list in four forms, as a calendar, or at an address that a calendar program reads. */
 final readonly class ExportController
 {
-    public function __construct(private ExportRoll $away, private RollCalendar $calendar, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private ExportRoll $away,
+        private RollCalendar $calendar,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     public function list(RollRequest $request, string $kind): StreamedResponse
@@ -31,27 +35,34 @@ final readonly class ExportController
         $today = $this->clock->today();
         $this->log->write('taken_away', 'roll', null, ['as' => $kind, 'sentence' => json_encode($filter->words(), JSON_THROW_ON_ERROR)]);
 
-        return $this->answer(function () use ($form, $filter, $today): void {
-            $rows = $this->away->rows($filter, $today);
-            if ($form === ListKind::Csv || $form === ListKind::Json) {
-                ListWriter::write($form, 'php://output', ExportRoll::HEADINGS, $rows, ExportRoll::kinds());
+        return $this->answer(
+            function () use ($form, $filter, $today): void {
+                $rows = $this->away->rows($filter, $today);
+                if ($form === ListKind::Csv || $form === ListKind::Json) {
+                    ListWriter::write($form, 'php://output', ExportRoll::HEADINGS, $rows, ExportRoll::kinds());
 
-                return;
-            }
-            // A spreadsheet is an archive and has to be whole before its first byte.
-            $file = (string) tempnam(storage_path('framework/cache'), 'away-');
-            try {
-                ListWriter::write($form, $file, ExportRoll::HEADINGS, $rows, ExportRoll::kinds());
-                readfile($file);
-            } finally {
-                unlink($file);
-            }
-        }, $form->mime(), 'acre-roll-'.$today->date().'.'.$kind);
+                    return;
+                }
+                // A spreadsheet is an archive and has to be whole before its first byte.
+                $file = (string) tempnam(storage_path('framework/cache'), 'away-');
+                try {
+                    ListWriter::write($form, $file, ExportRoll::HEADINGS, $rows, ExportRoll::kinds());
+                    readfile($file);
+                } finally {
+                    unlink($file);
+                }
+            },
+            $form->mime(),
+            'acre-roll-'.$today->date().'.'.$kind,
+        );
     }
 
     public function calendar(RollRequest $request): StreamedResponse
     {
-        $this->log->write('taken_away', 'roll', null, ['as' => 'calendar', 'sentence' => json_encode($request->filter()->words(), JSON_THROW_ON_ERROR)]);
+        $this->log->write('taken_away', 'roll', null, [
+            'as' => 'calendar',
+            'sentence' => json_encode($request->filter()->words(), JSON_THROW_ON_ERROR),
+        ]);
 
         return $this->days($request->filter(), 'attachment');
     }
@@ -68,7 +79,11 @@ final readonly class ExportController
     public function subscribe(RollRequest $request): RedirectResponse
     {
         $token = Str::random(48);
-        CalendarAddress::query()->create(['user_id' => $request->person()->id, 'sentence' => $request->filter()->words(), 'digest' => CalendarAddress::digest($token)]);
+        CalendarAddress::query()->create([
+            'user_id' => $request->person()->id,
+            'sentence' => $request->filter()->words(),
+            'digest' => CalendarAddress::digest($token),
+        ]);
         $this->log->write('calendar_given', 'roll', null, ['sentence' => json_encode($request->filter()->words(), JSON_THROW_ON_ERROR)]);
 
         return to_route('calendars')->with('address', route('calendar.subscribed', $token));
@@ -79,18 +94,34 @@ final readonly class ExportController
         $today = $this->clock->today();
         $host = parse_url(config()->string('app.url'), PHP_URL_HOST);
 
-        return $this->answer(function () use ($filter, $today, $host): void {
-            foreach (Calendar::text($this->calendar->days($filter, $today), 'Acre Roll', is_string($host) ? $host : 'acre-roll', $today->toDateTime()) as $piece) {
-                echo $piece;
-            }
-        }, 'text/calendar; charset=UTF-8', 'acre-roll.ics', $how);
+        return $this->answer(
+            function () use ($filter, $today, $host): void {
+                foreach (
+                    Calendar::text(
+                        $this->calendar->days($filter, $today),
+                        'Acre Roll',
+                        is_string($host) ? $host : 'acre-roll',
+                        $today->toDateTime(),
+                    ) as $piece
+                ) {
+                    echo $piece;
+                }
+            },
+            'text/calendar; charset=UTF-8',
+            'acre-roll.ics',
+            $how,
+        );
     }
 
     private function answer(callable $write, string $mime, string $file, string $how = 'attachment'): StreamedResponse
     {
-        return new StreamedResponse(function () use ($write): void {
-            set_time_limit(600);
-            $write();
-        }, 200, ['Content-Type' => $mime, 'Content-Disposition' => "{$how}; filename=\"{$file}\"", 'X-Accel-Buffering' => 'no']);
+        return new StreamedResponse(
+            function () use ($write): void {
+                set_time_limit(600);
+                $write();
+            },
+            200,
+            ['Content-Type' => $mime, 'Content-Disposition' => "{$how}; filename=\"{$file}\"", 'X-Accel-Buffering' => 'no'],
+        );
     }
 }

@@ -28,8 +28,13 @@ final readonly class RollController
     /** As many words as a list in the sentence shows, the chosen one first; the search finds the others. */
     private const LISTED = 60;
 
-    public function __construct(private ReadRoll $roll, private TradeClock $clock, private Rulebook $book, private Words $words, private Connection $database)
-    {
+    public function __construct(
+        private ReadRoll $roll,
+        private TradeClock $clock,
+        private Rulebook $book,
+        private Words $words,
+        private Connection $database,
+    ) {
     }
 
     public function __invoke(RollRequest $request): View|RedirectResponse
@@ -41,7 +46,10 @@ final readonly class RollController
         $view = $views->find($request->word('view'));
         $looks = $view instanceof SavedView ? Looks::read($view->sentence['looks']) : Looks::of($request->person());
         $page = $this->roll->page($filter, $today, config()->integer('house.roll_page'));
-        $merged = $page->count === 0 && $filter->client !== null ? $this->database->table('clients')->where('id', $filter->client)->value('merged_into') : null;
+        $merged =
+            $page->count === 0 && $filter->client !== null
+                ? $this->database->table('clients')->where('id', $filter->client)->value('merged_into')
+                : null;
         if (is_int($merged)) {
             // An address from before two clients became one.
             return redirect($filter->address(['client' => $merged]));
@@ -59,7 +67,10 @@ final readonly class RollController
             'views' => $views,
             'view' => $view,
             'facets' => FacetWord::of($filter, $labels, $this->words),
-            'rows' => array_map(fn (Row $row): RollRow => RollRow::of($row, $axis, $this->book, $now, $this->words, $looks->written(), $labels), $page->rows),
+            'rows' => array_map(
+                fn (Row $row): RollRow => RollRow::of($row, $axis, $this->book, $now, $this->words, $looks->written(), $labels),
+                $page->rows,
+            ),
             'clients' => $this->listed('clients', ['id', 'name'], $filter->client),
             'registrars' => $this->listed('registrars', ['id', 'name'], $filter->registrar),
             'accounts' => $this->listed('accounts', ['id', 'number', 'registrar_id'], $filter->account),
@@ -71,7 +82,13 @@ final readonly class RollController
     /** @return Collection<int, SavedView> one's own and those that others share */
     private function views(User $user): Collection
     {
-        return SavedView::query()->where('user_id', $user->id)->orWhere('shared', true)->with('user')->orderByRaw('lower(name)')->limit(self::LISTED)->get();
+        return SavedView::query()
+            ->where('user_id', $user->id)
+            ->orWhere('shared', true)
+            ->with('user')
+            ->orderByRaw('lower(name)')
+            ->limit(self::LISTED)
+            ->get();
     }
 
     /**
@@ -83,7 +100,13 @@ final readonly class RollController
     private function listed(string $table, array $columns, ?int $chosen): array
     {
         $first = $chosen === null ? [] : Row::all($this->database->table($table)->where('id', $chosen)->get($columns));
-        $others = $this->database->table($table)->where('id', '<>', $chosen ?? 0)->when($table === 'clients', fn (Builder $clients) => $clients->whereNull('merged_into'))->orderByRaw("lower({$columns[1]})")->limit(self::LISTED - count($first))->get($columns);
+        $others = $this->database
+            ->table($table)
+            ->where('id', '<>', $chosen ?? 0)
+            ->when($table === 'clients', fn (Builder $clients) => $clients->whereNull('merged_into'))
+            ->orderByRaw("lower({$columns[1]})")
+            ->limit(self::LISTED - count($first))
+            ->get($columns);
 
         return [...$first, ...Row::all($others)];
     }

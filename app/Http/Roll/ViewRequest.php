@@ -17,7 +17,12 @@ final class ViewRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:80', new NotTaken(SavedView::class, 'name', 'a view of yours', null, ['user_id' => $this->person()->id])],
+            'name' => [
+                'required',
+                'string',
+                'max:80',
+                new NotTaken(SavedView::class, 'name', 'a view of yours', null, ['user_id' => $this->person()->id]),
+            ],
             'shared' => ['boolean'],
         ];
     }

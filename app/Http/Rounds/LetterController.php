@@ -20,8 +20,14 @@ use Illuminate\View\View;
 /** Rounds as a letter: what it would say today, whether one wants it, and those that were written. */
 final readonly class LetterController
 {
-    public function __construct(private ReadRounds $rounds, private SumsDue $sums, private TradeClock $clock, private Words $words, private Connection $database, private Post $post)
-    {
+    public function __construct(
+        private ReadRounds $rounds,
+        private SumsDue $sums,
+        private TradeClock $clock,
+        private Words $words,
+        private Connection $database,
+        private Post $post,
+    ) {
     }
 
     public function show(SignedInRequest $request): View
@@ -30,7 +36,11 @@ final readonly class LetterController
         $said = new RoundsInWords($this->rounds->handle($this->clock->today(), $user), $this->words);
 
         return view('rounds.letter', [
-            'subject' => $said->subject(), 'letter' => $said->letter($this->sums->until($this->clock->today()->plusDays(Rounds::AHEAD))), 'wanted' => $user->morning, 'mailbox' => $user->email, 'byMail' => $this->post->isThere(),
+            'subject' => $said->subject(),
+            'letter' => $said->letter($this->sums->until($this->clock->today()->plusDays(Rounds::AHEAD))),
+            'wanted' => $user->morning,
+            'mailbox' => $user->email,
+            'byMail' => $this->post->isThere(),
             'before' => Row::all($this->database->table('letters')->where('user_id', $user->id)->orderByDesc('day')->limit(14)->get()),
         ]);
     }
@@ -40,6 +50,9 @@ final readonly class LetterController
         $user = $request->person();
         $user->update(['morning' => $request->boolean('morning')]);
 
-        return to_route('rounds.letter')->with('told', $this->words->say($user->morning ? 'rounds.letter.wanted' : 'rounds.letter.unwanted'));
+        return to_route('rounds.letter')->with(
+            'told',
+            $this->words->say($user->morning ? 'rounds.letter.wanted' : 'rounds.letter.unwanted'),
+        );
     }
 }

@@ -26,8 +26,13 @@ final readonly class RoundsController
     /** Things of one section that are listed at first. */
     private const SECTION = 20;
 
-    public function __construct(private ReadRounds $rounds, private DealtWith $dealt, private SumsDue $sums, private TradeClock $clock, private Words $words)
-    {
+    public function __construct(
+        private ReadRounds $rounds,
+        private DealtWith $dealt,
+        private SumsDue $sums,
+        private TradeClock $clock,
+        private Words $words,
+    ) {
     }
 
     public function show(SignedInRequest $request): View
@@ -44,7 +49,10 @@ final readonly class RoundsController
             'told' => new RoundsInWords($rounds, $this->words),
             'sums' => $this->sums->until($rounds->today->plusDays(Rounds::AHEAD)),
             'drawing' => WeeksDrawing::of($rounds->today, $rounds->items),
-            'people' => User::query()->where('may_sign_in', true)->orderBy('name')->get(['id', 'name']),
+            'people' => User::query()
+                ->where('may_sign_in', true)
+                ->orderBy('name')
+                ->get(['id', 'name']),
             'words' => $this->words,
         ]);
     }
@@ -52,7 +60,11 @@ final readonly class RoundsController
     /** What people said is done or put off: who, when, why, and whether the facts agree. */
     public function dealtWith(SignedInRequest $request): View
     {
-        return view('rounds.dealt', ['page' => $this->dealt->page($this->clock->today(), $request->word('after')), 'today' => $this->clock->today(), 'words' => $this->words]);
+        return view('rounds.dealt', [
+            'page' => $this->dealt->page($this->clock->today(), $request->word('after')),
+            'today' => $this->clock->today(),
+            'words' => $this->words,
+        ]);
     }
 
     public function mark(MarkRequest $request, MarkItem $mark): RedirectResponse
@@ -72,6 +84,8 @@ final readonly class RoundsController
             default => $mark->back($person, $thing),
         };
 
-        return back()->with('told', $told)->with('undo', in_array($request->string('how')->toString(), ['done', 'off'], true) ? $thing : null);
+        return back()
+            ->with('told', $told)
+            ->with('undo', in_array($request->string('how')->toString(), ['done', 'off'], true) ? $thing : null);
     }
 }

@@ -28,7 +28,10 @@ final readonly class RulebookController
     {
         $now = $this->clock->now();
 
-        return view('rulebook.index', ['sets' => array_map(fn (string $suffix): RuleSet => $this->book->for($suffix, $now), $this->book->suffixes()), 'words' => $this->words]);
+        return view('rulebook.index', [
+            'sets' => array_map(fn (string $suffix): RuleSet => $this->book->for($suffix, $now), $this->book->suffixes()),
+            'words' => $this->words,
+        ]);
     }
 
     public function show(string $suffix, WhatIfRequest $request): View
@@ -49,7 +52,10 @@ final readonly class RulebookController
             'editions' => $this->book->file($suffix)->editionsByKey(),
             'life' => $life,
             'standing' => Standing::of($life),
-            'drawings' => [FolioDrawing::of($life, Chain::of([]), null, $this->words, 1206), FolioDrawing::of($life, Chain::of([]), null, $this->words, 330)],
+            'drawings' => [
+                FolioDrawing::of($life, Chain::of([]), null, $this->words, 1206),
+                FolioDrawing::of($life, Chain::of([]), null, $this->words, 330),
+            ],
             'now' => $now,
             'words' => $this->words,
             'values' => new RuleInWords($this->words),

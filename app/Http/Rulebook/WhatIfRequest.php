@@ -23,7 +23,13 @@ final class WhatIfRequest extends FormRequest
         $created = $this->day('created') ?? $today->plusYears(-3);
         $ends = $this->day('ends') ?? $created->plusYears(4);
 
-        return new NameFacts($name, $created, $ends->isAfter($created) ? $ends : $created->plusYears(1), $this->day('moved'), intent: Intent::tryFrom($this->word('intent')) ?? Intent::WhenTold);
+        return new NameFacts(
+            $name,
+            $created,
+            $ends->isAfter($created) ? $ends : $created->plusYears(1),
+            $this->day('moved'),
+            intent: Intent::tryFrom($this->word('intent')) ?? Intent::WhenTold,
+        );
     }
 
     public function terms(): LateTerms
@@ -58,7 +64,9 @@ final class WhatIfRequest extends FormRequest
             $said[] = TimeError::emptySpan($created, $ends)->getMessage();
         }
 
-        return $this->word('lead') === '' || $this->isLead() ? $said : [...$said, __('rulebook.no_lead', ['given' => $this->word('lead'), 'most' => (string) LateTerms::MOST_LEAD])];
+        return $this->word('lead') === '' || $this->isLead()
+            ? $said
+            : [...$said, __('rulebook.no_lead', ['given' => $this->word('lead'), 'most' => (string) LateTerms::MOST_LEAD])];
     }
 
     private function isLead(): bool

@@ -26,7 +26,15 @@ final class BeginRequest extends FormRequest
             'house' => ['required', 'string', 'max:200'],
             'name' => ['required', 'string', 'max:120'],
             'email' => ['required', 'email', 'max:320'],
-            'password' => ['required', 'confirmed', new NewPassword([$this->string('name')->toString(), $this->string('email')->toString(), $this->string('house')->toString()])],
+            'password' => [
+                'required',
+                'confirmed',
+                new NewPassword([
+                    $this->string('name')->toString(),
+                    $this->string('email')->toString(),
+                    $this->string('house')->toString(),
+                ]),
+            ],
         ];
     }
 

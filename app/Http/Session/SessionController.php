@@ -44,7 +44,9 @@ final readonly class SessionController
         if (! $isRight || $user?->may_sign_in !== true) {
             $this->log->write('sign_in_failed', 'person', $user?->id);
 
-            return back()->onlyInput('email')->withErrors(['email' => __('session.unknown')]);
+            return back()
+                ->onlyInput('email')
+                ->withErrors(['email' => __('session.unknown')]);
         }
         if (Hash::needsRehash($user->password ?? '')) {
             $user->update(['password' => $password]);
@@ -114,7 +116,9 @@ final readonly class SessionController
     {
         $kept = $request->session()->get(self::WAITING);
 
-        return is_array($kept) && is_int($kept[0] ?? null) && is_int($kept[1] ?? null) && $kept[1] > time() - self::SECONDS ? User::query()->where('may_sign_in', true)->find($kept[0]) : null;
+        return is_array($kept) && is_int($kept[0] ?? null) && is_int($kept[1] ?? null) && $kept[1] > time() - self::SECONDS
+            ? User::query()->where('may_sign_in', true)->find($kept[0])
+            : null;
     }
 
     public function destroy(Request $request): RedirectResponse

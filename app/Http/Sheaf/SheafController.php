@@ -25,8 +25,13 @@ final readonly class SheafController
     /** As many as its page lists; the deeds' pages show them all. */
     private const SHOWN = 500;
 
-    public function __construct(private GatherNames $gather, private CurrentSheaf $sheaf, private Connection $database, private RollInWords $sentence, private Words $words)
-    {
+    public function __construct(
+        private GatherNames $gather,
+        private CurrentSheaf $sheaf,
+        private Connection $database,
+        private RollInWords $sentence,
+        private Words $words,
+    ) {
     }
 
     public function show(SheafRequest $request): View
@@ -37,7 +42,12 @@ final readonly class SheafController
             'sheaf' => $sheaf,
             'sentences' => $this->gather->sentences($request->person()),
             'says' => $this->sentence,
-            'rows' => Row::all(ReadRoll::inOrder($this->database->table('standings')->whereIn('name_id', array_slice($sheaf->ids, 0, self::SHOWN)), Sort::Next->order())->get()),
+            'rows' => Row::all(
+                ReadRoll::inOrder(
+                    $this->database->table('standings')->whereIn('name_id', array_slice($sheaf->ids, 0, self::SHOWN)),
+                    Sort::Next->order(),
+                )->get(),
+            ),
             'words' => $this->words,
         ]);
     }
@@ -47,13 +57,20 @@ final readonly class SheafController
     {
         $pasted = $read->handle($request->word('names'));
         $left = $this->gather->add($request->person(), $pasted->known);
-        $told = array_filter([
-            trans_choice('sheaf.pasted', count($pasted->known) - $left),
-            $left > 0 ? $this->full($left) : null,
-            $pasted->unknown === [] ? null : trans_choice('sheaf.unknown', count($pasted->unknown), ['names' => $pasted->unknownShort()]),
-        ], is_string(...));
+        $told = array_filter(
+            [
+                trans_choice('sheaf.pasted', count($pasted->known) - $left),
+                $left > 0 ? $this->full($left) : null,
+                $pasted->unknown === []
+                    ? null
+                    : trans_choice('sheaf.unknown', count($pasted->unknown), ['names' => $pasted->unknownShort()]),
+            ],
+            is_string(...),
+        );
 
-        return to_route('sheaf.show')->with('told', implode(' ', $told))->withInput(['names' => implode("\n", $pasted->unknown)]);
+        return to_route('sheaf.show')
+            ->with('told', implode(' ', $told))
+            ->withInput(['names' => implode("\n", $pasted->unknown)]);
     }
 
     /** Everything that a sentence of the Roll shows. */

@@ -29,12 +29,28 @@ final readonly class VerificationController
         $rows = array_slice($rows, 0, ReadBoard::PAGE);
         $now = $this->clock->now();
 
-        return view('verification.index', ['rows' => $rows, 'next' => $next, 'isFirst' => $request->word('after') === '', 'silent' => array_map(fn (Row $row): int => $row->int('mailbox_id'), array_filter($rows, fn (Row $row): bool => ReadBoard::isSilent($row, $now))), 'today' => $this->clock->today(), 'now' => $now, 'words' => $this->words]);
+        return view('verification.index', [
+            'rows' => $rows,
+            'next' => $next,
+            'isFirst' => $request->word('after') === '',
+            'silent' => array_map(
+                fn (Row $row): int => $row->int('mailbox_id'),
+                array_filter($rows, fn (Row $row): bool => ReadBoard::isSilent($row, $now)),
+            ),
+            'today' => $this->clock->today(),
+            'now' => $now,
+            'words' => $this->words,
+        ]);
     }
 
     public function again(Mailbox $mailbox, VerifyRequest $request, AskToVerify $ask): RedirectResponse
     {
-        return to_route('verification.index')->with('told', $this->words->say($ask->again($request->person(), $mailbox->id) ? 'contacts.verification.asked' : 'contacts.verification.not_asked'));
+        return to_route('verification.index')->with(
+            'told',
+            $this->words->say(
+                $ask->again($request->person(), $mailbox->id) ? 'contacts.verification.asked' : 'contacts.verification.not_asked',
+            ),
+        );
     }
 
     /** By a call, or because the registrar's own letter was answered. */
@@ -42,7 +58,13 @@ final readonly class VerificationController
     {
         $verify->handle($mailbox->id, $request->by(), $request->word('words'), $request->person());
 
-        return to_route('verification.index')->with('told', $this->words->say($this->board->names($mailbox->id, 1) === [] ? 'contacts.verification.verified' : 'contacts.verification.verified_partly', ['mailbox' => $mailbox->address]));
+        return to_route('verification.index')->with(
+            'told',
+            $this->words->say(
+                $this->board->names($mailbox->id, 1) === [] ? 'contacts.verification.verified' : 'contacts.verification.verified_partly',
+                ['mailbox' => $mailbox->address],
+            ),
+        );
     }
 
     public function settle(Mailbox $mailbox, VerifyRequest $request, SettleObjections $settle): RedirectResponse

@@ -15,7 +15,9 @@ final class VerifyRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return $this->routeIs('verification.store') ? ['by' => ['required', Rule::in(['call', 'registrar'])], 'words' => ['required', 'string', 'max:900']] : [];
+        return $this->routeIs('verification.store')
+            ? ['by' => ['required', Rule::in(['call', 'registrar'])], 'words' => ['required', 'string', 'max:900']]
+            : [];
     }
 
     /** @return array<string, string> */

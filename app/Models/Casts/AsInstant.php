@@ -39,7 +39,7 @@ final readonly class AsInstant implements CastsAttributes, ComparesCastableAttri
      */
     public function set(Model $model, string $key, mixed $value, array $attributes): array
     {
-        if ($value !== null && ! $value instanceof Instant) {
+        if ($value !== null && ! ($value instanceof Instant)) {
             throw new UnexpectedValueException("{$key} takes an Instant.");
         }
         $set = [$key => $value?->isoSecond()];
@@ -53,6 +53,8 @@ final readonly class AsInstant implements CastsAttributes, ComparesCastableAttri
     /** PostgreSQL writes an instant otherwise than we do: the same is no change. */
     public function compare(Model $model, string $key, mixed $firstValue, mixed $secondValue): bool
     {
-        return is_string($firstValue) && is_string($secondValue) ? Instant::of($firstValue)->epoch === Instant::of($secondValue)->epoch : $firstValue === $secondValue;
+        return is_string($firstValue) && is_string($secondValue)
+            ? Instant::of($firstValue)->epoch === Instant::of($secondValue)->epoch
+            : $firstValue === $secondValue;
     }
 }

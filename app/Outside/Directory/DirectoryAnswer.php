@@ -48,7 +48,16 @@ final readonly class DirectoryAnswer
     /** Nobody is known to answer for that suffix. */
     public static function nobody(string $suffix): self
     {
-        return new self(Source::Registry, ".{$suffix}", null, false, null, "No directory is known that answers for .{$suffix}.", FailureReason::NotListed, null);
+        return new self(
+            Source::Registry,
+            ".{$suffix}",
+            null,
+            false,
+            null,
+            "No directory is known that answers for .{$suffix}.",
+            FailureReason::NotListed,
+            null,
+        );
     }
 
     public function digest(): string

@@ -57,7 +57,7 @@ final class PublicDirectories implements Directory
             return [DirectoryAnswer::not(Source::Registry, (string) $this->bootstrapAt, $e)];
         }
         if ($base === null) {
-            $server = $this->textServers[$suffix] ?? $this->textServers[$tld] ?? null;
+            $server = $this->textServers[$suffix] ?? ($this->textServers[$tld] ?? null);
 
             return [$server === null ? DirectoryAnswer::nobody($suffix) : $this->text($name, $server)];
         }
@@ -91,7 +91,10 @@ final class PublicDirectories implements Directory
                 ? [DirectoryAnswer::record($url, RecordOfRdap::read($answer, $source), $raw), $answer]
                 : throw NotReached::refused($host, $answer->code, trim("{$answer->title} {$answer->description}"));
         } catch (JsonError|RdapError $e) {
-            return [DirectoryAnswer::not($source, $url, NotReached::garbled((string) parse_url($url, PHP_URL_HOST), $e->getMessage()), $raw), null];
+            return [
+                DirectoryAnswer::not($source, $url, NotReached::garbled((string) parse_url($url, PHP_URL_HOST), $e->getMessage()), $raw),
+                null,
+            ];
         } catch (NotReached $e) {
             return [DirectoryAnswer::not($source, $url, $e, $raw), null];
         }
@@ -134,7 +137,9 @@ final class PublicDirectories implements Directory
             return null;
         }
 
-        return $to !== null && $to->getScheme() === 'https' && $to->getUserInfo() === '' && $this->hosts->isListed($to->getHost()) ? (string) $to : null;
+        return $to !== null && $to->getScheme() === 'https' && $to->getUserInfo() === '' && $this->hosts->isListed($to->getHost())
+            ? (string) $to
+            : null;
     }
 
     private function text(DomainName $name, string $server): DirectoryAnswer
@@ -154,7 +159,9 @@ final class PublicDirectories implements Directory
                 return DirectoryAnswer::noSuchName(Source::Text, $from, $text->text);
             }
 
-            return $record === null ? DirectoryAnswer::not(Source::Text, $from, NotReached::garbled($server, 'it names no domain.'), $text->text) : DirectoryAnswer::record($from, $record, $text->text);
+            return $record === null
+                ? DirectoryAnswer::not(Source::Text, $from, NotReached::garbled($server, 'it names no domain.'), $text->text)
+                : DirectoryAnswer::record($from, $record, $text->text);
         } catch (WhoisError $e) {
             return DirectoryAnswer::not(Source::Text, $from, NotReached::garbled($server, $e->getMessage()));
         } catch (NotReached $e) {
@@ -195,7 +202,10 @@ final class PublicDirectories implements Directory
         $text = $this->cache->get('outside.bootstrap');
         if (! is_string($text)) {
             $fetched = $this->fetch->get($this->bootstrapAt, 'application/json');
-            $text = $fetched->status === 200 ? $fetched->body : throw NotReached::refused((string) parse_url($this->bootstrapAt, PHP_URL_HOST), $fetched->status, '');
+            $text =
+                $fetched->status === 200
+                    ? $fetched->body
+                    : throw NotReached::refused((string) parse_url($this->bootstrapAt, PHP_URL_HOST), $fetched->status, '');
         }
         if (($this->bootstrap[0] ?? null) !== $text) {
             try {

@@ -21,7 +21,7 @@ final class RecordOfRdap
         $statuses = $words = [];
         foreach ($domain->statuses as $word) {
             $status = Status::ofDirectory($word);
-            $status === null ? $words[] = $word : $statuses[] = $status;
+            $status === null ? ($words[] = $word) : ($statuses[] = $status);
         }
         $registrar = $domain->entity('registrar');
         $registrant = $domain->entity('registrant');
@@ -31,16 +31,32 @@ final class RecordOfRdap
         $number = $registrar?->ids['IANA Registrar ID'] ?? null;
 
         return new Record(
-            $domain->name, $source, self::name($registrar), $number, $number === null ? $registrar?->handle : null, self::name($domain->entity('reseller')),
-            $statuses, $words, $at('registration'), ($isOwn ? $at('registrar expiration') : null) ?? $at('expiration'), $at('transfer'), $at('last changed'),
-            $domain->servers, $domain->signed, self::holder($domain, $registrant), self::validated($registrant),
-            $registrant?->card?->mailboxes[0] ?? $registrant?->card?->form, self::abuse($registrar), $domain->notices, $isOwn ? $at('registrar expiration') : null,
+            $domain->name,
+            $source,
+            self::name($registrar),
+            $number,
+            $number === null ? $registrar?->handle : null,
+            self::name($domain->entity('reseller')),
+            $statuses,
+            $words,
+            $at('registration'),
+            ($isOwn ? $at('registrar expiration') : null) ?? $at('expiration'),
+            $at('transfer'),
+            $at('last changed'),
+            $domain->servers,
+            $domain->signed,
+            self::holder($domain, $registrant),
+            self::validated($registrant),
+            $registrant?->card?->mailboxes[0] ?? $registrant?->card?->form,
+            self::abuse($registrar),
+            $domain->notices,
+            $isOwn ? $at('registrar expiration') : null,
         );
     }
 
     private static function name(?RdapEntity $entity): ?string
     {
-        return $entity->card->name ?? $entity->card->organisation ?? null;
+        return $entity->card->name ?? ($entity->card->organisation ?? null);
     }
 
     /**
@@ -53,7 +69,9 @@ final class RecordOfRdap
             return $registrant === null ? null : true;
         }
 
-        return preg_match('/\b(?:could not|cannot|has not|not been|un)\s*(?:be\s+)?validate/i', implode("\n", $registrant->remarks)) === 1 ? false : null;
+        return preg_match('/\b(?:could not|cannot|has not|not been|un)\s*(?:be\s+)?validate/i', implode("\n", $registrant->remarks)) === 1
+            ? false
+            : null;
     }
 
     private static function abuse(?RdapEntity $registrar): ?string
@@ -83,8 +101,15 @@ final class RecordOfRdap
         }
         $address = $card->address + array_fill(0, 7, '');
         $values = [
-            Field::Name->value => $card->name, Field::Organisation->value => $card->organisation, Field::Street->value => trim(implode(' ', [$address[0], $address[1], $address[2]])), Field::Town->value => $address[3],
-            Field::Region->value => $address[4], Field::Postcode->value => $address[5], Field::Country->value => $card->country, Field::Voice->value => $card->phones[0] ?? null, Field::Mailbox->value => $card->mailboxes[0] ?? null,
+            Field::Name->value => $card->name,
+            Field::Organisation->value => $card->organisation,
+            Field::Street->value => trim(implode(' ', [$address[0], $address[1], $address[2]])),
+            Field::Town->value => $address[3],
+            Field::Region->value => $address[4],
+            Field::Postcode->value => $address[5],
+            Field::Country->value => $card->country,
+            Field::Voice->value => $card->phones[0] ?? null,
+            Field::Mailbox->value => $card->mailboxes[0] ?? null,
         ];
         foreach ($values as $field => $value) {
             // Of what is said to be redacted a part or a replacement may stand there (RFC 9537 §3): neither is the holder's.

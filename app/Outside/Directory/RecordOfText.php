@@ -26,13 +26,26 @@ final class RecordOfText
         $statuses = $words = [];
         foreach ($domain->statuses as $word) {
             $status = Status::ofDirectory($word);
-            $status === null ? $words[] = $word : $statuses[] = $status;
+            $status === null ? ($words[] = $word) : ($statuses[] = $status);
         }
         $day = fn (?string $date): ?Instant => $date === null ? null : Instant::of($date);
 
         return new Record(
-            $domain->name, Source::Text, $domain->registrar, null, $domain->tag, null, $statuses, $words, $day($domain->created), $day($domain->ends), null, $day($domain->changed),
-            $domain->servers === [] ? null : $domain->servers, null, $domain->registrant === null ? [] : [Field::Name->value => FieldSeen::read($domain->registrant)],
+            $domain->name,
+            Source::Text,
+            $domain->registrar,
+            null,
+            $domain->tag,
+            null,
+            $statuses,
+            $words,
+            $day($domain->created),
+            $day($domain->ends),
+            null,
+            $day($domain->changed),
+            $domain->servers === [] ? null : $domain->servers,
+            null,
+            $domain->registrant === null ? [] : [Field::Name->value => FieldSeen::read($domain->registrant)],
         );
     }
 }

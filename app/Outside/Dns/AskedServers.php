@@ -38,8 +38,13 @@ final class AskedServers implements Dns
      * @param  list<string>  $roots  addresses
      * @param  bool  $dialsSix  whether this machine reaches IPv6; addresses of it are looked for either way
      */
-    public function __construct(private readonly Exchange $exchange, private readonly Hosts $reach, array $roots, private readonly int $atOnce, private readonly bool $dialsSix)
-    {
+    public function __construct(
+        private readonly Exchange $exchange,
+        private readonly Hosts $reach,
+        array $roots,
+        private readonly int $atOnce,
+        private readonly bool $dialsSix,
+    ) {
         $this->zones[''] = $roots;
     }
 
@@ -87,7 +92,12 @@ final class AskedServers implements Dns
         if ($answer === null) {
             return new DelegationSeen($name, null, null, null, [], "no server of {$from} answered");
         }
-        $records = array_values(array_filter([...$answer->authority, ...$answer->answers], fn (Record $record): bool => $record->type === Message::TYPE_NS && self::host($record->name) === $name));
+        $records = array_values(
+            array_filter(
+                [...$answer->authority, ...$answer->answers],
+                fn (Record $record): bool => $record->type === Message::TYPE_NS && self::host($record->name) === $name,
+            ),
+        );
         if ($records === []) {
             return new DelegationSeen($name, [], null, false, []);
         }
@@ -129,12 +139,22 @@ final class AskedServers implements Dns
         foreach ($places as $place => [$host, $address, $isAlias]) {
             $servers[] = match (true) {
                 $address === null => new ServerSeen($host, null, Answer::NoAddress, isAlias: $isAlias),
-                ! isset($questions["soa{$place}"]) => new ServerSeen($host, $address, $this->reach->nameServer($address) === null ? Answer::NotPublic : Answer::NotAsked, isAlias: $isAlias),
+                ! isset($questions["soa{$place}"]) => new ServerSeen(
+                    $host,
+                    $address,
+                    $this->reach->nameServer($address) === null ? Answer::NotPublic : Answer::NotAsked,
+                    isAlias: $isAlias,
+                ),
                 default => self::server($host, $address, $isAlias, $answers["soa{$place}"] ?? null, $answers["ns{$place}"] ?? null),
             };
         }
 
-        return ['signed' => $ds === null || $ds->rcode !== Message::RCODE_OK ? null : array_filter($ds->answers, fn (Record $record): bool => $record->type === self::TYPE_DS) !== [], 'servers' => $servers];
+        return [
+            'signed' => $ds === null || $ds->rcode !== Message::RCODE_OK
+                    ? null
+                    : array_filter($ds->answers, fn (Record $record): bool => $record->type === self::TYPE_DS) !== [],
+            'servers' => $servers,
+        ];
     }
 
     private static function server(string $host, string $address, bool $isAlias, ?Message $soa, ?Message $ns): ServerSeen
@@ -156,7 +176,10 @@ final class AskedServers implements Dns
             ! $soa->aa || $serial === null => Answer::Lame,
             default => Answer::Authoritative,
         };
-        $servers = array_map(self::target(...), array_values(array_filter($ns === null ? [] : $ns->answers, fn (Record $record): bool => $record->type === Message::TYPE_NS)));
+        $servers = array_map(
+            self::target(...),
+            array_values(array_filter($ns === null ? [] : $ns->answers, fn (Record $record): bool => $record->type === Message::TYPE_NS)),
+        );
         sort($servers);
 
         return new ServerSeen($host, $address, $answer, $serial, $servers, $isAlias);
@@ -183,7 +206,12 @@ final class AskedServers implements Dns
             $next = null;
             foreach ($answer->authority as $record) {
                 $cut = self::host($record->name);
-                if ($record->type === Message::TYPE_NS && $cut !== $name && strlen($cut) > strlen($zone) && str_ends_with(".{$name}", ".{$cut}")) {
+                if (
+                    $record->type === Message::TYPE_NS &&
+                    $cut !== $name &&
+                    strlen($cut) > strlen($zone) &&
+                    str_ends_with(".{$name}", ".{$cut}")
+                ) {
                     $next = $cut;
                 }
             }
@@ -211,7 +239,10 @@ final class AskedServers implements Dns
                 $host = self::target($record);
                 $glue = self::glue($referral, $host);
                 // A host inside the very zone can be found by its glue only.
-                array_push($addresses, ...($glue === [] && ! str_ends_with(".{$host}", ".{$zone}") ? $this->addresses($host, $within)[0] : $glue));
+                array_push(
+                    $addresses,
+                    ...$glue === [] && ! str_ends_with(".{$host}", ".{$zone}") ? $this->addresses($host, $within)[0] : $glue,
+                );
             }
         }
 

@@ -33,7 +33,7 @@ final class Exchange
     /** @param  float  $seconds  that one try may take */
     public function __construct(private readonly int $port, private readonly float $seconds, private readonly int $tries)
     {
-        $this->loop = new StreamSelectLoop;
+        $this->loop = new StreamSelectLoop();
     }
 
     /**
@@ -46,7 +46,7 @@ final class Exchange
      */
     public function each(iterable $things, callable $work, int $atOnce): void
     {
-        $waiting = (fn () => yield from $things)();
+        $waiting = (fn () => (yield from $things))();
         $running = 0;
         $failed = null;
         $begin = function () use (&$begin, &$running, &$failed, $waiting, $work, $atOnce): void {
@@ -83,7 +83,12 @@ final class Exchange
      */
     public function ask(array $questions): array
     {
-        $promises = array_map(fn (array $question): PromiseInterface => $this->executor($question[0])->query(new Query($question[1], $question[2], Message::CLASS_IN))->then(fn (Message $answer): ?Message => self::answers($answer, $question) ? $answer : null, fn (): null => null), $questions);
+        $promises = array_map(
+            fn (array $question): PromiseInterface => $this->executor($question[0])
+                ->query(new Query($question[1], $question[2], Message::CLASS_IN))
+                ->then(fn (Message $answer): ?Message => self::answers($answer, $question) ? $answer : null, fn (): null => null),
+            $questions,
+        );
         $fiber = Fiber::getCurrent() ?? throw new RuntimeException('Questions are asked in each().');
         all($promises)->then(fn (array $answers) => $this->loop->futureTick(fn () => $fiber->resume($answers)));
         /** @var array<string, Message|null> $answers */
@@ -101,13 +106,22 @@ final class Exchange
     {
         $asked = $answer->questions[0] ?? null;
 
-        return $asked === null ? $answer->rcode !== Message::RCODE_OK : strcasecmp(rtrim($asked->name, '.'), rtrim($question[1], '.')) === 0 && $asked->type === $question[2];
+        return $asked === null
+            ? $answer->rcode !== Message::RCODE_OK
+            : strcasecmp(rtrim($asked->name, '.'), rtrim($question[1], '.')) === 0 && $asked->type === $question[2];
     }
 
     private function executor(string $address): ExecutorInterface
     {
         $at = (str_contains($address, ':') ? "[{$address}]" : $address).":{$this->port}";
 
-        return $this->executors[$at] ??= new RetryExecutor(new TimeoutExecutor(new SelectiveTransportExecutor(new UdpTransportExecutor($at, $this->loop), new TcpTransportExecutor($at, $this->loop)), $this->seconds, $this->loop), $this->tries - 1);
+        return $this->executors[$at] ??= new RetryExecutor(
+            new TimeoutExecutor(
+                new SelectiveTransportExecutor(new UdpTransportExecutor($at, $this->loop), new TcpTransportExecutor($at, $this->loop)),
+                $this->seconds,
+                $this->loop,
+            ),
+            $this->tries - 1,
+        );
     }
 }

@@ -24,15 +24,23 @@ final class PackedDelegation
         foreach (is_array($data['servers'] ?? null) ? $data['servers'] : [] as $server) {
             if (is_array($server) && is_string($server['host'] ?? null) && is_string($server['answer'] ?? null)) {
                 $servers[] = new ServerSeen(
-                    $server['host'], is_string($server['address'] ?? null) ? $server['address'] : null, Answer::from($server['answer']), is_int($server['serial'] ?? null) ? $server['serial'] : null,
-                    self::texts($server['servers'] ?? []), ($server['isAlias'] ?? false) === true,
+                    $server['host'],
+                    is_string($server['address'] ?? null) ? $server['address'] : null,
+                    Answer::from($server['answer']),
+                    is_int($server['serial'] ?? null) ? $server['serial'] : null,
+                    self::texts($server['servers'] ?? []),
+                    ($server['isAlias'] ?? false) === true,
                 );
             }
         }
 
         return new DelegationSeen(
-            is_string($data['name'] ?? null) ? $data['name'] : '', isset($data['parent']) ? self::texts($data['parent']) : null, is_int($data['ttl'] ?? null) ? $data['ttl'] : null,
-            is_bool($data['signed'] ?? null) ? $data['signed'] : null, $servers, is_string($data['why'] ?? null) ? $data['why'] : null,
+            is_string($data['name'] ?? null) ? $data['name'] : '',
+            isset($data['parent']) ? self::texts($data['parent']) : null,
+            is_int($data['ttl'] ?? null) ? $data['ttl'] : null,
+            is_bool($data['signed'] ?? null) ? $data['signed'] : null,
+            $servers,
+            is_string($data['why'] ?? null) ? $data['why'] : null,
         );
     }
 

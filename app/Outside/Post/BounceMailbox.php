@@ -9,7 +9,10 @@ use App\Outside\Reach\NotReached;
 use App\Outside\Reach\TlsSocket;
 use SensitiveParameter;
 
-/** The mailbox to which undelivered letters come back, fetched by POP3 over TLS (RFC 1939, 8314) from a listed host: what was kept is removed there. */
+/**
+ * The mailbox to which undelivered letters come back, fetched by POP3 over TLS (RFC 1939, 8314) from a listed host: what was kept is
+ * removed there.
+ */
 final class BounceMailbox
 {
     private const PORT = 995;
@@ -23,8 +26,14 @@ final class BounceMailbox
     private $socket = null;
 
     /** @param  string|null  $host  null: nobody fetches it */
-    public function __construct(private readonly Hosts $hosts, private readonly ?string $host, private readonly string $user, #[SensitiveParameter] private readonly string $password, private readonly ?string $authority, private readonly float $seconds)
-    {
+    public function __construct(
+        private readonly Hosts $hosts,
+        private readonly ?string $host,
+        private readonly string $user,
+        #[SensitiveParameter] private readonly string $password,
+        private readonly ?string $authority,
+        private readonly float $seconds,
+    ) {
     }
 
     /**
@@ -77,7 +86,9 @@ final class BounceMailbox
     {
         $line = $this->line();
 
-        return str_starts_with($line, '+OK') ? $line : throw NotReached::refused((string) $this->host, 0, "{$to}: ".mb_scrub(mb_substr($line, 0, 200)));
+        return str_starts_with($line, '+OK')
+            ? $line
+            : throw NotReached::refused((string) $this->host, 0, "{$to}: ".mb_scrub(mb_substr($line, 0, 200)));
     }
 
     private function line(): string

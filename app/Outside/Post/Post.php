@@ -36,17 +36,34 @@ final readonly class Post
     public function send(Letter $letter, string $id, string $body): Sent
     {
         try {
-            $this->mail->mailer()->send(['html' => 'post.letter', 'raw' => $body], ['subject' => $letter->subject, 'body' => $body, 'isList' => ! in_array($letter->kind, ['acceptance', 'confirmation', 'verification', 'invitation', 'password', 'way_in'], true)], function (Message $message) use ($letter, $id): void {
-                $message->from(config()->string('mail.from.address'), $this->house->name())->to($letter->mailbox)->subject($letter->subject);
-                if ($this->returnsTo !== null) {
-                    $message->returnPath($this->returnsTo);
-                    // Whoever is not of the house and answers by mail is heard too, and from where.
-                    if ($letter->user_id === null) {
-                        $message->replyTo($this->returnsTo);
-                    }
-                }
-                $message->getSymfonyMessage()->getHeaders()->addIdHeader('Message-ID', $id);
-            });
+            $this->mail
+                ->mailer()
+                ->send(
+                    ['html' => 'post.letter', 'raw' => $body],
+                    [
+                        'subject' => $letter->subject,
+                        'body' => $body,
+                        'isList' => ! in_array(
+                            $letter->kind,
+                            ['acceptance', 'confirmation', 'verification', 'invitation', 'password', 'way_in'],
+                            true,
+                        ),
+                    ],
+                    function (Message $message) use ($letter, $id): void {
+                        $message
+                            ->from(config()->string('mail.from.address'), $this->house->name())
+                            ->to($letter->mailbox)
+                            ->subject($letter->subject);
+                        if ($this->returnsTo !== null) {
+                            $message->returnPath($this->returnsTo);
+                            // Whoever is not of the house and answers by mail is heard too, and from where.
+                            if ($letter->user_id === null) {
+                                $message->replyTo($this->returnsTo);
+                            }
+                        }
+                        $message->getSymfonyMessage()->getHeaders()->addIdHeader('Message-ID', $id);
+                    },
+                );
 
             return new Sent(DeliveryOutcome::Taken, '');
         } catch (RfcComplianceException $e) {
@@ -57,12 +74,19 @@ final readonly class Post
         } catch (TransportExceptionInterface $e) {
             $code = $e->getCode();
             // What the server said stands in the message; the whole talk, with the letter in it, stays out of our books.
-            $words = mb_substr(trim((string) preg_replace(['/^.*with message "(.*)"\.$/s', '/\s+/'], ['$1', ' '], mb_scrub($e->getMessage()))), 0, 900);
+            $words = mb_substr(
+                trim((string) preg_replace(['/^.*with message "(.*)"\.$/s', '/\s+/'], ['$1', ' '], mb_scrub($e->getMessage()))),
+                0,
+                900,
+            );
 
             $fate = match (true) {
                 $code >= 500 => DeliveryOutcome::Refused,
                 $code >= 400 => DeliveryOutcome::Later,
-                preg_match(self::GO_ON, str_replace("\r", '', preg_replace('/^\[[^\]]*\]\s*/m', '', $e->getDebug()) ?? '')) === 1 => DeliveryOutcome::Doubtful,
+                preg_match(
+                    self::GO_ON,
+                    str_replace("\r", '', preg_replace('/^\[[^\]]*\]\s*/m', '', $e->getDebug()) ?? ''),
+                ) === 1 => DeliveryOutcome::Doubtful,
                 default => DeliveryOutcome::Later,
             };
 

@@ -8,7 +8,8 @@ namespace App\Outside\Reach;
 final readonly class Hosts
 {
     /**
-     * @param  array<string, string|null>  $listed  host in small letters => `address:port` where it is dialled instead of where it resolves to
+     * @param  array<string, string|null>  $listed  host in small letters => `address:port` where it is dialled instead of where it resolves
+     *     to
      * @param  array<string, string>  $networks  beginnings of addresses => what is dialled instead; only a simulation has any
      */
     public function __construct(private array $listed, private array $networks = [])

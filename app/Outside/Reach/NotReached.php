@@ -13,8 +13,12 @@ final class NotReached extends RuntimeException
      * @param  int|null  $wait  seconds after which asking again makes sense, where that is known
      * @param  bool  $isOfOneQuestion  whether whoever was asked may well answer another question
      */
-    private function __construct(public readonly FailureReason $why, string $message, public readonly ?int $wait = null, public readonly bool $isOfOneQuestion = false)
-    {
+    private function __construct(
+        public readonly FailureReason $why,
+        string $message,
+        public readonly ?int $wait = null,
+        public readonly bool $isOfOneQuestion = false,
+    ) {
         parent::__construct($message);
     }
 

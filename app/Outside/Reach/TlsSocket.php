@@ -20,7 +20,17 @@ final readonly class TlsSocket
     public static function open(Hosts $hosts, string $host, int $port, ?string $authority, float $seconds, ?string $key = null)
     {
         [$address, $dialled] = $hosts->dial($host, $port);
-        $context = stream_context_create(['socket' => ['tcp_nodelay' => true], 'ssl' => ['peer_name' => $host, 'verify_peer' => true, 'verify_peer_name' => true, 'SNI_enabled' => true, 'disable_compression' => true, 'capture_peer_cert' => $key !== null] + ($authority === null ? [] : ['cafile' => $authority])]);
+        $context = stream_context_create([
+            'socket' => ['tcp_nodelay' => true],
+            'ssl' => [
+                'peer_name' => $host,
+                'verify_peer' => true,
+                'verify_peer_name' => true,
+                'SNI_enabled' => true,
+                'disable_compression' => true,
+                'capture_peer_cert' => $key !== null,
+            ] + ($authority === null ? [] : ['cafile' => $authority]),
+        ]);
         // PHP says first what is wrong with a certificate, and last only that it could not connect.
         $said = '';
         set_error_handler(function (int $level, string $message) use (&$said): bool {
@@ -34,7 +44,9 @@ final readonly class TlsSocket
             restore_error_handler();
         }
         if ($socket === false) {
-            throw str_contains($said, 'certificate') ? NotReached::certificate($host, 'its certificate is not signed by whom we trust') : NotReached::silent($host, is_string($why) && $why !== '' ? $why : 'no connection');
+            throw str_contains($said, 'certificate')
+                ? NotReached::certificate($host, 'its certificate is not signed by whom we trust')
+                : NotReached::silent($host, is_string($why) && $why !== '' ? $why : 'no connection');
         }
 
         if ($key !== null && ! hash_equals($key, self::key($socket))) {

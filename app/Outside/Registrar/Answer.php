@@ -13,8 +13,12 @@ final readonly class Answer
      * @param  string  $words  in the registrar's words, without secrets
      * @param  string|null  $secret  the auth code, where that was asked for
      */
-    private function __construct(public AnswerKind $kind, public ?int $code, public string $words, #[SensitiveParameter] public ?string $secret = null)
-    {
+    private function __construct(
+        public AnswerKind $kind,
+        public ?int $code,
+        public string $words,
+        #[SensitiveParameter] public ?string $secret = null,
+    ) {
     }
 
     public static function done(?int $code, string $words, #[SensitiveParameter] ?string $secret = null): self

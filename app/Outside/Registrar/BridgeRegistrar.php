@@ -24,7 +24,13 @@ final readonly class BridgeRegistrar implements Registrar
 
     public function carryOut(Account $account, Order $order): Answer
     {
-        $fetched = $this->ask($account, 'POST', 'orders', json_encode(new BridgeOrder($account, $order), JSON_THROW_ON_ERROR), $order->transaction);
+        $fetched = $this->ask(
+            $account,
+            'POST',
+            'orders',
+            json_encode(new BridgeOrder($account, $order), JSON_THROW_ON_ERROR),
+            $order->transaction,
+        );
 
         return match (true) {
             $fetched->status === 200 || $fetched->status === 202 => $this->answer($account, $fetched),
@@ -43,7 +49,11 @@ final readonly class BridgeRegistrar implements Registrar
             200, 202 => $this->answer($account, $fetched),
             404 => null,
             401 => throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched)),
-            default => throw NotReached::refused($this->host($account), $fetched->status, $this->reason($account, $fetched))->ofOneQuestion(),
+            default => throw NotReached::refused(
+                $this->host($account),
+                $fetched->status,
+                $this->reason($account, $fetched),
+            )->ofOneQuestion(),
         };
     }
 
@@ -88,7 +98,16 @@ final readonly class BridgeRegistrar implements Registrar
         }
         $about = $node->nodeOrNull('about');
 
-        return new Message($id, $at, $node->textOrNull('text') ?? '', '', $about?->textOrNull('name'), MessageKind::tryFrom($about?->textOrNull('kind') ?? ''), $about?->textOrNull('state'), $about?->textOrNull('to'));
+        return new Message(
+            $id,
+            $at,
+            $node->textOrNull('text') ?? '',
+            '',
+            $about?->textOrNull('name'),
+            MessageKind::tryFrom($about?->textOrNull('kind') ?? ''),
+            $about?->textOrNull('state'),
+            $about?->textOrNull('to'),
+        );
     }
 
     private function answer(Account $account, Fetched $fetched): Answer
@@ -132,16 +151,29 @@ final readonly class BridgeRegistrar implements Registrar
         $secret = $account->gate_secret_id === null ? null : Secret::query()->find($account->gate_secret_id);
         $gate = $account->registrar->gate ?? '';
         if ($secret === null || $gate === '') {
-            throw NotReached::refused($gate === '' ? $account->registrar->name : $gate, 0, 'No bridge, or no token for it, is written down.');
+            throw NotReached::refused(
+                $gate === '' ? $account->registrar->name : $gate,
+                0,
+                'No bridge, or no token for it, is written down.',
+            );
         }
 
         if (! GatePin::holds($account)) {
             throw NotReached::refused($gate, 0, 'Its token was given for another bridge, and is not sent before somebody confirms it.');
         }
 
-        return $this->fetch->send($method, "https://{$gate}/v1/{$path}", [
-            'Accept: application/json', "Authorization: Bearer {$account->number}.{$secret->value}", ...($body === null ? [] : ['Content-Type: application/json']), ...($key === null ? [] : ["Idempotency-Key: {$key}"]),
-        ], $body, $account->registrar->gate_key);
+        return $this->fetch->send(
+            $method,
+            "https://{$gate}/v1/{$path}",
+            [
+                'Accept: application/json',
+                "Authorization: Bearer {$account->number}.{$secret->value}",
+                ...$body === null ? [] : ['Content-Type: application/json'],
+                ...$key === null ? [] : ["Idempotency-Key: {$key}"],
+            ],
+            $body,
+            $account->registrar->gate_key,
+        );
     }
 
     private function host(Account $account): string

@@ -20,7 +20,10 @@ use App\Outside\Reach\NotReached;
 use App\Outside\Reach\TlsSocket;
 use SensitiveParameter;
 
-/** One session at a gate: EPP over TLS, logged in, one command after the other (RFC 5734). After a silence it is closed, because an answer that comes late would be taken for the next one's. */
+/**
+ * One session at a gate: EPP over TLS, logged in, one command after the other (RFC 5734). After a silence it is closed, because an answer
+ * that comes late would be taken for the next one's.
+ */
 final class Gate
 {
     /** Answers to other commands that are passed over before it is given up. */
@@ -33,8 +36,13 @@ final class Gate
     private array $read = [];
 
     /** @param  resource  $socket */
-    private function __construct(private $socket, private readonly EppFraming $framing, private readonly string $host, private readonly float $seconds, private int $used)
-    {
+    private function __construct(
+        private $socket,
+        private readonly EppFraming $framing,
+        private readonly string $host,
+        private readonly float $seconds,
+        private int $used,
+    ) {
     }
 
     /**
@@ -44,13 +52,21 @@ final class Gate
      *
      * @throws NotReached
      */
-    public static function open(Hosts $hosts, string $host, int $port, ?string $authority, float $seconds, string $login, #[SensitiveParameter] string $password, ?string $key = null): self
-    {
+    public static function open(
+        Hosts $hosts,
+        string $host,
+        int $port,
+        ?string $authority,
+        float $seconds,
+        string $login,
+        #[SensitiveParameter] string $password,
+        ?string $key = null,
+    ): self {
         $socket = TlsSocket::open($hosts, $host, $port, $authority, $seconds, $key);
         stream_set_blocking($socket, false);
-        $gate = new self($socket, new EppFraming, $host, $seconds, time());
+        $gate = new self($socket, new EppFraming(), $host, $seconds, time());
         $greeting = $gate->next();
-        if (! $greeting instanceof EppGreeting) {
+        if (! ($greeting instanceof EppGreeting)) {
             throw NotReached::garbled($host, 'a greeting was expected.');
         }
         // Only what is kept there may be spoken of (RFC 5730 §2.9.1.1).
@@ -59,7 +75,15 @@ final class Gate
             $gate->close();
             throw NotReached::garbled($host, 'its greeting knows no names.');
         }
-        $answer = $gate->command(new Login($login, $password, $objects, $greeting->speaks(EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account)), 'login-'.bin2hex(random_bytes(8)));
+        $answer = $gate->command(
+            new Login(
+                $login,
+                $password,
+                $objects,
+                $greeting->speaks(EppNamespace::Grace, EppNamespace::SecDns, EppNamespace::Fee, EppNamespace::Account),
+            ),
+            'login-'.bin2hex(random_bytes(8)),
+        );
         if ($answer->code() !== EppCode::Done) {
             $gate->close();
             throw NotReached::refused($host, $answer->code()->value, $answer->results[0]->message);
@@ -121,7 +145,7 @@ final class Gate
     {
         if ($this->isOpen()) {
             try {
-                $this->command(new Logout, 'logout-'.bin2hex(random_bytes(8)));
+                $this->command(new Logout(), 'logout-'.bin2hex(random_bytes(8)));
             } catch (NotReached) {
                 // It is gone anyway.
             }

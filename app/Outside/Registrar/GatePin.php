@@ -12,7 +12,10 @@ final class GatePin
 {
     public static function of(Registrar $registrar): string
     {
-        return implode(' ', array_filter([$registrar->link, $registrar->gate, $registrar->gate_key], fn (?string $part): bool => $part !== null));
+        return implode(
+            ' ',
+            array_filter([$registrar->link, $registrar->gate, $registrar->gate_key], fn (?string $part): bool => $part !== null),
+        );
     }
 
     /** Whether the account's password was given, or confirmed, for the gate that its registrar has today. */

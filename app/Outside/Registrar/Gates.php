@@ -24,8 +24,12 @@ final class Gates
     /** @var array<string, Gate> by account, password and what that was given for */
     private array $open = [];
 
-    public function __construct(private readonly Hosts $hosts, private readonly Repository $cache, private readonly ?string $authority, private readonly float $seconds)
-    {
+    public function __construct(
+        private readonly Hosts $hosts,
+        private readonly Repository $cache,
+        private readonly ?string $authority,
+        private readonly float $seconds,
+    ) {
     }
 
     /** @throws NotReached */
@@ -45,13 +49,26 @@ final class Gates
         }
         $secret = $account->gate_secret_id === null ? null : Secret::query()->find($account->gate_secret_id);
         if ($secret === null || $host === '') {
-            throw NotReached::refused($host === '' ? $account->registrar->name : $host, 0, 'No gate, or no password for it, is written down.');
+            throw NotReached::refused(
+                $host === '' ? $account->registrar->name : $host,
+                0,
+                'No gate, or no password for it, is written down.',
+            );
         }
         if (! GatePin::holds($account)) {
             throw NotReached::refused($host, 0, 'Its password was given for another gate, and is not sent before somebody confirms it.');
         }
         try {
-            $this->open[$session] = Gate::open($this->hosts, $host, (int) $port, $this->authority, $this->seconds, $account->number, $secret->value, $account->registrar->gate_key);
+            $this->open[$session] = Gate::open(
+                $this->hosts,
+                $host,
+                (int) $port,
+                $this->authority,
+                $this->seconds,
+                $account->number,
+                $secret->value,
+                $account->registrar->gate_key,
+            );
         } catch (NotReached $e) {
             $before = is_array($rest) && is_int($rest[1] ?? null) ? $rest[1] : 0;
             $seconds = min(self::LONGEST_REST, max(self::FIRST_REST, $before * 2));

@@ -13,7 +13,10 @@ final readonly class Holder
 {
     private const DIGEST = 6;
 
-    /** @param  string  $handle  of 3 to 16 characters (RFC 5733 §4), the same whenever this account tells of this version, and nobody else's by chance */
+    /**
+     * @param  string  $handle  of 3 to 16 characters (RFC 5733 §4), the same whenever this account tells of this version, and nobody else's
+     *     by chance
+     */
     private function __construct(public string $handle, public Contact $contact)
     {
     }
@@ -38,15 +41,27 @@ final readonly class Holder
     {
         $contact = $this->contact;
         $main = new LocalForm($contact->organisation, $contact->person, $contact->address);
-        $isAscii = preg_match('/[^\x20-\x7e]/', implode('', [$contact->organisation, $contact->person, ...$contact->address->lines()])) !== 1;
+        $isAscii =
+            preg_match('/[^\x20-\x7e]/', implode('', [$contact->organisation, $contact->person, ...$contact->address->lines()])) !== 1;
 
-        return $contact->local === null || ! $isAscii ? [$this->form($main, ! $isAscii)] : [$this->form($main, false), $this->form($contact->local, true)];
+        return $contact->local === null || ! $isAscii
+            ? [$this->form($main, ! $isAscii)]
+            : [$this->form($main, false), $this->form($contact->local, true)];
     }
 
     private function form(LocalForm $form, bool $isLocal): PostalInfo
     {
         $address = $form->address;
 
-        return new PostalInfo($isLocal, $form->person ?? $form->organisation ?? '', $form->organisation, $address->street, $address->town ?? '', $address->region, $address->postcode, $this->contact->address->country->code ?? '');
+        return new PostalInfo(
+            $isLocal,
+            $form->person ?? ($form->organisation ?? ''),
+            $form->organisation,
+            $address->street,
+            $address->town ?? '',
+            $address->region,
+            $address->postcode,
+            $this->contact->address->country->code ?? '',
+        );
     }
 }

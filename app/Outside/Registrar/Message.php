@@ -16,7 +16,16 @@ final readonly class Message
      * @param  string|null  $state  of the handover or transfer that it is about; of what was put off `done` or `refused`
      * @param  string|null  $transaction  that we gave what was put off
      */
-    public function __construct(public string $id, public ?Instant $at, public string $text, public string $body, public ?string $name, public ?MessageKind $kind, public ?string $state, public ?string $to, public ?string $transaction = null)
-    {
+    public function __construct(
+        public string $id,
+        public ?Instant $at,
+        public string $text,
+        public string $body,
+        public ?string $name,
+        public ?MessageKind $kind,
+        public ?string $state,
+        public ?string $to,
+        public ?string $transaction = null,
+    ) {
     }
 }

@@ -16,8 +16,16 @@ final readonly class Order
      * @param  list<string>  $servers  that it is to have, A-labels in small letters; none: the order is not about that
      * @param  string|null  $accepted  when its holder said yes to us, RFC 3339; null: the registrar asks them
      */
-    public function __construct(public OrderKind $kind, public string $transaction, public string $name, public array $receiver = [], public ?string $accepted = null, public ?string $shown = null, public ?Holder $holder = null, public array $servers = [])
-    {
+    public function __construct(
+        public OrderKind $kind,
+        public string $transaction,
+        public string $name,
+        public array $receiver = [],
+        public ?string $accepted = null,
+        public ?string $shown = null,
+        public ?Holder $holder = null,
+        public array $servers = [],
+    ) {
     }
 
     /** @return list<string> that may be shown */

@@ -7,7 +7,10 @@ namespace App\Outside\Registrar;
 use App\Models\Account;
 use App\Outside\Reach\NotReached;
 
-/** A registrar that takes commands, for the accounts that are ours to act in. One adapter a kind of link; a slip has none, because a person acts. */
+/**
+ * A registrar that takes commands, for the accounts that are ours to act in. One adapter a kind of link; a slip has none, because a person
+ * acts.
+ */
 interface Registrar
 {
     /** @throws NotReached when no answer came: what became of the order must be found out by asking */

@@ -46,7 +46,10 @@ final readonly class WireRegistrar implements Registrar
 
     public function carryOut(Account $account, Order $order): Answer
     {
-        return $this->reading($account, fn (): Answer => $order->kind === OrderKind::AuthCode ? $this->code($account, $order) : $this->tell($account, $order));
+        return $this->reading(
+            $account,
+            fn (): Answer => $order->kind === OrderKind::AuthCode ? $this->code($account, $order) : $this->tell($account, $order),
+        );
     }
 
     private function tell(Account $account, Order $order): Answer
@@ -93,11 +96,17 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::AutoRenewOn => $beyond?->autoRenew === true ? Answer::done(null, 'seen by asking') : null,
             OrderKind::AutoRenewOff => $beyond?->autoRenew === false ? Answer::done(null, 'seen by asking') : null,
             // Told to an account that has it no more, a registrar names the one that has.
-            OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null) ? Answer::done(null, 'seen by asking') : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null) ? Answer::pending(null, 'seen by asking') : null),
+            OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null)
+                ? Answer::done(null, 'seen by asking')
+                : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null)
+                    ? Answer::pending(null, 'seen by asking')
+                    : null),
             OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
             OrderKind::Disclose => $beyond?->shown === $order->fields() ? Answer::done(null, 'seen by asking') : null,
             OrderKind::Servers => self::apart($order->servers, $domain->servers) === [[], []] ? Answer::done(null, 'seen by asking') : null,
-            OrderKind::Registrant => $order->holder !== null && $domain->registrant === $order->holder->handle ? Answer::done(null, 'seen by asking') : null,
+            OrderKind::Registrant => $order->holder !== null && $domain->registrant === $order->holder->handle
+                ? Answer::done(null, 'seen by asking')
+                : null,
             // To ask for it once more does no harm.
             OrderKind::AuthCode => null,
         };
@@ -151,14 +160,26 @@ final readonly class WireRegistrar implements Registrar
     private function makeKnown(Account $account, Order $order): ?Answer
     {
         $holder = $order->holder ?? throw new LogicException('An order for another registrant says whom.');
-        $response = $this->gates->of($account)->command(
-            new ContactCreate($holder->handle, $holder->postal(), $holder->contact->voice?->epp(), $holder->contact->mailbox?->address() ?? '', rtrim(strtr(base64_encode(random_bytes(16)), '+/', '-_'), '='), self::withheld($order)), 'holder-'.bin2hex(random_bytes(8)),
-        );
+        $response = $this->gates
+            ->of($account)
+            ->command(
+                new ContactCreate(
+                    $holder->handle,
+                    $holder->postal(),
+                    $holder->contact->voice?->epp(),
+                    $holder->contact->mailbox?->address() ?? '',
+                    rtrim(strtr(base64_encode(random_bytes(16)), '+/', '-_'), '='),
+                    self::withheld($order),
+                ),
+                'holder-'.bin2hex(random_bytes(8)),
+            );
         $code = $response->code();
 
         return match (true) {
             $code->isSuccess() => null,
-            $code === EppCode::Exists => $this->isThere($account, $holder) ? null : Answer::refused($code->value, "{$holder->handle} is somebody else’s there."),
+            $code === EppCode::Exists => $this->isThere($account, $holder)
+                ? null
+                : Answer::refused($code->value, "{$holder->handle} is somebody else’s there."),
             $code->isServers() || $code->endsSession() => Answer::later($code->value, self::words($response)),
             default => Answer::refused($code->value, self::words($response)),
         };
@@ -167,8 +188,16 @@ final readonly class WireRegistrar implements Registrar
     /** The wish not to show what the name doesn't show (RFC 5733 §2.9); of an address, as soon as a part of it isn't shown, nothing. */
     private static function withheld(Order $order): ?Disclose
     {
-        $elements = ['name' => [Field::Name], 'org' => [Field::Organisation], 'addr' => [Field::Street, Field::Town, Field::Region, Field::Postcode, Field::Country], 'voice' => [Field::Voice], 'email' => [Field::Mailbox]];
-        $withheld = array_keys(array_filter($elements, fn (array $fields): bool => array_diff(array_column($fields, 'value'), $order->fields()) !== []));
+        $elements = [
+            'name' => [Field::Name],
+            'org' => [Field::Organisation],
+            'addr' => [Field::Street, Field::Town, Field::Region, Field::Postcode, Field::Country],
+            'voice' => [Field::Voice],
+            'email' => [Field::Mailbox],
+        ];
+        $withheld = array_keys(
+            array_filter($elements, fn (array $fields): bool => array_diff(array_column($fields, 'value'), $order->fields()) !== []),
+        );
 
         return $order->shown === null || $withheld === [] ? null : new Disclose(false, $withheld);
     }
@@ -177,7 +206,8 @@ final readonly class WireRegistrar implements Registrar
     {
         $response = $this->gates->of($account)->command(new ContactInfo($holder->handle), 'holder-'.bin2hex(random_bytes(8)));
 
-        return $response->code() === EppCode::Done && strcasecmp(ContactData::of($response)->mailbox, $holder->contact->mailbox?->address() ?? '') === 0;
+        return $response->code() === EppCode::Done &&
+            strcasecmp(ContactData::of($response)->mailbox, $holder->contact->mailbox?->address() ?? '') === 0;
     }
 
     /** A gate tells the code of an own name (RFC 5731 §3.1.2); where none is set, one is: 128 random bits (RFC 9154 §4.1). */
@@ -197,7 +227,9 @@ final readonly class WireRegistrar implements Registrar
             }
         }
 
-        return $response->code()->isServers() || $response->code()->endsSession() ? Answer::later($response->code()->value, self::words($response)) : Answer::refused($response->code()->value, self::words($response));
+        return $response->code()->isServers() || $response->code()->endsSession()
+            ? Answer::later($response->code()->value, self::words($response))
+            : Answer::refused($response->code()->value, self::words($response));
     }
 
     private static function command(Order $order): EppCommand
@@ -210,7 +242,10 @@ final readonly class WireRegistrar implements Registrar
             OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->receiver['number'] ?? '', $order->receiver['login'] ?? ''),
             OrderKind::CancelHandover => AccountUpdate::cancelHandover($order->name),
             OrderKind::AuthCode => new DomainInfo($order->name),
-            OrderKind::Registrant => new DomainUpdate($order->name, registrant: $order->holder->handle ?? throw new LogicException('An order for another registrant says whom.')),
+            OrderKind::Registrant => new DomainUpdate(
+                $order->name,
+                registrant: $order->holder->handle ?? throw new LogicException('An order for another registrant says whom.'),
+            ),
             OrderKind::Disclose => AccountUpdate::disclose($order->name, $order->fields()),
             OrderKind::Servers => throw new LogicException('Which servers are put and taken depends on those that are there.'),
         };
@@ -221,11 +256,15 @@ final readonly class WireRegistrar implements Registrar
     {
         $response = $this->gates->of($account)->command(new DomainInfo($order->name), 'servers-'.bin2hex(random_bytes(8)));
         if ($response->code() !== EppCode::Done) {
-            return $response->code()->isServers() || $response->code()->endsSession() ? Answer::later($response->code()->value, self::words($response)) : Answer::refused($response->code()->value, self::words($response));
+            return $response->code()->isServers() || $response->code()->endsSession()
+                ? Answer::later($response->code()->value, self::words($response))
+                : Answer::refused($response->code()->value, self::words($response));
         }
         [$put, $take] = self::apart($order->servers, DomainData::of($response)->servers);
 
-        return $put === [] && $take === [] ? Answer::done(null, 'seen by asking') : new DomainUpdate($order->name, add: new DomainChange(servers: $put), remove: new DomainChange(servers: $take));
+        return $put === [] && $take === []
+            ? Answer::done(null, 'seen by asking')
+            : new DomainUpdate($order->name, add: new DomainChange(servers: $put), remove: new DomainChange(servers: $take));
     }
 
     /**
@@ -242,13 +281,28 @@ final readonly class WireRegistrar implements Registrar
     {
         $at = $response->message?->at;
         // What nobody here understands is kept as it came.
-        $body = Redacted::frame(implode("\n", array_map(fn (XmlNode $node): string => $node->source(), [...$response->data, ...$response->extensions])));
+        $body = Redacted::frame(
+            implode("\n", array_map(fn (XmlNode $node): string => $node->source(), [...$response->data, ...$response->extensions])),
+        );
         [$kind, $name, $state, $to, $transaction] = self::about($response);
 
-        return new Message($response->message->id ?? '', $at === null ? null : Instant::from($at), $response->message->text ?? '', $body, $name, $kind, $state, $to, $transaction);
+        return new Message(
+            $response->message->id ?? '',
+            $at === null ? null : Instant::from($at),
+            $response->message->text ?? '',
+            $body,
+            $name,
+            $kind,
+            $state,
+            $to,
+            $transaction,
+        );
     }
 
-    /** @return array{MessageKind|null, string|null, string|null, string|null, string|null} what it is, of which name, how that stands, to whom, and our own id of it; of what is only half said, the name */
+    /**
+     * @return array{MessageKind|null, string|null, string|null, string|null, string|null} what it is, of which name, how that stands, to
+     *     whom, and our own id of it; of what is only half said, the name
+     */
     private static function about(EppResponse $response): array
     {
         try {
@@ -283,6 +337,10 @@ final readonly class WireRegistrar implements Registrar
 
     private static function words(EppResponse $response): string
     {
-        return mb_substr(Redacted::frame(trim($response->results[0]->message.'. '.implode(' ', $response->results[0]->why), '. ')), 0, 1_000);
+        return mb_substr(
+            Redacted::frame(trim($response->results[0]->message.'. '.implode(' ', $response->results[0]->why), '. ')),
+            0,
+            1_000,
+        );
     }
 }

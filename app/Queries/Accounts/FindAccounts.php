@@ -18,17 +18,22 @@ final readonly class FindAccounts
      */
     public function matching(string $text, ?int $registrarId, int $limit): Collection
     {
-        $query = Account::query()->with(['registrar', 'owner'])
+        $query = Account::query()
+            ->with(['registrar', 'owner'])
             ->leftJoin('clients', 'clients.id', '=', 'accounts.owner_id')
             ->join('registrars', 'registrars.id', '=', 'accounts.registrar_id')
-            ->orderBy('registrars.name')->orderBy('accounts.number')->limit($limit)->select('accounts.*');
+            ->orderBy('registrars.name')
+            ->orderBy('accounts.number')
+            ->limit($limit)
+            ->select('accounts.*');
         if ($registrarId !== null) {
             $query->where('accounts.registrar_id', $registrarId);
         }
         $words = preg_split('/\s+/u', mb_strtolower(mb_scrub($text)), -1, PREG_SPLIT_NO_EMPTY);
         foreach (array_slice($words === false ? [] : $words, 0, 6) as $word) {
             $query->whereRaw(
-                "lower(accounts.number || ' ' || coalesce(accounts.login, '') || ' ' || coalesce(accounts.mailbox, '') || ' ' || coalesce(accounts.handle, '') || ' ' || coalesce(clients.name, '') || ' ' || registrars.name) LIKE ?",
+                "lower(accounts.number || ' ' || coalesce(accounts.login, '') || ' ' || coalesce(accounts.mailbox,
+                    '') || ' ' || coalesce(accounts.handle, '') || ' ' || coalesce(clients.name, '') || ' ' || registrars.name) LIKE ?",
                 ['%'.addcslashes($word, '%_\\').'%'],
             );
         }

@@ -20,9 +20,24 @@ final readonly class GateState
     public function of(int $accountId): array
     {
         return [
-            'open' => $this->database->table('orders')->where('account_id', $accountId)->whereIn('state', ['waiting', 'sent', 'pending'])->count(),
-            'orders' => Row::all($this->database->select('SELECT o.kind, o.state, o.answer, o.code, n.ascii, n.unicode FROM orders o JOIN names n ON n.id = o.name_id WHERE o.account_id = ? ORDER BY o.id DESC LIMIT ?', [$accountId, self::LATEST])),
-            'messages' => Row::all($this->database->select('SELECT said_at, text FROM gate_messages WHERE account_id = ? ORDER BY id DESC LIMIT ?', [$accountId, self::LATEST])),
+            'open' => $this->database
+                ->table('orders')
+                ->where('account_id', $accountId)
+                ->whereIn('state', ['waiting', 'sent', 'pending'])
+                ->count(),
+            'orders' => Row::all(
+                $this->database->select(
+                    'SELECT o.kind, o.state, o.answer, o.code, n.ascii, n.unicode FROM orders o JOIN names n ON n.id = o.name_id
+                        WHERE o.account_id = ? ORDER BY o.id DESC LIMIT ?',
+                    [$accountId, self::LATEST],
+                ),
+            ),
+            'messages' => Row::all(
+                $this->database->select('SELECT said_at, text FROM gate_messages WHERE account_id = ? ORDER BY id DESC LIMIT ?', [
+                    $accountId,
+                    self::LATEST,
+                ]),
+            ),
         ];
     }
 }

@@ -21,11 +21,17 @@ final readonly class MergedClient
     /** @return array<string, int> how many of each, by what it is: names, past, watched, accounts, contacts, notes */
     public function moves(int $clientId): array
     {
-        $row = Row::of($this->database->selectOne(
-            'SELECT (SELECT count(*) FROM holdings WHERE client_id = ? AND upper_inf(span)) AS names, (SELECT count(*) FROM holdings WHERE client_id = ? AND NOT upper_inf(span)) AS past,
-                (SELECT count(*) FROM watchings WHERE client_id = ?) AS watched, (SELECT count(*) FROM accounts WHERE owner_id = ?) AS accounts,
-                (SELECT count(*) FROM contacts WHERE client_id = ? AND merged_into IS NULL) AS contacts, (SELECT count(*) FROM notes WHERE client_id = ?) AS notes', array_fill(0, 6, $clientId),
-        ));
+        $row = Row::of(
+            $this->database->selectOne(
+                'SELECT (SELECT count(*) FROM holdings WHERE client_id = ? AND upper_inf(span)) AS names,
+                    (SELECT count(*) FROM holdings WHERE client_id = ? AND NOT upper_inf(span)) AS past,
+                (SELECT count(*) FROM watchings WHERE client_id = ?) AS watched,
+                (SELECT count(*) FROM accounts WHERE owner_id = ?) AS accounts,
+                (SELECT count(*) FROM contacts WHERE client_id = ? AND merged_into IS NULL) AS contacts,
+                (SELECT count(*) FROM notes WHERE client_id = ?) AS notes',
+                array_fill(0, 6, $clientId),
+            ),
+        );
         $found = [];
         foreach (['names', 'past', 'watched', 'accounts', 'contacts', 'notes'] as $what) {
             $found[$what] = $row->int($what);
@@ -38,7 +44,15 @@ final readonly class MergedClient
     public function alike(Client $client): array
     {
         $found = [];
-        foreach (Row::all($this->database->select('SELECT id, name FROM clients WHERE id <> ? AND merged_into IS NULL AND NOT is_house AND similarity(folded(name), folded(?)) >= ? ORDER BY similarity(folded(name), folded(?)) DESC, id LIMIT 5', [$client->id, $client->name, self::ALIKE, $client->name])) as $row) {
+        foreach (
+            Row::all(
+                $this->database->select(
+                    'SELECT id, name FROM clients WHERE id <> ? AND merged_into IS NULL AND NOT is_house
+                        AND similarity(folded(name), folded(?)) >= ? ORDER BY similarity(folded(name), folded(?)) DESC, id LIMIT 5',
+                    [$client->id, $client->name, self::ALIKE, $client->name],
+                ),
+            ) as $row
+        ) {
             $found[$row->int('id')] = $row->text('name');
         }
 

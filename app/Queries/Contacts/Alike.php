@@ -17,22 +17,34 @@ final readonly class Alike
     }
 
     /**
-     * Groups of those that are called alike, those first that stand behind names at several registrars: their data differs, and a move would fail by it.
+     * Groups of those that are called alike, those first that stand behind names at several registrars: their data differs, and a move
+     * would fail by it.
      *
-     * @return list<array{registrars: int, contacts: list<Row>}> contacts as ReadContacts tells them; one group more than a page has, where there are more
+     * @return list<array{registrars: int, contacts: list<Row>}> contacts as ReadContacts tells them; one group more than a page has, where
+     *     there are more
      */
     public function groups(int $page = 1): array
     {
-        $groups = Row::all($this->database->select(
-            "SELECT v.likeness, json_agg(DISTINCT v.contact_id) AS ids, count(DISTINCT s.registrar_id) AS registrars
+        $groups = Row::all(
+            $this->database->select(
+                "SELECT v.likeness, json_agg(DISTINCT v.contact_id) AS ids, count(DISTINCT s.registrar_id) AS registrars
              FROM contact_versions v JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
              LEFT JOIN roles o ON o.contact_id = v.contact_id AND upper_inf(o.span) LEFT JOIN standings s ON s.name_id = o.name_id
              WHERE upper_inf(v.span) AND v.likeness <> '' AND v.likeness IN (
-                SELECT w.likeness FROM contact_versions w JOIN contacts d ON d.id = w.contact_id AND d.merged_into IS NULL WHERE upper_inf(w.span) AND w.likeness <> '' GROUP BY w.likeness HAVING count(*) > 1)
-             GROUP BY v.likeness ORDER BY count(DISTINCT s.registrar_id) DESC, v.likeness LIMIT ? OFFSET ?", [self::PAGE + 1, ($page - 1) * self::PAGE],
-        ));
+                SELECT w.likeness FROM contact_versions w JOIN contacts d ON d.id = w.contact_id AND d.merged_into IS NULL
+                WHERE upper_inf(w.span) AND w.likeness <> '' GROUP BY w.likeness HAVING count(*) > 1)
+             GROUP BY v.likeness ORDER BY count(DISTINCT s.registrar_id) DESC, v.likeness LIMIT ? OFFSET ?",
+                [self::PAGE + 1, ($page - 1) * self::PAGE],
+            ),
+        );
 
-        return array_map(fn (Row $row): array => ['registrars' => $row->int('registrars'), 'contacts' => $this->contacts->some(...array_values(array_filter($row->json('ids'), is_int(...))))], $groups);
+        return array_map(
+            fn (Row $row): array => [
+                'registrars' => $row->int('registrars'),
+                'contacts' => $this->contacts->some(...array_values(array_filter($row->json('ids'), is_int(...)))),
+            ],
+            $groups,
+        );
     }
 
     /**
@@ -42,8 +54,19 @@ final readonly class Alike
      */
     public static function differ(Row $one, Row $other): array
     {
-        $columns = ['organisation' => 'organisation', 'name' => 'person', 'street' => 'street', 'town' => 'town', 'postcode' => 'postcode', 'country' => 'country', 'voice' => 'voice', 'mailbox' => 'address'];
-        $said = fn (Row $row, string $column): string => mb_strtolower($column === 'street' ? implode("\n", array_filter($row->json('street'), is_string(...))) : $row->textOrNull($column) ?? '');
+        $columns = [
+            'organisation' => 'organisation',
+            'name' => 'person',
+            'street' => 'street',
+            'town' => 'town',
+            'postcode' => 'postcode',
+            'country' => 'country',
+            'voice' => 'voice',
+            'mailbox' => 'address',
+        ];
+        $said = fn (Row $row, string $column): string => mb_strtolower(
+            $column === 'street' ? implode("\n", array_filter($row->json('street'), is_string(...))) : $row->textOrNull($column) ?? '',
+        );
         $differ = array_keys(array_filter($columns, fn (string $column): bool => $said($one, $column) !== $said($other, $column)));
 
         // Without a mailbox on either side nothing says that it is the same one.
@@ -53,10 +76,19 @@ final readonly class Alike
     /** @return list<Row> those that are called as a contact is, or have its mailbox */
     public function to(int $contactId): array
     {
-        $ids = array_map(fn (Row $row): int => $row->int('id'), Row::all($this->database->select(
-            "SELECT DISTINCT v.contact_id AS id FROM contact_versions a JOIN contact_versions v ON upper_inf(v.span) AND v.contact_id <> a.contact_id AND (v.likeness = a.likeness AND v.likeness <> '' OR v.mailbox_id = a.mailbox_id)
-             JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL WHERE a.contact_id = ? AND upper_inf(a.span) ORDER BY 1 LIMIT 20", [$contactId],
-        )));
+        $ids = array_map(
+            fn (Row $row): int => $row->int('id'),
+            Row::all(
+                $this->database->select(
+                    "SELECT DISTINCT v.contact_id AS id FROM contact_versions a
+                        JOIN contact_versions v ON upper_inf(v.span) AND v.contact_id <> a.contact_id
+                        AND (v.likeness = a.likeness AND v.likeness <> '' OR v.mailbox_id = a.mailbox_id)
+             JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL WHERE a.contact_id = ? AND upper_inf(a.span) ORDER BY 1
+             LIMIT 20",
+                    [$contactId],
+                ),
+            ),
+        );
 
         return $ids === [] ? [] : $this->contacts->some(...$ids);
     }

@@ -16,7 +16,10 @@ final readonly class Consequences
     {
     }
 
-    /** @return list<array{names: int, suffixes: list<string>, what: MaterialChange}> suffixes for which it starts the same together; empty: it starts nothing */
+    /**
+     * @return list<array{names: int, suffixes: list<string>, what: MaterialChange}> suffixes for which it starts the same together; empty:
+     *     it starts nothing
+     */
     public function of(int $contactId, Contact $before, Contact $after): array
     {
         if (! MaterialChange::is($before, $after)) {
@@ -27,7 +30,11 @@ final readonly class Consequences
         foreach ($this->contacts->suffixes($contactId) as $suffix => $names) {
             $what = MaterialChange::of($this->book->for($suffix, $now), $now);
             $key = "{$what->confirms->value} {$what->verifyBy?->iso()} {$what->holdUntil?->iso()}";
-            $groups[$key] = ['names' => ($groups[$key]['names'] ?? 0) + $names, 'suffixes' => [...$groups[$key]['suffixes'] ?? [], $suffix], 'what' => $what];
+            $groups[$key] = [
+                'names' => ($groups[$key]['names'] ?? 0) + $names,
+                'suffixes' => [...$groups[$key]['suffixes'] ?? [], $suffix],
+                'what' => $what,
+            ];
         }
         usort($groups, fn (array $a, array $b): int => $b['names'] <=> $a['names']);
 

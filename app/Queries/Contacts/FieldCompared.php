@@ -17,7 +17,14 @@ final readonly class FieldCompared
      * @param  int  $changes  of how many names something else will be read than is meant to be read today
      * @param  list<string>  $redactedBy  suffixes whose rule it is that will redact it
      */
-    public function __construct(public Field $field, public array $held, public array $today, public array $after, public array $apart, public int $changes, public array $redactedBy)
-    {
+    public function __construct(
+        public Field $field,
+        public array $held,
+        public array $today,
+        public array $after,
+        public array $apart,
+        public int $changes,
+        public array $redactedBy,
+    ) {
     }
 }

@@ -17,7 +17,9 @@ final readonly class Holders
      */
     public function of(array $files): array
     {
-        $ids = array_values(array_unique(array_filter(array_map(fn (CaseFile $file): ?int => $file->guard?->contact, $files), is_int(...))));
+        $ids = array_values(
+            array_unique(array_filter(array_map(fn (CaseFile $file): ?int => $file->guard?->contact, $files), is_int(...))),
+        );
         $found = [];
         foreach (Contact::query()->whereKey($ids)->with('today.mailbox')->get() as $contact) {
             $found[$contact->id] = $contact->today->value($contact->kind);

@@ -33,7 +33,8 @@ final readonly class RecordsCompared
     /**
      * @param  list<CaseFile>  $files
      * @param  callable(CaseFile): Pattern  $told  what each name's registrar will be told
-     * @return array{list<FieldCompared>, Instant|null} field by field, and when the oldest of what is read today was seen; null: nobody has looked
+     * @return array{list<FieldCompared>, Instant|null} field by field, and when the oldest of what is read today was seen; null: nobody has
+     *     looked
      */
     public function of(array $files, callable $told, Instant $now): array
     {
@@ -48,14 +49,20 @@ final readonly class RecordsCompared
             $rules = $this->book->for($file->facts->name->suffix(), $now)->published->value;
             $privacy = in_array(ExtraKind::Privacy, $file->extras, true);
             $all[] = [
-                $file, $holder, $file->told === null ? null : PublishedRecord::of($holder, $file->told, $rules, $privacy),
-                PublishedRecord::of($holder, $told($file), $rules, $privacy), $read[$file->nameId]->record ?? null,
+                $file,
+                $holder,
+                $file->told === null ? null : PublishedRecord::of($holder, $file->told, $rules, $privacy),
+                PublishedRecord::of($holder, $told($file), $rules, $privacy),
+                $read[$file->nameId]->record ?? null,
             ];
         }
 
         $seen = array_map(fn (Observed $one): Instant => $one->last, array_values($read));
 
-        return [array_map(fn (Field $field): FieldCompared => self::compare($field, $all), Field::cases()), $seen === [] ? null : Instant::earliest(...$seen)];
+        return [
+            array_map(fn (Field $field): FieldCompared => self::compare($field, $all), Field::cases()),
+            $seen === [] ? null : Instant::earliest(...$seen),
+        ];
     }
 
     /** @param  list<array{CaseFile, Contact, PublishedRecord|null, PublishedRecord, Record|null}>  $all */
@@ -76,13 +83,24 @@ final readonly class RecordsCompared
             }
             $seen = self::seen($field, $read, $value);
             $today[$seen] = ($today[$seen] ?? 0) + 1;
-            $changes += (int) ($before === null ? ! in_array($seen, ['unseen'], true) && ($seen === 'shown') !== $then->field($field)->isRead() : $before->field($field)->state !== $then->field($field)->state);
+            $changes +=
+                (int) ($before === null
+                    ? ! in_array($seen, ['unseen'], true) && ($seen === 'shown') !== $then->field($field)->isRead()
+                    : $before->field($field)->state !== $then->field($field)->state);
         }
         arsort($after);
         arsort($today);
         unset($apart[array_key_first($after) ?? '']);
 
-        return new FieldCompared($field, array_map(strval(...), array_keys($held)), $today, $after, array_map(fn (array $names): array => array_slice($names, 0, self::APART), $apart), $changes, array_map(strval(...), array_keys($redactedBy)));
+        return new FieldCompared(
+            $field,
+            array_map(strval(...), array_keys($held)),
+            $today,
+            $after,
+            array_map(fn (array $names): array => array_slice($names, 0, self::APART), $apart),
+            $changes,
+            array_map(strval(...), array_keys($redactedBy)),
+        );
     }
 
     private static function seen(Field $field, ?Record $read, ?string $held): string

@@ -12,7 +12,10 @@ use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
 use App\Support\TradeClock;
 
-/** What is to be said today of names of a docket that nobody has settled: whoever settles it sees what its preparer saw, and what has come since. */
+/**
+ * What is to be said today of names of a docket that nobody has settled: whoever settles it sees what its preparer saw, and what has come
+ * since.
+ */
 final readonly class JudgeAgain
 {
     public function __construct(private CaseFiles $files, private Deeds $deeds, private TradeClock $clock)
@@ -27,10 +30,16 @@ final readonly class JudgeAgain
     {
         $now = $this->clock->now();
         $deed = $this->deeds->of($docket);
-        $isItself = fn (Finding $finding): bool => $finding->tag === BookFinding::PreparedAlready && $finding->with['docket'] === $docket->id;
+        $isItself = fn (Finding $finding): bool => $finding->tag === BookFinding::PreparedAlready &&
+            $finding->with['docket'] === $docket->id;
 
         return array_map(
-            fn (CaseFile $file): array => array_values(array_filter(Deeds::judge($deed, $file, $docket->terms, $now)->inOrder(), fn (Finding $finding): bool => ! $isItself($finding))),
+            fn (CaseFile $file): array => array_values(
+                array_filter(
+                    Deeds::judge($deed, $file, $docket->terms, $now)->inOrder(),
+                    fn (Finding $finding): bool => ! $isItself($finding),
+                ),
+            ),
             $this->files->of($nameIds, $now),
         );
     }

@@ -31,7 +31,12 @@ final readonly class JudgeNames
     public function handle(array $nameIds, ?Account $receiver, Instant $answerBy, Instant $now, ?RegistrantChosen $registrant = null): array
     {
         $judged = array_map(
-            fn (CaseFile $file): JudgedName => new JudgedName($file, $file->watched === null ? $this->judge->handle($file, $receiver, $answerBy, $registrant, $now)->with($file->preparedAlready()) : Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], [])),
+            fn (CaseFile $file): JudgedName => new JudgedName(
+                $file,
+                $file->watched === null
+                    ? $this->judge->handle($file, $receiver, $answerBy, $registrant, $now)->with($file->preparedAlready())
+                    : Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], []),
+            ),
             array_values($this->files->of($nameIds, $now)),
         );
         $order = array_flip(array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged))));

@@ -22,7 +22,9 @@ final readonly class Verdicts
      */
     public function __construct(public array $all, private array $without)
     {
-        $this->kept = array_values(array_filter($all, fn (JudgedName $one): bool => ! in_array(self::inTheWay($one)?->key(), $without, true)));
+        $this->kept = array_values(
+            array_filter($all, fn (JudgedName $one): bool => ! in_array(self::inTheWay($one)?->key(), $without, true)),
+        );
         $this->clear = array_values(array_filter($this->kept, fn (JudgedName $one): bool => $one->readiness->isClear()));
     }
 
@@ -44,7 +46,12 @@ final readonly class Verdicts
         }
         uasort($groups, fn (array $a, array $b): int => $b[1] <=> $a[1]);
 
-        return array_values(array_map(fn (array $group): VerdictGroup => new VerdictGroup($group[0], $group[1], in_array($group[0]->key(), $this->without, true)), $groups));
+        return array_values(
+            array_map(
+                fn (array $group): VerdictGroup => new VerdictGroup($group[0], $group[1], in_array($group[0]->key(), $this->without, true)),
+                $groups,
+            ),
+        );
     }
 
     /**

@@ -7,8 +7,16 @@ namespace App\Queries\Dockets;
 /** Lines of a docket by state. */
 final readonly class DocketProgress
 {
-    public function __construct(public int $all, public int $prepared, public int $waiting, public int $begun, public int $done, public int $stopped, public int $refused, private int $calledOff)
-    {
+    public function __construct(
+        public int $all,
+        public int $prepared,
+        public int $waiting,
+        public int $begun,
+        public int $done,
+        public int $stopped,
+        public int $refused,
+        private int $calledOff,
+    ) {
     }
 
     /** Nothing is open any more: a settled docket is being closed, and its proof made. */

@@ -15,8 +15,13 @@ final readonly class SlipLot
      * @param  list<SlipStep>  $giving
      * @param  list<SlipStep>  $receiving
      */
-    public function __construct(public int $number, public Account $account, public array $lines, public array $giving, public array $receiving)
-    {
+    public function __construct(
+        public int $number,
+        public Account $account,
+        public array $lines,
+        public array $giving,
+        public array $receiving,
+    ) {
     }
 
     public function names(): string

@@ -14,7 +14,12 @@ final readonly class SlipStep
      * @param  bool  $showsNames  the lot's names are asked for here, one a line
      * @param  list<SlipLetter>  $letters  what the registrar then writes by itself
      */
-    public function __construct(public string $verb, public array $values, public bool $showsNames, public array $letters = [], public int $place = 1)
-    {
+    public function __construct(
+        public string $verb,
+        public array $values,
+        public bool $showsNames,
+        public array $letters = [],
+        public int $place = 1,
+    ) {
     }
 }

@@ -51,32 +51,71 @@ final readonly class Slips
         foreach ($this->lines($docket)->groupBy('lot') as $number => $group) {
             $account = $group->firstOrFail()->givingAccount;
             if ($account !== null) {
-                $lots[] = new SlipLot((int) $number, $account, array_values($group->all()), [$step($account, array_values($group->all()))], []);
+                $lots[] = new SlipLot(
+                    (int) $number,
+                    $account,
+                    array_values($group->all()),
+                    [$step($account, array_values($group->all()))],
+                    [],
+                );
             }
         }
 
         return new Slip(null, $lots);
     }
 
-    /** @return Collection<int, DocketLine> those that are open, but for what its registrar is told, and for what waits for somebody's word: that is nobody's to do by hand */
+    /**
+     * @return Collection<int, DocketLine> those that are open, but for what its registrar is told, and for what waits for somebody's word:
+     *     that is nobody's to do by hand
+     */
     private function lines(Docket $docket): Collection
     {
-        return DocketLine::query()->where('docket_id', $docket->id)->where('state', LineState::Begun)
-            ->whereNotExists(fn (Builder $orders) => $orders->selectRaw('1')->from('orders')->whereColumn('orders.docket_line_id', 'docket_lines.id')->where('orders.state', '<>', 'called_off'))
-            ->withoutOpenWord()->with(['name', 'givingAccount.registrar'])->orderBy('lot')->orderBy('position')->get();
+        return DocketLine::query()
+            ->where('docket_id', $docket->id)
+            ->where('state', LineState::Begun)
+            ->whereNotExists(
+                fn (Builder $orders) => $orders
+                    ->selectRaw('1')
+                    ->from('orders')
+                    ->whereColumn('orders.docket_line_id', 'docket_lines.id')
+                    ->where('orders.state', '<>', 'called_off'),
+            )
+            ->withoutOpenWord()
+            ->with(['name', 'givingAccount.registrar'])
+            ->orderBy('lot')
+            ->orderBy('position')
+            ->get();
     }
 
     /** @return list<LegKind> every step that some name of the docket needs, in order */
     private function kinds(Docket $docket): array
     {
-        $needed = Leg::query()->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->whereNull('closed_on')->select('id'))->whereNull('done_on')
-            ->toBase()->distinct()->pluck('kind')->all();
-        $confirms = Leg::query()->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->select('id'))
-            ->toBase()->selectRaw('kind, min(position) AS place')->groupBy('kind')->orderBy('place')->pluck('kind')->all();
+        $needed = Leg::query()
+            ->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->whereNull('closed_on')->select('id'))
+            ->whereNull('done_on')
+            ->toBase()
+            ->distinct()
+            ->pluck('kind')
+            ->all();
+        $confirms = Leg::query()
+            ->whereIn('movement_id', Movement::query()->where('docket_id', $docket->id)->select('id'))
+            ->toBase()
+            ->selectRaw('kind, min(position) AS place')
+            ->groupBy('kind')
+            ->orderBy('place')
+            ->pluck('kind')
+            ->all();
 
-        return array_values(array_filter(array_map(
-            fn (mixed $kind): ?LegKind => is_string($kind) && in_array($kind, $needed, true) && ! LegKind::from($kind)->isWord() ? LegKind::from($kind) : null, $confirms,
-        )));
+        return array_values(
+            array_filter(
+                array_map(
+                    fn (mixed $kind): ?LegKind => is_string($kind) && in_array($kind, $needed, true) && ! LegKind::from($kind)->isWord()
+                        ? LegKind::from($kind)
+                        : null,
+                    $confirms,
+                ),
+            ),
+        );
     }
 
     /**
@@ -88,11 +127,16 @@ final readonly class Slips
     {
         $giving = $receiving = [];
         foreach ($kinds as $place => $kind) {
-            $step = new SlipStep($kind->value, match ($kind) {
-                LegKind::Offer => $this->offer($giver, $receiver),
-                LegKind::Registrant => $registrant,
-                default => [],
-            }, in_array($kind, [LegKind::Offer, LegKind::Registrant], true), place: $place + 1);
+            $step = new SlipStep(
+                $kind->value,
+                match ($kind) {
+                    LegKind::Offer => $this->offer($giver, $receiver),
+                    LegKind::Registrant => $registrant,
+                    default => [],
+                },
+                in_array($kind, [LegKind::Offer, LegKind::Registrant], true),
+                place: $place + 1,
+            );
             if ($kind->isGiving()) {
                 $giving[] = $step;
             } else {
@@ -111,7 +155,8 @@ final readonly class Slips
         $sides = $terms->namesGiver ? ['giving' => $giver, 'receiving' => $receiver] : ['receiving' => $receiver];
         foreach ($sides as $side => $account) {
             foreach ($terms->receiverBy->identifiers() as $identifier) {
-                $values["{$side} {$identifier->value}"] = $account->facts()->identifier($identifier) ?? $this->words->say('common.not_recorded');
+                $values["{$side} {$identifier->value}"] =
+                    $account->facts()->identifier($identifier) ?? $this->words->say('common.not_recorded');
             }
         }
 

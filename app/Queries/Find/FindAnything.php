@@ -33,7 +33,10 @@ final readonly class FindAnything
     {
     }
 
-    /** @return array<string, list<Found>> by kind: names or, if it seems misspelt, names alike; accounts, clients, registrars, dockets; those with something in them */
+    /**
+     * @return array<string, list<Found>> by kind: names or, if it seems misspelt, names alike; accounts, clients, registrars, dockets;
+     *     those with something in them
+     */
     public function matching(string $text): array
     {
         $text = trim(mb_substr(mb_scrub($text), 0, 200));
@@ -44,14 +47,17 @@ final readonly class FindAnything
         $needle = $this->needle($text);
         $names = $this->names($needle);
 
-        return array_filter([
-            'names' => $names,
-            'alike' => $names === [] ? $this->alike($needle) : [],
-            'accounts' => $this->accounts($text),
-            'clients' => $this->clients($text),
-            'registrars' => $this->registrars($text),
-            'dockets' => $this->dockets($text),
-        ], fn (array $found): bool => $found !== []);
+        return array_filter(
+            [
+                'names' => $names,
+                'alike' => $names === [] ? $this->alike($needle) : [],
+                'accounts' => $this->accounts($text),
+                'clients' => $this->clients($text),
+                'registrars' => $this->registrars($text),
+                'dockets' => $this->dockets($text),
+            ],
+            fn (array $found): bool => $found !== [],
+        );
     }
 
     /** The one name that was typed in full, if it is held. */
@@ -70,14 +76,30 @@ final readonly class FindAnything
     private function names(string $needle): array
     {
         $beyond = $needle."\u{10FFFF}";
-        $rows = $this->rows(fn (Builder $query): Builder => $query->whereBetween('ascii', [$needle, $beyond])->orderBy('ascii')->limit(self::LIMIT));
+        $rows = $this->rows(
+            fn (Builder $query): Builder => $query
+                ->whereBetween('ascii', [$needle, $beyond])
+                ->orderBy('ascii')
+                ->limit(self::LIMIT),
+        );
         if (count($rows) < self::LIMIT) {
-            $rows += $this->rows(fn (Builder $query): Builder => $query->whereRaw('unicode <> ascii')->whereBetween('unicode', [$needle, $beyond])->orderBy('unicode')->limit(self::LIMIT));
+            $rows += $this->rows(
+                fn (Builder $query): Builder => $query
+                    ->whereRaw('unicode <> ascii')
+                    ->whereBetween('unicode', [$needle, $beyond])
+                    ->orderBy('unicode')
+                    ->limit(self::LIMIT),
+            );
         }
         if (count($rows) < self::LIMIT && mb_strlen($needle) >= self::LETTERS) {
-            $rows += $this->rows(fn (Builder $query): Builder => $this->database->query()
-                ->fromSub($query->where('sought', 'like', '%'.addcslashes($needle, '%_\\').'%')->limit(self::GATHERED), 'found')
-                ->orderByRaw('position(? in unicode) = 0', [$needle])->orderBy('ascii')->limit(self::LIMIT));
+            $rows += $this->rows(
+                fn (Builder $query): Builder => $this->database
+                    ->query()
+                    ->fromSub($query->where('sought', 'like', '%'.addcslashes($needle, '%_\\').'%')->limit(self::GATHERED), 'found')
+                    ->orderByRaw('position(? in unicode) = 0', [$needle])
+                    ->orderBy('ascii')
+                    ->limit(self::LIMIT),
+            );
         }
 
         return $this->told(array_slice($rows, 0, self::LIMIT), $needle);
@@ -93,9 +115,17 @@ final readonly class FindAnything
         return $this->database->transaction(function () use ($needle): array {
             $this->database->statement('SET LOCAL pg_trgm.word_similarity_threshold = '.self::ALIKE);
 
-            return $this->told($this->rows(fn (Builder $query): Builder => $this->database->query()
-                ->fromSub($query->whereRaw('sought %> ?', [$needle])->limit(self::GATHERED), 'found')
-                ->orderByRaw('word_similarity(?, unicode) DESC', [$needle])->orderBy('ascii')->limit(self::LIMIT)), $needle);
+            return $this->told(
+                $this->rows(
+                    fn (Builder $query): Builder => $this->database
+                        ->query()
+                        ->fromSub($query->whereRaw('sought %> ?', [$needle])->limit(self::GATHERED), 'found')
+                        ->orderByRaw('word_similarity(?, unicode) DESC', [$needle])
+                        ->orderBy('ascii')
+                        ->limit(self::LIMIT),
+                ),
+                $needle,
+            );
         });
     }
 
@@ -105,11 +135,21 @@ final readonly class FindAnything
      */
     private function told(array $rows, string $needle): array
     {
-        return array_values(array_map(fn (Row $row): Found => new Found(
-            $row->text('unicode'),
-            self::beside($row->text('client_name'), $row->text('registrar_name').' '.$row->text('account_number'), $this->why($row, $needle)),
-            route('names.show', $row->text('ascii')), true,
-        ), $rows));
+        return array_values(
+            array_map(
+                fn (Row $row): Found => new Found(
+                    $row->text('unicode'),
+                    self::beside(
+                        $row->text('client_name'),
+                        $row->text('registrar_name').' '.$row->text('account_number'),
+                        $this->why($row, $needle),
+                    ),
+                    route('names.show', $row->text('ascii')),
+                    true,
+                ),
+                $rows,
+            ),
+        );
     }
 
     /** What of it answers, where neither the name nor who holds it does. */
@@ -131,7 +171,19 @@ final readonly class FindAnything
     private function rows(callable $narrow): array
     {
         $found = [];
-        $query = $this->database->table('standings')->select(['name_id', 'ascii', 'unicode', 'client_name', 'registrar_name', 'account_number', 'registrant', 'mailbox', 'reference']);
+        $query = $this->database
+            ->table('standings')
+            ->select([
+                'name_id',
+                'ascii',
+                'unicode',
+                'client_name',
+                'registrar_name',
+                'account_number',
+                'registrant',
+                'mailbox',
+                'reference',
+            ]);
         foreach (Row::all($narrow($query)->get()) as $row) {
             $found[$row->int('name_id')] = $row;
         }
@@ -142,13 +194,25 @@ final readonly class FindAnything
     /** @return list<Found> */
     private function clients(string $text): array
     {
-        $found = Client::query()->standing()->whereRaw('lower(name) LIKE ?', [$this->pattern(mb_strtolower($text))])->orderBy('name')->limit(self::LIMIT)->get();
+        $found = Client::query()
+            ->standing()
+            ->whereRaw('lower(name) LIKE ?', [$this->pattern(mb_strtolower($text))])
+            ->orderBy('name')
+            ->limit(self::LIMIT)
+            ->get();
         if ($found->isEmpty() && mb_strlen($text) >= self::LETTERS) {
-            $found = Client::query()->standing()->whereRaw('word_similarity(?, lower(name)) >= ?', [mb_strtolower($text), self::ALIKE])
-                ->orderByRaw('word_similarity(?, lower(name)) DESC', [mb_strtolower($text)])->limit(self::LIMIT)->get();
+            $found = Client::query()
+                ->standing()
+                ->whereRaw('word_similarity(?, lower(name)) >= ?', [mb_strtolower($text), self::ALIKE])
+                ->orderByRaw('word_similarity(?, lower(name)) DESC', [mb_strtolower($text)])
+                ->limit(self::LIMIT)
+                ->get();
         }
 
-        return array_map(fn (Client $client): Found => new Found($client->name, $client->mailbox ?? '', route('clients.show', $client)), array_values($found->all()));
+        return array_map(
+            fn (Client $client): Found => new Found($client->name, $client->mailbox ?? '', route('clients.show', $client)),
+            array_values($found->all()),
+        );
     }
 
     /** @return list<Found> */
@@ -156,11 +220,14 @@ final readonly class FindAnything
     {
         $found = mb_strlen($text) < self::LETTERS ? [] : array_values($this->accounts->matching($text, null, self::LIMIT)->all());
 
-        return array_map(fn (Account $account): Found => new Found(
-            $account->registrar->name.' '.$account->number,
-            self::beside($account->owner->name ?? 'the house’s own', $account->login, $account->mailbox, $account->handle),
-            route('accounts.show', $account),
-        ), $found);
+        return array_map(
+            fn (Account $account): Found => new Found(
+                $account->registrar->name.' '.$account->number,
+                self::beside($account->owner->name ?? 'the house’s own', $account->login, $account->mailbox, $account->handle),
+                route('accounts.show', $account),
+            ),
+            $found,
+        );
     }
 
     /** @return list<Found> */
@@ -168,7 +235,10 @@ final readonly class FindAnything
     {
         $found = Registrar::query()->where('name', 'ilike', $this->pattern($text))->orderBy('name')->limit(self::LIMIT)->get();
 
-        return array_map(fn (Registrar $registrar): Found => new Found($registrar->name, '', route('registrars.show', $registrar)), array_values($found->all()));
+        return array_map(
+            fn (Registrar $registrar): Found => new Found($registrar->name, '', route('registrars.show', $registrar)),
+            array_values($found->all()),
+        );
     }
 
     private static function beside(?string ...$parts): string

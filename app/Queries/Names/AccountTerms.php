@@ -19,11 +19,14 @@ use App\Support\Row;
 final readonly class AccountTerms
 {
     public const QUERY = <<<'SQL'
-        SELECT a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at, g.id AS registrar_id, g.name AS registrar_name,
-            g.receiver_by, g.confirms, g.accepts_by, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size, g.handover_hold_days, g.link,
-            g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras, g.disclosure_steps, g.hold_declinable, g.verifies_by
-        FROM accounts a JOIN registrars g ON g.id = a.registrar_id WHERE a.id = ANY (?::bigint[])
-        SQL;
+    SELECT a.id AS account_id, a.number, a.login, a.mailbox, a.handle, a.access, a.proven_at, g.id AS registrar_id,
+    g.name AS registrar_name,
+        g.receiver_by, g.confirms, g.accepts_by, g.names_giver, g.lock_first, g.unlock_account_first, g.accept_days, g.lot_size,
+        g.handover_hold_days, g.link,
+        g.charge_lead_days, g.dark_after_days, g.plain_after_days, g.late_until_days, g.extras, g.disclosure_steps, g.hold_declinable,
+        g.verifies_by
+    FROM accounts a JOIN registrars g ON g.id = a.registrar_id WHERE a.id = ANY (?::bigint[])
+    SQL;
 
     private function __construct(
         public Account $account,
@@ -49,21 +52,48 @@ final readonly class AccountTerms
 
         return new self(
             new Account(
-                $row->int('account_id'), $row->int('registrar_id'), $row->text('registrar_name'), $row->text('number'), $row->textOrNull('login'),
-                $row->textOrNull('mailbox'), $row->textOrNull('handle'), $row->text('access') === 'ours', $row->instant('proven_at'), $row->textOrNull('link') === 'wire',
+                $row->int('account_id'),
+                $row->int('registrar_id'),
+                $row->text('registrar_name'),
+                $row->text('number'),
+                $row->textOrNull('login'),
+                $row->textOrNull('mailbox'),
+                $row->textOrNull('handle'),
+                $row->text('access') === 'ours',
+                $row->instant('proven_at'),
+                $row->textOrNull('link') === 'wire',
             ),
             new HandoverTerms(
-                ReceiverBy::from($row->text('receiver_by')), Confirms::from($row->text('confirms')), $row->bool('names_giver'),
-                $row->bool('lock_first'), $row->bool('unlock_account_first'), $row->int('handover_hold_days'), $known, $row->text('accepts_by') === 'letter',
+                ReceiverBy::from($row->text('receiver_by')),
+                Confirms::from($row->text('confirms')),
+                $row->bool('names_giver'),
+                $row->bool('lock_first'),
+                $row->bool('unlock_account_first'),
+                $row->int('handover_hold_days'),
+                $known,
+                $row->text('accepts_by') === 'letter',
             ),
-            $row->int('accept_days'), $row->int('lot_size'), self::steps($row), $row->bool('hold_declinable'), $row->text('verifies_by') === 'house',
-            $row->int('charge_lead_days'), $row->intOrNull('dark_after_days'), $row->intOrNull('plain_after_days'), $row->intOrNull('late_until_days'),
+            $row->int('accept_days'),
+            $row->int('lot_size'),
+            self::steps($row),
+            $row->bool('hold_declinable'),
+            $row->text('verifies_by') === 'house',
+            $row->int('charge_lead_days'),
+            $row->intOrNull('dark_after_days'),
+            $row->intOrNull('plain_after_days'),
+            $row->intOrNull('late_until_days'),
         );
     }
 
     private static function steps(Row $row): Steps
     {
-        return $row->textOrNull('disclosure_steps') === null ? Steps::fieldByField() : Steps::of(array_values(array_map(fn (mixed $step): Pattern => Pattern::read(is_array($step) ? $step : []), $row->json('disclosure_steps'))));
+        return $row->textOrNull('disclosure_steps') === null
+            ? Steps::fieldByField()
+            : Steps::of(
+                array_values(
+                    array_map(fn (mixed $step): Pattern => Pattern::read(is_array($step) ? $step : []), $row->json('disclosure_steps')),
+                ),
+            );
     }
 
     public function lateTerms(int $askLead, ?Money $renew, ?Money $late, ?Money $restore): LateTerms

@@ -26,7 +26,10 @@ use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 
-/** Everything that the core asks about one name that is held or watched, gathered from the tables. A watched one lies in no account: its account has the id 0. */
+/**
+ * Everything that the core asks about one name that is held or watched, gathered from the tables. A watched one lies in no account: its
+ * account has the id 0.
+ */
 final readonly class CaseFile
 {
     /**
@@ -100,7 +103,16 @@ final readonly class CaseFile
     /** Where the verification of its registrant's mailbox stands; null: nobody is written down. */
     public function verification(Lifecycle $life): ?Verification
     {
-        return $this->guard?->mailbox === null ? null : Verification::of($this->facts->created, $this->facts->moved, $this->guard->changed, $this->guard->verifiedFor($this->weVerify), $life->rules->verifyDays->value, $life->now);
+        return $this->guard?->mailbox === null
+            ? null
+            : Verification::of(
+                $this->facts->created,
+                $this->facts->moved,
+                $this->guard->changed,
+                $this->guard->verifiedFor($this->weVerify),
+                $life->rules->verifyDays->value,
+                $life->now,
+            );
     }
 
     /** Null: it is watched, and lies in no account of our books. */
@@ -119,7 +131,16 @@ final readonly class CaseFile
     /** The handover of this name, to be judged; without a receiver only the name itself is. */
     public function handoverTo(?Account $receiver, Instant $answerBy, Rulebook $book, Instant $now): Handover
     {
-        return new Handover($this->life($book, $now), $this->account, $receiver, $this->handover, $answerBy, $this->extras, $this->waiting, $this->seenOutside());
+        return new Handover(
+            $this->life($book, $now),
+            $this->account,
+            $receiver,
+            $this->handover,
+            $answerBy,
+            $this->extras,
+            $this->waiting,
+            $this->seenOutside(),
+        );
     }
 
     /**
@@ -129,7 +150,10 @@ final readonly class CaseFile
      */
     public function preparedAlready(): array
     {
-        return array_map(fn (int $docket): Finding => Finding::of(BookFinding::PreparedAlready, Effect::Worth, null, docket: $docket), $this->prepared);
+        return array_map(
+            fn (int $docket): Finding => Finding::of(BookFinding::PreparedAlready, Effect::Worth, null, docket: $docket),
+            $this->prepared,
+        );
     }
 
     /**

@@ -16,8 +16,15 @@ use App\Support\Row;
 /** Where the outside says otherwise of a name, and nobody has settled it. */
 final readonly class OpenDrift
 {
-    private function __construct(public int $id, public RecordFinding $tag, public Finding $finding, public Certainty $certainty, public Instant $first, public Instant $seen, public ?Instant $since)
-    {
+    private function __construct(
+        public int $id,
+        public RecordFinding $tag,
+        public Finding $finding,
+        public Certainty $certainty,
+        public Instant $first,
+        public Instant $seen,
+        public ?Instant $since,
+    ) {
     }
 
     /** @param  Row  $row  of `drifts` */
@@ -33,7 +40,15 @@ final readonly class OpenDrift
             $with[$argument] = is_array($typed) && ($typed[0] ?? null) === 'instant' ? Instant::of($value) : $value;
         }
 
-        return new self($row->int('id'), $tag, Finding::of($tag, Effect::Worth, null, ...$with), Certainty::from($row->text('certainty')), $row->instant('first_seen') ?? Instant::second(0), $row->instant('last_seen') ?? Instant::second(0), $row->instant('since'));
+        return new self(
+            $row->int('id'),
+            $tag,
+            Finding::of($tag, Effect::Worth, null, ...$with),
+            Certainty::from($row->text('certainty')),
+            $row->instant('first_seen') ?? Instant::second(0),
+            $row->instant('last_seen') ?? Instant::second(0),
+            $row->instant('since'),
+        );
     }
 
     /**
@@ -70,7 +85,7 @@ final readonly class OpenDrift
         foreach ($drifts as $drift) {
             $status = $drift->status();
             $isGoneHere = $drift->tag === RecordFinding::NotInDirectory;
-            if ($drift->certainty !== Certainty::Sure || ! $isGoneHere && $status?->tellsOfLife() !== true) {
+            if ($drift->certainty !== Certainty::Sure || (! $isGoneHere && $status?->tellsOfLife() !== true)) {
                 continue;
             }
             $at[] = $drift->seen;
@@ -85,7 +100,15 @@ final readonly class OpenDrift
             }
         }
 
-        return $at === [] ? null : new SeenOutside(Instant::latest(...$at), $has, array_values(array_filter($lacks)), $since === [] ? null : Instant::earliest(...$since), $isGone);
+        return $at === []
+            ? null
+            : new SeenOutside(
+                Instant::latest(...$at),
+                $has,
+                array_values(array_filter($lacks)),
+                $since === [] ? null : Instant::earliest(...$since),
+                $isGone,
+            );
     }
 
     /** The status of its record that it is about; null: none. */
@@ -97,7 +120,7 @@ final readonly class OpenDrift
     /** What the outside says, as the fact of ours would be; null where it says that there is none. */
     public function seen(): Instant|string|null
     {
-        $seen = $this->finding->with['seen'] ?? $this->finding->with['status'] ?? null;
+        $seen = $this->finding->with['seen'] ?? ($this->finding->with['status'] ?? null);
 
         return $seen instanceof Instant || is_string($seen) ? $seen : null;
     }

@@ -29,29 +29,32 @@ final readonly class StandingFacts
     /** @return array<string, mixed> what goes into `standings.facts` */
     public static function pack(CaseFile $file): array
     {
-        return array_filter([
-            'created' => $file->facts->created,
-            'ends' => $file->facts->ends,
-            'moved' => $file->facts->moved,
-            'missing' => $file->facts->missing,
-            'changed' => $file->facts->registrantChanged,
-            'deleted' => $file->facts->deletedSince,
-            'later' => $file->facts->seenUntil,
-            'paid' => $file->facts->seenPaid,
-            'seen' => self::seen($file->facts->outside),
-            'ok' => $file->facts->isCalledOk ? true : null,
-            'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
-            'lead' => $file->late->chargeLead,
-            'dark' => $file->late->darkAfter,
-            'plain' => $file->late->plainAfter,
-            'late' => $file->late->lateUntil,
-            'ask' => $file->late->askLead,
-            'renew' => $file->late->renew,
-            'fee' => $file->late->late,
-            'restore' => $file->late->restore,
-            'drift' => self::drift($file),
-            'waiting' => $file->waiting === null ? null : [$file->waiting->docket, $file->waiting->by],
-        ], fn (mixed $value): bool => $value !== null && $value !== []);
+        return array_filter(
+            [
+                'created' => $file->facts->created,
+                'ends' => $file->facts->ends,
+                'moved' => $file->facts->moved,
+                'missing' => $file->facts->missing,
+                'changed' => $file->facts->registrantChanged,
+                'deleted' => $file->facts->deletedSince,
+                'later' => $file->facts->seenUntil,
+                'paid' => $file->facts->seenPaid,
+                'seen' => self::seen($file->facts->outside),
+                'ok' => $file->facts->isCalledOk ? true : null,
+                'statuses' => array_map(fn (Status $status): string => $status->value, $file->facts->statuses),
+                'lead' => $file->late->chargeLead,
+                'dark' => $file->late->darkAfter,
+                'plain' => $file->late->plainAfter,
+                'late' => $file->late->lateUntil,
+                'ask' => $file->late->askLead,
+                'renew' => $file->late->renew,
+                'fee' => $file->late->late,
+                'restore' => $file->late->restore,
+                'drift' => self::drift($file),
+                'waiting' => $file->waiting === null ? null : [$file->waiting->docket, $file->waiting->by],
+            ],
+            fn (mixed $value): bool => $value !== null && $value !== [],
+        );
     }
 
     public static function unpack(Row $standing, Rulebook $book, Instant $now): self
@@ -69,12 +72,38 @@ final readonly class StandingFacts
 
         return new self(
             Lifecycle::of(
-                new NameFacts($name, $at('created'), $at('ends'), $at('moved'), self::statuses($facts['statuses'] ?? []), Lock::from($standing->text('lock')), Intent::from($standing->text('intent')), $at('missing'), $at('changed'), $at('deleted'), $at('later'), is_bool($facts['paid'] ?? null) ? $facts['paid'] : null, self::outside($facts['seen'] ?? null), ($facts['ok'] ?? false) === true),
-                new LateTerms($days('lead') ?? 0, $days('dark'), $days('plain'), $days('late'), $days('ask') ?? 14, $money('renew'), $money('fee'), $money('restore')),
+                new NameFacts(
+                    $name,
+                    $at('created'),
+                    $at('ends'),
+                    $at('moved'),
+                    self::statuses($facts['statuses'] ?? []),
+                    Lock::from($standing->text('lock')),
+                    Intent::from($standing->text('intent')),
+                    $at('missing'),
+                    $at('changed'),
+                    $at('deleted'),
+                    $at('later'),
+                    is_bool($facts['paid'] ?? null) ? $facts['paid'] : null,
+                    self::outside($facts['seen'] ?? null),
+                    ($facts['ok'] ?? false) === true,
+                ),
+                new LateTerms(
+                    $days('lead') ?? 0,
+                    $days('dark'),
+                    $days('plain'),
+                    $days('late'),
+                    $days('ask') ?? 14,
+                    $money('renew'),
+                    $money('fee'),
+                    $money('restore'),
+                ),
                 $book->for($name->suffix(), $now),
                 $now,
             ),
-            is_array($waiting) && is_int($waiting[0] ?? null) && is_string($waiting[1] ?? null) ? new Waiting($waiting[0], Instant::of($waiting[1])) : null,
+            is_array($waiting) && is_int($waiting[0] ?? null) && is_string($waiting[1] ?? null)
+                ? new Waiting($waiting[0], Instant::of($waiting[1]))
+                : null,
             is_string($facts['drift'] ?? null) ? $facts['drift'] : null,
         );
     }
@@ -82,7 +111,18 @@ final readonly class StandingFacts
     /** @return array<string, mixed>|null */
     private static function seen(?SeenOutside $outside): ?array
     {
-        return $outside === null ? null : array_filter(['at' => $outside->at, 'has' => $outside->has, 'lacks' => $outside->lacks, 'since' => $outside->deletedSince, 'gone' => $outside->isGone], fn (mixed $value): bool => $value !== null && $value !== [] && $value !== false);
+        return $outside === null
+            ? null
+            : array_filter(
+                [
+                    'at' => $outside->at,
+                    'has' => $outside->has,
+                    'lacks' => $outside->lacks,
+                    'since' => $outside->deletedSince,
+                    'gone' => $outside->isGone,
+                ],
+                fn (mixed $value): bool => $value !== null && $value !== [] && $value !== false,
+            );
     }
 
     private static function outside(mixed $kept): ?SeenOutside
@@ -92,13 +132,26 @@ final readonly class StandingFacts
         }
         $since = $kept['since'] ?? null;
 
-        return new SeenOutside(Instant::of($kept['at']), self::statuses($kept['has'] ?? []), self::statuses($kept['lacks'] ?? []), is_string($since) ? Instant::of($since) : null, ($kept['gone'] ?? false) === true);
+        return new SeenOutside(
+            Instant::of($kept['at']),
+            self::statuses($kept['has'] ?? []),
+            self::statuses($kept['lacks'] ?? []),
+            is_string($since) ? Instant::of($since) : null,
+            ($kept['gone'] ?? false) === true,
+        );
     }
 
     /** @return list<Status> */
     private static function statuses(mixed $kept): array
     {
-        return array_values(array_filter(array_map(fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null, is_array($kept) ? $kept : [])));
+        return array_values(
+            array_filter(
+                array_map(
+                    fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null,
+                    is_array($kept) ? $kept : [],
+                ),
+            ),
+        );
     }
 
     /** What the Roll lacks alone is no disagreement that a row must tell. */
@@ -106,6 +159,10 @@ final readonly class StandingFacts
     {
         $telling = array_filter($file->drifts, fn (OpenDrift $drift): bool => ! $drift->tag->isLack());
 
-        return $telling === [] ? null : (array_filter($telling, fn (OpenDrift $drift): bool => $drift->tag->isAlarming()) === [] ? 'differs' : 'alarm');
+        return $telling === []
+            ? null
+            : (array_filter($telling, fn (OpenDrift $drift): bool => $drift->tag->isAlarming()) === []
+                ? 'differs'
+                : 'alarm');
     }
 }

@@ -34,22 +34,44 @@ final readonly class HeldFacts
         $holders = $this->holders->of(array_values($files));
         $behind = $written = [];
         $registrars = '{'.implode(',', array_unique(array_map(fn (CaseFile $file): int => $file->account->registrar, $files))).'}';
-        foreach (Row::all($this->database->select('SELECT id, behind FROM registrars WHERE id = ANY (?::bigint[])', [$registrars])) as $row) {
+        foreach (
+            Row::all($this->database->select('SELECT id, behind FROM registrars WHERE id = ANY (?::bigint[])', [$registrars])) as $row
+        ) {
             $behind[$row->int('id')] = array_values(array_filter($row->json('behind'), is_string(...)));
         }
         $registrations = '{'.implode(',', array_map(fn (CaseFile $file): int => $file->registrationId, $files)).'}';
-        foreach (Row::all($this->database->select('SELECT name_id, sources FROM registrations WHERE id = ANY (?::bigint[])', [$registrations])) as $row) {
+        foreach (
+            Row::all($this->database->select('SELECT name_id, sources FROM registrations
+                WHERE id = ANY (?::bigint[])', [$registrations])) as $row
+        ) {
             $written[$row->int('name_id')] = self::written($row->json('sources'));
         }
         $held = [];
         foreach ($files as $id => $file) {
             $holder = $file->guard === null ? null : $holders[$file->guard->contact] ?? null;
-            $published = $holder === null ? null : PublishedRecord::of($holder, $file->told ?? Pattern::of([]), $this->book->for($file->facts->name->suffix(), $now)->published->value, in_array(ExtraKind::Privacy, $file->extras, true));
+            $published =
+                $holder === null
+                    ? null
+                    : PublishedRecord::of(
+                        $holder,
+                        $file->told ?? Pattern::of([]),
+                        $this->book->for($file->facts->name->suffix(), $now)->published->value,
+                        in_array(ExtraKind::Privacy, $file->extras, true),
+                    );
             // A registrant that became another one was written down then, if not since.
             $changes = array_values(array_filter([$file->guard?->changed, $written[$id][DriftField::Holder->value] ?? null]));
             $since = $changes === [] ? [] : [DriftField::Holder->value => Instant::latest(...$changes)];
-            $held[$id] = new Held($file->facts, $file->servers, $file->account->registrarName, $behind[$file->account->registrar] ?? [], $file->waiting !== null, $since + ($written[$id] ?? []), // What our own books say since is not what its registrar has.
-                $file->guard?->told === null ? $published : null, $file->told !== null, max(1, $this->book->for($file->facts->name->suffix(), $now)->leastMonths->value));
+            $held[$id] = new Held(
+                $file->facts,
+                $file->servers,
+                $file->account->registrarName,
+                $behind[$file->account->registrar] ?? [],
+                $file->waiting !== null,
+                $since + ($written[$id] ?? []), // What our own books say since is not what its registrar has.
+                $file->guard?->told === null ? $published : null,
+                $file->told !== null,
+                max(1, $this->book->for($file->facts->name->suffix(), $now)->leastMonths->value),
+            );
         }
 
         return $held;
@@ -62,7 +84,17 @@ final readonly class HeldFacts
     private static function written(array $sources): array
     {
         // A form says the column, a list the fact.
-        $facts = ['ends_on' => DriftField::Ends, 'ends' => DriftField::Ends, 'created_on' => DriftField::Created, 'created' => DriftField::Created, 'statuses' => DriftField::Statuses, 'lock' => DriftField::Lock, 'servers' => DriftField::Servers, 'shown' => DriftField::Disclosure, 'registrant' => DriftField::Holder];
+        $facts = [
+            'ends_on' => DriftField::Ends,
+            'ends' => DriftField::Ends,
+            'created_on' => DriftField::Created,
+            'created' => DriftField::Created,
+            'statuses' => DriftField::Statuses,
+            'lock' => DriftField::Lock,
+            'servers' => DriftField::Servers,
+            'shown' => DriftField::Disclosure,
+            'registrant' => DriftField::Holder,
+        ];
         $written = [];
         foreach ($sources as $fact => $source) {
             $field = $facts[$fact] ?? null;

@@ -18,12 +18,17 @@ final readonly class LastSeen
     /** @return array<string, list<Observed>> by source, the newest first, two at most */
     public function of(int $nameId, string $ascii): array
     {
-        $rows = $this->database->select(<<<'SQL'
+        $rows = $this->database->select(
+            <<<'SQL'
             SELECT * FROM (
-                SELECT o.*, encode(b.body, 'base64') AS body, row_number() OVER (PARTITION BY o.source ORDER BY o.last_seen DESC, o.id DESC) AS place
+                SELECT o.*, encode(b.body, 'base64') AS body, row_number() OVER (PARTITION BY o.source
+                ORDER BY o.last_seen DESC, o.id DESC) AS place
                 FROM observations o JOIN observation_bodies b ON b.observation_id = o.id WHERE o.name_id = ?
             ) s WHERE place <= 2 ORDER BY source, place
-            SQL, [$nameId]);
+            SQL
+            ,
+            [$nameId],
+        );
         $found = [];
         foreach (Row::all($rows) as $row) {
             $found[$row->text('source')][] = Observed::of($row, $ascii);
@@ -41,14 +46,22 @@ final readonly class LastSeen
     public function holders(array $nameIds): array
     {
         $found = [];
-        $rows = $this->database->select(<<<'SQL'
+        $rows = $this->database->select(
+            <<<'SQL'
             SELECT DISTINCT ON (o.name_id, o.source) o.*, n.ascii, encode(b.body, 'base64') AS body
             FROM observations o JOIN observation_bodies b ON b.observation_id = o.id JOIN names n ON n.id = o.name_id
             WHERE o.name_id = ANY (?::bigint[]) AND o.source <> 'dns' ORDER BY o.name_id, o.source, o.last_seen DESC, o.id DESC
-            SQL, ['{'.implode(',', $nameIds).'}']);
+            SQL
+            ,
+            ['{'.implode(',', $nameIds).'}'],
+        );
         foreach (Row::all($rows) as $row) {
             $observed = Observed::of($row, $row->text('ascii'));
-            if ($observed->record !== null && $observed->record->holder !== [] && (! isset($found[$row->int('name_id')]) || $observed->source !== Source::Registrar)) {
+            if (
+                $observed->record !== null &&
+                $observed->record->holder !== [] &&
+                (! isset($found[$row->int('name_id')]) || $observed->source !== Source::Registrar)
+            ) {
                 $found[$row->int('name_id')] = $observed;
             }
         }
@@ -59,7 +72,11 @@ final readonly class LastSeen
     /** The answer as it came; null: it is not that name's. */
     public function raw(int $nameId, int $observation): ?Observed
     {
-        $row = $this->database->selectOne("SELECT o.*, encode(b.body, 'base64') AS body FROM observations o JOIN observation_bodies b ON b.observation_id = o.id WHERE o.id = ? AND o.name_id = ?", [$observation, $nameId]);
+        $row = $this->database->selectOne(
+            "SELECT o.*, encode(b.body, 'base64') AS body FROM observations o JOIN observation_bodies b ON b.observation_id = o.id
+                WHERE o.id = ? AND o.name_id = ?",
+            [$observation, $nameId],
+        );
 
         return $row === null ? null : Observed::of(Row::of($row), '');
     }

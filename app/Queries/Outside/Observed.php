@@ -45,7 +45,13 @@ final readonly class Observed
         $found = $row->bool('found');
 
         return new self(
-            $row->int('id'), $source, $row->text('asked'), $found, self::instant($row, 'first_seen'), self::instant($row, 'last_seen'), $raw,
+            $row->int('id'),
+            $source,
+            $row->text('asked'),
+            $found,
+            self::instant($row, 'first_seen'),
+            self::instant($row, 'last_seen'),
+            $raw,
             $found && $ascii !== '' && $source !== Source::Dns ? self::record($raw, $ascii, $source) : null,
             $ascii !== '' && $source === Source::Dns ? PackedDelegation::unpack($raw) : null,
         );

@@ -18,20 +18,27 @@ final readonly class Plan
      * @param  int  $failing  names of which nobody answered the last time
      * @param  array<string, int>  $troubles  how many names each reason kept from being answered
      */
-    public function __construct(public array $names, public float $questions, public int $limit, public int $due, public int $failing, public ?Instant $asked, public array $troubles)
-    {
+    public function __construct(
+        public array $names,
+        public float $questions,
+        public int $limit,
+        public int $due,
+        public int $failing,
+        public ?Instant $asked,
+        public array $troubles,
+    ) {
     }
 
     /** How many quiet names one host may answer for each day. */
     public function roomFor(): int
     {
-        return (int) floor($this->limit * 1_440 / Pace::Weekly->questionsADay());
+        return (int) floor(($this->limit * 1_440) / Pace::Weekly->questionsADay());
     }
 
     /** Questions a minute that so many quiet names take. */
     public function needs(int $names): float
     {
-        return $names * Pace::Weekly->questionsADay() / 1_440;
+        return ($names * Pace::Weekly->questionsADay()) / 1_440;
     }
 
     /** Even if one host had to answer for all of them. */

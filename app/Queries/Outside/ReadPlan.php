@@ -20,15 +20,29 @@ final readonly class ReadPlan
     {
         $names = array_fill_keys(array_column(Pace::cases(), 'value'), 0);
         $aMinute = 0.0;
-        foreach (Row::all($this->database->select("SELECT pace, count(*) AS names FROM observing WHERE due_at < 'infinity' GROUP BY pace")) as $row) {
+        foreach (
+            Row::all($this->database->select("SELECT pace, count(*) AS names FROM observing WHERE due_at < 'infinity'
+                GROUP BY pace")) as $row
+        ) {
             $names[$row->text('pace')] = $row->int('names');
-            $aMinute += $row->int('names') * Pace::from($row->text('pace'))->questionsADay() / 1_440;
+            $aMinute += ($row->int('names') * Pace::from($row->text('pace'))->questionsADay()) / 1_440;
         }
-        $late = Row::of($this->database->selectOne(
-            'SELECT count(*) FILTER (WHERE due_at <= ?) AS due, count(*) FILTER (WHERE failures > 0) AS failing, max(asked_at) AS asked FROM observing', [$now->isoSecond()],
-        ));
+        $late = Row::of(
+            $this->database->selectOne(
+                'SELECT count(*) FILTER (WHERE due_at <= ?) AS due, count(*) FILTER (WHERE failures > 0) AS failing,
+                    max(asked_at) AS asked FROM observing',
+                [$now->isoSecond()],
+            ),
+        );
         $troubles = [];
-        foreach (Row::all($this->database->select("SELECT t.value->>'reason' AS reason, count(*) AS names FROM observing, jsonb_each(troubles) t WHERE troubles <> '{}' GROUP BY 1 ORDER BY 2 DESC, 1 LIMIT 20")) as $row) {
+        foreach (
+            Row::all(
+                $this->database->select(
+                    "SELECT t.value->>'reason' AS reason, count(*) AS names FROM observing, jsonb_each(troubles) t WHERE troubles <> '{}'
+                        GROUP BY 1 ORDER BY 2 DESC, 1 LIMIT 20",
+                ),
+            ) as $row
+        ) {
             $troubles[$row->textOrNull('reason') ?? ''] = $row->int('names');
         }
 

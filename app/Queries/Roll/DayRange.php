@@ -29,7 +29,10 @@ final readonly class DayRange
             return null;
         }
         try {
-            [$from, $to] = array_map(fn (string $day): ?Instant => $day === '' ? null : self::day($day), [$parts[0], $parts[1] ?? $parts[0]]);
+            [$from, $to] = array_map(fn (string $day): ?Instant => $day === '' ? null : self::day($day), [
+                $parts[0],
+                $parts[1] ?? $parts[0],
+            ]);
         } catch (TimeError) {
             return null;
         }

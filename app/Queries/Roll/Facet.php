@@ -71,7 +71,10 @@ enum Facet: string
         if ($this === self::Registrant || $this === self::Created) {
             return [$word];
         }
-        $values = array_map(fn (string $value): string => $this === self::Suffix ? ltrim(trim($value), '.') : trim($value), explode(',', $word));
+        $values = array_map(
+            fn (string $value): string => $this === self::Suffix ? ltrim(trim($value), '.') : trim($value),
+            explode(',', $word),
+        );
 
         return array_slice(array_values(array_unique(array_filter($values, fn (string $value): bool => $value !== ''))), 0, self::MOST);
     }
@@ -82,12 +85,28 @@ enum Facet: string
         match ($this) {
             // Of a watched name nobody here intends anything.
             self::Intent => $standings->whereIn('intent', $values)->where('next_kind', '<>', NextKind::Watched->value),
-            self::Suffix, self::Phase, self::Lock, self::Disclosure => $standings->whereIn($this->value, array_map(mb_strtolower(...), $values)),
-            self::Held => $this->either($standings, $values, ['held' => 'next_kind <> ?', 'watched' => 'next_kind = ?'], NextKind::Watched->value),
-            self::AutoRenew => $this->either($standings, $values, ['on' => 'intent = ?', 'off' => "intent <> ? AND next_kind <> 'watched'"], Intent::ByItself->value),
+            self::Suffix, self::Phase, self::Lock, self::Disclosure => $standings->whereIn(
+                $this->value,
+                array_map(mb_strtolower(...), $values),
+            ),
+            self::Held => $this->either(
+                $standings,
+                $values,
+                ['held' => 'next_kind <> ?', 'watched' => 'next_kind = ?'],
+                NextKind::Watched->value,
+            ),
+            self::AutoRenew => $this->either(
+                $standings,
+                $values,
+                ['on' => 'intent = ?', 'off' => "intent <> ? AND next_kind <> 'watched'"],
+                Intent::ByItself->value,
+            ),
             self::Registrant => $standings->whereRaw('lower(registrant) = lower(?)', [$word]),
             self::Created => $this->days($standings, $word),
-            self::Server, self::Contact, self::Word, self::Finding => $standings->whereRaw('marks && ARRAY(SELECT json_array_elements_text(?::json))', [json_encode(array_map($this->mark(...), $values), JSON_THROW_ON_ERROR)]),
+            self::Server, self::Contact, self::Word, self::Finding => $standings->whereRaw(
+                'marks && ARRAY(SELECT json_array_elements_text(?::json))',
+                [json_encode(array_map($this->mark(...), $values), JSON_THROW_ON_ERROR)],
+            ),
         };
     }
 
@@ -96,7 +115,11 @@ enum Facet: string
     {
         $marks = [
             ...array_map(fn (int $id): string => self::Word->mark((string) $id), $file->words),
-            ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [...$standing->findings, ...$file->behind($standing->lifecycle), ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts)]),
+            ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [
+                ...$standing->findings,
+                ...$file->behind($standing->lifecycle),
+                ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts),
+            ]),
         ];
         if ($file->guard !== null) {
             $marks[] = self::Contact->mark((string) $file->guard->contact);

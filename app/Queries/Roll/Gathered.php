@@ -15,8 +15,15 @@ final readonly class Gathered
      * @param  int  $come  that it shows today and the sheaf hasn't
      * @param  int  $gone  that it gave and shows no longer
      */
-    public function __construct(public int $id, public RollFilter $sentence, public Instant $on, public int $given, public int $leftOut, public int $come, public int $gone)
-    {
+    public function __construct(
+        public int $id,
+        public RollFilter $sentence,
+        public Instant $on,
+        public int $given,
+        public int $leftOut,
+        public int $come,
+        public int $gone,
+    ) {
     }
 
     public function hasChanged(): bool

@@ -24,8 +24,32 @@ final readonly class ReadRoll
     private const LETTERS = 3;
 
     private const SHOWN = [
-        'name_id', 'ascii', 'unicode', 'client_name', 'registrar_name', 'account_number', 'phase', 'intent', 'lock', 'registrant', 'mailbox', 'reference', 'disclosure',
-        'servers', 'marks', 'suffix', 'created_on', 'ends_on', 'later', 'next_at', 'next_kind', 'sum', 'currency', 'severity', 'facts', 'verify_by',
+        'name_id',
+        'ascii',
+        'unicode',
+        'client_name',
+        'registrar_name',
+        'account_number',
+        'phase',
+        'intent',
+        'lock',
+        'registrant',
+        'mailbox',
+        'reference',
+        'disclosure',
+        'servers',
+        'marks',
+        'suffix',
+        'created_on',
+        'ends_on',
+        'later',
+        'next_at',
+        'next_kind',
+        'sum',
+        'currency',
+        'severity',
+        'facts',
+        'verify_by',
     ];
 
     public function __construct(private Connection $database)
@@ -37,18 +61,28 @@ final readonly class ReadRoll
         $found = $this->names($filter, $today);
         [$counted, $watched, $sums] = $this->counted(clone $found, $filter->isNarrowed());
         $column = $filter->sort->column();
-        // Few that no index keeps in order are gathered first, by what orders them alone: walking the order until fifty are met could take the whole Roll.
+        // Few that no index keeps in order are gathered first, by what orders them alone: walking the order until fifty are met could take
+        // the whole Roll.
         $isGathered = $counted <= self::COUNTED && $filter->isScattered();
         $order = $filter->sort->order();
         $query = $isGathered ? $this->database->query()->fromSub($found->select($order)->offset(0), 'found') : $found->select(self::SHOWN);
         self::inOrder($query, $order)->limit($size + 1);
         $place = $this->place($filter);
         if ($place !== null) {
-            $query->whereRaw('('.implode(', ', $order).') > ('.(count($place) === 3 ? '?::boolean, ' : '')."?::{$filter->sort->type()}, ?)", $place);
+            $query->whereRaw(
+                '('.implode(', ', $order).') > ('.(count($place) === 3 ? '?::boolean, ' : '')."?::{$filter->sort->type()}, ?)",
+                $place,
+            );
         }
         if ($isGathered) {
-            $query = self::inOrder($this->database->query()->fromSub($query->select('name_id'), 'page')->join('standings', 'standings.name_id', '=', 'page.name_id')
-                ->select(array_map(fn (string $shown): string => "standings.{$shown}", self::SHOWN)), array_map(fn (string $by): string => "standings.{$by}", $order));
+            $query = self::inOrder(
+                $this->database
+                    ->query()
+                    ->fromSub($query->select('name_id'), 'page')
+                    ->join('standings', 'standings.name_id', '=', 'page.name_id')
+                    ->select(array_map(fn (string $shown): string => "standings.{$shown}", self::SHOWN)),
+                array_map(fn (string $by): string => "standings.{$by}", $order),
+            );
         }
         $rows = Row::all($query->get());
         $more = count($rows) > $size;
@@ -56,8 +90,17 @@ final readonly class ReadRoll
         $last = $rows === [] ? null : $rows[count($rows) - 1];
 
         return new RollPage(
-            $rows, min($counted, self::COUNTED), $watched, $counted > self::COUNTED, $sums,
-            $more && $last !== null ? ($filter->sort === Sort::Next ? (int) $last->bool('later').'~' : '').$last->text($column).'~'.$last->int('name_id') : null,
+            $rows,
+            min($counted, self::COUNTED),
+            $watched,
+            $counted > self::COUNTED,
+            $sums,
+            $more && $last !== null
+                ? ($filter->sort === Sort::Next ? (int) $last->bool('later').'~' : '').
+                    $last->text($column).
+                    '~'.
+                    $last->int('name_id')
+                : null,
         );
     }
 
@@ -71,14 +114,40 @@ final readonly class ReadRoll
     private function counted(Builder $found, bool $isSummed): array
     {
         if (! $isSummed) {
-            $watched = $this->database->table('standings')->selectRaw('1')->where('next_kind', NextKind::Watched->value)->limit(self::COUNTED + 1);
-            $row = Row::of($this->database->query()->selectSub($this->database->query()->fromSub($found->selectRaw('1')->limit(self::COUNTED + 1), 'counted')->selectRaw('count(*)'), 'counted')
-                ->selectSub($this->database->query()->fromSub($watched, 'w')->selectRaw('count(*)'), 'watched')->first());
+            $watched = $this->database
+                ->table('standings')
+                ->selectRaw('1')
+                ->where('next_kind', NextKind::Watched->value)
+                ->limit(self::COUNTED + 1);
+            $row = Row::of(
+                $this->database
+                    ->query()
+                    ->selectSub(
+                        $this->database
+                            ->query()
+                            ->fromSub($found->selectRaw('1')->limit(self::COUNTED + 1), 'counted')
+                            ->selectRaw('count(*)'),
+                        'counted',
+                    )
+                    ->selectSub($this->database->query()->fromSub($watched, 'w')->selectRaw('count(*)'), 'watched')
+                    ->first(),
+            );
 
             return [$row->int('counted'), $row->int('watched') > self::COUNTED ? null : $row->int('watched'), null];
         }
-        $rows = Row::all($this->database->query()->fromSub($found->select(['currency', 'sum', 'next_kind'])->limit(self::COUNTED + 1), 'counted')
-            ->selectRaw("currency, sum(sum)::text AS sum, count(*) AS counted, count(*) FILTER (WHERE next_kind = 'watched') AS watched, count(*) FILTER (WHERE next_kind = ANY (?)) AS names", [SumsDue::kinds()])->groupBy('currency')->orderByRaw('3 DESC, 1 DESC')->get());
+        $rows = Row::all(
+            $this->database
+                ->query()
+                ->fromSub($found->select(['currency', 'sum', 'next_kind'])->limit(self::COUNTED + 1), 'counted')
+                ->selectRaw(
+                    "currency, sum(sum)::text AS sum, count(*) AS counted, count(*) FILTER (WHERE next_kind = 'watched') AS watched,
+                        count(*) FILTER (WHERE next_kind = ANY (?)) AS names",
+                    [SumsDue::kinds()],
+                )
+                ->groupBy('currency')
+                ->orderByRaw('3 DESC, 1 DESC')
+                ->get(),
+        );
         $of = fn (string $column): int => array_sum(array_map(fn (Row $row): int => $row->int($column), $rows));
 
         return $of('counted') > self::COUNTED ? [$of('counted'), null, null] : [$of('counted'), $of('watched'), SumsDue::of($rows)];
@@ -98,7 +167,9 @@ final readonly class ReadRoll
     public function names(RollFilter $filter, Instant $today): Builder
     {
         $query = $this->database->table('standings');
-        foreach (['client_id' => $filter->client, 'registrar_id' => $filter->registrar, 'account_id' => $filter->account] as $column => $id) {
+        foreach (
+            ['client_id' => $filter->client, 'registrar_id' => $filter->registrar, 'account_id' => $filter->account] as $column => $id
+        ) {
             if ($id !== null) {
                 $query->where($column, $id);
             }
@@ -131,7 +202,11 @@ final readonly class ReadRoll
             return;
         }
         $beyond = $needle."\u{10FFFF}";
-        $query->where(fn (Builder $either) => $either->whereBetween('ascii', [$needle, $beyond])->orWhere(fn (Builder $idn) => $idn->whereRaw('unicode <> ascii')->whereBetween('unicode', [$needle, $beyond])));
+        $query->where(
+            fn (Builder $either) => $either
+                ->whereBetween('ascii', [$needle, $beyond])
+                ->orWhere(fn (Builder $idn) => $idn->whereRaw('unicode <> ascii')->whereBetween('unicode', [$needle, $beyond])),
+        );
     }
 
     /** What was typed, or the name in it when a web address was pasted. */
@@ -152,7 +227,13 @@ final readonly class ReadRoll
 
             return $start === null ? null : ($filter->sort === Sort::Next ? ['true', $start, 0] : [$start, 0]);
         }
-        if (preg_match($filter->sort === Sort::Next ? '/^([01])~(.{1,260})~(\d{1,18})$/sD' : '/^()(.{1,260})~(\d{1,18})$/sD', $filter->after, $part) !== 1) {
+        if (
+            preg_match(
+                $filter->sort === Sort::Next ? '/^([01])~(.{1,260})~(\d{1,18})$/sD' : '/^()(.{1,260})~(\d{1,18})$/sD',
+                $filter->after,
+                $part,
+            ) !== 1
+        ) {
             return null;
         }
         $value = $filter->sort === Sort::Name ? $part[2] : Keyset::instant($part[2]);

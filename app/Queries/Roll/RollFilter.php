@@ -51,18 +51,29 @@ final readonly class RollFilter
         foreach (Facet::cases() as $facet) {
             $facets[$facet->value] = implode(',', $facet->values($text($facet->value)));
         }
-        $days = fn (string $key, string $fields): string => $text($key) === '' ? DayRange::word($text("{$fields}_from"), $text("{$fields}_to")) : $text($key);
+        $days = fn (string $key, string $fields): string => $text($key) === ''
+            ? DayRange::word($text("{$fields}_from"), $text("{$fields}_to"))
+            : $text($key);
         $created = $facets[Facet::Created->value] = $days(Facet::Created->value, 'created');
         $ending = $days('ending', 'ends');
         $range = Ending::tryFrom($ending) === null ? DayRange::read($ending) : null;
-        $unread = [...($range === null && str_contains($ending, '..') ? [$ending] : []), ...($created !== '' && DayRange::read($created) === null ? [$created] : [])];
+        $unread = [
+            ...$range === null && str_contains($ending, '..') ? [$ending] : [],
+            ...$created !== '' && DayRange::read($created) === null ? [$created] : [],
+        ];
 
         return new self(
-            $id('client'), $id('registrar'), $id('account'), mb_substr($text('q'), 0, 200),
-            Ending::tryFrom($ending) ?? Ending::Any, Sort::tryFrom($text('sort')) ?? Sort::Next,
+            $id('client'),
+            $id('registrar'),
+            $id('account'),
+            mb_substr($text('q'), 0, 200),
+            Ending::tryFrom($ending) ?? Ending::Any,
+            Sort::tryFrom($text('sort')) ?? Sort::Next,
             $text('after') === '' ? null : $text('after'),
             array_filter($facets, fn (string $value): bool => $value !== ''),
-            mb_substr($text('from'), 0, 63), $range, $unread,
+            mb_substr($text('from'), 0, 63),
+            $range,
+            $unread,
         );
     }
 
@@ -73,12 +84,18 @@ final readonly class RollFilter
      */
     public function words(): array
     {
-        return array_filter([
-            'client' => $this->client, 'registrar' => $this->registrar, 'account' => $this->account, 'q' => $this->text,
-            'ending' => $this->endsIn?->toWord() ?? ($this->ending === Ending::Any ? null : $this->ending->value),
-            'sort' => $this->sort === Sort::Next ? null : $this->sort->value,
-            ...$this->facets,
-        ], fn (string|int|null $value): bool => $value !== null && $value !== '');
+        return array_filter(
+            [
+                'client' => $this->client,
+                'registrar' => $this->registrar,
+                'account' => $this->account,
+                'q' => $this->text,
+                'ending' => $this->endsIn?->toWord() ?? ($this->ending === Ending::Any ? null : $this->ending->value),
+                'sort' => $this->sort === Sort::Next ? null : $this->sort->value,
+                ...$this->facets,
+            ],
+            fn (string|int|null $value): bool => $value !== null && $value !== '',
+        );
     }
 
     /** Whether the list starts where somebody said; false also where that is no letter and no day of its sort. */
@@ -94,7 +111,12 @@ final readonly class RollFilter
      */
     public function address(array $change = []): string
     {
-        $query = http_build_query(array_filter([...$this->words(), ...$change], fn (string|int|null $value): bool => $value !== null && $value !== ''), '', '&', PHP_QUERY_RFC3986);
+        $query = http_build_query(
+            array_filter([...$this->words(), ...$change], fn (string|int|null $value): bool => $value !== null && $value !== ''),
+            '',
+            '&',
+            PHP_QUERY_RFC3986,
+        );
 
         return self::PATH.($query === '' ? '' : '?'.$query);
     }

@@ -18,7 +18,13 @@ final readonly class RollPage
      * @param  Sums|null  $sums  what their next renewals cost; null: they are too many, or all of the Roll
      * @param  string|null  $next  where the next page begins
      */
-    public function __construct(public array $rows, public int $count, public ?int $watched, public bool $more, public ?Sums $sums, public ?string $next)
-    {
+    public function __construct(
+        public array $rows,
+        public int $count,
+        public ?int $watched,
+        public bool $more,
+        public ?Sums $sums,
+        public ?string $next,
+    ) {
     }
 }

@@ -30,6 +30,12 @@ final readonly class Sheaf
     /** `2 clients, 3 registrars`, or `1 client, 1 registrar; 2 only watched` */
     public function told(): string
     {
-        return $this->ids === [] ? '' : $this->clients.($this->clients === 1 ? ' client, ' : ' clients, ').$this->registrars.($this->registrars === 1 ? ' registrar' : ' registrars').($this->watched === 0 ? '' : "; {$this->watched} only watched");
+        return $this->ids === []
+            ? ''
+            : $this->clients.
+                    ($this->clients === 1 ? ' client, ' : ' clients, ').
+                    $this->registrars.
+                    ($this->registrars === 1 ? ' registrar' : ' registrars').
+                    ($this->watched === 0 ? '' : "; {$this->watched} only watched");
     }
 }

@@ -20,7 +20,8 @@ final readonly class NamesDue
     private const NEAR = 3;
 
     /** The names of a group that a deed can be done with at once; of a larger one none. */
-    private const LIST = "CASE WHEN d.names <= 50 THEN (SELECT string_agg(x.ascii, ',' ORDER BY x.ascii) FROM standings x WHERE x.name_id = ANY (d.ids)) END AS list";
+    private const LIST = "CASE WHEN d.names <= 50 THEN (SELECT string_agg(x.ascii, ',' ORDER BY x.ascii) FROM standings x
+        WHERE x.name_id = ANY (d.ids)) END AS list";
 
     public function __construct(private Connection $database)
     {
@@ -40,18 +41,23 @@ final readonly class NamesDue
         $list = self::LIST;
 
         // Counted from the index alone; only the names that stand for their groups are looked up.
-        return Row::all($this->database->select(
-            // Where the next days alone have more than is shown, only those are counted: more names don't cost more.
-            "WITH near AS (
+        return Row::all(
+            $this->database->select(
+                // Where the next days alone have more than is shown, only those are counted: more names don't cost more.
+                "WITH near AS (
                 SELECT CASE WHEN count(DISTINCT ({$id}, next_kind, next_at::date)) >= ? THEN ?::timestamptz ELSE ?::timestamptz END AS until
                 FROM standings WHERE next_kind = ANY (?) AND next_at < ?::timestamptz AND later),
              due AS (
-                SELECT {$id} AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one, CASE WHEN count(*) <= 50 THEN array_agg(name_id) END AS ids, sum(sum)::text AS sum, min(currency) AS currency, min(currency) = max(currency) AS one_currency
-                FROM standings WHERE next_kind = ANY (?) AND next_at < (SELECT until FROM near) AND later GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
+                SELECT {$id} AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one,
+                CASE WHEN count(*) <= 50 THEN array_agg(name_id) END AS ids, sum(sum)::text AS sum, min(currency) AS currency,
+                min(currency) = max(currency) AS one_currency
+                FROM standings WHERE next_kind = ANY (?) AND next_at < (SELECT until FROM near) AND later GROUP BY 1, 2, 3
+                ORDER BY 3, 4 DESC LIMIT ?)
              SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on, {$list}
              FROM due d JOIN standings s ON s.name_id = d.one ORDER BY d.day, d.names DESC",
-            [$most, $near, $until->isoSecond(), $in, $near, $in, $most],
-        ));
+                [$most, $near, $until->isoSecond(), $in, $near, $in, $most],
+            ),
+        );
     }
 
     /**
@@ -65,16 +71,21 @@ final readonly class NamesDue
     {
         $list = self::LIST;
 
-        return Row::all($this->database->select(
-            "WITH due AS (
-                SELECT client_id AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one, CASE WHEN count(*) <= 50 THEN array_agg(name_id) END AS ids, sum(sum)::text AS sum, min(currency) AS currency, min(currency) = max(currency) AS one_currency
+        return Row::all(
+            $this->database->select(
+                "WITH due AS (
+                SELECT client_id AS of_id, next_kind, next_at::date AS day, count(*) AS names, min(name_id) AS one,
+                CASE WHEN count(*) <= 50 THEN array_agg(name_id) END AS ids, sum(sum)::text AS sum, min(currency) AS currency,
+                min(currency) = max(currency) AS one_currency
                 FROM standings WHERE next_kind = ANY (?) AND NOT later GROUP BY 1, 2, 3 ORDER BY 3, 4 DESC LIMIT ?)
-             SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on, {$list}, s.marks @> ARRAY['finding:lifecycle.as_seen'] AS seen,
+             SELECT d.*, s.client_name, s.registrar_name AS registrar, s.account_number AS number, s.ascii, s.unicode, s.ends_on,
+             {$list}, s.marks @> ARRAY['finding:lifecycle.as_seen'] AS seen,
                 CASE WHEN d.next_kind = 'late_plain' THEN (SELECT sum((x.facts->'fee'->>0)::numeric)::text FROM standings x
                     WHERE x.next_kind = 'late_plain' AND x.next_at >= d.day AND x.next_at < d.day + 1 AND x.client_id = d.of_id) END AS fee
              FROM due d JOIN standings s ON s.name_id = d.one ORDER BY d.day, d.names DESC",
-            [self::kinds($kinds), $most],
-        ));
+                [self::kinds($kinds), $most],
+            ),
+        );
     }
 
     /** @param  list<NextKind>  $kinds */
@@ -105,7 +116,8 @@ final readonly class NamesDue
     }
 
     /**
-     * The button of names that are renewed at their registrar: their new end is recorded, so many at once as an address holds; more are looked at.
+     * The button of names that are renewed at their registrar: their new end is recorded, so many at once as an address holds; more are
+     * looked at.
      *
      * @param  array<string, string|int>  $narrow
      * @return array{string, string} words, in rounds.php, and address
@@ -114,7 +126,9 @@ final readonly class NamesDue
     {
         $list = $group->textOrNull('list') ?? '';
 
-        return $list !== '' && strlen($list) <= self::ADDRESS ? ['rounds.renewed', route('deeds.show', ['record_renewal', 'name' => $list])] : ['rounds.see_them', self::address($group, $narrow)];
+        return $list !== '' && strlen($list) <= self::ADDRESS
+            ? ['rounds.renewed', route('deeds.show', ['record_renewal', 'name' => $list])]
+            : ['rounds.see_them', self::address($group, $narrow)];
     }
 
     /**

@@ -45,8 +45,30 @@ final readonly class ReadRounds
 
     /** @var list<class-string<RoundsKind>> */
     private const KINDS = [
-        Amiss::class, MailboxesLapsing::class, Verifications::class, LettersToAnswer::class, Drifted::class, MissingNames::class, HeldNames::class, Ends::class, AskClients::class,
-        OpenDockets::class, LettersReturned::class, ListsWithRefusals::class, Unconfirmed::class, Charges::class, CardsEnding::class, AccountsOrphaned::class, CustodyToHand::class, PrivacyEnding::class, HoldsEnding::class, LocksLifted::class, AccountsUnlocked::class, GatesSuspended::class, GatesAway::class, StoppedWork::class,
+        Amiss::class,
+        MailboxesLapsing::class,
+        Verifications::class,
+        LettersToAnswer::class,
+        Drifted::class,
+        MissingNames::class,
+        HeldNames::class,
+        Ends::class,
+        AskClients::class,
+        OpenDockets::class,
+        LettersReturned::class,
+        ListsWithRefusals::class,
+        Unconfirmed::class,
+        Charges::class,
+        CardsEnding::class,
+        AccountsOrphaned::class,
+        CustodyToHand::class,
+        PrivacyEnding::class,
+        HoldsEnding::class,
+        LocksLifted::class,
+        AccountsUnlocked::class,
+        GatesSuspended::class,
+        GatesAway::class,
+        StoppedWork::class,
     ];
 
     public function __construct(private Connection $database, private Container $container)
@@ -76,7 +98,16 @@ final readonly class ReadRounds
             $items = [...$items, ...array_slice($shown, 0, RoundsKind::MOST)];
         }
         $order = array_flip(array_column(RoundsSection::cases(), 'value'));
-        usort($items, fn (RoundsItem $a, RoundsItem $b): int => [$order[$a->section->value], $a->due->epoch, $a->last->epoch ?? 0, -$a->names, $a->key] <=> [$order[$b->section->value], $b->due->epoch, $b->last->epoch ?? 0, -$b->names, $b->key]);
+        usort(
+            $items,
+            fn (RoundsItem $a, RoundsItem $b): int => [
+                $order[$a->section->value],
+                $a->due->epoch,
+                $a->last->epoch ?? 0,
+                -$a->names,
+                $a->key,
+            ] <=> [$order[$b->section->value], $b->due->epoch, $b->last->epoch ?? 0, -$b->names, $b->key],
+        );
 
         return new Rounds($today, $items, $marks, $isCut);
     }
@@ -86,7 +117,12 @@ final readonly class ReadRounds
     {
         $rounds = $this->handle($today, null);
 
-        return array_values(array_filter(array_map(fn (RoundsItem $item): string => $item->key, $rounds->items), fn (string $key): bool => ($rounds->marks[$key] ?? null)?->doneOn !== null));
+        return array_values(
+            array_filter(
+                array_map(fn (RoundsItem $item): string => $item->key, $rounds->items),
+                fn (string $key): bool => ($rounds->marks[$key] ?? null)?->doneOn !== null,
+            ),
+        );
     }
 
     /** The thing of that key, whatever somebody said of it; null: it is not due any more. */
@@ -110,11 +146,14 @@ final readonly class ReadRounds
      */
     private function shown(array $due, array $marks, Instant $today, ?User $mine): array
     {
-        return array_values(array_filter($due, function (RoundsItem $item) use ($marks, $today, $mine): bool {
-            $mark = $marks[$item->key] ?? null;
+        return array_values(
+            array_filter($due, function (RoundsItem $item) use ($marks, $today, $mine): bool {
+                $mark = $marks[$item->key] ?? null;
 
-            return $mark === null || (! $mark->hides($item, $today) && ($mine === null || $mark->givenTo === null || $mark->givenTo === $mine->id));
-        }));
+                return $mark === null ||
+                    (! $mark->hides($item, $today) && ($mine === null || $mark->givenTo === null || $mark->givenTo === $mine->id));
+            }),
+        );
     }
 
     /**
@@ -126,10 +165,20 @@ final readonly class ReadRounds
         $keys = array_map(fn (RoundsItem $item): string => $item->key, $items);
         $found = [];
         $rows = $this->database->select(
-            'SELECT m.thing, m.done_on, m.off_until, m.given_to, m.because, u.name, b.name AS by FROM rounds_marks m JOIN users b ON b.id = m.by_id LEFT JOIN users u ON u.id = m.given_to WHERE m.thing IN (SELECT json_array_elements_text(?::json))', [json_encode($keys, JSON_THROW_ON_ERROR)],
+            'SELECT m.thing, m.done_on, m.off_until, m.given_to, m.because, u.name, b.name AS by FROM rounds_marks m
+                JOIN users b ON b.id = m.by_id LEFT JOIN users u ON u.id = m.given_to
+                WHERE m.thing IN (SELECT json_array_elements_text(?::json))',
+            [json_encode($keys, JSON_THROW_ON_ERROR)],
         );
         foreach (Row::all($rows) as $row) {
-            $found[$row->text('thing')] = new RoundsMark($row->instant('done_on')?->toDay(), $row->instant('off_until')?->toDay(), $row->intOrNull('given_to'), $row->textOrNull('name') ?? '', $row->text('because'), $row->text('by'));
+            $found[$row->text('thing')] = new RoundsMark(
+                $row->instant('done_on')?->toDay(),
+                $row->instant('off_until')?->toDay(),
+                $row->intOrNull('given_to'),
+                $row->textOrNull('name') ?? '',
+                $row->text('because'),
+                $row->text('by'),
+            );
         }
 
         return $found;

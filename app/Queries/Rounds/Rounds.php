@@ -57,9 +57,12 @@ final readonly class Rounds
     /** How many names are lost or go dark when nothing is done this week. */
     public function darkThisWeek(): int
     {
-        return array_sum(array_map(
-            fn (RoundsItem $item): int => in_array($item->section, [RoundsSection::Lost, RoundsSection::Dark], true) ? $item->names : 0, $this->before($this->today->plusDays(7)),
-        ));
+        return array_sum(
+            array_map(
+                fn (RoundsItem $item): int => in_array($item->section, [RoundsSection::Lost, RoundsSection::Dark], true) ? $item->names : 0,
+                $this->before($this->today->plusDays(7)),
+            ),
+        );
     }
 
     /** How many names are late, suspended or deleted already. */
@@ -74,7 +77,9 @@ final readonly class Rounds
         $sums = [];
         foreach ($this->before($this->today->plusDays(7)) as $item) {
             if ($item->loss !== null && ($item->last ?? $item->due)->isBefore($this->today->plusDays(7))) {
-                $sums[$item->loss->currency] = isset($sums[$item->loss->currency]) ? $sums[$item->loss->currency]->plus($item->loss) : $item->loss;
+                $sums[$item->loss->currency] = isset($sums[$item->loss->currency])
+                    ? $sums[$item->loss->currency]->plus($item->loss)
+                    : $item->loss;
             }
         }
 

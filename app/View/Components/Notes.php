@@ -22,7 +22,12 @@ final class Notes extends Component
 
     public function __construct(public Name|Account|Client $of, public string $route)
     {
-        $this->notes = Note::query()->with('user')->where($of->getForeignKey(), $of->getKey())->orderByDesc('id')->limit(self::SHOWN)->get();
+        $this->notes = Note::query()
+            ->with('user')
+            ->where($of->getForeignKey(), $of->getKey())
+            ->orderByDesc('id')
+            ->limit(self::SHOWN)
+            ->get();
     }
 
     public function render(): View

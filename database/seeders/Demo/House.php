@@ -36,30 +36,109 @@ final class House
         ];
     }
 
-    /** @return array<string, array{string|null, list<string>, string, string|null, string, string, string}> who stands behind the names, by how they are called: person, street, town, postcode, country, telephone, kind */
+    /**
+     * @return array<string, array{string|null, list<string>, string, string|null, string, string, string}> who stands behind the names, by
+     *     how they are called: person, street, town, postcode, country, telephone, kind
+     */
     public static function contacts(): array
     {
         return [
-            'Harrow & Tern' => ['Odile Harrow', ['The Net Loft', '3 Fish Steps'], 'Wickerby Sound', 'WS1 2HT', 'GB', '+44 1632 960101', 'organisation'],
-            'Wickerby Bell Foundry' => ['Gudrun Kettle', ['Foundry Lane'], 'Wickerby Sound', 'WS1 4AB', 'GB', '+44 1632 960114', 'organisation'],
+            'Harrow & Tern' => [
+                'Odile Harrow',
+                ['The Net Loft', '3 Fish Steps'],
+                'Wickerby Sound',
+                'WS1 2HT',
+                'GB',
+                '+44 1632 960101',
+                'organisation',
+            ],
+            'Wickerby Bell Foundry' => [
+                'Gudrun Kettle',
+                ['Foundry Lane'],
+                'Wickerby Sound',
+                'WS1 4AB',
+                'GB',
+                '+44 1632 960114',
+                'organisation',
+            ],
             'Sound Kelp Farm' => ['Ansel Wrack', ['PO Box 41'], 'Wickerby Sound', 'WS3 1KF', 'GB', '+44 1632 960127', 'organisation'],
-            'Low Quay Tramway Museum' => ['Petra Quill', ['The Depot', 'Low Quay'], 'Wickerby Sound', 'WS2 7TM', 'GB', '+44 1632 960133', 'organisation'],
+            'Low Quay Tramway Museum' => [
+                'Petra Quill',
+                ['The Depot', 'Low Quay'],
+                'Wickerby Sound',
+                'WS2 7TM',
+                'GB',
+                '+44 1632 960133',
+                'organisation',
+            ],
             'The Low-Quay Tramway Museum' => [null, ['1 Depot Yard'], 'Wickerby', 'WS2 7TL', 'GB', '+44 1632 960134', 'organisation'],
-            'Gannet Head Observatory Trust' => ['Dr. Ines Marrable', ['Gannet Head'], 'Northwick', 'WS9 5OT', 'GB', '+44 1632 960146', 'organisation'],
-            'Quayside Theatre Co-operative' => ['Bo Lindqvist', ['Stage Door', '12 Quayside'], 'Wickerby Sound', 'WS1 1QT', 'GB', '+44 1632 960158', 'organisation'],
+            'Gannet Head Observatory Trust' => [
+                'Dr. Ines Marrable',
+                ['Gannet Head'],
+                'Northwick',
+                'WS9 5OT',
+                'GB',
+                '+44 1632 960146',
+                'organisation',
+            ],
+            'Quayside Theatre Co-operative' => [
+                'Bo Lindqvist',
+                ['Stage Door', '12 Quayside'],
+                'Wickerby Sound',
+                'WS1 1QT',
+                'GB',
+                '+44 1632 960158',
+                'organisation',
+            ],
             'Sound Choir Association' => ['Tamsin Rook', ['Harbour Hall'], 'Wickerby Sound', null, 'GB', '+44 1632 960162', 'organisation'],
             'Marrow’s Boatyard' => ['Silas Marrow', ['Slipway 2'], 'Wickerby Sound', 'WS4 8MB', 'GB', '+44 1632 960175', 'organisation'],
-            'Ferret & Fowl Veterinary' => ['Hanne Fowler', ['Paddock View'], 'Upper Wick', 'WS5 3FF', 'GB', '+44 1632 960189', 'organisation'],
+            'Ferret & Fowl Veterinary' => [
+                'Hanne Fowler',
+                ['Paddock View'],
+                'Upper Wick',
+                'WS5 3FF',
+                'GB',
+                '+44 1632 960189',
+                'organisation',
+            ],
             'Gudrun Kettle' => ['Gudrun Kettle', ['7 Bell Row'], 'Wickerby Sound', 'WS1 4AD', 'GB', '+44 1632 960115', 'person'],
         ];
     }
 
-    /** @return list<array{string, string|null, list<array{string, string, string|null}>}> who, mailbox, and what they have: account, part, good until */
+    /**
+     * @return list<array{string, string|null, list<array{string, string, string|null}>}> who, mailbox, and what they have: account, part,
+     *     good until
+     */
     public static function custodians(): array
     {
         return [
-            ['Odile Harrow', 'odile@harrow-tern.example', [['40718', 'signs_in', null], ['40718', 'second_factor', null], ['40718', 'card', '2026-10-31'], ['7731', 'signs_in', null], ['7731', 'card', '2028-04-30'], ['H-2207', 'signs_in', null], ['H-2207', 'way_back', null]]],
-            ['Theo Tern', 'theo@harrow-tern.example', [['40718', 'signs_in', null], ['7731', 'signs_in', null], ['7731', 'second_factor', null], ['7810', 'signs_in', null], ['7810', 'second_factor', null], ['7810', 'way_back', null], ['52044', 'signs_in', null], ['52044', 'second_factor', null]]],
+            [
+                'Odile Harrow',
+                'odile@harrow-tern.example',
+                [
+                    ['40718', 'signs_in', null],
+                    ['40718', 'second_factor', null],
+                    ['40718', 'card', '2026-10-31'],
+                    ['7731', 'signs_in', null],
+                    ['7731', 'card', '2028-04-30'],
+                    ['H-2207', 'signs_in', null],
+                    ['H-2207', 'way_back', null],
+                ],
+            ],
+            [
+                'Theo Tern',
+                'theo@harrow-tern.example',
+                [
+                    ['40718', 'signs_in', null],
+                    ['7731', 'signs_in', null],
+                    ['7731', 'second_factor', null],
+                    ['7810', 'signs_in', null],
+                    ['7810', 'second_factor', null],
+                    ['7810', 'way_back', null],
+                    ['52044', 'signs_in', null],
+                    ['52044', 'second_factor', null],
+                ],
+            ],
             ['Petra Quill', 'petra@lowquay.example', [['H-3178', 'signs_in', null]]],
         ];
     }
@@ -79,18 +158,55 @@ final class House
     {
         return [
             'skerry' => [
-                'name' => 'Skerry Registrations', 'page' => 'https://customers.skerry.example', 'telephone' => '+44 1632 960300', 'behind' => ['SKERRY'], 'receiver_by' => 'number_login', 'confirms' => 'receiver', 'names_giver' => true, 'lock_first' => true, 'verifies_by' => 'house',
-                'accept_days' => 14, 'lot_size' => 500, 'charge_lead_days' => 7, 'dark_after_days' => 0, 'plain_after_days' => 22, 'late_until_days' => 30,
+                'name' => 'Skerry Registrations',
+                'page' => 'https://customers.skerry.example',
+                'telephone' => '+44 1632 960300',
+                'behind' => ['SKERRY'],
+                'receiver_by' => 'number_login',
+                'confirms' => 'receiver',
+                'names_giver' => true,
+                'lock_first' => true,
+                'verifies_by' => 'house',
+                'accept_days' => 14,
+                'lot_size' => 500,
+                'charge_lead_days' => 7,
+                'dark_after_days' => 0,
+                'plain_after_days' => 22,
+                'late_until_days' => 30,
                 'extras' => ['privacy' => 'along', 'redirects' => 'ends', 'mail' => 'stays', 'certificate' => 'along'],
             ],
             'oriel' => [
-                'name' => 'Oriel Names', 'page' => 'https://my.oriel.example', 'telephone' => '+44 1632 960344', 'behind' => ['ORIEL'], 'receiver_by' => 'handle', 'confirms' => 'giver_then_receiver', 'unlock_account_first' => true,
-                'accept_days' => 7, 'lot_size' => 200, 'disclosure_steps' => [[], ['organisation', 'country'], ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox']], 'charge_lead_days' => 30, 'dark_after_days' => 3, 'plain_after_days' => 30, 'late_until_days' => 40,
+                'name' => 'Oriel Names',
+                'page' => 'https://my.oriel.example',
+                'telephone' => '+44 1632 960344',
+                'behind' => ['ORIEL'],
+                'receiver_by' => 'handle',
+                'confirms' => 'giver_then_receiver',
+                'unlock_account_first' => true,
+                'accept_days' => 7,
+                'lot_size' => 200,
+                'disclosure_steps' => [
+                    [],
+                    ['organisation', 'country'],
+                    ['name', 'organisation', 'street', 'town', 'region', 'postcode', 'country', 'voice', 'mailbox'],
+                ],
+                'charge_lead_days' => 30,
+                'dark_after_days' => 3,
+                'plain_after_days' => 30,
+                'late_until_days' => 40,
                 'extras' => ['privacy' => 'ends', 'zone' => 'along'],
             ],
             'pellbridge' => [
-                'name' => 'Pellbridge', 'behind' => ['Anchorage Registrar Services', 'ANCHORAGE'], 'receiver_by' => 'mailbox_number', 'confirms' => 'receiver_then_giver', 'verification_sender' => 'holders@anchorage-registrar.example',
-                'accept_days' => 10, 'lot_size' => 50, 'charge_lead_days' => 0, 'handover_hold_days' => 30, 'dark_after_days' => 1,
+                'name' => 'Pellbridge',
+                'behind' => ['Anchorage Registrar Services', 'ANCHORAGE'],
+                'receiver_by' => 'mailbox_number',
+                'confirms' => 'receiver_then_giver',
+                'verification_sender' => 'holders@anchorage-registrar.example',
+                'accept_days' => 10,
+                'lot_size' => 50,
+                'charge_lead_days' => 0,
+                'handover_hold_days' => 30,
+                'dark_after_days' => 1,
                 'extras' => ['mail' => 'stays', 'zone' => 'ends', 'hosting' => 'stays'],
             ],
         ];
@@ -101,7 +217,16 @@ final class House
     {
         $list = [];
         $yearly = [
-            'skerry' => ['com' => '9.90', 'net' => '10.90', 'org' => '10.60', 'co.uk' => '7.20', 'uk' => '7.20', 'works' => '13.90', 'de' => '6.80', 'art' => '12.40'],
+            'skerry' => [
+                'com' => '9.90',
+                'net' => '10.90',
+                'org' => '10.60',
+                'co.uk' => '7.20',
+                'uk' => '7.20',
+                'works' => '13.90',
+                'de' => '6.80',
+                'art' => '12.40',
+            ],
             'oriel' => ['com' => '11.40', 'net' => '12.10', 'org' => '11.90', 'co.uk' => '8.40', 'uk' => '8.40'],
             'pellbridge' => ['com' => '10.80', 'net' => '11.60', 'org' => '11.20', 'co.uk' => '7.20', 'uk' => '7.20', 'de' => '6.80'],
         ];
@@ -121,7 +246,10 @@ final class House
         return $list;
     }
 
-    /** @return array<array-key, array{string, string, string, string, string|null, string|null, string, bool}> registrar, number, login, mailbox, handle, owner, access, proven */
+    /**
+     * @return array<array-key, array{string, string, string, string, string|null, string|null, string, bool}> registrar, number, login,
+     *     mailbox, handle, owner, access, proven
+     */
     public static function accounts(): array
     {
         return [

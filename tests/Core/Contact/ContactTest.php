@@ -31,8 +31,12 @@ final class ContactTest extends TestCase
     private static function whole(): Contact
     {
         return Contact::of(
-            HolderKind::Organisation, 'Wickerby Bell Foundry', "  Gudrun\t Kettle ", Address::of(['PO Box 7', ''], 'Wickerby', null, 'WS1 4AB', Country::of('gb')),
-            Phone::of('01632 960123', Country::of('GB')), Mailbox::of('ledger@wickerby-bells.com'),
+            HolderKind::Organisation,
+            'Wickerby Bell Foundry',
+            "  Gudrun\t Kettle ",
+            Address::of(['PO Box 7', ''], 'Wickerby', null, 'WS1 4AB', Country::of('gb')),
+            Phone::of('01632 960123', Country::of('GB')),
+            Mailbox::of('ledger@wickerby-bells.com'),
         );
     }
 
@@ -41,7 +45,17 @@ final class ContactTest extends TestCase
         $contact = self::whole();
         self::assertSame('Wickerby Bell Foundry', $contact->called());
         self::assertSame(
-            ['Gudrun Kettle', 'Wickerby Bell Foundry', 'PO Box 7', 'Wickerby', null, 'WS1 4AB', 'GB', '+44.1632960123', 'ledger@wickerby-bells.com'],
+            [
+                'Gudrun Kettle',
+                'Wickerby Bell Foundry',
+                'PO Box 7',
+                'Wickerby',
+                null,
+                'WS1 4AB',
+                'GB',
+                '+44.1632960123',
+                'ledger@wickerby-bells.com',
+            ],
             array_map($contact->field(...), Field::cases()),
         );
         self::assertSame(['PO Box 7', 'Wickerby WS1 4AB', 'United Kingdom'], $contact->address->lines());
@@ -52,25 +66,79 @@ final class ContactTest extends TestCase
 
     public function test_it_says_in_what_another_differs_and_not_how_a_mailbox_is_capitalised(): void
     {
-        $other = Contact::of(HolderKind::Organisation, 'Wickerby Bell Foundry', null, Address::of(['PO Box 7'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')), Phone::of('+44 1632 960124'), Mailbox::of('Ledger@Wickerby-Bells.com'));
+        $other = Contact::of(
+            HolderKind::Organisation,
+            'Wickerby Bell Foundry',
+            null,
+            Address::of(['PO Box 7'], 'Wickerby', null, 'WS1 4AB', Country::of('GB')),
+            Phone::of('+44 1632 960124'),
+            Mailbox::of('Ledger@Wickerby-Bells.com'),
+        );
         self::assertSame([Field::Name, Field::Voice], self::whole()->differs($other));
     }
 
     public function test_only_another_name_organisation_or_mailbox_is_material(): void
     {
-        $of = fn (HolderKind $kind, ?string $organisation, ?string $person, ?string $mailbox, ?string $town = null): Contact => Contact::of($kind, $organisation, $person, Address::of([], $town), null, Mailbox::tryOf($mailbox));
+        $of = fn (HolderKind $kind, ?string $organisation, ?string $person, ?string $mailbox, ?string $town = null): Contact => Contact::of(
+            $kind,
+            $organisation,
+            $person,
+            Address::of([], $town),
+            null,
+            Mailbox::tryOf($mailbox),
+        );
         $before = $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com');
-        self::assertFalse(MaterialChange::is($before, $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'G@bells.com', 'Wickerby')), 'a name that is found to be an organisation’s, and a person that was not known');
-        self::assertFalse(MaterialChange::is($of(HolderKind::Organisation, 'Bell Foundry', null, null), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')), 'a mailbox that was not known');
-        foreach ([$of(HolderKind::Unknown, null, 'Kelp Farm', 'g@bells.com'), $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@peal.com'), $of(HolderKind::Unknown, null, 'Bell Foundry', null)] as $after) {
+        self::assertFalse(
+            MaterialChange::is($before, $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'G@bells.com', 'Wickerby')),
+            'a name that is found to be an organisation’s, and a person that was not known',
+        );
+        self::assertFalse(
+            MaterialChange::is(
+                $of(HolderKind::Organisation, 'Bell Foundry', null, null),
+                $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'),
+            ),
+            'a mailbox that was not known',
+        );
+        foreach (
+            [
+                $of(HolderKind::Unknown, null, 'Kelp Farm', 'g@bells.com'),
+                $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@peal.com'),
+                $of(HolderKind::Unknown, null, 'Bell Foundry', null),
+            ] as $after
+        ) {
             self::assertTrue(MaterialChange::is($before, $after));
         }
-        self::assertTrue(MaterialChange::is($of(HolderKind::Organisation, 'Bell Foundry', 'A', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'B', 'g@bells.com')));
+        self::assertTrue(
+            MaterialChange::is(
+                $of(HolderKind::Organisation, 'Bell Foundry', 'A', 'g@bells.com'),
+                $of(HolderKind::Organisation, 'Bell Foundry', 'B', 'g@bells.com'),
+            ),
+        );
         // Whoever was told something that was known has it wrong once it is another; what was not known they may well have.
-        self::assertFalse(MaterialChange::contradicts($of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'g@bells.com', 'Wickerby')));
-        self::assertTrue(MaterialChange::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Upper Wick')));
-        self::assertTrue(MaterialChange::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com')));
-        self::assertTrue(MaterialChange::contradicts($of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'), $of(HolderKind::Organisation, 'Bell Foundry', null, 'other@bells.com')));
+        self::assertFalse(
+            MaterialChange::contradicts(
+                $of(HolderKind::Unknown, null, 'Bell Foundry', 'g@bells.com'),
+                $of(HolderKind::Organisation, 'Bell Foundry', 'Gudrun Kettle', 'g@bells.com', 'Wickerby'),
+            ),
+        );
+        self::assertTrue(
+            MaterialChange::contradicts(
+                $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'),
+                $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Upper Wick'),
+            ),
+        );
+        self::assertTrue(
+            MaterialChange::contradicts(
+                $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com', 'Wickerby'),
+                $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'),
+            ),
+        );
+        self::assertTrue(
+            MaterialChange::contradicts(
+                $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'),
+                $of(HolderKind::Organisation, 'Bell Foundry', null, 'other@bells.com'),
+            ),
+        );
         $now = Instant::of('2026-10-06T15:00:00Z');
         $book = new Rulebook(__DIR__.'/../../../rulebook');
         $com = MaterialChange::of($book->for('com', $now), $now);
@@ -82,15 +150,39 @@ final class ContactTest extends TestCase
     public function test_what_lacks_or_does_not_agree_is_said(): void
     {
         $bare = Contact::of(HolderKind::Unknown, null, 'Gudrun Kettle');
-        self::assertSame(['contact.no_mailbox', 'contact.lacks'], array_map(fn (Finding $finding): string => $finding->key(), $bare->findings()));
+        self::assertSame(
+            ['contact.no_mailbox', 'contact.lacks'],
+            array_map(fn (Finding $finding): string => $finding->key(), $bare->findings()),
+        );
         self::assertSame(['what' => 'street, town, country, telephone'], $bare->findings()[1]->with);
-        $of = fn (string $country, ?string $postcode, string $phone): array => self::tags(Contact::of(HolderKind::Person, null, 'G', Address::of(['1'], 'T', null, $postcode, Country::of($country)), Phone::of($phone), Mailbox::of('g@kettle.example'))->findings(TakesMail::Yes));
+        $of = fn (string $country, ?string $postcode, string $phone): array => self::tags(
+            Contact::of(
+                HolderKind::Person,
+                null,
+                'G',
+                Address::of(['1'], 'T', null, $postcode, Country::of($country)),
+                Phone::of($phone),
+                Mailbox::of('g@kettle.example'),
+            )->findings(TakesMail::Yes),
+        );
         self::assertSame([], $of('DE', '10115', '+49 30 901820'));
         self::assertSame([ContactFinding::PostcodeElsewhere, ContactFinding::PhoneElsewhere], $of('DE', 'WS1 4AB', '+44 20 7946 0123'));
         self::assertSame([ContactFinding::PostcodeLacks], $of('DE', null, '+49 30 901820'));
         // A country without postcodes.
         self::assertSame([], $of('HK', null, '+852 2123 4567'));
-        self::assertSame([ContactFinding::TakesNoMail], self::tags(Contact::of(HolderKind::Person, null, 'G', Address::of(['1'], 'T', null, null, Country::of('HK')), Phone::of('+852 2123 4567'), Mailbox::of('g@kettle.example'))->findings(TakesMail::No)));
+        self::assertSame(
+            [ContactFinding::TakesNoMail],
+            self::tags(
+                Contact::of(
+                    HolderKind::Person,
+                    null,
+                    'G',
+                    Address::of(['1'], 'T', null, null, Country::of('HK')),
+                    Phone::of('+852 2123 4567'),
+                    Mailbox::of('g@kettle.example'),
+                )->findings(TakesMail::No),
+            ),
+        );
     }
 
     /** RFC 5321 §4.1.2 and §4.5.3.1.1. */
@@ -114,13 +206,19 @@ final class ContactTest extends TestCase
     public function test_a_mailbox_knows_the_name_that_it_lies_in(): void
     {
         $mailbox = Mailbox::of(' Post.Box+7@Mail.Glockenwärts.co.uk ');
-        self::assertSame(['Post.Box+7@mail.xn--glockenwrts-s8a.co.uk', 'xn--glockenwrts-s8a.co.uk'], [$mailbox->address(), $mailbox->site()->ascii]);
+        self::assertSame(
+            ['Post.Box+7@mail.xn--glockenwrts-s8a.co.uk', 'xn--glockenwrts-s8a.co.uk'],
+            [$mailbox->address(), $mailbox->site()->ascii],
+        );
         self::assertTrue($mailbox->equals(Mailbox::of('post.box+7@mail.glockenwärts.co.uk')));
     }
 
     public function test_telephones_are_written_as_registries_read_them(): void
     {
-        self::assertSame(['+44.1632960123x7', '+44 1632 960123 x7'], [Phone::of('+44.1632960123x7')->epp(), Phone::of('(01632) 960123 ext. 7', Country::of('GB'))->text()]);
+        self::assertSame(
+            ['+44.1632960123x7', '+44 1632 960123 x7'],
+            [Phone::of('+44.1632960123x7')->epp(), Phone::of('(01632) 960123 ext. 7', Country::of('GB'))->text()],
+        );
         foreach (['12', '+999 123', 'call me', '01632 960123', ''] as $wrong) {
             try {
                 Phone::of($wrong);
@@ -134,10 +232,16 @@ final class ContactTest extends TestCase
     public function test_what_a_registry_does_not_take_is_refused_with_its_field(): void
     {
         $fields = [];
-        foreach ([
-            fn () => Country::of('ZZ'), fn () => Address::of(['1', '2', '3', '4']), fn () => Address::of([str_repeat('a', 256)]), fn () => Address::of([], null, null, str_repeat('1', 17)),
-            fn () => Contact::of(HolderKind::Unknown, ' ', null), fn () => Contact::of(HolderKind::Unknown, null, str_repeat('a', 256)),
-        ] as $wrong) {
+        foreach (
+            [
+                fn () => Country::of('ZZ'),
+                fn () => Address::of(['1', '2', '3', '4']),
+                fn () => Address::of([str_repeat('a', 256)]),
+                fn () => Address::of([], null, null, str_repeat('1', 17)),
+                fn () => Contact::of(HolderKind::Unknown, ' ', null),
+                fn () => Contact::of(HolderKind::Unknown, null, str_repeat('a', 256)),
+            ] as $wrong
+        ) {
             try {
                 $wrong();
                 $fields[] = 'taken';
@@ -179,13 +283,30 @@ final class ContactTest extends TestCase
     public function test_a_guard_says_what_is_at_risk_dearest_first(): void
     {
         $name = DomainName::of('bells.com');
-        $guard = fn (?string $mailbox, ?string $site, HolderKind $kind = HolderKind::Organisation, ?Intent $intent = null, int $ring = 0, bool $known = true, TakesMail $takes = TakesMail::Unknown): array => self::tags((new Guard(1, $kind, 'G', $mailbox, $site, $takes, $intent, $ring, $known))->findings($name, true));
+        $guard = fn (
+            ?string $mailbox,
+            ?string $site,
+            HolderKind $kind = HolderKind::Organisation,
+            ?Intent $intent = null,
+            int $ring = 0,
+            bool $known = true,
+            TakesMail $takes = TakesMail::Unknown,
+        ): array => self::tags((new Guard(1, $kind, 'G', $mailbox, $site, $takes, $intent, $ring, $known))->findings($name, true));
         self::assertSame([], $guard('g@peal.com', 'peal.com', intent: Intent::ByItself));
         self::assertSame([ContactFinding::MailboxInside], $guard('g@mail.bells.com', 'bells.com', intent: Intent::Lapse));
-        self::assertSame([ContactFinding::MailboxLapses, ContactFinding::MailboxRing], $guard('g@peal.com', 'peal.com', intent: Intent::Lapse, ring: 2));
-        self::assertSame([ContactFinding::NoMailbox, ContactFinding::HolderPerson, ContactFinding::HolderUnknown], $guard(null, null, HolderKind::Person, known: false));
+        self::assertSame(
+            [ContactFinding::MailboxLapses, ContactFinding::MailboxRing],
+            $guard('g@peal.com', 'peal.com', intent: Intent::Lapse, ring: 2),
+        );
+        self::assertSame(
+            [ContactFinding::NoMailbox, ContactFinding::HolderPerson, ContactFinding::HolderUnknown],
+            $guard(null, null, HolderKind::Person, known: false),
+        );
         self::assertSame([ContactFinding::TakesNoMail], $guard('g@peal.com', 'peal.com', takes: TakesMail::No));
-        self::assertSame([], self::tags((new Guard(1, HolderKind::Person, 'G', 'g@peal.com', 'peal.com'))->findings($name, servesOrganisation: false)));
+        self::assertSame(
+            [],
+            self::tags((new Guard(1, HolderKind::Person, 'G', 'g@peal.com', 'peal.com'))->findings($name, servesOrganisation: false)),
+        );
     }
 
     public function test_rings_of_any_length_are_found_once_each(): void

@@ -12,8 +12,14 @@ use PHPUnit\Framework\TestCase;
 
 final class VerificationTest extends TestCase
 {
-    private static function of(?string $created = null, ?string $moved = null, ?string $changed = null, ?string $verified = null, int $days = 15, string $now = '2026-10-06T09:00:00Z'): Verification
-    {
+    private static function of(
+        ?string $created = null,
+        ?string $moved = null,
+        ?string $changed = null,
+        ?string $verified = null,
+        int $days = 15,
+        string $now = '2026-10-06T09:00:00Z',
+    ): Verification {
         $at = fn (?string $text): ?Instant => $text === null ? null : Instant::of($text);
 
         return Verification::of($at($created), $at($moved), $at($changed), $at($verified), $days, Instant::of($now));
@@ -23,8 +29,14 @@ final class VerificationTest extends TestCase
     public function test_what_happened_last_within_its_days_asks_for_it(): void
     {
         $new = self::of(created: '2026-09-24');
-        self::assertSame([VerificationState::Open, VerificationCause::Registered, '2026-10-09'], [$new->state, $new->cause, $new->by?->iso()]);
-        self::assertSame([VerificationCause::Moved, '2026-10-16'], [self::of('2019-01-01', '2026-10-01T17:00:00Z')->cause, self::of('2019-01-01', '2026-10-01T17:00:00Z')->by?->iso()]);
+        self::assertSame(
+            [VerificationState::Open, VerificationCause::Registered, '2026-10-09'],
+            [$new->state, $new->cause, $new->by?->iso()],
+        );
+        self::assertSame(
+            [VerificationCause::Moved, '2026-10-16'],
+            [self::of('2019-01-01', '2026-10-01T17:00:00Z')->cause, self::of('2019-01-01', '2026-10-01T17:00:00Z')->by?->iso()],
+        );
         self::assertSame(VerificationCause::Changed, self::of('2019-01-01', '2020-01-01', '2026-10-06T08:00:00Z')->cause);
         // A change meanwhile doesn't put the day off.
         self::assertSame('2026-10-09', self::of('2026-09-24', null, '2026-10-05')->by?->iso());

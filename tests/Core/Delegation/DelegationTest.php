@@ -22,13 +22,29 @@ final class DelegationTest extends TestCase
      */
     private static function found(array $servers, ?array $parent = self::BOTH): array
     {
-        return array_map(fn (Finding $finding): string => (string) $finding->tag->value, (new DelegationSeen('a.com', $parent, 3600, false, $servers))->findings());
+        return array_map(
+            fn (Finding $finding): string => (string) $finding->tag->value,
+            (new DelegationSeen('a.com', $parent, 3600, false, $servers))->findings(),
+        );
     }
 
     /** @param  list<string>  $names */
-    private static function server(int $place, Answer $answer = Answer::Authoritative, ?int $serial = 7, array $names = self::BOTH, bool $isAlias = false, ?string $address = null): ServerSeen
-    {
-        return new ServerSeen(self::BOTH[$place], $address ?? ($place === 0 ? '192.0.2.1' : '198.51.100.1'), $answer, $answer === Answer::Authoritative ? $serial : null, $answer === Answer::Authoritative ? $names : [], $isAlias);
+    private static function server(
+        int $place,
+        Answer $answer = Answer::Authoritative,
+        ?int $serial = 7,
+        array $names = self::BOTH,
+        bool $isAlias = false,
+        ?string $address = null,
+    ): ServerSeen {
+        return new ServerSeen(
+            self::BOTH[$place],
+            $address ?? ($place === 0 ? '192.0.2.1' : '198.51.100.1'),
+            $answer,
+            $answer === Answer::Authoritative ? $serial : null,
+            $answer === Answer::Authoritative ? $names : [],
+            $isAlias,
+        );
     }
 
     public function test_a_delegation_that_holds_says_nothing(): void
@@ -40,14 +56,20 @@ final class DelegationTest extends TestCase
     public function test_dark_names(): void
     {
         self::assertSame(['not_delegated'], self::found([], []));
-        self::assertSame(['nobody_answers', 'server_silent', 'server_lame'], self::found([self::server(0, Answer::Silent), self::server(1, Answer::Refused)]));
+        self::assertSame(
+            ['nobody_answers', 'server_silent', 'server_lame'],
+            self::found([self::server(0, Answer::Silent), self::server(1, Answer::Refused)]),
+        );
     }
 
     public function test_one_weak_server(): void
     {
         self::assertSame(['server_silent'], self::found([self::server(0), self::server(1, Answer::Silent)]));
         self::assertSame(['server_lame'], self::found([self::server(0), self::server(1, Answer::Lame)]));
-        self::assertSame(['server_no_address'], self::found([self::server(0), new ServerSeen(self::BOTH[1], null, Answer::NoAddress), self::server(1)]));
+        self::assertSame(
+            ['server_no_address'],
+            self::found([self::server(0), new ServerSeen(self::BOTH[1], null, Answer::NoAddress), self::server(1)]),
+        );
         self::assertSame(['server_is_alias'], self::found([self::server(0), self::server(1, isAlias: true)]));
     }
 
@@ -62,21 +84,43 @@ final class DelegationTest extends TestCase
     /** RFC 1034 §4.1 and §4.2.2, RFC 2182 §3.1. */
     public function test_lists_and_networks(): void
     {
-        self::assertSame(['lists_differ'], self::found([self::server(0, names: ['ns1.a.example', 'ns3.c.example']), self::server(1, names: ['ns1.a.example', 'ns3.c.example'])]));
+        self::assertSame(
+            ['lists_differ'],
+            self::found([
+                self::server(0, names: ['ns1.a.example', 'ns3.c.example']),
+                self::server(1, names: ['ns1.a.example', 'ns3.c.example']),
+            ]),
+        );
         self::assertSame(['one_network'], self::found([self::server(0), self::server(1, address: '192.0.2.9')]));
         // Both families, each by itself: two servers beside each other have an address of both.
         $six = fn (int $place, string $address): ServerSeen => self::server($place, Answer::NotAsked, address: $address);
-        self::assertSame(['one_network'], self::found([self::server(0), $six(0, '2001:db8:7::1'), self::server(1, address: '192.0.2.9'), $six(1, '2001:db8:7:ffff::9')]));
-        self::assertSame([], self::found([self::server(0), $six(0, '2001:db8:7::1'), self::server(1, address: '192.0.2.9'), $six(1, '2001:db8:8::1')]));
-        self::assertSame(['one_network'], self::found([$six(0, '2001:db8:7::1'), $six(1, '2001:db8:7::2')]), 'and of those that could not be asked it is not said that they are silent');
-        $found = (new DelegationSeen('a.com', self::BOTH, 3600, false, [$six(0, '2001:DB8:7::1'), $six(1, '2001:db8:0007:1::2')]))->findings();
+        self::assertSame(
+            ['one_network'],
+            self::found([self::server(0), $six(0, '2001:db8:7::1'), self::server(1, address: '192.0.2.9'), $six(1, '2001:db8:7:ffff::9')]),
+        );
+        self::assertSame(
+            [],
+            self::found([self::server(0), $six(0, '2001:db8:7::1'), self::server(1, address: '192.0.2.9'), $six(1, '2001:db8:8::1')]),
+        );
+        self::assertSame(
+            ['one_network'],
+            self::found([$six(0, '2001:db8:7::1'), $six(1, '2001:db8:7::2')]),
+            'and of those that could not be asked it is not said that they are silent',
+        );
+        $found = (new DelegationSeen('a.com', self::BOTH, 3600, false, [
+            $six(0, '2001:DB8:7::1'),
+            $six(1, '2001:db8:0007:1::2'),
+        ]))->findings();
         self::assertSame('2001:db8:7', $found[0]->with['network']);
         self::assertSame(['one_server'], self::found([self::server(0, names: [self::BOTH[0]])], [self::BOTH[0]]));
     }
 
     public function test_a_serial_alone_makes_no_other_delegation(): void
     {
-        $one = fn (int $serial, Answer $second): string => (new DelegationSeen('a.com', self::BOTH, 3600, false, [self::server(0, serial: $serial), self::server(1, $second)]))->digest();
+        $one = fn (int $serial, Answer $second): string => (new DelegationSeen('a.com', self::BOTH, 3600, false, [
+            self::server(0, serial: $serial),
+            self::server(1, $second),
+        ]))->digest();
         self::assertSame($one(7, Answer::Authoritative), $one(8, Answer::Authoritative));
         self::assertNotSame($one(7, Answer::Authoritative), $one(7, Answer::Silent));
     }

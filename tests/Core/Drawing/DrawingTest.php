@@ -33,14 +33,21 @@ final class DrawingTest extends TestCase
      */
     private static function kinds(array $shapes): array
     {
-        return array_map(fn (Shape $shape): string => substr((string) strrchr($shape::class, '\\'), 1).($shape instanceof Bar ? ':'.$shape->kind->value : ''), $shapes);
+        return array_map(
+            fn (Shape $shape): string => substr((string) strrchr($shape::class, '\\'), 1).
+                ($shape instanceof Bar ? ':'.$shape->kind->value : ''),
+            $shapes,
+        );
     }
 
     public function test_the_rolls_axis_runs_in_whole_months_around_today(): void
     {
         $axis = Axis::ofTheRoll(Instant::of(Given::NOW));
         self::assertSame(['2026-04-01', '2028-04-01'], [$axis->from->iso(), $axis->until->iso()]);
-        self::assertSame(['Apr', '', '', 'Jul', '', '', 'Oct', '', '', '2027'], array_map(fn ($tick) => $tick->label, array_slice($axis->months(), 0, 10)));
+        self::assertSame(
+            ['Apr', '', '', 'Jul', '', '', 'Oct', '', '', '2027'],
+            array_map(fn ($tick) => $tick->label, array_slice($axis->months(), 0, 10)),
+        );
         self::assertSame(0.0, $axis->at(Instant::of('2020-01-01')));
         self::assertSame(100.0, $axis->at(Instant::of('2040-01-01')));
     }
@@ -61,14 +68,26 @@ final class DrawingTest extends TestCase
     public function test_both_outcomes_are_drawn_while_one_is_presumed(): void
     {
         $axis = Axis::ofTheRoll(Instant::of(Given::NOW));
-        self::assertSame(['Bar:paid', 'Bar:late', 'Bar:expected', 'Post', 'Coin'], self::kinds(LifeLine::of(Given::life(ends: '2026-10-01', intent: Intent::ByItself), $axis)));
+        self::assertSame(
+            ['Bar:paid', 'Bar:late', 'Bar:expected', 'Post', 'Coin'],
+            self::kinds(LifeLine::of(Given::life(ends: '2026-10-01', intent: Intent::ByItself), $axis)),
+        );
         self::assertSame(['Bar:paid', 'Bar:late', 'Post'], self::kinds(LifeLine::of(Given::life(ends: '2026-09-22'), $axis)));
     }
 
     public function test_a_term_that_was_cut_short_is_drawn_to_its_deletion(): void
     {
         $axis = Axis::ofTheRoll(Instant::of(Given::NOW));
-        $shapes = LifeLine::of(Given::life(ends: '2027-11-30', intent: Intent::ByItself, statuses: [Status::RedemptionPeriod], terms: Given::terms(), deleted: '2026-10-01'), $axis);
+        $shapes = LifeLine::of(
+            Given::life(
+                ends: '2027-11-30',
+                intent: Intent::ByItself,
+                statuses: [Status::RedemptionPeriod],
+                terms: Given::terms(),
+                deleted: '2026-10-01',
+            ),
+            $axis,
+        );
         self::assertSame(['Bar:paid', 'Bar:late', 'Post'], self::kinds($shapes), 'no charge and no other year will come');
         [$paid, $late, $post] = $shapes;
         self::assertTrue($paid instanceof Bar && $late instanceof Bar && $post instanceof Post);
@@ -82,8 +101,16 @@ final class DrawingTest extends TestCase
         $axis = Axis::ofTheRoll(Instant::of(Given::NOW));
         $verify = LifeLine::of(Given::life(ends: '2027-09-24'), $axis, verifyBy: Instant::of('2026-10-09'));
         self::assertSame(['Flag'], array_values(array_filter(self::kinds($verify), fn (string $kind): bool => $kind === 'Flag')));
-        self::assertNotContains('Flag', self::kinds(LifeLine::of(Given::life(ends: '2027-09-24'), $axis, verifyBy: Instant::of('2026-10-05'))), 'what has passed is no deadline');
-        $shapes = LifeLine::of(Given::life(moved: '2026-08-20', intent: Intent::AskClient), $axis, new Waiting(1, Instant::of('2026-10-20')));
+        self::assertNotContains(
+            'Flag',
+            self::kinds(LifeLine::of(Given::life(ends: '2027-09-24'), $axis, verifyBy: Instant::of('2026-10-05'))),
+            'what has passed is no deadline',
+        );
+        $shapes = LifeLine::of(
+            Given::life(moved: '2026-08-20', intent: Intent::AskClient),
+            $axis,
+            new Waiting(1, Instant::of('2026-10-20')),
+        );
         self::assertSame(['Bar:paid', 'Post', 'Flag', 'Bracket', 'Arrow', 'Flag'], self::kinds($shapes));
         self::assertTrue($shapes[3] instanceof Bracket && $shapes[5] instanceof Flag);
         self::assertSame($axis->at(Instant::of('2026-08-20')), $shapes[3]->x);
@@ -126,7 +153,12 @@ final class DrawingTest extends TestCase
             $labels = [];
             for ($count = $random->getInt(0, 12); $count > 0; $count--) {
                 $reach = $random->getInt(0, 2) === 0 ? $random->getInt(0, 80) : 0;
-                $labels[] = new Label($words[$random->getInt(0, 5)], $random->getInt(0, (int) $width - $reach), $random->getInt(0, 1) === 1 ? 'strong' : 'plain', $reach);
+                $labels[] = new Label(
+                    $words[$random->getInt(0, 5)],
+                    $random->getInt(0, (int) $width - $reach),
+                    $random->getInt(0, 1) === 1 ? 'strong' : 'plain',
+                    $reach,
+                );
             }
             $placed = Labels::place($labels, $width, $case % 2 === 0 ? [$width / 2] : []);
             self::assertCount(count($labels), $placed);
@@ -134,7 +166,11 @@ final class DrawingTest extends TestCase
                 self::assertGreaterThanOrEqual(0.0, $label->left);
                 self::assertLessThanOrEqual($width + 0.1, $label->left + $label->width);
                 foreach (array_slice($placed, $one + 1) as $other) {
-                    self::assertTrue($label->lane !== $other->lane || $label->left + $label->width <= $other->left || $other->left + $other->width <= $label->left);
+                    self::assertTrue(
+                        $label->lane !== $other->lane ||
+                            $label->left + $label->width <= $other->left ||
+                            $other->left + $other->width <= $label->left,
+                    );
                 }
             }
         }

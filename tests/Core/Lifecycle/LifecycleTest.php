@@ -42,11 +42,23 @@ final class LifecycleTest extends TestCase
     {
         $life = Given::life(ends: '2026-10-19', intent: Intent::ByItself, terms: Given::terms());
         self::assertSame(Phase::InTerm, $life->phase);
-        self::assertSame([
-            'hold_ends' => '2021-01-01', 'charge' => '2026-10-12', 'end' => '2026-10-19', 'dark' => '2026-10-19',
-            'last_plain' => '2026-11-10', 'deleted' => '2026-11-18', 'last_at_all' => '2026-12-18', 'released' => '2026-12-23',
-        ], self::dates($life));
-        self::assertSame(['charge', 'end', 'dark', 'last_plain', 'deleted', 'last_at_all', 'released'], array_map(fn ($event) => $event->kind->value, $life->toCome()));
+        self::assertSame(
+            [
+                'hold_ends' => '2021-01-01',
+                'charge' => '2026-10-12',
+                'end' => '2026-10-19',
+                'dark' => '2026-10-19',
+                'last_plain' => '2026-11-10',
+                'deleted' => '2026-11-18',
+                'last_at_all' => '2026-12-18',
+                'released' => '2026-12-23',
+            ],
+            self::dates($life),
+        );
+        self::assertSame(
+            ['charge', 'end', 'dark', 'last_plain', 'deleted', 'last_at_all', 'released'],
+            array_map(fn ($event) => $event->kind->value, $life->toCome()),
+        );
         self::assertSame('2027-10-19', $life->renewedUntil()?->iso());
         self::assertSame('£10.60', $life->event(EventKind::Charge)?->sum?->text());
     }
@@ -59,7 +71,10 @@ final class LifecycleTest extends TestCase
         self::assertFalse($life->event(EventKind::LastPlain)?->certain);
     }
 
-    /** ICANN Expired Registration Recovery Policy §2.2: the last eight days in which it can be renewed are dark, whatever the registrar says. */
+    /**
+     * ICANN Expired Registration Recovery Policy §2.2: the last eight days in which it can be renewed are dark, whatever the registrar
+     * says.
+     */
     public function test_a_com_name_is_dark_for_the_last_eight_days_at_least(): void
     {
         $life = Given::life(ends: '2026-11-02', terms: new LateTerms(darkAfter: 44, lateUntil: 40));
@@ -92,25 +107,43 @@ final class LifecycleTest extends TestCase
     /** The registry's terms, from memory: an .au name can be renewed in the ninety days before its end. */
     public function test_where_a_registry_renews_only_near_the_end_no_year_can_be_added_before(): void
     {
-        $of = fn (string $name, string $ends): array => [($life = Given::life($name, ends: $ends))->addableYears() > 0, $life->renewableFrom()?->iso()];
+        $of = fn (string $name, string $ends): array => [
+            ($life = Given::life($name, ends: $ends))->addableYears() > 0,
+            $life->renewableFrom()?->iso(),
+        ];
         self::assertSame([false, '2026-10-07'], $of('bell.com.au', '2027-01-05'));
         self::assertSame([true, null], $of('bell.com.au', '2027-01-04'));
         self::assertSame([true, null], $of('bell.com', '2027-11-02'));
         self::assertSame([true, null], $of('bell.com.au', '2026-10-06'));
     }
 
-    /** The registry's terms, from memory: an .au name is renewed for thirty days after its end as before it, and doesn't answer meanwhile. */
+    /**
+     * The registry's terms, from memory: an .au name is renewed for thirty days after its end as before it, and doesn't answer meanwhile.
+     */
     public function test_where_a_registry_keeps_the_plain_price_after_the_end(): void
     {
         $terms = new LateTerms(renew: Money::of('19.00', 'AUD'), late: Money::of('40.00', 'AUD'));
         $life = Given::life('bell.com.au', ends: '2026-09-20', terms: $terms);
-        self::assertSame([Phase::Suspended, true, '2026-10-20'], [$life->phase, $life->isPlainToday(), $life->event(EventKind::LastAtAll)?->at->iso()]);
+        self::assertSame(
+            [Phase::Suspended, true, '2026-10-20'],
+            [$life->phase, $life->isPlainToday(), $life->event(EventKind::LastAtAll)?->at->iso()],
+        );
         self::assertSame('2026-09-20', $life->event(EventKind::Dark)?->at->iso());
         $standing = Standing::of($life);
-        self::assertSame([NextKind::Suspended, '2026-10-20', '19.00'], [$standing->next, $standing->at?->iso(), $standing->sum?->decimal()]);
+        self::assertSame(
+            [NextKind::Suspended, '2026-10-20', '19.00'],
+            [$standing->next, $standing->at?->iso(), $standing->sum?->decimal()],
+        );
         // A registrar that says otherwise is believed.
-        $registrars = Given::life('bell.com.au', ends: '2026-09-20', terms: new LateTerms(plainAfter: 5, renew: Money::of('19.00', 'AUD'), late: Money::of('40.00', 'AUD')));
-        self::assertSame(['2026-09-25', '59.00'], [$registrars->event(EventKind::LastPlain)?->at->iso(), Standing::of($registrars)->sum?->decimal()]);
+        $registrars = Given::life(
+            'bell.com.au',
+            ends: '2026-09-20',
+            terms: new LateTerms(plainAfter: 5, renew: Money::of('19.00', 'AUD'), late: Money::of('40.00', 'AUD')),
+        );
+        self::assertSame(
+            ['2026-09-25', '59.00'],
+            [$registrars->event(EventKind::LastPlain)?->at->iso(), Standing::of($registrars)->sum?->decimal()],
+        );
         self::assertSame(Phase::PendingDelete, Given::life('bell.com.au', ends: '2026-09-06')->phase);
     }
 
@@ -124,29 +157,54 @@ final class LifecycleTest extends TestCase
     /** RFC 3915 §3.1: pendingDelete follows redemption, in which it could be restored. */
     public function test_what_is_over_for_a_deleted_name_does_not_come_any_more_though_its_day_is_not_known(): void
     {
-        $kinds = fn (Status ...$statuses): array => array_map(fn (Event $event): string => $event->kind->value, Given::life(created: '2020-09-20', ends: '2026-09-20', statuses: array_values($statuses), terms: Given::terms())->toCome());
+        $kinds = fn (Status ...$statuses): array => array_map(
+            fn (Event $event): string => $event->kind->value,
+            Given::life(created: '2020-09-20', ends: '2026-09-20', statuses: array_values($statuses), terms: Given::terms())->toCome(),
+        );
         self::assertSame(['last_plain', 'deleted', 'last_at_all', 'released'], $kinds());
         self::assertSame(['last_at_all', 'released'], $kinds(Status::PendingDelete, Status::RedemptionPeriod));
         self::assertSame(['released'], $kinds(Status::PendingDelete));
     }
 
-    /** RFC 3915 §2 and §3.1 with the .com registry agreement: 30 days of redemption, then 5; they count from the deletion, whenever that was. */
+    /**
+     * RFC 3915 §2 and §3.1 with the .com registry agreement: 30 days of redemption, then 5; they count from the deletion, whenever that
+     * was.
+     */
     public function test_what_is_left_to_a_deleted_name_counts_from_its_deletion(): void
     {
         $deleted = [Status::PendingDelete, Status::RedemptionPeriod];
         $early = Given::life(created: '2020-11-02', ends: '2027-11-02', statuses: $deleted, deleted: '2026-10-05');
         self::assertSame(Phase::Redemption, $early->phase);
-        self::assertSame(['dark 2026-10-05', 'deleted 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-09'], self::told($early), 'its end no longer comes');
-        self::assertSame(['in_term 2020-11-02', 'redemption 2026-10-05', 'pending_delete 2026-11-04', 'released 2026-11-09'], self::stages($early));
+        self::assertSame(
+            ['dark 2026-10-05', 'deleted 2026-10-05', 'last_at_all 2026-11-04', 'released 2026-11-09'],
+            self::told($early),
+            'its end no longer comes',
+        );
+        self::assertSame(
+            ['in_term 2020-11-02', 'redemption 2026-10-05', 'pending_delete 2026-11-04', 'released 2026-11-09'],
+            self::stages($early),
+        );
         self::assertSame('2026-11-04', $early->last(Rescue::Restore)?->iso());
         self::assertSame(array_map(fn (Event $event): int => $event->at->epoch, $early->events()), $early->dates());
         // In the grace after its end, ten days in: sooner than the registry's longest.
         $late = Given::life(created: '2020-09-01', ends: '2026-09-20', statuses: $deleted, deleted: '2026-09-30');
-        self::assertSame(['end 2026-09-20', 'dark 2026-09-20', 'deleted 2026-09-30', 'last_at_all 2026-10-30', 'released 2026-11-04'], array_values(array_filter(self::told($late), fn (string $event): bool => ! str_starts_with($event, 'last_plain'))));
-        self::assertSame(['in_term 2020-09-01', 'grace 2026-09-20', 'redemption 2026-09-30', 'pending_delete 2026-10-30', 'released 2026-11-04'], self::stages($late));
+        self::assertSame(
+            ['end 2026-09-20', 'dark 2026-09-20', 'deleted 2026-09-30', 'last_at_all 2026-10-30', 'released 2026-11-04'],
+            array_values(array_filter(self::told($late), fn (string $event): bool => ! str_starts_with($event, 'last_plain'))),
+        );
+        self::assertSame(
+            ['in_term 2020-09-01', 'grace 2026-09-20', 'redemption 2026-09-30', 'pending_delete 2026-10-30', 'released 2026-11-04'],
+            self::stages($late),
+        );
         // Past redemption only the days until it is free are left.
-        self::assertSame('2026-10-10', Given::life(statuses: [Status::PendingDelete], deleted: '2026-10-05')->event(EventKind::Released)?->at->iso());
-        self::assertSame([Rescue::Restore, Rescue::Nothing, Rescue::Renew], [$early->rescue(), Given::life(statuses: [Status::PendingDelete])->rescue(), Given::life()->rescue()]);
+        self::assertSame(
+            '2026-10-10',
+            Given::life(statuses: [Status::PendingDelete], deleted: '2026-10-05')->event(EventKind::Released)?->at->iso(),
+        );
+        self::assertSame(
+            [Rescue::Restore, Rescue::Nothing, Rescue::Renew],
+            [$early->rescue(), Given::life(statuses: [Status::PendingDelete])->rescue(), Given::life()->rescue()],
+        );
         self::assertTrue($early->isCutShort() && ! $late->isCutShort());
         self::assertSame(['2026-10-05', '2026-09-20'], [$early->over()?->iso(), $late->over()?->iso()]);
         // Nothing else than such a status makes that day count.
@@ -158,7 +216,18 @@ final class LifecycleTest extends TestCase
     public function test_nothing_stays_deleted_for_ever(): void
     {
         $deleted = [Status::PendingDelete, Status::RedemptionPeriod];
-        $on = fn (string $now, ?string $since = null): array => [($life = Given::life(created: '2020-09-01', ends: '2026-09-01', statuses: $deleted, deleted: $since, terms: Given::terms(), now: $now))->phase, $life->presumed, $life->event(EventKind::LastAtAll)?->at->iso()];
+        $on = fn (string $now, ?string $since = null): array => [
+            ($life = Given::life(
+                created: '2020-09-01',
+                ends: '2026-09-01',
+                statuses: $deleted,
+                deleted: $since,
+                terms: Given::terms(),
+                now: $now,
+            ))->phase,
+            $life->presumed,
+            $life->event(EventKind::LastAtAll)?->at->iso(),
+        ];
         // Its registrar keeps a name for thirty days; nobody wrote down when this one was deleted.
         self::assertSame([Phase::Redemption, false, '2026-10-31'], $on('2026-10-30T23:00:00Z'));
         self::assertSame([Phase::Redemption, false, '2026-11-15'], $on('2026-10-31T00:00:00Z'), 'then its registry gave it longer');
@@ -168,11 +237,36 @@ final class LifecycleTest extends TestCase
         self::assertSame([Phase::Redemption, false, '2026-10-12'], $on('2026-10-11T23:00:00Z', '2026-09-12'));
         self::assertSame([Phase::PendingDelete, true, '2026-10-12'], $on('2026-10-12T00:00:00Z', '2026-09-12'));
         self::assertSame([Phase::Released, true, '2026-10-12'], $on('2026-10-17T00:00:00Z', '2026-09-12'));
-        self::assertSame(Phase::Released, Given::life(created: '2020-09-01', ends: '2026-09-01', statuses: [Status::PendingDelete], deleted: '2026-10-12', now: '2026-10-17T00:00:00Z')->phase);
+        self::assertSame(
+            Phase::Released,
+            Given::life(
+                created: '2020-09-01',
+                ends: '2026-09-01',
+                statuses: [Status::PendingDelete],
+                deleted: '2026-10-12',
+                now: '2026-10-17T00:00:00Z',
+            )->phase,
+        );
         // Its registry says that it runs on: somebody restored it.
-        self::assertSame(Phase::InTerm, Given::life(created: '2020-09-01', ends: '2026-09-01', statuses: $deleted, now: '2026-11-20T00:00:00Z', seenUntil: '2027-09-01')->phase);
+        self::assertSame(
+            Phase::InTerm,
+            Given::life(created: '2020-09-01', ends: '2026-09-01', statuses: $deleted, now: '2026-11-20T00:00:00Z', seenUntil: '2027-09-01')
+                ->phase,
+        );
         // The rules of .uk know no redemption.
-        self::assertSame([Phase::Redemption, Phase::Released], array_map(fn (string $now): Phase => Given::life('bell.co.uk', created: '2020-09-01', ends: '2026-09-01', statuses: $deleted, now: $now)->phase, ['2026-11-20T00:00:00Z', '2026-11-30T00:00:00Z']));
+        self::assertSame(
+            [Phase::Redemption, Phase::Released],
+            array_map(
+                fn (string $now): Phase => Given::life(
+                    'bell.co.uk',
+                    created: '2020-09-01',
+                    ends: '2026-09-01',
+                    statuses: $deleted,
+                    now: $now,
+                )->phase,
+                ['2026-11-20T00:00:00Z', '2026-11-30T00:00:00Z'],
+            ),
+        );
     }
 
     /** The registry's terms, from memory: a .de name has no end, and after its deletion 30 days of redemption. */
@@ -253,7 +347,14 @@ final class LifecycleTest extends TestCase
             $plain = $random->getInt(0, 30);
             $terms = new LateTerms($random->getInt(0, 60), $random->getInt(0, 60), $plain, $random->getInt($plain, 60));
             $now = $created->plusDays($random->getInt(-10, 5000));
-            $make = fn (Instant $at): Lifecycle => Given::life($names[$case % 4], $created->iso(), $ends->iso(), Intent::cases()[$case % 3], terms: $terms, now: $at->isoSecond());
+            $make = fn (Instant $at): Lifecycle => Given::life(
+                $names[$case % 4],
+                $created->iso(),
+                $ends->iso(),
+                Intent::cases()[$case % 3],
+                terms: $terms,
+                now: $at->isoSecond(),
+            );
             $life = $make($now);
             self::assertSeamless($life->stages(), $created);
             self::assertSame(self::dates($life), self::dates($make($now->plusDays($random->getInt(1, 900)))));

@@ -49,15 +49,42 @@ final class StandingPropertiesTest extends TestCase
         $paid = [true, false, null][$this->random->getInt(0, 2)];
         $later = $ends === null || $this->random->getInt(0, 3) > 0 ? null : $ends->plusYears($this->random->getInt(1, 3));
         $terms = new LateTerms(
-            $this->random->getInt(0, 40), $known ? $this->random->getInt(0, 40) : null, $known ? $plain : null, $known ? $this->random->getInt($plain, 60) : null, 14,
-            $known ? Money::of('9.90', 'GBP') : null, $known ? Money::of('75.40', 'GBP') : null, $known ? Money::of('86.00', 'GBP') : null,
+            $this->random->getInt(0, 40),
+            $known ? $this->random->getInt(0, 40) : null,
+            $known ? $plain : null,
+            $known ? $this->random->getInt($plain, 60) : null,
+            14,
+            $known ? Money::of('9.90', 'GBP') : null,
+            $known ? Money::of('75.40', 'GBP') : null,
+            $known ? Money::of('86.00', 'GBP') : null,
         );
 
         $isOk = $this->random->getInt(0, 3) === 0;
         // Something that was seen outside on some day, which the registry may have changed its mind about.
-        $outside = [null, null, null, new SeenOutside($created->plusDays(400), [Status::RedemptionPeriod], deletedSince: $created->plusDays(399)), new SeenOutside($created->plusDays(400), [Status::ServerHold]), new SeenOutside($created->plusDays(400), deletedSince: $created->plusDays(400), isGone: true)][$this->random->getInt(0, 5)];
+        $outside = [
+            null,
+            null,
+            null,
+            new SeenOutside($created->plusDays(400), [Status::RedemptionPeriod], deletedSince: $created->plusDays(399)),
+            new SeenOutside($created->plusDays(400), [Status::ServerHold]),
+            new SeenOutside($created->plusDays(400), deletedSince: $created->plusDays(400), isGone: true),
+        ][$this->random->getInt(0, 5)];
 
-        return fn (Instant $now): Lifecycle => Given::life($name, $created->iso(), $ends?->iso(), $intent, isCalledOk: $isOk, outside: $outside, moved: $moved?->iso(), terms: $terms, now: $now->isoSecond(), seenUntil: $later?->iso(), seenPaid: $paid, statuses: $statuses, deleted: $deleted?->iso());
+        return fn (Instant $now): Lifecycle => Given::life(
+            $name,
+            $created->iso(),
+            $ends?->iso(),
+            $intent,
+            isCalledOk: $isOk,
+            outside: $outside,
+            moved: $moved?->iso(),
+            terms: $terms,
+            now: $now->isoSecond(),
+            seenUntil: $later?->iso(),
+            seenPaid: $paid,
+            statuses: $statuses,
+            deleted: $deleted?->iso(),
+        );
     }
 
     private function anyInstant(): Instant
@@ -68,7 +95,14 @@ final class StandingPropertiesTest extends TestCase
     /** Everything that the Roll keeps of a standing. */
     private static function kept(Standing $standing): string
     {
-        return (string) json_encode([$standing->next, $standing->at, $standing->sum, $standing->severity, $standing->findings, $standing->lifecycle->phase]);
+        return (string) json_encode([
+            $standing->next,
+            $standing->at,
+            $standing->sum,
+            $standing->severity,
+            $standing->findings,
+            $standing->lifecycle->phase,
+        ]);
     }
 
     /** The Roll keeps a standing until `until` and never looks at it in between: so it must be the same for all that time. */
@@ -83,7 +117,11 @@ final class StandingPropertiesTest extends TestCase
             self::assertGreaterThan($now->epoch, $until->epoch);
             foreach ([1, $this->random->getInt(1, max(1, $until->epoch - $now->epoch - 1)), $until->epoch - $now->epoch - 1] as $later) {
                 if ($later > 0 && $later < $until->epoch - $now->epoch) {
-                    self::assertSame(self::kept($standing), self::kept(Standing::of($of($now->plusSeconds($later)))), $now->isoSecond()." + {$later} s");
+                    self::assertSame(
+                        self::kept($standing),
+                        self::kept(Standing::of($of($now->plusSeconds($later)))),
+                        $now->isoSecond()." + {$later} s",
+                    );
                     $checked++;
                 }
             }
@@ -99,7 +137,10 @@ final class StandingPropertiesTest extends TestCase
             if ($standing->at === null) {
                 continue;
             }
-            self::assertFalse($standing->at->hasComeAt($life->now), $standing->next->value.' '.$standing->at->iso().' at '.$life->now->iso());
+            self::assertFalse(
+                $standing->at->hasComeAt($life->now),
+                $standing->next->value.' '.$standing->at->iso().' at '.$life->now->iso(),
+            );
             $placed = array_map(fn ($event): int => $event->at->epoch, $life->events());
             foreach ($life->stages() as $stage) {
                 $placed[] = $stage->span->until->epoch ?? 0;
@@ -126,10 +167,20 @@ final class StandingPropertiesTest extends TestCase
         for ($case = 0; $case < self::CASES; $case++) {
             $life = $this->anyName()($this->anyInstant());
             $ends = $life->facts->ends;
-            if ($ends !== null && $life->facts->outside === null && $life->now->daysUntil($ends) > 60 + 14 && ! $life->facts->has(Status::RedemptionPeriod, Status::PendingDelete)) {
+            if (
+                $ends !== null &&
+                $life->facts->outside === null &&
+                $life->now->daysUntil($ends) > 60 + 14 &&
+                ! $life->facts->has(Status::RedemptionPeriod, Status::PendingDelete)
+            ) {
                 self::assertSame(Severity::Calm, Standing::of($life)->severity);
             }
-            if ($life->phase->isLate() && $life->presumed && ! in_array($life->facts->intent, [Intent::ByItself, Intent::Lapse], true) && $life->coming(EventKind::LastAtAll) !== null) {
+            if (
+                $life->phase->isLate() &&
+                $life->presumed &&
+                ! in_array($life->facts->intent, [Intent::ByItself, Intent::Lapse], true) &&
+                $life->coming(EventKind::LastAtAll) !== null
+            ) {
                 self::assertSame(Severity::Grave, Standing::of($life)->severity);
             }
         }

@@ -50,6 +50,9 @@ final class MoneyTest extends TestCase
     public function test_tax_is_rounded_half_up(string $net, string $percent, string $gross): void
     {
         self::assertSame($gross, Money::of($net, 'GBP')->withTax($percent)->decimal());
-        self::assertSame(['1093', '9.991'], [Money::of('994', 'JPY')->withTax('10')->decimal(), Money::of('9.083', 'KWD')->withTax('10')->decimal()]);
+        self::assertSame(
+            ['1093', '9.991'],
+            [Money::of('994', 'JPY')->withTax('10')->decimal(), Money::of('9.083', 'KWD')->withTax('10')->decimal()],
+        );
     }
 }

@@ -49,12 +49,33 @@ final class HandoverPropertiesTest extends TestCase
 
         return new Handover(
             Given::life(
-                ['bell.com', 'bell.co.uk', 'bell.nothing-known'][$this->pick(2)], $created->iso(), $this->pick(9) === 0 ? null : $created->plusDays(300 + $this->pick(900))->iso(), Intent::cases()[$this->pick(3)],
-                $this->pick(9) === 0 ? [Status::PendingTransfer] : [], terms: Given::terms(), now: $now ?? Given::NOW, lock: Lock::cases()[$this->pick(2)],
+                ['bell.com', 'bell.co.uk', 'bell.nothing-known'][$this->pick(2)],
+                $created->iso(),
+                $this->pick(9) === 0 ? null : $created->plusDays(300 + $this->pick(900))->iso(),
+                Intent::cases()[$this->pick(3)],
+                $this->pick(9) === 0 ? [Status::PendingTransfer] : [],
+                terms: Given::terms(),
+                now: $now ?? Given::NOW,
+                lock: Lock::cases()[$this->pick(2)],
             ),
             Given::account(1, ours: $this->pick(9) > 0),
-            $this->pick(9) === 0 ? null : Given::account(1 + $this->pick(3), $this->pick(9) > 0 ? 1 : 2, login: $this->pick(9) > 0 ? 'login' : null, ours: $this->pick(1) === 0, proven: $this->pick(1) === 0),
-            new HandoverTerms(ReceiverBy::cases()[$this->pick(3)], Confirms::cases()[$this->pick(3)], $this->pick(1) === 0, $this->pick(1) === 0, $this->pick(1) === 0, $this->pick(1) * 60),
+            $this->pick(9) === 0
+                ? null
+                : Given::account(
+                    1 + $this->pick(3),
+                    $this->pick(9) > 0 ? 1 : 2,
+                    login: $this->pick(9) > 0 ? 'login' : null,
+                    ours: $this->pick(1) === 0,
+                    proven: $this->pick(1) === 0,
+                ),
+            new HandoverTerms(
+                ReceiverBy::cases()[$this->pick(3)],
+                Confirms::cases()[$this->pick(3)],
+                $this->pick(1) === 0,
+                $this->pick(1) === 0,
+                $this->pick(1) === 0,
+                $this->pick(1) * 60,
+            ),
             Instant::of('2026-10-06')->plusDays(1 + $this->pick(40)),
             $this->pick(1) === 0 ? [ExtraKind::Mail] : [],
             $underWay,
@@ -105,7 +126,12 @@ final class HandoverPropertiesTest extends TestCase
             $tried++;
             foreach ([[$from->plusSeconds(-1), true], [$from, false]] as [$at, $delayed]) {
                 $life = Given::life(
-                    $handover->life->facts->name->ascii, $handover->life->facts->created?->iso(), $handover->life->facts->ends?->iso(), $handover->life->facts->intent, terms: Given::terms(), now: $at->isoSecond(),
+                    $handover->life->facts->name->ascii,
+                    $handover->life->facts->created?->iso(),
+                    $handover->life->facts->ends?->iso(),
+                    $handover->life->facts->intent,
+                    terms: Given::terms(),
+                    now: $at->isoSecond(),
                 );
                 $then = new Handover($life, $handover->giver, $handover->receiver, $handover->terms, $at->plusDays(10), $handover->extras);
                 self::assertSame($delayed, in_array(Effect::Delays, self::effects($then->judge()), true));

@@ -33,8 +33,15 @@ use Tests\Core\Given;
 final class HandoverTest extends TestCase
 {
     /** @param  list<ExtraKind>  $extras */
-    private static function judge(?Lifecycle $life = null, ?Account $receiver = null, ?HandoverTerms $terms = null, array $extras = [], ?Waiting $underWay = null, ?Account $giver = null, string $answerBy = '2026-10-20'): Readiness
-    {
+    private static function judge(
+        ?Lifecycle $life = null,
+        ?Account $receiver = null,
+        ?HandoverTerms $terms = null,
+        array $extras = [],
+        ?Waiting $underWay = null,
+        ?Account $giver = null,
+        string $answerBy = '2026-10-20',
+    ): Readiness {
         return (new Handover(
             $life ?? Given::life(),
             $giver ?? Given::account(1),
@@ -66,14 +73,23 @@ final class HandoverTest extends TestCase
     public function test_what_was_seen_outside_stops_what_it_makes_impossible(): void
     {
         $judge = fn (RecordFinding $tag, Certainty $certainty, string ...$with): Readiness => (new Handover(
-            Given::life(), Given::account(1), Given::account(2), new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Receiver), Instant::of('2026-10-20'),
+            Given::life(),
+            Given::account(1),
+            Given::account(2),
+            new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Receiver),
+            Instant::of('2026-10-20'),
             seenOutside: [Finding::of($tag, $tag->against($certainty) ?? Effect::Worth, null, ...$with)],
         ))->judge();
-        foreach ([RecordFinding::NotInDirectory, RecordFinding::TransferNotOurs, RecordFinding::Deleted, RecordFinding::FallsFree] as $tag) {
+        foreach (
+            [RecordFinding::NotInDirectory, RecordFinding::TransferNotOurs, RecordFinding::Deleted, RecordFinding::FallsFree] as $tag
+        ) {
             self::assertSame(Verdict::Stopped, $judge($tag, Certainty::Sure)->verdict, $tag->value);
             self::assertSame(Verdict::Clear, $judge($tag, Certainty::Stale)->verdict, 'seen long ago it stops nobody');
         }
-        self::assertSame(Verdict::Stopped, $judge(RecordFinding::OtherRegistrar, Certainty::Sure, held: 'Skerry', seen: 'Farshore')->verdict);
+        self::assertSame(
+            Verdict::Stopped,
+            $judge(RecordFinding::OtherRegistrar, Certainty::Sure, held: 'Skerry', seen: 'Farshore')->verdict,
+        );
         $changed = $judge(RecordFinding::ServersChanged, Certainty::Sure, held: 'ns1.a.example', seen: 'ns9.b.example');
         self::assertSame([Verdict::Clear, RecordFinding::ServersChanged], [$changed->verdict, $changed->findings[0]->tag]);
         self::assertNull(RecordFinding::StatusGone->against(Certainty::Sure));
@@ -82,7 +98,13 @@ final class HandoverTest extends TestCase
     /** Asked by letter, who has the account answers before anything else; nobody is written to for an account of our own. */
     public function test_a_receiver_that_is_asked_by_letter_answers_first(): void
     {
-        $terms = fn (Confirms $confirms): HandoverTerms => new HandoverTerms(ReceiverBy::Handle, $confirms, lockFirst: true, unlockAccountFirst: true, acceptsByLetter: true);
+        $terms = fn (Confirms $confirms): HandoverTerms => new HandoverTerms(
+            ReceiverBy::Handle,
+            $confirms,
+            lockFirst: true,
+            unlockAccountFirst: true,
+            acceptsByLetter: true,
+        );
         $kinds = fn (Readiness $judged): array => array_map(fn ($leg): LegKind => $leg->kind, $judged->legs);
         $theirs = new Account(2, 1, 'Oriel Names', '7955', null, 'ledger@bells.example', 'FNDRY', false, null);
         $ours = new Account(2, 1, 'Oriel Names', '7955', null, 'ledger@bells.example', 'FNDRY', true, Instant::of('2026-01-05'));
@@ -93,10 +115,17 @@ final class HandoverTest extends TestCase
             self::assertTrue($judged->isClear(), 'who answers proves the account');
             self::assertContains(MovementFinding::ReceiverIsAsked, array_map(fn ($finding) => $finding->tag, $judged->findings));
         }
-        self::assertSame([LegKind::UnlockAccount, LegKind::Offer, LegKind::Accept, LegKind::LockAccount], $kinds(self::judge(receiver: $ours, terms: $terms(Confirms::Receiver))));
+        self::assertSame(
+            [LegKind::UnlockAccount, LegKind::Offer, LegKind::Accept, LegKind::LockAccount],
+            $kinds(self::judge(receiver: $ours, terms: $terms(Confirms::Receiver))),
+        );
         self::assertFalse($terms(Confirms::Receiver)->asksFirst(null));
         $mute = new Account(2, 1, 'Oriel Names', '7955', null, null, 'FNDRY', false, null);
-        self::assertJudged(Verdict::Stopped, MovementFinding::ReceiverLacks, self::judge(receiver: $mute, terms: $terms(Confirms::Receiver)));
+        self::assertJudged(
+            Verdict::Stopped,
+            MovementFinding::ReceiverLacks,
+            self::judge(receiver: $mute, terms: $terms(Confirms::Receiver)),
+        );
     }
 
     public function test_nothing_in_the_way_is_clear(): void
@@ -113,7 +142,11 @@ final class HandoverTest extends TestCase
         self::assertJudged(Verdict::Stopped, MovementFinding::AlreadyThere, self::judge(receiver: Given::account(1)));
         self::assertJudged(Verdict::Stopped, MovementFinding::NoAccess, self::judge(giver: Given::account(1, ours: false)));
         self::assertJudged(Verdict::Stopped, MovementFinding::UnderWay, self::judge(underWay: new Waiting(131, Instant::of('2026-10-19'))));
-        self::assertJudged(Verdict::Stopped, MovementFinding::TransferPending, self::judge(Given::life(statuses: [Status::PendingTransfer])));
+        self::assertJudged(
+            Verdict::Stopped,
+            MovementFinding::TransferPending,
+            self::judge(Given::life(statuses: [Status::PendingTransfer])),
+        );
         self::assertJudged(Verdict::Stopped, MovementFinding::ReceiverLacks, self::judge(receiver: Given::account(2, login: null)));
     }
 
@@ -121,16 +154,27 @@ final class HandoverTest extends TestCase
     {
         $noMailbox = Given::account(2, mailbox: null);
         self::assertTrue(self::judge(receiver: $noMailbox)->isClear());
-        self::assertFalse(self::judge(receiver: $noMailbox, terms: new HandoverTerms(ReceiverBy::MailboxNumber, Confirms::Receiver))->isClear());
+        self::assertFalse(
+            self::judge(receiver: $noMailbox, terms: new HandoverTerms(ReceiverBy::MailboxNumber, Confirms::Receiver))->isClear(),
+        );
         self::assertFalse(self::judge(receiver: $noMailbox, terms: new HandoverTerms(ReceiverBy::Mailbox, Confirms::Receiver))->isClear());
-        self::assertTrue(self::judge(receiver: Given::account(2, handle: 'FNDRY'), terms: new HandoverTerms(ReceiverBy::Handle, Confirms::Receiver))->isClear());
+        self::assertTrue(
+            self::judge(
+                receiver: Given::account(2, handle: 'FNDRY'),
+                terms: new HandoverTerms(ReceiverBy::Handle, Confirms::Receiver),
+            )->isClear(),
+        );
     }
 
     public function test_an_unproven_receiver_stops_only_where_one_mistyped_character_gives_the_name_away(): void
     {
         $unproven = Given::account(2, proven: false);
         self::assertJudged(Verdict::Clear, MovementFinding::ReceiverUnproven, self::judge(receiver: $unproven));
-        self::assertJudged(Verdict::NotKnown, MovementFinding::ReceiverUnprovenAlone, self::judge(receiver: $unproven, terms: new HandoverTerms(ReceiverBy::Mailbox, Confirms::Receiver)));
+        self::assertJudged(
+            Verdict::NotKnown,
+            MovementFinding::ReceiverUnprovenAlone,
+            self::judge(receiver: $unproven, terms: new HandoverTerms(ReceiverBy::Mailbox, Confirms::Receiver)),
+        );
     }
 
     public function test_a_late_name_is_renewed_or_restored_first(): void
@@ -138,9 +182,21 @@ final class HandoverTest extends TestCase
         self::assertJudged(Verdict::Stopped, MovementFinding::PastEnd, self::judge(Given::life(ends: '2026-09-20')));
         self::assertJudged(Verdict::Stopped, MovementFinding::InRedemption, self::judge(Given::life(ends: '2026-08-20')));
         self::assertJudged(Verdict::Stopped, MovementFinding::GoneForGood, self::judge(Given::life(ends: '2026-06-20')));
-        self::assertJudged(Verdict::NotKnown, MovementFinding::MaybeRenewed, self::judge(Given::life(ends: '2026-10-01', intent: Intent::ByItself)));
-        self::assertJudged(Verdict::NotKnown, MovementFinding::MaybeRenewed, self::judge(Given::life(ends: '2026-08-01', intent: Intent::ByItself)));
-        self::assertJudged(Verdict::NotKnown, MovementFinding::MaybeRenewed, self::judge(Given::life(ends: '2026-08-01', seenUntil: '2027-08-01')));
+        self::assertJudged(
+            Verdict::NotKnown,
+            MovementFinding::MaybeRenewed,
+            self::judge(Given::life(ends: '2026-10-01', intent: Intent::ByItself)),
+        );
+        self::assertJudged(
+            Verdict::NotKnown,
+            MovementFinding::MaybeRenewed,
+            self::judge(Given::life(ends: '2026-08-01', intent: Intent::ByItself)),
+        );
+        self::assertJudged(
+            Verdict::NotKnown,
+            MovementFinding::MaybeRenewed,
+            self::judge(Given::life(ends: '2026-08-01', seenUntil: '2027-08-01')),
+        );
         self::assertJudged(Verdict::Stopped, MovementFinding::EndsToday, self::judge(Given::life(ends: '2026-10-07')));
     }
 
@@ -166,42 +222,81 @@ final class HandoverTest extends TestCase
         self::assertSame('2026-10-31', $readiness->from?->iso());
         $stopped = self::judge(Given::life(created: '2026-09-01', ends: '2028-09-01'), terms: $terms, receiver: Given::account(1));
         self::assertSame([Verdict::Stopped, null], [$stopped->verdict, $stopped->from]);
-        self::assertTrue(self::judge(Given::life(created: '2026-09-01', ends: '2028-09-01', now: '2026-10-31T00:00:00Z'), terms: $terms, answerBy: '2026-11-10')->isClear());
+        self::assertTrue(
+            self::judge(
+                Given::life(created: '2026-09-01', ends: '2028-09-01', now: '2026-10-31T00:00:00Z'),
+                terms: $terms,
+                answerBy: '2026-11-10',
+            )->isClear(),
+        );
     }
 
     public function test_lock_and_account_are_unlocked_first_and_both_are_locked_again_last(): void
     {
         $terms = new HandoverTerms(ReceiverBy::NumberLogin, Confirms::GiverThenReceiver, lockFirst: true, unlockAccountFirst: true);
         $readiness = self::judge(Given::life(lock: Lock::On), terms: $terms);
-        self::assertSame(['unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'lock_account', 'set_lock'], array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs));
+        self::assertSame(
+            ['unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'lock_account', 'set_lock'],
+            array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs),
+        );
         self::assertSame([MovementFinding::LockLifted, MovementFinding::AccountUnlocked], self::tags($readiness));
         self::assertContains(MovementFinding::LockNotKnown, self::tags(self::judge(Given::life(lock: Lock::NotKnown), terms: $terms)));
         // From memory: under .uk no name has a lock, whatever a list says; where the rules are not known, it may.
         foreach ([Lock::On, Lock::NotKnown] as $lock) {
-            self::assertSame([MovementFinding::AccountUnlocked], self::tags(self::judge(Given::life('bell.co.uk', lock: $lock), terms: $terms)));
+            self::assertSame(
+                [MovementFinding::AccountUnlocked],
+                self::tags(self::judge(Given::life('bell.co.uk', lock: $lock), terms: $terms)),
+            );
         }
-        self::assertContains(MovementFinding::LockLifted, self::tags(self::judge(Given::life('bell.nothing-known', lock: Lock::On), terms: $terms)));
-        self::assertSame(['offer', 'accept'], array_map(fn (Leg $leg) => $leg->kind->value, self::judge(Given::life(lock: Lock::On))->legs));
+        self::assertContains(
+            MovementFinding::LockLifted,
+            self::tags(self::judge(Given::life('bell.nothing-known', lock: Lock::On), terms: $terms)),
+        );
+        self::assertSame(
+            ['offer', 'accept'],
+            array_map(fn (Leg $leg) => $leg->kind->value, self::judge(Given::life(lock: Lock::On))->legs),
+        );
     }
 
     public function test_the_receiver_acts_where_we_have_no_access(): void
     {
         $terms = new HandoverTerms(ReceiverBy::NumberLogin, Confirms::ReceiverThenGiver);
-        self::assertSame([Actor::House, Actor::Receiver, Actor::House], array_map(fn (Leg $leg) => $leg->actor, self::judge(receiver: Given::account(2, ours: false), terms: $terms)->legs));
+        self::assertSame(
+            [Actor::House, Actor::Receiver, Actor::House],
+            array_map(fn (Leg $leg) => $leg->actor, self::judge(receiver: Given::account(2, ours: false), terms: $terms)->legs),
+        );
     }
 
     public function test_what_is_worth_knowing(): void
     {
-        self::assertJudged(Verdict::Clear, MovementFinding::MeantToLapse, self::judge(Given::life(ends: '2026-11-02', intent: Intent::Lapse)));
-        self::assertJudged(Verdict::Clear, MovementFinding::ChargedMeanwhile, self::judge(Given::life(ends: '2026-10-21', intent: Intent::ByItself, terms: Given::terms())));
-        self::assertJudged(Verdict::Clear, MovementFinding::MailboxInside, self::judge(receiver: Given::account(2, mailbox: 'ledger@mail.Wickerby-Bells.com')));
+        self::assertJudged(
+            Verdict::Clear,
+            MovementFinding::MeantToLapse,
+            self::judge(Given::life(ends: '2026-11-02', intent: Intent::Lapse)),
+        );
+        self::assertJudged(
+            Verdict::Clear,
+            MovementFinding::ChargedMeanwhile,
+            self::judge(Given::life(ends: '2026-10-21', intent: Intent::ByItself, terms: Given::terms())),
+        );
+        self::assertJudged(
+            Verdict::Clear,
+            MovementFinding::MailboxInside,
+            self::judge(receiver: Given::account(2, mailbox: 'ledger@mail.Wickerby-Bells.com')),
+        );
     }
 
     public function test_extras_come_along_stay_or_end_by_the_registrars_terms(): void
     {
-        $terms = new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Receiver, extras: [
-            'privacy' => ExtraFate::ComesAlong, 'redirects' => ExtraFate::Ends, 'mail' => ExtraFate::Stays,
-        ]);
+        $terms = new HandoverTerms(
+            ReceiverBy::NumberLogin,
+            Confirms::Receiver,
+            extras: [
+                'privacy' => ExtraFate::ComesAlong,
+                'redirects' => ExtraFate::Ends,
+                'mail' => ExtraFate::Stays,
+            ],
+        );
         $readiness = self::judge(terms: $terms, extras: [ExtraKind::Privacy, ExtraKind::Mail, ExtraKind::Redirects, ExtraKind::Zone]);
         self::assertSame([MovementFinding::ExtraEnds, MovementFinding::ExtraStays, MovementFinding::ExtraNotKnown], self::tags($readiness));
         self::assertTrue($readiness->isClear());

@@ -13,7 +13,45 @@ use Random\Randomizer;
 /** Whatever is pasted is a name in one form, or an error with words; the seed is fixed. */
 final class DomainNamePropertiesTest extends TestCase
 {
-    private const PIECES = ['a', 'Z', '0', '-', '--', '.', '..', '_', ' ', 'ä', 'ß', 'ς', 'é', 'е', 'א', 'ا', 'あ', '钟', '☃', "\u{200D}", "\u{0301}", "\u{3002}", 'xn--', 'com', '.com', '.co.uk', '/', ':', '@', '#', '?', "\u{00AD}", "\u{FF41}", '٣', '%', "\0", "\xFF"];
+    private const PIECES = [
+        'a',
+        'Z',
+        '0',
+        '-',
+        '--',
+        '.',
+        '..',
+        '_',
+        ' ',
+        'ä',
+        'ß',
+        'ς',
+        'é',
+        'е',
+        'א',
+        'ا',
+        'あ',
+        '钟',
+        '☃',
+        "\u{200D}",
+        "\u{0301}",
+        "\u{3002}",
+        'xn--',
+        'com',
+        '.com',
+        '.co.uk',
+        '/',
+        ':',
+        '@',
+        '#',
+        '?',
+        "\u{00AD}",
+        "\u{FF41}",
+        '٣',
+        '%',
+        "\0",
+        "\xFF",
+    ];
 
     private static function anyText(Randomizer $random): string
     {
@@ -41,7 +79,9 @@ final class DomainNamePropertiesTest extends TestCase
                 continue;
             }
             $names++;
-            foreach ([$name->ascii, $name->unicode, strtoupper($name->ascii), $name->ascii.'.', "  https://{$name->unicode}:443/x "] as $form) {
+            foreach (
+                [$name->ascii, $name->unicode, strtoupper($name->ascii), $name->ascii.'.', "  https://{$name->unicode}:443/x "] as $form
+            ) {
                 self::assertTrue($name->equals(DomainName::of($form)), json_encode([$text, $form], JSON_INVALID_UTF8_SUBSTITUTE).'');
             }
             self::assertMatchesRegularExpression('/^[a-z0-9-]+(\.[a-z0-9-]+)+$/D', $name->ascii);

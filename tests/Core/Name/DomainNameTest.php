@@ -67,7 +67,9 @@ final class DomainNameTest extends TestCase
         $label = str_repeat('a', 63);
         self::assertSame(253, strlen(DomainName::of("{$label}.{$label}.{$label}.".str_repeat('a', 57).'.com')->ascii));
         $refused = 0;
-        foreach ([str_repeat('a', 64).'.com', "{$label}.{$label}.{$label}.".str_repeat('a', 58).'.com', str_repeat('ä', 60).'.com'] as $long) {
+        foreach (
+            [str_repeat('a', 64).'.com', "{$label}.{$label}.{$label}.".str_repeat('a', 58).'.com', str_repeat('ä', 60).'.com'] as $long
+        ) {
             try {
                 DomainName::of($long);
             } catch (NameError) {

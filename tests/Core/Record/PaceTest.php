@@ -14,7 +14,13 @@ final class PaceTest extends TestCase
 {
     private static function pace(string $ends, bool $moving = false, bool $alarm = false, ?string $drifted = null): Pace
     {
-        return Pace::of(Given::life(ends: $ends, created: '2018-03-03', terms: Given::terms()), $moving, $alarm, $drifted === null ? null : Instant::of($drifted), Instant::of(Given::NOW));
+        return Pace::of(
+            Given::life(ends: $ends, created: '2018-03-03', terms: Given::terms()),
+            $moving,
+            $alarm,
+            $drifted === null ? null : Instant::of($drifted),
+            Instant::of(Given::NOW),
+        );
     }
 
     public function test_quiet_names_are_looked_at_weekly_others_more_often(): void
@@ -33,8 +39,14 @@ final class PaceTest extends TestCase
     {
         $last = Instant::of('2026-10-06T09:00:10Z');
         $usual = Pace::Hourly->next('bell.com', $last, true);
-        self::assertSame('2026-10-06T09:20:00Z', Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-10-06T09:00:00Z'))->isoSecond());
-        self::assertTrue($usual->agreesWith(Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-10-06T08:40:10Z'))), 'that time has come: as often as before');
+        self::assertSame(
+            '2026-10-06T09:20:00Z',
+            Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-10-06T09:00:00Z'))->isoSecond(),
+        );
+        self::assertTrue(
+            $usual->agreesWith(Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-10-06T08:40:10Z'))),
+            'that time has come: as often as before',
+        );
         self::assertTrue($usual->agreesWith(Pace::Hourly->next('bell.com', $last, true, Instant::of('2026-09-30'))));
     }
 
@@ -44,7 +56,10 @@ final class PaceTest extends TestCase
         foreach (Pace::cases() as $pace) {
             foreach ([true, false] as $isHeld) {
                 $span = $isHeld ? min(86_400, $pace->seconds()) : $pace->seconds();
-                $next = array_map(fn (int $one): int => $pace->next("name-{$one}.com", $last, $isHeld)->epoch - $last->epoch, range(1, 500));
+                $next = array_map(
+                    fn (int $one): int => $pace->next("name-{$one}.com", $last, $isHeld)->epoch - $last->epoch,
+                    range(1, 500),
+                );
                 self::assertGreaterThan($span * 0.8 - 1, min($next));
                 self::assertLessThanOrEqual($span, max($next), 'never later than its span');
                 self::assertGreaterThan(200, count(array_unique($next)), 'spread out');
@@ -53,7 +68,9 @@ final class PaceTest extends TestCase
         }
     }
 
-    /** A held name is seen within a day, whatever its pace; five days are left to object to a transfer (Transfer Policy I.A.4, from memory). */
+    /**
+     * A held name is seen within a day, whatever its pace; five days are left to object to a transfer (Transfer Policy I.A.4, from memory).
+     */
     public function test_a_quiet_name_is_looked_at_each_day_and_in_full_once_a_week(): void
     {
         $last = Instant::of('2026-10-06T09:00:00Z');
@@ -62,6 +79,10 @@ final class PaceTest extends TestCase
         self::assertTrue(Pace::Weekly->isDeep($last, $last->plusDays(6)), 'a day later it would be too late');
         self::assertTrue(Pace::Daily->isDeep($last, $last->plusSeconds(60)));
         self::assertTrue(Pace::Hourly->isDeep($last, $last->plusSeconds(60)));
-        self::assertEqualsWithDelta([8 / 7, 2, 48], array_map(fn (Pace $pace): float => $pace->questionsADay(), [Pace::Weekly, Pace::Daily, Pace::Hourly]), 0.0001);
+        self::assertEqualsWithDelta(
+            [8 / 7, 2, 48],
+            array_map(fn (Pace $pace): float => $pace->questionsADay(), [Pace::Weekly, Pace::Daily, Pace::Hourly]),
+            0.0001,
+        );
     }
 }

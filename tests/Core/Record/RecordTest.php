@@ -22,22 +22,44 @@ final class RecordTest extends TestCase
      */
     private static function record(array $statuses, array $servers, array $notices = [], string $ends = '2027-01-01'): Record
     {
-        return new Record('a.com', Source::Registry, statuses: $statuses, ends: Instant::of($ends), servers: $servers, notices: $notices, holder: [
-            'name' => FieldSeen::redacted('policy'), 'street' => FieldSeen::redacted('policy'), 'mailbox' => FieldSeen::redacted(null), 'country' => FieldSeen::shown('GB'),
-        ]);
+        return new Record(
+            'a.com',
+            Source::Registry,
+            statuses: $statuses,
+            ends: Instant::of($ends),
+            servers: $servers,
+            notices: $notices,
+            holder: [
+                'name' => FieldSeen::redacted('policy'),
+                'street' => FieldSeen::redacted('policy'),
+                'mailbox' => FieldSeen::redacted(null),
+                'country' => FieldSeen::shown('GB'),
+            ],
+        );
     }
 
     public function test_order_and_notices_make_no_other_record(): void
     {
         $one = self::record([Status::ClientHold, Status::ServerHold], ['ns1.a.com', 'ns2.a.com']);
-        self::assertSame($one->digest(), self::record([Status::ServerHold, Status::ClientHold], ['ns2.a.com', 'ns1.a.com'], ['Terms of use'])->digest());
+        self::assertSame(
+            $one->digest(),
+            self::record([Status::ServerHold, Status::ClientHold], ['ns2.a.com', 'ns1.a.com'], ['Terms of use'])->digest(),
+        );
         self::assertNotSame($one->digest(), self::record([Status::ServerHold], ['ns2.a.com', 'ns1.a.com'])->digest());
-        self::assertNotSame($one->digest(), self::record([Status::ClientHold, Status::ServerHold], ['ns1.a.com', 'ns2.a.com'], ends: '2028-01-01')->digest());
+        self::assertNotSame(
+            $one->digest(),
+            self::record([Status::ClientHold, Status::ServerHold], ['ns1.a.com', 'ns2.a.com'], ends: '2028-01-01')->digest(),
+        );
     }
 
     public function test_what_its_registrar_was_paid_for_makes_another_record_where_it_is_said(): void
     {
-        $record = fn (?string $paid): string => (new Record('a.com', Source::Registrar, ends: Instant::of('2027-01-01'), paid: $paid === null ? null : Instant::of($paid)))->digest();
+        $record = fn (?string $paid): string => (new Record(
+            'a.com',
+            Source::Registrar,
+            ends: Instant::of('2027-01-01'),
+            paid: $paid === null ? null : Instant::of($paid),
+        ))->digest();
         self::assertNotSame($record('2027-01-01'), $record(null));
         self::assertSame($record('2027-01-01'), $record('2027-01-01'));
     }
@@ -53,8 +75,14 @@ final class RecordTest extends TestCase
 
     public function test_since_when_it_is_deleted_is_taken_too_early_rather_than_too_late(): void
     {
-        $since = fn (?string $changed, ?string $before, Status ...$statuses): ?string => (new Record('a.com', Source::Registry, statuses: array_values($statuses), changed: $changed === null ? null : Instant::of($changed)))
-            ->deletedSince(Instant::of('2026-10-06'), $before === null ? null : Instant::of($before))?->date();
+        $since = fn (?string $changed, ?string $before, Status ...$statuses): ?string => (new Record(
+            'a.com',
+            Source::Registry,
+            statuses: array_values($statuses),
+            changed: $changed === null ? null : Instant::of($changed),
+        ))
+            ->deletedSince(Instant::of('2026-10-06'), $before === null ? null : Instant::of($before))
+            ?->date();
         $in = [Status::PendingDelete, Status::RedemptionPeriod];
         self::assertSame('2026-10-04', $since('2026-10-04', '2026-10-01', ...$in), 'its last change was it');
         self::assertSame('2026-10-01', $since('2026-03-04', '2026-10-01', ...$in), 'it was seen undeleted after that change');

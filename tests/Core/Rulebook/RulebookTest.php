@@ -38,7 +38,7 @@ final class RulebookTest extends TestCase
     public function test_every_file_is_of_the_published_shape_and_is_read(string $path): void
     {
         $data = json_decode((string) json_encode(Yaml::parseFile($path)));
-        $result = (new Validator)->validate($data, (string) file_get_contents(self::FOLDER.'/schema.json'));
+        $result = (new Validator())->validate($data, (string) file_get_contents(self::FOLDER.'/schema.json'));
         self::assertTrue($result->isValid(), (string) $result);
         $rules = RuleFile::read($path)->at(Instant::of('2026-10-06'), 'any');
         self::assertGreaterThanOrEqual($rules->leastMonths->value, 12 * $rules->mostYears->value);
@@ -54,7 +54,32 @@ final class RulebookTest extends TestCase
 
     public function test_at_least_the_suffixes_that_agencies_keep_have_a_page(): void
     {
-        $wanted = ['com', 'net', 'org', 'info', 'biz', 'app', 'dev', 'io', 'co', 'ai', 'me', 'us', 'uk', 'co.uk', 'org.uk', 'eu', 'de', 'fr', 'nl', 'ch', 'at', 'ca', 'au', 'com.au'];
+        $wanted = [
+            'com',
+            'net',
+            'org',
+            'info',
+            'biz',
+            'app',
+            'dev',
+            'io',
+            'co',
+            'ai',
+            'me',
+            'us',
+            'uk',
+            'co.uk',
+            'org.uk',
+            'eu',
+            'de',
+            'fr',
+            'nl',
+            'ch',
+            'at',
+            'ca',
+            'au',
+            'com.au',
+        ];
         self::assertSame([], array_values(array_diff($wanted, (new Rulebook(self::FOLDER))->suffixes())));
     }
 
@@ -76,7 +101,11 @@ final class RulebookTest extends TestCase
         self::assertFalse(Given::life('bell.de')->rules->showsEnd->value);
         self::assertSame(5, Given::life('bell.com.au', created: '2021-10-06', ends: '2026-10-06')->addableYears());
         self::assertSame(24, Given::life('bell.ai')->rules->leastMonths->value);
-        self::assertSame([3, '2027-09-20'], [Given::life('bell.nl')->rules->leastMonths->value, Given::life('bell.nl', ends: '2026-09-20')->renewedUntil()?->iso()], 'sold by the quarter, expected for a year');
+        self::assertSame(
+            [3, '2027-09-20'],
+            [Given::life('bell.nl')->rules->leastMonths->value, Given::life('bell.nl', ends: '2026-09-20')->renewedUntil()?->iso()],
+            'sold by the quarter, expected for a year',
+        );
         self::assertSame('2029-11-02', Given::life('bell.ai')->renewedUntil()?->iso());
     }
 
@@ -84,19 +113,34 @@ final class RulebookTest extends TestCase
     {
         $book = new Rulebook(self::FOLDER);
         $com = $book->for('com', Instant::of('2026-10-06'));
-        self::assertSame([15, 60, RegistrantConfirms::Both], [$com->verifyDays->value, $com->registrantHold->value, $com->registrantConfirms->value]);
+        self::assertSame(
+            [15, 60, RegistrantConfirms::Both],
+            [$com->verifyDays->value, $com->registrantHold->value, $com->registrantConfirms->value],
+        );
         // ICANN Registration Data Policy, in force since 21 August 2025.
         self::assertSame([RoleKind::Registrant, RoleKind::Technical], $com->roles->value->kinds);
         self::assertTrue($book->for('com', Instant::of('2025-08-20'))->roles->value->has(RoleKind::Billing));
-        $seen = fn (string $suffix, Field $field, HolderKind $kind): Publication => $book->for($suffix, Instant::of('2026-10-06'))->published->value->of($field, $kind);
-        self::assertSame([Publication::Shown, Publication::Consent], [$seen('com', Field::Country, HolderKind::Person), $seen('com', Field::Organisation, HolderKind::Organisation)]);
-        self::assertSame([Publication::Shown, Publication::Redacted, Publication::Redacted], array_map(fn (HolderKind $kind): Publication => $seen('fr', Field::Organisation, $kind), HolderKind::cases()));
+        $seen = fn (string $suffix, Field $field, HolderKind $kind): Publication => $book
+            ->for($suffix, Instant::of('2026-10-06'))
+            ->published->value->of($field, $kind);
+        self::assertSame(
+            [Publication::Shown, Publication::Consent],
+            [$seen('com', Field::Country, HolderKind::Person), $seen('com', Field::Organisation, HolderKind::Organisation)],
+        );
+        self::assertSame(
+            [Publication::Shown, Publication::Redacted, Publication::Redacted],
+            array_map(fn (HolderKind $kind): Publication => $seen('fr', Field::Organisation, $kind), HolderKind::cases()),
+        );
     }
 
     /** @return iterable<string, array{string, string, string}> */
     public static function broken(): iterable
     {
-        yield 'a key that nobody knows' => ['least_months:', "fewest_years:\n    - { value: 1, mark: mem, source: x, from: \"2000-01-01\" }\n  least_months:", 'fewest_years'];
+        yield 'a key that nobody knows' => [
+            'least_months:',
+            "fewest_years:\n    - { value: 1, mark: mem, source: x, from: \"2000-01-01\" }\n  least_months:",
+            'fewest_years',
+        ];
         yield 'a mark that is none' => ['mark: mem', 'mark: sure', 'pub, cp or mem'];
         yield 'a value without a source' => [', source: "registry\'s terms, from memory"', '', 'source'];
         yield 'a number that is a text' => ['value: 10', 'value: ten', 'whole number'];
@@ -132,7 +176,11 @@ final class RulebookTest extends TestCase
         $folder = sys_get_temp_dir().'/acre-rulebook-'.bin2hex(random_bytes(4));
         mkdir($folder);
         $text = str_replace('suffix: uk', 'suffix: sound', (string) file_get_contents(self::FOLDER.'/uk.yaml'));
-        $text = str_replace("  most_years:\n", "  most_years:\n    - { value: 3, mark: mem, source: later, from: \"2027-01-01\" }\n", $text);
+        $text = str_replace(
+            "  most_years:\n",
+            "  most_years:\n    - { value: 3, mark: mem, source: later, from: \"2027-01-01\" }\n",
+            $text,
+        );
         file_put_contents($folder.'/sound.yaml', $text);
         $book = new Rulebook($folder);
         self::assertSame(['sound'], $book->suffixes());

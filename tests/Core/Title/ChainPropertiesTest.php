@@ -25,7 +25,12 @@ final class ChainPropertiesTest extends TestCase
         for ($count = $random->getInt(1, 8); $count > 0; $count--) {
             $from = $at->plusDays($random->getInt(0, 1) * $random->getInt(1, 90));
             $at = $from->plusDays($random->getInt(1, 700));
-            $holdings[] = new Holding('account '.$random->getInt(1, 9), 'client '.count($holdings), Span::of($from, $count === 1 ? null : $at), $random->getInt(0, 1) === 0 ? null : $count);
+            $holdings[] = new Holding(
+                'account '.$random->getInt(1, 9),
+                'client '.count($holdings),
+                Span::of($from, $count === 1 ? null : $at),
+                $random->getInt(0, 1) === 0 ? null : $count,
+            );
         }
 
         return $holdings;
@@ -43,7 +48,11 @@ final class ChainPropertiesTest extends TestCase
                 $day = Instant::of('2014-06-01')->plusDays($random->getInt(0, 4500));
                 $walked = null;
                 foreach ($history as $holding) {
-                    if ($holding->span->from !== null && $holding->span->from->epoch <= $day->epoch && ($holding->span->until === null || $day->epoch < $holding->span->until->epoch)) {
+                    if (
+                        $holding->span->from !== null &&
+                        $holding->span->from->epoch <= $day->epoch &&
+                        ($holding->span->until === null || $day->epoch < $holding->span->until->epoch)
+                    ) {
                         $walked = $holding;
                     }
                 }
@@ -61,7 +70,14 @@ final class ChainPropertiesTest extends TestCase
         for ($position = 1; $position <= 30; $position++) {
             $lines = [];
             for ($count = $random->getInt(1, 20); $count > 0; $count--) {
-                $lines[] = new ProofLine("bell-{$position}-{$count}.example", ['done', 'refused', 'stopped'][$random->getInt(0, 2)], $at->toDay(), 'Skerry 40718, for the Foundry', 'Skerry 51877, for the Foundry', '');
+                $lines[] = new ProofLine(
+                    "bell-{$position}-{$count}.example",
+                    ['done', 'refused', 'stopped'][$random->getInt(0, 2)],
+                    $at->toDay(),
+                    'Skerry 40718, for the Foundry',
+                    'Skerry 51877, for the Foundry',
+                    '',
+                );
             }
             $proof = Proof::of($position, 'hand over', 1, $at, 2, $at, $at, $random->shuffleArray($lines))->at($position, $previous);
             $previous = $proof->sha256;

@@ -28,7 +28,10 @@ final class HeadTest extends TestCase
     public function test_what_was_signed_is_read_back(): void
     {
         $text = self::head()->signed(self::secret());
-        self::assertStringStartsWith("Acre Roll, head of its records, form 1\nkept: 2026-11-30T06:31:02Z\nproofs: 17\nlast proof: aaaa", $text);
+        self::assertStringStartsWith(
+            "Acre Roll, head of its records, form 1\nkept: 2026-11-30T06:31:02Z\nproofs: 17\nlast proof: aaaa",
+            $text,
+        );
         self::assertStringContainsString("log closed to: 2026-11-29\nlast day: bbbb", $text);
         self::assertStringContainsString("rows since: 12 to row 4057\n", $text);
         self::assertEquals(self::head(), Head::read($text, self::secret()));
@@ -81,7 +84,12 @@ final class HeadTest extends TestCase
     public function test_a_day_of_the_log_hangs_on_the_day_before(): void
     {
         $day = LogDay::of('2026-11-29', 3, str_repeat('0', 64), null);
-        self::assertSame("Acre Roll, a day of the log, form 1\nday: 2026-11-29\nrows: 3\nof the rows: ".str_repeat('0', 64)."\n\nprevious day: none\n", $day->text);
+        self::assertSame(
+            "Acre Roll, a day of the log, form 1\nday: 2026-11-29\nrows: 3\nof the rows: ".
+                str_repeat('0', 64).
+                "\n\nprevious day: none\n",
+            $day->text,
+        );
         self::assertSame(hash('sha256', $day->text), $day->sha256);
         self::assertNotSame($day->sha256, LogDay::of('2026-11-29', 3, str_repeat('0', 64), $day->sha256)->sha256);
     }

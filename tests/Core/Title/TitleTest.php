@@ -17,7 +17,12 @@ final class TitleTest extends TestCase
 {
     private static function holding(string $client, ?string $from, ?string $until): Holding
     {
-        return new Holding('Skerry 40718', $client, Span::of($from === null ? null : Instant::of($from), $until === null ? null : Instant::of($until)), null);
+        return new Holding(
+            'Skerry 40718',
+            $client,
+            Span::of($from === null ? null : Instant::of($from), $until === null ? null : Instant::of($until)),
+            null,
+        );
     }
 
     public function test_who_held_it_on_a_day(): void

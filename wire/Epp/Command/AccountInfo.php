@@ -17,6 +17,14 @@ final readonly class AccountInfo implements EppCommand
 
     public function write(EppWriter $to): void
     {
-        $to->open('info', [], fn (EppWriter $to) => $to->object(EppNamespace::Account, 'info', fn (EppWriter $to) => $to->text('account:number', $this->number)));
+        $to->open(
+            'info',
+            [],
+            fn (EppWriter $to) => $to->object(
+                EppNamespace::Account,
+                'info',
+                fn (EppWriter $to) => $to->text('account:number', $this->number),
+            ),
+        );
     }
 }

@@ -8,7 +8,9 @@ use Acre\Wire\Epp\EppExtended;
 use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 
-/** What a registrar does with a name that no registry knows of: docs/account-extension.md. An update of the name that changes nothing else. */
+/**
+ * What a registrar does with a name that no registry knows of: docs/account-extension.md. An update of the name that changes nothing else.
+ */
 final readonly class AccountUpdate implements EppExtended
 {
     /**
@@ -43,7 +45,11 @@ final readonly class AccountUpdate implements EppExtended
 
     public function write(EppWriter $to): void
     {
-        $to->open('update', [], fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'update', fn (EppWriter $to) => $to->text('domain:name', $this->name)));
+        $to->open(
+            'update',
+            [],
+            fn (EppWriter $to) => $to->object(EppNamespace::Domain, 'update', fn (EppWriter $to) => $to->text('domain:name', $this->name)),
+        );
     }
 
     public function isExtended(): bool
@@ -55,12 +61,20 @@ final readonly class AccountUpdate implements EppExtended
     {
         $to->object(EppNamespace::Account, 'update', function (EppWriter $to): void {
             if ($this->shown !== null) {
-                $to->open('account:disclose', [], fn (EppWriter $to) => array_map(fn (string $field): EppWriter => $to->text('account:field', $field), $this->shown));
+                $to->open(
+                    'account:disclose',
+                    [],
+                    fn (EppWriter $to) => array_map(fn (string $field): EppWriter => $to->text('account:field', $field), $this->shown),
+                );
             } elseif ($this->autoRenew !== null) {
                 $to->text('account:autoRenew', $this->autoRenew ? '1' : '0');
             } elseif ($this->receiver !== null) {
                 [$number, $login] = $this->receiver;
-                $to->open('account:handover', ['op' => 'request'], fn (EppWriter $to) => $to->text('account:number', $number)->text('account:login', $login));
+                $to->open(
+                    'account:handover',
+                    ['op' => 'request'],
+                    fn (EppWriter $to) => $to->text('account:number', $number)->text('account:login', $login),
+                );
             } else {
                 $to->sign('account:handover', ['op' => 'cancel']);
             }

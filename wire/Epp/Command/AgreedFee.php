@@ -21,6 +21,10 @@ final readonly class AgreedFee
     /** @param  'create'|'renew'|'transfer'  $command */
     public function write(EppWriter $to, string $command): void
     {
-        $to->object(EppNamespace::Fee, $command, fn (EppWriter $to) => $to->text('fee:currency', $this->currency)->text('fee:fee', $this->amount));
+        $to->object(
+            EppNamespace::Fee,
+            $command,
+            fn (EppWriter $to) => $to->text('fee:currency', $this->currency)->text('fee:fee', $this->amount),
+        );
     }
 }

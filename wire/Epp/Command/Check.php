@@ -18,6 +18,14 @@ final readonly class Check implements EppCommand
 
     public function write(EppWriter $to): void
     {
-        $to->open('check', [], fn (EppWriter $to) => $to->object($this->object->namespace(), 'check', fn (EppWriter $to) => $to->texts($this->object->key(), $this->keys)));
+        $to->open(
+            'check',
+            [],
+            fn (EppWriter $to) => $to->object(
+                $this->object->namespace(),
+                'check',
+                fn (EppWriter $to) => $to->texts($this->object->key(), $this->keys),
+            ),
+        );
     }
 }

@@ -17,6 +17,14 @@ final readonly class Delete implements EppCommand
 
     public function write(EppWriter $to): void
     {
-        $to->open('delete', [], fn (EppWriter $to) => $to->object($this->object->namespace(), 'delete', fn (EppWriter $to) => $to->text($this->object->key(), $this->key)));
+        $to->open(
+            'delete',
+            [],
+            fn (EppWriter $to) => $to->object(
+                $this->object->namespace(),
+                'delete',
+                fn (EppWriter $to) => $to->text($this->object->key(), $this->key),
+            ),
+        );
     }
 }

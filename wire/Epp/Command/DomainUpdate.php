@@ -9,13 +9,15 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use SensitiveParameter;
 
-/** RFC 5731 §3.2.5; with `$restore` the request of RFC 3915 §4.2.5 to take a deleted name back, with `$keys` the change of RFC 5910 §5.2.5. */
+/**
+ * RFC 5731 §3.2.5; with `$restore` the request of RFC 3915 §4.2.5 to take a deleted name back, with `$keys` the change of RFC 5910 §5.2.5.
+ */
 final readonly class DomainUpdate implements EppExtended
 {
     public function __construct(
         private string $name,
-        private DomainChange $add = new DomainChange,
-        private DomainChange $remove = new DomainChange,
+        private DomainChange $add = new DomainChange(),
+        private DomainChange $remove = new DomainChange(),
         private ?string $registrant = null,
         #[SensitiveParameter] private ?string $code = null,
         private bool $restore = false,

@@ -14,7 +14,8 @@ final readonly class FeeCheck implements EppExtended
 {
     /**
      * @param  non-empty-list<string>  $names  in A-labels
-     * @param  non-empty-array<'create'|'renew'|'transfer'|'restore', int|null>  $commands  years by command; null: what the server takes by itself
+     * @param  non-empty-array<'create'|'renew'|'transfer'|'restore', int|null>  $commands  years by command; null: what the server takes by
+     *     itself
      * @param  string|null  $currency  ISO 4217; null: the server's own
      */
     public function __construct(private array $names, private array $commands, private ?string $currency = null)
@@ -38,7 +39,11 @@ final readonly class FeeCheck implements EppExtended
                 $to->text('fee:currency', $this->currency);
             }
             foreach ($this->commands as $command => $years) {
-                $to->open('fee:command', ['name' => $command], fn (EppWriter $to) => $years === null ? $to : $to->text('fee:period', (string) $years, ['unit' => 'y']));
+                $to->open(
+                    'fee:command',
+                    ['name' => $command],
+                    fn (EppWriter $to) => $years === null ? $to : $to->text('fee:period', (string) $years, ['unit' => 'y']),
+                );
             }
         });
     }

@@ -17,6 +17,10 @@ final readonly class HostInfo implements EppCommand
 
     public function write(EppWriter $to): void
     {
-        $to->open('info', [], fn (EppWriter $to) => $to->object(EppNamespace::Host, 'info', fn (EppWriter $to) => $to->text('host:name', $this->host)));
+        $to->open(
+            'info',
+            [],
+            fn (EppWriter $to) => $to->object(EppNamespace::Host, 'info', fn (EppWriter $to) => $to->text('host:name', $this->host)),
+        );
     }
 }

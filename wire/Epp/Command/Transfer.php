@@ -19,8 +19,14 @@ final readonly class Transfer implements EppExtended
      * @param  int|null  $years  that a name's request adds; null: what the registry adds by itself
      * @param  AgreedFee|null  $fee  that a name's request may cost at most
      */
-    public function __construct(private EppObject $object, private TransferStep $step, private string $key, #[SensitiveParameter] private ?string $code = null, private ?int $years = null, private ?AgreedFee $fee = null)
-    {
+    public function __construct(
+        private EppObject $object,
+        private TransferStep $step,
+        private string $key,
+        #[SensitiveParameter] private ?string $code = null,
+        private ?int $years = null,
+        private ?AgreedFee $fee = null,
+    ) {
         if ($object === EppObject::Host) {
             throw new LogicException('Hosts go with their name (RFC 5732 §3.2.4).');
         }
@@ -29,15 +35,23 @@ final readonly class Transfer implements EppExtended
     public function write(EppWriter $to): void
     {
         $namespace = $this->object->namespace();
-        $to->open('transfer', ['op' => $this->step->value], fn (EppWriter $to) => $to->object($namespace, 'transfer', function (EppWriter $to) use ($namespace): void {
-            $to->text($this->object->key(), $this->key);
-            if ($this->years !== null && $this->isRequestOfName()) {
-                $to->text('domain:period', (string) $this->years, ['unit' => 'y']);
-            }
-            if ($this->code !== null) {
-                $to->open("{$namespace->prefix()}:authInfo", [], fn (EppWriter $to) => $to->text("{$namespace->prefix()}:pw", $this->code));
-            }
-        }));
+        $to->open(
+            'transfer',
+            ['op' => $this->step->value],
+            fn (EppWriter $to) => $to->object($namespace, 'transfer', function (EppWriter $to) use ($namespace): void {
+                $to->text($this->object->key(), $this->key);
+                if ($this->years !== null && $this->isRequestOfName()) {
+                    $to->text('domain:period', (string) $this->years, ['unit' => 'y']);
+                }
+                if ($this->code !== null) {
+                    $to->open(
+                        "{$namespace->prefix()}:authInfo",
+                        [],
+                        fn (EppWriter $to) => $to->text("{$namespace->prefix()}:pw", $this->code),
+                    );
+                }
+            }),
+        );
     }
 
     public function isExtended(): bool

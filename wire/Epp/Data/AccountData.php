@@ -25,6 +25,13 @@ final readonly class AccountData
         $data = $response->extension(EppNamespace::Account, 'infData');
         $autoRenew = $data?->textOrNull($own, 'autoRenew');
 
-        return $data === null ? null : new self($data->textOf($own, 'number'), $autoRenew === null ? null : in_array($autoRenew, ['1', 'true'], true), $data->childOrNull($own, 'handover')?->textOf($own, 'to'), $data->childOrNull($own, 'disclose')?->texts($own, 'field'));
+        return $data === null
+            ? null
+            : new self(
+                $data->textOf($own, 'number'),
+                $autoRenew === null ? null : in_array($autoRenew, ['1', 'true'], true),
+                $data->childOrNull($own, 'handover')?->textOf($own, 'to'),
+                $data->childOrNull($own, 'disclose')?->texts($own, 'field'),
+            );
     }
 }

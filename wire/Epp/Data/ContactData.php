@@ -16,8 +16,14 @@ final readonly class ContactData
      * @param  list<PostalInfo>  $postal
      * @param  string|null  $voice  `+CC.NNN`, with `x` and an extension where there is one
      */
-    private function __construct(public string $handle, public string $roid, public array $statuses, public array $postal, public ?string $voice, public string $mailbox)
-    {
+    private function __construct(
+        public string $handle,
+        public string $roid,
+        public array $statuses,
+        public array $postal,
+        public ?string $voice,
+        public string $mailbox,
+    ) {
     }
 
     public static function of(EppResponse $response): self
@@ -28,10 +34,12 @@ final readonly class ContactData
         $extension = $voice?->attribute('x');
 
         return new self(
-            $info->textOf($contact, 'id'), $info->textOf($contact, 'roid'),
+            $info->textOf($contact, 'id'),
+            $info->textOf($contact, 'roid'),
             array_map(fn (XmlNode $status): string => $status->attribute('s') ?? '', $info->children($contact, 'status')),
             array_map(PostalInfo::of(...), $info->children($contact, 'postalInfo')),
-            $voice === null || $voice->text() === '' ? null : $voice->text().($extension === null ? '' : 'x'.$extension), $info->textOf($contact, 'email'),
+            $voice === null || $voice->text() === '' ? null : $voice->text().($extension === null ? '' : 'x'.$extension),
+            $info->textOf($contact, 'email'),
         );
     }
 }

@@ -43,7 +43,9 @@ final readonly class DomainData
         $domain = EppNamespace::Domain->value;
         $info = $response->object(EppNamespace::Domain, 'infData');
         $statuses = array_map(fn (XmlNode $status): string => $status->attribute('s') ?? '', $info->children($domain, 'status'));
-        foreach ($response->extension(EppNamespace::Grace, 'infData')?->children(EppNamespace::Grace->value, 'rgpStatus') ?? [] as $status) {
+        foreach (
+            $response->extension(EppNamespace::Grace, 'infData')?->children(EppNamespace::Grace->value, 'rgpStatus') ?? [] as $status
+        ) {
             $statuses[] = $status->attribute('s') ?? '';
         }
         $contacts = [];
@@ -53,14 +55,24 @@ final readonly class DomainData
         $servers = $info->childOrNull($domain, 'ns');
 
         return new self(
-            strtolower($info->textOf($domain, 'name')), $info->textOf($domain, 'roid'), array_values(array_unique(array_filter($statuses, fn (string $status): bool => $status !== ''))),
-            $info->textOrNull($domain, 'registrant'), $contacts,
+            strtolower($info->textOf($domain, 'name')),
+            $info->textOf($domain, 'roid'),
+            array_values(array_unique(array_filter($statuses, fn (string $status): bool => $status !== ''))),
+            $info->textOrNull($domain, 'registrant'),
+            $contacts,
             array_map(strtolower(...), [
                 ...$servers?->texts($domain, 'hostObj') ?? [],
-                ...array_map(fn (XmlNode $host): string => $host->textOf($domain, 'hostName'), $servers?->children($domain, 'hostAttr') ?? []),
+                ...array_map(
+                    fn (XmlNode $host): string => $host->textOf($domain, 'hostName'),
+                    $servers?->children($domain, 'hostAttr') ?? [],
+                ),
             ]),
-            array_map(strtolower(...), $info->texts($domain, 'host')), $info->textOf($domain, 'clID'),
-            $info->timeOrNull($domain, 'crDate'), $info->timeOrNull($domain, 'upDate'), $info->timeOrNull($domain, 'exDate'), $info->timeOrNull($domain, 'trDate'),
+            array_map(strtolower(...), $info->texts($domain, 'host')),
+            $info->textOf($domain, 'clID'),
+            $info->timeOrNull($domain, 'crDate'),
+            $info->timeOrNull($domain, 'upDate'),
+            $info->timeOrNull($domain, 'exDate'),
+            $info->timeOrNull($domain, 'trDate'),
             $info->childOrNull($domain, 'authInfo')?->childOrNull($domain, 'pw')?->raw(),
             SigningKey::allOf($response->extension(EppNamespace::SecDns, 'infData')),
         );

@@ -21,8 +21,15 @@ final readonly class Fees
      * @param  string|null  $balance  what the account holds afterwards
      * @param  string|null  $reason  why there is no fee
      */
-    private function __construct(public ?string $currency, public array $fees, public array $credits, public ?string $class, public bool $isStandard, public ?string $balance, public ?string $reason)
-    {
+    private function __construct(
+        public ?string $currency,
+        public array $fees,
+        public array $credits,
+        public ?string $class,
+        public bool $isStandard,
+        public ?string $balance,
+        public ?string $reason,
+    ) {
     }
 
     /**
@@ -39,7 +46,11 @@ final readonly class Fees
             $name = strtolower($checked->textOf($fee, 'objID'));
             $found[$name] = [];
             foreach ($checked->children($fee, 'command') as $command) {
-                $found[$name][$command->attribute('name') ?? ''] = self::read($command, $data?->textOrNull($fee, 'currency'), $checked->textOrNull($fee, 'class'));
+                $found[$name][$command->attribute('name') ?? ''] = self::read(
+                    $command,
+                    $data?->textOrNull($fee, 'currency'),
+                    $checked->textOrNull($fee, 'class'),
+                );
             }
         }
 
@@ -62,8 +73,21 @@ final readonly class Fees
     private static function read(XmlNode $node, ?string $currency, ?string $class): self
     {
         $fee = EppNamespace::Fee->value;
-        $sums = fn (string $name): array => array_map(fn (string $sum): string => preg_match('/^-?\d{1,12}(\.\d{1,6})?$/D', $sum) === 1 ? $sum : throw XmlError::wrong("{$node->path()}/{$name}", 'a sum', $sum), $node->texts($fee, $name));
+        $sums = fn (string $name): array => array_map(
+            fn (string $sum): string => preg_match('/^-?\d{1,12}(\.\d{1,6})?$/D', $sum) === 1
+                ? $sum
+                : throw XmlError::wrong("{$node->path()}/{$name}", 'a sum', $sum),
+            $node->texts($fee, $name),
+        );
 
-        return new self($currency, $sums('fee'), $sums('credit'), $class, in_array($node->attribute('standard'), ['1', 'true'], true), $sums('balance')[0] ?? null, $node->textOrNull($fee, 'reason'));
+        return new self(
+            $currency,
+            $sums('fee'),
+            $sums('credit'),
+            $class,
+            in_array($node->attribute('standard'), ['1', 'true'], true),
+            $sums('balance')[0] ?? null,
+            $node->textOrNull($fee, 'reason'),
+        );
     }
 }

@@ -12,8 +12,13 @@ use DateTimeImmutable;
 final readonly class HandoverData
 {
     /** @param  string  $state  `offered`, `accepted`, `refused`, `cancelled` or `lapsed` */
-    private function __construct(public string $name, public string $from, public string $to, public string $state, public ?DateTimeImmutable $at)
-    {
+    private function __construct(
+        public string $name,
+        public string $from,
+        public string $to,
+        public string $state,
+        public ?DateTimeImmutable $at,
+    ) {
     }
 
     public static function of(EppResponse $response): ?self
@@ -21,6 +26,14 @@ final readonly class HandoverData
         $own = EppNamespace::Account->value;
         $data = $response->objectOrNull(EppNamespace::Account, 'handoverData');
 
-        return $data === null ? null : new self(strtolower($data->textOf($own, 'name')), $data->textOf($own, 'from'), $data->textOf($own, 'to'), $data->textOf($own, 'state'), $data->timeOrNull($own, 'at'));
+        return $data === null
+            ? null
+            : new self(
+                strtolower($data->textOf($own, 'name')),
+                $data->textOf($own, 'from'),
+                $data->textOf($own, 'to'),
+                $data->textOf($own, 'state'),
+                $data->timeOrNull($own, 'at'),
+            );
     }
 }

@@ -25,8 +25,10 @@ final readonly class HostData
         $info = $response->object(EppNamespace::Host, 'infData');
 
         return new self(
-            strtolower($info->textOf($host, 'name')), array_map(fn (XmlNode $status): string => $status->attribute('s') ?? '', $info->children($host, 'status')),
-            $info->texts($host, 'addr'), $info->textOf($host, 'clID'),
+            strtolower($info->textOf($host, 'name')),
+            array_map(fn (XmlNode $status): string => $status->attribute('s') ?? '', $info->children($host, 'status')),
+            $info->texts($host, 'addr'),
+            $info->textOf($host, 'clID'),
         );
     }
 }

@@ -17,8 +17,13 @@ final readonly class PendingAction
      * @param  string|null  $client  the id that we gave the command
      * @param  string  $server  the server's own of it
      */
-    private function __construct(public string $key, public bool $isDone, public ?string $client, public string $server, public ?DateTimeImmutable $at)
-    {
+    private function __construct(
+        public string $key,
+        public bool $isDone,
+        public ?string $client,
+        public string $server,
+        public ?DateTimeImmutable $at,
+    ) {
     }
 
     /** Null: the message is of something else. */
@@ -32,8 +37,11 @@ final readonly class PendingAction
                 $ids = $data->child($namespace, 'paTRID');
 
                 return new self(
-                    $object === EppObject::Contact ? $key->text() : strtolower($key->text()), in_array($key->attribute('paResult'), ['1', 'true'], true),
-                    $ids->textOrNull(EppNamespace::Epp->value, 'clTRID'), $ids->textOf(EppNamespace::Epp->value, 'svTRID'), $data->timeOrNull($namespace, 'paDate'),
+                    $object === EppObject::Contact ? $key->text() : strtolower($key->text()),
+                    in_array($key->attribute('paResult'), ['1', 'true'], true),
+                    $ids->textOrNull(EppNamespace::Epp->value, 'clTRID'),
+                    $ids->textOf(EppNamespace::Epp->value, 'svTRID'),
+                    $data->timeOrNull($namespace, 'paDate'),
                 );
             }
         }

@@ -34,8 +34,14 @@ final readonly class PostalInfo
         $address = $info->child($contact, 'addr');
 
         return new self(
-            $info->attribute('type') === 'loc', $info->textOrNull($contact, 'name') ?? '', $info->textOrNull($contact, 'org'),
-            $address->texts($contact, 'street'), $address->textOrNull($contact, 'city') ?? '', $address->textOrNull($contact, 'sp'), $address->textOrNull($contact, 'pc'), $address->textOrNull($contact, 'cc') ?? '',
+            $info->attribute('type') === 'loc',
+            $info->textOrNull($contact, 'name') ?? '',
+            $info->textOrNull($contact, 'org'),
+            $address->texts($contact, 'street'),
+            $address->textOrNull($contact, 'city') ?? '',
+            $address->textOrNull($contact, 'sp'),
+            $address->textOrNull($contact, 'pc'),
+            $address->textOrNull($contact, 'cc') ?? '',
         );
     }
 

@@ -22,21 +22,36 @@ final readonly class SigningKey
     {
         $dns = EppNamespace::SecDns->value;
 
-        return array_map(fn (XmlNode $ds): self => new self(
-            self::number($ds, 'keyTag'), self::number($ds, 'alg'), self::number($ds, 'digestType'), strtoupper($ds->textOf($dns, 'digest')),
-        ), $data?->children($dns, 'dsData') ?? []);
+        return array_map(
+            fn (XmlNode $ds): self => new self(
+                self::number($ds, 'keyTag'),
+                self::number($ds, 'alg'),
+                self::number($ds, 'digestType'),
+                strtoupper($ds->textOf($dns, 'digest')),
+            ),
+            $data?->children($dns, 'dsData') ?? [],
+        );
     }
 
     public function write(EppWriter $to): void
     {
-        $to->open('secDNS:dsData', [], fn (EppWriter $to) => $to->text('secDNS:keyTag', (string) $this->keyTag)->text('secDNS:alg', (string) $this->algorithm)
-            ->text('secDNS:digestType', (string) $this->digestType)->text('secDNS:digest', $this->digest));
+        $to->open(
+            'secDNS:dsData',
+            [],
+            fn (EppWriter $to) => $to
+                ->text('secDNS:keyTag', (string) $this->keyTag)
+                ->text('secDNS:alg', (string) $this->algorithm)
+                ->text('secDNS:digestType', (string) $this->digestType)
+                ->text('secDNS:digest', $this->digest),
+        );
     }
 
     private static function number(XmlNode $ds, string $name): int
     {
         $text = $ds->textOf(EppNamespace::SecDns->value, $name);
 
-        return preg_match('/^\d{1,5}$/D', $text) === 1 ? (int) $text : throw XmlError::wrong("{$ds->path()}/{$name}", 'a whole number', $text);
+        return preg_match('/^\d{1,5}$/D', $text) === 1
+            ? (int) $text
+            : throw XmlError::wrong("{$ds->path()}/{$name}", 'a whole number', $text);
     }
 }

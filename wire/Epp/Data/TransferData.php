@@ -8,7 +8,10 @@ use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use DateTimeImmutable;
 
-/** How a transfer of a name or a contact stands (RFC 5731 and 5733, §3.1.3 of each): answered with the command, with a query, or with a message of the queue. */
+/**
+ * How a transfer of a name or a contact stands (RFC 5731 and 5733, §3.1.3 of each): answered with the command, with a query, or with a
+ * message of the queue.
+ */
 final readonly class TransferData
 {
     /**
@@ -34,8 +37,13 @@ final readonly class TransferData
         $data = $response->object($object->namespace(), 'trnData');
 
         return new self(
-            $object === EppObject::Contact ? $data->textOf($namespace, 'id') : strtolower($data->textOf($namespace, 'name')), $data->textOf($namespace, 'trStatus'), $data->textOf($namespace, 'reID'), $data->timeOrNull($namespace, 'reDate'),
-            $data->textOf($namespace, 'acID'), $data->timeOrNull($namespace, 'acDate'), $data->timeOrNull($namespace, 'exDate'),
+            $object === EppObject::Contact ? $data->textOf($namespace, 'id') : strtolower($data->textOf($namespace, 'name')),
+            $data->textOf($namespace, 'trStatus'),
+            $data->textOf($namespace, 'reID'),
+            $data->timeOrNull($namespace, 'reDate'),
+            $data->textOf($namespace, 'acID'),
+            $data->timeOrNull($namespace, 'acDate'),
+            $data->timeOrNull($namespace, 'exDate'),
         );
     }
 

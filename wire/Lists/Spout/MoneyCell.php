@@ -6,7 +6,9 @@ namespace Acre\Wire\Lists\Spout;
 
 use Acre\Wire\Lists\ListNumber;
 
-/** A number with its currency, as one text on its way through the library, which knows no such thing; no cell of a document can hold U+001F. */
+/**
+ * A number with its currency, as one text on its way through the library, which knows no such thing; no cell of a document can hold U+001F.
+ */
 final class MoneyCell
 {
     private const BETWEEN = "\x1F";

@@ -16,19 +16,34 @@ final class Readers
     {
         $helpers = new class extends XLSX\Creator\HelperFactory
         {
-            public function createCellValueFormatter($sharedStringsManager, $styleManager, $shouldFormatDates, $shouldUse1904Dates): XlsxCells
-            {
-                return new XlsxCells($sharedStringsManager, $styleManager, $shouldFormatDates, $shouldUse1904Dates, $this->createStringsEscaper());
+            public function createCellValueFormatter(
+                $sharedStringsManager,
+                $styleManager,
+                $shouldFormatDates,
+                $shouldUse1904Dates,
+            ): XlsxCells {
+                return new XlsxCells(
+                    $sharedStringsManager,
+                    $styleManager,
+                    $shouldFormatDates,
+                    $shouldUse1904Dates,
+                    $this->createStringsEscaper(),
+                );
             }
         };
-        $managers = new class($helpers, new CachingStrategyFactory) extends XLSX\Creator\ManagerFactory
+        $managers = new class($helpers, new CachingStrategyFactory()) extends XLSX\Creator\ManagerFactory
         {
             public function createStyleManager($filePath, $entityFactory): XlsxStyles
             {
                 return new XlsxStyles($filePath, new XLSX\Manager\WorkbookRelationshipsManager($filePath, $entityFactory), $entityFactory);
             }
         };
-        $reader = new XLSX\Reader(new XLSX\Manager\OptionsManager, $helpers->createGlobalFunctionsHelper(), new XLSX\Creator\InternalEntityFactory($managers, $helpers), $managers);
+        $reader = new XLSX\Reader(
+            new XLSX\Manager\OptionsManager(),
+            $helpers->createGlobalFunctionsHelper(),
+            new XLSX\Creator\InternalEntityFactory($managers, $helpers),
+            $managers,
+        );
         $reader->setShouldFormatDates(false);
         $reader->setShouldPreserveEmptyRows(true);
 
@@ -44,7 +59,11 @@ final class Readers
                 return new OdsCells($shouldFormatDates, $this->createStringsEscaper());
             }
         };
-        $reader = new ODS\Reader(new ODS\Manager\OptionsManager, $helpers->createGlobalFunctionsHelper(), new ODS\Creator\InternalEntityFactory($helpers, new ODS\Creator\ManagerFactory));
+        $reader = new ODS\Reader(
+            new ODS\Manager\OptionsManager(),
+            $helpers->createGlobalFunctionsHelper(),
+            new ODS\Creator\InternalEntityFactory($helpers, new ODS\Creator\ManagerFactory()),
+        );
         $reader->setShouldFormatDates(false);
         $reader->setShouldPreserveEmptyRows(true);
 

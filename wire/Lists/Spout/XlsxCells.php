@@ -16,7 +16,10 @@ final class XlsxCells extends CellValueFormatter
     {
         $value = parent::extractAndFormatNodeValue($node);
         $style = $node->getAttribute(self::XML_ATTRIBUTE_STYLE_ID);
-        $currency = (is_int($value) || is_float($value)) && $style !== '' && $this->styleManager instanceof XlsxStyles ? $this->styleManager->currency((int) $style) : null;
+        $currency =
+            (is_int($value) || is_float($value)) && $style !== '' && $this->styleManager instanceof XlsxStyles
+                ? $this->styleManager->currency((int) $style)
+                : null;
 
         return $currency === null || ! (is_int($value) || is_float($value)) ? $value : MoneyCell::text($value, $currency);
     }

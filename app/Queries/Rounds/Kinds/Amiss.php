@@ -14,12 +14,22 @@ use App\Queries\Rounds\RoundsSection;
 use App\Support\Row;
 use App\View\Words;
 
-/** Names that are late, suspended, deleted or gone, and clients' answers that are overdue: due today, whenever their last day is and whatever is missing of their registrar's terms. */
+/**
+ * Names that are late, suspended, deleted or gone, and clients' answers that are overdue: due today, whenever their last day is and
+ * whatever is missing of their registrar's terms.
+ */
 final readonly class Amiss implements RoundsKind
 {
     private const FINDINGS = [
-        'late_plain' => LifecycleFinding::LatePlain, 'late_dear' => LifecycleFinding::LateDear, 'suspended' => LifecycleFinding::Suspended, 'redemption' => LifecycleFinding::Redemption,
-        'pending_delete' => LifecycleFinding::PendingDelete, 'released' => LifecycleFinding::Released, 'gone' => LifecycleFinding::Gone, 'asked_too_late' => LifecycleFinding::AskedTooLate, 'presumed' => LifecycleFinding::PresumedRenewed,
+        'late_plain' => LifecycleFinding::LatePlain,
+        'late_dear' => LifecycleFinding::LateDear,
+        'suspended' => LifecycleFinding::Suspended,
+        'redemption' => LifecycleFinding::Redemption,
+        'pending_delete' => LifecycleFinding::PendingDelete,
+        'released' => LifecycleFinding::Released,
+        'gone' => LifecycleFinding::Gone,
+        'asked_too_late' => LifecycleFinding::AskedTooLate,
+        'presumed' => LifecycleFinding::PresumedRenewed,
     ];
 
     public function __construct(private NamesDue $names, private Words $words)
@@ -45,7 +55,12 @@ final readonly class Amiss implements RoundsKind
         $fee = NamesDue::money($row, 'fee');
         $narrow = ['client' => $row->int('of_id'), 'finding' => 'lifecycle.'.self::FINDINGS[$kind]->value];
         [$deed, $address] = $this->deed($kind, $row, $narrow);
-        $with = ['client' => $row->text('client_name'), 'day' => $day === null ? '' : $this->words->near($day), 'sum' => $sum?->text() ?? '', 'fee' => $fee?->text() ?? ''];
+        $with = [
+            'client' => $row->text('client_name'),
+            'day' => $day === null ? '' : $this->words->near($day),
+            'sum' => $sum?->text() ?? '',
+            'fee' => $fee?->text() ?? '',
+        ];
         $form = match (true) {
             $sum === null => 'unpriced',
             $fee === null => 'cost',
@@ -53,9 +68,18 @@ final readonly class Amiss implements RoundsKind
         };
 
         return new RoundsItem(
-            "now:{$kind}:{$row->int('of_id')}:".($day?->date() ?? 'over'), RoundsSection::Now, $today, NamesDue::title($row),
-            $this->words->say("rounds.now.{$kind}.says", $with), $this->words->sayOr("rounds.now.{$kind}.{$form}", $this->words->say("rounds.now.{$kind}.cost", $with), $with),
-            $this->words->say($deed), $address, $row->int('names'), $fee, NamesDue::address($row, $narrow), last: $day,
+            "now:{$kind}:{$row->int('of_id')}:".($day?->date() ?? 'over'),
+            RoundsSection::Now,
+            $today,
+            NamesDue::title($row),
+            $this->words->say("rounds.now.{$kind}.says", $with),
+            $this->words->sayOr("rounds.now.{$kind}.{$form}", $this->words->say("rounds.now.{$kind}.cost", $with), $with),
+            $this->words->say($deed),
+            $address,
+            $row->int('names'),
+            $fee,
+            NamesDue::address($row, $narrow),
+            last: $day,
         );
     }
 
@@ -69,9 +93,18 @@ final readonly class Amiss implements RoundsKind
 
         return match (true) {
             // What was only seen outside is looked at there before anything is recorded.
-            $isOne && ($kind === NextKind::Gone->value || $row->bool('seen')) => ['rounds.compare', route('record.show', $row->text('ascii'))],
-            $isOne && $kind === NextKind::AskedTooLate->value => ['rounds.ask.deed', route('deeds.show', ['change_intent', 'name' => $row->text('ascii')])],
-            in_array($kind, [NextKind::PendingDelete->value, NextKind::Released->value], true) => [$isOne ? 'rounds.see' : 'rounds.see_them', NamesDue::address($row, $narrow)],
+            $isOne && ($kind === NextKind::Gone->value || $row->bool('seen')) => [
+                'rounds.compare',
+                route('record.show', $row->text('ascii')),
+            ],
+            $isOne && $kind === NextKind::AskedTooLate->value => [
+                'rounds.ask.deed',
+                route('deeds.show', ['change_intent', 'name' => $row->text('ascii')]),
+            ],
+            in_array($kind, [NextKind::PendingDelete->value, NextKind::Released->value], true) => [
+                $isOne ? 'rounds.see' : 'rounds.see_them',
+                NamesDue::address($row, $narrow),
+            ],
             default => NamesDue::renewed($row, $narrow),
         };
     }

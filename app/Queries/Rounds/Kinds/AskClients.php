@@ -26,11 +26,19 @@ final readonly class AskClients implements RoundsKind
             $day = NamesDue::day($row);
 
             return new RoundsItem(
-                "ask:{$row->int('of_id')}:{$day->date()}", RoundsSection::Waits, $day, NamesDue::title($row),
-                $this->words->say('rounds.ask.says', ['client' => $row->text('client_name')]), $this->words->say('rounds.ask.cost', ['at' => $this->words->near(Instant::of($row->text('ends_on'))->toDay())]),
+                "ask:{$row->int('of_id')}:{$day->date()}",
+                RoundsSection::Waits,
+                $day,
+                NamesDue::title($row),
+                $this->words->say('rounds.ask.says', ['client' => $row->text('client_name')]),
+                $this->words->say('rounds.ask.cost', ['at' => $this->words->near(Instant::of($row->text('ends_on'))->toDay())]),
                 $this->words->say($row->int('names') === 1 ? 'rounds.ask.deed' : 'rounds.see_them'),
-                $row->int('names') === 1 ? route('deeds.show', ['change_intent', 'name' => $row->text('ascii')]) : NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
-                $row->int('names'), null, NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
+                $row->int('names') === 1
+                    ? route('deeds.show', ['change_intent', 'name' => $row->text('ascii')])
+                    : NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
+                $row->int('names'),
+                null,
+                NamesDue::address($row, ['client' => $row->int('of_id'), 'intent' => 'ask_client', 'ending' => '90']),
             );
         }, $this->names->grouped([NextKind::AskClient], 'client', $today, $until, $most));
     }

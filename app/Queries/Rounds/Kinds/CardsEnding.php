@@ -22,14 +22,29 @@ final readonly class CardsEnding implements RoundsKind
 
     public function due(Instant $today, Instant $until, int $most): array
     {
-        $rows = Row::all($this->database->select(
-            "SELECT c.id, c.good_until::date AS day, p.name, a.id AS account_id, g.name || ' ' || a.number AS account FROM custodies c JOIN custodians p ON p.id = c.custodian_id JOIN accounts a ON a.id = c.account_id JOIN registrars g ON g.id = a.registrar_id
-             WHERE c.part = 'card' AND upper_inf(c.span) AND c.good_until < ?::timestamptz ORDER BY c.good_until, c.id LIMIT ?", [$until->isoSecond(), $most],
-        ));
+        $rows = Row::all(
+            $this->database->select(
+                "SELECT c.id, c.good_until::date AS day, p.name, a.id AS account_id, g.name || ' ' || a.number AS account
+                    FROM custodies c JOIN custodians p ON p.id = c.custodian_id JOIN accounts a ON a.id = c.account_id
+                    JOIN registrars g ON g.id = a.registrar_id
+             WHERE c.part = 'card' AND upper_inf(c.span) AND c.good_until < ?::timestamptz ORDER BY c.good_until, c.id LIMIT ?",
+                [$until->isoSecond(), $most],
+            ),
+        );
 
-        return array_map(fn (Row $row): RoundsItem => new RoundsItem(
-            "card:{$row->int('id')}:{$row->text('day')}", RoundsSection::Money, Instant::latest(NamesDue::day($row), $today), $row->text('account'),
-            $this->words->say('rounds.card.says', ['who' => $row->text('name')]), $this->words->say('rounds.card.cost'), $this->words->say('rounds.card.deed'), route('accounts.show', $row->int('account_id')), isName: false,
-        ), $rows);
+        return array_map(
+            fn (Row $row): RoundsItem => new RoundsItem(
+                "card:{$row->int('id')}:{$row->text('day')}",
+                RoundsSection::Money,
+                Instant::latest(NamesDue::day($row), $today),
+                $row->text('account'),
+                $this->words->say('rounds.card.says', ['who' => $row->text('name')]),
+                $this->words->say('rounds.card.cost'),
+                $this->words->say('rounds.card.deed'),
+                route('accounts.show', $row->int('account_id')),
+                isName: false,
+            ),
+            $rows,
+        );
     }
 }

@@ -27,10 +27,15 @@ final readonly class Charges implements RoundsKind
             $sum = NamesDue::money($row, 'sum');
 
             return new RoundsItem(
-                "charge:{$row->int('of_id')}:{$day->date()}", RoundsSection::Look, $day, NamesDue::title($row),
+                "charge:{$row->int('of_id')}:{$day->date()}",
+                RoundsSection::Look,
+                $day,
+                NamesDue::title($row),
                 $this->words->say('rounds.charge.says', ['account' => $row->text('registrar').' '.$row->text('number')]),
-                $sum === null ? $this->words->say('rounds.charge.unknown') : $sum->text(), $this->words->say($row->int('names') === 1 ? 'rounds.see' : 'rounds.see_them'),
-                NamesDue::address($row, ['account' => $row->int('of_id'), 'intent' => 'by_itself', 'ending' => '90']), $row->int('names'),
+                $sum === null ? $this->words->say('rounds.charge.unknown') : $sum->text(),
+                $this->words->say($row->int('names') === 1 ? 'rounds.see' : 'rounds.see_them'),
+                NamesDue::address($row, ['account' => $row->int('of_id'), 'intent' => 'by_itself', 'ending' => '90']),
+                $row->int('names'),
             );
         }, $this->names->grouped([NextKind::Charge], 'account', $today, $until, $most));
     }

@@ -28,12 +28,23 @@ final readonly class GatesAway implements RoundsKind
             "SELECT o.account_id, a.number, r.name, count(*) AS orders, min(o.id) FILTER (WHERE o.attempts >= ?) AS first
              FROM orders o JOIN accounts a ON a.id = o.account_id JOIN registrars r ON r.id = a.registrar_id
              WHERE o.state IN ('waiting', 'sent') AND NOT EXISTS (SELECT FROM setbacks b WHERE b.kind = 'order' AND b.subject_id = o.id)
-             GROUP BY o.account_id, a.number, r.name HAVING max(o.attempts) >= ? ORDER BY o.account_id LIMIT ?", [self::TRIES, self::TRIES, $most],
+             GROUP BY o.account_id, a.number, r.name HAVING max(o.attempts) >= ? ORDER BY o.account_id LIMIT ?",
+            [self::TRIES, self::TRIES, $most],
         );
 
-        return array_map(fn (Row $row): RoundsItem => new RoundsItem(
-            "away:{$row->int('account_id')}:{$row->int('first')}", RoundsSection::Waits, $today, "{$row->text('name')} {$row->text('number')}", $this->words->say('rounds.away.says'),
-            $this->words->count('rounds.away.cost', $row->int('orders')), $this->words->say('rounds.stopped.deed'), route('accounts.show', $row->int('account_id')).'#gate', isName: false,
-        ), Row::all($rows));
+        return array_map(
+            fn (Row $row): RoundsItem => new RoundsItem(
+                "away:{$row->int('account_id')}:{$row->int('first')}",
+                RoundsSection::Waits,
+                $today,
+                "{$row->text('name')} {$row->text('number')}",
+                $this->words->say('rounds.away.says'),
+                $this->words->count('rounds.away.cost', $row->int('orders')),
+                $this->words->say('rounds.stopped.deed'),
+                route('accounts.show', $row->int('account_id')).'#gate',
+                isName: false,
+            ),
+            Row::all($rows),
+        );
     }
 }

@@ -21,18 +21,29 @@ final readonly class LettersToAnswer implements RoundsKind
 
     public function due(Instant $today, Instant $until, int $most): array
     {
-        $rows = Row::all($this->database->select(
-            'SELECT r.id, r.kind, r.sender, r.answer_by, (SELECT count(*) FROM received_names n WHERE n.received_id = r.id) AS names FROM received r WHERE r.answered_on IS NULL AND r.answer_by < ?::timestamptz ORDER BY r.answer_by, r.id LIMIT ?', [$until->isoSecond(), $most],
-        ));
+        $rows = Row::all(
+            $this->database->select(
+                'SELECT r.id, r.kind, r.sender, r.answer_by, (SELECT count(*) FROM received_names n WHERE n.received_id = r.id) AS names
+                    FROM received r WHERE r.answered_on IS NULL AND r.answer_by < ?::timestamptz ORDER BY r.answer_by, r.id LIMIT ?',
+                [$until->isoSecond(), $most],
+            ),
+        );
 
         return array_map(function (Row $row) use ($today): RoundsItem {
             $by = $row->instant('answer_by')?->toDay() ?? $today;
             $isDispute = $row->text('kind') === 'dispute';
 
             return new RoundsItem(
-                "received:{$row->int('id')}:{$by->date()}", $isDispute ? RoundsSection::Lost : RoundsSection::Waits, Instant::latest($by, $today), $row->text('sender'),
-                $this->words->say('rounds.received.'.$row->text('kind')), $this->words->say($isDispute ? 'rounds.received.dispute_cost' : 'rounds.received.cost'), $this->words->say('rounds.received.deed'),
-                route('received.index'), $row->int('names'), isName: false,
+                "received:{$row->int('id')}:{$by->date()}",
+                $isDispute ? RoundsSection::Lost : RoundsSection::Waits,
+                Instant::latest($by, $today),
+                $row->text('sender'),
+                $this->words->say('rounds.received.'.$row->text('kind')),
+                $this->words->say($isDispute ? 'rounds.received.dispute_cost' : 'rounds.received.cost'),
+                $this->words->say('rounds.received.deed'),
+                route('received.index'),
+                $row->int('names'),
+                isName: false,
             );
         }, $rows);
     }

@@ -25,19 +25,35 @@ final readonly class ListsWithRefusals implements RoundsKind
 
     public function due(Instant $today, Instant $until, int $most): array
     {
-        $rows = Row::all($this->database->select(
-            'SELECT i.id, i.state, i.file, r.lines FROM imports i CROSS JOIN LATERAL (SELECT count(*) AS lines FROM import_rows x WHERE x.verdict = ? AND x.import_id = i.id) r
+        $rows = Row::all(
+            $this->database->select(
+                'SELECT i.id, i.state, i.file, r.lines FROM imports i CROSS
+                    JOIN LATERAL (SELECT count(*) AS lines FROM import_rows x WHERE x.verdict = ? AND x.import_id = i.id) r
              WHERE i.updated_at > ? AND (i.state IN (?, ?) OR i.state = ? AND r.lines > 0) ORDER BY i.id DESC LIMIT ?',
-            ['refused', gmdate('c', time() - self::DAYS * 86_400), ImportState::Uploaded->value, ImportState::Read->value, ImportState::Done->value, $most],
-        ));
+                [
+                    'refused',
+                    gmdate('c', time() - self::DAYS * 86_400),
+                    ImportState::Uploaded->value,
+                    ImportState::Read->value,
+                    ImportState::Done->value,
+                    $most,
+                ],
+            ),
+        );
 
         return array_map(function (Row $list) use ($today): RoundsItem {
             $how = $list->text('state') === ImportState::Done->value ? 'refused' : 'waits';
 
             return new RoundsItem(
-                "list:{$list->int('id')}:{$how}", $how === 'waits' ? RoundsSection::Waits : RoundsSection::Look, $today, $list->text('file'),
-                $how === 'waits' ? $this->words->say('rounds.list.waits') : $this->words->count('rounds.list.refused', $list->int('lines')), $this->words->say("rounds.list.cost.{$how}"), $this->words->say("rounds.list.deed.{$how}"),
-                route('bring-in.show', [$list->int('id'), ...($how === 'refused' ? ['verdict' => 'refused'] : [])]), isName: false,
+                "list:{$list->int('id')}:{$how}",
+                $how === 'waits' ? RoundsSection::Waits : RoundsSection::Look,
+                $today,
+                $list->text('file'),
+                $how === 'waits' ? $this->words->say('rounds.list.waits') : $this->words->count('rounds.list.refused', $list->int('lines')),
+                $this->words->say("rounds.list.cost.{$how}"),
+                $this->words->say("rounds.list.deed.{$how}"),
+                route('bring-in.show', [$list->int('id'), ...$how === 'refused' ? ['verdict' => 'refused'] : []]),
+                isName: false,
             );
         }, $rows);
     }

@@ -24,22 +24,34 @@ final readonly class LocksLifted implements RoundsKind
     {
         $rows = $this->database->select(
             "WITH lifted AS (
-                SELECT m.docket_id, count(*) AS names, min(m.name_id) AS one FROM legs g JOIN movements m ON m.id = g.movement_id AND m.closed_on IS NOT NULL JOIN standings s ON s.name_id = m.name_id
+                SELECT m.docket_id, count(*) AS names, min(m.name_id) AS one FROM legs g
+                JOIN movements m ON m.id = g.movement_id AND m.closed_on IS NOT NULL JOIN standings s ON s.name_id = m.name_id
                 WHERE g.kind = 'set_lock' AND g.done_on IS NULL GROUP BY 1 ORDER BY 1 LIMIT ?)
-             SELECT l.*, s.ascii, s.unicode, s.lock FROM lifted l JOIN standings s ON s.name_id = l.one ORDER BY l.docket_id", [$most],
+             SELECT l.*, s.ascii, s.unicode, s.lock FROM lifted l JOIN standings s ON s.name_id = l.one ORDER BY l.docket_id",
+            [$most],
         );
 
         return array_map(function (Row $row) use ($today): RoundsItem {
             $isOne = $row->int('names') === 1;
             [$deed, $address] = match (true) {
                 ! $isOne => ['rounds.see_them', route('dockets.show', $row->int('docket_id'))],
-                $row->text('lock') === 'off' => ['rounds.lock.deed', route('deeds.show', ['deed' => 'change_lock', 'name' => $row->text('ascii'), 'lock' => 'on'])],
+                $row->text('lock') === 'off' => [
+                    'rounds.lock.deed',
+                    route('deeds.show', ['deed' => 'change_lock', 'name' => $row->text('ascii'), 'lock' => 'on']),
+                ],
                 default => ['rounds.see', route('record.show', $row->text('ascii'))],
             };
 
             return new RoundsItem(
-                "lock:{$row->int('docket_id')}:{$row->int('names')}", RoundsSection::Lost, $today, NamesDue::title($row), $this->words->count('rounds.lock.says', $row->int('names'), ['docket' => (string) $row->int('docket_id')]),
-                $this->words->say('rounds.lock.cost'), $this->words->say($deed), $address, $row->int('names'),
+                "lock:{$row->int('docket_id')}:{$row->int('names')}",
+                RoundsSection::Lost,
+                $today,
+                NamesDue::title($row),
+                $this->words->count('rounds.lock.says', $row->int('names'), ['docket' => (string) $row->int('docket_id')]),
+                $this->words->say('rounds.lock.cost'),
+                $this->words->say($deed),
+                $address,
+                $row->int('names'),
             );
         }, Row::all($rows));
     }

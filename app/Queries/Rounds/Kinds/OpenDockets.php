@@ -26,12 +26,21 @@ final readonly class OpenDockets implements RoundsKind
 
     public function due(Instant $today, Instant $until, int $most): array
     {
-        $dockets = Docket::query()->whereIn('state', [DocketState::Prepared, DocketState::Settled])->orderBy('id')->limit($most)->get();
+        $dockets = Docket::query()
+            ->whereIn('state', [DocketState::Prepared, DocketState::Settled])
+            ->orderBy('id')
+            ->limit($most)
+            ->get();
         $ids = array_map(fn (Docket $docket): int => $docket->id, array_values($dockets->all()));
         $progress = $this->progress->of($ids);
         $expected = $this->expected($ids);
 
-        return array_values(array_map(fn (Docket $docket): RoundsItem => $this->item($docket, $progress[$docket->id], $expected[$docket->id] ?? null, $today), $dockets->all()));
+        return array_values(
+            array_map(
+                fn (Docket $docket): RoundsItem => $this->item($docket, $progress[$docket->id], $expected[$docket->id] ?? null, $today),
+                $dockets->all(),
+            ),
+        );
     }
 
     private function item(Docket $docket, DocketProgress $progress, ?Instant $expected, Instant $today): RoundsItem
@@ -43,9 +52,16 @@ final readonly class OpenDockets implements RoundsKind
         };
 
         return new RoundsItem(
-            "docket:{$docket->id}:{$how}:{$due->date()}", RoundsSection::Waits, $due, $this->deeds->of($docket)->headline($docket->terms, $progress->meant()),
-            $this->words->say("rounds.docket.{$how}", ['done' => (string) $progress->done, 'meant' => (string) $progress->meant()]), $this->words->say("rounds.docket.cost.{$how}", ['docket' => (string) $docket->id]),
-            $this->words->say("rounds.docket.deed.{$how}"), route('dockets.show', $docket), $names, isName: false,
+            "docket:{$docket->id}:{$how}:{$due->date()}",
+            RoundsSection::Waits,
+            $due,
+            $this->deeds->of($docket)->headline($docket->terms, $progress->meant()),
+            $this->words->say("rounds.docket.{$how}", ['done' => (string) $progress->done, 'meant' => (string) $progress->meant()]),
+            $this->words->say("rounds.docket.cost.{$how}", ['docket' => (string) $docket->id]),
+            $this->words->say("rounds.docket.deed.{$how}"),
+            route('dockets.show', $docket),
+            $names,
+            isName: false,
         );
     }
 
@@ -56,7 +72,18 @@ final readonly class OpenDockets implements RoundsKind
     private function expected(array $ids): array
     {
         $found = [];
-        foreach (Row::all($this->database->table('movements')->whereIn('docket_id', $ids)->whereNull('closed_on')->whereNotNull('expected_by')->groupBy('docket_id')->selectRaw('docket_id, min(expected_by) AS by')->get()) as $row) {
+        foreach (
+            Row::all(
+                $this->database
+                    ->table('movements')
+                    ->whereIn('docket_id', $ids)
+                    ->whereNull('closed_on')
+                    ->whereNotNull('expected_by')
+                    ->groupBy('docket_id')
+                    ->selectRaw('docket_id, min(expected_by) AS by')
+                    ->get(),
+            ) as $row
+        ) {
             $by = $row->instant('by');
             if ($by !== null) {
                 $found[$row->int('docket_id')] = $by->toDay();

@@ -23,8 +23,11 @@ final readonly class StoppedWork implements RoundsKind
     public function due(Instant $today, Instant $until, int $most): array
     {
         $rows = $this->database->select(
-            'SELECT b.kind, b.account_id, coalesce(CASE WHEN b.account_id IS NULL THEN b.docket_id END, 0) AS docket, count(*) AS things, min(b.id) AS first, r.name AS registrar, a.number
-             FROM setbacks b LEFT JOIN accounts a ON a.id = b.account_id LEFT JOIN registrars r ON r.id = a.registrar_id GROUP BY b.kind, b.account_id, 3, r.name, a.number ORDER BY min(b.id) LIMIT ?', [$most],
+            'SELECT b.kind, b.account_id, coalesce(CASE WHEN b.account_id IS NULL THEN b.docket_id END, 0) AS docket, count(*) AS things,
+                min(b.id) AS first, r.name AS registrar, a.number
+             FROM setbacks b LEFT JOIN accounts a ON a.id = b.account_id LEFT JOIN registrars r ON r.id = a.registrar_id
+             GROUP BY b.kind, b.account_id, 3, r.name, a.number ORDER BY min(b.id) LIMIT ?',
+            [$most],
         );
 
         return array_map(function (Row $row) use ($today): RoundsItem {
@@ -37,8 +40,15 @@ final readonly class StoppedWork implements RoundsKind
             };
 
             return new RoundsItem(
-                "stopped:{$row->int('first')}:{$row->int('things')}", RoundsSection::Waits, $today, $title, $this->words->count('setbacks.says.'.SetbackKind::from($row->text('kind'))->value, $row->int('things')),
-                $this->words->say('rounds.stopped.cost'), $this->words->say('rounds.stopped.deed'), $address, isName: false,
+                "stopped:{$row->int('first')}:{$row->int('things')}",
+                RoundsSection::Waits,
+                $today,
+                $title,
+                $this->words->count('setbacks.says.'.SetbackKind::from($row->text('kind'))->value, $row->int('things')),
+                $this->words->say('rounds.stopped.cost'),
+                $this->words->say('rounds.stopped.deed'),
+                $address,
+                isName: false,
             );
         }, Row::all($rows));
     }

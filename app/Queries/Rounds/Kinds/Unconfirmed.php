@@ -25,14 +25,25 @@ final readonly class Unconfirmed implements RoundsKind
         return array_map(function (Row $row): RoundsItem {
             $kind = $row->text('next_kind');
             $day = NamesDue::day($row);
-            $narrow = ['account' => $row->int('of_id'), 'finding' => 'lifecycle.'.($kind === NextKind::Presumed->value ? 'presumed_renewed' : 'charge_unconfirmed')];
+            $narrow = [
+                'account' => $row->int('of_id'),
+                'finding' => 'lifecycle.'.($kind === NextKind::Presumed->value ? 'presumed_renewed' : 'charge_unconfirmed'),
+            ];
             $see = NamesDue::address($row, $narrow);
             [$deed, $address] = NamesDue::renewed($row, $narrow);
 
             return new RoundsItem(
-                "{$kind}:{$row->int('of_id')}:{$day->date()}", RoundsSection::Look, $day, NamesDue::title($row),
-                $this->words->say("rounds.unconfirmed.{$kind}", ['account' => $row->text('registrar').' '.$row->text('number')]), $this->words->say('rounds.unconfirmed.cost'),
-                $this->words->say($deed), $address, $row->int('names'), null, $see,
+                "{$kind}:{$row->int('of_id')}:{$day->date()}",
+                RoundsSection::Look,
+                $day,
+                NamesDue::title($row),
+                $this->words->say("rounds.unconfirmed.{$kind}", ['account' => $row->text('registrar').' '.$row->text('number')]),
+                $this->words->say('rounds.unconfirmed.cost'),
+                $this->words->say($deed),
+                $address,
+                $row->int('names'),
+                null,
+                $see,
             );
         }, $this->names->grouped([NextKind::ChargeUnconfirmed, NextKind::Presumed], 'account', $today, $until, $most));
     }

@@ -32,9 +32,17 @@ final readonly class Verifications implements RoundsKind
             };
 
             return new RoundsItem(
-                "verify:{$row->int('mailbox_id')}:{$by->date()}:{$how}", RoundsSection::Dark, Instant::latest($by, $today), $row->text('address'),
-                $this->words->count("rounds.verify.{$how}", $row->int('names'), ['senders' => $row->textOrNull('senders') ?? '']), $this->words->say('rounds.verify.cost'), $this->words->say('rounds.verify.deed'),
-                route('verification.index'), $row->int('names'), see: route('contacts.show', $row->int('contact_id')), isName: false,
+                "verify:{$row->int('mailbox_id')}:{$by->date()}:{$how}",
+                RoundsSection::Dark,
+                Instant::latest($by, $today),
+                $row->text('address'),
+                $this->words->count("rounds.verify.{$how}", $row->int('names'), ['senders' => $row->textOrNull('senders') ?? '']),
+                $this->words->say('rounds.verify.cost'),
+                $this->words->say('rounds.verify.deed'),
+                route('verification.index'),
+                $row->int('names'),
+                see: route('contacts.show', $row->int('contact_id')),
+                isName: false,
             );
         }, $this->board->due($until, $most));
     }
