@@ -3,7 +3,8 @@
 # A Roll of so many names, in a database of its own beside the demo's; all of them are measured in turns.
 roll_of() {
   say "$1 names"
-  PGOPTIONS="-c client_min_messages=warning" sql -d postgres -c "DROP DATABASE IF EXISTS acre_$1 WITH (FORCE)" -c "CREATE DATABASE acre_$1 TEMPLATE acre_browser OWNER acre_owner"
+  PGOPTIONS="-c client_min_messages=warning" sql -d postgres -c "DROP DATABASE IF EXISTS acre_$1 WITH (FORCE)" \
+    -c "CREATE DATABASE acre_$1 TEMPLATE acre_browser OWNER acre_owner"
   DB_DATABASE=acre_$1 artisan acre:generate "$1" > "$DATA/log/generate.log"
   # What PostgreSQL does by itself in its own time.
   sql -d "acre_$1" -c "VACUUM ANALYZE"

@@ -62,5 +62,7 @@ data_folder() {
 
 artisan() { as_run php artisan "$@"; }
 # Free at an address of this machine; name servers listen on others than 127.0.0.1.
-free_port() { php -r '$s = stream_socket_server("tcp://{$argv[1]}:0"); echo explode(":", stream_socket_get_name($s, false))[1];' "${1:-127.0.0.1}"; }
+free_port() {
+  php -r '$s = stream_socket_server("tcp://{$argv[1]}:0"); echo explode(":", stream_socket_get_name($s, false))[1];' "${1:-127.0.0.1}"
+}
 answers() { (exec 3<>"/dev/tcp/$1/$2") 2>/dev/null; }

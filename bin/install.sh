@@ -1,7 +1,9 @@
 # What must be on the machine, from Debian's packages, Composer and npm; sourced by ./acre.
 
-PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-sqlite3 php8.2-curl php8.2-mbstring php8.2-mailparse php8.2-intl php8.2-xml php8.2-zip nginx-light postgresql supervisor unzip procps"
-TEST_PACKAGES="chromium chromium-driver publicsuffix idn2 bind9-dnsutils knot-dnsutils python3-dnspython whois curl libnet-epp-perl python3-phonenumbers python3-vobject iso-codes"
+PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-sqlite3 php8.2-curl php8.2-mbstring php8.2-mailparse php8.2-intl php8.2-xml php8.2-zip
+  nginx-light postgresql supervisor unzip procps"
+TEST_PACKAGES="chromium chromium-driver publicsuffix idn2 bind9-dnsutils knot-dnsutils python3-dnspython whois curl
+  libnet-epp-perl python3-phonenumbers python3-vobject iso-codes"
 
 missing_packages() {
   local package
@@ -19,7 +21,8 @@ install_packages() {
   is_root || command -v sudo >/dev/null || die "Missing: $wanted. Run once as root, or install sudo."
   step "Debian packages: $wanted"
   if [ ! -e $policy ]; then held=yes; printf '#!/bin/sh\nexit 101\n' | as_admin tee $policy >/dev/null; as_admin chmod +x $policy; fi
-  if ! as_admin env DEBIAN_FRONTEND=noninteractive sh -c "apt-get update -qq && apt-get install -y -qq --no-install-recommends $wanted" > "$LOGS/apt.log" 2>&1; then
+  if ! as_admin env DEBIAN_FRONTEND=noninteractive \
+    sh -c "apt-get update -qq && apt-get install -y -qq --no-install-recommends $wanted" > "$LOGS/apt.log" 2>&1; then
     [ $held = no ] || as_admin rm -f $policy
     tail -5 "$LOGS/apt.log" >&2
     die "apt-get failed; its whole output is in $LOGS/apt.log"
@@ -38,10 +41,13 @@ stamp() { cat "$@" 2>/dev/null | cksum; }
 
 # Runs a step again only when the files that it depends on have changed.
 once() {
-  local mark=$STAMPS/$1 now=$2 told=$3; shift 3
+  local mark=$STAMPS/$1 log=$LOGS/$1.log now=$2 told=$3; shift 3
   [ "$(cat "$mark" 2>/dev/null)" = "$now" ] && return 0
   step "$told"
-  "$@" > "$LOGS/$(basename "$mark").log" 2>&1 || { tail -15 "$LOGS/$(basename "$mark").log" >&2; die "that failed; its whole output is in $LOGS/$(basename "$mark").log"; }
+  "$@" > "$log" 2>&1 || {
+    tail -15 "$log" >&2
+    die "that failed; its whole output is in $log"
+  }
   echo "$now" > "$mark"
 }
 
@@ -73,5 +79,6 @@ install_all() {
   fi
   once npm "$(stamp package-lock.json)" "front-end packages (npm)" npm_install
   # shellcheck disable=SC2046
-  once build "$(stamp package-lock.json vite.config.js $(find resources/css resources/js -type f | sort))" "pages' styles and scripts (Vite)" build_assets
+  once build "$(stamp package-lock.json vite.config.js $(find resources/css resources/js -type f | sort))" \
+    "pages' styles and scripts (Vite)" build_assets
 }

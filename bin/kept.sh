@@ -9,8 +9,10 @@ ask_passphrase() {
 }
 
 # A line a table: its name and how many rows it has.
-COUNTS="SELECT c.relname || ' ' || (xpath('/row/n/text()', query_to_xml(format('SELECT count(*) AS n FROM %I', c.relname), false, true, '')))[1]
-  FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind IN ('r', 'p') AND n.nspname = 'public' AND NOT c.relispartition ORDER BY c.relname"
+COUNTS="SELECT c.relname || ' ' ||
+  (xpath('/row/n/text()', query_to_xml(format('SELECT count(*) AS n FROM %I', c.relname), false, true, '')))[1]
+  FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace
+  WHERE c.relkind IN ('r', 'p') AND n.nspname = 'public' AND NOT c.relispartition ORDER BY c.relname"
 
 # The database at one instant, uploads with their digests, the head of the records, the keys that encrypt and sign.
 # In a process of its own, so that what lies open meanwhile is gone however it ends.
@@ -21,7 +23,9 @@ keep_into() (
   chmod 700 "$work"
   # Before the database is read, so that nothing is counted that is not in it.
   cp "$LARAVEL_STORAGE_PATH/app/heads/$database.txt" "$work/head" 2>/dev/null || : > "$work/head"
-  PG_DUMP="$(PG_BIN)/pg_dump" WORK=$work PGHOST=127.0.0.1 PGPORT=$ACRE_DB_PORT PGUSER=acre_admin PGPASSWORD=$DB_ADMIN_PASSWORD PGDATABASE=$database psql -q -v ON_ERROR_STOP=1 <<SQL > "$work/counts" || die "the database could not be read"
+  PG_DUMP="$(PG_BIN)/pg_dump" WORK=$work PGHOST=127.0.0.1 PGPORT=$ACRE_DB_PORT PGUSER=acre_admin \
+    PGPASSWORD=$DB_ADMIN_PASSWORD PGDATABASE=$database \
+    psql -q -v ON_ERROR_STOP=1 <<SQL > "$work/counts" || die "the database could not be read"
 \\pset tuples_only on
 \\pset format unaligned
 BEGIN ISOLATION LEVEL REPEATABLE READ;
@@ -35,7 +39,8 @@ SQL
   grep -E '^(APP_KEY|APP_PREVIOUS_KEYS|SIGNING_KEY)=' .env > "$work/key"
   mkdir -p "$LARAVEL_STORAGE_PATH/app"
   (cd "$LARAVEL_STORAGE_PATH" && find app -path app/heads -prune -o -type f -print0 | sort -z | xargs -0r sha256sum) > "$work/files"
-  (umask 077; tar -cf - -C "$work" database.dump counts key head files --exclude=app/heads -C "$LARAVEL_STORAGE_PATH" app | php bin/seal.php seal > "$file.part") || die "the file could not be written"
+  (umask 077; tar -cf - -C "$work" database.dump counts key head files --exclude=app/heads -C "$LARAVEL_STORAGE_PATH" app \
+    | php bin/seal.php seal > "$file.part") || die "the file could not be written"
   mv "$file.part" "$file"
 )
 
@@ -57,7 +62,8 @@ restore_into() {
   local database=$1
   PGOPTIONS="-c client_min_messages=warning" sql -d postgres -c "DROP DATABASE IF EXISTS $database WITH (FORCE)"
   sql -d postgres -c "CREATE DATABASE $database OWNER acre_owner TEMPLATE template0"
-  PGPASSWORD=$DB_ADMIN_PASSWORD "$(PG_BIN)/pg_restore" --exit-on-error -h 127.0.0.1 -p "$ACRE_DB_PORT" -U acre_admin -d "$database" "$OPENED/database.dump" || return 1
+  PGPASSWORD=$DB_ADMIN_PASSWORD "$(PG_BIN)/pg_restore" --exit-on-error -h 127.0.0.1 -p "$ACRE_DB_PORT" -U acre_admin \
+    -d "$database" "$OPENED/database.dump" || return 1
   sql -d "$database" -Atc "$COUNTS" | diff "$OPENED/counts" - || return 1
 }
 
@@ -69,9 +75,12 @@ rehearse() (
   key=$(kept_key APP_KEY)
   touch "$OPENED/head"
   restore_into acre_rehearsal || code=1
-  [ $code = 1 ] || as_run env APP_CONFIG_CACHE="$OPENED/none" DB_DATABASE=acre_rehearsal APP_KEY="$key" APP_PREVIOUS_KEYS="$(kept_key APP_PREVIOUS_KEYS)" SIGNING_KEY="$signing" php artisan acre:verify --against < "$OPENED/head" || code=1
+  [ $code = 1 ] || as_run env APP_CONFIG_CACHE="$OPENED/none" DB_DATABASE=acre_rehearsal APP_KEY="$key" \
+    APP_PREVIOUS_KEYS="$(kept_key APP_PREVIOUS_KEYS)" SIGNING_KEY="$signing" \
+    php artisan acre:verify --against < "$OPENED/head" || code=1
   sql -d postgres -c "DROP DATABASE IF EXISTS acre_rehearsal WITH (FORCE)"
-  [ $code = 1 ] || say "$(awk '{ rows += $2 } END { print NR " tables with " rows " rows" }' "$OPENED/counts") and $(wc -l < "$OPENED/files") uploads came back as they were kept."
+  [ $code = 1 ] || say "$(awk '{ rows += $2 } END { print NR " tables with " rows " rows" }' "$OPENED/counts") and \
+$(wc -l < "$OPENED/files") uploads came back as they were kept."
   return $code
 )
 
@@ -99,7 +108,9 @@ bring_back() {
   rm -rf "$LARAVEL_STORAGE_PATH/app"
   mv "$OPENED/app" "$LARAVEL_STORAGE_PATH/app"
   [ ! -s "$OPENED/head" ] || { mkdir "$LARAVEL_STORAGE_PATH/app/heads"; mv "$OPENED/head" "$LARAVEL_STORAGE_PATH/app/heads/acre.txt"; }
-  for key in APP_KEY APP_PREVIOUS_KEYS SIGNING_KEY; do [ -z "$(kept_key $key)" ] || { sed -i "/^$key=/d" .env; echo "$key=$(kept_key $key)" >> .env; }; done
+  for key in APP_KEY APP_PREVIOUS_KEYS SIGNING_KEY; do
+    [ -z "$(kept_key $key)" ] || { sed -i "/^$key=/d" .env; echo "$key=$(kept_key $key)" >> .env; }
+  done
   load_settings; folders
   make_roles
   migrate

@@ -23,8 +23,11 @@ stack_paths() {
 world_settings() {
   local first=${ACRE_WORLD_PORT:-8430}
   export ACRE_WORLD=${ACRE_WORLD:-on} WORLD_KEY WORLD_FOLDER=$DATA/world
-  export WORLD_PAGE_PORT=${WORLD_PAGE_PORT:-$first} WORLD_RDAP_PORT=${WORLD_RDAP_PORT:-$((first + 1))} WORLD_TEXT_PORT=${WORLD_TEXT_PORT:-$((first + 2))} WORLD_DNS_PORT=${WORLD_DNS_PORT:-$((first + 3))} WORLD_EPP_PORT=${WORLD_EPP_PORT:-$((first + 4))}
-  export WORLD_POST_PORT=${WORLD_POST_PORT:-$((first + 5))} WORLD_POP_PORT=${WORLD_POP_PORT:-$((first + 6))} WORLD_BRIDGE_PORT=${WORLD_BRIDGE_PORT:-$((first + 7))}
+  export WORLD_PAGE_PORT=${WORLD_PAGE_PORT:-$first} WORLD_RDAP_PORT=${WORLD_RDAP_PORT:-$((first + 1))}
+  export WORLD_TEXT_PORT=${WORLD_TEXT_PORT:-$((first + 2))} WORLD_DNS_PORT=${WORLD_DNS_PORT:-$((first + 3))}
+  export WORLD_EPP_PORT=${WORLD_EPP_PORT:-$((first + 4))}
+  export WORLD_POST_PORT=${WORLD_POST_PORT:-$((first + 5))} WORLD_POP_PORT=${WORLD_POP_PORT:-$((first + 6))}
+  export WORLD_BRIDGE_PORT=${WORLD_BRIDGE_PORT:-$((first + 7))}
 }
 world_up() { answers "${ACRE_ADDRESS:-127.0.0.1}" "$WORLD_PAGE_PORT"; }
 start_world() {
@@ -50,7 +53,8 @@ folders() {
 fill() {
   sed -e "s|@ROOT@|$ROOT|g" -e "s|@DATA@|$DATA|g" -e "s|@CONF@|$CONF|g" -e "s|@SOCKETS@|$SOCKETS|g" \
       -e "s|@ADDRESS@|${ACRE_ADDRESS:-127.0.0.1}|g" -e "s|@PORT@|$ACRE_PORT|g" -e "s|@DB_PORT@|$ACRE_DB_PORT|g" \
-      -e "s|@PG_BIN@|$(PG_BIN)|g" -e "s|@WORKERS@|${ACRE_WORKERS:-2}|g" -e "s|@DB_FLAGS@|${DB_FLAGS:-}|g" -e "s|@DB_MEMORY@|$(db_memory)|g" \
+      -e "s|@PG_BIN@|$(PG_BIN)|g" -e "s|@WORKERS@|${ACRE_WORKERS:-2}|g" \
+      -e "s|@DB_FLAGS@|${DB_FLAGS:-}|g" -e "s|@DB_MEMORY@|$(db_memory)|g" \
       -e "s|@DRIVER_PORT@|${DRIVER_PORT:-0}|g" -e "s|@AS_RUN@|$(as_line "$RUN_USER")|g" -e "s|@AS_DB@|$(as_line postgres)|g" "$1"
 }
 as_line() { if is_root && [ "$1" != root ]; then echo "user=$1"; fi; }
@@ -76,7 +80,8 @@ make_cluster() {
   local pw=$DATA/pg.pw
   (umask 077; printf %s "$DB_ADMIN_PASSWORD" > "$pw")
   if is_root; then chown postgres "$DATA/pg" "$pw"; fi
-  as_db "$(PG_BIN)/initdb" -D "$DATA/pg" -E UTF8 --locale=C.UTF-8 -U acre_admin --auth=scram-sha-256 --pwfile="$pw" > "$DATA/log/initdb.log" 2>&1 \
+  as_db "$(PG_BIN)/initdb" -D "$DATA/pg" -E UTF8 --locale=C.UTF-8 -U acre_admin --auth=scram-sha-256 \
+    --pwfile="$pw" > "$DATA/log/initdb.log" 2>&1 \
     || { cat "$DATA/log/initdb.log" >&2; die "the cluster could not be made"; }
   rm -f "$pw"
 }
@@ -116,7 +121,13 @@ wait_for() {
   die "$what did not come up; see $DATA/log"
 }
 database_up() { sql -d postgres -c 'SELECT 1'; }
-page_up() { php -r '$c = stream_context_create(["http" => ["ignore_errors" => true, "timeout" => 5]]); $b = @file_get_contents($argv[1], false, $c); exit(is_string($b) && preg_grep("/^HTTP.* 200/", $http_response_header) ? 0 : 1);' "$APP_URL/sign-in"; }
+page_up() {
+  php -r '
+    $c = stream_context_create(["http" => ["ignore_errors" => true, "timeout" => 5]]);
+    $b = @file_get_contents($argv[1], false, $c);
+    exit(is_string($b) && preg_grep("/^HTTP.* 200/", $http_response_header) ? 0 : 1);
+  ' "$APP_URL/sign-in"
+}
 
 port_free() {
   answers "$1" "$2" && die "port $2 of $1 is taken by another program. Set $3 in .env to a free one."

@@ -46,7 +46,12 @@ verify() {
 new_key() {
   local old=$APP_KEY
   # All that went before: one that died half-way leaves secrets behind that only an older key opens.
-  if grep -q '^APP_PREVIOUS_KEYS=.' .env; then sed -i "s|^APP_PREVIOUS_KEYS=|&$old,|" .env; else sed -i '/^APP_PREVIOUS_KEYS=$/d' .env; echo "APP_PREVIOUS_KEYS=$old" >> .env; fi
+  if grep -q '^APP_PREVIOUS_KEYS=.' .env; then
+    sed -i "s|^APP_PREVIOUS_KEYS=|&$old,|" .env
+  else
+    sed -i '/^APP_PREVIOUS_KEYS=$/d' .env
+    echo "APP_PREVIOUS_KEYS=$old" >> .env
+  fi
   sed -i "s|^APP_KEY=.*|APP_KEY=base64:$(head -c 32 /dev/urandom | base64)|" .env
   load_settings
   artisan optimize -q
@@ -58,5 +63,8 @@ new_key() {
 }
 
 migrate() {
-  artisan migrate --database=owner --force > "$DATA/log/migrate.log" 2>&1 || { tail -20 "$DATA/log/migrate.log" >&2; die "the migrations failed"; }
+  artisan migrate --database=owner --force > "$DATA/log/migrate.log" 2>&1 || {
+    tail -20 "$DATA/log/migrate.log" >&2
+    die "the migrations failed"
+  }
 }

@@ -10,7 +10,9 @@ test_stack() {
   trap 'stack_running && stack_stop >/dev/null 2>&1' EXIT
   if stack_running; then stack_stop; fi
   rm -rf "$DATA/storage" "$DATA/cache" "$DATA/world"
-  ACRE_PORT=$(free_port); ACRE_DB_PORT=$(free_port); DRIVER_PORT=$(free_port); WORLD_PAGE_PORT=$(free_port) WORLD_RDAP_PORT=$(free_port) WORLD_TEXT_PORT=$(free_port) WORLD_DNS_PORT=$(free_port 127.53.0.1) WORLD_EPP_PORT=$(free_port) WORLD_POST_PORT=$(free_port) WORLD_POP_PORT=$(free_port) WORLD_BRIDGE_PORT=$(free_port) ACRE_WORLD=on; ACRE_ADDRESS=127.0.0.1
+  ACRE_PORT=$(free_port) ACRE_DB_PORT=$(free_port) DRIVER_PORT=$(free_port) ACRE_WORLD=on ACRE_ADDRESS=127.0.0.1
+  WORLD_PAGE_PORT=$(free_port) WORLD_RDAP_PORT=$(free_port) WORLD_TEXT_PORT=$(free_port) WORLD_DNS_PORT=$(free_port 127.53.0.1)
+  WORLD_EPP_PORT=$(free_port) WORLD_POST_PORT=$(free_port) WORLD_POP_PORT=$(free_port) WORLD_BRIDGE_PORT=$(free_port)
   # Plans are tested, and must not depend on when a table was last analysed.
   DB_FLAGS="-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c autovacuum=off"
   stack_paths "$name"
@@ -61,7 +63,8 @@ small_disk() {
   if ! mount -t tmpfs -o size=64m,mode=777 tmpfs "$ACRE_SMALL_DISK" 2>/dev/null; then unset ACRE_SMALL_DISK; return 0; fi
   trap 'stack_running && stack_stop >/dev/null 2>&1; umount "$ACRE_SMALL_DISK"' EXIT
   as_db mkdir -m 700 "$ACRE_SMALL_DISK/table"
-  sql -d postgres -c "DROP DATABASE IF EXISTS acre_small WITH (FORCE)" -c "DROP TABLESPACE IF EXISTS small" -c "CREATE TABLESPACE small LOCATION '$ACRE_SMALL_DISK/table'" 2>/dev/null
+  sql -d postgres -c "DROP DATABASE IF EXISTS acre_small WITH (FORCE)" -c "DROP TABLESPACE IF EXISTS small" \
+    -c "CREATE TABLESPACE small LOCATION '$ACRE_SMALL_DISK/table'" 2>/dev/null
   make_database acre_small small
 }
 
@@ -77,7 +80,8 @@ phpunit() {
 beside_begins() {
   fresh_database acre_beside
   step "tests beside: $*"
-  (DB_DATABASE=acre_beside TEST_TOKEN=beside as_run php -d memory_limit=1G vendor/bin/phpunit "$@" --log-junit "$LARAVEL_STORAGE_PATH/junit-beside.xml" > "$DATA/log/beside.log" 2>&1) &
+  (DB_DATABASE=acre_beside TEST_TOKEN=beside as_run php -d memory_limit=1G vendor/bin/phpunit "$@" \
+    --log-junit "$LARAVEL_STORAGE_PATH/junit-beside.xml" > "$DATA/log/beside.log" 2>&1) &
   beside=$!
 }
 beside_ends() {

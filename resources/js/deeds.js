@@ -1,7 +1,13 @@
 // A deed's button works once; the server would find the same docket anyway.
 document.querySelectorAll('form[data-once]').forEach((form) => {
     form.addEventListener('submit', () => {
-        window.setTimeout(() => form.querySelectorAll('button').forEach((button) => { button.disabled = true; }), 0);
+        window.setTimeout(
+            () =>
+                form.querySelectorAll('button').forEach((button) => {
+                    button.disabled = true;
+                }),
+            0,
+        );
     });
 });
 

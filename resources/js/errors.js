@@ -3,7 +3,9 @@ const refused = document.querySelector('[data-errors]');
 refused?.querySelectorAll('[data-field]').forEach((line) => {
     const [first, ...more] = line.dataset.field.split('.');
     const names = [line.dataset.field, `${first}${more.map((part) => `[${part}]`).join('')}`, `${first}[]`];
-    const field = names.map((name) => document.querySelector(`main [name="${CSS.escape(name)}"]:not([type=hidden])`)).find((found) => found);
+    const field = names
+        .map((name) => document.querySelector(`main [name="${CSS.escape(name)}"]:not([type=hidden])`))
+        .find((found) => found);
     if (!field) return;
     field.id ||= `e-${line.dataset.field}`;
     field.setAttribute('aria-invalid', 'true');

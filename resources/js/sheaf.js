@@ -12,7 +12,7 @@ async function send(boxes) {
     sending = true;
     while (wanted.size > 0) {
         for (const [names, method] of taken()) {
-            if (!await tell(names, method)) return;
+            if (!(await tell(names, method))) return;
         }
     }
     sending = false;
@@ -22,7 +22,12 @@ async function send(boxes) {
 function taken() {
     const batch = [...wanted];
     wanted.clear();
-    return [[true, 'POST'], [false, 'PATCH']].map(([isIn, method]) => [batch.filter(([, checked]) => checked === isIn).map(([name]) => name), method]).filter(([names]) => names.length > 0);
+    return [
+        [true, 'POST'],
+        [false, 'PATCH'],
+    ]
+        .map(([isIn, method]) => [batch.filter(([, checked]) => checked === isIn).map(([name]) => name), method])
+        .filter(([names]) => names.length > 0);
 }
 
 function request(names, method) {
@@ -68,7 +73,10 @@ if (ticks && bar) {
 document.querySelectorAll('[data-tick-all]').forEach((all) => {
     all.addEventListener('change', () => {
         const boxes = [...all.closest('table').querySelectorAll('tbody input[type=checkbox]')].filter((box) => box.checked !== all.checked);
-        boxes.forEach((box) => { box.checked = all.checked; mark(box); });
+        boxes.forEach((box) => {
+            box.checked = all.checked;
+            mark(box);
+        });
         if (ticks && bar && ticks.contains(all) && boxes.length > 0) send(boxes);
     });
 });

@@ -260,7 +260,8 @@ final readonly class WorldPages
                 (hosts with blanks between; a registrar of {$registrars}; a day like 2027-01-31)</p>
                 <p><button>Let it happen</button></p></form>
                 <h2>Weather</h2>
-                <form method=post action=/weather>{$key}<p><label>What befalls the next answers <select name=weather>{$weathers}</select></label>
+                <form method=post action=/weather>{$key}
+                <p><label>What befalls the next answers <select name=weather>{$weathers}</select></label>
                 <label>of <select name=place>{$places}</select></label>
                 <label>so many times <input name=times value=1 size=4></label> <button>Set</button></p></form>
                 <h2>Mailboxes</h2>

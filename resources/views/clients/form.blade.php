@@ -1,12 +1,15 @@
 <x-layout :title="$client->exists ? __('clients.form.change', ['client' => $client->name]) : __('clients.form.add_a')" area="People">
-    <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('clients.index') }}">{{ __(':Served_many') }}</a></nav>
+    <nav class="trail" aria-label="{{ __('common.where_you_are') }}">
+        <a href="{{ route('clients.index') }}">{{ __(':Served_many') }}</a></nav>
     <h1>{{ $client->exists ? __('clients.form.change', ['client' => $client->name]) : __('clients.form.add_a') }}</h1>
     <x-row-form :row="$client" route="clients">
         <div class="columns">
-            <x-field name="name" :label="__('common.name')" :value="$client->exists ? $client->name : null" required maxlength="200"/>
-            <x-field name="mailbox" :readonly="$client->exists && auth()->user()->cannot('settle')" :label="__('common.mailbox')" type="email" :value="$client->mailbox" maxlength="320"/>
-            <x-field name="pattern_id" type="choice" :label="__('clients.form.disclosure_pattern_for_its')" :value="$client->pattern_id" :options="$patterns"/>
+            <x-field name="name" :label="__('common.name')" :value="$client->exists ? $client->name : null" required maxlength="200" />
+            <x-field name="mailbox" :readonly="$client->exists && auth()->user()->cannot('settle')" :label="__('common.mailbox')"
+                type="email" :value="$client->mailbox" maxlength="320"/>
+            <x-field name="pattern_id" type="choice" :label="__('clients.form.disclosure_pattern_for_its')" :value="$client->pattern_id"
+                :options="$patterns"/>
         </div>
-        <x-field name="remarks" :label="__('common.notes')" type="area" :value="$client->remarks" maxlength="4000"/>
+        <x-field name="remarks" :label="__('common.notes')" type="area" :value="$client->remarks" maxlength="4000" />
     </x-row-form>
 </x-layout>
