@@ -54,7 +54,9 @@ once() {
 # Some archives come readable for their owner only, and the web server is somebody else.
 composer_install() {
   COMPOSER_ALLOW_SUPERUSER=1 composer install --ignore-platform-req=php+ --no-interaction --no-progress --no-scripts "$@" \
-    && chmod -R go+rX vendor
+    && chmod -R go+rX vendor || return 1
+  # Laravel's own lists of what is installed are made again of what is there now.
+  rm -f "$ROOT"/var/cache/{packages,services}.php "$ROOT"/var/*/cache/{packages,services}.php
 }
 
 npm_install() { npm ci --no-audit --no-fund; }
