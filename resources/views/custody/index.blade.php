@@ -16,9 +16,7 @@
                         <dd>{{ ($counts[$one->id] ?? 0) === 1 ? __('custody.index.has_access_to_one_account') : __(
                             'custody.index.has_access_to_accounts',
                             ['id' => number_format($counts[$one->id] ?? 0)],
-                        ) }}
-                            @if ($one->left_on !== null)
-                                , <span class="is-soon">{{ __('custody.index.has_left') }}</span>
+                        ) }}@if ($one->left_on !== null), <span class="is-soon">{{ __('custody.index.has_left') }}</span>
                             @endif
                         </dd>
                 </div>@empty<div>

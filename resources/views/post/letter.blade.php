@@ -19,7 +19,9 @@
                     @if (preg_match('~^https?://\S+$~D', $paragraph) === 1)
                         <a href="{{ $paragraph }}"
                             style="display:inline-block;padding:8px 16px;border:1.5px solid #165a78;color:#165a78;font-weight:600;
-                            text-decoration:none;overflow-wrap:anywhere">{{ __('letters.read_and_answer') }}</a>@else{!! nl2br(e($paragraph)) !!}
+                            text-decoration:none;overflow-wrap:anywhere">{{ __('letters.read_and_answer') }}</a>
+                    @else
+                        {!! nl2br(e($paragraph)) !!}
                     @endif
                 </p>
             @endforeach

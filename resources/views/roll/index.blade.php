@@ -138,11 +138,8 @@
                     @else type="date" @endif>
                 <button>{{ __('roll.index.go') }}</button>
             </form>
-        </x-word>
-        @foreach ($facets as $facet)
-            ,
-            <strong>{{ $facet->told }}</strong> (<a href="{{ $facet->without }}">{{ __('roll.index.without') }}</a>)
-        @endforeach
+        </x-word>@foreach ($facets as $facet), <strong>{{ $facet->told }}</strong>
+            (<a href="{{ $facet->without }}">{{ __('roll.index.without') }}</a>)@endforeach
         <x-word :label="__('roll.index.and')">
             <form class="narrow-form" action="{{ route('roll') }}">
                 @foreach (array_diff_key($filter->words(), $filter->facets) as $word => $value)

@@ -29,8 +29,7 @@
                     <summary>{{ App\Support\Dates::full(Acre\Core\Time\Instant::of($one->text('day'))) }}:
                         {{ $one->text('subject') }}<span class="lesser"> {{
                             __('letters.state.' . $one->text('state'))
-                        }}@if ($one->textOrNull('answer') !== null)
-                                : <bdi>{{ $one->text('answer') }}</bdi>
+                        }}@if ($one->textOrNull('answer') !== null): <bdi>{{ $one->text('answer') }}</bdi>
                             @endif
                         </span></summary>
                     <pre class="letter" tabindex="0">{{ $one->text('body') }}</pre>
