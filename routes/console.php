@@ -64,6 +64,7 @@ Schedule::call(fn (ResumeConfirmed $goOn) => $goOn->sweep())->everyTenSeconds()-
 Schedule::call(fn (AskToConfirm $ask) => $ask->anew())->everyMinute()->name('agreed-to-other-data')->withoutOverlapping();
 
 // A day of the log is closed once it is over; the head of the records is kept apart, also where who wrote a proof died before it could be.
+Schedule::call(fn (LogDays $days) => $days->openMonths())->daily()->name('months-of-the-log')->withoutOverlapping();
 Schedule::call(fn (LogDays $days) => $days->close())->hourly()->name('log')->withoutOverlapping();
 Schedule::call(fn (StoreHead $head) => $head->keep())->everyMinute()->name('head')->withoutOverlapping();
 

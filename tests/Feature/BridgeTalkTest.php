@@ -79,14 +79,12 @@ final class BridgeTalkTest extends TestCase
 
     /** @param  array{int, mixed}  $answer */
     #[TestWith([[200, ['key' => 'roll-000000000001', 'state' => 'done']], AnswerKind::Done, null, ''])]
-    #[
-        TestWith([
-            [202, ['key' => 'roll-000000000001', 'state' => 'pending', 'reason' => 'The receiver is asked.']],
-            AnswerKind::Pending,
-            null,
-            'The receiver is asked.',
-        ]),
-    ]
+    #[TestWith([
+        [202, ['key' => 'roll-000000000001', 'state' => 'pending', 'reason' => 'The receiver is asked.']],
+        AnswerKind::Pending,
+        null,
+        'The receiver is asked.',
+    ])]
     #[TestWith([[200, ['state' => 'refused', 'reason' => 'Not today.']], AnswerKind::Refused, null, 'Not today.'])]
     #[TestWith([[422, ['title' => 'There is no such order.', 'status' => 422]], AnswerKind::Refused, 422, 'There is no such order.'])]
     #[TestWith([[401, 'no JSON at all'], AnswerKind::Refused, 401, 'It answered 401.'])]

@@ -119,15 +119,13 @@ final class GateTalkTest extends TestCase
     #[TestWith([['bytes 00000002'], FailureReason::Garbled])]
     #[TestWith([['bytes 7f000000'], FailureReason::Garbled])]
     #[TestWith([['bytes 000010003c657070', 'close'], FailureReason::Silent])]
-    #[
-        TestWith([
-            [
-                '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
-                    .'code="1999"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>',
-            ],
-            FailureReason::Garbled,
-        ]),
-    ]
+    #[TestWith([
+        [
+            '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
+                .'code="1999"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>',
+        ],
+        FailureReason::Garbled,
+    ])]
     #[TestWith([['<!DOCTYPE epp [<!ENTITY x "y">]><epp>&x;</epp>'], FailureReason::Garbled])]
     public function test_what_is_no_answer_ends_the_session(array $said, FailureReason $why): void
     {
@@ -194,17 +192,15 @@ final class GateTalkTest extends TestCase
     /** @param  list<list<string>>  $turns */
     #[TestWith([[['close']], FailureReason::Silent])]
     #[TestWith([[[]], FailureReason::Silent])]
-    #[
-        TestWith([
+    #[TestWith([
+        [
             [
-                [
-                    '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
-                        .'code="1000"><msg>Hello</msg></result><trID><svTRID>S</svTRID></trID></response></epp>',
-                ],
+                '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
+                    .'code="1000"><msg>Hello</msg></result><trID><svTRID>S</svTRID></trID></response></epp>',
             ],
-            FailureReason::Garbled,
-        ]),
-    ]
+        ],
+        FailureReason::Garbled,
+    ])]
     public function test_without_a_greeting_nobody_logs_in(array $turns, FailureReason $why): void
     {
         self::assertSame($why, self::why(fn () => $this->gate($turns)));

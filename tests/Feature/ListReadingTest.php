@@ -24,52 +24,40 @@ final class ListReadingTest extends TestCase
      * @param  list<list<string>>  $samples
      * @param  list<string>  $fields
      */
-    #[
-        TestWith([
-            ['Domain Name', 'Expires On', 'Registered', 'Auto Renew?', 'Registrar-Lock'],
-            [],
-            ['name', 'ends', 'created', 'intent', 'lock'],
-        ]),
-    ]
+    #[TestWith([
+        ['Domain Name', 'Expires On', 'Registered', 'Auto Renew?', 'Registrar-Lock'],
+        [],
+        ['name', 'ends', 'created', 'intent', 'lock'],
+    ])]
     #[TestWith([['Domäne', 'Ablaufdatum', 'Inhaber', 'Kundennummer'], [], ['name', 'ends', 'registrant', 'account']])]
     #[TestWith([['nom de domaine', "date d'expiration", 'titulaire'], [], ['name', 'ends', 'registrant']])]
-    #[
-        TestWith([
-            ['A', 'B', 'C', 'D'],
-            [['bell.com', 'ledger@bell.com', 'ok', 'green'], ['peal.org', 'x@peal.org', 'clientHold', 'blue']],
-            ['name', 'mailbox', 'statuses', 'raw'],
-        ]),
-    ]
+    #[TestWith([
+        ['A', 'B', 'C', 'D'],
+        [['bell.com', 'ledger@bell.com', 'ok', 'green'], ['peal.org', 'x@peal.org', 'clientHold', 'blue']],
+        ['name', 'mailbox', 'statuses', 'raw'],
+    ])]
     #[TestWith([['Name', 'Domain'], [['one', 'bell.com']], ['raw', 'name']])]
     #[TestWith([['x'], [['12.10.2027']], ['ends']])]
-    #[
-        TestWith([
-            ['x', 'y', 'z'],
-            [['2027-10-12', '40718', '12.10.2019'], ['2028-01-01', '40719', '13.10.2019']],
-            ['ends', 'raw', 'created'],
-        ]),
-    ]
-    #[
-        TestWith([
-            ['Domaine', 'Date d’expiration', 'Prix', 'Renouvellement automatique'],
-            [['bell.com', '12.10.2027', '12,90 €', 'oui']],
-            ['name', 'ends', 'renewal', 'intent'],
-        ]),
-    ]
-    #[
-        TestWith([
-            ['Dominio', 'Vencimiento', 'Titular', 'Bloqueo'],
-            [['bell.com', '12/10/2027', 'Bell', 'sí']],
-            ['name', 'ends', 'registrant', 'lock'],
-        ]),
-    ]
-    #[
-        TestWith([
-            ['Domeinnaam', 'Vervaldatum', 'Naamservers'],
-            [['bell.com', '12-10-2027', 'ns1.wire.example ns2.wire.example']],
-            ['name', 'ends', 'servers'],
-        ]),
-    ]
+    #[TestWith([
+        ['x', 'y', 'z'],
+        [['2027-10-12', '40718', '12.10.2019'], ['2028-01-01', '40719', '13.10.2019']],
+        ['ends', 'raw', 'created'],
+    ])]
+    #[TestWith([
+        ['Domaine', 'Date d’expiration', 'Prix', 'Renouvellement automatique'],
+        [['bell.com', '12.10.2027', '12,90 €', 'oui']],
+        ['name', 'ends', 'renewal', 'intent'],
+    ])]
+    #[TestWith([
+        ['Dominio', 'Vencimiento', 'Titular', 'Bloqueo'],
+        [['bell.com', '12/10/2027', 'Bell', 'sí']],
+        ['name', 'ends', 'registrant', 'lock'],
+    ])]
+    #[TestWith([
+        ['Domeinnaam', 'Vervaldatum', 'Naamservers'],
+        [['bell.com', '12-10-2027', 'ns1.wire.example ns2.wire.example']],
+        ['name', 'ends', 'servers'],
+    ])]
     #[TestWith([['name', 'renewal'], [['bell.com', '12.90']], ['name', 'renewal']])]
     #[TestWith([['name', 'renewal'], [['bell.com', 'yes']], ['name', 'intent']])]
     #[TestWith([['name', 'domain'], [['Sound Kelp Farm', 'bell.com'], ['The Foundry', 'peal.org']], ['raw', 'name']])]

@@ -189,17 +189,15 @@ final class OddGateTest extends TestCase
     /** @param  list<string>  $answers */
     #[TestWith([[]], 'silence')]
     #[TestWith([['<epp>no']], 'what is no XML')]
-    #[
-        TestWith(
+    #[TestWith(
+        [
             [
-                [
-                    '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
-                        .'code="7"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>',
-                ],
+                '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result '
+                    .'code="7"><msg>Odd</msg></result><trID><clTRID>{client}</clTRID><svTRID>S</svTRID></trID></response></epp>',
             ],
-            'a code of no RFC',
-        ),
-    ]
+        ],
+        'a code of no RFC',
+    )]
     #[TestWith([["\xff\xfe"]], 'no UTF-8')]
     public function test_one_name_that_gets_no_answer_before_seven_others(array $answers): void
     {

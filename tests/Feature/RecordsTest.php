@@ -75,63 +75,49 @@ final class RecordsTest extends TestCase
 
     /** @param  list<string>  $faults */
     #[TestWith(["DELETE FROM log WHERE event = 'row_1'", ['the log had 2 rows on 2026-11-27, now it has 1']], 'a row is gone')]
-    #[
-        TestWith(
-            ["UPDATE log SET event = 'another' WHERE event = 'row_2'", ['a row of the log of 2026-11-29 was changed']],
-            'a row was changed',
-        ),
-    ]
-    #[
-        TestWith(
-            ["UPDATE log SET trade_at = trade_at - interval '1 day' WHERE event = 'row_2'", ['a row of the log of 2026-11-29 was changed']],
-            'another day of the house',
-        ),
-    ]
-    #[
-        TestWith(
-            [
-                "UPDATE log SET at = '2026-11-28 10:00:00+00' WHERE event = 'row_2'",
-                ['the log had 0 rows on 2026-11-28, now it has 1', 'the log had 2 rows on 2026-11-29, now it has 1'],
-            ],
-            'a row was dated back',
-        ),
-    ]
-    #[
-        TestWith(
-            [
-                "INSERT INTO log (at, trade_at, event, subject) VALUES ('2026-11-28 10:00:00+00', now(), 'late', 'test')",
-                ['the log had 0 rows on 2026-11-28, now it has 1'],
-            ],
-            'a row was added',
-        ),
-    ]
-    #[
-        TestWith(
-            [
-                "INSERT INTO log (at, trade_at, event, subject) VALUES ('2026-11-20 10:00:00+00', now(), 'late', 'test')",
-                ['the log begins on 2026-11-27, but 1 rows are dated before it'],
-            ],
-            'before all days',
-        ),
-    ]
-    #[
-        TestWith(
-            [
-                "DELETE FROM days_of_log WHERE day = '2026-11-28'",
-                ['the day 2026-11-28 of the log is missing', 'the log’s day 2026-11-29 does not carry the digest of the day before it'],
-            ],
-            'a day is gone',
-        ),
-    ]
-    #[
-        TestWith(
-            [
-                "UPDATE days_of_log SET rows = 3 WHERE day = '2026-11-29'",
-                ['the log had 3 rows on 2026-11-29, now it has 2', 'the digest of the log’s day 2026-11-29 is not that of what it says'],
-            ],
-            'a day was changed',
-        ),
-    ]
+    #[TestWith(
+        ["UPDATE log SET event = 'another' WHERE event = 'row_2'", ['a row of the log of 2026-11-29 was changed']],
+        'a row was changed',
+    )]
+    #[TestWith(
+        ["UPDATE log SET trade_at = trade_at - interval '1 day' WHERE event = 'row_2'", ['a row of the log of 2026-11-29 was changed']],
+        'another day of the house',
+    )]
+    #[TestWith(
+        [
+            "UPDATE log SET at = '2026-11-28 10:00:00+00' WHERE event = 'row_2'",
+            ['the log had 0 rows on 2026-11-28, now it has 1', 'the log had 2 rows on 2026-11-29, now it has 1'],
+        ],
+        'a row was dated back',
+    )]
+    #[TestWith(
+        [
+            "INSERT INTO log (at, trade_at, event, subject) VALUES ('2026-11-28 10:00:00+00', now(), 'late', 'test')",
+            ['the log had 0 rows on 2026-11-28, now it has 1'],
+        ],
+        'a row was added',
+    )]
+    #[TestWith(
+        [
+            "INSERT INTO log (at, trade_at, event, subject) VALUES ('2026-11-20 10:00:00+00', now(), 'late', 'test')",
+            ['the log begins on 2026-11-27, but 1 rows are dated before it'],
+        ],
+        'before all days',
+    )]
+    #[TestWith(
+        [
+            "DELETE FROM days_of_log WHERE day = '2026-11-28'",
+            ['the day 2026-11-28 of the log is missing', 'the log’s day 2026-11-29 does not carry the digest of the day before it'],
+        ],
+        'a day is gone',
+    )]
+    #[TestWith(
+        [
+            "UPDATE days_of_log SET rows = 3 WHERE day = '2026-11-29'",
+            ['the log had 3 rows on 2026-11-29, now it has 2', 'the digest of the log’s day 2026-11-29 is not that of what it says'],
+        ],
+        'a day was changed',
+    )]
     public function test_what_was_done_to_a_closed_day_is_seen(string $done, array $faults): void
     {
         $days = $this->days();
@@ -165,28 +151,22 @@ final class RecordsTest extends TestCase
      * @param  list<string>  $faults
      */
     #[TestWith(['DELETE FROM log WHERE event = ?', ['row_3'], []], 'a row of a closed day, which the day itself knows')]
-    #[
-        TestWith(
-            ["DELETE FROM days_of_log WHERE day = '2026-11-29'", [], ['the log was closed to 2026-11-29 on *, and that day is gone']],
-            'the last day',
-        ),
-    ]
-    #[
-        TestWith(
-            [
-                "UPDATE days_of_log SET sha256 = rows_sha256 WHERE day = '2026-11-29'",
-                [],
-                ['the log’s day 2026-11-29 is not what it was on *'],
-            ],
-            'the last day was made anew',
-        ),
-    ]
-    #[
-        TestWith(
-            ['DELETE FROM log WHERE event = ?', ['today'], ['the log had 1 rows to row * on *, now it has 0 of them']],
-            'a row of today',
-        ),
-    ]
+    #[TestWith(
+        ["DELETE FROM days_of_log WHERE day = '2026-11-29'", [], ['the log was closed to 2026-11-29 on *, and that day is gone']],
+        'the last day',
+    )]
+    #[TestWith(
+        [
+            "UPDATE days_of_log SET sha256 = rows_sha256 WHERE day = '2026-11-29'",
+            [],
+            ['the log’s day 2026-11-29 is not what it was on *'],
+        ],
+        'the last day was made anew',
+    )]
+    #[TestWith(
+        ['DELETE FROM log WHERE event = ?', ['today'], ['the log had 1 rows to row * on *, now it has 0 of them']],
+        'a row of today',
+    )]
     #[TestWith(['DELETE FROM proofs', [], ['1 proofs were counted on *, and the last of them is gone']], 'all proofs')]
     #[TestWith(["UPDATE proofs SET sha256 = repeat('e', 64)", [], ['proof 1 is not the one that was counted on *']], 'a proof')]
     public function test_the_head_knows_what_is_gone(string $done, array $with, array $faults): void

@@ -137,33 +137,29 @@ final class BridgeTest extends TestCase
     #[TestWith([['kind' => 'disclose', 'name' => 'peal.com', 'shown' => ['organisation', 'country']], '200 done'])]
     #[TestWith([['kind' => 'disclose', 'name' => 'peal.com', 'shown' => ['voice']], '200 refused We sell hidden, the organisation alone, '
         .'or everything.'])]
-    #[
-        TestWith([
-            [
-                'kind' => 'registrant',
-                'name' => 'peal.com',
-                'holder' => [
-                    'handle' => 'R1-AAAAAA',
-                    'kind' => 'person',
-                    'mailbox' => 'a@b.example',
-                    'name' => 'Zoë Peal',
-                    'country' => 'GB',
-                    'street' => ['1 Wick', 'Top'],
-                ],
+    #[TestWith([
+        [
+            'kind' => 'registrant',
+            'name' => 'peal.com',
+            'holder' => [
+                'handle' => 'R1-AAAAAA',
+                'kind' => 'person',
+                'mailbox' => 'a@b.example',
+                'name' => 'Zoë Peal',
+                'country' => 'GB',
+                'street' => ['1 Wick', 'Top'],
             ],
-            '200 done',
-        ]),
-    ]
-    #[
-        TestWith([
-            [
-                'kind' => 'registrant',
-                'name' => 'peal.com',
-                'holder' => ['handle' => 'R1-AAAAAA', 'kind' => 'person', 'mailbox' => 'a@b.example', 'name' => 'Zoë Peal'],
-            ],
-            '200 refused A holder has a name or an organisation, and a country.',
-        ]),
-    ]
+        ],
+        '200 done',
+    ])]
+    #[TestWith([
+        [
+            'kind' => 'registrant',
+            'name' => 'peal.com',
+            'holder' => ['handle' => 'R1-AAAAAA', 'kind' => 'person', 'mailbox' => 'a@b.example', 'name' => 'Zoë Peal'],
+        ],
+        '200 refused A holder has a name or an organisation, and a country.',
+    ])]
     #[TestWith([['kind' => 'servers', 'name' => 'peal.com', 'servers' => ['ns1.quay.example', 'NS2.quay.example']], '200 done'])]
     // What the contract refuses.
     #[TestWith([['kind' => 'servers', 'name' => 'peal.com'], '422 The required properties (servers) are missing.'])]
@@ -175,12 +171,10 @@ final class BridgeTest extends TestCase
         .'colour.'])]
     #[TestWith([['kind' => 'disclose', 'name' => 'peal.com', 'shown' => ['shoe '
         .'size']], '422 The data should match one item from enum: /shown/0.'])]
-    #[
-        TestWith([
-            ['kind' => 'registrant', 'name' => 'peal.com', 'holder' => ['handle' => 'R1', 'kind' => 'person', 'mailbox' => 'a@b.example']],
-            '422 Minimum string length is 3, found 2: /holder/handle.',
-        ]),
-    ]
+    #[TestWith([
+        ['kind' => 'registrant', 'name' => 'peal.com', 'holder' => ['handle' => 'R1', 'kind' => 'person', 'mailbox' => 'a@b.example']],
+        '422 Minimum string length is 3, found 2: /holder/handle.',
+    ])]
     public function test_orders_are_done_pending_or_refused(array $order, string $answer): void
     {
         self::assertSame($answer, $this->order($order));

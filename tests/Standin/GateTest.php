@@ -94,33 +94,25 @@ final class GateTest extends TestCase
         self::assertTrue($session->session->closes);
     }
 
-    #[
-        TestWith([
-            '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><dance/><clTRID>ABC-1</clTRID></command></epp>',
-            EppCode::UnknownCommand,
-        ]),
-    ]
+    #[TestWith([
+        '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><dance/><clTRID>ABC-1</clTRID></command></epp>',
+        EppCode::UnknownCommand,
+    ])]
     #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><info/><clTRID>ABC-1</clTRID></command></epp>', EppCode::Syntax])]
-    #[
-        TestWith([
-            '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><info><x:info xmlns:x="urn:other"/></info></command></epp>',
-            EppCode::UnimplementedService,
-        ]),
-    ]
-    #[
-        TestWith([
-            '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/><extension><x:x '
-                .'xmlns:x="urn:other"/></extension></command></epp>',
-            EppCode::UnimplementedExtension,
-        ]),
-    ]
+    #[TestWith([
+        '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><info><x:info xmlns:x="urn:other"/></info></command></epp>',
+        EppCode::UnimplementedService,
+    ])]
+    #[TestWith([
+        '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/><extension><x:x '
+            .'xmlns:x="urn:other"/></extension></command></epp>',
+        EppCode::UnimplementedExtension,
+    ])]
     #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="perhaps"/></command></epp>', EppCode::ValueSyntax])]
-    #[
-        TestWith([
-            '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/><clTRID>x</clTRID></command></epp>',
-            EppCode::ValueSyntax,
-        ]),
-    ]
+    #[TestWith([
+        '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/><clTRID>x</clTRID></command></epp>',
+        EppCode::ValueSyntax,
+    ])]
     #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><command><poll op="req"/>', EppCode::Syntax])]
     #[TestWith(['<!DOCTYPE epp [<!ENTITY a "b">]><epp/>', EppCode::Syntax])]
     #[TestWith(['<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><hello/><hello/></epp>', EppCode::Syntax])]
@@ -575,100 +567,80 @@ final class GateTest extends TestCase
      * What a server may leave out it says so of (2102, RFC 5730 §3), with the codes that RFC 5910 §4 and §5.2 name; nothing is passed over
      * in silence.
      */
-    #[
-        TestWith([
-            'domain',
-            '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name><domain:add>'
-                .'<domain:contact type="tech">H-1</domain:contact></domain:add></domain:update>',
-            '',
-            EppCode::UnimplementedOption,
-        ]),
-    ]
-    #[
-        TestWith([
-            'domain',
-            '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name><domain:add><domain:ns>'
-                .'<domain:hostAttr><domain:hostName>ns9.b.example</domain:hostName></domain:hostAttr></domain:ns></domain:add>'
-                .'</domain:update>',
-            '',
-            EppCode::UnimplementedOption,
-        ]),
-    ]
-    #[
-        TestWith([
-            'domain',
-            '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
-            '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1" '
-                .'urgent="true"><secDNS:rem><secDNS:all>true</secDNS:all></secDNS:rem></secDNS:update>',
-            EppCode::UnimplementedOption,
-        ]),
-    ]
-    #[
-        TestWith([
-            'domain',
-            '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
-            '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:chg><secDNS:maxSigLife>605900</secDNS:maxSigLife>'
-                .'</secDNS:chg></secDNS:update>',
-            EppCode::UnimplementedOption,
-        ]),
-    ]
-    #[
-        TestWith([
-            'domain',
-            '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
-            '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:add><secDNS:keyData><secDNS:flags>257</secDNS:flags>'
-                .'<secDNS:protocol>3</secDNS:protocol><secDNS:alg>1</secDNS:alg><secDNS:pubKey>AQPJ////4Q==</secDNS:pubKey>'
-                .'</secDNS:keyData></secDNS:add></secDNS:update>',
-            EppCode::Policy,
-        ]),
-    ]
-    #[
-        TestWith([
-            'domain',
-            '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
-            '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:add><secDNS:dsData>'
-                .'<secDNS:keyTag>12346</secDNS:keyTag><secDNS:alg>3</secDNS:alg><secDNS:digestType>1</secDNS:digestType>'
-                .'<secDNS:digest>38EC35D5B3A34B44C39B</secDNS:digest><secDNS:keyData><secDNS:flags>257</secDNS:flags>'
-                .'<secDNS:protocol>3</secDNS:protocol><secDNS:alg>1</secDNS:alg><secDNS:pubKey>AQPJ////4Q==</secDNS:pubKey>'
-                .'</secDNS:keyData></secDNS:dsData></secDNS:add></secDNS:update>',
-            EppCode::Done,
-        ]),
-    ]
-    #[
-        TestWith([
-            'contact',
-            '<contact:update xmlns:contact="urn:ietf:params:xml:ns:contact-1.0"><contact:id>BF-1</contact:id><contact:add><contact:status '
-                .'s="clientDeleteProhibited"/></contact:add></contact:update>',
-            '',
-            EppCode::UnimplementedOption,
-        ]),
-    ]
-    #[
-        TestWith([
-            'host',
-            '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name><host:add><host:status '
-                .'s="clientUpdateProhibited"/></host:add></host:update>',
-            '',
-            EppCode::UnimplementedOption,
-        ]),
-    ]
-    #[
-        TestWith([
-            'host',
-            '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name><host:chg>'
-                .'<host:name>ns2.b.example</host:name></host:chg></host:update>',
-            '',
-            EppCode::UnimplementedOption,
-        ]),
-    ]
-    #[
-        TestWith([
-            'host',
-            '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name></host:update>',
-            '',
-            EppCode::MissingParameter,
-        ]),
-    ]
+    #[TestWith([
+        'domain',
+        '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name><domain:add>'
+            .'<domain:contact type="tech">H-1</domain:contact></domain:add></domain:update>',
+        '',
+        EppCode::UnimplementedOption,
+    ])]
+    #[TestWith([
+        'domain',
+        '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name><domain:add><domain:ns>'
+            .'<domain:hostAttr><domain:hostName>ns9.b.example</domain:hostName></domain:hostAttr></domain:ns></domain:add>'
+            .'</domain:update>',
+        '',
+        EppCode::UnimplementedOption,
+    ])]
+    #[TestWith([
+        'domain',
+        '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
+        '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1" '
+            .'urgent="true"><secDNS:rem><secDNS:all>true</secDNS:all></secDNS:rem></secDNS:update>',
+        EppCode::UnimplementedOption,
+    ])]
+    #[TestWith([
+        'domain',
+        '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
+        '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:chg><secDNS:maxSigLife>605900</secDNS:maxSigLife>'
+            .'</secDNS:chg></secDNS:update>',
+        EppCode::UnimplementedOption,
+    ])]
+    #[TestWith([
+        'domain',
+        '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
+        '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:add><secDNS:keyData><secDNS:flags>257</secDNS:flags>'
+            .'<secDNS:protocol>3</secDNS:protocol><secDNS:alg>1</secDNS:alg><secDNS:pubKey>AQPJ////4Q==</secDNS:pubKey>'
+            .'</secDNS:keyData></secDNS:add></secDNS:update>',
+        EppCode::Policy,
+    ])]
+    #[TestWith([
+        'domain',
+        '<domain:update xmlns:domain="urn:ietf:params:xml:ns:domain-1.0"><domain:name>bell.com</domain:name></domain:update>',
+        '<secDNS:update xmlns:secDNS="urn:ietf:params:xml:ns:secDNS-1.1"><secDNS:add><secDNS:dsData>'
+            .'<secDNS:keyTag>12346</secDNS:keyTag><secDNS:alg>3</secDNS:alg><secDNS:digestType>1</secDNS:digestType>'
+            .'<secDNS:digest>38EC35D5B3A34B44C39B</secDNS:digest><secDNS:keyData><secDNS:flags>257</secDNS:flags>'
+            .'<secDNS:protocol>3</secDNS:protocol><secDNS:alg>1</secDNS:alg><secDNS:pubKey>AQPJ////4Q==</secDNS:pubKey>'
+            .'</secDNS:keyData></secDNS:dsData></secDNS:add></secDNS:update>',
+        EppCode::Done,
+    ])]
+    #[TestWith([
+        'contact',
+        '<contact:update xmlns:contact="urn:ietf:params:xml:ns:contact-1.0"><contact:id>BF-1</contact:id><contact:add><contact:status '
+            .'s="clientDeleteProhibited"/></contact:add></contact:update>',
+        '',
+        EppCode::UnimplementedOption,
+    ])]
+    #[TestWith([
+        'host',
+        '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name><host:add><host:status '
+            .'s="clientUpdateProhibited"/></host:add></host:update>',
+        '',
+        EppCode::UnimplementedOption,
+    ])]
+    #[TestWith([
+        'host',
+        '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name><host:chg>'
+            .'<host:name>ns2.b.example</host:name></host:chg></host:update>',
+        '',
+        EppCode::UnimplementedOption,
+    ])]
+    #[TestWith([
+        'host',
+        '<host:update xmlns:host="urn:ietf:params:xml:ns:host-1.0"><host:name>ns1.b.example</host:name></host:update>',
+        '',
+        EppCode::MissingParameter,
+    ])]
     public function test_what_is_not_kept_here_is_refused_and_not_passed_over(
         string $what,
         string $update,

@@ -303,18 +303,14 @@ final class EppTest extends TestCase
     #[TestWith(['', 'nothing is in it'])]
     #[TestWith(["<epp>\xff</epp>", 'not UTF-8 from byte 5'])]
     #[TestWith(['<html/>', 'should begin with epp'])]
-    #[
-        TestWith([
-            '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><trID><svTRID>1</svTRID></trID></response></epp>',
-            'epp/response/result is missing',
-        ]),
-    ]
-    #[
-        TestWith([
-            '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1000"><msg>x</msg></result></response></epp>',
-            'epp/response/trID is missing',
-        ]),
-    ]
+    #[TestWith([
+        '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><trID><svTRID>1</svTRID></trID></response></epp>',
+        'epp/response/result is missing',
+    ])]
+    #[TestWith([
+        '<epp xmlns="urn:ietf:params:xml:ns:epp-1.0"><response><result code="1000"><msg>x</msg></result></response></epp>',
+        'epp/response/trID is missing',
+    ])]
     public function test_what_is_malformed_is_refused_with_its_place(string $document, string $said): void
     {
         $this->expectException(XmlError::class);
@@ -462,15 +458,13 @@ final class EppTest extends TestCase
 
     #[TestWith(["\xFE\xFF\x00<\x00"], 'half a unit')]
     #[TestWith(["\xFE\xFF\xD8\x00\x00<"], 'half a pair')]
-    #[
-        TestWith(
-            [
-                "\xFF\xFE<\x00?\x00x\x00m\x00l\x00 "
-                    ."\x00e\x00n\x00c\x00o\x00d\x00i\x00n\x00g\x00=\x00'\x00u\x00t\x00f\x00-\x008\x00'\x00?\x00>\x00<\x00a\x00/\x00>\x00",
-            ],
-            'called UTF-8',
-        ),
-    ]
+    #[TestWith(
+        [
+            "\xFF\xFE<\x00?\x00x\x00m\x00l\x00 "
+                ."\x00e\x00n\x00c\x00o\x00d\x00i\x00n\x00g\x00=\x00'\x00u\x00t\x00f\x00-\x008\x00'\x00?\x00>\x00<\x00a\x00/\x00>\x00",
+        ],
+        'called UTF-8',
+    )]
     public function test_what_is_no_utf_16_is_refused(string $document): void
     {
         $this->expectException(XmlError::class);

@@ -18,12 +18,10 @@ final class PlainTextTest extends TestCase
     #[TestWith(["Zoe\u{308} Peal", "Zo\u{EB} Peal"], 'NFC')]
     #[TestWith(["bro\xC3ken\xff", 'bro?ken?'], 'no UTF-8')]
     #[TestWith(["\u{FEFF}Be\u{2060}ll", 'Bell'])]
-    #[
-        TestWith(
-            ["\u{645}\u{6CC}\u{200C}\u{62E}\u{648}\u{627}\u{647}\u{645}", "\u{645}\u{6CC}\u{200C}\u{62E}\u{648}\u{627}\u{647}\u{645}"],
-            'a joiner that spelling needs',
-        ),
-    ]
+    #[TestWith(
+        ["\u{645}\u{6CC}\u{200C}\u{62E}\u{648}\u{627}\u{647}\u{645}", "\u{645}\u{6CC}\u{200C}\u{62E}\u{648}\u{627}\u{647}\u{645}"],
+        'a joiner that spelling needs',
+    )]
     public function test_one_line_is_one_line(string $given, string $expected): void
     {
         self::assertSame($expected, PlainText::line($given));

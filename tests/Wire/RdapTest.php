@@ -122,12 +122,10 @@ final class RdapTest extends TestCase
     }
 
     #[TestWith(['{"objectClassName":"entity"}', 'should be a domain, and is a entity'])]
-    #[
-        TestWith([
-            '{"objectClassName":"domain","ldhName":"other.com"}',
-            'Asked for wickerby-bells.com, the directory answered for other.com',
-        ]),
-    ]
+    #[TestWith([
+        '{"objectClassName":"domain","ldhName":"other.com"}',
+        'Asked for wickerby-bells.com, the directory answered for other.com',
+    ])]
     public function test_another_thing_than_was_asked_for_is_refused(string $body, string $said): void
     {
         $this->expectException(RdapError::class);
@@ -136,22 +134,18 @@ final class RdapTest extends TestCase
     }
 
     #[TestWith(['"eventDate": "2019-10-13T08:00:00Z"', '"eventDate": "13 Oct 2019"', '$.events[0].eventDate should be a date and time'])]
-    #[
-        TestWith([
-            '["version", {}, "text", "4.0"]',
-            '["version"]',
-            '$.entities[0].vcardArray[1][0] should be name, parameters, type and value',
-        ]),
-    ]
+    #[TestWith([
+        '["version", {}, "text", "4.0"]',
+        '["version"]',
+        '$.entities[0].vcardArray[1][0] should be name, parameters, type and value',
+    ])]
     #[TestWith(['"roles": ["registrar"]', '"roles": "registrar"', '$.entities[0].roles should be a list'])]
     #[TestWith(['"keyTag": 60485', '"keyTag": "60485"', '$.secureDNS.dsData[0].keyTag should be a whole number'])]
-    #[
-        TestWith([
-            '"eventDate": "2019-10-13T08:00:00Z"',
-            '"eventDate": "0000-01-01T00:00:00Z"',
-            '$.events[0].eventDate should be a date and time',
-        ]),
-    ]
+    #[TestWith([
+        '"eventDate": "2019-10-13T08:00:00Z"',
+        '"eventDate": "0000-01-01T00:00:00Z"',
+        '$.events[0].eventDate should be a date and time',
+    ])]
     public function test_what_is_odd_costs_itself_and_is_said_with_its_path(string $from, string $to, string $said): void
     {
         $whole = $this->domain(self::BODY);

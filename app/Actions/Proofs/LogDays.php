@@ -33,6 +33,12 @@ final readonly class LogDays
     {
     }
 
+    /** A partition a month, a year ahead; one that nobody made in time still takes what was written meanwhile. */
+    public function openMonths(): int
+    {
+        return Row::of($this->database->selectOne("SELECT log_months((clock_timestamp() + interval '12 months')::date) AS made"))->int('made');
+    }
+
     /** @return int how many days were closed */
     public function close(?Instant $now = null): int
     {

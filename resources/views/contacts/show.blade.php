@@ -164,7 +164,8 @@
                                         : App\Support\Dates::full($letter->instant('written_on')) }}:
                                     {{
                                         $words->say('letters.state.' . $letter->text('state'))
-                                    }}@if ($letter->instant('answered_at') !== null), <span class="is-good">{{ __('contacts.show.answered') }}</span>
+                                    }}@if ($letter->instant('answered_at') !== null), <span
+                                        class="is-good">{{ __('contacts.show.answered') }}</span>
                                     @endif
                                     <span class="lesser">
                                     <bdi>{{ $letter->text('subject') }}</bdi></span></span>@empty

@@ -26,7 +26,9 @@
                         @class([
                             'is-bad' => $letter->state->hasFailed(),
                             'is-soon' => $letter->state === App\Models\LetterState::Doubtful,
-                        ])>{{ $words->say('letters.state.' . $letter->state->value) }}</span>@if ($letter->answer !== null): <bdi>{{ $letter->answer }}</bdi>@else.@endif
+                        ])>{{
+                            $words->say('letters.state.' . $letter->state->value)
+                        }}</span>@if ($letter->answer !== null): <bdi>{{ $letter->answer }}</bdi>@else.@endif
                 @endif
             </p>
             @if ($letter !== null)

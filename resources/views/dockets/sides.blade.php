@@ -27,7 +27,9 @@
                                     'lesser' => !$one->letter->state->hasFailed(),
                                     'is-bad' => $one->letter->state->hasFailed(),
                                     'reason' => true,
-                                ])>{{ $words->say('letters.state.' . $one->letter->state->value) }}@if ($one->letter->answer !== null): <bdi>{{ $one->letter->answer }}</bdi>
+                                ])>{{
+                                    $words->say('letters.state.' . $one->letter->state->value)
+                                }}@if ($one->letter->answer !== null): <bdi>{{ $one->letter->answer }}</bdi>
                                     @endif
                                 </span>
                                 <details>
