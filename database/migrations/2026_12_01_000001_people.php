@@ -32,7 +32,7 @@ return new class extends Migration
             );
             CREATE UNIQUE INDEX users_email ON users (lower(email));
 
-            CREATE FUNCTION users_owner_left() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION users_owner_left() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 -- Whoever takes the last but one away at the same moment waits here, and then finds it taken.
                 PERFORM pg_advisory_xact_lock(7306, 0);

@@ -12,7 +12,7 @@ return new class extends Migration
     {
         DB::unprepared(<<<'SQL'
             -- A name of somebody as it is compared: whatever its case, blanks and apostrophes.
-            CREATE FUNCTION folded(given text) RETURNS text LANGUAGE sql IMMUTABLE PARALLEL SAFE STRICT
+            CREATE OR REPLACE FUNCTION folded(given text) RETURNS text LANGUAGE sql IMMUTABLE PARALLEL SAFE STRICT
                 RETURN lower(translate(regexp_replace(btrim(given), '\s+', ' ', 'g'), '’‘ʼ´`', ''''''''''''));
 
             CREATE TABLE patterns (
@@ -50,7 +50,7 @@ return new class extends Migration
             CREATE UNIQUE INDEX clients_name ON clients (folded(name));
             CREATE INDEX clients_merged ON clients (merged_into) WHERE merged_into IS NOT NULL;
 
-            CREATE FUNCTION clients_are_merged_flat() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION clients_are_merged_flat() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 IF EXISTS (SELECT FROM clients c WHERE c.id = NEW.merged_into AND c.merged_into IS NOT NULL)
                     OR EXISTS (SELECT FROM clients c WHERE c.merged_into = NEW.id) THEN
@@ -153,7 +153,7 @@ return new class extends Migration
                 || coalesce(mailbox, '') || ' ' || coalesce(handle, '')) gin_trgm_ops);
             CREATE INDEX accounts_owner ON accounts (owner_id);
 
-            CREATE FUNCTION of_the_kept_owner() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION of_the_kept_owner() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 NEW.owner_id := coalesce((SELECT merged_into FROM clients WHERE id = NEW.owner_id FOR KEY SHARE), NEW.owner_id);
                 RETURN NEW;
@@ -240,7 +240,7 @@ return new class extends Migration
             CREATE UNIQUE INDEX holdings_today ON holdings (name_id) WHERE upper_inf(span);
 
             -- A name that arrives in an account is held, and watched no more.
-            CREATE FUNCTION held_is_not_watched() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION held_is_not_watched() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 DELETE FROM watchings w USING new_rows n WHERE w.name_id = n.name_id AND upper_inf(n.span);
                 UPDATE observing o SET due_at = '-infinity' FROM new_rows n WHERE o.name_id = n.name_id AND o.due_at = 'infinity';
@@ -251,7 +251,7 @@ return new class extends Migration
                 EXECUTE FUNCTION held_is_not_watched();
 
             -- The lock is the one that the reference takes anyway: whoever merges the two waits for it, and moves what was written.
-            CREATE FUNCTION of_the_kept_client() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION of_the_kept_client() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 IF NEW.client_id IS NOT NULL THEN
                     NEW.client_id := coalesce((SELECT merged_into FROM clients WHERE id = NEW.client_id FOR KEY SHARE), NEW.client_id);
@@ -282,7 +282,7 @@ return new class extends Migration
             CREATE INDEX watchings_client ON watchings (client_id);
 
             -- And what is held can't be watched.
-            CREATE FUNCTION watched_is_not_held() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION watched_is_not_held() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 IF EXISTS (SELECT FROM holdings WHERE name_id = NEW.name_id AND upper_inf(span)) THEN
                     RAISE EXCEPTION 'name % is held', NEW.name_id USING ERRCODE = 'check_violation';

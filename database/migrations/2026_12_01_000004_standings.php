@@ -97,7 +97,7 @@ return new class extends Migration
                 later);
 
             -- Every name that comes onto the Roll is looked at, whichever way it came.
-            CREATE FUNCTION look_at_new_names() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION look_at_new_names() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 INSERT INTO observing (name_id, due_at) SELECT name_id, '-infinity' FROM new_rows
                 ON CONFLICT (name_id) DO UPDATE SET due_at = '-infinity' WHERE observing.due_at = 'infinity';

@@ -31,7 +31,7 @@ return new class extends Migration
 
             -- Makes the log's partitions, one a month, as far as a day; what was written of such a month meanwhile moves into it.
             -- The runtime role may call it, and reaches no partition otherwise.
-            CREATE FUNCTION log_months(through date) RETURNS integer
+            CREATE OR REPLACE FUNCTION log_months(through date) RETURNS integer
                 LANGUAGE plpgsql SECURITY DEFINER SET search_path = public, pg_temp AS $$
             DECLARE
                 month date;

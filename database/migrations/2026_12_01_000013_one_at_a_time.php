@@ -27,7 +27,7 @@ return new class extends Migration
             $which = fn (string $row): string => $table === 'roles' ? "{$row}role = 'registrant'" : 'true';
             // Written are many at once, moved is one.
             DB::unprepared(<<<SQL
-                CREATE FUNCTION {$table}_begun() RETURNS trigger LANGUAGE plpgsql AS \$\$
+                CREATE OR REPLACE FUNCTION {$table}_begun() RETURNS trigger LANGUAGE plpgsql AS \$\$
                 BEGIN
                     PERFORM FROM {$of} w
                     WHERE w.id IN (SELECT n.{$whose} FROM new_rows n WHERE {$which('n.')})
@@ -45,7 +45,7 @@ return new class extends Migration
                 CREATE TRIGGER {$table}_begun AFTER INSERT ON {$table}
                     REFERENCING NEW TABLE AS new_rows FOR EACH STATEMENT EXECUTE FUNCTION {$table}_begun();
 
-                CREATE FUNCTION {$table}_moved() RETURNS trigger LANGUAGE plpgsql AS \$\$
+                CREATE OR REPLACE FUNCTION {$table}_moved() RETURNS trigger LANGUAGE plpgsql AS \$\$
                 BEGIN
                     PERFORM FROM {$of} w WHERE w.id = NEW.{$whose} FOR NO KEY UPDATE;
                     IF EXISTS (

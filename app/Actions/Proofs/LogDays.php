@@ -36,7 +36,9 @@ final readonly class LogDays
     /** A partition a month, a year ahead; one that nobody made in time still takes what was written meanwhile. */
     public function openMonths(): int
     {
-        return Row::of($this->database->selectOne("SELECT log_months((clock_timestamp() + interval '12 months')::date) AS made"))->int('made');
+        $made = $this->database->selectOne("SELECT log_months((clock_timestamp() + interval '12 months')::date) AS made");
+
+        return Row::of($made)->int('made');
     }
 
     /** @return int how many days were closed */

@@ -88,8 +88,7 @@
                                     href="{{ route('dockets.show', $row->int('subject_id')) }}">{{ __(
                                         'log.show.docket',
                                         ['subject_id' => $row->int('subject_id')],
-                                    ) }}</a>@else{{ $row->text('subject') }}
-                                {{ $row->intOrNull('subject_id') }}
+                                    ) }}</a>@else{{ $row->text('subject') }} {{ $row->intOrNull('subject_id') }}
                             @endif
                         </td>
                         <td data-label="{{ __('common.more') }}">
