@@ -23,6 +23,7 @@ return [
     'who' => 'Who',
     'save' => 'Save',
     'failed_work' => 'Failed work',
+    'names_told' => '{1} :told name|[0,*] :told names',
     'the_name' => 'The name',
     'the_names' => 'The names',
     'password' => 'Password',

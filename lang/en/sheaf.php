@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'clients' => '{1} :count client|[0,*] :count clients',
+    'registrars' => '{1} :count registrar|[0,*] :count registrars',
+    'watched' => ':count only watched',
     'pasted' => '{0} No name was added.|{1} One name was added.|[2,*] :count names were added.',
     'unknown' => '{1} One is not on the Roll: :names.|[2,*] :count are not on the Roll: :names.',
     'gather_first' => 'Add names first: select them on the Roll, or paste them here.',
@@ -17,7 +20,8 @@ return [
         'names_first' => 'Names: the first :count',
         'the_sheaf' => 'The sheaf',
         'the_sheaf_is_empty' => 'The sheaf is empty.',
-        'in_the_sheaf_they_stay_until' => ':count:count2 in the sheaf: :told. They stay until you remove them, even after you sign out.',
+        'in_the_sheaf_they_stay_until' => '{1} :number name in the sheaf: :told. It stays until you remove it, even after you sign out.|'
+            .'[2,*] :number names in the sheaf: :told. They stay until you remove them, even after you sign out.',
         'add_a_list_of_names' => 'Add a list of names',
         'paste_any_list_lines_commas' => 'Paste any list: lines, commas, semicolons, tabs, spaces or web addresses.',
         'add_to_the_sheaf' => 'Add to the sheaf',

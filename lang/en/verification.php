@@ -15,6 +15,7 @@ return [
         'a_registration_a_transfer_in' => 'A registration, a transfer in, or a change of a registrant’s name, organisation or mailbox '
             .'requires verification. Letters are then sent automatically.',
         'status' => 'Status',
+        'in_days' => '{0} today|{1} tomorrow|[2,*] in :count days',
         'suspended_by_the_rules' => 'suspended by the rules',
         'they_replied' => 'They replied:',
         'reported_as_wrong' => 'Reported as wrong:',

@@ -27,15 +27,15 @@ final readonly class Sheaf
         return count($this->ids);
     }
 
-    /** `2 clients, 3 registrars`, or `1 client, 1 registrar; 2 only watched` */
+    /** `2 clients, 3 registrars`, or `1 client, 1 registrar, 2 only watched` */
     public function told(): string
     {
-        return $this->ids === []
-            ? ''
-            : $this->clients.
-                    ($this->clients === 1 ? ' client, ' : ' clients, ').
-                    $this->registrars.
-                    ($this->registrars === 1 ? ' registrar' : ' registrars').
-                    ($this->watched === 0 ? '' : "; {$this->watched} only watched");
+        $told = [
+            trans_choice('sheaf.clients', $this->clients),
+            trans_choice('sheaf.registrars', $this->registrars),
+            ...$this->watched === 0 ? [] : [trans_choice('sheaf.watched', $this->watched)],
+        ];
+
+        return $this->ids === [] ? '' : implode(', ', $told);
     }
 }

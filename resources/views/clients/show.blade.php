@@ -152,8 +152,9 @@
                     <dd><a href="{{ route(
                         'roll',
                         ['client' => $client->id, 'account' => $row->int('account_id')],
-                    ) }}">{{ number_format($row->int('names')) }}
-                            {{ $row->int('names') === 1 ? 'name' : 'names' }}</a></dd>
+                    ) }}">{{
+                        trans_choice('common.names_told', $row->int('names'), ['told' => number_format($row->int('names'))])
+                    }}</a></dd>
             </div>@empty<div>
                     <dt>{{ __('clients.show.nowhere') }}</dt>
                     <dd>{{ __('clients.show.no_names') }}</dd>

@@ -1,4 +1,4 @@
-@php($what = fn(int $n): string => number_format($n) . ' ' . ($n === 1 ? 'name' : 'names'))
+@php($what = fn(int $n): string => trans_choice('common.names_told', $n, ['told' => number_format($n)]))
 @php($clear = $verdicts === null ? 0 : count($verdicts->clear))
 <x-layout :title="__('deeds.' . $deed . '.title')" area="Roll">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}">

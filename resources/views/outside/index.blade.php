@@ -31,7 +31,7 @@
                 @foreach ($plan->names as $pace => $count)
                     <div>
                         <dt>{{ ucfirst(__('outside.pace.' . $pace)) }}</dt>
-                        <dd>{{ number_format($count) }} {{ $count === 1 ? 'name' : 'names' }}<span
+                        <dd>{{ trans_choice('common.names_told', $count, ['told' => number_format($count)]) }}<span
                                 class="lesser">{{ __('outside.pace_why.' . $pace) }}</span></dd>
                     </div>
                 @endforeach
@@ -72,11 +72,11 @@
                 </div>
                 <div>
                     <dt>{{ __('outside.index.due_now') }}</dt>
-                    <dd>{{ number_format($plan->due) }} {{ $plan->due === 1 ? 'name' : 'names' }}</dd>
+                    <dd>{{ trans_choice('common.names_told', $plan->due, ['told' => number_format($plan->due)]) }}</dd>
                 </div>
                 <div>
                     <dt>{{ __('outside.index.failed_last_time') }}</dt>
-                    <dd>{{ number_format($plan->failing) }} {{ $plan->failing === 1 ? 'name' : 'names' }}</dd>
+                    <dd>{{ trans_choice('common.names_told', $plan->failing, ['told' => number_format($plan->failing)]) }}</dd>
                 </div>
             </dl>
         </section>

@@ -2,9 +2,10 @@
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('roll') }}">{{ __('common.the_roll') }}</a></nav>
     <h1>{{ __('sheaf.show.the_sheaf') }}</h1>
     <p class="sentence">
-        {{ $sheaf->count() === 0 ? __('sheaf.show.the_sheaf_is_empty') : __(
+        {{ $sheaf->count() === 0 ? __('sheaf.show.the_sheaf_is_empty') : trans_choice(
             'sheaf.show.in_the_sheaf_they_stay_until',
-            ['count' => number_format($sheaf->count()), 'count2' => $sheaf->count() === 1 ? ' name' : ' names', 'told' => $sheaf->told()],
+            $sheaf->count(),
+            ['number' => number_format($sheaf->count()), 'told' => $sheaf->told()],
         ) }}
     </p>
     <details class="card" @if ($rows === [] || $errors->any() || old('names')) open @endif>

@@ -47,7 +47,7 @@
                                     : ($today->daysUntil($by) <= 3 ? 'is-soon' : '') }}">{{ App\Support\Dates::full($by) }}</span><span
                                 class="lesser">{{ $isLate
                                     ? __('verification.index.suspended_by_the_rules')
-                                    : ($today->daysUntil($by) === 1 ? 'tomorrow' : 'in ' . $today->daysUntil($by) . ' days') }}</span>
+                                    : trans_choice('verification.index.in_days', $today->daysUntil($by)) }}</span>
                         </th>
                         <td data-label="{{ __('common.mailbox') }}"><a class="mono"
                                 href="{{ route('contacts.show', $row->int('contact_id')) }}">{{ $row->text('address') }}</a><span
