@@ -27,6 +27,7 @@ final readonly class Lifecycle
      * @param  list<Hold>  $holds
      * @param  Instant|null  $since  when the phase that is proven did begin, on whatever day the plan has it; null: the plan stands
      * @param  int  $begins  the day of the plan on which that phase begins
+     * @param  Phase|null  $proven  what its statuses prove; null: nothing
      */
     private function __construct(
         public NameFacts $facts,
@@ -39,13 +40,14 @@ final readonly class Lifecycle
         public array $holds,
         public ?Instant $since,
         private int $begins,
+        private ?Phase $proven,
     ) {
     }
 
     public static function of(NameFacts $facts, LateTerms $terms, RuleSet $rules, Instant $now): self
     {
         $ends = $facts->ends;
-        $proven = $facts->proven();
+        $proven = $said = $facts->proven();
         $since = $proven?->isDeleted() === true || $facts->outside?->isGone === true ? $facts->deleted() : null;
         $plan = $ends === null && $since === null ? null : EndPlans::of($rules, $terms, $facts->intent);
         $begins = $since === null ? null : $plan?->begin($proven ?? Phase::NotKnown);
@@ -53,9 +55,11 @@ final readonly class Lifecycle
             $since = self::notOver($since, $facts->outside->at, $plan?->days($proven ?? Phase::NotKnown));
         }
         // A term that ends before it begins is refused.
-        $span = $ends === null ? null : Span::of($facts->created, $ends);
+        if ($ends !== null && $facts->created !== null) {
+            Span::of($facts->created, $ends);
+        }
         // autoRenewPeriod also stands on a name that did renew: it proves grace only when the end has passed.
-        if ($proven === Phase::Grace && ($span === null || $ends === null || ! $ends->hasComeAt($now))) {
+        if ($proven === Phase::Grace && ($ends === null || ! $ends->hasComeAt($now))) {
             $proven = null;
         }
         $phase = $proven ?? ($plan === null || $ends === null ? Phase::NotKnown : self::phaseAt($plan, $ends, $now));
@@ -95,6 +99,7 @@ final readonly class Lifecycle
             $holds,
             $begins === null ? null : $since,
             $begins ?? 0,
+            $said,
         );
     }
 
@@ -230,7 +235,7 @@ final readonly class Lifecycle
             ($this->phase === Phase::InTerm ||
                 ($this->facts->intent === Intent::ByItself &&
                     $this->facts->seenPaid !== false &&
-                    $this->facts->proven()?->isDeleted() !== true));
+                    $this->proven?->isDeleted() !== true));
     }
 
     /** @return list<Event> what is still to come, soonest first */
@@ -296,8 +301,8 @@ final readonly class Lifecycle
         $at = $this->facts->ends?->plusDays($days);
         if ($this->since === null) {
             $isOver = match ($kind) {
-                EventKind::LastPlain, EventKind::Deleted => $this->facts->proven()?->isDeleted() === true,
-                EventKind::LastAtAll => $this->facts->proven() === Phase::PendingDelete,
+                EventKind::LastPlain, EventKind::Deleted => $this->proven?->isDeleted() === true,
+                EventKind::LastAtAll => $this->proven === Phase::PendingDelete,
                 default => false,
             };
             $at = $isOver ? null : $at;
@@ -342,8 +347,9 @@ final readonly class Lifecycle
 
     private static function phaseAt(EndPlan $plan, Instant $ends, Instant $now): Phase
     {
+        $past = $now->epoch - $ends->epoch;
         foreach ($plan->stages as $stage) {
-            if ($stage[2] === null || ! $ends->plusDays($stage[2])->hasComeAt($now)) {
+            if ($stage[2] === null || $past < $stage[2] * self::DAY) {
                 return $stage[0];
             }
         }

@@ -61,8 +61,8 @@ final readonly class FindRings
                 fn (Row $row): int => $row->int('name_id'),
                 Row::all(
                     $this->database->select(
-                        "SELECT coalesce(o.name_id, n.name_id) AS name_id FROM ring_members o FULL
-                            JOIN {$as} n ON n.name_id = o.name_id WHERE o.size IS DISTINCT FROM n.size",
+                        "SELECT coalesce(o.name_id, n.name_id) AS name_id FROM ring_members o
+                            FULL JOIN {$as} n ON n.name_id = o.name_id WHERE o.size IS DISTINCT FROM n.size",
                         [$json],
                     ),
                 ),

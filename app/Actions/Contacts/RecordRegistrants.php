@@ -128,8 +128,8 @@ final readonly class RecordRegistrants
                     // read beside a chunk.
                     'SELECT r.id AS registration_id, r.name_id, h.client_id, c.name AS client_name, c.mailbox AS client_mailbox,
                         x.contact_id, x.called, x.address
-             FROM registrations r LEFT JOIN holdings h ON h.name_id = r.name_id AND upper_inf(h.span) LEFT
-             JOIN clients c ON c.id = h.client_id
+             FROM registrations r LEFT JOIN holdings h ON h.name_id = r.name_id AND upper_inf(h.span)
+             LEFT JOIN clients c ON c.id = h.client_id
              LEFT JOIN LATERAL (SELECT contact_id, called, address FROM registrants WHERE name_id = r.name_id LIMIT 1) x ON true
              WHERE r.name_id = ANY (?::bigint[]) AND upper_inf(r.span) ORDER BY r.name_id',
                     ['{'.implode(',', $nameIds).'}'],

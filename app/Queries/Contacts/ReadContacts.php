@@ -220,8 +220,8 @@ final readonly class ReadContacts
         foreach (
             Row::all(
                 $this->database->select(
-                    "SELECT mark, count(*) AS names FROM roles o JOIN standings s ON s.name_id = o.name_id CROSS
-                        JOIN LATERAL unnest(s.marks) AS mark
+                    "SELECT mark, count(*) AS names FROM roles o JOIN standings s ON s.name_id = o.name_id
+                        CROSS JOIN LATERAL unnest(s.marks) AS mark
              WHERE o.contact_id = ? AND o.role = 'registrant' AND upper_inf(o.span) AND mark LIKE 'finding:contact.%' GROUP BY mark",
                     [$contactId],
                 ),

@@ -339,9 +339,9 @@ final readonly class CaseFiles
                 AND NOT EXISTS (SELECT 1 FROM objections o WHERE o.mailbox_id = b.id AND o.said_on >= l.written_on)) END AS asked_on,
                 (SELECT CASE WHEN l.state IN ('returned', 'refused') THEN coalesce(l.answer, '') END FROM letters l
                 WHERE lower(l.mailbox) = lower(x.address) AND l.state NOT IN ('kept', 'called_off') ORDER BY l.id DESC LIMIT 1) AS bounced
-             FROM registrants x JOIN registrations r ON r.name_id = x.name_id AND upper_inf(r.span) LEFT
-             JOIN mailboxes b ON b.id = x.mailbox_id LEFT JOIN names n ON n.ascii = x.site LEFT
-             JOIN registrations s ON s.name_id = n.id AND upper_inf(s.span) LEFT JOIN ring_members g ON g.name_id = x.name_id
+             FROM registrants x JOIN registrations r ON r.name_id = x.name_id AND upper_inf(r.span)
+             LEFT JOIN mailboxes b ON b.id = x.mailbox_id LEFT JOIN names n ON n.ascii = x.site
+             LEFT JOIN registrations s ON s.name_id = n.id AND upper_inf(s.span) LEFT JOIN ring_members g ON g.name_id = x.name_id
              WHERE x.name_id = ANY (?::bigint[])",
             [$in],
         );

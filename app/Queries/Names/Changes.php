@@ -58,8 +58,8 @@ final readonly class Changes
              FROM (lag(called) OVER w, lag(address) OVER w, lag(contact_id) OVER w) AS is_other FROM (
              SELECT v.id AS version, greatest(lower(o.span), lower(v.span)) AS since, least(upper(o.span), upper(v.span)) AS until,
              v.called, m.address, v.contact_id, v.source, o.docket_id
-             FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND v.span && o.span LEFT
-             JOIN mailboxes m ON m.id = v.mailbox_id
+             FROM roles o JOIN contact_versions v ON v.contact_id = o.contact_id AND v.span && o.span
+             LEFT JOIN mailboxes m ON m.id = v.mailbox_id
              WHERE o.name_id = ? AND o.role = 'registrant') r WINDOW w AS (ORDER BY since NULLS FIRST, version)) r) r
              GROUP BY run, called, address, contact_id ORDER BY run DESC LIMIT ?",
                 [$nameId, self::MOST],

@@ -55,8 +55,8 @@ final readonly class ReadDrifts
     public function few(array $kinds): array
     {
         $ids = $this->database->select(
-            "SELECT d.id FROM json_array_elements_text(?::json) AS kind CROSS
-                JOIN LATERAL (SELECT id FROM drifts WHERE state = 'open' AND finding = kind ORDER BY first_seen DESC, id LIMIT ?) d",
+            "SELECT d.id FROM json_array_elements_text(?::json) AS kind
+                CROSS JOIN LATERAL (SELECT id FROM drifts WHERE state = 'open' AND finding = kind ORDER BY first_seen DESC, id LIMIT ?) d",
             [json_encode($kinds, JSON_THROW_ON_ERROR), self::FEW],
         );
 

@@ -29,8 +29,8 @@ final readonly class NamesAskedAbout
         $now = $this->clock->now();
         $rows = Row::all(
             $this->database->select(
-                'SELECT l.name_id, n.unicode, n.suffix, x.called AS prior FROM docket_lines l JOIN names n ON n.id = l.name_id LEFT
-                    JOIN registrants x ON x.name_id = l.name_id
+                'SELECT l.name_id, n.unicode, n.suffix, x.called AS prior FROM docket_lines l JOIN names n ON n.id = l.name_id
+                    LEFT JOIN registrants x ON x.name_id = l.name_id
              WHERE l.docket_id = ? AND l.state = ANY (?::text[]) AND (? OR x.contact_id = ?)
                 AND (l.state <> ? OR EXISTS (SELECT 1 FROM movements m JOIN legs g ON g.movement_id = m.id
                 WHERE m.docket_id = l.docket_id AND m.name_id = l.name_id AND g.confirmation_id = ?)) ORDER BY l.position',

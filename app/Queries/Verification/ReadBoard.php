@@ -58,8 +58,8 @@ final readonly class ReadBoard
                         count(*) FILTER (WHERE g.verifies_by = 'house') AS by_house,
                         string_agg(DISTINCT g.name || coalesce(' (from ' || g.verification_sender || ')', ''),
                         ', ') FILTER (WHERE g.verifies_by = 'registrar') AS senders
-                    FROM boxes b JOIN standings s ON s.mailbox = b.mailbox AND s.verify_by < 'infinity' LEFT
-                    JOIN registrars g ON g.id = s.registrar_id
+                    FROM boxes b JOIN standings s ON s.mailbox = b.mailbox AND s.verify_by < 'infinity'
+                    LEFT JOIN registrars g ON g.id = s.registrar_id
                     GROUP BY b.mailbox, b.by
                 ), page AS (
                     SELECT * FROM due WHERE (by, -names, mailbox) > (?::timestamptz, -?::bigint, ?) ORDER BY by, names DESC, mailbox LIMIT ?

@@ -27,8 +27,8 @@ final readonly class ListsWithRefusals implements RoundsKind
     {
         $rows = Row::all(
             $this->database->select(
-                'SELECT i.id, i.state, i.file, r.lines FROM imports i CROSS
-                    JOIN LATERAL (SELECT count(*) AS lines FROM import_rows x WHERE x.verdict = ? AND x.import_id = i.id) r
+                'SELECT i.id, i.state, i.file, r.lines FROM imports i
+                    CROSS JOIN LATERAL (SELECT count(*) AS lines FROM import_rows x WHERE x.verdict = ? AND x.import_id = i.id) r
              WHERE i.updated_at > ? AND (i.state IN (?, ?) OR i.state = ? AND r.lines > 0) ORDER BY i.id DESC LIMIT ?',
                 [
                     'refused',
