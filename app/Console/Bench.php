@@ -19,8 +19,8 @@ use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\LineState;
 use App\Models\User;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
 use App\Support\Helper;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -141,10 +141,10 @@ final class Bench extends Command
                     ->get(['name_id']),
             ),
         );
-        $cases = array_values($files->of($ids, $now));
+        $cases = array_values($files->held($ids, $now));
         $rates = [
-            'lifecycles, with every date' => fn (CaseFile $case) => $case->life($book, $now)->events(),
-            'readiness judgements' => fn (CaseFile $case) => $case->handoverTo(null, $now->plusDays(14), $book, $now)->judge(),
+            'lifecycles, with every date' => fn (HeldCase $case) => $case->life($book, $now)->events(),
+            'readiness judgements' => fn (HeldCase $case) => $case->handoverTo(null, $now->plusDays(14), $book, $now)->judge(),
         ];
         $this->table(
             ['on one core', 'a second'],

@@ -17,8 +17,8 @@ use App\Models\Contact;
 use App\Models\Pattern as PatternRow;
 use App\Models\Role;
 use App\Models\User;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Console\Command;
@@ -67,8 +67,8 @@ final class BenchPeople extends Command
         $terms = $deed->terms(['pattern' => PatternRow::query()->orderByDesc('id')->firstOrFail()->id, 'consent' => 'yes']) ?? [];
         $took = $this->median(function () use ($ids, $files, $deed, $terms, $clock): void {
             $now = $clock->now();
-            $read = array_values($files->of($ids, $now));
-            array_map(fn (CaseFile $file): mixed => Deeds::judge($deed, $file, $terms, $now), $read);
+            $read = array_values($files->held($ids, $now));
+            array_map(fn (HeldCase $file): mixed => Deeds::judge($deed, $file, $terms, $now), $read);
             if ($deed instanceof ChangeDisclosure) {
                 $deed->picture($read, $terms, $now);
             }

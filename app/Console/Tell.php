@@ -18,8 +18,9 @@ use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Models\Name;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 use App\Support\Dates;
 use App\Support\TradeClock;
 use App\View\Words;
@@ -50,16 +51,14 @@ final class Tell extends Command
 
             return self::INVALID;
         }
-        $name = Name::query()->where('ascii', $domain->ascii)->first();
-        $file = $name === null ? null : $files->of([$name->id], $now)[$name->id] ?? null;
-        if ($given !== null) {
-            $file = null;
-        }
-        $life =
-            $file?->life($book, $now) ??
-            Lifecycle::of($given ?? new NameFacts($domain), new LateTerms($lead ?? 0), $book->for($domain->suffix(), $now), $now);
-        $standing = Standing::of($life, $file?->waiting);
-        $readiness = $file?->handoverTo(null, $now->plusDays($file->acceptDays), $book, $now)->judge();
+        $file = $given === null ? $files->named($domain, $now) : null;
+        $file = $file instanceof RollCase ? $file : null;
+        $standing = $file?->standing($book, $now) ?? Standing::of(
+            Lifecycle::of($given ?? new NameFacts($domain), new LateTerms($lead ?? 0), $book->for($domain->suffix(), $now), $now),
+        );
+        $readiness = $file instanceof HeldCase
+            ? $file->handoverTo(null, $now->plusDays($file->acceptDays), $book, $now)->judge()
+            : null;
 
         $this->option('json') === true
             ? $this->line(
@@ -78,7 +77,7 @@ final class Tell extends Command
         Instant $now,
         Standing $standing,
         bool $isGiven,
-        ?CaseFile $file,
+        ?RollCase $file,
         ?Readiness $readiness,
         Words $words,
     ): void {
@@ -88,7 +87,9 @@ final class Tell extends Command
                 ? ($isGiven
                     ? 'By the facts given.'
                     : 'Not on the Roll.')
-                : "Held for {$file->clientName} at {$file->account->registrarName}, account {$file->account->number}.",
+                : ($file->account() === null
+                    ? "Watched for {$file->clientName}, at {$file->registrarName()}."
+                    : "Held for {$file->clientName} at {$file->registrarName()}, account {$file->account()->number}."),
         );
         if ($file !== null || $isGiven) {
             foreach ($standing->findings as $finding) {
@@ -180,7 +181,7 @@ final class Tell extends Command
     }
 
     /** @return array<string, mixed> */
-    private function data(DomainName $domain, Instant $now, Standing $standing, ?CaseFile $file, ?Readiness $readiness): array
+    private function data(DomainName $domain, Instant $now, Standing $standing, ?RollCase $file, ?Readiness $readiness): array
     {
         return [
             'name' => $domain->ascii,
@@ -189,7 +190,7 @@ final class Tell extends Command
             'rules' => $standing->lifecycle->rules->isDefault ? 'default' : $domain->suffix(),
             'held' => $file === null
                     ? null
-                    : ['client' => $file->clientName, 'registrar' => $file->account->registrarName, 'account' => $file->account->number],
+                    : ['client' => $file->clientName, 'registrar' => $file->registrarName(), 'account' => $file->account()?->number],
             'standing' => [
                 'phase' => $standing->lifecycle->phase->value,
                 'presumed' => $standing->lifecycle->presumed,

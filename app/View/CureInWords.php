@@ -17,7 +17,8 @@ use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\RequestAuthCode;
 use App\Actions\Registrar\RestoreServers;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 use App\Support\TradeClock;
 
 /** What takes findings away, in words: with the address where it is done, or saying how it is done elsewhere. */
@@ -32,7 +33,7 @@ final readonly class CureInWords
      * @param  int|null  $receiverId  the account that names are to go to; null: they go nowhere
      * @return list<CureTold> one of each cure; what nothing takes away has none
      */
-    public function of(array $findings, CaseFile $file, ?int $receiverId = null): array
+    public function of(array $findings, RollCase $file, ?int $receiverId = null): array
     {
         $cures = [];
         foreach ($findings as $finding) {
@@ -51,9 +52,11 @@ final readonly class CureInWords
         );
     }
 
-    private function one(Cure $cure, Finding $finding, CaseFile $file, ?int $receiverId): CureTold
+    private function one(Cure $cure, Finding $finding, RollCase $file, ?int $receiverId): CureTold
     {
         $name = $file->facts->name->ascii;
+        $contact = $file instanceof HeldCase ? $file->guard?->contact : null;
+        $account = $file->account()?->id;
         $address = match ($cure) {
             Cure::SeeDocket => is_int($finding->with['docket'] ?? null) ? route('dockets.show', $finding->with['docket']) : null,
             Cure::LookAtRecord, Cure::SettleDrift => route('record.show', $name),
@@ -67,25 +70,25 @@ final readonly class CureInWords
                 : null,
             Cure::ChangeServers => $finding->tag === RecordFinding::ServersChanged ? self::deed(RestoreServers::class, $name) : null,
             Cure::SayWho => self::deed(ChangeRegistrant::class, $name),
-            Cure::TellRegistrar => $file->guard === null
+            Cure::TellRegistrar => $contact === null
                 ? null
-                : self::deed(ChangeRegistrant::class, $name, ['contact' => (string) $file->guard->contact, 'correct' => '1']),
-            Cure::CorrectContact, Cure::OtherMailbox => $file->guard === null
+                : self::deed(ChangeRegistrant::class, $name, ['contact' => (string) $contact, 'correct' => '1']),
+            Cure::CorrectContact, Cure::OtherMailbox => $contact === null
                 ? self::deed(ChangeRegistrant::class, $name)
-                : route('contacts.edit', $file->guard->contact),
+                : route('contacts.edit', $contact),
             Cure::AskClient => $finding->tag === ContactFinding::VerifyBy || $finding->tag === ContactFinding::VerificationLapsed
                 ? route('verification.index')
                 : route('clients.show', $file->clientId),
-            Cure::GainAccess, Cure::AnotherPerson, Cure::OtherCard, Cure::SayWayBack, Cure::KeepApart => $file->account->id === 0
+            Cure::GainAccess, Cure::AnotherPerson, Cure::OtherCard, Cure::SayWayBack, Cure::KeepApart => $account === null
                 ? null
-                : route('accounts.show', $file->account->id),
+                : route('accounts.show', $account),
             Cure::AskReceiver => $receiverId === null ? null : route('accounts.edit', $receiverId),
             Cure::RestoreFirst, Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";
         $docket = $finding->with['docket'] ?? '';
         $with = [
-            'registrar' => $file->account->registrarName,
+            'registrar' => $file->registrarName(),
             'docket' => is_int($docket) ? $docket : '',
             'suffix' => $file->facts->name->suffix(),
         ];

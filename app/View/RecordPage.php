@@ -15,6 +15,8 @@ use App\Actions\Outside\Settling;
 use App\Models\Drift;
 use App\Models\DriftState;
 use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 use App\Queries\Outside\Observed;
 use App\Support\Dates;
 use Illuminate\Support\Collection;
@@ -34,7 +36,7 @@ final readonly class RecordPage
      * @param  array<string, list<Observed>>  $seen  by source, the newest first
      * @param  Collection<int, Drift>  $drifts  open and left
      */
-    public function __construct(public ?CaseFile $file, public array $seen, private Collection $drifts, private Words $words)
+    public function __construct(public CaseFile $file, public array $seen, private Collection $drifts, private Words $words)
     {
         $this->last = $seen[Source::Registry->value][0] ?? ($seen[Source::Text->value][0] ?? null);
         $this->own = $seen[Source::Registrar->value][0] ?? null;
@@ -45,7 +47,7 @@ final readonly class RecordPage
     /** Whether our own books have something to say of it. */
     public function isHeld(): bool
     {
-        return $this->file !== null && $this->file->watched === null;
+        return $this->file instanceof HeldCase;
     }
 
     /**
@@ -95,7 +97,7 @@ final readonly class RecordPage
                 'field' => $field->value,
                 'registry' => $there,
                 'own' => $second,
-                'roll' => $this->file === null ? '' : $this->held($this->file, $field),
+                'roll' => $this->file instanceof RollCase ? $this->held($this->file, $field) : '',
                 'differs' => $this->differing()->contains(fn (Drift $drift): bool => in_array($drift->field, $about, true)),
             ];
         }
@@ -158,13 +160,13 @@ final readonly class RecordPage
         };
     }
 
-    private function held(CaseFile $file, DriftField $field): string
+    private function held(RollCase $file, DriftField $field): string
     {
         $unwritten = $this->words->say('outside.nothing_written');
         $day = fn (?Instant $at): string => $at === null ? $unwritten : Dates::full($at);
 
         return match ($field) {
-            DriftField::Registrar => $file->account->registrarName,
+            DriftField::Registrar => $file->registrarName(),
             DriftField::Ends => $day($file->facts->ends),
             DriftField::Created => $day($file->facts->created),
             DriftField::Servers => self::list($file->servers, "\n", $unwritten),

@@ -427,7 +427,7 @@ final class DisclosureTest extends TestCase
         $this->world->moveTo(($this->world->now() ?? $later)->plusSeconds(600));
         $all = array_merge(...$names);
         app(Observe::class)->of(array_map(fn (Name $name): int => $name->id, $all));
-        $files = app(CaseFiles::class)->of(array_map(fn (Name $name): int => $name->id, $all), $later);
+        $files = app(CaseFiles::class)->held(array_map(fn (Name $name): int => $name->id, $all), $later);
         $holders = app(Holders::class)->of(array_values($files));
         $compared = 0;
         foreach ($files as $file) {

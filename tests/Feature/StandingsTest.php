@@ -56,7 +56,7 @@ final class StandingsTest extends TestCase
         self::assertNotNull($registration);
         Extra::query()->create(['registration_id' => $registration->id, 'kind' => 'mail']);
         Extra::query()->create(['registration_id' => $registration->id, 'kind' => 'privacy', 'ended_on' => Instant::of('2026-01-01')]);
-        $file = app(CaseFiles::class)->of([$name->id], Instant::of('2026-10-06T09:00:00Z'))[$name->id];
+        $file = app(CaseFiles::class)->held([$name->id], Instant::of('2026-10-06T09:00:00Z'))[$name->id];
         self::assertSame(['clientHold'], array_map(fn ($status) => $status->value, $file->facts->statuses));
         self::assertTrue($file->facts->isLocked());
         self::assertSame('2026-08-20', $file->facts->moved?->iso());
@@ -81,9 +81,9 @@ final class StandingsTest extends TestCase
             ->update(['span' => '[2024-06-02,2025-01-01)']);
         self::assertSame(
             [$two->id, $one->id],
-            array_keys(app(CaseFiles::class)->of([$two->id, $gone->id, $one->id], Instant::of('2026-10-06'))),
+            array_keys(app(CaseFiles::class)->held([$two->id, $gone->id, $one->id], Instant::of('2026-10-06'))),
         );
-        self::assertSame([], app(CaseFiles::class)->of([], Instant::of('2026-10-06')));
+        self::assertSame([], app(CaseFiles::class)->held([], Instant::of('2026-10-06')));
     }
 
     public function test_the_price_in_force_at_the_time_is_taken(): void

@@ -111,7 +111,7 @@ final class WordsTest extends TestCase
     {
         $house = new House();
         $name = $house->name('bell.com');
-        $file = app(CaseFiles::class)->of([$name->id], app(TradeClock::class)->now())[$name->id];
+        $file = app(CaseFiles::class)->held([$name->id], app(TradeClock::class)->now())[$name->id];
         $seen = [];
         foreach (
             [
@@ -163,7 +163,7 @@ final class WordsTest extends TestCase
                     ),
                 ),
             ],
-            app(CaseFiles::class)->of([$uk->id], app(TradeClock::class)->now())[$uk->id],
+            app(CaseFiles::class)->held([$uk->id], app(TradeClock::class)->now())[$uk->id],
         )[0];
         self::assertSame([null, true], [$moved->address, str_contains($moved->said, 'under .co.uk the registrar changes the tag')]);
         self::assertEqualsCanonicalizing(

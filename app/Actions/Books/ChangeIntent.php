@@ -14,7 +14,7 @@ use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Deeds\Undoable;
 use App\Models\DocketLine;
 use App\Models\Registration;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /** What is to happen at the names' ends. */
 final class ChangeIntent extends DeedInBooks implements Undoable
@@ -36,7 +36,7 @@ final class ChangeIntent extends DeedInBooks implements Undoable
         return ['intent' => self::intent($terms)->value];
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $intent = self::intent($terms);
         $findings = [];
@@ -50,24 +50,24 @@ final class ChangeIntent extends DeedInBooks implements Undoable
         return Readiness::of($findings, []);
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
         self::put($file, self::intent($terms), $line, $now);
 
         return ['intent' => $file->facts->intent->value];
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         return $file->facts->intent === self::intent($line->docket->terms);
     }
 
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         self::put($file, self::intent($line->was ?? []), $by, $now);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         return ['before' => ['intent' => self::word($file->facts->intent)], 'after' => ['intent' => self::word(self::intent($terms))]];
     }
@@ -77,7 +77,7 @@ final class ChangeIntent extends DeedInBooks implements Undoable
         return ['intent' => self::word(self::intent($terms))];
     }
 
-    private static function put(CaseFile $file, Intent $intent, DocketLine $line, Instant $now): void
+    private static function put(HeldCase $file, Intent $intent, DocketLine $line, Instant $now): void
     {
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
         $registration->intent = $intent;

@@ -8,12 +8,15 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Deeds\ForWatched;
+use App\Actions\Deeds\PendingWrites;
 use App\Actions\Deeds\Undoable;
 use App\Actions\Words\GiveWords;
 use App\Actions\Words\Labels;
 use App\Models\DocketLine;
+use App\Models\LineState;
 use App\Models\Word;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 
 /** Gives words to names, and takes others away. */
 final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
@@ -56,31 +59,44 @@ final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
         );
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(RollCase $file, array $terms, Instant $now): Readiness
     {
         $before = $this->of($file);
 
         return self::alreadySo(self::plain($before) === self::plain(self::changed($before, $terms)));
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    public function perform(
+        DocketLine $line,
+        RollCase $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState {
+        $line->was = $this->write($line, $file, $terms, $now);
+
+        return LineState::Done;
+    }
+
+    protected function write(DocketLine $line, RollCase $file, array $terms, Instant $now): array
     {
         $this->put($file, self::changed($this->of($file), $terms));
 
         return ['words' => $this->of($file)];
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         return self::plain($this->of($file)) === self::plain(self::changed(self::side($line->was ?? [], 'words'), $line->docket->terms));
     }
 
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $this->put($file, self::side($line->was ?? [], 'words'));
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(RollCase $file, array $terms): array
     {
         $say = fn (array $words): array => ['words' => $words === [] ? 'no words' : implode(', ', array_filter($words, is_string(...)))];
         $before = $this->of($file);
@@ -102,7 +118,7 @@ final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
     }
 
     /** @param  list<string>  $words */
-    private function put(CaseFile $file, array $words): void
+    private function put(RollCase $file, array $words): void
     {
         $before = $this->of($file);
         $this->words->take([$file->nameId], self::without($before, $words));
@@ -110,7 +126,7 @@ final class ChangeWords extends DeedInBooks implements ForWatched, Undoable
     }
 
     /** @return list<string> the name's words by alphabet */
-    private function of(CaseFile $file): array
+    private function of(RollCase $file): array
     {
         if (array_diff($file->words, array_keys($this->labels)) !== []) {
             foreach (Word::query()->whereIn('id', $file->words)->get() as $word) {

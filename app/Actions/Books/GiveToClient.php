@@ -16,7 +16,7 @@ use App\Actions\Deeds\Undoable;
 use App\Models\Account;
 use App\Models\Client;
 use App\Models\DocketLine;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /** Whose names are: held from now on for another client, in the account where they are. */
 final class GiveToClient extends DeedInBooks implements Undoable
@@ -53,7 +53,7 @@ final class GiveToClient extends DeedInBooks implements Undoable
         return ['client' => $this->client($terms)->id];
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $client = $this->client($terms);
         $findings = [];
@@ -84,24 +84,24 @@ final class GiveToClient extends DeedInBooks implements Undoable
         return Readiness::of($findings, []);
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
         $this->pass->handle($file, $file->account->id, $this->client($terms)->id, $now, $line->docket_id);
 
         return ['client' => $file->clientId];
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         return $file->clientId === ($line->docket->terms['client'] ?? null);
     }
 
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $this->pass->handle($file, $file->account->id, $this->client($line->was ?? [])->id, $now, $by->docket_id);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         return ['before' => ['client' => $file->clientName], 'after' => ['client' => $this->client($terms)->name]];
     }

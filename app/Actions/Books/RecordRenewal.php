@@ -16,7 +16,7 @@ use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Deeds\Undoable;
 use App\Models\DocketLine;
 use App\Models\Registration;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Support\Dates;
 
 /** Names were renewed at their registrar, for so many years: their new end is recorded. Nothing is renewed or paid by it. */
@@ -47,7 +47,7 @@ final class RecordRenewal extends DeedInBooks implements Undoable
         return ['years' => self::years($terms)];
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $life = $file->life($this->book, $now);
         $ends = self::newEnd($file, $terms);
@@ -64,25 +64,25 @@ final class RecordRenewal extends DeedInBooks implements Undoable
         return Readiness::of($findings, []);
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
         self::put($file, self::newEnd($file, $terms), $line, $now);
 
         return ['ends' => $file->facts->ends?->iso(), 'after' => self::newEnd($file, $terms)?->iso()];
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         return $file->facts->ends?->iso() === ($line->was['after'] ?? null);
     }
 
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $was = $line->was['ends'] ?? null;
         self::put($file, is_string($was) ? Instant::of($was) : null, $by, $now);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         $ends = self::newEnd($file, $terms);
 
@@ -100,12 +100,12 @@ final class RecordRenewal extends DeedInBooks implements Undoable
     }
 
     /** @param  array<string, mixed>  $terms */
-    private static function newEnd(CaseFile $file, array $terms): ?Instant
+    private static function newEnd(HeldCase $file, array $terms): ?Instant
     {
         return $file->facts->ends === null ? null : Term::extend($file->facts->created, $file->facts->ends, 12 * self::years($terms));
     }
 
-    private static function put(CaseFile $file, ?Instant $ends, DocketLine $line, Instant $now): void
+    private static function put(HeldCase $file, ?Instant $ends, DocketLine $line, Instant $now): void
     {
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
         $registration->ends_on = $ends;

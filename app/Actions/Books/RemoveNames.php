@@ -16,7 +16,7 @@ use App\Actions\Deeds\DeedInBooks;
 use App\Actions\Deeds\PassHolding;
 use App\Models\DocketLine;
 use App\Models\DriftState;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 use App\View\Words;
 use Illuminate\Database\Connection;
@@ -64,7 +64,7 @@ final class RemoveNames extends DeedInBooks
         return array_filter($terms, is_string(...));
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $findings = [];
         if ($file->begun !== null) {
@@ -80,7 +80,7 @@ final class RemoveNames extends DeedInBooks
         return Readiness::of($findings, []);
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
         $this->pass->end($file, $now);
         $this->database
@@ -110,7 +110,7 @@ final class RemoveNames extends DeedInBooks
         return [];
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         return [
             'before' => ['place' => "{$file->account->registrarName} {$file->account->number}"],
@@ -126,7 +126,7 @@ final class RemoveNames extends DeedInBooks
         ];
     }
 
-    private static function goneTo(CaseFile $file): string
+    private static function goneTo(HeldCase $file): string
     {
         foreach ($file->drifts as $drift) {
             if ($drift->tag === RecordFinding::OtherRegistrar) {

@@ -17,7 +17,7 @@ use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\OrderState;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use LogicException;
 
 /** Undoes what another docket did in our own books, as far as nobody has changed it since; a docket with a proof like any other. */
@@ -47,7 +47,7 @@ final class UndoDocket extends DeedInBooks
         return ['docket' => self::number($terms)];
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $line = $this->line($file->nameId, $terms);
         $stops = match (true) {
@@ -61,7 +61,7 @@ final class UndoDocket extends DeedInBooks
         return Readiness::of($stops === null ? [] : [Finding::of($stops, Effect::Stops)], []);
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
         $done = $this->line($file->nameId, $terms) ?? throw new LogicException('It was judged clear without having been done.');
         $this->undoable($done)->undo($file, $done, $line, $now);
@@ -69,7 +69,7 @@ final class UndoDocket extends DeedInBooks
         return [];
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         $line = $this->line($file->nameId, $terms);
 

@@ -15,8 +15,9 @@ use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\SetbackKind;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 use App\Support\Failpoint;
 use App\Support\HouseLog;
 use App\Support\Outage;
@@ -173,11 +174,12 @@ final readonly class BeginDocketLines
     }
 
     /** @return string what the log calls it */
-    private function beginOne(DocketLine $line, ?CaseFile $file, Instant $now, PendingWrites $openings): string
+    private function beginOne(DocketLine $line, ?RollCase $file, Instant $now, PendingWrites $openings): string
     {
         $deed = $this->deeds->of($line->docket);
         $readiness = $file === null ? null : Deeds::judge($deed, $file, $line->docket->terms, $now);
-        if ($file === null || $readiness === null || ! $readiness->isClear() || $file->accountId() !== $line->giving_account_id) {
+        $account = $file instanceof HeldCase ? $file->account->id : null;
+        if ($file === null || $readiness === null || ! $readiness->isClear() || $account !== $line->giving_account_id) {
             $line->fill([
                 'state' => LineState::Stopped,
                 'findings' => $readiness === null ? [] : json_decode((string) json_encode($readiness->findings), true),
@@ -186,7 +188,7 @@ final readonly class BeginDocketLines
             return 'stopped';
         }
         try {
-            $state = $deed->perform($line, $file, $readiness, $line->docket->terms, $now, $openings);
+            $state = Deeds::perform($deed, $line, $file, $readiness, $line->docket->terms, $now, $openings);
         } catch (DeedError $e) {
             $line->fill(['state' => LineState::Stopped, 'reason' => $e->getMessage()]);
 

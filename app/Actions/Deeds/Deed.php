@@ -10,7 +10,7 @@ use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Queries\Dockets\Slip;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /**
  * What a deed must be able to do, so that the next one is one class: read its terms, judge a name, perform a line,
@@ -40,7 +40,7 @@ interface Deed
     public function said(array $terms): array;
 
     /** @param  array<string, mixed>  $terms  as they stand in the docket */
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness;
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness;
 
     /**
      * Does to one name, that was just judged clear, what the house does by itself. In the line's transaction, the name
@@ -52,7 +52,7 @@ interface Deed
      */
     public function perform(
         DocketLine $line,
-        CaseFile $file,
+        HeldCase $file,
         Readiness $readiness,
         array $terms,
         Instant $now,
@@ -66,7 +66,7 @@ interface Deed
      *
      * @throws DeedError when it can't have been done then
      */
-    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void;
+    public function complete(DocketLine $line, HeldCase $file, array $terms, Instant $on): void;
 
     /** Takes back what performing it opened. In the line's transaction. */
     public function abandon(DocketLine $line, Instant $now): void;
@@ -90,5 +90,5 @@ interface Deed
      * @param  array<string, mixed>  $terms
      * @return array{before: array<string, string>, after: array<string, string>}
      */
-    public function beforeAndAfter(CaseFile $file, array $terms): array;
+    public function beforeAndAfter(HeldCase $file, array $terms): array;
 }

@@ -23,7 +23,7 @@ use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\SlipLetter;
 use App\Queries\Dockets\Slips;
 use App\Queries\Dockets\SlipStep;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Support\TradeClock;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
@@ -54,7 +54,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
      *
      * @param  array<string, mixed>  $terms
      */
-    abstract protected function isSo(CaseFile $file, array $terms): bool;
+    abstract protected function isSo(HeldCase $file, array $terms): bool;
 
     /**
      * What else stands in the way.
@@ -62,7 +62,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
      * @param  array<string, mixed>  $terms
      * @return list<Finding>
      */
-    abstract protected function against(CaseFile $file, array $terms, Instant $now): array;
+    abstract protected function against(HeldCase $file, array $terms, Instant $now): array;
 
     /**
      * Writes what is now so.
@@ -70,7 +70,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
      * @param  array<string, mixed>  $terms
      * @return string which fact it is
      */
-    abstract protected function write(Registration $registration, CaseFile $file, array $terms): string;
+    abstract protected function write(Registration $registration, HeldCase $file, array $terms): string;
 
     /**
      * The steps, where it takes more than the registrar's one.
@@ -78,7 +78,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
      * @param  array<string, mixed>  $terms
      * @return list<Leg>
      */
-    protected function legs(CaseFile $file, array $terms, Instant $now): array
+    protected function legs(HeldCase $file, array $terms, Instant $now): array
     {
         return [];
     }
@@ -89,7 +89,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
      * @param  array<string, mixed>  $terms
      * @return array<string, string>
      */
-    protected function orderTerms(CaseFile $file, array $terms): array
+    protected function orderTerms(HeldCase $file, array $terms): array
     {
         return [];
     }
@@ -131,7 +131,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         return [];
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $findings = match (true) {
             $this->isSo($file, $terms) => [Finding::of(BookFinding::AlreadySo, Effect::Stops)],
@@ -144,7 +144,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
 
     public function perform(
         DocketLine $line,
-        CaseFile $file,
+        HeldCase $file,
         Readiness $readiness,
         array $terms,
         Instant $now,
@@ -155,7 +155,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         return LineState::Begun;
     }
 
-    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
+    public function complete(DocketLine $line, HeldCase $file, array $terms, Instant $on): void
     {
         if (! isset($this->ahead[$file->registrationId])) {
             $this->readAhead([$file], $on);
@@ -182,7 +182,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
     {
         /** @var array<int, Registration> $ahead */
         $ahead = Registration::query()
-            ->whereKey(array_map(fn (CaseFile $file): int => $file->registrationId, $files))
+            ->whereKey(array_map(fn (HeldCase $file): int => $file->registrationId, $files))
             ->orderBy('id')
             ->lockForUpdate()
             ->get()
@@ -192,12 +192,12 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
         // Their records are looked at soon, whether they show that.
         DB::update("UPDATE observing SET due_at = ?::timestamptz WHERE name_id = ANY (?::bigint[]) AND due_at < 'infinity'", [
             $on->isoSecond(),
-            '{'.implode(',', array_map(fn (CaseFile $file): int => $file->nameId, $files)).'}',
+            '{'.implode(',', array_map(fn (HeldCase $file): int => $file->nameId, $files)).'}',
         ]);
     }
 
     /** A tick that was wrong: the fact is again what it was. */
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
         foreach ($line->was ?? [] as $fact => $was) {

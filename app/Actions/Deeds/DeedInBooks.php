@@ -13,7 +13,7 @@ use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Queries\Dockets\Slip;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /** A deed that is written in our own books and is done with that: nobody outside is asked, and nothing waits. */
 abstract class DeedInBooks implements HasPage
@@ -26,7 +26,7 @@ abstract class DeedInBooks implements HasPage
      * @param  array<string, mixed>  $terms
      * @return array<string, mixed> what the name was before, for undoing it
      */
-    abstract protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array;
+    abstract protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array;
 
     public function choices(): array
     {
@@ -35,7 +35,7 @@ abstract class DeedInBooks implements HasPage
 
     public function perform(
         DocketLine $line,
-        CaseFile $file,
+        HeldCase $file,
         Readiness $readiness,
         array $terms,
         Instant $now,
@@ -46,7 +46,7 @@ abstract class DeedInBooks implements HasPage
         return LineState::Done;
     }
 
-    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
+    public function complete(DocketLine $line, HeldCase $file, array $terms, Instant $on): void
     {
     }
 

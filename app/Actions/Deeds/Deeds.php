@@ -10,7 +10,10 @@ use Acre\Core\Movement\Readiness;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Models\Docket;
-use App\Queries\Names\CaseFile;
+use App\Models\DocketLine;
+use App\Models\LineState;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 use Illuminate\Contracts\Container\Container;
 use OutOfBoundsException;
 
@@ -40,11 +43,52 @@ final class Deeds
      *
      * @param  array<string, mixed>  $terms
      */
-    public static function judge(Deed $deed, CaseFile $file, array $terms, Instant $now): Readiness
+    public static function judge(Deed $deed, RollCase $file, array $terms, Instant $now): Readiness
     {
-        return $file->watched !== null && ! ($deed instanceof ForWatched)
-            ? Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], [])
-            : $deed->judge($file, $terms, $now)->with($file->preparedAlready());
+        return match (true) {
+            $file instanceof HeldCase => $deed->judge($file, $terms, $now)->with($file->preparedAlready()),
+            $deed instanceof ForWatched => $deed->judge($file, $terms, $now),
+            default => self::onlyWatched(),
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $terms
+     *
+     * @throws DeedError when it can't be done to this name
+     */
+    public static function perform(
+        Deed $deed,
+        DocketLine $line,
+        RollCase $file,
+        Readiness $readiness,
+        array $terms,
+        Instant $now,
+        PendingWrites $openings,
+    ): LineState {
+        return match (true) {
+            $file instanceof HeldCase => $deed->perform($line, $file, $readiness, $terms, $now, $openings),
+            $deed instanceof ForWatched => $deed->perform($line, $file, $readiness, $terms, $now, $openings),
+            default => throw DeedError::shownHasChanged(),
+        };
+    }
+
+    /**
+     * @param  array<string, mixed>  $terms
+     * @return array{before: array<string, string>, after: array<string, string>} nothing of a name that it can't be done to
+     */
+    public static function beforeAndAfter(Deed $deed, RollCase $file, array $terms): array
+    {
+        return match (true) {
+            $file instanceof HeldCase => $deed->beforeAndAfter($file, $terms),
+            $deed instanceof ForWatched => $deed->beforeAndAfter($file, $terms),
+            default => ['before' => [], 'after' => []],
+        };
+    }
+
+    public static function onlyWatched(): Readiness
+    {
+        return Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], []);
     }
 
     public function find(string $key): ?Deed

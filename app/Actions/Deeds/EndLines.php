@@ -15,8 +15,8 @@ use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\User;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
 use App\Support\Dates;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
@@ -82,7 +82,7 @@ final readonly class EndLines
             [LineState::Begun],
             heard: true,
             ahead: fn (array $files) => $deed instanceof ReadsAhead ? $deed->readAhead($files, $at) : null,
-            how: function (DocketLine $line, ?CaseFile $file) use ($deed, $docket, $user, $on, $at): void {
+            how: function (DocketLine $line, ?HeldCase $file) use ($deed, $docket, $user, $on, $at): void {
                 $deed->complete($line, $file ?? throw DeedError::notHeld($line->name->unicode), $docket->terms, $at);
                 $line->fill(['state' => LineState::Done, 'done_on' => $on, 'done_by' => $user->id]);
             },
@@ -139,8 +139,8 @@ final readonly class EndLines
      * @param  list<int>|null  $lineIds
      * @param  list<LineState>  $from
      * @param  bool  $heard  only those that wait for nobody's word
-     * @param  callable(DocketLine, CaseFile|null): void  $how  without a file where the name was closed in our books meanwhile
-     * @param  (callable(list<CaseFile>): mixed)|null  $ahead  called once before
+     * @param  callable(DocketLine, HeldCase|null): void  $how  without a file where the name was closed in our books meanwhile
+     * @param  (callable(list<HeldCase>): mixed)|null  $ahead  called once before
      * @param  bool  $keepsTold  those stay open of which their registrar was told what can't be taken back
      */
     private function end(
@@ -168,7 +168,7 @@ final readonly class EndLines
             }
             Name::query()->whereIn('id', $lines->pluck('name_id'))->orderBy('id')->lockForUpdate()->get();
             $ids = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
-            $files = $this->files->of($ids, $this->clock->now());
+            $files = $this->files->held($ids, $this->clock->now());
             if ($ahead !== null && $files !== []) {
                 $ahead(array_values($files));
             }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /** A deed whose page shows before what it comes to: `deeds/picture/KEY.blade.php` draws it. */
 interface Illustrated extends HasPage
 {
     /**
-     * @param  list<CaseFile>  $files
+     * @param  list<HeldCase>  $files
      * @param  array<string, mixed>  $terms
      * @return array<string, mixed> what the drawing needs
      */

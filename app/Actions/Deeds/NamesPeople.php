@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Deeds;
 
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /**
  * A deed about people: its dockets and proofs say `contact 7`, so that they stay whole when somebody's data is erased; its page says who
@@ -18,5 +18,5 @@ interface NamesPeople extends HasPage
      * @param  array<string, mixed>  $terms
      * @return array{before: array<string, string>, after: array<string, string>}
      */
-    public function shown(CaseFile $file, array $terms): array;
+    public function shown(HeldCase $file, array $terms): array;
 }

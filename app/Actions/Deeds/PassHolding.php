@@ -7,7 +7,7 @@ namespace App\Actions\Deeds;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Models\Holding;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Support\Dates;
 use Illuminate\Database\Connection;
 
@@ -19,7 +19,7 @@ final readonly class PassHolding
     }
 
     /** Nobody here holds it any more, and what hung on that ends with it. */
-    public function end(CaseFile $file, Instant $on): void
+    public function end(HeldCase $file, Instant $on): void
     {
         foreach (['holdings', 'registrations', 'roles'] as $table) {
             // What began in the same second is left a second after it began.
@@ -32,7 +32,7 @@ final readonly class PassHolding
     }
 
     /** @throws DeedError when it can't have passed then, because it came only later */
-    public function handle(CaseFile $file, int $accountId, int $clientId, Instant $on, int $docketId): void
+    public function handle(HeldCase $file, int $accountId, int $clientId, Instant $on, int $docketId): void
     {
         $held = Holding::query()->where('name_id', $file->nameId)->whereRaw('upper_inf(span)')->firstOrFail();
         $since = $held->span->from;

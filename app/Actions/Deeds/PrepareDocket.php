@@ -11,6 +11,7 @@ use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\User;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -69,13 +70,14 @@ final readonly class PrepareDocket
             $lots = new Lots();
             foreach ($files as $id => $file) {
                 $isClear = $judged[$id]->isClear();
-                $change = $contract->beforeAndAfter($file, $terms);
+                $change = Deeds::beforeAndAfter($contract, $file, $terms);
+                $held = $file instanceof HeldCase ? $file : null;
                 $rows[] = [
                     'docket_id' => $docket->id,
                     'name_id' => $id,
-                    'giving_account_id' => $file->accountId(),
+                    'giving_account_id' => $held?->account->id,
                     'position' => count($rows) + 1,
-                    'lot' => $isClear ? $lots->next($file->account->id, $file->lotSize) : 0,
+                    'lot' => $isClear ? $lots->next($held->account->id ?? 0, $held->lotSize ?? 1) : 0,
                     'state' => ($isClear ? LineState::Prepared : LineState::Stopped)->value,
                     'findings' => json_encode($judged[$id]->findings, JSON_THROW_ON_ERROR),
                     'before' => json_encode($change['before'], JSON_THROW_ON_ERROR),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Deeds;
 
 use App\Models\DocketLine;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /** A deed of which a line may wait for somebody's yes before the outside is told. */
 interface WaitsForWord extends Deed
@@ -15,5 +15,5 @@ interface WaitsForWord extends Deed
      *
      * @param  array<string, mixed>  $terms
      */
-    public function goOn(DocketLine $line, CaseFile $file, array $terms, PendingWrites $openings): void;
+    public function goOn(DocketLine $line, HeldCase $file, array $terms, PendingWrites $openings): void;
 }

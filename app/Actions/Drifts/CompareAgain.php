@@ -10,8 +10,8 @@ use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use App\Models\Drift;
 use App\Models\DriftState;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
 use App\Queries\Outside\HeldFacts;
 use App\Queries\Outside\LastSeen;
 use App\Queries\Outside\Observed;
@@ -54,7 +54,7 @@ final readonly class CompareAgain
             return;
         }
         $now = $this->clock->now();
-        $files = array_filter($this->files->of($ids, $now), fn (CaseFile $file): bool => $file->watched === null);
+        $files = $this->files->held($ids, $now);
         foreach ($this->held->of($files, $now) as $id => $held) {
             $seen = $this->seen($id, $files[$id]);
             // Of what can't be read any more nothing follows.
@@ -65,7 +65,7 @@ final readonly class CompareAgain
     }
 
     /** @return list<Seen> what the registry said last, and its registrar in the same look; empty: nothing that can be read */
-    private function seen(int $id, CaseFile $file): array
+    private function seen(int $id, HeldCase $file): array
     {
         $words = array_filter(
             array_map(

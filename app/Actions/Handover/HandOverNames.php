@@ -30,7 +30,7 @@ use App\Models\LineState;
 use App\Models\Movement;
 use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\Slips;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use LogicException;
 
 /** Names go from one account to another at the same registrar, and on the way to another registrant where that is wanted. */
@@ -94,7 +94,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         ];
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $chosen = HandoverTermsChosen::unpack($terms);
 
@@ -103,7 +103,7 @@ final class HandOverNames implements Ticked, WaitsForWord
 
     public function perform(
         DocketLine $line,
-        CaseFile $file,
+        HeldCase $file,
         Readiness $readiness,
         array $terms,
         Instant $now,
@@ -144,7 +144,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         return LineState::Begun;
     }
 
-    public function goOn(DocketLine $line, CaseFile $file, array $terms, PendingWrites $openings): void
+    public function goOn(DocketLine $line, HeldCase $file, array $terms, PendingWrites $openings): void
     {
         $chosen = HandoverTermsChosen::unpack($terms);
         $acceptance = Acceptance::query()->find($line->docket_id);
@@ -169,7 +169,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         );
     }
 
-    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
+    public function complete(DocketLine $line, HeldCase $file, array $terms, Instant $on): void
     {
         $chosen = HandoverTermsChosen::unpack($terms);
         if ($chosen->registrant !== null && ! $this->another->isSo($file, $chosen->registrant)) {
@@ -198,7 +198,7 @@ final class HandOverNames implements Ticked, WaitsForWord
     }
 
     /** With another registrant it is two things at once, one of which was agreed to: that is no tick to take back. */
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         return isset($line->was['account']) &&
             HandoverTermsChosen::unpack($line->docket->terms)->registrant === null &&
@@ -206,7 +206,7 @@ final class HandOverNames implements Ticked, WaitsForWord
     }
 
     /** The chain of title keeps both: that it was said to have gone, and that it had not. */
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $was = $line->was ?? [];
         $id = fn (string $key): int => is_int($was[$key] ?? null)
@@ -270,7 +270,7 @@ final class HandOverNames implements Ticked, WaitsForWord
             ($chosen->registrant === null ? '' : $this->another->wordsGiven($docket, $chosen->registrant));
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         $chosen = HandoverTermsChosen::unpack($terms);
         $receiver = $this->receiver($chosen);

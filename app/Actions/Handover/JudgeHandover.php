@@ -13,7 +13,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Registrants\AnotherRegistrant;
 use App\Actions\Registrants\RegistrantChosen;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /**
  * A handover as its page and its button judge it: the name's way to the other account, and the change of registrant on the way, where there
@@ -29,7 +29,7 @@ final readonly class JudgeHandover
      * @param  Account|null  $receiver  null: not chosen yet
      * @param  RegistrantChosen|null  $registrant  null: it stays as it is
      */
-    public function handle(CaseFile $file, ?Account $receiver, Instant $answerBy, ?RegistrantChosen $registrant, Instant $now): Readiness
+    public function handle(HeldCase $file, ?Account $receiver, Instant $answerBy, ?RegistrantChosen $registrant, Instant $now): Readiness
     {
         $handover = $file->handoverTo($receiver, $answerBy, $this->book, $now)->judge();
         // Whose registrant is the right one already just goes.

@@ -114,7 +114,7 @@ final readonly class ResumeAccepted
             ->orderBy('name_id')
             ->lockForUpdate()
             ->get();
-        $files = $this->files->of(
+        $files = $this->files->held(
             array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all())),
             $this->clock->now(),
         );

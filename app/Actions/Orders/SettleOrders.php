@@ -138,7 +138,7 @@ final readonly class SettleOrders
     private function goOn(DocketLine $line): void
     {
         $deed = $this->deeds->of($line->docket);
-        $file = $this->files->of([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
+        $file = $this->files->held([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
         if ($deed instanceof WaitsForWord && $file !== null) {
             $openings = new PendingWrites($this->database, $this->gateOrders);
             $deed->goOn($line, $file, $line->docket->terms, $openings);

@@ -15,7 +15,7 @@ use App\Actions\Deeds\Undoable;
 use App\Models\DocketLine;
 use App\Models\Drift;
 use App\Models\DriftState;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 use App\View\Words;
 
@@ -48,12 +48,12 @@ final class KeepOurRecord extends DeedInBooks implements Undoable
         return array_filter(['what' => $terms['what'] ?? self::ALL, 'because' => $terms['because'] ?? ''], is_string(...));
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         return Readiness::of($this->drifts($file, $terms) === [] ? [Finding::of(BookFinding::AlreadySo, Effect::Stops)] : [], []);
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
         return [
             'drifts' => $this->settle($this->drifts($file, $terms), DriftState::Left, [
@@ -64,19 +64,19 @@ final class KeepOurRecord extends DeedInBooks implements Undoable
         ];
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         $ids = is_array($line->was['drifts'] ?? null) ? $line->was['drifts'] : [];
 
         return Drift::query()->whereIn('id', $ids)->where('state', DriftState::Left)->count() === count($ids);
     }
 
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $this->open($line->was['drifts'] ?? []);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         $said = array_map(fn (OpenDrift $drift): string => $this->words->finding($drift->finding), $this->drifts($file, $terms));
 

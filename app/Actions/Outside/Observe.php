@@ -28,8 +28,10 @@ use App\Outside\Directory\DirectoryAnswer;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\PackedDelegation;
 use App\Outside\Reach\FailureReason;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
+use App\Queries\Names\WatchedCase;
 use App\Queries\Outside\HeldFacts;
 use App\Queries\Outside\LastSeen;
 use App\Support\Outage;
@@ -236,11 +238,11 @@ final readonly class Observe
             '{'.implode(',', $ids).'}',
         ]);
         $files = $this->files->of($ids, $now);
-        $held = $this->held->of(array_filter($files, fn (CaseFile $file): bool => $file->watched === null), $now);
+        $held = $this->held->of(array_filter($files, fn (RollCase $file): bool => $file instanceof HeldCase), $now);
         $changed = [];
         foreach ($names as $id => $name) {
             $this->keep($id, $told[$id], $seen[$name->ascii] ?? null, $now);
-            if (isset($files[$id]) && $files[$id]->watched !== null) {
+            if (isset($files[$id]) && $files[$id] instanceof WatchedCase) {
                 if ($this->refresh($id, $told[$id], $files[$id]->facts, $now)) {
                     $changed[] = $id;
                 }
@@ -416,7 +418,7 @@ final readonly class Observe
      * @param  Instant|null  $unseen  when something was done that is not to be seen yet
      * @return bool whether its registry calls it ok and did not before, or the other way round
      */
-    private function plan(int $id, DomainName $name, array $told, ?CaseFile $file, ?Instant $unseen, bool $isDeep, Instant $now): bool
+    private function plan(int $id, DomainName $name, array $told, ?RollCase $file, ?Instant $unseen, bool $isDeep, Instant $now): bool
     {
         $troubles = [];
         foreach ($told as $one) {
@@ -441,7 +443,7 @@ final readonly class Observe
                 ? Pace::Weekly
                 : Pace::of(
                     $file->life($this->book, $now),
-                    $unseen !== null || $file->waiting !== null,
+                    $unseen !== null || ($file instanceof HeldCase && $file->waiting !== null),
                     $drifted->bool('alarm'),
                     $drifted->instant('at'),
                     $now,
@@ -461,7 +463,7 @@ final readonly class Observe
             $file === null
                 ? null
                 : ($isAnswered
-                    ? $pace->next($name->ascii, $now, $file->watched === null, $unseen)
+                    ? $pace->next($name->ascii, $now, $file instanceof HeldCase, $unseen)
                     : $now->plusSeconds(
                         min(
                             $pace->seconds(),

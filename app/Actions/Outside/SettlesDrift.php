@@ -7,7 +7,7 @@ namespace App\Actions\Outside;
 use Acre\Core\Record\DriftField;
 use App\Models\Drift;
 use App\Models\DriftState;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 use Illuminate\Support\Facades\DB;
 
@@ -44,7 +44,7 @@ trait SettlesDrift
      * @param  array<string, mixed>  $terms
      * @return list<OpenDrift>
      */
-    private function drifts(CaseFile $file, array $terms): array
+    private function drifts(HeldCase $file, array $terms): array
     {
         return array_values(
             array_filter(

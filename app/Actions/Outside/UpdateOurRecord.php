@@ -19,7 +19,7 @@ use App\Actions\Deeds\Undoable;
 use App\Models\DocketLine;
 use App\Models\DriftState;
 use App\Models\Registration;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 use App\View\Words;
 
@@ -51,7 +51,7 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
         return ['what' => is_string($terms['what'] ?? null) ? $terms['what'] : self::ALL];
     }
 
-    public function judge(CaseFile $file, array $terms, Instant $now): Readiness
+    public function judge(HeldCase $file, array $terms, Instant $now): Readiness
     {
         $drifts = $this->drifts($file, $terms);
         $unsure = array_filter($drifts, fn (OpenDrift $drift): bool => $drift->certainty !== Certainty::Sure);
@@ -66,7 +66,7 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
         );
     }
 
-    protected function write(DocketLine $line, CaseFile $file, array $terms, Instant $now): array
+    protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
         $was = array_intersect_key($registration->getRawOriginal(), array_flip(self::COLUMNS));
@@ -91,14 +91,14 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
         ];
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         $after = $line->was['after'] ?? null;
 
         return is_array($after) && self::alike(Registration::query()->findOrFail($file->registrationId), $after);
     }
 
-    public function undo(CaseFile $file, DocketLine $line, DocketLine $by, Instant $now): void
+    public function undo(HeldCase $file, DocketLine $line, DocketLine $by, Instant $now): void
     {
         $was = is_array($line->was['columns'] ?? null) ? $line->was['columns'] : [];
         $registration = Registration::query()->lockForUpdate()->findOrFail($file->registrationId);
@@ -109,7 +109,7 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
         $this->open($line->was['drifts'] ?? []);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         $before = $after = [];
         foreach ($this->drifts($file, $terms) as $drift) {
@@ -131,7 +131,7 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
     }
 
     /** @return array{string, string} */
-    private function sides(CaseFile $file, OpenDrift $drift): array
+    private function sides(HeldCase $file, OpenDrift $drift): array
     {
         $none = $this->words->say('outside.nothing_written');
         $day = fn (?Instant $instant): string => $instant === null ? $none : $this->words->near($instant);
@@ -164,7 +164,7 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
     }
 
     /** @param  list<OpenDrift>  $drifts */
-    private function deletedSince(Registration $registration, CaseFile $file, array $drifts): ?Instant
+    private function deletedSince(Registration $registration, HeldCase $file, array $drifts): ?Instant
     {
         $phase = Status::proven(array_values(array_filter(array_map(Status::tryFrom(...), $registration->statuses))));
         if ($phase?->isDeleted() !== true) {

@@ -28,7 +28,7 @@ use App\Models\DocketLine;
 use App\Models\Order;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\SlipLetter;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
@@ -110,7 +110,7 @@ final class AnotherRegistrant
      * @param  int|null  $moving  the docket by which the name is moving already
      * @return RegistrantChange|null null: there is no such contact any more
      */
-    public function change(CaseFile $file, RegistrantChosen $chosen, Instant $now, ?int $moving): ?RegistrantChange
+    public function change(HeldCase $file, RegistrantChosen $chosen, Instant $now, ?int $moving): ?RegistrantChange
     {
         $new = $this->value($chosen);
 
@@ -131,7 +131,7 @@ final class AnotherRegistrant
     }
 
     /** Whether it is so already, as far as our books know. */
-    public function isSo(CaseFile $file, RegistrantChosen $chosen): bool
+    public function isSo(HeldCase $file, RegistrantChosen $chosen): bool
     {
         return $file->guard?->contact === $chosen->contactId && $file->guard->told === null;
     }
@@ -143,7 +143,7 @@ final class AnotherRegistrant
      *
      * @throws DeedError when one of them has said no
      */
-    public function ask(DocketLine $line, CaseFile $file, RegistrantChosen $chosen, array $legs, Instant $now): SidesAsked
+    public function ask(DocketLine $line, HeldCase $file, RegistrantChosen $chosen, array $legs, Instant $now): SidesAsked
     {
         $this->keepAgreements($line, $file, $chosen, $now);
         $kinds = array_map(fn (Leg $leg): string => $leg->kind->value, $legs);
@@ -250,7 +250,7 @@ final class AnotherRegistrant
     }
 
     /** Writes what is now so. In the line's transaction, the name locked. */
-    public function complete(DocketLine $line, CaseFile $file, RegistrantChosen $chosen, Instant $on): void
+    public function complete(DocketLine $line, HeldCase $file, RegistrantChosen $chosen, Instant $on): void
     {
         if ($file->guard?->contact !== $chosen->contactId) {
             $this->registrants->give($line->name_id, $file->registrationId, $chosen->contactId, $line->docket_id, $on);
@@ -264,7 +264,7 @@ final class AnotherRegistrant
     }
 
     /** @return array{string, string} before and after, for the proof, which names people by number */
-    public function beforeAndAfter(CaseFile $file, RegistrantChosen $chosen): array
+    public function beforeAndAfter(HeldCase $file, RegistrantChosen $chosen): array
     {
         $contact = $this->contact($chosen->contactId);
         if ($contact !== null && $this->told($file, $chosen) !== null) {
@@ -284,7 +284,7 @@ final class AnotherRegistrant
      * @return array{before: array<string, string>, after: array<string, string>} for the page: what they are called, or what of them is
      *     corrected
      */
-    public function shown(CaseFile $file, RegistrantChosen $chosen): array
+    public function shown(HeldCase $file, RegistrantChosen $chosen): array
     {
         [$told, $value] = [$this->told($file, $chosen), $this->value($chosen)];
         if ($told === null || $value === null) {
@@ -339,7 +339,7 @@ final class AnotherRegistrant
     }
 
     /** What the registrar has of the same registrant; null: another one is to be. */
-    private function told(CaseFile $file, RegistrantChosen $chosen): ?ContactValue
+    private function told(HeldCase $file, RegistrantChosen $chosen): ?ContactValue
     {
         $told = $file->guard?->contact === $chosen->contactId ? $file->guard->told : null;
 
@@ -350,7 +350,7 @@ final class AnotherRegistrant
     }
 
     /** What the house says yes to for others, on whose authority; who is written to gives their own. */
-    private function keepAgreements(DocketLine $line, CaseFile $file, RegistrantChosen $chosen, Instant $now): void
+    private function keepAgreements(DocketLine $line, HeldCase $file, RegistrantChosen $chosen, Instant $now): void
     {
         if ($chosen->authority === '' || $chosen->agreement === '') {
             return;
@@ -370,7 +370,7 @@ final class AnotherRegistrant
         }
     }
 
-    private function starts(CaseFile $file, Instant $now): MaterialChange
+    private function starts(HeldCase $file, Instant $now): MaterialChange
     {
         return MaterialChange::of($this->book->for($file->facts->name->suffix(), $now), $now);
     }

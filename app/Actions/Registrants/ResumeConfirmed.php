@@ -120,7 +120,7 @@ final readonly class ResumeConfirmed
             array_values(array_filter($waiting, fn (Row $row): bool => $row->int('others') === 0)),
         );
         Name::query()->whereIn('id', $free)->orderBy('id')->lockForUpdate()->get();
-        $files = $this->files->of($free, $this->clock->now());
+        $files = $this->files->held($free, $this->clock->now());
         $openings = new PendingWrites($this->database, $this->gateOrders);
         foreach (
             DocketLine::query()

@@ -14,7 +14,7 @@ use App\Actions\Deeds\Ticked;
 use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /** Whether the registrar renews by itself; our intent follows. */
 final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
@@ -36,12 +36,12 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
         return ['renews' => self::isOn($terms) ? 'on' : 'off'];
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         return ($file->facts->intent === Intent::ByItself) === self::isOn($line->docket->terms);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         return [
             'before' => ['intent' => self::word($file->facts->intent)],
@@ -54,12 +54,12 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
         return self::isOn($terms) ? OrderKind::AutoRenewOn : OrderKind::AutoRenewOff;
     }
 
-    protected function isSo(CaseFile $file, array $terms): bool
+    protected function isSo(HeldCase $file, array $terms): bool
     {
         return false;
     }
 
-    protected function against(CaseFile $file, array $terms, Instant $now): array
+    protected function against(HeldCase $file, array $terms, Instant $now): array
     {
         $ends = $file->facts->ends;
         // What was charged already is not given back.
@@ -70,7 +70,7 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
             : [];
     }
 
-    protected function write(Registration $registration, CaseFile $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): string
     {
         $registration->intent = self::after($registration->intent, $terms);
 

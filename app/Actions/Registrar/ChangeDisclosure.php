@@ -34,8 +34,8 @@ use App\Outside\Registrar\OrderKind;
 use App\Queries\Contacts\Holders;
 use App\Queries\Contacts\RecordsCompared;
 use App\Queries\Dockets\Slips;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 
@@ -108,7 +108,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
 
     public function perform(
         DocketLine $line,
-        CaseFile $file,
+        HeldCase $file,
         Readiness $readiness,
         array $terms,
         Instant $now,
@@ -128,7 +128,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
 
     public function isSeen(DocketLine $line, array $terms, Record $record): bool
     {
-        $file = $this->files->of([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
+        $file = $this->files->held([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
         $holder = $file?->guard === null ? null : $this->holders->of([$file])[$file->guard->contact] ?? null;
 
         return $file !== null &&
@@ -149,12 +149,12 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     {
         $one = count($files) === 1 ? $files[0] : null;
 
-        [$fields, $seen] = $this->compared->of($files, fn (CaseFile $file): Pattern => $this->told($file, $terms), $now);
+        [$fields, $seen] = $this->compared->of($files, fn (HeldCase $file): Pattern => $this->told($file, $terms), $now);
 
         return ['fields' => $fields, 'seen' => $seen, 'one' => $one, 'count' => count($files)];
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         return [
             'before' => ['shown' => $file->told === null ? self::word('not_known') : self::fields($file->told->fields)],
@@ -167,7 +167,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
      *
      * @param  array<string, mixed>  $terms
      */
-    public function told(CaseFile $file, array $terms): Pattern
+    public function told(HeldCase $file, array $terms): Pattern
     {
         return $file->steps->nearest(self::wish($terms));
     }
@@ -177,7 +177,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         return OrderKind::Disclose;
     }
 
-    protected function orderTerms(CaseFile $file, array $terms): array
+    protected function orderTerms(HeldCase $file, array $terms): array
     {
         return ['shown' => implode(' ', $this->told($file, $terms)->words())];
     }
@@ -194,12 +194,12 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         ];
     }
 
-    protected function isSo(CaseFile $file, array $terms): bool
+    protected function isSo(HeldCase $file, array $terms): bool
     {
         return $file->told !== null && $file->told->equals($this->told($file, $terms));
     }
 
-    protected function against(CaseFile $file, array $terms, Instant $now): array
+    protected function against(HeldCase $file, array $terms, Instant $now): array
     {
         if ($file->guard === null) {
             return [Finding::of(DisclosureFinding::NobodyToShow, Effect::NotKnown)];
@@ -217,7 +217,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         return $change->findings($file->facts->name->suffix(), $file->account->registrarName);
     }
 
-    protected function write(Registration $registration, CaseFile $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): string
     {
         $told = $this->told($file, $terms);
         $registration->shown = $told->words();
@@ -246,7 +246,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
      *
      * @param  array<string, mixed>  $terms
      */
-    private function keepConsent(DocketLine $line, CaseFile $file, array $terms): void
+    private function keepConsent(DocketLine $line, HeldCase $file, array $terms): void
     {
         $consent = $terms['consent'] ?? null;
         if (is_array($consent) && $file->guard !== null) {
@@ -261,7 +261,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         }
     }
 
-    private function published(CaseFile $file, Instant $now): Published
+    private function published(HeldCase $file, Instant $now): Published
     {
         return $this->book->for($file->facts->name->suffix(), $now)->published->value;
     }
@@ -277,7 +277,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
         return Instant::earliest($day->toDay(), $this->clock->today())->date();
     }
 
-    private static function hasPrivacy(CaseFile $file): bool
+    private static function hasPrivacy(HeldCase $file): bool
     {
         return in_array(ExtraKind::Privacy, $file->extras, true);
     }

@@ -18,7 +18,7 @@ use App\Actions\Deeds\Ticked;
 use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 
 /** The registrar's transfer lock, set or lifted. */
@@ -46,12 +46,12 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
         return $record->saysStatuses() && $record->has(Status::ClientTransferProhibited) === (self::lock($terms) === Lock::On);
     }
 
-    public function isAsMade(CaseFile $file, DocketLine $line): bool
+    public function isAsMade(HeldCase $file, DocketLine $line): bool
     {
         return $file->facts->lock === self::lock($line->docket->terms);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         $before = self::word($file->facts->lock);
         if ($this->differs($file)) {
@@ -70,12 +70,12 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
         return self::lock($terms) === Lock::On ? OrderKind::LockOn : OrderKind::LockOff;
     }
 
-    protected function isSo(CaseFile $file, array $terms): bool
+    protected function isSo(HeldCase $file, array $terms): bool
     {
         return $file->facts->lock === self::lock($terms) && ! $this->differs($file);
     }
 
-    protected function against(CaseFile $file, array $terms, Instant $now): array
+    protected function against(HeldCase $file, array $terms, Instant $now): array
     {
         $rules = $this->book->for($file->facts->name->suffix(), $now);
 
@@ -91,7 +91,7 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
         };
     }
 
-    protected function write(Registration $registration, CaseFile $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): string
     {
         $registration->lock = self::lock($terms);
 
@@ -106,7 +106,7 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
     }
 
     /** Whether the record says otherwise than our books. */
-    private function differs(CaseFile $file): bool
+    private function differs(HeldCase $file): bool
     {
         return array_filter(
             $file->drifts,

@@ -29,7 +29,7 @@ use App\Models\LineState;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slips;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Support\TradeClock;
 
 /**
@@ -70,7 +70,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
 
     public function perform(
         DocketLine $line,
-        CaseFile $file,
+        HeldCase $file,
         Readiness $readiness,
         array $terms,
         Instant $now,
@@ -86,12 +86,12 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return LineState::Begun;
     }
 
-    public function goOn(DocketLine $line, CaseFile $file, array $terms, PendingWrites $openings): void
+    public function goOn(DocketLine $line, HeldCase $file, array $terms, PendingWrites $openings): void
     {
         $openings->order($line, $file->account->id, $this->order($terms), $this->orderTerms($file, $terms));
     }
 
-    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
+    public function complete(DocketLine $line, HeldCase $file, array $terms, Instant $on): void
     {
         $this->another->complete($line, $file, RegistrantChosen::unpack($terms), $on);
         parent::complete($line, $file, $terms, $on);
@@ -109,14 +109,14 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return $this->another->isSeen($line, RegistrantChosen::unpack($terms), $record);
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         [$before, $after] = $this->another->beforeAndAfter($file, RegistrantChosen::unpack($terms));
 
         return ['before' => ['registrant' => $before], 'after' => ['registrant' => $after]];
     }
 
-    public function shown(CaseFile $file, array $terms): array
+    public function shown(HeldCase $file, array $terms): array
     {
         return $this->another->shown($file, RegistrantChosen::unpack($terms));
     }
@@ -143,7 +143,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return OrderKind::Registrant;
     }
 
-    protected function orderTerms(CaseFile $file, array $terms): array
+    protected function orderTerms(HeldCase $file, array $terms): array
     {
         // What the registrar was told to show of the one before is the house's wish for the next one too.
         return $this->another->orderTerms(RegistrantChosen::unpack($terms)) +
@@ -160,12 +160,12 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         return $this->another->slipLetters($account, $lines, RegistrantChosen::unpack($terms));
     }
 
-    protected function isSo(CaseFile $file, array $terms): bool
+    protected function isSo(HeldCase $file, array $terms): bool
     {
         return $this->another->isSo($file, RegistrantChosen::unpack($terms));
     }
 
-    protected function against(CaseFile $file, array $terms, Instant $now): array
+    protected function against(HeldCase $file, array $terms, Instant $now): array
     {
         if ($file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited)) {
             return [Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)];
@@ -177,12 +177,12 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         ];
     }
 
-    protected function legs(CaseFile $file, array $terms, Instant $now): array
+    protected function legs(HeldCase $file, array $terms, Instant $now): array
     {
         return $this->another->change($file, RegistrantChosen::unpack($terms), $now, $file->waiting?->docket)?->legs() ?? [];
     }
 
-    protected function write(Registration $registration, CaseFile $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): string
     {
         return 'registrant';
     }

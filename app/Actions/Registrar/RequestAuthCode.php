@@ -13,7 +13,7 @@ use App\Actions\Deeds\DeedAtRegistrar;
 use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 
 /** The code with which a name goes to another registrar is asked for. What comes is kept as a secret; nothing of the name changes. */
 final class RequestAuthCode extends DeedAtRegistrar
@@ -34,12 +34,12 @@ final class RequestAuthCode extends DeedAtRegistrar
         return [];
     }
 
-    public function complete(DocketLine $line, CaseFile $file, array $terms, Instant $on): void
+    public function complete(DocketLine $line, HeldCase $file, array $terms, Instant $on): void
     {
         // Told by a registrar it is kept already; typed, it is kept on the folio.
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         [$before, $after] = [__('deeds.ask_code.before'), __('deeds.ask_code.then')];
 
@@ -51,12 +51,12 @@ final class RequestAuthCode extends DeedAtRegistrar
         return OrderKind::AuthCode;
     }
 
-    protected function isSo(CaseFile $file, array $terms): bool
+    protected function isSo(HeldCase $file, array $terms): bool
     {
         return false;
     }
 
-    protected function against(CaseFile $file, array $terms, Instant $now): array
+    protected function against(HeldCase $file, array $terms, Instant $now): array
     {
         $suffix = $file->facts->name->suffix();
 
@@ -69,7 +69,7 @@ final class RequestAuthCode extends DeedAtRegistrar
         };
     }
 
-    protected function write(Registration $registration, CaseFile $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): string
     {
         return 'code';
     }

@@ -17,7 +17,7 @@ use App\Models\Account;
 use App\Models\DocketLine;
 use App\Models\Registration;
 use App\Outside\Registrar\OrderKind;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 
 /** The name servers that somebody else changed at the registry, set again to those of our record. */
@@ -52,7 +52,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
         return $seen === $wanted;
     }
 
-    public function beforeAndAfter(CaseFile $file, array $terms): array
+    public function beforeAndAfter(HeldCase $file, array $terms): array
     {
         $seen = $this->differing($file)?->finding->with['seen'] ?? null;
 
@@ -67,7 +67,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
         return OrderKind::Servers;
     }
 
-    protected function orderTerms(CaseFile $file, array $terms): array
+    protected function orderTerms(HeldCase $file, array $terms): array
     {
         return ['servers' => implode(' ', $file->servers)];
     }
@@ -84,12 +84,12 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
         );
     }
 
-    protected function isSo(CaseFile $file, array $terms): bool
+    protected function isSo(HeldCase $file, array $terms): bool
     {
         return $file->servers !== [] && $this->differing($file) === null;
     }
 
-    protected function against(CaseFile $file, array $terms, Instant $now): array
+    protected function against(HeldCase $file, array $terms, Instant $now): array
     {
         return match (true) {
             $file->servers === [] => [Finding::of(BookFinding::NoServers, Effect::Stops)],
@@ -100,7 +100,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
         };
     }
 
-    protected function write(Registration $registration, CaseFile $file, array $terms): string
+    protected function write(Registration $registration, HeldCase $file, array $terms): string
     {
         return 'servers';
     }
@@ -110,7 +110,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
         return [];
     }
 
-    private function differing(CaseFile $file): ?OpenDrift
+    private function differing(HeldCase $file): ?OpenDrift
     {
         return array_values(array_filter($file->drifts, fn (OpenDrift $drift): bool => $drift->tag === RecordFinding::ServersChanged))[0] ??
             null;

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\Standings;
 
+use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use App\Actions\Setbacks\SetAside;
 use App\Models\SetbackKind;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 use App\Queries\Names\StandingFacts;
 use App\Queries\Roll\Facet;
 use App\Support\Outage;
@@ -324,24 +326,26 @@ final readonly class MakeStandings
         );
     }
 
-    private static function until(Standing $standing, CaseFile $file): ?Instant
+    private static function until(Standing $standing, RollCase $file): ?Instant
     {
+        $held = $file instanceof HeldCase ? $file : null;
         $verification = $file->verification($standing->lifecycle);
-        $silent = $verification?->isDue() === true ? $file->guard?->silentFrom() : null;
+        $silent = $verification?->isDue() === true ? $held?->guard?->silentFrom() : null;
         $instants = array_filter([
             $standing->until,
             $verification?->until(),
             $silent?->isAfter($standing->lifecycle->now) === true ? $silent : null,
-            $file->privacy?->until($standing->lifecycle->now),
+            $held?->privacy?->until($standing->lifecycle->now),
         ]);
 
         return $instants === [] ? null : Instant::earliest(...array_values($instants));
     }
 
     /** @return array<string, mixed> */
-    private function row(CaseFile $file, Standing $standing): array
+    private function row(RollCase $file, Standing $standing): array
     {
         $verification = $file->verification($standing->lifecycle);
+        $held = $file instanceof HeldCase ? $file : null;
 
         return [
             'name_id' => $file->nameId,
@@ -350,17 +354,17 @@ final readonly class MakeStandings
             'suffix' => $file->facts->name->suffix(),
             'client_id' => $file->clientId,
             'client_name' => $file->clientName,
-            'account_id' => $file->account->id,
-            'account_number' => $file->account->number,
-            'registrar_id' => $file->account->registrar,
-            'registrar_name' => $file->account->registrarName,
+            'account_id' => $file->account()->id ?? 0,
+            'account_number' => $file->account()->number ?? '',
+            'registrar_id' => $file->account()->registrar ?? 0,
+            'registrar_name' => $file->registrarName(),
             'phase' => $standing->lifecycle->phase->value,
             'intent' => $file->facts->intent->value,
             'lock' => $file->facts->isLocked() ? 'on' : $file->facts->lock->value,
             'registrant' => $file->registrant,
-            'mailbox' => $file->guard->mailbox ?? '',
-            'reference' => $file->reference,
-            'disclosure' => $file->disclosure->value,
+            'mailbox' => $held->guard->mailbox ?? '',
+            'reference' => $held->reference ?? '',
+            'disclosure' => ($held->disclosure ?? Disclosure::NotKnown)->value,
             'servers' => implode(' ', $file->servers),
             'marks' => Facet::marksOf($file, $standing),
             'created_on' => $file->facts->created?->isoSecond() ?? 'infinity',

@@ -11,8 +11,8 @@ use App\Actions\Deeds\Illustrated;
 use App\Actions\Names\GatherNames;
 use App\Queries\Deeds\JudgedName;
 use App\Queries\Deeds\Verdicts;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\RollCase;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -53,7 +53,7 @@ final readonly class DeedController
                 ? null
                 : new Verdicts(
                     array_map(
-                        fn (CaseFile $file): JudgedName => new JudgedName($file, Deeds::judge($contract, $file, $terms, $now)),
+                        fn (RollCase $file): JudgedName => new JudgedName($file, Deeds::judge($contract, $file, $terms, $now)),
                         $files,
                     ),
                     $request->without(),
@@ -67,7 +67,7 @@ final readonly class DeedController
             'terms' => $terms,
             'said' => $said,
             'count' => count($ids),
-            'about' => array_map(fn (CaseFile $file): string => $file->facts->name->unicode, array_slice($files, 0, self::NAMED)),
+            'about' => array_map(fn (RollCase $file): string => $file->facts->name->unicode, array_slice($files, 0, self::NAMED)),
             'verdicts' => $verdicts,
             'rows' => $verdicts?->rows($request->query('rows') === 'all' ? PHP_INT_MAX : self::ROWS) ?? [],
             'address' => fn (array $change): string => route('deeds.show', [$deed, ...$request->which(), ...$said, ...$change]),
@@ -75,7 +75,7 @@ final readonly class DeedController
             'shown' => Crypt::encryptString((string) json_encode($verdicts?->clearIds() ?? [])),
             'choices' => $contract->choices(),
             'picture' => $contract instanceof Illustrated && $terms !== null && $verdicts !== null
-                    ? $contract->picture(array_map(fn (JudgedName $one): CaseFile => $one->file, $verdicts->kept), $terms, $now)
+                    ? $contract->picture($verdicts->held(), $terms, $now)
                     : null,
             'words' => $this->words,
         ]);

@@ -144,9 +144,9 @@ final readonly class HandOverController
      */
     private function candidates(HandOverRequest $request, array $judged): Collection
     {
-        $registrars = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->registrar, $judged)));
+        $registrars = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account()->registrar ?? 0, $judged)));
 
-        $givers = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged)));
+        $givers = array_values(array_unique(array_map(fn (JudgedName $one): int => $one->giver(), $judged)));
 
         return $this->find
             ->matching($request->word('q'), count($registrars) === 1 ? $registrars[0] : null, 24)

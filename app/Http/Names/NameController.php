@@ -19,6 +19,7 @@ use App\Models\Pattern;
 use App\Queries\Contacts\ReadContacts;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\Changes;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\History;
 use App\Support\HouseSettings;
 use App\Support\TradeClock;
@@ -49,7 +50,7 @@ final readonly class NameController
         $now = $this->clock->now();
         $file = $this->files->of([$name->id], $now)[$name->id] ?? null;
         // What is watched, or was held once, has its record for a page.
-        if ($file === null || $file->watched !== null) {
+        if (! $file instanceof HeldCase) {
             return to_route('record.show', $name->ascii);
         }
         $life = $file->life($this->book, $now);
@@ -58,7 +59,7 @@ final readonly class NameController
         $on = $this->asked($request);
         $verification = $file->verification($life);
         $verifyBy = $verification?->by;
-        $standing = Standing::of($life, $file->waiting);
+        $standing = $file->standing($this->book, $now);
 
         return view('names.show', [
             'name' => $name,

@@ -18,6 +18,7 @@ use App\Models\DriftState;
 use App\Models\Holding;
 use App\Models\Name;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
 use App\Queries\Outside\LastSeen;
 use App\Support\TradeClock;
 use App\View\RecordPage;
@@ -56,7 +57,7 @@ final readonly class RecordController
         if ($domain === null) {
             abort(404);
         }
-        $file = $known === null ? null : $this->files->of([$known->id], $this->clock->now())[$known->id] ?? null;
+        $file = $this->files->named($domain, $this->clock->now());
 
         $drifts = Drift::query()
             ->where('name_id', $known->id ?? 0)
@@ -68,7 +69,7 @@ final readonly class RecordController
         return view('outside.record', [
             'domain' => $domain,
             'page' => new RecordPage($file, $known === null ? [] : $this->seen->of($known->id, $domain->ascii), $drifts, $this->words),
-            'standing' => $file === null || $file->watched !== null ? null : $file->standing($this->book, $this->clock->now()),
+            'standing' => ! $file instanceof HeldCase ? null : $file->standing($this->book, $this->clock->now()),
             'now' => $this->clock->now(),
             'drifts' => $drifts,
             'troubles' => $known === null ? [] : $this->seen->troubles($known->id),
@@ -80,8 +81,8 @@ final readonly class RecordController
                         ->orderByDesc('settled_at')
                         ->limit(10)
                         ->get(),
-            'clients' => $file === null || $file->watched !== null ? Client::names() : [],
-            'past' => $known === null || ($file !== null && $file->watched === null)
+            'clients' => $file instanceof HeldCase ? [] : Client::names(),
+            'past' => $known === null || $file instanceof HeldCase
                     ? null
                     : Holding::query()
                         ->with(['account.registrar', 'client'])

@@ -13,7 +13,7 @@ use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Record\Record;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Outside\LastSeen;
 use App\Queries\Outside\Observed;
 
@@ -31,15 +31,15 @@ final readonly class RecordsCompared
     }
 
     /**
-     * @param  list<CaseFile>  $files
-     * @param  callable(CaseFile): Pattern  $told  what each name's registrar will be told
+     * @param  list<HeldCase>  $files
+     * @param  callable(HeldCase): Pattern  $told  what each name's registrar will be told
      * @return array{list<FieldCompared>, Instant|null} field by field, and when the oldest of what is read today was seen; null: nobody has
      *     looked
      */
     public function of(array $files, callable $told, Instant $now): array
     {
         $holders = $this->holders->of($files);
-        $read = $this->seen->holders(array_map(fn (CaseFile $file): int => $file->nameId, array_slice($files, 0, self::LOOKED_AT)));
+        $read = $this->seen->holders(array_map(fn (HeldCase $file): int => $file->nameId, array_slice($files, 0, self::LOOKED_AT)));
         $all = [];
         foreach ($files as $file) {
             $holder = $file->guard === null ? null : $holders[$file->guard->contact] ?? null;
@@ -65,7 +65,7 @@ final readonly class RecordsCompared
         ];
     }
 
-    /** @param  list<array{CaseFile, Contact, PublishedRecord|null, PublishedRecord, Record|null}>  $all */
+    /** @param  list<array{HeldCase, Contact, PublishedRecord|null, PublishedRecord, Record|null}>  $all */
     private static function compare(Field $field, array $all): FieldCompared
     {
         $held = $today = $after = $apart = $redactedBy = [];

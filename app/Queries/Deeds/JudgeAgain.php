@@ -8,8 +8,8 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\Deeds;
 use App\Models\Docket;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\RollCase;
 use App\Support\TradeClock;
 
 /**
@@ -34,7 +34,7 @@ final readonly class JudgeAgain
             $finding->with['docket'] === $docket->id;
 
         return array_map(
-            fn (CaseFile $file): array => array_values(
+            fn (RollCase $file): array => array_values(
                 array_filter(
                     Deeds::judge($deed, $file, $docket->terms, $now)->inOrder(),
                     fn (Finding $finding): bool => ! $isItself($finding),

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Queries\Deeds;
 
-use Acre\Core\Finding\Effect;
-use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Account;
-use Acre\Core\Movement\Readiness;
 use Acre\Core\Time\Instant;
-use Acre\Core\Title\BookFinding;
+use App\Actions\Deeds\Deeds;
 use App\Actions\Handover\JudgeHandover;
 use App\Actions\Registrants\RegistrantChosen;
-use App\Queries\Names\CaseFile;
 use App\Queries\Names\CaseFiles;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 
 /** The live verdicts of the handover's page: what stands there before anything is written. */
 final readonly class JudgeNames
@@ -31,16 +29,16 @@ final readonly class JudgeNames
     public function handle(array $nameIds, ?Account $receiver, Instant $answerBy, Instant $now, ?RegistrantChosen $registrant = null): array
     {
         $judged = array_map(
-            fn (CaseFile $file): JudgedName => new JudgedName(
+            fn (RollCase $file): JudgedName => new JudgedName(
                 $file,
-                $file->watched === null
+                $file instanceof HeldCase
                     ? $this->judge->handle($file, $receiver, $answerBy, $registrant, $now)->with($file->preparedAlready())
-                    : Readiness::of([Finding::of(BookFinding::OnlyWatched, Effect::Stops)], []),
+                    : Deeds::onlyWatched(),
             ),
             array_values($this->files->of($nameIds, $now)),
         );
-        $order = array_flip(array_values(array_unique(array_map(fn (JudgedName $one): int => $one->file->account->id, $judged))));
-        usort($judged, fn (JudgedName $a, JudgedName $b): int => $order[$a->file->account->id] <=> $order[$b->file->account->id]);
+        $order = array_flip(array_values(array_unique(array_map(fn (JudgedName $one): int => $one->giver(), $judged))));
+        usort($judged, fn (JudgedName $a, JudgedName $b): int => $order[$a->giver()] <=> $order[$b->giver()]);
 
         return $judged;
     }

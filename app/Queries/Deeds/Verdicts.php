@@ -6,6 +6,8 @@ namespace App\Queries\Deeds;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use App\Queries\Names\HeldCase;
+use App\Queries\Names\RollCase;
 
 /** The verdicts on many names, told in groups by what is in the way; whole groups can be left out. */
 final readonly class Verdicts
@@ -26,6 +28,14 @@ final readonly class Verdicts
             array_filter($all, fn (JudgedName $one): bool => ! in_array(self::inTheWay($one)?->key(), $without, true)),
         );
         $this->clear = array_values(array_filter($this->kept, fn (JudgedName $one): bool => $one->readiness->isClear()));
+    }
+
+    /** @return list<HeldCase> those of what is kept that lie in our accounts */
+    public function held(): array
+    {
+        $files = array_map(fn (JudgedName $one): RollCase => $one->file, $this->kept);
+
+        return array_values(array_filter($files, fn (RollCase $file): bool => $file instanceof HeldCase));
     }
 
     public function stopped(): int

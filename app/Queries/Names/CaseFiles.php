@@ -9,7 +9,6 @@ use Acre\Core\Contact\TakesMail;
 use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Disclosure\Pattern;
 use Acre\Core\Disclosure\Privacy;
-use Acre\Core\Disclosure\Steps;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\Lock;
@@ -18,10 +17,7 @@ use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
 use Acre\Core\Movement\Account;
-use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraKind;
-use Acre\Core\Movement\HandoverTerms;
-use Acre\Core\Movement\ReceiverBy;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Registrant\Guard;
 use Acre\Core\Time\Instant;
@@ -41,7 +37,7 @@ final readonly class CaseFiles
      *
      * @param  list<int>  $nameIds
      * @param  Instant  $now  by trade time: which prices hold
-     * @return array<int, CaseFile> by name id, in the order asked for
+     * @return array<int, HeldCase|WatchedCase> by name id, in the order asked for
      */
     public function of(array $nameIds, Instant $now): array
     {
@@ -108,6 +104,24 @@ final readonly class CaseFiles
     }
 
     /**
+     * Those alone that lie in our accounts.
+     *
+     * @param  list<int>  $nameIds
+     * @return array<int, HeldCase> by name id, in the order asked for
+     */
+    public function held(array $nameIds, Instant $now): array
+    {
+        return array_filter($this->of($nameIds, $now), fn (RollCase $file): bool => $file instanceof HeldCase);
+    }
+
+    public function named(DomainName $name, Instant $now): CaseFile
+    {
+        $id = $this->database->scalar('SELECT id FROM names WHERE ascii = ?', [$name->ascii]);
+
+        return is_int($id) ? $this->of([$id], $now)[$id] ?? new UnheldCase($name) : new UnheldCase($name);
+    }
+
+    /**
      * @param  array<string, Money>  $prices
      * @param  list<ExtraKind>  $extras
      * @param  list<int>  $words
@@ -126,13 +140,13 @@ final readonly class CaseFiles
         ?Privacy $privacy,
         ?int $begun,
         array $prepared,
-    ): CaseFile {
+    ): HeldCase {
         $statuses = array_map(
             fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null,
             array_values($row->json('statuses')),
         );
 
-        return new CaseFile(
+        return new HeldCase(
             $row->int('id'),
             $row->int('registration_id'),
             new NameFacts(
@@ -160,7 +174,6 @@ final readonly class CaseFiles
             $place->account,
             $row->int('client_id'),
             $row->text('client_name'),
-            $guard->called ?? '',
             $guard,
             $row->textOrNull('reference') ?? '',
             // Whose service is over is read again, in which fields nobody has seen yet.
@@ -186,7 +199,7 @@ final readonly class CaseFiles
 
     /**
      * @param  array<int, list<int>>  $words  by name
-     * @return array<int, CaseFile>
+     * @return array<int, WatchedCase>
      */
     private function watched(string $in, array $words): array
     {
@@ -202,9 +215,8 @@ final readonly class CaseFiles
                 fn (mixed $status): ?Status => is_string($status) ? Status::tryFrom($status) : null,
                 array_values($row->json('statuses')),
             );
-            $found[$id] = new CaseFile(
+            $found[$id] = new WatchedCase(
                 $id,
-                0,
                 new NameFacts(
                     DomainName::of($row->text('ascii')),
                     $row->instant('created_on'),
@@ -214,26 +226,14 @@ final readonly class CaseFiles
                     deletedSince: $row->instant('deleted_since'),
                 ),
                 new LateTerms(askLead: $this->askLead),
-                new HandoverTerms(ReceiverBy::NumberLogin, Confirms::Nobody),
-                new Account(0, 0, $row->text('registrar'), '', null, null, null, false, null),
                 $row->int('client_id'),
                 $row->text('client_name'),
                 $row->text('registrant'),
-                null,
-                '',
-                Disclosure::NotKnown,
-                null,
-                Steps::fieldByField(),
-                false,
                 array_values(array_filter($row->json('servers'), is_string(...))),
                 $words[$id] ?? [],
-                0,
-                1,
-                [],
-                null,
-                [],
-                null,
-                new Watched($row->text('why'), $row->instant('since') ?? Instant::second(0)),
+                $row->text('registrar'),
+                $row->text('why'),
+                $row->instant('since') ?? Instant::second(0),
             );
         }
 

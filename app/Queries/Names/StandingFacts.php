@@ -27,8 +27,10 @@ final readonly class StandingFacts
     }
 
     /** @return array<string, mixed> what goes into `standings.facts` */
-    public static function pack(CaseFile $file): array
+    public static function pack(RollCase $file): array
     {
+        $held = $file instanceof HeldCase ? $file : null;
+
         return array_filter(
             [
                 'created' => $file->facts->created,
@@ -50,8 +52,8 @@ final readonly class StandingFacts
                 'renew' => $file->late->renew,
                 'fee' => $file->late->late,
                 'restore' => $file->late->restore,
-                'drift' => self::drift($file),
-                'waiting' => $file->waiting === null ? null : [$file->waiting->docket, $file->waiting->by],
+                'drift' => self::drift($held->drifts ?? []),
+                'waiting' => $held?->waiting === null ? null : [$held->waiting->docket, $held->waiting->by],
             ],
             fn (mixed $value): bool => $value !== null && $value !== [],
         );
@@ -154,10 +156,14 @@ final readonly class StandingFacts
         );
     }
 
-    /** What the Roll lacks alone is no disagreement that a row must tell. */
-    private static function drift(CaseFile $file): ?string
+    /**
+     * What the Roll lacks alone is no disagreement that a row must tell.
+     *
+     * @param  list<OpenDrift>  $drifts
+     */
+    private static function drift(array $drifts): ?string
     {
-        $telling = array_filter($file->drifts, fn (OpenDrift $drift): bool => ! $drift->tag->isLack());
+        $telling = array_filter($drifts, fn (OpenDrift $drift): bool => ! $drift->tag->isLack());
 
         return $telling === []
             ? null

@@ -13,7 +13,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\TimeError;
 use App\Queries\Contacts\Holders;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
@@ -25,7 +25,7 @@ final readonly class HeldFacts
     }
 
     /**
-     * @param  array<int, CaseFile>  $files  by name id
+     * @param  array<int, HeldCase>  $files  by name id
      * @param  Instant  $now  by which rules what is to be read is judged
      * @return array<int, Held>
      */
@@ -33,13 +33,13 @@ final readonly class HeldFacts
     {
         $holders = $this->holders->of(array_values($files));
         $behind = $written = [];
-        $registrars = '{'.implode(',', array_unique(array_map(fn (CaseFile $file): int => $file->account->registrar, $files))).'}';
+        $registrars = '{'.implode(',', array_unique(array_map(fn (HeldCase $file): int => $file->account->registrar, $files))).'}';
         foreach (
             Row::all($this->database->select('SELECT id, behind FROM registrars WHERE id = ANY (?::bigint[])', [$registrars])) as $row
         ) {
             $behind[$row->int('id')] = array_values(array_filter($row->json('behind'), is_string(...)));
         }
-        $registrations = '{'.implode(',', array_map(fn (CaseFile $file): int => $file->registrationId, $files)).'}';
+        $registrations = '{'.implode(',', array_map(fn (HeldCase $file): int => $file->registrationId, $files)).'}';
         foreach (
             Row::all($this->database->select('SELECT name_id, sources FROM registrations
                 WHERE id = ANY (?::bigint[])', [$registrations])) as $row

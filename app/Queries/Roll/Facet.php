@@ -8,8 +8,9 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Standing\NextKind;
 use Acre\Core\Standing\Standing;
-use App\Queries\Names\CaseFile;
+use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
+use App\Queries\Names\RollCase;
 use Illuminate\Database\Query\Builder;
 
 /**
@@ -111,18 +112,19 @@ enum Facet: string
     }
 
     /** @return list<string> */
-    public static function marksOf(CaseFile $file, Standing $standing): array
+    public static function marksOf(RollCase $file, Standing $standing): array
     {
+        $held = $file instanceof HeldCase ? $file : null;
         $marks = [
             ...array_map(fn (int $id): string => self::Word->mark((string) $id), $file->words),
             ...array_map(fn (Finding $finding): string => self::Finding->mark($finding->key()), [
                 ...$standing->findings,
                 ...$file->behind($standing->lifecycle),
-                ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $file->drifts),
+                ...array_map(fn (OpenDrift $drift): Finding => $drift->finding, $held->drifts ?? []),
             ]),
         ];
-        if ($file->guard !== null) {
-            $marks[] = self::Contact->mark((string) $file->guard->contact);
+        if ($held?->guard !== null) {
+            $marks[] = self::Contact->mark((string) $held->guard->contact);
         }
         foreach ($file->servers as $host) {
             $marks[] = self::Server->mark($host);

@@ -11,7 +11,7 @@
         <tbody>
             <tr>
                 <th scope="row">{{ __('common.account') }}</th>
-                <td>{{ $givers->map(fn($group) => $group[0]->file->account->number)->join(', ') }}</td>
+                <td>{{ $givers->map(fn($group) => $group[0]->file->account()?->number)->join(', ') }}</td>
                 <td>{{ $receiver?->number ?? __('handover.show.to_be_chosen') }}</td>
             </tr>
             <tr>
@@ -23,7 +23,7 @@
                 <th scope="row">{{ __('handover.show.who_pays_for_renewals') }}</th>
                 <td>{{ $givers->map(fn($group) => __(
                     'accounts.show.trail',
-                    ['number' => $group[0]->file->account->number],
+                    ['number' => $group[0]->file->account()?->number],
                 ))->take(3)->join(', ') }}
                 </td>
                 <td>{{ $receiver === null ? __('handover.show.to_be_chosen') : __(

@@ -4,8 +4,8 @@
 @php($stopped = $verdicts->stopped())
 @php($what = fn(int $n): string => trans_choice('common.names_told', $n, ['told' => number_format($n)]))
 @php($whose = $receiver === null ? '' : $receiver->owner?->name ?? $receiver->registrar->name . ' ' . $receiver->number)
-@php($givers = collect($judged)->groupBy(fn($one) => $one->file->account->id))
-@php($shownOf = collect($rows)->groupBy(fn($one) => $one->file->account->id))
+@php($givers = collect($judged)->groupBy(fn($one) => $one->giver()))
+@php($shownOf = collect($rows)->groupBy(fn($one) => $one->giver()))
 <x-layout :title="__('handover.show.hand_over', ['all' => $what($all)])" area="Movements">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('roll') }}">{{ __('common.the_roll') }}</a> /
         @if ($request->filled('name'))

@@ -17,15 +17,15 @@
                         {{ __(
                             'handover.show.from',
                             [
-                                'registrar_name' => $group[0]->file->account->registrarName,
-                                'number' => $group[0]->file->account->number,
+                                'registrar_name' => $group[0]->file->registrarName(),
+                                'number' => $group[0]->file->account()?->number,
                                 'count' => $what($group->count()),
                             ],
                         ) }}
                     </th>
                 </tr>
             @endif
-            @foreach ($shownOf[$group[0]->file->account->id] ?? [] as $one)
+            @foreach ($shownOf[$group[0]->giver()] ?? [] as $one)
                 <tr>
                     <th scope="row"><a class="name"
                             href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a>

@@ -1,4 +1,6 @@
 @php([$file, $last, $own, $dns, $record] = [$page->file, $page->last, $page->own, $page->dns, $page->record])
+@php($isUnheld = $file instanceof App\Queries\Names\UnheldCase)
+@php($isWatched = $file instanceof App\Queries\Names\WatchedCase)
 <x-layout :title="__('outside.record.public_record_of', ['unicode' => $domain->unicode])" area="Outside">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a
             href="{{ route('record.index') }}">{{ __('common.public_record') }}</a>
@@ -56,12 +58,12 @@
                     ['last' => App\Support\Dates::exact($last->last), 'first' => App\Support\Dates::exact($last->first)],
                 ) }}</span>
         @endif
-        @if ($file === null)
+        @if ($isUnheld)
             {{ __('outside.record.it_is_not_on_the_roll') }}
-        @elseif ($file->watched !== null)
-            <x-sentence of="outside.record.watched_for" :with="['day' => App\Support\Dates::full($file->watched->since)]"><x-slot:client><a
+        @elseif ($isWatched)
+            <x-sentence of="outside.record.watched_for" :with="['day' => App\Support\Dates::full($file->since)]"><x-slot:client><a
                         href="{{ route('clients.show', $file->clientId) }}">{{ $file->clientName }}</a></x-slot>
-                        <x-slot:why><bdi>{{ $file->watched->why }}</bdi></x-slot></x-sentence>
+                        <x-slot:why><bdi>{{ $file->why }}</bdi></x-slot></x-sentence>
         @endif
         @if ($past !== null)
                 {{ __(
@@ -94,17 +96,17 @@
     @include('outside.seen')
     @if (!$page->isHeld() && Gate::allows('prepare'))
         <section class="card apart" aria-labelledby="watch">
-            <h2 id="watch">{{ $file === null ? __('outside.record.watch_this_name') : __('outside.record.reason_for_watching') }}</h2>
+            <h2 id="watch">{{ $isUnheld ? __('outside.record.watch_this_name') : __('outside.record.reason_for_watching') }}</h2>
             <p class="lesser">{{ __('outside.record.a_watched_name_is_on_the_roll') }}</p>
             <form method="post" action="{{ route('record.watch', $domain->ascii) }}" class="fields">
                 @csrf
                 <div class="columns">
-                <x-field name="client" type="choice" :label="__('outside.record.for_which')" :options="$clients" :value="$file?->clientId"/>
-                    <x-field name="why" :label="__('common.why')" :value="$file?->watched?->why" maxlength="300" required />
+                <x-field name="client" type="choice" :label="__('outside.record.for_which')" :options="$clients" :value="$file->clientId ?? null"/>
+                    <x-field name="why" :label="__('common.why')" :value="$file->why ?? null" maxlength="300" required />
                 </div>
-                <p><button>{{ $file === null ? __('outside.record.watch_this_name') : __('common.save') }}</button></p>
+                <p><button>{{ $isUnheld ? __('outside.record.watch_this_name') : __('common.save') }}</button></p>
             </form>
-            @if ($file !== null)
+            @if ($isWatched)
                 <form method="post" action="{{ route('record.unwatch', $domain->ascii) }}">@csrf @method('delete')<p><button
                             class="plain">{{ __('outside.record.stop_watching') }}</button></p>
                 </form>
