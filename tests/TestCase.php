@@ -67,7 +67,29 @@ abstract class TestCase extends BaseTestCase
         $this->app->forgetScopedInstances();
         $this->app->make(TradeClock::class)->forget();
 
-        return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $answer = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        $page = $answer->baseResponse->getContent();
+        if (is_string($page) && str_contains((string) $answer->headers->get('Content-Type'), 'html')) {
+            $answer->baseResponse->setContent(self::asRead($page));
+        }
+
+        return $answer;
+    }
+
+    /** A page as a browser shows it: blanks and line ends are one blank, and none just inside a tag, but where text is kept as it is. */
+    private static function asRead(string $page): string
+    {
+        $parts = preg_split('~(<(pre|textarea)\b.*?</\2>)~s', $page, -1, PREG_SPLIT_DELIM_CAPTURE);
+        $read = '';
+        foreach ($parts === false ? [$page] : $parts as $place => $part) {
+            $read .= match ($place % 3) {
+                0 => preg_replace(['/\s+/', '/(<\w[^<>]*>) (?!<)/', '~ (</)~'], [' ', '$1', '$1'], $part),
+                1 => $part,
+                default => '',
+            };
+        }
+
+        return $read;
     }
 
     /**
