@@ -115,6 +115,6 @@ final class DocketLine extends Model
      */
     public function order(): HasOne
     {
-        return $this->hasOne(Order::class)->latestOfMany();
+        return $this->hasOne(Order::class)->ofMany(['id' => 'max'], fn (Builder $told): Builder => $told->whereRaw(Order::IS_NEXT));
     }
 }

@@ -5,8 +5,16 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Outside\Registrar\Holder;
-use App\Outside\Registrar\Order as OrderTold;
 use App\Outside\Registrar\OrderKind;
+use App\Outside\Registrar\Orders\CancelHandover;
+use App\Outside\Registrar\Orders\Disclose;
+use App\Outside\Registrar\Orders\HandOver;
+use App\Outside\Registrar\Orders\Order as Told;
+use App\Outside\Registrar\Orders\ReplaceRegistrant;
+use App\Outside\Registrar\Orders\ReplaceServers;
+use App\Outside\Registrar\Orders\RequestCode;
+use App\Outside\Registrar\Orders\SwitchAutoRenew;
+use App\Outside\Registrar\Orders\SwitchLock;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -17,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $account_id
  * @property int $name_id
  * @property int|null $docket_line_id
+ * @property int|null $after_id what it waits for: it is told once that is done
  * @property OrderKind $kind
  * @property bool $ends_line whether its end is the line's
  * @property array<string, string> $terms
@@ -34,22 +43,42 @@ final class Order extends Model
 {
     public const UPDATED_AT = null;
 
+    /** Of those that it waits for none is left. */
+    public const IS_NEXT = "(orders.after_id IS NULL OR (SELECT b.state FROM orders b WHERE b.id = orders.after_id) = 'done')";
+
     protected $guarded = ['id'];
 
     protected $casts = ['kind' => OrderKind::class, 'ends_line' => 'boolean', 'terms' => 'array', 'state' => OrderState::class];
 
-    public function told(): OrderTold
+    public function told(): Told
     {
-        return new OrderTold(
-            $this->kind,
-            $this->transaction,
-            $this->name->ascii,
-            array_diff_key($this->terms, ['accepted' => true, 'shown' => true, 'version' => true, 'servers' => true]),
-            $this->terms['accepted'] ?? null,
-            $this->terms['shown'] ?? null,
-            $this->holder(),
-            array_values(array_filter(explode(' ', $this->terms['servers'] ?? ''), fn (string $host): bool => $host !== '')),
-        );
+        [$id, $name] = [$this->transaction, $this->name->ascii];
+
+        return match ($this->kind) {
+            OrderKind::LockOn => new SwitchLock($id, $name, true),
+            OrderKind::LockOff => new SwitchLock($id, $name, false),
+            OrderKind::AutoRenewOn => new SwitchAutoRenew($id, $name, true),
+            OrderKind::AutoRenewOff => new SwitchAutoRenew($id, $name, false),
+            OrderKind::AuthCode => new RequestCode($id, $name),
+            OrderKind::Servers => new ReplaceServers($id, $name, $this->listed('servers') ?? []),
+            OrderKind::Disclose => new Disclose($id, $name, $this->listed('shown') ?? []),
+            OrderKind::HandOver => new HandOver(
+                $id,
+                $name,
+                array_diff_key($this->terms, ['accepted' => true]),
+                $this->terms['accepted'] ?? null,
+            ),
+            OrderKind::CancelHandover => new CancelHandover($id, $name),
+            OrderKind::Registrant => new ReplaceRegistrant($id, $name, $this->holder(), $this->listed('shown')),
+        };
+    }
+
+    /** @return list<string>|null what stands there with blanks between; null: it is not said */
+    private function listed(string $term): ?array
+    {
+        return isset($this->terms[$term])
+            ? array_values(array_filter(explode(' ', $this->terms[$term]), fn (string $one): bool => $one !== ''))
+            : null;
     }
 
     /** @return BelongsTo<Account, $this> */
@@ -71,16 +100,12 @@ final class Order extends Model
     }
 
     /** As they stood when the order was written down: their data is in that version alone, and in no order. */
-    private function holder(): ?Holder
+    private function holder(): Holder
     {
-        $version = isset($this->terms['version'])
-            ? ContactVersion::query()
-                ->with(['mailbox', 'contact'])
-                ->findOrFail((int) $this->terms['version'])
-            : null;
+        $version = ContactVersion::query()
+            ->with(['mailbox', 'contact'])
+            ->findOrFail((int) ($this->terms['version'] ?? 0));
 
-        return $version === null
-            ? null
-            : Holder::of($this->account->number, $version->id, $version->value($version->contact->kind), $this->terms['shown'] ?? null);
+        return Holder::of($this->account->number, $version->id, $version->value($version->contact->kind), $this->terms['shown'] ?? null);
     }
 }

@@ -14,8 +14,8 @@ use App\Outside\Registrar\AnswerKind;
 use App\Outside\Registrar\BridgeRegistrar;
 use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Message;
-use App\Outside\Registrar\Order;
-use App\Outside\Registrar\OrderKind;
+use App\Outside\Registrar\Orders\Order;
+use App\Outside\Registrar\Orders\SwitchLock;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
@@ -74,7 +74,7 @@ final class BridgeTalkTest extends TestCase
 
     private static function order(): Order
     {
-        return new Order(OrderKind::LockOn, 'roll-000000000001', 'bell.com');
+        return new SwitchLock('roll-000000000001', 'bell.com', true);
     }
 
     /** @param  array{int, mixed}  $answer */

@@ -19,6 +19,7 @@ use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
+use App\Actions\Gates\GateOrders;
 use App\Actions\Names\GatherNames;
 use App\Actions\Orders\ReceiveMessages;
 use App\Actions\Orders\SendOrders;
@@ -486,6 +487,43 @@ final class GateTest extends TestCase
         self::assertSame([], $owed());
     }
 
+    public function test_an_order_waits_for_another_of_another_account(): void
+    {
+        $this->receiver->update([
+            'access' => 'ours',
+            'gate_secret_id' => $this->giver->gate_secret_id,
+            'gate_for' => $this->giver->gate_for,
+        ]);
+        $place = fn (Account $account, Name $name, ?Order $after = null): Order => Order::query()->create([
+            'account_id' => $account->id,
+            'name_id' => $name->id,
+            'kind' => OrderKind::LockOn,
+            'terms' => [],
+            'transaction' => GateOrders::transaction(),
+            'state' => OrderState::Waiting,
+            'after_id' => $after?->id,
+        ]);
+        [$first, $second] = [$this->registered(), $this->registered()];
+        $this->world->play($first->ascii, 'registrar-refuses');
+
+        $refused = $place($this->giver, $first);
+        $inVain = $place($this->receiver, $second, $refused);
+        $done = $place($this->giver, $second);
+        $waits = $place($this->receiver, $second, $done);
+        $last = $place($this->receiver, $second, $inVain);
+
+        app(SendOrders::class)->handle($this->receiver->id);
+        self::assertSame(OrderState::Waiting, $waits->refresh()->state, 'what it waits for is not done yet');
+
+        app(SendOrders::class)->handle($this->giver->id);
+        self::assertSame(
+            [OrderState::Refused, OrderState::CalledOff, OrderState::Done, OrderState::CalledOff],
+            array_map(fn (Order $order): OrderState => $order->refresh()->state, [$refused, $inVain, $done, $last]),
+        );
+        // The other account was woken by it, and its own gate has the last word.
+        self::assertNotSame(OrderState::Waiting, $waits->refresh()->state);
+    }
+
     public function test_a_handover_with_another_registrant_offers_the_name_once_they_stand_there(): void
     {
         /** @param  array<string, mixed>  $registrant */
@@ -523,10 +561,15 @@ final class GateTest extends TestCase
         $refused = $settled($other, $this->house->anotherRegistrant($other));
         $this->again();
         self::assertSame(
-            [LineState::Refused, [OrderKind::Registrant]],
+            [LineState::Refused, [[OrderKind::Registrant, OrderState::Refused], [OrderKind::HandOver, OrderState::CalledOff]]],
             [
                 $refused->lines()->sole()->state,
-                Order::query()->where('name_id', $other->id)->get()->map(fn (Order $order): OrderKind => $order->kind)->all(),
+                Order::query()
+                    ->where('name_id', $other->id)
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Order $order): array => [$order->kind, $order->state])
+                    ->all(),
             ],
         );
         self::assertNotSame('', (string) $refused->lines()->sole()->reason);

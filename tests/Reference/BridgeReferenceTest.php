@@ -12,8 +12,15 @@ use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Phone;
 use App\Outside\Registrar\BridgeOrder;
 use App\Outside\Registrar\Holder;
-use App\Outside\Registrar\Order;
 use App\Outside\Registrar\OrderKind;
+use App\Outside\Registrar\Orders\CancelHandover;
+use App\Outside\Registrar\Orders\Disclose;
+use App\Outside\Registrar\Orders\HandOver;
+use App\Outside\Registrar\Orders\ReplaceRegistrant;
+use App\Outside\Registrar\Orders\ReplaceServers;
+use App\Outside\Registrar\Orders\RequestCode;
+use App\Outside\Registrar\Orders\SwitchAutoRenew;
+use App\Outside\Registrar\Orders\SwitchLock;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\ValidationResult;
 use Opis\JsonSchema\Validator;
@@ -92,16 +99,18 @@ final class BridgeReferenceTest extends TestCase
         $house = new House();
         $house->skerry->update(['receiver_by' => 'handle']);
         $isHandover = $kind === OrderKind::HandOver;
-        $order = new Order(
-            $kind,
-            'roll-000000000000',
-            'xn--glockenwrts-s8a.com',
-            $isHandover ? ['number' => '7', 'handle' => 'TAKER'] : [],
-            $isHandover ? '2026-10-06T09:00:00Z' : null,
-            $kind === OrderKind::Disclose ? 'organisation country' : null,
-            $kind === OrderKind::Registrant ? self::holder() : null,
-            $kind === OrderKind::Servers ? ['ns1.quay.example', 'ns2.quay.example'] : [],
-        );
+        [$id, $name] = ['roll-000000000000', 'xn--glockenwrts-s8a.com'];
+        $order = match ($kind) {
+            OrderKind::LockOn, OrderKind::LockOff => new SwitchLock($id, $name, $kind === OrderKind::LockOn),
+            OrderKind::AutoRenewOn, OrderKind::AutoRenewOff => new SwitchAutoRenew($id, $name, $kind === OrderKind::AutoRenewOn),
+            OrderKind::AuthCode => new RequestCode($id, $name),
+            OrderKind::Servers => new ReplaceServers($id, $name, ['ns1.quay.example', 'ns2.quay.example']),
+            OrderKind::Disclose => new Disclose($id, $name, ['organisation', 'country']),
+            OrderKind::HandOver => new HandOver($id, $name, ['number' => '7', 'handle' => 'TAKER'], '2026-10-06T09:00:00Z'),
+            OrderKind::CancelHandover => new CancelHandover($id, $name),
+            OrderKind::Registrant => new ReplaceRegistrant($id, $name, self::holder()),
+        };
+        self::assertSame($kind, $order->kind());
         $json = (string) json_encode(new BridgeOrder($house->ours->load('registrar'), $order));
         self::assertFits('Order', $json);
         self::assertSame($isHandover, str_contains($json, '"to":{"handle":"TAKER"}'));

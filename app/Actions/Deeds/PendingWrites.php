@@ -31,6 +31,9 @@ final class PendingWrites
     /** @var list<array<string, string|int|bool>> */
     private array $orders = [];
 
+    /** @var array<string, string> what an order waits for, both by their transactions */
+    private array $after = [];
+
     public function __construct(private readonly Connection $database, private readonly GateOrders $gateOrders)
     {
     }
@@ -76,22 +79,34 @@ final class PendingWrites
     /**
      * @param  array<string, string>  $terms
      * @param  bool  $endsLine  whether the line ends with it; false: it is a step before
+     * @param  string|null  $after  the order that is to be done before it is told, of whatever account; null: it waits for none
+     * @return string|null by which another can be told to wait for it; null: a registrar that takes no commands is told nothing
      */
-    public function order(DocketLine $line, int $accountId, OrderKind $kind, array $terms = [], bool $endsLine = true): void
-    {
-        // A registrar that takes no commands is told nothing: a person acts.
-        if ($this->gateOrders->takesCommands($accountId)) {
-            $this->orders[] = [
-                'account_id' => $accountId,
-                'name_id' => $line->name_id,
-                'docket_line_id' => $line->id,
-                'kind' => $kind->value,
-                'ends_line' => $endsLine,
-                'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR),
-                'transaction' => GateOrders::transaction(),
-                'state' => OrderState::Waiting->value,
-            ];
+    public function order(
+        DocketLine $line,
+        int $accountId,
+        OrderKind $kind,
+        array $terms = [],
+        bool $endsLine = true,
+        ?string $after = null,
+    ): ?string {
+        if (! $this->gateOrders->takesCommands($accountId)) {
+            return null;
         }
+        $transaction = GateOrders::transaction();
+        $this->after += $after === null ? [] : [$transaction => $after];
+        $this->orders[] = [
+            'account_id' => $accountId,
+            'name_id' => $line->name_id,
+            'docket_line_id' => $line->id,
+            'kind' => $kind->value,
+            'ends_line' => $endsLine,
+            'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR),
+            'transaction' => $transaction,
+            'state' => OrderState::Waiting->value,
+        ];
+
+        return $transaction;
     }
 
     public function write(): void
@@ -120,12 +135,25 @@ final class PendingWrites
         }
         if ($this->orders !== []) {
             Order::query()->insert($this->orders);
+            $this->chain();
             foreach (array_unique(array_column($this->orders, 'account_id')) as $accountId) {
                 // After the commit, and not before: a job that is sent once only takes a lock, and one that is taken already would end the
                 // transaction.
                 $this->database->afterCommit(fn () => WorkGate::dispatch((int) $accountId));
             }
         }
-        [$this->movements, $this->legs, $this->orders] = [[], [], []];
+        [$this->movements, $this->legs, $this->orders, $this->after] = [[], [], [], []];
+    }
+
+    /** Which waits for which, once all of them are written down. */
+    private function chain(): void
+    {
+        if ($this->after !== []) {
+            $this->database->update(
+                'UPDATE orders SET after_id = b.id FROM jsonb_each_text(?::jsonb) AS w
+                 JOIN orders b ON b.transaction = w.value WHERE orders.transaction = w.key',
+                [json_encode($this->after, JSON_THROW_ON_ERROR)],
+            );
+        }
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Order;
 use App\Models\OrderState;
 use App\Outside\Registrar\OrderKind;
 use App\Outside\Registrar\Registrars;
+use App\Support\Row;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Str;
 
@@ -82,6 +83,25 @@ final class GateOrders
                 $this->database->afterCommit(fn () => WorkGate::dispatch($order->account_id));
             }
             $order->update(['state' => OrderState::CalledOff]);
+            $this->callOffAfter([$order->id]);
+        }
+    }
+
+    /**
+     * What waits for these is told to nobody any more, nor what waits for that.
+     *
+     * @param  array<array-key, int>  $orderIds
+     */
+    public function callOffAfter(array $orderIds): void
+    {
+        while ($orderIds !== []) {
+            $rows = Row::all(
+                $this->database->select(
+                    "UPDATE orders SET state = 'called_off' WHERE after_id = ANY (?::bigint[]) AND state = 'waiting' RETURNING id",
+                    ['{'.implode(',', $orderIds).'}'],
+                ),
+            );
+            $orderIds = array_map(fn (Row $row): int => $row->int('id'), $rows);
         }
     }
 

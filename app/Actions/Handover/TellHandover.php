@@ -9,8 +9,6 @@ use Acre\Core\Time\Instant;
 use App\Actions\Deeds\PendingWrites;
 use App\Models\Account;
 use App\Models\DocketLine;
-use App\Models\Order;
-use App\Models\OrderState;
 use App\Outside\Registrar\OrderKind;
 
 /**
@@ -33,28 +31,18 @@ final readonly class TellHandover
         ?Instant $accepted = null,
         ?array $registrant = null,
     ): void {
-        if ($registrant !== null && in_array(LegKind::Registrant, $legs, true) && $this->isToBeWritten($line)) {
-            // It goes on once the registrar has done that.
-            $openings->order($line, $giverId, OrderKind::Registrant, $registrant, endsLine: false);
-
-            return;
+        $before = null;
+        if ($registrant !== null && in_array(LegKind::Registrant, $legs, true)) {
+            $before = $openings->order($line, $giverId, OrderKind::Registrant, $registrant, endsLine: false);
         }
         if (in_array(LegKind::LiftLock, $legs, true)) {
-            $openings->order($line, $giverId, OrderKind::LockOff, endsLine: false);
+            $before = $openings->order($line, $giverId, OrderKind::LockOff, endsLine: false, after: $before);
         }
         $named = array_filter(
             ['number' => $receiver->number, 'login' => $receiver->login, 'mailbox' => $receiver->mailbox, 'handle' => $receiver->handle],
             fn (?string $value): bool => $value !== null && $value !== '',
         );
-        $openings->order($line, $giverId, OrderKind::HandOver, $named + ($accepted === null ? [] : ['accepted' => $accepted->isoSecond()]));
-    }
-
-    private function isToBeWritten(DocketLine $line): bool
-    {
-        return Order::query()
-            ->where('docket_line_id', $line->id)
-            ->where('kind', OrderKind::Registrant)
-            ->where('state', OrderState::Done)
-            ->doesntExist();
+        $terms = $named + ($accepted === null ? [] : ['accepted' => $accepted->isoSecond()]);
+        $openings->order($line, $giverId, OrderKind::HandOver, $terms, after: $before);
     }
 }

@@ -86,12 +86,7 @@ final readonly class SendOrders
             ->where('account_id', $account->id)
             ->whereIn('state', [OrderState::Waiting, OrderState::Sent])
             ->whereRaw('not_before <= clock_timestamp()')
-            // A step of a line waits for the ones before it.
-            ->whereRaw(
-                "NOT EXISTS (SELECT FROM orders b WHERE b.docket_line_id = orders.docket_line_id AND b.id < orders.id
-                    AND b.account_id = orders.account_id AND b.state IN ('waiting', 'sent', 'pending')
-                    AND (b.not_before > clock_timestamp() OR b.state = 'pending'))",
-            )
+            ->whereRaw(Order::IS_NEXT)
             ->orderBy('id')
             ->limit($most)
             ->get()

@@ -7,13 +7,11 @@ namespace App\Actions\Orders;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
-use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndLines;
-use App\Actions\Deeds\PendingWrites;
-use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Handover\LockAgain;
 use App\Actions\Standings\MakeStandings;
+use App\Jobs\WorkGate;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
@@ -23,7 +21,6 @@ use App\Models\OrderState;
 use App\Models\Registration;
 use App\Models\User;
 use App\Outside\Registrar\OrderKind;
-use App\Queries\Names\CaseFiles;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
@@ -34,8 +31,6 @@ final readonly class SettleOrders
 {
     public function __construct(
         private Connection $database,
-        private Deeds $deeds,
-        private CaseFiles $files,
         private GateOrders $gateOrders,
         private EndLines $end,
         private LockAgain $lock,
@@ -86,9 +81,6 @@ final readonly class SettleOrders
         foreach ($orders as $order) {
             if ($order->state === OrderState::Done && ! $order->ends_line) {
                 $this->writeDown($order);
-                if ($order->kind === OrderKind::Registrant && $order->line?->state === LineState::Begun) {
-                    $this->goOn($order->line->loadMissing('docket'));
-                }
             }
             // The rest can't do without a step before: where it is refused, it ends the line as well.
             $line = $order->ends_line || $order->state === OrderState::Refused ? $order->line : null;
@@ -99,6 +91,7 @@ final readonly class SettleOrders
                 ][] = $line->id;
             }
         }
+        $this->follow($orders);
         foreach ($groups as $docketId => $states) {
             $docket = Docket::query()->with('settler')->findOrFail($docketId);
             $by = $docket->settler ?? throw new LogicException("Docket {$docketId} has orders, and nobody has settled it.");
@@ -110,6 +103,28 @@ final readonly class SettleOrders
                 }
             }
         }
+    }
+
+    /**
+     * What waited for one that is done can be told now; what waited for one that never will be is called off.
+     *
+     * @param  list<Order>  $orders
+     */
+    private function follow(array $orders): void
+    {
+        $of = fn (OrderState $state): array => array_map(
+            fn (Order $order): int => $order->id,
+            array_filter($orders, fn (Order $order): bool => $order->state === $state),
+        );
+        $accounts = Order::query()
+            ->whereIn('after_id', $of(OrderState::Done))
+            ->where('state', OrderState::Waiting)
+            ->distinct()
+            ->pluck('account_id');
+        foreach (array_filter($accounts->all(), is_int(...)) as $account) {
+            $this->database->afterCommit(fn () => WorkGate::dispatch($account));
+        }
+        $this->gateOrders->callOffAfter($of(OrderState::Refused));
     }
 
     /**
@@ -131,18 +146,6 @@ final readonly class SettleOrders
             foreach ($lines as $line) {
                 $this->done($by, $docket, [$line], count($lines) === 1 ? null : $saidAt);
             }
-        }
-    }
-
-    /** The other registrant stands there: what waited for that is told now. */
-    private function goOn(DocketLine $line): void
-    {
-        $deed = $this->deeds->of($line->docket);
-        $file = $this->files->held([$line->name_id], $this->clock->now())[$line->name_id] ?? null;
-        if ($deed instanceof WaitsForWord && $file !== null) {
-            $openings = new PendingWrites($this->database, $this->gateOrders);
-            $deed->goOn($line, $file, $line->docket->terms, $openings);
-            $openings->write();
         }
     }
 

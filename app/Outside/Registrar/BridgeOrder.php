@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Outside\Registrar;
 
-use Acre\Core\Movement\Identifier;
 use App\Models\Account;
+use App\Outside\Registrar\Orders\Disclose;
+use App\Outside\Registrar\Orders\HandOver;
+use App\Outside\Registrar\Orders\Order;
+use App\Outside\Registrar\Orders\ReplaceRegistrant;
+use App\Outside\Registrar\Orders\ReplaceServers;
 use JsonSerializable;
 
 /** An order as a bridge is told it: the schema `Order` of docs/bridge.yaml. */
@@ -18,17 +22,22 @@ final readonly class BridgeOrder implements JsonSerializable
     /** @return array<string, string|array<array-key, string|list<string>>> */
     public function jsonSerialize(): array
     {
-        $named = array_map(
-            fn (Identifier $identifier): string => $identifier->value,
-            $this->account->registrar->receiver_by->identifiers(),
-        );
+        return ['kind' => $this->order->kind()->value, 'name' => $this->order->name] + match (true) {
+            $this->order instanceof HandOver => $this->receiver($this->order),
+            $this->order instanceof Disclose => ['shown' => $this->order->fields],
+            $this->order instanceof ReplaceServers => ['servers' => $this->order->servers],
+            $this->order instanceof ReplaceRegistrant => ['holder' => $this->holder($this->order->holder)],
+            default => [],
+        };
+    }
 
-        return ['kind' => $this->order->kind->value, 'name' => $this->order->name] +
-            ($this->order->receiver === [] ? [] : ['to' => array_intersect_key($this->order->receiver, array_flip($named))]) +
-            ($this->order->kind === OrderKind::Disclose ? ['shown' => $this->order->fields()] : []) +
-            ($this->order->servers === [] ? [] : ['servers' => $this->order->servers]) +
-            ($this->order->holder === null ? [] : ['holder' => $this->holder($this->order->holder)]) +
-            ($this->order->accepted === null ? [] : ['accepted' => $this->order->accepted]);
+    /** @return array<string, string|array<string, string>> named as its registrar names accounts */
+    private function receiver(HandOver $order): array
+    {
+        $named = array_column($this->account->registrar->receiver_by->identifiers(), 'value', 'value');
+
+        return ['to' => array_intersect_key($order->receiver, $named)]
+            + ($order->accepted === null ? [] : ['accepted' => $order->accepted]);
     }
 
     /** @return array<string, string|list<string>> */

@@ -12,6 +12,7 @@ use App\Models\Secret;
 use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Fetched;
 use App\Outside\Reach\NotReached;
+use App\Outside\Registrar\Orders\Order;
 
 /** A registrar behind a bridge: a small HTTP program that speaks our published contract (docs/bridge.yaml). */
 final readonly class BridgeRegistrar implements Registrar

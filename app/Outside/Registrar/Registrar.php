@@ -6,6 +6,7 @@ namespace App\Outside\Registrar;
 
 use App\Models\Account;
 use App\Outside\Reach\NotReached;
+use App\Outside\Registrar\Orders\Order;
 
 /**
  * A registrar that takes commands, for the accounts that are ours to act in. One adapter a kind of link; a slip has none, because a person

@@ -10,7 +10,7 @@ use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
 use Acre\Wire\Epp\Command\ContactCreate;
 use Acre\Wire\Epp\Command\ContactInfo;
-use Acre\Wire\Epp\Command\Disclose;
+use Acre\Wire\Epp\Command\Disclose as WithheldFields;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainUpdate;
@@ -30,6 +30,15 @@ use Acre\Wire\Xml\XmlError;
 use Acre\Wire\Xml\XmlNode;
 use App\Models\Account;
 use App\Outside\Reach\NotReached;
+use App\Outside\Registrar\Orders\CancelHandover;
+use App\Outside\Registrar\Orders\Disclose;
+use App\Outside\Registrar\Orders\HandOver;
+use App\Outside\Registrar\Orders\Order;
+use App\Outside\Registrar\Orders\ReplaceRegistrant;
+use App\Outside\Registrar\Orders\ReplaceServers;
+use App\Outside\Registrar\Orders\RequestCode;
+use App\Outside\Registrar\Orders\SwitchAutoRenew;
+use App\Outside\Registrar\Orders\SwitchLock;
 use LogicException;
 
 /** A registrar by wire: EPP. */
@@ -48,17 +57,17 @@ final readonly class WireRegistrar implements Registrar
     {
         return $this->reading(
             $account,
-            fn (): Answer => $order->kind === OrderKind::AuthCode ? $this->code($account, $order) : $this->tell($account, $order),
+            fn (): Answer => $order instanceof RequestCode ? $this->code($account, $order) : $this->tell($account, $order),
         );
     }
 
     private function tell(Account $account, Order $order): Answer
     {
-        $known = $order->kind === OrderKind::Registrant ? $this->makeKnown($account, $order) : null;
+        $known = $order instanceof ReplaceRegistrant ? $this->makeKnown($account, $order) : null;
         if ($known !== null) {
             return $known;
         }
-        $command = $order->kind === OrderKind::Servers ? $this->otherServers($account, $order) : self::command($order);
+        $command = $order instanceof ReplaceServers ? $this->otherServers($account, $order) : self::command($order);
         if ($command instanceof Answer) {
             return $command;
         }
@@ -71,7 +80,7 @@ final readonly class WireRegistrar implements Registrar
             $code->isSuccess() => Answer::done($code->value, $words),
             $code->isServers() || $code->endsSession() => Answer::later($code->value, $words),
             // Some refuse to switch what stands so already (RFC 5730 §3, 2306): it is as it was wanted.
-            default => ($order->kind->isSwitch() ? $this->look($account, $order) : null) ?? Answer::refused($code->value, $words),
+            default => ($order->kind()->isSwitch() ? $this->look($account, $order) : null) ?? Answer::refused($code->value, $words),
         };
     }
 
@@ -90,25 +99,26 @@ final readonly class WireRegistrar implements Registrar
         $beyond = AccountData::of($response);
         $isLocked = in_array(self::LOCK, $domain->statuses, true);
 
-        return match ($order->kind) {
-            OrderKind::LockOn => $isLocked ? Answer::done(null, 'seen by asking') : null,
-            OrderKind::LockOff => $isLocked ? null : Answer::done(null, 'seen by asking'),
-            OrderKind::AutoRenewOn => $beyond?->autoRenew === true ? Answer::done(null, 'seen by asking') : null,
-            OrderKind::AutoRenewOff => $beyond?->autoRenew === false ? Answer::done(null, 'seen by asking') : null,
+        // What an earlier try asked for once more does no harm, so a code is never found.
+        $isDone = match (true) {
+            $order instanceof SwitchLock => $isLocked === $order->on,
+            $order instanceof SwitchAutoRenew => $beyond?->autoRenew === $order->on,
             // Told to an account that has it no more, a registrar names the one that has.
-            OrderKind::HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null)
-                ? Answer::done(null, 'seen by asking')
-                : ($beyond?->offeredTo !== null && $beyond->offeredTo === ($order->receiver['number'] ?? null)
-                    ? Answer::pending(null, 'seen by asking')
-                    : null),
-            OrderKind::CancelHandover => $beyond !== null && $beyond->offeredTo === null ? Answer::done(null, 'seen by asking') : null,
-            OrderKind::Disclose => $beyond?->shown === $order->fields() ? Answer::done(null, 'seen by asking') : null,
-            OrderKind::Servers => self::apart($order->servers, $domain->servers) === [[], []] ? Answer::done(null, 'seen by asking') : null,
-            OrderKind::Registrant => $order->holder !== null && $domain->registrant === $order->holder->handle
-                ? Answer::done(null, 'seen by asking')
-                : null,
-            // To ask for it once more does no harm.
-            OrderKind::AuthCode => null,
+            $order instanceof HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null),
+            $order instanceof CancelHandover => $beyond !== null && $beyond->offeredTo === null,
+            $order instanceof Disclose => $beyond?->shown === $order->fields,
+            $order instanceof ReplaceServers => self::apart($order->servers, $domain->servers) === [[], []],
+            $order instanceof ReplaceRegistrant => $domain->registrant === $order->holder->handle,
+            default => false,
+        };
+        $isOffered = $order instanceof HandOver
+            && $beyond?->offeredTo !== null
+            && $beyond->offeredTo === ($order->receiver['number'] ?? null);
+
+        return match (true) {
+            $isDone => Answer::done(null, 'seen by asking'),
+            $isOffered => Answer::pending(null, 'seen by asking'),
+            default => null,
         };
     }
 
@@ -157,9 +167,9 @@ final readonly class WireRegistrar implements Registrar
      *
      * @return Answer|null why they can't be; null: they are there
      */
-    private function makeKnown(Account $account, Order $order): ?Answer
+    private function makeKnown(Account $account, ReplaceRegistrant $order): ?Answer
     {
-        $holder = $order->holder ?? throw new LogicException('An order for another registrant says whom.');
+        $holder = $order->holder;
         $response = $this->gates
             ->of($account)
             ->command(
@@ -186,7 +196,7 @@ final readonly class WireRegistrar implements Registrar
     }
 
     /** The wish not to show what the name doesn't show (RFC 5733 §2.9); of an address, as soon as a part of it isn't shown, nothing. */
-    private static function withheld(Order $order): ?Disclose
+    private static function withheld(ReplaceRegistrant $order): ?WithheldFields
     {
         $elements = [
             'name' => [Field::Name],
@@ -196,10 +206,10 @@ final readonly class WireRegistrar implements Registrar
             'email' => [Field::Mailbox],
         ];
         $withheld = array_keys(
-            array_filter($elements, fn (array $fields): bool => array_diff(array_column($fields, 'value'), $order->fields()) !== []),
+            array_filter($elements, fn (array $fields): bool => array_diff(array_column($fields, 'value'), $order->fields ?? []) !== []),
         );
 
-        return $order->shown === null || $withheld === [] ? null : new Disclose(false, $withheld);
+        return $order->fields === null || $withheld === [] ? null : new WithheldFields(false, $withheld);
     }
 
     private function isThere(Account $account, Holder $holder): bool
@@ -211,7 +221,7 @@ final readonly class WireRegistrar implements Registrar
     }
 
     /** A gate tells the code of an own name (RFC 5731 §3.1.2); where none is set, one is: 128 random bits (RFC 9154 §4.1). */
-    private function code(Account $account, Order $order): Answer
+    private function code(Account $account, RequestCode $order): Answer
     {
         $gate = $this->gates->of($account);
         $response = $gate->command(new DomainInfo($order->name), $order->transaction);
@@ -234,25 +244,25 @@ final readonly class WireRegistrar implements Registrar
 
     private static function command(Order $order): EppCommand
     {
-        return match ($order->kind) {
-            OrderKind::LockOn => new DomainUpdate($order->name, add: new DomainChange(statuses: [self::LOCK])),
-            OrderKind::LockOff => new DomainUpdate($order->name, remove: new DomainChange(statuses: [self::LOCK])),
-            OrderKind::AutoRenewOn => AccountUpdate::autoRenew($order->name, true),
-            OrderKind::AutoRenewOff => AccountUpdate::autoRenew($order->name, false),
-            OrderKind::HandOver => AccountUpdate::handOver($order->name, $order->receiver['number'] ?? '', $order->receiver['login'] ?? ''),
-            OrderKind::CancelHandover => AccountUpdate::cancelHandover($order->name),
-            OrderKind::AuthCode => new DomainInfo($order->name),
-            OrderKind::Registrant => new DomainUpdate(
+        return match (true) {
+            $order instanceof SwitchLock => $order->on
+                ? new DomainUpdate($order->name, add: new DomainChange(statuses: [self::LOCK]))
+                : new DomainUpdate($order->name, remove: new DomainChange(statuses: [self::LOCK])),
+            $order instanceof SwitchAutoRenew => AccountUpdate::autoRenew($order->name, $order->on),
+            $order instanceof HandOver => AccountUpdate::handOver(
                 $order->name,
-                registrant: $order->holder->handle ?? throw new LogicException('An order for another registrant says whom.'),
+                $order->receiver['number'] ?? '',
+                $order->receiver['login'] ?? '',
             ),
-            OrderKind::Disclose => AccountUpdate::disclose($order->name, $order->fields()),
-            OrderKind::Servers => throw new LogicException('Which servers are put and taken depends on those that are there.'),
+            $order instanceof CancelHandover => AccountUpdate::cancelHandover($order->name),
+            $order instanceof ReplaceRegistrant => new DomainUpdate($order->name, registrant: $order->holder->handle),
+            $order instanceof Disclose => AccountUpdate::disclose($order->name, $order->fields),
+            default => throw new LogicException("{$order->kind()->value} is no single command."),
         };
     }
 
     /** A name's servers are put and taken one by one (RFC 5731 §3.2.5), so those that are there are asked for first. */
-    private function otherServers(Account $account, Order $order): EppCommand|Answer
+    private function otherServers(Account $account, ReplaceServers $order): EppCommand|Answer
     {
         $response = $this->gates->of($account)->command(new DomainInfo($order->name), 'servers-'.bin2hex(random_bytes(8)));
         if ($response->code() !== EppCode::Done) {
