@@ -56,7 +56,14 @@ final readonly class SaveRow
             $row instanceof Custodian => 'custodian',
             $row instanceof LetterText => 'letter_text',
         };
-        $this->database->transaction(function () use ($user, $row, $values, $version, $subject): void {
+        // Names are judged by these alone.
+        $whose = match (true) {
+            $row instanceof Client => 'client_id',
+            $row instanceof Registrar => 'registrar_id',
+            $row instanceof Account => 'account_id',
+            default => null,
+        };
+        $this->database->transaction(function () use ($user, $row, $values, $version, $subject, $whose): void {
             if (Guarded::against($user, $row, $values) !== []) {
                 throw new AuthorizationException();
             }
@@ -69,9 +76,8 @@ final readonly class SaveRow
             $row->newQuery()->lockForUpdate()->findOrFail($row->id);
             $changed = Changes::save($row->refresh(), $values, $version);
             if ($changed !== []) {
-                // Names are judged by these alone.
-                if ($row instanceof Client || $row instanceof Registrar || $row instanceof Account) {
-                    $this->standings->stale($subject.'_id', $row->id);
+                if ($whose !== null) {
+                    $this->standings->stale($whose, $row->id);
                 }
                 if ($row instanceof Registrar && $row->link === 'slip' && array_key_exists('link', $changed)) {
                     foreach ($row->accounts()->whereNotNull('gate_secret_id')->orderBy('id')->pluck('id') as $account) {
@@ -81,8 +87,9 @@ final readonly class SaveRow
                 $this->log->write('changed', $subject, $row->id, ['fields' => array_keys($changed)], $user->id);
             }
         });
-        // A few now, so that the next page is true; the scheduler takes what is left.
-        $this->standings->due(batches: 2);
+        if ($version !== null && $whose !== null) {
+            $this->standings->soon($whose, $row->id);
+        }
 
         return $row;
     }

@@ -125,6 +125,13 @@ return new class extends Migration
             );
             CREATE INDEX standings_stale_of ON standings_stale (name_id);
 
+            -- All names of a client, an account or a registrar at once: marked by whoever makes them, and not by who changed it.
+            CREATE TABLE standings_stale_groups (
+                id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
+                whose text NOT NULL CHECK (whose IN ('client_id', 'account_id', 'registrar_id')),
+                whose_id bigint NOT NULL
+            );
+
             -- Names whose mailboxes lie in one another, round and round; written anew by FindRings.
             CREATE TABLE ring_members (
                 name_id bigint PRIMARY KEY REFERENCES names ON DELETE CASCADE,

@@ -9,6 +9,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Standings\MakeStandings;
+use App\Jobs\MakeStandingsSoon;
 use App\Models\Extra;
 use App\Models\Price;
 use App\Queries\Names\CaseFiles;
@@ -17,6 +18,7 @@ use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
 /** The flat rows that the Roll reads, and the case files that they are made from. */
@@ -166,6 +168,38 @@ final class StandingsTest extends TestCase
         self::assertSame(1, app(MakeStandings::class)->staleByRulebook());
         self::assertSame(1, app(MakeStandings::class)->due());
         self::assertSame(app(Rulebook::class)->digest(), self::age($name->id)->text('rulebook'));
+    }
+
+    public function test_all_names_of_a_client_are_marked_by_whoever_makes_them(): void
+    {
+        $name = $this->house->name('bell.com');
+        $this->house->foundry->update(['name' => 'The Bell Foundry']);
+        app(MakeStandings::class)->stale('client_id', $this->house->foundry->id);
+        self::assertSame([0, 1], [DB::table('standings_stale')->count(), DB::table('standings_stale_groups')->count()]);
+
+        app(MakeStandings::class)->due();
+        self::assertSame('The Bell Foundry', self::standing($name->id)->text('client_name'));
+        self::assertSame([0, 0], [DB::table('standings_stale')->count(), DB::table('standings_stale_groups')->count()]);
+    }
+
+    public function test_of_few_names_the_next_page_is_true_of_many_a_worker_is_sent(): void
+    {
+        Queue::fake();
+        $name = $this->house->name('bell.com');
+        $this->house->foundry->update(['name' => 'The Bell Foundry']);
+        app(MakeStandings::class)->soon('client_id', $this->house->foundry->id);
+        self::assertSame('The Bell Foundry', self::standing($name->id)->text('client_name'));
+        Queue::assertNotPushed(MakeStandingsSoon::class);
+
+        DB::statement("INSERT INTO names (ascii, unicode, suffix)
+            SELECT 'bell-' || n || '.com', 'bell-' || n || '.com', 'com' FROM generate_series(1, 1000) n");
+        $copied = array_diff(DB::getSchemaBuilder()->getColumnListing('standings'), ['name_id', 'ascii', 'unicode', 'sought']);
+        $columns = implode(', ', $copied);
+        DB::statement("INSERT INTO standings (name_id, ascii, unicode, {$columns})
+            SELECT n.id, n.ascii, n.unicode, {$columns} FROM (SELECT * FROM standings WHERE name_id = {$name->id}) s
+            CROSS JOIN (SELECT id, ascii, unicode FROM names WHERE id <> {$name->id}) n");
+        app(MakeStandings::class)->soon('client_id', $this->house->foundry->id);
+        Queue::assertPushed(MakeStandingsSoon::class);
     }
 
     public function test_a_name_that_nobody_holds_any_more_leaves_the_roll(): void

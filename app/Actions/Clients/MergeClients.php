@@ -93,7 +93,7 @@ final readonly class MergeClients
 
             return true;
         });
-        $this->standings->due(batches: 2);
+        $this->standings->soon('client_id', $other->id);
 
         return $done;
     }

@@ -47,6 +47,6 @@ final readonly class SetPrice
             $this->standings->stale('registrar_id', $registrar->id);
             $this->log->write('price_set', 'registrar', $registrar->id, $price, $user->id);
         });
-        $this->standings->due(batches: 2);
+        $this->standings->soon('registrar_id', $registrar->id);
     }
 }

@@ -9,6 +9,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use App\Actions\Setbacks\SetAside;
+use App\Jobs\MakeStandingsSoon;
 use App\Models\SetbackKind;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\HeldCase;
@@ -168,6 +169,7 @@ final readonly class MakeStandings
     public function due(?callable $progress = null, ?int $batches = null): int
     {
         $made = 0;
+        $this->database->transaction($this->spread(...));
         do {
             try {
                 $count = $this->database->transaction(fn (): int => $this->some(self::BATCH));
@@ -270,10 +272,47 @@ final readonly class MakeStandings
         return $this->mark('SELECT name_id FROM standing_ages WHERE rulebook <> ? OR ?', [$this->book->digest(), $all]);
     }
 
-    /** In the transaction that changes terms, prices, an account or a client. */
-    public function stale(string $column, int $id): void
+    /**
+     * In the transaction that changes terms, prices, an account or a client, however many names that has.
+     *
+     * @param  'client_id'|'account_id'|'registrar_id'  $whose
+     */
+    public function stale(string $whose, int $id): void
     {
-        $this->mark("SELECT name_id FROM standings WHERE {$column} = ?", [$id]);
+        $this->database->table('standings_stale_groups')->insert(['whose' => $whose, 'whose_id' => $id]);
+    }
+
+    /**
+     * After that: where it has few names they are made at once, so that the next page is true; else by a worker, soon.
+     *
+     * @param  'client_id'|'account_id'|'registrar_id'  $whose
+     */
+    public function soon(string $whose, int $id): void
+    {
+        $names = $this->database
+            ->table('standings')
+            ->where($whose, $id)
+            ->limit(self::BATCH + 1)
+            ->pluck('name_id')
+            ->all();
+        count($names) > self::BATCH
+            ? MakeStandingsSoon::dispatch()
+            : $this->database->transaction(fn (): int => $this->made(array_values(array_filter($names, is_int(...)))));
+    }
+
+    /** Marks all the names of the groups that were changed. */
+    private function spread(): void
+    {
+        $groups = Row::all(
+            $this->database->select(
+                'DELETE FROM standings_stale_groups WHERE id IN (
+                    SELECT id FROM standings_stale_groups ORDER BY id FOR UPDATE SKIP LOCKED
+                 ) RETURNING whose, whose_id',
+            ),
+        );
+        foreach ($groups as $group) {
+            $this->mark("SELECT name_id FROM standings WHERE {$group->text('whose')} = ?", [$group->int('whose_id')]);
+        }
     }
 
     /** In the transaction that changes what a contact says or is. */
