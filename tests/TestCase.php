@@ -83,7 +83,7 @@ abstract class TestCase extends BaseTestCase
         $read = '';
         foreach ($parts === false ? [$page] : $parts as $place => $part) {
             $read .= match ($place % 3) {
-                0 => preg_replace(['/\s+/', '/(<\w[^<>]*>) (?!<)/', '~ (</)~'], [' ', '$1', '$1'], $part),
+                0 => preg_replace(['/\s+/', '/(<\w[^<>]*>) (?!<)/', '~ (</|<br>)~'], [' ', '$1', '$1'], $part),
                 1 => $part,
                 default => '',
             };

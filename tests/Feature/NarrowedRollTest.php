@@ -159,7 +159,7 @@ final class NarrowedRollTest extends TestCase
         $this->get('/roll?held=held')->assertSeeInOrder(['3 names', 'held for']);
         $this->actingAs($this->house->clerk)
             ->postJson('/sheaf', ['names' => [$watched->id, Name::query()->where('ascii', 'bell.com')->sole()->id]])
-            ->assertJson(['count' => 2, 'told' => '1 client, 1 registrar; 1 only watched']);
+            ->assertJson(['count' => 2, 'told' => '1 client, 1 registrar, 1 only watched']);
     }
 
     public function test_a_word_narrows_and_is_said_in_the_sentence(): void

@@ -75,11 +75,13 @@ final class Deeds
 
     /**
      * @param  array<string, mixed>  $terms
+     * @param  bool  $withPeople  whether people are called by their names, which no proof does
      * @return array{before: array<string, string>, after: array<string, string>} nothing of a name that it can't be done to
      */
-    public static function beforeAndAfter(Deed $deed, RollCase $file, array $terms): array
+    public static function beforeAndAfter(Deed $deed, RollCase $file, array $terms, bool $withPeople = false): array
     {
         return match (true) {
+            $withPeople && $deed instanceof NamesPeople && $file instanceof HeldCase => $deed->shown($file, $terms),
             $file instanceof HeldCase => $deed->beforeAndAfter($file, $terms),
             $deed instanceof ForWatched => $deed->beforeAndAfter($file, $terms),
             default => ['before' => [], 'after' => []],

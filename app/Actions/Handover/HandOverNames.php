@@ -87,7 +87,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         $chosen = HandoverTermsChosen::unpack($terms);
 
         return [
-            'receiver' => $chosen->receiverId,
+            'receiver' => $chosen->receiverId ?? '',
             'client' => $chosen->clientId ?? 'keep',
             'by' => $chosen->answerBy->date(),
             ...array_diff_key($chosen->registrant?->said() ?? [], ['by' => true]),
@@ -98,7 +98,9 @@ final class HandOverNames implements Ticked, WaitsForWord
     {
         $chosen = HandoverTermsChosen::unpack($terms);
 
-        return $this->judge->handle($file, $this->receiver($chosen)->facts(), $chosen->answerBy, $chosen->registrant, $now);
+        $receiver = $chosen->receiverId === null ? null : $this->receiver($chosen)->facts();
+
+        return $this->judge->handle($file, $receiver, $chosen->answerBy, $chosen->registrant, $now);
     }
 
     public function perform(
@@ -175,7 +177,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         if ($chosen->registrant !== null && ! $this->another->isSo($file, $chosen->registrant)) {
             $this->another->complete($line, $file, $chosen->registrant, $on);
         }
-        $this->pass->handle($file, $chosen->receiverId, $chosen->clientId ?? $file->clientId, $on, $line->docket_id);
+        $this->pass->handle($file, $this->receiver($chosen)->id, $chosen->clientId ?? $file->clientId, $on, $line->docket_id);
         $stayed = array_keys(array_filter($file->handover->extras, fn (ExtraFate $fate): bool => $fate !== ExtraFate::ComesAlong));
         $ended =
             $stayed === []
@@ -194,7 +196,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         }
         $line->was = ['account' => $file->account->id, 'client' => $file->clientId, 'extras' => $ended];
         EndMovement::of($line, $on, true);
-        $this->lock->after($line, $chosen->receiverId, $on);
+        $this->lock->after($line, $this->receiver($chosen)->id, $on);
     }
 
     /** With another registrant it is two things at once, one of which was agreed to: that is no tick to take back. */
@@ -299,6 +301,6 @@ final class HandOverNames implements Ticked, WaitsForWord
 
     private function receiver(HandoverTermsChosen $chosen): Account
     {
-        return $this->receivers[$chosen->receiverId] ??= $chosen->receiver();
+        return $this->receivers[$chosen->receiverId ?? 0] ??= $chosen->receiver();
     }
 }

@@ -7,6 +7,7 @@ namespace App\Actions\Handover;
 use Acre\Core\Time\Instant;
 use App\Actions\Registrants\RegistrantChosen;
 use App\Models\Account;
+use LogicException;
 use UnexpectedValueException;
 
 /**
@@ -16,11 +17,12 @@ use UnexpectedValueException;
 final readonly class HandoverTermsChosen
 {
     /**
+     * @param  int|null  $receiverId  null: not chosen yet, so that only the names themselves are judged
      * @param  int|null  $clientId  null: each name stays with its client
      * @param  RegistrantChosen|null  $registrant  null: each keeps its own
      */
     public function __construct(
-        public int $receiverId,
+        public ?int $receiverId,
         public ?int $clientId,
         public Instant $answerBy,
         public ?RegistrantChosen $registrant = null,
@@ -41,7 +43,7 @@ final readonly class HandoverTermsChosen
         $receiver = $terms['receiver'] ?? null;
         $client = $terms['client'] ?? null;
         $by = $terms['answer_by'] ?? null;
-        if (! is_int($receiver) || ! is_string($by) || ! (is_int($client) || $client === null)) {
+        if (! (is_int($receiver) || $receiver === null) || ! is_string($by) || ! (is_int($client) || $client === null)) {
             throw new UnexpectedValueException('These are not the terms of a handover.');
         }
 
@@ -52,6 +54,6 @@ final readonly class HandoverTermsChosen
     {
         return Account::query()
             ->with(['registrar', 'owner'])
-            ->findOrFail($this->receiverId);
+            ->findOrFail($this->receiverId ?? throw new LogicException('Nobody is chosen to whom the names go.'));
     }
 }

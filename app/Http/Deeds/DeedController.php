@@ -9,10 +9,9 @@ use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\HasPage;
 use App\Actions\Deeds\Illustrated;
 use App\Actions\Names\GatherNames;
-use App\Queries\Deeds\JudgedName;
+use App\Models\Name;
+use App\Queries\Deeds\JudgeNames;
 use App\Queries\Deeds\Verdicts;
-use App\Queries\Names\CaseFiles;
-use App\Queries\Names\RollCase;
 use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -32,7 +31,7 @@ final readonly class DeedController
     public function __construct(
         private Deeds $deeds,
         private GatherNames $gather,
-        private CaseFiles $files,
+        private JudgeNames $judge,
         private TradeClock $clock,
         private Words $words,
     ) {
@@ -47,17 +46,9 @@ final readonly class DeedController
         }
         $terms = $contract->terms($request->all());
         $now = $this->clock->now();
-        $files = array_values($this->files->of($ids, $now));
-        $verdicts =
-            $terms === null
-                ? null
-                : new Verdicts(
-                    array_map(
-                        fn (RollCase $file): JudgedName => new JudgedName($file, Deeds::judge($contract, $file, $terms, $now)),
-                        $files,
-                    ),
-                    $request->without(),
-                );
+        $verdicts = $terms === null
+            ? null
+            : new Verdicts($this->judge->handle($contract, $ids, $terms, $now), $request->without());
         $said = $terms === null ? [] : $contract->said($terms);
 
         return view('deeds.show', [
@@ -67,7 +58,7 @@ final readonly class DeedController
             'terms' => $terms,
             'said' => $said,
             'count' => count($ids),
-            'about' => array_map(fn (RollCase $file): string => $file->facts->name->unicode, array_slice($files, 0, self::NAMED)),
+            'about' => Name::query()->whereIn('id', array_slice($ids, 0, self::NAMED))->orderBy('ascii')->pluck('unicode')->all(),
             'verdicts' => $verdicts,
             'rows' => $verdicts?->rows($request->query('rows') === 'all' ? PHP_INT_MAX : self::ROWS) ?? [],
             'address' => fn (array $change): string => route('deeds.show', [$deed, ...$request->which(), ...$said, ...$change]),

@@ -44,6 +44,7 @@ final readonly class HandOverController
     public function __construct(
         private GatherNames $gather,
         private JudgeNames $judge,
+        private HandOverNames $deed,
         private TradeClock $clock,
         private FindAccounts $find,
         private Tallies $tallies,
@@ -67,7 +68,8 @@ final readonly class HandOverController
         $now = $this->clock->now();
         $by = $request->answerBy($now->toDay()->plusDays($receiver->registrar->accept_days ?? self::DAYS_TO_ANSWER));
         $registrant = $this->registrant($request, $by);
-        $judged = $this->judge->handle($ids, $receiver?->facts(), $by, $now, $registrant);
+        $terms = new HandoverTermsChosen($receiver?->id, $this->client($request, $receiver)?->id, $by, $registrant);
+        $judged = $this->byGiver($this->judge->handle($this->deed, $ids, $terms->pack(), $now));
         $verdicts = new Verdicts($judged, $request->without());
 
         if ($request->query('found') === 'only') {
@@ -134,6 +136,20 @@ final readonly class HandOverController
         return $pasted->unknown === []
             ? $redirect
             : $redirect->with('told', trans_choice('names.some_unknown', count($pasted->unknown), ['unknown' => $pasted->unknownShort()]));
+    }
+
+    /**
+     * Grouped by the account that gives them, in the order in which the first of each was asked for.
+     *
+     * @param  list<JudgedName>  $judged
+     * @return list<JudgedName>
+     */
+    private function byGiver(array $judged): array
+    {
+        $order = array_flip(array_values(array_unique(array_map(fn (JudgedName $one): int => $one->giver(), $judged))));
+        usort($judged, fn (JudgedName $a, JudgedName $b): int => $order[$a->giver()] <=> $order[$b->giver()]);
+
+        return $judged;
     }
 
     /**

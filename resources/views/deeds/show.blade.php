@@ -70,9 +70,7 @@
             </thead>
             <tbody>
                 @foreach ($rows as $one)
-                    @php($change = $contract instanceof App\Actions\Deeds\NamesPeople
-                        ? $contract->shown($one->file, $terms)
-                        : $contract->beforeAndAfter($one->file, $terms))
+                    @php($change = App\Actions\Deeds\Deeds::beforeAndAfter($contract, $one->file, $terms, withPeople: true))
                     <tr>
                         <th scope="row"><a class="name"
                                 href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a>
