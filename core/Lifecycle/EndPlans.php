@@ -10,19 +10,18 @@ use WeakMap;
 /** The plans that sets of rules make, each worked out once. Sets of rules and registrars' terms are few. */
 final class EndPlans
 {
-    /** @var WeakMap<RuleSet, array<string, EndPlan>>|null by what a plan depends on */
+    /** @var WeakMap<RuleSet, array<string, array<int, EndPlan>>>|null by intent and terms */
     private static ?WeakMap $made = null;
 
     public static function of(RuleSet $rules, LateTerms $terms, Intent $intent): EndPlan
     {
-        $made = self::$made ??= new WeakMap;
-        $key = "{$intent->value} {$terms->chargeLead} {$terms->askLead} {$terms->darkAfter} {$terms->plainAfter} {$terms->lateUntil} "
-            .($terms->restore === null ? '' : 'r');
-        $plans = $made[$rules] ?? [];
-        if (! isset($plans[$key])) {
-            $made[$rules] = $plans = [...$plans, $key => EndPlan::of($rules, $terms, $intent)];
+        self::$made ??= new WeakMap;
+        $known = self::$made[$rules] ?? [];
+        if (! isset($known[$intent->value][$terms->plan])) {
+            $known[$intent->value][$terms->plan] = EndPlan::of($rules, $terms, $intent);
+            self::$made[$rules] = $known;
         }
 
-        return $plans[$key];
+        return $known[$intent->value][$terms->plan];
     }
 }

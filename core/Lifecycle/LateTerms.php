@@ -12,6 +12,12 @@ final readonly class LateTerms
     /** Days before the end: a bound of ours for what is typed. Common practice is none to thirty. */
     public const MOST_LEAD = 90;
 
+    /** Beyond any number of days that is counted here. */
+    private const MANY = 4_096;
+
+    /** The same for all terms that make the same plan of a term's end. */
+    public int $plan;
+
     /**
      * @param  int  $chargeLead  days before the end on which an auto-renewal is charged
      * @param  int|null  $darkAfter  days after the end until the name stops answering
@@ -30,6 +36,11 @@ final readonly class LateTerms
         public ?Money $late = null,
         public ?Money $restore = null,
     ) {
+        $plan = $restore === null ? 0 : 1;
+        foreach ([$chargeLead, $askLead, $darkAfter, $plainAfter, $lateUntil] as $days) {
+            $plan = $plan * self::MANY + ($days ?? self::MANY - 1);
+        }
+        $this->plan = $plan;
     }
 
     /** The same, where the registrar renews for as long as the registry does. */

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Acre\Core\Lifecycle;
 
+use Acre\Core\Money\Money;
 use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Rulebook\RuleSet;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use Acre\Core\Time\TimeError;
 
 /**
  * A name's dates and phases, past and to come, from facts, terms and rules.
@@ -55,8 +57,8 @@ final readonly class Lifecycle
             $since = self::notOver($since, $facts->outside->at, $plan?->days($proven ?? Phase::NotKnown));
         }
         // A term that ends before it begins is refused.
-        if ($ends !== null && $facts->created !== null) {
-            Span::of($facts->created, $ends);
+        if ($ends !== null && $facts->created !== null && $ends->epoch <= $facts->created->epoch) {
+            throw TimeError::emptySpan($facts->created, $ends);
         }
         // autoRenewPeriod also stands on a name that did renew: it proves grace only when the end has passed.
         if ($proven === Phase::Grace && ($ends === null || ! $ends->hasComeAt($now))) {
@@ -106,18 +108,46 @@ final readonly class Lifecycle
     /** @return list<Event> all of them in order, those already past included */
     public function events(): array
     {
-        $events = [];
-        foreach ($this->plan->events ?? [] as $planned) {
-            $event = $this->planned($planned);
-            if ($event !== null) {
-                $events[] = $event;
-            }
+        $ends = $this->facts->ends;
+        $planned = $this->plan->events ?? [];
+        if ($ends !== null && $this->since === null && $this->proven?->isDeleted() !== true) {
+            // As nearly every name stands: nothing of its plan is over, or comes on another day than planned.
+            return $this->withHolds($planned, $ends);
         }
+        $events = array_values(array_filter(array_map($this->planned(...), $planned)));
         foreach ($this->holds as $hold) {
             $events[] = new Event(EventKind::HoldEnds, $hold->until);
         }
 
-        return $this->holds === [] && $this->since === null ? $events : self::inOrder($events);
+        return self::inOrder($events);
+    }
+
+    /**
+     * What is planned, which is in order, with the ends of holds between it. What falls on one instant stays in the order of the kinds.
+     *
+     * @param  list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>  $planned
+     * @return list<Event>
+     */
+    private function withHolds(array $planned, Instant $ends): array
+    {
+        $holds = $this->holds;
+        if (count($holds) > 1) {
+            usort($holds, fn (Hold $one, Hold $other): int => $one->until->epoch <=> $other->until->epoch);
+        }
+        $events = [];
+        $next = 0;
+        foreach ($planned as [$kind, $days, $sum, $certain]) {
+            $at = $ends->plusDays($days);
+            while (isset($holds[$next]) && $holds[$next]->until->epoch < $at->epoch) {
+                $events[] = new Event(EventKind::HoldEnds, $holds[$next++]->until);
+            }
+            $events[] = new Event($kind, $at, $sum === null ? null : $this->sum($sum), $certain);
+        }
+        for (; isset($holds[$next]); $next++) {
+            $events[] = new Event(EventKind::HoldEnds, $holds[$next]->until);
+        }
+
+        return $events;
     }
 
     /** @return list<Stage> if it is not renewed: from its creation without gap or overlap to its release */
@@ -317,17 +347,17 @@ final readonly class Lifecycle
 
         return $at === null
             ? null
-            : new Event(
-                $kind,
-                $at,
-                match ($sum) {
-                    'renew' => $this->terms->renew,
-                    'late' => $this->terms->late,
-                    'restore' => $this->terms->restore,
-                    null => null,
-                },
-                $certain,
-            );
+            : new Event($kind, $at, $sum === null ? null : $this->sum($sum), $certain);
+    }
+
+    /** @param  'renew'|'late'|'restore'  $sum */
+    private function sum(string $sum): ?Money
+    {
+        return match ($sum) {
+            'renew' => $this->terms->renew,
+            'late' => $this->terms->late,
+            'restore' => $this->terms->restore,
+        };
     }
 
     /** When one stage gives way to the next. */
@@ -414,21 +444,15 @@ final readonly class Lifecycle
     }
 
     /**
-     * By time; what falls on one instant stays in the order of the kinds, in which they were made. They are few and nearly
-     * in order: sorting them by the language’s own means takes a quarter of a lifecycle.
+     * By time; what falls on one instant stays in the order of the kinds, in which they were made.
      *
      * @param  list<Event>  $events
      * @return list<Event>
      */
     private static function inOrder(array $events): array
     {
-        $count = count($events);
-        for ($from = 1; $from < $count; $from++) {
-            for ($place = $from; $place > 0 && $events[$place - 1]->at->epoch > $events[$place]->at->epoch; $place--) {
-                [$events[$place - 1], $events[$place]] = [$events[$place], $events[$place - 1]];
-            }
-        }
+        usort($events, fn (Event $one, Event $other): int => $one->at->epoch <=> $other->at->epoch);
 
-        return array_values($events);
+        return $events;
     }
 }

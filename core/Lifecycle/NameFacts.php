@@ -59,7 +59,11 @@ final readonly class NameFacts
     /** The phase that they prove; null: none. */
     public function proven(): ?Phase
     {
-        return $this->outside?->isGone === true ? Phase::Released : Status::proven($this->today());
+        return match (true) {
+            $this->outside?->isGone === true => Phase::Released,
+            $this->outside === null && $this->statuses === [] => null,
+            default => Status::proven($this->today()),
+        };
     }
 
     /** Since when it is deleted, where its statuses prove that, and the day is known. */

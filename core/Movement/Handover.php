@@ -51,7 +51,7 @@ final readonly class Handover
             ...$this->seenOutside,
         ];
 
-        return Readiness::of($findings, $this->legs());
+        return Readiness::of($findings, $this->legs(...));
     }
 
     /** @return list<Finding> */

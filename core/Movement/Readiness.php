@@ -7,6 +7,7 @@ namespace Acre\Core\Movement;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Time\Instant;
+use Closure;
 
 /** Whether a deed may start, with every reason. */
 final readonly class Readiness
@@ -14,17 +15,17 @@ final readonly class Readiness
     /**
      * @param  Instant|null  $from  when it is clear, where only time stands in the way
      * @param  list<Finding>  $findings  dearest to miss first
-     * @param  list<Leg>  $legs  the steps if it starts now, in order
+     * @param  list<Leg>|Closure(): list<Leg>  $steps
      */
-    private function __construct(public Verdict $verdict, public ?Instant $from, public array $findings, public array $legs)
+    private function __construct(public Verdict $verdict, public ?Instant $from, public array $findings, private array|Closure $steps)
     {
     }
 
     /**
      * @param  list<Finding>  $findings
-     * @param  list<Leg>  $legs
+     * @param  list<Leg>|Closure(): list<Leg>  $legs  worked out only where somebody asks for them
      */
-    public static function of(array $findings, array $legs): self
+    public static function of(array $findings, array|Closure $legs): self
     {
         $stops = $isUnknown = $delays = false;
         $from = null;
@@ -47,7 +48,13 @@ final readonly class Readiness
     /** @param  list<Finding>  $more */
     public function with(array $more): self
     {
-        return $more === [] ? $this : self::of([...$this->findings, ...$more], $this->legs);
+        return $more === [] ? $this : self::of([...$this->findings, ...$more], $this->steps);
+    }
+
+    /** @return list<Leg> the steps if it starts now, in order */
+    public function legs(): array
+    {
+        return is_array($this->steps) ? $this->steps : ($this->steps)();
     }
 
     public function isClear(): bool

@@ -74,7 +74,7 @@ final class EdgesTest extends TestCase
 
     public function test_the_lock_is_set_again_the_day_after_the_answer(): void
     {
-        $legs = self::handover('2027-11-02', Intent::WhenTold, '2026-10-20', Lock::On, true)->judge()->legs;
+        $legs = self::handover('2027-11-02', Intent::WhenTold, '2026-10-20', Lock::On, true)->judge()->legs();
         self::assertSame(
             ['lift_lock 2026-10-20', 'offer 2026-10-20', 'accept 2026-10-20', 'set_lock 2026-10-21'],
             array_map(fn (Leg $leg): string => $leg->kind->value.' '.$leg->by->date(), $legs),

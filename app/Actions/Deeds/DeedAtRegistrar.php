@@ -139,7 +139,7 @@ abstract class DeedAtRegistrar implements HasPage, ReadsAhead
             default => [...$this->against($file, $terms, $now), ...$file->seenOutside()],
         };
 
-        return Readiness::of($findings, $this->legs($file, $terms, $now));
+        return Readiness::of($findings, fn (): array => $this->legs($file, $terms, $now));
     }
 
     public function perform(

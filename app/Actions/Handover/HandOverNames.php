@@ -111,7 +111,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         Instant $now,
         PendingWrites $openings,
     ): LineState {
-        $legs = $readiness->legs;
+        $legs = $readiness->legs();
         $chosen = HandoverTermsChosen::unpack($terms);
         $receiver = $this->receiver($chosen);
         $acceptance = $file->handover->asksFirst($receiver->facts()) ? $this->ask->handle($line->docket, $receiver) : null;

@@ -45,7 +45,7 @@ final readonly class JudgeHandover
                     Finding::of(RegistrantFinding::NewHasNoMailbox, Effect::Stops, null, who: ''),
                 ],
             ],
-            $change?->legsWithin($handover->legs) ?? $handover->legs,
+            fn (): array => $change?->legsWithin($handover->legs()) ?? $handover->legs(),
         );
     }
 }

@@ -77,8 +77,8 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         PendingWrites $openings,
     ): LineState {
         $chosen = RegistrantChosen::unpack($terms);
-        $asked = $this->another->ask($line, $file, $chosen, $readiness->legs, $now);
-        $openings->movement($line, 'registrant', $readiness->legs, $now, $chosen->answerBy, $asked->done, $asked->words);
+        $asked = $this->another->ask($line, $file, $chosen, $readiness->legs(), $now);
+        $openings->movement($line, 'registrant', $readiness->legs(), $now, $chosen->answerBy, $asked->done, $asked->words);
         if (! $asked->wait()) {
             $this->goOn($line, $file, $terms, $openings);
         }

@@ -144,7 +144,7 @@ final class HandoverPropertiesTest extends TestCase
     {
         for ($case = 0; $case < self::CASES; $case++) {
             $handover = $this->anyHandover();
-            $kinds = array_map(fn (Leg $leg): LegKind => $leg->kind, $handover->judge()->legs);
+            $kinds = array_map(fn (Leg $leg): LegKind => $leg->kind, $handover->judge()->legs());
             self::assertContains(LegKind::Offer, $kinds);
             self::assertSame(count($kinds), count(array_unique(array_column($kinds, 'value'))));
             self::assertSame(in_array(LegKind::LiftLock, $kinds, true), in_array(LegKind::SetLock, $kinds, true));
@@ -165,7 +165,7 @@ final class HandoverPropertiesTest extends TestCase
         for ($case = 0; $case < self::CASES; $case++) {
             $handover = $this->anyHandover();
             $ends = $handover->life->facts->ends;
-            foreach ($handover->judge()->legs as $leg) {
+            foreach ($handover->judge()->legs() as $leg) {
                 if (! $leg->kind->putsBack() && $ends !== null) {
                     self::assertTrue($leg->by->isBefore($ends));
                 }

@@ -105,7 +105,7 @@ final class HandoverTest extends TestCase
             unlockAccountFirst: true,
             acceptsByLetter: true,
         );
-        $kinds = fn (Readiness $judged): array => array_map(fn ($leg): LegKind => $leg->kind, $judged->legs);
+        $kinds = fn (Readiness $judged): array => array_map(fn ($leg): LegKind => $leg->kind, $judged->legs());
         $theirs = new Account(2, 1, 'Oriel Names', '7955', null, 'ledger@bells.example', 'FNDRY', false, null);
         $ours = new Account(2, 1, 'Oriel Names', '7955', null, 'ledger@bells.example', 'FNDRY', true, Instant::of('2026-01-05'));
         foreach ([Confirms::Receiver, Confirms::GiverThenReceiver, Confirms::ReceiverThenGiver, Confirms::Nobody] as $confirms) {
@@ -133,7 +133,7 @@ final class HandoverTest extends TestCase
         $readiness = self::judge();
         self::assertTrue($readiness->isClear());
         self::assertSame([], $readiness->findings);
-        self::assertSame(['offer', 'accept'], array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs));
+        self::assertSame(['offer', 'accept'], array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs()));
     }
 
     public function test_what_stops_it(): void
@@ -204,7 +204,7 @@ final class HandoverTest extends TestCase
     {
         $readiness = self::judge(Given::life(ends: '2026-10-15'));
         self::assertJudged(Verdict::Clear, MovementFinding::AcceptBeforeEnd, $readiness);
-        self::assertSame(['2026-10-14', '2026-10-14'], array_map(fn (Leg $leg) => $leg->by->iso(), $readiness->legs));
+        self::assertSame(['2026-10-14', '2026-10-14'], array_map(fn (Leg $leg) => $leg->by->iso(), $readiness->legs()));
         self::assertNotContains(MovementFinding::AcceptBeforeEnd, self::tags(self::judge(Given::life(ends: '2026-10-21'))));
     }
 
@@ -237,7 +237,7 @@ final class HandoverTest extends TestCase
         $readiness = self::judge(Given::life(lock: Lock::On), terms: $terms);
         self::assertSame(
             ['unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'lock_account', 'set_lock'],
-            array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs),
+            array_map(fn (Leg $leg) => $leg->kind->value, $readiness->legs()),
         );
         self::assertSame([MovementFinding::LockLifted, MovementFinding::AccountUnlocked], self::tags($readiness));
         self::assertContains(MovementFinding::LockNotKnown, self::tags(self::judge(Given::life(lock: Lock::NotKnown), terms: $terms)));
@@ -254,7 +254,7 @@ final class HandoverTest extends TestCase
         );
         self::assertSame(
             ['offer', 'accept'],
-            array_map(fn (Leg $leg) => $leg->kind->value, self::judge(Given::life(lock: Lock::On))->legs),
+            array_map(fn (Leg $leg) => $leg->kind->value, self::judge(Given::life(lock: Lock::On))->legs()),
         );
     }
 
@@ -263,7 +263,7 @@ final class HandoverTest extends TestCase
         $terms = new HandoverTerms(ReceiverBy::NumberLogin, Confirms::ReceiverThenGiver);
         self::assertSame(
             [Actor::House, Actor::Receiver, Actor::House],
-            array_map(fn (Leg $leg) => $leg->actor, self::judge(receiver: Given::account(2, ours: false), terms: $terms)->legs),
+            array_map(fn (Leg $leg) => $leg->actor, self::judge(receiver: Given::account(2, ours: false), terms: $terms)->legs()),
         );
     }
 
