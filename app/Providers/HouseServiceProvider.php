@@ -10,6 +10,7 @@ use App\Actions\Imports\UndoImport;
 use App\Actions\Imports\WriteImport;
 use App\Actions\Links\IssueLink;
 use App\Actions\Names\GatherNames;
+use App\Actions\Registrants\WhoIsMeant;
 use App\Http\KnownDevice;
 use App\Models\Right;
 use App\Models\User;
@@ -59,6 +60,8 @@ final class HouseServiceProvider extends ServiceProvider
             ->needs('$chunk')
             ->giveConfig('house.import_chunk');
         $this->app->scoped(HouseSettings::class);
+        // Who somebody meant is read once a page, whoever asks.
+        $this->app->scoped(WhoIsMeant::class);
         $this->app->extend(
             'translator',
             fn (Translator $translator, Application $app): Translator => new HouseTranslator(

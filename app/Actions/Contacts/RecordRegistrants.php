@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Contacts;
 
-use Acre\Core\Contact\HolderKind;
-use Acre\Core\Contact\Likeness;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Text;
 use Acre\Core\Time\Instant;
@@ -24,8 +22,12 @@ final readonly class RecordRegistrants
 
     private const LONGEST_MAILBOX = 320;
 
-    public function __construct(private Connection $database, private KeepMailboxes $mailboxes, private TradeClock $clock)
-    {
+    public function __construct(
+        private Connection $database,
+        private KeepMailboxes $mailboxes,
+        private MatchContacts $match,
+        private TradeClock $clock,
+    ) {
     }
 
     /**
@@ -57,7 +59,7 @@ final readonly class RecordRegistrants
             $this->end($ended);
         }
         if ($wanted !== []) {
-            $this->match($wanted, $source, $userId);
+            $this->write($wanted, $source, $userId);
         }
     }
 
@@ -148,7 +150,7 @@ final readonly class RecordRegistrants
     }
 
     /** @param  list<array{Row, string|null, string|null}>  $wanted  where it stands today, registrant, mailbox */
-    private function match(array $wanted, string $source, ?int $userId): void
+    private function write(array $wanted, string $source, ?int $userId): void
     {
         $ids = $this->mailboxes->of(array_values(array_filter(array_column($wanted, 2), is_string(...))));
         $pairs = $of = [];
@@ -164,9 +166,7 @@ final readonly class RecordRegistrants
             ];
             $of[$row->int('name_id')] = [$key, $row->int('registration_id')];
         }
-        $this->keepOthersFrom($pairs);
-        $contacts = $this->found($pairs);
-        $contacts += $this->make(array_diff_key($pairs, $contacts), $source, $userId);
+        $contacts = $this->match->handle($pairs, $source, $userId);
         $this->end(array_keys($of));
         $roles = array_map(
             fn (int $name, array $one): array => ['name_id' => $name, 'registration_id' => $one[1], 'contact_id' => $contacts[$one[0]]],
@@ -179,122 +179,6 @@ final readonly class RecordRegistrants
              FROM json_to_recordset(?::json) AS n(name_id bigint, registration_id bigint, contact_id bigint)",
             [$this->clock->now()->isoSecond(), json_encode($roles, JSON_THROW_ON_ERROR)],
         );
-    }
-
-    /**
-     * Two workers must not make the same contact: who comes second waits for the first to be done. In one order, or they would wait for
-     * each other.
-     *
-     * @param  array<string, mixed>  $pairs
-     */
-    private function keepOthersFrom(array $pairs): void
-    {
-        $this->database->select(
-            "SELECT count(pg_advisory_xact_lock(hashtext('contacts'), k))
-                FROM (SELECT DISTINCT hashtext(key) AS k FROM json_array_elements_text(?::json) AS t(key) ORDER BY k) keys",
-            [json_encode(array_map(strval(...), array_keys($pairs)), JSON_THROW_ON_ERROR)],
-        );
-    }
-
-    /**
-     * @param  array<string, array{key: string, called: string, mailbox_id: int|null, address: string|null, client: Row}>  $pairs
-     * @return array<string, int> contact ids by key
-     */
-    private function found(array $pairs): array
-    {
-        $found = [];
-        $rows = $this->database->select(
-            // One by one, each by the index: joined, a list of strangers would read every contact there is.
-            'SELECT f.key, f.id FROM (SELECT p.key, (
-                SELECT min(v.contact_id) FROM contact_versions v JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
-                WHERE upper_inf(v.span) AND lower(v.called) = lower(p.called) AND v.called = p.called AND v.mailbox_id IS NOT DISTINCT
-                FROM p.mailbox_id
-             ) AS id FROM json_to_recordset(?::json) AS p(key text, called text, mailbox_id bigint)) f WHERE f.id IS NOT NULL',
-            [
-                json_encode(
-                    array_values(array_map(fn (array $pair): array => array_diff_key($pair, ['client' => 1, 'address' => 1]), $pairs)),
-                    JSON_THROW_ON_ERROR,
-                ),
-            ],
-        );
-        foreach (Row::all($rows) as $row) {
-            $found[$row->text('key')] = $row->int('id');
-        }
-
-        return $found;
-    }
-
-    /**
-     * @param  array<string, array{key: string, called: string, mailbox_id: int|null, address: string|null, client: Row}>  $pairs
-     * @return array<string, int> contact ids by key
-     */
-    private function make(array $pairs, string $source, ?int $userId): array
-    {
-        if ($pairs === []) {
-            return [];
-        }
-        $ids = array_map(
-            fn (Row $row): int => $row->int('id'),
-            Row::all($this->database->select("SELECT nextval('contacts_id_seq') AS id FROM generate_series(1, ?::int)", [count($pairs)])),
-        );
-        $made = array_combine(array_keys($pairs), $ids);
-        $theirs = $this->sites($pairs);
-        $contacts = $versions = $clients = [];
-        foreach ($pairs as $key => ['called' => $called, 'mailbox_id' => $mailboxId, 'address' => $address, 'client' => $row]) {
-            $kind = HolderKind::guess($called);
-            $client = $row->intOrNull('client_id');
-            $likeness = Likeness::of($called);
-            $isTheirs =
-                $client !== null &&
-                ($likeness === ($clients[$client] ??= Likeness::of($row->text('client_name'))) ||
-                    mb_strtolower((string) $address) === mb_strtolower((string) $row->textOrNull('client_mailbox')) ||
-                    isset($theirs["{$client} ".Mailbox::tryOf($address)?->site()->ascii]));
-            $contacts[] = ['id' => $made[$key], 'client_id' => $isTheirs ? $client : null, 'kind' => $kind->value];
-            $versions[] = [
-                'contact_id' => $made[$key],
-                $kind === HolderKind::Organisation ? 'organisation' : 'person' => $called === '' ? null : $called,
-                'mailbox_id' => $mailboxId,
-                'likeness' => $likeness,
-            ];
-        }
-        $this->database->statement(
-            'INSERT INTO contacts (id, client_id, kind) OVERRIDING SYSTEM VALUE SELECT id, client_id, kind
-                FROM json_populate_recordset(NULL::contacts, ?::json)',
-            [json_encode($contacts, JSON_THROW_ON_ERROR)],
-        );
-        $this->database->statement(
-            'INSERT INTO contact_versions (contact_id, number, span, organisation, person, mailbox_id, likeness, source,
-                user_id) SELECT contact_id, 1, tstzrange(?::timestamptz, NULL), organisation, person, mailbox_id, likeness, ?, ?
-             FROM json_populate_recordset(NULL::contact_versions, ?::json)',
-            [$this->clock->now()->isoSecond(), $source, $userId, json_encode($versions, JSON_THROW_ON_ERROR)],
-        );
-
-        return $made;
-    }
-
-    /**
-     * @param  array<string, array{key: string, called: string, mailbox_id: int|null, address: string|null, client: Row}>  $pairs
-     * @return array<string, true> client id and name, of those names that are held for a client
-     */
-    private function sites(array $pairs): array
-    {
-        $sites = array_values(
-            array_filter(array_map(fn (array $pair): ?string => Mailbox::tryOf($pair['address'])?->site()->ascii, $pairs), is_string(...)),
-        );
-        $found = [];
-        foreach (
-            Row::all(
-                $this->database->select(
-                    'SELECT h.client_id, n.ascii FROM names n JOIN holdings h ON h.name_id = n.id AND upper_inf(h.span)
-                        WHERE n.ascii IN (SELECT json_array_elements_text(?::json))',
-                    [json_encode($sites, JSON_THROW_ON_ERROR)],
-                ),
-            ) as $row
-        ) {
-            $found[$row->int('client_id').' '.$row->text('ascii')] = true;
-        }
-
-        return $found;
     }
 
     /** @param  list<int>  $nameIds */

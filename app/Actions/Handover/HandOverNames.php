@@ -17,7 +17,10 @@ use App\Actions\Deeds\Ticked;
 use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Registrants\AnotherRegistrant;
+use App\Actions\Registrants\RegistrantInWords;
+use App\Actions\Registrants\RegistrantOnSlip;
 use App\Actions\Registrants\SidesAsked;
+use App\Actions\Registrants\WhoIsMeant;
 use App\Models\Acceptance;
 use App\Models\Account;
 use App\Models\Client;
@@ -45,6 +48,9 @@ final class HandOverNames implements Ticked, WaitsForWord
     public function __construct(
         private readonly JudgeHandover $judge,
         private readonly AnotherRegistrant $another,
+        private readonly WhoIsMeant $who,
+        private readonly RegistrantOnSlip $slip,
+        private readonly RegistrantInWords $saying,
         private readonly Slips $slips,
         private readonly PassHolding $pass,
         private readonly GateOrders $orders,
@@ -69,7 +75,7 @@ final class HandOverNames implements Ticked, WaitsForWord
             return null;
         }
         $isMeant = isset($said['contact']) && $said['contact'] !== '';
-        $registrant = $isMeant ? $this->another->chosen($said) : null;
+        $registrant = $isMeant ? $this->who->chosen($said) : null;
         if ($isMeant && $registrant === null) {
             return null;
         }
@@ -231,7 +237,7 @@ final class HandOverNames implements Ticked, WaitsForWord
     {
         $chosen = HandoverTermsChosen::unpack($docket->terms);
 
-        return $this->slips->of($docket, $chosen, $chosen->registrant === null ? [] : $this->another->slipValues($chosen->registrant));
+        return $this->slips->of($docket, $chosen, $chosen->registrant === null ? [] : $this->slip->values($chosen->registrant));
     }
 
     public function headline(array $terms, int $names): string
@@ -269,7 +275,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         return (is_string($said) ? $said : self::key()).
             (is_string($accepted) ? $accepted : '').
             (is_string($registrant) ? $registrant : '').
-            ($chosen->registrant === null ? '' : $this->another->wordsGiven($docket, $chosen->registrant));
+            ($chosen->registrant === null ? '' : $this->saying->wordsGiven($docket, $chosen->registrant));
     }
 
     public function beforeAndAfter(HeldCase $file, array $terms): array
@@ -278,7 +284,7 @@ final class HandOverNames implements Ticked, WaitsForWord
         $receiver = $this->receiver($chosen);
         $client = $chosen->clientId === null ? $file->clientName : $this->client($chosen->clientId)->name;
 
-        [$before, $after] = $chosen->registrant === null ? [null, null] : $this->another->beforeAndAfter($file, $chosen->registrant);
+        [$before, $after] = $chosen->registrant === null ? [null, null] : $this->saying->beforeAndAfter($file, $chosen->registrant);
 
         return [
             'before' => ['account' => $file->account->registrarName.' '.$file->account->number, 'client' => $file->clientName] +

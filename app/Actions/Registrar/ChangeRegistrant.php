@@ -22,6 +22,9 @@ use App\Actions\Deeds\WaitsForWord;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Registrants\AnotherRegistrant;
 use App\Actions\Registrants\RegistrantChosen;
+use App\Actions\Registrants\RegistrantInWords;
+use App\Actions\Registrants\RegistrantOnSlip;
+use App\Actions\Registrants\WhoIsMeant;
 use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -44,6 +47,9 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         Slips $slips,
         TradeClock $clock,
         private readonly AnotherRegistrant $another,
+        private readonly WhoIsMeant $who,
+        private readonly RegistrantOnSlip $slip,
+        private readonly RegistrantInWords $saying,
     ) {
         parent::__construct($book, $orders, $slips, $clock);
     }
@@ -55,12 +61,12 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
 
     public function choices(): array
     {
-        return $this->another->choices();
+        return $this->who->choices();
     }
 
     public function terms(array $said): ?array
     {
-        return $this->another->chosen($said)?->pack();
+        return $this->who->chosen($said)?->pack();
     }
 
     public function said(array $terms): array
@@ -111,14 +117,14 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
 
     public function beforeAndAfter(HeldCase $file, array $terms): array
     {
-        [$before, $after] = $this->another->beforeAndAfter($file, RegistrantChosen::unpack($terms));
+        [$before, $after] = $this->saying->beforeAndAfter($file, RegistrantChosen::unpack($terms));
 
         return ['before' => ['registrant' => $before], 'after' => ['registrant' => $after]];
     }
 
     public function shown(HeldCase $file, array $terms): array
     {
-        return $this->another->shown($file, RegistrantChosen::unpack($terms));
+        return $this->saying->shown($file, RegistrantChosen::unpack($terms));
     }
 
     /** The same registrant with other data is a heading of its own. */
@@ -135,7 +141,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
         $chosen = RegistrantChosen::unpack($docket->terms);
 
         return self::text('deeds.change_registrant.one_line', ['who' => "contact {$chosen->contactId}"]).
-            $this->another->wordsGiven($docket, $chosen);
+            $this->saying->wordsGiven($docket, $chosen);
     }
 
     protected function order(array $terms): OrderKind
@@ -152,12 +158,12 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
 
     protected function slipValues(Account $account, array $lines, array $terms): array
     {
-        return $this->another->slipValues(RegistrantChosen::unpack($terms));
+        return $this->slip->values(RegistrantChosen::unpack($terms));
     }
 
     protected function slipLetters(Account $account, array $lines, array $terms): array
     {
-        return $this->another->slipLetters($account, $lines, RegistrantChosen::unpack($terms));
+        return $this->slip->letters($account, $lines, RegistrantChosen::unpack($terms));
     }
 
     protected function isSo(HeldCase $file, array $terms): bool
@@ -189,6 +195,6 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
 
     protected function inWords(array $terms): array
     {
-        return ['who' => $this->another->called(RegistrantChosen::unpack($terms))];
+        return ['who' => $this->saying->called(RegistrantChosen::unpack($terms))];
     }
 }

@@ -10,8 +10,9 @@ use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Names\GatherNames;
 use App\Actions\Names\ReadPastedNames;
-use App\Actions\Registrants\AnotherRegistrant;
 use App\Actions\Registrants\RegistrantChosen;
+use App\Actions\Registrants\RegistrantInWords;
+use App\Actions\Registrants\WhoIsMeant;
 use App\Http\Deeds\CarryDeed;
 use App\Http\OldInput;
 use App\Http\Sheaf\PasteRequest;
@@ -48,7 +49,8 @@ final readonly class HandOverController
         private TradeClock $clock,
         private FindAccounts $find,
         private Tallies $tallies,
-        private AnotherRegistrant $another,
+        private WhoIsMeant $who,
+        private RegistrantInWords $saying,
         private Words $words,
     ) {
     }
@@ -85,8 +87,8 @@ final readonly class HandOverController
             'receiver' => $receiver,
             'client' => $this->client($request, $receiver),
             'registrant' => $registrant,
-            'registrantCalled' => $registrant === null ? '' : $this->another->called($registrant),
-            'choices' => $this->another->choices(),
+            'registrantCalled' => $registrant === null ? '' : $this->saying->called($registrant),
+            'choices' => $this->who->choices(),
             'clients' => Client::names(),
             'by' => $by,
             'candidates' => $this->candidates($request, $judged),
@@ -174,7 +176,7 @@ final readonly class HandOverController
     {
         return $request->word('contact') === ''
             ? null
-            : $this->another->chosen([...$request->only(HandOverRequest::REGISTRANT), 'by' => $by->date()]);
+            : $this->who->chosen([...$request->only(HandOverRequest::REGISTRANT), 'by' => $by->date()]);
     }
 
     private function client(HandOverRequest $request, ?Account $receiver): ?Client

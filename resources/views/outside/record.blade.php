@@ -101,7 +101,8 @@
             <form method="post" action="{{ route('record.watch', $domain->ascii) }}" class="fields">
                 @csrf
                 <div class="columns">
-                <x-field name="client" type="choice" :label="__('outside.record.for_which')" :options="$clients" :value="$file->clientId ?? null"/>
+                <x-field name="client" type="choice" :label="__('outside.record.for_which')" :options="$clients"
+                        :value="$file->clientId ?? null" />
                     <x-field name="why" :label="__('common.why')" :value="$file->why ?? null" maxlength="300" required />
                 </div>
                 <p><button>{{ $isUnheld ? __('outside.record.watch_this_name') : __('common.save') }}</button></p>
