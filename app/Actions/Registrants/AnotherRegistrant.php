@@ -24,8 +24,8 @@ use App\View\Words;
 use Illuminate\Database\Connection;
 
 /**
- * What every deed shares that gives names another registrant: how it is judged, whose yes it waits for, what the registrar is told, and what
- * is written when it is so.
+ * What every deed shares that gives names another registrant: how it is judged, whose yes it waits for, what the registrar is told, and
+ * what is written when it is so.
  */
 final readonly class AnotherRegistrant
 {
