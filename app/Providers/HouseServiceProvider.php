@@ -14,6 +14,7 @@ use App\Actions\Registrants\WhoIsMeant;
 use App\Http\KnownDevice;
 use App\Models\Right;
 use App\Models\User;
+use App\Queries\Contacts\StillTold;
 use App\Queries\Keyset;
 use App\Queries\Names\CaseFiles;
 use App\Support\Fault;
@@ -78,7 +79,11 @@ final class HouseServiceProvider extends ServiceProvider
         $this->app->when(ReadImport::class)->needs('$limit')->giveConfig('house.import_rows');
         $this->app->bind(
             CaseFiles::class,
-            fn (Application $app): CaseFiles => new CaseFiles($app->make(Connection::class), config()->integer('house.ask_client_days')),
+            fn (Application $app): CaseFiles => new CaseFiles(
+                $app->make(Connection::class),
+                $app->make(StillTold::class),
+                config()->integer('house.ask_client_days'),
+            ),
         );
     }
 

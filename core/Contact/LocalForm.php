@@ -10,4 +10,11 @@ final readonly class LocalForm
     public function __construct(public ?string $organisation, public ?string $person, public Address $address)
     {
     }
+
+    public function equals(?self $other): bool
+    {
+        return $other !== null
+            && [$this->organisation, $this->person] === [$other->organisation, $other->person]
+            && $this->address->lines() === $other->address->lines();
+    }
 }

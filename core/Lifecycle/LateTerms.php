@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Lifecycle;
 
 use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
 
 /** A registrar's own terms around a name's end, and its prices for this name; null is not known. */
 final readonly class LateTerms
@@ -41,6 +42,12 @@ final readonly class LateTerms
             $plan = $plan * self::MANY + ($days ?? self::MANY - 1);
         }
         $this->plan = $plan;
+    }
+
+    /** When an auto-renewal is charged ahead of the end of a term; null: at the end itself. */
+    public function chargedAhead(Instant $ends): ?Instant
+    {
+        return $this->chargeLead === 0 ? null : $ends->plusDays(-$this->chargeLead);
     }
 
     /** The same, where the registrar renews for as long as the registry does. */

@@ -110,6 +110,12 @@ final readonly class NameFacts
         );
     }
 
+    /** Whether its record takes no changes (RFC 5731 §2.3). */
+    public function isUpdateProhibited(): bool
+    {
+        return $this->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited);
+    }
+
     public function isLocked(): bool
     {
         return $this->lock === Lock::On || $this->has(Status::ClientTransferProhibited);

@@ -63,7 +63,7 @@ final readonly class MaterialChange
                 ! in_array($field, [Field::Name, Field::Organisation, Field::Mailbox], true),
         );
 
-        return $other !== [] || self::is($before, $after);
+        return $other !== [] || $before->local?->equals($after->local) === false || self::is($before, $after);
     }
 
     public static function of(RuleSet $rules, Instant $now): self

@@ -132,25 +132,8 @@ return new class extends Migration
             CREATE VIEW registrants AS
             SELECT r.name_id, r.contact_id, c.kind, c.client_id, v.called, v.organisation, v.person, v.country,
                 m.id AS mailbox_id, m.address, m.site, m.takes_mail, r.id AS role_id, v.id AS version_id,
-                -- What its registrar still has, where that says something else than today's; null: nothing else is known. What our
-                -- books did not know then the registrar may well have had, and a name that was found to be an organisation's is the
-                -- same name.
-                (
-                    SELECT w.id FROM contact_versions w
-                    WHERE w.id = r.told_version_id AND (
-                        w.called <> v.called
-                        OR w.organisation IS NOT NULL AND w.person IS NOT NULL
-                            AND (w.organisation, w.person) IS DISTINCT FROM (v.organisation, v.person)
-                        OR w.street <> '[]' AND w.street <> v.street
-                        OR w.town IS NOT NULL AND w.town IS DISTINCT FROM v.town
-                        OR w.region IS NOT NULL AND w.region IS DISTINCT FROM v.region
-                        OR w.postcode IS NOT NULL AND w.postcode IS DISTINCT FROM v.postcode
-                        OR w.country IS NOT NULL AND w.country IS DISTINCT FROM v.country
-                        OR w.voice IS NOT NULL AND w.voice IS DISTINCT FROM v.voice
-                        OR w.mailbox_id IS NOT NULL AND w.mailbox_id IS DISTINCT FROM v.mailbox_id
-                        OR w.local IS NOT NULL AND w.local IS DISTINCT FROM v.local
-                    )
-                ) AS told_id
+                -- What its registrar was told last; whether that is wrong today is the core's to say. Null: nothing else is known.
+                nullif(r.told_version_id, v.id) AS told_id
             FROM roles r
             JOIN contacts c ON c.id = r.contact_id
             JOIN contact_versions v ON v.contact_id = r.contact_id AND upper_inf(v.span)

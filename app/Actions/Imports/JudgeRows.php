@@ -6,6 +6,7 @@ namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
+use Acre\Core\Title\RowVerdict;
 use App\Actions\Words\Labels;
 use App\Models\Import;
 use App\Support\Folded;
@@ -54,12 +55,12 @@ final readonly class JudgeRows
                 }
                 $lines[$line] =
                     in_array($name->ascii, $watched, true) && $this->isElsewhere($facts)
-                        ? ['verdict' => 'same', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => [], 'reason' => null]
+                        ? self::line(RowVerdict::Same, $name, $facts)
                         : $this->judge($name, $facts, $held[$name->ascii] ?? null);
                 $before[$name->ascii] = $line;
             } catch (RefusedRow $e) {
                 $lines[$line] = [
-                    'verdict' => 'refused',
+                    'verdict' => RowVerdict::Refused->value,
                     'ascii' => $name->ascii,
                     'facts' => [],
                     'changes' => [],
@@ -100,7 +101,7 @@ final readonly class JudgeRows
                 throw RefusedRow::because('no_account', $name->unicode);
             }
 
-            return ['verdict' => 'new', 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => [], 'reason' => null];
+            return self::line(RowVerdict::New, $name, $facts);
         }
         $account = $facts['account'] ?? null;
         $sameAccount = is_string($account)
@@ -153,13 +154,17 @@ final readonly class JudgeRows
             $changes[] = ['missing', $missing->date(), null];
         }
 
-        return [
-            'verdict' => $changes === [] ? 'same' : 'changed',
-            'ascii' => $name->ascii,
-            'facts' => $facts,
-            'changes' => $changes,
-            'reason' => null,
-        ];
+        return self::line(RowVerdict::ofHeld($changes), $name, $facts, $changes);
+    }
+
+    /**
+     * @param  array<string, mixed>  $facts
+     * @param  list<array{string, mixed, mixed}>  $changes
+     * @return array{verdict: string, ascii: string, facts: array<string, mixed>, changes: list<array{string, mixed, mixed}>, reason: null}
+     */
+    private static function line(RowVerdict $verdict, DomainName $name, array $facts, array $changes = []): array
+    {
+        return ['verdict' => $verdict->value, 'ascii' => $name->ascii, 'facts' => $facts, 'changes' => $changes, 'reason' => null];
     }
 
     private static function isSame(string $field, mixed $now, mixed $after): bool

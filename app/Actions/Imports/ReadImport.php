@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Imports;
 
+use Acre\Core\Title\RowVerdict;
 use Acre\Wire\Lists\DateOrder;
 use Acre\Wire\Lists\ListError;
 use Acre\Wire\Lists\ListRow;
@@ -85,7 +86,7 @@ final readonly class ReadImport
             $lines = (new JudgeRows($this->database, $import))->handle($parsed);
             foreach ($refused as $line => [$ascii, $why]) {
                 $lines[$line] = [
-                    'verdict' => 'refused',
+                    'verdict' => RowVerdict::Refused->value,
                     'ascii' => $ascii,
                     'facts' => [],
                     'changes' => [],

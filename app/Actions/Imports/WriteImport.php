@@ -6,6 +6,7 @@ namespace App\Actions\Imports;
 
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
+use Acre\Core\Title\RowVerdict;
 use App\Actions\Contacts\RecordRegistrants;
 use App\Actions\Drifts\CompareAgain;
 use App\Actions\Standings\MakeStandings;
@@ -84,7 +85,7 @@ final readonly class WriteImport
             ->table('import_rows')
             ->where('import_id', $import->id)
             ->where('written', false)
-            ->whereNotIn('verdict', ['same', 'refused']);
+            ->whereNotIn('verdict', [RowVerdict::Same->value, RowVerdict::Refused->value]);
     }
 
     /** @param  list<Row>  $rows */
@@ -104,7 +105,9 @@ final readonly class WriteImport
             [$id, $version, $event] = $written[$row->text('ascii')] ?? [null, null, ''];
             if ($id !== null) {
                 $said[$id] = ImportedFacts::registrant(
-                    $row->text('verdict') === 'changed' ? ImportedFacts::after($row->json('changes')) : $row->json('facts'),
+                    $row->text('verdict') === RowVerdict::Changed->value
+                        ? ImportedFacts::after($row->json('changes'))
+                        : $row->json('facts'),
                 );
                 $entries[] = [
                     'event' => $event,
@@ -380,7 +383,7 @@ final readonly class WriteImport
             ->where('import_id', $import->id)
             ->where('line', $row->int('line'))
             ->update([
-                'verdict' => 'refused',
+                'verdict' => RowVerdict::Refused->value,
                 'reason' => json_encode(['value' => $why->value, 'why' => $why->getMessage()], JSON_THROW_ON_ERROR),
             ]);
     }

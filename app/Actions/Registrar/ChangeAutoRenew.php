@@ -63,7 +63,7 @@ final class ChangeAutoRenew extends DeedAtRegistrar implements Ticked
     {
         $ends = $file->facts->ends;
         // What was charged already is not given back.
-        $charged = $ends === null || $file->late->chargeLead === 0 ? null : $ends->plusDays(-$file->late->chargeLead);
+        $charged = $ends === null ? null : $file->late->chargedAhead($ends);
 
         return ! self::isOn($terms) && $charged !== null && $charged->hasComeAt($now) && $ends->isAfter($now)
             ? [Finding::of(BookFinding::MayBeCharged, Effect::Worth, null, at: $charged)]

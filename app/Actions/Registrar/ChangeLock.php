@@ -81,7 +81,7 @@ final class ChangeLock extends DeedAtRegistrar implements SeenOutside, Ticked
 
         return match (true) {
             ! $rules->hasLock->value => [Finding::of(BookFinding::NoLock, Effect::Stops, null, suffix: $file->facts->name->suffix())],
-            $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited) => [
+            $file->facts->isUpdateProhibited() => [
                 Finding::of(BookFinding::UpdatesProhibited, Effect::Stops),
             ],
             $file->waiting !== null && self::lock($terms) === Lock::On => [

@@ -6,7 +6,6 @@ namespace App\Actions\Registrar;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
-use Acre\Core\Lifecycle\Status;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Record\Record;
 use Acre\Core\Registrant\RegistrantFinding;
@@ -173,7 +172,7 @@ final class ChangeRegistrant extends DeedAtRegistrar implements NamesPeople, See
 
     protected function against(HeldCase $file, array $terms, Instant $now): array
     {
-        if ($file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited)) {
+        if ($file->facts->isUpdateProhibited()) {
             return [Finding::of(BookFinding::UpdatesProhibited, Effect::Stops)];
         }
         $change = $this->another->change($file, RegistrantChosen::unpack($terms), $now, $file->waiting?->docket);

@@ -6,7 +6,6 @@ namespace App\Actions\Registrar;
 
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
-use Acre\Core\Lifecycle\Status;
 use Acre\Core\Record\Record;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Time\Instant;
@@ -93,7 +92,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
     {
         return match (true) {
             $file->servers === [] => [Finding::of(BookFinding::NoServers, Effect::Stops)],
-            $file->facts->has(Status::ClientUpdateProhibited, Status::ServerUpdateProhibited) => [
+            $file->facts->isUpdateProhibited() => [
                 Finding::of(BookFinding::UpdatesProhibited, Effect::Stops),
             ],
             default => [],

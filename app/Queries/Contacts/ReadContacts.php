@@ -39,7 +39,7 @@ final readonly class ReadContacts
         ContactFinding::HolderUnknown,
     ];
 
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private StillTold $told)
     {
     }
 
@@ -174,24 +174,40 @@ final readonly class ReadContacts
     /** Of how many names it is the registrant whose registrar has older data of it. */
     public function countUntold(int $contactId): int
     {
-        return Row::of(
-            $this->database->selectOne('SELECT count(*) AS names FROM registrants WHERE contact_id = ? AND told_id IS NOT NULL', [
-                $contactId,
-            ]),
-        )->int('names');
+        return $this->database
+            ->table('registrants')
+            ->where('contact_id', $contactId)
+            ->whereIn('told_id', $this->outdated($contactId))
+            ->count();
     }
 
     /** @return list<int> names of which it is the registrant, and whose registrar has older data of it */
     public function untold(int $contactId): array
     {
-        return array_map(
-            fn (Row $row): int => $row->int('name_id'),
-            Row::all(
-                $this->database->select('SELECT name_id FROM registrants WHERE contact_id = ? AND told_id IS NOT NULL ORDER BY name_id', [
-                    $contactId,
-                ]),
+        $names = $this->database
+            ->table('registrants')
+            ->where('contact_id', $contactId)
+            ->whereIn('told_id', $this->outdated($contactId))
+            ->orderBy('name_id')
+            ->pluck('name_id');
+
+        return array_values(array_filter($names->all(), is_int(...)));
+    }
+
+    /** @return list<int> its versions that registrars were told, and that are wrong today */
+    private function outdated(int $contactId): array
+    {
+        $told = Row::all(
+            $this->database->select(
+                'SELECT DISTINCT told_id, version_id FROM registrants WHERE contact_id = ? AND told_id IS NOT NULL',
+                [$contactId],
             ),
         );
+        $pairs = array_map(fn (Row $row): array => [$row->int('told_id'), $row->int('version_id')], $told);
+
+        $outdated = array_intersect_key($pairs, array_filter($this->told->outdated($pairs)));
+
+        return array_map(fn (array $pair): int => $pair[0], array_values($outdated));
     }
 
     /** @return array<string, int> names by suffix, of which it is the registrant */

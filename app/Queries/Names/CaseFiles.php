@@ -22,13 +22,14 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Registrant\Guard;
 use Acre\Core\Time\Instant;
 use App\Models\LineState;
+use App\Queries\Contacts\StillTold;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
 /** The case files of names that are held or watched, nine queries for however many. */
 final readonly class CaseFiles
 {
-    public function __construct(private Connection $database, private int $askLead)
+    public function __construct(private Connection $database, private StillTold $told, private int $askLead)
     {
     }
 
@@ -332,7 +333,8 @@ final readonly class CaseFiles
     {
         $found = [];
         $rows = $this->database->select(
-            "SELECT x.name_id, x.contact_id, x.kind, x.called, x.address, x.site, x.takes_mail, x.client_id, x.told_id, s.intent, g.size,
+            "SELECT x.name_id, x.contact_id, x.kind, x.called, x.address, x.site, x.takes_mail, x.client_id, x.told_id, x.version_id,
+                s.intent, g.size,
                 b.verified_on, b.verified_by, b.forwards_to, r.registrant_changed_on,
                 CASE WHEN b.verified_on IS NULL THEN (SELECT min(l.written_on) FROM letters l
                 WHERE l.mailbox_id = b.id AND l.kind = 'verification' AND l.state = 'sent'
@@ -345,7 +347,14 @@ final readonly class CaseFiles
              WHERE x.name_id = ANY (?::bigint[])",
             [$in],
         );
-        foreach (Row::all($rows) as $row) {
+        $rows = Row::all($rows);
+        $outdated = $this->told->outdated(
+            array_map(
+                fn (Row $row): array => [$row->intOrNull('told_id') ?? $row->int('version_id'), $row->int('version_id')],
+                $rows,
+            ),
+        );
+        foreach ($rows as $place => $row) {
             $intent = $row->textOrNull('intent');
             $found[$row->int('name_id')] = new Guard(
                 $row->int('contact_id'),
@@ -360,7 +369,7 @@ final readonly class CaseFiles
                 $row->instant('verified_on'),
                 $row->instant('registrant_changed_on'),
                 $row->textOrNull('bounced'),
-                $row->intOrNull('told_id'),
+                $outdated[$place] ? $row->int('told_id') : null,
                 $row->instant('asked_on'),
                 $row->textOrNull('forwards_to'),
                 $row->textOrNull('verified_by') === 'registrar',

@@ -12,6 +12,7 @@ use Acre\Core\Contact\Country;
 use Acre\Core\Contact\Field;
 use Acre\Core\Contact\HolderKind;
 use Acre\Core\Contact\Likeness;
+use Acre\Core\Contact\LocalForm;
 use Acre\Core\Contact\Mailbox;
 use Acre\Core\Contact\Phone;
 use Acre\Core\Contact\Rings;
@@ -138,6 +139,17 @@ final class ContactTest extends TestCase
                 $of(HolderKind::Organisation, 'Bell Foundry', null, 'g@bells.com'),
                 $of(HolderKind::Organisation, 'Bell Foundry', null, 'other@bells.com'),
             ),
+        );
+        $written = fn (?LocalForm $local): Contact => Contact::of(HolderKind::Organisation, 'Bell Foundry', null, null, null, null, $local);
+        $own = new LocalForm('Glockengießerei', null, Address::of(['Am Wick 4'], 'Wick', null, null, null));
+        self::assertSame(
+            [false, true, true, false],
+            [
+                MaterialChange::contradicts($written($own), $written($own)),
+                MaterialChange::contradicts($written($own), $written(new LocalForm('Glocken', null, $own->address))),
+                MaterialChange::contradicts($written($own), $written(null)),
+                MaterialChange::contradicts($written(null), $written($own)),
+            ],
         );
         $now = Instant::of('2026-10-06T15:00:00Z');
         $book = new Rulebook(__DIR__.'/../../../rulebook');
