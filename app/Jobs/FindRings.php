@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Contacts\FindRings as FindRingsAction;
+use App\Actions\Contacts\KeepLikenesses;
 use App\Actions\Contacts\KeepMailboxes;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -22,9 +23,10 @@ final class FindRings implements ShouldBeUniqueUntilProcessing, ShouldQueue
     /** Seconds after which another may be sent although this one was lost before it began. */
     public int $uniqueFor = 600;
 
-    public function handle(KeepMailboxes $mailboxes, FindRingsAction $find): void
+    public function handle(KeepMailboxes $mailboxes, FindRingsAction $find, KeepLikenesses $likenesses): void
     {
         $mailboxes->place();
         $find->handle();
+        $likenesses->all();
     }
 }

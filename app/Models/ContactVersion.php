@@ -37,6 +37,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *     postcode?: string|null}|null $local
  * @property string $source `typed`, `brought in`, `card` or `record`
  * @property string $called
+ * @property string $likeness how it is called, as those are who are called alike
  * @property-read Contact $contact
  * @property-read Mailbox|null $mailbox
  * @property-read User|null $user

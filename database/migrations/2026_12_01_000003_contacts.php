@@ -128,6 +128,15 @@ return new class extends Migration
             );
             CREATE INDEX objections_open ON objections (mailbox_id) WHERE settled_on IS NULL;
 
+            -- How contacts are called of which several are called alike; counted by KeepLikenesses.
+            CREATE TABLE likenesses (
+                likeness text PRIMARY KEY,
+                contacts integer NOT NULL CHECK (contacts > 1),
+                -- At which their names lie.
+                registrars integer NOT NULL CHECK (registrars >= 0)
+            );
+            CREATE INDEX likenesses_dearest ON likenesses (registrars DESC, likeness);
+
             -- Who is today's registrant of each name.
             CREATE VIEW registrants AS
             SELECT r.name_id, r.contact_id, c.kind, c.client_id, v.called, v.organisation, v.person, v.country,

@@ -23,8 +23,13 @@ final readonly class EraseContact
 {
     public const ERASED = 'erased';
 
-    public function __construct(private Connection $database, private Chain $chain, private TradeClock $clock, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private KeepLikenesses $likenesses,
+        private Chain $chain,
+        private TradeClock $clock,
+        private HouseLog $log,
+    ) {
     }
 
     /**
@@ -63,6 +68,7 @@ final readonly class EraseContact
             $called = array_values(
                 array_unique(array_filter($versions->pluck('called')->all(), fn (mixed $text): bool => is_string($text) && $text !== '')),
             );
+            $likenesses = $versions->map(fn (ContactVersion $version): string => $version->likeness)->all();
             $counts = ['versions' => $this->versions($ids), ...$this->lists($called, $mailboxes), ...$this->mailboxes($mailboxes)];
             $this->database->table('erasures')->insert([
                 'contact_id' => $contact->id,
@@ -73,6 +79,7 @@ final readonly class EraseContact
                 'digest' => $digest,
                 'user_id' => $user->id,
             ]);
+            $this->likenesses->of(array_values($likenesses));
             $this->chain->append(ProofKind::Erasure, $contact->id);
             $this->log->write('erased', 'contact', $contact->id, $counts, $user->id);
 

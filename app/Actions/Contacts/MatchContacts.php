@@ -18,7 +18,9 @@ use Illuminate\Database\Connection;
  */
 final readonly class MatchContacts
 {
-    public function __construct(private Connection $database, private TradeClock $clock)
+    private const FEW = 20;
+
+    public function __construct(private Connection $database, private KeepLikenesses $likenesses, private TradeClock $clock)
     {
     }
 
@@ -34,7 +36,15 @@ final readonly class MatchContacts
         $this->keepOthersFrom($pairs);
         $found = $this->found($pairs);
 
-        return $found + $this->make(array_diff_key($pairs, $found), $source, $userId);
+        $made = $this->make(array_diff_key($pairs, $found), $source, $userId);
+        // A list leaves that to the job which follows it.
+        if (count($made) <= self::FEW) {
+            $this->likenesses->of(
+                array_map(fn (array $pair): string => Likeness::of($pair['called']), array_values(array_intersect_key($pairs, $made))),
+            );
+        }
+
+        return $found + $made;
     }
 
     /**

@@ -16,8 +16,12 @@ use Illuminate\Database\Connection;
 /** Two that are one: what the other did for names, then and now, was done by the one that is kept; its versions stay readable. */
 final readonly class MergeContacts
 {
-    public function __construct(private Connection $database, private MakeStandings $standings, private HouseLog $log)
-    {
+    public function __construct(
+        private Connection $database,
+        private MakeStandings $standings,
+        private KeepLikenesses $likenesses,
+        private HouseLog $log,
+    ) {
     }
 
     /**
@@ -72,6 +76,9 @@ final readonly class MergeContacts
                 ]);
                 $this->log->write('merged', 'contact', $kept->id, ['other' => $id], $user->id);
             }
+            $this->likenesses->of(
+                array_map(fn (Contact $contact): string => $contact->today->likeness, array_values($locked->all())),
+            );
             $this->database->afterCommit(fn () => FindRings::dispatch());
 
             return count($ids);

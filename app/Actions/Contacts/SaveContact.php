@@ -31,6 +31,7 @@ final readonly class SaveContact
         private Connection $database,
         private KeepMailboxes $mailboxes,
         private MakeStandings $standings,
+        private KeepLikenesses $likenesses,
         private TradeClock $clock,
         private HouseLog $log,
     ) {
@@ -42,6 +43,7 @@ final readonly class SaveContact
         return $this->database->transaction(function () use ($user, $value, $clientId, $source): Contact {
             $contact = Contact::query()->create(['client_id' => $clientId, 'kind' => $value->kind]);
             $this->version($contact, $value, $source, $user, $this->clock->now());
+            $this->likenesses->of([$contact->today->likeness]);
             $this->log->write('made', 'contact', $contact->id, [], $user->id);
 
             return $contact;
@@ -103,6 +105,7 @@ final readonly class SaveContact
                 );
             }
             $this->standings->staleByContact($locked->id);
+            $this->likenesses->of([$before->likeness, $locked->refresh()->today->likeness]);
             $this->log->write(
                 'changed',
                 'contact',

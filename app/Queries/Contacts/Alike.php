@@ -27,13 +27,13 @@ final readonly class Alike
     {
         $groups = Row::all(
             $this->database->select(
-                "SELECT v.likeness, json_agg(DISTINCT v.contact_id) AS ids, count(DISTINCT s.registrar_id) AS registrars
-             FROM contact_versions v JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
-             LEFT JOIN roles o ON o.contact_id = v.contact_id AND upper_inf(o.span) LEFT JOIN standings s ON s.name_id = o.name_id
-             WHERE upper_inf(v.span) AND v.likeness <> '' AND v.likeness IN (
-                SELECT w.likeness FROM contact_versions w JOIN contacts d ON d.id = w.contact_id AND d.merged_into IS NULL
-                WHERE upper_inf(w.span) AND w.likeness <> '' GROUP BY w.likeness HAVING count(*) > 1)
-             GROUP BY v.likeness ORDER BY count(DISTINCT s.registrar_id) DESC, v.likeness LIMIT ? OFFSET ?",
+                'SELECT l.registrars, (
+                    SELECT json_agg(v.contact_id) FROM contact_versions v
+                    JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
+                    WHERE v.likeness = l.likeness AND upper_inf(v.span)
+                 ) AS ids
+                 FROM (SELECT * FROM likenesses ORDER BY registrars DESC, likeness LIMIT ? OFFSET ?) l
+                 ORDER BY l.registrars DESC, l.likeness',
                 [self::PAGE + 1, ($page - 1) * self::PAGE],
             ),
         );
