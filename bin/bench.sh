@@ -5,7 +5,12 @@ roll_of() {
   say "$1 names"
   PGOPTIONS="-c client_min_messages=warning" sql -d postgres -c "DROP DATABASE IF EXISTS acre_$1 WITH (FORCE)" \
     -c "CREATE DATABASE acre_$1 TEMPLATE acre_browser OWNER acre_owner"
+  # Indexes that are made of a million rows at once are made in a tenth of the time.
+  local indexes="FROM pg_indexes WHERE tablename = 'standings' AND indexname <> 'standings_pkey'"
+  sql -d "acre_$1" -Atc "SELECT indexdef || ';' $indexes" > "$DATA/indexes.sql"
+  sql -d "acre_$1" -Atc "SELECT 'DROP INDEX ' || indexname || ';' $indexes" | sql -d "acre_$1"
   DB_DATABASE=acre_$1 artisan acre:generate "$1" > "$DATA/log/generate.log"
+  { echo "SET maintenance_work_mem = '512MB';"; cat "$DATA/indexes.sql"; } | sql -d "acre_$1"
   # What PostgreSQL does by itself in its own time.
   sql -d "acre_$1" -c "VACUUM ANALYZE"
 }

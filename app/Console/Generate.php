@@ -73,7 +73,7 @@ final class Generate extends Command
     INSERT INTO holdings (name_id, registration_id, account_id, client_id, span)
     SELECT name_id, id, accounts[1 + (name_id * 7919) % cardinality(accounts)], clients[1 + (name_id * 104729) % cardinality(clients)],
     '[2024-01-01,)'
-    FROM registered, placed, served
+    FROM registered, placed, served RETURNING name_id
     SQL;
 
     public function handle(TradeClock $clock, MakeStandings $standings, RecordRegistrants $registrants): int
@@ -91,20 +91,14 @@ final class Generate extends Command
         $made = DB::table('registrations')->where('reference', 'like', 'made-%')->count();
         for ($from = $made + 1; $from <= $wanted; $from += 20_000) {
             $until = min($wanted, $from + 19_999);
-            DB::statement(self::SQL, [$from, $until, $clock->today()->iso()]);
-            $this->registrants($registrants, $from, $until, max(1, intdiv($wanted, 20)));
-            $ids = Row::all(
-                DB::select(
-                    'SELECT h.name_id AS id FROM holdings h LEFT JOIN standings s ON s.name_id = h.name_id
-                        WHERE upper_inf(h.span) AND s.name_id IS NULL ORDER BY h.name_id',
-                ),
+            $ids = array_map(
+                fn (Row $row): int => $row->int('name_id'),
+                Row::all(DB::select(self::SQL, [$from, $until, $clock->today()->iso()])),
             );
-            $standings->of(array_map(fn (Row $row): int => $row->int('id'), $ids));
+            $this->registrants($registrants, $ids, max(1, intdiv($wanted, 20)));
+            $standings->of($ids);
             // The simulated world has never heard of them: looked at, every one would be an alarm.
-            DB::statement(
-                "UPDATE observing o SET due_at = 'infinity' FROM registrations r
-                    WHERE r.name_id = o.name_id AND r.reference LIKE 'made-%' AND o.due_at = '-infinity'",
-            );
+            DB::update("UPDATE observing SET due_at = 'infinity' WHERE name_id = ANY (?::bigint[])", ['{'.implode(',', $ids).'}']);
             $this->output->write("\r".number_format($until).' names');
         }
         $this->line('');
@@ -115,16 +109,18 @@ final class Generate extends Command
     /**
      * Twenty names a registrant, whatever the size; one name in five hundred keeps its mailbox in itself, and three in a thousand guard
      * each other.
+     *
+     * @param  list<int>  $ids
      */
-    private function registrants(RecordRegistrants $registrants, int $from, int $until, int $many): void
+    private function registrants(RecordRegistrants $registrants, array $ids, int $many): void
     {
         $made = [];
         foreach (
             Row::all(
                 DB::select(
-                    "SELECT r.name_id, n.ascii, substr(r.reference, 6)::int AS n FROM registrations r JOIN names n ON n.id = r.name_id
-                        WHERE r.reference = ANY (SELECT 'made-' || n FROM generate_series(?::int, ?::int) AS n)",
-                    [$from, $until],
+                    'SELECT r.name_id, n.ascii, substr(r.reference, 6)::int AS n FROM registrations r JOIN names n ON n.id = r.name_id
+                        WHERE r.name_id = ANY (?::bigint[])',
+                    ['{'.implode(',', $ids).'}'],
                 ),
             ) as $row
         ) {
