@@ -72,7 +72,7 @@ final readonly class ReadContacts
                         'v.mailbox_id',
                         fn (Builder $boxes) => $boxes
                             ->from('mailboxes')
-                            ->whereRaw('lower(address) LIKE ?', [$like])
+                            ->whereRaw('address ILIKE ?', [$like])
                             ->select('id'),
                     ),
             );
