@@ -28,6 +28,9 @@ final readonly class KeepLikenesses
      */
     public function of(array $likenesses): void
     {
+        if ($likenesses === []) {
+            return;
+        }
         $in = json_encode(array_values(array_unique($likenesses)), JSON_THROW_ON_ERROR);
         $this->put('v.likeness IN (SELECT json_array_elements_text(?::json))', $in);
         $this->database->delete(
