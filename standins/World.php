@@ -127,7 +127,7 @@ final readonly class World
     {
         $now = $this->now();
         $name->handover = new Pending($to->number, $now, $now + self::ACCEPT_DAYS * 86_400);
-        $this->store->leave(
+        $this->store->inbox->leave(
             $to->number,
             $now,
             "{$name->name} is offered to this account.",
@@ -175,9 +175,9 @@ final readonly class World
         if ($how === 'accepted') {
             $name->account = $pending->to;
         }
-        $this->store->endOrders($from, $name->name, $how === 'accepted');
+        $this->store->inbox->endOrders($from, $name->name, $how === 'accepted');
         foreach ([$from, $pending->to] as $account) {
-            $this->store->leave(
+            $this->store->inbox->leave(
                 $account,
                 $at,
                 "The handover of {$name->name} ".($how === 'lapsed' ? 'has lapsed.' : "was {$how}."),
@@ -199,7 +199,7 @@ final readonly class World
         $by = $at + self::TRANSFER_DAYS * self::DAY;
         $name->transfer = new Pending($to, $at, $by);
         $name->change(['ok'], ['pendingTransfer']);
-        $this->store->leave(
+        $this->store->inbox->leave(
             $from,
             $at,
             "A transfer of {$name->name} was asked for.",
@@ -247,7 +247,7 @@ final readonly class World
             $name->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'addPeriod'], ['transferPeriod']);
         }
         foreach ([$from, $pending->to] as $account) {
-            $this->store->leave(
+            $this->store->inbox->leave(
                 $account,
                 $at,
                 "The transfer of {$name->name}: {$how}.",
@@ -298,16 +298,16 @@ final readonly class World
                 $this->store->putAccount(Account::of($account));
             }
             foreach ($document->has('mailboxes') ? $document->nodes('mailboxes') : [] as $mailbox) {
-                $this->store->putMailbox(Mailbox::of($mailbox));
+                $this->store->letters->putMailbox(Mailbox::of($mailbox));
             }
             foreach ($document->nodes('hosts') as $host) {
-                $this->store->putHost($host->text('host'), $host->texts('addresses'));
+                $this->store->hosts->put($host->text('host'), $host->texts('addresses'));
             }
             foreach ($document->nodes('moods') as $mood) {
-                $this->store->putMood($mood->text('address'), Mood::from($mood->text('mood'))->value);
+                $this->store->hosts->putMood($mood->text('address'), Mood::from($mood->text('mood'))->value);
             }
             foreach ($document->nodes('zones') as $zone) {
-                $this->store->putRecords($zone->text('zone'), $zone->text('records'));
+                $this->store->hosts->putRecords($zone->text('zone'), $zone->text('records'));
             }
             // Whoever asks next sees what time has brought about by now, and not what a tick later would be otherwise.
             $this->pass();

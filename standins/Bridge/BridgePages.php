@@ -86,13 +86,13 @@ final readonly class BridgePages
         if ($complaint !== null) {
             throw new Problem(422, $complaint);
         }
-        $before = $this->world->store->order($account->number, $key);
+        $before = $this->world->store->inbox->order($account->number, $key);
         if ($before !== null && $before[0] !== $request->body) {
             throw new Problem(409, 'Something else was ordered under this key.');
         }
         if ($before === null) {
             $this->world->store->together(function () use ($account, $key, $request, $body): void {
-                $this->world->store->putOrder(
+                $this->world->store->inbox->putOrder(
                     $account->number,
                     $key,
                     $request->body,
@@ -107,7 +107,8 @@ final readonly class BridgePages
 
     private function asked(Account $account, string $key): HttpResponse
     {
-        [, $answer] = $this->world->store->order($account->number, $key) ?? throw new Problem(404, 'Nothing was ordered under this key.');
+        [, $answer] = $this->world->store->inbox->order($account->number, $key)
+            ?? throw new Problem(404, 'Nothing was ordered under this key.');
         $answer = JsonNode::read($answer, self::LIMIT);
         $state = $answer->text('state');
 
@@ -120,7 +121,7 @@ final readonly class BridgePages
     private function messages(Account $account): HttpResponse
     {
         $waiting = [];
-        foreach ($this->world->store->messagesOf($account->number, self::MESSAGES) as [$id, $at, $text, $body]) {
+        foreach ($this->world->store->inbox->of($account->number, self::MESSAGES) as [$id, $at, $text, $body]) {
             $about = JsonNode::read($body, self::LIMIT);
             $waiting[] = [
                 'id' => $id,
@@ -140,7 +141,7 @@ final readonly class BridgePages
 
     private function kept(Account $account, string $id): HttpResponse
     {
-        return $this->world->store->removeMessage($account->number, $id)
+        return $this->world->store->inbox->remove($account->number, $id)
             ? new HttpResponse(204, 'text/plain', '')
             : throw new Problem(404, 'No such message waits.');
     }

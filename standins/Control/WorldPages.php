@@ -82,7 +82,7 @@ final readonly class WorldPages
             '/letters' => HttpResponse::json(
                 array_map(
                     fn (Letter $letter): string => mb_scrub($letter->raw),
-                    $this->world->store->letters(strtolower($form['mailbox'] ?? '')),
+                    $this->world->store->letters->of(strtolower($form['mailbox'] ?? '')),
                 ),
             ),
             '/heard' => HttpResponse::json($this->world->store->heard($form['account'] ?? '')),
@@ -141,7 +141,7 @@ final readonly class WorldPages
 
     private function inMood(string $address, string $mood): HttpResponse
     {
-        $this->world->store->putMood($address, Mood::from($mood)->value);
+        $this->world->store->hosts->putMood($address, Mood::from($mood)->value);
 
         return $this->back();
     }
@@ -157,12 +157,12 @@ final readonly class WorldPages
     private function mailbox(array $form): HttpResponse
     {
         $address = strtolower(trim($form['address'] ?? ''));
-        $this->world->store->putMailbox(
+        $this->world->store->letters->putMailbox(
             new Mailbox(
                 $address,
                 Habit::from($form['habit'] ?? ''),
                 strtolower(trim($form['to'] ?? '')),
-                $this->world->store->mailbox($address)?->password,
+                $this->world->store->letters->mailbox($address)?->password,
             ),
         );
 
@@ -223,7 +223,7 @@ final readonly class WorldPages
         $weathers = implode('', array_map(fn (Weather $one): string => "<option>{$esc($one->value)}</option>", Weather::cases()));
         $moods = '';
         foreach ($this->dns->addresses() as $address) {
-            $now = $this->world->store->mood($address) ?? Mood::Fine->value;
+            $now = $this->world->store->hosts->mood($address) ?? Mood::Fine->value;
             $choices = implode(
                 '',
                 array_map(
@@ -232,7 +232,7 @@ final readonly class WorldPages
                 ),
             );
             $moods .= "<tr><td>{$address}</td><td>{$esc(
-                $this->world->store->hostsByAddress()[$address] ?? ($address === Addresses::ROOT ? 'root' : 'a suffix’s'),
+                $this->world->store->hosts->byAddress()[$address] ?? ($address === Addresses::ROOT ? 'root' : 'a suffix’s'),
             )}</td><td><form method=post
             action=/mood>{$key}<input type=hidden name=address
             value={$address}><label>Mood <select name=mood>{$choices}</select></label> <button>Set</button></form></td></tr>";

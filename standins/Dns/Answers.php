@@ -37,7 +37,7 @@ final readonly class Answers
                 $this->registryAt($address) !== null => $this->registry($answer, $this->registryAt($address), $name, $query->type),
                 default => $this->host(
                     $answer,
-                    $this->store->hostsByAddress()[$address] ?? '',
+                    $this->store->hosts->byAddress()[$address] ?? '',
                     $name,
                     $query->type,
                     $mood === Mood::OutOfStep,
@@ -95,7 +95,7 @@ final readonly class Answers
                 ? [Addresses::ROOT]
                 : ($name === 'ns.example'
                     ? [Addresses::EXAMPLE]
-                    : $this->store->addresses($name));
+                    : $this->store->hosts->addresses($name));
         foreach (Registry::all() as $registry) {
             $addresses = [
                 ...$addresses,
@@ -161,7 +161,7 @@ final readonly class Answers
             foreach ($found->servers as $host) {
                 // Only what lies inside the name needs it (RFC 9471).
                 if ($host === $owner || str_ends_with($host, ".{$owner}")) {
-                    $glue[$host] = $this->store->addresses($host);
+                    $glue[$host] = $this->store->hosts->addresses($host);
                 }
             }
             $this->refer($answer, $owner, $found->servers, $registry->ttl, $glue);
@@ -193,7 +193,7 @@ final readonly class Answers
             }
         }
         $found = isset($registered) ? $this->store->name($registered[1]) : null;
-        $zone = $found === null ? null : Zone::of($found->name, $found->servers, $this->store->records($found->name));
+        $zone = $found === null ? null : Zone::of($found->name, $found->servers, $this->store->hosts->records($found->name));
         if ($zone === null || ! in_array($host, $zone->servedBy, true)) {
             $answer->rcode = Message::RCODE_REFUSED;
 
@@ -205,7 +205,7 @@ final readonly class Answers
 
             return;
         }
-        $addresses = $this->store->addresses($name);
+        $addresses = $this->store->hosts->addresses($name);
         if ($addresses !== []) {
             $answer->answers = array_values(
                 array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type),

@@ -46,7 +46,7 @@ final class DnsServer
             Addresses::ROOT,
             Addresses::EXAMPLE,
             ...array_merge(...array_map(fn (Registry $registry): array => $registry->servers, Registry::all())),
-            ...array_keys($this->store->hostsByAddress()),
+            ...array_keys($this->store->hosts->byAddress()),
         ];
         foreach (array_unique($addresses) as $address) {
             // Any other belongs to a world that nobody plays.
@@ -109,7 +109,7 @@ final class DnsServer
 
             return;
         }
-        $mood = Mood::from($this->store->mood($address) ?? Mood::Fine->value);
+        $mood = Mood::from($this->store->hosts->mood($address) ?? Mood::Fine->value);
         if ($asked->qr || $mood === Mood::Silent) {
             return;
         }

@@ -595,7 +595,7 @@ final readonly class DomainCommands
     {
         $servers = array_map(strtolower(...), $ns?->texts(EppNamespace::Domain->value, 'hostObj') ?? []);
         foreach ($servers as $server) {
-            if ($this->world->store->addresses($server) === []) {
+            if ($this->world->store->hosts->addresses($server) === []) {
                 throw EppRefusal::because(EppCode::DoesNotExist, "There is no host {$server}.");
             }
         }

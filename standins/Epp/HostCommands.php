@@ -34,7 +34,7 @@ final readonly class HostCommands
                             'host:cd',
                             [],
                             fn (EppWriter $to) => $to->text('host:name', $name, [
-                                'avail' => $store->addresses(strtolower($name)) === [] ? '1' : '0',
+                                'avail' => $store->hosts->addresses(strtolower($name)) === [] ? '1' : '0',
                             ]),
                         );
                     }
@@ -42,7 +42,7 @@ final readonly class HostCommands
             );
         }
         $name = strtolower($object->textOf($host, 'name'));
-        $addresses = $store->addresses($name);
+        $addresses = $store->hosts->addresses($name);
         if ($verb->name() === 'create') {
             if ($addresses !== []) {
                 throw EppRefusal::because(EppCode::Exists, "{$name} is there already.");
@@ -51,7 +51,7 @@ final readonly class HostCommands
             if ($given === []) {
                 throw EppRefusal::because(EppCode::MissingParameter, 'An address is missing.');
             }
-            $store->putHost($name, $given);
+            $store->hosts->put($name, $given);
             $store->tell("host {$name}", $this->account->number);
 
             return EppAnswer::done(
@@ -71,7 +71,7 @@ final readonly class HostCommands
                 fn (EppWriter $to) => $to->object(EppNamespace::Host, 'infData', function (EppWriter $to) use ($name, $addresses): void {
                     $to->text('host:name', $name)
                         ->text('host:roid', strtoupper(substr(hash('sha256', $name), 0, 12)).'-ROLL')
-                        ->sign('host:status', ['s' => $this->world->store->isServer($name) ? 'linked' : 'ok']);
+                        ->sign('host:status', ['s' => $this->world->store->hosts->isServer($name) ? 'linked' : 'ok']);
                     foreach ($addresses as $address) {
                         $to->text('host:addr', $address, ['ip' => str_contains($address, ':') ? 'v6' : 'v4']);
                     }
@@ -107,7 +107,7 @@ final readonly class HostCommands
         if ($left === []) {
             throw EppRefusal::because(EppCode::Policy, 'It would have no address.');
         }
-        $this->world->store->putHost($name, $left);
+        $this->world->store->hosts->put($name, $left);
 
         return EppAnswer::done();
     }
@@ -116,10 +116,10 @@ final readonly class HostCommands
     private function delete(string $name): EppAnswer
     {
         $this->own($name);
-        if ($this->world->store->isServer($name)) {
+        if ($this->world->store->hosts->isServer($name)) {
             throw EppRefusal::because(EppCode::AssociationProhibits, 'Names are answered by it.');
         }
-        $this->world->store->removeHost($name);
+        $this->world->store->hosts->remove($name);
 
         return EppAnswer::done();
     }

@@ -24,14 +24,14 @@ final readonly class MessageQueue
         $store = $this->world->store;
         if ($poll->attribute('op') === 'ack') {
             $id = $poll->attribute('msgID') ?? throw EppRefusal::because(EppCode::MissingParameter, 'Say which message.');
-            if (! $store->removeMessage($this->account->number, $id)) {
+            if (! $store->inbox->remove($this->account->number, $id)) {
                 throw EppRefusal::because(EppCode::DoesNotExist, "No message {$id} waits.");
             }
-            $next = $store->firstMessage($this->account->number);
+            $next = $store->inbox->first($this->account->number);
 
             return new EppAnswer(EppCode::Done, queue: [$next[0] ?? 0, $next[1] ?? $id, null, null]);
         }
-        $first = $store->firstMessage($this->account->number);
+        $first = $store->inbox->first($this->account->number);
         if ($first === null) {
             return new EppAnswer(EppCode::NoMessages);
         }

@@ -55,7 +55,7 @@ final readonly class PutOff
                 isReviewed: true,
             ))->carryOut($verb, $verb->child(EppNamespace::Domain->value, 'update'));
         }
-        $store->leave(
+        $store->inbox->leave(
             $node->text('account'),
             $this->world->now(),
             "The update of {$name} was ".($passes ? 'carried out.' : 'not carried out.'),

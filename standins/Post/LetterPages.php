@@ -27,7 +27,7 @@ final readonly class LetterPages
         if (preg_match('~^/letters/(\d+)(/look|/raw)?$~D', $path, $found) !== 1) {
             return $this->all();
         }
-        $letter = $this->world->store->letter((int) $found[1]);
+        $letter = $this->world->store->letters->letter((int) $found[1]);
 
         return $letter === null
             ? new HttpResponse(404, 'text/plain', "There is no such letter.\n")
@@ -41,7 +41,7 @@ final readonly class LetterPages
     private function all(): HttpResponse
     {
         $rows = '';
-        foreach ($this->world->store->latestLetters(self::LATEST) as $letter) {
+        foreach ($this->world->store->letters->latest(self::LATEST) as $letter) {
             $read = MailLetter::read($letter->raw);
             $rows .=
                 '<tr><td>'.

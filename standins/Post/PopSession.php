@@ -77,7 +77,7 @@ final class PopSession
 
             return "-ERR Not with that password\r\n";
         }
-        $letters = $this->store->letters($this->who);
+        $letters = $this->store->letters->of($this->who);
         $this->letters = $letters === [] ? [] : array_combine(range(1, count($letters)), $letters);
 
         return "+OK\r\n";
@@ -123,7 +123,7 @@ final class PopSession
     private function quit(): string
     {
         $this->closes = true;
-        array_map($this->store->removeLetter(...), array_values($this->gone));
+        array_map($this->store->letters->remove(...), array_values($this->gone));
 
         return "+OK Bye\r\n";
     }

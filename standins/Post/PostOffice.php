@@ -24,7 +24,7 @@ final readonly class PostOffice
         if ($habit === Habit::Unknown) {
             return [550, "5.1.1 There is no mailbox {$mailbox} here"];
         }
-        if ($habit === Habit::Greylists && $this->world->store->isFirstMeeting($sender, strtolower($mailbox))) {
+        if ($habit === Habit::Greylists && $this->world->store->letters->isFirstMeeting($sender, strtolower($mailbox))) {
             return [451, '4.7.1 Not known here yet, please come back'];
         }
 
@@ -40,7 +40,7 @@ final readonly class PostOffice
         if ($box->habit === Habit::Bounces || $box->habit === Habit::Unknown) {
             $this->sendBack($sender, $box->address, $raw);
         } else {
-            $this->world->store->putLetter($box->address, $sender, $this->world->now(), $raw);
+            $this->world->store->letters->put($box->address, $sender, $this->world->now(), $raw);
         }
     }
 
@@ -69,7 +69,7 @@ final readonly class PostOffice
     {
         $address = strtolower($address);
 
-        return $this->world->store->mailbox($address) ?? new Mailbox($address, Habit::Reads);
+        return $this->world->store->letters->mailbox($address) ?? new Mailbox($address, Habit::Reads);
     }
 
     /** A delivery status notification (RFC 3464); what came back itself is not sent back (RFC 5321 §6.1). */
@@ -93,6 +93,6 @@ final readonly class PostOffice
             'Final-Recipient: rfc822; '
                 ."{$mailbox}\r\nAction: failed\r\nStatus: 5.2.2\r\nDiagnostic-Code: smtp; 552 5.2.2 The mailbox is full\r\n\r\n".
             "--{$mark}\r\nContent-Type: text/rfc822-headers\r\n\r\n{$headers}\r\n\r\n--{$mark}--\r\n";
-        $this->world->store->putLetter(strtolower($sender), '', $this->world->now(), $report);
+        $this->world->store->letters->put(strtolower($sender), '', $this->world->now(), $report);
     }
 }

@@ -135,7 +135,7 @@ final class CounterTest extends TestCase
 
     public function test_a_mailbox_that_only_forwards_gets_nothing(): void
     {
-        $this->world->store->putMailbox(new Mailbox('two@a.example', Habit::Forwards, 'x@x.example'));
+        $this->world->store->letters->putMailbox(new Mailbox('two@a.example', Habit::Forwards, 'x@x.example'));
         self::assertSame(
             'the mailbox of that account only forwards; it must be one that answers itself.',
             $this->errand('Offer them to the account below', more: ['mailbox' => 'two@a.example', 'to' => 'p2']),
@@ -179,7 +179,7 @@ final class CounterTest extends TestCase
         self::assertTrue($from !== null && $to !== null && $name !== null);
         $this->world->offer($name, $from, $to);
         $this->world->change($name);
-        $letters = $this->world->store->letters('wickerby-foundry@a.example');
+        $letters = $this->world->store->letters->of('wickerby-foundry@a.example');
         self::assertSame(1, preg_match('~/offer/[0-9a-f]{64}~', MailLetter::read($letters[count($letters) - 1]->raw)->text, $found));
 
         return $found[0] ?? '';

@@ -162,10 +162,10 @@ final class EndHabitTest extends TestCase
     public function test_the_world_is_as_it_was_after_its_process_died(): void
     {
         $this->load('a.com', '2027-10-20', true);
-        $this->world->store->putMood('192.0.2.1', Mood::Silent->value);
+        $this->world->store->hosts->putMood('192.0.2.1', Mood::Silent->value);
         $now = $this->world->now();
         $again = Killed::world($this->file);
-        self::assertSame(['a.com', 'silent'], [$again->store->name('a.com')?->name, $again->store->mood('192.0.2.1')]);
+        self::assertSame(['a.com', 'silent'], [$again->store->name('a.com')?->name, $again->store->hosts->mood('192.0.2.1')]);
         self::assertEqualsWithDelta($now, $again->now(), 2);
     }
 }

@@ -658,7 +658,7 @@ final class GateTest extends TestCase
                 'secret',
             ),
         );
-        $before = [$this->gate->world->store->name('bell.com')?->json(), $this->gate->world->store->addresses('ns1.b.example')];
+        $before = [$this->gate->world->store->name('bell.com')?->json(), $this->gate->world->store->hosts->addresses('ns1.b.example')];
         $extension = $extension === '' ? '' : "<extension>{$extension}</extension>";
         self::assertSame(
             $code,
@@ -670,7 +670,7 @@ final class GateTest extends TestCase
         if ($code !== EppCode::Done) {
             self::assertSame($before, [
                 $this->gate->world->store->name('bell.com')?->json(),
-                $this->gate->world->store->addresses('ns1.b.example'),
+                $this->gate->world->store->hosts->addresses('ns1.b.example'),
             ]);
         }
     }

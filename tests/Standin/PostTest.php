@@ -59,7 +59,7 @@ final class PostTest extends TestCase
     /** @return list<string> */
     private function box(string $mailbox): array
     {
-        return array_map(fn (Letter $letter): string => $letter->raw, $this->world->store->letters($mailbox));
+        return array_map(fn (Letter $letter): string => $letter->raw, $this->world->store->letters->of($mailbox));
     }
 
     /** @param  list<string>  $lines */
@@ -112,7 +112,7 @@ final class PostTest extends TestCase
                 ['loop@b.example', Habit::Forwards, 'loop@b.example'],
             ] as [$address, $habit, $to]
         ) {
-            $this->world->store->putMailbox(new Mailbox($address, $habit, $to));
+            $this->world->store->letters->putMailbox(new Mailbox($address, $habit, $to));
         }
         self::assertSame(550, $this->deliver('no@b.example'));
         self::assertSame([451, 250], [$this->deliver('grey@b.example'), $this->deliver('grey@b.example')]);
@@ -128,17 +128,17 @@ final class PostTest extends TestCase
 
     public function test_what_comes_back_never_comes_back_again(): void
     {
-        $this->world->store->putMailbox(new Mailbox('full@b.example', Habit::Bounces));
+        $this->world->store->letters->putMailbox(new Mailbox('full@b.example', Habit::Bounces));
         self::assertSame(
             [250, 250, 250, 354, 0, 0, 0, 250],
             $this->say($this->smtp(), 'EHLO here', 'MAIL FROM:<>', 'RCPT TO:<full@b.example>', 'DATA', 'Subject: x', '', 'x', '.'),
         );
-        self::assertSame([], $this->world->store->latestLetters(10));
+        self::assertSame([], $this->world->store->letters->latest(10));
     }
 
     public function test_a_mailbox_is_fetched_by_whoever_has_its_password(): void
     {
-        $this->world->store->putMailbox(new Mailbox('r@b.example', Habit::Reads, password: 'sea'));
+        $this->world->store->letters->putMailbox(new Mailbox('r@b.example', Habit::Reads, password: 'sea'));
         $this->deliver('r@b.example', '.. and a dot');
         $this->deliver('r@b.example', 'second');
         $pop = new PopSession($this->world->post, $this->world->store);
@@ -206,6 +206,6 @@ final class PostTest extends TestCase
             self::assertStringContainsString($field, $form);
         }
         $this->world->post->write('other@b.example', 'back@a.example', 'Re: Ask', 'Well.', '7@a.example');
-        self::assertSame('7@a.example', MailLetter::read($this->world->store->letters('back@a.example')[0]->raw)->answers);
+        self::assertSame('7@a.example', MailLetter::read($this->world->store->letters->of('back@a.example')[0]->raw)->answers);
     }
 }

@@ -207,12 +207,12 @@ final class WorldPagesTest extends TestCase
 
     public function test_mailboxes_get_habits_and_letters_and_keep_their_password(): void
     {
-        $this->world->store->putMailbox(new Mailbox('r@b.example', Habit::Reads, password: 'sea'));
+        $this->world->store->letters->putMailbox(new Mailbox('r@b.example', Habit::Reads, password: 'sea'));
         self::assertSame(
             303,
             $this->post('/mailbox', ['address' => ' R@b.example', 'habit' => Habit::Forwards->value, 'to' => 'End@b.example'])->status,
         );
-        $box = $this->world->store->mailbox('r@b.example');
+        $box = $this->world->store->letters->mailbox('r@b.example');
         self::assertSame([Habit::Forwards, 'end@b.example', 'sea'], [$box?->habit, $box?->to, $box?->password]);
         $this->post('/write', ['from' => 'a@a.example', 'to' => 'r@b.example', 'subject' => 'On', 'text' => 'Good day']);
         $letters = json_decode($this->post('/letters', ['mailbox' => 'END@b.example'])->body, true);
