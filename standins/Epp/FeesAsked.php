@@ -66,7 +66,7 @@ final readonly class FeesAsked
         $isPriced =
             in_array($what, self::PRICED, true) &&
             ($period?->attribute('unit') ?? 'y') === 'y' &&
-            $years <= ($what === 'transfer' ? 1 : DomainCommands::YEARS_AHEAD);
+            $years <= ($what === 'transfer' ? 1 : DomainGround::YEARS_AHEAD);
         $to->open('fee:command', ['name' => $what, ...$isPriced ? ['standard' => '1'] : []], function (EppWriter $to) use (
             $what,
             $name,
