@@ -17,6 +17,7 @@ start() {
   fi
   make_roles
   make_database acre
+  away_with_the_old
   migrate
   start_world
   if [ ! -f "$DATA/house" ]; then
@@ -60,6 +61,18 @@ new_key() {
   wait_for "the first page" page_up
   artisan acre:reencrypt
   say "Take APP_PREVIOUS_KEYS out of .env once nobody needs a session, a letter or a kept file of before."
+}
+
+# Migrations were one file an area from December 2026 on; nothing had been released before. A demo is made anew.
+away_with_the_old() {
+  [ "$(sql -d acre -Atc "SELECT to_regclass('migrations')")" != "" ] || return 0
+  [ "$(sql -d acre -Atc "SELECT count(*) FROM migrations WHERE migration < '2026_12'")" != 0 ] || return 0
+  [ "$(cat "$DATA/house" 2>/dev/null)" != empty ] || die "this house was begun with a version that was never released; begin another"
+  step "a new database for the demo: the one that is there is of a version before"
+  control stop 'web:*' 'workers:*' > /dev/null || true
+  sql -d postgres -c "DROP DATABASE acre WITH (FORCE)"
+  rm -f "$DATA/house"
+  make_database acre
 }
 
 migrate() {
