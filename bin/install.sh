@@ -74,9 +74,9 @@ install_all() {
   [ -f public/build/manifest.json ] || rm -f "$STAMPS/build"
   # What serves people has no development packages; a folder that tests once ran in keeps its own.
   local libraries; libraries=$(stamp composer.json)
-  if [ "${1:-}" = with-tests ]; then
+  if [ "${1:-}" = with-tests ] || grep -q 'with tests' "$STAMPS/composer" 2>/dev/null; then
     once composer "$libraries with tests" "PHP libraries (Composer)" composer_install
-  elif [ "$(cat "$STAMPS/composer" 2>/dev/null)" != "$libraries with tests" ]; then
+  else
     once composer "$libraries" "PHP libraries (Composer)" composer_install --no-dev
   fi
   once npm "$(stamp package-lock.json)" "front-end packages (npm)" npm_install
