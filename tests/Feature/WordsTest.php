@@ -251,6 +251,23 @@ final class WordsTest extends TestCase
         self::assertSame([], array_merge(...$found));
     }
 
+    /** What ends a block leaves a blank, and a comma, a colon or a full stop comes without one. */
+    public function test_no_punctuation_comes_after_a_blank(): void
+    {
+        $found = [];
+        foreach (File::allFiles(resource_path('views')) as $view) {
+            $text = (string) preg_replace('/\{\{--.*?--\}\}/s', '', (string) file_get_contents($view->getPathname()));
+            preg_match_all('/\s@end\w+\s*(?:([,.;:)?!])(?=[\s<{@])|\{\{\s*__\(\s*\'([\w.]+)\')/', $text, $ends, PREG_SET_ORDER);
+            foreach ($ends as $end) {
+                $said = ($end[2] ?? '') === '' ? $end[1] : __($end[2]);
+                if (is_string($said) && preg_match('/^[,.;:)?!](?!\w)/', $said) === 1) {
+                    $found[] = "{$view->getRelativePathname()}: {$end[0]}";
+                }
+            }
+        }
+        self::assertSame([], $found);
+    }
+
     public function test_every_word_that_a_view_asks_for_is_there(): void
     {
         $missing = [];

@@ -19,8 +19,9 @@
                 {{ __('words.identifier.' . $which->value) }} <strong
                     class="mono">{{
                         $value ?? __('handover.show.not_recorded')
-                    }}</strong>{{ $loop->last ? '' : __('dockets.show.and') }}
-                @endforeach: @if ($receiver->proven_at !== null)
+                    }}</strong>{{ $loop->last ? ':' : __('dockets.show.and') }}
+                @endforeach
+                @if ($receiver->proven_at !== null)
                     <span
                     class="is-good">{{ __(
                         'handover.show.confirmed_to_belong_together',

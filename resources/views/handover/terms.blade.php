@@ -11,8 +11,7 @@
                     }}
                 </summary>
                 <div class="menu-sheet menu-wide">@include('handover.find')</div>
-            </details>
-        @endif{{ __('handover.show.held_afterwards') }}
+            </details>@endif{{ __('handover.show.held_afterwards') }}
         <x-word :label="$client?->name ?? __('handover.show.the_of_each_name')">
             <a href="{{ $request->address(['client' => 'keep']) }}"
                 @if ($client === null) aria-current="true" @endif>{{ __('handover.show.the_of_each_name_as_now') }}</a>

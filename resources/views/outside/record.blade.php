@@ -69,10 +69,11 @@
                 {{ __(
                     'outside.record.held_here_for_at',
                     ['client' => $past->client->name, 'registrar' => $past->account->registrar->name, 'number' => $past->account->number],
-                ) }}
-                @if ($past->span->until !== null)
-                    {{ __('outside.record.until', ['until' => App\Support\Dates::full($past->span->until)]) }}
-                @endif. @can('run')
+                ) }}{{
+                    $past->span->until === null
+                        ? ''
+                        : ' ' . __('outside.record.until', ['until' => App\Support\Dates::full($past->span->until)])
+                }}. @can('run')
                 <a href="{{ route('log', ['q' => $domain->ascii]) }}">{{ __('outside.record.log') }}</a>
             @endcan
         @endif
