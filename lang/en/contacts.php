@@ -160,6 +160,8 @@ return [
         'contacts_whose_names_match' => 'Contacts whose names match apart from capitals, accents and legal forms. If their names are at '
             .'two registrars, one that compares contact data may refuse a transfer.',
         'at_registrars_a_transfer_may' => 'at :registrars registrars: a transfer may be refused',
+        'more_of_these' => '{1} One more is called alike; it comes once these are merged.|'
+            .'[2,*] :count more are called alike; they come once these are merged.',
         'no_possible_duplicates' => 'No possible duplicates',
         'contacts_in_the_next_import' => 'Contacts in the next import are compared as they arrive.',
         'back' => 'Back',

@@ -259,7 +259,7 @@ final class WordsTest extends TestCase
             $text = (string) preg_replace('/\{\{--.*?--\}\}/s', '', (string) file_get_contents($view->getPathname()));
             preg_match_all('/\s@end\w+\s*(?:([,.;:)?!])(?=[\s<{@])|\{\{\s*__\(\s*\'([\w.]+)\')/', $text, $ends, PREG_SET_ORDER);
             foreach ($ends as $end) {
-                $said = ($end[2] ?? '') === '' ? $end[1] : __($end[2]);
+                $said = isset($end[2]) ? __($end[2]) : $end[1] ?? '';
                 if (is_string($said) && preg_match('/^[,.;:)?!](?!\w)/', $said) === 1) {
                     $found[] = "{$view->getRelativePathname()}: {$end[0]}";
                 }

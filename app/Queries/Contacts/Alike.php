@@ -12,6 +12,9 @@ final readonly class Alike
 {
     public const PAGE = 20;
 
+    /** So many of a group are shown together. */
+    private const TOGETHER = 10;
+
     public function __construct(private Connection $database, private ReadContacts $contacts)
     {
     }
@@ -20,31 +23,41 @@ final readonly class Alike
      * Groups of those that are called alike, those first that stand behind names at several registrars: their data differs, and a move
      * would fail by it.
      *
-     * @return list<array{registrars: int, contacts: list<Row>}> contacts as ReadContacts tells them; one group more than a page has, where
-     *     there are more
+     * @return list<array{registrars: int, contacts: non-empty-list<Row>, more: int}> contacts as ReadContacts tells them, the first of them,
+     *     and how many more there are; one group more than a page has, where there are more
      */
     public function groups(int $page = 1): array
     {
-        $groups = Row::all(
+        $rows = Row::all(
             $this->database->select(
-                'SELECT l.registrars, (
-                    SELECT json_agg(v.contact_id) FROM contact_versions v
-                    JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
-                    WHERE v.likeness = l.likeness AND upper_inf(v.span)
+                'SELECT l.registrars, l.contacts, (
+                    SELECT json_agg(few.id) FROM (
+                        SELECT v.contact_id AS id FROM contact_versions v
+                        JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
+                        WHERE v.likeness = l.likeness AND upper_inf(v.span) ORDER BY v.contact_id LIMIT ?
+                    ) few
                  ) AS ids
                  FROM (SELECT * FROM likenesses ORDER BY registrars DESC, likeness LIMIT ? OFFSET ?) l
                  ORDER BY l.registrars DESC, l.likeness',
-                [self::PAGE + 1, ($page - 1) * self::PAGE],
+                [self::TOGETHER, self::PAGE + 1, ($page - 1) * self::PAGE],
             ),
         );
+        $ids = array_map(fn (Row $row): array => array_values(array_filter($row->json('ids'), is_int(...))), $rows);
+        $contacts = [];
+        foreach ($ids === [] ? [] : $this->contacts->some(...array_merge(...$ids)) as $contact) {
+            $contacts[$contact->int('id')] = $contact;
+        }
+        $groups = [];
+        foreach ($rows as $place => $row) {
+            $shown = array_values(array_intersect_key($contacts, array_flip($ids[$place])));
+            // What was merged a moment ago is counted no more, and is no group by itself.
+            if (count($shown) > 1) {
+                $more = $row->int('contacts') - count($shown);
+                $groups[] = ['registrars' => $row->int('registrars'), 'contacts' => $shown, 'more' => max(0, $more)];
+            }
+        }
 
-        return array_map(
-            fn (Row $row): array => [
-                'registrars' => $row->int('registrars'),
-                'contacts' => $this->contacts->some(...array_values(array_filter($row->json('ids'), is_int(...)))),
-            ],
-            $groups,
-        );
+        return $groups;
     }
 
     /**

@@ -13,6 +13,9 @@
                 @endif
             </h2>
             @include('contacts.group', ['contacts' => $group['contacts']])
+            @if ($group['more'] > 0)
+                <p class="lesser">{{ trans_choice('contacts.alike.more_of_these', $group['more']) }}</p>
+            @endif
         </section>
     @empty
         <div class="empty">
