@@ -23,8 +23,8 @@ final readonly class Alike
      * Groups of those that are called alike, those first that stand behind names at several registrars: their data differs, and a move
      * would fail by it.
      *
-     * @return list<array{registrars: int, contacts: non-empty-list<Row>, more: int}> contacts as ReadContacts tells them, the first of them,
-     *     and how many more there are; one group more than a page has, where there are more
+     * @return list<array{registrars: int, contacts: non-empty-list<Row>, more: int}> contacts as ReadContacts tells them, the first of
+     *     them, and how many more there are; one group more than a page has, where there are more
      */
     public function groups(int $page = 1): array
     {
