@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Contacts;
 
 use Acre\Core\Contact\ContactFinding;
+use App\Queries\Roll\Frequencies;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Query\Builder;
@@ -20,6 +21,9 @@ final readonly class ReadContacts
 
     /** Counted no further. */
     private const COUNTED = 10_000;
+
+    /** Names from which on a risk is common. */
+    private const COMMON = 5_000;
 
     /** What is at risk, dearest first. */
     public const RISKS = [
@@ -39,7 +43,7 @@ final readonly class ReadContacts
         ContactFinding::HolderUnknown,
     ];
 
-    public function __construct(private Connection $database, private StillTold $told)
+    public function __construct(private Connection $database, private StillTold $told, private Frequencies $frequencies)
     {
     }
 
@@ -77,14 +81,22 @@ final readonly class ReadContacts
                     ),
             );
         }
-        if ($filter->risk !== null) {
+        $mark = $filter->risk === null ? null : 'finding:contact.'.$filter->risk->value;
+        if ($mark !== null && $this->frequencies->about($mark) > self::COMMON) {
+            // So common that fifty are soon met in the order of the page. OFFSET keeps the planner from gathering all of them first.
+            $query->whereRaw(
+                'EXISTS (SELECT FROM roles o JOIN standings s ON s.name_id = o.name_id
+                    WHERE o.contact_id = v.contact_id AND upper_inf(o.span) AND s.marks @> ARRAY[?]::text[] OFFSET 0)',
+                [$mark],
+            );
+        } elseif ($mark !== null) {
             $query->whereIn(
                 'v.contact_id',
                 fn (Builder $roles) => $roles
                     ->from('roles')
                     ->join('standings', 'standings.name_id', '=', 'roles.name_id')
                     ->whereRaw('upper_inf(roles.span)')
-                    ->whereRaw('standings.marks @> ARRAY[?]::text[]', ['finding:contact.'.$filter->risk->value])
+                    ->whereRaw('standings.marks @> ARRAY[?]::text[]', [$mark])
                     ->select('roles.contact_id'),
             );
         }
@@ -112,6 +124,11 @@ final readonly class ReadContacts
         $found = [];
         foreach (self::RISKS as $risk) {
             $mark = 'finding:contact.'.$risk->value;
+            if ($this->frequencies->about($mark) > 2 * self::COUNTED) {
+                $found[$risk->value] = self::COUNTED;
+
+                continue;
+            }
             $row = Row::of(
                 $this->database->selectOne(
                     'SELECT count(*) AS names FROM (SELECT 1 FROM standings WHERE marks @> ARRAY[?]::text[] LIMIT ?) AS few',

@@ -20,6 +20,9 @@ final readonly class ReadRoll
 {
     public const COUNTED = 10_000;
 
+    /** What so many names cost together is told; of more nobody asks. */
+    private const SUMMED = 2_000;
+
     /** From so many letters on a part is looked for anywhere; below, only at the beginning. */
     private const LETTERS = 3;
 
@@ -135,22 +138,40 @@ final readonly class ReadRoll
 
             return [$row->int('counted'), $row->int('watched') > self::COUNTED ? null : $row->int('watched'), null];
         }
-        $rows = Row::all(
+        // Counted from an index alone; the sums need the rows themselves, and are made of so many.
+        $watched = (clone $found)->where('next_kind', NextKind::Watched->value);
+        $count = fn (Builder $names): Builder => $this->database
+            ->query()
+            ->fromSub($names->selectRaw('1')->limit(self::COUNTED + 1), 'counted')
+            ->selectRaw('count(*)');
+        $counts = $this->database->query()->selectSub($count(clone $found), 'counted')->selectSub($count($watched), 'watched');
+        $sums = $found
+            ->selectRaw(
+                'currency, sum(sum)::text AS sum, count(*) AS counted, count(*) FILTER (WHERE next_kind = ANY (?)) AS names',
+                [SumsDue::kinds()],
+            )
+            ->groupBy('currency')
+            ->orderByRaw('3 DESC, 1 DESC');
+        $row = Row::of(
             $this->database
                 ->query()
-                ->fromSub($found->select(['currency', 'sum', 'next_kind'])->limit(self::COUNTED + 1), 'counted')
-                ->selectRaw(
-                    "currency, sum(sum)::text AS sum, count(*) AS counted, count(*) FILTER (WHERE next_kind = 'watched') AS watched,
-                        count(*) FILTER (WHERE next_kind = ANY (?)) AS names",
-                    [SumsDue::kinds()],
-                )
-                ->groupBy('currency')
-                ->orderByRaw('3 DESC, 1 DESC')
-                ->get(),
+                ->fromSub($counts, 'counts')
+                ->select(['counted', 'watched'])
+                ->selectRaw("CASE WHEN counted <= ? THEN (SELECT json_agg(s) FROM ({$sums->toSql()}) s) END AS sums", [
+                    self::SUMMED,
+                    ...$sums->getBindings(),
+                ])
+                ->first(),
         );
-        $of = fn (string $column): int => array_sum(array_map(fn (Row $row): int => $row->int($column), $rows));
+        [$counted, $watched] = [$row->int('counted'), $row->int('watched')];
+        $sums = $row->textOrNull('sums') === null ? [] : array_values($row->json('sums'));
+        $rows = array_map(fn (mixed $one): Row => Row::of((object) $one), $sums);
 
-        return $of('counted') > self::COUNTED ? [$of('counted'), null, null] : [$of('counted'), $of('watched'), SumsDue::of($rows)];
+        return [
+            $counted,
+            $counted > self::COUNTED ? null : $watched,
+            $counted > self::SUMMED ? null : SumsDue::of($rows),
+        ];
     }
 
     /** @param  list<string>  $columns */
