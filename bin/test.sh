@@ -73,14 +73,14 @@ phpunit() {
   local as=$1 record=$LARAVEL_STORAGE_PATH/junit-$2.xml; shift 2
   step "tests: $*"
   records+=("$record")
-  DB_DATABASE=acre_test $as php -d memory_limit=1G vendor/bin/phpunit "$@" --log-junit "$record" || code=$?
+  DB_DATABASE=acre_test $as php -d zend.assertions=1 -d memory_limit=1G vendor/bin/phpunit "$@" --log-junit "$record" || code=$?
 }
 
 # On a second core, what talks to nobody outside, in a database of its own; the token keeps its files apart.
 beside_begins() {
   fresh_database acre_beside
   step "tests beside: $*"
-  (DB_DATABASE=acre_beside TEST_TOKEN=beside as_run php -d memory_limit=1G vendor/bin/phpunit "$@" \
+  (DB_DATABASE=acre_beside TEST_TOKEN=beside as_run php -d zend.assertions=1 -d memory_limit=1G vendor/bin/phpunit "$@" \
     --log-junit "$LARAVEL_STORAGE_PATH/junit-beside.xml" > "$DATA/log/beside.log" 2>&1) &
   beside=$!
 }

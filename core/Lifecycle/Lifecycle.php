@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Acre\Core\Lifecycle;
 
-use Acre\Core\Money\Money;
 use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rescue;
 use Acre\Core\Rulebook\RuleSet;
@@ -110,44 +109,30 @@ final readonly class Lifecycle
     {
         $ends = $this->facts->ends;
         $planned = $this->plan->events ?? [];
+        $events = [];
         if ($ends !== null && $this->since === null && $this->proven?->isDeleted() !== true) {
             // As nearly every name stands: nothing of its plan is over, or comes on another day than planned.
-            return $this->withHolds($planned, $ends);
-        }
-        $events = array_values(array_filter(array_map($this->planned(...), $planned)));
-        foreach ($this->holds as $hold) {
-            $events[] = new Event(EventKind::HoldEnds, $hold->until);
-        }
-
-        return self::inOrder($events);
-    }
-
-    /**
-     * What is planned, which is in order, with the ends of holds between it. What falls on one instant stays in the order of the kinds.
-     *
-     * @param  list<array{EventKind, int, 'renew'|'late'|'restore'|null, bool}>  $planned
-     * @return list<Event>
-     */
-    private function withHolds(array $planned, Instant $ends): array
-    {
-        $holds = $this->holds;
-        if (count($holds) > 1) {
-            usort($holds, fn (Hold $one, Hold $other): int => $one->until->epoch <=> $other->until->epoch);
-        }
-        $events = [];
-        $next = 0;
-        foreach ($planned as [$kind, $days, $sum, $certain]) {
-            $at = $ends->plusDays($days);
-            while (isset($holds[$next]) && $holds[$next]->until->epoch < $at->epoch) {
-                $events[] = new Event(EventKind::HoldEnds, $holds[$next++]->until);
+            $sums = ['renew' => $this->terms->renew, 'late' => $this->terms->late, 'restore' => $this->terms->restore];
+            foreach ($planned as [$kind, $days, $sum, $certain]) {
+                $events[] = new Event($kind, $ends->plusDays($days), $sum === null ? null : $sums[$sum], $certain);
             }
-            $events[] = new Event($kind, $at, $sum === null ? null : $this->sum($sum), $certain);
+        } else {
+            $events = array_values(array_filter(array_map($this->planned(...), $planned)));
         }
-        for (; isset($holds[$next]); $next++) {
-            $events[] = new Event(EventKind::HoldEnds, $holds[$next]->until);
+        $holds = [];
+        foreach ($this->holds as $hold) {
+            $holds[] = new Event(EventKind::HoldEnds, $hold->until);
         }
 
-        return $events;
+        return match (true) {
+            $holds === [] && $this->since === null => $events,
+            // As of nearly every name they were over long before its end.
+            isset($holds[0], $events[0]) && ! isset($holds[1]) && $holds[0]->at->epoch < $events[0]->at->epoch && $this->since === null => [
+                $holds[0],
+                ...$events,
+            ],
+            default => self::inOrder([...$events, ...$holds]),
+        };
     }
 
     /** @return list<Stage> if it is not renewed: from its creation without gap or overlap to its release */
@@ -347,17 +332,17 @@ final readonly class Lifecycle
 
         return $at === null
             ? null
-            : new Event($kind, $at, $sum === null ? null : $this->sum($sum), $certain);
-    }
-
-    /** @param  'renew'|'late'|'restore'  $sum */
-    private function sum(string $sum): ?Money
-    {
-        return match ($sum) {
-            'renew' => $this->terms->renew,
-            'late' => $this->terms->late,
-            'restore' => $this->terms->restore,
-        };
+            : new Event(
+                $kind,
+                $at,
+                match ($sum) {
+                    'renew' => $this->terms->renew,
+                    'late' => $this->terms->late,
+                    'restore' => $this->terms->restore,
+                    null => null,
+                },
+                $certain,
+            );
     }
 
     /** When one stage gives way to the next. */
