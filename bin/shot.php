@@ -54,13 +54,13 @@ file_put_contents(
         'glockenwärts.com,2028-04-27,2021-04-27,yes,Wickerby Bell Foundry,S-0042,',
     ])."\n",
 );
-$window->go('/bring-in');
+$window->go('/imports');
 $window->find('#f-list')->sendKeys($list);
 $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, our own');
 $window->press('Continue');
 $window->press('Preview the changes')->waitForText('h1', 'Preview');
 $window->ready()->driver->findElement(WebDriverBy::linkText('3 refused'))->click();
-$window->ready()->picture("{$folder}/bring-in-preview.png");
+$window->ready()->picture("{$folder}/imports-preview.png");
 unlink($list);
 
 // A receiver is asked by letter: what the link in it shows.

@@ -146,8 +146,8 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->name('rounds.letter.update')
         ->middleware('can:look');
     Route::get('roll', RollController::class)->name('roll')->middleware('can:look');
-    Route::get('roll/take-away/{kind}', [ExportController::class, 'list'])
-        ->name('roll.take-away')
+    Route::get('roll/export/{kind}', [ExportController::class, 'list'])
+        ->name('roll.export')
         ->middleware('can:look')
         ->whereIn('kind', array_column(ListKind::cases(), 'value'));
     Route::get('roll/calendar.ics', [ExportController::class, 'calendar'])
@@ -271,8 +271,8 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::get('outside', OutsideController::class)->name('outside')->middleware('can:look');
 
     Route::controller(ImportController::class)
-        ->prefix('bring-in')
-        ->name('bring-in.')
+        ->prefix('imports')
+        ->name('imports.')
         ->group(function (): void {
             Route::get('/', 'create')->name('create')->middleware('can:prepare');
             Route::post('/', 'store')
@@ -448,12 +448,12 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->middleware('can:run');
     Route::put('house', [HouseController::class, 'update'])->middleware('can:run');
     Route::controller(SetbackController::class)
-        ->prefix('set-aside')
+        ->prefix('failed-work')
         ->middleware('can:run')
         ->group(function (): void {
-            Route::get('/', 'index')->name('set-aside');
-            Route::post('{setback}', 'again')->name('set-aside.again');
-            Route::post('jobs/{uuid}', 'retryJob')->name('set-aside.job')->whereUuid('uuid');
+            Route::get('/', 'index')->name('failed-work');
+            Route::post('{setback}', 'again')->name('failed-work.again');
+            Route::post('jobs/{uuid}', 'retryJob')->name('failed-work.job')->whereUuid('uuid');
         });
     Route::controller(LogController::class)
         ->prefix('log')

@@ -40,13 +40,13 @@ final class BenchUploads extends Command
         $mailbox = House::people()[0][1];
         $this->answer('/sign-in', ['_token' => $this->token('/sign-in'), 'email' => $mailbox, 'password' => House::PASSWORD]);
         $this->say('nobody uploads', $this->measure(fn (): bool => false));
-        $token = $this->token('/bring-in');
+        $token = $this->token('/imports');
         $multi = curl_multi_init();
         $uploads = [];
         for ($number = 0; $number < self::UPLOADS; $number++) {
             curl_multi_add_handle(
                 $multi,
-                $uploads[] = $this->request('/bring-in', [
+                $uploads[] = $this->request('/imports', [
                     '_token' => $token,
                     'new_registrar' => "Bench {$number}",
                     'list' => curl_file_create($list, 'text/csv', "list-{$number}.csv"),
@@ -64,7 +64,7 @@ final class BenchUploads extends Command
         );
         $taken = array_filter(
             $uploads,
-            fn (CurlHandle $upload): bool => preg_match('~/bring-in/\d+$~', (string) curl_getinfo($upload, CURLINFO_REDIRECT_URL)) === 1,
+            fn (CurlHandle $upload): bool => preg_match('~/imports/\d+$~', (string) curl_getinfo($upload, CURLINFO_REDIRECT_URL)) === 1,
         );
         $last = max(0.0, ...array_map(fn (CurlHandle $upload): float => curl_getinfo($upload, CURLINFO_TOTAL_TIME), $uploads));
         $this->line(count($taken).' of them were taken, the last after '.number_format($last, 1).' s');

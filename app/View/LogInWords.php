@@ -12,7 +12,7 @@ final readonly class LogInWords
     /** What its key says is a number of, and where that is to be seen. */
     private const PLACES = [
         'docket' => 'dockets.show',
-        'import' => 'bring-in.show',
+        'import' => 'imports.show',
         'contact' => 'contacts.show',
         'client' => 'clients.show',
         'account' => 'accounts.show',

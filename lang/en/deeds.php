@@ -44,7 +44,7 @@ return [
         'explained' => 'Words are your own labels; you can filter the Roll by them.',
         'after' => 'Takes effect at once. You can undo it until somebody changes it again.',
     ],
-    'let_go' => [
+    'remove_names' => [
         'title' => 'Remove names we no longer hold',
         'headline' => '{1} Remove one name from our record|[0,*] Remove :names names from our record',
         'one_line' => 'no longer ours: :because; :then',
@@ -108,7 +108,7 @@ return [
         'slip_shown' => 'show',
         'slip_hidden' => 'withhold',
     ],
-    'put_servers_back' => [
+    'restore_servers' => [
         'title' => 'Restore our name servers',
         'headline' => '{1} Restore the name servers of one name|[0,*] Restore the name servers of :names names',
         'one_line' => 'our name servers restored',
@@ -118,7 +118,7 @@ return [
             .'changed the servers may do it again: change the account’s password first.',
         'of' => 'name servers of :names',
     ],
-    'ask_code' => [
+    'request_code' => [
         'title' => 'Request auth codes',
         'headline' => '{1} Request the auth code of one name|[0,*] Request the auth codes of :names names',
         'one_line' => 'request the auth code',
@@ -129,14 +129,14 @@ return [
         'before' => 'known to the registrar',
         'then' => 'sent to us, and stored encrypted',
     ],
-    'take_observed' => [
+    'update_our_record' => [
         'title' => 'Update our record',
         'headline' => '{1} Update :what of one name from the registry|[0,*] Update :what of :names names from the registry',
         'one_line' => 'update :what from the registry',
         'explained' => 'Our record takes over what the directories say, with the source and the time. Nothing changes at the registry.',
         'after' => 'Takes effect at once. Nobody outside is asked. You can undo it until somebody changes it again.',
     ],
-    'leave_drift' => [
+    'keep_our_record' => [
         'title' => 'Keep ours',
         'headline' => '{1} Keep our record of one name: :because|[0,*] Keep our record of :names names: :because',
         'one_line' => 'our record kept: :because',
@@ -144,7 +144,7 @@ return [
             .'difference is reported again.',
         'after' => 'Takes effect at once. You can undo it.',
     ],
-    'take_back' => [
+    'undo_docket' => [
         'title' => 'Undo',
         'headline' => '{1} Undo docket :docket for one name|[0,*] Undo docket :docket for :names names',
         'one_line' => 'undo docket :docket',
@@ -292,11 +292,11 @@ return [
             'from_now_on_held_for' => 'From now on held for',
             'choose' => 'choose',
         ],
-        'leave_drift' => [
+        'keep_our_record' => [
             'what_to_keep' => 'What to keep',
             'reason' => 'Reason',
         ],
-        'let_go' => [
+        'remove_names' => [
             'afterwards' => 'Afterwards',
             'what_happened_to_them' => 'What happened to them',
             'for_example_transferred_to' => 'For example: transferred to their own account at another registrar, as agreed on 3 October',
@@ -315,7 +315,7 @@ return [
             'who_agreed_and_how_if_they_do' => 'Who agreed, and how, if they do not answer a letter of ours',
             'enter_the_authority_on_which' => 'Enter the authority on which we confirm for somebody else.',
         ],
-        'take_observed' => [
+        'update_our_record' => [
             'what_to_update' => 'What to update',
         ],
     ],

@@ -40,7 +40,7 @@ final class JourneyTest extends TestCase
                 ."Farm\ntoll-{$tag}.org,2027-11-20,2020-11-20,no,Sound Kelp "
                 ."Farm\nchime-{$tag}.co.uk,2027-12-01,2021-12-01,no,Sound Kelp Farm\nnot_a_name.com,2027-12-01,,,\n",
         );
-        $window->go('/bring-in');
+        $window->go('/imports');
         $window->find('#f-list')->sendKeys($file);
         $window->choose('#f-registrar', 'Pellbridge')->choose('#f-account', 'H-2207, our own');
         $window->press('Continue');
@@ -157,7 +157,7 @@ final class JourneyTest extends TestCase
                 $path,
             );
         }
-        $window->goPlainly('/bring-in');
+        $window->goPlainly('/imports');
         self::assertStringContainsString('Not allowed', $window->text('h1'));
     }
 
@@ -245,7 +245,7 @@ final class JourneyTest extends TestCase
 
     public function test_a_list_that_is_no_list_loses_nothing_that_was_chosen(): void
     {
-        $window = $this->window(390, 844)->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/bring-in');
+        $window = $this->window(390, 844)->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/imports');
         $file = (string) tempnam(sys_get_temp_dir(), 'acre-picture-').'.csv';
         file_put_contents($file, "\x89PNG\r\n\x1a\n".str_repeat("\0", 100));
         $window->find('#f-list')->sendKeys($file);
@@ -282,7 +282,7 @@ final class JourneyTest extends TestCase
         $window->find('#f-give')->sendKeys('choirs');
         $window->press('Preview')->waitForText('h1', 'One name: give “choirs”');
         $window->press('One name: give “choirs”')->waitForText('.sentence', '1 of 1 done');
-        $window->follow('.head-deeds a[href*="take_back"]')->waitForText('h1', 'Undo docket');
+        $window->follow('.head-deeds a[href*="undo_docket"]')->waitForText('h1', 'Undo docket');
         $window->find('.foot button.main')->click();
         $window->waitForText('.sentence', '1 of 1 done');
         self::assertStringContainsString('Undo docket', $window->text('h1'));
@@ -300,7 +300,7 @@ final class JourneyTest extends TestCase
             $file,
             "name,ends,client,words\n{$long},2026-11-01,مسبك الأجراس,جرس\n{$right},2026-10-20,مسبك الأجراس,جرس\n{$longest},2026-10-20,,\n",
         );
-        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/bring-in');
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/imports');
         $window->find('#f-list')->sendKeys($file);
         $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '40718, our own');
         $window->press('Continue')->press('Preview the changes')->waitForText('h1', 'Preview');
@@ -320,7 +320,7 @@ final class JourneyTest extends TestCase
                 '/names/'.idn_to_ascii($right),
                 '/roll?q='.rawurlencode('جرس'),
                 '/clients',
-                "/bring-in/{$import}",
+                "/imports/{$import}",
                 '/find?q='.rawurlencode('الجرس'),
             ] as $path
         ) {

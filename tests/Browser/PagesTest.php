@@ -56,7 +56,7 @@ final class PagesTest extends TestCase
             'a pattern' => '/patterns/2/edit',
             'another registrant' => '/deeds/change_registrant?name=bell-tuning.org&contact=3&agreement=a&authority=b',
             'choosing what the world reads' => '/deeds/change_disclosure?name=bell-tuning.org&pattern=2',
-            'bring in' => '/bring-in',
+            'bring in' => '/imports',
             'clients' => '/clients',
             'a client' => '/clients/2',
             'a client’s sheet' => '/clients/2/sheet',
@@ -64,7 +64,7 @@ final class PagesTest extends TestCase
             'my way in' => '/me',
             'a second factor' => '/me/second',
             'the log' => '/log',
-            'work set aside' => '/set-aside',
+            'work set aside' => '/failed-work',
             'what the house sets' => '/house',
             'found' => '/find?q=bell',
             'what each role may' => '/people/roles',
@@ -100,8 +100,8 @@ final class PagesTest extends TestCase
             'a record of a name gone' => '/record/peal-records.co.uk',
             'a record by text' => '/record/marrow-boatyard.de',
             'a record nobody has read' => '/record/nobody-has-asked.com',
-            'taking what was seen' => '/deeds/take_observed?name=sound-choirs.org&what=ends',
-            'leaving drift' => '/deeds/leave_drift?name=kelp-recipes.co.uk&what=holder&because=being+put+right',
+            'taking what was seen' => '/deeds/update_our_record?name=sound-choirs.org&what=ends',
+            'leaving drift' => '/deeds/keep_our_record?name=kelp-recipes.co.uk&what=holder&because=being+put+right',
             'nothing there' => '/nothing-here',
         ];
         foreach ($pages as $which => $path) {

@@ -80,7 +80,7 @@ final class HostileTest extends TestCase
         self::assertGreaterThan(100, $answered[200] ?? 0, 'some of them must get in');
         self::assertGreaterThan(100, $answered[302] ?? 0);
         $this->as($this->house->owner);
-        foreach (['/rounds', '/roll', '/log', '/set-aside', '/people'] as $page) {
+        foreach (['/rounds', '/roll', '/log', '/failed-work', '/people'] as $page) {
             $this->get($page)->assertOk();
         }
     }
@@ -95,7 +95,7 @@ final class HostileTest extends TestCase
             $sent = ['registrar' => $this->house->skerry->id, 'account' => $this->house->ours->id, 'client' => $this->house->harrow->id];
             $upload = fn (): UploadedFile => UploadedFile::fake()->createWithContent(basename($called), $bytes);
             $answers = [
-                $this->from('/bring-in')->post('/bring-in', [...$sent, 'list' => $upload()]),
+                $this->from('/imports')->post('/imports', [...$sent, 'list' => $upload()]),
                 $this->from('/contacts')->post('/contacts/cards', ['cards' => $upload()]),
                 $this->from('/names/bell.com')->post('/names/bell.com/notes', ['note' => 'A letter', 'file' => $upload()]),
                 $this->from('/received/create')->post('/received', [
@@ -111,10 +111,10 @@ final class HostileTest extends TestCase
             }
             $import = Import::query()->where('id', '>', $number)->first();
             if ($import instanceof Import) {
-                self::assertSame(200, $this->get("/bring-in/{$import->id}")->getStatusCode(), $called);
-                $read = $this->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends', 'client'], 'order' => 'ymd']);
+                self::assertSame(200, $this->get("/imports/{$import->id}")->getStatusCode(), $called);
+                $read = $this->post("/imports/{$import->id}/columns", ['columns' => ['name', 'ends', 'client'], 'order' => 'ymd']);
                 self::assertLessThan(500, $read->getStatusCode(), $called);
-                self::assertSame(200, $this->get("/bring-in/{$import->id}")->getStatusCode(), $called);
+                self::assertSame(200, $this->get("/imports/{$import->id}")->getStatusCode(), $called);
                 self::assertContains($import->refresh()->state, [ImportState::Uploaded, ImportState::Read, ImportState::Failed], $called);
             }
         }

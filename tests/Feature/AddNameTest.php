@@ -127,12 +127,12 @@ final class AddNameTest extends TestCase
         DB::table('prices')->delete();
         Registrar::query()->delete();
         $this->actingAs($this->house->clerk)->get('/add-name')->assertSee('Add an account first');
-        $this->get('/bring-in')->assertOk()->assertSee('Account number');
+        $this->get('/imports')->assertOk()->assertSee('Account number');
         $list = fn (): UploadedFile => UploadedFile::fake()->createWithContent(
             'mine.csv',
             "domain,expires\nbell.com,2027-01-01\npeal.com,2027-02-01\n",
         );
-        $this->post('/bring-in', ['list' => $list(), 'new_registrar' => 'Farshore', 'new_account' => ' F-1 ', 'whole' => '1'])
+        $this->post('/imports', ['list' => $list(), 'new_registrar' => 'Farshore', 'new_account' => ' F-1 ', 'whole' => '1'])
             ->assertSessionHasNoErrors()
             ->assertRedirect();
         $import = Import::query()->sole();
@@ -140,18 +140,18 @@ final class AddNameTest extends TestCase
             ['F-1', 'ours', 'Farshore'],
             [$import->account?->number, $import->account?->access, $import->account?->registrar->name],
         );
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => 'ymd',
         ])->assertSessionHasNoErrors();
-        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->post("/imports/{$import->id}/write")->assertRedirect();
         self::assertSame(2, Holding::query()->where('account_id', $import->account_id)->count());
         $this->get('/rounds')->assertOk()->assertDontSee('Nothing is on the Roll yet');
         // A second list of the same account finds it, however it is written.
-        $this->post('/bring-in', ['list' => $list(), 'new_registrar' => 'farshore', 'new_account' => 'f-1'])->assertSessionHasNoErrors();
+        $this->post('/imports', ['list' => $list(), 'new_registrar' => 'farshore', 'new_account' => 'f-1'])->assertSessionHasNoErrors();
         self::assertSame([1, 1], [Account::query()->count(), Registrar::query()->count()]);
-        $this->post('/bring-in', ['list' => $list(), 'new_registrar' => 'farshore', 'whole' => '1'])->assertSessionHasErrors('account');
-        $this->post('/bring-in', ['list' => $list(), 'new_registrar' => 'farshore', 'new_account' => ['x']])->assertSessionHasErrors(
+        $this->post('/imports', ['list' => $list(), 'new_registrar' => 'farshore', 'whole' => '1'])->assertSessionHasErrors('account');
+        $this->post('/imports', ['list' => $list(), 'new_registrar' => 'farshore', 'new_account' => ['x']])->assertSessionHasErrors(
             'new_account',
         );
     }

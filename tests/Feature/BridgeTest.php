@@ -290,7 +290,7 @@ final class BridgeTest extends TestCase
             ->where('name_id', $name->id)
             ->update(['servers' => '["ns1.quay.example", "ns2.quay.example"]']);
         app(Observe::class)->of([$name->id]);
-        $this->settled('put_servers_back', $name, ['what' => 'servers']);
+        $this->settled('restore_servers', $name, ['what' => 'servers']);
         self::assertSame(['servers 200'], $this->world->heard($this->giver->number));
         self::assertSame(OrderState::Done, $this->order($name)->state);
     }
@@ -334,7 +334,7 @@ final class BridgeTest extends TestCase
     public function test_an_auth_code_is_kept_sealed_and_shown_after_the_password_was_asked_again(): void
     {
         $name = $this->registered();
-        $docket = $this->settled('ask_code', $name, ['what' => 'code']);
+        $docket = $this->settled('request_code', $name, ['what' => 'code']);
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         $code = Secret::query()->findOrFail(AuthCode::query()->findOrFail($name->id)->secret_id)->value;
         self::assertMatchesRegularExpression('/^[\w-]{24}$/', $code);
@@ -365,12 +365,12 @@ final class BridgeTest extends TestCase
     public function test_a_code_under_a_lock_is_refused_and_one_of_a_tagged_name_never_asked_for(): void
     {
         $name = $this->registered(['clientTransferProhibited']);
-        $this->settled('ask_code', $name, ['what' => 'code']);
+        $this->settled('request_code', $name, ['what' => 'code']);
         self::assertSame('The lock is on.', $this->order($name)->answer);
         self::assertNull(AuthCode::query()->find($name->id));
         $tagged = $this->house->name('bell.co.uk', $this->giver);
         $this->actingAs($this->house->steward)
-            ->get("/deeds/ask_code?name={$tagged->ascii}")
+            ->get("/deeds/request_code?name={$tagged->ascii}")
             ->assertOk()
             ->assertSee('are transferred without an auth code');
     }

@@ -107,7 +107,7 @@ final class DeedsInBooksTest extends TestCase
         $this->get('/rounds')->assertDontSee('leap.com');
         $this->get('/names/one.com/history')->assertSeeInOrder(['Steward Tern', 'ends: 12 Oct 2026 → 12 Oct 2028']);
         $id = basename((string) $docket->headers->get('Location'));
-        $this->press("/deeds/take_back?docket={$id}")->assertRedirect();
+        $this->press("/deeds/undo_docket?docket={$id}")->assertRedirect();
         self::assertSame(
             ['2026-10-12', '2026-10-12'],
             Registration::query()
@@ -130,14 +130,14 @@ final class DeedsInBooksTest extends TestCase
             $this->house->name('gone.com', facts: ['registrant' => 'The Foundry', 'mailbox' => 'post@bells.example']),
             $this->house->name('watched.com'),
         ];
-        $address = '/deeds/let_go?name=gone.com&then=end&because=given+up+in+October';
+        $address = '/deeds/remove_names?name=gone.com&then=end&because=given+up+in+October';
         $this->actingAs($this->house->steward)
-            ->get('/deeds/let_go?name=gone.com&then=end')
+            ->get('/deeds/remove_names?name=gone.com&then=end')
             ->assertOk()
             ->assertSee('What happened to them')
             ->assertDontSee('can go now');
         $this->gather([$kept, $watched]);
-        $this->get('/deeds/let_go?of=sheaf&then=end')->assertSeeInOrder([
+        $this->get('/deeds/remove_names?of=sheaf&then=end')->assertSeeInOrder([
             'the sheaf',
             'For',
             'kept.com',
@@ -177,14 +177,14 @@ final class DeedsInBooksTest extends TestCase
             ->assertSee('It is not on the Roll')
             ->assertSeeInOrder(['Held here for Wickerby Bell Foundry at Skerry Registrations 40718', 'until 9 Oct 2026']);
         // Another goes on being looked at.
-        $this->press('/deeds/let_go?name=watched.com&then=watch&because=moved+to+their+own+account')->assertRedirect();
+        $this->press('/deeds/remove_names?name=watched.com&then=watch&because=moved+to+their+own+account')->assertRedirect();
         $this->get('/roll?finding=lifecycle.watched')
             ->assertSeeInOrder(['watched.com', 'watched; not ours'])
             ->assertDontSee('kept.com');
         $this->get('/record/watched.com')->assertSee('moved to their own account')->assertSee('until 9 Oct 2026');
         // What has begun is ended first; what is only prepared stops, and can be called off.
         $this->press('/deeds/change_lock?name=kept.com&lock=on')->assertRedirect();
-        $this->get('/deeds/let_go?name=kept.com&then=end&because=too+early')->assertSeeInOrder([
+        $this->get('/deeds/remove_names?name=kept.com&then=end&because=too+early')->assertSeeInOrder([
             'Stopped',
             'which is under way: settle that first',
             'Docket',
@@ -193,14 +193,14 @@ final class DeedsInBooksTest extends TestCase
         $this->post("/dockets/{$begun->id}/call-off")->assertRedirect();
         $this->press('/deeds/change_intent?name=kept.com&intent=lapse', $this->house->clerk)->assertRedirect();
         $prepared = Docket::query()->latest('id')->firstOrFail();
-        $this->press('/deeds/let_go?name=kept.com&then=end&because=lapsed')->assertRedirect();
+        $this->press('/deeds/remove_names?name=kept.com&then=end&because=lapsed')->assertRedirect();
         self::assertSame(1, DB::table('holdings')->where('name_id', $kept->id)->whereRaw('NOT upper_inf(span)')->count());
         $this->actingAs($this->house->steward)
             ->post("/dockets/{$prepared->id}/call-off")
             ->assertRedirect();
         self::assertSame(DocketState::CalledOff, $prepared->refresh()->state);
         // Neither can be closed twice, and what comes back begins anew with its history.
-        $this->get('/deeds/let_go?name=watched.com&then=end&because=again')->assertSee('It is only watched');
+        $this->get('/deeds/remove_names?name=watched.com&then=end&because=again')->assertSee('It is only watched');
         $registration = Registration::query()->create([
             'name_id' => $gone->id,
             'span' => Span::since(Instant::of('2026-10-09T10:00:02Z')),
@@ -258,8 +258,8 @@ final class DeedsInBooksTest extends TestCase
 
         // Somebody gives one of them on; undoing leaves that one alone.
         $this->press("/deeds/give_to_client?name=two.com&client={$this->house->foundry->id}")->assertRedirect();
-        $this->get("/deeds/take_back?docket={$docket->id}")->assertSeeInOrder(['Undo docket', '1 can’t:', 'changed again since'], false);
-        $this->press("/deeds/take_back?docket={$docket->id}")->assertRedirect();
+        $this->get("/deeds/undo_docket?docket={$docket->id}")->assertSeeInOrder(['Undo docket', '1 can’t:', 'changed again since'], false);
+        $this->press("/deeds/undo_docket?docket={$docket->id}")->assertRedirect();
         $undone = Docket::query()->latest('id')->firstOrFail();
         self::assertSame([LineState::Done, LineState::Stopped], [self::line($undone, $one)->state, self::line($undone, $two)->state]);
         self::assertSame(
@@ -290,7 +290,7 @@ final class DeedsInBooksTest extends TestCase
             [$registration->intent, $registration->version, $registration->sources['intent']['from']],
         );
         self::assertSame('lapse', DB::table('standings')->where('name_id', $one->id)->value('intent'));
-        $this->press('/deeds/take_back?docket='.Docket::query()->sole()->id)->assertRedirect();
+        $this->press('/deeds/undo_docket?docket='.Docket::query()->sole()->id)->assertRedirect();
         self::assertSame(Intent::ByItself, $registration->refresh()->intent);
     }
 
@@ -308,7 +308,7 @@ final class DeedsInBooksTest extends TestCase
         $this->get("/dockets/{$docket->id}")
             ->assertSee('2 names: give “shops”, “keep”, take away “OLD”')
             ->assertSeeInOrder(['no words', 'shops, keep']);
-        $this->press("/deeds/take_back?docket={$docket->id}")->assertRedirect();
+        $this->press("/deeds/undo_docket?docket={$docket->id}")->assertRedirect();
         self::assertSame([$two->id => ['old', 'Shops']], app(GiveWords::class)->of([$one->id, $two->id]));
         // Nothing to do is nothing done.
         $this->get('/deeds/change_words?name=two.com&give=old')->assertSee('It is already so')->assertDontSee('name="act"', false);
@@ -417,11 +417,11 @@ final class DeedsInBooksTest extends TestCase
         $this->house->name('one.com');
         $this->press('/deeds/change_intent?name=one.com&intent=lapse');
         $docket = Docket::query()->sole();
-        $this->press("/deeds/take_back?docket={$docket->id}")->assertRedirect();
-        $this->get("/deeds/take_back?docket={$docket->id}")
+        $this->press("/deeds/undo_docket?docket={$docket->id}")->assertRedirect();
+        $this->get("/deeds/undo_docket?docket={$docket->id}")
             ->assertSee('Somebody has changed it since')
             ->assertDontSee('name="act"', false);
-        $this->get('/deeds/take_back?docket=999999')->assertRedirect('/sheaf');
+        $this->get('/deeds/undo_docket?docket=999999')->assertRedirect('/sheaf');
         // What happened outside can't be undone in our books.
         $handed = Docket::query()->create([
             'token' => House::token(),
@@ -432,7 +432,7 @@ final class DeedsInBooksTest extends TestCase
             'prepared_by' => $this->house->clerk->id,
             'prepared_on' => Instant::of('2026-10-06'),
         ]);
-        $this->get("/deeds/take_back?docket={$handed->id}")->assertRedirect('/sheaf');
+        $this->get("/deeds/undo_docket?docket={$handed->id}")->assertRedirect('/sheaf');
     }
 
     public function test_a_clerk_can_not_settle_by_what_a_form_says(): void

@@ -371,12 +371,12 @@ final class DocketPagesTest extends TestCase
         self::assertSame($this->house->theirs->id, $held($names[0])[0]);
         $this->get("/dockets/{$docket->id}")
             ->assertSee('Correct a mistake')
-            ->assertSee('/deeds/take_back?docket='.$docket->id.'&amp;name=bell.com', false)
+            ->assertSee('/deeds/undo_docket?docket='.$docket->id.'&amp;name=bell.com', false)
             ->assertDontSee('&amp;name=seen.com', false);
-        $this->get("/deeds/take_back?docket={$docket->id}")
+        $this->get("/deeds/undo_docket?docket={$docket->id}")
             ->assertSee('The registrar confirmed it, or the public record shows it')
             ->assertSee('2 of 3 can go now');
-        $this->pressAs($this->house->steward, "/deeds/take_back?docket={$docket->id}&name=bell.com")->assertRedirect();
+        $this->pressAs($this->house->steward, "/deeds/undo_docket?docket={$docket->id}&name=bell.com")->assertRedirect();
         self::assertSame(
             [[$this->house->ours->id, $this->house->foundry->id], $this->house->theirs->id],
             [$held($names[0]), $held($names[1])[0]],
@@ -384,7 +384,7 @@ final class DocketPagesTest extends TestCase
         self::assertNull(Extra::query()->sole()->ended_on);
         self::assertSame(3, Holding::query()->where('name_id', $names[0]->id)->count(), 'what was said stays in its past');
         $this->get('/roll?q=bell.com')->assertSee('40718');
-        $this->get("/deeds/take_back?docket={$docket->id}&name=bell.com")->assertSee('changed again since');
+        $this->get("/deeds/undo_docket?docket={$docket->id}&name=bell.com")->assertSee('changed again since');
         $this->get("/dockets/{$docket->id}/proof")->assertOk();
         self::assertSame([null, null], array_column(iterator_to_array(app(VerifyProofs::class)->handle()), 1));
     }
@@ -412,7 +412,7 @@ final class DocketPagesTest extends TestCase
         $this->actingAs($this->house->steward)->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06']);
         $kept = fn (): mixed => DB::table('registrations')->where('name_id', $name->id)->value($fact);
         self::assertNotSame($before, $kept());
-        $this->pressAs($this->house->steward, "/deeds/take_back?docket={$docket->id}")->assertRedirect();
+        $this->pressAs($this->house->steward, "/deeds/undo_docket?docket={$docket->id}")->assertRedirect();
         self::assertSame($before, $kept());
     }
 

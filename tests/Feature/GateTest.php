@@ -381,7 +381,7 @@ final class GateTest extends TestCase
     #[TestWith([50, 'hand_over', []])]
     #[TestWith([50, 'change_lock', ['lock' => 'on']])]
     #[TestWith([50, 'change_auto_renew', ['renews' => 'on']])]
-    #[TestWith([50, 'ask_code', ['what' => 'code']])]
+    #[TestWith([50, 'request_code', ['what' => 'code']])]
     public function test_many_names_of_every_kind_of_order(int $many, string $deed, ?array $terms): void
     {
         $told = $ids = [];
@@ -615,7 +615,7 @@ final class GateTest extends TestCase
             $docket = app(PrepareDocket::class)->handle(
                 $this->house->steward,
                 (string) Str::uuid(),
-                'ask_code',
+                'request_code',
                 [$name->id],
                 ['what' => 'code'],
                 [$name->id],
@@ -1046,7 +1046,7 @@ final class GateTest extends TestCase
             ->get("/record/{$name->ascii}")
             ->assertSee('Restore ours');
         $to = (string) $this->post('/drift', ['act' => 'right:servers_changed'])->headers->get('Location');
-        self::assertStringContainsString('/deeds/put_servers_back', $to);
+        self::assertStringContainsString('/deeds/restore_servers', $to);
         $this->get($to)->assertSeeInOrder(['ns1.shady.example', 'ns1.quay.example ns2.quay.example']);
         $this->pressAs($this->house->steward, $to)->assertRedirect();
         $line = Docket::query()->latest('id')->firstOrFail()->lines()->sole();
@@ -1069,9 +1069,9 @@ final class GateTest extends TestCase
         ]);
         app(Observe::class)->of([$name->id]);
         self::assertNotNull($line->refresh()->seen_on);
-        $this->get("/deeds/put_servers_back?name={$kept->ascii}")->assertSee('It is already so');
+        $this->get("/deeds/restore_servers?name={$kept->ascii}")->assertSee('It is already so');
         $bare = $this->registered([], $theirs);
-        $this->get("/deeds/put_servers_back?name={$bare->ascii}")->assertSee('has no name servers to restore');
+        $this->get("/deeds/restore_servers?name={$bare->ascii}")->assertSee('has no name servers to restore');
         self::assertSame($ours, Registration::query()->where('name_id', $name->id)->sole()->servers);
     }
 
@@ -1085,7 +1085,7 @@ final class GateTest extends TestCase
         ];
         app(Observe::class)->of(array_map(fn (Name $name): int => $name->id, $names));
         app(GatherNames::class)->add($this->house->steward, array_map(fn (Name $name): int => $name->id, $names));
-        $this->pressAs($this->house->steward, '/deeds/put_servers_back?of=sheaf')->assertRedirect();
+        $this->pressAs($this->house->steward, '/deeds/restore_servers?of=sheaf')->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
         $this->get("/dockets/{$docket->id}")->assertSeeInOrder([
             'Set exactly these name servers',

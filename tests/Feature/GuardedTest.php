@@ -222,7 +222,7 @@ final class GuardedTest extends TestCase
         $this->house->name('bell.com', facts: ['registrant' => 'Wickerby Bell Foundry', 'mailbox' => 'ledger@bells.example']);
         $bring = function (string $content): Import {
             $this->actingAs($this->house->clerk)
-                ->post('/bring-in', [
+                ->post('/imports', [
                     'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
                     'registrar' => $this->house->skerry->id,
                     'account' => $this->house->ours->id,
@@ -230,19 +230,19 @@ final class GuardedTest extends TestCase
                 ])
                 ->assertRedirect();
             $import = Import::query()->latest('id')->firstOrFail();
-            $this->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'mailbox'], 'order' => 'ymd'])->assertRedirect();
+            $this->post("/imports/{$import->id}/columns", ['columns' => ['name', 'mailbox'], 'order' => 'ymd'])->assertRedirect();
 
             return $import;
         };
         $import = $bring("name,mailbox\nbell.com,clerk@elsewhere.example\n");
-        $this->get("/bring-in/{$import->id}")->assertSee('A Steward or an Owner must import it');
-        $this->post("/bring-in/{$import->id}/write")->assertForbidden();
+        $this->get("/imports/{$import->id}")->assertSee('A Steward or an Owner must import it');
+        $this->post("/imports/{$import->id}/write")->assertForbidden();
         $this->actingAs($this->house->steward)
-            ->get("/bring-in/{$import->id}")
+            ->get("/imports/{$import->id}")
             ->assertDontSee('must import it');
-        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->post("/imports/{$import->id}/write")->assertRedirect();
         $fine = $bring("name,mailbox\nquay.com,office@quay.example\n");
-        $this->post("/bring-in/{$fine->id}/write")->assertRedirect();
+        $this->post("/imports/{$fine->id}/write")->assertRedirect();
     }
 
     public function test_a_password_is_suspended_until_it_is_confirmed_for_another_gate(): void

@@ -47,7 +47,7 @@ final class ImportGoneTest extends TestCase
     /** @param  array<string, mixed>  $with */
     private function upload(string $content, array $with = [], string $file = 'list.csv'): Import
     {
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => UploadedFile::fake()->createWithContent($file, $content),
             'registrar' => $this->house->skerry->id,
             'client' => $this->house->harrow->id,
@@ -108,15 +108,15 @@ final class ImportGoneTest extends TestCase
         $this->get('/rounds')->assertOk();
         $before = self::counts();
         $import = $this->upload($list, ['registrar' => '', 'new_registrar' => 'Skerry Registrations', 'new_account' => 'A-1']);
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => 'ymd',
         ])->assertSessionHasNoErrors();
-        $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => $accounts])->assertRedirect();
+        $this->post("/imports/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => $accounts])->assertRedirect();
         $this->get('/rounds')->assertOk();
         self::assertGreaterThan(0, $import->refresh()->rows_written);
         self::assertNotSame($before, self::counts());
-        $this->post("/bring-in/{$import->id}/take-back")->assertRedirect();
+        $this->post("/imports/{$import->id}/take-back")->assertRedirect();
         self::assertSame([], array_diff_assoc(self::counts(), $before));
         self::assertSame($before, self::counts());
     }
@@ -129,18 +129,18 @@ final class ImportGoneTest extends TestCase
             'new_registrar' => 'Oriel Names',
             'new_account' => 'A-1',
         ]);
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => 'ymd',
         ])->assertSessionHasNoErrors();
         self::assertSame(['Oriel Names'], Registrar::query()->whereRelation('accounts', 'number', 'A-1')->pluck('name')->all());
-        $this->get("/bring-in/{$import->id}")->assertSee('Discard this list');
+        $this->get("/imports/{$import->id}")->assertSee('Discard this list');
         $this->actingAs($this->house->reader)
-            ->delete("/bring-in/{$import->id}")
+            ->delete("/imports/{$import->id}")
             ->assertForbidden();
         $this->actingAs($this->house->clerk)
-            ->delete("/bring-in/{$import->id}")
-            ->assertRedirect('/bring-in');
+            ->delete("/imports/{$import->id}")
+            ->assertRedirect('/imports');
         self::assertSame($before, self::counts());
         self::assertSame([0, 0], [Import::query()->count(), DB::table('import_rows')->count()]);
         Storage::disk()->assertMissing($import->path);
@@ -152,24 +152,24 @@ final class ImportGoneTest extends TestCase
         $import = $this->upload("name\nbell.com\n", ['registrar' => '', 'new_registrar' => 'Oriel Names', 'new_account' => 'A-1']);
         $account = Account::query()->where('number', 'A-1')->sole();
         $this->house->name('peal.com', account: $account);
-        $this->delete("/bring-in/{$import->id}")->assertRedirect('/bring-in');
+        $this->delete("/imports/{$import->id}")->assertRedirect('/imports');
         self::assertSame(['Oriel Names'], Registrar::query()->whereKey($account->registrar_id)->pluck('name')->all());
     }
 
     public function test_a_written_list_is_not_discarded(): void
     {
         $import = $this->upload("name\nbell.com\n", ['account' => $this->house->ours->id]);
-        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd']);
-        $this->post("/bring-in/{$import->id}/write");
-        $this->delete("/bring-in/{$import->id}")->assertForbidden();
-        $this->get("/bring-in/{$import->id}")->assertDontSee('Discard this list');
+        $this->post("/imports/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd']);
+        $this->post("/imports/{$import->id}/write");
+        $this->delete("/imports/{$import->id}")->assertForbidden();
+        $this->get("/imports/{$import->id}")->assertDontSee('Discard this list');
     }
 
     public function test_a_file_that_cannot_be_read_leaves_no_registrar(): void
     {
         $before = self::counts();
-        $this->from('/bring-in')
-            ->post('/bring-in', [
+        $this->from('/imports')
+            ->post('/imports', [
                 'list' => UploadedFile::fake()->createWithContent('list.xlsx', "PK\x03\x04 broken"),
                 'registrar' => '',
                 'new_registrar' => 'Oriel Names',
@@ -185,14 +185,14 @@ final class ImportGoneTest extends TestCase
     {
         $import = $this->upload("name,ends\nbell.com,2027-11-02\n");
         $columns = ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd'];
-        $this->post("/bring-in/{$import->id}/columns", $columns)->assertSessionHasErrors('account');
-        $this->get("/bring-in/{$import->id}")
+        $this->post("/imports/{$import->id}/columns", $columns)->assertSessionHasErrors('account');
+        $this->get("/imports/{$import->id}")
             ->assertSee('Account for rows without one')
             ->assertSee('40718');
-        $this->post("/bring-in/{$import->id}/columns", [...$columns, 'account' => $this->house->ours->id])->assertSessionHasNoErrors();
+        $this->post("/imports/{$import->id}/columns", [...$columns, 'account' => $this->house->ours->id])->assertSessionHasNoErrors();
         self::assertSame($this->house->ours->id, $import->refresh()->account_id);
         $second = $this->upload("name,ends\npeal.com,2027-11-02\n");
-        $this->post("/bring-in/{$second->id}/columns", [...$columns, 'new_account' => 'B-2'])->assertSessionHasNoErrors();
+        $this->post("/imports/{$second->id}/columns", [...$columns, 'new_account' => 'B-2'])->assertSessionHasNoErrors();
         $made = Account::query()->where('number', 'B-2')->sole();
         self::assertSame(
             [$made->id, $this->house->skerry->id, ['accounts' => [$made->id]]],
@@ -205,18 +205,18 @@ final class ImportGoneTest extends TestCase
         $import = $this->upload("bell.com,M\xe8re\npeal.com,\xe9t\xe9\n", ['account' => $this->house->ours->id]);
         self::assertFalse($import->shape['has_headings'] ?? true);
         self::assertSame('Mère', $import->shape['samples'][0][1]);
-        $this->get("/bring-in/{$import->id}")
+        $this->get("/imports/{$import->id}")
             ->assertSee('How the file is read')
             ->assertSee('is a name like the rows below');
-        $this->post("/bring-in/{$import->id}/reading", ['headings' => '1', 'encoding' => 'Windows-1251'])
+        $this->post("/imports/{$import->id}/reading", ['headings' => '1', 'encoding' => 'Windows-1251'])
             ->assertSessionHasNoErrors()
-            ->assertRedirect("/bring-in/{$import->id}/columns");
+            ->assertRedirect("/imports/{$import->id}/columns");
         self::assertSame(
             [['bell.com', 'Mиre'], [['peal.com', 'йtй']]],
             [$import->refresh()->shape['headings'], array_values($import->shape['samples'])],
         );
-        $this->from("/bring-in/{$import->id}")
-            ->post("/bring-in/{$import->id}/reading", ['headings' => 'perhaps', 'encoding' => ['x']])
+        $this->from("/imports/{$import->id}")
+            ->post("/imports/{$import->id}/reading", ['headings' => 'perhaps', 'encoding' => ['x']])
             ->assertSessionHasErrors(['headings', 'encoding']);
     }
 
@@ -234,21 +234,21 @@ final class ImportGoneTest extends TestCase
         unlink($path);
         self::assertSame('Names', $import->shape['sheet'] ?? null, 'the first sheet has no list');
         self::assertCount(2, $import->shape['sheets'] ?? []);
-        $this->post("/bring-in/{$import->id}/reading", ['sheet' => 'Names', 'headings' => '1'])->assertSessionHasNoErrors();
+        $this->post("/imports/{$import->id}/reading", ['sheet' => 'Names', 'headings' => '1'])->assertSessionHasNoErrors();
         self::assertSame(['Domain', 'Expiry date'], $import->refresh()->shape['headings']);
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => 'ymd',
         ])->assertSessionHasNoErrors();
-        $this->get("/bring-in/{$import->id}")->assertSee('1 new');
-        $this->post("/bring-in/{$import->id}/reading", ['sheet' => 'No such sheet', 'headings' => '1'])->assertSessionHasErrors();
+        $this->get("/imports/{$import->id}")->assertSee('1 new');
+        $this->post("/imports/{$import->id}/reading", ['sheet' => 'No such sheet', 'headings' => '1'])->assertSessionHasErrors();
     }
 
     public function test_an_order_of_dates_that_their_values_prove_is_not_remembered_as_chosen(): void
     {
         $orders = function (string $day): array {
             $import = $this->upload("name,ends\nbell.com,{$day}\n", ['account' => $this->house->ours->id]);
-            $this->post("/bring-in/{$import->id}/columns", [
+            $this->post("/imports/{$import->id}/columns", [
                 'columns' => $import->matched['columns'] ?? [],
                 'order' => 'dmy',
             ])->assertSessionHasNoErrors();
@@ -265,11 +265,11 @@ final class ImportGoneTest extends TestCase
         $this->house->name('peal.com');
         $write = function (string $list, string $because): Import {
             $import = $this->upload($list, ['account' => $this->house->ours->id]);
-            $this->post("/bring-in/{$import->id}/columns", [
+            $this->post("/imports/{$import->id}/columns", [
                 'columns' => $import->matched['columns'] ?? [],
                 'order' => 'ymd',
             ])->assertSessionHasNoErrors();
-            $this->post("/bring-in/{$import->id}/write", ['because' => $because]);
+            $this->post("/imports/{$import->id}/write", ['because' => $because]);
 
             return $import->refresh();
         };
@@ -277,10 +277,10 @@ final class ImportGoneTest extends TestCase
         self::assertSame(ImportState::Done, $write("name,ends\npeal.com,2029-01-01\n", '')->state);
         $import = $write("name,ends\nbell.com,2029-11-02\npeal.com,2029-02-01\n", ' ');
         self::assertSame(ImportState::Read, $import->state);
-        $this->get("/bring-in/{$import->id}")
+        $this->get("/imports/{$import->id}")
             ->assertSee('One row changes what a registry gave')
             ->assertSee('Enter why the list is right: it changes what a registry gave.');
-        $this->post("/bring-in/{$import->id}/write", ['because' => 'paid by telephone'])->assertSessionHasNoErrors();
+        $this->post("/imports/{$import->id}/write", ['because' => 'paid by telephone'])->assertSessionHasNoErrors();
         self::assertSame('2029-11-02', Registration::query()->where('name_id', $name->id)->sole()->ends_on?->date());
         $this->get('/names/bell.com/history')->assertSee('paid by telephone');
     }

@@ -49,7 +49,7 @@ final class ImportTest extends TestCase
 
     private function upload(string $content, ?int $account = null, string $file = 'list.csv'): Import
     {
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => UploadedFile::fake()->createWithContent($file, $content),
             'registrar' => $this->house->skerry->id,
             'account' => $account,
@@ -63,7 +63,7 @@ final class ImportTest extends TestCase
 
     private function bring(string $content, bool $whole = false): Import
     {
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
             'registrar' => $this->house->skerry->id,
             'account' => $this->house->ours->id,
@@ -71,14 +71,14 @@ final class ImportTest extends TestCase
             'whole' => $whole,
         ])->assertSessionHasNoErrors();
         $import = $this->match(Import::query()->latest('id')->firstOrFail());
-        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->post("/imports/{$import->id}/write")->assertRedirect();
 
         return $import->refresh();
     }
 
     private function match(Import $import, string $order = 'ymd'): Import
     {
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => $order,
         ])->assertSessionHasNoErrors();
@@ -93,10 +93,10 @@ final class ImportTest extends TestCase
     {
         $import = $this->upload("name\nfar.com\n", $this->house->ours->id);
         $import->update(['state' => $state, 'rows_total' => 8, 'rows_written' => 2]);
-        $this->getJson("/bring-in/{$import->id}/state")
+        $this->getJson("/imports/{$import->id}/state")
             ->assertOk()
             ->assertJson(['waiting' => 1, 'far' => $far]);
-        $page = $this->get("/bring-in/{$import->id}")->assertOk();
+        $page = $this->get("/imports/{$import->id}")->assertOk();
         $far === null ? $page->assertDontSee('<progress max="1" value', false) : $page->assertSee("value=\"{$far}\"", false);
         $page->assertSee('data-far', false);
     }
@@ -125,7 +125,7 @@ final class ImportTest extends TestCase
             $import->matched['columns'] ?? [],
         );
         self::assertSame('dmy', $import->matched['order'] ?? '');
-        $this->get("/bring-in/{$import->id}")
+        $this->get("/imports/{$import->id}")
             ->assertOk()
             ->assertSee('Match the columns')
             ->assertSee('Colour of the folder');
@@ -133,7 +133,7 @@ final class ImportTest extends TestCase
         self::assertSame(ImportState::Read, $import->state);
         self::assertSame(2, Name::query()->count(), 'Nothing is written before the preview is accepted.');
 
-        $this->get("/bring-in/{$import->id}?verdict=new")
+        $this->get("/imports/{$import->id}?verdict=new")
             ->assertSeeInOrder([
                 '2 new',
                 '1 changed',
@@ -146,8 +146,8 @@ final class ImportTest extends TestCase
             ])
             ->assertSee('Import 3 names')
             ->assertSee('99999');
-        $this->get("/bring-in/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2 Nov 2027', '2 Nov 2028']);
-        $refused = $this->get("/bring-in/{$import->id}?verdict=refused");
+        $this->get("/imports/{$import->id}?verdict=changed")->assertSeeInOrder(['known.com', 'ends on', '2 Nov 2027', '2 Nov 2028']);
+        $refused = $this->get("/imports/{$import->id}?verdict=refused");
         foreach (
             [
                 'Row 2 already has this name',
@@ -159,7 +159,7 @@ final class ImportTest extends TestCase
         ) {
             $refused->assertSee($why);
         }
-        $this->post("/bring-in/{$import->id}/write", [
+        $this->post("/imports/{$import->id}/write", [
             'clients' => ['Sound Kelp Farm', 'Never Offered'],
             'accounts' => [],
         ])->assertRedirect();
@@ -167,7 +167,7 @@ final class ImportTest extends TestCase
         self::assertSame([ImportState::Done, 3], [$import->state, $import->rows_written]);
         self::assertSame(0, Client::query()->where('name', 'Never Offered')->count());
         self::assertSame(0, Account::query()->where('number', '99999')->count());
-        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('You chose not to add Account 99999');
+        $this->get("/imports/{$import->id}?verdict=refused")->assertSee('You chose not to add Account 99999');
 
         $new = Name::query()->where('ascii', 'new.com')->sole()->load('registration');
         $registration = $new->registration;
@@ -208,8 +208,8 @@ final class ImportTest extends TestCase
         $client = Client::query()->create(['name' => 'Marrow’s Boatyard']);
         $this->upload("name,client,account\nboat.com,marrow's  boatyard,40718\n", $this->house->ours->id);
         $import = $this->match(Import::query()->latest('id')->firstOrFail());
-        $this->get("/bring-in/{$import->id}")->assertDontSee('not recorded yet');
-        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->get("/imports/{$import->id}")->assertDontSee('not recorded yet');
+        $this->post("/imports/{$import->id}/write")->assertRedirect();
         self::assertSame(
             $client->id,
             Holding::query()
@@ -224,18 +224,18 @@ final class ImportTest extends TestCase
 
     public function test_a_list_can_name_a_registrar_that_nobody_has_written_down(): void
     {
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => UploadedFile::fake()->createWithContent('list.csv', "name,account\nbell.com,A-1\n"),
             'registrar' => '',
             'new_registrar' => 'Oriel Names',
             'client' => $this->house->harrow->id,
         ])->assertSessionHasNoErrors();
         $import = $this->match(Import::query()->sole());
-        $this->post("/bring-in/{$import->id}/write", ['accounts' => ['A-1']]);
+        $this->post("/imports/{$import->id}/write", ['accounts' => ['A-1']]);
         self::assertSame('Oriel Names', Account::query()->where('number', 'A-1')->sole()->load('registrar')->registrar->name);
         $this->get('/roll')->assertSee('Oriel Names')->assertSee('bell.com');
-        $this->from('/bring-in')
-            ->post('/bring-in', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n")])
+        $this->from('/imports')
+            ->post('/imports', ['list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n")])
             ->assertSessionHasErrors(['registrar', 'new_registrar']);
     }
 
@@ -249,7 +249,7 @@ final class ImportTest extends TestCase
                 ),
                 'dmy',
             );
-            $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+            $this->post("/imports/{$import->id}/write")->assertRedirect();
 
             return Registration::query()->whereRelation('name', 'ascii', 'gone.com')->sole();
         };
@@ -266,9 +266,9 @@ final class ImportTest extends TestCase
     {
         $list = "name,ends,created,owner,note\nbell.com,2027-11-02,2020-11-02,The Foundry,x\npeal.org,2028-01-31,,,\n";
         $first = $this->match($this->upload($list, $this->house->ours->id));
-        $this->post("/bring-in/{$first->id}/write");
+        $this->post("/imports/{$first->id}/write");
         $second = $this->match($this->upload($list, $this->house->ours->id));
-        $this->get("/bring-in/{$second->id}")
+        $this->get("/imports/{$second->id}")
             ->assertSee('0 new')
             ->assertSee('2 the same')
             ->assertSee('There is nothing to import');
@@ -278,28 +278,28 @@ final class ImportTest extends TestCase
     {
         $this->house->name('bell.com');
         $import = $this->match($this->upload("name,account,client\nbell.com,51877,Wickerby Bell Foundry\n"));
-        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee(
+        $this->get("/imports/{$import->id}?verdict=refused")->assertSee(
             'The Roll has it in Skerry Registrations 40718. An import can’t move a name',
         );
         $import = $this->match($this->upload("name,account,client\nbell.com,40718,Harrow & Tern\n"));
-        $this->get("/bring-in/{$import->id}?verdict=refused")->assertSee('An import can’t give a name to another client');
+        $this->get("/imports/{$import->id}?verdict=refused")->assertSee('An import can’t give a name to another client');
     }
 
     public function test_dates_whose_order_nothing_proves_are_asked_about(): void
     {
         $import = $this->upload("name,ends\nbell.com,03/04/2027\n", $this->house->ours->id);
         self::assertArrayNotHasKey('order', $import->matched);
-        $this->from("/bring-in/{$import->id}")
-            ->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends']])
+        $this->from("/imports/{$import->id}")
+            ->post("/imports/{$import->id}/columns", ['columns' => ['name', 'ends']])
             ->assertSessionHasErrors('order');
         $import = $this->match($import, 'mdy');
-        $this->get("/bring-in/{$import->id}")->assertSee('4 Mar 2027');
+        $this->get("/imports/{$import->id}")->assertSee('4 Mar 2027');
     }
 
     public function test_columns_are_matched_sensibly_or_not_at_all(): void
     {
         $import = $this->upload("a,b\nbell.com,peal.com\n", $this->house->ours->id);
-        $post = fn (array $columns) => $this->from("/bring-in/{$import->id}")->post("/bring-in/{$import->id}/columns", [
+        $post = fn (array $columns) => $this->from("/imports/{$import->id}")->post("/imports/{$import->id}/columns", [
             'columns' => $columns,
         ]);
         $post(['raw', 'raw'])->assertSessionHasErrors('columns');
@@ -307,7 +307,7 @@ final class ImportTest extends TestCase
         $post(['name', 'price'])->assertSessionHasErrors();
         $bare = $this->upload("name\nbell.com\n");
         $this->from('/')
-            ->post("/bring-in/{$bare->id}/columns", ['columns' => ['name']])
+            ->post("/imports/{$bare->id}/columns", ['columns' => ['name']])
             ->assertSessionHasErrors('account');
         self::assertSame(ImportState::Uploaded, $import->refresh()->state);
     }
@@ -322,18 +322,18 @@ final class ImportTest extends TestCase
             '%PDF-1.7' => 'a PDF',
         ];
         foreach ($tries as $content => $why) {
-            $this->from('/bring-in')
-                ->post('/bring-in', [
+            $this->from('/imports')
+                ->post('/imports', [
                     'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
                     'registrar' => $this->house->skerry->id,
                 ])
                 ->assertSessionHasErrors('list')
                 ->assertSessionHasInput('registrar', $this->house->skerry->id);
-            $this->get('/bring-in')->assertSee($why);
+            $this->get('/imports')->assertSee($why);
         }
         config(['house.upload_limit' => 1000]);
-        $this->from('/bring-in')
-            ->post('/bring-in', [
+        $this->from('/imports')
+            ->post('/imports', [
                 'list' => UploadedFile::fake()->createWithContent('list.csv', str_repeat('bell.com,', 500)),
                 'registrar' => $this->house->skerry->id,
             ])
@@ -399,16 +399,16 @@ final class ImportTest extends TestCase
             [$setback->kind, $setback->subject_id, $setback->failures],
             'it rests, and is not tried again at once',
         );
-        $this->get("/bring-in/{$stuck->id}")
+        $this->get("/imports/{$stuck->id}")
             ->assertOk()
             ->assertSee('The import stopped');
         $this->actingAs($this->house->owner)
-            ->get('/set-aside')
+            ->get('/failed-work')
             ->assertOk()
             ->assertSee('It can’t be written.')
-            ->assertSee(route('bring-in.show', $stuck));
+            ->assertSee(route('imports.show', $stuck));
         $broken->exchangeArray([]);
-        $this->post("/set-aside/{$setback->id}")->assertRedirect();
+        $this->post("/failed-work/{$setback->id}")->assertRedirect();
         WorkImport::dispatchSync($stuck->id);
         self::assertSame([ImportState::Done, null, 0], [$stuck->refresh()->state, $stuck->failure, Setback::query()->count()]);
     }
@@ -419,8 +419,8 @@ final class ImportTest extends TestCase
             $this->house->name($name);
         }
         $this->house->name('elsewhere.com', $this->house->theirs);
-        $this->from('/bring-in')
-            ->post('/bring-in', [
+        $this->from('/imports')
+            ->post('/imports', [
                 'list' => UploadedFile::fake()->createWithContent('list.csv', "name\nbell.com\n"),
                 'registrar' => $this->house->skerry->id,
                 'whole' => '1',
@@ -428,7 +428,7 @@ final class ImportTest extends TestCase
             ->assertSessionHasErrors('account');
 
         $import = $this->bring("name,ends\nbell.com,2027-11-02\ndate.net,31/31/2027\n", whole: true);
-        $this->get("/bring-in/{$import->id}?verdict=missing")
+        $this->get("/imports/{$import->id}?verdict=missing")
             ->assertSee('1 missing')
             ->assertSee('peal.org')
             ->assertDontSee('elsewhere.com');
@@ -439,7 +439,7 @@ final class ImportTest extends TestCase
 
         // A list that has it again takes the finding away.
         $again = $this->bring("name\npeal.org\n");
-        $this->get("/bring-in/{$again->id}?verdict=changed")->assertSeeInOrder([
+        $this->get("/imports/{$again->id}?verdict=changed")->assertSeeInOrder([
             'peal.org',
             'missing from the list since',
             '6 Oct 2026',
@@ -467,7 +467,7 @@ final class ImportTest extends TestCase
         $list =
             "name,ends,owner,lock,ns,folder,price,words,account,client\nbell.com,2029-11-02,Somebody,on,ns9.wire.example,red,\"1.200,"
                 ."50\",\"kept, more\",,\nnew.com,2028-01-31,,,,,,fresh,A-9,Sound Kelp Farm\n";
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => UploadedFile::fake()->createWithContent('list.csv', $list),
             'registrar' => $this->house->skerry->id,
             'account' => $this->house->ours->id,
@@ -477,7 +477,7 @@ final class ImportTest extends TestCase
         $import = $this->match(Import::query()->sole());
         $clock = app(TradeClock::class);
         $clock->set($clock->now()->plusSeconds(3_600));
-        $this->post("/bring-in/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => ['A-9']]);
+        $this->post("/imports/{$import->id}/write", ['clients' => ['Sound Kelp Farm'], 'accounts' => ['A-9']]);
         self::assertSame('Somebody', Registrant::query()->findOrFail($known->id)->called);
         self::assertSame(3, $import->refresh()->rows_written);
         self::assertSame(
@@ -491,9 +491,9 @@ final class ImportTest extends TestCase
         self::assertSame('new.com', Name::query()->whereHas('words', fn ($words) => $words->where('label', 'fresh'))->sole()->ascii);
         $this->get('/names/peal.org')->assertSee('It was missing from the full list');
 
-        $this->get("/bring-in/{$import->id}")->assertSee('Undo the whole import');
+        $this->get("/imports/{$import->id}")->assertSee('Undo the whole import');
         $clock->set($clock->now()->plusSeconds(3_600));
-        $this->post("/bring-in/{$import->id}/take-back")->assertRedirect();
+        $this->post("/imports/{$import->id}/take-back")->assertRedirect();
         self::assertSame([ImportState::Undone, 0], [$import->refresh()->state, $import->rows_written]);
         self::assertSame($before, (array) DB::table('registrations')->where('name_id', $known->id)->first($facts));
         self::assertSame('The Foundry', Registrant::query()->findOrFail($known->id)->called);
@@ -519,8 +519,8 @@ final class ImportTest extends TestCase
             [Client::query()->where('name', 'Sound Kelp Farm')->count(), Account::query()->where('number', 'A-9')->count()],
         );
         $this->get('/names/peal.org')->assertDontSee('It was missing from the full list');
-        $this->get("/bring-in/{$import->id}")->assertSee('What the import added is gone');
-        $this->post("/bring-in/{$import->id}/take-back")->assertForbidden();
+        $this->get("/imports/{$import->id}")->assertSee('What the import added is gone');
+        $this->post("/imports/{$import->id}/take-back")->assertForbidden();
     }
 
     public function test_taking_back_that_was_killed_goes_on_and_a_reader_may_not(): void
@@ -529,7 +529,7 @@ final class ImportTest extends TestCase
         $rows = implode("\n", array_map(fn (int $number): string => "bell-{$number}.com,2027-11-02", range(1, 35)));
         $import = $this->bring("name,ends\n{$rows}\nbad_name.com,2027-11-02\n");
         $this->actingAs($this->house->reader)
-            ->post("/bring-in/{$import->id}/take-back")
+            ->post("/imports/{$import->id}/take-back")
             ->assertForbidden();
         $import->update(['state' => ImportState::Undoing]);
         $chunks = 0;
@@ -561,7 +561,7 @@ final class ImportTest extends TestCase
         app(UndoImport::class)->handle($import);
         self::assertSame(['bell.com'], Name::query()->pluck('ascii')->all());
         $this->actingAs($this->house->clerk)
-            ->get("/bring-in/{$import->id}")
+            ->get("/imports/{$import->id}")
             ->assertSee('One name was changed while the import was undone');
     }
 
@@ -614,11 +614,11 @@ final class ImportTest extends TestCase
     {
         $this->house->name('bell.com');
         $import = $this->bring("name,ends\nnot a name,2027-11-02\n", whole: true);
-        $this->get("/bring-in/{$import->id}?verdict=missing")
+        $this->get("/imports/{$import->id}?verdict=missing")
             ->assertSee('1 missing')
             ->assertSee('bell.com');
         self::assertSame(1, Name::query()->count());
-        $this->post("/bring-in/{$import->id}/take-back");
+        $this->post("/imports/{$import->id}/take-back");
         $this->get('/names/bell.com')->assertDontSee('It was missing from the full list');
     }
 
@@ -626,11 +626,11 @@ final class ImportTest extends TestCase
     {
         $import = $this->bring("name,ends\nbell.com,2027-11-02\npeal.org,2027-11-02\n");
         $this->post('/names/bell.com/notes', ['note' => 'Asked for by telephone'])->assertSessionHasNoErrors();
-        $this->get("/bring-in/{$import->id}")
+        $this->get("/imports/{$import->id}")
             ->assertSee('It can no longer be undone as a whole')
             ->assertSee('bell.com')
             ->assertDontSee('Undo the whole import');
-        $this->post("/bring-in/{$import->id}/take-back");
+        $this->post("/imports/{$import->id}/take-back");
         self::assertSame([ImportState::Done, 2], [$import->refresh()->state, Name::query()->count()]);
     }
 
@@ -638,13 +638,13 @@ final class ImportTest extends TestCase
     {
         $list = "what,when,colour\nbell.com,03/04/2027,x\n";
         $first = $this->upload($list, $this->house->ours->id);
-        $this->post("/bring-in/{$first->id}/columns", [
+        $this->post("/imports/{$first->id}/columns", [
             'columns' => ['name', 'ends', 'reference'],
             'order' => 'mdy',
         ])->assertSessionHasNoErrors();
         $second = $this->upload($list, $this->house->ours->id);
         self::assertEquals(['columns' => ['name', 'ends', 'reference'], 'order' => 'mdy'], $second->matched);
-        $this->get("/bring-in/{$second->id}")->assertSee('Matched as in your last list');
+        $this->get("/imports/{$second->id}")->assertSee('Matched as in your last list');
         self::assertSame(
             ['name', 'ends', 'raw'],
             $this->upload("what,when,flavour\nbell.com,03/04/2027,x\n", $this->house->ours->id)->matched['columns'] ?? [],
@@ -662,7 +662,7 @@ final class ImportTest extends TestCase
         $writer->close();
         $import = $this->match($this->upload((string) file_get_contents($path), $this->house->ours->id, 'list.xlsx'), 'dmy');
         unlink($path);
-        $this->post("/bring-in/{$import->id}/write");
+        $this->post("/imports/{$import->id}/write");
         $found = Registration::query()
             ->with('name')
             ->orderBy('id')

@@ -119,7 +119,7 @@ final class MergeClientsTest extends TestCase
         $this->actingAs($this->house->steward)
             ->post("/clients/{$this->house->foundry->id}/merge", ['other' => $this->other->id])
             ->assertSessionHasNoErrors();
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => UploadedFile::fake()->createWithContent(
                 'list.csv',
                 "name,client,account\nbell.com,Wickerby Bell Foundry Ltd,40718\npeal.com,wickerby bell foundry ltd,40718\n",
@@ -128,13 +128,13 @@ final class MergeClientsTest extends TestCase
             'client' => $this->house->harrow->id,
         ]);
         $import = Import::query()->sole();
-        $this->post("/bring-in/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd']);
-        $this->get("/bring-in/{$import->id}")
+        $this->post("/imports/{$import->id}/columns", ['columns' => $import->matched['columns'] ?? [], 'order' => 'ymd']);
+        $this->get("/imports/{$import->id}")
             ->assertSee('1 new')
             ->assertSee('1 the same')
             ->assertSee('0 refused')
             ->assertDontSee('not recorded yet');
-        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->post("/imports/{$import->id}/write")->assertRedirect();
         self::assertSame(
             [$this->house->foundry->id],
             Holding::query()

@@ -215,8 +215,8 @@ final class OddGateTest extends TestCase
             ->assertSee('bell-1.com')
             ->assertSee('next attempt')
             ->assertSee('Try again');
-        $this->get('/set-aside')->assertSee('bell-1.com')->assertSee('epp.skerry.example');
-        $this->post('/set-aside/'.Setback::query()->sole()->id)->assertRedirect('/set-aside');
+        $this->get('/failed-work')->assertSee('bell-1.com')->assertSee('epp.skerry.example');
+        $this->post('/failed-work/'.Setback::query()->sole()->id)->assertRedirect('/failed-work');
         $this->says(['info' => [self::answer(2303)]]);
         // 2303: there is no such name, so that it is refused, and ends.
         $this->tell();
@@ -309,7 +309,7 @@ final class OddGateTest extends TestCase
             ->assertSee('An Owner can read why')
             ->assertDontSee('The database refused it')
             ->assertDontSee('Try again');
-        $this->post("/set-aside/{$setback->id}")->assertForbidden();
+        $this->post("/failed-work/{$setback->id}")->assertForbidden();
     }
 
     public function test_an_order_that_was_ended_meanwhile_is_not_sent_again(): void

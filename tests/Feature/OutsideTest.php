@@ -215,7 +215,7 @@ final class OutsideTest extends TestCase
                 ."{$tag}.de,2019-03-04,,,,,\n{$tag}.nowhere,2019-03-04,2027-03-04,,,,\n{$known},2020-11-02,2027-11-02,,,,\n",
         );
         $this->actingAs($this->house->clerk)
-            ->post('/bring-in', [
+            ->post('/imports', [
                 'list' => $file,
                 'registrar' => $this->house->skerry->id,
                 'account' => $this->house->ours->id,
@@ -223,11 +223,11 @@ final class OutsideTest extends TestCase
             ])
             ->assertSessionHasNoErrors();
         $import = Import::query()->sole();
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => 'ymd',
         ])->assertSessionHasNoErrors();
-        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->post("/imports/{$import->id}/write")->assertRedirect();
         $this->observe(...Name::query()->orderBy('id')->get()->all());
         $found = fn (string $ascii): array => array_keys($this->drifts(Name::query()->where('ascii', $ascii)->sole()));
         self::assertSame([], $found("{$tag}.com"), 'it is as the list says');
@@ -269,7 +269,7 @@ final class OutsideTest extends TestCase
         self::assertSame(['renewed' => 'taken'], $this->drifts($name), 'the next look confirms it');
         $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
         self::assertIsInt($docket);
-        $this->press("/deeds/take_back?docket={$docket}")->assertRedirect();
+        $this->press("/deeds/undo_docket?docket={$docket}")->assertRedirect();
         self::assertSame('2027-11-02', $registration->refresh()->ends_on?->date());
         self::assertSame(['renewed' => 'open'], $this->drifts($name));
     }
@@ -303,7 +303,7 @@ final class OutsideTest extends TestCase
             ),
         );
         self::assertSame(['look'], $titles(), 'nothing of it is lost');
-        $this->press("/deeds/take_observed?name={$ascii}&what=all")->assertRedirect();
+        $this->press("/deeds/update_our_record?name={$ascii}&what=all")->assertRedirect();
         $this->get("/names/{$ascii}")
             ->assertSee('Ends on 1 Aug')
             ->assertDontSee('says that it runs');
@@ -345,7 +345,7 @@ final class OutsideTest extends TestCase
         $this->press("/deeds/change_intent?name={$unpaid->ascii}&intent=by_itself")->assertRedirect();
         $this->observe($unpaid);
         // Whoever knows better says so, and it is presumed again.
-        $this->press("/deeds/leave_drift?name={$unpaid->ascii}&what=ends&because=its+registrar+is+slow")->assertRedirect();
+        $this->press("/deeds/keep_our_record?name={$unpaid->ascii}&what=ends&because=its+registrar+is+slow")->assertRedirect();
         $this->get("/names/{$unpaid->ascii}")->assertSee('that is not confirmed');
         $to = $this->post('/drift', ['act' => 'take:renewed'])->headers->get('Location');
         $this->press((string) $to)->assertRedirect();
@@ -385,18 +385,18 @@ final class OutsideTest extends TestCase
         self::assertSame(['renewed' => 'open'], $this->drifts($wrong));
 
         $file = UploadedFile::fake()->createWithContent('list.csv', "name,ends\n{$listed->ascii},2030-11-02\n");
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => $file,
             'registrar' => $this->house->skerry->id,
             'account' => $this->house->ours->id,
             'client' => $this->house->harrow->id,
         ])->assertSessionHasNoErrors();
         $import = Import::query()->sole();
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => 'ymd',
         ])->assertSessionHasNoErrors();
-        $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+        $this->post("/imports/{$import->id}/write")->assertRedirect();
         self::assertSame(['renewed' => 'gone'], $this->drifts($listed));
     }
 
@@ -460,7 +460,7 @@ final class OutsideTest extends TestCase
             ->assertSee('renewed, not yet on record')
             ->assertSee('/drift?kind=renewed', false);
         // What is taken over is due no more.
-        $this->press("/deeds/take_observed?name={$unlocked->ascii}&what=all")->assertRedirect();
+        $this->press("/deeds/update_our_record?name={$unlocked->ascii}&what=all")->assertRedirect();
         self::assertNotContains(
             $unlocked->ascii,
             array_map(
@@ -542,7 +542,7 @@ final class OutsideTest extends TestCase
             ['held_by_registry', 'servers_changed', 'lock_not_written', 'end_not_written', 'created_differs', 'status_seen'],
             array_keys($this->drifts($name)),
         );
-        $this->press("/deeds/take_observed?name={$name->ascii}&what=all")->assertRedirect();
+        $this->press("/deeds/update_our_record?name={$name->ascii}&what=all")->assertRedirect();
         $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
         self::assertSame(
             [Lock::On, ['ns1.other-host.example'], '2027-11-02', '2019-05-05'],
@@ -558,10 +558,10 @@ final class OutsideTest extends TestCase
         $name = $this->held($ascii = $this->registered(otherwise: ['servers' => ['ns1.other-host.example']]));
         $this->observe($name);
         $this->actingAs($this->house->steward)
-            ->get("/deeds/leave_drift?name={$ascii}&what=servers")
+            ->get("/deeds/keep_our_record?name={$ascii}&what=servers")
             ->assertOk()
             ->assertSee('Reason');
-        $this->press("/deeds/leave_drift?name={$ascii}&what=servers&because=their+own+host,+agreed")->assertRedirect();
+        $this->press("/deeds/keep_our_record?name={$ascii}&what=servers&because=their+own+host,+agreed")->assertRedirect();
         self::assertSame(['servers_changed' => 'left'], $this->drifts($name));
         $this->observe($name);
         self::assertSame(['servers_changed' => 'left'], $this->drifts($name));
@@ -619,7 +619,7 @@ final class OutsideTest extends TestCase
                 ->assertSeeInOrder(['Stopped', 'It was deleted before its term ended', 'See the public record']);
         }
         // Left, because somebody knows better, it is in nobody's way.
-        $this->press("/deeds/leave_drift?name={$name->ascii}&what=statuses&because=it+was+meant")->assertRedirect();
+        $this->press("/deeds/keep_our_record?name={$name->ascii}&what=statuses&because=it+was+meant")->assertRedirect();
         $page()->assertSeeInOrder(['Handover', 'Clear', 'Renewal']);
     }
 
@@ -631,7 +631,7 @@ final class OutsideTest extends TestCase
             ->get('/drift')
             ->assertSeeInOrder(['Gone from our account', 'Update our record', 'Keep ours']);
         $to = (string) $this->post('/drift', ['act' => 'take:other_registrar'])->headers->get('Location');
-        self::assertStringContainsString('/deeds/let_go', $to);
+        self::assertStringContainsString('/deeds/remove_names', $to);
         $this->get("{$to}&because=as+agreed")
             ->assertOk()
             ->assertSeeInOrder(['Remove one name from our record', 'only watched', 'Clear'])
@@ -643,14 +643,14 @@ final class OutsideTest extends TestCase
         self::assertSame(['other_registrar' => 'taken'], $this->drifts($name));
         $missing = $this->held('nobody-has-this-one.com');
         $this->observe($missing);
-        $this->get("/record/{$missing->ascii}")->assertSee("/deeds/let_go?name={$missing->ascii}&amp;then=end", false);
+        $this->get("/record/{$missing->ascii}")->assertSee("/deeds/remove_names?name={$missing->ascii}&amp;then=end", false);
     }
 
     public function test_taken_over_a_deletion_is_the_phase_of_the_name(): void
     {
         $name = $this->held($this->registered(otherwise: self::DELETED));
         $this->observe($name);
-        $this->press("/deeds/take_observed?name={$name->ascii}&what=statuses")->assertRedirect();
+        $this->press("/deeds/update_our_record?name={$name->ascii}&what=statuses")->assertRedirect();
         self::assertSame(['deleted' => 'taken'], $this->drifts($name));
         self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('phase'));
         $this->observe($name);
@@ -670,7 +670,7 @@ final class OutsideTest extends TestCase
         ]);
         // Taken back, nothing of it is left.
         $docket = Drift::query()->where('name_id', $name->id)->value('docket_id');
-        $this->press('/deeds/take_back?docket='.(is_int($docket) ? $docket : 0))->assertRedirect();
+        $this->press('/deeds/undo_docket?docket='.(is_int($docket) ? $docket : 0))->assertRedirect();
         self::assertNull(Registration::query()->where('name_id', $name->id)->sole()->deleted_since);
         self::assertSame(['deleted' => 'open'], $this->drifts($name));
         self::assertSame('redemption', DB::table('standings')->where('name_id', $name->id)->value('phase'), 'its registry still says so');
@@ -1176,7 +1176,7 @@ final class OutsideTest extends TestCase
         $this->post('/drift', ['act' => 'take:renewed'])->assertForbidden();
         $this->actingAs($this->house->clerk)
             ->post('/drift', ['act' => 'take:renewed', 'names' => ['renewed' => [$name->id]]])
-            ->assertRedirectContains('/deeds/take_observed');
+            ->assertRedirectContains('/deeds/update_our_record');
         $this->post('/drift', ['act' => 'take:nothing_such'])->assertNotFound();
         $this->post('/drift', ['act' => 'steal'])->assertSessionHasErrors('act');
     }

@@ -40,7 +40,7 @@ final class PeopleAndPapersTest extends TestCase
         yield 'change an account' => ['PUT', '/accounts/{account}', $prepare];
         yield 'change what is known of a name' => ['PUT', '/names/bell.com', $prepare];
         yield 'gather names' => ['POST', '/sheaf', $prepare];
-        yield 'bring a list in' => ['POST', '/bring-in', $prepare];
+        yield 'bring a list in' => ['POST', '/imports', $prepare];
         yield 'hand over' => ['POST', '/hand-over', $prepare];
         yield 'paste names' => ['POST', '/hand-over/list', $prepare];
         yield 'let somebody in' => ['POST', '/people', []];
@@ -253,6 +253,6 @@ final class PeopleAndPapersTest extends TestCase
         $this->get('/accounts/create')->assertSee('Add a registrar');
         $this->get('/dockets')->assertSee('Nothing under way');
         $this->get('/dockets?state=ended')->assertSee('No closed dockets yet');
-        $this->get('/bring-in')->assertSee('Import names')->assertDontSee('Account, where a line says none');
+        $this->get('/imports')->assertSee('Import names')->assertDontSee('Account, where a line says none');
     }
 }

@@ -134,8 +134,8 @@ final class RoughInputTest extends TestCase
                 'created_to',
             ],
             "/clients/{$this->house->foundry->id}/merge" => ['other'],
-            '/deeds/put_servers_back' => ['of', 'name', 'without'],
-            '/deeds/take_back' => ['docket', 'name'],
+            '/deeds/restore_servers' => ['of', 'name', 'without'],
+            '/deeds/undo_docket' => ['docket', 'name'],
             '/roll/calendar.ics' => ['held', 'suffix', 'ending', 'created'],
             '/rounds' => ['whose', 'all'],
             '/find' => ['q'],
@@ -200,7 +200,7 @@ final class RoughInputTest extends TestCase
             '/accounts' => ['registrar_id', 'number', 'access'],
             "/registrars/{$this->house->skerry->id}/prices" => ['suffix', 'action', 'amount', 'currency', 'tax_percent', 'since'],
             '/sheaf' => ['names'],
-            '/bring-in' => ['registrar', 'account', 'client', 'list', 'new_registrar', 'new_account'],
+            '/imports' => ['registrar', 'account', 'client', 'list', 'new_registrar', 'new_account'],
             "/clients/{$this->house->foundry->id}/merge" => ['other'],
             '/registrars' => ['name', 'receiver_by', 'confirms', 'accept_days', 'extras'],
         ];
@@ -246,8 +246,8 @@ final class RoughInputTest extends TestCase
                     self::ROUGH[$this->random->getInt(0, count(self::ROUGH) - 1)].
                     "\n";
             }
-            $this->from('/bring-in')
-                ->post('/bring-in', [
+            $this->from('/imports')
+                ->post('/imports', [
                     'list' => UploadedFile::fake()->createWithContent('list.csv', $content),
                     'registrar' => $this->house->skerry->id,
                     'account' => $this->house->ours->id,
@@ -258,14 +258,14 @@ final class RoughInputTest extends TestCase
             if ($import === null || $import->state !== ImportState::Uploaded) {
                 continue;
             }
-            $this->post("/bring-in/{$import->id}/columns", ['columns' => ['name', 'ends', 'client'], 'order' => 'ymd'])->assertRedirect();
+            $this->post("/imports/{$import->id}/columns", ['columns' => ['name', 'ends', 'client'], 'order' => 'ymd'])->assertRedirect();
             self::assertSame(ImportState::Read, $import->refresh()->state);
             foreach (['new', 'changed', 'same', 'refused', 'rough'] as $verdict) {
-                $this->get("/bring-in/{$import->id}?verdict={$verdict}")->assertOk();
+                $this->get("/imports/{$import->id}?verdict={$verdict}")->assertOk();
             }
-            $this->post("/bring-in/{$import->id}/write")->assertRedirect();
+            $this->post("/imports/{$import->id}/write")->assertRedirect();
             self::assertSame(ImportState::Done, $import->refresh()->state);
-            $this->get("/bring-in/{$import->id}")->assertOk();
+            $this->get("/imports/{$import->id}")->assertOk();
         }
         $this->get('/roll')->assertOk();
     }
@@ -291,7 +291,7 @@ final class RoughInputTest extends TestCase
             "/accounts/{$this->house->ours->id}",
             '/sheaf',
             '/record',
-            '/bring-in',
+            '/imports',
             '/names/bell.com',
             "/registrars/{$this->house->skerry->id}/edit",
         ];

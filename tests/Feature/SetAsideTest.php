@@ -90,7 +90,7 @@ final class SetAsideTest extends TestCase
         app(BeginDocketLines::class)->sweep();
         self::assertSame(1, $setback->refresh()->failures, 'it waits for its next attempt');
         $isBroken = false;
-        $this->post("/set-aside/{$setback->id}")->assertRedirect('/set-aside');
+        $this->post("/failed-work/{$setback->id}")->assertRedirect('/failed-work');
         app(BeginDocketLines::class)->sweep();
         self::assertSame([DocketState::Closed, 0], [$first->refresh()->state, Setback::query()->count()]);
     }
@@ -192,7 +192,7 @@ final class SetAsideTest extends TestCase
 
     public function test_the_page_of_what_is_set_aside_and_jobs_that_failed(): void
     {
-        $this->actingAs($this->house->owner)->get('/set-aside')->assertOk()->assertSee('Nothing has failed');
+        $this->actingAs($this->house->owner)->get('/failed-work')->assertOk()->assertSee('Nothing has failed');
         DB::table('failed_jobs')->insert([
             'uuid' => ($uuid = House::token()),
             'connection' => 'database',
@@ -200,11 +200,11 @@ final class SetAsideTest extends TestCase
             'payload' => json_encode(['uuid' => $uuid, 'displayName' => 'App\\Jobs\\WorkGate', 'data' => []]),
             'exception' => "RuntimeException: odd in a file\n#0 a trace",
         ]);
-        $this->get('/set-aside')->assertSee('Work Gate')->assertSee('RuntimeException: odd in a file')->assertDontSee('a trace');
-        $this->post("/set-aside/jobs/{$uuid}")->assertRedirect('/set-aside');
+        $this->get('/failed-work')->assertSee('Work Gate')->assertSee('RuntimeException: odd in a file')->assertDontSee('a trace');
+        $this->post("/failed-work/jobs/{$uuid}")->assertRedirect('/failed-work');
         foreach ([$this->house->steward, $this->house->reader] as $other) {
-            $this->actingAs($other)->get('/set-aside')->assertForbidden();
-            $this->post("/set-aside/jobs/{$uuid}")->assertForbidden();
+            $this->actingAs($other)->get('/failed-work')->assertForbidden();
+            $this->post("/failed-work/jobs/{$uuid}")->assertForbidden();
         }
     }
 }

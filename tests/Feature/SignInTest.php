@@ -444,7 +444,7 @@ final class SignInTest extends TestCase
     public function test_what_was_seen_behind_the_door_is_kept_nowhere(): void
     {
         $this->actingAs($this->odile());
-        foreach (['/rounds', '/roll', '/me', '/log', '/roll/take-away/csv'] as $page) {
+        foreach (['/rounds', '/roll', '/me', '/log', '/roll/export/csv'] as $page) {
             self::assertStringContainsString('no-store', (string) $this->get($page)->headers->get('Cache-Control'), $page);
         }
     }
@@ -466,12 +466,12 @@ final class SignInTest extends TestCase
         $another = app(BeginCode::class)->make();
         $this->post('/begin', ['begin_code' => $code] + $form)->assertSessionHasErrors('begin_code');
         self::assertStringNotContainsString($another, (string) json_encode(DB::table('settings')->get()));
-        $this->post('/begin', ['begin_code' => strtoupper(str_replace('-', ' ', $another))] + $form)->assertRedirect('/bring-in');
+        $this->post('/begin', ['begin_code' => strtoupper(str_replace('-', ' ', $another))] + $form)->assertRedirect('/imports');
         self::assertFalse(app(BeginCode::class)->is($another), 'it is good once');
         self::assertSame(['house_begun', 'signed_in'], DB::table('log')->orderBy('id')->pluck('event')->all());
         self::assertSame(Role::Owner, User::query()->sole()->role);
         self::assertSame('Harrow & Tern', Client::query()->where('is_house', true)->sole()->name);
-        $this->get('/bring-in')->assertSee('Import names');
+        $this->get('/imports')->assertSee('Import names');
         $this->post('/sign-out');
         $this->post('/begin', ['email' => 'second@harrow-tern.example'] + $form)->assertForbidden();
         self::assertSame(1, User::query()->count());

@@ -109,7 +109,7 @@ final class TakeAwayTest extends TestCase
     #[TestWith(['ods'])]
     public function test_a_list_is_read_back_as_it_was(string $kind): void
     {
-        $content = $this->get("/roll/take-away/{$kind}?sort=name")
+        $content = $this->get("/roll/export/{$kind}?sort=name")
             ->assertOk()
             ->streamedContent();
         [$headings, $rows, $numbers] = $this->read($content);
@@ -151,12 +151,12 @@ final class TakeAwayTest extends TestCase
 
     public function test_json_is_as_it_is(): void
     {
-        $rows = json_decode($this->get('/roll/take-away/json?q=glocken')->streamedContent(), true, 8, JSON_THROW_ON_ERROR);
+        $rows = json_decode($this->get('/roll/export/json?q=glocken')->streamedContent(), true, 8, JSON_THROW_ON_ERROR);
         self::assertIsArray($rows);
         self::assertCount(1, $rows);
         self::assertSame('=HYPERLINK("x")', is_array($rows[0]) ? $rows[0]['Registrant'] : null);
-        self::assertSame("[\n]\n", $this->get('/roll/take-away/json?q=nothing-has-this')->streamedContent());
-        $this->get('/roll/take-away/exe')->assertNotFound();
+        self::assertSame("[\n]\n", $this->get('/roll/export/json?q=nothing-has-this')->streamedContent());
+        $this->get('/roll/export/exe')->assertNotFound();
     }
 
     #[TestWith(['csv'])]
@@ -165,7 +165,7 @@ final class TakeAwayTest extends TestCase
     #[TestWith(['json'])]
     public function test_brought_back_unchanged_there_is_nothing_to_change(string $kind): void
     {
-        $this->bringBack($this->get("/roll/take-away/{$kind}")->streamedContent())
+        $this->bringBack($this->get("/roll/export/{$kind}")->streamedContent())
             ->assertSee('0 new')
             ->assertSee('0 changed')
             ->assertSee('2 the same')
@@ -186,7 +186,7 @@ final class TakeAwayTest extends TestCase
             'servers' => '["ns1.farshore.example"]',
         ]);
         app(MakeStandings::class)->of([$name->id]);
-        $content = $this->get('/roll/take-away/csv')->streamedContent();
+        $content = $this->get('/roll/export/csv')->streamedContent();
         [$headings, $rows] = $this->read($content);
         self::assertCount(3, $rows);
         $wanted = [
@@ -225,18 +225,18 @@ final class TakeAwayTest extends TestCase
     /** @return TestResponse<Response> */
     private function bringBack(string $content): TestResponse
     {
-        $this->post('/bring-in', [
+        $this->post('/imports', [
             'list' => UploadedFile::fake()->createWithContent('acre-roll.csv', $content),
             'registrar' => $this->house->skerry->id,
             'client' => $this->house->harrow->id,
         ])->assertSessionHasNoErrors();
         $import = Import::query()->latest('id')->firstOrFail();
-        $this->post("/bring-in/{$import->id}/columns", [
+        $this->post("/imports/{$import->id}/columns", [
             'columns' => $import->matched['columns'] ?? [],
             'order' => 'ymd',
         ])->assertSessionHasNoErrors();
 
-        return $this->get("/bring-in/{$import->id}");
+        return $this->get("/imports/{$import->id}");
     }
 
     /** @return list<VEvent> */

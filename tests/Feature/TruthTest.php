@@ -146,7 +146,7 @@ final class TruthTest extends TestCase
         self::assertGreaterThan(35, $walked);
     }
 
-    #[TestWith(['reader', 'get', '/bring-in'])]
+    #[TestWith(['reader', 'get', '/imports'])]
     #[TestWith(['reader', 'get', '/clients/create'])]
     #[TestWith(['reader', 'get', '/hand-over'])]
     #[TestWith(['reader', 'get', '/names/bell.com/edit'])]

@@ -43,12 +43,15 @@ final class RemoveNames extends DeedInBooks
 
     public static function key(): string
     {
-        return 'let_go';
+        return 'remove_names';
     }
 
     public function choices(): array
     {
-        return [self::WATCH => $this->words->say('deeds.let_go.then.watch'), self::END => $this->words->say('deeds.let_go.then.end')];
+        return [
+            self::WATCH => $this->words->say('deeds.remove_names.then.watch'),
+            self::END => $this->words->say('deeds.remove_names.then.end'),
+        ];
     }
 
     public function terms(array $said): ?array
@@ -121,7 +124,7 @@ final class RemoveNames extends DeedInBooks
     protected function inWords(array $terms): array
     {
         return [
-            'then' => $this->words->say('deeds.let_go.then.'.($terms['then'] === self::WATCH ? 'watch' : 'end')),
+            'then' => $this->words->say('deeds.remove_names.then.'.($terms['then'] === self::WATCH ? 'watch' : 'end')),
             'because' => is_string($terms['because'] ?? null) ? $terms['because'] : '',
         ];
     }

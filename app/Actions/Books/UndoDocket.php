@@ -32,7 +32,7 @@ final class UndoDocket extends DeedInBooks
 
     public static function key(): string
     {
-        return 'take_back';
+        return 'undo_docket';
     }
 
     public function terms(array $said): ?array

@@ -32,7 +32,7 @@ final class KeepOurRecord extends DeedInBooks implements Undoable
 
     public static function key(): string
     {
-        return 'leave_drift';
+        return 'keep_our_record';
     }
 
     public function terms(array $said): ?array

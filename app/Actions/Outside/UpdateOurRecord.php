@@ -36,7 +36,7 @@ final class UpdateOurRecord extends DeedInBooks implements Undoable
 
     public static function key(): string
     {
-        return 'take_observed';
+        return 'update_our_record';
     }
 
     public function terms(array $said): ?array

@@ -20,7 +20,7 @@ final class RequestAuthCode extends DeedAtRegistrar
 {
     public static function key(): string
     {
-        return 'ask_code';
+        return 'request_code';
     }
 
     /** There is nothing to choose. */
@@ -41,7 +41,7 @@ final class RequestAuthCode extends DeedAtRegistrar
 
     public function beforeAndAfter(HeldCase $file, array $terms): array
     {
-        [$before, $after] = [__('deeds.ask_code.before'), __('deeds.ask_code.then')];
+        [$before, $after] = [__('deeds.request_code.before'), __('deeds.request_code.then')];
 
         return ['before' => ['code' => is_string($before) ? $before : ''], 'after' => ['code' => is_string($after) ? $after : '']];
     }

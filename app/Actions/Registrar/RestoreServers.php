@@ -24,7 +24,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
 {
     public static function key(): string
     {
-        return 'put_servers_back';
+        return 'restore_servers';
     }
 
     /** There is nothing to choose: each name has its own. */
@@ -79,7 +79,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
         }
 
         return array_flip(
-            array_map(fn (array $of): string => self::text('deeds.put_servers_back.of', ['names' => implode(', ', $of)]), $names),
+            array_map(fn (array $of): string => self::text('deeds.restore_servers.of', ['names' => implode(', ', $of)]), $names),
         );
     }
 

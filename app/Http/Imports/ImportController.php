@@ -99,7 +99,7 @@ final readonly class ImportController
                 ->withErrors(['list' => $e->getMessage()]);
         }
 
-        return to_route('bring-in.show', $import);
+        return to_route('imports.show', $import);
     }
 
     public function show(Import $import, Request $request): View
@@ -155,7 +155,7 @@ final readonly class ImportController
         try {
             $looked = $this->look->handle($this->storage->disk()->path($import->path), $request->options(), $import->registrar_id);
         } catch (ListError $e) {
-            return to_route('bring-in.edit', $import)->withErrors(['reading' => $e->getMessage()]);
+            return to_route('imports.edit', $import)->withErrors(['reading' => $e->getMessage()]);
         }
         $this->database->transaction(function () use ($import, $looked): void {
             $locked = Import::query()->lockForUpdate()->findOrFail($import->id);
@@ -165,14 +165,14 @@ final readonly class ImportController
             }
         });
 
-        return to_route('bring-in.edit', $import);
+        return to_route('imports.edit', $import);
     }
 
     public function discard(Import $import, SignedInRequest $request): RedirectResponse
     {
         $this->discard->handle($request->person(), $import);
 
-        return to_route('bring-in.create')->with('told', __('imports.discarded', ['file' => $import->file]));
+        return to_route('imports.create')->with('told', __('imports.discarded', ['file' => $import->file]));
     }
 
     public function match(Import $import, ColumnsRequest $request): RedirectResponse
@@ -203,14 +203,14 @@ final readonly class ImportController
             WorkImport::dispatch($import->id)->afterCommit();
         });
 
-        return to_route('bring-in.show', $import);
+        return to_route('imports.show', $import);
     }
 
     public function write(Import $import, WriteRequest $request): RedirectResponse
     {
         $because = trim($request->word('because'));
         if ($because === '' && $this->overridden->count($import) > 0) {
-            return to_route('bring-in.show', $import)
+            return to_route('imports.show', $import)
                 ->withInput(OldInput::of($request))
                 ->withErrors(['because' => __('imports.why_needed')]);
         }
@@ -239,7 +239,7 @@ final readonly class ImportController
             WorkImport::dispatch($import->id)->afterCommit();
         });
 
-        return to_route('bring-in.show', $import);
+        return to_route('imports.show', $import);
     }
 
     public function takeBack(Import $import): RedirectResponse
@@ -254,7 +254,7 @@ final readonly class ImportController
             WorkImport::dispatch($import->id)->afterCommit();
         });
 
-        return to_route('bring-in.show', $import);
+        return to_route('imports.show', $import);
     }
 
     public function state(Import $import): JsonResponse

@@ -43,6 +43,6 @@ final class BeginController
         });
         $session->handle($request, $owner);
 
-        return to_route('bring-in.create');
+        return to_route('imports.create');
     }
 }

@@ -28,7 +28,7 @@ final readonly class SetbackController
     {
         $again->handle($request->person(), $setback);
 
-        return to_route('set-aside')->with('told', __('setbacks.again'));
+        return to_route('failed-work')->with('told', __('setbacks.again'));
     }
 
     /** The framework's own command puts a failed job back into the queue, and forgets that it failed. */
@@ -36,6 +36,6 @@ final readonly class SetbackController
     {
         $artisan->call('queue:retry', ['id' => [$uuid]]);
 
-        return to_route('set-aside')->with('told', __('setbacks.again'));
+        return to_route('failed-work')->with('told', __('setbacks.again'));
     }
 }

@@ -245,7 +245,7 @@
                 @endcan
             @endif
             @if ($setbacks !== [])
-                <h3 id="set-aside">{{ __('common.failed_work') }}</h3>
+                <h3 id="failed-work">{{ __('common.failed_work') }}</h3>
                 <p class="lesser">{{ __('accounts.show.these_failed_they_hold_up') }}</p>
                 <x-setbacks :setbacks="$setbacks" />
             @endif

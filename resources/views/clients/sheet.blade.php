@@ -60,7 +60,7 @@
             <x-cut :shown="count($names)" :most="App\Queries\Clients\ClientSheet::MOST">{{ __('clients.sheet.all_in_csv') }}</x-cut>
         @endif
         <p class="no-paper head-deeds"><button type="button" class="main" data-print>{{ __('common.print') }}</button> <a class="button"
-                href="{{ route('roll.take-away', ['csv', 'client' => $client->id]) }}">{{ __('clients.sheet.as_csv') }}</a> <a
+                href="{{ route('roll.export', ['csv', 'client' => $client->id]) }}">{{ __('clients.sheet.as_csv') }}</a> <a
                 class="button" href="{{ route('roll.calendar', ['client' => $client->id]) }}">{{ __('clients.sheet.as_a_calendar') }}</a>
         </p>
     </article>

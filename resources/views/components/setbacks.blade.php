@@ -7,7 +7,7 @@
                     <a class="name" href="{{ route('names.show', $one->name->ascii) }}">{{ $one->name->unicode }}</a>
                 @elseif ($one->kind === App\Models\SetbackKind::Import)
                     <a
-                        href="{{ route('bring-in.show', $one->subject_id) }}">{{ __(
+                        href="{{ route('imports.show', $one->subject_id) }}">{{ __(
                             'components.setbacks.list',
                             ['subject_id' => $one->subject_id],
                         ) }}</a>
@@ -36,7 +36,7 @@
             </dd>
             <dd>
                 @can('run')
-                    <form method="post" action="{{ route('set-aside.again', $one) }}">
+                    <form method="post" action="{{ route('failed-work.again', $one) }}">
                         @csrf<button>{{ __('components.setbacks.try_again') }}</button></form>
                 @endcan
             </dd>

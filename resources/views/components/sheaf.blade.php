@@ -10,7 +10,7 @@
         <details class="menu up">
             <summary class="button">{{ __('components.sheaf.in_our_record') }}</summary>
             <div class="menu-sheet">
-                @foreach (['give_to_client', 'record_renewal', 'change_intent', 'change_words', 'let_go'] as $deed)
+                @foreach (['give_to_client', 'record_renewal', 'change_intent', 'change_words', 'remove_names'] as $deed)
                     <a href="{{ route('deeds.show', [$deed, 'of' => 'sheaf']) }}">{{ __('deeds.' . $deed . '.title') }}</a>
                 @endforeach
             </div>
@@ -19,7 +19,14 @@
             <summary class="button">{{ __('components.sheaf.at_the_registrar') }}</summary>
             <div class="menu-sheet">
                 @foreach (
-                    ['change_lock', 'change_auto_renew', 'change_disclosure', 'change_registrant', 'ask_code', 'put_servers_back'] as $deed
+                    [
+                        'change_lock',
+                        'change_auto_renew',
+                        'change_disclosure',
+                        'change_registrant',
+                        'request_code',
+                        'restore_servers',
+                    ] as $deed
                 )
                     <a href="{{ route('deeds.show', [$deed, 'of' => 'sheaf']) }}">{{ __('deeds.' . $deed . '.title') }}</a>
                 @endforeach

@@ -83,7 +83,7 @@
             @can('prepare')
                 <a class="button"
                     href="{{
-                        route('deeds.show', ['take_back', 'docket' => $docket->id])
+                        route('deeds.show', ['undo_docket', 'docket' => $docket->id])
                     }}">{{ __($ticked ? 'dockets.wrong_tick' : 'dockets.undo') }}</a>
             @endcan
         @endif

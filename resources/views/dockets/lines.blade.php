@@ -74,7 +74,7 @@
                                     <a class="in-text lesser"
                                         href="{{ route(
                                             'deeds.show',
-                                            ['take_back', 'docket' => $docket->id, 'name' => $line->name->ascii],
+                                            ['undo_docket', 'docket' => $docket->id, 'name' => $line->name->ascii],
                                         ) }}">{{ __('dockets.not_done') }}</a>
                                 @endcan
                                 @endif @if ($line->seen_on !== null)

@@ -13,8 +13,8 @@
         </noscript>
     @endif
     @if ($setbacks !== [])
-        <section class="card apart" aria-labelledby="set-aside">
-            <h2 id="set-aside">{{ __('common.failed_work') }}</h2>
+        <section class="card apart" aria-labelledby="failed-work">
+            <h2 id="failed-work">{{ __('common.failed_work') }}</h2>
             <p class="lesser">{{ __('dockets.show.these_failed_they_hold_up') }}</p><x-setbacks :setbacks="$setbacks" />
         </section>
     @endif

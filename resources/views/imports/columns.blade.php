@@ -5,7 +5,7 @@
         'imports.column',
         ['number' => $column + 1],
     ) : $headings[$column])
-    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('bring-in.create') }}">{{ __('imports.title') }}</a> /
+    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('imports.create') }}">{{ __('imports.title') }}</a> /
         {{ $import->file }}</nav>
     <h1>{{ __('imports.columns.title') }}</h1>
     <p class="sentence">{{ trans_choice('imports.columns.count', count($headings)) }} <strong>{{ $import->file }}</strong>.
@@ -15,7 +15,7 @@
         ) : __('imports.columns.guess') }}
     </p>
     @unless ($shape['names_columns'] ?? false)
-        <form method="post" action="{{ route('bring-in.reading', $import) }}" class="card fields" data-once
+        <form method="post" action="{{ route('imports.reading', $import) }}" class="card fields" data-once
             aria-label="{{ __('imports.reading.title') }}">
             @csrf
             <div class="columns">
@@ -47,7 +47,7 @@
             </div>
         </form>
     @endunless
-    <form method="post" action="{{ route('bring-in.match', $import) }}" data-once>
+    <form method="post" action="{{ route('imports.match', $import) }}" data-once>
         @csrf
         <table class="sheet">
             <thead>

@@ -3,7 +3,7 @@
         {{ lcfirst(__('imports.title')) }}</nav>
     <h1>{{ __('imports.title') }}</h1>
     <p class="sentence">{{ __('imports.create.what') }} {{ __('imports.nothing_yet') }}</p>
-    <form method="post" action="{{ route('bring-in.store') }}" enctype="multipart/form-data" class="card fields">
+    <form method="post" action="{{ route('imports.store') }}" enctype="multipart/form-data" class="card fields">
         @csrf
         <div class="columns">
             <x-field name="list" :label="__('imports.create.file')" id="f-list">
@@ -72,7 +72,7 @@
                 @foreach ($before as $import)
                     <div>
                         <dt>{{ $import->registrar->name }}</dt>
-                        <dd><a href="{{ route('bring-in.show', $import) }}">{{ $import->file }}</a></dd>
+                        <dd><a href="{{ route('imports.show', $import) }}">{{ $import->file }}</a></dd>
                         <dd>{{ __('imports.state.' . $import->state->value) }}</dd>
                     </div>
                 @endforeach

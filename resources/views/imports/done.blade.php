@@ -5,7 +5,7 @@
     ['told' => number_format($import->rows_written)],
 ))
 <x-layout :title="$title" area="Roll">
-    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('bring-in.create') }}">{{ __('imports.title') }}</a> /
+    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('imports.create') }}">{{ __('imports.title') }}</a> /
         {{ $import->file }}</nav>
     <h1>{{ $title }}</h1>
     <p class="sentence">{{ __('imports.done.from', ['file' => $import->file, 'registrar' => $import->registrar->name]) }}
@@ -22,7 +22,7 @@
             <h2 id="back">{{ __('imports.done.undo_title') }}</h2>
             @if ($touched === [])
                 <p>{{ __('imports.done.undo_what') }}</p>
-                <form method="post" action="{{ route('bring-in.take-back', $import) }}" data-once>@csrf
+                <form method="post" action="{{ route('imports.take-back', $import) }}" data-once>@csrf
                     <button>{{ __('imports.done.undo') }}</button></form>
             @else
                 @php($few = collect($touched)->take(5)->map(

@@ -12,7 +12,7 @@
     );
 @endphp
 <x-layout :title="__('imports.preview.title')" area="Roll">
-    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('bring-in.create') }}">{{ __('imports.title') }}</a> /
+    <nav class="trail" aria-label="{{ __('imports.where') }}"><a href="{{ route('imports.create') }}">{{ __('imports.title') }}</a> /
         {{ $import->file }}</nav>
     <h1>{{ __('imports.preview.title') }}</h1>
     <p class="sentence">
@@ -23,7 +23,7 @@
         ) }}
         @include('imports.counts')</p>
     @include('imports.rows')
-    <form method="post" action="{{ route('bring-in.write', $import) }}" id="write" data-once>
+    <form method="post" action="{{ route('imports.write', $import) }}" id="write" data-once>
         @csrf
         @if ($overridden > 0)
             <fieldset class="card fields">
@@ -77,7 +77,7 @@
                 </p>
                 <p class="lesser">{{ __('imports.preview.since') }}</p>
             </div>
-            <a class="button" href="{{ route('bring-in.edit', $import) }}">{{ __('imports.preview.again') }}</a>
+            <a class="button" href="{{ route('imports.edit', $import) }}">{{ __('imports.preview.again') }}</a>
             @if (auth()->user()->can('isGuarded', $import))
                 <span class="is-soon">{{ __('forms.guarded_list') }}</span>
             @elseif ($does !== '')

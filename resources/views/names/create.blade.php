@@ -1,7 +1,7 @@
 <x-layout :title="__('names.add.title')" area="Roll">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a href="{{ route('roll') }}">{{ __('common.the_roll') }}</a></nav>
     <h1>{{ __('names.add.title') }}</h1>
-    <p class="sentence">{{ __('names.add.says') }} <a href="{{ route('bring-in.create') }}">{{ __('names.add.many') }}</a></p>
+    <p class="sentence">{{ __('names.add.says') }} <a href="{{ route('imports.create') }}">{{ __('names.add.many') }}</a></p>
     @if ($accounts === [])
         <div class="empty">
             <h2>{{ __('names.add.no_account') }}</h2>

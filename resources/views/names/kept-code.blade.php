@@ -4,10 +4,10 @@
     <p>
         @if ($code === null)
             {{ __('names.kept_code.none') }} <a
-                href="{{ route('deeds.show', ['ask_code', 'name' => $name->ascii]) }}">{{ __('names.kept_code.request') }}</a>
+                href="{{ route('deeds.show', ['request_code', 'name' => $name->ascii]) }}">{{ __('names.kept_code.request') }}</a>
         @else
             {{ __('names.kept_code.stored_' . $code->got_from, ['day' => App\Support\Dates::full($code->got_on)]) }} <a
-                href="{{ route('deeds.show', ['ask_code', 'name' => $name->ascii]) }}">{{ __('names.kept_code.request_new') }}</a>
+                href="{{ route('deeds.show', ['request_code', 'name' => $name->ascii]) }}">{{ __('names.kept_code.request_new') }}</a>
         @endif
     </p>
     @if ($code !== null)

@@ -6,7 +6,7 @@
         <div class="head-deeds">
             @can('prepare')
                 <a href="{{ route('names.create') }}">{{ __('names.add.title') }}</a> <a
-                    href="{{ route('bring-in.create') }}">{{ __('roll.index.import_names') }}</a>
+                    href="{{ route('imports.create') }}">{{ __('roll.index.import_names') }}</a>
             @endcan
             @if ($views->isNotEmpty())
                 <details class="menu">
@@ -170,7 +170,7 @@
                     <summary>{{ __('roll.index.export') }}</summary>
                     <div class="menu-sheet">
                         @foreach (__('roll.index.formats') as $kind => $as)
-                            <a href="{{ route('roll.take-away', [$kind, ...$filter->words()]) }}">{{ $as }}</a>
+                            <a href="{{ route('roll.export', [$kind, ...$filter->words()]) }}">{{ $as }}</a>
                         @endforeach
                         <a href="{{ route('roll.calendar', $filter->words()) }}">{{ __('roll.index.calendar') }}</a>
                         <form method="post" action="{{ route('roll.subscribe') }}">@csrf @include('roll.sentence')<p>
@@ -212,7 +212,7 @@
                 <h2>{{ __('roll.index.nothing_is_on_the_roll_yet') }}</h2>
                 <p>{{ __('roll.index.the_roll_is_the_inventory') }}</p>
                 @can('prepare')
-                    <p><a class="button main" href="{{ route('bring-in.create') }}">{{ __('roll.index.import_names_from_a') }}</a></p>
+                    <p><a class="button main" href="{{ route('imports.create') }}">{{ __('roll.index.import_names_from_a') }}</a></p>
                 @endcan
             @endif
         </div>

@@ -71,7 +71,7 @@
                 <h2>{{ __('rounds.show.nothing_is_on_the_roll_yet') }}</h2>
                 <p>{{ __('rounds.show.as_soon_as_there_are_names') }}</p>
                 @can('prepare')
-                    <p><a class="button main" href="{{ route('bring-in.create') }}">{{ __('rounds.show.import_names_from_a') }}</a> <a
+                    <p><a class="button main" href="{{ route('imports.create') }}">{{ __('rounds.show.import_names_from_a') }}</a> <a
                             class="button" href="{{ route('names.create') }}">{{ __('names.add.title') }}</a></p>
                 @endcan
             @endif

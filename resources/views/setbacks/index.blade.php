@@ -1,6 +1,6 @@
 <x-layout :title="__('common.failed_work')">
     @can('run')
-        <x-settings current="set-aside" />
+        <x-settings current="failed-work" />
     @endcan
     <h1>{{ __('common.failed_work') }}</h1>
     <p class="sentence">{{ __('setbacks.index.work_that_failed_is_set_aside') }}</p>
@@ -8,8 +8,8 @@
         <p class="empty">{{ __('setbacks.index.nothing_has_failed') }}</p>
     @endif
     @if ($setbacks !== [])
-        <section class="card" aria-labelledby="set-aside">
-            <h2 id="set-aside">{{ __('setbacks.index.waiting_to_be_retried') }}</h2><x-setbacks :setbacks="$setbacks" />
+        <section class="card" aria-labelledby="failed-work">
+            <h2 id="failed-work">{{ __('setbacks.index.waiting_to_be_retried') }}</h2><x-setbacks :setbacks="$setbacks" />
         </section>
     @endif
     @if ($jobs !== [])
@@ -23,7 +23,7 @@
                         <dd><bdi>{{ $job->error }}</bdi><span
                                 class="lesser">{{ App\Support\Dates::clock(new DateTimeImmutable($job->failedAt)) }}</span></dd>
                         <dd>
-                            <form method="post" action="{{ route('set-aside.job', $job->uuid) }}">
+                            <form method="post" action="{{ route('failed-work.job', $job->uuid) }}">
                                 @csrf<button>{{ __('setbacks.index.try_again') }}</button></form>
                         </dd>
                     </div>

@@ -52,7 +52,7 @@ final readonly class ListsWithRefusals implements RoundsKind
                 $how === 'waits' ? $this->words->say('rounds.list.waits') : $this->words->count('rounds.list.refused', $list->int('lines')),
                 $this->words->say("rounds.list.cost.{$how}"),
                 $this->words->say("rounds.list.deed.{$how}"),
-                route('bring-in.show', [$list->int('id'), ...$how === 'refused' ? ['verdict' => 'refused'] : []]),
+                route('imports.show', [$list->int('id'), ...$how === 'refused' ? ['verdict' => 'refused'] : []]),
                 isName: false,
             );
         }, $rows);

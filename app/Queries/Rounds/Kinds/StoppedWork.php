@@ -34,9 +34,9 @@ final readonly class StoppedWork implements RoundsKind
             $account = $row->intOrNull('account_id');
             $docket = $row->int('docket');
             [$title, $address] = match (true) {
-                $account !== null => ["{$row->text('registrar')} {$row->text('number')}", route('accounts.show', $account).'#set-aside'],
+                $account !== null => ["{$row->text('registrar')} {$row->text('number')}", route('accounts.show', $account).'#failed-work'],
                 $docket > 0 => [$this->words->say('rounds.stopped.docket', ['docket' => (string) $docket]), route('dockets.show', $docket)],
-                default => [$this->words->say('rounds.stopped.house'), route('set-aside')],
+                default => [$this->words->say('rounds.stopped.house'), route('failed-work')],
             };
 
             return new RoundsItem(
