@@ -55,12 +55,6 @@ final class Name extends Model
         return $this->hasMany(Holding::class)->orderByRaw('lower(span) NULLS FIRST');
     }
 
-    /** @return HasMany<DocketLine, $this> */
-    public function docketLines(): HasMany
-    {
-        return $this->hasMany(DocketLine::class);
-    }
-
     /** @return BelongsToMany<Word, $this> */
     public function words(): BelongsToMany
     {

@@ -13,13 +13,4 @@ enum ExtraKind: string
     case Zone = 'zone';
     case Certificate = 'certificate';
     case Hosting = 'hosting';
-
-    /** Whether it holds something that can be copied before it is gone. */
-    public function holdsContent(): bool
-    {
-        return match ($this) {
-            self::Mail, self::Redirects, self::Zone, self::Hosting => true,
-            self::Privacy, self::Certificate => false,
-        };
-    }
 }

@@ -209,7 +209,6 @@ return [
             .'your account, and try again.',
         'nobody_meant' => 'No contact or more than one matches, or the authority is missing: nothing was started',
         'side_said_no' => ':who refused',
-        'not_confirmed' => 'A confirmation is still missing, so it can’t have been done',
         'receiver_refused' => 'The receiver refused the handover',
         'nothing_ticked' => 'Select at least one name first.',
         'no_terms' => 'Choose first what should change.',

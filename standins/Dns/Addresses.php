@@ -18,9 +18,4 @@ final class Addresses
     {
         return strtr($address, self::NETWORKS);
     }
-
-    public static function ofWorld(string $here): string
-    {
-        return strtr($here, array_flip(self::NETWORKS));
-    }
 }

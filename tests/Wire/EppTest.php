@@ -124,8 +124,8 @@ final class EppTest extends TestCase
             ),
         );
         self::assertSame(
-            [true, 'oriel', '2026-10-11', null],
-            [$moved->isPending(), $moved->asker, $moved->actAt?->format('Y-m-d'), $moved->ends],
+            ['pending', 'oriel', '2026-10-11', null],
+            [$moved->state, $moved->asker, $moved->actAt?->format('Y-m-d'), $moved->ends],
         );
         self::assertSame(
             '2027-11-02',

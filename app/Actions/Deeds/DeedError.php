@@ -82,11 +82,6 @@ final class DeedError extends DomainException
         return self::say('side_said_no', ['who' => $who]);
     }
 
-    public static function notConfirmed(): self
-    {
-        return self::say('not_confirmed');
-    }
-
     public static function nobodyMeant(): self
     {
         return self::say('nobody_meant');

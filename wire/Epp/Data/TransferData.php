@@ -46,9 +46,4 @@ final readonly class TransferData
             $data->timeOrNull($namespace, 'exDate'),
         );
     }
-
-    public function isPending(): bool
-    {
-        return $this->state === 'pending';
-    }
 }
