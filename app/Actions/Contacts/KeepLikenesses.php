@@ -36,7 +36,7 @@ final readonly class KeepLikenesses
         $this->database->delete(
             'DELETE FROM likenesses l WHERE l.likeness IN (SELECT json_array_elements_text(?::json)) AND 2 > (
                 SELECT count(*) FROM contact_versions v JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
-                WHERE v.likeness = l.likeness AND upper_inf(v.span)
+                WHERE v.likeness = l.likeness AND v.likeness <> \'\' AND upper_inf(v.span)
              )',
             [$in],
         );

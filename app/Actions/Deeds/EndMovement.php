@@ -7,8 +7,6 @@ namespace App\Actions\Deeds;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Time\Instant;
 use App\Models\DocketLine;
-use App\Models\Leg;
-use App\Models\Movement;
 
 /**
  * What a line opened ends with it: its movement, and the steps that were left where it was done; that a lock is on again is seen or said,
@@ -18,18 +16,17 @@ final class EndMovement
 {
     public static function of(DocketLine $line, Instant $on, bool $done): void
     {
-        $movement = Movement::query()
-            ->where('name_id', $line->name_id)
-            ->where('docket_id', $line->docket_id)
-            ->whereNull('closed_on')
-            ->first();
-        $movement?->update(['closed_on' => $on]);
-        if ($movement !== null && $done) {
-            Leg::query()
-                ->where('movement_id', $movement->id)
-                ->whereNull('done_on')
-                ->whereNotIn('kind', array_filter(LegKind::cases(), fn (LegKind $kind): bool => $kind->putsBack()))
-                ->update(['done_on' => $on->isoSecond()]);
-        }
+        $database = $line->getConnection();
+        $bound = [$on->isoSecond(), $line->name_id, $line->docket_id];
+        $closed = 'UPDATE movements SET closed_on = ?::timestamptz, updated_at = clock_timestamp()
+            WHERE name_id = ? AND docket_id = ? AND closed_on IS NULL';
+        $backs = array_filter(LegKind::cases(), fn (LegKind $kind): bool => $kind->putsBack());
+        $done
+            ? $database->update(
+                "WITH closed AS ({$closed} RETURNING id) UPDATE legs g SET done_on = ?::timestamptz, updated_at = clock_timestamp()
+                    FROM closed c WHERE g.movement_id = c.id AND g.done_on IS NULL AND g.kind <> ALL (?)",
+                [...$bound, $on->isoSecond(), '{'.implode(',', array_column($backs, 'value')).'}'],
+            )
+            : $database->update($closed, $bound);
     }
 }

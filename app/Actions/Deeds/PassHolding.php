@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Deeds;
 
 use Acre\Core\Time\Instant;
-use Acre\Core\Time\Span;
 use App\Models\Holding;
 use App\Queries\Names\HeldCase;
 use App\Support\Dates;
@@ -34,23 +33,38 @@ final readonly class PassHolding
     /** @throws DeedError when it can't have passed then, because it came only later */
     public function handle(HeldCase $file, int $accountId, int $clientId, Instant $on, int $docketId): void
     {
-        $held = Holding::query()->where('name_id', $file->nameId)->whereRaw('upper_inf(span)')->firstOrFail();
-        $since = $held->span->from;
-        if ($since !== null && $on->epoch <= $since->epoch) {
-            // A holding of the same day is left a second after it began; one of an earlier day can't be.
-            if (! $on->toDay()->agreesWith($since->toDay())) {
-                throw DeedError::beforeItBegan($file->facts->name->unicode, Dates::exact($since));
-            }
-            $on = $since->plusSeconds(1);
+        // As nearly every one passes, in one statement: it began before, ends on that day, and the next begins.
+        if ($this->pass($file, $accountId, $clientId, $on, $docketId)) {
+            return;
         }
-        $held->update(['span' => Span::of($since, $on)]);
-        Holding::query()->create([
-            'name_id' => $file->nameId,
-            'registration_id' => $file->registrationId,
-            'account_id' => $accountId,
-            'client_id' => $clientId,
-            'span' => Span::since($on),
-            'docket_id' => $docketId,
-        ]);
+        $since = Holding::query()->where('name_id', $file->nameId)->whereRaw('upper_inf(span)')->firstOrFail()->span->from ?? $on;
+        // A holding of the same day is left a second after it began; one of an earlier day can't be.
+        if (! $on->toDay()->agreesWith($since->toDay())) {
+            throw DeedError::beforeItBegan($file->facts->name->unicode, Dates::exact($since));
+        }
+        $this->pass($file, $accountId, $clientId, $since->plusSeconds(1), $docketId);
+    }
+
+    /** @return bool false: it began only then, or later */
+    private function pass(HeldCase $file, int $accountId, int $clientId, Instant $on, int $docketId): bool
+    {
+        return $this->database->affectingStatement(
+            'WITH ended AS (
+                UPDATE holdings SET span = tstzrange(lower(span), ?::timestamptz), updated_at = clock_timestamp()
+                WHERE name_id = ? AND upper_inf(span) AND (lower_inf(span) OR lower(span) < ?::timestamptz) RETURNING name_id
+             )
+             INSERT INTO holdings (name_id, registration_id, account_id, client_id, span, docket_id, created_at, updated_at)
+             SELECT name_id, ?, ?, ?, tstzrange(?::timestamptz, NULL), ?, clock_timestamp(), clock_timestamp() FROM ended',
+            [
+                $on->isoSecond(),
+                $file->nameId,
+                $on->isoSecond(),
+                $file->registrationId,
+                $accountId,
+                $clientId,
+                $on->isoSecond(),
+                $docketId,
+            ],
+        ) === 1;
     }
 }

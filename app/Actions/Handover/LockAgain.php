@@ -38,20 +38,24 @@ final readonly class LockAgain
      */
     public function after(DocketLine $line, int $accountId, Instant $now): void
     {
-        $movement = Movement::query()->where('name_id', $line->name_id)->where('docket_id', $line->docket_id)->latest('id')->first();
-        $open = fn (Movement $movement, LegKind $kind): ?Leg => Leg::query()
-            ->where('movement_id', $movement->id)
-            ->where('kind', $kind)
+        $open = Leg::query()
+            ->whereIn('kind', [LegKind::LockAccount, LegKind::SetLock])
             ->whereNull('done_on')
-            ->first();
+            ->whereRaw(
+                'movement_id = (SELECT id FROM movements WHERE name_id = ? AND docket_id = ? ORDER BY id DESC LIMIT 1)',
+                [$line->name_id, $line->docket_id],
+            )
+            ->get()
+            ->keyBy(fn (Leg $leg): string => $leg->kind->value);
+        $movement = $open->first()?->movement_id;
         if ($movement === null) {
             return;
         }
         // An account is unlocked by hand alone: where no slip was followed it never was.
         if (! $this->wasByHand($line, $movement)) {
-            $open($movement, LegKind::LockAccount)?->update(['done_on' => $now]);
+            $open->get(LegKind::LockAccount->value)?->update(['done_on' => $now]);
         }
-        $leg = $open($movement, LegKind::SetLock);
+        $leg = $open->get(LegKind::SetLock->value);
         if ($leg === null) {
             return;
         }
@@ -113,21 +117,21 @@ final readonly class LockAgain
     }
 
     /** By wire if a registrar was told, whatever it answered but no; by hand if the slip was there to be followed. */
-    private function wasLifted(DocketLine $line, Movement $movement): bool
+    private function wasLifted(DocketLine $line, int $movementId): bool
     {
         $told = Order::query()->where('docket_line_id', $line->id)->where('kind', OrderKind::LockOff)->latest('id')->first();
         if ($told !== null) {
             return $told->state !== OrderState::Refused && $told->sent_at !== null;
         }
 
-        return $this->wasByHand($line, $movement);
+        return $this->wasByHand($line, $movementId);
     }
 
     /** Whether the slip was there to be followed. */
-    private function wasByHand(DocketLine $line, Movement $movement): bool
+    private function wasByHand(DocketLine $line, int $movementId): bool
     {
         return Order::query()->where('docket_line_id', $line->id)->doesntExist() &&
-            Leg::query()->where('movement_id', $movement->id)->whereNotNull('confirmation_id')->whereNull('done_on')->doesntExist() &&
+            Leg::query()->where('movement_id', $movementId)->whereNotNull('confirmation_id')->whereNull('done_on')->doesntExist() &&
             Acceptance::query()
                 ->where('docket_id', $line->docket_id)
                 ->where(fn ($open) => $open->whereNull('accepted')->orWhere('accepted', false))

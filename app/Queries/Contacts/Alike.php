@@ -34,7 +34,7 @@ final readonly class Alike
                     SELECT json_agg(few.id) FROM (
                         SELECT v.contact_id AS id FROM contact_versions v
                         JOIN contacts c ON c.id = v.contact_id AND c.merged_into IS NULL
-                        WHERE v.likeness = l.likeness AND upper_inf(v.span) ORDER BY v.contact_id LIMIT ?
+                        WHERE v.likeness = l.likeness AND v.likeness <> \'\' AND upper_inf(v.span) ORDER BY v.contact_id LIMIT ?
                     ) few
                  ) AS ids
                  FROM (SELECT * FROM likenesses ORDER BY registrars DESC, likeness LIMIT ? OFFSET ?) l
