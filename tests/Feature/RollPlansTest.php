@@ -62,4 +62,76 @@ final class RollPlansTest extends TestCase
         self::assertStringNotContainsString('Sort', $plan);
         self::assertStringContainsString('Index Cond', $plan);
     }
+
+    /** An index that no page asks for is written with every name, for nobody. */
+    public function test_each_index_of_standings_is_asked_for_by_a_page(): void
+    {
+        $house = new House();
+        $name = $house->name('bell.com');
+        $asked = [];
+        DB::listen(function (QueryExecuted $query) use (&$asked): void {
+            if (str_contains($query->sql, 'standings') && preg_match('/^\s*(select|with)/i', $query->sql) === 1) {
+                $asked[$query->sql] = $query->bindings;
+            }
+        });
+        $filters = array_map(
+            fn (array $sentence): RollFilter => new RollFilter(
+                client: $sentence[1] === 'client' ? $house->foundry->id : null,
+                registrar: $sentence[1] === 'registrar' ? $house->skerry->id : null,
+                account: $sentence[1] === 'account' ? $house->ours->id : null,
+                sort: $sentence[0],
+            ),
+            array_values([...self::sentences()]),
+        );
+        foreach (
+            [
+                ['phase' => 'grace'],
+                ['intent' => 'lapse'],
+                ['lock' => 'off'],
+                ['disclosure' => 'shown'],
+                ['suffix' => 'com'],
+                ['created' => '2020'],
+                ['registrant' => 'Bell'],
+                ['server' => 'wire.example'],
+            ] as $facets
+        ) {
+            $filters[] = new RollFilter(facets: $facets);
+            $filters[] = new RollFilter(facets: $facets, sort: Sort::Ends);
+        }
+        $filters[] = new RollFilter(text: 'bell');
+        $this->actingAs($house->owner);
+        $pages = [
+            ...array_map(fn (RollFilter $filter): string => $filter->address(), $filters),
+            '/rounds',
+            '/find?q=bell',
+            '/find?q=bel',
+            '/verification',
+            "/clients/{$house->foundry->id}",
+            "/accounts/{$house->ours->id}",
+            "/names/{$name->ascii}",
+            '/contacts?risk=no_mailbox',
+        ];
+        foreach ($pages as $page) {
+            $this->get($page);
+        }
+        $all = array_map(
+            fn (Row $row): string => $row->text('indexname'),
+            Row::all(DB::select("SELECT indexname FROM pg_indexes WHERE tablename = 'standings'")),
+        );
+        $used = [];
+        foreach (['off', 'on'] as $bitmap) {
+            foreach (['off', 'on'] as $sort) {
+                DB::statement('SET LOCAL enable_seqscan = off');
+                DB::statement("SET LOCAL enable_bitmapscan = {$bitmap}");
+                DB::statement("SET LOCAL enable_sort = {$sort}");
+                foreach ($asked as $sql => $bindings) {
+                    foreach (Row::all(DB::select('EXPLAIN '.$sql, $bindings)) as $line) {
+                        preg_match_all('/\bstandings_\w+/', $line->text('QUERY PLAN'), $found);
+                        array_push($used, ...$found[0]);
+                    }
+                }
+            }
+        }
+        self::assertSame([], array_values(array_diff($all, $used)));
+    }
 }
