@@ -31,8 +31,8 @@ final readonly class NotTaken implements ValidationRule
     {
         $alike = $this->isFolded ? 'folded' : 'lower';
         $query = $this->model::query()
-                ->where($this->within)
-                ->whereRaw("{$alike}({$this->column}) = {$alike}(?)", [is_string($value) ? $value : '']);
+            ->where($this->within)
+            ->whereRaw("{$alike}({$this->column}) = {$alike}(?)", [is_string($value) ? $value : '']);
         if ($this->self instanceof Model) {
             $query->whereKeyNot($this->self->getKey());
         }
