@@ -60,7 +60,7 @@ $window->choose('#f-registrar', 'Skerry Registrations')->choose('#f-account', '4
 $window->press('Continue');
 $window->press('Preview the changes')->waitForText('h1', 'Preview');
 $window->ready()->driver->findElement(WebDriverBy::linkText('3 refused'))->click();
-$window->ready()->picture("{$folder}/imports-preview.png");
+$window->ready()->picture("{$folder}/import-preview.png");
 unlink($list);
 
 // A receiver is asked by letter: what the link in it shows.
