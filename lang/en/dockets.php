@@ -135,7 +135,7 @@ return [
         'select' => 'Select :unicode',
         'shown_in_the_directory_on' => 'shown in the directory on :seen_on',
         'done_on' => 'Done on',
-        'mark_the_selected_names_as' => 'Mark the selected names as done',
+        'mark_the_selected_names_as' => 'Mark selected as done',
         'mark_all_as_done' => 'Mark all :on_slip as done',
         'refused' => 'Refused',
         'why_the_selected_names_were' => 'Why the selected names were refused',

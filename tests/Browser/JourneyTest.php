@@ -73,7 +73,7 @@ final class JourneyTest extends TestCase
         $docket = (int) basename($window->driver->getCurrentURL());
         self::assertStringContainsString("ring-{$tag}.com", $window->text('.slip'));
         $window->find("input[aria-label^='Select ring-']")->click();
-        $window->press('Mark the selected names as done');
+        $window->press('Mark selected as done');
         self::assertStringContainsString('One name is marked as done', $window->text('.told'));
         $window->press('Mark all 2 as done');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));

@@ -16,16 +16,17 @@
         @foreach ($page->rows() as $row)
             <tr>
                 <th scope="row">{{ __('outside.field.' . $row['field']) }}</th>
-                <td data-label="{{ __('outside.source_short.registry') }}" @class(['mono hosts' => $row['field'] === 'servers'])>
-                    <bdi
+                <td data-label="{{ __('outside.source_short.registry') }}" @class(['mono hosts' => $row['field'] === 'servers'])><bdi
                         @class(['mark' => $row['differs']])>{{ $row['registry'] }}</bdi></td>
                 @if ($own !== null)
-                    <td data-label="{{ __('common.registrar') }}" @class(['mono hosts' => $row['field'] === 'servers'])>
-                        <bdi>{{ $row['own'] }}</bdi></td>
+                    <td data-label="{{ __('common.registrar') }}" @class(['mono hosts' => $row['field'] === 'servers'])><bdi>{{
+                            $row['own']
+                        }}</bdi></td>
                 @endif
                 @if ($page->isHeld())
-                    <td data-label="{{ __('common.the_roll') }}" @class(['mono hosts' => $row['field'] === 'servers'])>
-                        {{ $row['roll'] }}</td>
+                    <td data-label="{{ __('common.the_roll') }}" @class(['mono hosts' => $row['field'] === 'servers'])>{{
+                            $row['roll']
+                        }}</td>
                 @endif
             </tr>
         @endforeach
