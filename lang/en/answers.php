@@ -35,9 +35,8 @@ return [
         'identify' => '{1} Enter the details of your account, so that the name can’t go to a stranger.|[2,*] Enter the details of your '
             .'account, so that the names can’t go to a stranger.',
         'yes' => '{1} Yes, hand it to me|[2,*] Yes, hand them to me',
-        'to_account_by' => 'They go to your account :account at :registrar. This letter went to :mailbox. Nothing moves unless you agree '
-            .'by :day.',
-        'to_account' => 'They go to your account :account at :registrar. This letter went to :mailbox. Nothing moves unless you agree.',
+        'to_account_by' => 'For your account :account at :registrar. This letter went to :mailbox. Nothing moves unless you agree by :day.',
+        'to_account' => 'For your account :account at :registrar. This letter went to :mailbox. Nothing moves unless you agree.',
         'about_to' => '{1} :house is about to hand a domain name to you|[2,*] :house is about to hand :told domain names to you',
         'a_name_is_being_handed_to_you' => 'A name is being handed to you',
         'names_are_being_handed_to_you' => ':count names are being handed to you',
