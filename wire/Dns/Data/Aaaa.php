@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Wire\Dns\Data;
+
+use Acre\Wire\Dns\Data;
+use Acre\Wire\Dns\DnsError;
+use Acre\Wire\Dns\Octets;
+use Acre\Wire\Dns\Packet;
+use Acre\Wire\Dns\Values;
+
+/** An address of IPv6 (RFC 3596 §2.1), written as RFC 5952 has it. */
+final readonly class Aaaa implements Data
+{
+    private function __construct(public string $address)
+    {
+    }
+
+    public static function read(Octets $from, int $length): static
+    {
+        return new self((string) inet_ntop($from->take(16)));
+    }
+
+    public static function parse(Values $values): static
+    {
+        $text = $values->text('an address');
+
+        return filter_var($text, FILTER_VALIDATE_IP, FILTER_FLAG_IPV6) === false
+            ? throw DnsError::field($text, 'an IPv6 address')
+            : new self((string) inet_ntop((string) inet_pton($text)));
+    }
+
+    public function write(Packet $to): void
+    {
+        $to->bytes((string) inet_pton($this->address));
+    }
+
+    public function __toString(): string
+    {
+        return $this->address;
+    }
+}
