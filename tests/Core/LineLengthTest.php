@@ -21,6 +21,7 @@ final class LineLengthTest extends TestCase
         $files = Finder::create()
             ->files()
             ->in($root)
+            ->exclude(['var', 'vendor', 'node_modules'])
             ->ignoreVCSIgnored(true)
             ->ignoreDotFiles(false)
             ->name(['*.php', '*.md', '*.yaml', '*.json', '*.css', '*.js', '*.mjs', '*.sh', '*.ini', '*.conf', '*.html', '*.svg', '*.xsd'])

@@ -195,7 +195,7 @@ final class MailReferenceTest extends TestCase
                 for n in range(120):
                     one = email.message.EmailMessage()
                     text = '\n'.join(
-                        ' '.join(random.choice(words) for _ in range(random.randint(1, 30))) for _ in range(random.randint(1, 6)),
+                        ' '.join(random.choice(words) for _ in range(random.randint(1, 30))) for _ in range(random.randint(1, 6))
                     ) + '\n'
                     subject = ' '.join(random.choice(words) for _ in range(random.randint(1, 14)))
                     one['Subject'], one['From'], one['To'], one['Message-ID'] = subject, 'a@a.example', 'b@b.example', f'<{n}@a.example>'
