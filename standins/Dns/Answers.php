@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace Standin\Dns;
 
-use React\Dns\Model\Message;
-use React\Dns\Model\Record;
-use React\Dns\Query\Query;
+use Acre\Wire\Dns\Data\A;
+use Acre\Wire\Dns\Data\Aaaa;
+use Acre\Wire\Dns\Data\Ds;
+use Acre\Wire\Dns\Data\Host;
+use Acre\Wire\Dns\Name;
+use Acre\Wire\Dns\Question;
+use Acre\Wire\Dns\Record;
+use Acre\Wire\Dns\RecordType;
+use Acre\Wire\Dns\ResponseCode;
 use Standin\Registry\Registry;
 use Standin\Store;
 
 /** What the server at one address answers to one question (RFC 1034 §4.3.2, RFC 2308). */
 final readonly class Answers
 {
-    private const TYPE_DS = 43;
-
     private const TTL = 86_400;
 
     public function __construct(private Store $store)
@@ -22,24 +26,22 @@ final readonly class Answers
     }
 
     /** @param  string  $address  of the world */
-    public function to(Query $query, string $address, Mood $mood): Message
+    public function to(Question $question, string $address, Mood $mood): Reply
     {
-        $answer = new Message();
-        $answer->qr = true;
-        $answer->questions = [$query];
-        $name = strtolower(rtrim($query->name, '.'));
+        $answer = new Reply();
+        [$name, $type] = [$question->name->host(), $question->type];
         if ($mood === Mood::Refuses || $mood === Mood::Fails) {
-            $answer->rcode = $mood === Mood::Refuses ? Message::RCODE_REFUSED : Message::RCODE_SERVER_FAILURE;
+            $answer->code = $mood === Mood::Refuses ? ResponseCode::REFUSED : ResponseCode::SERVER_FAILURE;
         } elseif ($mood !== Mood::Lame) {
             match (true) {
-                $address === Addresses::ROOT => $this->root($answer, $name, $query->type),
-                $address === Addresses::EXAMPLE => $this->example($answer, $name, $query->type),
-                $this->registryAt($address) !== null => $this->registry($answer, $this->registryAt($address), $name, $query->type),
+                $address === Addresses::ROOT => $this->root($answer, $name, $type),
+                $address === Addresses::EXAMPLE => $this->example($answer, $name, $type),
+                $this->registryAt($address) !== null => $this->registry($answer, $this->registryAt($address), $name, $type),
                 default => $this->host(
                     $answer,
                     $this->store->hosts->byAddress()[$address] ?? '',
                     $name,
-                    $query->type,
+                    $type,
                     $mood === Mood::OutOfStep,
                 ),
             };
@@ -59,7 +61,7 @@ final readonly class Answers
         return null;
     }
 
-    private function root(Message $answer, string $name, int $type): void
+    private function root(Reply $answer, string $name, int $type): void
     {
         $tld = substr((string) strrchr(".{$name}", '.'), 1);
         if ($tld === 'example') {
@@ -81,14 +83,14 @@ final readonly class Answers
             }
         }
         $this->nothing($answer, Zone::of('', ['a.root.example'], '{"records": []}'), $name !== '');
-        if ($name === '' && $type === Message::TYPE_NS) {
-            $answer->answers = [new Record('', Message::TYPE_NS, Message::CLASS_IN, self::TTL, 'a.root.example')];
+        if ($name === '' && $type === RecordType::NS->value) {
+            $answer->answers = [self::server(Name::root(), 'a.root.example', self::TTL)];
             $answer->authority = [];
         }
     }
 
     /** Every host under `example` stands in one zone. */
-    private function example(Message $answer, string $name, int $type): void
+    private function example(Reply $answer, string $name, int $type): void
     {
         $addresses =
             $name === 'a.root.example'
@@ -108,7 +110,7 @@ final readonly class Answers
                 ),
             ];
         }
-        $answer->aa = true;
+        $answer->isAuthoritative = true;
         $answer->answers = array_values(
             array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type),
         );
@@ -118,15 +120,15 @@ final readonly class Answers
         $this->nothing($answer, Zone::of('example', ['ns.example'], '{"records": []}'), $addresses === []);
     }
 
-    private function registry(Message $answer, Registry $registry, string $name, int $type): void
+    private function registry(Reply $answer, Registry $registry, string $name, int $type): void
     {
         foreach ($registry->suffixes as $suffix) {
             if ($name === $suffix) {
-                $answer->aa = true;
+                $answer->isAuthoritative = true;
                 $zone = Zone::of($suffix, $this->hostsOf($registry), '{"records": []}');
-                $type === Message::TYPE_SOA
+                $type === RecordType::SOA->value
                     ? ($answer->answers = [$zone->soa()])
-                    : ($type === Message::TYPE_NS
+                    : ($type === RecordType::NS->value
                         ? ($answer->answers = $zone->ns())
                         : $this->nothing($answer, $zone, false));
 
@@ -135,7 +137,7 @@ final readonly class Answers
         }
         $registered = $this->registered($registry, $name);
         if ($registered === null) {
-            $answer->rcode = Message::RCODE_REFUSED;
+            $answer->code = ResponseCode::REFUSED;
 
             return;
         }
@@ -144,18 +146,17 @@ final readonly class Answers
         $zone = Zone::of($suffix, $this->hostsOf($registry), '{"records": []}');
         if ($found === null || ! $found->isDelegated()) {
             $this->nothing($answer, $zone, true);
-        } elseif ($type === self::TYPE_DS && $name === $owner) {
+        } elseif ($type === RecordType::DS->value && $name === $owner) {
             $answer->answers = array_map(
                 fn (array $ds): Record => new Record(
-                    $owner,
-                    self::TYPE_DS,
-                    Message::CLASS_IN,
+                    Name::ofHost($owner),
+                    RecordType::DS->value,
                     self::TTL,
-                    pack('nCC', $ds[0], $ds[1], $ds[2]).hex2bin($ds[3]),
+                    new Ds($ds[0], $ds[1], $ds[2], (string) hex2bin($ds[3])),
                 ),
                 $found->ds,
             );
-            $answer->answers === [] ? $this->nothing($answer, $zone, false) : ($answer->aa = true);
+            $answer->answers === [] ? $this->nothing($answer, $zone, false) : ($answer->isAuthoritative = true);
         } else {
             $glue = [];
             foreach ($found->servers as $host) {
@@ -184,7 +185,7 @@ final readonly class Answers
         return null;
     }
 
-    private function host(Message $answer, string $host, string $name, int $type, bool $older): void
+    private function host(Reply $answer, string $host, string $name, int $type, bool $older): void
     {
         foreach (Registry::all() as $registry) {
             $registered = $this->registered($registry, $name);
@@ -195,13 +196,13 @@ final readonly class Answers
         $found = isset($registered) ? $this->store->name($registered[1]) : null;
         $zone = $found === null ? null : Zone::of($found->name, $found->servers, $this->store->hosts->records($found->name));
         if ($zone === null || ! in_array($host, $zone->servedBy, true)) {
-            $answer->rcode = Message::RCODE_REFUSED;
+            $answer->code = ResponseCode::REFUSED;
 
             return;
         }
-        $answer->aa = true;
-        if ($name === $zone->origin && ($type === Message::TYPE_SOA || $type === Message::TYPE_NS)) {
-            $answer->answers = $type === Message::TYPE_SOA ? [$zone->soa($older)] : $zone->ns();
+        $answer->isAuthoritative = true;
+        if ($name === $zone->origin && ($type === RecordType::SOA->value || $type === RecordType::NS->value)) {
+            $answer->answers = $type === RecordType::SOA->value ? [$zone->soa($older)] : $zone->ns();
 
             return;
         }
@@ -220,7 +221,7 @@ final readonly class Answers
     }
 
     /** An alias is followed as far as the zone goes. */
-    private function follow(Message $answer, Zone $zone, string $name, int $type): void
+    private function follow(Reply $answer, Zone $zone, string $name, int $type): void
     {
         for ($steps = 0; $steps < 8; $steps++) {
             $records = $zone->at($name);
@@ -230,16 +231,17 @@ final readonly class Answers
                     array_filter(
                         $records,
                         fn (Record $record): bool => $record->type === $type ||
-                            $type === Message::TYPE_ANY ||
-                            $record->type === Message::TYPE_CNAME,
+                            $type === RecordType::ANY ||
+                            $record->type === RecordType::CNAME->value,
                     ),
                 ),
             ];
-            $alias = array_values(array_filter($records, fn (Record $record): bool => $record->type === Message::TYPE_CNAME))[0] ?? null;
-            if ($alias === null || $type === Message::TYPE_CNAME) {
+            $isAlias = fn (Record $record): bool => $record->type === RecordType::CNAME->value;
+            $alias = array_values(array_filter($records, $isAlias))[0] ?? null;
+            if ($alias === null || $type === RecordType::CNAME->value) {
                 break;
             }
-            $name = is_string($alias->data) ? $alias->data : '';
+            $name = $alias->data instanceof Host ? $alias->data->host->host() : '';
             if ($name !== $zone->origin && ! str_ends_with($name, ".{$zone->origin}")) {
                 return;
             }
@@ -250,10 +252,10 @@ final readonly class Answers
     }
 
     /** No such name, or nothing of that type; the SOA says for how long (RFC 2308 §2). */
-    private function nothing(Message $answer, Zone $zone, bool $noSuchName): void
+    private function nothing(Reply $answer, Zone $zone, bool $noSuchName): void
     {
-        $answer->aa = true;
-        $answer->rcode = $noSuchName ? Message::RCODE_NAME_ERROR : Message::RCODE_OK;
+        $answer->isAuthoritative = true;
+        $answer->code = $noSuchName ? ResponseCode::NO_SUCH_NAME : ResponseCode::OK;
         $answer->authority = [$zone->soa()];
     }
 
@@ -261,10 +263,10 @@ final readonly class Answers
      * @param  list<string>  $hosts
      * @param  array<string, list<string>>  $glue
      */
-    private function refer(Message $answer, string $zone, array $hosts, int $ttl, array $glue): void
+    private function refer(Reply $answer, string $zone, array $hosts, int $ttl, array $glue): void
     {
         $answer->authority = array_map(
-            fn (string $host): Record => new Record($zone, Message::TYPE_NS, Message::CLASS_IN, $ttl, $host),
+            fn (string $host): Record => self::server(Name::ofHost($zone), $host, $ttl),
             $hosts,
         );
         foreach ($glue as $host => $addresses) {
@@ -279,15 +281,16 @@ final readonly class Answers
     private function addressRecords(string $host, array $addresses): array
     {
         return array_map(
-            fn (string $address): Record => new Record(
-                $host,
-                str_contains($address, ':') ? Message::TYPE_AAAA : Message::TYPE_A,
-                Message::CLASS_IN,
-                self::TTL,
-                $address,
-            ),
+            fn (string $address): Record => str_contains($address, ':')
+                ? new Record(Name::ofHost($host), RecordType::AAAA->value, self::TTL, Aaaa::of($address))
+                : new Record(Name::ofHost($host), RecordType::A->value, self::TTL, A::of($address)),
             $addresses,
         );
+    }
+
+    private static function server(Name $zone, string $host, int $ttl): Record
+    {
+        return new Record($zone, RecordType::NS->value, $ttl, new Host(Name::ofHost($host)));
     }
 
     /** @return list<string> */

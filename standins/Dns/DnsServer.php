@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Standin\Dns;
 
-use InvalidArgumentException;
-use React\Dns\Model\Message;
-use React\Dns\Model\Record;
-use React\Dns\Protocol\BinaryDumper;
-use React\Dns\Protocol\Parser;
+use Acre\Wire\Dns\DnsError;
+use Acre\Wire\Dns\Edns;
+use Acre\Wire\Dns\Message;
+use Acre\Wire\Dns\ResponseCode;
 use React\EventLoop\Loop;
 use React\Socket\ConnectionInterface;
 use React\Socket\TcpServer;
@@ -19,15 +18,9 @@ use Standin\Store;
 /** All name servers of the world, each on an address of its own, over UDP and TCP (RFC 1035 §4.2, RFC 6891, RFC 7766). */
 final class DnsServer
 {
-    private const PLAIN = 512;
-
     private const MOST = 4096;
 
     private readonly Answers $answers;
-
-    private readonly Parser $parser;
-
-    private readonly BinaryDumper $dumper;
 
     /** @var array<string, list<mixed>> what listens, by address */
     private array $listening = [];
@@ -35,8 +28,6 @@ final class DnsServer
     public function __construct(private readonly Store $store, private readonly int $port)
     {
         $this->answers = new Answers($store);
-        $this->parser = new Parser();
-        $this->dumper = new BinaryDumper();
     }
 
     /** Opens every address that is not open yet. */
@@ -101,16 +92,16 @@ final class DnsServer
     private function answer(string $bytes, string $address, bool $isStream, callable $send): void
     {
         try {
-            $asked = $this->parser->parseMessage($bytes);
-        } catch (InvalidArgumentException) {
-            if (strlen($bytes) >= 12) {
-                $send(substr($bytes, 0, 2).pack('n5', 0x8000 | Message::RCODE_FORMAT_ERROR, 0, 0, 0, 0));
+            $asked = Message::read($bytes);
+        } catch (DnsError) {
+            if (strlen($bytes) >= Message::HEAD) {
+                $send(substr($bytes, 0, 2).pack('n5', 0x8000 | ResponseCode::FORMAT_ERROR, 0, 0, 0, 0));
             }
 
             return;
         }
         $mood = Mood::from($this->store->hosts->mood($address) ?? Mood::Fine->value);
-        if ($asked->qr || $mood === Mood::Silent) {
+        if ($asked->isAnswer || $mood === Mood::Silent) {
             return;
         }
         $answer = $this->answered($asked, $address, $mood, $isStream);
@@ -119,31 +110,32 @@ final class DnsServer
 
     private function answered(Message $asked, string $address, Mood $mood, bool $isStream): string
     {
-        $options =
-            array_values(array_filter($asked->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT))[0] ?? null;
-        if ($asked->opcode !== Message::OPCODE_QUERY || count($asked->questions) !== 1) {
-            $answer = new Message();
-            $answer->qr = true;
-            $answer->rcode = $asked->opcode === Message::OPCODE_QUERY ? Message::RCODE_FORMAT_ERROR : Message::RCODE_NOT_IMPLEMENTED;
-            $answer->questions = $asked->questions;
+        $reply = new Reply();
+        if ($asked->opcode !== 0 || count($asked->questions) !== 1) {
+            $reply->code = $asked->opcode === 0 ? ResponseCode::FORMAT_ERROR : ResponseCode::NOT_IMPLEMENTED;
         } else {
-            $answer = $this->answers->to($asked->questions[0], $address, $mood);
+            try {
+                $reply = $this->answers->to($asked->questions[0], $address, $mood);
+            } catch (DnsError) {
+                // What the control says of a zone need not be a zone.
+                $reply->code = ResponseCode::SERVER_FAILURE;
+            }
         }
-        [$answer->id, $answer->opcode, $answer->rd] = [$asked->id, $asked->opcode, $asked->rd];
-        if ($options !== null) {
-            $answer->additional[] = new Record('', Message::TYPE_OPT, self::MOST, 0, []);
-        }
-        $bytes = $this->dumper->toBinary($answer);
-        $room = $options === null ? self::PLAIN : max(self::PLAIN, min(self::MOST, $options->class));
-        if ($isStream || strlen($bytes) <= $room) {
-            return $bytes;
-        }
-        $answer->tc = true;
-        [$answer->answers, $answer->authority] = [[], []];
-        $answer->additional = array_values(
-            array_filter($answer->additional, fn (Record $record): bool => $record->type === Message::TYPE_OPT),
+        $answer = new Message(
+            $asked->id,
+            $asked->questions,
+            true,
+            $reply->code,
+            $reply->answers,
+            $reply->authority,
+            $reply->additional,
+            $asked->edns === null ? null : new Edns(self::MOST),
+            $reply->isAuthoritative,
+            wantsRecursion: $asked->wantsRecursion,
+            opcode: $asked->opcode,
         );
+        $room = $asked->edns === null ? Message::PLAIN_ROOM : max(Message::PLAIN_ROOM, min(self::MOST, $asked->edns->room));
 
-        return $this->dumper->toBinary($answer);
+        return $answer->octets($isStream ? Message::STREAM_ROOM : $room);
     }
 }

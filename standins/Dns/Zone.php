@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace Standin\Dns;
 
+use Acre\Wire\Dns\Data\Host;
+use Acre\Wire\Dns\Data\Soa;
+use Acre\Wire\Dns\Data\Txt;
+use Acre\Wire\Dns\Name;
+use Acre\Wire\Dns\Record;
+use Acre\Wire\Dns\RecordType;
+use Acre\Wire\Dns\Values;
 use Acre\Wire\Json\JsonNode;
-use React\Dns\Model\Message;
-use React\Dns\Model\Record;
 
 /** What hosts answer for one name. */
 final readonly class Zone
@@ -17,7 +22,7 @@ final readonly class Zone
      * @param  string  $origin  A-labels
      * @param  list<string>  $servers  that the zone itself names
      * @param  list<string>  $servedBy  hosts that have it
-     * @param  list<Record>  $records  beside SOA and NS
+     * @param  array<string, list<Record>>  $records  beside SOA and NS, by name
      */
     private function __construct(
         public string $origin,
@@ -37,7 +42,7 @@ final readonly class Zone
         $node = JsonNode::read($told ?? '{}', 1_000_000);
         $records = [];
         foreach ($node->has('records') ? $node->nodes('records') : [] as $record) {
-            $records[] = self::record(
+            $records[$record->text('name')][] = self::record(
                 $record->text('name'),
                 strtoupper($record->text('type')),
                 $record->intOrNull('ttl') ?? self::TTL,
@@ -46,10 +51,12 @@ final readonly class Zone
         }
         if (! $node->has('records')) {
             $records = [
-                self::record($origin, 'A', self::TTL, '192.0.2.80'),
-                self::record("www.{$origin}", 'CNAME', self::TTL, $origin),
-                self::record($origin, 'MX', self::TTL, '10 mail.sound-hosting.example'),
-                self::record($origin, 'TXT', self::TTL, 'v=spf1 mx -all'),
+                $origin => [
+                    self::record($origin, 'A', self::TTL, '192.0.2.80'),
+                    self::record($origin, 'MX', self::TTL, '10 mail.sound-hosting.example'),
+                    self::record($origin, 'TXT', self::TTL, 'v=spf1 mx -all'),
+                ],
+                "www.{$origin}" => [self::record("www.{$origin}", 'CNAME', self::TTL, $origin)],
             ];
         }
 
@@ -64,22 +71,27 @@ final readonly class Zone
 
     public function soa(bool $older = false): Record
     {
-        return new Record($this->origin, Message::TYPE_SOA, Message::CLASS_IN, self::TTL, [
-            'mname' => $this->servers[0] ?? $this->origin,
-            'rname' => "hostmaster.{$this->origin}",
-            'serial' => (string) ($this->serial - ($older ? 100 : 0)),
-            'refresh' => '7200',
-            'retry' => '3600',
-            'expire' => '1209600',
-            'minimum' => '300',
-        ]);
+        return new Record(Name::ofHost($this->origin), RecordType::SOA->value, self::TTL, new Soa(
+            Name::ofHost($this->servers[0] ?? $this->origin),
+            Name::of('hostmaster', Name::ofHost($this->origin)),
+            $this->serial - ($older ? 100 : 0),
+            7200,
+            3600,
+            1_209_600,
+            300,
+        ));
     }
 
     /** @return list<Record> */
     public function ns(): array
     {
         return array_map(
-            fn (string $host): Record => new Record($this->origin, Message::TYPE_NS, Message::CLASS_IN, self::TTL, $host),
+            fn (string $host): Record => new Record(
+                Name::ofHost($this->origin),
+                RecordType::NS->value,
+                self::TTL,
+                new Host(Name::ofHost($host)),
+            ),
             $this->servers,
         );
     }
@@ -87,16 +99,16 @@ final readonly class Zone
     /** @return list<Record> at this name, or at the wildcard that covers it (RFC 4592), under the name asked for */
     public function at(string $name): array
     {
-        $found = array_values(array_filter($this->records, fn (Record $record): bool => $record->name === $name));
+        $found = $this->records[$name] ?? [];
         if ($found !== [] || $this->exists($name)) {
             return $found;
         }
         for ($closest = $name; $closest !== $this->origin && str_contains($closest, '.');) {
             $closest = substr((string) strstr($closest, '.'), 1);
-            $wild = array_values(array_filter($this->records, fn (Record $record): bool => $record->name === "*.{$closest}"));
+            $wild = $this->records["*.{$closest}"] ?? [];
             if ($wild !== [] || $this->exists($closest)) {
                 return array_map(
-                    fn (Record $record): Record => new Record($name, $record->type, $record->class, $record->ttl, $record->data),
+                    fn (Record $record): Record => new Record(Name::ofHost($name), $record->type, $record->ttl, $record->data),
                     $wild,
                 );
             }
@@ -111,8 +123,8 @@ final readonly class Zone
         if ($name === $this->origin) {
             return true;
         }
-        foreach ($this->records as $record) {
-            if ($record->name === $name || str_ends_with($record->name, ".{$name}")) {
+        foreach (array_keys($this->records) as $known) {
+            if ((string) $known === $name || str_ends_with((string) $known, ".{$name}")) {
                 return true;
             }
         }
@@ -122,18 +134,18 @@ final readonly class Zone
 
     private static function record(string $name, string $type, int $ttl, string $data): Record
     {
-        [$number, $value] = match ($type) {
-            'A' => [Message::TYPE_A, $data],
-            'AAAA' => [Message::TYPE_AAAA, $data],
-            'CNAME' => [Message::TYPE_CNAME, $data],
-            'NS' => [Message::TYPE_NS, $data],
-            'MX' => [
-                Message::TYPE_MX,
-                ['priority' => (string) (int) $data, 'target' => rtrim((string) preg_replace('/^\d+\s+/', '', $data), '.')],
-            ],
-            default => [Message::TYPE_TXT, str_split($data, 255)],
-        };
+        // A text may be given without quotes; of the rest each is written as zone files write it.
+        $known = $type === 'TXT' ? null : RecordType::number($type);
+        [$number, $value] =
+            $known === null
+                ? [RecordType::TXT->value, Txt::of($data)]
+                : [$known, RecordType::dataOf($known)::parse(self::values($data))];
 
-        return new Record($name, $number, Message::CLASS_IN, $ttl, $value);
+        return new Record(Name::ofHost($name), $number, $ttl, $value);
+    }
+
+    private static function values(string $data): Values
+    {
+        return new Values(explode(' ', (string) preg_replace('/\s+/', ' ', $data)), Name::root());
     }
 }

@@ -51,6 +51,16 @@ final readonly class Name implements Stringable
     }
 
     /**
+     * The inverse of `host()`.
+     *
+     * @throws DnsError
+     */
+    public static function ofHost(string $host): self
+    {
+        return $host === '' ? self::root() : self::of("{$host}.");
+    }
+
+    /**
      * @param  list<string>  $labels  bytes, from the leaf
      *
      * @throws DnsError

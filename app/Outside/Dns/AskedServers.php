@@ -9,18 +9,24 @@ use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Name\DomainName;
-use Acre\Wire\Dns\HostText;
+use Acre\Wire\Dns\Data\A;
+use Acre\Wire\Dns\Data\Aaaa;
+use Acre\Wire\Dns\Data\Host;
+use Acre\Wire\Dns\Data\Mx;
+use Acre\Wire\Dns\Data\Soa;
+use Acre\Wire\Dns\Message;
+use Acre\Wire\Dns\Name;
+use Acre\Wire\Dns\Question;
+use Acre\Wire\Dns\Record;
+use Acre\Wire\Dns\RecordType;
+use Acre\Wire\Dns\ResponseCode;
 use App\Outside\Reach\Hosts;
-use React\Dns\Model\Message;
-use React\Dns\Model\Record;
 
 /** From the root downwards, without a resolver between: what parent and child say themselves (RFC 1034 §5.3.3). */
 final class AskedServers implements Dns
 {
-    private const TYPE_DS = 43;
-
     /** RFC 1035 §3.4.1, RFC 3596 §2.1. */
-    private const ADDRESSES = [Message::TYPE_A, Message::TYPE_AAAA];
+    private const ADDRESSES = [RecordType::A, RecordType::AAAA];
 
     /** Steps from the root, and aliases, after which something goes round in circles. */
     private const DEEP = 10;
@@ -61,16 +67,16 @@ final class AskedServers implements Dns
     private function takesMail(string $host): TakesMail
     {
         for ($step = 0; $step < self::DEEP; $step++) {
-            [$answer] = $this->walk($host, Message::TYPE_MX);
-            $answer = $this->below($answer, $host, [], Message::TYPE_MX);
+            [$answer] = $this->walk($host, RecordType::MX);
+            $answer = $this->below($answer, $host, [], RecordType::MX);
             if ($answer === null) {
                 return TakesMail::Unknown;
             }
             $exchanges = $alias = null;
             foreach ($answer->answers as $record) {
-                if ($record->type === Message::TYPE_MX && is_array($record->data)) {
-                    $exchanges[] = self::host(is_string($record->data['target'] ?? null) ? $record->data['target'] : '');
-                } elseif ($record->type === Message::TYPE_CNAME) {
+                if ($record->data instanceof Mx) {
+                    $exchanges[] = $record->data->host->host();
+                } elseif ($record->type === RecordType::CNAME->value) {
                     $alias = self::target($record);
                 }
             }
@@ -78,7 +84,7 @@ final class AskedServers implements Dns
                 return array_filter($exchanges, fn (string $exchange): bool => $exchange !== '') === [] ? TakesMail::No : TakesMail::Yes;
             }
             if ($alias === null) {
-                return $answer->rcode === Message::RCODE_OK && $this->addresses($host)[0] !== [] ? TakesMail::Yes : TakesMail::No;
+                return $answer->code === ResponseCode::OK && $this->addresses($host)[0] !== [] ? TakesMail::Yes : TakesMail::No;
             }
             $host = $alias;
         }
@@ -88,14 +94,14 @@ final class AskedServers implements Dns
 
     private function delegation(string $name): DelegationSeen
     {
-        [$answer, $from] = $this->walk($name, Message::TYPE_NS);
+        [$answer, $from] = $this->walk($name, RecordType::NS);
         if ($answer === null) {
             return new DelegationSeen($name, null, null, null, [], "no server of {$from} answered");
         }
         $records = array_values(
             array_filter(
                 [...$answer->authority, ...$answer->answers],
-                fn (Record $record): bool => $record->type === Message::TYPE_NS && self::host($record->name) === $name,
+                fn (Record $record): bool => $record->type === RecordType::NS->value && $record->name->host() === $name,
             ),
         );
         if ($records === []) {
@@ -125,13 +131,13 @@ final class AskedServers implements Dns
         foreach ($places as $place => [, $address]) {
             $dialled = $address === null ? null : $this->dialled($address);
             if ($dialled !== null) {
-                $questions["soa{$place}"] = [$dialled, $name, Message::TYPE_SOA];
-                $questions["ns{$place}"] = [$dialled, $name, Message::TYPE_NS];
+                $questions["soa{$place}"] = [$dialled, self::question($name, RecordType::SOA)];
+                $questions["ns{$place}"] = [$dialled, self::question($name, RecordType::NS)];
             }
         }
         $parent = array_values(array_filter(array_map($this->dialled(...), $parents), is_string(...)))[0] ?? null;
         if ($parent !== null) {
-            $questions['ds'] = [$parent, $name, self::TYPE_DS];
+            $questions['ds'] = [$parent, self::question($name, RecordType::DS)];
         }
         $answers = $this->exchange->ask($questions);
         $ds = $answers['ds'] ?? null;
@@ -150,9 +156,9 @@ final class AskedServers implements Dns
         }
 
         return [
-            'signed' => $ds === null || $ds->rcode !== Message::RCODE_OK
+            'signed' => $ds === null || $ds->code !== ResponseCode::OK
                     ? null
-                    : array_filter($ds->answers, fn (Record $record): bool => $record->type === self::TYPE_DS) !== [],
+                    : array_filter($ds->answers, fn (Record $record): bool => $record->type === RecordType::DS->value) !== [],
             'servers' => $servers,
         ];
     }
@@ -164,21 +170,20 @@ final class AskedServers implements Dns
         }
         $serial = null;
         foreach ($soa->answers as $record) {
-            $data = $record->data;
-            if ($record->type === Message::TYPE_SOA && is_array($data) && is_int($data['serial'] ?? null)) {
-                $serial = $data['serial'];
+            if ($record->data instanceof Soa) {
+                $serial = $record->data->serial;
             }
         }
         $answer = match (true) {
-            $soa->rcode === Message::RCODE_REFUSED => Answer::Refused,
-            $soa->rcode === Message::RCODE_NAME_ERROR => Answer::NoSuchName,
-            $soa->rcode !== Message::RCODE_OK => Answer::Fails,
-            ! $soa->aa || $serial === null => Answer::Lame,
+            $soa->code === ResponseCode::REFUSED => Answer::Refused,
+            $soa->code === ResponseCode::NO_SUCH_NAME => Answer::NoSuchName,
+            $soa->code !== ResponseCode::OK => Answer::Fails,
+            ! $soa->isAuthoritative || $serial === null => Answer::Lame,
             default => Answer::Authoritative,
         };
         $servers = array_map(
             self::target(...),
-            array_values(array_filter($ns === null ? [] : $ns->answers, fn (Record $record): bool => $record->type === Message::TYPE_NS)),
+            array_values(array_filter($ns->answers ?? [], fn (Record $record): bool => $record->type === RecordType::NS->value)),
         );
         sort($servers);
 
@@ -191,7 +196,7 @@ final class AskedServers implements Dns
      * @param  list<string>  $within  hosts whose addresses are being looked for, so that none is needed to find itself
      * @return array{Message|null, string} the answer, and the zone whose servers gave it
      */
-    private function walk(string $name, int $type, array $within = []): array
+    private function walk(string $name, RecordType $type, array $within = []): array
     {
         $zone = $name;
         do {
@@ -205,9 +210,9 @@ final class AskedServers implements Dns
             }
             $next = null;
             foreach ($answer->authority as $record) {
-                $cut = self::host($record->name);
+                $cut = $record->name->host();
                 if (
-                    $record->type === Message::TYPE_NS &&
+                    $record->type === RecordType::NS->value &&
                     $cut !== $name &&
                     strlen($cut) > strlen($zone) &&
                     str_ends_with(".{$name}", ".{$cut}")
@@ -235,7 +240,7 @@ final class AskedServers implements Dns
     {
         $addresses = [];
         foreach ($referral->authority as $record) {
-            if ($record->type === Message::TYPE_NS && self::host($record->name) === $zone) {
+            if ($record->type === RecordType::NS->value && $record->name->host() === $zone) {
                 $host = self::target($record);
                 $glue = self::glue($referral, $host);
                 // A host inside the very zone can be found by its glue only.
@@ -266,9 +271,9 @@ final class AskedServers implements Dns
             foreach (self::ADDRESSES as $type) {
                 [$answer] = $this->walk($asked, $type, $within);
                 foreach ($this->below($answer, $asked, $within, $type)->answers ?? [] as $record) {
-                    if ($record->type === $type && is_string($record->data)) {
-                        $found[] = $record->data;
-                    } elseif ($record->type === Message::TYPE_CNAME) {
+                    if ($record->type === $type->value && ($record->data instanceof A || $record->data instanceof Aaaa)) {
+                        $found[] = $record->data->address;
+                    } elseif ($record->type === RecordType::CNAME->value) {
                         $alias = self::target($record);
                     }
                 }
@@ -287,13 +292,13 @@ final class AskedServers implements Dns
      *
      * @param  list<string>  $within
      */
-    private function below(?Message $answer, string $host, array $within, int $type): ?Message
+    private function below(?Message $answer, string $host, array $within, RecordType $type): ?Message
     {
         if ($answer === null || $answer->answers !== []) {
             return $answer;
         }
         foreach ($answer->authority as $record) {
-            if ($record->type === Message::TYPE_NS && self::host($record->name) === $host) {
+            if ($record->type === RecordType::NS->value && $record->name->host() === $host) {
                 return $this->first($this->serversOf($answer, $host, $within), $host, $type);
             }
         }
@@ -306,12 +311,12 @@ final class AskedServers implements Dns
      *
      * @param  list<string>  $addresses
      */
-    private function first(array $addresses, string $name, int $type): ?Message
+    private function first(array $addresses, string $name, RecordType $type): ?Message
     {
         foreach ($addresses as $address) {
             $dialled = $this->dialled($address);
-            $answer = $dialled === null ? null : $this->exchange->ask(['it' => [$dialled, $name, $type]])['it'];
-            if ($answer !== null && in_array($answer->rcode, [Message::RCODE_OK, Message::RCODE_NAME_ERROR], true)) {
+            $answer = $dialled === null ? null : $this->exchange->ask(['it' => [$dialled, self::question($name, $type)]])['it'];
+            if ($answer !== null && in_array($answer->code, [ResponseCode::OK, ResponseCode::NO_SUCH_NAME], true)) {
                 return $answer;
             }
         }
@@ -340,21 +345,21 @@ final class AskedServers implements Dns
     {
         $found = [];
         foreach ($message->additional as $record) {
-            if (in_array($record->type, self::ADDRESSES, true) && self::host($record->name) === $host && is_string($record->data)) {
-                $found[] = $record->data;
+            if (($record->data instanceof A || $record->data instanceof Aaaa) && $record->name->host() === $host) {
+                $found[] = $record->data->address;
             }
         }
 
         return $found;
     }
 
-    private static function target(Record $record): string
+    private static function question(string $host, RecordType $type): Question
     {
-        return self::host(is_string($record->data) ? $record->data : '');
+        return new Question(Name::ofHost($host), $type->value);
     }
 
-    private static function host(string $name): string
+    private static function target(Record $record): string
     {
-        return HostText::of($name);
+        return $record->data instanceof Host ? $record->data->host->host() : '';
     }
 }

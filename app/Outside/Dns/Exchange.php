@@ -4,21 +4,12 @@ declare(strict_types=1);
 
 namespace App\Outside\Dns;
 
+use Acre\Wire\Dns\Message;
+use Acre\Wire\Dns\Question;
+use Acre\Wire\Dns\ResponseCode;
 use Fiber;
-use React\Dns\Model\Message;
-use React\Dns\Query\ExecutorInterface;
-use React\Dns\Query\Query;
-use React\Dns\Query\RetryExecutor;
-use React\Dns\Query\SelectiveTransportExecutor;
-use React\Dns\Query\TcpTransportExecutor;
-use React\Dns\Query\TimeoutExecutor;
-use React\Dns\Query\UdpTransportExecutor;
 use React\EventLoop\LoopInterface;
 use React\EventLoop\StreamSelectLoop;
-
-use function React\Promise\all;
-
-use React\Promise\PromiseInterface;
 use RuntimeException;
 use Throwable;
 
@@ -27,13 +18,16 @@ final class Exchange
 {
     private readonly LoopInterface $loop;
 
-    /** @var array<string, ExecutorInterface> by the address that is dialled */
-    private array $executors = [];
+    private readonly Datagrams $datagrams;
+
+    private readonly AskedByStream $streams;
 
     /** @param  float  $seconds  that one try may take */
-    public function __construct(private readonly int $port, private readonly float $seconds, private readonly int $tries)
+    public function __construct(int $port, float $seconds, private readonly int $tries)
     {
         $this->loop = new StreamSelectLoop();
+        $this->datagrams = new Datagrams($this->loop, $port, $seconds);
+        $this->streams = new AskedByStream($this->loop, $port, $seconds);
     }
 
     /**
@@ -78,50 +72,49 @@ final class Exchange
     /**
      * Inside a fiber: the answers to questions that are under way together; null where there was none.
      *
-     * @param  array<string, array{string, string, int}>  $questions  the address dialled, name and type
+     * @param  array<string, array{string, Question}>  $questions  each with the address dialled
      * @return array<string, Message|null>
      */
     public function ask(array $questions): array
     {
-        $promises = array_map(
-            fn (array $question): PromiseInterface => $this->executor($question[0])
-                ->query(new Query($question[1], $question[2], Message::CLASS_IN))
-                ->then(fn (Message $answer): ?Message => self::answers($answer, $question) ? $answer : null, fn (): null => null),
-            $questions,
-        );
+        if ($questions === []) {
+            return [];
+        }
         $fiber = Fiber::getCurrent() ?? throw new RuntimeException('Questions are asked in each().');
-        all($promises)->then(fn (array $answers) => $this->loop->futureTick(fn () => $fiber->resume($answers)));
-        /** @var array<string, Message|null> $answers */
-        $answers = Fiber::suspend();
+        $answers = [];
+        foreach ($questions as $key => [$address, $question]) {
+            $this->one($address, $question, $this->tries, function (?Message $answer) use ($key, $fiber, $questions, &$answers): void {
+                $answers[$key] = $answer;
+                if (count($answers) === count($questions)) {
+                    $this->loop->futureTick(fn () => $fiber->resume());
+                }
+            });
+        }
+        Fiber::suspend();
 
         return $answers;
     }
 
-    /**
-     * Whether it repeats what was asked (RFC 1035 §4.1.2, RFC 5452 §9.1); a refusal may leave the question out.
-     *
-     * @param  array{string, string, int}  $question
-     */
-    private static function answers(Message $answer, array $question): bool
+    /** @param  callable(Message|null): void  $told */
+    private function one(string $address, Question $question, int $tries, callable $told): void
     {
-        $asked = $answer->questions[0] ?? null;
-
-        return $asked === null
-            ? $answer->rcode !== Message::RCODE_OK
-            : strcasecmp(rtrim($asked->name, '.'), rtrim($question[1], '.')) === 0 && $asked->type === $question[2];
+        $this->datagrams->ask($address, $question, function (?Message $answer) use ($address, $question, $tries, $told): void {
+            if ($answer === null && $tries > 1) {
+                $this->one($address, $question, $tries - 1, $told);
+            } elseif ($answer !== null && $answer->isTruncated) {
+                $this->streams->ask($address, $question, fn (?Message $whole) => $told(self::checked($whole, $question)));
+            } else {
+                $told(self::checked($answer, $question));
+            }
+        });
     }
 
-    private function executor(string $address): ExecutorInterface
+    /** Only what repeats the question is its answer (RFC 1035 §4.1.2, RFC 5452 §9.1); a refusal may leave the question out. */
+    private static function checked(?Message $answer, Question $question): ?Message
     {
-        $at = (str_contains($address, ':') ? "[{$address}]" : $address).":{$this->port}";
+        $asked = $answer?->questions[0] ?? null;
+        $isAnswer = $asked === null ? $answer?->code !== ResponseCode::OK : $asked->equals($question);
 
-        return $this->executors[$at] ??= new RetryExecutor(
-            new TimeoutExecutor(
-                new SelectiveTransportExecutor(new UdpTransportExecutor($at, $this->loop), new TcpTransportExecutor($at, $this->loop)),
-                $this->seconds,
-                $this->loop,
-            ),
-            $this->tries - 1,
-        );
+        return $isAnswer ? $answer : null;
     }
 }

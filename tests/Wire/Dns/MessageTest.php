@@ -84,7 +84,7 @@ final class MessageTest extends TestCase
     /** A referral without the addresses it needs is cut (RFC 9471). */
     public function test_a_referral_loses_no_glue_without_a_word(): void
     {
-        $glue = array_fill(0, 40, new Record(Name::of('ns.bel.example'), 1, 1, new A('192.0.2.1')));
+        $glue = array_fill(0, 40, new Record(Name::of('ns.bel.example'), 1, 1, A::of('192.0.2.1')));
         $servers = [new Record(Name::of('bel.example'), 2, 1, new Host(Name::of('ns.bel.example')))];
         $cut = Message::read((new Message(1, [], true, authority: $servers, additional: $glue))->octets(512));
         self::assertTrue($cut->isTruncated);
@@ -144,7 +144,7 @@ final class MessageTest extends TestCase
     /** RFC 2181 §8. */
     public function test_a_time_with_its_highest_bit_is_none(): void
     {
-        $bytes = (new Message(1, [], true, answers: [new Record(Name::of('a'), 1, 0x80000001, new A('192.0.2.1'))]))->octets();
+        $bytes = (new Message(1, [], true, answers: [new Record(Name::of('a'), 1, 0x80000001, A::of('192.0.2.1'))]))->octets();
         self::assertSame(0, Message::read($bytes)->answers[0]->ttl);
     }
 }

@@ -13,8 +13,16 @@ use Acre\Wire\Dns\Values;
 /** An address of IPv4 (RFC 1035 §3.4.1). */
 final readonly class A implements Data
 {
-    public function __construct(public string $address)
+    private function __construct(public string $address)
     {
+    }
+
+    /** @throws DnsError */
+    public static function of(string $address): self
+    {
+        return filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false
+            ? throw DnsError::field($address, 'an IPv4 address')
+            : new self($address);
     }
 
     public static function read(Octets $from, int $length): static
@@ -24,11 +32,7 @@ final readonly class A implements Data
 
     public static function parse(Values $values): static
     {
-        $text = $values->text('an address');
-
-        return filter_var($text, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false
-            ? throw DnsError::field($text, 'an IPv4 address')
-            : new self($text);
+        return self::of($values->text('an address'));
     }
 
     public function write(Packet $to): void

@@ -17,6 +17,14 @@ final readonly class Aaaa implements Data
     {
     }
 
+    /** @throws DnsError */
+    public static function of(string $address): self
+    {
+        return filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV6) === false
+            ? throw DnsError::field($address, 'an IPv6 address')
+            : new self((string) inet_ntop((string) inet_pton($address)));
+    }
+
     public static function read(Octets $from, int $length): static
     {
         return new self((string) inet_ntop($from->take(16)));
@@ -24,11 +32,7 @@ final readonly class Aaaa implements Data
 
     public static function parse(Values $values): static
     {
-        $text = $values->text('an address');
-
-        return filter_var($text, FILTER_VALIDATE_IP, FILTER_FLAG_IPV6) === false
-            ? throw DnsError::field($text, 'an IPv6 address')
-            : new self((string) inet_ntop((string) inet_pton($text)));
+        return self::of($values->text('an address'));
     }
 
     public function write(Packet $to): void
