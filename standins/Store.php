@@ -326,6 +326,7 @@ final class Store
     /** Takes into memory just what the file says. */
     private function remember(): void
     {
+        $this->hosts->forget();
         $this->names = $this->accounts = [];
         $this->told = [];
         foreach ($this->file->all('SELECT key, value FROM told') as [$key, $value]) {

@@ -36,7 +36,7 @@ final readonly class Answers
             match (true) {
                 $address === Addresses::ROOT => $this->root($answer, $name, $type),
                 $address === Addresses::EXAMPLE => $this->example($answer, $name, $type),
-                $this->registryAt($address) !== null => $this->registry($answer, $this->registryAt($address), $name, $type),
+                ($registry = $this->registryAt($address)) !== null => $this->registry($answer, $registry, $name, $type),
                 default => $this->host(
                     $answer,
                     $this->store->hosts->byAddress()[$address] ?? '',
@@ -82,7 +82,7 @@ final readonly class Answers
                 return;
             }
         }
-        $this->nothing($answer, Zone::of('', ['a.root.example'], '{"records": []}'), $name !== '');
+        $this->nothing($answer, Zone::bare('', ['a.root.example']), $name !== '');
         if ($name === '' && $type === RecordType::NS->value) {
             $answer->answers = [self::server(Name::root(), 'a.root.example', self::TTL)];
             $answer->authority = [];
@@ -117,7 +117,7 @@ final readonly class Answers
         if ($answer->answers !== []) {
             return;
         }
-        $this->nothing($answer, Zone::of('example', ['ns.example'], '{"records": []}'), $addresses === []);
+        $this->nothing($answer, Zone::bare('example', ['ns.example']), $addresses === []);
     }
 
     private function registry(Reply $answer, Registry $registry, string $name, int $type): void
@@ -125,7 +125,7 @@ final readonly class Answers
         foreach ($registry->suffixes as $suffix) {
             if ($name === $suffix) {
                 $answer->isAuthoritative = true;
-                $zone = Zone::of($suffix, $this->hostsOf($registry), '{"records": []}');
+                $zone = Zone::bare($suffix, $this->hostsOf($registry));
                 $type === RecordType::SOA->value
                     ? ($answer->answers = [$zone->soa()])
                     : ($type === RecordType::NS->value
@@ -143,7 +143,7 @@ final readonly class Answers
         }
         [$suffix, $owner] = $registered;
         $found = $this->store->name($owner);
-        $zone = Zone::of($suffix, $this->hostsOf($registry), '{"records": []}');
+        $zone = Zone::bare($suffix, $this->hostsOf($registry));
         if ($found === null || ! $found->isDelegated()) {
             $this->nothing($answer, $zone, true);
         } elseif ($type === RecordType::DS->value && $name === $owner) {

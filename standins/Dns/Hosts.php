@@ -7,10 +7,25 @@ namespace Standin\Dns;
 use Standin\StoreFile;
 
 /** Name servers, their addresses and moods, and what zones answer. */
-final readonly class Hosts
+final class Hosts
 {
-    public function __construct(private StoreFile $file)
+    /** @var array<string, string>|null addresses with blanks between, by host; kept, as every question needs them */
+    private ?array $hosts = null;
+
+    /** @var array<string, string>|null host by address */
+    private ?array $byAddress = null;
+
+    /** @var array<string, string>|null by address */
+    private ?array $moods = null;
+
+    public function __construct(private readonly StoreFile $file)
     {
+    }
+
+    /** What is kept is read again. */
+    public function forget(): void
+    {
+        $this->hosts = $this->byAddress = $this->moods = null;
     }
 
     /** @param  list<string>  $addresses */
@@ -21,11 +36,13 @@ final readonly class Hosts
             $host,
             implode(' ', $addresses),
         );
+        $this->forget();
     }
 
     public function remove(string $host): void
     {
         $this->file->write('DELETE FROM hosts WHERE host = ?', $host);
+        $this->forget();
     }
 
     /** Whether a name is answered by it. */
@@ -39,32 +56,38 @@ final readonly class Hosts
     /** @return list<string> */
     public function addresses(string $host): array
     {
-        $addresses = $this->file->text('SELECT addresses FROM hosts WHERE host = ?', $host);
+        $this->hosts ??= array_column($this->file->all('SELECT host, addresses FROM hosts'), 1, 0);
+        $addresses = $this->hosts[$host] ?? '';
 
-        return $addresses === null || $addresses === '' ? [] : explode(' ', $addresses);
+        return $addresses === '' ? [] : explode(' ', $addresses);
     }
 
     /** @return array<string, string> host by address */
     public function byAddress(): array
     {
-        $found = [];
-        foreach ($this->file->all('SELECT host, addresses FROM hosts') as [$host, $addresses]) {
-            foreach (explode(' ', $addresses) as $address) {
-                $found[$address] = $host;
+        if ($this->byAddress === null) {
+            $this->byAddress = [];
+            foreach ($this->file->all('SELECT host, addresses FROM hosts') as [$host, $addresses]) {
+                foreach (explode(' ', $addresses) as $address) {
+                    $this->byAddress[$address] = $host;
+                }
             }
         }
 
-        return $found;
+        return $this->byAddress;
     }
 
     public function mood(string $address): ?string
     {
-        return $this->file->text('SELECT mood FROM moods WHERE address = ?', $address);
+        $this->moods ??= array_column($this->file->all('SELECT address, mood FROM moods'), 1, 0);
+
+        return $this->moods[$address] ?? null;
     }
 
     public function putMood(string $address, string $mood): void
     {
         $this->file->write('INSERT INTO moods VALUES (?, ?) ON CONFLICT (address) DO UPDATE SET mood = excluded.mood', $address, $mood);
+        $this->forget();
     }
 
     /** What the hosts of a zone answer, as JSON, where it was said. */

@@ -18,11 +18,13 @@ final readonly class Zone
 {
     private const TTL = 3600;
 
+    private const SERIAL = 2_026_100_601;
+
     /**
      * @param  string  $origin  A-labels
      * @param  list<string>  $servers  that the zone itself names
      * @param  list<string>  $servedBy  hosts that have it
-     * @param  array<string, list<Record>>  $records  beside SOA and NS, by name
+     * @param  array<string, list<array{string, int, string}>>  $records  beside SOA and NS, by name: type, TTL and data
      */
     private function __construct(
         public string $origin,
@@ -39,34 +41,49 @@ final readonly class Zone
      */
     public static function of(string $origin, array $delegated, ?string $told): self
     {
-        $node = JsonNode::read($told ?? '{}', 1_000_000);
-        $records = [];
+        if ($told === null) {
+            return new self($origin, self::SERIAL, $delegated, $delegated, self::usual($origin));
+        }
+        $node = JsonNode::read($told, 1_000_000);
+        $records = $node->has('records') ? [] : self::usual($origin);
         foreach ($node->has('records') ? $node->nodes('records') : [] as $record) {
-            $records[$record->text('name')][] = self::record(
-                $record->text('name'),
+            $records[$record->text('name')][] = [
                 strtoupper($record->text('type')),
                 $record->intOrNull('ttl') ?? self::TTL,
                 $record->text('data'),
-            );
-        }
-        if (! $node->has('records')) {
-            $records = [
-                $origin => [
-                    self::record($origin, 'A', self::TTL, '192.0.2.80'),
-                    self::record($origin, 'MX', self::TTL, '10 mail.sound-hosting.example'),
-                    self::record($origin, 'TXT', self::TTL, 'v=spf1 mx -all'),
-                ],
-                "www.{$origin}" => [self::record("www.{$origin}", 'CNAME', self::TTL, $origin)],
             ];
         }
 
         return new self(
             $origin,
-            $node->intOrNull('serial') ?? 2026100601,
+            $node->intOrNull('serial') ?? self::SERIAL,
             $node->has('servers') ? $node->texts('servers') : $delegated,
             $node->has('servedBy') ? $node->texts('servedBy') : $delegated,
             $records,
         );
+    }
+
+    /**
+     * A zone that has SOA and NS of its own, and nothing else.
+     *
+     * @param  list<string>  $servers
+     */
+    public static function bare(string $origin, array $servers): self
+    {
+        return new self($origin, self::SERIAL, $servers, $servers, []);
+    }
+
+    /** @return array<string, list<array{string, int, string}>> */
+    private static function usual(string $origin): array
+    {
+        return [
+            $origin => [
+                ['A', self::TTL, '192.0.2.80'],
+                ['MX', self::TTL, '10 mail.sound-hosting.example'],
+                ['TXT', self::TTL, 'v=spf1 mx -all'],
+            ],
+            "www.{$origin}" => [['CNAME', self::TTL, $origin]],
+        ];
     }
 
     public function soa(bool $older = false): Record
@@ -100,21 +117,12 @@ final readonly class Zone
     public function at(string $name): array
     {
         $found = $this->records[$name] ?? [];
-        if ($found !== [] || $this->exists($name)) {
-            return $found;
-        }
-        for ($closest = $name; $closest !== $this->origin && str_contains($closest, '.');) {
+        for ($closest = $name; $found === [] && ! $this->exists($closest) && str_contains($closest, '.');) {
             $closest = substr((string) strstr($closest, '.'), 1);
-            $wild = $this->records["*.{$closest}"] ?? [];
-            if ($wild !== [] || $this->exists($closest)) {
-                return array_map(
-                    fn (Record $record): Record => new Record(Name::ofHost($name), $record->type, $record->ttl, $record->data),
-                    $wild,
-                );
-            }
+            $found = $this->records["*.{$closest}"] ?? [];
         }
 
-        return [];
+        return array_map(fn (array $record): Record => self::record($name, ...$record), $found);
     }
 
     /** Whether there is such a name or anything below it. */

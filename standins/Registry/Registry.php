@@ -61,7 +61,10 @@ final readonly class Registry
     /** @return list<self> those of this world */
     public static function all(): array
     {
-        return [
+        /** @var list<self>|null $all */
+        static $all = null;
+
+        return $all ??= [
             // It runs many suffixes for others, each under terms of its own.
             new self(
                 'harbour',
