@@ -18,6 +18,9 @@ final class Hosts
     /** @var array<string, string>|null by address */
     private ?array $moods = null;
 
+    /** @var array<string, string>|null JSON by zone */
+    private ?array $records = null;
+
     public function __construct(private readonly StoreFile $file)
     {
     }
@@ -25,7 +28,7 @@ final class Hosts
     /** What is kept is read again. */
     public function forget(): void
     {
-        $this->hosts = $this->byAddress = $this->moods = null;
+        $this->hosts = $this->byAddress = $this->moods = $this->records = null;
     }
 
     /** @param  list<string>  $addresses */
@@ -93,7 +96,9 @@ final class Hosts
     /** What the hosts of a zone answer, as JSON, where it was said. */
     public function records(string $zone): ?string
     {
-        return $this->file->text('SELECT records FROM records WHERE zone = ?', $zone);
+        $this->records ??= array_column($this->file->all('SELECT zone, records FROM records'), 1, 0);
+
+        return $this->records[$zone] ?? null;
     }
 
     public function putRecords(string $zone, string $records): void
@@ -103,5 +108,6 @@ final class Hosts
             $zone,
             $records,
         );
+        $this->records = null;
     }
 }

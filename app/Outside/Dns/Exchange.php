@@ -16,7 +16,16 @@ use Throwable;
 /** Questions to name servers, many under way at once: UDP, TCP where an answer is cut, asked again after silence. */
 final class Exchange
 {
+    /** Questions under way to one server, so that neither it nor its socket is flooded. */
+    private const A_SERVER = 200;
+
     private readonly LoopInterface $loop;
+
+    /** @var array<string, int> by address: how many are under way */
+    private array $underWay = [];
+
+    /** @var array<string, list<callable(): void>> by address: what waits until others have been answered */
+    private array $queues = [];
 
     private readonly Datagrams $datagrams;
 
@@ -83,16 +92,44 @@ final class Exchange
         $fiber = Fiber::getCurrent() ?? throw new RuntimeException('Questions are asked in each().');
         $answers = [];
         foreach ($questions as $key => [$address, $question]) {
-            $this->one($address, $question, $this->tries, function (?Message $answer) use ($key, $fiber, $questions, &$answers): void {
+            $told = function (?Message $answer) use ($address, $key, $fiber, $questions, &$answers): void {
+                $this->answered($address);
                 $answers[$key] = $answer;
                 if (count($answers) === count($questions)) {
                     $this->loop->futureTick(fn () => $fiber->resume());
                 }
-            });
+            };
+            $this->inTurn($address, fn () => $this->one($address, $question, $this->tries, $told));
         }
         Fiber::suspend();
 
         return $answers;
+    }
+
+    /** @param  callable(): void  $ask */
+    private function inTurn(string $address, callable $ask): void
+    {
+        $this->underWay[$address] ??= 0;
+        if ($this->underWay[$address] < self::A_SERVER) {
+            $this->underWay[$address]++;
+            $ask();
+        } else {
+            $this->queues[$address][] = $ask;
+        }
+    }
+
+    private function answered(string $address): void
+    {
+        $next = isset($this->queues[$address]) ? array_shift($this->queues[$address]) : null;
+        if ($next !== null) {
+            $next();
+
+            return;
+        }
+        unset($this->queues[$address]);
+        if (--$this->underWay[$address] === 0) {
+            unset($this->underWay[$address]);
+        }
     }
 
     /** @param  callable(Message|null): void  $told */
