@@ -80,7 +80,8 @@ final class DnsReferenceTest extends TestCase
     public function test_zone_files_are_read_alike(): void
     {
         mt_srand(20261006);
-        $file = "\$ORIGIN bells.example.\n\$TTL 1h\n@ IN SOA ns1 it\\.staff ( 2026100601 ; serial\n 2h 1h 2w\n 5m )\n NS ns1\n NS ns2.other.\n";
+        $file = "\$ORIGIN bells.example.\n\$TTL 1h\n@ IN SOA ns1 it\\.staff ( 2026100601 ; serial\n 2h 1h 2w\n 5m )\n";
+        $file .= " NS ns1\n NS ns2.other.\n";
         $file .= "ns1 A 192.0.2.1\n";
         for ($count = 0; $count < 600; $count++) {
             $owner = ["h{$count}", "h{$count}.sub", "\\104{$count}", "w\\.{$count}", "*.w{$count}"][mt_rand(0, 4)];
