@@ -7,6 +7,7 @@ namespace Acre\Core\Dnssec;
 /** Why a signature does not hold (RFC 4035 §5.3.1). */
 enum SignatureFault: string
 {
+    case Missing = 'missing';
     case Expired = 'expired';
     case NotYet = 'not_yet';
     /** It was made for another name, type or zone. */
