@@ -9,6 +9,8 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use Acre\Wire\Dns\MasterFile;
+use Acre\Wire\Dns\Name as DnsName;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainUpdate;
@@ -62,6 +64,8 @@ final class BenchOutside extends Command
     /** Times that an answer is read, and turns of each command. */
     private const RUNS = 2_000;
 
+    private const HOSTS = 25_000;
+
     protected $signature = 'acre:bench-outside';
 
     protected $description = 'Measure directories, name servers and the gate; the database is a throwaway one';
@@ -71,7 +75,12 @@ final class BenchOutside extends Command
         Queue::fake();
         $account = $this->account($world);
         $names = $this->names($world, $account, $standings);
-        $rows = [$this->parsing($directory), $this->delegations($dns, $names), ...$this->commands($account, $names)];
+        $rows = [
+            $this->parsing($directory),
+            $this->zoneFile(),
+            $this->delegations($dns, $names),
+            ...$this->commands($account, $names),
+        ];
         $this->table(['outside', 'measured', 'wanted'], $rows);
         $this->handovers($world, $account, $names, $clock->now());
 
@@ -173,6 +182,20 @@ final class BenchOutside extends Command
         return ['answers of a directory read', number_format((self::RUNS / (hrtime(true) - $start)) * 1e9).' a second', '2,000'];
     }
 
+    /** @return list<string> */
+    private function zoneFile(): array
+    {
+        $text = "\$TTL 3600\n@ SOA ns1 staff 1 7200 3600 1209600 300\n";
+        for ($host = 0; $host < self::HOSTS; $host++) {
+            $text .= "h{$host} A 192.0.2.1\nw{$host} 300 IN CNAME h{$host}\nh{$host} MX 10 mail\nh{$host} TXT \"v=spf1 mx -all\"\n";
+        }
+        $start = hrtime(true);
+        $file = MasterFile::read($text, DnsName::of('bench.example'));
+        $rate = (count($file->records) / (hrtime(true) - $start)) * 1e9;
+
+        return ['records of a zone file read', number_format($rate).' a second', '150,000'];
+    }
+
     /**
      * @param  list<Name>  $names
      * @return list<string>
@@ -198,7 +221,7 @@ final class BenchOutside extends Command
                 (memory_get_peak_usage() - $before) / 1e6,
             ),
             number_format((count($asked) / (hrtime(true) - $start)) * 1e9).' a second',
-            '200',
+            '2,000',
         ];
     }
 
