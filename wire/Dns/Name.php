@@ -61,18 +61,13 @@ final readonly class Name implements Stringable
     }
 
     /**
-     * @param  list<string>  $labels  bytes, from the leaf
+     * @param  string  $wire  RFC 1035 §3.1, without pointers
      *
-     * @throws DnsError
+     * @internal whoever read it from a message has held it to the limits
      */
-    public static function fromLabels(array $labels): self
+    public static function ofWire(string $wire): self
     {
-        $wire = '';
-        foreach ($labels as $label) {
-            $wire .= chr(strlen($label)).$label;
-        }
-
-        return self::fromWire($wire."\0", implode('.', $labels));
+        return new self($wire);
     }
 
     /** @throws DnsError */

@@ -19,32 +19,48 @@ final class Octets
     /** @throws DnsError */
     public function u8(): int
     {
-        return ord($this->take(1));
+        return ord($this->bytes[$this->past(1)]);
     }
 
     /** @throws DnsError */
     public function u16(): int
     {
-        $bytes = $this->take(2);
+        $at = $this->past(2);
 
-        return (ord($bytes[0]) << 8) | ord($bytes[1]);
+        return (ord($this->bytes[$at]) << 8) | ord($this->bytes[$at + 1]);
     }
 
     /** @throws DnsError */
     public function u32(): int
     {
-        return ($this->u16() << 16) | $this->u16();
+        $at = $this->past(4);
+
+        return (ord($this->bytes[$at]) << 24) |
+            (ord($this->bytes[$at + 1]) << 16) |
+            (ord($this->bytes[$at + 2]) << 8) |
+            ord($this->bytes[$at + 3]);
     }
 
     /** @throws DnsError */
     public function take(int $length): string
     {
-        if ($length < 0 || $this->at + $length > $this->length) {
-            throw DnsError::message($this->at, 'it ends too early');
-        }
-        $this->at += $length;
+        return substr($this->bytes, $this->past($length), $length);
+    }
 
-        return substr($this->bytes, $this->at - $length, $length);
+    /**
+     * @return int where the bytes stand that are passed
+     *
+     * @throws DnsError
+     */
+    private function past(int $length): int
+    {
+        $at = $this->at;
+        if ($length < 0 || $at + $length > $this->length) {
+            throw DnsError::message($at, 'it ends too early');
+        }
+        $this->at = $at + $length;
+
+        return $at;
     }
 
     /**
@@ -64,8 +80,9 @@ final class Octets
      */
     public function name(): Name
     {
-        $labels = [];
-        [$at, $after, $room, $front] = [$this->at, null, Name::LONGEST - 1, $this->at];
+        $wire = '';
+        $at = $front = $this->at;
+        $after = null;
         while (true) {
             if ($at >= $this->length) {
                 throw DnsError::message($at, 'it ends within a name');
@@ -80,7 +97,7 @@ final class Octets
                 if ($to >= $front) {
                     throw DnsError::message($at, 'a pointer does not lead to the front');
                 }
-                [$at, $front] = [$to, $to];
+                $at = $front = $to;
 
                 continue;
             }
@@ -90,18 +107,17 @@ final class Octets
             if ($length === 0) {
                 break;
             }
-            $room -= $length + 1;
-            if ($room < 0) {
+            if (strlen($wire) + $length + 2 > Name::LONGEST) {
                 throw DnsError::message($at, 'a name is longer than 255 bytes');
             }
             if ($at + 1 + $length > $this->length) {
                 throw DnsError::message($at, 'it ends within a name');
             }
-            $labels[] = substr($this->bytes, $at + 1, $length);
+            $wire .= substr($this->bytes, $at, $length + 1);
             $at += $length + 1;
         }
         $this->at = $after ?? $at + 1;
 
-        return Name::fromLabels($labels);
+        return Name::ofWire("{$wire}\0");
     }
 }
