@@ -15,12 +15,6 @@ enum Algorithm: int
     case EcdsaP384 = 14;
     case Ed25519 = 15;
 
-    /** Whether validating resolvers may treat what it signs as unsigned, because SHA-1 is no longer good (RFC 9905). */
-    public function isObsolete(): bool
-    {
-        return $this === self::RsaSha1 || $this === self::RsaSha1Nsec3;
-    }
-
     /** Whether a signature is one of those bytes by that key (RFC 3110, RFC 5702, RFC 6605, RFC 8080). */
     public function verifies(string $bytes, string $signature, string $key): bool
     {

@@ -12,9 +12,6 @@ final readonly class Key
     /** RFC 5011 §2.1. */
     private const REVOKED = 0x0080;
 
-    /** RFC 3757: by custom the key that the parent's DS names. */
-    private const ENTRY_POINT = 0x0001;
-
     private const PROTOCOL = 3;
 
     /** @param  string  $key  bytes */
@@ -26,11 +23,6 @@ final readonly class Key
     public function isForZones(): bool
     {
         return ($this->flags & self::ZONE) !== 0 && ($this->flags & self::REVOKED) === 0 && $this->protocol === self::PROTOCOL;
-    }
-
-    public function isEntryPoint(): bool
-    {
-        return ($this->flags & self::ENTRY_POINT) !== 0;
     }
 
     /** A short number by which signatures and DS records name it; two keys may have the same (RFC 4034 appendix B). */

@@ -52,12 +52,12 @@ final readonly class SpfTerm
 
     private function hasItsValue(): bool
     {
-        $address = explode('/', $this->value)[0];
+        [$address, $bits] = explode('/', $this->value) + ['', '0'];
 
         return match ($this->name) {
             'all' => $this->value === '',
-            'ip4' => filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) !== false,
-            'ip6' => filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV6) !== false,
+            'ip4' => filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) !== false && (int) $bits <= 32,
+            'ip6' => filter_var($address, FILTER_VALIDATE_IP, FILTER_FLAG_IPV6) !== false && (int) $bits <= 128,
             default => $this->value !== '' || ! in_array($this->name, self::NEEDS_VALUE, true),
         };
     }

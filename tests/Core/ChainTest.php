@@ -113,6 +113,26 @@ final class ChainTest extends TestCase
         );
     }
 
+    /** Hundreds of keys of one tag, or of signatures, are there to cost time: the first few are tried. */
+    public function test_no_more_is_tried_than_honest_zones_have(): void
+    {
+        $good = $this->signed($this->address(), 1)->signatures[0];
+        // Two bytes of which one is taken from what the other gets: the same tag, another key.
+        $key = $this->keys[1]->key;
+        $others = array_map(function (int $by) use ($key): Key {
+            [$one, $other] = [ord($key[0]) + $by, ord($key[2]) - $by];
+
+            return new Key(256, 3, 15, chr($one).$key[1].chr($other).substr($key, 3));
+        }, range(-2, 2));
+        $others = array_values(array_filter($others, fn (Key $other): bool => $other->tag() === $good->tag && $other->key !== $key));
+        $set = new SignedSet($this->address(), [$good]);
+        self::assertCount(4, $others);
+        self::assertInstanceOf(Instant::class, $set->check(self::ZONE, [...array_slice($others, 0, 3), $this->keys[1]], self::day(1)));
+        self::assertSame(SignatureFault::DoesNotVerify, $set->check(self::ZONE, [...$others, $this->keys[1]], self::day(1)));
+        $many = new SignedSet($this->address(), [...array_fill(0, 16, $this->signed($this->address(), 0)->signatures[0]), $good]);
+        self::assertSame(SignatureFault::NoKey, $many->check(self::ZONE, [$this->keys[1]], self::day(1)));
+    }
+
     public function test_every_other_state(): void
     {
         $good = Delegate::of(self::ZONE, $this->keys[0]);

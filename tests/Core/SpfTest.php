@@ -29,6 +29,8 @@ final class SpfTest extends TestCase
     #[TestWith([['v=spf1 -all', 'v=spf1 mx -all'], SpfFault::Several, 'a.example'])]
     #[TestWith([['v=spf1 ip4:192.0.2 -all'], SpfFault::Malformed, 'ip4:192.0.2'])]
     #[TestWith([['v=spf1 ip6:192.0.2.1 -all'], SpfFault::Malformed, 'ip6:192.0.2.1'])]
+    #[TestWith([['v=spf1 ip4:192.0.2.0/33 -all'], SpfFault::Malformed, 'ip4:192.0.2.0/33'])]
+    #[TestWith([['v=spf1 ip6:2001:db8::/129 -all'], SpfFault::Malformed, 'ip6:2001:db8::/129'])]
     #[TestWith([['v=spf1 includes:x.example'], SpfFault::Malformed, 'includes:x.example'])]
     #[TestWith([['v=spf1 include -all'], SpfFault::Malformed, 'include'])]
     #[TestWith([['v=spf1 all:x'], SpfFault::Malformed, 'all:x'])]
@@ -36,6 +38,7 @@ final class SpfTest extends TestCase
     #[TestWith([['v=spf1 include:none.example -all'], SpfFault::LeadsNowhere, 'none.example'])]
     #[TestWith([['v=spf1 redirect=none.example'], SpfFault::LeadsNowhere, 'none.example'])]
     #[TestWith([['v=spf1 include:ring.example -all'], SpfFault::TooManyLookups, 'a.example'])]
+    #[TestWith([['v=spf1 redirect=a.example'], SpfFault::TooManyLookups, 'a.example'])]
     #[TestWith([['v=spf1 a a a a a a a a a a a -all'], SpfFault::TooManyLookups, 'a.example'])]
     #[TestWith([['v=spf1 include:six.example include:six.example -all'], SpfFault::TooManyLookups, 'a.example'])]
     public function test_what_receivers_can_not_use(array $texts, SpfFault $fault, string $at): void

@@ -110,6 +110,21 @@ final class DatagramsTest extends TestCase
         }));
     }
 
+    public function test_whoever_asks_again_when_given_up_is_given_up_too(): void
+    {
+        $datagrams = new Datagrams($this->loop, $this->port, 0.1);
+        $silences = 0;
+        $ask = function () use (&$ask, &$silences, $datagrams): void {
+            $datagrams->ask('127.0.0.1', self::question(), function (?Message $answer) use (&$silences, $ask): void {
+                self::assertNull($answer);
+                ++$silences < 3 ? $ask() : $this->loop->stop();
+            });
+        };
+        $ask();
+        $this->loop->run();
+        self::assertSame(3, $silences);
+    }
+
     /** Several hundred questions: each with its own answer, from more ports than one, and no id twice at one port. */
     public function test_many_at_once_from_changing_ports(): void
     {

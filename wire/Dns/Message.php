@@ -60,9 +60,9 @@ final readonly class Message
     ) {
     }
 
-    public static function ask(int $id, Name $name, int $type, ?Edns $edns = null): self
+    public static function ask(int $id, Question $question, ?Edns $edns = null): self
     {
-        return new self($id, [new Question($name, $type)], edns: $edns);
+        return new self($id, [$question], edns: $edns);
     }
 
     /** @throws DnsError */

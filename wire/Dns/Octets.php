@@ -7,6 +7,9 @@ namespace Acre\Wire\Dns;
 /** The bytes of a message, read from the front. */
 final class Octets
 {
+    /** A name of 255 bytes has 127 labels at most; each can be pointed at once, and so can the root. */
+    private const MOST_POINTERS = 128;
+
     public int $at = 0;
 
     public readonly int $length;
@@ -83,6 +86,7 @@ final class Octets
         $wire = '';
         $at = $front = $this->at;
         $after = null;
+        $pointers = 0;
         while (true) {
             if ($at >= $this->length) {
                 throw DnsError::message($at, 'it ends within a name');
@@ -94,6 +98,9 @@ final class Octets
                 }
                 $after ??= $at + 2;
                 $to = (($length & 0x3F) << 8) | ord($this->bytes[$at + 1]);
+                if (++$pointers > self::MOST_POINTERS) {
+                    throw DnsError::message($at, 'a name with more pointers than a name has labels');
+                }
                 if ($to >= $front) {
                     throw DnsError::message($at, 'a pointer does not lead to the front');
                 }

@@ -39,7 +39,7 @@ final class AskedByStream
             $connecting->cancel();
         });
         $connecting->then(function (ConnectionInterface $open) use ($id, $question, $end, $timer): void {
-            $asked = (new Message($id, [$question]))->octets();
+            $asked = Message::ask($id, $question)->octets();
             $open->write(pack('n', strlen($asked)).$asked);
             $bytes = '';
             $open->on('data', function (string $more) use ($open, $id, $end, &$bytes): void {

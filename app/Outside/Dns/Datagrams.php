@@ -8,6 +8,7 @@ use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Question;
 use React\EventLoop\LoopInterface;
 use React\EventLoop\TimerInterface;
+use SplQueue;
 
 /** Questions by UDP. Whoever forges an answer must guess the port, the id and the address (RFC 5452 §9.2). */
 final class Datagrams
@@ -15,19 +16,21 @@ final class Datagrams
     /** Then another port is taken, as the kernel draws them. */
     private const QUESTIONS_A_PORT = 100;
 
+    /** Seconds between two looks at what is to be given up. */
+    private const LOOKS = 0.05;
+
     /** @var array<string, UdpPort> by family of addresses: the one that asks */
     private array $ports = [];
 
-    /** @var list<array{float, UdpPort, string}> what was asked, the oldest first: when it is given up, at which port, by which key */
-    private array $deadlines = [];
-
-    private int $next = 0;
+    /** @var SplQueue<array{float, UdpPort, string}> what was asked, the oldest first: when it is given up, at which port, by which key */
+    private readonly SplQueue $deadlines;
 
     private ?TimerInterface $timer = null;
 
     /** @param  float  $seconds  until a question is given up */
     public function __construct(private readonly LoopInterface $loop, private readonly int $port, private readonly float $seconds)
     {
+        $this->deadlines = new SplQueue();
     }
 
     /** @param  callable(Message|null): void  $told  null: nobody answered */
@@ -41,22 +44,20 @@ final class Datagrams
         }
         $port = $this->ports[$family];
         $key = $port->ask(($isSix ? '['.inet_ntop((string) inet_pton($address)).']' : $address).":{$this->port}", $question, $told);
-        $this->deadlines[] = [microtime(true) + $this->seconds, $port, $key];
+        $this->deadlines->enqueue([microtime(true) + $this->seconds, $port, $key]);
         $this->timer ??= $this->loop->addTimer($this->seconds, $this->giveUp(...));
     }
 
     private function giveUp(): void
     {
-        $this->timer = null;
+        // Whoever asks again while this runs joins the queue, and needs no timer of its own.
         $now = microtime(true);
-        while (isset($this->deadlines[$this->next]) && $this->deadlines[$this->next][0] <= $now) {
-            [, $port, $key] = $this->deadlines[$this->next++];
+        while (! $this->deadlines->isEmpty() && $this->deadlines->bottom()[0] <= $now) {
+            [, $port, $key] = $this->deadlines->dequeue();
             $port->giveUp($key);
         }
-        $this->deadlines = array_slice($this->deadlines, $this->next);
-        $this->next = 0;
-        if ($this->deadlines !== []) {
-            $this->timer = $this->loop->addTimer(max(0.001, $this->deadlines[0][0] - $now), $this->giveUp(...));
-        }
+        $this->timer = $this->deadlines->isEmpty()
+            ? null
+            : $this->loop->addTimer(max(self::LOOKS, $this->deadlines->bottom()[0] - $now), $this->giveUp(...));
     }
 }

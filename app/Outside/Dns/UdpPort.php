@@ -28,6 +28,9 @@ final class UdpPort
     /** @var array<string, callable(Message|null): void> by the address asked and the question's id */
     private array $waiting = [];
 
+    /** @var array<string, true> every key that was ever used here: a late end of one question must not be another's */
+    private array $used = [];
+
     /** @param  string  $family  `0.0.0.0` or `[::]` */
     public function __construct(private readonly LoopInterface $loop, string $family)
     {
@@ -47,12 +50,13 @@ final class UdpPort
         do {
             $id = random_int(0, 0xFFFF);
             $key = "{$at} {$id}";
-        } while (isset($this->waiting[$key]));
+        } while (isset($this->used[$key]));
+        $this->used[$key] = true;
         $this->asked++;
         $this->waiting[$key] = $told;
         if ($this->stream !== null) {
             // What can't be sent is as silent as what nobody answers.
-            @stream_socket_sendto($this->stream, (new Message($id, [$question]))->octets(), 0, $at);
+            @stream_socket_sendto($this->stream, Message::ask($id, $question)->octets(), 0, $at);
         }
 
         return $key;

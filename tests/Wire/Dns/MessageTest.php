@@ -11,6 +11,7 @@ use Acre\Wire\Dns\DnsError;
 use Acre\Wire\Dns\Edns;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Name;
+use Acre\Wire\Dns\Question;
 use Acre\Wire\Dns\Record;
 use Acre\Wire\Dns\RecordType;
 use Acre\Wire\Dns\ResponseCode;
@@ -21,7 +22,7 @@ final class MessageTest extends TestCase
 {
     public function test_a_question_in_bytes(): void
     {
-        $asked = Message::ask(0x1234, Name::of('bel.example'), RecordType::NS->value, new Edns(1232, true));
+        $asked = Message::ask(0x1234, new Question(Name::of('bel.example'), RecordType::NS->value), new Edns(1232, true));
         self::assertSame(
             '12340000000100000000000103'.bin2hex('bel').'07'.bin2hex('example').'0000020001'.'00002904d0000080000000',
             bin2hex($asked->octets()),
@@ -107,15 +108,30 @@ final class MessageTest extends TestCase
         Message::read((string) hex2bin($hex));
     }
 
-    /** A chain of pointers, each to the one before: as long as the name may be, and no longer. */
-    public function test_long_chains_of_pointers_end(): void
+    /** A name has at most 127 labels, so that more pointers than that serve only to waste time. */
+    public function test_chains_of_pointers_end(): void
     {
-        $bytes = pack('n6', 1, 0x8000, 1, 0, 0, 0)."\0";
-        for ($count = 0; $count < 5000; $count++) {
-            $bytes .= pack('n', 0xC000 | ($count === 0 ? 12 : 13 + 2 * ($count - 1)));
+        foreach ([127 => true, 128 => false] as $pointers => $isRead) {
+            // The data of the first record is a chain; its name is the chain's end.
+            $bytes = pack('n6', 1, 0x8000, 0, 2, 0, 0)."\0".pack('nnNn', 65_280, 1, 0, 1 + 2 * $pointers)."\0";
+            $end = strlen($bytes) - 1;
+            for ($count = 0; $count < $pointers; $count++) {
+                $bytes .= pack('n', 0xC000 | $end);
+                $end = strlen($bytes) - 2;
+            }
+            $bytes .= pack('n', 0xC000 | $end).pack('nnNn', 65_280, 1, 0, 0);
+            try {
+                self::assertTrue(Message::read($bytes)->answers[1]->name->isRoot());
+                self::assertTrue($isRead);
+            } catch (DnsError $error) {
+                self::assertStringContainsString('pointers', $error->getMessage());
+                self::assertFalse($isRead);
+            }
         }
-        // The question stands at byte 12: the root.
-        self::assertTrue(Message::read($bytes)->questions[0]->name->isRoot());
+    }
+
+    public function test_a_name_of_a_message_is_no_longer_than_others(): void
+    {
         $labels = pack('n6', 1, 0x8000, 0, 1, 0, 0).str_repeat("\x3f".str_repeat('a', 63), 4)."\0".str_repeat("\0", 10);
         $this->expectException(DnsError::class);
         $this->expectExceptionMessage('longer than 255');

@@ -62,19 +62,13 @@ final readonly class Rrsig implements Data
 
     public function write(Packet $to): void
     {
-        $this->writeUnsigned($to);
-        $to->bytes($this->signature);
-    }
-
-    /** What is signed before the records themselves (RFC 4034 §3.1.8.1). */
-    public function writeUnsigned(Packet $to): void
-    {
         $to->u16($this->covered)
             ->u8($this->algorithm)
             ->u8($this->labels)
             ->u32($this->ttl, $this->until, $this->from)
             ->u16($this->tag)
-            ->signedName($this->signer);
+            ->signedName($this->signer)
+            ->bytes($this->signature);
     }
 
     public function __toString(): string

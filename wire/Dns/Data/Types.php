@@ -47,11 +47,6 @@ final readonly class Types
         return self::of($types);
     }
 
-    public function has(int $type): bool
-    {
-        return in_array($type, $this->types, true);
-    }
-
     public function write(Packet $to): void
     {
         $windows = [];
