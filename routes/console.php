@@ -16,12 +16,14 @@ use App\Actions\Registrants\ResumeConfirmed;
 use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
+use App\Jobs\AskServersWanted;
 use App\Jobs\FindRings;
 use App\Jobs\LookOutside;
 use App\Jobs\SendPost;
 use App\Jobs\WorkGate;
 use App\Jobs\WorkImport;
 use App\Support\HouseSettings;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schedule;
 
@@ -78,6 +80,7 @@ Schedule::call(
 // Work whose job was lost with its worker: the docket and the list are the truth, not the queue's row.
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');
 Schedule::call(fn (EndMany $end) => $end->sweep())->everyTenSeconds()->name('endings');
+Schedule::call(fn (Connection $database) => AskServersWanted::sweep($database))->everyTenSeconds()->name('server-checks');
 Schedule::call(fn () => WorkGate::sweep())->everyTenSeconds()->name('orders');
 Schedule::call(fn () => WorkGate::listenToPending())->everyThirtySeconds()->name('pending');
 Schedule::call(fn () => WorkGate::listen())->everyFiveMinutes()->name('gates');

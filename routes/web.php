@@ -31,6 +31,7 @@ use App\Http\Names\AddNameController;
 use App\Http\Names\CodeController;
 use App\Http\Names\ExtraController;
 use App\Http\Names\NameController;
+use App\Http\Names\PointsController;
 use App\Http\Notes\NoteController;
 use App\Http\Outside\DriftController;
 use App\Http\Outside\OutsideController;
@@ -48,6 +49,8 @@ use App\Http\Roll\ViewController;
 use App\Http\Rounds\LetterController;
 use App\Http\Rounds\RoundsController;
 use App\Http\Rulebook\RulebookController;
+use App\Http\Servers\AskServersController;
+use App\Http\Servers\SetController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
 use App\Http\Setbacks\SetbackController;
@@ -223,6 +226,10 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->prefix('names')
         ->name('names.')
         ->group(function (): void {
+            Route::get('{name}/points', [PointsController::class, 'show'])->name('points')->middleware('can:view,name');
+            Route::post('{name}/points', [PointsController::class, 'ask'])
+                ->name('points.ask')
+                ->middleware(['can:view,name', 'throttle:asks']);
             Route::get('{name}/history', 'history')->name('history')->middleware('can:view,name');
             Route::get('{name}', 'show')->name('show')->middleware('can:view,name');
             Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');
@@ -485,6 +492,26 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::get('/', 'show')->name('hand-over');
             Route::post('/', 'store')->name('hand-over.store');
             Route::post('list', 'paste')->name('hand-over.paste');
+        });
+
+    Route::controller(SetController::class)
+        ->prefix('servers/sets')
+        ->name('servers.sets.')
+        ->group(function (): void {
+            Route::get('/', 'index')->name('index')->middleware('can:look');
+            Route::get('create', 'create')->name('create')->middleware('can:prepare');
+            Route::post('/', 'store')->name('store')->middleware('can:prepare');
+            Route::post('letter', 'read')->name('read')->middleware('can:prepare');
+            Route::get('{set}/edit', 'edit')->name('edit')->middleware('can:prepare');
+            Route::put('{set}', 'update')->name('update')->middleware('can:prepare');
+        });
+    Route::controller(AskServersController::class)
+        ->prefix('servers/asked')
+        ->name('servers.')
+        ->middleware('can:prepare')
+        ->group(function (): void {
+            Route::post('/', 'store')->name('ask')->middleware('throttle:asks');
+            Route::get('/', 'state')->name('asked');
         });
 
     Route::controller(DeedController::class)

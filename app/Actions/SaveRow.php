@@ -11,6 +11,7 @@ use App\Models\Client;
 use App\Models\Custodian;
 use App\Models\Guarded;
 use App\Models\LetterText;
+use App\Models\NamedSet;
 use App\Models\Pattern;
 use App\Models\Registrar;
 use App\Models\User;
@@ -32,7 +33,7 @@ final readonly class SaveRow
     }
 
     /**
-     * @template T of Client|Registrar|Account|Pattern|Custodian|LetterText
+     * @template T of Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet
      *
      * @param  T  $row
      * @param  array<string, mixed>  $values
@@ -44,10 +45,10 @@ final readonly class SaveRow
      */
     public function handle(
         User $user,
-        Client|Registrar|Account|Pattern|Custodian|LetterText $row,
+        Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet $row,
         array $values,
         ?int $version,
-    ): Client|Registrar|Account|Pattern|Custodian|LetterText {
+    ): Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet {
         $subject = match (true) {
             $row instanceof Client => 'client',
             $row instanceof Registrar => 'registrar',
@@ -55,6 +56,7 @@ final readonly class SaveRow
             $row instanceof Pattern => 'pattern',
             $row instanceof Custodian => 'custodian',
             $row instanceof LetterText => 'letter_text',
+            $row instanceof NamedSet => 'server_set',
         };
         // Names are judged by these alone.
         $whose = match (true) {

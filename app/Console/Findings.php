@@ -7,6 +7,7 @@ namespace App\Console;
 use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Custody\CustodyFinding;
 use Acre\Core\Delegation\DelegationFinding;
+use Acre\Core\Delegation\ServersFinding;
 use Acre\Core\Disclosure\DisclosureFinding;
 use Acre\Core\Finding\FindingTag;
 use Acre\Core\Lifecycle\LifecycleFinding;
@@ -46,6 +47,7 @@ final class Findings extends Command
                 BookFinding::cases(),
                 RecordFinding::cases(),
                 DelegationFinding::cases(),
+                ServersFinding::cases(),
                 ContactFinding::cases(),
                 DisclosureFinding::cases(),
                 RegistrantFinding::cases(),

@@ -23,7 +23,7 @@ final class OldInput
     private const MEMBERS = 100;
 
     /** The fields that are lists; a list where a text belongs would break the next page. */
-    private const LISTS = ['accounts', 'clients', 'columns', 'extras', 'fields', 'lines', 'together'];
+    private const LISTS = ['accept', 'accounts', 'clients', 'columns', 'extras', 'fields', 'lines', 'together'];
 
     private const NEVER = [
         'password',

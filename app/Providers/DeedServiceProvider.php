@@ -24,6 +24,7 @@ use App\Actions\Registrar\ChangeAutoRenew;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
+use App\Actions\Registrar\ChangeServers;
 use App\Actions\Registrar\RequestAuthCode;
 use App\Actions\Registrar\RestoreServers;
 use App\Models\ProofKind;
@@ -45,6 +46,7 @@ final class DeedServiceProvider extends ServiceProvider
         ChangeDisclosure::class,
         ChangeRegistrant::class,
         RequestAuthCode::class,
+        ChangeServers::class,
         RestoreServers::class,
         UpdateOurRecord::class,
         KeepOurRecord::class,

@@ -8,9 +8,12 @@ use App\Actions\Imports\ImportedNames;
 use App\Actions\Outside\IntroduceToWorld;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\PublicDirectories;
+use App\Outside\Dns\AskedChange;
+use App\Outside\Dns\AskedDelegation;
 use App\Outside\Dns\AskedServers;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\Exchange;
+use App\Outside\Dns\Lookup;
 use App\Outside\Post\BounceMailbox;
 use App\Outside\Post\ListedTransport;
 use App\Outside\Post\Post;
@@ -20,6 +23,7 @@ use App\Outside\Reach\RateLimit;
 use App\Outside\Registrar\Gates;
 use App\Outside\World;
 use App\Queries\Outside\ReadPlan;
+use App\Support\TradeClock;
 use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Mail\MailManager;
@@ -61,16 +65,21 @@ final class OutsideServiceProvider extends ServiceProvider
             /** @var list<string> $roots */
             $roots = config()->array('outside.dns.roots');
 
+            $exchange = new Exchange(
+                config()->integer('outside.dns.port'),
+                config()->float('outside.dns.seconds'),
+                config()->integer('outside.dns.tries'),
+            );
+            $reach = $app->make(Hosts::class);
+            $lookup = new Lookup($exchange, $reach, $roots, config()->boolean('outside.dns.six'));
+            $delegation = new AskedDelegation($exchange, $lookup, $reach);
+
             return new AskedServers(
-                new Exchange(
-                    config()->integer('outside.dns.port'),
-                    config()->float('outside.dns.seconds'),
-                    config()->integer('outside.dns.tries'),
-                ),
-                $app->make(Hosts::class),
-                $roots,
+                $exchange,
+                $lookup,
+                $delegation,
+                new AskedChange($exchange, $lookup, $delegation, $app->make(TradeClock::class)),
                 config()->integer('outside.dns.at_once'),
-                config()->boolean('outside.dns.six'),
             );
         });
         $this->app->singleton(

@@ -15,6 +15,7 @@ use App\Actions\Books\RecordRenewal;
 use App\Actions\Deeds\Deed;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
+use App\Actions\Registrar\ChangeServers;
 use App\Actions\Registrar\RequestAuthCode;
 use App\Actions\Registrar\RestoreServers;
 use App\Queries\Names\HeldCase;
@@ -68,7 +69,12 @@ final readonly class CureInWords
             Cure::MoveRegistrar => $this->book->for($file->facts->name->suffix(), $this->clock->now())->movesBy->value === MovesBy::Code
                 ? self::deed(RequestAuthCode::class, $name)
                 : null,
-            Cure::ChangeServers => $finding->tag === RecordFinding::ServersChanged ? self::deed(RestoreServers::class, $name) : null,
+            Cure::ChangeServers => self::deed(
+                $finding->tag === RecordFinding::ServersChanged ? RestoreServers::class : ChangeServers::class,
+                $name,
+            ),
+            Cure::CorrectSet => route('servers.sets.index'),
+            Cure::AddRecords => route('names.points', $name),
             Cure::SayWho => self::deed(ChangeRegistrant::class, $name),
             Cure::TellRegistrar => $contact === null
                 ? null
@@ -83,6 +89,7 @@ final readonly class CureInWords
                 ? null
                 : route('accounts.show', $account),
             Cure::AskReceiver => $receiverId === null ? null : route('accounts.edit', $receiverId),
+            Cure::AskServers, Cure::EndDnssec => null,
             Cure::RestoreFirst, Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";

@@ -37,7 +37,13 @@ final readonly class Words
     /** What stands in the way of several names at once, without what differs from one to the next. */
     public function inTheWay(Finding $finding): string
     {
-        return $this->sayOr('deeds.in_the_way.'.$finding->key(), lcfirst($this->finding($finding)));
+        return $this->sayOr('deeds.in_the_way.'.$finding->key(), self::lowered($this->finding($finding)));
+    }
+
+    /** A sentence that goes on from another; what is all capitals stays so. */
+    private static function lowered(string $sentence): string
+    {
+        return preg_match('/\A\p{Lu}{2}/u', $sentence) === 1 ? $sentence : lcfirst($sentence);
     }
 
     /**

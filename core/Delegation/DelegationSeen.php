@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Delegation;
 
+use Acre\Core\Dnssec\Delegate;
 use Acre\Core\Finding\Finding;
 
 /** What the servers of the suffix and of the name said of its delegation. */
@@ -14,18 +15,26 @@ final readonly class DelegationSeen
      * @param  list<string>|null  $parent  servers that the suffix's servers name; empty: they don't know the name; null: they were not
      *     reached
      * @param  int|null  $ttl  seconds that the parent's answer may be kept
-     * @param  bool|null  $signed  whether the parent has a DS for it; null: not known
+     * @param  list<Delegate>|null  $delegates  what the parent says of its keys (DS); null: not known
      * @param  list<ServerSeen>  $servers  one a host and address
      * @param  string|null  $why  why the parent was not reached
+     * @param  list<ServerSeen>  $unlisted  those that only the name's own servers name
      */
     public function __construct(
         public string $name,
         public ?array $parent,
         public ?int $ttl,
-        public ?bool $signed,
+        public ?array $delegates,
         public array $servers,
         public ?string $why = null,
+        public array $unlisted = [],
     ) {
+    }
+
+    /** Whether resolvers that validate want its answers signed; null: not known. */
+    public function isSigned(): ?bool
+    {
+        return $this->delegates === null ? null : $this->delegates !== [];
     }
 
     /** @return list<string> */
@@ -38,6 +47,19 @@ final readonly class DelegationSeen
         }
 
         return [];
+    }
+
+    /** Whether each of these hosts answers with authority, at one address at least, and names exactly them. */
+    public function isServedBy(ServerSet $set): bool
+    {
+        $right = [];
+        foreach ($this->servers as $server) {
+            if ($server->answer === Answer::Authoritative && $set->isExactly($server->servers)) {
+                $right[$server->host] = true;
+            }
+        }
+
+        return $set->servers !== [] && array_diff($set->hosts(), array_map(strval(...), array_keys($right))) === [];
     }
 
     public function answers(): bool
@@ -62,10 +84,12 @@ final readonly class DelegationSeen
     {
         $servers = array_map(
             fn (ServerSeen $server): array => [$server->host, $server->address, $server->answer->value, $server->servers, $server->isAlias],
-            $this->servers,
+            [...$this->servers, ...$this->unlisted],
         );
         sort($servers);
+        $delegates = $this->delegates === null ? null : array_map(strval(...), $this->delegates);
+        $delegates === null || sort($delegates);
 
-        return hash('xxh128', json_encode([$this->parent, $this->signed, $servers], JSON_THROW_ON_ERROR));
+        return hash('xxh128', json_encode([$this->parent, $delegates, $servers], JSON_THROW_ON_ERROR));
     }
 }

@@ -31,13 +31,7 @@ final class Judgement
     /** @return list<Finding> */
     private static function servers(DelegationSeen $seen): array
     {
-        $newest = array_reduce(
-            $seen->servers,
-            fn (?int $newest, ServerSeen $server): ?int => $server->serial !== null &&
-            ($newest === null || self::isAtLeast($server->serial, $newest))
-                ? $server->serial
-                : $newest,
-        );
+        $newest = Serial::newest([...$seen->servers, ...$seen->unlisted]);
         $findings = [];
         foreach ($seen->servers as $server) {
             $findings[] = match ($server->answer) {
@@ -49,7 +43,7 @@ final class Judgement
                     answer: $server->answer->value,
                 ),
                 Answer::NotAsked => null,
-                Answer::Authoritative => $server->serial === null || $newest === null || self::isAtLeast($server->serial, $newest)
+                Answer::Authoritative => $server->serial === null || $newest === null || Serial::isAtLeast($server->serial, $newest)
                     ? null
                     : self::finding(DelegationFinding::OutOfStep, host: $server->host, serial: $server->serial, newest: $newest),
             };
@@ -59,14 +53,6 @@ final class Judgement
         }
 
         return array_values(array_filter($findings));
-    }
-
-    /** Serials count round (RFC 1982 §3.2). */
-    private static function isAtLeast(int $serial, int $other): bool
-    {
-        $ahead = ($serial - $other) & 0xFFFFFFFF;
-
-        return $ahead < 0x80000000;
     }
 
     /** @return list<Finding> */
@@ -87,35 +73,10 @@ final class Judgement
         if (count($seen->parent ?? []) === 1) {
             return [self::finding(DelegationFinding::OneServer)];
         }
-        // What counts as one network, a /24 of IPv4 and a /48 of IPv6, is the house's own choice: RFC 2182 §3.1 gives no figure.
-        $networks = [];
-        foreach ($seen->servers as $server) {
-            $network = $server->address === null ? null : self::network($server->address);
-            if ($network !== null) {
-                $networks[str_contains($network, ':')][$network] = true;
-            }
-        }
+        $addresses = array_map(fn (ServerSeen $server): ?string => $server->address, $seen->servers);
+        $network = Networks::shared(array_values(array_filter($addresses, is_string(...))));
 
-        // What falls silent with one network is each family by itself: servers beside each other have an address of both.
-        return $networks !== [] && array_filter($networks, fn (array $of): bool => count($of) > 1) === []
-            ? [
-                self::finding(
-                    DelegationFinding::OneNetwork,
-                    network: implode(', ', array_map(strval(...), array_keys(array_merge(...array_values($networks))))),
-                ),
-            ]
-            : [];
-    }
-
-    private static function network(string $address): ?string
-    {
-        $bytes = filter_var($address, FILTER_VALIDATE_IP) === false ? '' : (string) inet_pton($address);
-
-        return match (strlen($bytes)) {
-            4 => implode('.', array_slice(explode('.', $address), 0, 3)),
-            16 => rtrim((string) inet_ntop(substr($bytes, 0, 6).str_repeat("\0", 10)), ':'),
-            default => null,
-        };
+        return $network === null ? [] : [self::finding(DelegationFinding::OneNetwork, network: $network)];
     }
 
     private static function finding(DelegationFinding $tag, string|int ...$with): Finding

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Acre\Core\Dnssec;
 
+use JsonSerializable;
+
 /** A key of a zone (RFC 4034 §2). */
-final readonly class Key
+final readonly class Key implements JsonSerializable
 {
     private const ZONE = 0x0100;
 
@@ -17,6 +19,19 @@ final readonly class Key
     /** @param  string  $key  bytes */
     public function __construct(public int $flags, public int $protocol, public int $algorithm, public string $key)
     {
+    }
+
+    public function jsonSerialize(): string
+    {
+        return base64_encode($this->data());
+    }
+
+    /** @return self|null of what `data` gives; null: it is too short */
+    public static function read(string $data): ?self
+    {
+        return strlen($data) < 5
+            ? null
+            : new self((ord($data[0]) << 8) | ord($data[1]), ord($data[2]), ord($data[3]), substr($data, 4));
     }
 
     /** Whether anything may be signed with it (RFC 4034 §2.1.1 and §2.1.2). */

@@ -13,6 +13,8 @@ enum Actor: string
     case Receiver = 'receiver';
     case Registrar = 'registrar';
     case Registry = 'registry';
+    /** Whoever runs the name servers. */
+    case Host = 'host';
     /** Nobody need act: time does. */
     case Time = 'time';
 }

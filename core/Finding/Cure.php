@@ -33,4 +33,8 @@ enum Cure: string
     case OtherCard = 'other_card';
     case SayWayBack = 'say_way_back';
     case KeepApart = 'keep_apart';
+    case AskServers = 'ask_servers';
+    case CorrectSet = 'correct_set';
+    case AddRecords = 'add_records';
+    case EndDnssec = 'end_dnssec';
 }

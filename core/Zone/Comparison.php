@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Zone;
 
-/** Where two copies of a zone differ: neither order, case, signatures nor the serial count. */
+/** Where two copies of a zone differ: neither order, case, signatures nor the serial count; nor what one of them was not read of. */
 final readonly class Comparison
 {
     /**
@@ -19,7 +19,8 @@ final readonly class Comparison
     {
         $differences = [];
         $same = 0;
-        foreach ($before->sets + $after->sets as $key => $either) {
+        $unread = array_flip([...$before->unread, ...$after->unread]);
+        foreach (array_diff_key($before->sets + $after->sets, $unread) as $key => $either) {
             [$one, $other] = [$before->sets[$key] ?? null, $after->sets[$key] ?? null];
             if ($one !== null && $other !== null && $one->saysTheSameAs($other)) {
                 $same++;

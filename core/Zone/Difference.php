@@ -32,6 +32,14 @@ final readonly class Difference
         return $this->kind() === DifferenceKind::Gone || $this->kind() === DifferenceKind::Other;
     }
 
+    /** `MX`, `www A`: the host as the zone's own file says it. */
+    public function label(): string
+    {
+        $host = $this->host === $this->zone ? '' : substr($this->host, 0, -strlen($this->zone) - 1).' ';
+
+        return $host.$this->type;
+    }
+
     /** What hangs on it. */
     public function service(): Service
     {

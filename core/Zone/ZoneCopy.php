@@ -10,16 +10,20 @@ final readonly class ZoneCopy
     /** Made by whoever signs, anew each time (RFC 4034, RFC 5155): they are nobody's wish. */
     private const MADE_BY_SIGNING = ['RRSIG', 'NSEC', 'NSEC3', 'NSEC3PARAM'];
 
-    /** @param  array<string, EntrySet>  $sets  by host and type */
-    private function __construct(public string $zone, public array $sets)
+    /**
+     * @param  array<string, EntrySet>  $sets  by host and type
+     * @param  list<string>  $unread  hosts and types of which nobody knows whether it has them
+     */
+    private function __construct(public string $zone, public array $sets, public array $unread)
     {
     }
 
     /**
      * @param  string  $zone  small letters, without the last dot
      * @param  iterable<Entry>  $entries
+     * @param  list<string>  $unread  hosts and types that were asked for without an answer: `www.example.org A`
      */
-    public static function of(string $zone, iterable $entries): self
+    public static function of(string $zone, iterable $entries, array $unread = []): self
     {
         $together = [];
         foreach ($entries as $entry) {
@@ -28,6 +32,31 @@ final readonly class ZoneCopy
             }
         }
 
-        return new self($zone, array_map(EntrySet::of(...), $together));
+        return new self($zone, array_map(EntrySet::of(...), $together), $unread);
+    }
+
+    /** @param  list<string>  $keys  hosts and types: `example.org NS` */
+    public function without(array $keys): self
+    {
+        return new self($this->zone, array_diff_key($this->sets, array_flip($keys)), $this->unread);
+    }
+
+    /** @return int seconds for which the answer that is kept longest may be; 0: it has none */
+    public function longest(): int
+    {
+        return max(0, ...array_map(fn (EntrySet $set): int => $set->ttl, array_values($this->sets)));
+    }
+
+    /** @return list<Entry> every record by itself */
+    public function entries(): array
+    {
+        $entries = [];
+        foreach ($this->sets as $set) {
+            foreach ($set->data as $data) {
+                $entries[] = new Entry($set->host, $set->type, $set->ttl, $data);
+            }
+        }
+
+        return $entries;
     }
 }

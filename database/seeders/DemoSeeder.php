@@ -40,6 +40,7 @@ use App\Models\Extra;
 use App\Models\Holding;
 use App\Models\Mailbox;
 use App\Models\Name;
+use App\Models\NamedSet;
 use App\Models\Pattern;
 use App\Models\Price;
 use App\Models\Registrar;
@@ -53,6 +54,7 @@ use App\Support\TradeClock;
 use Database\Seeders\Demo\House;
 use Database\Seeders\Demo\Names;
 use Database\Seeders\Demo\Outside;
+use Database\Seeders\Demo\Servers;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 
@@ -231,6 +233,9 @@ final class DemoSeeder extends Seeder
         }
         foreach (House::patterns() as $name => $fields) {
             Pattern::query()->create(['name' => $name, 'fields' => $fields]);
+        }
+        foreach (Servers::sets() as $set) {
+            NamedSet::query()->create($set);
         }
         $registrars = [];
         foreach (House::registrars() as $key => $columns) {

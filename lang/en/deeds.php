@@ -108,6 +108,18 @@ return [
         'slip_shown' => 'show',
         'slip_hidden' => 'withhold',
     ],
+    'change_servers' => [
+        'title' => 'Change name servers',
+        'headline' => '{1} Move one name to the name servers of :set|[0,*] Move :names names to the name servers of :set',
+        'one_line' => 'name servers: :set',
+        'explained' => 'Before anything changes, the present and the new name servers are asked what they have of each name. An order '
+            .'is sent where the registrar takes commands; elsewhere a slip says what to enter.',
+        'after' => 'A copy of each zone is kept first. The docket then watches until registry, servers and caches agree. You can change '
+            .'back while the old servers still answer.',
+        'back' => 'before docket :docket',
+        'servers' => 'name servers',
+        'of' => 'name servers of :names',
+    ],
     'restore_servers' => [
         'title' => 'Restore our name servers',
         'headline' => '{1} Restore the name servers of one name|[0,*] Restore the name servers of :names names',
@@ -154,6 +166,18 @@ return [
     ],
     // What stands in the way of a group of names, after “12 can’t:”. A finding without a word here says its own sentence.
     'in_the_way' => [
+        'servers' => [
+            'no_address' => 'a new name server has no address',
+            'is_alias' => 'a new name server is an alias',
+            'needs_glue' => 'a new name server lies inside the name, and its address is missing',
+            'one_does_not_answer' => 'one of the new name servers does not answer',
+            'loses_mail' => 'mail would not arrive',
+            'mail_elsewhere' => 'mail would go elsewhere',
+            'loses_web' => 'pages would not be found',
+            'loses_mail_trust' => 'mail would look forged',
+            'loses_part' => 'a part would not work',
+            'loses_other' => 'other records would be lost',
+        ],
         'registrant' => [
             'new_has_no_mailbox' => 'the new registrant has no mailbox',
             'while_moving' => 'a movement is under way',

@@ -425,6 +425,7 @@ return [
         'pages' => [
             'drift.index' => 'Drift',
             'record.index' => 'Public record',
+            'servers.sets.index' => 'Name servers',
             'registrars.index' => 'Registrars',
             'rulebook.index' => 'Rulebook',
             'outside' => 'Monitoring',

@@ -62,6 +62,7 @@ return [
         'receiver' => 'the receiver',
         'registrar' => 'the registrar',
         'registry' => 'the registry',
+        'host' => 'whoever runs the name servers',
         'time' => 'nobody: it takes time',
     ],
     'link' => [
@@ -97,6 +98,10 @@ return [
         'other_card' => 'Change the payment card',
         'say_way_back' => 'Record how to recover access',
         'keep_apart' => 'Separate registrar and web host',
+        'ask_servers' => 'Ask the name servers',
+        'correct_set' => 'Correct the set',
+        'add_records' => 'See which records are missing',
+        'end_dnssec' => 'Have the DS record removed first, and wait until its TTL is over',
     ],
     // Where it can't be done from here: how it is done elsewhere.
     'cure_elsewhere' => [
@@ -115,6 +120,9 @@ return [
         'other_card' => 'Add another payment card at :registrar',
         'say_way_back' => 'Ask :registrar how to recover access',
         'keep_apart' => 'Separate registrar and web host',
+        'ask_servers' => 'Ask the name servers above',
+        'add_records' => 'Have the missing records added at the new host',
+        'end_dnssec' => 'Have :registrar remove the DS record first, and wait until its TTL is over',
     ],
     'prior' => ['nobody' => 'nobody is recorded'],
     'whose' => ['prior' => 'the present registrant', 'new' => 'the new registrant', 'both' => 'both sides'],

@@ -194,7 +194,7 @@ final readonly class Answers
             }
         }
         $found = isset($registered) ? $this->store->name($registered[1]) : null;
-        $zone = $found === null ? null : Zone::of($found->name, $found->servers, $this->store->hosts->records($found->name));
+        $zone = $found === null ? null : Zone::of($found->name, $found->servers, $this->store->hosts->records($found->name), $host);
         if ($zone === null || ! in_array($host, $zone->servedBy, true)) {
             $answer->code = ResponseCode::REFUSED;
 

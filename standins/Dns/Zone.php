@@ -37,14 +37,27 @@ final readonly class Zone
 
     /**
      * @param  list<string>  $delegated  the servers that the registry has
-     * @param  string|null  $told  JSON of what is otherwise than usual
+     * @param  string  $host  that is asked
+     * @param  string|null  $told  JSON of what is otherwise than usual; `elsewhere` are the same of hosts that have another zone of it
      */
-    public static function of(string $origin, array $delegated, ?string $told): self
+    public static function of(string $origin, array $delegated, ?string $told, string $host): self
     {
         if ($told === null) {
             return new self($origin, self::SERIAL, $delegated, $delegated, self::usual($origin));
         }
         $node = JsonNode::read($told, 1_000_000);
+        foreach ($node->has('elsewhere') ? $node->nodes('elsewhere') : [] as $other) {
+            if (in_array($host, $other->texts('servedBy'), true)) {
+                return self::told($origin, $other->texts('servedBy'), $other);
+            }
+        }
+
+        return self::told($origin, $delegated, $node);
+    }
+
+    /** @param  list<string>  $delegated */
+    private static function told(string $origin, array $delegated, JsonNode $node): self
+    {
         $records = $node->has('records') ? [] : self::usual($origin);
         foreach ($node->has('records') ? $node->nodes('records') : [] as $record) {
             $records[$record->text('name')][] = [

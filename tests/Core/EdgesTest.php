@@ -218,7 +218,7 @@ final class EdgesTest extends TestCase
             $found,
             array_map(
                 fn (Finding $finding): string => (string) $finding->tag->value,
-                (new DelegationSeen('a.com', $hosts, 3600, false, [
+                (new DelegationSeen('a.com', $hosts, 3600, [], [
                     $server($hosts[0], '192.0.2.1'),
                     $server($hosts[1], $address),
                 ]))->findings(),

@@ -1072,7 +1072,7 @@ final class OutsideTest extends TestCase
             [$servers['ns.six-host.example']->answer, $servers['ns.six-host.example']->address],
             'found by its address of version 6',
         );
-        self::assertSame([true, 172_800], [$seen->signed, $seen->ttl]);
+        self::assertSame([true, 172_800], [$seen->isSigned(), $seen->ttl]);
         self::assertSame([], $this->servers('nobody-'.self::$trials++.'.com', $none));
         self::assertSame([], $none->parent);
     }

@@ -30,6 +30,7 @@ final class ZoneTest extends TestCase
                     ['name' => '_telnet._tcp.host2.a.com', 'type' => 'TXT', 'data' => 'srv'],
                 ],
             ]),
+            'ns1.b.example',
         );
         self::assertSame(['"wild"'], self::at($zone, 'host3.a.com'));
         self::assertSame(['"wild"'], self::at($zone, 'foo.bar.a.com'));
@@ -47,9 +48,21 @@ final class ZoneTest extends TestCase
             'a.com',
             ['ns1.b.example'],
             '{"servers": ["ns2.b.example"], "servedBy": ["ns1.b.example", "ns2.b.example"], "serial": 7}',
+            'ns1.b.example',
         );
         self::assertSame(['ns2.b.example.'], array_map(fn (Record $record): string => (string) $record->data, $zone->ns()));
         self::assertSame(['ns1.b.example', 'ns2.b.example'], $zone->servedBy);
         self::assertSame(7, $zone->serial);
+    }
+
+    public function test_another_host_may_have_another_zone_of_a_name(): void
+    {
+        $told = '{"serial": 7, "elsewhere": [{"servedBy": ["ns1.c.example"], "servers": ["ns1.c.example"], "serial": 9, "records": []}]}';
+        $here = Zone::of('a.com', ['ns1.b.example'], $told, 'ns1.b.example');
+        $there = Zone::of('a.com', ['ns1.b.example'], $told, 'ns1.c.example');
+        self::assertSame([7, ['ns1.b.example']], [$here->serial, $here->servedBy]);
+        self::assertSame([9, ['ns1.c.example']], [$there->serial, $there->servedBy]);
+        self::assertSame(['192.0.2.80'], self::at($here, 'a.com') === [] ? [] : [self::at($here, 'a.com')[0]]);
+        self::assertSame([], self::at($there, 'a.com'));
     }
 }

@@ -152,6 +152,9 @@ final readonly class BeginDocketLines
         Failpoint::LinesLocked->reach();
         $now = $this->clock->now();
         $files = $this->files->of($names, $now);
+        foreach ($lines->take(1) as $line) {
+            Deeds::beforeJudging($this->deeds->of($line->docket), $files, $line->docket->terms);
+        }
         $entries = [];
         $openings = new PendingWrites($this->database, $this->gateOrders);
         foreach ($lines as $line) {

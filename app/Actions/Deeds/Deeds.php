@@ -53,6 +53,31 @@ final class Deeds
     }
 
     /**
+     * The verdicts of many names: what judging them would ask for one by one is read at once.
+     *
+     * @param  array<int, RollCase>  $files
+     * @param  array<string, mixed>  $terms
+     * @return array<int, Readiness> by the same keys
+     */
+    public static function judgeAll(Deed $deed, array $files, array $terms, Instant $now): array
+    {
+        self::beforeJudging($deed, $files, $terms);
+
+        return array_map(fn (RollCase $file): Readiness => self::judge($deed, $file, $terms, $now), $files);
+    }
+
+    /**
+     * @param  array<int, RollCase>  $files
+     * @param  array<string, mixed>  $terms
+     */
+    public static function beforeJudging(Deed $deed, array $files, array $terms): void
+    {
+        if ($deed instanceof JudgesByStore) {
+            $deed->beforeJudging(array_values(array_filter($files, fn (RollCase $file): bool => $file instanceof HeldCase)), $terms);
+        }
+    }
+
+    /**
      * @param  array<string, mixed>  $terms
      *
      * @throws DeedError when it can't be done to this name

@@ -49,7 +49,7 @@ final readonly class PrepareDocket
             $now = $this->clock->now();
             $files = $this->files->of($nameIds, $now);
             $contract = $this->deeds->named($deed);
-            $judged = array_map(fn ($file): Readiness => Deeds::judge($contract, $file, $terms, $now), $files);
+            $judged = Deeds::judgeAll($contract, $files, $terms, $now);
             $clear = array_keys(array_filter($judged, fn (Readiness $readiness): bool => $readiness->isClear()));
             if ($clear === []) {
                 throw DeedError::nothingCanGo();

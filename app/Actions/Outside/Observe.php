@@ -20,6 +20,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Drifts\WriteDrifts;
 use App\Actions\Handover\LockAgain;
+use App\Actions\Servers\WatchServers;
 use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
 use App\Models\SetbackKind;
@@ -67,6 +68,7 @@ final readonly class Observe
         private WriteDrifts $drifts,
         private ConfirmLines $confirm,
         private LockAgain $lock,
+        private WatchServers $watch,
         private LastSeen $lastSeen,
         private SetAside $aside,
         private ExceptionHandler $handler,
@@ -268,6 +270,8 @@ final readonly class Observe
                 $this->lock->seen([$id], $now);
             }
             $unseen = self::isAnswered($told[$id]) ? $this->confirm->handle($id, $told[$id][0]->record, $now) : null;
+            $watched = isset($seen[$name->ascii]) ? $this->watch->seen($id, $seen[$name->ascii], $now) : null;
+            $unseen ??= $watched;
             if ($this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $isDeep[$id] ?? true, $now) && isset($files[$id])) {
                 $changed[] = $id;
             }

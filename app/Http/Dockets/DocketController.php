@@ -15,6 +15,7 @@ use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Names\GatherNames;
 use App\Actions\Registrants\AskToConfirm;
+use App\Actions\Registrar\ChangeServers;
 use App\Http\OldInput;
 use App\Http\ProofText;
 use App\Http\SignedInRequest;
@@ -34,6 +35,7 @@ use App\Models\OrderState;
 use App\Queries\Deeds\JudgeAgain;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
+use App\Queries\Servers\ReadWatches;
 use App\Queries\Setbacks\ReadSetbacks;
 use App\Support\TradeClock;
 use App\View\PeopleNamed;
@@ -54,6 +56,7 @@ final readonly class DocketController
         private Words $words,
         private ReadSetbacks $setbacks,
         private JudgeAgain $again,
+        private ReadWatches $watches,
     ) {
     }
 
@@ -105,6 +108,9 @@ final readonly class DocketController
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
             'slip' => $docket->state === DocketState::Settled ? $deed->slip($docket) : null,
             'lines' => $lines,
+            'watches' => $deed instanceof ChangeServers
+                    ? $this->watches->ofLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
+                    : [],
             'judged' => $docket->state === DocketState::Prepared
                     ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))
                     : [],

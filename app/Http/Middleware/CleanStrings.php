@@ -15,6 +15,7 @@ final class CleanStrings extends TransformsRequest
         'about',
         'body',
         'disclosure_steps',
+        'letter',
         'letterhead',
         'local_street',
         'names',

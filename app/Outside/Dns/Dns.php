@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Outside\Dns;
 
 use Acre\Core\Contact\TakesMail;
+use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Name\DomainName;
 
@@ -18,6 +19,14 @@ interface Dns
      * @param  callable(DelegationSeen): void  $told
      */
     public function delegations(iterable $names, callable $told): void;
+
+    /**
+     * What a name's present servers and those that it is to get say of it. Asks for many at once, as `delegations` does.
+     *
+     * @param  iterable<ChangeWanted>  $wanted
+     * @param  callable(ChangeWanted, ChangeSeen): void  $told
+     */
+    public function changes(iterable $wanted, callable $told): void;
 
     /**
      * Whether hosts of mailboxes take mail at all: by an MX, or else by an address (RFC 5321 §5.1); a null MX says no (RFC 7505).

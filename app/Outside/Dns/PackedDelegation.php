@@ -7,6 +7,7 @@ namespace App\Outside\Dns;
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Dnssec\Delegate;
 
 /** A delegation as it is kept: JSON, because what name servers send is no text. */
 final class PackedDelegation
@@ -18,10 +19,32 @@ final class PackedDelegation
 
     public static function unpack(string $json): DelegationSeen
     {
-        $data = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
+        return self::of(json_decode($json, true, 16, JSON_THROW_ON_ERROR));
+    }
+
+    /** @param  mixed  $data  as JSON gives it */
+    public static function of(mixed $data): DelegationSeen
+    {
         $data = is_array($data) ? $data : [];
+
+        return new DelegationSeen(
+            is_string($data['name'] ?? null) ? $data['name'] : '',
+            isset($data['parent']) ? self::texts($data['parent']) : null,
+            is_int($data['ttl'] ?? null) ? $data['ttl'] : null,
+            isset($data['delegates'])
+                ? array_values(array_filter(array_map(Delegate::read(...), self::texts($data['delegates']))))
+                : null,
+            self::servers($data['servers'] ?? []),
+            is_string($data['why'] ?? null) ? $data['why'] : null,
+            self::servers($data['unlisted'] ?? []),
+        );
+    }
+
+    /** @return list<ServerSeen> */
+    public static function servers(mixed $list): array
+    {
         $servers = [];
-        foreach (is_array($data['servers'] ?? null) ? $data['servers'] : [] as $server) {
+        foreach (is_array($list) ? $list : [] as $server) {
             if (is_array($server) && is_string($server['host'] ?? null) && is_string($server['answer'] ?? null)) {
                 $servers[] = new ServerSeen(
                     $server['host'],
@@ -34,18 +57,11 @@ final class PackedDelegation
             }
         }
 
-        return new DelegationSeen(
-            is_string($data['name'] ?? null) ? $data['name'] : '',
-            isset($data['parent']) ? self::texts($data['parent']) : null,
-            is_int($data['ttl'] ?? null) ? $data['ttl'] : null,
-            is_bool($data['signed'] ?? null) ? $data['signed'] : null,
-            $servers,
-            is_string($data['why'] ?? null) ? $data['why'] : null,
-        );
+        return $servers;
     }
 
     /** @return list<string> */
-    private static function texts(mixed $list): array
+    public static function texts(mixed $list): array
     {
         return is_array($list) ? array_values(array_filter($list, is_string(...))) : [];
     }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Queries\Deeds;
 
 use Acre\Core\Finding\Finding;
+use Acre\Core\Movement\Readiness;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\Deeds;
 use App\Models\Docket;
 use App\Queries\Names\CaseFiles;
-use App\Queries\Names\RollCase;
 use App\Support\TradeClock;
 
 /**
@@ -34,13 +34,10 @@ final readonly class JudgeAgain
             $finding->with['docket'] === $docket->id;
 
         return array_map(
-            fn (RollCase $file): array => array_values(
-                array_filter(
-                    Deeds::judge($deed, $file, $docket->terms, $now)->inOrder(),
-                    fn (Finding $finding): bool => ! $isItself($finding),
-                ),
+            fn (Readiness $readiness): array => array_values(
+                array_filter($readiness->inOrder(), fn (Finding $finding): bool => ! $isItself($finding)),
             ),
-            $this->files->of($nameIds, $now),
+            Deeds::judgeAll($deed, $this->files->of($nameIds, $now), $docket->terms, $now),
         );
     }
 }

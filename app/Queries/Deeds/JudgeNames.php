@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Deeds;
 
+use Acre\Core\Movement\Readiness;
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\Deed;
 use App\Actions\Deeds\Deeds;
@@ -24,9 +25,12 @@ final readonly class JudgeNames
      */
     public function handle(Deed $deed, array $nameIds, array $terms, Instant $now): array
     {
+        $files = array_values($this->files->of($nameIds, $now));
+
         return array_map(
-            fn (RollCase $file): JudgedName => new JudgedName($file, Deeds::judge($deed, $file, $terms, $now)),
-            array_values($this->files->of($nameIds, $now)),
+            fn (RollCase $file, Readiness $readiness): JudgedName => new JudgedName($file, $readiness),
+            $files,
+            Deeds::judgeAll($deed, $files, $terms, $now),
         );
     }
 }

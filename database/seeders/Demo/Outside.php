@@ -65,6 +65,7 @@ final class Outside
                 self::host('ns1.wickerby-bells.com', '198.51.100.40'),
                 self::host('ns2.wickerby-bells.com', '203.0.113.40'),
                 ...array_map(fn (string $host): array => self::host($host, '192.0.2.91'), self::TAKE_MAIL),
+                ...Servers::hosts(),
             ],
             'accounts' => self::accounts(),
             'mailboxes' => self::mailboxes(),
@@ -73,6 +74,7 @@ final class Outside
                 // The second server was never told of this name; and the list in the zone is an older one.
                 ['zone' => 'gannet-head.org', 'records' => '{"servedBy": ["ns1.gannet-net.example"]}'],
                 ['zone' => 'tramway-museum.org', 'records' => '{"servers": ["ns1.sound-hosting.example", "ns3.sound-hosting.example"]}'],
+                ...Servers::zones(),
             ],
         ];
     }
@@ -168,7 +170,7 @@ final class Outside
                 ],
             ],
             'harrow-tern.com' => [
-                'ds' => [['tag' => 31407, 'algorithm' => 13, 'type' => 2, 'digest' => hash('sha256', 'a key made up for the demo')]],
+                'ds' => Servers::delegates(),
             ],
         ];
     }

@@ -25,6 +25,7 @@
                         'change_disclosure',
                         'change_registrant',
                         'request_code',
+                        'change_servers',
                         'restore_servers',
                     ] as $deed
                 )

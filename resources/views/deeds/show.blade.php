@@ -8,7 +8,7 @@
                     'deeds.show.docket',
                     ['integer' => $request->integer('docket')],
                 ) }}</a>
-        @elseif ($request->filled('name'))
+        @elseif ($request->filled('name') && $count === 1)
             <a href="{{ route('roll') }}">{{ __('common.the_roll') }}</a> / <a
                 href="{{ route('names.show', $request->input('name')) }}">{{ $request->input('name') }}</a>
         @elseif ($request->word('of') === 'sheaf')
@@ -75,10 +75,10 @@
                         <th scope="row"><a class="name"
                                 href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a>
                         </th>
-                        <td data-label="{{ __('deeds.show.before') }}">{{ implode(', ', $change['before']) }}</td>
+                        <td data-label="{{ __('deeds.show.before') }}">@include('deeds.changed', ['of' => $change['before']])</td>
                         <td data-label="{{ __('deeds.show.after') }}">
                             @if ($one->readiness->isClear())
-                            <strong>{{ implode(', ', $change['after']) }}</strong>@else<span
+                            <strong>@include('deeds.changed', ['of' => $change['after']])</strong>@else<span
                                     class="lesser">{{ __('common.unchanged') }}</span>
                             @endif
                         </td>

@@ -87,6 +87,15 @@
                     }}">{{ __($ticked ? 'dockets.wrong_tick' : 'dockets.undo') }}</a>
             @endcan
         @endif
+        @if ($deed instanceof App\Actions\Registrar\ChangeServers && $progress->done > 0)
+            @can('prepare')
+                <a class="button"
+                    href="{{ route(
+                        'deeds.show',
+                        ['change_servers', 'docket' => $docket->id, 'back' => $docket->id],
+                    ) }}">{{ __('servers.change_back') }}</a>
+            @endcan
+        @endif
         @if ($progress->again() > 0 && $docket->state !== App\Models\DocketState::Prepared)
             @can('prepare')
                 <form method="post" action="{{ route('dockets.again', $docket) }}">

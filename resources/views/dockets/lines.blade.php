@@ -51,10 +51,20 @@
                             ) }}</span>
                     </td>
                     <td data-label="{{ __('common.from') }}">
-                        {{ $line->before['account'] ?? $people->named(collect($line->before)->first()) }}<span
+                        @if (isset($line->before['servers']))
+                            @include('deeds.changed', ['of' => $line->before])
+                        @else
+                            {{ $line->before['account'] ?? $people->named(collect($line->before)->first()) }}
+                        @endif
+                        <span
                             class="lesser">{{ isset($line->before['account']) ? $line->before['client'] ?? '' : '' }}</span></td>
                     <td data-label="{{ __('dockets.show.to') }}">
-                        {{ $line->after['account'] ?? $people->named(collect($line->after)->first()) }}<span
+                        @if (isset($line->after['servers']))
+                            @include('deeds.changed', ['of' => $line->after])
+                        @else
+                            {{ $line->after['account'] ?? $people->named(collect($line->after)->first()) }}
+                        @endif
+                        <span
                             class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
                     <td>
                         @if ($line->state === App\Models\LineState::Begun && $line->order !== null)
@@ -83,6 +93,9 @@
                                             'dockets.show.shown_in_the_directory_on',
                                             ['seen_on' => App\Support\Dates::full($line->seen_on)],
                                         ) }}</span>
+                                @endif
+                                @if (isset($watches[$line->id]))
+                                    @include('servers.watched', ['watched' => $watches[$line->id]])
                                 @endif
                             @elseif ($line->reason !== null)
                                 {{ $line->reason }}

@@ -95,7 +95,7 @@
             @endcan
         </div>
         <div>
-            <dt>{{ __('common.name_servers') }}</dt>
+            <dt><a href="{{ route('names.points', $name) }}">{{ __('common.name_servers') }}</a></dt>
             <dd>
                 @forelse ($file->servers as $host)
                 <span class="mono reason">{{ $host }}</span>@empty {{ __('common.not_known') }}

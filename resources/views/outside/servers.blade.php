@@ -24,9 +24,9 @@
             @endforeach
             <div>
                 <dt>{{ __('outside.record.dnssec') }}</dt>
-                <dd>{{ $dns->delegation->signed === null
+                <dd>{{ $dns->delegation->isSigned() === null
                     ? __('common.not_known')
-                    : ($dns->delegation->signed ? __('outside.record.yes_the_registry_has_a_ds') : 'no') }}
+                    : ($dns->delegation->isSigned() ? __('outside.record.yes_the_registry_has_a_ds') : 'no') }}
                 </dd>
             </div>
             @if ($dns->delegation->ttl !== null)

@@ -24,7 +24,7 @@ final class DelegationTest extends TestCase
     {
         return array_map(
             fn (Finding $finding): string => (string) $finding->tag->value,
-            (new DelegationSeen('a.com', $parent, 3600, false, $servers))->findings(),
+            (new DelegationSeen('a.com', $parent, 3600, [], $servers))->findings(),
         );
     }
 
@@ -77,7 +77,7 @@ final class DelegationTest extends TestCase
     public function test_out_of_step_also_where_serials_have_come_round(): void
     {
         self::assertSame(['out_of_step'], self::found([self::server(0), self::server(1, serial: 6)]));
-        $seen = new DelegationSeen('a.com', self::BOTH, 3600, false, [self::server(0, serial: 5), self::server(1, serial: 4294967290)]);
+        $seen = new DelegationSeen('a.com', self::BOTH, 3600, [], [self::server(0, serial: 5), self::server(1, serial: 4294967290)]);
         self::assertSame(['host' => self::BOTH[1], 'serial' => 4294967290, 'newest' => 5], $seen->findings()[0]->with);
     }
 
@@ -107,7 +107,7 @@ final class DelegationTest extends TestCase
             self::found([$six(0, '2001:db8:7::1'), $six(1, '2001:db8:7::2')]),
             'and of those that could not be asked it is not said that they are silent',
         );
-        $found = (new DelegationSeen('a.com', self::BOTH, 3600, false, [
+        $found = (new DelegationSeen('a.com', self::BOTH, 3600, [], [
             $six(0, '2001:DB8:7::1'),
             $six(1, '2001:db8:0007:1::2'),
         ]))->findings();
@@ -117,7 +117,7 @@ final class DelegationTest extends TestCase
 
     public function test_a_serial_alone_makes_no_other_delegation(): void
     {
-        $one = fn (int $serial, Answer $second): string => (new DelegationSeen('a.com', self::BOTH, 3600, false, [
+        $one = fn (int $serial, Answer $second): string => (new DelegationSeen('a.com', self::BOTH, 3600, [], [
             self::server(0, serial: $serial),
             self::server(1, $second),
         ]))->digest();

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Outside\Dns;
+
+use Acre\Core\Delegation\Answer;
+use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Dnssec\Delegate;
+use Acre\Wire\Dns\Data;
+use Acre\Wire\Dns\Data\Ds;
+use Acre\Wire\Dns\Data\Soa;
+use Acre\Wire\Dns\Message;
+use Acre\Wire\Dns\Record;
+use Acre\Wire\Dns\RecordType;
+use Acre\Wire\Dns\ResponseCode;
+use App\Outside\Reach\Hosts;
+
+/** What parent and child say themselves of a name's delegation. Used inside `Exchange::each`. */
+final readonly class AskedDelegation
+{
+    /** Hosts that only the zone names, of which so many are asked. */
+    private const MOST_UNLISTED = 13;
+
+    public function __construct(private Exchange $exchange, private Lookup $lookup, private Hosts $reach)
+    {
+    }
+
+    /** @param  string  $name  A-labels */
+    public function of(string $name): DelegationSeen
+    {
+        [$answer, $from] = $this->lookup->walk($name, RecordType::NS);
+        if ($answer === null) {
+            return new DelegationSeen($name, null, null, null, [], "no server of {$from} answered");
+        }
+        $records = array_values(
+            array_filter(
+                [...$answer->authority, ...$answer->answers],
+                fn (Record $record): bool => $record->type === RecordType::NS->value && $record->name->host() === $name,
+            ),
+        );
+        if ($records === []) {
+            return new DelegationSeen($name, [], null, [], []);
+        }
+        $hosts = array_values(array_unique(array_map(Lookup::target(...), $records)));
+        $places = [];
+        foreach ($hosts as $host) {
+            array_push($places, ...$this->places($host, Lookup::glue($answer, $host)));
+        }
+
+        $servers = $this->servers($name, $places);
+        $unlisted = [];
+        foreach (array_slice(array_unique(array_merge(...array_column($servers, 'servers'))), 0, self::MOST_UNLISTED) as $host) {
+            array_push($unlisted, ...in_array($host, $hosts, true) ? [] : $this->places($host, []));
+        }
+
+        return new DelegationSeen(
+            $name,
+            $hosts,
+            $records[0]->ttl,
+            $this->delegates($name, $this->lookup->serversAbove($from)),
+            $servers,
+            unlisted: $this->servers($name, $unlisted),
+        );
+    }
+
+    /**
+     * @param  list<string>  $known  addresses that were said
+     * @return list<array{string, string|null, bool}> host, address and whether it is an alias; one an address
+     */
+    public function places(string $host, array $known): array
+    {
+        [$addresses, $isAlias] = $known === [] ? $this->lookup->addresses($host) : [$known, false];
+
+        return array_map(fn (?string $address): array => [$host, $address, $isAlias], $addresses === [] ? [null] : $addresses);
+    }
+
+    /**
+     * @param  list<array{string, string|null, bool}>  $places
+     * @return list<ServerSeen> in that order
+     */
+    public function servers(string $name, array $places): array
+    {
+        $questions = [];
+        foreach ($places as $place => [, $address]) {
+            $dialled = $address === null ? null : $this->lookup->dialled($address);
+            if ($dialled !== null) {
+                $questions["soa{$place}"] = [$dialled, Lookup::question($name, RecordType::SOA)];
+                $questions["ns{$place}"] = [$dialled, Lookup::question($name, RecordType::NS)];
+            }
+        }
+        $answers = $this->exchange->ask($questions);
+        $servers = [];
+        foreach ($places as $place => [$host, $address, $isAlias]) {
+            $servers[] = match (true) {
+                $address === null => new ServerSeen($host, null, Answer::NoAddress, isAlias: $isAlias),
+                ! isset($questions["soa{$place}"]) => new ServerSeen(
+                    $host,
+                    $address,
+                    $this->reach->nameServer($address) === null ? Answer::NotPublic : Answer::NotAsked,
+                    isAlias: $isAlias,
+                ),
+                default => self::server($host, $address, $isAlias, $answers["soa{$place}"] ?? null, $answers["ns{$place}"] ?? null),
+            };
+        }
+
+        return $servers;
+    }
+
+    /**
+     * @param  list<string>  $parents  addresses of the parent's servers
+     * @return list<Delegate>|null
+     */
+    private function delegates(string $name, array $parents): ?array
+    {
+        foreach (array_filter(array_map($this->lookup->dialled(...), $parents), is_string(...)) as $parent) {
+            $answer = $this->exchange->ask(['ds' => [$parent, Lookup::question($name, RecordType::DS)]])['ds'];
+            if ($answer?->code === ResponseCode::OK) {
+                return array_values(
+                    array_map(
+                        fn (Ds $ds): Delegate => new Delegate($ds->tag, $ds->algorithm, $ds->digestType, $ds->digest),
+                        array_filter(array_map(fn (Record $record): Data => $record->data, $answer->answers), fn (
+                            Data $data,
+                        ): bool => $data instanceof Ds),
+                    ),
+                );
+            }
+        }
+
+        return null;
+    }
+
+    private static function server(string $host, string $address, bool $isAlias, ?Message $soa, ?Message $ns): ServerSeen
+    {
+        if ($soa === null) {
+            return new ServerSeen($host, $address, Answer::Silent, isAlias: $isAlias);
+        }
+        $serial = null;
+        foreach ($soa->answers as $record) {
+            if ($record->data instanceof Soa) {
+                $serial = $record->data->serial;
+            }
+        }
+        $answer = match (true) {
+            $soa->code === ResponseCode::REFUSED => Answer::Refused,
+            $soa->code === ResponseCode::NO_SUCH_NAME => Answer::NoSuchName,
+            $soa->code !== ResponseCode::OK => Answer::Fails,
+            ! $soa->isAuthoritative || $serial === null => Answer::Lame,
+            default => Answer::Authoritative,
+        };
+        $servers = array_map(
+            Lookup::target(...),
+            array_values(array_filter($ns->answers ?? [], fn (Record $record): bool => $record->type === RecordType::NS->value)),
+        );
+        sort($servers);
+
+        return new ServerSeen($host, $address, $answer, $serial, $servers, $isAlias);
+    }
+}

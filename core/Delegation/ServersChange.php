@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Delegation;
+
+use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Dnssec\Key;
+use Acre\Core\Finding\Effect;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
+use Acre\Core\Zone\Comparison;
+use Acre\Core\Zone\Difference;
+use Acre\Core\Zone\DifferenceKind;
+use Acre\Core\Zone\Service;
+
+/** A name that is to get other name servers: whether they are ready for it, and what would be lost. */
+final readonly class ServersChange
+{
+    /** Seconds for which what servers said is believed; the house's own choice. */
+    public const FRESH = 3_600;
+
+    /**
+     * @param  ChangeSeen|null  $seen  null: nobody has asked
+     * @param  list<ServersFinding>  $accepted  what is meant to happen
+     */
+    public function __construct(
+        private DomainName $name,
+        private ServerSet $to,
+        private ?ChangeSeen $seen,
+        private Instant $now,
+        private array $accepted = [],
+    ) {
+    }
+
+    public function isAsked(): bool
+    {
+        return $this->seen !== null && ! $this->seen->at->plusSeconds(self::FRESH)->isBefore($this->now);
+    }
+
+    /** @return list<Finding> dearest first */
+    public function findings(): array
+    {
+        $found = $this->to->findings($this->name);
+        if ($this->seen === null || ! $this->isAsked()) {
+            return Finding::dearestFirst([...$found, Finding::of(ServersFinding::NotAsked, Effect::NotKnown)]);
+        }
+        $found = [...$found, ...$this->servers($this->seen)];
+        if ($this->seen->after !== null) {
+            $found = [...$found, ...$this->losses(), ...$this->dnssec($this->seen)];
+        }
+        $network = self::network($this->seen);
+        // Of addresses that were asked more is known than of those in a letter.
+        $found = array_filter($found, fn (Finding $one): bool => $one->tag !== ServersFinding::OneNetwork);
+        if ($network !== null) {
+            $found[] = Finding::of(ServersFinding::OneNetwork, Effect::Worth, null, network: $network);
+        }
+
+        return Finding::dearestFirst(array_values($found));
+    }
+
+    /** What the two say differently; null: one of them was not read. */
+    public function comparison(): ?Comparison
+    {
+        return $this->seen?->before === null || $this->seen->after === null
+            ? null
+            : Comparison::of(
+                $this->seen->before->without(self::own($this->seen->before->zone)),
+                $this->seen->after->without(self::own($this->seen->after->zone)),
+            );
+    }
+
+    /**
+     * What differs with the servers themselves, and is judged apart.
+     *
+     * @return list<string> hosts and types
+     */
+    private static function own(string $zone): array
+    {
+        return array_map(fn (string $type): string => "{$zone} {$type}", ['SOA', 'NS', 'DNSKEY', 'CDS', 'CDNSKEY']);
+    }
+
+    /** @return list<Finding> */
+    private function servers(ChangeSeen $seen): array
+    {
+        $found = $answering = [];
+        foreach ($seen->servers as $server) {
+            if ($server->answer === Answer::Authoritative) {
+                $answering[$server->host] = true;
+            }
+            if ($server->isAlias) {
+                $found[$server->host] = Finding::of(ServersFinding::IsAlias, Effect::Stops, null, host: $server->host);
+            }
+            if ($server->answer === Answer::NoAddress || $server->answer === Answer::NotPublic) {
+                $found[$server->host] = Finding::of(ServersFinding::NoAddress, Effect::Stops, null, host: $server->host);
+            }
+        }
+        if ($answering === []) {
+            return [...array_values($found), Finding::of(ServersFinding::NobodyAnswers, Effect::Stops)];
+        }
+        foreach ($seen->servers as $server) {
+            if ($server->answer !== Answer::Authoritative && $server->answer !== Answer::NotAsked) {
+                $found[$server->host] ??= $this->unlessMeant(
+                    ServersFinding::OneDoesNotAnswer,
+                    host: $server->host,
+                    answer: $server->answer->value,
+                );
+            }
+        }
+
+        return array_values($found);
+    }
+
+    /** @return list<Finding> */
+    private function losses(): array
+    {
+        $comparison = $this->comparison();
+        if ($comparison === null) {
+            return [Finding::of(ServersFinding::NothingToCompare)];
+        }
+        $found = [];
+        foreach ([DifferenceKind::Gone, DifferenceKind::Other] as $kind) {
+            $isGone = $kind === DifferenceKind::Gone;
+            foreach (Service::cases() as $service) {
+                $lost = array_values(
+                    array_filter(
+                        $comparison->losses(),
+                        fn (Difference $one): bool => $one->kind() === $kind && $one->service() === $service,
+                    ),
+                );
+                if ($lost !== []) {
+                    $found[] = $this->loss($service, $lost, $isGone);
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  non-empty-list<Difference>  $lost */
+    private function loss(Service $service, array $lost, bool $isGone): Finding
+    {
+        $records = implode(', ', array_map(fn (Difference $one): string => $one->label(), $lost));
+        [$was, $becomes] = [implode(', ', $lost[0]->before->data ?? []), implode(', ', $lost[0]->after->data ?? [])];
+
+        return match (true) {
+            $service === Service::Mail && $isGone => $this->unlessMeant(ServersFinding::LosesMail, records: $records),
+            $service === Service::Mail => $this->unlessMeant(ServersFinding::MailElsewhere, was: $was, becomes: $becomes),
+            $service === Service::Web && $isGone => $this->unlessMeant(ServersFinding::LosesWeb, records: $records),
+            // The usual reason for moving.
+            $service === Service::Web => Finding::of(ServersFinding::WebElsewhere, Effect::Worth, null, was: $was, becomes: $becomes),
+            $service === Service::MailTrust => $this->unlessMeant(ServersFinding::LosesMailTrust, records: $records),
+            $service === Service::Delegation => $this->unlessMeant(ServersFinding::LosesPart, records: $records),
+            default => $this->unlessMeant(ServersFinding::LosesOther, records: $records),
+        };
+    }
+
+    /** @return list<Finding> */
+    private function dnssec(ChangeSeen $seen): array
+    {
+        $known = array_filter($seen->delegates ?? [], fn (Delegate $one): bool => $one->isKnown());
+        if ($seen->delegates === null || ($known !== [] && $seen->keys === null)) {
+            return [Finding::of(ServersFinding::DnssecNotKnown, Effect::NotKnown)];
+        }
+        $owner = self::wire($this->name->ascii);
+        foreach ($known as $delegate) {
+            $named = array_filter($seen->keys ?? [], fn (Key $key): bool => $delegate->names($owner, $key));
+            if ($named !== []) {
+                return [];
+            }
+        }
+
+        // Resolvers that validate answer nothing at all (RFC 4035 §5).
+        return $known === [] ? [] : [Finding::of(ServersFinding::BreaksDnssec, Effect::Stops)];
+    }
+
+    private static function wire(string $name): string
+    {
+        return implode('', array_map(fn (string $label): string => chr(strlen($label)).$label, explode('.', $name)))."\0";
+    }
+
+    private static function network(ChangeSeen $seen): ?string
+    {
+        $addresses = array_map(fn (ServerSeen $server): ?string => $server->address, $seen->servers);
+
+        return Networks::shared(array_values(array_filter($addresses, is_string(...))));
+    }
+
+    private function unlessMeant(ServersFinding $tag, string ...$with): Finding
+    {
+        return Finding::of($tag, in_array($tag, $this->accepted, true) ? Effect::Worth : Effect::Stops, null, ...$with);
+    }
+}

@@ -1,0 +1,277 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Dnssec\Key;
+use Acre\Core\Time\Instant;
+use App\Actions\Outside\Observe;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\DocketState;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\NamedSet;
+use App\Models\Registration;
+use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
+use App\Support\TradeClock;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/** Name servers changed by wire and by slip: what is asked before, and what is watched after, at the simulated world's servers. */
+#[Group('world')]
+final class ChangeServersTest extends TestCase
+{
+    use PressesDeeds;
+    use Worldly;
+
+    private const HERE = ['ns1.old-quay.example', 'ns2.old-quay.example'];
+
+    private const THERE = ['ns1.new-quay.example', 'ns2.new-quay.example'];
+
+    private House $house;
+
+    private Account $giver;
+
+    private NamedSet $set;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->world();
+        $this->house = new House();
+        $trial = self::$trials++.'-'.getmypid();
+        $this->house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700', 'behind' => ['SKERRY']]);
+        $this->giver = $this->house->account("NS-{$trial}", null);
+        $this->giver->update([
+            'gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "tern {$trial}"])->id,
+            'gate_for' => GatePin::of($this->house->skerry),
+        ]);
+        $this->add(['accounts' => [
+            [
+                'number' => $this->giver->number,
+                'registrar' => 'skerry',
+                'login' => (string) $this->giver->login,
+                'mailbox' => 'a@b.example',
+                'password' => "tern {$trial}",
+                'balance' => 100_00,
+            ],
+        ], 'hosts' => [
+            ['host' => self::HERE[0], 'addresses' => ['192.0.2.160']],
+            ['host' => self::HERE[1], 'addresses' => ['198.51.100.160']],
+            ['host' => self::THERE[0], 'addresses' => ['192.0.2.161']],
+            ['host' => self::THERE[1], 'addresses' => ['198.51.100.161']],
+        ]]);
+        $this->set = NamedSet::query()->create([
+            'name' => 'New Quay',
+            'kind' => 'host',
+            'operator' => 'New Quay',
+            'servers' => array_map(fn (string $host): array => ['host' => $host, 'addresses' => []], self::THERE),
+        ]);
+        $this->world->mood('198.51.100.161', 'fine');
+    }
+
+    /** @param  array<string, mixed>  $more */
+    private function add(array $more): void
+    {
+        $this->world->add($more + ['names' => [], 'hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => []]);
+    }
+
+    /**
+     * A name at the old host, which the new one has too.
+     *
+     * @param  list<array{string, string, string}>  $there  host, type, data; beside the address
+     * @param  array<string, mixed>  $otherwise  of the registry
+     * @param  list<array{string, string, string}>  $here
+     */
+    private function registered(array $there, array $otherwise = [], array $here = [['', 'MX', '10 mail.old-quay.example.']]): Name
+    {
+        $ascii = 'points-'.self::$trials++.'-'.getmypid().'.com';
+        $records = fn (array $records): array => array_map(
+            fn (array $one): array => ['name' => ltrim("{$one[0]}.{$ascii}", '.'), 'type' => $one[1], 'data' => $one[2]],
+            [['', 'A', '192.0.2.80'], ...$records],
+        );
+        $this->add([
+            'names' => [
+                $otherwise + [
+                    'name' => $ascii,
+                    'registrar' => 'skerry',
+                    'created' => Instant::of('2020-11-02')->epoch,
+                    'ends' => Instant::of('2027-11-02')->epoch,
+                    'updated' => 0,
+                    'statuses' => [],
+                    'servers' => self::HERE,
+                    'shown' => [],
+                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
+                    'autoRenew' => true,
+                    'account' => $this->giver->number,
+                    'due' => Instant::of('2099-01-01')->epoch,
+                ],
+            ],
+            'zones' => [
+                [
+                    'zone' => $ascii,
+                    'records' => json_encode([
+                        'servedBy' => self::HERE,
+                        'servers' => self::HERE,
+                        'records' => $records($here),
+                        'elsewhere' => [['servedBy' => self::THERE, 'servers' => self::THERE, 'records' => $records($there)]],
+                    ], JSON_THROW_ON_ERROR),
+                ],
+            ],
+        ]);
+
+        return $this->house->name($ascii, $this->giver, facts: ['servers' => self::HERE]);
+    }
+
+    /** The address of the deed's page, after its servers were asked. */
+    private function asked(string $accept, Name ...$names): string
+    {
+        $form = ['name' => implode(',', array_map(fn (Name $name): string => $name->ascii, $names)), 'set' => $this->set->id];
+
+        return (string) $this->actingAs($this->house->steward)
+            ->post('/servers/asked', $form + ($accept === '' ? [] : ['accept' => $accept]))
+            ->assertRedirect()
+            ->headers->get('Location');
+    }
+
+    public function test_each_name_is_judged_by_what_old_and_new_servers_say(): void
+    {
+        $key = new Key(257, 3, 13, str_repeat('k', 64));
+        $good = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $mailless = $this->registered([]);
+        $signed = $this->registered(
+            [['', 'MX', '10 mail.old-quay.example.']],
+            ['ds' => [['tag' => 60485, 'algorithm' => 13, 'type' => 2, 'digest' => str_repeat('AB', 32)]]],
+            [['', 'MX', '10 mail.old-quay.example.'], ['', 'DNSKEY', '257 3 13 '.base64_encode($key->key)]],
+        );
+        $page = "/deeds/change_servers?name={$good->ascii}&set={$this->set->id}";
+        $this->actingAs($this->house->steward)->get($page)->assertSee('have not been asked about it yet');
+        $this->get($this->asked('', $good, $mailless, $signed))
+            ->assertOk()
+            ->assertSee('1 of 3 can go now')
+            ->assertSee('Its mail would not arrive: the new name servers don’t have MX')
+            ->assertSee('DNSSEC would break')
+            ->assertSee('The name servers were asked on');
+        // Whoever means it may lose its mail; nobody may break DNSSEC.
+        $this->get($this->asked('loses_mail,breaks_dnssec', $good, $mailless, $signed))->assertSee('2 of 3 can go now');
+        $this->get("/names/{$mailless->ascii}/points")
+            ->assertOk()
+            ->assertSee('If you change to New Quay')
+            ->assertSee('mail does not arrive')
+            ->assertSee('ns1.old-quay.example');
+        // An hour later nobody believes it any more.
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(3_700));
+        $this->get($page)->assertSee('0 of 1 can go now');
+    }
+
+    public function test_keys_that_both_have_keep_dnssec_whole(): void
+    {
+        $key = new Key(257, 3, 13, random_bytes(64));
+        $record = ['', 'DNSKEY', '257 3 13 '.base64_encode($key->key)];
+        $ascii = 'points-'.self::$trials.'-'.getmypid().'.com';
+        $wire = implode('', array_map(fn (string $label): string => chr(strlen($label)).$label, explode('.', $ascii)))."\0";
+        $ds = Delegate::of($wire, $key);
+        $name = $this->registered(
+            [$record],
+            ['ds' => [['tag' => $ds->tag, 'algorithm' => 13, 'type' => 2, 'digest' => bin2hex($ds->digest)]]],
+            [$record],
+        );
+        self::assertSame($ascii, $name->ascii);
+        $this->get($this->asked('', $name))->assertSee('1 of 1 can go now')->assertDontSee('DNSSEC would break');
+    }
+
+    public function test_a_silent_new_server_is_told_and_holds_up_its_neighbours_names_no_longer_than_itself(): void
+    {
+        $name = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $this->world->mood('198.51.100.161', 'silent');
+        $this->get($this->asked('', $name))->assertSee('ns2.new-quay.example does not answer for it');
+        $this->get($this->asked('one_does_not_answer', $name))->assertSee('1 of 1 can go now');
+    }
+
+    public function test_a_name_on_hold_is_compared_with_the_servers_of_our_record(): void
+    {
+        $name = $this->registered([], ['statuses' => ['clientHold']]);
+        $this->get($this->asked('', $name))->assertSee('Its mail would not arrive');
+    }
+
+    public function test_by_wire_the_zone_is_kept_and_the_change_watched_until_caches_agree(): void
+    {
+        $name = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $this->pressAs($this->house->steward, $this->asked('', $name))->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        $line = $docket->lines()->sole();
+        self::assertSame([LineState::Done, null], [$line->state, $line->reason]);
+        self::assertSame(self::THERE, Registration::query()->where('name_id', $name->id)->sole()->servers);
+        $kept = DB::table('zone_copies')->where('name_id', $name->id)->sole();
+        self::assertSame([$docket->id, 'asked'], [$kept->docket_id, $kept->source]);
+        $this->get("/dockets/{$docket->id}")->assertSee('not shown yet');
+
+        app(Observe::class)->of([$name->id]);
+        $watch = DB::table('server_watches')->where('docket_line_id', $line->id)->sole();
+        self::assertNotNull($watch->parent_at);
+        self::assertNotNull($watch->servers_at);
+        self::assertNull($watch->ended_at);
+        $this->get("/dockets/{$docket->id}")->assertSee('agree since')->assertSee('some see the old until');
+        $this->get("/names/{$name->ascii}/points")->assertSee('Its name servers are being changed');
+
+        // The registry's own TTL is two days, the longest record's an hour.
+        $clock = app(TradeClock::class);
+        $clock->set($clock->now()->plusSeconds(172_800));
+        app(Observe::class)->of([$name->id]);
+        self::assertNull(DB::table('server_watches')->where('docket_line_id', $line->id)->value('ended_at'));
+        $clock->set($clock->now()->plusSeconds(3_700));
+        app(Observe::class)->of([$name->id]);
+        self::assertNotNull(DB::table('server_watches')->where('docket_line_id', $line->id)->value('ended_at'));
+        $this->get("/dockets/{$docket->id}")->assertSee('all see the new');
+
+        // And back, as long as the old servers still have it.
+        $back = ['docket' => $docket->id, 'back' => $docket->id];
+        $to = (string) $this->post('/servers/asked', $back)->headers->get('Location');
+        $this->pressAs($this->house->steward, $to)->assertRedirect();
+        self::assertSame(self::HERE, Registration::query()->where('name_id', $name->id)->sole()->servers);
+    }
+
+    public function test_by_slip_the_servers_are_said_and_a_wrong_tick_is_taken_back(): void
+    {
+        $this->giver->update(['gate_secret_id' => null]);
+        $name = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $this->pressAs($this->house->steward, $this->asked('', $name))->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Set exactly these name servers', ...self::THERE]);
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertSame(self::THERE, Registration::query()->where('name_id', $name->id)->sole()->servers);
+        $this->pressAs($this->house->steward, "/deeds/undo_docket?docket={$docket->id}")->assertRedirect();
+        self::assertSame(self::HERE, Registration::query()->where('name_id', $name->id)->sole()->servers);
+        self::assertSame(0, DB::table('server_watches')->where('name_id', $name->id)->count());
+    }
+
+    public function test_a_set_is_read_from_a_letter_and_kept_as_typed_when_it_is_wrong(): void
+    {
+        $this->actingAs($this->house->clerk)->get('/servers/sets')->assertOk()->assertSee('New Quay');
+        $letter = "Dear customer,\nyour name servers:\nns1.gull.example 192.0.2.7\nns2.gull.example\n\nFTP: ftp.gull.example";
+        $this->followingRedirects()
+            ->post('/servers/sets/letter', ['letter' => $letter])
+            ->assertSee('2 name servers were found')
+            ->assertSee('ftp.gull.example')
+            ->assertSee("ns1.gull.example 192.0.2.7\nns2.gull.example", false)
+            ->assertSee('Dear customer,');
+        $form = ['name' => 'Gull', 'kind' => 'host', 'operator' => 'Gull', 'servers' => "ns1.gull.example 192.0.2.700\nns1.gull.example"];
+        $this->followingRedirects()
+            ->from('/servers/sets/create')
+            ->post('/servers/sets', $form)
+            ->assertSee('192.0.2.700')
+            ->assertSee('is not an IP address')
+            ->assertSee('ns1.gull.example stands there twice');
+        $this->post('/servers/sets', ['servers' => "ns1.gull.example\nns2.gull.example"] + $form);
+        $set = NamedSet::query()->where('name', 'Gull')->sole();
+        self::assertSame(['ns1.gull.example', 'ns2.gull.example'], $set->value()->hosts());
+        $this->put("/servers/sets/{$set->id}", ['servers' => 'ns9.gull.example', 'version' => 1] + $form);
+        self::assertSame(['ns9.gull.example'], $set->refresh()->value()->hosts());
+    }
+}
