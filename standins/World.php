@@ -7,6 +7,7 @@ namespace Standin;
 use Acre\Wire\Json\JsonNode;
 use RuntimeException;
 use Standin\Dns\Mood;
+use Standin\Dns\ZoneKeys;
 use Standin\Post\Mailbox;
 use Standin\Post\PostOffice;
 use Standin\Registry\Account;
@@ -308,10 +309,25 @@ final readonly class World
             }
             foreach ($document->nodes('zones') as $zone) {
                 $this->store->hosts->putRecords($zone->text('zone'), $zone->text('records'));
+                $this->publishKey($zone->text('zone'), $zone->text('records'));
             }
             // Whoever asks next sees what time has brought about by now, and not what a tick later would be otherwise.
             $this->pass();
         });
+    }
+
+    /** Its registry was given what its key is (DS), where the zone is told to have `published` it. */
+    private function publishKey(string $zone, string $told): void
+    {
+        $told = JsonNode::read($told, 1_000_000);
+        $signed = $told->has('signed') ? $told->nodeOrNull('signed') : null;
+        $name = $this->store->name($zone);
+        if ($signed?->boolOrNull('published') === true && $name !== null) {
+            $key = (new ZoneKeys($this->store))->told($zone, $signed)?->key;
+            $ds = $key?->delegate($zone);
+            $name->ds = $ds === null ? [] : [[$ds->tag, $ds->algorithm, $ds->digestType, strtoupper(bin2hex($ds->digest))]];
+            $this->store->put($name);
+        }
     }
 
     /**

@@ -30,7 +30,7 @@ $settings = Settings::fromEnvironment();
 // An answer leaves in the turn of the loop after the one that gave it; what it told is written down in the next.
 $store = new Store("{$settings->folder}/world.sqlite", fn (Closure $write) => Loop::futureTick(fn () => Loop::futureTick($write)));
 $world = new World($store, "http://{$settings->address}:{$settings->pagePort}");
-$dns = new DnsServer($store, $settings->dnsPort);
+$dns = new DnsServer($store, $world->clock, $settings->dnsPort);
 $hosts = [
     World::BOOTSTRAP_HOST,
     'epp.skerry.example',

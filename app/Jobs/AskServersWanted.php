@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Servers\AskServers;
-use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\Connection;
 use Illuminate\Foundation\Queue\Queueable;
 
 /** Asks about names whose servers somebody wants to change; the scheduler sends another where one died. One at a time. */
-final class AskServersWanted implements ShouldBeUniqueUntilProcessing, ShouldQueue
+final class AskServersWanted implements ShouldQueue
 {
     use Queueable;
 
@@ -20,8 +19,6 @@ final class AskServersWanted implements ShouldBeUniqueUntilProcessing, ShouldQue
     public int $tries = 1;
 
     public int $timeout = 300;
-
-    public int $uniqueFor = 60;
 
     public function handle(AskServers $ask, Connection $database): void
     {

@@ -125,7 +125,8 @@ return new class extends Migration
                 kind text NOT NULL
                     CHECK (kind IN ('unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'lock_account', 'set_lock',
                         'confirm_prior', 'confirm_new', 'registrant')),
-                actor text NOT NULL CHECK (actor IN ('house', 'client', 'giver', 'receiver', 'registrar', 'registry', 'time')),
+                actor text NOT NULL
+                    CHECK (actor IN ('house', 'client', 'giver', 'receiver', 'registrar', 'registry', 'host', 'time')),
                 due_by timestamptz,
                 done_on timestamptz,
                 created_at timestamptz,

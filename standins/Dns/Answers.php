@@ -13,6 +13,7 @@ use Acre\Wire\Dns\Question;
 use Acre\Wire\Dns\Record;
 use Acre\Wire\Dns\RecordType;
 use Acre\Wire\Dns\ResponseCode;
+use Standin\Registry\Registered;
 use Standin\Registry\Registry;
 use Standin\Store;
 
@@ -21,7 +22,7 @@ final readonly class Answers
 {
     private const TTL = 86_400;
 
-    public function __construct(private Store $store)
+    public function __construct(private Store $store, private ZoneKeys $keys)
     {
     }
 
@@ -63,35 +64,50 @@ final readonly class Answers
 
     private function root(Reply $answer, string $name, int $type): void
     {
+        $zone = Zone::bare('', ['a.root.example'], $this->keys->above(''));
         $tld = substr((string) strrchr(".{$name}", '.'), 1);
-        if ($tld === 'example') {
-            $this->refer($answer, 'example', ['ns.example'], self::TTL, ['ns.example' => [Addresses::EXAMPLE]]);
+        [$hosts, $ttl, $glue] = $this->below($tld);
+        if ($name === '') {
+            $this->apex($answer, $zone, $type);
+        } elseif ($hosts === []) {
+            $this->nothing($answer, $zone, $name, true);
+        } elseif ($name === $tld && $type === RecordType::DS->value) {
+            $this->only($answer, $zone, [$this->ds($tld)]);
+        } else {
+            $this->refer($answer, $zone, $tld, $hosts, $ttl, $glue, [$this->ds($tld)]);
+        }
+    }
 
-            return;
+    /** @return array{list<string>, int, array<string, list<string>>} hosts of a zone below the root, for how long, and their addresses */
+    private function below(string $tld): array
+    {
+        if ($tld === 'example') {
+            return [['ns.example'], self::TTL, ['ns.example' => [Addresses::EXAMPLE]]];
         }
         foreach (Registry::all() as $registry) {
             if (in_array($tld, $registry->suffixes, true)) {
-                $this->refer(
-                    $answer,
-                    $tld,
-                    $this->hostsOf($registry),
-                    172_800,
-                    array_combine($this->hostsOf($registry), array_map(fn (string $address): array => [$address], $registry->servers)),
-                );
+                $hosts = $this->hostsOf($registry);
 
-                return;
+                return [
+                    $hosts,
+                    172_800,
+                    array_combine($hosts, array_map(fn (string $address): array => [$address], $registry->servers)),
+                ];
             }
         }
-        $this->nothing($answer, Zone::bare('', ['a.root.example']), $name !== '');
-        if ($name === '' && $type === RecordType::NS->value) {
-            $answer->answers = [self::server(Name::root(), 'a.root.example', self::TTL)];
-            $answer->authority = [];
-        }
+
+        return [[], 0, []];
     }
 
     /** Every host under `example` stands in one zone. */
     private function example(Reply $answer, string $name, int $type): void
     {
+        $zone = Zone::bare('example', ['ns.example'], $this->keys->above('example'));
+        if ($name === 'example') {
+            $this->apex($answer, $zone, $type);
+
+            return;
+        }
         $addresses =
             $name === 'a.root.example'
                 ? [Addresses::ROOT]
@@ -99,41 +115,31 @@ final readonly class Answers
                     ? [Addresses::EXAMPLE]
                     : $this->store->hosts->addresses($name));
         foreach (Registry::all() as $registry) {
-            $addresses = [
-                ...$addresses,
-                ...array_values(
-                    array_filter(
-                        $registry->servers,
-                        fn (string $address, int $place): bool => $this->hostsOf($registry)[$place] === $name,
-                        ARRAY_FILTER_USE_BOTH,
-                    ),
-                ),
-            ];
+            $place = array_search($name, $this->hostsOf($registry), true);
+            if ($place !== false) {
+                $addresses[] = $registry->servers[$place];
+            }
         }
-        $answer->isAuthoritative = true;
-        $answer->answers = array_values(
-            array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type),
-        );
-        if ($answer->answers !== []) {
+        if ($addresses === []) {
+            // Whether anything lies below it must be told right: what is not is proved.
+            $zone = Zone::bare('example', ['ns.example'], $zone->signed, $this->store->hosts->all());
+            $this->nothing($answer, $zone, $name, ! $zone->exists($name));
+
             return;
         }
-        $this->nothing($answer, Zone::bare('example', ['ns.example']), $addresses === []);
+        $this->addresses($answer, $zone, $name, $type, $addresses);
     }
 
     private function registry(Reply $answer, Registry $registry, string $name, int $type): void
     {
-        foreach ($registry->suffixes as $suffix) {
-            if ($name === $suffix) {
-                $answer->isAuthoritative = true;
-                $zone = Zone::bare($suffix, $this->hostsOf($registry));
-                $type === RecordType::SOA->value
-                    ? ($answer->answers = [$zone->soa()])
-                    : ($type === RecordType::NS->value
-                        ? ($answer->answers = $zone->ns())
-                        : $this->nothing($answer, $zone, false));
+        if (in_array($name, $registry->suffixes, true)) {
+            // What a zone's keys are its parent says, which here may be the same server's.
+            $parent = str_contains($name, '.') ? substr((string) strstr($name, '.'), 1) : null;
+            $type === RecordType::DS->value && $parent !== null
+                ? $this->only($answer, $this->suffix($registry, $parent), [$this->ds($name)])
+                : $this->apex($answer, $this->suffix($registry, $name), $type);
 
-                return;
-            }
+            return;
         }
         $registered = $this->registered($registry, $name);
         if ($registered === null) {
@@ -143,20 +149,14 @@ final readonly class Answers
         }
         [$suffix, $owner] = $registered;
         $found = $this->store->name($owner);
-        $zone = Zone::bare($suffix, $this->hostsOf($registry));
+        $zone = $this->suffix($registry, $suffix);
         if ($found === null || ! $found->isDelegated()) {
-            $this->nothing($answer, $zone, true);
+            $this->nothing($answer, $zone, $owner, true);
         } elseif ($type === RecordType::DS->value && $name === $owner) {
-            $answer->answers = array_map(
-                fn (array $ds): Record => new Record(
-                    Name::ofHost($owner),
-                    RecordType::DS->value,
-                    self::TTL,
-                    new Ds($ds[0], $ds[1], $ds[2], (string) hex2bin($ds[3])),
-                ),
-                $found->ds,
-            );
-            $answer->answers === [] ? $this->nothing($answer, $zone, false) : ($answer->isAuthoritative = true);
+            $this->only($answer, $zone, self::delegates($found));
+            if ($answer->answers === []) {
+                $this->nothing($answer, $zone, $name, false, [RecordType::NS->value]);
+            }
         } else {
             $glue = [];
             foreach ($found->servers as $host) {
@@ -165,8 +165,33 @@ final readonly class Answers
                     $glue[$host] = $this->store->hosts->addresses($host);
                 }
             }
-            $this->refer($answer, $owner, $found->servers, $registry->ttl, $glue);
+            $this->refer($answer, $zone, $owner, $found->servers, $registry->ttl, $glue, self::delegates($found));
         }
+    }
+
+    private function suffix(Registry $registry, string $suffix): Zone
+    {
+        return Zone::bare($suffix, $this->hostsOf($registry), $this->keys->above($suffix));
+    }
+
+    /** @return list<Record> */
+    private static function delegates(Registered $found): array
+    {
+        return array_map(
+            fn (array $ds): Record => new Record(
+                Name::ofHost($found->name),
+                RecordType::DS->value,
+                self::TTL,
+                new Ds($ds[0], $ds[1], $ds[2], (string) hex2bin($ds[3])),
+            ),
+            $found->ds,
+        );
+    }
+
+    /** Of a zone above all names. */
+    private function ds(string $zone): Record
+    {
+        return new Record(Name::ofHost($zone), RecordType::DS->value, self::TTL, $this->keys->above($zone)->key->delegate($zone));
     }
 
     /** @return array{string, string}|null suffix and registered name */
@@ -187,37 +212,39 @@ final readonly class Answers
 
     private function host(Reply $answer, string $host, string $name, int $type, bool $older): void
     {
-        foreach (Registry::all() as $registry) {
-            $registered = $this->registered($registry, $name);
-            if ($registered !== null) {
-                break;
-            }
-        }
-        $found = isset($registered) ? $this->store->name($registered[1]) : null;
-        $zone = $found === null ? null : Zone::of($found->name, $found->servers, $this->store->hosts->records($found->name), $host);
+        $zone = $this->zoneAt($host, $name, $older);
         if ($zone === null || ! in_array($host, $zone->servedBy, true)) {
             $answer->code = ResponseCode::REFUSED;
 
             return;
         }
         $answer->isAuthoritative = true;
-        if ($name === $zone->origin && ($type === RecordType::SOA->value || $type === RecordType::NS->value)) {
-            $answer->answers = $type === RecordType::SOA->value ? [$zone->soa($older)] : $zone->ns();
+        $answer->by = $zone->signed;
+        if ($name === $zone->origin && in_array($type, Zone::APEX, true)) {
+            $this->apex($answer, $zone, $type);
 
             return;
         }
         $addresses = $this->store->hosts->addresses($name);
-        if ($addresses !== []) {
-            $answer->answers = array_values(
-                array_filter($this->addressRecords($name, $addresses), fn (Record $record): bool => $record->type === $type),
-            );
-            if ($answer->answers === []) {
-                $this->nothing($answer, $zone, false);
-            }
+        $addresses === []
+            ? $this->follow($answer, $zone, $name, $type)
+            : $this->addresses($answer, $zone, $name, $type, $addresses);
+    }
 
-            return;
+    /** As this host has it, whether it should or not. */
+    public function zoneAt(string $host, string $name, bool $older = false): ?Zone
+    {
+        foreach (Registry::all() as $registry) {
+            $registered = $this->registered($registry, $name);
+            $found = $registered === null ? null : $this->store->name($registered[1]);
+            if ($found !== null) {
+                $zone = Zone::of($found->name, $found->servers, $this->store->hosts->records($found->name), $host, $this->keys);
+
+                return $older ? $zone->older() : $zone;
+            }
         }
-        $this->follow($answer, $zone, $name, $type);
+
+        return null;
     }
 
     /** An alias is followed as far as the zone goes. */
@@ -225,6 +252,9 @@ final readonly class Answers
     {
         for ($steps = 0; $steps < 8; $steps++) {
             $records = $zone->at($name);
+            if ($records !== [] && ! $zone->exists($name)) {
+                $answer->wild[$name] = $zone->wildcardFor($name);
+            }
             $answer->answers = [
                 ...$answer->answers,
                 ...array_values(
@@ -247,28 +277,71 @@ final readonly class Answers
             }
         }
         if ($answer->answers === []) {
-            $this->nothing($answer, $zone, $zone->at($name) === [] && ! $zone->exists($name));
+            $found = $zone->at($name);
+            $this->nothing($answer, $zone, $name, $found === [] && ! $zone->exists($name), $zone->typesAt($name));
         }
     }
 
-    /** No such name, or nothing of that type; the SOA says for how long (RFC 2308 §2). */
-    private function nothing(Reply $answer, Zone $zone, bool $noSuchName): void
+    private function apex(Reply $answer, Zone $zone, int $type): void
+    {
+        $this->only($answer, $zone, match ($type) {
+            RecordType::SOA->value => [$zone->soa()],
+            RecordType::NS->value => $zone->ns(),
+            RecordType::DNSKEY->value => $zone->keys(),
+            default => [],
+        });
+        if ($answer->answers === []) {
+            $this->nothing($answer, $zone, $zone->origin, false, $zone->typesAt($zone->origin));
+        }
+    }
+
+    /** @param  list<Record>  $records */
+    private function only(Reply $answer, Zone $zone, array $records): void
     {
         $answer->isAuthoritative = true;
+        $answer->by = $zone->signed;
+        $answer->answers = $records;
+    }
+
+    /** @param  list<string>  $addresses */
+    private function addresses(Reply $answer, Zone $zone, string $name, int $type, array $addresses): void
+    {
+        $records = $this->addressRecords($name, $addresses);
+        $this->only($answer, $zone, array_values(array_filter($records, fn (Record $record): bool => $record->type === $type)));
+        if ($answer->answers === []) {
+            $types = array_map(fn (Record $record): int => $record->type, $records);
+            $this->nothing($answer, $zone, $name, $addresses === [], $types);
+        }
+    }
+
+    /**
+     * No such name, or nothing of that type; the SOA says for how long (RFC 2308 §2).
+     *
+     * @param  list<int>  $types  that it has
+     */
+    private function nothing(Reply $answer, Zone $zone, string $name, bool $noSuchName, array $types = []): void
+    {
+        $answer->isAuthoritative = true;
+        $answer->by = $zone->signed;
         $answer->code = $noSuchName ? ResponseCode::NO_SUCH_NAME : ResponseCode::OK;
         $answer->authority = [$zone->soa()];
+        $answer->has = $types;
+        if ($noSuchName) {
+            [$answer->nearest, $answer->closest] = $zone->nearest($name);
+        }
     }
 
     /**
      * @param  list<string>  $hosts
      * @param  array<string, list<string>>  $glue
+     * @param  list<Record>  $delegates
      */
-    private function refer(Reply $answer, string $zone, array $hosts, int $ttl, array $glue): void
+    private function refer(Reply $answer, Zone $by, string $cut, array $hosts, int $ttl, array $glue, array $delegates): void
     {
-        $answer->authority = array_map(
-            fn (string $host): Record => self::server(Name::ofHost($zone), $host, $ttl),
-            $hosts,
-        );
+        $answer->by = $by->signed;
+        $answer->cut = $cut;
+        $answer->delegates = $delegates;
+        $answer->authority = array_map(fn (string $host): Record => self::server(Name::ofHost($cut), $host, $ttl), $hosts);
         foreach ($glue as $host => $addresses) {
             $answer->additional = [...$answer->additional, ...$this->addressRecords($host, $addresses)];
         }

@@ -14,6 +14,7 @@ use React\Socket\TcpServer;
 use RuntimeException;
 use Standin\Registry\Registry;
 use Standin\Store;
+use Standin\WorldClock;
 
 /** All name servers of the world, each on an address of its own, over UDP and TCP (RFC 1035 §4.2, RFC 6891, RFC 7766). */
 final class DnsServer
@@ -25,9 +26,12 @@ final class DnsServer
     /** @var array<string, list<mixed>> what listens, by address */
     private array $listening = [];
 
-    public function __construct(private readonly Store $store, private readonly int $port)
+    private readonly Signing $signing;
+
+    public function __construct(private readonly Store $store, WorldClock $clock, private readonly int $port)
     {
-        $this->answers = new Answers($store);
+        $this->answers = new Answers($store, new ZoneKeys($store));
+        $this->signing = new Signing($clock);
     }
 
     /** Opens every address that is not open yet. */
@@ -116,6 +120,9 @@ final class DnsServer
         } else {
             try {
                 $reply = $this->answers->to($asked->questions[0], $address, $mood);
+                if ($asked->edns?->wantsSignatures === true) {
+                    $this->signing->complete($reply, $asked->questions[0]->name);
+                }
             } catch (DnsError) {
                 // What the control says of a zone need not be a zone.
                 $reply->code = ResponseCode::SERVER_FAILURE;
@@ -129,7 +136,7 @@ final class DnsServer
             $reply->answers,
             $reply->authority,
             $reply->additional,
-            $asked->edns === null ? null : new Edns(self::MOST),
+            $asked->edns === null ? null : new Edns(self::MOST, $asked->edns->wantsSignatures),
             $reply->isAuthoritative,
             wantsRecursion: $asked->wantsRecursion,
             opcode: $asked->opcode,

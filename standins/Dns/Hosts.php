@@ -57,6 +57,14 @@ final class Hosts
     }
 
     /** @return list<string> */
+    public function all(): array
+    {
+        $this->addresses('');
+
+        return array_map(strval(...), array_keys($this->hosts ?? []));
+    }
+
+    /** @return list<string> */
     public function addresses(string $host): array
     {
         $this->hosts ??= array_column($this->file->all('SELECT host, addresses FROM hosts'), 1, 0);

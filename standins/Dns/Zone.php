@@ -16,6 +16,9 @@ use Acre\Wire\Json\JsonNode;
 /** What hosts answer for one name. */
 final readonly class Zone
 {
+    /** Types that only the zone itself has, and that it is asked for by its own name. */
+    public const APEX = [RecordType::SOA->value, RecordType::NS->value, RecordType::DNSKEY->value];
+
     private const TTL = 3600;
 
     private const SERIAL = 2_026_100_601;
@@ -25,6 +28,7 @@ final readonly class Zone
      * @param  list<string>  $servers  that the zone itself names
      * @param  list<string>  $servedBy  hosts that have it
      * @param  array<string, list<array{string, int, string}>>  $records  beside SOA and NS, by name: type, TTL and data
+     * @param  SignedZone|null  $signed  null: it is not
      */
     private function __construct(
         public string $origin,
@@ -32,6 +36,7 @@ final readonly class Zone
         public array $servers,
         public array $servedBy,
         private array $records,
+        public ?SignedZone $signed = null,
     ) {
     }
 
@@ -40,7 +45,7 @@ final readonly class Zone
      * @param  string  $host  that is asked
      * @param  string|null  $told  JSON of what is otherwise than usual; `elsewhere` are the same of hosts that have another zone of it
      */
-    public static function of(string $origin, array $delegated, ?string $told, string $host): self
+    public static function of(string $origin, array $delegated, ?string $told, string $host, ?ZoneKeys $keys = null): self
     {
         if ($told === null) {
             return new self($origin, self::SERIAL, $delegated, $delegated, self::usual($origin));
@@ -48,15 +53,15 @@ final readonly class Zone
         $node = JsonNode::read($told, 1_000_000);
         foreach ($node->has('elsewhere') ? $node->nodes('elsewhere') : [] as $other) {
             if (in_array($host, $other->texts('servedBy'), true)) {
-                return self::told($origin, $other->texts('servedBy'), $other);
+                return self::told($origin, $other->texts('servedBy'), $other, $keys);
             }
         }
 
-        return self::told($origin, $delegated, $node);
+        return self::told($origin, $delegated, $node, $keys);
     }
 
     /** @param  list<string>  $delegated */
-    private static function told(string $origin, array $delegated, JsonNode $node): self
+    private static function told(string $origin, array $delegated, JsonNode $node, ?ZoneKeys $keys): self
     {
         $records = $node->has('records') ? [] : self::usual($origin);
         foreach ($node->has('records') ? $node->nodes('records') : [] as $record) {
@@ -73,17 +78,19 @@ final readonly class Zone
             $node->has('servers') ? $node->texts('servers') : $delegated,
             $node->has('servedBy') ? $node->texts('servedBy') : $delegated,
             $records,
+            $keys?->told($origin, $node->has('signed') ? $node->nodeOrNull('signed') : null),
         );
     }
 
     /**
-     * A zone that has SOA and NS of its own, and nothing else.
+     * A zone that has SOA and NS of its own, and nothing else that is asked for here.
      *
      * @param  list<string>  $servers
+     * @param  list<string>  $hosts  that there are in it
      */
-    public static function bare(string $origin, array $servers): self
+    public static function bare(string $origin, array $servers, ?SignedZone $signed = null, array $hosts = []): self
     {
-        return new self($origin, self::SERIAL, $servers, $servers, []);
+        return new self($origin, self::SERIAL, $servers, $servers, array_fill_keys($hosts, []), $signed);
     }
 
     /** @return array<string, list<array{string, int, string}>> */
@@ -99,12 +106,18 @@ final readonly class Zone
         ];
     }
 
-    public function soa(bool $older = false): Record
+    /** As it was some time ago. */
+    public function older(): self
+    {
+        return new self($this->origin, $this->serial - 100, $this->servers, $this->servedBy, $this->records, $this->signed);
+    }
+
+    public function soa(): Record
     {
         return new Record(Name::ofHost($this->origin), RecordType::SOA->value, self::TTL, new Soa(
             Name::ofHost($this->servers[0] ?? $this->origin),
             Name::of('hostmaster', Name::ofHost($this->origin)),
-            $this->serial - ($older ? 100 : 0),
+            $this->serial,
             7200,
             3600,
             1_209_600,
@@ -124,6 +137,45 @@ final readonly class Zone
             ),
             $this->servers,
         );
+    }
+
+    /** @return list<Record> its own key, and what else it was told to show as one */
+    public function keys(): array
+    {
+        $told = array_filter($this->at($this->origin), fn (Record $record): bool => $record->type === RecordType::DNSKEY->value);
+        $own = $this->signed === null
+            ? []
+            : [new Record(Name::ofHost($this->origin), RecordType::DNSKEY->value, self::TTL, $this->signed->key->record())];
+
+        return [...$own, ...array_values($told)];
+    }
+
+    /** @return list<int> */
+    public function typesAt(string $name): array
+    {
+        $types = array_map(fn (Record $record): int => $record->type, $this->at($name));
+        if ($name === $this->origin) {
+            array_push($types, RecordType::SOA->value, RecordType::NS->value, ...$this->keys() === [] ? [] : [RecordType::DNSKEY->value]);
+        }
+
+        return $types;
+    }
+
+    /** @return array{string, string} of a name that is not: the highest above it that is not either, and the one above that */
+    public function nearest(string $name): array
+    {
+        $parent = fn (string $host): string => str_contains($host, '.') ? substr((string) strstr($host, '.'), 1) : '';
+        $closest = $parent($name);
+        while ($closest !== $this->origin && ! $this->exists($closest)) {
+            [$name, $closest] = [$closest, $parent($closest)];
+        }
+
+        return [$name, $closest];
+    }
+
+    public function wildcardFor(string $name): string
+    {
+        return '*.'.$this->nearest($name)[1];
     }
 
     /** @return list<Record> at this name, or at the wildcard that covers it (RFC 4592), under the name asked for */

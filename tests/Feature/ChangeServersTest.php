@@ -33,6 +33,8 @@ final class ChangeServersTest extends TestCase
 
     private const THERE = ['ns1.new-quay.example', 'ns2.new-quay.example'];
 
+    private const MX = 'MX 10 mail.old-quay.example.';
+
     private House $house;
 
     private Account $giver;
@@ -84,17 +86,13 @@ final class ChangeServersTest extends TestCase
     /**
      * A name at the old host, which the new one has too.
      *
-     * @param  list<array{string, string, string}>  $there  host, type, data; beside the address
+     * @param  list<string>  $there  type and data of the name's own records, beside its address
      * @param  array<string, mixed>  $otherwise  of the registry
-     * @param  list<array{string, string, string}>  $here
+     * @param  list<string>  $here
      */
-    private function registered(array $there, array $otherwise = [], array $here = [['', 'MX', '10 mail.old-quay.example.']]): Name
+    private function registered(array $there, array $otherwise = [], array $here = [self::MX]): Name
     {
         $ascii = 'points-'.self::$trials++.'-'.getmypid().'.com';
-        $records = fn (array $records): array => array_map(
-            fn (array $one): array => ['name' => ltrim("{$one[0]}.{$ascii}", '.'), 'type' => $one[1], 'data' => $one[2]],
-            [['', 'A', '192.0.2.80'], ...$records],
-        );
         $this->add([
             'names' => [
                 $otherwise + [
@@ -118,14 +116,27 @@ final class ChangeServersTest extends TestCase
                     'records' => json_encode([
                         'servedBy' => self::HERE,
                         'servers' => self::HERE,
-                        'records' => $records($here),
-                        'elsewhere' => [['servedBy' => self::THERE, 'servers' => self::THERE, 'records' => $records($there)]],
+                        'records' => self::records($ascii, $here),
+                        'elsewhere' => [['servedBy' => self::THERE, 'servers' => self::THERE, 'records' => self::records($ascii, $there)]],
                     ], JSON_THROW_ON_ERROR),
                 ],
             ],
         ]);
 
         return $this->house->name($ascii, $this->giver, facts: ['servers' => self::HERE]);
+    }
+
+    /**
+     * @param  list<string>  $records
+     * @return list<array{name: string, type: string, data: string}>
+     */
+    private static function records(string $zone, array $records): array
+    {
+        return array_map(function (string $record) use ($zone): array {
+            [$type, $data] = explode(' ', $record, 2);
+
+            return ['name' => $zone, 'type' => $type, 'data' => $data];
+        }, ['A 192.0.2.80', ...$records]);
     }
 
     /** The address of the deed's page, after its servers were asked. */
@@ -142,12 +153,12 @@ final class ChangeServersTest extends TestCase
     public function test_each_name_is_judged_by_what_old_and_new_servers_say(): void
     {
         $key = new Key(257, 3, 13, str_repeat('k', 64));
-        $good = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $good = $this->registered([self::MX]);
         $mailless = $this->registered([]);
         $signed = $this->registered(
-            [['', 'MX', '10 mail.old-quay.example.']],
+            [self::MX],
             ['ds' => [['tag' => 60485, 'algorithm' => 13, 'type' => 2, 'digest' => str_repeat('AB', 32)]]],
-            [['', 'MX', '10 mail.old-quay.example.'], ['', 'DNSKEY', '257 3 13 '.base64_encode($key->key)]],
+            [self::MX, 'DNSKEY 257 3 13 '.base64_encode($key->key)],
         );
         $page = "/deeds/change_servers?name={$good->ascii}&set={$this->set->id}";
         $this->actingAs($this->house->steward)->get($page)->assertSee('have not been asked about it yet');
@@ -172,7 +183,7 @@ final class ChangeServersTest extends TestCase
     public function test_keys_that_both_have_keep_dnssec_whole(): void
     {
         $key = new Key(257, 3, 13, random_bytes(64));
-        $record = ['', 'DNSKEY', '257 3 13 '.base64_encode($key->key)];
+        $record = 'DNSKEY 257 3 13 '.base64_encode($key->key);
         $ascii = 'points-'.self::$trials.'-'.getmypid().'.com';
         $wire = implode('', array_map(fn (string $label): string => chr(strlen($label)).$label, explode('.', $ascii)))."\0";
         $ds = Delegate::of($wire, $key);
@@ -187,7 +198,7 @@ final class ChangeServersTest extends TestCase
 
     public function test_a_silent_new_server_is_told_and_holds_up_its_neighbours_names_no_longer_than_itself(): void
     {
-        $name = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $name = $this->registered([self::MX]);
         $this->world->mood('198.51.100.161', 'silent');
         $this->get($this->asked('', $name))->assertSee('ns2.new-quay.example does not answer for it');
         $this->get($this->asked('one_does_not_answer', $name))->assertSee('1 of 1 can go now');
@@ -201,7 +212,7 @@ final class ChangeServersTest extends TestCase
 
     public function test_by_wire_the_zone_is_kept_and_the_change_watched_until_caches_agree(): void
     {
-        $name = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $name = $this->registered([self::MX]);
         $this->pressAs($this->house->steward, $this->asked('', $name))->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
         $line = $docket->lines()->sole();
@@ -230,7 +241,7 @@ final class ChangeServersTest extends TestCase
         $this->get("/dockets/{$docket->id}")->assertSee('all see the new');
 
         // And back, as long as the old servers still have it.
-        $back = ['docket' => $docket->id, 'back' => $docket->id];
+        $back = ['docket' => (string) $docket->id, 'back' => (string) $docket->id];
         $to = (string) $this->post('/servers/asked', $back)->headers->get('Location');
         $this->pressAs($this->house->steward, $to)->assertRedirect();
         self::assertSame(self::HERE, Registration::query()->where('name_id', $name->id)->sole()->servers);
@@ -239,7 +250,7 @@ final class ChangeServersTest extends TestCase
     public function test_by_slip_the_servers_are_said_and_a_wrong_tick_is_taken_back(): void
     {
         $this->giver->update(['gate_secret_id' => null]);
-        $name = $this->registered([['', 'MX', '10 mail.old-quay.example.']]);
+        $name = $this->registered([self::MX]);
         $this->pressAs($this->house->steward, $this->asked('', $name))->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
         $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Set exactly these name servers', ...self::THERE]);

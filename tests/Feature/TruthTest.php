@@ -11,6 +11,7 @@ use App\Models\Custodian;
 use App\Models\Docket;
 use App\Models\Handing;
 use App\Models\Import;
+use App\Models\NamedSet;
 use App\Models\Pattern;
 use App\Models\Role;
 use App\Models\User;
@@ -64,6 +65,7 @@ final class TruthTest extends TestCase
             'received' => 1,
             'custodian' => Custodian::query()->create(['name' => 'Odile'])->id,
             'pattern' => Pattern::query()->firstOrFail()->id,
+            'set' => NamedSet::query()->create(['name' => 'Gull', 'servers' => [['host' => 'ns1.gull.example']]])->id,
             'deed' => 'change_words',
             'view' => 1,
             'note' => 1,

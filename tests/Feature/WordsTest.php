@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Custody\CustodyFinding;
 use Acre\Core\Delegation\DelegationFinding;
+use Acre\Core\Delegation\ServersFinding;
 use Acre\Core\Disclosure\DisclosureFinding;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Cost;
@@ -97,7 +98,7 @@ final class WordsTest extends TestCase
 
     public function test_the_words_of_a_finding_use_all_its_arguments_and_no_others(): void
     {
-        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases(), ...BookFinding::cases()] as $tag) {
+        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases(), ...BookFinding::cases(), ...ServersFinding::cases()] as $tag) {
             $said = __('findings.'.$tag::area().'.'.$tag->value);
             self::assertIsString($said);
             preg_match_all('/:([a-z]+)/', $said, $used);
@@ -124,6 +125,7 @@ final class WordsTest extends TestCase
                 ...CustodyFinding::cases(),
                 ...RecordFinding::cases(),
                 ...DelegationFinding::cases(),
+                ...ServersFinding::cases(),
             ] as $tag
         ) {
             $finding = Finding::of(

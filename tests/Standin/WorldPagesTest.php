@@ -32,7 +32,7 @@ final class WorldPagesTest extends TestCase
         $this->key = getenv('WORLD_KEY');
         putenv('WORLD_KEY=three cormorants');
         $this->world = (new Gatehouse())->world;
-        $this->pages = new WorldPages($this->world, new DnsServer($this->world->store, 0), Settings::fromEnvironment());
+        $this->pages = new WorldPages($this->world, new DnsServer($this->world->store, $this->world->clock, 0), Settings::fromEnvironment());
     }
 
     protected function tearDown(): void
@@ -224,7 +224,7 @@ final class WorldPagesTest extends TestCase
     public function test_what_a_gate_heard_is_told_to_whoever_has_the_key(): void
     {
         $gate = new Gatehouse();
-        $pages = new WorldPages($gate->world, new DnsServer($gate->world->store, 0), Settings::fromEnvironment());
+        $pages = new WorldPages($gate->world, new DnsServer($gate->world->store, $gate->world->clock, 0), Settings::fromEnvironment());
         $gate->session('40718');
         self::assertSame(
             '["login 1000"]',

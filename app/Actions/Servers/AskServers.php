@@ -15,6 +15,7 @@ use App\Outside\Dns\Dns;
 use App\Outside\Dns\PackedChange;
 use App\Support\Row;
 use App\Support\TradeClock;
+use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\Connection;
 use RuntimeException;
@@ -30,6 +31,7 @@ final readonly class AskServers
         private Dns $dns,
         private ZoneCopies $copies,
         private ExceptionHandler $handler,
+        private Dispatcher $bus,
         private TradeClock $clock,
     ) {
     }
@@ -60,7 +62,8 @@ final readonly class AskServers
                     ['servers', 'wanted_at', 'asked_at', 'body'],
                 );
         }
-        AskServersWanted::dispatch();
+        // Not as something that is let go of: a queue that works at once would ask inside a destructor, where fibers can't be switched.
+        $this->bus->dispatch(new AskServersWanted());
     }
 
     /**

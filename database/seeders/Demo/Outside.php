@@ -169,9 +169,6 @@ final class Outside
                     'by' => Instant::of('2026-10-10T16:12:30Z')->epoch,
                 ],
             ],
-            'harrow-tern.com' => [
-                'ds' => Servers::delegates(),
-            ],
         ];
     }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
-use Acre\Core\Dnssec\Delegate;
-use Acre\Core\Dnssec\Key;
 use Acre\Core\Name\DomainName;
 
 /**
@@ -84,9 +82,6 @@ final class Servers
             $zone = DomainName::of($name)->ascii;
             $here = self::records($zone, '192.0.2.80');
             $there = self::records($zone, '203.0.113.80');
-            if ($name === self::SIGNED) {
-                $here[] = ['name' => $zone, 'type' => 'DNSKEY', 'data' => '257 3 13 '.base64_encode(self::key()->key)];
-            }
             if ($name === self::WITHOUT_MAIL) {
                 $there = array_values(
                     array_filter($there, fn (array $one): bool => $one['type'] !== 'MX' && $one['name'] !== "k1._domainkey.{$zone}"),
@@ -100,6 +95,7 @@ final class Servers
                         'servedBy' => Outside::SERVERS,
                         'servers' => Outside::SERVERS,
                         'records' => $here,
+                        'signed' => $name === self::SIGNED ? ['algorithm' => 13, 'published' => true] : null,
                         'elsewhere' => [
                             [
                                 'servedBy' => $name === self::ON_ONE_SERVER ? [self::THERE[0]] : self::THERE,
@@ -115,15 +111,6 @@ final class Servers
         }, self::MOVING);
     }
 
-    /** @return list<array{tag: int, algorithm: int, type: int, digest: string}> of the one name that is signed */
-    public static function delegates(): array
-    {
-        $wire = implode('', array_map(fn (string $label): string => chr(strlen($label)).$label, explode('.', self::SIGNED)))."\0";
-        $ds = Delegate::of($wire, self::key());
-
-        return [['tag' => $ds->tag, 'algorithm' => $ds->algorithm, 'type' => $ds->digestType, 'digest' => bin2hex($ds->digest)]];
-    }
-
     /** @return list<array{name: string, type: string, data: string}> */
     private static function records(string $zone, string $web): array
     {
@@ -135,11 +122,5 @@ final class Servers
             ['name' => "_dmarc.{$zone}", 'type' => 'TXT', 'data' => 'v=DMARC1; p=quarantine'],
             ['name' => "k1._domainkey.{$zone}", 'type' => 'TXT', 'data' => 'v=DKIM1; k=rsa; p='.base64_encode(hash('sha512', $zone, true))],
         ];
-    }
-
-    /** Made up; nothing is signed with it yet. */
-    private static function key(): Key
-    {
-        return new Key(257, 3, 13, hash('sha512', 'a key made up for the demo', true));
     }
 }

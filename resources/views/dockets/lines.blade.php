@@ -54,17 +54,13 @@
                         @if (isset($line->before['servers']))
                             @include('deeds.changed', ['of' => $line->before])
                         @else
-                            {{ $line->before['account'] ?? $people->named(collect($line->before)->first()) }}
-                        @endif
-                        <span
+                            {{ $line->before['account'] ?? $people->named(collect($line->before)->first()) }}@endif<span
                             class="lesser">{{ isset($line->before['account']) ? $line->before['client'] ?? '' : '' }}</span></td>
                     <td data-label="{{ __('dockets.show.to') }}">
                         @if (isset($line->after['servers']))
                             @include('deeds.changed', ['of' => $line->after])
                         @else
-                            {{ $line->after['account'] ?? $people->named(collect($line->after)->first()) }}
-                        @endif
-                        <span
+                            {{ $line->after['account'] ?? $people->named(collect($line->after)->first()) }}@endif<span
                             class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
                     <td>
                         @if ($line->state === App\Models\LineState::Begun && $line->order !== null)

@@ -116,19 +116,15 @@ final class ServersChangeTest extends TestCase
         $key = new Key(257, 3, 13, str_repeat('k', 64));
         $other = new Key(257, 3, 13, str_repeat('o', 64));
         $ds = Delegate::of("\1a\3com\0", $key);
-        $judge = fn (?array $delegates, ?array $keys): array => self::stopping(self::judge(
-            self::seen(after: self::zone(self::HERE), delegates: $delegates, keys: $keys),
-            accepted: ServersFinding::acceptable(),
-        ));
-        self::assertSame([], $judge([$ds], [$other, $key]));
-        self::assertSame(['breaks_dnssec'], $judge([$ds], [$other]));
-        self::assertSame(['breaks_dnssec'], $judge([$ds], []));
-        self::assertSame(['dnssec_not_known'], $judge([$ds], null));
-        self::assertSame(['dnssec_not_known'], $judge(null, [$key]));
+        self::assertSame([], self::dnssec([$ds], [$other, $key]));
+        self::assertSame(['breaks_dnssec'], self::dnssec([$ds], [$other]));
+        self::assertSame(['breaks_dnssec'], self::dnssec([$ds], []));
+        self::assertSame(['dnssec_not_known'], self::dnssec([$ds], null));
+        self::assertSame(['dnssec_not_known'], self::dnssec(null, [$key]));
         // A digest that nobody can compute counts as unsigned (RFC 4035 §5.2).
-        self::assertSame([], $judge([new Delegate($ds->tag, 13, 250, 'x')], []));
+        self::assertSame([], self::dnssec([new Delegate($ds->tag, 13, 250, 'x')], []));
         // One of two is enough.
-        self::assertSame([], $judge([new Delegate(1, 13, 2, str_repeat('x', 32)), $ds], [$key]));
+        self::assertSame([], self::dnssec([new Delegate(1, 13, 2, str_repeat('x', 32)), $ds], [$key]));
     }
 
     public function test_what_could_not_be_read_is_no_loss(): void
@@ -158,6 +154,18 @@ final class ServersChangeTest extends TestCase
         self::assertSame([], $keys(ServerSet::ofHosts(array_slice($many, 1))));
         self::assertSame(['needs_glue'], $keys(ServerSet::ofHosts(['ns1.a.com', 'ns2.there.example']), 'a.com'));
         self::assertSame([], $keys(ServerSet::ofHosts(['ns1.a.com', 'ns2.there.example']), 'b.com'));
+    }
+
+    /**
+     * @param  list<Delegate>|null  $delegates
+     * @param  list<Key>|null  $keys
+     * @return list<string> what stops it, whatever else is meant to happen
+     */
+    private static function dnssec(?array $delegates, ?array $keys): array
+    {
+        $seen = self::seen(after: self::zone(self::HERE), delegates: $delegates, keys: $keys);
+
+        return self::stopping(self::judge($seen, accepted: ServersFinding::acceptable()));
     }
 
     private static function now(): Instant
