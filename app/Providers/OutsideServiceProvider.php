@@ -8,6 +8,7 @@ use App\Actions\Imports\ImportedNames;
 use App\Actions\Outside\IntroduceToWorld;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\PublicDirectories;
+use App\Outside\Dns\AskedChain;
 use App\Outside\Dns\AskedChange;
 use App\Outside\Dns\AskedDelegation;
 use App\Outside\Dns\AskedServers;
@@ -72,13 +73,14 @@ final class OutsideServiceProvider extends ServiceProvider
             );
             $reach = $app->make(Hosts::class);
             $lookup = new Lookup($exchange, $reach, $roots, config()->boolean('outside.dns.six'));
-            $delegation = new AskedDelegation($exchange, $lookup, $reach);
+            $clock = $app->make(TradeClock::class);
+            $delegation = new AskedDelegation($exchange, $lookup, new AskedChain($exchange, $lookup, $clock), $reach);
 
             return new AskedServers(
                 $exchange,
                 $lookup,
                 $delegation,
-                new AskedChange($exchange, $lookup, $delegation, $app->make(TradeClock::class)),
+                new AskedChange($exchange, $lookup, $delegation, $clock),
                 config()->integer('outside.dns.at_once'),
             );
         });

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\View;
 
 use Acre\Core\Delegation\Answer;
+use Acre\Core\Dnssec\Chain;
+use Acre\Core\Dnssec\ChainState;
 use Acre\Core\Drawing\PointedServer;
 use Acre\Core\Zone\Difference;
 use Acre\Core\Zone\DifferenceKind;
 use Acre\Core\Zone\EntrySet;
 use Acre\Core\Zone\Service;
+use App\Support\Dates;
 
 /** What the drawing of where a name points says beside its boxes, and what a difference between two zones comes to. */
 final readonly class PointsInWords
@@ -60,6 +63,17 @@ final readonly class PointsInWords
         };
 
         return [$this->short($shown), $said];
+    }
+
+    /** Whether what its servers say can be proved. */
+    public function dnssec(?Chain $chain): string
+    {
+        $state = $chain->state ?? ChainState::NotKnown;
+
+        return $this->words->say("servers.dnssec.{$state->value}", [
+            'until' => $chain?->until === null ? '' : Dates::exact($chain->until),
+            'fault' => $chain?->fault === null ? '' : $this->words->say('words.fault.'.($chain->signature->value ?? $chain->fault->value)),
+        ]);
     }
 
     /** Seconds in words: two days, four hours. */

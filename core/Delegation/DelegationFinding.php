@@ -23,6 +23,11 @@ enum DelegationFinding: string implements FindingTag
     case OutOfStep = 'out_of_step';
     case OneServer = 'one_server';
     case OneNetwork = 'one_network';
+    /** The registry has a DS and the proof breaks: resolvers that validate answer nothing. */
+    case DnssecBroken = 'dnssec_broken';
+    case SignaturesLapse = 'signatures_lapse';
+    /** Signed, and nobody can prove it. */
+    case SignedWithoutDelegate = 'signed_without_delegate';
 
     public static function area(): string
     {
@@ -32,7 +37,9 @@ enum DelegationFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::NobodyAnswers, self::NotDelegated, self::OneServer => [],
+            self::NobodyAnswers, self::NotDelegated, self::OneServer, self::SignedWithoutDelegate => [],
+            self::DnssecBroken => ['fault'],
+            self::SignaturesLapse => ['until'],
             self::ServerSilent, self::ServerNoAddress, self::ServerIsAlias => ['host'],
             self::ServerLame => ['host', 'answer'],
             self::ListsDiffer => ['parent', 'child'],
@@ -44,7 +51,7 @@ enum DelegationFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::NobodyAnswers, self::NotDelegated => Cost::Dark,
+            self::NobodyAnswers, self::NotDelegated, self::DnssecBroken, self::SignaturesLapse => Cost::Dark,
             default => Cost::Attention,
         };
     }

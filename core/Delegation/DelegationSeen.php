@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Acre\Core\Delegation;
 
+use Acre\Core\Dnssec\Chain;
 use Acre\Core\Dnssec\Delegate;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Time\Instant;
 
 /** What the servers of the suffix and of the name said of its delegation. */
 final readonly class DelegationSeen
@@ -18,6 +20,7 @@ final readonly class DelegationSeen
      * @param  list<Delegate>|null  $delegates  what the parent says of its keys (DS); null: not known
      * @param  list<ServerSeen>  $servers  one a host and address
      * @param  string|null  $why  why the parent was not reached
+     * @param  Chain|null  $chain  whether its records can be proved, as it stood when it was asked; null: not known
      * @param  list<ServerSeen>  $unlisted  those that only the name's own servers name
      */
     public function __construct(
@@ -28,6 +31,7 @@ final readonly class DelegationSeen
         public array $servers,
         public ?string $why = null,
         public array $unlisted = [],
+        public ?Chain $chain = null,
     ) {
     }
 
@@ -73,10 +77,13 @@ final readonly class DelegationSeen
         return false;
     }
 
-    /** @return list<Finding> dearest first */
-    public function findings(): array
+    /**
+     * @param  Instant  $now  by which signatures are about to lapse
+     * @return list<Finding> dearest first
+     */
+    public function findings(Instant $now): array
     {
-        return Judgement::of($this);
+        return Judgement::of($this, $now);
     }
 
     /** The same for the same answers; a serial alone is no change. */
@@ -90,6 +97,6 @@ final readonly class DelegationSeen
         $delegates = $this->delegates === null ? null : array_map(strval(...), $this->delegates);
         $delegates === null || sort($delegates);
 
-        return hash('xxh128', json_encode([$this->parent, $delegates, $servers], JSON_THROW_ON_ERROR));
+        return hash('xxh128', json_encode([$this->parent, $delegates, $servers, $this->chain?->state, $this->chain?->fault], JSON_THROW_ON_ERROR));
     }
 }

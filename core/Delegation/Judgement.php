@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Acre\Core\Delegation;
 
+use Acre\Core\Dnssec\ChainState;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Time\Instant;
 
 /** Whether a delegation holds: RFC 1034 §4.1 and §4.2.2, RFC 2181 §10.3, RFC 2182 §3.1. */
 final class Judgement
 {
     /** @return list<Finding> */
-    public static function of(DelegationSeen $seen): array
+    public static function of(DelegationSeen $seen, Instant $now): array
     {
         if ($seen->parent === null) {
             return [];
@@ -25,7 +27,7 @@ final class Judgement
             $seen->servers === [];
         $findings = $seen->answers() || ! $isSilent ? [] : [self::finding(DelegationFinding::NobodyAnswers)];
 
-        return Finding::dearestFirst([...$findings, ...self::servers($seen), ...self::lists($seen), ...self::spread($seen)]);
+        return Finding::dearestFirst([...$findings, ...self::servers($seen), ...self::lists($seen), ...self::spread($seen), ...self::dnssec($seen, $now)]);
     }
 
     /** @return list<Finding> */
@@ -77,6 +79,24 @@ final class Judgement
         $network = Networks::shared(array_values(array_filter($addresses, is_string(...))));
 
         return $network === null ? [] : [self::finding(DelegationFinding::OneNetwork, network: $network)];
+    }
+
+    /** @return list<Finding> */
+    private static function dnssec(DelegationSeen $seen, Instant $now): array
+    {
+        $chain = $seen->chain;
+
+        return match (true) {
+            $chain === null => [],
+            $chain->state === ChainState::Dark => [
+                self::finding(DelegationFinding::DnssecBroken, fault: $chain->signature->value ?? $chain->fault->value ?? ''),
+            ],
+            $chain->state === ChainState::NoDelegate => [self::finding(DelegationFinding::SignedWithoutDelegate)],
+            $chain->lapsesSoon($now) && $chain->until !== null => [
+                Finding::of(DelegationFinding::SignaturesLapse, Effect::Worth, null, until: $chain->until),
+            ],
+            default => [],
+        };
     }
 
     private static function finding(DelegationFinding $tag, string|int ...$with): Finding

@@ -19,6 +19,20 @@ final readonly class Chain
     ) {
     }
 
+    /** Days before the first signature that is needed lapses, in which somebody should look: zones are commonly signed anew earlier. */
+    private const SOON = 2;
+
+    /** As it was judged once. */
+    public static function kept(ChainState $state, ?ChainFault $fault, ?SignatureFault $signature, ?Instant $until): self
+    {
+        return new self($state, $fault, $signature, $until);
+    }
+
+    public function lapsesSoon(Instant $now): bool
+    {
+        return $this->state === ChainState::Whole && $this->until !== null && ! $this->until->isAfter($now->plusDays(self::SOON));
+    }
+
     /**
      * @param  string  $zone  wire form, small letters
      * @param  list<Delegate>|null  $delegates  DS records of the parent; null: it was not reached

@@ -199,6 +199,9 @@ return [
         'out_of_step' => ':host has an older zone (:serial) than the newest one (:newest)',
         'one_server' => 'It has one name server only',
         'one_network' => 'All its name servers are in one network (:network)',
+        'dnssec_broken' => 'DNSSEC is broken: many visitors get no answer (:fault)',
+        'signatures_lapse' => 'Its signatures lapse on :until: unless it is signed again, many visitors get no answer',
+        'signed_without_delegate' => 'It is signed, but the registry has no DS record, so nobody can check it',
     ],
     'servers' => [
         'not_asked' => 'The new name servers have not been asked about it yet',

@@ -94,6 +94,14 @@ return [
         'show' => 'Show',
         'not_compared' => 'The name servers of :set have not been asked about it. Press “Ask again” to compare.',
     ],
+    'dnssec' => [
+        'unsigned' => 'not signed.',
+        'whole' => 'signed, and the registry’s DS record proves it. Its signatures are good until :until.',
+        'no_delegate' => 'signed, but the registry has no DS record, so nobody can check it.',
+        'unreadable' => 'the registry’s DS record is of a kind that nobody computes: it counts as not signed.',
+        'dark' => 'broken: :fault. Whoever checks signatures gets no answer at all.',
+        'not_known' => 'not known.',
+    ],
     'span' => [
         'title' => 'If you change to :set',
         'drawing' => 'When a change is seen everywhere',
@@ -141,9 +149,9 @@ return [
         ],
     ],
     'watch' => [
-        'registry' => 'registry',
-        'servers' => 'servers',
-        'caches' => 'caches',
+        'registry' => 'Registry',
+        'servers' => 'Servers',
+        'caches' => 'Caches',
         'parent_waits' => 'not shown yet',
         'parent_at' => 'shows them since :at',
         'servers_wait' => 'don’t agree yet',

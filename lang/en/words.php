@@ -103,6 +103,19 @@ return [
         'add_records' => 'See which records are missing',
         'end_dnssec' => 'Have the DS record removed first, and wait until its TTL is over',
     ],
+    'fault' => [
+        'no_keys' => 'its name servers have no keys',
+        'no_key_of_delegate' => 'the DS record at the registry names none of its keys',
+        'keys_not_signed' => 'its keys are not signed',
+        'records_not_signed' => 'its records are not signed',
+        'missing' => 'signatures are missing',
+        'expired' => 'its signatures have expired',
+        'not_yet' => 'its signatures are not valid yet',
+        'of_another' => 'its signatures belong to another name',
+        'no_key' => 'it is signed with a key that is not there',
+        'does_not_verify' => 'its signatures are wrong',
+        'unknown_algorithm' => 'it is signed in a way that nobody knows',
+    ],
     // Where it can't be done from here: how it is done elsewhere.
     'cure_elsewhere' => [
         'restore_first' => 'Have :registrar restore it, then record its new expiry',

@@ -73,6 +73,8 @@ final readonly class CounterPages
                 )}\" size=50></label></p><p><label>The new holder, a line each: name, organisation, street, town, postcode, country,
                 telephone, mailbox<br><textarea name=holder rows=8>{$value(
                     'holder',
+                )}</textarea></label></p><p><label>Name servers or DS records, one a line<br><textarea name=values rows=4>{$value(
+                    'values',
                 )}</textarea></label></p>".
                 '<p><button>Do it</button></p></form><h2>In this account</h2>'.
                 $this->sheet($this->world->store->namesIn($account->number), 'Nothing.').
@@ -93,12 +95,7 @@ final readonly class CounterPages
         if ($errand === null) {
             return $this->show($form, '');
         }
-        $names = array_values(
-            array_filter(
-                array_map(fn (string $one): string => strtolower(trim($one)), explode("\n", $form['names'] ?? '')),
-                fn (string $one): bool => $one !== '',
-            ),
-        );
+        $names = self::lines($form['names'] ?? '');
         $told = array_map(fn (string $name): string => "{$name}: ".$this->carryOut($errand, $account, $name, $form), $names);
 
         return $this->show(['names' => ''] + $form, $told === [] ? 'Name one name at least.' : '', $told);
@@ -126,6 +123,8 @@ final readonly class CounterPages
             Errand::Withdraw => $this->withdraw($name),
             Errand::Show => $this->disclose($name, $form),
             Errand::Holder => $this->holder($name, $form),
+            Errand::Servers => $this->servers($name, $form),
+            Errand::Keys => self::keys($name, $form),
         };
         $this->world->change($name);
 
@@ -216,6 +215,42 @@ final readonly class CounterPages
         $name->shown = $wanted;
 
         return $wanted === [] ? 'nothing is shown.' : 'shown: '.implode(', ', $wanted).'.';
+    }
+
+    /** @param  array<string, string>  $form */
+    private function servers(Registered $name, array $form): string
+    {
+        $servers = self::lines($form['values'] ?? '');
+        $unknown = array_filter($servers, fn (string $host): bool => $this->world->store->hosts->addresses($host) === []);
+        if (count($servers) < 2 || $unknown !== []) {
+            return $unknown === [] ? 'a name has two name servers at least.' : 'nobody knows '.implode(', ', $unknown).'.';
+        }
+        $name->servers = $servers;
+
+        return 'its name servers are '.implode(', ', $servers).'.';
+    }
+
+    /** @param  array<string, string>  $form */
+    private static function keys(Registered $name, array $form): string
+    {
+        $ds = [];
+        foreach (self::lines($form['values'] ?? '') as $line) {
+            if (preg_match('/^(\d{1,5}) (\d{1,3}) (\d{1,3}) ([0-9a-f]{40,96})$/D', $line, $found) !== 1) {
+                return "a DS record is key tag, algorithm, digest type and digest, and not “{$line}”.";
+            }
+            $ds[] = [(int) $found[1], (int) $found[2], (int) $found[3], strtoupper($found[4])];
+        }
+        $name->ds = $ds;
+
+        return $ds === [] ? 'it has no DS record.' : 'its DS records: '.count($ds).'.';
+    }
+
+    /** @return list<string> in small letters, without empty ones */
+    private static function lines(string $text): array
+    {
+        $lines = array_map(fn (string $line): string => strtolower(trim($line)), explode("\n", $text));
+
+        return array_values(array_filter($lines, fn (string $line): bool => $line !== ''));
     }
 
     /** @param  array<string, string>  $form */

@@ -17,5 +17,7 @@ enum Errand: string
     case Confirm = 'Confirm what the receiver has accepted';
     case Show = 'Show the fields below of their holder, and no other';
     case Holder = 'Put the holder below to them';
+    case Servers = 'Put the name servers below to them';
+    case Keys = 'Put the DS records below to them, and no other';
     case Withdraw = 'Withdraw the offer';
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Acre\Core\Name\DomainName;
 use App\Outside\World;
+use Database\Seeders\Demo\Servers;
+use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Facebook\WebDriver\WebDriverSelect;
@@ -601,6 +604,50 @@ final class JourneyTest extends TestCase
             ->press('Mark as done')
             ->waitForText('.sentence', 'Closed on');
         self::assertStringContainsString('1 of 1 done', $window->text('.sentence'));
+    }
+
+    public function test_name_servers_are_changed_from_a_letter_until_all_agree(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/servers/sets/create')->type('#f-letter', Servers::LETTER)->press('Find the name servers');
+        $window->waitForText('[role=status]', '2 name servers were found');
+        self::assertSame([], $window->axe());
+        $window->find('#f-name')->clear();
+        $window->type('#f-name', 'Sandpiper')->press('Save')->waitForText('table', 'ns1.sandpiper.example');
+        $names = implode(',', array_map(fn (string $name): string => DomainName::of($name)->ascii, Servers::MOVING));
+        $window->go("/deeds/change_servers?name={$names}")->choose('#f-set', 'Sandpiper')->press('Ask them and preview');
+        $window->waitForText('.foot', '9 of 12 can go now');
+        $page = $window->ready()->text();
+        foreach (['DNSSEC would break', 'Its mail would not arrive', 'ns2.sandpiper.example does not answer for it'] as $verdict) {
+            self::assertStringContainsString($verdict, $page);
+        }
+        self::assertSame([], $window->axe());
+
+        // What is missing is shown, and when a change would be seen.
+        $window->follow("a[href*='/names/quayside-theatre.com/points']")->waitForText('h2', 'If you change to Sandpiper');
+        self::assertStringContainsString('mail does not arrive', $window->text('main'));
+        self::assertSame([], $window->axe());
+        $window->driver->navigate()->back();
+        $window->ready()->press('Move 9 names')->waitForText('h2', 'what to do at Pellbridge');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        // By wire and by bridge it is done by itself; the rest at the counter.
+        $window->driver->wait(60, 500)->until(fn (): bool => str_contains($window->go($docket)->text('main'), '6 of 9 done'));
+        $window->driver->get('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/counter');
+        $counter = fn (string $field): RemoteWebElement => $window->driver->findElement(WebDriverBy::name($field));
+        $counter('number')->sendKeys('H-2207');
+        $counter('login')->sendKeys('ht2207');
+        $window->driver->findElement(WebDriverBy::cssSelector('button'))->click();
+        $window->waitFor("[name='names']");
+        $counter('names')->sendKeys("sound-kelp.co.uk\nkelp-recipes.co.uk");
+        $counter('values')->sendKeys(implode("\n", Servers::THERE));
+        (new WebDriverSelect($counter('errand')))->selectByVisibleText('Put the name servers below to them');
+        $window->driver->findElement(WebDriverBy::xpath("//button[.='Do it']"))->click();
+        $window->waitForText('body', 'its name servers are ns1.sandpiper.example')->go($docket);
+        $window->press('Mark all 3 as done')->waitForText('.sentence', 'Closed on');
+        // Each name is looked at again by itself.
+        $window->driver->wait(150, 1_000)->until(fn (): bool => str_contains($window->go($docket)->text('main'), 'agree since'));
+        self::assertStringContainsString('some see the old until', $window->text('main'));
+        self::assertSame([], $window->axe());
     }
 
     public function test_what_is_refused_is_read_first_and_leads_to_its_field(): void

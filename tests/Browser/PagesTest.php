@@ -102,6 +102,12 @@ final class PagesTest extends TestCase
             'a record nobody has read' => '/record/nobody-has-asked.com',
             'taking what was seen' => '/deeds/update_our_record?name=sound-choirs.org&what=ends',
             'leaving drift' => '/deeds/keep_our_record?name=kelp-recipes.co.uk&what=holder&because=being+put+right',
+            'sets of name servers' => '/servers/sets',
+            'a new set of name servers' => '/servers/sets/create',
+            'a set of name servers' => '/servers/sets/1/edit',
+            'where a name points' => '/names/tramway-museum.org/points?set=2',
+            'where a signed name points' => '/names/harrow-tern.com/points',
+            'other name servers' => '/deeds/change_servers?name=tern.works&set=2',
             'nothing there' => '/nothing-here',
         ];
         foreach ($pages as $which => $path) {

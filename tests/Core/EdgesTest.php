@@ -221,7 +221,7 @@ final class EdgesTest extends TestCase
                 (new DelegationSeen('a.com', $hosts, 3600, [], [
                     $server($hosts[0], '192.0.2.1'),
                     $server($hosts[1], $address),
-                ]))->findings(),
+                ]))->findings(Instant::of('2026-10-06T09:00:00Z')),
             ),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Outside\Dns;
 
 use Acre\Wire\Dns\DnsError;
+use Acre\Wire\Dns\Edns;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Question;
 use React\EventLoop\LoopInterface;
@@ -22,7 +23,7 @@ final class AskedByStream
     }
 
     /** @param  callable(Message|null): void  $told  null: nobody answered, or not in time */
-    public function ask(string $address, Question $question, callable $told): void
+    public function ask(string $address, Question $question, callable $told, ?Edns $edns = null): void
     {
         $id = random_int(0, 0xFFFF);
         $connecting = $this->connector->connect((str_contains($address, ':') ? "[{$address}]" : $address).":{$this->port}");
@@ -38,8 +39,8 @@ final class AskedByStream
             $connecting->then(fn (ConnectionInterface $open) => $open->close(), fn (): null => null);
             $connecting->cancel();
         });
-        $connecting->then(function (ConnectionInterface $open) use ($id, $question, $end, $timer): void {
-            $asked = Message::ask($id, $question)->octets();
+        $connecting->then(function (ConnectionInterface $open) use ($id, $question, $edns, $end, $timer): void {
+            $asked = Message::ask($id, $question, $edns)->octets();
             $open->write(pack('n', strlen($asked)).$asked);
             $bytes = '';
             $open->on('data', function (string $more) use ($open, $id, $end, &$bytes): void {

@@ -12,12 +12,9 @@ use Acre\Core\Dnssec\Key;
 use Acre\Core\Zone\Entry;
 use Acre\Core\Zone\UsualRecords;
 use Acre\Core\Zone\ZoneCopy;
-use Acre\Wire\Dns\Data;
-use Acre\Wire\Dns\Data\Dnskey;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Name;
 use Acre\Wire\Dns\Question;
-use Acre\Wire\Dns\Record;
 use Acre\Wire\Dns\RecordType;
 use Acre\Wire\Dns\ResponseCode;
 use App\Support\TradeClock;
@@ -81,7 +78,7 @@ final readonly class AskedChange
             if (count($answers) * 2 > count($asked)) {
                 return [
                     $this->copy($name, $answers, array_diff_key($asked, $answers)),
-                    isset($answers["{$name} DNSKEY"]) ? self::keys($answers["{$name} DNSKEY"]) : null,
+                    isset($answers["{$name} DNSKEY"]) ? AskedChain::keys($answers["{$name} DNSKEY"]) : null,
                 ];
             }
         }
@@ -152,18 +149,5 @@ final readonly class AskedChange
         return ! str_starts_with($entry->host, '*.')
             && substr_count($entry->host, '.') === substr_count($name, '.') + 1
             && isset($entries["*.{$name} {$entry->type} {$entry->data}"]);
-    }
-
-    /** @return list<Key> */
-    private static function keys(Message $answer): array
-    {
-        $keys = array_map(fn (Record $record): Data => $record->data, $answer->answers);
-
-        return array_values(
-            array_map(
-                fn (Dnskey $key): Key => new Key($key->flags, $key->protocol, $key->algorithm, $key->key),
-                array_filter($keys, fn (Data $data): bool => $data instanceof Dnskey),
-            ),
-        );
     }
 }

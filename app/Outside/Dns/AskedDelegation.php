@@ -23,7 +23,7 @@ final readonly class AskedDelegation
     /** Hosts that only the zone names, of which so many are asked. */
     private const MOST_UNLISTED = 13;
 
-    public function __construct(private Exchange $exchange, private Lookup $lookup, private Hosts $reach)
+    public function __construct(private Exchange $exchange, private Lookup $lookup, private AskedChain $chain, private Hosts $reach)
     {
     }
 
@@ -50,6 +50,7 @@ final readonly class AskedDelegation
         }
 
         $servers = $this->servers($name, $places);
+        $delegates = $this->delegates($name, $this->lookup->serversAbove($from));
         $unlisted = [];
         foreach (array_slice(array_unique(array_merge(...array_column($servers, 'servers'))), 0, self::MOST_UNLISTED) as $host) {
             array_push($unlisted, ...in_array($host, $hosts, true) ? [] : $this->places($host, []));
@@ -59,9 +60,10 @@ final readonly class AskedDelegation
             $name,
             $hosts,
             $records[0]->ttl,
-            $this->delegates($name, $this->lookup->serversAbove($from)),
+            $delegates,
             $servers,
             unlisted: $this->servers($name, $unlisted),
+            chain: $this->chain->of($name, $delegates, $servers),
         );
     }
 

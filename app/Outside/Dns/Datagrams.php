@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outside\Dns;
 
+use Acre\Wire\Dns\Edns;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Question;
 use React\EventLoop\LoopInterface;
@@ -34,7 +35,7 @@ final class Datagrams
     }
 
     /** @param  callable(Message|null): void  $told  null: nobody answered */
-    public function ask(string $address, Question $question, callable $told): void
+    public function ask(string $address, Question $question, callable $told, ?Edns $edns = null): void
     {
         $isSix = str_contains($address, ':');
         $family = $isSix ? '[::]' : '0.0.0.0';
@@ -43,7 +44,8 @@ final class Datagrams
             $this->ports[$family] = new UdpPort($this->loop, $family);
         }
         $port = $this->ports[$family];
-        $key = $port->ask(($isSix ? '['.inet_ntop((string) inet_pton($address)).']' : $address).":{$this->port}", $question, $told);
+        $at = ($isSix ? '['.inet_ntop((string) inet_pton($address)).']' : $address).":{$this->port}";
+        $key = $port->ask($at, $question, $told, $edns);
         $this->deadlines->enqueue([microtime(true) + $this->seconds, $port, $key]);
         $this->timer ??= $this->loop->addTimer($this->seconds, $this->giveUp(...));
     }

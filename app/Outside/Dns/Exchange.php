@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Outside\Dns;
 
+use Acre\Wire\Dns\Edns;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Question;
 use Acre\Wire\Dns\ResponseCode;
@@ -18,6 +19,9 @@ final class Exchange
 {
     /** Questions under way to one server, so that neither it nor its socket is flooded. */
     private const A_SERVER = 200;
+
+    /** How servers answer that know nothing of EDNS (RFC 6891 §7). */
+    private const WITHOUT_EDNS = [ResponseCode::FORMAT_ERROR, ResponseCode::NOT_IMPLEMENTED];
 
     private readonly LoopInterface $loop;
 
@@ -81,7 +85,8 @@ final class Exchange
     /**
      * Inside a fiber: the answers to questions that are under way together; null where there was none.
      *
-     * @param  array<string, array{string, Question}>  $questions  each with the address dialled
+     * @param  array<string, array{0: string, 1: Question, 2?: bool}>  $questions  each with the address dialled, and whether signatures are
+     *     wanted
      * @return array<string, Message|null>
      */
     public function ask(array $questions): array
@@ -91,7 +96,9 @@ final class Exchange
         }
         $fiber = Fiber::getCurrent() ?? throw new RuntimeException('Questions are asked in each().');
         $answers = [];
-        foreach ($questions as $key => [$address, $question]) {
+        foreach ($questions as $key => $asked) {
+            [$address, $question] = $asked;
+            $edns = ($asked[2] ?? false) ? new Edns(wantsSignatures: true) : null;
             $told = function (?Message $answer) use ($address, $key, $fiber, $questions, &$answers): void {
                 $this->answered($address);
                 $answers[$key] = $answer;
@@ -99,7 +106,7 @@ final class Exchange
                     $this->loop->futureTick(fn () => $fiber->resume());
                 }
             };
-            $this->inTurn($address, fn () => $this->one($address, $question, $this->tries, $told));
+            $this->inTurn($address, fn () => $this->one($address, $question, $edns, $this->tries, $told));
         }
         Fiber::suspend();
 
@@ -133,17 +140,24 @@ final class Exchange
     }
 
     /** @param  callable(Message|null): void  $told */
-    private function one(string $address, Question $question, int $tries, callable $told): void
+    private function one(string $address, Question $question, ?Edns $edns, int $tries, callable $told): void
     {
-        $this->datagrams->ask($address, $question, function (?Message $answer) use ($address, $question, $tries, $told): void {
-            if ($answer === null && $tries > 1) {
-                $this->one($address, $question, $tries - 1, $told);
-            } elseif ($answer !== null && $answer->isTruncated) {
-                $this->streams->ask($address, $question, fn (?Message $whole) => $told(self::checked($whole, $question)));
-            } else {
-                $told(self::checked($answer, $question));
-            }
-        });
+        $this->datagrams->ask(
+            $address,
+            $question,
+            function (?Message $answer) use ($address, $question, $edns, $tries, $told): void {
+                if ($answer === null && $tries > 1) {
+                    $this->one($address, $question, $edns, $tries - 1, $told);
+                } elseif ($edns !== null && in_array($answer?->code, self::WITHOUT_EDNS, true)) {
+                    $this->one($address, $question, null, $tries, $told);
+                } elseif ($answer?->isTruncated === true) {
+                    $this->streams->ask($address, $question, fn (?Message $whole) => $told(self::checked($whole, $question)), $edns);
+                } else {
+                    $told(self::checked($answer, $question));
+                }
+            },
+            $edns,
+        );
     }
 
     /** Only what repeats the question is its answer (RFC 1035 §4.1.2, RFC 5452 §9.1); a refusal may leave the question out. */

@@ -7,7 +7,12 @@ namespace App\Outside\Dns;
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Dnssec\Chain;
+use Acre\Core\Dnssec\ChainFault;
+use Acre\Core\Dnssec\ChainState;
 use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Dnssec\SignatureFault;
+use Acre\Core\Time\Instant;
 
 /** A delegation as it is kept: JSON, because what name servers send is no text. */
 final class PackedDelegation
@@ -37,7 +42,23 @@ final class PackedDelegation
             self::servers($data['servers'] ?? []),
             is_string($data['why'] ?? null) ? $data['why'] : null,
             self::servers($data['unlisted'] ?? []),
+            self::chain($data['chain'] ?? null),
         );
+    }
+
+    private static function chain(mixed $data): ?Chain
+    {
+        $text = fn (string $key): string => is_array($data) && is_string($data[$key] ?? null) ? $data[$key] : '';
+        $state = ChainState::tryFrom($text('state'));
+
+        return $state === null
+            ? null
+            : Chain::kept(
+                $state,
+                ChainFault::tryFrom($text('fault')),
+                SignatureFault::tryFrom($text('signature')),
+                $text('until') === '' ? null : Instant::of($text('until')),
+            );
     }
 
     /** @return list<ServerSeen> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Outside\Dns;
 
 use Acre\Wire\Dns\DnsError;
+use Acre\Wire\Dns\Edns;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Question;
 use React\EventLoop\LoopInterface;
@@ -45,7 +46,7 @@ final class UdpPort
      * @param  callable(Message|null): void  $told
      * @return string the key by which the question can be given up
      */
-    public function ask(string $at, Question $question, callable $told): string
+    public function ask(string $at, Question $question, callable $told, ?Edns $edns = null): string
     {
         do {
             $id = random_int(0, 0xFFFF);
@@ -56,7 +57,7 @@ final class UdpPort
         $this->waiting[$key] = $told;
         if ($this->stream !== null) {
             // What can't be sent is as silent as what nobody answers.
-            @stream_socket_sendto($this->stream, Message::ask($id, $question)->octets(), 0, $at);
+            @stream_socket_sendto($this->stream, Message::ask($id, $question, $edns)->octets(), 0, $at);
         }
 
         return $key;

@@ -29,9 +29,11 @@ final readonly class ReadPoints
     /** @param  NamedSet|null  $set  null: the one that was asked about last, if any was */
     public function of(Name $name, ?NamedSet $set): PointsPage
     {
-        $set ??= $this->checks->lastSet($name->id);
         $now = $this->clock->now();
         $observed = $this->last->of($name->id, $name->ascii)[Source::Dns->value][0] ?? null;
+        $asked = $set === null ? $this->checks->lastSet($name->id) : null;
+        // Where it is already there is nothing to compare.
+        $set ??= $asked !== null && $asked->value()->isExactly($observed?->delegation->parent ?? []) ? null : $asked;
         $seen = $set === null ? null : $this->checks->of([$name->id], $set->value())[$name->id] ?? null;
         [$delegation, $at] = [$observed?->delegation, $observed?->last];
         if ($seen !== null && ($at === null || ! $seen->at->isBefore($at))) {
@@ -42,7 +44,7 @@ final readonly class ReadPoints
         return new PointsPage(
             $delegation,
             $at,
-            $delegation === null ? [] : $delegation->findings(),
+            $delegation === null ? [] : $delegation->findings($now),
             $delegation === null || $delegation->parent === null ? null : Pointing::of($delegation),
             $set,
             $set === null ? 0 : $this->checks->progress([$name->id], $set->value())['open'],

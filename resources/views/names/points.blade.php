@@ -77,6 +77,11 @@
                     @endforeach
                 </tbody>
             </table>
+            <p>{{ __('servers.span.dnssec') }} <strong @class([
+                'is-bad' => $seen->chain?->state === Acre\Core\Dnssec\ChainState::Dark,
+                'is-soon' => $seen->chain?->state === Acre\Core\Dnssec\ChainState::NoDelegate,
+                'is-good' => $seen->chain?->state === Acre\Core\Dnssec\ChainState::Whole,
+            ])>{{ $told->dnssec($seen->chain) }}</strong></p>
         </section>
     @endif
     <form method="get" action="{{ route('names.points', $name) }}" class="card fields points-set">

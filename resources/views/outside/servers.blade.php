@@ -2,7 +2,7 @@
 <section class="card" aria-labelledby="answers">
     <h2 id="answers">{{ __('common.name_servers') }}</h2>
     @if ($dns?->delegation !== null)
-        @foreach ($dns->delegation->findings() as $finding)
+        @foreach ($dns->delegation->findings($now) as $finding)
             <p class="{{ $finding->tag->cost() === Acre\Core\Finding\Cost::Dark ? 'is-bad' : 'is-soon' }}">
                 {{ $words->finding($finding) }}.</p>
         @endforeach

@@ -8,6 +8,7 @@ use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Time\Instant;
 use PHPUnit\Framework\TestCase;
 
 /** What is wrong with a delegation, as its servers answered. */
@@ -24,7 +25,7 @@ final class DelegationTest extends TestCase
     {
         return array_map(
             fn (Finding $finding): string => (string) $finding->tag->value,
-            (new DelegationSeen('a.com', $parent, 3600, [], $servers))->findings(),
+            (new DelegationSeen('a.com', $parent, 3600, [], $servers))->findings(Instant::of('2026-10-06T09:00:00Z')),
         );
     }
 
@@ -78,7 +79,7 @@ final class DelegationTest extends TestCase
     {
         self::assertSame(['out_of_step'], self::found([self::server(0), self::server(1, serial: 6)]));
         $seen = new DelegationSeen('a.com', self::BOTH, 3600, [], [self::server(0, serial: 5), self::server(1, serial: 4294967290)]);
-        self::assertSame(['host' => self::BOTH[1], 'serial' => 4294967290, 'newest' => 5], $seen->findings()[0]->with);
+        self::assertSame(['host' => self::BOTH[1], 'serial' => 4294967290, 'newest' => 5], $seen->findings(Instant::of('2026-10-06T09:00:00Z'))[0]->with);
     }
 
     /** RFC 1034 §4.1 and §4.2.2, RFC 2182 §3.1. */
@@ -110,7 +111,7 @@ final class DelegationTest extends TestCase
         $found = (new DelegationSeen('a.com', self::BOTH, 3600, [], [
             $six(0, '2001:DB8:7::1'),
             $six(1, '2001:db8:0007:1::2'),
-        ]))->findings();
+        ]))->findings(Instant::of('2026-10-06T09:00:00Z'));
         self::assertSame('2001:db8:7', $found[0]->with['network']);
         self::assertSame(['one_server'], self::found([self::server(0, names: [self::BOTH[0]])], [self::BOTH[0]]));
     }

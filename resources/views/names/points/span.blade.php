@@ -4,6 +4,7 @@
     @if ($page->now !== null)
         @php($waits = Acre\Core\Drawing\Waits::of($page->now, $page->lowered))
         @php($losses = $page->change->comparison()?->losses() ?? [])
+        @php($isMissing = collect($losses)->contains($told->isBad(...)))
         @php($x = fn(float $place): float => round(2 + 5.56 * $place, 1))
         <svg viewBox="0 0 560 112" role="img" aria-labelledby="span-t" class="span-drawing">
             <title id="span-t">{{ __('servers.span.drawing') }}</title>
@@ -28,7 +29,7 @@
             <text class="p-note-fine" x="8"
                 y="100">{{ __('servers.span.lowered', ['at' => App\Support\Dates::exact($page->lowered->answersUntil)]) }}</text>
         </svg>
-        @if ($losses !== [])
+        @if ($isMissing)
             <p>{{ __('servers.span.add_first') }}</p>
         @endif
         <p class="lesser">{{ __('servers.span.why', [
