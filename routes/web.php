@@ -50,6 +50,7 @@ use App\Http\Rounds\LetterController;
 use App\Http\Rounds\RoundsController;
 use App\Http\Rulebook\RulebookController;
 use App\Http\Servers\AskServersController;
+use App\Http\Servers\FaultController;
 use App\Http\Servers\SetController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
@@ -504,6 +505,13 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::post('letter', 'read')->name('read')->middleware('can:prepare');
             Route::get('{set}/edit', 'edit')->name('edit')->middleware('can:prepare');
             Route::put('{set}', 'update')->name('update')->middleware('can:prepare');
+        });
+    Route::controller(FaultController::class)
+        ->prefix('servers/faults')
+        ->name('servers.')
+        ->group(function (): void {
+            Route::get('/', 'index')->name('faults')->middleware('can:look');
+            Route::post('/', 'gather')->name('faults.gather')->middleware('can:prepare');
         });
     Route::controller(AskServersController::class)
         ->prefix('servers/asked')

@@ -89,7 +89,7 @@ final readonly class CureInWords
                 ? null
                 : route('accounts.show', $account),
             Cure::AskReceiver => $receiverId === null ? null : route('accounts.edit', $receiverId),
-            Cure::AskServers, Cure::EndDnssec => null,
+            Cure::AskServers, Cure::EndDnssec, Cure::CorrectGlue => null,
             Cure::RestoreFirst, Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";

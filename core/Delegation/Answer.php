@@ -15,6 +15,8 @@ enum Answer: string
     case NoSuchName = 'no_such_name';
     case Silent = 'silent';
     case NoAddress = 'no_address';
+    /** The name that the host lies under is registered by nobody: whoever registers it answers in its place. */
+    case NobodyHolds = 'nobody_holds';
     /** Its address lies in a range that nobody outside can reach, and was not asked. */
     case NotPublic = 'not_public';
     /** It is of a family of addresses that this machine can't dial. */

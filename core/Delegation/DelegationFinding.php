@@ -19,6 +19,10 @@ enum DelegationFinding: string implements FindingTag
     case ServerLame = 'server_lame';
     case ServerNoAddress = 'server_no_address';
     case ServerIsAlias = 'server_is_alias';
+    case ServerNotHeld = 'server_not_held';
+    case ServerWithoutTcp = 'server_without_tcp';
+    case GlueMissing = 'glue_missing';
+    case GlueWrong = 'glue_wrong';
     case ListsDiffer = 'lists_differ';
     case OutOfStep = 'out_of_step';
     case OneServer = 'one_server';
@@ -40,7 +44,13 @@ enum DelegationFinding: string implements FindingTag
             self::NobodyAnswers, self::NotDelegated, self::OneServer, self::SignedWithoutDelegate => [],
             self::DnssecBroken => ['fault'],
             self::SignaturesLapse => ['until'],
-            self::ServerSilent, self::ServerNoAddress, self::ServerIsAlias => ['host'],
+            self::ServerSilent,
+            self::ServerNoAddress,
+            self::ServerIsAlias,
+            self::ServerNotHeld,
+            self::ServerWithoutTcp,
+            self::GlueMissing => ['host'],
+            self::GlueWrong => ['host', 'glue', 'own'],
             self::ServerLame => ['host', 'answer'],
             self::ListsDiffer => ['parent', 'child'],
             self::OutOfStep => ['host', 'serial', 'newest'],
@@ -52,19 +62,32 @@ enum DelegationFinding: string implements FindingTag
     {
         return match ($this) {
             self::NobodyAnswers, self::NotDelegated, self::DnssecBroken, self::SignaturesLapse => Cost::Dark,
+            self::ServerNotHeld => Cost::NameLost,
             default => Cost::Attention,
         };
     }
 
     public function actor(): Actor
     {
-        return Actor::House;
+        return match ($this) {
+            self::ServerSilent,
+            self::ServerLame,
+            self::ServerNoAddress,
+            self::ServerIsAlias,
+            self::ServerWithoutTcp,
+            self::OutOfStep,
+            self::OneNetwork,
+            self::SignaturesLapse => Actor::Host,
+            self::GlueMissing, self::GlueWrong => Actor::Registrar,
+            default => Actor::House,
+        };
     }
 
     public function cure(): Cure
     {
         return match ($this) {
-            self::NotDelegated, self::ListsDiffer, self::OneServer => Cure::ChangeServers,
+            self::NotDelegated, self::ListsDiffer, self::OneServer, self::ServerNotHeld => Cure::ChangeServers,
+            self::GlueMissing, self::GlueWrong => Cure::CorrectGlue,
             default => Cure::AskHost,
         };
     }

@@ -21,6 +21,7 @@ final readonly class DelegationSeen
      * @param  list<ServerSeen>  $servers  one a host and address
      * @param  string|null  $why  why the parent was not reached
      * @param  Chain|null  $chain  whether its records can be proved, as it stood when it was asked; null: not known
+     * @param  list<Glue>  $glue  of the servers that lie inside the name
      * @param  list<ServerSeen>  $unlisted  those that only the name's own servers name
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class DelegationSeen
         public ?string $why = null,
         public array $unlisted = [],
         public ?Chain $chain = null,
+        public array $glue = [],
     ) {
     }
 
@@ -90,13 +92,22 @@ final readonly class DelegationSeen
     public function digest(): string
     {
         $servers = array_map(
-            fn (ServerSeen $server): array => [$server->host, $server->address, $server->answer->value, $server->servers, $server->isAlias],
+            fn (ServerSeen $server): array => [
+                $server->host,
+                $server->address,
+                $server->answer->value,
+                $server->servers,
+                $server->isAlias,
+                $server->overTcp,
+            ],
             [...$this->servers, ...$this->unlisted],
         );
         sort($servers);
         $delegates = $this->delegates === null ? null : array_map(strval(...), $this->delegates);
         $delegates === null || sort($delegates);
 
-        return hash('xxh128', json_encode([$this->parent, $delegates, $servers, $this->chain?->state, $this->chain?->fault], JSON_THROW_ON_ERROR));
+        $said = [$this->parent, $delegates, $servers, $this->chain?->state, $this->chain?->fault, $this->glue];
+
+        return hash('xxh128', json_encode($said, JSON_THROW_ON_ERROR));
     }
 }

@@ -27,7 +27,13 @@ final class Judgement
             $seen->servers === [];
         $findings = $seen->answers() || ! $isSilent ? [] : [self::finding(DelegationFinding::NobodyAnswers)];
 
-        return Finding::dearestFirst([...$findings, ...self::servers($seen), ...self::lists($seen), ...self::spread($seen), ...self::dnssec($seen, $now)]);
+        return Finding::dearestFirst([
+            ...$findings,
+            ...self::servers($seen),
+            ...self::lists($seen),
+            ...self::spread($seen),
+            ...self::dnssec($seen, $now),
+        ]);
     }
 
     /** @return list<Finding> */
@@ -38,6 +44,7 @@ final class Judgement
         foreach ($seen->servers as $server) {
             $findings[] = match ($server->answer) {
                 Answer::Silent => self::finding(DelegationFinding::ServerSilent, host: $server->host),
+                Answer::NobodyHolds => self::finding(DelegationFinding::ServerNotHeld, host: $server->host),
                 Answer::NoAddress, Answer::NotPublic => self::finding(DelegationFinding::ServerNoAddress, host: $server->host),
                 Answer::Lame, Answer::Refused, Answer::Fails, Answer::NoSuchName => self::finding(
                     DelegationFinding::ServerLame,
@@ -49,8 +56,24 @@ final class Judgement
                     ? null
                     : self::finding(DelegationFinding::OutOfStep, host: $server->host, serial: $server->serial, newest: $newest),
             };
+            if ($server->overTcp === false) {
+                $findings[] = self::finding(DelegationFinding::ServerWithoutTcp, host: $server->host);
+            }
             if ($server->isAlias) {
                 $findings[] = self::finding(DelegationFinding::ServerIsAlias, host: $server->host);
+            }
+        }
+
+        foreach ($seen->glue as $glue) {
+            if ($glue->parent === []) {
+                $findings[] = self::finding(DelegationFinding::GlueMissing, host: $glue->host);
+            } elseif ($glue->isWrong()) {
+                $findings[] = self::finding(
+                    DelegationFinding::GlueWrong,
+                    host: $glue->host,
+                    glue: implode(' ', $glue->parent),
+                    own: implode(' ', $glue->own ?? []),
+                );
             }
         }
 

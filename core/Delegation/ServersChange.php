@@ -92,7 +92,7 @@ final readonly class ServersChange
             if ($server->isAlias) {
                 $found[$server->host] = Finding::of(ServersFinding::IsAlias, Effect::Stops, null, host: $server->host);
             }
-            if ($server->answer === Answer::NoAddress || $server->answer === Answer::NotPublic) {
+            if (in_array($server->answer, [Answer::NoAddress, Answer::NotPublic, Answer::NobodyHolds], true)) {
                 $found[$server->host] = Finding::of(ServersFinding::NoAddress, Effect::Stops, null, host: $server->host);
             }
         }

@@ -36,5 +36,6 @@ enum Cure: string
     case AskServers = 'ask_servers';
     case CorrectSet = 'correct_set';
     case AddRecords = 'add_records';
+    case CorrectGlue = 'correct_glue';
     case EndDnssec = 'end_dnssec';
 }

@@ -41,6 +41,19 @@ return new class extends Migration
             );
             CREATE INDEX server_checks_open ON server_checks (wanted_at) WHERE asked_at IS NULL OR asked_at < wanted_at;
 
+            -- What was last seen wrong with where a name points, one a finding and host.
+            CREATE TABLE pointing_faults (
+                name_id bigint NOT NULL REFERENCES names ON DELETE CASCADE,
+                finding text NOT NULL,
+                host text NOT NULL DEFAULT '',
+                said jsonb NOT NULL,
+                cost smallint NOT NULL,
+                first_seen timestamptz NOT NULL,
+                PRIMARY KEY (name_id, finding, host)
+            );
+            CREATE INDEX pointing_faults_host ON pointing_faults (host, finding) WHERE host <> '';
+            CREATE INDEX pointing_faults_finding ON pointing_faults (finding, name_id);
+
             CREATE TABLE zone_copies (
                 id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
                 name_id bigint NOT NULL REFERENCES names ON DELETE CASCADE,

@@ -209,6 +209,7 @@ return [
         'fails' => 'fails',
         'no_such_name' => 'says there is no such name',
         'silent' => 'silent',
+        'nobody_holds' => 'nobody holds its name',
         'no_address' => 'has no address',
         'not_public' => 'not queried: no public address',
         'not_asked' => 'not queried: this machine has no IPv6',
@@ -425,6 +426,7 @@ return [
         'pages' => [
             'drift.index' => 'Drift',
             'record.index' => 'Public record',
+            'servers.faults' => 'What does not answer',
             'servers.sets.index' => 'Name servers',
             'registrars.index' => 'Registrars',
             'rulebook.index' => 'Rulebook',

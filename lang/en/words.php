@@ -102,6 +102,7 @@ return [
         'correct_set' => 'Correct the set',
         'add_records' => 'See which records are missing',
         'end_dnssec' => 'Have the DS record removed first, and wait until its TTL is over',
+        'correct_glue' => 'Have the host’s address corrected',
     ],
     'fault' => [
         'no_keys' => 'its name servers have no keys',
@@ -136,6 +137,7 @@ return [
         'ask_servers' => 'Ask the name servers above',
         'add_records' => 'Have the missing records added at the new host',
         'end_dnssec' => 'Have :registrar remove the DS record first, and wait until its TTL is over',
+        'correct_glue' => 'Have :registrar correct the address of that host',
     ],
     'prior' => ['nobody' => 'nobody is recorded'],
     'whose' => ['prior' => 'the present registrant', 'new' => 'the new registrant', 'both' => 'both sides'],

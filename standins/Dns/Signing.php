@@ -13,7 +13,10 @@ use Acre\Wire\Dns\RecordType;
 use Acre\Wire\Dns\ResponseCode;
 use Standin\WorldClock;
 
-/** Adds to answers what proves them: signatures, and of what is not that it is not, in records made for each question (RFC 4035, RFC 4470). */
+/**
+ * Adds to answers what proves them: signatures, and of what is not that it is not, in records made for each question (RFC 4035,
+ * RFC 4470).
+ */
 final class Signing
 {
     private const NEGATIVE_TTL = 300;

@@ -122,7 +122,9 @@ final readonly class ZoneKey
     public function sign(string $bytes): string
     {
         if ($this->private === null) {
-            return sodium_crypto_sign_detached($bytes, $this->secret === '' ? throw new RuntimeException('It has no secret.') : $this->secret);
+            $secret = $this->secret === '' ? throw new RuntimeException('It has no secret.') : $this->secret;
+
+            return sodium_crypto_sign_detached($bytes, $secret);
         }
         $hash = $this->algorithm === self::P384 ? OPENSSL_ALGO_SHA384 : OPENSSL_ALGO_SHA256;
         openssl_sign($bytes, $signature, $this->private, $hash);

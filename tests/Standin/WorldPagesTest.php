@@ -32,7 +32,8 @@ final class WorldPagesTest extends TestCase
         $this->key = getenv('WORLD_KEY');
         putenv('WORLD_KEY=three cormorants');
         $this->world = (new Gatehouse())->world;
-        $this->pages = new WorldPages($this->world, new DnsServer($this->world->store, $this->world->clock, 0), Settings::fromEnvironment());
+        $dns = new DnsServer($this->world->store, $this->world->clock, 0);
+        $this->pages = new WorldPages($this->world, $dns, Settings::fromEnvironment());
     }
 
     protected function tearDown(): void

@@ -20,6 +20,7 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Drifts\WriteDrifts;
 use App\Actions\Handover\LockAgain;
+use App\Actions\Servers\KeepFaults;
 use App\Actions\Servers\WatchServers;
 use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
@@ -69,6 +70,7 @@ final readonly class Observe
         private ConfirmLines $confirm,
         private LockAgain $lock,
         private WatchServers $watch,
+        private KeepFaults $faults,
         private LastSeen $lastSeen,
         private SetAside $aside,
         private ExceptionHandler $handler,
@@ -270,6 +272,9 @@ final readonly class Observe
                 $this->lock->seen([$id], $now);
             }
             $unseen = self::isAnswered($told[$id]) ? $this->confirm->handle($id, $told[$id][0]->record, $now) : null;
+            if (isset($seen[$name->ascii])) {
+                $this->faults->handle($id, $seen[$name->ascii], $now);
+            }
             $watched = isset($seen[$name->ascii]) ? $this->watch->seen($id, $seen[$name->ascii], $now) : null;
             $unseen ??= $watched;
             if ($this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $isDeep[$id] ?? true, $now) && isset($files[$id])) {

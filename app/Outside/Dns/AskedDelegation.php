@@ -6,8 +6,11 @@ namespace App\Outside\Dns;
 
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\Glue;
 use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Name\NameFinding;
 use Acre\Wire\Dns\Data;
 use Acre\Wire\Dns\Data\Ds;
 use Acre\Wire\Dns\Data\Soa;
@@ -18,13 +21,20 @@ use Acre\Wire\Dns\ResponseCode;
 use App\Outside\Reach\Hosts;
 
 /** What parent and child say themselves of a name's delegation. Used inside `Exchange::each`. */
-final readonly class AskedDelegation
+final class AskedDelegation
 {
     /** Hosts that only the zone names, of which so many are asked. */
     private const MOST_UNLISTED = 13;
 
-    public function __construct(private Exchange $exchange, private Lookup $lookup, private AskedChain $chain, private Hosts $reach)
-    {
+    /** @var array<string, bool> by address: whether it answers over TCP too, which is asked once */
+    private array $overTcp = [];
+
+    public function __construct(
+        private readonly Exchange $exchange,
+        private readonly Lookup $lookup,
+        private readonly AskedChain $chain,
+        private readonly Hosts $reach,
+    ) {
     }
 
     /** @param  string  $name  A-labels */
@@ -64,7 +74,56 @@ final readonly class AskedDelegation
             $servers,
             unlisted: $this->servers($name, $unlisted),
             chain: $this->chain->of($name, $delegates, $servers),
+            glue: $this->glue($name, $hosts, $answer, $servers),
         );
+    }
+
+    /**
+     * @param  list<string>  $hosts
+     * @param  list<ServerSeen>  $servers
+     * @return list<Glue>
+     */
+    private function glue(string $name, array $hosts, Message $referral, array $servers): array
+    {
+        $found = [];
+        foreach (array_filter($hosts, fn (string $host): bool => $host === $name || str_ends_with($host, ".{$name}")) as $host) {
+            $own = null;
+            foreach ($servers as $server) {
+                $dialled = $server->answer === Answer::Authoritative ? $this->lookup->dialled($server->address ?? '') : null;
+                if ($dialled !== null) {
+                    $own = $this->lookup->addressesAt($dialled, $host);
+                    break;
+                }
+            }
+            $found[] = new Glue($host, Lookup::glue($referral, $host), $own);
+        }
+
+        return $found;
+    }
+
+    /**
+     * Whether servers that answered do so over TCP too (RFC 7766 §5): each address is tried once, not once a name.
+     *
+     * @param  array<string, string>  $dialled  addresses
+     */
+    private function tryTcp(string $name, array $dialled): void
+    {
+        $new = array_diff($dialled, array_map(strval(...), array_keys($this->overTcp)));
+        $answers = $this->exchange->ask(
+            array_combine($new, array_map(fn (string $at): array => [$at, Lookup::question($name, RecordType::SOA), false, true], $new)),
+        );
+        foreach ($answers as $address => $answer) {
+            $this->overTcp[(string) $address] = $answer !== null;
+        }
+    }
+
+    /** Whether the name that a host lies under is registered by nobody. Below what is no public suffix nobody registers. */
+    private function isFree(string $host): bool
+    {
+        $domain = DomainName::of($host)->registrable();
+        $isPublic = array_filter($domain->findings(), fn (array $one): bool => $one[0] === NameFinding::UnknownSuffix) === [];
+
+        return $isPublic && $this->lookup->walk($domain->ascii, RecordType::NS)[0]?->code === ResponseCode::NO_SUCH_NAME;
     }
 
     /**
@@ -93,17 +152,36 @@ final readonly class AskedDelegation
             }
         }
         $answers = $this->exchange->ask($questions);
+        $answering = [];
+        foreach (array_keys($places) as $place) {
+            if (($answers["soa{$place}"] ?? null)?->isAuthoritative === true) {
+                $answering[] = $questions["soa{$place}"][0];
+            }
+        }
+        $this->tryTcp($name, array_combine($answering, $answering));
         $servers = [];
         foreach ($places as $place => [$host, $address, $isAlias]) {
             $servers[] = match (true) {
-                $address === null => new ServerSeen($host, null, Answer::NoAddress, isAlias: $isAlias),
+                $address === null => new ServerSeen(
+                    $host,
+                    null,
+                    $this->isFree($host) ? Answer::NobodyHolds : Answer::NoAddress,
+                    isAlias: $isAlias,
+                ),
                 ! isset($questions["soa{$place}"]) => new ServerSeen(
                     $host,
                     $address,
                     $this->reach->nameServer($address) === null ? Answer::NotPublic : Answer::NotAsked,
                     isAlias: $isAlias,
                 ),
-                default => self::server($host, $address, $isAlias, $answers["soa{$place}"] ?? null, $answers["ns{$place}"] ?? null),
+                default => self::server(
+                    $host,
+                    $address,
+                    $isAlias,
+                    $answers["soa{$place}"] ?? null,
+                    $answers["ns{$place}"] ?? null,
+                    $this->overTcp[$questions["soa{$place}"][0]] ?? null,
+                ),
             };
         }
 
@@ -133,8 +211,14 @@ final readonly class AskedDelegation
         return null;
     }
 
-    private static function server(string $host, string $address, bool $isAlias, ?Message $soa, ?Message $ns): ServerSeen
-    {
+    private static function server(
+        string $host,
+        string $address,
+        bool $isAlias,
+        ?Message $soa,
+        ?Message $ns,
+        ?bool $overTcp,
+    ): ServerSeen {
         if ($soa === null) {
             return new ServerSeen($host, $address, Answer::Silent, isAlias: $isAlias);
         }
@@ -157,6 +241,6 @@ final readonly class AskedDelegation
         );
         sort($servers);
 
-        return new ServerSeen($host, $address, $answer, $serial, $servers, $isAlias);
+        return new ServerSeen($host, $address, $answer, $serial, $servers, $isAlias, $answer === Answer::Authoritative ? $overTcp : null);
     }
 }

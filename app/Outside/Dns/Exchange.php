@@ -85,9 +85,11 @@ final class Exchange
     /**
      * Inside a fiber: the answers to questions that are under way together; null where there was none.
      *
-     * @param  array<string, array{0: string, 1: Question, 2?: bool}>  $questions  each with the address dialled, and whether signatures are
-     *     wanted
-     * @return array<string, Message|null>
+     * @template K of array-key
+     *
+     * @param  array<K, array{0: string, 1: Question, 2?: bool, 3?: bool}>  $questions  each with the address dialled, whether
+     *     signatures are wanted, and whether it is asked over TCP
+     * @return array<K, Message|null>
      */
     public function ask(array $questions): array
     {
@@ -106,7 +108,13 @@ final class Exchange
                     $this->loop->futureTick(fn () => $fiber->resume());
                 }
             };
-            $this->inTurn($address, fn () => $this->one($address, $question, $edns, $this->tries, $told));
+            $isStream = $asked[3] ?? false;
+            $this->inTurn(
+                $address,
+                fn () => $isStream
+                    ? $this->streams->ask($address, $question, fn (?Message $answer) => $told(self::checked($answer, $question)), $edns)
+                    : $this->one($address, $question, $edns, $this->tries, $told),
+            );
         }
         Fiber::suspend();
 

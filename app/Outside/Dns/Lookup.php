@@ -149,6 +149,26 @@ final class Lookup
         return $this->hosts[$host] = [[], true];
     }
 
+    /** @return list<string>|null what one server says itself; null: nothing */
+    public function addressesAt(string $dialled, string $host): ?array
+    {
+        $found = null;
+        foreach (self::ADDRESSES as $type) {
+            $answer = $this->exchange->ask(['it' => [$dialled, self::question($host, $type)]])['it'];
+            if ($answer?->code !== ResponseCode::OK) {
+                continue;
+            }
+            $found ??= [];
+            foreach ($answer->answers as $record) {
+                if ($record->data instanceof A || $record->data instanceof Aaaa) {
+                    $found[] = $record->data->address;
+                }
+            }
+        }
+
+        return $found;
+    }
+
     /**
      * A host that is a zone of its own is asked for at that zone's servers.
      *

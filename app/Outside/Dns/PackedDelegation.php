@@ -6,6 +6,7 @@ namespace App\Outside\Dns;
 
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\Glue;
 use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Dnssec\Chain;
 use Acre\Core\Dnssec\ChainFault;
@@ -43,7 +44,21 @@ final class PackedDelegation
             is_string($data['why'] ?? null) ? $data['why'] : null,
             self::servers($data['unlisted'] ?? []),
             self::chain($data['chain'] ?? null),
+            self::glue($data['glue'] ?? []),
         );
+    }
+
+    /** @return list<Glue> */
+    private static function glue(mixed $list): array
+    {
+        $glue = [];
+        foreach (is_array($list) ? $list : [] as $one) {
+            if (is_array($one) && is_string($one['host'] ?? null)) {
+                $glue[] = new Glue($one['host'], self::texts($one['parent'] ?? []), isset($one['own']) ? self::texts($one['own']) : null);
+            }
+        }
+
+        return $glue;
     }
 
     private static function chain(mixed $data): ?Chain
@@ -74,6 +89,7 @@ final class PackedDelegation
                     is_int($server['serial'] ?? null) ? $server['serial'] : null,
                     self::texts($server['servers'] ?? []),
                     ($server['isAlias'] ?? false) === true,
+                    is_bool($server['overTcp'] ?? null) ? $server['overTcp'] : null,
                 );
             }
         }

@@ -26,6 +26,7 @@ use App\Queries\Rounds\Kinds\LocksLifted;
 use App\Queries\Rounds\Kinds\MailboxesLapsing;
 use App\Queries\Rounds\Kinds\MissingNames;
 use App\Queries\Rounds\Kinds\OpenDockets;
+use App\Queries\Rounds\Kinds\PointsNowhere;
 use App\Queries\Rounds\Kinds\PrivacyEnding;
 use App\Queries\Rounds\Kinds\StoppedWork;
 use App\Queries\Rounds\Kinds\Unconfirmed;
@@ -50,6 +51,7 @@ final readonly class ReadRounds
         Verifications::class,
         LettersToAnswer::class,
         Drifted::class,
+        PointsNowhere::class,
         MissingNames::class,
         HeldNames::class,
         Ends::class,

@@ -79,7 +79,8 @@ final class DelegationTest extends TestCase
     {
         self::assertSame(['out_of_step'], self::found([self::server(0), self::server(1, serial: 6)]));
         $seen = new DelegationSeen('a.com', self::BOTH, 3600, [], [self::server(0, serial: 5), self::server(1, serial: 4294967290)]);
-        self::assertSame(['host' => self::BOTH[1], 'serial' => 4294967290, 'newest' => 5], $seen->findings(Instant::of('2026-10-06T09:00:00Z'))[0]->with);
+        $found = $seen->findings(Instant::of('2026-10-06T09:00:00Z'));
+        self::assertSame(['host' => self::BOTH[1], 'serial' => 4294967290, 'newest' => 5], $found[0]->with);
     }
 
     /** RFC 1034 §4.1 and §4.2.2, RFC 2182 §3.1. */
