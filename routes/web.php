@@ -32,6 +32,7 @@ use App\Http\Names\CodeController;
 use App\Http\Names\ExtraController;
 use App\Http\Names\NameController;
 use App\Http\Names\PointsController;
+use App\Http\Names\ZoneController;
 use App\Http\Notes\NoteController;
 use App\Http\Outside\DriftController;
 use App\Http\Outside\OutsideController;
@@ -231,6 +232,17 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::post('{name}/points', [PointsController::class, 'ask'])
                 ->name('points.ask')
                 ->middleware(['can:view,name', 'throttle:asks']);
+            Route::get('{name}/zones', [ZoneController::class, 'index'])->name('zones')->middleware('can:view,name');
+            Route::post('{name}/zones/now', [ZoneController::class, 'keep'])
+                ->name('zones.keep')
+                ->middleware(['can:change,name', 'throttle:asks']);
+            Route::post('{name}/zones', [ZoneController::class, 'store'])
+                ->name('zones.store')
+                ->middleware(['can:change,name', 'throttle:uploads']);
+            Route::get('{name}/zones/{copy}.zone', [ZoneController::class, 'file'])
+                ->name('zones.file')
+                ->middleware('can:view,name')
+                ->whereNumber('copy');
             Route::get('{name}/history', 'history')->name('history')->middleware('can:view,name');
             Route::get('{name}', 'show')->name('show')->middleware('can:view,name');
             Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');

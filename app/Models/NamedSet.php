@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $registrar_id
  * @property string $operator
  * @property list<array{host: string, addresses: list<string>}> $servers
+ * @property bool $gives_zones whether its servers give us whole zones (AXFR)
  * @property int $version
  * @property Registrar|null $registrar
  */
@@ -24,11 +25,11 @@ final class NamedSet extends Model
 {
     protected $table = 'server_sets';
 
-    protected $fillable = ['name', 'kind', 'registrar_id', 'operator', 'servers'];
+    protected $fillable = ['name', 'kind', 'registrar_id', 'operator', 'servers', 'gives_zones'];
 
-    protected $attributes = ['kind' => 'host', 'operator' => '', 'servers' => '[]', 'version' => 1];
+    protected $attributes = ['kind' => 'host', 'operator' => '', 'servers' => '[]', 'gives_zones' => false, 'version' => 1];
 
-    protected $casts = ['kind' => SetKind::class, 'servers' => 'array'];
+    protected $casts = ['kind' => SetKind::class, 'servers' => 'array', 'gives_zones' => 'boolean'];
 
     /** @return BelongsTo<Registrar, $this> */
     public function registrar(): BelongsTo

@@ -12,6 +12,7 @@ use App\Outside\Dns\AskedChain;
 use App\Outside\Dns\AskedChange;
 use App\Outside\Dns\AskedDelegation;
 use App\Outside\Dns\AskedServers;
+use App\Outside\Dns\AskedZone;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\Exchange;
 use App\Outside\Dns\Lookup;
@@ -80,7 +81,7 @@ final class OutsideServiceProvider extends ServiceProvider
                 $exchange,
                 $lookup,
                 $delegation,
-                new AskedChange($exchange, $lookup, $delegation, $clock),
+                new AskedChange($delegation, new AskedZone($exchange, $lookup), $clock),
                 config()->integer('outside.dns.at_once'),
             );
         });

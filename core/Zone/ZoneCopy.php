@@ -10,6 +10,8 @@ final readonly class ZoneCopy
     /** Made by whoever signs, anew each time (RFC 4034, RFC 5155): they are nobody's wish. */
     private const MADE_BY_SIGNING = ['RRSIG', 'NSEC', 'NSEC3', 'NSEC3PARAM'];
 
+    private const OF_SIGNERS = ['DNSKEY', 'CDS', 'CDNSKEY'];
+
     /**
      * @param  array<string, EntrySet>  $sets  by host and type
      * @param  list<string>  $unread  hosts and types of which nobody knows whether it has them
@@ -58,5 +60,21 @@ final readonly class ZoneCopy
         }
 
         return $entries;
+    }
+
+    /**
+     * As a zone file that any server loads (RFC 1035 §5): each line whole in itself, the SOA first; without keys, as whoever signs has
+     * their own.
+     */
+    public function asFile(): string
+    {
+        $lines = ['', ''];
+        foreach ($this->entries() as $entry) {
+            if (! in_array($entry->type, self::OF_SIGNERS, true)) {
+                $lines[$entry->type === 'SOA' ? 0 : 1] .= "{$entry->host}.\t{$entry->ttl}\tIN\t{$entry->type}\t{$entry->data}\n";
+            }
+        }
+
+        return implode('', $lines);
     }
 }

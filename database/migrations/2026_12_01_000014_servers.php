@@ -20,6 +20,8 @@ return new class extends Migration
                 operator text NOT NULL DEFAULT '' CHECK (length(operator) <= 120),
                 -- [{"host": "ns1.example", "addresses": ["192.0.2.1"]}], in the operator's order
                 servers jsonb NOT NULL CHECK (jsonb_typeof(servers) = 'array' AND jsonb_array_length(servers) BETWEEN 1 AND 13),
+                -- Whether they give us whole zones (AXFR).
+                gives_zones boolean NOT NULL DEFAULT false,
                 version integer NOT NULL DEFAULT 1,
                 created_at timestamptz,
                 updated_at timestamptz,

@@ -219,6 +219,13 @@ final readonly class Answers
             return;
         }
         $answer->isAuthoritative = true;
+        if ($type === RecordType::AXFR) {
+            $zone->isGivenAway && $name === $zone->origin
+                ? ($answer->answers = $zone->whole())
+                : ($answer->code = ResponseCode::REFUSED);
+
+            return;
+        }
         $answer->by = $zone->signed;
         if ($name === $zone->origin && in_array($type, Zone::APEX, true)) {
             $this->apex($answer, $zone, $type);

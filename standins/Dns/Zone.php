@@ -37,6 +37,7 @@ final readonly class Zone
         public array $servedBy,
         private array $records,
         public ?SignedZone $signed = null,
+        public bool $isGivenAway = false,
     ) {
     }
 
@@ -79,6 +80,7 @@ final readonly class Zone
             $node->has('servedBy') ? $node->texts('servedBy') : $delegated,
             $records,
             $keys?->told($origin, $node->has('signed') ? $node->nodeOrNull('signed') : null),
+            $node->has('given') && $node->boolOrNull('given') === true,
         );
     }
 
@@ -109,7 +111,15 @@ final readonly class Zone
     /** As it was some time ago. */
     public function older(): self
     {
-        return new self($this->origin, $this->serial - 100, $this->servers, $this->servedBy, $this->records, $this->signed);
+        return new self(
+            $this->origin,
+            $this->serial - 100,
+            $this->servers,
+            $this->servedBy,
+            $this->records,
+            $this->signed,
+            $this->isGivenAway,
+        );
     }
 
     public function soa(): Record
@@ -148,6 +158,19 @@ final readonly class Zone
             : [new Record(Name::ofHost($this->origin), RecordType::DNSKEY->value, self::TTL, $this->signed->key->record())];
 
         return [...$own, ...array_values($told)];
+    }
+
+    /** @return list<Record> all of it, as it is given away: from the SOA to the same again (RFC 5936 §2.2) */
+    public function whole(): array
+    {
+        $records = [];
+        foreach ($this->records as $name => $some) {
+            foreach ($some as $record) {
+                $records[] = self::record((string) $name, ...$record);
+            }
+        }
+
+        return [$this->soa(), ...$this->ns(), ...$this->signed === null ? [] : $this->keys(), ...$records, $this->soa()];
     }
 
     /** @return list<int> */

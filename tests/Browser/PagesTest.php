@@ -102,6 +102,8 @@ final class PagesTest extends TestCase
             'a record nobody has read' => '/record/nobody-has-asked.com',
             'taking what was seen' => '/deeds/update_our_record?name=sound-choirs.org&what=ends',
             'leaving drift' => '/deeds/keep_our_record?name=kelp-recipes.co.uk&what=holder&because=being+put+right',
+            'what does not answer' => '/servers/faults',
+            'a zone and its copies' => '/names/quayside-theatre.com/zones',
             'sets of name servers' => '/servers/sets',
             'a new set of name servers' => '/servers/sets/create',
             'a set of name servers' => '/servers/sets/1/edit',

@@ -135,6 +135,11 @@ final class RoughInputTest extends TestCase
             ],
             "/clients/{$this->house->foundry->id}/merge" => ['other'],
             '/deeds/restore_servers' => ['of', 'name', 'without'],
+            '/deeds/change_servers' => ['set', 'back', 'accept', 'docket', 'without'],
+            '/servers/asked' => ['of', 'name', 'set', 'back', 'accept'],
+            '/servers/sets/create' => ['of'],
+            '/names/bell.com/points' => ['set'],
+            '/names/bell.com/zones' => ['before', 'after'],
             '/deeds/undo_docket' => ['docket', 'name'],
             '/roll/calendar.ics' => ['held', 'suffix', 'ending', 'created'],
             '/rounds' => ['whose', 'all'],
@@ -202,6 +207,10 @@ final class RoughInputTest extends TestCase
             '/sheaf' => ['names'],
             '/imports' => ['registrar', 'account', 'client', 'list', 'new_registrar', 'new_account'],
             "/clients/{$this->house->foundry->id}/merge" => ['other'],
+            '/servers/sets' => ['name', 'kind', 'registrar_id', 'operator', 'servers', 'gives_zones', 'of'],
+            '/servers/sets/letter' => ['letter', 'of'],
+            '/servers/faults' => ['finding', 'host'],
+            '/names/bell.com/zones' => ['zone', 'file'],
             '/registrars' => ['name', 'receiver_by', 'confirms', 'accept_days', 'extras'],
         ];
         foreach ($forms as $path => $keys) {

@@ -13,6 +13,8 @@ use App\Models\ServersKept;
 use App\Outside\Dns\ChangeWanted;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\PackedChange;
+use App\Outside\Dns\ZoneWanted;
+use App\Queries\Servers\GivingServers;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Contracts\Bus\Dispatcher;
@@ -30,6 +32,7 @@ final readonly class AskServers
         private Connection $database,
         private Dns $dns,
         private ZoneCopies $copies,
+        private GivingServers $giving,
         private ExceptionHandler $handler,
         private Dispatcher $bus,
         private TradeClock $clock,
@@ -88,10 +91,10 @@ final readonly class AskServers
     /** @param  array<int, ChangeWanted>  $wanted  by name */
     private function ask(array $wanted): void
     {
-        $ids = array_flip(array_map(fn (ChangeWanted $one): string => $one->name->ascii, $wanted));
+        $ids = array_flip(array_map(fn (ChangeWanted $one): string => $one->zone->name->ascii, $wanted));
         $this->dns->changes(
             array_values($wanted),
-            fn (ChangeWanted $one, ChangeSeen $seen) => $this->write($ids[$one->name->ascii], $one, $seen),
+            fn (ChangeWanted $one, ChangeSeen $seen) => $this->write($ids[$one->zone->name->ascii], $one, $seen),
         );
     }
 
@@ -107,7 +110,7 @@ final readonly class AskServers
                 $this->ask([$id => $one]);
             } catch (RuntimeException $e) {
                 $this->handler->report($e);
-                $none = new DelegationSeen($one->name->ascii, null, null, null, [], $e->getMessage());
+                $none = new DelegationSeen($one->zone->name->ascii, null, null, null, [], $e->getMessage());
                 $this->write($id, $one, new ChangeSeen($none, null, [], null, null, null, $this->clock->now()));
             }
         }
@@ -125,14 +128,18 @@ final readonly class AskServers
             ),
         );
         $known = $this->copies->newest(array_map(fn (Row $row): int => $row->int('name_id'), $rows));
+        $giving = $this->giving->hosts();
         $wanted = [];
         foreach ($rows as $row) {
             $id = $row->int('name_id');
             $wanted[$id] ??= new ChangeWanted(
-                DomainName::of($row->text('ascii')),
+                new ZoneWanted(
+                    DomainName::of($row->text('ascii')),
+                    ServersKept::ofText($row->textOrNull('ours') ?? ''),
+                    $known[$id] ?? null,
+                    $giving,
+                ),
                 ServersKept::read($row->json('servers')),
-                ServersKept::ofText($row->textOrNull('ours') ?? ''),
-                $known[$id] ?? null,
             );
         }
 

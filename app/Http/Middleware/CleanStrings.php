@@ -23,6 +23,7 @@ final class CleanStrings extends TransformsRequest
         'remarks',
         'servers',
         'street',
+        'zone',
     ];
 
     /** Compared and never shown: no letter of them may change but what no form can hold. */

@@ -26,6 +26,7 @@ final class SetRequest extends FormRequest
             'registrar_id' => ['nullable', 'required_if:kind,registrar', 'integer', Rule::exists('registrars', 'id')],
             'operator' => ['nullable', 'string', 'max:120'],
             'servers' => ['required', 'string', 'max:4000', new ServersTyped()],
+            'gives_zones' => ['nullable', 'boolean'],
             'version' => ['sometimes', 'integer'],
         ];
     }
@@ -40,6 +41,7 @@ final class SetRequest extends FormRequest
             'kind' => $kind,
             'registrar_id' => $kind === SetKind::Registrar ? $this->integer('registrar_id') : null,
             'operator' => $kind === SetKind::Host ? trim($this->word('operator')) : '',
+            'gives_zones' => $this->boolean('gives_zones'),
             'servers' => ServersKept::of(ServersTyped::read($this->word('servers'))),
         ];
     }

@@ -86,7 +86,7 @@ final readonly class AskedChain
         return Chain::judge(
             $zone->wire,
             $delegates,
-            $keys === null ? null : self::keys($keys),
+            $keys === null ? null : self::keys($keys->answers),
             ($keys === null ? null : self::set($zone, RecordType::DNSKEY->value, $keys)) ??
                 new SignedSet(new RecordSet($zone->wire, RecordType::DNSKEY->value, []), []),
             $others,
@@ -127,12 +127,16 @@ final readonly class AskedChain
         );
     }
 
-    /** @return list<Key> */
-    public static function keys(Message $answer): array
+    /**
+     * @param  list<Record>  $records
+     * @return list<Key>
+     */
+    public static function keys(array $records): array
     {
         $keys = [];
-        foreach (array_map(fn (Record $record): mixed => $record->data, $answer->answers) as $data) {
-            if ($data instanceof Dnskey) {
+        foreach ($records as $record) {
+            $data = $record->data;
+            if ($record->type === RecordType::DNSKEY->value && $data instanceof Dnskey) {
                 $keys[] = new Key($data->flags, $data->protocol, $data->algorithm, $data->key);
             }
         }

@@ -32,6 +32,11 @@ final class AskedServers implements Dns
         $this->exchange->each($wanted, fn (ChangeWanted $one) => $told($one, $this->change->of($one)), $this->atOnce);
     }
 
+    public function zones(iterable $wanted, callable $told): void
+    {
+        $this->exchange->each($wanted, fn (ZoneWanted $one) => $told($one, $this->change->zone($one)), $this->atOnce);
+    }
+
     public function mail(iterable $hosts, callable $told): void
     {
         $this->exchange->each($hosts, fn (DomainName $host) => $told($host, $this->takesMail($host->ascii)), $this->atOnce);

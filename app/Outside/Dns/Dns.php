@@ -29,6 +29,14 @@ interface Dns
     public function changes(iterable $wanted, callable $told): void;
 
     /**
+     * What a name's present servers have of its zone; null where none answers.
+     *
+     * @param  iterable<ZoneWanted>  $wanted
+     * @param  callable(ZoneWanted, ZoneAsked|null): void  $told
+     */
+    public function zones(iterable $wanted, callable $told): void;
+
+    /**
      * Whether hosts of mailboxes take mail at all: by an MX, or else by an address (RFC 5321 §5.1); a null MX says no (RFC 7505).
      *
      * @param  iterable<DomainName>  $hosts

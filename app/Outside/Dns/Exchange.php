@@ -6,7 +6,9 @@ namespace App\Outside\Dns;
 
 use Acre\Wire\Dns\Edns;
 use Acre\Wire\Dns\Message;
+use Acre\Wire\Dns\Name;
 use Acre\Wire\Dns\Question;
+use Acre\Wire\Dns\Record;
 use Acre\Wire\Dns\ResponseCode;
 use Fiber;
 use React\EventLoop\LoopInterface;
@@ -35,12 +37,15 @@ final class Exchange
 
     private readonly AskedByStream $streams;
 
+    private readonly Transfers $transfers;
+
     /** @param  float  $seconds  that one try may take */
     public function __construct(int $port, float $seconds, private readonly int $tries)
     {
         $this->loop = new StreamSelectLoop();
         $this->datagrams = new Datagrams($this->loop, $port, $seconds);
         $this->streams = new AskedByStream($this->loop, $port, $seconds);
+        $this->transfers = new Transfers($this->loop, $port, $seconds * 4);
     }
 
     /**
@@ -119,6 +124,25 @@ final class Exchange
         Fiber::suspend();
 
         return $answers;
+    }
+
+    /**
+     * Inside a fiber: all records of a zone.
+     *
+     * @return list<Record>|null null: the server doesn't give it away
+     */
+    public function transfer(string $address, Name $zone): ?array
+    {
+        $fiber = Fiber::getCurrent() ?? throw new RuntimeException('Questions are asked in each().');
+        $found = null;
+        $this->transfers->ask($address, $zone, function (?array $records) use (&$found, $fiber): void {
+            $found = $records;
+            $this->loop->futureTick(fn () => $fiber->resume());
+        });
+        Fiber::suspend();
+
+        /** @var list<Record>|null $found */
+        return $found;
     }
 
     /** @param  callable(): void  $ask */

@@ -56,6 +56,8 @@
         <x-field name="servers" type="area" rows="5" class="mono" :label="__('servers.form.servers')"
             :note="__('servers.form.servers_said')" required
             :value="collect($set->value()->servers)->map(fn($one) => implode(' ', [$one->host, ...$one->addresses]))->join(chr(10))"/>
+        <label class="tick"><input type="checkbox" name="gives_zones" value="1" @checked((bool) old('gives_zones', $set->gives_zones))>
+            {{ __('servers.form.gives_zones') }}</label>
         <p><button @class(['main' => $set->exists || $found !== null])>{{ __('common.save') }}</button> <a class="button"
                 href="{{ route('servers.sets.index') }}">{{ __('common.cancel') }}</a></p>
     </form>

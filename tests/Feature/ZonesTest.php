@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use App\Models\Name;
+use App\Models\NamedSet;
+use App\Queries\Servers\KeptZones;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
+use Tests\TestCase;
+
+/** Copies of zones: asked, transferred, pasted; compared, and given back as a file. */
+#[Group('world')]
+final class ZonesTest extends TestCase
+{
+    use Worldly;
+
+    private const HOSTS = ['ns1.zone-quay.example', 'ns2.zone-quay.example'];
+
+    private House $house;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->world();
+        $this->house = new House();
+        $this->actingAs($this->house->clerk);
+    }
+
+    /** @param  list<string>  $records  host, type and data beside the usual address */
+    private function registered(array $records, bool $isGiven = false, ?string $ascii = null): Name
+    {
+        $zone = $ascii ?? 'zone-'.self::$trials++.'-'.getmypid().'.com';
+        $this->world->add([
+            'hosts' => [
+                ['host' => self::HOSTS[0], 'addresses' => ['192.0.2.180']],
+                ['host' => self::HOSTS[1], 'addresses' => ['198.51.100.180']],
+            ],
+            'moods' => [],
+            'names' => [
+                [
+                    'name' => $zone,
+                    'registrar' => 'skerry',
+                    'created' => Instant::of('2020-11-02')->epoch,
+                    'ends' => Instant::of('2027-11-02')->epoch,
+                    'updated' => 0,
+                    'statuses' => [],
+                    'servers' => self::HOSTS,
+                    'shown' => [],
+                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
+                    'autoRenew' => true,
+                    'due' => Instant::of('2099-01-01')->epoch,
+                ],
+            ],
+            'zones' => [
+                [
+                    'zone' => $zone,
+                    'records' => json_encode([
+                        'given' => $isGiven,
+                        'records' => array_map(function (string $record) use ($zone): array {
+                            [$host, $type, $data] = explode(' ', $record, 3);
+
+                            return ['name' => $host === '@' ? $zone : "{$host}.{$zone}", 'type' => $type, 'data' => $data];
+                        }, ['@ A 192.0.2.80', ...$records]),
+                    ], JSON_THROW_ON_ERROR),
+                ],
+            ],
+        ]);
+
+        return Name::query()->where('ascii', $zone)->first() ?? $this->house->name($zone, facts: ['servers' => self::HOSTS]);
+    }
+
+    /** @return list<string> hosts and types of the newest copy */
+    private function newest(Name $name): array
+    {
+        $kept = app(KeptZones::class)->of($name->id)[0] ?? null;
+        self::assertNotNull($kept);
+
+        return array_map(
+            fn (string $key): string => str_replace($name->ascii, '@', $key),
+            array_keys(app(KeptZones::class)->copy($name->id, $kept->id)->sets ?? []),
+        );
+    }
+
+    public function test_what_is_usual_and_known_is_asked_for_and_kept_once(): void
+    {
+        $name = $this->registered(['www CNAME zone-quay.example.', '@ MX 10 mail.zone-quay.example.', 'odd-label TXT hello', '* A 192.0.2.81']);
+        $this->followingRedirects()->post("/names/{$name->ascii}/zones/now")->assertOk()->assertSee('A copy is kept');
+        $found = $this->newest($name);
+        self::assertEqualsCanonicalizing(['@ SOA', '@ NS', '@ A', '@ MX', 'www.@ CNAME', '*.@ A'], $found, 'nobody knows the odd label');
+        $this->followingRedirects()->post("/names/{$name->ascii}/zones/now")->assertSee('Nothing has changed');
+        // What a file once said is asked for from then on.
+        $file = "\$ORIGIN {$name->ascii}.\n\$TTL 1h\nodd-label TXT ( \"hel\"\n  \"lo\" )\nelsewhere.net. A 192.0.2.1\n\$INCLUDE other\nx BAD data\n";
+        $this->followingRedirects()
+            ->post("/names/{$name->ascii}/zones", ['zone' => $file])
+            ->assertSee('One record is kept')
+            ->assertSee('it lies outside')
+            ->assertSee('$INCLUDE')
+            ->assertSee('x BAD data');
+        self::assertSame(['odd-label.@ TXT'], $this->newest($name));
+        $this->followingRedirects()->post("/names/{$name->ascii}/zones/now")->assertSee('A copy is kept');
+        self::assertContains('odd-label.@ TXT', $this->newest($name));
+    }
+
+    public function test_a_zone_is_transferred_only_where_somebody_said_that_it_may_be(): void
+    {
+        $name = $this->registered(['odd-label TXT hello', 'other MX 5 a.example.'], isGiven: true);
+        $this->post("/names/{$name->ascii}/zones/now");
+        self::assertNotContains('odd-label.@ TXT', $this->newest($name));
+        NamedSet::query()->create([
+            'name' => 'Zone Quay',
+            'gives_zones' => true,
+            'servers' => [['host' => self::HOSTS[0], 'addresses' => []]],
+        ]);
+        $this->post("/names/{$name->ascii}/zones/now");
+        self::assertEqualsCanonicalizing(['@ SOA', '@ NS', '@ A', 'odd-label.@ TXT', 'other.@ MX'], $this->newest($name));
+        self::assertSame('transferred', DB::table('zone_copies')->where('name_id', $name->id)->latest('id')->value('source'));
+        // One that says so and doesn't is asked as everybody is.
+        $refusing = $this->registered(['odd-label TXT hello']);
+        $this->post("/names/{$refusing->ascii}/zones/now");
+        self::assertSame('asked', DB::table('zone_copies')->where('name_id', $refusing->id)->value('source'));
+    }
+
+    public function test_what_was_lost_is_found_in_words_and_given_back_as_a_file(): void
+    {
+        $name = $this->registered(['@ MX 10 mail.zone-quay.example.', '_dmarc TXT v=DMARC1;']);
+        $this->post("/names/{$name->ascii}/zones/now");
+        $this->registered([], ascii: $name->ascii);
+        $this->post("/names/{$name->ascii}/zones/now");
+        $this->get("/names/{$name->ascii}/zones")
+            ->assertOk()
+            ->assertSeeInOrder(['MX', 'missing', 'mail does not arrive'])
+            ->assertSee('mail looks forged');
+        $older = app(KeptZones::class)->of($name->id)[1]->id;
+        $file = $this->get("/names/{$name->ascii}/zones/{$older}.zone")->assertOk()->assertHeader('Content-Type', 'text/dns; charset=us-ascii');
+        self::assertStringContainsString("{$name->ascii}.\t3600\tIN\tMX\t10 mail.zone-quay.example.\n", (string) $file->getContent());
+        // Given back, it says the same.
+        $upload = UploadedFile::fake()->createWithContent('back.zone', (string) $file->getContent());
+        $this->followingRedirects()->post("/names/{$name->ascii}/zones", ['file' => $upload])->assertSee('records are kept');
+        $newest = app(KeptZones::class)->of($name->id)[0]->id;
+        $this->get("/names/{$name->ascii}/zones?before={$older}&after={$newest}")->assertSee('Every record that was asked for is the same');
+        $other = $this->house->name('other-zone.com');
+        $this->get("/names/{$other->ascii}/zones/{$older}.zone")->assertNotFound();
+    }
+
+    public function test_what_is_no_zone_keeps_what_was_typed(): void
+    {
+        $name = $this->house->name('typed.com');
+        $this->followingRedirects()
+            ->from('/names/typed.com/zones')
+            ->post('/names/typed.com/zones', ['zone' => "hello\nthere"])
+            ->assertSee('No record of this name was found')
+            ->assertSee("hello\nthere", false);
+        self::assertSame(0, DB::table('zone_copies')->where('name_id', $name->id)->count());
+        $this->actingAs($this->house->reader)->post('/names/typed.com/zones', ['zone' => 'x'])->assertForbidden();
+    }
+}
