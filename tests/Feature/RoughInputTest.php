@@ -210,7 +210,6 @@ final class RoughInputTest extends TestCase
             '/servers/sets' => ['name', 'kind', 'registrar_id', 'operator', 'servers', 'gives_zones', 'of'],
             '/servers/sets/letter' => ['letter', 'of'],
             '/servers/faults' => ['finding', 'host'],
-            '/names/bell.com/zones' => ['zone', 'file'],
             '/registrars' => ['name', 'receiver_by', 'confirms', 'accept_days', 'extras'],
         ];
         foreach ($forms as $path => $keys) {
