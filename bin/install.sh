@@ -2,8 +2,8 @@
 
 PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-sqlite3 php8.2-curl php8.2-mbstring php8.2-mailparse php8.2-intl php8.2-xml php8.2-zip
   nginx-light postgresql supervisor unzip procps"
-TEST_PACKAGES="chromium chromium-driver publicsuffix idn2 bind9-dnsutils knot-dnsutils bind9-utils ldnsutils unbound-host python3-dnspython whois curl
-  libnet-epp-perl python3-phonenumbers python3-vobject iso-codes"
+TEST_PACKAGES="chromium chromium-driver publicsuffix idn2 bind9-dnsutils bind9-utils knot-dnsutils ldnsutils unbound-host
+  python3-dnspython whois curl libnet-epp-perl python3-phonenumbers python3-vobject iso-codes"
 
 missing_packages() {
   local package

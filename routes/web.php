@@ -531,6 +531,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->middleware('can:prepare')
         ->group(function (): void {
             Route::post('/', 'store')->name('ask')->middleware('throttle:asks');
+            Route::post('keys', 'keys')->name('keys')->middleware('throttle:asks');
             Route::get('/', 'state')->name('asked');
         });
 

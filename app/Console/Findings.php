@@ -9,6 +9,7 @@ use Acre\Core\Custody\CustodyFinding;
 use Acre\Core\Delegation\DelegationFinding;
 use Acre\Core\Delegation\ServersFinding;
 use Acre\Core\Disclosure\DisclosureFinding;
+use Acre\Core\Dnssec\DnssecFinding;
 use Acre\Core\Finding\FindingTag;
 use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Movement\MovementFinding;
@@ -48,6 +49,7 @@ final class Findings extends Command
                 RecordFinding::cases(),
                 DelegationFinding::cases(),
                 ServersFinding::cases(),
+                DnssecFinding::cases(),
                 ContactFinding::cases(),
                 DisclosureFinding::cases(),
                 RegistrantFinding::cases(),

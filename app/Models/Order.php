@@ -10,6 +10,7 @@ use App\Outside\Registrar\Orders\CancelHandover;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order as Told;
+use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
@@ -61,6 +62,11 @@ final class Order extends Model
             OrderKind::AutoRenewOff => new SwitchAutoRenew($id, $name, false),
             OrderKind::AuthCode => new RequestCode($id, $name),
             OrderKind::Servers => new ReplaceServers($id, $name, $this->listed('servers') ?? []),
+            OrderKind::Keys => new ReplaceKeys(
+                $id,
+                $name,
+                array_values(array_filter(explode(',', $this->terms['ds'] ?? ''), fn (string $one): bool => $one !== '')),
+            ),
             OrderKind::Disclose => new Disclose($id, $name, $this->listed('shown') ?? []),
             OrderKind::HandOver => new HandOver(
                 $id,

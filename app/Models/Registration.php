@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<string> $statuses
  * @property Instant|null $deleted_since since when they prove that it is deleted
  * @property list<string> $servers
+ * @property list<string>|null $delegates DS that it is to have; null: nobody has said
  * @property Disclosure $disclosure
  * @property list<string>|null $shown the fields of the holder that its registrar was told to show; null: not known
  * @property int|null $pattern_id after which pattern
@@ -76,6 +77,7 @@ final class Registration extends Model
         'lock' => Lock::class,
         'intent' => Intent::class,
         'servers' => 'array',
+        'delegates' => 'array',
         'disclosure' => Disclosure::class,
         'shown' => 'array',
         'raw' => 'array',

@@ -22,6 +22,7 @@ use App\Actions\Proofs\Chain;
 use App\Actions\Proofs\Provable;
 use App\Actions\Registrar\ChangeAutoRenew;
 use App\Actions\Registrar\ChangeDisclosure;
+use App\Actions\Registrar\ChangeKeys;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\ChangeServers;
@@ -47,6 +48,7 @@ final class DeedServiceProvider extends ServiceProvider
         ChangeRegistrant::class,
         RequestAuthCode::class,
         ChangeServers::class,
+        ChangeKeys::class,
         RestoreServers::class,
         UpdateOurRecord::class,
         KeepOurRecord::class,

@@ -13,6 +13,7 @@ use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\RecordRenewal;
 use App\Actions\Deeds\Deed;
+use App\Actions\Registrar\ChangeKeys;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\ChangeServers;
@@ -89,7 +90,8 @@ final readonly class CureInWords
                 ? null
                 : route('accounts.show', $account),
             Cure::AskReceiver => $receiverId === null ? null : route('accounts.edit', $receiverId),
-            Cure::AskServers, Cure::EndDnssec, Cure::CorrectGlue => null,
+            Cure::EndDnssec => self::deed(ChangeKeys::class, $name, ['dnssec' => 'off']),
+            Cure::AskServers, Cure::CorrectGlue => null,
             Cure::RestoreFirst, Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";

@@ -6,6 +6,7 @@ namespace Acre\Core\Delegation;
 
 use Acre\Core\Dnssec\Chain;
 use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Dnssec\KeysSeen;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Time\Instant;
 
@@ -22,6 +23,7 @@ final readonly class DelegationSeen
      * @param  string|null  $why  why the parent was not reached
      * @param  Chain|null  $chain  whether its records can be proved, as it stood when it was asked; null: not known
      * @param  list<Glue>  $glue  of the servers that lie inside the name
+     * @param  KeysSeen|null  $keys  what is known of them; null: nobody could be asked
      * @param  list<ServerSeen>  $unlisted  those that only the name's own servers name
      */
     public function __construct(
@@ -34,6 +36,7 @@ final readonly class DelegationSeen
         public array $unlisted = [],
         public ?Chain $chain = null,
         public array $glue = [],
+        public ?KeysSeen $keys = null,
     ) {
     }
 
@@ -106,7 +109,8 @@ final readonly class DelegationSeen
         $delegates = $this->delegates === null ? null : array_map(strval(...), $this->delegates);
         $delegates === null || sort($delegates);
 
-        $said = [$this->parent, $delegates, $servers, $this->chain?->state, $this->chain?->fault, $this->glue];
+        $keys = $this->keys === null ? null : [$this->keys->keys, $this->keys->wanted, $this->keys->prospect?->state];
+        $said = [$this->parent, $delegates, $servers, $this->chain?->state, $this->chain?->fault, $this->glue, $keys];
 
         return hash('xxh128', json_encode($said, JSON_THROW_ON_ERROR));
     }

@@ -11,6 +11,8 @@ final readonly class Key implements JsonSerializable
 {
     private const ZONE = 0x0100;
 
+    private const ENTRY = 0x0001;
+
     /** RFC 5011 §2.1. */
     private const REVOKED = 0x0080;
 
@@ -38,6 +40,12 @@ final readonly class Key implements JsonSerializable
     public function isForZones(): bool
     {
         return ($this->flags & self::ZONE) !== 0 && ($this->flags & self::REVOKED) === 0 && $this->protocol === self::PROTOCOL;
+    }
+
+    /** Whether it is meant for the parent's DS (RFC 3757, RFC 4034 §2.1.1). */
+    public function isEntry(): bool
+    {
+        return ($this->flags & self::ENTRY) !== 0;
     }
 
     /** A short number by which signatures and DS records name it; two keys may have the same (RFC 4034 appendix B). */

@@ -192,6 +192,8 @@ return new class extends Migration
                 created_at timestamptz,
                 updated_at timestamptz,
                 servers jsonb NOT NULL DEFAULT '[]' CHECK (jsonb_typeof(servers) = 'array'),
+                -- DS records that it is to have at its registry; null: nobody has said.
+                delegates jsonb CHECK (jsonb_typeof(delegates) = 'array'),
                 disclosure text NOT NULL DEFAULT 'unknown'
                     CHECK (disclosure IN ('shown', 'withheld', 'replaced', 'redacted', 'unknown')),
                 own_renewal numeric CHECK (own_renewal >= 0) CHECK (scale(own_renewal) <= 4 AND own_renewal < 10000000000),

@@ -120,6 +120,21 @@ return [
         'servers' => 'name servers',
         'of' => 'name servers of :names',
     ],
+    'change_keys' => [
+        'title' => 'Turn DNSSEC on or off',
+        'headline' => '{1} :change for one name|[0,*] :change for :names names',
+        'one_line' => ':change',
+        'to' => ['on' => 'Turn on DNSSEC', 'off' => 'Turn off DNSSEC'],
+        'dnssec' => 'DNSSEC',
+        'explained' => 'DNSSEC lets resolvers check that an answer is genuine. The registry needs a DS record of the zone’s key; it is '
+            .'made from the keys that the name servers have. An order is sent where the registrar takes commands; elsewhere a slip says '
+            .'what to enter.',
+        'after' => 'It is done when the registrar confirms it. To reverse it, start another docket.',
+        'verified' => 'Each zone’s signatures were verified with the DS record that would be sent. What would not hold is not sent.',
+        'not_known' => 'not known',
+        'none' => 'no DS record',
+        'of' => 'DS records of :name',
+    ],
     'restore_servers' => [
         'title' => 'Restore our name servers',
         'headline' => '{1} Restore the name servers of one name|[0,*] Restore the name servers of :names names',

@@ -207,6 +207,13 @@ return [
         'signatures_lapse' => 'Its signatures lapse on :until: unless it is signed again, many visitors get no answer',
         'signed_without_delegate' => 'It is signed, but the registry has no DS record, so nobody can check it',
     ],
+    'dnssec' => [
+        'not_asked' => 'Its name servers and its registry have not been asked about its keys within the last hour',
+        'not_signed' => 'Its zone is not signed: its host must sign it first',
+        'would_break' => 'With a DS record it would break: :fault',
+        'wants_none' => 'Its zone itself asks the registry to have no DS record',
+        'keep_signing' => 'Its host must go on signing until :until, as the old DS record may be kept so long',
+    ],
     'servers' => [
         'not_asked' => 'The new name servers have not been asked about it yet',
         'too_few' => 'The set has fewer than two name servers',

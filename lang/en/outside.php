@@ -346,6 +346,7 @@ return [
         'disclose' => 'Set disclosure',
         'registrant' => 'Change the registrant',
         'servers' => 'Set the name servers',
+        'keys' => 'Set the DS records',
     ],
     'order_short' => [
         'waiting' => 'to be sent',

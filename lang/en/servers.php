@@ -9,6 +9,8 @@ return [
     'most' => 'Registries take :most name servers at most.',
     'asking' => '{0} Every name was asked about.|{1} Asking the name servers: one name left.|[2,*] Asking the name servers: :count names '
         .'left.',
+    'keys_asking' => '{1} One more name is being asked about; load the page again in a moment.|[2,*] :count more names are being asked '
+        .'about; load the page again in a moment.',
     'kind' => ['host' => 'a web host', 'registrar' => 'a registrar', 'ours' => 'ourselves'],
     'index' => [
         'title' => 'Name servers',

@@ -101,7 +101,7 @@ return [
         'ask_servers' => 'Ask the name servers',
         'correct_set' => 'Correct the set',
         'add_records' => 'See which records are missing',
-        'end_dnssec' => 'Have the DS record removed first, and wait until its TTL is over',
+        'end_dnssec' => 'Turn off DNSSEC first, and wait until the DS record’s TTL is over',
         'correct_glue' => 'Have the host’s address corrected',
     ],
     'fault' => [
@@ -136,7 +136,6 @@ return [
         'keep_apart' => 'Separate registrar and web host',
         'ask_servers' => 'Ask the name servers above',
         'add_records' => 'Have the missing records added at the new host',
-        'end_dnssec' => 'Have :registrar remove the DS record first, and wait until its TTL is over',
         'correct_glue' => 'Have :registrar correct the address of that host',
     ],
     'prior' => ['nobody' => 'nobody is recorded'],
@@ -214,6 +213,7 @@ return [
             'do' => 'Set what the public record shows of the registrant of these names',
             'otherwise' => 'the public record stays as it is',
         ],
+        'keys' => ['do' => 'Set exactly these DS records, or none', 'otherwise' => 'DNSSEC stays as it is'],
         'servers' => ['do' => 'Set exactly these name servers', 'otherwise' => 'they keep their present name servers'],
         'auth_code' => [
             'do' => 'Request the auth codes of these names, and enter each on its folio',

@@ -47,6 +47,7 @@ final readonly class BridgeOrders
             'auth_code' => $this->code($name),
             'registrant' => $this->holder($name, $order->nodeOrNull('holder')),
             'servers' => $this->servers($name, $order->texts('servers')),
+            'keys' => $this->keys($name, $order->texts('ds')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
             default => throw new LogicException("The contract has no order {$kind}."),
         };
@@ -78,6 +79,24 @@ final readonly class BridgeOrders
             return self::refused('Changes of it are prohibited.');
         }
         $name->servers = array_map(strtolower(...), $servers);
+
+        return ['state' => 'done'];
+    }
+
+    /**
+     * @param  list<string>  $ds
+     * @return array{state: 'done'|'refused', reason?: string}
+     */
+    private function keys(Registered $name, array $ds): array
+    {
+        if ($name->has('clientUpdateProhibited') || $name->has('serverUpdateProhibited')) {
+            return self::refused('Changes of it are prohibited.');
+        }
+        $name->ds = array_map(function (string $one): array {
+            [$tag, $algorithm, $type, $digest] = explode(' ', $one);
+
+            return [(int) $tag, (int) $algorithm, (int) $type, $digest];
+        }, $ds);
 
         return ['state' => 'done'];
     }

@@ -9,6 +9,7 @@ use Acre\Core\Custody\CustodyFinding;
 use Acre\Core\Delegation\DelegationFinding;
 use Acre\Core\Delegation\ServersFinding;
 use Acre\Core\Disclosure\DisclosureFinding;
+use Acre\Core\Dnssec\DnssecFinding;
 use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Cost;
 use Acre\Core\Finding\Cure;
@@ -126,6 +127,7 @@ final class WordsTest extends TestCase
                 ...RecordFinding::cases(),
                 ...DelegationFinding::cases(),
                 ...ServersFinding::cases(),
+                ...DnssecFinding::cases(),
             ] as $tag
         ) {
             $finding = Finding::of(

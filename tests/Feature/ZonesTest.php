@@ -88,13 +88,20 @@ final class ZonesTest extends TestCase
 
     public function test_what_is_usual_and_known_is_asked_for_and_kept_once(): void
     {
-        $name = $this->registered(['www CNAME zone-quay.example.', '@ MX 10 mail.zone-quay.example.', 'odd-label TXT hello', '* A 192.0.2.81']);
+        $name = $this->registered([
+            'www CNAME zone-quay.example.',
+            '@ MX 10 mail.zone-quay.example.',
+            'odd-label TXT hello',
+            '* A 192.0.2.81',
+        ]);
         $this->followingRedirects()->post("/names/{$name->ascii}/zones/now")->assertOk()->assertSee('A copy is kept');
         $found = $this->newest($name);
         self::assertEqualsCanonicalizing(['@ SOA', '@ NS', '@ A', '@ MX', 'www.@ CNAME', '*.@ A'], $found, 'nobody knows the odd label');
         $this->followingRedirects()->post("/names/{$name->ascii}/zones/now")->assertSee('Nothing has changed');
         // What a file once said is asked for from then on.
-        $file = "\$ORIGIN {$name->ascii}.\n\$TTL 1h\nodd-label TXT ( \"hel\"\n  \"lo\" )\nelsewhere.net. A 192.0.2.1\n\$INCLUDE other\nx BAD data\n";
+        $file =
+            "\$ORIGIN {$name->ascii}.\n\$TTL 1h\nodd-label TXT ( \"hel\"\n  \"lo\" )\n".
+            "elsewhere.net. A 192.0.2.1\n\$INCLUDE other\nx BAD data\n";
         $this->followingRedirects()
             ->post("/names/{$name->ascii}/zones", ['zone' => $file])
             ->assertSee('One record is kept')
@@ -136,7 +143,9 @@ final class ZonesTest extends TestCase
             ->assertSeeInOrder(['MX', 'missing', 'mail does not arrive'])
             ->assertSee('mail looks forged');
         $older = app(KeptZones::class)->of($name->id)[1]->id;
-        $file = $this->get("/names/{$name->ascii}/zones/{$older}.zone")->assertOk()->assertHeader('Content-Type', 'text/dns; charset=us-ascii');
+        $file = $this->get("/names/{$name->ascii}/zones/{$older}.zone")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/dns; charset=us-ascii');
         self::assertStringContainsString("{$name->ascii}.\t3600\tIN\tMX\t10 mail.zone-quay.example.\n", (string) $file->getContent());
         // Given back, it says the same.
         $upload = UploadedFile::fake()->createWithContent('back.zone', (string) $file->getContent());

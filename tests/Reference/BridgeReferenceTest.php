@@ -16,6 +16,7 @@ use App\Outside\Registrar\OrderKind;
 use App\Outside\Registrar\Orders\CancelHandover;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
+use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
@@ -105,6 +106,7 @@ final class BridgeReferenceTest extends TestCase
             OrderKind::AutoRenewOn, OrderKind::AutoRenewOff => new SwitchAutoRenew($id, $name, $kind === OrderKind::AutoRenewOn),
             OrderKind::AuthCode => new RequestCode($id, $name),
             OrderKind::Servers => new ReplaceServers($id, $name, ['ns1.quay.example', 'ns2.quay.example']),
+            OrderKind::Keys => new ReplaceKeys($id, $name, ['60485 13 2 '.str_repeat('AB', 32)]),
             OrderKind::Disclose => new Disclose($id, $name, ['organisation', 'country']),
             OrderKind::HandOver => new HandOver($id, $name, ['number' => '7', 'handle' => 'TAKER'], '2026-10-06T09:00:00Z'),
             OrderKind::CancelHandover => new CancelHandover($id, $name),

@@ -64,6 +64,7 @@ final class SignedWorldTest extends TestCase
     public function test_a_validating_resolver_agrees_with_our_judgement_of_every_zone(): void
     {
         $this->world();
+        app(TradeClock::class)->set($this->world->now() ?? self::fail('The world has no clock.'));
         $cases = $names = $zones = [];
         foreach (self::ALGORITHMS as $algorithm) {
             foreach (self::habits($algorithm) as $called => $case) {

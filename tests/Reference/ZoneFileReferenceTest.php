@@ -48,14 +48,16 @@ final class ZoneFileReferenceTest extends TestCase
     private static function generated(Randomizer $random): array
     {
         $zone = self::ZONE;
+        $serial = $random->getInt(1, 4_000_000_000);
         $entries = [
-            new Entry($zone, 'SOA', 3600, "ns1.{$zone}. hostmaster.{$zone}. {$random->getInt(1, 4_000_000_000)} 7200 3600 1209600 300"),
+            new Entry($zone, 'SOA', 3600, "ns1.{$zone}. hostmaster.{$zone}. {$serial} 7200 3600 1209600 300"),
             new Entry($zone, 'NS', 3600, "ns1.{$zone}."),
             new Entry($zone, 'NS', 3600, 'ns2.elsewhere.example.'),
             new Entry("ns1.{$zone}", 'A', 3600, '192.0.2.1'),
         ];
         for ($count = $random->getInt(0, 12); $count > 0; $count--) {
-            $host = ['www', 'mail', '*.wild', '_dmarc', 'a-b', 'xn--mwe-sna', 'deep.er', 'n'.$count][$random->getInt(0, 7)].$count.".{$zone}";
+            $label = ['www', 'mail', '*.wild', '_dmarc', 'a-b', 'xn--mwe-sna', 'deep.er', 'n'][$random->getInt(0, 7)];
+            $host = "{$label}{$count}.{$zone}";
             $ttl = [60, 300, 3600, 86_400][$random->getInt(0, 3)];
             $entries[] = match ($random->getInt(0, 9)) {
                 0 => new Entry($host, 'A', $ttl, "192.0.2.{$random->getInt(1, 254)}"),

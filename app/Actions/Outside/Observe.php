@@ -20,15 +20,13 @@ use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use App\Actions\Drifts\WriteDrifts;
 use App\Actions\Handover\LockAgain;
-use App\Actions\Servers\KeepFaults;
-use App\Actions\Servers\WatchServers;
+use App\Actions\Servers\KeepPointing;
 use App\Actions\Setbacks\SetAside;
 use App\Actions\Standings\MakeStandings;
 use App\Models\SetbackKind;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\DirectoryAnswer;
 use App\Outside\Dns\Dns;
-use App\Outside\Dns\PackedDelegation;
 use App\Outside\Reach\FailureReason;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\HeldCase;
@@ -69,8 +67,8 @@ final readonly class Observe
         private WriteDrifts $drifts,
         private ConfirmLines $confirm,
         private LockAgain $lock,
-        private WatchServers $watch,
-        private KeepFaults $faults,
+        private KeepObservation $keep,
+        private KeepPointing $pointing,
         private LastSeen $lastSeen,
         private SetAside $aside,
         private ExceptionHandler $handler,
@@ -272,10 +270,7 @@ final readonly class Observe
                 $this->lock->seen([$id], $now);
             }
             $unseen = self::isAnswered($told[$id]) ? $this->confirm->handle($id, $told[$id][0]->record, $now) : null;
-            if (isset($seen[$name->ascii])) {
-                $this->faults->handle($id, $seen[$name->ascii], $now);
-            }
-            $watched = isset($seen[$name->ascii]) ? $this->watch->seen($id, $seen[$name->ascii], $now) : null;
+            $watched = isset($seen[$name->ascii]) ? $this->pointing->handle($id, $seen[$name->ascii], $now) : null;
             $unseen ??= $watched;
             if ($this->plan($id, $name, $told[$id], $files[$id] ?? null, $unseen, $isDeep[$id] ?? true, $now) && isset($files[$id])) {
                 $changed[] = $id;
@@ -375,51 +370,12 @@ final readonly class Observe
     {
         foreach ($told as $one) {
             if ($one->isAnswer) {
-                $this->keepOne($id, $one->source, $one->from, $one->digest(), $one->record !== null, $one->raw ?? '', $now);
+                $this->keep->handle($id, $one->source, $one->from, $one->digest(), $one->record !== null, $one->raw ?? '', $now);
             }
         }
-        if ($seen !== null && $seen->parent !== null) {
-            $this->keepOne(
-                $id,
-                Source::Dns,
-                'the name servers of the suffix and of the name',
-                $seen->digest(),
-                $seen->parent !== [],
-                PackedDelegation::pack($seen),
-                $now,
-            );
+        if ($seen !== null) {
+            $this->keep->pointing($id, $seen, $now);
         }
-    }
-
-    private function keepOne(int $id, Source $source, string $from, string $digest, bool $found, string $body, Instant $now): void
-    {
-        $last = $this->database->selectOne(
-            'SELECT id, digest FROM observations WHERE name_id = ? AND source = ? ORDER BY last_seen DESC, id DESC LIMIT 1',
-            [$id, $source->value],
-        );
-        $row = $last === null ? null : Row::of($last);
-        if ($row !== null && $row->text('digest') === $digest) {
-            $this->database->update('UPDATE observations SET last_seen = greatest(last_seen, ?::timestamptz), asked = ? WHERE id = ?', [
-                $now->isoSecond(),
-                $from,
-                $row->int('id'),
-            ]);
-
-            return;
-        }
-        $observation = $this->database->table('observations')->insertGetId([
-            'name_id' => $id,
-            'source' => $source->value,
-            'asked' => $from,
-            'digest' => $digest,
-            'found' => $found,
-            'first_seen' => $now->isoSecond(),
-            'last_seen' => $now->isoSecond(),
-        ]);
-        $this->database->insert('INSERT INTO observation_bodies VALUES (?, decode(?, \'base64\'))', [
-            $observation,
-            base64_encode((string) gzdeflate($body)),
-        ]);
     }
 
     /**

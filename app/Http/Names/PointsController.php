@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Names;
 
-use App\Actions\Outside\Observe;
+use App\Actions\Outside\LookAtServers;
 use App\Actions\Registrar\ChangeServers;
 use App\Actions\Servers\AskServers;
 use App\Http\SignedInRequest;
@@ -34,10 +34,10 @@ final readonly class PointsController
     }
 
     /** One name is asked about at once. */
-    public function ask(Name $name, SignedInRequest $request, Observe $observe, AskServers $ask): RedirectResponse
+    public function ask(Name $name, SignedInRequest $request, LookAtServers $look, AskServers $ask): RedirectResponse
     {
         $set = self::set($request);
-        $observe->of([$name->id]);
+        $look->of([$name->id]);
         if ($set !== null) {
             $ask->want([$name->id], $set->value());
         }

@@ -5,19 +5,26 @@ declare(strict_types=1);
 namespace App\Http\Servers;
 
 use App\Actions\Names\GatherNames;
+use App\Actions\Outside\LookAtServers;
+use App\Actions\Registrar\ChangeKeys;
 use App\Actions\Registrar\ChangeServers;
 use App\Actions\Servers\AskServers;
 use App\Http\Deeds\DeedRequest;
+use App\Jobs\LookAtSome;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\HeldCase;
 use App\Support\TradeClock;
 use App\View\Words;
+use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 
 /** Asks name servers what they have of the names that are to get them, and says how far that is. */
 final readonly class AskServersController
 {
+    /** Names that are asked about while somebody waits. */
+    private const AT_ONCE = 50;
+
     public function __construct(
         private ChangeServers $deed,
         private GatherNames $gather,
@@ -43,6 +50,21 @@ final readonly class AskServersController
             ...$request->which(),
             ...$terms === null ? [] : $this->deed->said($terms),
         ]);
+    }
+
+    /** Whatever its name servers and its registry say of its keys is asked now; of many names, each some dozen in a worker. */
+    public function keys(DeedRequest $request, LookAtServers $look, Dispatcher $bus): RedirectResponse
+    {
+        $ids = array_map(fn (HeldCase $file): int => $file->nameId, $this->names($request));
+        foreach (array_chunk($ids, self::AT_ONCE) as $place => $some) {
+            $place === 0 ? $look->of($some) : $bus->dispatch(new LookAtSome($some));
+        }
+
+        return to_route('deeds.show', [
+            ChangeKeys::key(),
+            ...$request->which(),
+            ...$request->word('dnssec') === '' ? [] : ['dnssec' => $request->word('dnssec')],
+        ])->with('told', count($ids) > self::AT_ONCE ? $this->words->count('servers.keys_asking', count($ids) - self::AT_ONCE) : null);
     }
 
     public function state(DeedRequest $request): JsonResponse

@@ -10,10 +10,12 @@ use Acre\Core\Dnssec\Chain;
 use Acre\Core\Dnssec\ChainState;
 use Acre\Core\Dnssec\Delegate;
 use Acre\Core\Dnssec\Key;
+use Acre\Core\Dnssec\KeysSeen;
 use Acre\Core\Dnssec\RecordSet;
 use Acre\Core\Dnssec\Signature;
 use Acre\Core\Dnssec\SignedSet;
 use Acre\Wire\Dns\Data\Dnskey;
+use Acre\Wire\Dns\Data\Ds;
 use Acre\Wire\Dns\Data\Rrsig;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Name;
@@ -36,10 +38,11 @@ final readonly class AskedChain
 
     /**
      * @param  list<Delegate>|null  $delegates
+     * @param  int|null  $ttl  seconds for which a DS may be kept
      * @param  list<ServerSeen>  $servers
-     * @return Chain|null the worst of what they say; null: nobody could be asked
+     * @return array{Chain|null, KeysSeen|null} the worst of what they say, and their keys; null: nobody could be asked
      */
-    public function of(string $name, ?array $delegates, array $servers): ?Chain
+    public function of(string $name, ?array $delegates, ?int $ttl, array $servers): array
     {
         $addresses = [];
         foreach ($servers as $server) {
@@ -48,50 +51,82 @@ final readonly class AskedChain
             }
         }
         $addresses = array_slice(array_values(array_unique(array_filter($addresses, is_string(...)))), 0, self::MOST_SERVERS);
-        $found = null;
-        // Where the registry has no DS nobody proves anything, so one server's word is enough.
-        foreach ($delegates === [] ? array_slice($addresses, 0, 1) : $addresses as $address) {
-            $one = $this->at($address, $name, $delegates);
-            if ($found === null || $one->state === ChainState::Dark || $found->state === ChainState::NotKnown) {
-                $found = $one;
+        $found = $seen = null;
+        // Where nobody proves anything one server's word is enough; one of several that breaks is dark for some.
+        foreach ($addresses as $address) {
+            $keys = $this->keysAt($address, $name);
+            [$chain, $prospect, $wanted] = $this->at($address, $name, $delegates, $keys);
+            $seen ??= new KeysSeen(
+                Name::ofHost($name)->lower()->wire,
+                $delegates,
+                $keys === null ? null : self::keys($keys->answers),
+                $wanted,
+                $prospect,
+                $ttl,
+                $this->clock->now(),
+            );
+            if ($found === null || $chain->state === ChainState::Dark || $found->state === ChainState::NotKnown) {
+                $found = $chain;
             }
-            if ($found->state === ChainState::Dark) {
+            if ($found->state === ChainState::Dark || $found->state === ChainState::Unsigned) {
                 break;
             }
         }
 
-        return $found;
+        return [$found, $seen];
     }
 
-    /** @param  list<Delegate>|null  $delegates */
-    private function at(string $address, string $name, ?array $delegates): Chain
+    private function keysAt(string $address, string $name): ?Message
     {
-        $types = $delegates === [] ? [RecordType::DNSKEY] : [RecordType::DNSKEY, ...self::PROVED];
-        $answers = $this->exchange->ask(
-            array_combine(
-                array_map(fn (RecordType $type): string => $type->name, $types),
-                array_map(fn (RecordType $type): array => [$address, Lookup::question($name, $type), $delegates !== []], $types),
-            ),
-        );
+        return $this->exchange->ask(['it' => [$address, Lookup::question($name, RecordType::DNSKEY), true]])['it'];
+    }
+
+    /**
+     * @param  list<Delegate>|null  $delegates
+     * @return array{Chain, Chain|null, list<Delegate>} as it is; as it would be with the DS that it should have; and what it asks for
+     */
+    private function at(string $address, string $name, ?array $delegates, ?Message $asked): array
+    {
         $zone = Name::ofHost($name)->lower();
-        $keys = $answers['DNSKEY'] ?? null;
-        $others = [];
-        foreach (array_diff_key($answers, ['DNSKEY' => true]) as $type => $answer) {
-            $set = $answer === null ? null : self::set($zone, RecordType::number((string) $type) ?? 0, $answer);
-            if ($set !== null) {
-                $others[] = $set;
+        $keys = $asked === null ? null : self::keys($asked->answers);
+        $keySet = ($asked === null ? null : self::set($zone, RecordType::DNSKEY->value, $asked)) ??
+            new SignedSet(new RecordSet($zone->wire, RecordType::DNSKEY->value, []), []);
+        $others = $wanted = [];
+        if ($keys !== [] && $keys !== null) {
+            $answers = $this->exchange->ask(
+                array_map(
+                    fn (RecordType $type): array => [$address, Lookup::question($name, $type), true],
+                    [...self::PROVED, RecordType::CDS],
+                ),
+            );
+            foreach (self::PROVED as $place => $type) {
+                $set = isset($answers[$place]) ? self::set($zone, $type->value, $answers[$place]) : null;
+                $others = [...$others, ...$set === null ? [] : [$set]];
+            }
+            $wanted = self::delegates($answers[count(self::PROVED)] ?? null, RecordType::CDS);
+        }
+        $now = $this->clock->now();
+        $target = (new KeysSeen($zone->wire, $delegates, $keys, $wanted, null, null, $now))->target();
+
+        return [
+            Chain::judge($zone->wire, $delegates, $keys, $keySet, $others, $now),
+            $keys === [] || $keys === null ? null : Chain::judge($zone->wire, $target, $keys, $keySet, $others, $now),
+            $wanted,
+        ];
+    }
+
+    /** @return list<Delegate> */
+    public static function delegates(?Message $answer, RecordType $type): array
+    {
+        $found = [];
+        foreach ($answer->answers ?? [] as $record) {
+            $data = $record->data;
+            if ($record->type === $type->value && $data instanceof Ds) {
+                $found[] = new Delegate($data->tag, $data->algorithm, $data->digestType, $data->digest);
             }
         }
 
-        return Chain::judge(
-            $zone->wire,
-            $delegates,
-            $keys === null ? null : self::keys($keys->answers),
-            ($keys === null ? null : self::set($zone, RecordType::DNSKEY->value, $keys)) ??
-                new SignedSet(new RecordSet($zone->wire, RecordType::DNSKEY->value, []), []),
-            $others,
-            $this->clock->now(),
-        );
+        return $found;
     }
 
     /** @return SignedSet|null null: it has no such records itself, as with an alias */

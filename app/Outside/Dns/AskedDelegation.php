@@ -11,8 +11,6 @@ use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Dnssec\Delegate;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameFinding;
-use Acre\Wire\Dns\Data;
-use Acre\Wire\Dns\Data\Ds;
 use Acre\Wire\Dns\Data\Soa;
 use Acre\Wire\Dns\Message;
 use Acre\Wire\Dns\Record;
@@ -60,7 +58,8 @@ final class AskedDelegation
         }
 
         $servers = $this->servers($name, $places);
-        $delegates = $this->delegates($name, $this->lookup->serversAbove($from));
+        [$delegates, $ttl] = $this->delegates($name, $this->lookup->serversAbove($from));
+        [$chain, $keys] = $this->chain->of($name, $delegates, $ttl, $servers);
         $unlisted = [];
         foreach (array_slice(array_unique(array_merge(...array_column($servers, 'servers'))), 0, self::MOST_UNLISTED) as $host) {
             array_push($unlisted, ...in_array($host, $hosts, true) ? [] : $this->places($host, []));
@@ -73,8 +72,9 @@ final class AskedDelegation
             $delegates,
             $servers,
             unlisted: $this->servers($name, $unlisted),
-            chain: $this->chain->of($name, $delegates, $servers),
+            chain: $chain,
             glue: $this->glue($name, $hosts, $answer, $servers),
+            keys: $keys,
         );
     }
 
@@ -190,25 +190,20 @@ final class AskedDelegation
 
     /**
      * @param  list<string>  $parents  addresses of the parent's servers
-     * @return list<Delegate>|null
+     * @return array{list<Delegate>|null, int|null} DS, and for how many seconds they may be kept
      */
-    private function delegates(string $name, array $parents): ?array
+    private function delegates(string $name, array $parents): array
     {
         foreach (array_filter(array_map($this->lookup->dialled(...), $parents), is_string(...)) as $parent) {
             $answer = $this->exchange->ask(['ds' => [$parent, Lookup::question($name, RecordType::DS)]])['ds'];
             if ($answer?->code === ResponseCode::OK) {
-                return array_values(
-                    array_map(
-                        fn (Ds $ds): Delegate => new Delegate($ds->tag, $ds->algorithm, $ds->digestType, $ds->digest),
-                        array_filter(array_map(fn (Record $record): Data => $record->data, $answer->answers), fn (
-                            Data $data,
-                        ): bool => $data instanceof Ds),
-                    ),
-                );
+                $ttl = $answer->answers === [] ? null : $answer->answers[0]->ttl;
+
+                return [AskedChain::delegates($answer, RecordType::DS), $ttl];
             }
         }
 
-        return null;
+        return [null, null];
     }
 
     private static function server(

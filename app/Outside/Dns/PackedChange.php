@@ -6,7 +6,6 @@ namespace App\Outside\Dns;
 
 use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Dnssec\Delegate;
-use Acre\Core\Dnssec\Key;
 use Acre\Core\Time\Instant;
 use Acre\Core\Zone\Entry;
 use Acre\Core\Zone\ZoneCopy;
@@ -45,7 +44,7 @@ final class PackedChange
             $delegates === null ? null : array_values(array_filter(array_map(Delegate::read(...), $delegates))),
             $keys === null
                 ? null
-                : array_values(array_filter(array_map(fn (string $key): ?Key => Key::read((string) base64_decode($key, true)), $keys))),
+                : PackedDelegation::keyList($keys),
             $at,
         );
     }

@@ -12,8 +12,11 @@ use Acre\Core\Dnssec\Chain;
 use Acre\Core\Dnssec\ChainFault;
 use Acre\Core\Dnssec\ChainState;
 use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Dnssec\Key;
+use Acre\Core\Dnssec\KeysSeen;
 use Acre\Core\Dnssec\SignatureFault;
 use Acre\Core\Time\Instant;
+use Acre\Wire\Dns\Name;
 
 /** A delegation as it is kept: JSON, because what name servers send is no text. */
 final class PackedDelegation
@@ -45,7 +48,36 @@ final class PackedDelegation
             self::servers($data['unlisted'] ?? []),
             self::chain($data['chain'] ?? null),
             self::glue($data['glue'] ?? []),
+            self::keys($data),
         );
+    }
+
+    /** @param  array<array-key, mixed>  $data */
+    private static function keys(array $data): ?KeysSeen
+    {
+        $keys = $data['keys'] ?? null;
+        if (! is_array($keys) || ! is_string($keys['at'] ?? null) || ! is_string($data['name'] ?? null)) {
+            return null;
+        }
+        $delegates = fn (mixed $list): array => array_values(array_filter(array_map(Delegate::read(...), self::texts($list))));
+
+        return new KeysSeen(
+            Name::ofHost($data['name'])->lower()->wire,
+            isset($data['delegates']) ? $delegates($data['delegates']) : null,
+            isset($keys['keys']) ? self::keyList($keys['keys']) : null,
+            $delegates($keys['wanted'] ?? []),
+            self::chain($keys['prospect'] ?? null),
+            is_int($keys['ttl'] ?? null) ? $keys['ttl'] : null,
+            Instant::of($keys['at']),
+        );
+    }
+
+    /** @return list<Key> */
+    public static function keyList(mixed $list): array
+    {
+        $read = fn (string $key): ?Key => Key::read((string) base64_decode($key, true));
+
+        return array_values(array_filter(array_map($read, self::texts($list))));
     }
 
     /** @return list<Glue> */

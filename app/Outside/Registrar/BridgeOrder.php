@@ -8,6 +8,7 @@ use App\Models\Account;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order;
+use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use JsonSerializable;
@@ -26,6 +27,7 @@ final readonly class BridgeOrder implements JsonSerializable
             $this->order instanceof HandOver => $this->receiver($this->order),
             $this->order instanceof Disclose => ['shown' => $this->order->fields],
             $this->order instanceof ReplaceServers => ['servers' => $this->order->servers],
+            $this->order instanceof ReplaceKeys => ['ds' => $this->order->delegates],
             $this->order instanceof ReplaceRegistrant => ['holder' => $this->holder($this->order->holder)],
             default => [],
         };

@@ -16,6 +16,8 @@ enum OrderKind: string
     case AuthCode = 'auth_code';
     /** The name servers that it is to have, and no others. */
     case Servers = 'servers';
+    /** The DS records that it is to have, and no others; none turns DNSSEC off. */
+    case Keys = 'keys';
     /** Which fields of the holder may be shown; all others are withheld. */
     case Disclose = 'disclose';
     /** Another legal holder, or another version of the same one's data. */
@@ -24,7 +26,7 @@ enum OrderKind: string
     /** Whether it switches what may stand so already. */
     public function isSwitch(): bool
     {
-        return in_array($this, [self::LockOn, self::LockOff, self::AutoRenewOn, self::AutoRenewOff, self::Servers], true);
+        return in_array($this, [self::LockOn, self::LockOff, self::AutoRenewOn, self::AutoRenewOff, self::Servers, self::Keys], true);
     }
 
     /** Whether a registrar can be told to take it back while it is under way; the rest has been, or will be, carried out. */

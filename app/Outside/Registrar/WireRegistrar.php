@@ -14,12 +14,14 @@ use Acre\Wire\Epp\Command\Disclose as WithheldFields;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Data\AccountData;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\Data\HandoverData;
 use Acre\Wire\Epp\Data\PendingAction;
+use Acre\Wire\Epp\Data\SigningKey;
 use Acre\Wire\Epp\Data\TransferData;
 use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppCommand;
@@ -34,6 +36,7 @@ use App\Outside\Registrar\Orders\CancelHandover;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order;
+use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
@@ -108,6 +111,7 @@ final readonly class WireRegistrar implements Registrar
             $order instanceof CancelHandover => $beyond !== null && $beyond->offeredTo === null,
             $order instanceof Disclose => $beyond?->shown === $order->fields,
             $order instanceof ReplaceServers => self::apart($order->servers, $domain->servers) === [[], []],
+            $order instanceof ReplaceKeys => self::keysOf($domain) === self::sorted($order->delegates),
             $order instanceof ReplaceRegistrant => $domain->registrant === $order->holder->handle,
             default => false,
         };
@@ -257,6 +261,10 @@ final readonly class WireRegistrar implements Registrar
             $order instanceof CancelHandover => AccountUpdate::cancelHandover($order->name),
             $order instanceof ReplaceRegistrant => new DomainUpdate($order->name, registrant: $order->holder->handle),
             $order instanceof Disclose => AccountUpdate::disclose($order->name, $order->fields),
+            $order instanceof ReplaceKeys => new DomainUpdate(
+                $order->name,
+                keys: new KeyChange(array_map(self::signingKey(...), $order->delegates), removeAll: true),
+            ),
             default => throw new LogicException("{$order->kind()->value} is no single command."),
         };
     }
@@ -275,6 +283,35 @@ final readonly class WireRegistrar implements Registrar
         return $put === [] && $take === []
             ? Answer::done(null, 'seen by asking')
             : new DomainUpdate($order->name, add: new DomainChange(servers: $put), remove: new DomainChange(servers: $take));
+    }
+
+    private static function signingKey(string $delegate): SigningKey
+    {
+        [$tag, $algorithm, $type, $digest] = [...explode(' ', $delegate), '', '', ''];
+
+        return new SigningKey((int) $tag, (int) $algorithm, (int) $type, $digest);
+    }
+
+    /** @return list<string> */
+    private static function keysOf(DomainData $domain): array
+    {
+        return self::sorted(
+            array_map(
+                fn (SigningKey $key): string => "{$key->keyTag} {$key->algorithm} {$key->digestType} ".strtoupper($key->digest),
+                $domain->ds,
+            ),
+        );
+    }
+
+    /**
+     * @param  list<string>  $texts
+     * @return list<string>
+     */
+    private static function sorted(array $texts): array
+    {
+        sort($texts);
+
+        return $texts;
     }
 
     /**

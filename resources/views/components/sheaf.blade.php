@@ -26,6 +26,7 @@
                         'change_registrant',
                         'request_code',
                         'change_servers',
+                        'change_keys',
                         'restore_servers',
                     ] as $deed
                 )

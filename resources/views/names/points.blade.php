@@ -82,7 +82,23 @@
                 'is-bad' => $seen->chain?->state === Acre\Core\Dnssec\ChainState::Dark,
                 'is-soon' => $seen->chain?->state === Acre\Core\Dnssec\ChainState::NoDelegate,
                 'is-good' => $seen->chain?->state === Acre\Core\Dnssec\ChainState::Whole,
-            ])>{{ $told->dnssec($seen->chain) }}</strong></p>
+            ])>{{ $told->dnssec($seen->chain) }}</strong>
+                @can('prepare')
+                    @if (in_array($seen->chain?->state, [
+                        Acre\Core\Dnssec\ChainState::NoDelegate,
+                        Acre\Core\Dnssec\ChainState::Whole,
+                        Acre\Core\Dnssec\ChainState::Dark,
+                    ], true))
+                        <a href="{{ route('deeds.show', [
+                            'change_keys',
+                            'name' => $name->ascii,
+                            'dnssec' => $seen->chain->state === Acre\Core\Dnssec\ChainState::NoDelegate ? 'on' : 'off',
+                        ]) }}">{{ __('deeds.change_keys.to.' . ($seen->chain->state === Acre\Core\Dnssec\ChainState::NoDelegate
+                            ? 'on'
+                            : 'off')) }}</a>
+                    @endif
+                @endcan
+            </p>
         </section>
     @endif
     <form method="get" action="{{ route('names.points', $name) }}" class="card fields points-set">

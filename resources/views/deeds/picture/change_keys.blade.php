@@ -1,0 +1,1 @@
+<p class="lesser">{{ __('deeds.change_keys.verified') }}</p>

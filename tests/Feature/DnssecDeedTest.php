@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Dnssec\ChainState;
+use Acre\Core\Time\Instant;
+use App\Actions\Outside\LookAtServers;
+use App\Models\Account;
+use App\Models\Docket;
+use App\Models\DocketState;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Registration;
+use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
+use App\Queries\Servers\LastPointing;
+use App\Support\TradeClock;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** DNSSEC turned on and off at the simulated registries, by wire, by bridge and by slip: what would break is not sent. */
+#[Group('world')]
+final class DnssecDeedTest extends TestCase
+{
+    use PressesDeeds;
+    use Worldly;
+
+    private const HOSTS = ['ns1.key-quay.example', 'ns2.key-quay.example'];
+
+    private House $house;
+
+    private Account $giver;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->world();
+        $this->house = new House();
+        // Signatures hold by the world's clock.
+        app(TradeClock::class)->set($this->world->now() ?? self::fail('The world has no clock.'));
+    }
+
+    /** @param  'wire'|'bridge'|'slip'  $link */
+    private function at(string $link): void
+    {
+        $trial = self::$trials++.'-'.getmypid();
+        $gate = ['wire' => 'epp.skerry.example:700', 'bridge' => 'bridge.oriel-names.example:443', 'slip' => null][$link];
+        $this->house->skerry->update(['link' => $link, 'gate' => $gate, 'receiver_by' => 'handle']);
+        $this->giver = $this->house->account("DS-{$trial}", null);
+        if ($gate !== null) {
+            $this->giver->update([
+                'handle' => "KEY-{$trial}",
+                'gate_secret_id' => Secret::query()->create([
+                    'kind' => 'gate_password',
+                    'about' => 'a trial',
+                    'value' => "tern {$trial}",
+                ])->id,
+                'gate_for' => GatePin::of($this->house->skerry),
+            ]);
+        }
+        $this->world->add([
+            'names' => [],
+            'moods' => [],
+            'zones' => [],
+            'hosts' => [
+                ['host' => self::HOSTS[0], 'addresses' => ['192.0.2.190']],
+                ['host' => self::HOSTS[1], 'addresses' => ['198.51.100.190']],
+            ],
+            'accounts' => [
+                [
+                    'number' => $this->giver->number,
+                    'registrar' => $link === 'bridge' ? 'oriel' : 'skerry',
+                    'login' => (string) $this->giver->login,
+                    'mailbox' => 'a@b.example',
+                    'password' => "tern {$trial}",
+                    'balance' => 100_00,
+                    'handle' => "KEY-{$trial}",
+                ],
+            ],
+        ]);
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $signed
+     * @param  array<string, mixed>  $otherwise
+     */
+    private function registered(?array $signed, string $at = 'skerry', array $otherwise = []): Name
+    {
+        $ascii = 'keys-'.self::$trials++.'-'.getmypid().'.com';
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'names' => [
+                $otherwise + [
+                    'name' => $ascii,
+                    'registrar' => $at,
+                    'created' => Instant::of('2020-11-02')->epoch,
+                    'ends' => Instant::of('2099-11-02')->epoch,
+                    'updated' => 0,
+                    'statuses' => [],
+                    'servers' => self::HOSTS,
+                    'shown' => [],
+                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
+                    'autoRenew' => true,
+                    'account' => $this->giver->number,
+                    'due' => Instant::of('2099-01-01')->epoch,
+                ],
+            ],
+            'zones' => [['zone' => $ascii, 'records' => json_encode(['signed' => $signed], JSON_THROW_ON_ERROR)]],
+        ]);
+
+        return $this->house->name($ascii, $this->giver, facts: ['servers' => self::HOSTS]);
+    }
+
+    /** The address of the deed's page, after its servers were asked. */
+    private function asked(Name $name, string $to): string
+    {
+        return (string) $this->actingAs($this->house->steward)
+            ->post('/servers/asked/keys', ['name' => $name->ascii, 'dnssec' => $to])
+            ->assertRedirect()
+            ->headers->get('Location');
+    }
+
+    private function state(Name $name): ?ChainState
+    {
+        app(LookAtServers::class)->of([$name->id]);
+
+        return app(LastPointing::class)->of([$name->id])[$name->id]->delegation?->chain?->state;
+    }
+
+    #[TestWith(['wire', 'skerry', 13])]
+    #[TestWith(['wire', 'skerry', 8])]
+    #[TestWith(['bridge', 'oriel', 15])]
+    public function test_it_is_turned_on_and_off_again(string $link, string $registrar, int $algorithm): void
+    {
+        $this->at($link === 'wire' ? 'wire' : 'bridge');
+        $name = $this->registered(['algorithm' => $algorithm], $registrar);
+        self::assertSame(ChainState::NoDelegate, $this->state($name));
+        $on = $this->asked($name, 'on');
+        $this->get($on)->assertSee('1 of 1 can go now')->assertSeeInOrder(['no DS record', "{$algorithm} 2 "]);
+        $this->pressAs($this->house->steward, $on)->assertRedirect();
+        $line = Docket::query()->latest('id')->firstOrFail()->lines()->sole();
+        self::assertSame([LineState::Done, null], [$line->state, $line->reason]);
+        self::assertSame([$line->after['ds'] ?? ''], Registration::query()->where('name_id', $name->id)->sole()->delegates);
+        self::assertSame(ChainState::Whole, $this->state($name));
+        $this->get("/names/{$name->ascii}/points")->assertSee('the registry’s DS record proves it')->assertSee('Turn off DNSSEC');
+        $this->get($this->asked($name, 'on'))->assertSee('It is already so');
+
+        $off = $this->asked($name, 'off');
+        $this->get($off)->assertSee('Its host must go on signing until');
+        $this->pressAs($this->house->steward, $off)->assertRedirect();
+        self::assertSame([], Registration::query()->where('name_id', $name->id)->sole()->delegates);
+        self::assertSame(ChainState::NoDelegate, $this->state($name));
+    }
+
+    public function test_what_would_break_is_not_sent(): void
+    {
+        $this->at('wire');
+        $lapsed = $this->registered(['algorithm' => 13, 'lasts' => -86_400]);
+        $this->get($this->asked($lapsed, 'on'))
+            ->assertSee('With a DS record it would break: its signatures have expired')
+            ->assertSee('0 of 1 can go now');
+        $plain = $this->registered(null);
+        $this->get($this->asked($plain, 'on'))->assertSee('Its zone is not signed')->assertSee('0 of 1 can go now');
+        // What nobody has asked lately is not known.
+        $good = $this->registered(['algorithm' => 13]);
+        $page = "/deeds/change_keys?name={$good->ascii}&dnssec=on";
+        $this->get($page)->assertSee('have not been asked about its keys');
+        $this->get($this->asked($good, 'on'))->assertSee('1 of 1 can go now');
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(3_700));
+        $this->get($page)->assertSee('0 of 1 can go now');
+    }
+
+    public function test_a_slip_says_the_ds_of_each_name(): void
+    {
+        $this->at('slip');
+        $name = $this->registered(['algorithm' => 14]);
+        $this->pressAs($this->house->steward, $this->asked($name, 'on'))->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        $ds = $docket->lines()->sole()->after['ds'] ?? '';
+        self::assertMatchesRegularExpression('/^\d+ 14 2 [0-9A-F]{64}$/', $ds);
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['Set exactly these DS records', "DS records of {$name->ascii}", $ds]);
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => app(TradeClock::class)->today()->date()])->assertRedirect();
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertSame([$ds], Registration::query()->where('name_id', $name->id)->sole()->delegates);
+    }
+}
