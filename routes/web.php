@@ -232,6 +232,10 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::post('{name}/points', [PointsController::class, 'ask'])
                 ->name('points.ask')
                 ->middleware(['can:view,name', 'throttle:asks']);
+            Route::get('{name}/points/{set}/missing.zone', [PointsController::class, 'missing'])
+                ->name('points.missing')
+                ->middleware('can:view,name')
+                ->withoutScopedBindings();
             Route::get('{name}/zones', [ZoneController::class, 'index'])->name('zones')->middleware('can:view,name');
             Route::post('{name}/zones/now', [ZoneController::class, 'keep'])
                 ->name('zones.keep')

@@ -16,6 +16,7 @@ use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Registrant\RegistrantFinding;
 use Acre\Core\Title\BookFinding;
+use Acre\Core\Zone\MailFinding;
 use App\View\Words;
 use Illuminate\Console\Command;
 
@@ -50,6 +51,7 @@ final class Findings extends Command
                 DelegationFinding::cases(),
                 ServersFinding::cases(),
                 DnssecFinding::cases(),
+                MailFinding::cases(),
                 ContactFinding::cases(),
                 DisclosureFinding::cases(),
                 RegistrantFinding::cases(),

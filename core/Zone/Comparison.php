@@ -41,6 +41,14 @@ final readonly class Comparison
         return array_values(array_filter($this->differences, fn (Difference $one): bool => $one->isLoss()));
     }
 
+    /** What the first has, and the second hasn't or has otherwise: what is to be put there. */
+    public function toPut(string $zone): ZoneCopy
+    {
+        $sets = array_filter(array_map(fn (Difference $one): ?EntrySet => $one->before, $this->losses()));
+
+        return ZoneCopy::of($zone, array_merge(...array_map(fn (EntrySet $set): array => $set->entries(), array_values($sets))));
+    }
+
     /** @return list<Service> what they would break, each once, the worst first */
     public function breaks(): array
     {

@@ -33,6 +33,12 @@ final readonly class EntrySet
         );
     }
 
+    /** @return non-empty-list<Entry> every record by itself */
+    public function entries(): array
+    {
+        return array_map(fn (string $data): Entry => new Entry($this->host, $this->type, $this->ttl, $data), $this->data);
+    }
+
     /** Whether it says the same; how long answers may be kept is another matter, and so is the serial of a zone (RFC 1982). */
     public function saysTheSameAs(self $other): bool
     {

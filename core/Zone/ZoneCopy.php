@@ -52,14 +52,7 @@ final readonly class ZoneCopy
     /** @return list<Entry> every record by itself */
     public function entries(): array
     {
-        $entries = [];
-        foreach ($this->sets as $set) {
-            foreach ($set->data as $data) {
-                $entries[] = new Entry($set->host, $set->type, $set->ttl, $data);
-            }
-        }
-
-        return $entries;
+        return array_merge(...array_map(fn (EntrySet $set): array => $set->entries(), array_values($this->sets)));
     }
 
     /**

@@ -134,6 +134,18 @@ return [
         'show' => 'Show',
         'not_compared' => 'The name servers of :set have not been asked about it. Press “Ask again” to compare.',
     ],
+    'mail' => [
+        'title' => 'What it says about mail',
+        'sound' => 'Mail finds its way, and forged mail is recognised.',
+        'exchanges' => 'Mail goes to',
+        'takes_none' => 'it takes no mail',
+        'none' => 'none',
+        'sends_none' => 'nobody sends mail for it',
+        'lookups' => '{0} no lookup of ten|{1} one lookup of ten|[2,*] :count lookups of ten',
+        'not_read' => 'Not counted, as it was not read:',
+        'no_selector' => 'no key is known',
+        'policy' => ['none' => 'only watches', 'quarantine' => 'forged mail is marked as junk', 'reject' => 'forged mail is refused'],
+    ],
     'zones' => [
         'title' => 'The zone of :name',
         'trail' => 'its zone',
@@ -201,6 +213,7 @@ return [
         'record' => 'Record',
         'now' => 'Present servers',
         'missing' => 'missing',
+        'file' => 'What is missing there, as a zone file',
         'if_left' => 'If left so',
     ],
     'left' => [

@@ -116,6 +116,10 @@ return [
         'no_key' => 'it is signed with a key that is not there',
         'does_not_verify' => 'its signatures are wrong',
         'unknown_algorithm' => 'it is signed in a way that nobody knows',
+        'spf_several' => 'there are two where one is allowed',
+        'spf_malformed' => 'a term in it is wrong',
+        'spf_too_many_lookups' => 'it needs more than ten lookups',
+        'spf_leads_nowhere' => 'it leads to a name that has none',
     ],
     // Where it can't be done from here: how it is done elsewhere.
     'cure_elsewhere' => [

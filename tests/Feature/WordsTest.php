@@ -34,6 +34,7 @@ use Acre\Core\Rulebook\Phase;
 use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
+use Acre\Core\Zone\MailFinding;
 use App\Actions\Imports\ImportField;
 use App\Console\Findings;
 use App\Models\DocketState;
@@ -99,7 +100,17 @@ final class WordsTest extends TestCase
 
     public function test_the_words_of_a_finding_use_all_its_arguments_and_no_others(): void
     {
-        foreach ([...LifecycleFinding::cases(), ...MovementFinding::cases(), ...BookFinding::cases(), ...ServersFinding::cases()] as $tag) {
+        foreach (
+            [
+                ...LifecycleFinding::cases(),
+                ...MovementFinding::cases(),
+                ...BookFinding::cases(),
+                ...DelegationFinding::cases(),
+                ...ServersFinding::cases(),
+                ...DnssecFinding::cases(),
+                ...MailFinding::cases(),
+            ] as $tag
+        ) {
             $said = __('findings.'.$tag::area().'.'.$tag->value);
             self::assertIsString($said);
             preg_match_all('/:([a-z]+)/', $said, $used);

@@ -13,6 +13,7 @@ use App\Models\NamedSet;
 use App\Queries\Servers\ReadPoints;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response;
 use Illuminate\View\View;
 
 /** Where a name points: what registry and servers say, and what another set of servers would change. */
@@ -43,6 +44,18 @@ final readonly class PointsController
         }
 
         return to_route('names.points', [$name, ...$set === null ? [] : ['set' => $set->id]]);
+    }
+
+    /** What a set's servers lack, as a file for whoever runs them. */
+    public function missing(Name $name, NamedSet $set): Response
+    {
+        $comparison = $this->points->of($name, $set)->change?->comparison() ?? abort(404);
+
+        return new Response($comparison->toPut($name->ascii)->asFile(), 200, [
+            'Content-Type' => 'text/dns; charset=us-ascii',
+            'Content-Disposition' => "attachment; filename=\"{$name->ascii}-missing.zone\"",
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     private static function set(SignedInRequest $request): ?NamedSet

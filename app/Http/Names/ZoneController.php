@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Names;
 
 use Acre\Core\Zone\Comparison;
+use Acre\Core\Zone\MailSaid;
 use Acre\Core\Zone\ZoneCopy;
 use App\Actions\Servers\KeepZone;
 use App\Http\SignedInRequest;
@@ -39,6 +40,7 @@ final readonly class ZoneController
             'sets' => NamedSet::query()->orderBy('name')->limit(1_000)->pluck('name', 'id')->all(),
             'before' => $before,
             'after' => $after,
+            'mail' => $copies === [] ? null : $this->mail($name, $copies[0]->id),
             'comparison' => $one === null || $other === null ? null : Comparison::of($one, $other),
             'words' => $this->words,
         ]);
@@ -71,6 +73,13 @@ final readonly class ZoneController
             'Content-Disposition' => "attachment; filename=\"{$name->ascii}.zone\"",
             'X-Content-Type-Options' => 'nosniff',
         ]);
+    }
+
+    private function mail(Name $name, int $newest): ?MailSaid
+    {
+        $zone = $this->kept->copy($name->id, $newest);
+
+        return $zone === null ? null : MailSaid::of($zone);
     }
 
     /** A kept copy by its number, or what the servers of a set said last (`set-3`). */

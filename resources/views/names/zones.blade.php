@@ -58,6 +58,9 @@
                 @endforeach
             </tbody>
         </table>
+        @if ($mail !== null)
+            @include('names.mail')
+        @endif
         <form method="get" action="{{ route('names.zones', $name) }}" class="card fields apart">
             <div class="columns">
                 @foreach (['before' => $before, 'after' => $after] as $side => $chosen)

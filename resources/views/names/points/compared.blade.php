@@ -33,5 +33,8 @@
                 @endforeach
             </tbody>
         </table>
+        @if (($file ?? null) !== null)
+            <p><a class="button" href="{{ $file }}">{{ __('servers.differs.file') }}</a></p>
+        @endif
     @endif
 </section>

@@ -1,7 +1,10 @@
 {{-- What the new servers say otherwise, record set by record set. --}}
 @php($comparison = $page->change->comparison())
 @if ($comparison !== null)
-    @include('names.points.compared', ['heads' => [__('servers.differs.now'), $page->set->name]])
+    @include('names.points.compared', [
+        'heads' => [__('servers.differs.now'), $page->set->name],
+        'file' => $comparison->losses() === [] ? null : route('names.points.missing', [$name, $page->set]),
+    ])
 @else
     <section class="card" aria-labelledby="differs-h">
         <h2 id="differs-h">{{ __('servers.differs.title') }}</h2>
