@@ -61,7 +61,7 @@ final class Order extends Model
             OrderKind::AutoRenewOn => new SwitchAutoRenew($id, $name, true),
             OrderKind::AutoRenewOff => new SwitchAutoRenew($id, $name, false),
             OrderKind::AuthCode => new RequestCode($id, $name),
-            OrderKind::Servers => new ReplaceServers($id, $name, $this->listed('servers') ?? []),
+            OrderKind::Servers => new ReplaceServers($id, $name, $this->listed('servers') ?? [], $this->glue()),
             OrderKind::Keys => new ReplaceKeys(
                 $id,
                 $name,
@@ -85,6 +85,18 @@ final class Order extends Model
         return isset($this->terms[$term])
             ? array_values(array_filter(explode(' ', $this->terms[$term]), fn (string $one): bool => $one !== ''))
             : null;
+    }
+
+    /** @return array<string, list<string>> addresses by host, as they stand there: `ns1.a.com=192.0.2.1,2001:db8::1 ns2.a.com=…` */
+    private function glue(): array
+    {
+        $glue = [];
+        foreach ($this->listed('glue') ?? [] as $one) {
+            [$host, $addresses] = [...explode('=', $one, 2), ''];
+            $glue[$host] = explode(',', $addresses);
+        }
+
+        return $glue;
     }
 
     /** @return BelongsTo<Account, $this> */

@@ -64,6 +64,14 @@ final class Hosts
         return array_map(strval(...), array_keys($this->hosts ?? []));
     }
 
+    /** Whether anybody has made it known, with an address or without. */
+    public function knows(string $host): bool
+    {
+        $this->addresses('');
+
+        return isset($this->hosts[$host]);
+    }
+
     /** @return list<string> */
     public function addresses(string $host): array
     {
@@ -79,7 +87,7 @@ final class Hosts
         if ($this->byAddress === null) {
             $this->byAddress = [];
             foreach ($this->file->all('SELECT host, addresses FROM hosts') as [$host, $addresses]) {
-                foreach (explode(' ', $addresses) as $address) {
+                foreach ($addresses === '' ? [] : explode(' ', $addresses) as $address) {
                     $this->byAddress[$address] = $host;
                 }
             }

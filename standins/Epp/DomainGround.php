@@ -169,7 +169,7 @@ final readonly class DomainGround
     {
         $servers = array_map(strtolower(...), $ns?->texts(EppNamespace::Domain->value, 'hostObj') ?? []);
         foreach ($servers as $server) {
-            if ($this->world->store->hosts->addresses($server) === []) {
+            if (! $this->world->store->hosts->knows($server)) {
                 throw EppRefusal::because(EppCode::DoesNotExist, "There is no host {$server}.");
             }
         }

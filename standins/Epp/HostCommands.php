@@ -9,6 +9,7 @@ use Acre\Wire\Epp\EppNamespace;
 use Acre\Wire\Epp\EppWriter;
 use Acre\Wire\Xml\XmlNode;
 use Standin\Registry\Account;
+use Standin\Registry\Registry;
 use Standin\World;
 
 /** Hosts that names are answered by (RFC 5732). */
@@ -27,14 +28,13 @@ final readonly class HostCommands
                 fn (EppWriter $to) => $to->object(EppNamespace::Host, 'chkData', function (EppWriter $to) use (
                     $object,
                     $host,
-                    $store,
                 ): void {
                     foreach ($object->texts($host, 'name') as $name) {
                         $to->open(
                             'host:cd',
                             [],
                             fn (EppWriter $to) => $to->text('host:name', $name, [
-                                'avail' => $store->hosts->addresses(strtolower($name)) === [] ? '1' : '0',
+                                'avail' => $this->isThere(strtolower($name)) ? '0' : '1',
                             ]),
                         );
                     }
@@ -44,11 +44,12 @@ final readonly class HostCommands
         $name = strtolower($object->textOf($host, 'name'));
         $addresses = $store->hosts->addresses($name);
         if ($verb->name() === 'create') {
-            if ($addresses !== []) {
+            if ($this->isThere($name)) {
                 throw EppRefusal::because(EppCode::Exists, "{$name} is there already.");
             }
             $given = $this->addresses($object);
-            if ($given === []) {
+            // One that lies elsewhere has its address there (RFC 5732 §2.5).
+            if ($given === [] && self::isWithinOurs($name)) {
                 throw EppRefusal::because(EppCode::MissingParameter, 'An address is missing.');
             }
             $store->hosts->put($name, $given);
@@ -62,7 +63,7 @@ final readonly class HostCommands
                 ),
             );
         }
-        if ($addresses === []) {
+        if (! $this->isThere($name)) {
             throw EppRefusal::because(EppCode::DoesNotExist, "There is no host {$name}.");
         }
 
@@ -84,6 +85,18 @@ final readonly class HostCommands
             'delete' => $this->delete($name),
             default => throw EppRefusal::because(EppCode::UnimplementedCommand, "{$verb->name()} of a host is not carried out here."),
         };
+    }
+
+    private function isThere(string $name): bool
+    {
+        return $this->world->store->hosts->knows($name);
+    }
+
+    private static function isWithinOurs(string $name): bool
+    {
+        $suffixes = array_merge(...array_map(fn (Registry $registry): array => $registry->suffixes, Registry::all()));
+
+        return array_filter($suffixes, fn (string $suffix): bool => str_ends_with($name, ".{$suffix}")) !== [];
     }
 
     /** @param  list<string>  $addresses */

@@ -16,7 +16,10 @@ use App\Models\Name;
 use App\Models\NamedSet;
 use App\Models\Registration;
 use App\Models\Secret;
+use App\Outside\Registrar\AnswerKind;
 use App\Outside\Registrar\GatePin;
+use App\Outside\Registrar\Orders\ReplaceServers;
+use App\Outside\Registrar\Registrars;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
@@ -245,6 +248,27 @@ final class ChangeServersTest extends TestCase
         $to = (string) $this->post('/servers/asked', $back)->headers->get('Location');
         $this->pressAs($this->house->steward, $to)->assertRedirect();
         self::assertSame(self::HERE, Registration::query()->where('name_id', $name->id)->sole()->servers);
+    }
+
+    /** RFC 5731 §1.1, RFC 5732: a registry gives names only to servers that it knows; one inside the name with its address. */
+    public function test_a_host_that_the_registry_does_not_know_is_made_known_first(): void
+    {
+        $name = $this->registered([self::MX]);
+        $hosts = ["ns1.{$name->ascii}", 'ns9.never-told.example'];
+        $this->set->update(['servers' => [
+            ['host' => $hosts[0], 'addresses' => ['203.0.113.162']],
+            ['host' => $hosts[1], 'addresses' => []],
+        ]]);
+        $order = new ReplaceServers('roll-'.bin2hex(random_bytes(8)), $name->ascii, $hosts, [$hosts[0] => ['203.0.113.162']]);
+        $link = app(Registrars::class)->of($this->giver->load('registrar'));
+        self::assertSame(AnswerKind::Done, $link?->carryOut($this->giver, $order)->kind);
+        $heard = array_slice($this->world->heard($this->giver->number), -4);
+        self::assertSame(['check 1000', 'create 1000', 'create 1000', 'update 1000'], $heard);
+        // And what the page says of it needs the address.
+        $page = "/deeds/change_servers?name={$name->ascii}&set={$this->set->id}";
+        $this->actingAs($this->house->steward)->get($page)->assertDontSee('the registry needs its address');
+        $this->set->update(['servers' => [['host' => $hosts[0], 'addresses' => []], ['host' => $hosts[1], 'addresses' => []]]]);
+        $this->get($page)->assertSee('the registry needs its address');
     }
 
     public function test_by_slip_the_servers_are_said_and_a_wrong_tick_is_taken_back(): void

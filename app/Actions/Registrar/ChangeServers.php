@@ -225,7 +225,15 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
 
     protected function orderTerms(HeldCase $file, array $terms): array
     {
-        return ['servers' => implode(' ', $this->target($file, $terms)->hosts())];
+        $target = $this->target($file, $terms);
+        $glue = [];
+        foreach ($target->servers as $server) {
+            if ($server->isWithin($file->facts->name->ascii) && $server->addresses !== []) {
+                $glue[] = "{$server->host}=".implode(',', $server->addresses);
+            }
+        }
+
+        return ['servers' => implode(' ', $target->hosts())] + ($glue === [] ? [] : ['glue' => implode(' ', $glue)]);
     }
 
     protected function slipValues(Account $account, array $lines, array $terms): array

@@ -26,7 +26,8 @@ final readonly class BridgeOrder implements JsonSerializable
         return ['kind' => $this->order->kind()->value, 'name' => $this->order->name] + match (true) {
             $this->order instanceof HandOver => $this->receiver($this->order),
             $this->order instanceof Disclose => ['shown' => $this->order->fields],
-            $this->order instanceof ReplaceServers => ['servers' => $this->order->servers],
+            $this->order instanceof ReplaceServers => ['servers' => $this->order->servers]
+                + ($this->order->glue === [] ? [] : ['glue' => $this->order->glue]),
             $this->order instanceof ReplaceKeys => ['ds' => $this->order->delegates],
             $this->order instanceof ReplaceRegistrant => ['holder' => $this->holder($this->order->holder)],
             default => [],

@@ -8,15 +8,19 @@ use Acre\Core\Contact\Field;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
+use Acre\Wire\Epp\Command\Check;
 use Acre\Wire\Epp\Command\ContactCreate;
 use Acre\Wire\Epp\Command\ContactInfo;
 use Acre\Wire\Epp\Command\Disclose as WithheldFields;
 use Acre\Wire\Epp\Command\DomainChange;
 use Acre\Wire\Epp\Command\DomainInfo;
 use Acre\Wire\Epp\Command\DomainUpdate;
+use Acre\Wire\Epp\Command\HostAddresses;
+use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Poll;
 use Acre\Wire\Epp\Data\AccountData;
+use Acre\Wire\Epp\Data\Availability;
 use Acre\Wire\Epp\Data\ContactData;
 use Acre\Wire\Epp\Data\DomainData;
 use Acre\Wire\Epp\Data\HandoverData;
@@ -27,6 +31,7 @@ use Acre\Wire\Epp\EppCode;
 use Acre\Wire\Epp\EppCommand;
 use Acre\Wire\Epp\EppError;
 use Acre\Wire\Epp\EppNamespace;
+use Acre\Wire\Epp\EppObject;
 use Acre\Wire\Epp\EppResponse;
 use Acre\Wire\Xml\XmlError;
 use Acre\Wire\Xml\XmlNode;
@@ -280,9 +285,34 @@ final readonly class WireRegistrar implements Registrar
         }
         [$put, $take] = self::apart($order->servers, DomainData::of($response)->servers);
 
+        foreach ($this->unknownHosts($account, $put) as $host) {
+            // One that can't be made known is refused with the name's own answer.
+            $this->gates->of($account)->command(
+                new HostCreate($host, new HostAddresses($order->glue[$host] ?? [])),
+                'host-'.bin2hex(random_bytes(8)),
+            );
+        }
+
         return $put === [] && $take === []
             ? Answer::done(null, 'seen by asking')
             : new DomainUpdate($order->name, add: new DomainChange(servers: $put), remove: new DomainChange(servers: $take));
+    }
+
+    /**
+     * A registry gives names only to servers that it knows (RFC 5731 §1.1, RFC 5732).
+     *
+     * @param  list<string>  $hosts
+     * @return list<string>
+     */
+    private function unknownHosts(Account $account, array $hosts): array
+    {
+        if ($hosts === []) {
+            return [];
+        }
+        $response = $this->gates->of($account)->command(new Check(EppObject::Host, $hosts), 'hosts-'.bin2hex(random_bytes(8)));
+        $known = $response->code() === EppCode::Done ? Availability::allOf($response, EppObject::Host) : [];
+
+        return array_values(array_filter($hosts, fn (string $host): bool => ($known[$host] ?? null)?->isFree === true));
     }
 
     private static function signingKey(string $delegate): SigningKey
