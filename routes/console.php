@@ -14,6 +14,7 @@ use App\Actions\Proofs\StoreHead;
 use App\Actions\Registrants\AskToConfirm;
 use App\Actions\Registrants\ResumeConfirmed;
 use App\Actions\Rounds\WriteMorningLetters;
+use App\Actions\Servers\WatchRecords;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
 use App\Jobs\AskServersWanted;
@@ -81,6 +82,7 @@ Schedule::call(
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');
 Schedule::call(fn (EndMany $end) => $end->sweep())->everyTenSeconds()->name('endings');
 Schedule::call(fn (Connection $database) => AskServersWanted::sweep($database))->everyTenSeconds()->name('server-checks');
+Schedule::call(fn (WatchRecords $watch) => $watch->look())->everyMinute()->name('records')->withoutOverlapping();
 Schedule::call(fn () => WorkGate::sweep())->everyTenSeconds()->name('orders');
 Schedule::call(fn () => WorkGate::listenToPending())->everyThirtySeconds()->name('pending');
 Schedule::call(fn () => WorkGate::listen())->everyFiveMinutes()->name('gates');

@@ -79,7 +79,8 @@ abstract class TestCase extends BaseTestCase
     /** A page as a browser shows it: blanks and line ends are one blank, and none just inside a tag, but where text is kept as it is. */
     private static function asRead(string $page): string
     {
-        $parts = preg_split('~(<(pre|textarea)\b.*?</\2>)~s', $page, -1, PREG_SPLIT_DELIM_CAPTURE);
+        // What a form sends unseen is sent as it is.
+        $parts = preg_split('~(?|(<(pre|textarea)\b.*?</\2>)|(<input (type)="hidden"[^>]*>))~s', $page, -1, PREG_SPLIT_DELIM_CAPTURE);
         $read = '';
         foreach ($parts === false ? [$page] : $parts as $place => $part) {
             $read .= match ($place % 3) {

@@ -17,6 +17,7 @@ use Acre\Core\Record\RecordFinding;
 use Acre\Core\Registrant\RegistrantFinding;
 use Acre\Core\Title\BookFinding;
 use Acre\Core\Zone\MailFinding;
+use Acre\Core\Zone\RecordsFinding;
 use App\View\Words;
 use Illuminate\Console\Command;
 
@@ -52,6 +53,7 @@ final class Findings extends Command
                 ServersFinding::cases(),
                 DnssecFinding::cases(),
                 MailFinding::cases(),
+                RecordsFinding::cases(),
                 ContactFinding::cases(),
                 DisclosureFinding::cases(),
                 RegistrantFinding::cases(),

@@ -24,6 +24,7 @@ use App\Actions\Registrar\ChangeAutoRenew;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeKeys;
 use App\Actions\Registrar\ChangeLock;
+use App\Actions\Registrar\ChangeRecords;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\ChangeServers;
 use App\Actions\Registrar\RequestAuthCode;
@@ -49,6 +50,7 @@ final class DeedServiceProvider extends ServiceProvider
         RequestAuthCode::class,
         ChangeServers::class,
         ChangeKeys::class,
+        ChangeRecords::class,
         RestoreServers::class,
         UpdateOurRecord::class,
         KeepOurRecord::class,

@@ -74,6 +74,7 @@ final readonly class CureInWords
                 $finding->tag === RecordFinding::ServersChanged ? RestoreServers::class : ChangeServers::class,
                 $name,
             ),
+            Cure::KeepZone => route('names.zones', $name),
             Cure::CorrectSet => route('servers.sets.index'),
             Cure::AddRecords => route('names.points', $name),
             Cure::SayWho => self::deed(ChangeRegistrant::class, $name),

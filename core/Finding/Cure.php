@@ -36,6 +36,7 @@ enum Cure: string
     case AskServers = 'ask_servers';
     case CorrectSet = 'correct_set';
     case AddRecords = 'add_records';
+    case KeepZone = 'keep_zone';
     case CorrectGlue = 'correct_glue';
     case EndDnssec = 'end_dnssec';
 }

@@ -70,6 +70,21 @@ return new class extends Migration
             CREATE INDEX zone_copies_newest ON zone_copies (name_id, taken_at DESC, id DESC);
             CREATE INDEX zone_copies_docket ON zone_copies (docket_id) WHERE docket_id IS NOT NULL;
 
+            -- One a line of a docket that had records changed.
+            CREATE TABLE record_watches (
+                docket_line_id bigint PRIMARY KEY REFERENCES docket_lines ON DELETE CASCADE,
+                name_id bigint NOT NULL REFERENCES names ON DELETE CASCADE,
+                -- [{"host": "www", "type": "A", "data": ["192.0.2.1"]}]
+                wanted jsonb NOT NULL CHECK (jsonb_typeof(wanted) = 'array'),
+                -- Which servers say so: {"ns1.a.example": true}
+                says jsonb NOT NULL DEFAULT '{}' CHECK (jsonb_typeof(says) = 'object'),
+                began_at timestamptz NOT NULL,
+                asked_at timestamptz,
+                agreed_at timestamptz
+            );
+            CREATE INDEX record_watches_open ON record_watches (asked_at NULLS FIRST) WHERE agreed_at IS NULL;
+            CREATE INDEX record_watches_name ON record_watches (name_id);
+
             -- One a line of a docket that changed name servers.
             CREATE TABLE server_watches (
                 docket_line_id bigint PRIMARY KEY REFERENCES docket_lines ON DELETE CASCADE,

@@ -120,6 +120,20 @@ return [
         'servers' => 'name servers',
         'of' => 'name servers of :names',
     ],
+    'change_records' => [
+        'title' => 'Change records',
+        'headline' => '{1} Change records of one name|[0,*] Change records of :names names',
+        'one_line' => 'records: :records',
+        'explained' => 'Records in the zones of these names, as whoever keeps each zone should set them. What the change breaks is read '
+            .'from the newest copy of each zone.',
+        'after' => 'A slip says what to set, for whoever runs the name servers. A copy of each zone is kept first, and the docket watches '
+            .'until every server says it.',
+        'records' => 'records',
+        'typed' => 'Records as they should be',
+        'typed_said' => 'One on each line, as in a zone file: “www A 192.0.2.1”, “@ 300 MX 10 mail.example.”. All records of a host and '
+            .'type are replaced. A dash removes them: “- old CNAME”.',
+        'wrong' => 'These lines can’t be read:',
+    ],
     'change_keys' => [
         'title' => 'Turn DNSSEC on or off',
         'headline' => '{1} :change for one name|[0,*] :change for :names names',

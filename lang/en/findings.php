@@ -207,6 +207,12 @@ return [
         'signatures_lapse' => 'Its signatures lapse on :until: unless it is signed again, many visitors get no answer',
         'signed_without_delegate' => 'It is signed, but the registry has no DS record, so nobody can check it',
     ],
+    'records' => [
+        'no_copy' => 'There is no copy of its zone, so what the change does is not known',
+        'of_servers' => ':records of the name itself are changed at the registrar: use the deed for name servers or DNSSEC',
+        'alias_beside_others' => ':host would have an alias (CNAME) beside other records, which no server loads',
+        'breaks' => 'Afterwards :service (:records)',
+    ],
     'mail' => [
         'no_exchange' => 'It names no mail server and does not say that it takes no mail: senders try its web address',
         'null_beside_others' => 'It says that it takes no mail, and names a mail server as well',

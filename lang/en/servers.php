@@ -134,10 +134,18 @@ return [
         'show' => 'Show',
         'not_compared' => 'The name servers of :set have not been asked about it. Press “Ask again” to compare.',
     ],
+    'records' => [
+        'all' => 'Every name server says it since :at',
+        'not_asked' => 'The name servers have not been asked yet',
+        'not_yet' => 'Not yet: :hosts',
+    ],
     'mail' => [
         'title' => 'What it says about mail',
         'sound' => 'Mail finds its way, and forged mail is recognised.',
         'exchanges' => 'Mail goes to',
+        'spf' => 'SPF',
+        'dkim' => 'DKIM',
+        'dmarc' => 'DMARC',
         'takes_none' => 'it takes no mail',
         'none' => 'none',
         'sends_none' => 'nobody sends mail for it',

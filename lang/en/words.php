@@ -102,7 +102,17 @@ return [
         'correct_set' => 'Correct the set',
         'add_records' => 'See which records are missing',
         'end_dnssec' => 'Turn off DNSSEC first, and wait until the DS record’s TTL is over',
+        'keep_zone' => 'Keep a copy of its zone',
         'correct_glue' => 'Have the host’s address corrected',
+    ],
+    'service' => [
+        'delegation' => 'a part of it stops working',
+        'mail' => 'its mail is not delivered as before',
+        'web' => 'its pages are not found',
+        'mail_trust' => 'its mail may look forged',
+        'proof' => 'a service may no longer see who owns it',
+        'certificates' => 'certificates may be refused',
+        'other' => 'what uses it may stop working',
     ],
     'fault' => [
         'no_keys' => 'its name servers have no keys',
@@ -217,6 +227,7 @@ return [
             'do' => 'Set what the public record shows of the registrant of these names',
             'otherwise' => 'the public record stays as it is',
         ],
+        'records' => ['do' => 'Change these records in the zone of these names', 'otherwise' => 'they stay as they are'],
         'keys' => ['do' => 'Set exactly these DS records, or none', 'otherwise' => 'DNSSEC stays as it is'],
         'servers' => ['do' => 'Set exactly these name servers', 'otherwise' => 'they keep their present name servers'],
         'auth_code' => [

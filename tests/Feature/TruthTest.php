@@ -65,6 +65,7 @@ final class TruthTest extends TestCase
             'received' => 1,
             'custodian' => Custodian::query()->create(['name' => 'Odile'])->id,
             'pattern' => Pattern::query()->firstOrFail()->id,
+            'copy' => 1,
             'set' => NamedSet::query()->create(['name' => 'Gull', 'servers' => [['host' => 'ns1.gull.example']]])->id,
             'deed' => 'change_words',
             'view' => 1,

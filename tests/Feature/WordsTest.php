@@ -35,6 +35,7 @@ use Acre\Core\Standing\NextKind;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use Acre\Core\Zone\MailFinding;
+use Acre\Core\Zone\RecordsFinding;
 use App\Actions\Imports\ImportField;
 use App\Console\Findings;
 use App\Models\DocketState;
@@ -109,6 +110,7 @@ final class WordsTest extends TestCase
                 ...ServersFinding::cases(),
                 ...DnssecFinding::cases(),
                 ...MailFinding::cases(),
+                ...RecordsFinding::cases(),
             ] as $tag
         ) {
             $said = __('findings.'.$tag::area().'.'.$tag->value);
@@ -139,6 +141,7 @@ final class WordsTest extends TestCase
                 ...DelegationFinding::cases(),
                 ...ServersFinding::cases(),
                 ...DnssecFinding::cases(),
+                ...RecordsFinding::cases(),
             ] as $tag
         ) {
             $finding = Finding::of(

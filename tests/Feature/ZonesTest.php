@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
+use App\Actions\Servers\WatchRecords;
+use App\Models\Docket;
+use App\Models\DocketState;
 use App\Models\Name;
 use App\Models\NamedSet;
 use App\Queries\Servers\KeptZones;
+use App\Support\TradeClock;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
@@ -17,6 +21,7 @@ use Tests\TestCase;
 #[Group('world')]
 final class ZonesTest extends TestCase
 {
+    use PressesDeeds;
     use Worldly;
 
     private const HOSTS = ['ns1.zone-quay.example', 'ns2.zone-quay.example'];
@@ -32,7 +37,7 @@ final class ZonesTest extends TestCase
     }
 
     /** @param  list<string>  $records  host, type and data beside the usual address */
-    private function registered(array $records, bool $isGiven = false, ?string $ascii = null): Name
+    private function registered(array $records, bool $isGiven = false, ?string $ascii = null, string $address = '192.0.2.80'): Name
     {
         $zone = $ascii ?? 'zone-'.self::$trials++.'-'.getmypid().'.com';
         $this->world->add([
@@ -65,7 +70,7 @@ final class ZonesTest extends TestCase
                             [$host, $type, $data] = explode(' ', $record, 3);
 
                             return ['name' => $host === '@' ? $zone : "{$host}.{$zone}", 'type' => $type, 'data' => $data];
-                        }, ['@ A 192.0.2.80', ...$records]),
+                        }, ["@ A {$address}", ...$records]),
                     ], JSON_THROW_ON_ERROR),
                 ],
             ],
@@ -166,5 +171,51 @@ final class ZonesTest extends TestCase
             ->assertSee("hello\nthere", false);
         self::assertSame(0, DB::table('zone_copies')->where('name_id', $name->id)->count());
         $this->actingAs($this->house->reader)->post('/names/typed.com/zones', ['zone' => 'x'])->assertForbidden();
+    }
+
+    public function test_records_are_changed_by_whoever_keeps_the_zone_and_watched_until_every_server_says_so(): void
+    {
+        $names = [$this->registered(['www A 192.0.2.80']), $this->registered(['www A 192.0.2.80'])];
+        NamedSet::query()->create([
+            'name' => 'Zone Quay',
+            'operator' => 'Zone Quay Hosting',
+            'servers' => array_map(fn (string $host): array => ['host' => $host, 'addresses' => []], self::HOSTS),
+        ]);
+        $both = "{$names[0]->ascii},{$names[1]->ascii}";
+        $typed = "@ A 203.0.113.9\nwww CNAME @\n- www A";
+        $page = '/deeds/change_records?'.http_build_query(['name' => $both, 'records' => $typed]);
+        $this->actingAs($this->house->steward);
+        $this->get('/deeds/change_records?'.http_build_query(['name' => $both, 'records' => "@ A nonsense\nwww A 192.0.2.1"]))
+            ->assertSee('These lines can’t be read')
+            ->assertSee('@ A nonsense')
+            ->assertDontSee('can go now');
+        $this->get($page)->assertSee('There is no copy of its zone')->assertSee('0 of 2 can go now');
+        foreach ($names as $name) {
+            $this->post("/names/{$name->ascii}/zones/now");
+        }
+        $this->get($page)
+            ->assertSee('2 of 2 can go now')
+            ->assertSee('Afterwards its pages are not found (www A)')
+            ->assertSeeInOrder(['A 192.0.2.80', 'A 203.0.113.9']);
+        $this->pressAs($this->house->steward, $page)->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder([
+            'what to do at Zone Quay Hosting',
+            'Change these records in the zone of these names',
+            '@ A 203.0.113.9',
+            $names[0]->ascii,
+            'The name servers have not been asked yet',
+        ]);
+        app(WatchRecords::class)->look();
+        $this->get("/dockets/{$docket->id}")->assertSee('Not yet: ns1.zone-quay.example, ns2.zone-quay.example');
+        $this->registered(["www CNAME {$names[0]->ascii}."], ascii: $names[0]->ascii, address: '203.0.113.9');
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(301));
+        app(WatchRecords::class)->look();
+        $agreed = fn (Name $name): mixed => DB::table('record_watches')->where('name_id', $name->id)->value('agreed_at');
+        self::assertNotNull($agreed($names[0]));
+        self::assertNull($agreed($names[1]));
+        $this->get("/dockets/{$docket->id}")->assertSee('Every name server says it since');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
     }
 }

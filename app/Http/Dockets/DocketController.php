@@ -15,6 +15,7 @@ use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Names\GatherNames;
 use App\Actions\Registrants\AskToConfirm;
+use App\Actions\Registrar\ChangeRecords;
 use App\Actions\Registrar\ChangeServers;
 use App\Http\OldInput;
 use App\Http\ProofText;
@@ -110,6 +111,9 @@ final readonly class DocketController
             'lines' => $lines,
             'watches' => $deed instanceof ChangeServers
                     ? $this->watches->ofLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
+                    : [],
+            'recordWatches' => $deed instanceof ChangeRecords
+                    ? $this->watches->recordsOfLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
                     : [],
             'judged' => $docket->state === DocketState::Prepared
                     ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))

@@ -20,6 +20,7 @@ final class CleanStrings extends TransformsRequest
         'local_street',
         'names',
         'note',
+        'records',
         'remarks',
         'servers',
         'street',

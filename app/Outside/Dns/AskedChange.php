@@ -8,6 +8,7 @@ use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Delegation\ServerSet;
+use Acre\Core\Zone\SetWanted;
 use App\Support\TradeClock;
 
 /** What a name's present servers and other ones say of it. Used inside `Exchange::each`. */
@@ -40,6 +41,20 @@ final readonly class AskedChange
     public function zone(ZoneWanted $wanted): ?ZoneAsked
     {
         return $this->present($wanted, $this->delegation->of($wanted->name->ascii));
+    }
+
+    /** @return array<string, bool> by host: whether it says all of it; one that does not answer says nothing */
+    public function says(RecordsAsked $asked): array
+    {
+        $name = $asked->name->ascii;
+        $sets = array_map(fn (SetWanted $set): array => [$set->at($name), $set->type], $asked->wanted->sets);
+        $says = [];
+        foreach ($this->delegation->of($name)->servers as $server) {
+            $zone = $this->zone->some($name, $server, $sets);
+            $says[$server->host] = ($says[$server->host] ?? true) && $zone !== null && $asked->wanted->isIn($zone);
+        }
+
+        return $says;
     }
 
     /** A name on hold is delegated to nobody, and its zone is still where it was. */

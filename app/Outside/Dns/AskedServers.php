@@ -37,6 +37,11 @@ final class AskedServers implements Dns
         $this->exchange->each($wanted, fn (ZoneWanted $one) => $told($one, $this->change->zone($one)), $this->atOnce);
     }
 
+    public function records(iterable $asked, callable $told): void
+    {
+        $this->exchange->each($asked, fn (RecordsAsked $one) => $told($one, $this->change->says($one)), $this->atOnce);
+    }
+
     public function mail(iterable $hosts, callable $told): void
     {
         $this->exchange->each($hosts, fn (DomainName $host) => $told($host, $this->takesMail($host->ascii)), $this->atOnce);

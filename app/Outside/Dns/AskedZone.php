@@ -49,6 +49,23 @@ final readonly class AskedZone
         return null;
     }
 
+    /**
+     * Only these.
+     *
+     * @param  list<array{string, string}>  $wanted  host and type
+     * @return ZoneCopy|null null: it does not answer for it, or not for all of them
+     */
+    public function some(string $name, ServerSeen $server, array $wanted): ?ZoneCopy
+    {
+        $dialled = $server->answer === Answer::Authoritative && $server->address !== null
+            ? $this->lookup->dialled($server->address)
+            : null;
+        $asked = array_combine(array_map(fn (array $one): string => "{$one[0]} {$one[1]}", $wanted), $wanted);
+        $answers = $dialled === null ? [] : $this->answers($dialled, $asked);
+
+        return count($answers) === count($asked) && $asked !== [] ? $this->copy($name, $answers, []) : null;
+    }
+
     private function whole(string $dialled, string $host, string $name): ?ZoneAsked
     {
         $records = $this->exchange->transfer($dialled, Name::ofHost($name));

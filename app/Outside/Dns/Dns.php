@@ -37,6 +37,14 @@ interface Dns
     public function zones(iterable $wanted, callable $told): void;
 
     /**
+     * Whether each server of a name says what it should.
+     *
+     * @param  iterable<RecordsAsked>  $asked
+     * @param  callable(RecordsAsked, array<string, bool>): void  $told  by host
+     */
+    public function records(iterable $asked, callable $told): void;
+
+    /**
      * Whether hosts of mailboxes take mail at all: by an MX, or else by an address (RFC 5321 §5.1); a null MX says no (RFC 7505).
      *
      * @param  iterable<DomainName>  $hosts

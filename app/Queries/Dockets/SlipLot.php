@@ -14,6 +14,7 @@ final readonly class SlipLot
      * @param  list<DocketLine>  $lines
      * @param  list<SlipStep>  $giving
      * @param  list<SlipStep>  $receiving
+     * @param  string|null  $keeper  who does it, where that is not the registrar
      */
     public function __construct(
         public int $number,
@@ -21,6 +22,7 @@ final readonly class SlipLot
         public array $lines,
         public array $giving,
         public array $receiving,
+        public ?string $keeper = null,
     ) {
     }
 

@@ -64,6 +64,12 @@ final readonly class Slips
         return new Slip(null, $lots);
     }
 
+    /** @return Collection<int, DocketLine> for a deed that makes its slip itself */
+    public function openLines(Docket $docket): Collection
+    {
+        return $this->lines($docket);
+    }
+
     /**
      * @return Collection<int, DocketLine> those that are open, but for what its registrar is told, and for what waits for somebody's word:
      *     that is nobody's to do by hand

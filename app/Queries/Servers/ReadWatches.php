@@ -35,6 +35,24 @@ final readonly class ReadWatches
         return $found;
     }
 
+    /**
+     * @param  list<int>  $lineIds
+     * @return array<int, RecordsWatched> by line
+     */
+    public function recordsOfLines(array $lineIds): array
+    {
+        $found = [];
+        $rows = $this->database->select(
+            'SELECT docket_line_id, says, asked_at, agreed_at FROM record_watches WHERE docket_line_id = ANY (?::bigint[])',
+            ['{'.implode(',', $lineIds).'}'],
+        );
+        foreach (Row::all($rows) as $row) {
+            $found[$row->int('docket_line_id')] = RecordsWatched::of($row);
+        }
+
+        return $found;
+    }
+
     /** The change of a name that has not ended. */
     public function ofName(int $nameId): ?ServersWatched
     {

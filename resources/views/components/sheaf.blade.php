@@ -27,6 +27,7 @@
                         'request_code',
                         'change_servers',
                         'change_keys',
+                        'change_records',
                         'restore_servers',
                     ] as $deed
                 )

@@ -120,6 +120,9 @@
                                     @endif
                                 @endforeach
                             @endif
+                            @if (isset($recordWatches[$line->id]))
+                                @include('servers.said', ['watched' => $recordWatches[$line->id]])
+                            @endif
                     </td>
                 </tr>
             @endforeach

@@ -4,10 +4,14 @@
         <h2 id="slip-h"><x-sentence of="dockets.show.slip_heading" :with="[
             'registrars' =>
                 $receiver?->registrar->name ??
-                collect($slip->lots)->map(fn($lot) => $lot->account->registrar->name)->unique()->join(', ', __('dockets.show.and')),
+                collect($slip->lots)
+                    ->map(fn($lot) => $lot->keeper ?? $lot->account->registrar->name)
+                    ->unique()
+                    ->join(', ', __('dockets.show.and')),
         ]"><x-slot:slip><span class="term"
                         title="{{ __('words.explained.slip') }}">{{ __('dockets.show.slip') }}</span></x-slot></x-sentence></h2>
-        @foreach (collect($slip->lots)->map(fn($lot) => $lot->account->registrar)->unique('id') as $registrar)
+        @foreach (collect($slip->lots)->filter(fn($lot) => $lot->keeper === null)->map(fn($lot) => $lot->account->registrar)->unique('id')
+            as $registrar)
             @if ($registrar->page !== null || $registrar->telephone !== null)
                 <p>
                     @if ($registrar->page !== null)
@@ -26,7 +30,7 @@
         @endif
         @foreach ($slip->lots as $lot)
             <div class="lot">
-                @if (count($slip->lots) > 1)
+                @if (count($slip->lots) > 1 && $lot->keeper === null)
                     <h3>{{ __(
                         'dockets.show.lot_from_account',
                         ['number' => $lot->number, 'number2' => $lot->account->number, 'lines' => $name(count($lot->lines))],
@@ -35,12 +39,14 @@
                 @endif
                 <div class="sides">
                     <div>
-                        <h3><x-sentence :of="$slip->receiver === null ? 'dockets.show.account' : 'dockets.show.giving'" :with="[
+                        <h3>@if ($lot->keeper !== null)
+                                {{ $lot->keeper }}
+                            @else<x-sentence :of="$slip->receiver === null ? 'dockets.show.account' : 'dockets.show.giving'" :with="[
                             'registrar' => $lot->account->registrar->name,
                             'number' => $lot->account->number,
                         ]"><x-slot:login><span
                                         class="mono">{{ $lot->account->login ?? __('common.not_recorded') }}</span></x-slot>
-                                        </x-sentence>
+                                        </x-sentence>@endif
                         </h3>@include('dockets.steps', ['steps' => $lot->giving, 'lot' => $lot, 'side' => 'giving'])
                     </div>
                     @if ($slip->receiver !== null)

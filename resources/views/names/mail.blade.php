@@ -14,7 +14,7 @@
                 : ($mail->exchanges === [] ? __('servers.mail.none') : implode(' ', $mail->exchanges)) }}</dd>
         </div>
         <div>
-            <dt>SPF</dt>
+            <dt>{{ __('servers.mail.spf') }}</dt>
             <dd>{{ match (true) {
                 $mail->spf === null => __('servers.mail.none'),
                 $mail->spf->allowsNobody() => __('servers.mail.sends_none'),
@@ -27,11 +27,11 @@
             </dd>
         </div>
         <div>
-            <dt>DKIM</dt>
+            <dt>{{ __('servers.mail.dkim') }}</dt>
             <dd>{{ $mail->selectors === [] ? __('servers.mail.no_selector') : implode(', ', $mail->selectors) }}</dd>
         </div>
         <div>
-            <dt>DMARC</dt>
+            <dt>{{ __('servers.mail.dmarc') }}</dt>
             <dd>{{ $mail->dmarc?->policy === null ? __('servers.mail.none') : __('servers.mail.policy.' . $mail->dmarc->policy) }}</dd>
         </div>
     </dl>
