@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 // Takes the pictures of docs/screenshots from the demo; run by ./acre shot.
 
+use Acre\Core\Name\DomainName;
+use Database\Seeders\Demo\Servers;
 use Facebook\WebDriver\WebDriverBy;
 use Tests\Browser\Window;
 
@@ -33,12 +35,20 @@ $pages = [
     'custody' => '/custody',
     'drift' => '/drift',
     'record' => '/record/kelp-farm-shop.com',
-    'outside' => '/outside',
-    'rulebook' => '/rulebook/com?created=2020-11-02&ends=2026-11-02&lead=7&intent=by_itself',
 ];
 foreach ($pages as $picture => $path) {
     $window->go($path)->picture("{$folder}/{$picture}.png");
 }
+
+// A web host's letter, twelve names that are to move there, and what one of them would lose.
+$window->go('/servers/sets/create')->type('#f-letter', Servers::LETTER)->press('Find the name servers');
+$window->waitForText('[role=status]', '2 name servers were found')->find('#f-name')->clear();
+$window->type('#f-name', 'Sandpiper')->press('Save')->waitForText('table', 'ns1.sandpiper.example');
+$names = implode(',', array_map(fn (string $name): string => DomainName::of($name)->ascii, Servers::MOVING));
+$window->go("/deeds/change_servers?name={$names}")->choose('#f-set', 'Sandpiper')->press('Ask them and preview');
+$window->waitForText('.foot', '9 of 12 can go now')->ready()->picture("{$folder}/servers.png");
+$window->follow("a[href*='/names/quayside-theatre.com/points']")->waitForText('h2', 'If you change to Sandpiper');
+$window->picture("{$folder}/points.png");
 
 // A list on its way in: its columns, and its preview.
 $list = sys_get_temp_dir().'/export-2026-10.csv';

@@ -131,7 +131,11 @@ final readonly class Window
 
     private function leave(RemoteWebElement $element): self
     {
-        $this->driver->executeScript("document.documentElement.setAttribute('data-left', 'yes')");
+        // Clear of the bar at the foot.
+        $this->driver->executeScript(
+            "document.documentElement.setAttribute('data-left', 'yes'); arguments[0].scrollIntoView({block: 'center'})",
+            [$element],
+        );
         $element->click();
 
         return $this->waitFor('html[data-ready=yes]:not([data-left])');

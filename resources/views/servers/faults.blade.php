@@ -31,7 +31,7 @@
                             <td data-label="{{ __('common.names') }}">
                                 <strong>{{ number_format($fault->names) }}</strong>
                                 @foreach ($fault->few as $ascii => $unicode)
-                                    <a class="reason mono" href="{{ route('names.points', $ascii) }}">{{ $unicode }}</a>
+                                    <span class="reason mono"><a href="{{ route('names.points', $ascii) }}">{{ $unicode }}</a></span>
                                 @endforeach
                                 @if ($fault->names > count($fault->few))
                                     <span class="lesser">{{ __(
