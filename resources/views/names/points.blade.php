@@ -101,17 +101,6 @@
             </p>
         </section>
     @endif
-    <form method="get" action="{{ route('names.points', $name) }}" class="card fields points-set">
-        <div class="field">
-            <label for="f-set">{{ __('servers.points.compare') }}</label>
-            <div class="beside"><select id="f-set" name="set">
-                    <option value="">–</option>
-                    @foreach ($sets as $id => $called)
-                        <option value="{{ $id }}" @selected($id === $page->set?->id)>{{ $called }}</option>
-                    @endforeach
-                </select> <button>{{ __('servers.points.show') }}</button></div>
-        </div>
-    </form>
     @if ($page->set !== null)
         @if ($page->open > 0)
             <p class="is-move" data-waiting="{{ route('servers.asked', ['name' => $name->ascii, 'set' => $page->set->id]) }}"
@@ -128,4 +117,15 @@
             </div>
         @endif
     @endif
+    <form method="get" action="{{ route('names.points', $name) }}" class="card fields points-set">
+        <div class="field">
+            <label for="f-set">{{ __('servers.points.compare') }}</label>
+            <div class="beside"><select id="f-set" name="set">
+                    <option value="">–</option>
+                    @foreach ($sets as $id => $called)
+                        <option value="{{ $id }}" @selected($id === $page->set?->id)>{{ $called }}</option>
+                    @endforeach
+                </select> <button>{{ __('servers.points.show') }}</button></div>
+        </div>
+    </form>
 </x-layout>

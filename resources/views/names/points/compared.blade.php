@@ -5,7 +5,7 @@
     @if ($comparison->differences === [])
         <p class="is-good">{{ __('servers.differs.none') }}</p>
     @else
-        <table class="sheet low">
+        <table class="sheet low compared">
             <thead>
                 <tr>
                     <th scope="col">{{ __('servers.differs.record') }}</th>
