@@ -24,13 +24,17 @@ final readonly class ReadFaults
     public function counted(): array
     {
         $rows = $this->database->select(
-            'SELECT c.*, (SELECT json_agg(json_build_array(x.ascii, x.unicode)) FROM (SELECT n.ascii, n.unicode FROM pointing_faults f
+            <<<'SQL'
+            SELECT c.*, (SELECT json_agg(json_build_array(x.ascii, x.unicode)) FROM (SELECT n.ascii, n.unicode FROM pointing_faults f
                 JOIN names n ON n.id = f.name_id WHERE f.finding = c.finding AND f.host = c.host ORDER BY f.name_id LIMIT ?) x) AS few
-             FROM (SELECT finding, host, count(*) AS names, min(cost) AS cost, min(first_seen) AS since, min(said::text) AS said
+            FROM (SELECT finding, host, count(*) AS names, min(cost) AS cost, min(first_seen) AS since, min(said::text) AS said
                 FROM pointing_faults f WHERE EXISTS (SELECT FROM standings s WHERE s.name_id = f.name_id
                     -- What is late or on hold is told as that, and not a second time.
                     AND (f.finding <> 'not_delegated' OR s.severity < 3))
-                GROUP BY finding, host) c ORDER BY c.cost, c.names DESC, c.host, c.finding LIMIT ?',
+                GROUP BY finding, host) c
+            ORDER BY c.cost, c.names DESC, c.host, c.finding LIMIT ?
+            SQL
+            ,
             [self::FEW, self::MOST],
         );
 
