@@ -1,1 +1,1 @@
-<p class="lesser">{{ __('deeds.change_keys.verified') }}</p>
+<p class="lesser apart">{{ __('deeds.change_keys.verified') }}</p>
