@@ -19,7 +19,7 @@ final readonly class ReadFaults
     /** Of names on the Roll; what is late, deleted or on hold has no servers, is told as that, and not a second time. */
     private const COUNTED = <<<'SQL'
         EXISTS (SELECT FROM standings s WHERE s.name_id = f.name_id) AND (f.finding <> 'not_delegated' OR NOT (
-            EXISTS (SELECT FROM standings s WHERE s.name_id = f.name_id AND s.severity = 3)
+            EXISTS (SELECT FROM standings s WHERE s.name_id = f.name_id AND (s.severity = 3 OR s.phase <> 'in_term'))
             OR EXISTS (SELECT FROM registrations r WHERE r.name_id = f.name_id AND upper_inf(r.span)
                 AND (r.statuses @> '["clientHold"]' OR r.statuses @> '["serverHold"]'))
             OR EXISTS (SELECT FROM drifts d WHERE d.name_id = f.name_id AND d.state = 'open' AND d.alarming)))
