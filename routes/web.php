@@ -520,6 +520,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::post('/', 'store')->name('store')->middleware('can:prepare');
             Route::post('letter', 'read')->name('read')->middleware('can:prepare');
             Route::get('{set}/edit', 'edit')->name('edit')->middleware('can:prepare');
+            Route::post('{set}/ask', 'ask')
+                ->name('ask')
+                ->middleware(['can:prepare', 'throttle:asks']);
             Route::put('{set}', 'update')->name('update')->middleware('can:prepare');
         });
     Route::controller(FaultController::class)

@@ -21,6 +21,10 @@ enum DelegationFinding: string implements FindingTag
     case ServerIsAlias = 'server_is_alias';
     case ServerNotHeld = 'server_not_held';
     case ServerWithoutTcp = 'server_without_tcp';
+    /** It lies under a name of ours that is about to end. */
+    case ServerEnds = 'server_ends';
+    /** Names of ours serve each other, and nobody outside can begin anywhere. */
+    case ServersInRing = 'servers_in_ring';
     case GlueMissing = 'glue_missing';
     case GlueWrong = 'glue_wrong';
     case ListsDiffer = 'lists_differ';
@@ -51,6 +55,8 @@ enum DelegationFinding: string implements FindingTag
             self::ServerWithoutTcp,
             self::GlueMissing => ['host'],
             self::GlueWrong => ['host', 'glue', 'own'],
+            self::ServerEnds => ['host', 'name', 'until'],
+            self::ServersInRing => ['names'],
             self::ServerLame => ['host', 'answer'],
             self::ListsDiffer => ['parent', 'child'],
             self::OutOfStep => ['host', 'serial', 'newest'],
@@ -61,7 +67,12 @@ enum DelegationFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::NobodyAnswers, self::NotDelegated, self::DnssecBroken, self::SignaturesLapse => Cost::Dark,
+            self::NobodyAnswers,
+            self::NotDelegated,
+            self::DnssecBroken,
+            self::SignaturesLapse,
+            self::ServerEnds,
+            self::ServersInRing => Cost::Dark,
             self::ServerNotHeld => Cost::NameLost,
             default => Cost::Attention,
         };
@@ -86,7 +97,12 @@ enum DelegationFinding: string implements FindingTag
     public function cure(): Cure
     {
         return match ($this) {
-            self::NotDelegated, self::ListsDiffer, self::OneServer, self::ServerNotHeld => Cure::ChangeServers,
+            self::NotDelegated,
+            self::ListsDiffer,
+            self::OneServer,
+            self::ServerNotHeld,
+            self::ServerEnds,
+            self::ServersInRing => Cure::ChangeServers,
             self::GlueMissing, self::GlueWrong => Cure::CorrectGlue,
             default => Cure::AskHost,
         };

@@ -196,6 +196,8 @@ return [
         'server_no_address' => ':host has no address we can query',
         'server_not_held' => 'The name that :host lies under is registered by nobody: whoever registers it takes over its answers',
         'server_without_tcp' => ':host does not answer over TCP, so long answers fail',
+        'server_ends' => ':host lies under :name, which ends on :until',
+        'servers_in_ring' => 'Its name servers lie under :names, which in turn depend on it: nobody outside can find any of them',
         'glue_missing' => ':host lies inside the name, and the registry does not have its address',
         'glue_wrong' => 'For :host the registry has the address :glue, its own zone :own',
         'server_is_alias' => ':host is an alias, which is not allowed for a name server',

@@ -49,6 +49,8 @@ return [
             'server_is_alias' => 'Is an alias, which is not allowed for a name server',
             'server_not_held' => 'Lies under a name that nobody holds',
             'server_without_tcp' => 'Does not answer over TCP',
+            'server_ends' => 'Lies under a name that is about to end',
+            'servers_in_ring' => 'Names that serve each other in a ring',
             'glue_missing' => 'The registry does not have its address',
             'glue_wrong' => 'The registry has another address than its own zone',
             'out_of_step' => 'Has an older zone than the others',
@@ -77,6 +79,8 @@ return [
         'registrar' => 'Registrar',
         'operator' => 'Operator',
         'operator_said' => 'The company that runs them.',
+        'ask' => 'Look for these hosts now',
+        'found_all' => 'Every host has an address, none is an alias, and they are in different networks.',
         'gives_zones' => 'They allow us to transfer whole zones (AXFR)',
         'servers' => 'Name servers',
         'servers_said' => 'One host on each line, in the host’s order. Add addresses behind it where the host lies inside a name that '

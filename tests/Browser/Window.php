@@ -133,7 +133,8 @@ final readonly class Window
     {
         // Clear of the bar at the foot.
         $this->driver->executeScript(
-            "document.documentElement.setAttribute('data-left', 'yes'); arguments[0].scrollIntoView({block: 'center', behavior: 'instant'})",
+            "document.documentElement.setAttribute('data-left', 'yes');
+            arguments[0].scrollIntoView({block: 'center', behavior: 'instant'})",
             [$element],
         );
         $element->click();

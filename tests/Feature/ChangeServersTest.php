@@ -22,6 +22,7 @@ use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Registrars;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -284,6 +285,24 @@ final class ChangeServersTest extends TestCase
         $this->pressAs($this->house->steward, "/deeds/undo_docket?docket={$docket->id}")->assertRedirect();
         self::assertSame(self::HERE, Registration::query()->where('name_id', $name->id)->sole()->servers);
         self::assertSame(0, DB::table('server_watches')->where('name_id', $name->id)->count());
+    }
+
+    public function test_the_hosts_of_a_set_are_looked_for(): void
+    {
+        $this->actingAs($this->house->clerk);
+        $look = fn (): TestResponse => $this->followingRedirects()->post("/servers/sets/{$this->set->id}/ask");
+        $look()->assertSee('Every host has an address');
+        $this->set->update(['servers' => [
+            ['host' => self::THERE[0], 'addresses' => []],
+            ['host' => 'ns9.nobody-has-this.example', 'addresses' => []],
+        ]]);
+        $look()->assertSee('ns9.nobody-has-this.example has no address');
+        $this->add(['hosts' => [['host' => 'ns3.new-quay.example', 'addresses' => ['192.0.2.163']]]]);
+        $this->set->update(['servers' => [
+            ['host' => self::THERE[0], 'addresses' => []],
+            ['host' => 'ns3.new-quay.example', 'addresses' => []],
+        ]]);
+        $look()->assertSee('All new name servers are in one network (192.0.2)');
     }
 
     public function test_a_set_is_read_from_a_letter_and_kept_as_typed_when_it_is_wrong(): void

@@ -6,8 +6,10 @@ namespace App\Http\Servers;
 
 use Acre\Core\Delegation\ServerHost;
 use Acre\Core\Delegation\WelcomeLetter;
+use Acre\Core\Finding\Finding;
 use App\Actions\Registrar\ChangeServers;
 use App\Actions\SaveRow;
+use App\Actions\Servers\CheckSet;
 use App\Http\OldInput;
 use App\Models\NamedSet;
 use App\Models\Registrar;
@@ -62,6 +64,14 @@ final readonly class SetController
         $this->save->handle($request->person(), $set, $request->columns(), $request->integer('version'));
 
         return to_route('servers.sets.index')->with('told', __('forms.saved', ['what' => $request->word('name')]));
+    }
+
+    /** Whether its hosts can be found at all. */
+    public function ask(NamedSet $set, CheckSet $check): RedirectResponse
+    {
+        $found = array_map(fn (Finding $one): string => $this->words->finding($one), $check->findings($set->value()));
+
+        return to_route('servers.sets.edit', $set)->with('asked', $found);
     }
 
     /** What is found in a letter goes into the form, to be looked at before it is saved. */

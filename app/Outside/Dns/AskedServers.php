@@ -37,6 +37,11 @@ final class AskedServers implements Dns
         $this->exchange->each($wanted, fn (ZoneWanted $one) => $told($one, $this->change->zone($one)), $this->atOnce);
     }
 
+    public function addresses(iterable $hosts, callable $told): void
+    {
+        $this->exchange->each($hosts, fn (string $host) => $told($host, ...$this->lookup->addresses($host)), $this->atOnce);
+    }
+
     public function records(iterable $asked, callable $told): void
     {
         $this->exchange->each($asked, fn (RecordsAsked $one) => $told($one, $this->change->says($one)), $this->atOnce);

@@ -37,6 +37,14 @@ interface Dns
     public function zones(iterable $wanted, callable $told): void;
 
     /**
+     * Addresses of hosts, and whether a host is an alias.
+     *
+     * @param  iterable<string>  $hosts  A-labels
+     * @param  callable(string, list<string>, bool): void  $told
+     */
+    public function addresses(iterable $hosts, callable $told): void;
+
+    /**
      * Whether each server of a name says what it should.
      *
      * @param  iterable<RecordsAsked>  $asked

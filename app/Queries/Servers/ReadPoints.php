@@ -8,6 +8,7 @@ use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Delegation\Propagation;
 use Acre\Core\Delegation\ServersChange;
 use Acre\Core\Drawing\Pointing;
+use Acre\Core\Finding\Finding;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Source;
 use App\Models\Name;
@@ -22,6 +23,7 @@ final readonly class ReadPoints
         private LastSeen $last,
         private ServerChecks $checks,
         private ReadWatches $watches,
+        private ReadDependence $dependence,
         private TradeClock $clock,
     ) {
     }
@@ -44,7 +46,10 @@ final readonly class ReadPoints
         return new PointsPage(
             $delegation,
             $at,
-            $delegation === null ? [] : $delegation->findings($now),
+            Finding::dearestFirst([
+                ...$this->dependence->of($name->ascii, $now)->of($name->ascii),
+                ...$delegation === null ? [] : $delegation->findings($now),
+            ]),
             $delegation === null || $delegation->parent === null ? null : Pointing::of($delegation),
             $set,
             $set === null ? 0 : $this->checks->progress([$name->id], $set->value())['open'],

@@ -33,6 +33,19 @@
             </section>
         @endif
     @endunless
+    @if ($set->exists)
+        @if (is_array(session('asked')))
+            <section class="told {{ session('asked') === [] ? '' : 'told-bad' }}" role="status">
+                @forelse (session('asked') as $said)
+                    <p><bdi>{{ $said }}.</bdi></p>
+                @empty
+                    <p>{{ __('servers.form.found_all') }}</p>
+                @endforelse
+            </section>
+        @endif
+        <form method="post" action="{{ route('servers.sets.ask', $set) }}">@csrf<p><button>{{ __('servers.form.ask') }}</button></p>
+        </form>
+    @endif
     <form method="post" action="{{ $set->exists ? route('servers.sets.update', $set) : route('servers.sets.store') }}" class="card fields"
         data-once>
         @csrf
