@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\ServerSet;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
+use Acre\Core\Zone\Comparison;
+use Acre\Core\Zone\Entry;
+use Acre\Core\Zone\ZoneCopy;
 use Acre\Wire\Dns\MasterFile;
 use Acre\Wire\Dns\Name as DnsName;
 use Acre\Wire\Epp\Command\DomainChange;
@@ -38,7 +43,9 @@ use App\Models\Secret;
 use App\Models\User;
 use App\Outside\Directory\Directory;
 use App\Outside\Directory\RecordOfRdap;
+use App\Outside\Dns\ChangeWanted;
 use App\Outside\Dns\Dns;
+use App\Outside\Dns\ZoneWanted;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\TlsSocket;
 use App\Outside\Registrar\Gate;
@@ -66,6 +73,8 @@ final class BenchOutside extends Command
 
     private const HOSTS = 25_000;
 
+    private const COMPARED = 10_000;
+
     protected $signature = 'acre:bench-outside';
 
     protected $description = 'Measure directories, name servers and the gate; the database is a throwaway one';
@@ -78,7 +87,9 @@ final class BenchOutside extends Command
         $rows = [
             $this->parsing($directory),
             $this->zoneFile(),
+            $this->comparison(),
             $this->delegations($dns, $names),
+            $this->changes($dns, $names),
             ...$this->commands($account, $names),
         ];
         $this->table(['outside', 'measured', 'wanted'], $rows);
@@ -196,6 +207,47 @@ final class BenchOutside extends Command
         return ['records of a zone file read', number_format($rate).' a second', '150,000'];
     }
 
+    /** @return list<string> */
+    private function comparison(): array
+    {
+        $entries = [];
+        for ($host = 0; $host < self::COMPARED; $host++) {
+            $entries[] = new Entry("h{$host}.bench.example", 'A', 3_600, '192.0.2.'.($host % 250));
+        }
+        $start = hrtime(true);
+        $same = Comparison::of(ZoneCopy::of('bench.example', $entries), ZoneCopy::of('bench.example', array_reverse($entries)))->same;
+        $seconds = (hrtime(true) - $start) / 1e9;
+
+        return [sprintf('two zones of %s records compared', number_format($same)), sprintf('%.2f s', $seconds), '1 s'];
+    }
+
+    /**
+     * Delegation, DNSSEC, and what present and other servers have of it.
+     *
+     * @param  list<Name>  $names
+     * @return list<string>
+     */
+    private function changes(Dns $dns, array $names): array
+    {
+        $none = ServerSet::of([]);
+        $to = ServerSet::ofHosts(['ns1.sound-hosting.example', 'ns2.sound-hosting.example']);
+        $wanted = array_map(
+            fn (Name $name): ChangeWanted => new ChangeWanted(new ZoneWanted(DomainName::of($name->ascii), $none), $to),
+            $names,
+        );
+        $read = 0;
+        $start = hrtime(true);
+        $dns->changes($wanted, function (ChangeWanted $one, ChangeSeen $seen) use (&$read): void {
+            $read += $seen->before === null ? 0 : 1;
+        });
+
+        return [
+            sprintf('changes of name servers judged, %s of %s read', number_format($read), number_format(count($wanted))),
+            number_format((count($wanted) / (hrtime(true) - $start)) * 1e9).' a second',
+            '',
+        ];
+    }
+
     /**
      * @param  list<Name>  $names
      * @return list<string>
@@ -215,13 +267,13 @@ final class BenchOutside extends Command
 
         return [
             sprintf(
-                'delegations checked, %s of %s answering, %.0f MB more',
+                'delegations and DNSSEC checked, %s of %s answering, %.0f MB more',
                 number_format($seen),
                 number_format(count($asked)),
                 (memory_get_peak_usage() - $before) / 1e6,
             ),
             number_format((count($asked) / (hrtime(true) - $start)) * 1e9).' a second',
-            '2,000',
+            '2,000; whole judgements 300',
         ];
     }
 
