@@ -79,6 +79,19 @@ final readonly class Record
             : $before ?? $first;
     }
 
+    /**
+     * @param  list<string>  $hosts  A-labels, in any order
+     * @return bool whether it says exactly these name servers; one that says none says nothing
+     */
+    public function isServedBy(array $hosts): bool
+    {
+        $said = $this->servers ?? [];
+        sort($said);
+        sort($hosts);
+
+        return $this->servers !== null && $said === $hosts;
+    }
+
     /** Whether it speaks of statuses in EPP's words at all; many registries of countries don't. */
     public function saysStatuses(): bool
     {

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use Acre\Core\Dnssec\Delegate;
 use Acre\Core\Dnssec\Key;
-use Acre\Core\Time\Instant;
 use App\Actions\Outside\Observe;
 use App\Models\Account;
 use App\Models\Docket;
@@ -98,22 +97,7 @@ final class ChangeServersTest extends TestCase
     {
         $ascii = 'points-'.self::$trials++.'-'.getmypid().'.com';
         $this->add([
-            'names' => [
-                $otherwise + [
-                    'name' => $ascii,
-                    'registrar' => 'skerry',
-                    'created' => Instant::of('2020-11-02')->epoch,
-                    'ends' => Instant::of('2027-11-02')->epoch,
-                    'updated' => 0,
-                    'statuses' => [],
-                    'servers' => self::HERE,
-                    'shown' => [],
-                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
-                    'autoRenew' => true,
-                    'account' => $this->giver->number,
-                    'due' => Instant::of('2099-01-01')->epoch,
-                ],
-            ],
+            'names' => [self::atRegistry($ascii, self::HERE, $otherwise + ['account' => $this->giver->number])],
             'zones' => [
                 [
                     'zone' => $ascii,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Dnssec\ChainState;
-use Acre\Core\Time\Instant;
 use App\Actions\Outside\LookAtServers;
 use App\Models\Account;
 use App\Models\Docket;
@@ -83,32 +82,14 @@ final class DnssecDeedTest extends TestCase
         ]);
     }
 
-    /**
-     * @param  array<string, mixed>|null  $signed
-     * @param  array<string, mixed>  $otherwise
-     */
-    private function registered(?array $signed, string $at = 'skerry', array $otherwise = []): Name
+    /** @param  array<string, mixed>|null  $signed */
+    private function registered(?array $signed, string $at = 'skerry'): Name
     {
         $ascii = 'keys-'.self::$trials++.'-'.getmypid().'.com';
         $this->world->add([
             'hosts' => [],
             'moods' => [],
-            'names' => [
-                $otherwise + [
-                    'name' => $ascii,
-                    'registrar' => $at,
-                    'created' => Instant::of('2020-11-02')->epoch,
-                    'ends' => Instant::of('2099-11-02')->epoch,
-                    'updated' => 0,
-                    'statuses' => [],
-                    'servers' => self::HOSTS,
-                    'shown' => [],
-                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
-                    'autoRenew' => true,
-                    'account' => $this->giver->number,
-                    'due' => Instant::of('2099-01-01')->epoch,
-                ],
-            ],
+            'names' => [self::atRegistry($ascii, self::HOSTS, ['registrar' => $at, 'account' => $this->giver->number])],
             'zones' => [['zone' => $ascii, 'records' => json_encode(['signed' => $signed], JSON_THROW_ON_ERROR)]],
         ]);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Time\Instant;
 use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
 use Illuminate\Support\Facades\Cache;
@@ -15,6 +16,30 @@ trait Worldly
     private static int $trials = 1;
 
     private World $world;
+
+    /**
+     * A name as the world's document has it: at Skerry, held for years to come.
+     *
+     * @param  list<string>  $servers
+     * @param  array<string, mixed>  $otherwise
+     * @return array<string, mixed>
+     */
+    private static function atRegistry(string $ascii, array $servers, array $otherwise = []): array
+    {
+        return $otherwise + [
+            'name' => $ascii,
+            'registrar' => 'skerry',
+            'created' => Instant::of('2020-11-02')->epoch,
+            'ends' => Instant::of('2099-11-02')->epoch,
+            'updated' => 0,
+            'statuses' => [],
+            'servers' => $servers,
+            'shown' => [],
+            'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
+            'autoRenew' => true,
+            'due' => Instant::of('2099-01-01')->epoch,
+        ];
+    }
 
     private function world(): World
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Acre\Core\Time\Instant;
 use App\Actions\Servers\WatchRecords;
 use App\Models\Docket;
 use App\Models\DocketState;
@@ -46,21 +45,7 @@ final class ZonesTest extends TestCase
                 ['host' => self::HOSTS[1], 'addresses' => ['198.51.100.180']],
             ],
             'moods' => [],
-            'names' => [
-                [
-                    'name' => $zone,
-                    'registrar' => 'skerry',
-                    'created' => Instant::of('2020-11-02')->epoch,
-                    'ends' => Instant::of('2027-11-02')->epoch,
-                    'updated' => 0,
-                    'statuses' => [],
-                    'servers' => self::HOSTS,
-                    'shown' => [],
-                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
-                    'autoRenew' => true,
-                    'due' => Instant::of('2099-01-01')->epoch,
-                ],
-            ],
+            'names' => [self::atRegistry($zone, self::HOSTS)],
             'zones' => [
                 [
                     'zone' => $zone,

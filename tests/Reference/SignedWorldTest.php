@@ -70,19 +70,7 @@ final class SignedWorldTest extends TestCase
             foreach (self::habits($algorithm) as $called => $case) {
                 $name = str_replace(' ', '-', $called)."-{$algorithm}-".getmypid().'.com';
                 $cases[$name] = $case;
-                $names[] = [
-                    'name' => $name,
-                    'registrar' => 'skerry',
-                    'created' => Instant::of('2020-11-02')->epoch,
-                    'ends' => Instant::of('2099-11-02')->epoch,
-                    'updated' => 0,
-                    'statuses' => [],
-                    'servers' => self::HOSTS,
-                    'shown' => [],
-                    'holder' => ['handle' => 'W-1', 'organisation' => 'Wickerby Bell Foundry'],
-                    'autoRenew' => true,
-                    'ds' => $case[1] ?? [],
-                ];
+                $names[] = self::atRegistry($name, self::HOSTS, ['ds' => $case[1] ?? []]);
                 $zones[] = [
                     'zone' => $name,
                     'records' => json_encode([

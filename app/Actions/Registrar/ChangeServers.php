@@ -159,15 +159,7 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
 
     public function isSeen(DocketLine $line, array $terms, Record $record): bool
     {
-        $wanted = explode(' ', $line->after['servers'] ?? '');
-        $seen = $record->servers;
-        if ($seen === null) {
-            return false;
-        }
-        sort($wanted);
-        sort($seen);
-
-        return $seen === $wanted;
+        return $record->isServedBy(explode(' ', $line->after['servers'] ?? ''));
     }
 
     public function isAsMade(HeldCase $file, DocketLine $line): bool

@@ -40,15 +40,7 @@ final class RestoreServers extends DeedAtRegistrar implements SeenOutside
 
     public function isSeen(DocketLine $line, array $terms, Record $record): bool
     {
-        $wanted = explode(' ', $line->after['servers'] ?? '');
-        $seen = $record->servers;
-        if ($seen === null) {
-            return false;
-        }
-        sort($wanted);
-        sort($seen);
-
-        return $seen === $wanted;
+        return $record->isServedBy(explode(' ', $line->after['servers'] ?? ''));
     }
 
     public function beforeAndAfter(HeldCase $file, array $terms): array
