@@ -82,6 +82,7 @@ final class ChainTest extends TestCase
         self::assertSame([ChainState::Whole, null], [$chain(1)->state, $chain(1)->fault]);
         self::assertSame(self::day(14)->epoch, $chain(1)->until?->epoch);
         self::assertSame(ChainState::Whole, $chain(14)->state);
+        self::assertSame([false, true], [$chain(11)->lapsesSoon(self::day(11)), $chain(12)->lapsesSoon(self::day(12))], 'two days before');
         $lapsed = $chain(15);
         self::assertSame(
             [ChainState::Dark, ChainFault::RecordsNotSigned, SignatureFault::Expired],

@@ -6,7 +6,11 @@ namespace Tests\Core\Delegation;
 
 use Acre\Core\Delegation\Answer;
 use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\Glue;
 use Acre\Core\Delegation\ServerSeen;
+use Acre\Core\Delegation\ServerSet;
+use Acre\Core\Dnssec\Chain;
+use Acre\Core\Dnssec\ChainState;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Time\Instant;
 use PHPUnit\Framework\TestCase;
@@ -125,5 +129,65 @@ final class DelegationTest extends TestCase
         ]))->digest();
         self::assertSame($one(7, Answer::Authoritative), $one(8, Answer::Authoritative));
         self::assertNotSame($one(7, Answer::Authoritative), $one(7, Answer::Silent));
+    }
+
+    /** RFC 7766 §5, RFC 9471: TCP, and the addresses of hosts inside the name. */
+    public function test_servers_without_tcp_and_glue_that_is_missing_or_wrong(): void
+    {
+        $tcp = fn (?bool $overTcp): ServerSeen => new ServerSeen(
+            self::BOTH[1],
+            '198.51.100.1',
+            Answer::Authoritative,
+            7,
+            self::BOTH,
+            false,
+            $overTcp,
+        );
+        $found = fn (ServerSeen $second, Glue ...$glue): array => self::tags(
+            new DelegationSeen('a.com', self::BOTH, 3600, [], [self::server(0), $second], glue: array_values($glue)),
+        );
+        self::assertSame([[], [], ['server_without_tcp']], [$found($tcp(null)), $found($tcp(true)), $found($tcp(false))]);
+        self::assertSame(['glue_missing'], $found($tcp(true), new Glue('ns.a.com', [], null)));
+        self::assertSame(['glue_wrong'], $found($tcp(true), new Glue('ns.a.com', ['192.0.2.1', '192.0.2.2'], ['192.0.2.1'])));
+        self::assertSame([], $found($tcp(true), new Glue('ns.a.com', ['192.0.2.1'], ['192.0.2.1', '192.0.2.2'])));
+        self::assertSame([], $found($tcp(true), new Glue('ns.a.com', ['2001:db8::1'], ['2001:DB8:0::1'])), 'the same, written otherwise');
+        self::assertSame([], $found($tcp(true), new Glue('ns.a.com', ['192.0.2.1'], null)), 'nobody knows');
+    }
+
+    public function test_a_chain_that_breaks_is_told_with_its_fault(): void
+    {
+        $now = Instant::of('2026-10-06T09:00:00Z');
+        $found = fn (?Chain $chain): array => self::tags(
+            new DelegationSeen('a.com', self::BOTH, 3600, [], [self::server(0), self::server(1)], chain: $chain),
+        );
+        $chain = fn (ChainState $state, ?Instant $until = null): Chain => Chain::kept($state, null, null, $until);
+        self::assertSame([], $found(null));
+        self::assertSame([], $found($chain(ChainState::Unsigned)));
+        self::assertSame([], $found($chain(ChainState::Unreadable)));
+        self::assertSame(['signed_without_delegate'], $found($chain(ChainState::NoDelegate)));
+        self::assertSame(['dnssec_broken'], $found($chain(ChainState::Dark)));
+        self::assertSame([], $found($chain(ChainState::Whole, $now->plusDays(3))));
+        self::assertSame(['signatures_lapse'], $found($chain(ChainState::Whole, $now->plusDays(2))));
+    }
+
+    public function test_a_zone_is_served_when_every_host_says_exactly_the_list(): void
+    {
+        $set = ServerSet::ofHosts(self::BOTH);
+        $seen = fn (ServerSeen ...$servers): DelegationSeen => new DelegationSeen('a.com', self::BOTH, 1, [], array_values($servers));
+        $is = fn (ServerSeen ...$servers): bool => $seen(...$servers)->isServedBy($set);
+        self::assertTrue($is(self::server(0), self::server(1)));
+        self::assertFalse($is(self::server(0)));
+        self::assertFalse($is(self::server(0), self::server(1, Answer::Refused)));
+        self::assertFalse($is(self::server(0), self::server(1, names: ['ns1.a.example', 'ns3.a.example'])));
+        self::assertFalse((new DelegationSeen('a.com', [], 1, [], []))->isServedBy(ServerSet::of([])));
+    }
+
+    /** @return list<string> */
+    private static function tags(DelegationSeen $seen): array
+    {
+        return array_map(
+            fn (Finding $one): string => (string) $one->tag->value,
+            $seen->findings(Instant::of('2026-10-06T09:00:00Z')),
+        );
     }
 }

@@ -78,13 +78,13 @@ final class ServersChangeTest extends TestCase
 
     public function test_nobody_asked_is_not_known_and_an_old_answer_is_nobody_asked(): void
     {
-        $old = self::seen(after: self::zone(self::HERE), at: self::now()->plusSeconds(-ServersChange::FRESH - 1));
+        $old = self::seen(after: self::zone(self::HERE), at: self::now()->plusSeconds(-3_601));
         foreach ([null, $old] as $seen) {
             $found = self::judge($seen);
             self::assertSame(['not_asked'], array_map(fn (Finding $one): string => (string) $one->tag->value, $found));
             self::assertSame(Effect::NotKnown, $found[0]->effect);
         }
-        $fresh = self::seen(after: self::zone(self::HERE), at: self::now()->plusSeconds(-ServersChange::FRESH));
+        $fresh = self::seen(after: self::zone(self::HERE), at: self::now()->plusSeconds(-3_600));
         self::assertSame([], self::judge($fresh));
     }
 
@@ -232,7 +232,7 @@ final class ServersChangeTest extends TestCase
             'SOA',
             60,
             'ns. host. '.count($records).' 7200 3600 1209600 '.count($records),
-        )]);
+        ), new Entry('a.com', 'DNSKEY', 60, '257 3 13 '.base64_encode(implode(' ', $records)))]);
     }
 
     /**

@@ -42,6 +42,11 @@ final class WelcomeLetterTest extends TestCase
             ['a.dns.wherry.example' => [], 'b.dns.wherry.example' => []],
             [],
         ];
+        yield 'whose address is whose nobody can say' => [
+            'DNS: a.dns.wherry.example b.dns.wherry.example 192.0.2.1 192.0.2.2',
+            ['a.dns.wherry.example' => [], 'b.dns.wherry.example' => []],
+            [],
+        ];
         yield 'no heading at all' => [
             "ns1.wherry.example\nNS2.WHERRY.EXAMPLE.",
             ['ns1.wherry.example' => [], 'ns2.wherry.example' => []],
