@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Zone\SetWanted;
+use App\Actions\Servers\RecordsTyped;
 use App\Actions\Servers\WatchRecords;
 use App\Models\Docket;
 use App\Models\DocketState;
@@ -202,5 +204,25 @@ final class ZonesTest extends TestCase
         $this->get("/dockets/{$docket->id}")->assertSee('Every name server says it since');
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
+    }
+
+    /** A zone file as a Windows editor saves it, and hosts in their own alphabet. */
+    public function test_other_editors_and_alphabets_are_read(): void
+    {
+        $name = $this->house->name('möwe.com');
+        $file = "\xFF\xFE".mb_convert_encoding("\$TTL 300\r\n@ A 192.0.2.1\r\nwww CNAME @\r\n", 'UTF-16LE', 'UTF-8');
+        $upload = UploadedFile::fake()->createWithContent('zone.txt', $file);
+        $this->followingRedirects()->post("/names/{$name->ascii}/zones", ['file' => $upload])->assertSee('2 records are kept');
+        $typed = RecordsTyped::read("möwe A 192.0.2.1\n@ MX 10 mail.glocken-für-alle.example.\n@ TXT \"für alle\"\n- größe AAAA");
+        self::assertSame([], $typed->wrong);
+        self::assertSame(
+            [
+                'xn--mwe-sna A 192.0.2.1',
+                '@ MX 10 mail.xn--glocken-fr-alle-7vb.example.',
+                '@ TXT "f\\195\\188r alle"',
+                '- xn--gre-6ka8i AAAA',
+            ],
+            array_map(fn (SetWanted $set): string => $set->text(), $typed->wanted->sets),
+        );
     }
 }

@@ -57,6 +57,19 @@ final readonly class KeepZone
         return $this->copies->keep($name->id, $found->copy, $source, $found->host, $this->clock->now()) ? 'kept' : 'same';
     }
 
+    /** As editors of other systems save it. */
+    private static function plain(string $text): string
+    {
+        $marks = ["\xEF\xBB\xBF" => 'UTF-8', "\xFF\xFE" => 'UTF-16LE', "\xFE\xFF" => 'UTF-16BE'];
+        foreach ($marks as $mark => $encoding) {
+            if (str_starts_with($text, $mark)) {
+                return mb_convert_encoding(substr($text, strlen($mark)), 'UTF-8', $encoding);
+            }
+        }
+
+        return $text;
+    }
+
     /**
      * What can be read of it is kept, the rest told.
      *
@@ -65,7 +78,7 @@ final readonly class KeepZone
     public function read(Name $name, string $text, string $source, string $toldBy): ZoneRead
     {
         $zone = WireName::ofHost($name->ascii);
-        $file = MasterFile::read($text, $zone);
+        $file = MasterFile::read(self::plain($text), $zone);
         $refused = array_map(
             fn (RefusedLine $line): array => [$line->line, mb_substr(mb_scrub($line->text), 0, 200), $line->why],
             $file->refused,

@@ -32,7 +32,7 @@ final class RecordsTyped
         /** @var array<string, array{string, string, int|null, list<string>}> $sets */
         $sets = [];
         foreach (array_slice(explode("\n", strtr($text, "\r", "\n")), 0, self::MOST) as $line) {
-            $line = trim($line);
+            $line = self::ascii(trim($line));
             if ($line === '') {
                 continue;
             }
@@ -60,6 +60,20 @@ final class RecordsTyped
             fn (array $one): SetWanted => new SetWanted(...$one),
             $sets,
         ))), $wrong);
+    }
+
+    /** Hosts in other alphabets as the DNS has them (RFC 5890); texts stay as they are. */
+    private static function ascii(string $line): string
+    {
+        return (string) preg_replace_callback(
+            '/(?<![^\s.])[^\s."]*[^\x00-\x7F\s."][^\s."]*(?=[^"]*$)/u',
+            function (array $found): string {
+                $ascii = idn_to_ascii($found[0], IDNA_NONTRANSITIONAL_TO_ASCII, INTL_IDNA_VARIANT_UTS46);
+
+                return $ascii === false ? $found[0] : $ascii;
+            },
+            $line,
+        );
     }
 
     /** Of a zone: what names it by itself means that zone. */
