@@ -358,7 +358,7 @@ return [
     ],
     'page' => [
         'guide' => 'User’s guide',
-        'read_guide' => 'Read the user’s guide: twelve jobs of a working week',
+        'read_guide' => 'Read the user’s guide: thirteen jobs of a working week',
         'glossary_and_shortcuts' => 'Glossary and shortcuts',
         'words_we_use_on_these_pages' => 'Words we use on these pages, and keyboard shortcuts.',
         'keys' => 'Keys',
