@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Delegation;
 
 use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Dnssec\DelegatesBefore;
 use Acre\Core\Dnssec\Key;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
@@ -14,6 +15,7 @@ use Acre\Core\Zone\Comparison;
 use Acre\Core\Zone\Difference;
 use Acre\Core\Zone\DifferenceKind;
 use Acre\Core\Zone\Service;
+use Acre\Core\Zone\ZoneCopy;
 
 /** A name that is to get other name servers: whether they are ready for it, and what would be lost. */
 final readonly class ServersChange
@@ -24,6 +26,7 @@ final readonly class ServersChange
     /**
      * @param  ChangeSeen|null  $seen  null: nobody has asked
      * @param  list<ServersFinding>  $accepted  what is meant to happen
+     * @param  DelegatesBefore|null  $gone  DS that the registry had before; null: it is not known to have had any
      */
     public function __construct(
         private DomainName $name,
@@ -31,6 +34,7 @@ final readonly class ServersChange
         private ?ChangeSeen $seen,
         private Instant $now,
         private array $accepted = [],
+        private ?DelegatesBefore $gone = null,
     ) {
     }
 
@@ -159,20 +163,67 @@ final readonly class ServersChange
     /** @return list<Finding> */
     private function dnssec(ChangeSeen $seen): array
     {
-        $known = array_filter($seen->delegates ?? [], fn (Delegate $one): bool => $one->isKnown());
-        if ($seen->delegates === null || ($known !== [] && $seen->keys === null)) {
+        $kept = $this->gone !== null && $this->now->isBefore($this->gone->keptUntil()) ? $this->gone : null;
+        $isKept = $kept !== null && self::wants($kept->delegates);
+        if ($seen->delegates === null || ($seen->keys === null && ($isKept || self::wants($seen->delegates)))) {
             return [Finding::of(ServersFinding::DnssecNotKnown, Effect::NotKnown)];
         }
+        $keys = $seen->keys ?? [];
+
+        return match (true) {
+            // Resolvers that validate answer nothing at all (RFC 4035 §5).
+            ! $this->isProved($seen->delegates, $keys) => [Finding::of(ServersFinding::BreaksDnssec, Effect::Stops)],
+            $kept !== null && ! $this->isProved($kept->delegates, $keys) => [
+                Finding::of(ServersFinding::DelegateKept, Effect::Stops, $kept->keptUntil(), gone: $kept->gone, until: $kept->keptUntil()),
+            ],
+            self::wants($seen->delegates) && self::isApart($seen) => [Finding::of(ServersFinding::KeysApart, Effect::Stops)],
+            default => [],
+        };
+    }
+
+    /**
+     * Whether resolvers that read these want answers signed: a digest that nobody can compute counts as none (RFC 4035 §5.2).
+     *
+     * @param  list<Delegate>  $delegates
+     */
+    private static function wants(array $delegates): bool
+    {
+        return array_filter($delegates, fn (Delegate $one): bool => $one->isKnown()) !== [];
+    }
+
+    /**
+     * @param  list<Delegate>  $delegates
+     * @param  list<Key>  $keys
+     */
+    private function isProved(array $delegates, array $keys): bool
+    {
         $owner = self::wire($this->name->ascii);
-        foreach ($known as $delegate) {
-            $named = array_filter($seen->keys ?? [], fn (Key $key): bool => $delegate->names($owner, $key));
-            if ($named !== []) {
-                return [];
+        foreach ($delegates as $delegate) {
+            foreach ($keys as $key) {
+                if ($delegate->isKnown() && $delegate->names($owner, $key)) {
+                    return true;
+                }
             }
         }
 
-        // Resolvers that validate answer nothing at all (RFC 4035 §5).
-        return $known === [] ? [] : [Finding::of(ServersFinding::BreaksDnssec, Effect::Stops)];
+        return ! self::wants($delegates);
+    }
+
+    /**
+     * Whether a resolver that kept the keys of one can't prove the answers of the other: both must have all keys of both while the change
+     * is under way (RFC 6781 §4.3.5.1).
+     */
+    private static function isApart(ChangeSeen $seen): bool
+    {
+        [$here, $there] = [self::keySet($seen->before), self::keySet($seen->after)];
+
+        return $here !== [] && $there !== [] && (array_diff($here, $there) !== [] || array_diff($there, $here) !== []);
+    }
+
+    /** @return list<string> */
+    private static function keySet(?ZoneCopy $copy): array
+    {
+        return $copy === null ? [] : $copy->sets["{$copy->zone} DNSKEY"]->data ?? [];
     }
 
     private static function wire(string $name): string

@@ -31,6 +31,10 @@ enum ServersFinding: string implements FindingTag
     case LosesPart = 'loses_part';
     case LosesOther = 'loses_other';
     case BreaksDnssec = 'breaks_dnssec';
+    /** Gone at the registry, and kept by resolvers. */
+    case DelegateKept = 'delegate_kept';
+    /** Old and new servers sign, each with keys that the other does not have. */
+    case KeysApart = 'keys_apart';
     case DnssecNotKnown = 'dnssec_not_known';
     /** The present servers don't answer, so nothing can be compared. */
     case NothingToCompare = 'nothing_to_compare';
@@ -52,6 +56,12 @@ enum ServersFinding: string implements FindingTag
         return self::ACCEPTABLE;
     }
 
+    /** Whether it is about DNSSEC. */
+    public function isOfKeys(): bool
+    {
+        return in_array($this, [self::BreaksDnssec, self::DelegateKept, self::KeysApart, self::DnssecNotKnown], true);
+    }
+
     public static function area(): string
     {
         return 'servers';
@@ -60,7 +70,14 @@ enum ServersFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::NotAsked, self::TooFew, self::NobodyAnswers, self::BreaksDnssec, self::DnssecNotKnown, self::NothingToCompare => [],
+            self::NotAsked,
+            self::TooFew,
+            self::NobodyAnswers,
+            self::BreaksDnssec,
+            self::KeysApart,
+            self::DnssecNotKnown,
+            self::NothingToCompare => [],
+            self::DelegateKept => ['gone', 'until'],
             self::TooMany => ['count'],
             self::NeedsGlue, self::NoAddress, self::IsAlias => ['host'],
             self::OneDoesNotAnswer => ['host', 'answer'],
@@ -80,7 +97,9 @@ enum ServersFinding: string implements FindingTag
             self::MailElsewhere,
             self::LosesWeb,
             self::LosesPart,
-            self::BreaksDnssec => Cost::Dark,
+            self::BreaksDnssec,
+            self::DelegateKept,
+            self::KeysApart => Cost::Dark,
             self::TooFew, self::TooMany, self::IsAlias, self::NotAsked, self::DnssecNotKnown => Cost::MovementFails,
             default => Cost::Attention,
         };
@@ -99,7 +118,8 @@ enum ServersFinding: string implements FindingTag
             self::LosesMailTrust,
             self::LosesPart,
             self::LosesOther => Actor::Host,
-            self::BreaksDnssec => Actor::Registrar,
+            self::BreaksDnssec, self::KeysApart => Actor::Registrar,
+            self::DelegateKept => Actor::Time,
             default => Actor::House,
         };
     }
@@ -116,7 +136,8 @@ enum ServersFinding: string implements FindingTag
             self::LosesMailTrust,
             self::LosesPart,
             self::LosesOther => Cure::AddRecords,
-            self::BreaksDnssec => Cure::EndDnssec,
+            self::BreaksDnssec, self::KeysApart => Cure::EndDnssec,
+            self::DelegateKept => Cure::Wait,
             self::OneNetwork, self::WebElsewhere, self::NothingToCompare => null,
         };
     }

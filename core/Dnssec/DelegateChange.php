@@ -76,8 +76,10 @@ final readonly class DelegateChange
     /** @return list<Finding> */
     private function off(KeysSeen $seen): array
     {
+        $until = $this->now->plusSeconds($seen->ttl ?? DelegatesBefore::LONGEST);
+
         return $seen->keys === [] || $seen->keys === null
             ? []
-            : [Finding::of(DnssecFinding::KeepSigning, Effect::Worth, null, until: $this->now->plusSeconds($seen->ttl ?? 172_800))];
+            : [Finding::of(DnssecFinding::KeepSigning, Effect::Worth, null, until: $until)];
     }
 }

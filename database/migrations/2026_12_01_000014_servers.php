@@ -56,6 +56,18 @@ return new class extends Migration
             CREATE INDEX pointing_faults_host ON pointing_faults (host, finding) WHERE host <> '';
             CREATE INDEX pointing_faults_finding ON pointing_faults (finding, name_id);
 
+            -- DS records that the registry was last seen to have, and the last ones before that, which resolvers may still keep.
+            CREATE TABLE delegates_seen (
+                name_id bigint PRIMARY KEY REFERENCES names ON DELETE CASCADE,
+                -- ["60485 13 2 AB…"], in order
+                delegates jsonb NOT NULL CHECK (jsonb_typeof(delegates) = 'array'),
+                ttl integer CHECK (ttl >= 0),
+                gone jsonb NOT NULL DEFAULT '[]' CHECK (jsonb_typeof(gone) = 'array'),
+                gone_ttl integer CHECK (gone_ttl >= 0),
+                gone_at timestamptz,
+                CHECK ((gone = '[]') = (gone_at IS NULL))
+            );
+
             CREATE TABLE zone_copies (
                 id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
                 name_id bigint NOT NULL REFERENCES names ON DELETE CASCADE,

@@ -255,6 +255,9 @@ return [
         'loses_part' => 'A part of it would not work: :records missing or different on the new name servers',
         'loses_other' => 'The new name servers don’t have the same :records',
         'breaks_dnssec' => 'DNSSEC would break: the new name servers sign with no key that the registry’s DS record names',
+        'delegate_kept' => 'DNSSEC would break for some: the registry’s old DS record was gone on :gone, and resolvers may keep it '
+            .'until :until',
+        'keys_apart' => 'DNSSEC would break for some: both hosts sign, but neither has the other’s keys, which resolvers keep',
         'dnssec_not_known' => 'Whether DNSSEC would break is not known: the DS record or the new keys could not be read',
         'nothing_to_compare' => 'The present name servers don’t answer, so nothing can be compared',
     ],

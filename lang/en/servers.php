@@ -203,6 +203,13 @@ return [
         'dark' => 'broken: :fault. Whoever checks signatures gets no answer at all.',
         'not_known' => 'not known.',
     ],
+    'plan' => [
+        'off' => 'Turn off DNSSEC at the registry now. The present host goes on signing.',
+        'is_off' => 'DNSSEC is off at the registry. The present host goes on signing for now.',
+        'change' => 'Change the name servers from :at: no resolver has the old DS record any more.',
+        'on' => 'Turn DNSSEC on again from :at, with the keys of the new name servers.',
+        'unsigned' => 'The new name servers don’t sign: the name stays without DNSSEC unless its new host signs it.',
+    ],
     'span' => [
         'title' => 'If you change to :set',
         'drawing' => 'When a change is seen everywhere',

@@ -184,6 +184,37 @@ final class ChangeServersTest extends TestCase
         $this->get($this->asked('', $name))->assertSee('1 of 1 can go now')->assertDontSee('DNSSEC would break');
     }
 
+    /** RFC 6781 §4.3.5.2: off first, then the wait, then the servers. */
+    public function test_a_ds_that_was_removed_is_waited_for(): void
+    {
+        $key = new Key(257, 3, 13, random_bytes(64));
+        $record = 'DNSKEY 257 3 13 '.base64_encode($key->key);
+        $digest = ['tag' => $key->tag(), 'algorithm' => 13, 'type' => 2, 'digest' => str_repeat('CD', 32)];
+        $name = $this->registered([self::MX], ['ds' => [$digest]], [self::MX, $record]);
+        $page = $this->get($this->asked('', $name))->assertSee('DNSSEC would break: the new name servers sign with no key');
+        $page->assertSee('0 of 1 can go now');
+        $this->get("/names/{$name->ascii}/points")
+            ->assertSee('Turn off DNSSEC at the registry now')
+            ->assertSee('The new name servers don’t sign');
+
+        // Its registrar took the DS out; who asks again at once is told when the last resolver has let go of it.
+        $this->add(['names' => [self::atRegistry($name->ascii, self::HERE, ['account' => $this->giver->number, 'ds' => []])]]);
+        $kept = fn (): string => 'DNSSEC would break for some: the registry’s old DS record was gone on';
+        $this->get($this->asked('', $name))->assertSee($kept())->assertSee('0 of 1 can go now');
+        $this->get("/names/{$name->ascii}/points")->assertSee('DNSSEC is off at the registry');
+        $seen = DB::table('delegates_seen')->where('name_id', $name->id)->sole();
+        self::assertSame(['[]', true], [$seen->delegates, $seen->gone_at !== null]);
+        self::assertIsInt($seen->gone_ttl);
+
+        // Asked again later, it is gone since the first time.
+        $clock = app(TradeClock::class);
+        $clock->set($clock->now()->plusSeconds($seen->gone_ttl - 60));
+        $this->get($this->asked('', $name))->assertSee($kept());
+        self::assertSame($seen->gone_at, DB::table('delegates_seen')->where('name_id', $name->id)->value('gone_at'));
+        $clock->set($clock->now()->plusSeconds(61));
+        $this->get($this->asked('', $name))->assertSee('1 of 1 can go now')->assertDontSee($kept());
+    }
+
     public function test_a_silent_new_server_is_told_and_holds_up_its_neighbours_names_no_longer_than_itself(): void
     {
         $name = $this->registered([self::MX]);

@@ -8,6 +8,7 @@ use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Delegation\ServersChange;
 use Acre\Core\Delegation\ServerSet;
 use Acre\Core\Delegation\ServersFinding;
+use Acre\Core\Dnssec\DelegatesBefore;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Readiness;
@@ -34,6 +35,7 @@ use App\Models\ServersKept;
 use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\HeldCase;
+use App\Queries\Servers\KeptDelegates;
 use App\Queries\Servers\ServerChecks;
 use App\Queries\Servers\ServersBefore;
 use App\Support\TradeClock;
@@ -43,6 +45,9 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
 {
     /** @var array<int, ChangeSeen|null> by name: what servers said */
     private array $seen = [];
+
+    /** @var array<int, DelegatesBefore> by name: what resolvers may still keep */
+    private array $gone = [];
 
     /** @var array<int, ServerSet> by name: those before the docket that is taken back */
     private array $before = [];
@@ -54,6 +59,7 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
         TradeClock $clock,
         private readonly ServerChecks $checks,
         private readonly ServersBefore $then,
+        private readonly KeptDelegates $delegates,
         private readonly ZoneCopies $copies,
         private readonly WatchServers $watch,
     ) {
@@ -107,6 +113,7 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
     {
         $this->readBefore($files, $terms);
         $this->seen = [];
+        $this->gone = $this->delegates->gone(array_map(fn (HeldCase $file): int => $file->nameId, $files));
         foreach ($this->bySet($files, $terms) as [$set, $ids]) {
             $this->seen += array_fill_keys($ids, null);
             $this->seen = array_replace($this->seen, $this->checks->of($ids, $set));
@@ -201,12 +208,15 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
      */
     public function change(HeldCase $file, array $terms, Instant $now): ServersChange
     {
+        $seen = $this->seen($file, $terms);
+
         return new ServersChange(
             $file->facts->name,
             $this->target($file, $terms),
-            $this->seen($file, $terms),
+            $seen,
             $now,
             array_map(ServersFinding::from(...), self::accepted($terms['accept'] ?? null)),
+            $this->gone[$file->nameId] ?? null,
         );
     }
 

@@ -33,6 +33,7 @@ final readonly class AskServers
         private Dns $dns,
         private ZoneCopies $copies,
         private GivingServers $giving,
+        private KeepDelegates $delegates,
         private ExceptionHandler $handler,
         private Dispatcher $bus,
         private TradeClock $clock,
@@ -148,6 +149,7 @@ final readonly class AskServers
 
     private function write(int $nameId, ChangeWanted $wanted, ChangeSeen $seen): void
     {
+        $this->delegates->handle($nameId, $seen->standing, $seen->at);
         $this->database->update(
             "UPDATE server_checks SET asked_at = greatest(?::timestamptz, wanted_at), body = decode(?, 'base64')
              WHERE name_id = ? AND servers_digest = ?",

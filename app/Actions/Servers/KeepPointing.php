@@ -10,7 +10,7 @@ use Acre\Core\Time\Instant;
 /** What follows from where a name was seen to point. In the transaction that keeps it. */
 final readonly class KeepPointing
 {
-    public function __construct(private KeepFaults $faults, private WatchServers $watch)
+    public function __construct(private KeepFaults $faults, private KeepDelegates $delegates, private WatchServers $watch)
     {
     }
 
@@ -18,6 +18,7 @@ final readonly class KeepPointing
     public function handle(int $nameId, DelegationSeen $seen, Instant $now): ?Instant
     {
         $this->faults->handle($nameId, $seen, $now);
+        $this->delegates->handle($nameId, $seen, $now);
 
         return $this->watch->seen($nameId, $seen, $now);
     }

@@ -6,6 +6,7 @@ namespace App\Queries\Servers;
 
 use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Delegation\DelegationSeen;
+use Acre\Core\Delegation\KeysPlan;
 use Acre\Core\Delegation\Propagation;
 use Acre\Core\Delegation\ServersChange;
 use Acre\Core\Drawing\Pointing;
@@ -20,6 +21,7 @@ final readonly class PointsPage
      * @param  Instant|null  $at  when the servers were asked; null: never
      * @param  list<Finding>  $findings  of the delegation as it stands, dearest first
      * @param  NamedSet|null  $set  that is compared with
+     * @param  KeysPlan|null  $plan  how the name changes where DNSSEC would break; null: nothing was compared
      * @param  int  $open  names whose servers are still to be asked: one, or none
      */
     public function __construct(
@@ -33,6 +35,7 @@ final readonly class PointsPage
         public ?ServersChange $change,
         public ?Propagation $now,
         public ?Propagation $lowered,
+        public ?KeysPlan $plan,
         public ?ServersWatched $watched,
     ) {
     }

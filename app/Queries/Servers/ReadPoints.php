@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Servers;
 
 use Acre\Core\Delegation\ChangeSeen;
+use Acre\Core\Delegation\KeysPlan;
 use Acre\Core\Delegation\Propagation;
 use Acre\Core\Delegation\ServersChange;
 use Acre\Core\Drawing\Pointing;
@@ -24,6 +25,7 @@ final readonly class ReadPoints
         private ServerChecks $checks,
         private ReadWatches $watches,
         private ReadDependence $dependence,
+        private KeptDelegates $delegates,
         private TradeClock $clock,
     ) {
     }
@@ -41,7 +43,8 @@ final readonly class ReadPoints
         if ($seen !== null && ($at === null || ! $seen->at->isBefore($at))) {
             [$delegation, $at] = [$seen->standing, $seen->at];
         }
-        $change = $set === null ? null : new ServersChange(DomainName::of($name->ascii), $set->value(), $seen, $now);
+        $gone = $this->delegates->gone([$name->id])[$name->id] ?? null;
+        $change = $set === null ? null : new ServersChange(DomainName::of($name->ascii), $set->value(), $seen, $now, gone: $gone);
 
         return new PointsPage(
             $delegation,
@@ -57,6 +60,16 @@ final readonly class ReadPoints
             $change,
             $seen?->before === null ? null : Propagation::of(...$this->spans($seen), from: $now),
             $seen?->before === null ? null : Propagation::lowered(...$this->spans($seen), from: $now),
+            $seen === null || $seen->before === null
+                ? null
+                : KeysPlan::of(
+                    $seen->standing->isSigned() === true,
+                    $seen->standing->keys?->ttl,
+                    $gone,
+                    $this->spans($seen),
+                    ($seen->keys ?? []) !== [],
+                    $now,
+                ),
             $this->watches->ofName($name->id),
         );
     }

@@ -12,6 +12,7 @@ use Acre\Core\Delegation\ServerSeen;
 use Acre\Core\Delegation\ServerSet;
 use Acre\Core\Delegation\ServersFinding;
 use Acre\Core\Dnssec\Delegate;
+use Acre\Core\Dnssec\DelegatesBefore;
 use Acre\Core\Dnssec\Key;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
@@ -127,6 +128,65 @@ final class ServersChangeTest extends TestCase
         self::assertSame([], self::dnssec([new Delegate(1, 13, 2, str_repeat('x', 32)), $ds], [$key]));
     }
 
+    /** RFC 6781 §4.3.5.2: a resolver that kept the DS judges by it until its TTL is over. */
+    public function test_a_ds_that_is_gone_counts_as_long_as_resolvers_keep_it(): void
+    {
+        $key = new Key(257, 3, 13, str_repeat('k', 64));
+        $other = new Key(257, 3, 13, str_repeat('o', 64));
+        $ds = Delegate::of("\1a\3com\0", $key);
+        $gone = fn (int $ago, ?int $ttl): DelegatesBefore => new DelegatesBefore([$ds], $ttl, self::now()->plusSeconds(-$ago));
+        self::assertSame(['delegate_kept'], self::dnssec([], [], $gone(3_599, 3_600)));
+        self::assertSame([], self::dnssec([], [], $gone(3_600, 3_600)));
+        // Nobody read its TTL: two days.
+        self::assertSame(['delegate_kept'], self::dnssec([], [], $gone(172_799, null)));
+        self::assertSame([], self::dnssec([], [], $gone(172_800, null)));
+        // Another DS in its place cures nothing for whoever kept the old one; keys that the old one names do.
+        self::assertSame(['delegate_kept'], self::dnssec([Delegate::of("\1a\3com\0", $other)], [$other], $gone(0, 60)));
+        self::assertSame([], self::dnssec([], [$key], $gone(0, 60)));
+        self::assertSame(['dnssec_not_known'], self::dnssec([], null, $gone(0, 60)));
+        $seen = self::seen(after: self::zone(self::HERE));
+        $found = (new ServersChange(
+            DomainName::of('a.com'),
+            ServerSet::ofHosts(self::HOSTS),
+            $seen,
+            self::now(),
+            gone: $gone(100, 3_600),
+        ))->findings();
+        self::assertEquals(self::now()->plusSeconds(3_500), $found[0]->from);
+    }
+
+    /** RFC 6781 §4.3.5.1: both operators publish both keys, or answers of the one are not proved by kept keys of the other. */
+    public function test_servers_that_sign_without_each_others_keys_break_dnssec_for_some(): void
+    {
+        $key = new Key(257, 3, 13, str_repeat('k', 64));
+        $ds = Delegate::of("\1a\3com\0", $key);
+        self::assertSame(['keys_apart'], self::apart(['257 3 13 a', '256 3 13 b'], ['257 3 13 a', '256 3 13 c'], [$ds]));
+        self::assertSame(['keys_apart'], self::apart(['257 3 13 a'], ['257 3 13 a', '256 3 13 c'], [$ds]));
+        self::assertSame(['keys_apart'], self::apart(['257 3 13 a', '256 3 13 c'], ['257 3 13 a'], [$ds]));
+        self::assertSame([], self::apart(['257 3 13 a', '256 3 13 b'], ['256 3 13 b', '257 3 13 a'], [$ds]));
+        self::assertSame([], self::apart(['257 3 13 a'], ['257 3 13 c'], []), 'nobody asks for proof');
+    }
+
+    /**
+     * @param  list<string>  $here  keys, as zone files write them
+     * @param  list<string>  $there
+     * @param  list<Delegate>  $delegates
+     * @return list<string> what stops it
+     */
+    private static function apart(array $here, array $there, array $delegates): array
+    {
+        $zone = fn (string ...$keys): ZoneCopy => ZoneCopy::of(
+            'a.com',
+            self::entries(array_map(fn (string $one): string => "a.com DNSKEY {$one}", array_values($keys))),
+        );
+        $standing = new DelegationSeen('a.com', ['ns1.here.example'], 172_800, $delegates, []);
+        $servers = [new ServerSeen(self::HOSTS[0], '192.0.2.1', Answer::Authoritative, 1, self::HOSTS)];
+        $keys = [new Key(257, 3, 13, str_repeat('k', 64))];
+        $seen = new ChangeSeen($standing, $zone(...$here), $servers, $zone(...$there), $delegates, $keys, self::now());
+
+        return self::stopping(self::judge($seen));
+    }
+
     public function test_what_could_not_be_read_is_no_loss(): void
     {
         $there = ZoneCopy::of('a.com', self::entries(self::without('MX')), ['a.com MX']);
@@ -161,11 +221,11 @@ final class ServersChangeTest extends TestCase
      * @param  list<Key>|null  $keys
      * @return list<string> what stops it, whatever else is meant to happen
      */
-    private static function dnssec(?array $delegates, ?array $keys): array
+    private static function dnssec(?array $delegates, ?array $keys, ?DelegatesBefore $gone = null): array
     {
         $seen = self::seen(after: self::zone(self::HERE), delegates: $delegates, keys: $keys);
 
-        return self::stopping(self::judge($seen, accepted: ServersFinding::acceptable()));
+        return self::stopping(self::judge($seen, accepted: ServersFinding::acceptable(), gone: $gone));
     }
 
     private static function now(): Instant
@@ -177,9 +237,11 @@ final class ServersChangeTest extends TestCase
      * @param  list<ServersFinding>  $accepted
      * @return list<Finding>
      */
-    private static function judge(?ChangeSeen $seen, array $accepted = []): array
+    private static function judge(?ChangeSeen $seen, array $accepted = [], ?DelegatesBefore $gone = null): array
     {
-        return (new ServersChange(DomainName::of('a.com'), ServerSet::ofHosts(self::HOSTS), $seen, self::now(), $accepted))->findings();
+        $set = ServerSet::ofHosts(self::HOSTS);
+
+        return (new ServersChange(DomainName::of('a.com'), $set, $seen, self::now(), $accepted, $gone))->findings();
     }
 
     /**

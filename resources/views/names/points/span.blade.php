@@ -39,7 +39,7 @@
     @else
         <p>{{ __('servers.span.not_known') }}</p>
     @endif
-    @php($dnssec = collect($page->change->findings())->first(fn($one) => str_contains($one->tag->value, 'dnssec')))
+    @php($dnssec = collect($page->change->findings())->first(fn($one) => $one->tag->isOfKeys()))
     <p>{{ __('servers.span.dnssec') }}
         @if ($dnssec !== null)
             <strong class="is-bad">{{ $words->finding($dnssec) }}.</strong>
@@ -49,4 +49,13 @@
                 : __('servers.span.survives') }}</strong>
         @endif
     </p>
+    @if ($dnssec?->effect === Acre\Core\Finding\Effect::Stops && $page->plan !== null)
+        <ol class="steps">
+            <li>{{ $page->plan->off === null ? __('servers.plan.is_off') : __('servers.plan.off') }}</li>
+            <li>{{ __('servers.plan.change', ['at' => App\Support\Dates::exact($page->plan->change)]) }}</li>
+            <li>{{ $page->plan->on === null
+                ? __('servers.plan.unsigned')
+                : __('servers.plan.on', ['at' => App\Support\Dates::exact($page->plan->on)]) }}</li>
+        </ol>
+    @endif
 </section>
