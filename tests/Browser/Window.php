@@ -155,7 +155,7 @@ final readonly class Window
             $this->driver->wait($this->patience, 50)->until($isSo);
         } catch (TimeoutException) {
             $seen = $this->driver->findElement(WebDriverBy::cssSelector('body'))->getText();
-            throw new RuntimeException("{$what} did not come on {$this->driver->getCurrentURL()}, which says: ".mb_substr($seen, 0, 800));
+            throw new RuntimeException("{$what} did not come on {$this->driver->getCurrentURL()}, which says: ".mb_substr($seen, 0, 1500));
         }
 
         return $this;
