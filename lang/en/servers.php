@@ -215,6 +215,7 @@ return [
         'drawing' => 'When a change is seen everywhere',
         'some' => 'Changed now: some see the old, some the new until :at',
         'nobody' => 'Changed now: both give the same answers until :at',
+        'dead' => 'Changed now: some see the old, some nothing until :at; then nobody sees it',
         'lowered' => 'TTLs lowered and waited for first: until :at',
         'add_first' => 'Have the missing records added first: then old and new name servers give the same answers, and nobody notices.',
         'why' => 'Resolvers keep the registry’s list of name servers for :registry, and the longest-lived record for :longest.',
@@ -223,6 +224,7 @@ return [
         'not_known' => 'How long old answers live is not known: the present name servers don’t answer.',
         'dnssec' => 'DNSSEC:',
         'unsigned' => 'not signed, nothing to prepare.',
+        'no_keys' => 'not known, as none of the new name servers answers for the name.',
         'survives' => 'the new name servers have a key that the registry’s DS record names.',
     ],
     'differs' => [

@@ -77,6 +77,7 @@ final class ChangeServersTest extends TestCase
             'operator' => 'New Quay',
             'servers' => array_map(fn (string $host): array => ['host' => $host, 'addresses' => []], self::THERE),
         ]);
+        $this->world->mood('192.0.2.161', 'fine');
         $this->world->mood('198.51.100.161', 'fine');
     }
 
@@ -213,6 +214,20 @@ final class ChangeServersTest extends TestCase
         self::assertSame($seen->gone_at, DB::table('delegates_seen')->where('name_id', $name->id)->value('gone_at'));
         $clock->set($clock->now()->plusSeconds(61));
         $this->get($this->asked('', $name))->assertSee('1 of 1 can go now')->assertDontSee($kept());
+    }
+
+    public function test_of_servers_that_know_nothing_of_the_name_nothing_good_is_said(): void
+    {
+        $name = $this->registered([self::MX]);
+        $this->world->mood('198.51.100.161', 'silent');
+        $this->world->mood('192.0.2.161', 'silent');
+        $this->asked('', $name);
+        $this->get("/names/{$name->ascii}/points")
+            ->assertSee('None of the new name servers has a zone for it')
+            ->assertSee('some see the old, some nothing until')
+            ->assertSee('none of the new name servers answers for the name')
+            ->assertDontSee('both give the same answers')
+            ->assertDontSee('nothing to prepare');
     }
 
     public function test_a_silent_new_server_is_told_and_holds_up_its_neighbours_names_no_longer_than_itself(): void

@@ -4,6 +4,7 @@
     @if ($page->now !== null)
         @php($waits = Acre\Core\Drawing\Waits::of($page->now, $page->lowered))
         @php($losses = $page->change->comparison()?->losses() ?? [])
+        @php($isDead = $page->seen->after === null)
         @php($isMissing = collect($losses)->contains($told->isBad(...)))
         @php($x = fn(float $place): float => round(2 + 5.56 * $place, 1))
         <svg viewBox="0 0 560 112" role="img" aria-labelledby="span-t" class="span-drawing">
@@ -20,9 +21,9 @@
             <line class="d-today" x1="2" x2="2" y1="4" y2="110" />
             <rect class="p-some" x="2" y="22" width="{{ $x($waits->now) - 2 }}" height="15" />
             <rect fill="url(#span-hatch)" x="2" y="22" width="{{ $x($waits->now) - 2 }}" height="15" />
-            <text class="p-note-{{ $losses === [] ? 'fine' : 'weak' }}" x="8"
+            <text class="p-note-{{ $isDead ? 'broken' : ($losses === [] ? 'fine' : 'weak') }}" x="8"
                 y="52">{{ __(
-                    $losses === [] ? 'servers.span.nobody' : 'servers.span.some',
+                    $isDead ? 'servers.span.dead' : ($losses === [] ? 'servers.span.nobody' : 'servers.span.some'),
                     ['at' => App\Support\Dates::exact($page->now->answersUntil)],
                 ) }}</text>
             <rect class="d-expected" x="2" y="70" width="{{ $x($waits->lowered) - 2 }}" height="14" />
@@ -41,7 +42,9 @@
     @endif
     @php($dnssec = collect($page->change->findings())->first(fn($one) => $one->tag->isOfKeys()))
     <p>{{ __('servers.span.dnssec') }}
-        @if ($dnssec !== null)
+        @if ($page->seen->after === null)
+            <strong>{{ __('servers.span.no_keys') }}</strong>
+        @elseif ($dnssec !== null)
             <strong class="is-bad">{{ $words->finding($dnssec) }}.</strong>
         @else
             <strong class="is-good">{{ $page->seen->delegates === []
