@@ -215,7 +215,7 @@ return [
         'drawing' => 'When a change is seen everywhere',
         'some' => 'Changed now: some see the old, some the new until :at',
         'nobody' => 'Changed now: both give the same answers until :at',
-        'dead' => 'Changed now: some see the old, some nothing until :at; then nobody sees it',
+        'dead' => 'Changed now: it stops working, for everybody by :at',
         'lowered' => 'TTLs lowered and waited for first: until :at',
         'add_first' => 'Have the missing records added first: then old and new name servers give the same answers, and nobody notices.',
         'why' => 'Resolvers keep the registry’s list of name servers for :registry, and the longest-lived record for :longest.',

@@ -224,7 +224,7 @@ final class ChangeServersTest extends TestCase
         $this->asked('', $name);
         $this->get("/names/{$name->ascii}/points")
             ->assertSee('None of the new name servers has a zone for it')
-            ->assertSee('some see the old, some nothing until')
+            ->assertSee('it stops working, for everybody by')
             ->assertSee('none of the new name servers answers for the name')
             ->assertDontSee('both give the same answers')
             ->assertDontSee('nothing to prepare');

@@ -26,9 +26,11 @@
                     $isDead ? 'servers.span.dead' : ($losses === [] ? 'servers.span.nobody' : 'servers.span.some'),
                     ['at' => App\Support\Dates::exact($page->now->answersUntil)],
                 ) }}</text>
-            <rect class="d-expected" x="2" y="70" width="{{ $x($waits->lowered) - 2 }}" height="14" />
-            <text class="p-note-fine" x="8"
-                y="100">{{ __('servers.span.lowered', ['at' => App\Support\Dates::exact($page->lowered->answersUntil)]) }}</text>
+            @unless ($isDead)
+                <rect class="d-expected" x="2" y="70" width="{{ $x($waits->lowered) - 2 }}" height="14" />
+                <text class="p-note-fine" x="8"
+                    y="100">{{ __('servers.span.lowered', ['at' => App\Support\Dates::exact($page->lowered->answersUntil)]) }}</text>
+            @endunless
         </svg>
         @if ($isMissing)
             <p>{{ __('servers.span.add_first') }}</p>
@@ -41,15 +43,18 @@
         <p>{{ __('servers.span.not_known') }}</p>
     @endif
     @php($dnssec = collect($page->change->findings())->first(fn($one) => $one->tag->isOfKeys()))
-    <p>{{ __('servers.span.dnssec') }}
-        @if ($page->seen->after === null)
-            <strong>{{ __('servers.span.no_keys') }}</strong>
-        @elseif ($dnssec !== null)
+    <p>
+        @if ($page->seen->after !== null && $dnssec !== null)
             <strong class="is-bad">{{ $words->finding($dnssec) }}.</strong>
         @else
-            <strong class="is-good">{{ $page->seen->delegates === []
-                ? __('servers.span.unsigned')
-                : __('servers.span.survives') }}</strong>
+            {{ __('servers.span.dnssec') }}
+            @if ($page->seen->after === null)
+                <strong>{{ __('servers.span.no_keys') }}</strong>
+            @else
+                <strong class="is-good">{{ $page->seen->delegates === []
+                    ? __('servers.span.unsigned')
+                    : __('servers.span.survives') }}</strong>
+            @endif
         @endif
     </p>
     @if ($dnssec?->effect === Acre\Core\Finding\Effect::Stops && $page->plan !== null)
