@@ -100,7 +100,7 @@ final class JourneyTest extends TestCase
         $window->withoutScripts();
         $window->goPlainly('/roll?sort=name&ending=365');
         self::assertGreaterThan(40, $window->count('table.roll tbody tr'));
-        $window->goPlainly('/hand-over?name=kelp-recipes.co.uk&q=H-3115');
+        $window->goPlainly('/hand-over?name=marrow-boatyard.de&q=H-3115');
         self::assertStringContainsString('Choose the receiving account', $window->text('.foot'));
         $window->leavePlainly("//div[contains(@class, 'found')]/a");
         self::assertStringContainsString('1 of 1 can go now', $window->text('.foot'));
@@ -116,7 +116,7 @@ final class JourneyTest extends TestCase
         $window->pressPlainly('Mark as done');
         self::assertStringContainsString('Closed on', $window->text('.sentence'));
         $window->goPlainly("/dockets/{$docket}/proof");
-        self::assertStringContainsString('kelp-recipes.co.uk', $window->text('.deed-paper'));
+        self::assertStringContainsString('marrow-boatyard.de', $window->text('.deed-paper'));
     }
 
     public function test_a_clerk_prepares_and_a_steward_begins_it(): void
