@@ -124,6 +124,9 @@ final class ServersChangeTest extends TestCase
         self::assertSame(['dnssec_not_known'], self::dnssec(null, [$key]));
         // A digest that nobody can compute counts as unsigned (RFC 4035 §5.2).
         self::assertSame([], self::dnssec([new Delegate($ds->tag, 13, 250, 'x')], []));
+        // A key that nobody can check with proves nothing beside one that somebody can (RFC 4035 §5.2).
+        $private = new Key(257, 3, 253, str_repeat('p', 64));
+        self::assertSame(['breaks_dnssec'], self::dnssec([$ds, Delegate::of("\1a\3com\0", $private)], [$private]));
         // One of two is enough.
         self::assertSame([], self::dnssec([new Delegate(1, 13, 2, str_repeat('x', 32)), $ds], [$key]));
     }
