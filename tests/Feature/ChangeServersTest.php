@@ -214,6 +214,14 @@ final class ChangeServersTest extends TestCase
         self::assertSame($seen->gone_at, DB::table('delegates_seen')->where('name_id', $name->id)->value('gone_at'));
         $clock->set($clock->now()->plusSeconds(61));
         $this->get($this->asked('', $name))->assertSee('1 of 1 can go now')->assertDontSee($kept());
+
+        // Another DS follows no other: what was kept last is still the first.
+        $other = ['tag' => 1, 'digest' => str_repeat('EF', 32)] + $digest;
+        $this->add(['names' => [self::atRegistry($name->ascii, self::HERE, ['account' => $this->giver->number, 'ds' => [$other]])]]);
+        $this->asked('', $name);
+        $then = DB::table('delegates_seen')->where('name_id', $name->id)->sole();
+        self::assertStringContainsString('EFEF', $then->delegates);
+        self::assertSame([$seen->gone, $seen->gone_at], [$then->gone, $then->gone_at]);
     }
 
     public function test_of_servers_that_know_nothing_of_the_name_nothing_good_is_said(): void
