@@ -220,6 +220,7 @@ final class ChangeServersTest extends TestCase
         $this->add(['names' => [self::atRegistry($name->ascii, self::HERE, ['account' => $this->giver->number, 'ds' => [$other]])]]);
         $this->asked('', $name);
         $then = DB::table('delegates_seen')->where('name_id', $name->id)->sole();
+        self::assertIsString($then->delegates);
         self::assertStringContainsString('EFEF', $then->delegates);
         self::assertSame([$seen->gone, $seen->gone_at], [$then->gone, $then->gone_at]);
     }
