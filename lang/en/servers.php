@@ -217,7 +217,7 @@ return [
         'nobody' => 'Changed now: both give the same answers until :at',
         'dead' => 'Changed now: it stops working, for everybody by :at',
         'lowered' => 'TTLs lowered and waited for first: until :at',
-        'add_first' => 'Have the missing records added first: then old and new name servers give the same answers, and nobody notices.',
+        'add_first' => 'Have the missing records added first: then nothing is lost, whichever name servers a visitor’s resolver asks.',
         'why' => 'Resolvers keep the registry’s list of name servers for :registry, and the longest-lived record for :longest.',
         'own_browser' => 'Your own browser and computer may keep an old answer a little longer: try another device before you conclude '
             .'that it failed.',
