@@ -16,6 +16,12 @@ final readonly class Propagation
     /** Seconds to which TTLs are lowered before a change: common practice. */
     public const LOW = 300;
 
+    /** Seconds for which a record may be kept where nobody read its TTL: common practice. */
+    public const USUAL = 3_600;
+
+    /** Seconds of a parent's NS where they were not read: the longest in use, from memory. */
+    private const LONGEST = 172_800;
+
     private function __construct(public Instant $from, public Instant $serversUntil, public Instant $answersUntil)
     {
     }
@@ -27,7 +33,7 @@ final readonly class Propagation
      */
     public static function of(?int $parent, ?int $zone, int $record, Instant $from): self
     {
-        $servers = $from->plusSeconds(max($parent ?? 172_800, $zone ?? 0));
+        $servers = $from->plusSeconds(max($parent ?? self::LONGEST, $zone ?? 0));
 
         return new self($from, $servers, $servers->plusSeconds($record));
     }

@@ -16,9 +16,6 @@ use Illuminate\Database\Connection;
 /** Follows a change of name servers until parent, servers and zone agree, and the last old answer has died. */
 final readonly class WatchServers
 {
-    /** Seconds that an answer is taken to be kept where nobody said: common practice. */
-    private const USUAL = 3_600;
-
     public function __construct(private Connection $database)
     {
     }
@@ -39,7 +36,7 @@ final readonly class WatchServers
                 'wanted' => json_encode($wanted->hosts(), JSON_THROW_ON_ERROR),
                 'parent_ttl' => $seen?->standing->ttl,
                 'zone_ttl' => $zone === null ? null : $zone->sets["{$zone->zone} NS"]->ttl ?? null,
-                'record_ttl' => $zone?->longest() ?? self::USUAL,
+                'record_ttl' => $zone?->longest() ?? Propagation::USUAL,
                 'began_at' => $now->isoSecond(),
             ]);
     }
