@@ -39,4 +39,8 @@ enum Cure: string
     case KeepZone = 'keep_zone';
     case CorrectGlue = 'correct_glue';
     case EndDnssec = 'end_dnssec';
+    case SetRecords = 'set_records';
+    case AskPlace = 'ask_place';
+    case SetRedirect = 'set_redirect';
+    case RenewCertificate = 'renew_certificate';
 }

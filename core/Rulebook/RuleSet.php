@@ -33,6 +33,7 @@ final readonly class RuleSet
      * @param  Rule<bool>  $hasLock  whether registrars can lock it against moves
      * @param  Rule<bool>  $privacyAllowed  whether a privacy service may stand in the record
      * @param  Rule<bool>  $presenceNeeded  whether the holder must live or sit somewhere
+     * @param  Rule<bool>  $secureOnly  whether browsers ask names of it for pages over TLS alone
      * @param  Rule<bool>  $holderValidated  whether the registry itself checks the holder's data
      * @param  Rule<int>  $verifyDays  days within which the registrant's mailbox must be verified; 0: no such rule
      * @param  Rule<int>  $registrantHold  days without a transfer after a material change of registrant; 0: none
@@ -58,6 +59,7 @@ final readonly class RuleSet
         #[Flag('has_lock')] public Rule $hasLock,
         #[Flag('privacy_allowed')] public Rule $privacyAllowed,
         #[Flag('presence_needed')] public Rule $presenceNeeded,
+        #[Flag('secure_only')] public Rule $secureOnly,
         #[Flag('holder_validated')] public Rule $holderValidated,
         #[Number('verify_days')] public Rule $verifyDays,
         #[Number('registrant_hold_days')] public Rule $registrantHold,

@@ -20,6 +20,7 @@ return [
         'has_lock' => 'Has a transfer lock',
         'privacy_allowed' => 'Privacy services allowed',
         'presence_needed' => 'Local presence required',
+        'secure_only' => 'Pages over HTTPS only',
         'holder_validated' => 'The registry validates the registrant',
         'shows_end' => 'The public record shows the expiry',
         'verify_days' => 'The registrant’s mailbox must be verified within, days (0: no such rule)',

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Hosting;
+
+use Acre\Core\Time\Instant;
+
+/** What a web server shows to prove which host it is (RFC 5280). */
+final readonly class Certificate
+{
+    /** Certificates that a server sends, after which nobody reads on. */
+    private const LONGEST = 10;
+
+    /**
+     * @param  list<string>  $names  it is good for, as it says them: `*.example.org` too
+     * @param  string  $issuer  who signed it
+     * @param  CertificateFault|null  $fault  null: somebody trusted stands behind it
+     */
+    public function __construct(
+        public array $names,
+        public Instant $from,
+        public Instant $until,
+        public string $issuer,
+        public ?CertificateFault $fault,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $sent  PEM, the server's own first, as it sent them
+     * @return self|null null: it can't be read
+     */
+    public static function read(array $sent, TrustedRoots $roots, Instant $now): ?self
+    {
+        $own = Issued::of($sent[0] ?? '');
+
+        return $own === null
+            ? null
+            : new self(
+                $own->names,
+                $own->from,
+                $own->until,
+                $own->signer,
+                self::fault($own, array_slice($sent, 1, self::LONGEST), $roots, $now),
+            );
+    }
+
+    /** RFC 9525 §6.3: an asterisk stands for one whole label, and nothing but the names that it lists counts. */
+    public function covers(string $host): bool
+    {
+        $above = (string) strstr($host, '.');
+        foreach ($this->names as $name) {
+            $name = strtolower(rtrim($name, '.'));
+            if ($name === $host || ($above !== '' && $name === "*{$above}" && substr_count($above, '.') > 1)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * From the server's own upwards, each signed by the next, to one who is trusted (RFC 5280 §6.1). When browsers gave their trust is
+     * not asked: a root's own dates are kept by whoever lists it.
+     *
+     * @param  list<string>  $sent
+     */
+    private static function fault(Issued $own, array $sent, TrustedRoots $roots, Instant $now): ?CertificateFault
+    {
+        $others = array_values(array_filter(array_map(Issued::of(...), $sent)));
+        $one = $own;
+        for ($step = 0; $step <= self::LONGEST; $step++) {
+            foreach ($roots->called($one->issuer) as $root) {
+                if ($one->isSignedBy($root)) {
+                    return null;
+                }
+            }
+            if ($one->isOwnIssuer()) {
+                return $one === $own ? CertificateFault::SelfSigned : CertificateFault::Stranger;
+            }
+            $named = array_values(array_filter($others, fn (Issued $other): bool => $other !== $one && $other->isCalled($one->issuer)));
+            if ($named === []) {
+                return $roots->called($one->issuer) === [] ? CertificateFault::Incomplete : CertificateFault::Broken;
+            }
+            $signers = array_values(array_filter($named, fn (Issued $other): bool => $other->maySign && $one->isSignedBy($other->pem)));
+            if ($signers === []) {
+                return CertificateFault::Broken;
+            }
+            $good = array_values(array_filter($signers, fn (Issued $other): bool => $other->isGoodAt($now)));
+            if ($good === []) {
+                return CertificateFault::SignerLapsed;
+            }
+            $one = $good[0];
+        }
+
+        return CertificateFault::Broken;
+    }
+}
