@@ -28,6 +28,7 @@ world_settings() {
   export WORLD_EPP_PORT=${WORLD_EPP_PORT:-$((first + 4))}
   export WORLD_POST_PORT=${WORLD_POST_PORT:-$((first + 5))} WORLD_POP_PORT=${WORLD_POP_PORT:-$((first + 6))}
   export WORLD_BRIDGE_PORT=${WORLD_BRIDGE_PORT:-$((first + 7))}
+  export WORLD_WEB_PORT=${WORLD_WEB_PORT:-$((first + 8))} WORLD_WEB_TLS_PORT=${WORLD_WEB_TLS_PORT:-$((first + 9))}
 }
 world_up() { answers "${ACRE_ADDRESS:-127.0.0.1}" "$WORLD_PAGE_PORT"; }
 start_world() {

@@ -65,6 +65,13 @@ if (env('ACRE_WORLD', 'off') === 'on') {
             'six' => false,
             'dialled' => ['192.0.2.' => '127.53.0.', '198.51.100.' => '127.53.1.', '203.0.113.' => '127.53.2.'],
         ],
+        // Farshore's is not listed: that a name leads there is seen, and nobody goes there.
+        'web' => [
+            'servers' => ['192.0.2.80', '192.0.2.81', '203.0.113.80', '203.0.113.81', '198.51.100.80'],
+            'ports' => [80 => $port('WORLD_WEB_PORT', 8438), 443 => $port('WORLD_WEB_TLS_PORT', 8439)],
+            'seconds' => 2,
+            'at_once' => 50,
+        ],
     ] + $patience;
 }
 
@@ -82,5 +89,11 @@ return $patience + [
         'at_once' => 100,
         'six' => env('ACRE_DNS_IPV6', 'off') === 'on',
         'dialled' => [],
+    ],
+    'web' => [
+        'servers' => array_map(strval(...), array_keys($hosts((string) env('ACRE_WEB_SERVERS', '')))),
+        'ports' => [80 => 80, 443 => 443],
+        'seconds' => 10,
+        'at_once' => 30,
     ],
 ];

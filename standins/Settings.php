@@ -24,6 +24,8 @@ final readonly class Settings
         public int $postPort,
         public int $popPort,
         public int $bridgePort,
+        public int $webPort,
+        public int $webTlsPort,
         public int $frameSeconds,
     ) {
     }
@@ -42,6 +44,8 @@ final readonly class Settings
             self::port('WORLD_POST_PORT', 8435),
             self::port('WORLD_POP_PORT', 8436),
             self::port('WORLD_BRIDGE_PORT', 8437),
+            self::port('WORLD_WEB_PORT', 8438),
+            self::port('WORLD_WEB_TLS_PORT', 8439),
             self::port('WORLD_FRAME_SECONDS', 10),
         );
     }

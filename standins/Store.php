@@ -11,6 +11,7 @@ use Standin\Post\Letterbox;
 use Standin\Registry\Account;
 use Standin\Registry\Inbox;
 use Standin\Registry\Registered;
+use Standin\Web\Pages;
 
 /**
  * What the world holds, in a file of its own. Nobody but the world reads it.
@@ -32,6 +33,7 @@ final class Store
         'hosts',
         'moods',
         'records',
+        'pages',
         'accounts',
         'contacts',
         'messages',
@@ -47,6 +49,8 @@ final class Store
     public readonly Letterbox $letters;
 
     public readonly Hosts $hosts;
+
+    public readonly Pages $pages;
 
     public readonly Inbox $inbox;
 
@@ -96,12 +100,14 @@ final class Store
             CREATE INDEX IF NOT EXISTS letters_mailbox ON letters (mailbox, id);
             CREATE TABLE IF NOT EXISTS meetings (sender TEXT NOT NULL, mailbox TEXT NOT NULL, PRIMARY KEY (sender, mailbox));
             CREATE TABLE IF NOT EXISTS records (zone TEXT NOT NULL, records TEXT NOT NULL, PRIMARY KEY (zone));
+            CREATE TABLE IF NOT EXISTS pages (host TEXT PRIMARY KEY, body TEXT NOT NULL);
             SQL,
             $later,
         );
         $this->file->before($this->writeAnswers(...));
         $this->letters = new Letterbox($this->file);
         $this->hosts = new Hosts($this->file);
+        $this->pages = new Pages($this->file);
         $this->inbox = new Inbox($this->file);
         // Whoever was killed before they wrote down what they had answered gave out numbers that don't stand here.
         $this->number =

@@ -311,6 +311,9 @@ final readonly class World
                 $this->store->hosts->putRecords($zone->text('zone'), $zone->text('records'));
                 $this->publishKey($zone->text('zone'), $zone->text('records'));
             }
+            foreach ($document->has('pages') ? $document->nodes('pages') : [] as $page) {
+                $this->store->pages->put($page->text('host'), $page);
+            }
             // Whoever asks next sees what time has brought about by now, and not what a tick later would be otherwise.
             $this->pass();
         });

@@ -21,6 +21,7 @@ use Standin\Settings;
 use Standin\Store;
 use Standin\Tls\Certificates;
 use Standin\Tls\Door;
+use Standin\Web\WebServer;
 use Standin\World;
 
 // The simulated world: one process, which the supervisor keeps alive.
@@ -53,6 +54,7 @@ $door = fn (int $port, Place $place, Closure $served) => Door::open(
 $weather = fn (Place $place): Closure => fn (): Weather => Weather::now($store, $place);
 
 $dns->listen();
+(new WebServer($store, $world->clock, $certificates, $settings))->listen();
 (new HttpServer((new WorldPages($world, $dns, $settings))->answer(...)))->listen(
     new TcpServer("{$settings->address}:{$settings->pagePort}"),
 );

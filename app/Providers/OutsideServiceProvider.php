@@ -23,6 +23,8 @@ use App\Outside\Reach\Fetch;
 use App\Outside\Reach\Hosts;
 use App\Outside\Reach\RateLimit;
 use App\Outside\Registrar\Gates;
+use App\Outside\Web\ListedWeb;
+use App\Outside\Web\Web;
 use App\Outside\World;
 use App\Queries\Outside\ReadPlan;
 use App\Support\TradeClock;
@@ -43,7 +45,12 @@ final class OutsideServiceProvider extends ServiceProvider
             /** @var array<string, string> $networks */
             $networks = config()->array('outside.dns.dialled');
 
-            return new Hosts($listed, $networks);
+            /** @var list<string> $web */
+            $web = config()->array('outside.web.servers');
+            /** @var array<int, int> $ports */
+            $ports = config()->array('outside.web.ports');
+
+            return new Hosts($listed, $networks, $web, $ports);
         });
         $this->app->bind(
             Fetch::class,
@@ -85,6 +92,17 @@ final class OutsideServiceProvider extends ServiceProvider
                 config()->integer('outside.dns.at_once'),
             );
         });
+        $this->app->bind(
+            Web::class,
+            fn (Application $app): Web => new ListedWeb(
+                $app->make(Hosts::class),
+                $app->make(Dns::class),
+                $app->make(TradeClock::class),
+                $this->textOrNull('outside.authority'),
+                config()->integer('outside.web.seconds'),
+                config()->integer('outside.web.at_once'),
+            ),
+        );
         $this->app->singleton(
             Gates::class,
             fn (Application $app): Gates => new Gates(

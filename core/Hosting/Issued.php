@@ -80,7 +80,7 @@ final readonly class Issued
         preg_match_all('/(?:\A|, )DNS:([^,\s]+)/', $said, $found);
 
         return array_map(
-            fn (string $name): string => substr(strtolower(mb_scrub($name)), 0, self::LENGTH),
+            fn (string $name): string => substr(strtolower((string) preg_replace('/[^\x21-\x7E]/', '?', $name)), 0, self::LENGTH),
             array_slice($found[1], 0, self::NAMES),
         );
     }

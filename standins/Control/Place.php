@@ -11,4 +11,5 @@ enum Place: string
     case Bridge = 'the bridge';
     case Directories = 'the directories';
     case Post = 'the post';
+    case Web = 'the web';
 }

@@ -18,6 +18,7 @@ use Standin\Post\LetterPages;
 use Standin\Post\Mailbox;
 use Standin\Registry\Registrar;
 use Standin\Settings;
+use Standin\Web\WebServer;
 use Standin\World;
 
 /** The page of the simulation, and what moves it. Whoever moves it says the key. */
@@ -111,6 +112,13 @@ final readonly class WorldPages
             'post' => "127.0.0.1:{$this->settings->postPort}",
             'mailboxes' => "127.0.0.1:{$this->settings->popPort}",
             'bridge' => "127.0.0.1:{$this->settings->bridgePort}",
+            'web servers' => array_combine(
+                WebServer::ADDRESSES,
+                array_map(
+                    fn (string $address): string => Addresses::here($address).":{$this->settings->webPort}, TLS {$this->settings->webTlsPort}",
+                    WebServer::ADDRESSES,
+                ),
+            ),
             'name servers' => array_combine(
                 $this->dns->addresses(),
                 array_map(
@@ -222,7 +230,7 @@ final readonly class WorldPages
         );
         $weathers = implode('', array_map(fn (Weather $one): string => "<option>{$esc($one->value)}</option>", Weather::cases()));
         $moods = '';
-        foreach ($this->dns->addresses() as $address) {
+        foreach ([...$this->dns->addresses(), ...WebServer::ADDRESSES] as $address) {
             $now = $this->world->store->hosts->mood($address) ?? Mood::Fine->value;
             $choices = implode(
                 '',
@@ -232,7 +240,10 @@ final readonly class WorldPages
                 ),
             );
             $moods .= "<tr><td>{$address}</td><td>{$esc(
-                $this->world->store->hosts->byAddress()[$address] ?? ($address === Addresses::ROOT ? 'root' : 'a suffix’s'),
+                $this->world->store->hosts->byAddress()[$address] ?? match (true) {
+                    in_array($address, WebServer::ADDRESSES, true) => 'pages',
+                    default => $address === Addresses::ROOT ? 'root' : 'a suffix’s',
+                },
             )}</td><td><form method=post
             action=/mood>{$key}<input type=hidden name=address
             value={$address}><label>Mood <select name=mood>{$choices}</select></label> <button>Set</button></form></td></tr>";
@@ -268,7 +279,7 @@ final readonly class WorldPages
                 <form method=post action=/mailbox>{$key}<p><label>Mailbox <input name=address required size=30></label>
                 <label>from now on <select name=habit>{$habits}</select></label>
                 <label>to, if it forwards <input name=to size=30></label> <button>Set</button></p></form>
-                <h2>Name servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table>
+                <h2>Servers</h2><table><tr><th>Address<th>Host<th>Mood</tr>{$moods}</table>
                 HTML
             ,
             status: $said === '' ? 200 : 422,

@@ -20,7 +20,7 @@ final readonly class HttpServer
 
     /**
      * @param  Closure(HttpRequest): HttpResponse  $answer
-     * @param  Closure(): Weather|null  $weather  what the next answer meets; null: always fair
+     * @param  Closure(HttpRequest): Weather|null  $weather  what the next answer meets; null: always fair
      */
     public function __construct(private Closure $answer, private ?Closure $weather = null)
     {
@@ -38,7 +38,7 @@ final readonly class HttpServer
             $pending .= $bytes;
             while (($request = $this->take($pending, $connection)) !== null) {
                 $keep = strtolower($request->headers['connection'] ?? '') !== 'close';
-                $weather = $this->weather === null ? Weather::Fair : ($this->weather)();
+                $weather = $this->weather === null ? Weather::Fair : ($this->weather)($request);
                 $this->send(
                     $connection,
                     $weather === Weather::DiskFull ? new HttpResponse(500, 'text/plain', "The disk is full.\n") : $this->answered($request),

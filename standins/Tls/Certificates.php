@@ -7,8 +7,12 @@ namespace Standin\Tls;
 use OpenSSLAsymmetricKey;
 use OpenSSLCertificate;
 use RuntimeException;
+use Standin\Web\Showing;
 
-/** The world's own certificate authority, and one certificate of it for all its hosts. Made once, kept in its folder. */
+/**
+ * The world's own certificate authority, one certificate of it for all its hosts, and somebody whom it lets sign those of web sites. Made
+ * once, kept in its folder.
+ */
 final readonly class Certificates
 {
     private const DAYS = 3650;
@@ -34,7 +38,7 @@ final readonly class Certificates
     {
         sort($hosts);
         $file = "{$this->folder}/server-".substr(hash('sha256', implode(' ', $hosts)), 0, 12).'.pem';
-        if (! is_file($file) || ! is_file($this->authority())) {
+        if (! is_file($file) || ! is_file($this->authority()) || ! is_file($this->signer())) {
             $this->make($file, $hosts);
         }
 
@@ -64,6 +68,62 @@ final readonly class Certificates
         openssl_x509_export($authority, $trusted);
         $this->write($this->authority(), is_string($trusted) ? $trusted : '', 0644);
         $this->pair($file, $server, $serverKey);
+        $signerKey = $this->key();
+        $this->pair(
+            $this->signer(),
+            $this->signed('Wharf Signers', $signerKey, 'ca', $config, $authority, $authorityKey),
+            $signerKey,
+        );
+    }
+
+    /**
+     * Of a web site. Its dates are the world's, so they are written over those of this machine.
+     *
+     * @param  list<string>  $names
+     * @param  array{int, int}  $span  since when and until when
+     * @return string|null a file with what is shown and its key; null: nothing is
+     */
+    public function site(array $names, array $span, Showing $showing): ?string
+    {
+        if ($showing === Showing::Nothing) {
+            return null;
+        }
+        $file = "{$this->folder}/site-".substr(hash('sha256', implode(' ', [...$names, ...$span, $showing->value])), 0, 16).'.pem';
+        if (! is_file($file)) {
+            $key = $this->key();
+            $signer = (string) file_get_contents($this->signer());
+            [$by, $with, $above] = match ($showing) {
+                Showing::SelfSigned => [null, $key, ''],
+                Showing::Stranger => $this->stranger(),
+                default => [openssl_x509_read($signer), openssl_pkey_get_private($signer), $signer],
+            };
+            if ($by === false || $with === false) {
+                throw new RuntimeException('Who signs for web sites can’t be read.');
+            }
+            $certificate = $this->signed($names[0] ?? 'nobody', $key, 'server', $this->config($names), $by, $with);
+            openssl_pkey_export($key, $kept);
+            $shown = Dated::of($certificate, $span, $with).(
+                $showing === Showing::Incomplete ? '' : (string) preg_replace('/-----BEGIN [A-Z ]*PRIVATE KEY.*/s', '', $above)
+            );
+            $this->write($file, $shown.(is_string($kept) ? $kept : ''), 0600);
+        }
+
+        return $file;
+    }
+
+    /** @return array{OpenSSLCertificate, OpenSSLAsymmetricKey, string} somebody who signs, whom nobody trusts */
+    private function stranger(): array
+    {
+        $key = $this->key();
+        $own = $this->signed('Nobody in Particular', $key, 'ca', $this->config([]), null, $key);
+        openssl_x509_export($own, $shown);
+
+        return [$own, $key, is_string($shown) ? $shown : ''];
+    }
+
+    private function signer(): string
+    {
+        return "{$this->folder}/signer.pem";
     }
 
     /** @param  list<string>  $hosts */

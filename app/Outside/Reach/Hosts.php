@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Outside\Reach;
 
+use Symfony\Component\HttpFoundation\IpUtils;
+
 /** The hosts that may be asked by RDAP, EPP, SMTP and HTTP, and where each is dialled; and which addresses DNS may ask. */
 final readonly class Hosts
 {
@@ -11,9 +13,15 @@ final readonly class Hosts
      * @param  array<string, string|null>  $listed  host in small letters => `address:port` where it is dialled instead of where it resolves
      *     to
      * @param  array<string, string>  $networks  beginnings of addresses => what is dialled instead; only a simulation has any
+     * @param  list<string>  $web  addresses and networks (`192.0.2.0/24`) of web servers that may be asked
+     * @param  array<int, int>  $webPorts  those of the web => which is dialled instead
      */
-    public function __construct(private array $listed, private array $networks = [])
-    {
+    public function __construct(
+        private array $listed,
+        private array $networks = [],
+        private array $web = [],
+        private array $webPorts = [80 => 80, 443 => 443],
+    ) {
     }
 
     public function isListed(string $host): bool
@@ -59,6 +67,24 @@ final readonly class Hosts
         }
 
         return self::isPublic($address) ? $address : null;
+    }
+
+    /**
+     * Where the web server at an address is dialled. One that is listed by itself may be of one's own network; of a listed network only
+     * public ones are.
+     *
+     * @return array{string, int}|null address and port; null: it may not be asked
+     */
+    public function web(string $address, int $port): ?array
+    {
+        $dialled = $this->webPorts[$port] ?? null;
+        if ($dialled === null || ! IpUtils::checkIp($address, $this->web)) {
+            return null;
+        }
+        $there = in_array($address, $this->web, true) ? $address : null;
+        $address = $this->nameServer($address) ?? $there;
+
+        return $address === null ? null : [$address, $dialled];
     }
 
     /**

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Hosting;
+
+use Acre\Core\Finding\Cost;
+use Acre\Core\Finding\Finding;
+use Acre\Core\Hosting\SiteJudged;
+use Acre\Core\Hosting\SiteSeen;
+use Acre\Core\Time\Instant;
+use App\Models\NameSite;
+use App\Outside\Web\PackedSite;
+use Illuminate\Database\Connection;
+
+/** Keeps what was met at a host, and what of it is wrong, and says when to look again. */
+final readonly class KeepSite
+{
+    /** Seconds until the next look: at what is as it should be, at what is not, and while a docket is having it changed. */
+    private const GOOD = 86_400;
+
+    private const AMISS = 3_600;
+
+    private const CHANGING = 300;
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** Where somebody has changed what is to be met there since, nothing is kept: it is looked at again. */
+    public function handle(NameSite $site, SiteSeen $seen, SiteJudged $judged, Instant $now): void
+    {
+        $findings = $judged->findings($now);
+        $isDark = array_filter($findings, fn (Finding $one): bool => $one->tag->cost()->value <= Cost::Dark->value) !== [];
+        $wait = match (true) {
+            $site->docket_line_id !== null && $findings !== [] => self::CHANGING,
+            $isDark => self::AMISS,
+            default => self::GOOD,
+        };
+        $this->database->transaction(function () use ($site, $seen, $findings, $now, $wait): void {
+            $isKept = $this->database->update(
+                'UPDATE sites SET body = ?, addresses = ?::jsonb, certificate_until = ?, asked_at = ?, next_look = ?,
+                    agreed_at = CASE WHEN ? THEN coalesce(agreed_at, ?::timestamptz) END
+                 WHERE id = ? AND version = ?',
+                [
+                    PackedSite::pack($seen),
+                    json_encode($seen->addresses, JSON_THROW_ON_ERROR),
+                    $seen->certificate?->until->isoSecond(),
+                    $now->isoSecond(),
+                    $now->plusSeconds($wait)->isoSecond(),
+                    $findings === [] && $seen->isAsked() ? 'true' : 'false',
+                    $now->isoSecond(),
+                    $site->id,
+                    $site->version,
+                ],
+            );
+            if ($isKept === 1) {
+                $this->faults($site->id, $findings, $now);
+            }
+        });
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function faults(int $siteId, array $findings, Instant $now): void
+    {
+        $tags = array_map(fn (Finding $one): string => (string) $one->tag->value, $findings);
+        $this->database->table('site_faults')->where('site_id', $siteId)->whereNotIn('finding', $tags)->delete();
+        if ($findings !== []) {
+            // Since when it is so stays as it was first seen.
+            $this->database->table('site_faults')->upsert(
+                array_map(
+                    fn (Finding $one): array => [
+                        'site_id' => $siteId,
+                        'finding' => (string) $one->tag->value,
+                        'said' => json_encode($one, JSON_THROW_ON_ERROR),
+                        'cost' => $one->tag->cost()->value,
+                        'first_seen' => $now->isoSecond(),
+                    ],
+                    $findings,
+                ),
+                ['site_id', 'finding'],
+                ['said', 'cost'],
+            );
+        }
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Hosting\LookAtSites;
+use App\Support\TradeClock;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Database\Connection;
+use Illuminate\Foundation\Queue\Queueable;
+
+/** Looks at hosts whose turn it is. One at a time; what one that died has left is still due. */
+final class LookAtSitesDue implements ShouldQueue
+{
+    use Queueable;
+
+    private const SECONDS = 200;
+
+    public int $tries = 1;
+
+    public int $timeout = 300;
+
+    public function handle(LookAtSites $look, Connection $database): void
+    {
+        if ($database->scalar('SELECT pg_try_advisory_lock(7308, 0)') !== true) {
+            return;
+        }
+        try {
+            $look->due(self::SECONDS);
+        } finally {
+            $database->select('SELECT pg_advisory_unlock(7308, 0)');
+        }
+    }
+
+    public static function sweep(Connection $database, TradeClock $clock): void
+    {
+        if (LookAtSites::areDue($database, $clock->now())) {
+            self::dispatch();
+        }
+    }
+}

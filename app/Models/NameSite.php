@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Acre\Core\Hosting\Redirect;
+use Acre\Core\Hosting\Site;
+use Acre\Core\Hosting\WebAddress;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A host of a name: what is to be met there, and what was last.
+ *
+ * @property int $id
+ * @property int $name_id
+ * @property string $label what stands before the name; empty: nothing
+ * @property int|null $place_id
+ * @property string $folder
+ * @property string|null $target
+ * @property bool|null $is_permanent
+ * @property bool|null $keeps_path
+ * @property int|null $docket_line_id
+ * @property int $version
+ * @property CarbonImmutable|null $asked_at
+ * @property CarbonImmutable|null $agreed_at
+ * @property list<string> $addresses
+ * @property string|null $body what was last met, as `Outside\Web\PackedSite` keeps it
+ * @property Name $name
+ * @property NamedPlace|null $place
+ */
+final class NameSite extends Model
+{
+    protected $table = 'sites';
+
+    protected $fillable = ['name_id', 'label', 'place_id', 'folder', 'target', 'is_permanent', 'keeps_path'];
+
+    protected $attributes = ['label' => '', 'folder' => '', 'addresses' => '[]', 'version' => 1];
+
+    protected $casts = [
+        'is_permanent' => 'boolean',
+        'keeps_path' => 'boolean',
+        'addresses' => 'array',
+        'asked_at' => 'immutable_datetime',
+        'agreed_at' => 'immutable_datetime',
+    ];
+
+    /** @return BelongsTo<Name, $this> */
+    public function name(): BelongsTo
+    {
+        return $this->belongsTo(Name::class);
+    }
+
+    /** @return BelongsTo<NamedPlace, $this> */
+    public function place(): BelongsTo
+    {
+        return $this->belongsTo(NamedPlace::class);
+    }
+
+    public function value(): Site
+    {
+        return new Site($this->name->ascii, $this->label, $this->place?->value(), $this->redirect());
+    }
+
+    public function redirect(): ?Redirect
+    {
+        return $this->target === null
+            ? null
+            : new Redirect(WebAddress::of($this->target), $this->is_permanent === true, $this->keeps_path === true);
+    }
+}
