@@ -20,6 +20,9 @@ use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
 use App\Http\Guide\GuideController;
 use App\Http\Handover\HandOverController;
+use App\Http\Hosting\PlaceController;
+use App\Http\Hosting\RedirectController;
+use App\Http\Hosting\SiteController;
 use App\Http\House\HouseController;
 use App\Http\Imports\ImportController;
 use App\Http\Letters\LetterTextController;
@@ -247,6 +250,15 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
                 ->name('zones.file')
                 ->middleware('can:view,name')
                 ->whereNumber('copy');
+            Route::get('{name}/sites', [SiteController::class, 'index'])->name('sites')->middleware('can:view,name');
+            Route::post('{name}/sites/ask', [SiteController::class, 'ask'])
+                ->name('sites.ask')
+                ->middleware(['can:view,name', 'throttle:asks']);
+            Route::post('{name}/sites', [SiteController::class, 'store'])->name('sites.store')->middleware('can:change,name');
+            Route::delete('{name}/sites/{site}', [SiteController::class, 'destroy'])
+                ->name('sites.destroy')
+                ->middleware('can:change,name')
+                ->scopeBindings();
             Route::get('{name}/history', 'history')->name('history')->middleware('can:view,name');
             Route::get('{name}', 'show')->name('show')->middleware('can:view,name');
             Route::get('{name}/edit', 'edit')->name('edit')->middleware('can:change,name');
@@ -532,6 +544,21 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::get('/', 'index')->name('faults')->middleware('can:look');
             Route::post('/', 'gather')->name('faults.gather')->middleware('can:prepare');
         });
+    Route::controller(PlaceController::class)
+        ->prefix('places')
+        ->name('places.')
+        ->group(function (): void {
+            Route::get('/', 'index')->name('index')->middleware('can:look');
+            Route::get('create', 'create')->name('create')->middleware('can:prepare');
+            Route::post('/', 'store')->name('store')->middleware('can:prepare');
+            Route::get('{place}', 'show')->name('show')->middleware('can:look');
+            Route::get('{place}/edit', 'edit')->name('edit')->middleware('can:prepare');
+            Route::put('{place}', 'update')->name('update')->middleware('can:prepare');
+            Route::post('{place}/hosts', 'add')->name('add')->middleware('can:prepare');
+        });
+    Route::get('redirects', [RedirectController::class, 'index'])
+        ->name('redirects.index')
+        ->middleware('can:look');
     Route::controller(AskServersController::class)
         ->prefix('servers/asked')
         ->name('servers.')

@@ -11,6 +11,7 @@ use App\Models\Client;
 use App\Models\Custodian;
 use App\Models\Guarded;
 use App\Models\LetterText;
+use App\Models\NamedPlace;
 use App\Models\NamedSet;
 use App\Models\Pattern;
 use App\Models\Registrar;
@@ -33,7 +34,7 @@ final readonly class SaveRow
     }
 
     /**
-     * @template T of Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet
+     * @template T of Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet|NamedPlace
      *
      * @param  T  $row
      * @param  array<string, mixed>  $values
@@ -45,10 +46,10 @@ final readonly class SaveRow
      */
     public function handle(
         User $user,
-        Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet $row,
+        Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet|NamedPlace $row,
         array $values,
         ?int $version,
-    ): Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet {
+    ): Client|Registrar|Account|Pattern|Custodian|LetterText|NamedSet|NamedPlace {
         $subject = match (true) {
             $row instanceof Client => 'client',
             $row instanceof Registrar => 'registrar',
@@ -57,6 +58,7 @@ final readonly class SaveRow
             $row instanceof Custodian => 'custodian',
             $row instanceof LetterText => 'letter_text',
             $row instanceof NamedSet => 'server_set',
+            $row instanceof NamedPlace => 'place',
         };
         // Names are judged by these alone.
         $whose = match (true) {

@@ -11,6 +11,8 @@ use Acre\Core\Delegation\ServersFinding;
 use Acre\Core\Disclosure\DisclosureFinding;
 use Acre\Core\Dnssec\DnssecFinding;
 use Acre\Core\Finding\FindingTag;
+use Acre\Core\Hosting\HostingFinding;
+use Acre\Core\Hosting\RedirectFinding;
 use Acre\Core\Lifecycle\LifecycleFinding;
 use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Record\RecordFinding;
@@ -50,6 +52,8 @@ final class Findings extends Command
                 BookFinding::cases(),
                 RecordFinding::cases(),
                 DelegationFinding::cases(),
+                HostingFinding::cases(),
+                RedirectFinding::cases(),
                 ServersFinding::cases(),
                 DnssecFinding::cases(),
                 MailFinding::cases(),

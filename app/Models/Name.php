@@ -61,6 +61,12 @@ final class Name extends Model
         return $this->belongsToMany(Word::class, 'name_words')->orderByRaw('lower(label)');
     }
 
+    /** @return HasMany<NameSite, $this> */
+    public function sites(): HasMany
+    {
+        return $this->hasMany(NameSite::class);
+    }
+
     /** @return HasOne<Registrant, $this> */
     public function registrant(): HasOne
     {

@@ -10,6 +10,7 @@ use Acre\Core\Hosting\WebAddress;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOneThrough;
 
 /**
  * A host of a name: what is to be met there, and what was last.
@@ -30,9 +31,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $body what was last met, as `Outside\Web\PackedSite` keeps it
  * @property Name $name
  * @property NamedPlace|null $place
+ * @property Docket|null $docket
  */
 final class NameSite extends Model
 {
+    /** What may stand before a name, as the database takes it. */
+    public const LABEL = '/\A(?:[a-z0-9_](?:[a-z0-9_-]{0,61}[a-z0-9_])?(?:\.[a-z0-9_](?:[a-z0-9_-]{0,61}[a-z0-9_])?)*)?\z/';
+
     protected $table = 'sites';
 
     protected $fillable = ['name_id', 'label', 'place_id', 'folder', 'target', 'is_permanent', 'keeps_path'];
@@ -57,6 +62,12 @@ final class NameSite extends Model
     public function place(): BelongsTo
     {
         return $this->belongsTo(NamedPlace::class);
+    }
+
+    /** @return HasOneThrough<Docket, DocketLine, $this> that is having it changed */
+    public function docket(): HasOneThrough
+    {
+        return $this->hasOneThrough(Docket::class, DocketLine::class, 'id', 'id', 'docket_line_id', 'docket_id');
     }
 
     public function value(): Site

@@ -16,6 +16,7 @@ use App\Actions\Deeds\Deed;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\ProofOfDocket;
 use App\Actions\Handover\HandOverNames;
+use App\Actions\Hosting\RedirectNames;
 use App\Actions\Outside\KeepOurRecord;
 use App\Actions\Outside\UpdateOurRecord;
 use App\Actions\Proofs\Chain;
@@ -51,6 +52,7 @@ final class DeedServiceProvider extends ServiceProvider
         ChangeServers::class,
         ChangeKeys::class,
         ChangeRecords::class,
+        RedirectNames::class,
         RestoreServers::class,
         UpdateOurRecord::class,
         KeepOurRecord::class,

@@ -92,7 +92,8 @@ final readonly class CureInWords
                 : route('accounts.show', $account),
             Cure::AskReceiver => $receiverId === null ? null : route('accounts.edit', $receiverId),
             Cure::EndDnssec => self::deed(ChangeKeys::class, $name, ['dnssec' => 'off']),
-            Cure::AskServers, Cure::CorrectGlue => null,
+            Cure::SetRecords => route('names.sites', $name),
+            Cure::AskServers, Cure::CorrectGlue, Cure::AskPlace, Cure::SetRedirect, Cure::RenewCertificate => null,
             Cure::RestoreFirst, Cure::Wait, Cure::LiftHold, Cure::KeepCopy, Cure::AskHost, Cure::LeaveOut => null,
         };
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";

@@ -60,8 +60,9 @@ return new class extends Migration
                 CHECK ((target IS NULL) = (is_permanent IS NULL) AND (target IS NULL) = (keeps_path IS NULL)),
                 CHECK ((asked_at IS NULL) = (body IS NULL))
             );
-            CREATE INDEX sites_place ON sites (place_id, name_id) WHERE place_id IS NOT NULL;
-            CREATE INDEX sites_target ON sites (target, name_id) WHERE target IS NOT NULL;
+            CREATE INDEX sites_place ON sites (place_id, id) WHERE place_id IS NOT NULL;
+            CREATE INDEX sites_redirects ON sites (id) WHERE target IS NOT NULL;
+            CREATE INDEX sites_target ON sites (target, id) WHERE target IS NOT NULL;
             CREATE INDEX sites_next_look ON sites (next_look, id);
             CREATE INDEX sites_docket_line ON sites (docket_line_id) WHERE docket_line_id IS NOT NULL;
 

@@ -24,6 +24,7 @@ use App\Actions\Deeds\EndLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
 use App\Actions\Handover\HandoverTermsChosen;
+use App\Actions\Hosting\LookAtSites;
 use App\Actions\Names\WatchNames;
 use App\Actions\Outside\CheckMailboxes;
 use App\Actions\Outside\Observe;
@@ -40,7 +41,9 @@ use App\Models\Extra;
 use App\Models\Holding;
 use App\Models\Mailbox;
 use App\Models\Name;
+use App\Models\NamedPlace;
 use App\Models\NamedSet;
+use App\Models\NameSite;
 use App\Models\Pattern;
 use App\Models\Price;
 use App\Models\Registrar;
@@ -51,6 +54,7 @@ use App\Models\User;
 use App\Outside\Registrar\GatePin;
 use App\Outside\World;
 use App\Support\TradeClock;
+use Database\Seeders\Demo\Hosting;
 use Database\Seeders\Demo\House;
 use Database\Seeders\Demo\Names;
 use Database\Seeders\Demo\Outside;
@@ -93,6 +97,7 @@ final class DemoSeeder extends Seeder
         private readonly AskToVerify $ask,
         private readonly SendLetters $send,
         private readonly CollectReturned $returned,
+        private readonly LookAtSites $look,
     ) {
     }
 
@@ -120,6 +125,27 @@ final class DemoSeeder extends Seeder
         $this->standings->due();
         $this->gates();
         $this->verifications();
+        $this->sites();
+    }
+
+    /** What is to be met at hosts of names, and what is. */
+    private function sites(): void
+    {
+        $places = NamedPlace::query()->pluck('id', 'name');
+        foreach (Hosting::sites() as $site) {
+            [$name, $label, $place, $folder] = $site;
+            $target = $site[4] ?? null;
+            NameSite::query()->create([
+                'name_id' => $this->names[$name],
+                'label' => $label,
+                'place_id' => $places[$place],
+                'folder' => $folder,
+                'target' => $target,
+                'is_permanent' => $target === null ? null : true,
+                'keeps_path' => $target === null ? null : false,
+            ]);
+        }
+        $this->look->due(60);
     }
 
     /** The theatre's new names wait for an answer of a mailbox that takes no letters. */
@@ -236,6 +262,10 @@ final class DemoSeeder extends Seeder
         }
         foreach (Servers::sets() as $set) {
             NamedSet::query()->create($set);
+        }
+        foreach (Hosting::places() as $place) {
+            $set = NamedSet::query()->where('name', $place['set'])->value('id');
+            NamedPlace::query()->create(['server_set_id' => $set] + $place);
         }
         $registrars = [];
         foreach (House::registrars() as $key => $columns) {

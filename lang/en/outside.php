@@ -429,6 +429,8 @@ return [
             'record.index' => 'Public record',
             'servers.faults' => 'What does not answer',
             'servers.sets.index' => 'Name servers',
+            'places.index' => 'Places',
+            'redirects.index' => 'Redirects',
             'registrars.index' => 'Registrars',
             'rulebook.index' => 'Rulebook',
             'outside' => 'Monitoring',

@@ -13,6 +13,7 @@ use App\Actions\Deeds\Ticked;
 use App\Actions\Deeds\Undoable;
 use App\Actions\Handover\AskReceiver;
 use App\Actions\Handover\HandOverNames;
+use App\Actions\Hosting\RedirectNames;
 use App\Actions\Names\GatherNames;
 use App\Actions\Registrants\AskToConfirm;
 use App\Actions\Registrar\ChangeRecords;
@@ -36,6 +37,7 @@ use App\Models\OrderState;
 use App\Queries\Deeds\JudgeAgain;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
+use App\Queries\Hosting\ReadSites;
 use App\Queries\Servers\ReadWatches;
 use App\Queries\Setbacks\ReadSetbacks;
 use App\Support\TradeClock;
@@ -58,6 +60,7 @@ final readonly class DocketController
         private ReadSetbacks $setbacks,
         private JudgeAgain $again,
         private ReadWatches $watches,
+        private ReadSites $sites,
     ) {
     }
 
@@ -114,6 +117,9 @@ final readonly class DocketController
                     : [],
             'recordWatches' => $deed instanceof ChangeRecords
                     ? $this->watches->recordsOfLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
+                    : [],
+            'sitesOfLines' => $deed instanceof RedirectNames
+                    ? $this->sites->ofLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
                     : [],
             'judged' => $docket->state === DocketState::Prepared
                     ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))

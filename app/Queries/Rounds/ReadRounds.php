@@ -26,6 +26,7 @@ use App\Queries\Rounds\Kinds\LocksLifted;
 use App\Queries\Rounds\Kinds\MailboxesLapsing;
 use App\Queries\Rounds\Kinds\MissingNames;
 use App\Queries\Rounds\Kinds\OpenDockets;
+use App\Queries\Rounds\Kinds\PagesAmiss;
 use App\Queries\Rounds\Kinds\PointsNowhere;
 use App\Queries\Rounds\Kinds\PrivacyEnding;
 use App\Queries\Rounds\Kinds\StoppedWork;
@@ -52,6 +53,7 @@ final readonly class ReadRounds
         LettersToAnswer::class,
         Drifted::class,
         PointsNowhere::class,
+        PagesAmiss::class,
         MissingNames::class,
         HeldNames::class,
         Ends::class,

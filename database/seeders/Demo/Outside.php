@@ -76,6 +76,7 @@ final class Outside
                 ['zone' => 'tramway-museum.org', 'records' => '{"servers": ["ns1.sound-hosting.example", "ns3.sound-hosting.example"]}'],
                 ...Servers::zones(),
             ],
+            'pages' => Hosting::pages($now),
         ];
     }
 

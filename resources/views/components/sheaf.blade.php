@@ -28,6 +28,7 @@
                         'change_servers',
                         'change_keys',
                         'change_records',
+                        'redirect_names',
                         'restore_servers',
                     ] as $deed
                 )

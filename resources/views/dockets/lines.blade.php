@@ -123,6 +123,9 @@
                             @if (isset($recordWatches[$line->id]))
                                 @include('servers.said', ['watched' => $recordWatches[$line->id]])
                             @endif
+                            @foreach ($sitesOfLines[$line->id] ?? [] as $read)
+                                @include('hosting.watched')
+                            @endforeach
                     </td>
                 </tr>
             @endforeach

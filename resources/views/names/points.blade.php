@@ -15,6 +15,7 @@
                 @endif
                 <button>{{ __('servers.choose.again') }}</button>
             </form>
+            <a class="button" href="{{ route('names.sites', $name) }}">{{ __('hosting.site.see') }}</a>
             <a class="button" href="{{ route('names.zones', $name) }}">{{ __('servers.zones.copies') }}</a>
             @can('prepare')
                 <a class="button main" href="{{ route(

@@ -35,7 +35,7 @@ final class RedirectWantedTest extends TestCase
     private static function effects(array $found): array
     {
         return array_combine(
-            array_map(fn (Finding $one): string => $one->tag->value.' '.($one->with['host'] ?? ''), $found),
+            array_map(fn (Finding $one): string => $one->tag->value.' '.(is_string($one->with['host'] ?? null) ? $one->with['host'] : ''), $found),
             array_map(fn (Finding $one): Effect => $one->effect, $found),
         );
     }

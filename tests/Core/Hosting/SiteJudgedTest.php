@@ -38,7 +38,7 @@ final class SiteJudgedTest extends TestCase
     {
         $set = $servers === [] ? null : ServerSet::ofHosts($servers);
 
-        return Place::of('Sandpiper, shared 4', 'Sandpiper', PlaceKind::Pages, $addresses === [] ? [self::THERE] : $addresses, $set);
+        return Place::of('Sandpiper, shared 4', 'Sandpiper', PlaceKind::Pages, $addresses === [] ? [self::THERE] : array_values($addresses), $set);
     }
 
     private static function redirect(string $target, bool $isPermanent = true, bool $keepsPath = false): Redirect
@@ -248,6 +248,7 @@ final class SiteJudgedTest extends TestCase
         self::assertSame([[], [], []], array_map($for, [302, 303, 307]));
     }
 
+    /** @param  list<string>  $tags */
     #[TestWith(['https://b.example/new/acre-roll/path?kept=1', true, []])]
     #[TestWith(['https://b.example/new', true, ['path_lost']])]
     #[TestWith(['https://b.example/new/acre-roll/path?kept=1', false, ['path_kept']])]
@@ -273,7 +274,10 @@ final class SiteJudgedTest extends TestCase
         self::assertTrue($trail->isEndless());
     }
 
-    /** @param  list<string>  $tags */
+    /**
+     * @param  list<string>  $names
+     * @param  list<string>  $tags
+     */
     #[TestWith([['a.example'], '2026-10-20T09:00:00Z', null, '2026-09-01', []], 'two weeks before its end')]
     #[TestWith([['a.example'], '2026-10-20T08:59:59Z', null, '2026-09-01', ['certificate_ends']])]
     #[TestWith([['a.example'], '2026-10-06T08:59:59Z', null, '2026-07-01', ['certificate_over']])]
@@ -286,7 +290,6 @@ final class SiteJudgedTest extends TestCase
     #[TestWith([['a.example'], '2026-12-01', CertificateFault::SignerLapsed, '2026-09-01', ['certificate_broken']])]
     public function test_a_certificate(array $names, string $until, ?CertificateFault $fault, string $from, array $tags): void
     {
-        /** @var list<string> $names */
         $seen = self::seen(
             plain: self::trail('http://a.example/', [[200]]),
             certificate: self::certificate($names, $until, $fault, $from),
@@ -294,7 +297,11 @@ final class SiteJudgedTest extends TestCase
         self::assertSame($tags, self::tags(self::found(new Site('a.example', '', self::place(), null), $seen)));
     }
 
-    /** RFC 9525 §6.3 and its examples of what an asterisk stands for. */
+    /**
+     * RFC 9525 §6.3 and its examples of what an asterisk stands for.
+     *
+     * @param  list<string>  $names
+     */
     #[TestWith([['*.example.net'], 'foo.example.net', true])]
     #[TestWith([['*.example.net'], 'example.net', false])]
     #[TestWith([['*.example.net'], 'bar.foo.example.net', false])]
@@ -303,10 +310,10 @@ final class SiteJudgedTest extends TestCase
     #[TestWith([['Foo.Example.net.'], 'foo.example.net', true])]
     public function test_which_hosts_a_certificate_covers(array $names, string $host, bool $covers): void
     {
-        /** @var list<string> $names */
         self::assertSame($covers, self::certificate($names)->covers($host));
     }
 
+    /** @param  list<string>  $tags */
     #[TestWith([NotVisited::Closed, ['no_tls']])]
     #[TestWith([NotVisited::NoTls, ['no_tls']])]
     #[TestWith([NotVisited::NotListed, []])]

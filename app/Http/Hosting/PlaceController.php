@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Hosting;
+
+use App\Actions\Hosting\ReadSitesTyped;
+use App\Actions\Hosting\SaveSite;
+use App\Actions\SaveRow;
+use App\Models\NamedPlace;
+use App\Models\NamedSet;
+use App\Queries\Hosting\ReadPlaces;
+use App\Queries\Hosting\ReadSites;
+use App\View\SiteInWords;
+use App\View\Words;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\View\View;
+
+/** Places where pages of names are kept, and which are. */
+final readonly class PlaceController
+{
+    /** Refused lines that are told one by one. */
+    private const TOLD = 50;
+
+    public function __construct(private ReadPlaces $places, private ReadSites $sites, private SiteInWords $told, private Words $words)
+    {
+    }
+
+    public function index(): View
+    {
+        return view('hosting.places', [
+            'places' => NamedPlace::query()->with('servers')->orderBy('name')->limit(1_000)->get(),
+            'counted' => $this->places->counted(),
+        ]);
+    }
+
+    public function show(NamedPlace $place): View
+    {
+        $page = $this->places->at($place);
+
+        return view('hosting.place', [
+            'place' => $place->load('servers'),
+            'page' => $page,
+            'sites' => $this->sites->read(new Collection($page->items())),
+            'told' => $this->told,
+            'words' => $this->words,
+        ]);
+    }
+
+    public function create(): View
+    {
+        return $this->form(new NamedPlace());
+    }
+
+    public function store(PlaceRequest $request, SaveRow $save): RedirectResponse
+    {
+        $place = $save->handle($request->person(), new NamedPlace(), $request->columns(), null);
+
+        return to_route('places.show', $place)->with('told', __('forms.saved', ['what' => $place->name]));
+    }
+
+    public function edit(NamedPlace $place): View
+    {
+        return $this->form($place);
+    }
+
+    public function update(NamedPlace $place, PlaceRequest $request, SaveRow $save, SaveSite $sites): RedirectResponse
+    {
+        $save->handle($request->person(), $place, $request->columns(), $request->integer('version'));
+        $sites->ofPlace($place);
+
+        return to_route('places.show', $place)->with('told', __('forms.saved', ['what' => $request->word('name')]));
+    }
+
+    /** Hosts from a pasted list; what is refused comes back into the form. */
+    public function add(NamedPlace $place, SitesRequest $request, ReadSitesTyped $read, SaveSite $save): RedirectResponse
+    {
+        [$typed, $refused] = $read->handle($request->word('hosts'));
+        $save->at($request->person(), $place, $typed);
+
+        return to_route('places.show', $place)
+            ->with('told', $typed === [] ? null : $this->words->count('hosting.place.added', count($typed)))
+            ->with('refused', array_map(
+                fn (array $one): string => mb_substr($one[0], 0, 200).': '.$this->words->say("hosting.place.refused.{$one[1]}"),
+                array_slice($refused, 0, self::TOLD),
+            ))
+            ->withInput(['hosts' => implode("\n", array_column($refused, 0))]);
+    }
+
+    private function form(NamedPlace $place): View
+    {
+        return view('hosting.form', [
+            'place' => $place,
+            'sets' => NamedSet::query()->orderBy('name')->limit(1_000)->pluck('name', 'id')->all(),
+        ]);
+    }
+}

@@ -1,0 +1,42 @@
+<x-layout :title="$place->name" area="Outside">
+    <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a
+            href="{{ route('places.index') }}">{{ __('hosting.places.title') }}</a> / {{ $place->name }}</nav>
+    <div class="head">
+        <div>
+            <h1>{{ $place->name }}</h1>
+            <p class="sentence">{{ ucfirst(__('hosting.kind.' . $place->kind->value)) }}
+                · {{ $place->value()->runBy() }}{{ $place->plan === '' ? '' : ' · ' . $place->plan }}
+                <span class="lesser">{{ $place->addresses === []
+                    ? __('hosting.place.no_addresses')
+                    : __('hosting.place.at', ['addresses' => implode(', ', $place->addresses)]) }}{{ $place->servers === null
+                    ? '' : '; ' . __('hosting.place.servers', ['set' => $place->servers->name]) }}</span></p>
+        </div>
+        @can('prepare')
+            <p class="head-deeds"><a class="button" href="{{ route('places.edit', $place) }}">{{ __('common.change') }}</a></p>
+        @endcan
+    </div>
+    @if (is_array(session('refused')) && session('refused') !== [])
+        <section class="told told-bad" role="alert">
+            <p><strong>{{ __('hosting.place.not_taken') }}</strong></p>
+            <ul>
+                @foreach (session('refused') as $line)
+                    <li><bdi>{{ $line }}</bdi></li>
+                @endforeach
+            </ul>
+        </section>
+    @endif
+    @if ($sites === [])
+        <p class="empty">{{ __('hosting.place.none') }}</p>
+    @else
+        @include('hosting.table', ['withPlace' => false])
+        {{ $page->links('components.pages') }}
+    @endif
+    @can('prepare')
+        <form method="post" action="{{ route('places.add', $place) }}" class="card fields apart" data-once>
+            @csrf
+            <x-field name="hosts" type="area" rows="4" class="mono" :label="__('hosting.place.hosts')"
+                :note="__('hosting.place.hosts_said')" maxlength="100000" required/>
+            <p><button class="{{ $sites === [] ? 'main' : '' }}">{{ __('hosting.place.add') }}</button></p>
+        </form>
+    @endcan
+</x-layout>
