@@ -10,7 +10,7 @@ use Acre\Core\Time\Instant;
 final readonly class Certificate
 {
     /** Certificates that a server sends, after which nobody reads on. */
-    private const LONGEST = 10;
+    private const LONGEST = 6;
 
     /**
      * @param  list<string>  $names  it is good for, as it says them: `*.example.org` too
@@ -41,7 +41,12 @@ final readonly class Certificate
                 $own->from,
                 $own->until,
                 $own->signer,
-                self::fault($own, array_slice($sent, 1, self::LONGEST), $roots, $now),
+                $own->isOwnIssuer() && $roots->called($own->issuer) === [] ? CertificateFault::SelfSigned : self::fault(
+                    $own,
+                    array_values(array_filter(array_map(Issued::of(...), array_slice($sent, 1, self::LONGEST)))),
+                    $roots,
+                    $now,
+                ),
             );
     }
 
@@ -60,39 +65,37 @@ final readonly class Certificate
     }
 
     /**
-     * From the server's own upwards, each signed by the next, to one who is trusted (RFC 5280 §6.1). When browsers gave their trust is
-     * not asked: a root's own dates are kept by whoever lists it.
+     * From the server's own upwards, each signed by the next, to one who is trusted (RFC 5280 §6.1); of several ways one is enough. When
+     * browsers gave their trust is not asked: a root's own dates are kept by whoever lists it.
      *
-     * @param  list<string>  $sent
+     * @param  list<Issued>  $others  that the server sent too
      */
-    private static function fault(Issued $own, array $sent, TrustedRoots $roots, Instant $now): ?CertificateFault
+    private static function fault(Issued $one, array $others, TrustedRoots $roots, Instant $now): ?CertificateFault
     {
-        $others = array_values(array_filter(array_map(Issued::of(...), $sent)));
-        $one = $own;
-        for ($step = 0; $step <= self::LONGEST; $step++) {
-            foreach ($roots->called($one->issuer) as $root) {
-                if ($one->isSignedBy($root)) {
+        $listed = $roots->called($one->issuer);
+        foreach ($listed as $root) {
+            if ($one->isSignedBy($root)) {
+                return null;
+            }
+        }
+        if ($one->isOwnIssuer()) {
+            return CertificateFault::Stranger;
+        }
+        $named = array_filter($others, fn (Issued $other): bool => $other->isCalled($one->issuer));
+        $first = $named === [] && $listed === [] ? CertificateFault::Incomplete : CertificateFault::Broken;
+        foreach ($named as $place => $other) {
+            if ($other->maySign && $one->isSignedBy($other->pem)) {
+                $fault = $other->isGoodAt($now)
+                    // None stands in a way twice, so every way ends.
+                    ? self::fault($other, array_diff_key($others, [$place => true]), $roots, $now)
+                    : CertificateFault::SignerLapsed;
+                if ($fault === null) {
                     return null;
                 }
+                $first = $first === CertificateFault::Broken ? $fault : $first;
             }
-            if ($one->isOwnIssuer()) {
-                return $one === $own ? CertificateFault::SelfSigned : CertificateFault::Stranger;
-            }
-            $named = array_values(array_filter($others, fn (Issued $other): bool => $other !== $one && $other->isCalled($one->issuer)));
-            if ($named === []) {
-                return $roots->called($one->issuer) === [] ? CertificateFault::Incomplete : CertificateFault::Broken;
-            }
-            $signers = array_values(array_filter($named, fn (Issued $other): bool => $other->maySign && $one->isSignedBy($other->pem)));
-            if ($signers === []) {
-                return CertificateFault::Broken;
-            }
-            $good = array_values(array_filter($signers, fn (Issued $other): bool => $other->isGoodAt($now)));
-            if ($good === []) {
-                return CertificateFault::SignerLapsed;
-            }
-            $one = $good[0];
         }
 
-        return CertificateFault::Broken;
+        return $first;
     }
 }

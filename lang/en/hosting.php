@@ -47,6 +47,9 @@ return [
         'add' => 'Add these hosts',
         'added' => '{1} One host is recorded here. It is looked at within a minute.|[2,*] :count hosts are recorded here. They are '
             .'looked at within a minute.',
+        'see_amiss' => '{1} One of :of hosts is not as it should be|[2,*] :count of :of hosts are not as they should be',
+        'only_amiss' => '{1} One host that is not as it should be.|[0,*] :count hosts that are not as they should be.',
+        'see_all' => '{1} See the one host|[2,*] See all :count hosts',
         'not_taken' => 'These lines were not taken. They are still in the form below:',
         'refused' => [
             'no_host' => 'this is no host name',
@@ -130,7 +133,6 @@ return [
     ],
     'rounds' => [
         'hosts' => '{1} one host|[2,*] :count hosts',
-        'at' => ':hosts at :place',
         'look' => 'See it',
         'kind' => [
             'elsewhere_at_place' => 'met at another place than they belong to',

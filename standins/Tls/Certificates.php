@@ -17,6 +17,9 @@ final readonly class Certificates
 {
     private const DAYS = 3650;
 
+    /** 2000 to 2049, which is as far as such dates reach. */
+    private const ALWAYS = [946_684_800, 2_493_072_000];
+
     public function __construct(private string $folder)
     {
     }
@@ -69,11 +72,10 @@ final readonly class Certificates
         $this->write($this->authority(), is_string($trusted) ? $trusted : '', 0644);
         $this->pair($file, $server, $serverKey);
         $signerKey = $this->key();
-        $this->pair(
-            $this->signer(),
-            $this->signed('Wharf Signers', $signerKey, 'ca', $config, $authority, $authorityKey),
-            $signerKey,
-        );
+        $signer = $this->signed('Wharf Signers', $signerKey, 'ca', $config, $authority, $authorityKey);
+        openssl_pkey_export($signerKey, $kept);
+        // Good at any time that the trade's clock may show.
+        $this->write($this->signer(), Dated::of($signer, self::ALWAYS, $authorityKey).(is_string($kept) ? $kept : ''), 0600);
     }
 
     /**

@@ -26,30 +26,26 @@ final readonly class SitesDoor
         $tcp = new TcpServer($address, null, ['tcp_nodelay' => true]);
         /** @var array<string, Passed> $doors by certificate */
         $doors = [];
-        $pass = function (ConnectionInterface $connection, string $host) use (&$doors, $tcp, $shown, $served): void {
-            $file = $shown($host);
-            if ($file === null) {
-                $connection->close();
-
-                return;
-            }
+        $pass = function (ConnectionInterface $connection, string $file) use (&$doors, $tcp, $served): void {
             if (! isset($doors[$file])) {
                 $doors[$file] = new Passed($tcp);
                 $served(new SecureServer($doors[$file], null, ['local_cert' => $file]));
             }
             $doors[$file]->emit('connection', [$connection]);
         };
-        $tcp->on('connection', function (ConnectionInterface $connection) use ($pass): void {
+        $queue = new TakingTurns();
+        $tcp->on('connection', function (ConnectionInterface $connection) use ($pass, $queue, $shown): void {
             $socket = $connection instanceof Connection ? $connection->stream : null;
             if (is_resource($socket)) {
                 // What was said is only looked at: TLS reads it again.
                 $connection->pause();
-                Loop::addReadStream($socket, function () use ($socket, $connection, $pass): void {
+                Loop::addReadStream($socket, function () use ($socket, $connection, $pass, $queue, $shown): void {
                     $hello = (string) stream_socket_recvfrom($socket, self::HELLO, STREAM_PEEK);
                     $host = self::host($hello);
                     if ($host !== null || $hello === '' || strlen($hello) === self::HELLO || $hello[0] !== "\x16") {
                         Loop::removeReadStream($socket);
-                        $pass($connection, $host ?? '');
+                        $file = $shown($host ?? '');
+                        $file === null ? $connection->close() : $queue->add(fn () => $pass($connection, $file));
                     }
                 });
             }

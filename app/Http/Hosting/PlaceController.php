@@ -7,8 +7,10 @@ namespace App\Http\Hosting;
 use App\Actions\Hosting\ReadSitesTyped;
 use App\Actions\Hosting\SaveSite;
 use App\Actions\SaveRow;
+use App\Http\SignedInRequest;
 use App\Models\NamedPlace;
 use App\Models\NamedSet;
+use App\Queries\Hosting\PlaceCounted;
 use App\Queries\Hosting\ReadPlaces;
 use App\Queries\Hosting\ReadSites;
 use App\View\SiteInWords;
@@ -35,12 +37,15 @@ final readonly class PlaceController
         ]);
     }
 
-    public function show(NamedPlace $place): View
+    public function show(NamedPlace $place, SignedInRequest $request): View
     {
-        $page = $this->places->at($place);
+        $isAmiss = $request->word('amiss') === '1';
+        $page = $this->places->at($place, $isAmiss);
 
         return view('hosting.place', [
             'place' => $place->load('servers'),
+            'isAmiss' => $isAmiss,
+            'count' => $this->places->counted($place->id)[$place->id] ?? new PlaceCounted(0, 0),
             'page' => $page,
             'sites' => $this->sites->read(new Collection($page->items())),
             'told' => $this->told,

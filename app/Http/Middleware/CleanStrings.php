@@ -23,6 +23,8 @@ final class CleanStrings extends TransformsRequest
         'records',
         'remarks',
         'servers',
+        'hosts',
+        'addresses',
         'street',
         'zone',
     ];

@@ -23,15 +23,19 @@ final readonly class ReadPlaces
     {
     }
 
-    /** @return array<int, PlaceCounted> by place */
-    public function counted(): array
+    /**
+     * @param  int|null  $placeId  null: all of them
+     * @return array<int, PlaceCounted> by place
+     */
+    public function counted(?int $placeId = null): array
     {
         $found = [];
         foreach (
             Row::all($this->database->select(
                 'SELECT s.place_id, count(*) AS hosts, count(*) FILTER (WHERE EXISTS (
                     SELECT FROM site_faults f WHERE f.site_id = s.id)) AS amiss
-                 FROM sites s WHERE s.place_id IS NOT NULL GROUP BY s.place_id',
+                 FROM sites s WHERE '.($placeId === null ? 's.place_id IS NOT NULL' : 's.place_id = ?').' GROUP BY s.place_id',
+                $placeId === null ? [] : [$placeId],
             )) as $row
         ) {
             $found[$row->int('place_id')] = new PlaceCounted($row->int('hosts'), $row->int('amiss'));
@@ -40,12 +44,16 @@ final readonly class ReadPlaces
         return $found;
     }
 
-    /** @return CursorPaginator<int, NameSite> what is to be met at a place */
-    public function at(NamedPlace $place): CursorPaginator
+    /**
+     * @param  bool  $isAmiss  only those that are not met as they should be
+     * @return CursorPaginator<int, NameSite> what is to be met at a place
+     */
+    public function at(NamedPlace $place, bool $isAmiss): CursorPaginator
     {
         return NameSite::query()
             ->with(['name', 'place.servers'])
             ->where('place_id', $place->id)
+            ->when($isAmiss, fn (Builder $query) => $query->whereRaw('EXISTS (SELECT FROM site_faults f WHERE f.site_id = sites.id)'))
             ->orderBy('id')
             ->cursorPaginate(self::PAGE)
             ->withQueryString();

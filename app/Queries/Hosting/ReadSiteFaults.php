@@ -16,7 +16,7 @@ final readonly class ReadSiteFaults
     {
     }
 
-    /** @return list<SiteFaultCounted> dearest first, then those on which most hosts hang; of names on the Roll */
+    /** @return list<SiteFaultCounted> dearest first, then those on which most hosts hang; a name that is late or gone has none of its own */
     public function counted(): array
     {
         return array_map(SiteFaultCounted::of(...), Row::all($this->database->select(
@@ -25,7 +25,8 @@ final readonly class ReadSiteFaults
                     min(f.first_seen) AS since, (array_agg(f.said::text ORDER BY s.id))[1] AS said,
                     (array_agg(s.name_id ORDER BY s.id))[1] AS name_id
                 FROM site_faults f JOIN sites s ON s.id = f.site_id
-                WHERE EXISTS (SELECT FROM standings t WHERE t.name_id = s.name_id) GROUP BY f.finding, s.place_id) c
+                WHERE EXISTS (SELECT FROM standings t WHERE t.name_id = s.name_id AND t.severity < 3 AND t.phase = \'in_term\')
+                GROUP BY f.finding, s.place_id) c
              JOIN names n ON n.id = c.name_id LEFT JOIN places p ON p.id = c.place_id
              ORDER BY c.cost, c.hosts DESC, c.finding, c.place_id LIMIT ?',
             [self::MOST],

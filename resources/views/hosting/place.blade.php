@@ -28,6 +28,20 @@
     @if ($sites === [])
         <p class="empty">{{ __('hosting.place.none') }}</p>
     @else
+        @if ($isAmiss)
+            <p>{{ trans_choice('hosting.place.only_amiss', $count->amiss, ['count' => number_format($count->amiss)]) }} <a
+                    href="{{ route('places.show', $place) }}">{{ trans_choice(
+                        'hosting.place.see_all',
+                        $count->hosts,
+                        ['count' => number_format($count->hosts)],
+                    ) }}</a></p>
+        @elseif ($count->amiss > 0)
+            <p><a href="{{ route('places.show', [$place, 'amiss' => 1]) }}">{{ trans_choice(
+                'hosting.place.see_amiss',
+                $count->amiss,
+                ['count' => number_format($count->amiss), 'of' => number_format($count->hosts)],
+            ) }}</a></p>
+        @endif
         @include('hosting.table', ['withPlace' => false])
         {{ $page->links('components.pages') }}
     @endif

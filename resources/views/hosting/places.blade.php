@@ -39,7 +39,9 @@
                             @if (($count->amiss ?? 0) === 0)
                                 <span class="lesser">{{ __('hosting.places.all_fine') }}</span>
                             @else
-                                <strong class="is-soon">{{ number_format($count->amiss) }}</strong>
+                                <a class="is-soon" href="{{ route('places.show', [$place, 'amiss' => 1]) }}">{{
+                                    number_format($count->amiss)
+                                }}</a>
                             @endif
                         </td>
                     </tr>

@@ -6,7 +6,7 @@
         <p class="empty">{{ __('hosting.redirects.none') }}</p>
     @else
         @if ($target === '' && count($targets) > 1)
-            <table class="sheet">
+            <table class="sheet low">
                 <thead>
                     <tr>
                         <th scope="col">{{ __('hosting.redirects.target') }}</th>

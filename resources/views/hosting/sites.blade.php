@@ -16,7 +16,7 @@
     @if ($sites === [])
         <p class="empty">{{ __('hosting.site.none') }}</p>
     @else
-        <table class="sheet">
+        <table class="sheet sites">
             <thead>
                 <tr>
                     <th scope="col">{{ __('hosting.site.host') }}</th>
@@ -56,7 +56,7 @@
                         </td>
                         <td data-label="{{ __('hosting.site.amiss') }}">@include('hosting.amiss')</td>
                         @can('change', $name)
-                            <td>
+                            <td class="c-deeds">
                                 <a class="reason" href="{{ route('names.sites', [$name, 'host' => $read->site->label === '' ? '@'
                                     : $read->site->label]) }}#site">{{ __('hosting.site.change') }}</a>
                                 <form method="post" action="{{ route('names.sites.destroy', [$name, $read->site]) }}">@csrf

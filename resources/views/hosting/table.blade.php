@@ -1,5 +1,5 @@
 {{-- $sites: what is to be met at hosts, and what was; $withPlace: whether each says where it is kept --}}
-<table class="sheet {{ $class ?? '' }}">
+<table class="sheet sites {{ $class ?? '' }}">
     <thead>
         <tr>
             <th scope="col">{{ __('hosting.site.host') }}</th>

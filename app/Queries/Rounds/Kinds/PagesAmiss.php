@@ -7,7 +7,6 @@ namespace App\Queries\Rounds\Kinds;
 use Acre\Core\Finding\Cost;
 use Acre\Core\Time\Instant;
 use App\Queries\Hosting\ReadSiteFaults;
-use App\Queries\Hosting\SiteFaultCounted;
 use App\Queries\Rounds\RoundsItem;
 use App\Queries\Rounds\RoundsKind;
 use App\Queries\Rounds\RoundsSection;
@@ -30,8 +29,11 @@ final readonly class PagesAmiss implements RoundsKind
                 "pages:{$fault->finding->value}:{$fault->placeId}:{$fault->since?->isoSecond()}",
                 $fault->cost->value <= Cost::Dark->value ? RoundsSection::Dark : RoundsSection::Look,
                 $today,
-                $isOne ? $fault->unicode : $this->hosts($fault),
-                $isOne ? lcfirst($this->words->stored($fault->said)) : $this->words->say("hosting.rounds.kind.{$fault->finding->value}"),
+                $fault->place ?? $this->words->say('hosting.redirects.title'),
+                $isOne
+                    ? $this->words->stored($fault->said)
+                    : $this->words->count('hosting.rounds.hosts', $fault->hosts).' '
+                        .$this->words->say("hosting.rounds.kind.{$fault->finding->value}"),
                 $this->words->say('words.cost.'.$fault->cost->name),
                 $this->words->say('hosting.rounds.look'),
                 match (true) {
@@ -40,17 +42,10 @@ final readonly class PagesAmiss implements RoundsKind
                     default => route('redirects.index'),
                 },
                 $fault->names,
-                isName: $isOne,
+                isName: false,
             );
         }
 
         return $items;
-    }
-
-    private function hosts(SiteFaultCounted $fault): string
-    {
-        $hosts = $this->words->count('hosting.rounds.hosts', $fault->hosts);
-
-        return $fault->place === null ? $hosts : $this->words->say('hosting.rounds.at', ['hosts' => $hosts, 'place' => $fault->place]);
     }
 }
