@@ -26,7 +26,7 @@ $pages = [
     'deed' => '/deeds/give_to_client?of=sheaf&client=3',
     'roll' => '/roll',
     'folio' => '/names/'.rawurlencode('glockenwärts.com'),
-    'folio-late' => '/names/ferret-fowl-vets.com',
+    'place' => '/places/1',
     'docket' => '/dockets/4',
     'people' => '/contacts',
     'contact' => '/contacts/2',

@@ -100,6 +100,7 @@ final readonly class CureInWords
         $docket = $finding->with['docket'] ?? '';
         $with = [
             'registrar' => $file->registrarName(),
+            'operator' => $this->words->say('hosting.whoever'),
             'docket' => is_int($docket) ? $docket : '',
             'suffix' => $file->facts->name->suffix(),
         ];

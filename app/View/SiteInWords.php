@@ -140,6 +140,9 @@ final readonly class SiteInWords
             'records' => implode('; ', $records),
             'operator' => $site->place?->value()->runBy() ?? $this->words->say('hosting.whoever'),
         ];
+        if ($cure === Cure::SetRecords && $records !== []) {
+            return new CureTold($this->words->say('hosting.site.change_records', $with), $address);
+        }
         $key = $address === null ? "words.cure_elsewhere.{$cure->value}" : "words.cure.{$cure->value}";
 
         return new CureTold($this->words->sayOr($key, $this->words->say("words.cure.{$cure->value}", $with), $with), $address);

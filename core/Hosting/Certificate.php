@@ -68,7 +68,7 @@ final readonly class Certificate
      * From the server's own upwards, each signed by the next, to one who is trusted (RFC 5280 §6.1); of several ways one is enough. When
      * browsers gave their trust is not asked: a root's own dates are kept by whoever lists it.
      *
-     * @param  list<Issued>  $others  that the server sent too
+     * @param  array<int, Issued>  $others  that the server sent too
      */
     private static function fault(Issued $one, array $others, TrustedRoots $roots, Instant $now): ?CertificateFault
     {

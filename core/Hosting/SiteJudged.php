@@ -115,7 +115,8 @@ final readonly class SiteJudged
     {
         $visit = $trail->to($wanted->target);
         if ($visit === null) {
-            $away = $trail->redirects() === [] || $this->isOwn($trail->end()->host) ? null : ($trail->redirects()[0]->next() ?? $trail->end());
+            $redirects = $trail->redirects();
+            $away = $redirects === [] || $this->isOwn($trail->end()->host) ? null : $redirects[0]->next() ?? $trail->end();
 
             return [
                 $away === null

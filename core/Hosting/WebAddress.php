@@ -109,7 +109,11 @@ final readonly class WebAddress implements JsonSerializable
     /** Other alphabets and odd characters as an address carries them (RFC 3987 §3.1). */
     private static function encoded(string $path): string
     {
-        $encoded = preg_replace_callback('/[^\x21\x23-\x3B\x3D\x3F-\x5B\x5D\x5F\x61-\x7A\x7E]/', fn (array $one): string => rawurlencode($one[0]), $path);
+        $encoded = preg_replace_callback(
+            '/[^\x21\x23-\x3B\x3D\x3F-\x5B\x5D\x5F\x61-\x7A\x7E]/',
+            fn (array $one): string => rawurlencode($one[0]),
+            $path,
+        );
 
         return $encoded === null || $encoded === '' ? '/' : $encoded;
     }

@@ -21,7 +21,6 @@ return [
         'hosts' => 'Hosts',
         'amiss' => 'Not as they should be',
         'all_fine' => 'none',
-        'see_amiss' => 'See them',
     ],
     'form' => [
         'add' => 'Add a place',
@@ -47,8 +46,9 @@ return [
         'add' => 'Add these hosts',
         'added' => '{1} One host is recorded here. It is looked at within a minute.|[2,*] :count hosts are recorded here. They are '
             .'looked at within a minute.',
-        'see_amiss' => '{1} One of :of hosts is not as it should be|[2,*] :count of :of hosts are not as they should be',
-        'only_amiss' => '{1} One host that is not as it should be.|[0,*] :count hosts that are not as they should be.',
+        'amiss' => '{1} One host is not as it should be|[0,*] :count hosts are not as they should be',
+        'all_amiss' => 'See all of these',
+        'fine' => '{1} One host without a finding|[0,*] :count hosts without a finding',
         'see_all' => '{1} See the one host|[2,*] See all :count hosts',
         'not_taken' => 'These lines were not taken. They are still in the form below:',
         'refused' => [
@@ -106,6 +106,7 @@ return [
         'unsaid' => 'Also in its zone',
         'unsaid_said' => 'These hosts have addresses in the newest copy of the zone, and nobody recorded what should be there.',
         'leads' => 'Points to',
+        'change_records' => 'Change its records: :records',
         'record_at' => 'It is at :place: record it',
     ],
     'met' => [

@@ -104,7 +104,7 @@ return [
         'end_dnssec' => 'Turn off DNSSEC first, and wait until the DS record’s TTL is over',
         'keep_zone' => 'Keep a copy of its zone',
         'correct_glue' => 'Have the host’s address corrected',
-        'set_records' => 'Change these records: :records',
+        'set_records' => 'Change its records',
         'ask_place' => 'Ask :operator',
         'set_redirect' => 'Have it redirected anew',
         'renew_certificate' => 'Have the certificate renewed',
@@ -367,7 +367,7 @@ return [
     ],
     'page' => [
         'guide' => 'User’s guide',
-        'read_guide' => 'Read the user’s guide: thirteen jobs of a working week',
+        'read_guide' => 'Read the user’s guide: fourteen jobs of a working week',
         'glossary_and_shortcuts' => 'Glossary and shortcuts',
         'words_we_use_on_these_pages' => 'Words we use on these pages, and keyboard shortcuts.',
         'keys' => 'Keys',

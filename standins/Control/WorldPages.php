@@ -115,7 +115,8 @@ final readonly class WorldPages
             'web servers' => array_combine(
                 WebServer::ADDRESSES,
                 array_map(
-                    fn (string $address): string => Addresses::here($address).":{$this->settings->webPort}, TLS {$this->settings->webTlsPort}",
+                    fn (string $address): string => Addresses::here($address)
+                        .":{$this->settings->webPort}, TLS {$this->settings->webTlsPort}",
                     WebServer::ADDRESSES,
                 ),
             ),

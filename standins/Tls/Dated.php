@@ -29,7 +29,9 @@ final class Dated
         $time = "\x17\x0d\\d{12}Z";
         $dates = implode('', array_map(fn (int $at): string => "\x17\x0d".gmdate('ymdHis', $at).'Z', $span));
         $signed = preg_replace("/{$time}{$time}/", $dates, $signed, 1, $count);
-        if (! is_string($signed) || $count !== 1 || ! openssl_sign($signed, $signature, $by, OPENSSL_ALGO_SHA256) || ! is_string($signature)) {
+        $signature = '';
+        $isSigned = is_string($signed) && $count === 1 && openssl_sign($signed, $signature, $by, OPENSSL_ALGO_SHA256);
+        if (! $isSigned || ! is_string($signature)) {
             throw new RuntimeException('A certificate could not be dated.');
         }
         $bits = "\0{$signature}";

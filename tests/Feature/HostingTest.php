@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\Deeds\EndLines;
 use Acre\Core\Hosting\SiteJudged;
 use Acre\Core\Hosting\SiteSeen;
+use App\Actions\Deeds\EndLines;
 use App\Actions\Hosting\KeepSite;
 use App\Actions\Hosting\LookAtSites;
 use App\Models\Docket;
@@ -60,14 +60,13 @@ final class HostingTest extends TestCase
     /** @return list<string> what is wrong at hosts of a name, as it is kept */
     private static function faults(Name $name): array
     {
-        return DB::table('site_faults')
+        return array_values(DB::table('site_faults')
             ->join('sites', 'sites.id', '=', 'site_faults.site_id')
             ->where('name_id', $name->id)
             ->orderBy('finding')
             ->pluck('finding')
             ->map(fn (mixed $one): string => is_string($one) ? $one : '')
-            ->values()
-            ->all();
+            ->all());
     }
 
     public function test_a_place_is_written_down_and_hosts_are_pasted_into_it(): void
@@ -103,6 +102,7 @@ final class HostingTest extends TestCase
         $this->get("/names/{$name->ascii}/history")->assertSee('What belongs at a host was changed');
     }
 
+    /** @param  array<string, mixed>  $typed */
     #[TestWith([['addresses' => '300.1.1.1'], 'is no IP address'])]
     #[TestWith([['addresses' => 'wickerby-bells.com'], 'is no IP address'])]
     #[TestWith([['name' => 'sound hosting, SHARED 2'], 'There is another place with this name'])]
@@ -204,6 +204,7 @@ final class HostingTest extends TestCase
         self::assertSame('/two', NameSite::query()->where('name_id', $name->id)->sole()->folder);
     }
 
+    /** @param  array<string, mixed>  $typed */
     #[TestWith([['label' => 'a b'], 'label'])]
     #[TestWith([['label' => '-x'], 'label'])]
     #[TestWith([['label' => '*'], 'label'])]
@@ -223,7 +224,8 @@ final class HostingTest extends TestCase
     {
         $name = $this->sited(records: []);
         $this->post("/names/{$name->ascii}/zones", [
-            'zone' => "\$ORIGIN {$name->ascii}.\n@ 300 A 192.0.2.80\nwww 300 CNAME @\nshop 300 CNAME shops.elsewhere.example.\n@ 300 MX 5 a.example.\n",
+            'zone' => "\$ORIGIN {$name->ascii}.\n@ 300 A 192.0.2.80\nwww 300 CNAME @\n"
+                ."shop 300 CNAME shops.elsewhere.example.\n@ 300 MX 5 a.example.\n",
         ]);
         $this->post("/names/{$name->ascii}/sites", ['label' => '', 'place_id' => $this->sound->id]);
         $page = $this->get("/names/{$name->ascii}/sites")->assertOk();
@@ -241,8 +243,8 @@ final class HostingTest extends TestCase
         $this->get($address)->assertOk()->assertSee('2 of 2 can go now');
         $this->pressAs($this->house->steward, $address);
         $docket = Docket::query()->latest('id')->firstOrFail();
-        $page = $this->get("/dockets/{$docket->id}")->assertSee("https://{$target}/")->assertSee('for good (301)')->assertSee('the name itself');
-        $page->assertSee('Not looked at yet');
+        $page = $this->get("/dockets/{$docket->id}")->assertSee("https://{$target}/")->assertSee('for good (301)');
+        $page->assertSee('the name itself')->assertSee('Not looked at yet');
         app(LookAtSites::class)->due(30);
         $this->get("/dockets/{$docket->id}")
             ->assertSee('Visitors are sent there, seen')

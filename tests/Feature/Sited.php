@@ -16,7 +16,7 @@ trait Sited
      */
     private function host(array $page = [], string $address = '192.0.2.80', array $records = []): string
     {
-        $zone = 'web-'.self::$trials++.'-'.getmypid().'.com';
+        $zone = strtolower('web-'.self::$trials++.'-'.class_basename(self::class)).'-'.getmypid().'.com';
         $this->world->add([
             'hosts' => [
                 ['host' => self::SITED[0], 'addresses' => ['192.0.2.180']],

@@ -11,6 +11,7 @@ use App\Models\Custodian;
 use App\Models\Docket;
 use App\Models\Handing;
 use App\Models\Import;
+use App\Models\NamedPlace;
 use App\Models\NamedSet;
 use App\Models\Pattern;
 use App\Models\Role;
@@ -25,7 +26,7 @@ use Tests\TestCase;
 /** What must hold whatever a page does: policies, headers, queries, and a log that nobody rewrites. */
 final class TruthTest extends TestCase
 {
-    private const QUERIES = 37;
+    private const QUERIES = 38;
 
     /** @return array<string, string|int> */
     private function parameters(House $house): array
@@ -67,6 +68,8 @@ final class TruthTest extends TestCase
             'pattern' => Pattern::query()->firstOrFail()->id,
             'copy' => 1,
             'set' => NamedSet::query()->create(['name' => 'Gull', 'servers' => [['host' => 'ns1.gull.example']]])->id,
+            'place' => NamedPlace::query()->create(['name' => 'Gull, shared'])->id,
+            'site' => 1,
             'deed' => 'change_words',
             'view' => 1,
             'note' => 1,

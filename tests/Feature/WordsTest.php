@@ -15,6 +15,8 @@ use Acre\Core\Finding\Cost;
 use Acre\Core\Finding\Cure;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
+use Acre\Core\Hosting\HostingFinding;
+use Acre\Core\Hosting\RedirectFinding;
 use Acre\Core\Lifecycle\EventKind;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\LifecycleFinding;
@@ -111,6 +113,8 @@ final class WordsTest extends TestCase
                 ...DnssecFinding::cases(),
                 ...MailFinding::cases(),
                 ...RecordsFinding::cases(),
+                ...HostingFinding::cases(),
+                ...RedirectFinding::cases(),
             ] as $tag
         ) {
             $said = __('findings.'.$tag::area().'.'.$tag->value);
@@ -142,6 +146,8 @@ final class WordsTest extends TestCase
                 ...ServersFinding::cases(),
                 ...DnssecFinding::cases(),
                 ...RecordsFinding::cases(),
+                ...HostingFinding::cases(),
+                ...RedirectFinding::cases(),
             ] as $tag
         ) {
             $finding = Finding::of(

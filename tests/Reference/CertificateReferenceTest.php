@@ -57,8 +57,15 @@ final class CertificateReferenceTest extends TestCase
     }
 
     /** @param  string|null  $key  whose key it has; null: one of its own */
-    private static function made(string $file, string $name, ?string $by, string $extensions, int $days, string $kind, ?string $key = null): void
-    {
+    private static function made(
+        string $file,
+        string $name,
+        ?string $by,
+        string $extensions,
+        int $days,
+        string $kind,
+        ?string $key = null,
+    ): void {
         $at = self::$folder."/{$file}";
         file_put_contents("{$at}.ext", $extensions);
         $key ??= $file;
@@ -74,7 +81,8 @@ final class CertificateReferenceTest extends TestCase
         $signer = $by === null
             ? ['-signkey', $keyFile]
             : ['-CA', self::$folder."/{$by}.pem", '-CAkey', self::$folder."/{$by}.key", '-CAcreateserial'];
-        self::openssl(['x509', '-req', '-in', "{$at}.csr", ...$signer, '-days', (string) $days, '-extfile', "{$at}.ext", '-out', "{$at}.pem"]);
+        $with = ['-days', (string) $days, '-extfile', "{$at}.ext", '-out', "{$at}.pem"];
+        self::openssl(['x509', '-req', '-in', "{$at}.csr", ...$signer, ...$with]);
     }
 
     /** @param  list<string>  $command */
@@ -90,7 +98,11 @@ final class CertificateReferenceTest extends TestCase
         return (string) file_get_contents(self::$folder."/{$file}.pem");
     }
 
-    /** @return iterable<string, array{list<string>, int, CertificateFault|null, 3?: bool}> what a server sends, days from now, and what we say of its chain */
+    /**
+     * What a server sends, days from now, and what we say of its chain; false at the end: openssl says something else.
+     *
+     * @return iterable<string, array{list<string>, int, CertificateFault|null, 3?: bool}>
+     */
     public static function chains(): iterable
     {
         yield 'signed by a root' => [['leaf-direct'], 1, null];

@@ -16,7 +16,7 @@ final readonly class ReadSitesTyped
 
     private const FOLDER = 200;
 
-    /** @return array{list<SiteTyped>, list<array{string, string}>} those of names on the Roll; and lines that are not, with the reason's key */
+    /** @return array{list<SiteTyped>, list<array{string, string}>} of names on the Roll; the other lines, each with why */
     public function handle(string $text): array
     {
         $refused = $hosts = [];

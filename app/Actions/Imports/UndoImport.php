@@ -24,7 +24,7 @@ final readonly class UndoImport
     private const TOUCHED = <<<'SQL'
     (NOT EXISTS (SELECT 1 FROM registrations g WHERE g.name_id = n.id AND upper_inf(g.span) AND g.version = r.version)
      OR r.verdict = 'new' AND (EXISTS (SELECT 1 FROM docket_lines d WHERE d.name_id = n.id)
-     OR EXISTS (SELECT 1 FROM notes t WHERE t.name_id = n.id)
+     OR EXISTS (SELECT 1 FROM notes t WHERE t.name_id = n.id) OR EXISTS (SELECT 1 FROM sites i WHERE i.name_id = n.id)
         OR (SELECT count(*) FROM holdings h WHERE h.name_id = n.id) <> 1
         OR (SELECT count(*) FROM registrations g WHERE g.name_id = n.id) <> 1))
     SQL;

@@ -41,10 +41,13 @@ final readonly class PlaceController
     {
         $isAmiss = $request->word('amiss') === '1';
         $page = $this->places->at($place, $isAmiss);
+        // What is wrong comes first, before the first page of what is not.
+        $amiss = $isAmiss || $page->previousCursor() !== null ? null : $this->places->at($place, true);
 
         return view('hosting.place', [
             'place' => $place->load('servers'),
             'isAmiss' => $isAmiss,
+            'amiss' => $amiss === null ? [] : $this->sites->read(new Collection($amiss->items())),
             'count' => $this->places->counted($place->id)[$place->id] ?? new PlaceCounted(0, 0),
             'page' => $page,
             'sites' => $this->sites->read(new Collection($page->items())),

@@ -17,6 +17,7 @@ use App\Models\Client;
 use App\Models\Name;
 use App\Models\Pattern;
 use App\Queries\Contacts\ReadContacts;
+use App\Queries\Hosting\ReadSites;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Names\Changes;
 use App\Queries\Names\HeldCase;
@@ -41,6 +42,7 @@ final readonly class NameController
         private History $history,
         private HouseSettings $house,
         private ReadContacts $contacts,
+        private ReadSites $sites,
         private Words $words,
     ) {
     }
@@ -83,6 +85,7 @@ final readonly class NameController
             'registration' => $name->registration,
             'patterns' => Pattern::query()->pluck('name', 'id')->all(),
             'pattern' => Client::query()->whereKey($file->clientId)->value('pattern_id') ?? $this->house->pattern(),
+            'sites' => $this->sites->ofName($name),
             'code' => AuthCode::query()->find($name->id),
             'words' => $this->words,
         ]);

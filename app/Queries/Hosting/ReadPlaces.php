@@ -45,7 +45,7 @@ final readonly class ReadPlaces
     }
 
     /**
-     * @param  bool  $isAmiss  only those that are not met as they should be
+     * @param  bool  $isAmiss  those that are not met as they should be, or all others
      * @return CursorPaginator<int, NameSite> what is to be met at a place
      */
     public function at(NamedPlace $place, bool $isAmiss): CursorPaginator
@@ -53,7 +53,7 @@ final readonly class ReadPlaces
         return NameSite::query()
             ->with(['name', 'place.servers'])
             ->where('place_id', $place->id)
-            ->when($isAmiss, fn (Builder $query) => $query->whereRaw('EXISTS (SELECT FROM site_faults f WHERE f.site_id = sites.id)'))
+            ->whereRaw(($isAmiss ? '' : 'NOT ').'EXISTS (SELECT FROM site_faults f WHERE f.site_id = sites.id)')
             ->orderBy('id')
             ->cursorPaginate(self::PAGE)
             ->withQueryString();
@@ -85,7 +85,8 @@ final readonly class ReadPlaces
     {
         return NameSite::query()
             ->with(['name', 'place.servers'])
-            ->when($target === '', fn (Builder $query) => $query->whereNotNull('target'), fn (Builder $query) => $query->where('target', $target))
+            ->whereNotNull('target')
+            ->when($target !== '', fn (Builder $query) => $query->where('target', $target))
             ->orderBy('id')
             ->cursorPaginate(self::PAGE)
             ->withQueryString();

@@ -16,7 +16,7 @@ final readonly class ReadSiteFaults
     {
     }
 
-    /** @return list<SiteFaultCounted> dearest first, then those on which most hosts hang; a name that is late or gone has none of its own */
+    /** @return list<SiteFaultCounted> dearest first, then those of most hosts; a name that is late or gone has none of its own */
     public function counted(): array
     {
         return array_map(SiteFaultCounted::of(...), Row::all($this->database->select(

@@ -32,7 +32,12 @@ final readonly class ReadSites
     public function ofName(Name $name): array
     {
         return $this->read(
-            NameSite::query()->with(['name', 'place.servers', 'docket'])->where('name_id', $name->id)->orderBy('label')->limit(self::MOST)->get(),
+            NameSite::query()
+                ->with(['name', 'place.servers', 'docket'])
+                ->where('name_id', $name->id)
+                ->orderBy('label')
+                ->limit(self::MOST)
+                ->get(),
         );
     }
 

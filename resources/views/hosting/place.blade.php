@@ -25,24 +25,38 @@
             </ul>
         </section>
     @endif
-    @if ($sites === [])
+    @if ($count->hosts === 0)
         <p class="empty">{{ __('hosting.place.none') }}</p>
-    @else
-        @if ($isAmiss)
-            <p>{{ trans_choice('hosting.place.only_amiss', $count->amiss, ['count' => number_format($count->amiss)]) }} <a
-                    href="{{ route('places.show', $place) }}">{{ trans_choice(
-                        'hosting.place.see_all',
-                        $count->hosts,
-                        ['count' => number_format($count->hosts)],
-                    ) }}</a></p>
-        @elseif ($count->amiss > 0)
-            <p><a href="{{ route('places.show', [$place, 'amiss' => 1]) }}">{{ trans_choice(
-                'hosting.place.see_amiss',
-                $count->amiss,
-                ['count' => number_format($count->amiss), 'of' => number_format($count->hosts)],
-            ) }}</a></p>
+    @endif
+    @if ($isAmiss)
+        <p><a href="{{ route('places.show', $place) }}">{{ trans_choice(
+            'hosting.place.see_all',
+            $count->hosts,
+            ['count' => number_format($count->hosts)],
+        ) }}</a></p>
+    @endif
+    @if ($amiss !== [])
+        @include('hosting.table', [
+            'withPlace' => false,
+            'sites' => $amiss,
+            'caption' => trans_choice('hosting.place.amiss', $count->amiss, ['count' => number_format($count->amiss)]),
+        ])
+        @if ($count->amiss > count($amiss))
+            <p><a href="{{ route('places.show', [$place, 'amiss' => 1]) }}">{{ __('hosting.place.all_amiss') }}</a></p>
         @endif
-        @include('hosting.table', ['withPlace' => false])
+    @endif
+    @if ($sites !== [])
+        @include('hosting.table', [
+            'withPlace' => false,
+            'class' => $amiss === [] ? '' : 'apart',
+            'caption' => $isAmiss
+                ? trans_choice('hosting.place.amiss', $count->amiss, ['count' => number_format($count->amiss)])
+                : trans_choice(
+                    'hosting.place.fine',
+                    $count->hosts - $count->amiss,
+                    ['count' => number_format($count->hosts - $count->amiss)],
+                ),
+        ])
         {{ $page->links('components.pages') }}
     @endif
     @can('prepare')
@@ -50,7 +64,7 @@
             @csrf
             <x-field name="hosts" type="area" rows="4" class="mono" :label="__('hosting.place.hosts')"
                 :note="__('hosting.place.hosts_said')" maxlength="100000" required/>
-            <p><button class="{{ $sites === [] ? 'main' : '' }}">{{ __('hosting.place.add') }}</button></p>
+            <p><button class="{{ $count->hosts === 0 ? 'main' : '' }}">{{ __('hosting.place.add') }}</button></p>
         </form>
     @endcan
 </x-layout>

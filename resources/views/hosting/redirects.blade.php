@@ -17,7 +17,8 @@
                 <tbody>
                     @foreach ($targets as $to => $count)
                         <tr>
-                            <th scope="row" class="mono"><a class="name" href="{{ route('redirects.index', ['to' => $to]) }}">{{ $to }}</a></th>
+                            <th scope="row" class="mono"><a class="name"
+                                    href="{{ route('redirects.index', ['to' => $to]) }}">{{ $to }}</a></th>
                             <td class="sum" data-label="{{ __('hosting.places.hosts') }}">{{ number_format($count->hosts) }}</td>
                             <td class="sum" data-label="{{ __('hosting.places.amiss') }}"><span
                                     class="{{ $count->amiss === 0 ? 'lesser' : 'is-soon' }}">{{ $count->amiss === 0
@@ -28,7 +29,8 @@
                 </tbody>
             </table>
         @elseif ($target !== '')
-            <p><strong class="mono">{{ $target }}</strong> <a href="{{ route('redirects.index') }}">{{ __('hosting.redirects.all') }}</a></p>
+            <p><strong class="mono">{{ $target }}</strong> <a
+                    href="{{ route('redirects.index') }}">{{ __('hosting.redirects.all') }}</a></p>
         @endif
         @include('hosting.table', ['withPlace' => true, 'class' => 'apart'])
         {{ $page->links('components.pages') }}

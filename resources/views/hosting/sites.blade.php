@@ -109,7 +109,8 @@
             @php($changed = $chosen?->site)
             <h2>{{ $changed === null ? __('hosting.site.add') : __('hosting.form.change', ['place' => $told->host($changed, $name)]) }}</h2>
             @if ($changed !== null)
-                <input type="hidden" name="version" value="{{ $errors->has('version') ? $changed->version : old('version', $changed->version) }}">
+                <input type="hidden" name="version"
+                    value="{{ $errors->has('version') ? $changed->version : old('version', $changed->version) }}">
             @endif
             <div class="columns">
                 <x-field name="label" :label="__('hosting.site.before')" :value="$changed->label ?? $label" maxlength="200" class="mono"

@@ -1,5 +1,8 @@
-{{-- $sites: what is to be met at hosts, and what was; $withPlace: whether each says where it is kept --}}
+{{-- $sites: what is to be met at hosts, and what was; $withPlace: whether each says where it is kept; $caption: what they are --}}
 <table class="sheet sites {{ $class ?? '' }}">
+    @isset($caption)
+        <caption>{{ $caption }}</caption>
+    @endisset
     <thead>
         <tr>
             <th scope="col">{{ __('hosting.site.host') }}</th>

@@ -102,6 +102,24 @@
                 @endforelse
             </dd>
         </div>
+        <div>
+            <dt><a href="{{ route('names.sites', $name) }}">{{ __('hosting.site.trail') }}</a></dt>
+            <dd>
+                @forelse ($sites as $site)
+                    <span class="reason">
+                        @if ($site->findings !== [])
+                            <span class="is-soon"><bdi>{{ $words->finding($site->findings[0]) }}.</bdi></span>
+                        @else
+                            <span class="mono">{{ $site->site->value()->host() }}</span> {{
+                                $site->site->target ?? $site->site->place?->name
+                            }}
+                        @endif
+                    </span>
+                @empty
+                    {{ __('common.not_known') }}
+                @endforelse
+            </dd>
+        </div>
         @if ($name->words->isNotEmpty())
             <div>
                 <dt>{{ __('names.show.words') }}</dt>

@@ -35,7 +35,11 @@ final class RedirectWantedTest extends TestCase
     private static function effects(array $found): array
     {
         return array_combine(
-            array_map(fn (Finding $one): string => $one->tag->value.' '.(is_string($one->with['host'] ?? null) ? $one->with['host'] : ''), $found),
+            array_map(function (Finding $one): string {
+                $host = $one->with['host'] ?? '';
+
+                return $one->tag->value.' '.(is_string($host) ? $host : '');
+            }, $found),
             array_map(fn (Finding $one): Effect => $one->effect, $found),
         );
     }

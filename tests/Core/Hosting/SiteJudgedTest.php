@@ -38,7 +38,9 @@ final class SiteJudgedTest extends TestCase
     {
         $set = $servers === [] ? null : ServerSet::ofHosts($servers);
 
-        return Place::of('Sandpiper, shared 4', 'Sandpiper', PlaceKind::Pages, $addresses === [] ? [self::THERE] : array_values($addresses), $set);
+        $addresses = $addresses === [] ? [self::THERE] : array_values($addresses);
+
+        return Place::of('Sandpiper, shared 4', 'Sandpiper', PlaceKind::Pages, $addresses, $set);
     }
 
     private static function redirect(string $target, bool $isPermanent = true, bool $keepsPath = false): Redirect
@@ -90,9 +92,9 @@ final class SiteJudgedTest extends TestCase
      * @param  list<string>  $servers
      * @return list<Finding>
      */
-    private static function found(Site $site, SiteSeen $seen, array $servers = ['ns1.old.example', 'ns2.old.example'], ?ZoneCopy $zone = null): array
+    private static function found(Site $site, SiteSeen $seen, array $servers = ['ns1.old.example', 'ns2.old.example']): array
     {
-        return SiteJudged::of($site, $seen, $servers, $zone)->findings(Instant::of(self::NOW));
+        return SiteJudged::of($site, $seen, $servers, null)->findings(Instant::of(self::NOW));
     }
 
     /**
