@@ -19,6 +19,7 @@ use App\Actions\Standings\MakeStandings;
 use App\Actions\Verification\AskToVerify;
 use App\Jobs\AskServersWanted;
 use App\Jobs\FindRings;
+use App\Jobs\KeepZonesDue;
 use App\Jobs\LookAtSitesDue;
 use App\Jobs\LookOutside;
 use App\Jobs\SendPost;
@@ -86,6 +87,7 @@ Schedule::call(fn (EndMany $end) => $end->sweep())->everyTenSeconds()->name('end
 Schedule::call(fn (Connection $database) => AskServersWanted::sweep($database))->everyTenSeconds()->name('server-checks');
 Schedule::call(fn (WatchRecords $watch) => $watch->look())->everyMinute()->name('records')->withoutOverlapping();
 Schedule::call(fn (Connection $database, TradeClock $clock) => LookAtSitesDue::sweep($database, $clock))->everyMinute()->name('sites');
+Schedule::call(fn (Connection $database, TradeClock $clock) => KeepZonesDue::sweep($database, $clock))->everyMinute()->name('zones');
 Schedule::call(fn () => WorkGate::sweep())->everyTenSeconds()->name('orders');
 Schedule::call(fn () => WorkGate::listenToPending())->everyThirtySeconds()->name('pending');
 Schedule::call(fn () => WorkGate::listen())->everyFiveMinutes()->name('gates');

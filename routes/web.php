@@ -55,6 +55,7 @@ use App\Http\Rounds\RoundsController;
 use App\Http\Rulebook\RulebookController;
 use App\Http\Servers\AskServersController;
 use App\Http\Servers\FaultController;
+use App\Http\Servers\MailController;
 use App\Http\Servers\SetController;
 use App\Http\Session\BeginController;
 use App\Http\Session\SessionController;
@@ -543,6 +544,13 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->group(function (): void {
             Route::get('/', 'index')->name('faults')->middleware('can:look');
             Route::post('/', 'gather')->name('faults.gather')->middleware('can:prepare');
+        });
+    Route::controller(MailController::class)
+        ->prefix('servers/mail')
+        ->name('servers.')
+        ->group(function (): void {
+            Route::get('/', 'index')->name('mail')->middleware('can:look');
+            Route::post('/', 'gather')->name('mail.gather')->middleware('can:prepare');
         });
     Route::controller(PlaceController::class)
         ->prefix('places')

@@ -21,6 +21,9 @@ final class Spf
     /** The name at whose record the fault lies, or the term. */
     public string $at = '';
 
+    /** @var list<string> names whose records count too */
+    public array $leadsTo = [];
+
     /** @var list<string> names whose texts are needed before it can be said whether it holds */
     public array $missing = [];
 
@@ -111,6 +114,9 @@ final class Spf
             return false;
         }
         $to = $term->leadsTo();
+        if ($to !== null && ! in_array($to, $this->leadsTo, true)) {
+            $this->leadsTo[] = $to;
+        }
         // A ring costs a lookup each time round, until there are too many.
         if ($to !== null && ! $this->read($to, $within, $countsAll)) {
             $this->fail(SpfFault::LeadsNowhere, $to);

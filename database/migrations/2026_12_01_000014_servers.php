@@ -82,6 +82,29 @@ return new class extends Migration
             CREATE INDEX zone_copies_newest ON zone_copies (name_id, taken_at DESC, id DESC);
             CREATE INDEX zone_copies_docket ON zone_copies (docket_id) WHERE docket_id IS NOT NULL;
 
+            -- Whose zone is asked for when, and for which docket; what its SPF record leads to.
+            CREATE TABLE zone_looks (
+                name_id bigint PRIMARY KEY REFERENCES names ON DELETE CASCADE,
+                next_look timestamptz NOT NULL DEFAULT '-infinity',
+                asked_at timestamptz,
+                docket_id bigint REFERENCES dockets ON DELETE SET NULL,
+                -- {"host": ["v=spf1 …"]}; as text, as not all that is sent is one
+                elsewhere json NOT NULL DEFAULT '{}'
+            );
+            CREATE INDEX zone_looks_next ON zone_looks (next_look, name_id);
+            CREATE INDEX zone_looks_docket ON zone_looks (docket_id) WHERE docket_id IS NOT NULL;
+
+            -- What was last seen wrong with what a name says about mail.
+            CREATE TABLE mail_faults (
+                name_id bigint NOT NULL REFERENCES names ON DELETE CASCADE,
+                finding text NOT NULL,
+                said jsonb NOT NULL,
+                cost smallint NOT NULL,
+                first_seen timestamptz NOT NULL,
+                PRIMARY KEY (name_id, finding)
+            );
+            CREATE INDEX mail_faults_finding ON mail_faults (finding, name_id);
+
             -- One a line of a docket that had records changed.
             CREATE TABLE record_watches (
                 docket_line_id bigint PRIMARY KEY REFERENCES docket_lines ON DELETE CASCADE,

@@ -429,6 +429,7 @@ return [
             'record.index' => 'Public record',
             'servers.faults' => 'What does not answer',
             'servers.sets.index' => 'Name servers',
+            'servers.mail' => 'Mail',
             'places.index' => 'Places',
             'redirects.index' => 'Redirects',
             'registrars.index' => 'Registrars',

@@ -105,6 +105,7 @@ final class PagesTest extends TestCase
             'what does not answer' => '/servers/faults',
             'a zone and its copies' => '/names/quayside-theatre.com/zones',
             'sets of name servers' => '/servers/sets',
+            'mail over the Roll' => '/servers/mail',
             'places' => '/places',
             'a place' => '/places/1',
             'a new place' => '/places/create',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Zone\SetWanted;
+use App\Actions\Servers\KeepZonesInTurn;
 use App\Actions\Servers\RecordsTyped;
 use App\Actions\Servers\WatchRecords;
 use App\Models\Docket;
@@ -224,5 +225,74 @@ final class ZonesTest extends TestCase
             ],
             array_map(fn (SetWanted $set): string => $set->text(), $typed->wanted->sets),
         );
+    }
+
+    public function test_every_zone_is_kept_in_turn_and_judged_for_mail_with_what_its_spf_leads_to(): void
+    {
+        $others = $this->registered(['@ TXT v=spf1 include:missing.zone-quay.example ip4:192.0.2.1 -all']);
+        $sound = $this->registered([
+            '@ MX 10 mail.zone-quay.example.',
+            '@ TXT v=spf1 mx -all',
+            '_dmarc TXT v=DMARC1; p=reject',
+        ]);
+        $broken = $this->registered(['@ MX 10 mail.zone-quay.example.', "@ TXT v=spf1 include:{$others->ascii} -all", '_dmarc TXT v=DMARC1; p=none']);
+        KeepZonesInTurn::takeUp(DB::connection());
+        $keep = app(KeepZonesInTurn::class);
+        $keep->due(60);
+        $faults = fn (Name $name): array => DB::table('mail_faults')->where('name_id', $name->id)->orderBy('finding')->pluck('finding')->all();
+        self::assertSame([], $faults($sound));
+        self::assertSame(['dmarc_none', 'spf_broken'], $faults($broken), 'what it includes leads nowhere');
+        foreach ([$others, $sound, $broken] as $name) {
+            self::assertSame('asked', DB::table('zone_copies')->where('name_id', $name->id)->value('source'));
+        }
+        $this->get('/servers/mail')
+            ->assertOk()
+            ->assertSee('The zones of 3 of 3 names have been read')
+            ->assertSee('The SPF record can’t be used')
+            ->assertSee($broken->unicode)
+            ->assertDontSee($sound->unicode);
+        $this->get("/names/{$broken->ascii}/zones")->assertSee('missing.zone-quay.example')->assertDontSee('not read');
+        $this->post('/servers/mail', ['finding' => 'dmarc_none'])->assertRedirect('/sheaf');
+        $this->get('/sheaf')->assertSee($broken->unicode)->assertDontSee($sound->unicode);
+        // A week later, and not before.
+        $asked = fn (): mixed => DB::table('zone_looks')->where('name_id', $sound->id)->value('asked_at');
+        $first = $asked();
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusDays(6));
+        $keep->due(60);
+        self::assertSame($first, $asked());
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusDays(2));
+        $keep->due(60);
+        self::assertNotSame($first, $asked());
+        self::assertSame(1, DB::table('zone_copies')->where('name_id', $sound->id)->count(), 'nothing has changed in it');
+    }
+
+    public function test_one_silent_server_keeps_no_zone_of_others_from_being_kept(): void
+    {
+        $silent = $this->house->name('zone-of-nobody-'.getmypid().'.com', facts: ['servers' => ['ns1.nobody-has-this.example']]);
+        $names = array_map(fn (): Name => $this->registered(['@ MX 10 mail.zone-quay.example.']), range(1, 3));
+        KeepZonesInTurn::takeUp(DB::connection());
+        app(KeepZonesInTurn::class)->due(60);
+        self::assertSame(3, DB::table('zone_copies')->count());
+        self::assertSame(4, DB::table('zone_looks')->whereNotNull('asked_at')->count());
+        self::assertFalse(KeepZonesInTurn::areDue(DB::connection(), app(TradeClock::class)->now()));
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusDays(1));
+        self::assertTrue(KeepZonesInTurn::areDue(DB::connection(), app(TradeClock::class)->now()), 'nobody answered for one');
+        self::assertSame(0, DB::table('mail_faults')->where('name_id', $silent->id)->count());
+        self::assertNotSame([], $names);
+    }
+
+    public function test_a_copy_is_kept_before_a_movement_without_being_asked(): void
+    {
+        $name = $this->registered(['@ MX 10 mail.zone-quay.example.']);
+        $this->post("/names/{$name->ascii}/zones/now");
+        $this->pressAs($this->house->steward, "/hand-over?name={$name->ascii}&receiver={$this->house->theirs->id}");
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        app(KeepZonesInTurn::class)->due(60);
+        self::assertSame(
+            [null, $docket->id],
+            DB::table('zone_copies')->where('name_id', $name->id)->orderBy('id')->pluck('docket_id')->all(),
+            'the same once more, as it was before the docket',
+        );
+        $this->get("/names/{$name->ascii}/zones")->assertSee("docket {$docket->id}");
     }
 }

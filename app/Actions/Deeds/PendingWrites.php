@@ -7,6 +7,7 @@ namespace App\Actions\Deeds;
 use Acre\Core\Movement\Leg as CoreLeg;
 use Acre\Core\Time\Instant;
 use App\Actions\Gates\GateOrders;
+use App\Actions\Servers\KeepZonesInTurn;
 use App\Jobs\WorkGate;
 use App\Models\DocketLine;
 use App\Models\Leg;
@@ -133,6 +134,9 @@ final class PendingWrites
                 ),
             );
         }
+        foreach ($this->moving() as $docketId => $nameIds) {
+            KeepZonesInTurn::want($this->database, $nameIds, $docketId);
+        }
         if ($this->orders !== []) {
             Order::query()->insert($this->orders);
             $this->chain();
@@ -143,6 +147,17 @@ final class PendingWrites
             }
         }
         [$this->movements, $this->legs, $this->orders, $this->after] = [[], [], [], []];
+    }
+
+    /** @return array<int, list<int>> names, by docket: a zone may be lost with a movement */
+    private function moving(): array
+    {
+        $moving = [];
+        foreach ($this->movements as $movement) {
+            $moving[(int) $movement['docket_id']][] = (int) $movement['name_id'];
+        }
+
+        return $moving;
     }
 
     /** Which waits for which, once all of them are written down. */

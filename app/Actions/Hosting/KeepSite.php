@@ -9,6 +9,7 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Hosting\SiteJudged;
 use Acre\Core\Hosting\SiteSeen;
 use Acre\Core\Time\Instant;
+use App\Actions\Findings\KeepFindings;
 use App\Models\NameSite;
 use App\Outside\Web\PackedSite;
 use Illuminate\Database\Connection;
@@ -23,7 +24,7 @@ final readonly class KeepSite
 
     private const CHANGING = 300;
 
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private KeepFindings $findings)
     {
     }
 
@@ -55,32 +56,8 @@ final readonly class KeepSite
                 ],
             );
             if ($isKept === 1) {
-                $this->faults($site->id, $findings, $now);
+                $this->findings->handle('site_faults', 'site_id', $site->id, $findings, $now);
             }
         });
-    }
-
-    /** @param  list<Finding>  $findings */
-    private function faults(int $siteId, array $findings, Instant $now): void
-    {
-        $tags = array_map(fn (Finding $one): string => (string) $one->tag->value, $findings);
-        $this->database->table('site_faults')->where('site_id', $siteId)->whereNotIn('finding', $tags)->delete();
-        if ($findings !== []) {
-            // Since when it is so stays as it was first seen.
-            $this->database->table('site_faults')->upsert(
-                array_map(
-                    fn (Finding $one): array => [
-                        'site_id' => $siteId,
-                        'finding' => (string) $one->tag->value,
-                        'said' => json_encode($one, JSON_THROW_ON_ERROR),
-                        'cost' => $one->tag->cost()->value,
-                        'first_seen' => $now->isoSecond(),
-                    ],
-                    $findings,
-                ),
-                ['site_id', 'finding'],
-                ['said', 'cost'],
-            );
-        }
     }
 }

@@ -12,6 +12,7 @@ use App\Http\SignedInRequest;
 use App\Models\Name;
 use App\Models\NamedSet;
 use App\Queries\Servers\KeptZones;
+use App\Queries\Servers\ReadMailFaults;
 use App\Queries\Servers\ServerChecks;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
@@ -21,8 +22,12 @@ use Illuminate\View\View;
 /** The zone of a name as it was: copies, what differs between two of them, and one of them as a file. */
 final readonly class ZoneController
 {
-    public function __construct(private KeptZones $kept, private ServerChecks $checks, private Words $words)
-    {
+    public function __construct(
+        private KeptZones $kept,
+        private ServerChecks $checks,
+        private ReadMailFaults $mail,
+        private Words $words,
+    ) {
     }
 
     public function index(Name $name, SignedInRequest $request): View
@@ -40,7 +45,7 @@ final readonly class ZoneController
             'sets' => NamedSet::query()->orderBy('name')->limit(1_000)->pluck('name', 'id')->all(),
             'before' => $before,
             'after' => $after,
-            'mail' => $copies === [] ? null : $this->mail($name, $copies[0]->id),
+            'mail' => $copies === [] ? null : $this->mailOf($name, $copies[0]->id),
             'comparison' => $one === null || $other === null ? null : Comparison::of($one, $other),
             'words' => $this->words,
         ]);
@@ -75,11 +80,11 @@ final readonly class ZoneController
         ]);
     }
 
-    private function mail(Name $name, int $newest): ?MailSaid
+    private function mailOf(Name $name, int $newest): ?MailSaid
     {
         $zone = $this->kept->copy($name->id, $newest);
 
-        return $zone === null ? null : MailSaid::of($zone);
+        return $zone === null ? null : MailSaid::of($zone, $this->mail->elsewhere($name->id));
     }
 
     /** A kept copy by its number, or what the servers of a set said last (`set-3`). */

@@ -7,6 +7,7 @@ namespace App\Outside\Dns;
 use Acre\Core\Contact\TakesMail;
 use Acre\Core\Name\DomainName;
 use Acre\Wire\Dns\Data\Mx;
+use Acre\Wire\Dns\Data\Txt;
 use Acre\Wire\Dns\RecordType;
 use Acre\Wire\Dns\ResponseCode;
 
@@ -47,9 +48,41 @@ final class AskedServers implements Dns
         $this->exchange->each($asked, fn (RecordsAsked $one) => $told($one, $this->change->says($one)), $this->atOnce);
     }
 
+    public function texts(iterable $hosts, callable $told): void
+    {
+        $this->exchange->each($hosts, fn (string $host) => $told($host, $this->textsOf($host)), $this->atOnce);
+    }
+
     public function mail(iterable $hosts, callable $told): void
     {
         $this->exchange->each($hosts, fn (DomainName $host) => $told($host, $this->takesMail($host->ascii)), $this->atOnce);
+    }
+
+    /** @return list<string>|null */
+    private function textsOf(string $host): ?array
+    {
+        for ($step = 0; $step < Lookup::DEEP; $step++) {
+            [$answer] = $this->lookup->walk($host, RecordType::TXT);
+            $answer = $this->lookup->below($answer, $host, [], RecordType::TXT);
+            if ($answer === null) {
+                return null;
+            }
+            $texts = [];
+            $alias = null;
+            foreach ($answer->answers as $record) {
+                if ($record->data instanceof Txt && $record->type === RecordType::TXT->value) {
+                    $texts[] = $record->data->joined();
+                } elseif ($record->type === RecordType::CNAME->value) {
+                    $alias = Lookup::target($record);
+                }
+            }
+            if ($texts !== [] || $alias === null) {
+                return $texts;
+            }
+            $host = $alias;
+        }
+
+        return null;
     }
 
     private function takesMail(string $host): TakesMail

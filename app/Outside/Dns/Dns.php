@@ -53,6 +53,14 @@ interface Dns
     public function records(iterable $asked, callable $told): void;
 
     /**
+     * Texts (TXT) of hosts, each record joined to one; null where nobody answers.
+     *
+     * @param  iterable<string>  $hosts  A-labels
+     * @param  callable(string, list<string>|null): void  $told
+     */
+    public function texts(iterable $hosts, callable $told): void;
+
+    /**
      * Whether hosts of mailboxes take mail at all: by an MX, or else by an address (RFC 5321 §5.1); a null MX says no (RFC 7505).
      *
      * @param  iterable<DomainName>  $hosts

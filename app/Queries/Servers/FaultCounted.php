@@ -30,13 +30,6 @@ final readonly class FaultCounted
 
     public static function of(Row $row): self
     {
-        $few = [];
-        foreach ($row->json('few') as $one) {
-            if (is_array($one) && is_string($one[0] ?? null) && is_string($one[1] ?? null)) {
-                $few[$one[0]] = $one[1];
-            }
-        }
-
         return new self(
             DelegationFinding::from($row->text('finding')),
             $row->text('host'),
@@ -44,7 +37,20 @@ final readonly class FaultCounted
             Cost::from($row->int('cost')),
             $row->instant('since'),
             $row->json('said'),
-            $few,
+            self::few($row),
         );
+    }
+
+    /** @return array<string, string> some of the names, as they are written, by how the DNS has them */
+    public static function few(Row $row): array
+    {
+        $few = [];
+        foreach ($row->json('few') as $one) {
+            if (is_array($one) && is_string($one[0] ?? null) && is_string($one[1] ?? null)) {
+                $few[$one[0]] = $one[1];
+            }
+        }
+
+        return $few;
     }
 }
