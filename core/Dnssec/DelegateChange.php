@@ -14,8 +14,17 @@ final readonly class DelegateChange
     /** Seconds for which what servers said is believed; the house's own choice. */
     public const FRESH = 3_600;
 
-    public function __construct(private bool $isOn, private ?KeysSeen $seen, private Instant $now)
-    {
+    /**
+     * @param  bool  $isMoving  whether its name servers are being changed, and the registry does not show it yet
+     * @param  Instant|null  $oldUntil  until when answers of the name servers before may be kept; null: it had no others
+     */
+    public function __construct(
+        private bool $isOn,
+        private ?KeysSeen $seen,
+        private Instant $now,
+        private bool $isMoving = false,
+        private ?Instant $oldUntil = null,
+    ) {
     }
 
     public function isAsked(): bool
@@ -68,6 +77,10 @@ final readonly class DelegateChange
                     null,
                     fault: $prospect->signature->value ?? $prospect->fault->value ?? ChainFault::NoKeyOfDelegate->value,
                 ),
+            ],
+            $this->isMoving => [Finding::of(DnssecFinding::Changing, Effect::NotKnown)],
+            $this->oldUntil !== null && ! $this->oldUntil->hasComeAt($this->now) => [
+                Finding::of(DnssecFinding::OldAnswers, Effect::Delays, $this->oldUntil, until: $this->oldUntil),
             ],
             default => [],
         };

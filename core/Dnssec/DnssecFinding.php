@@ -19,6 +19,10 @@ enum DnssecFinding: string implements FindingTag
     case WouldBreak = 'would_break';
     /** The zone itself asks that there be no DS (RFC 8078 §4). */
     case WantsNone = 'wants_none';
+    /** Its name servers are being changed, and the registry does not show it yet. */
+    case Changing = 'changing';
+    /** Answers of the name servers before may be kept, which the keys of these don't prove (RFC 6781 §4.3.5.1). */
+    case OldAnswers = 'old_answers';
     /** After the DS is gone its signatures are still needed for a while (RFC 6781 §4.3). */
     case KeepSigning = 'keep_signing';
 
@@ -30,16 +34,16 @@ enum DnssecFinding: string implements FindingTag
     public function arguments(): array
     {
         return match ($this) {
-            self::NotAsked, self::NotSigned, self::WantsNone => [],
+            self::NotAsked, self::NotSigned, self::WantsNone, self::Changing => [],
             self::WouldBreak => ['fault'],
-            self::KeepSigning => ['until'],
+            self::KeepSigning, self::OldAnswers => ['until'],
         };
     }
 
     public function cost(): Cost
     {
         return match ($this) {
-            self::WouldBreak => Cost::Dark,
+            self::WouldBreak, self::OldAnswers, self::Changing => Cost::Dark,
             self::KeepSigning => Cost::Attention,
             default => Cost::MovementFails,
         };
@@ -47,7 +51,11 @@ enum DnssecFinding: string implements FindingTag
 
     public function actor(): Actor
     {
-        return $this === self::NotAsked ? Actor::House : Actor::Host;
+        return match ($this) {
+            self::NotAsked => Actor::House,
+            self::OldAnswers, self::Changing => Actor::Time,
+            default => Actor::Host,
+        };
     }
 
     public function cure(): ?Cure
@@ -55,6 +63,7 @@ enum DnssecFinding: string implements FindingTag
         return match ($this) {
             self::NotAsked => Cure::AskServers,
             self::NotSigned, self::WouldBreak, self::WantsNone => Cure::AskHost,
+            self::OldAnswers, self::Changing => Cure::Wait,
             self::KeepSigning => null,
         };
     }

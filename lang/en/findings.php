@@ -271,6 +271,8 @@ return [
         'not_signed' => 'Its zone is not signed: its host must sign it first',
         'would_break' => 'With a DS record it would break: :fault',
         'wants_none' => 'Its zone itself asks the registry to have no DS record',
+        'changing' => 'Its name servers are being changed, and the registry does not show the new ones yet',
+        'old_answers' => 'Until :until answers of its old name servers may be kept, which the new keys do not prove',
         'keep_signing' => 'Its host must go on signing until :until, as the old DS record may be kept so long',
     ],
     'servers' => [

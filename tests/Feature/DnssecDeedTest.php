@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Acre\Core\Dnssec\ChainState;
+use Acre\Core\Time\Instant;
 use App\Actions\Outside\LookAtServers;
+use App\Actions\Servers\AskServers;
 use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Name;
+use App\Models\NamedSet;
 use App\Models\Registration;
 use App\Models\Secret;
 use App\Outside\Registrar\GatePin;
 use App\Queries\Servers\LastPointing;
 use App\Support\TradeClock;
+use DateTimeImmutable;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -167,5 +172,80 @@ final class DnssecDeedTest extends TestCase
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => app(TradeClock::class)->today()->date()])->assertRedirect();
         self::assertSame(DocketState::Closed, $docket->refresh()->state);
         self::assertSame([$ds], Registration::query()->where('name_id', $name->id)->sole()->delegates);
+    }
+
+    /** Both clocks, and the servers are asked. */
+    private function go(Name $name, Instant $to): void
+    {
+        $this->world->moveTo($to);
+        app(TradeClock::class)->set($to);
+        app(LookAtServers::class)->of([$name->id]);
+    }
+
+    /** The page of the deed, after old and new servers were asked. */
+    private function move(Name $name, NamedSet $set): string
+    {
+        $address = (string) $this->actingAs($this->house->steward)
+            ->post('/servers/asked', ['name' => $name->ascii, 'set' => $set->id])
+            ->assertRedirect()
+            ->headers->get('Location');
+        app(AskServers::class)->wanted(30);
+
+        return $address;
+    }
+
+    /** RFC 6781 §4.3.5.2: off, a wait, other name servers, a wait, on; each step is refused until its wait is over, to the second. */
+    public function test_the_clock_is_moved_past_every_wait_of_a_plan(): void
+    {
+        $this->at('wire');
+        $there = ['ns1.key-cove.example', 'ns2.key-cove.example'];
+        $this->world->add(['names' => [], 'moods' => [], 'zones' => [], 'hosts' => [
+            ['host' => $there[0], 'addresses' => ['192.0.2.191']],
+            ['host' => $there[1], 'addresses' => ['198.51.100.191']],
+        ]]);
+        $set = NamedSet::query()->create([
+            'name' => 'Key Cove',
+            'servers' => array_map(fn (string $host): array => ['host' => $host, 'addresses' => []], $there),
+        ]);
+        // The new host has the zone too, signed with a key of its own.
+        $name = $this->registered(['algorithm' => 13]);
+        $this->world->add(['names' => [], 'moods' => [], 'hosts' => [], 'zones' => [[
+            'zone' => $name->ascii,
+            'records' => json_encode([
+                'servers' => self::HOSTS,
+                'servedBy' => self::HOSTS,
+                'signed' => ['algorithm' => 13, 'published' => true],
+                'elsewhere' => [['servers' => $there, 'servedBy' => $there, 'signed' => ['algorithm' => 14]]],
+            ], JSON_THROW_ON_ERROR),
+        ]]]);
+        self::assertSame(ChainState::Whole, $this->state($name));
+        $this->get($this->move($name, $set))->assertSee('0 of 1 can go now');
+
+        $this->pressAs($this->house->steward, $this->asked($name, 'off'))->assertRedirect();
+        self::assertSame(ChainState::NoDelegate, $this->state($name));
+        $off = app(TradeClock::class)->now();
+        $ttl = 86_400;
+        $this->go($name, $off->plusSeconds($ttl - 60));
+        $this->get($this->move($name, $set))->assertSee('0 of 1 can go now');
+        $this->go($name, $off->plusSeconds($ttl + 1));
+        $page = $this->move($name, $set);
+        $this->get($page)->assertSee('1 of 1 can go now');
+        $this->pressAs($this->house->steward, $page)->assertRedirect();
+        self::assertSame(LineState::Done, Docket::query()->latest('id')->firstOrFail()->lines()->sole()->state);
+
+        // Until the registry shows it nobody knows when the old answers die.
+        $this->get('/deeds/change_keys?name='.$name->ascii.'&dnssec=on')->assertSee('0 of 1 can go now');
+        $this->go($name, app(TradeClock::class)->now()->plusSeconds(1));
+        $until = DB::table('server_watches')->where('name_id', $name->id)->value('cached_until');
+        self::assertIsString($until);
+        $until = Instant::from(new DateTimeImmutable($until));
+        $this->get($this->asked($name, 'on'))->assertSee('answers of its old name servers may be kept')->assertSee('0 of 1 can go now');
+        $this->go($name, $until->plusSeconds(-1));
+        $this->get($this->asked($name, 'on'))->assertSee('0 of 1 can go now');
+        $this->go($name, $until);
+        $on = $this->asked($name, 'on');
+        $this->get($on)->assertSee('1 of 1 can go now');
+        $this->pressAs($this->house->steward, $on)->assertRedirect();
+        self::assertSame(ChainState::Whole, $this->state($name));
     }
 }

@@ -25,6 +25,8 @@ use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slips;
 use App\Queries\Names\HeldCase;
 use App\Queries\Servers\LastPointing;
+use App\Queries\Servers\ReadWatches;
+use App\Queries\Servers\ServersWatched;
 use App\Support\TradeClock;
 
 /** DNSSEC turned on, with a DS of each key that the zone signs with, or off. What would break the name is not sent. */
@@ -32,6 +34,9 @@ final class ChangeKeys extends DeedAtRegistrar implements Illustrated, JudgesByS
 {
     /** @var array<int, KeysSeen|null> by name */
     private array $seen = [];
+
+    /** @var array<int, ServersWatched> the newest change of name servers, by name */
+    private array $watched = [];
 
     /** @var list<string> DS of the line that is completed */
     private array $sent = [];
@@ -42,6 +47,7 @@ final class ChangeKeys extends DeedAtRegistrar implements Illustrated, JudgesByS
         Slips $slips,
         TradeClock $clock,
         private readonly LastPointing $last,
+        private readonly ReadWatches $watches,
     ) {
         parent::__construct($book, $orders, $slips, $clock);
     }
@@ -75,6 +81,7 @@ final class ChangeKeys extends DeedAtRegistrar implements Illustrated, JudgesByS
         foreach ($this->last->of($ids) as $id => $observed) {
             $this->seen[$id] = $observed->delegation?->keys?->seenAt($observed->last);
         }
+        $this->watched = $this->watches->newest($ids);
     }
 
     public function complete(DocketLine $line, HeldCase $file, array $terms, Instant $on): void
@@ -153,7 +160,16 @@ final class ChangeKeys extends DeedAtRegistrar implements Illustrated, JudgesByS
     /** @param  array<string, mixed>  $terms */
     private function change(HeldCase $file, array $terms, Instant $now): DelegateChange
     {
-        return new DelegateChange(self::isOn($terms), $this->seen($file), $now);
+        $seen = $this->seen($file);
+        $watched = $this->watched[$file->nameId] ?? null;
+
+        return new DelegateChange(
+            self::isOn($terms),
+            $seen,
+            $now,
+            $watched !== null && $watched->ended === null && $watched->parent === null,
+            $watched?->cachedUntil,
+        );
     }
 
     private function seen(HeldCase $file): ?KeysSeen

@@ -6,13 +6,17 @@ namespace App\Actions\Servers;
 
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Time\Instant;
+use App\Queries\Servers\ReadDependence;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** Keeps what is wrong with where a name points, so that it can be counted over the whole Roll. In the transaction of the look. */
+/**
+ * Keeps what is wrong with where a name points, and with the names of ours that its servers lie under, so that it can be counted over
+ * the whole Roll. In the transaction of the look.
+ */
 final readonly class KeepFaults
 {
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private ReadDependence $dependence)
     {
     }
 
@@ -22,7 +26,8 @@ final readonly class KeepFaults
             return;
         }
         $faults = [];
-        foreach ($seen->findings($now) as $finding) {
+        $dependence = $this->dependence->of($seen->name, $now);
+        foreach ([...$seen->findings($now), ...$dependence->of($seen->name)] as $finding) {
             $host = $finding->with['host'] ?? '';
             $host = is_string($host) ? $host : '';
             $faults["{$finding->tag->value} {$host}"] = [

@@ -53,6 +53,25 @@ final readonly class ReadWatches
         return $found;
     }
 
+    /**
+     * @param  list<int>  $nameIds
+     * @return array<int, ServersWatched> the newest change of each name, whether it has ended or not
+     */
+    public function newest(array $nameIds): array
+    {
+        $found = [];
+        $rows = $this->database->select(
+            'SELECT DISTINCT ON (w.name_id) w.name_id, '.self::COLUMNS.' FROM server_watches w
+             JOIN docket_lines l ON l.id = w.docket_line_id WHERE w.name_id = ANY (?::bigint[]) ORDER BY w.name_id, w.began_at DESC',
+            ['{'.implode(',', $nameIds).'}'],
+        );
+        foreach (Row::all($rows) as $row) {
+            $found[$row->int('name_id')] = ServersWatched::of($row);
+        }
+
+        return $found;
+    }
+
     /** The change of a name that has not ended. */
     public function ofName(int $nameId): ?ServersWatched
     {
