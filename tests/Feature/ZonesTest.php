@@ -235,11 +235,19 @@ final class ZonesTest extends TestCase
             '@ TXT v=spf1 mx -all',
             '_dmarc TXT v=DMARC1; p=reject',
         ]);
-        $broken = $this->registered(['@ MX 10 mail.zone-quay.example.', "@ TXT v=spf1 include:{$others->ascii} -all", '_dmarc TXT v=DMARC1; p=none']);
+        $broken = $this->registered([
+            '@ MX 10 mail.zone-quay.example.',
+            "@ TXT v=spf1 include:{$others->ascii} -all",
+            '_dmarc TXT v=DMARC1; p=none',
+        ]);
         KeepZonesInTurn::takeUp(DB::connection());
         $keep = app(KeepZonesInTurn::class);
         $keep->due(60);
-        $faults = fn (Name $name): array => DB::table('mail_faults')->where('name_id', $name->id)->orderBy('finding')->pluck('finding')->all();
+        $faults = fn (Name $name): array => DB::table('mail_faults')
+            ->where('name_id', $name->id)
+            ->orderBy('finding')
+            ->pluck('finding')
+            ->all();
         self::assertSame([], $faults($sound));
         self::assertSame(['dmarc_none', 'spf_broken'], $faults($broken), 'what it includes leads nowhere');
         foreach ([$others, $sound, $broken] as $name) {
