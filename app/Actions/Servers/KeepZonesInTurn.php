@@ -155,7 +155,8 @@ final readonly class KeepZonesInTurn
             }
             // A wish that came meanwhile stays.
             $this->database->update(
-                'UPDATE zone_looks SET asked_at = ?, next_look = ?, docket_id = NULL WHERE name_id = ? AND docket_id IS NOT DISTINCT FROM ?',
+                'UPDATE zone_looks SET asked_at = ?, next_look = ?, docket_id = NULL
+                 WHERE name_id = ? AND docket_id IS NOT DISTINCT FROM ?',
                 [
                     $now->isoSecond(),
                     $now->plusDays($asked === null ? self::SILENT : self::AGAIN)->isoSecond(),
