@@ -153,9 +153,11 @@ final readonly class RecordPage
                 $unsaid,
             ),
             'servers' => $record->servers === null ? $unsaid : self::list($record->servers, "\n", $this->words->say('outside.record.none')),
-            'signed' => $record->signed === null
-                ? $unsaid
-                : $this->words->say($record->signed ? 'outside.record.yes' : 'outside.record.no'),
+            'signed' => match (true) {
+                $record->signed === null => $unsaid,
+                ($record->delegates ?? []) !== [] => implode("\n", $record->delegates ?? []),
+                default => $this->words->say($record->signed ? 'outside.record.yes' : 'outside.record.no'),
+            },
             default => $this->words->say('outside.record.another'),
         };
     }

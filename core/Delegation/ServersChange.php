@@ -27,6 +27,7 @@ final readonly class ServersChange
      * @param  ChangeSeen|null  $seen  null: nobody has asked
      * @param  list<ServersFinding>  $accepted  what is meant to happen
      * @param  DelegatesBefore|null  $gone  DS that the registry had before; null: it is not known to have had any
+     * @param  bool  $isChecked  whether the registry takes only name servers that already answer for the name
      */
     public function __construct(
         private DomainName $name,
@@ -35,6 +36,7 @@ final readonly class ServersChange
         private Instant $now,
         private array $accepted = [],
         private ?DelegatesBefore $gone = null,
+        private bool $isChecked = false,
     ) {
     }
 
@@ -105,11 +107,13 @@ final readonly class ServersChange
         }
         foreach ($seen->servers as $server) {
             if ($server->answer !== Answer::Authoritative && $server->answer !== Answer::NotAsked) {
-                $found[$server->host] ??= $this->unlessMeant(
-                    ServersFinding::OneDoesNotAnswer,
-                    host: $server->host,
-                    answer: $server->answer->value,
-                );
+                $found[$server->host] ??= $this->isChecked
+                    ? Finding::of(ServersFinding::RegistryRefuses, Effect::Stops, null, suffix: $this->name->suffix(), host: $server->host)
+                    : $this->unlessMeant(
+                        ServersFinding::OneDoesNotAnswer,
+                        host: $server->host,
+                        answer: $server->answer->value,
+                    );
             }
         }
 

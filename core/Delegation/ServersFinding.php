@@ -22,6 +22,8 @@ enum ServersFinding: string implements FindingTag
     /** None of the new servers has the name. */
     case NobodyAnswers = 'nobody_answers';
     case OneDoesNotAnswer = 'one_does_not_answer';
+    /** The registry asks them first, and takes none that does not answer. */
+    case RegistryRefuses = 'registry_refuses';
     case LosesMail = 'loses_mail';
     case MailElsewhere = 'mail_elsewhere';
     case LosesWeb = 'loses_web';
@@ -81,6 +83,7 @@ enum ServersFinding: string implements FindingTag
             self::TooMany => ['count'],
             self::NeedsGlue, self::NoAddress, self::IsAlias => ['host'],
             self::OneDoesNotAnswer => ['host', 'answer'],
+            self::RegistryRefuses => ['suffix', 'host'],
             self::OneNetwork => ['network'],
             self::LosesMail, self::LosesWeb, self::LosesMailTrust, self::LosesPart, self::LosesOther => ['records'],
             self::MailElsewhere, self::WebElsewhere => ['was', 'becomes'],
@@ -100,7 +103,12 @@ enum ServersFinding: string implements FindingTag
             self::BreaksDnssec,
             self::DelegateKept,
             self::KeysApart => Cost::Dark,
-            self::TooFew, self::TooMany, self::IsAlias, self::NotAsked, self::DnssecNotKnown => Cost::MovementFails,
+            self::TooFew,
+            self::TooMany,
+            self::IsAlias,
+            self::NotAsked,
+            self::DnssecNotKnown,
+            self::RegistryRefuses => Cost::MovementFails,
             default => Cost::Attention,
         };
     }
@@ -110,6 +118,7 @@ enum ServersFinding: string implements FindingTag
         return match ($this) {
             self::NobodyAnswers,
             self::OneDoesNotAnswer,
+            self::RegistryRefuses,
             self::NoAddress,
             self::IsAlias,
             self::LosesMail,
@@ -129,7 +138,11 @@ enum ServersFinding: string implements FindingTag
         return match ($this) {
             self::NotAsked, self::DnssecNotKnown => Cure::AskServers,
             self::TooFew, self::TooMany, self::NeedsGlue => Cure::CorrectSet,
-            self::NobodyAnswers, self::OneDoesNotAnswer, self::NoAddress, self::IsAlias => Cure::AskHost,
+            self::NobodyAnswers,
+            self::OneDoesNotAnswer,
+            self::RegistryRefuses,
+            self::NoAddress,
+            self::IsAlias => Cure::AskHost,
             self::LosesMail,
             self::MailElsewhere,
             self::LosesWeb,

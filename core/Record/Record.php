@@ -30,6 +30,7 @@ final readonly class Record
      * @param  list<string>  $notices
      * @param  Instant|null  $paid  of the term that its registrar was paid for, where the registrar says so itself (the event “registrar
      *     expiration” of IANA’s RDAP JSON values, from memory)
+     * @param  list<string>|null  $delegates  DS that it shows: key tag, algorithm, digest type and digest; null: it shows none of them
      */
     public function __construct(
         public string $name,
@@ -52,6 +53,7 @@ final readonly class Record
         public ?string $abuse = null,
         public array $notices = [],
         public ?Instant $paid = null,
+        public ?array $delegates = null,
     ) {
     }
 
@@ -142,7 +144,7 @@ final readonly class Record
             'statuses' => self::sorted([...array_map(fn (Status $status): string => $status->value, $one->statuses), ...$one->words]),
             'servers' => $one->servers === null ? null : self::sorted($one->servers),
             'holder' => [array_map(fn (FieldSeen $field): array => [$field->value, $field->isRedacted], $one->holder), $one->validated],
-            'signed' => $one->signed,
+            'signed' => [$one->signed, $one->delegates === null ? null : self::sorted($one->delegates)],
         ];
         [$here, $there] = [$parts($this), $parts($other)];
 
@@ -173,6 +175,10 @@ final readonly class Record
         }
         if (is_array($values['servers'])) {
             sort($values['servers']);
+        }
+        unset($values['delegates']);
+        if (($this->delegates ?? []) !== []) {
+            $values['delegates'] = self::sorted($this->delegates ?? []);
         }
 
         return hash('xxh128', json_encode($values, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));

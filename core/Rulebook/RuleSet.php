@@ -33,6 +33,7 @@ final readonly class RuleSet
      * @param  Rule<bool>  $hasLock  whether registrars can lock it against moves
      * @param  Rule<bool>  $privacyAllowed  whether a privacy service may stand in the record
      * @param  Rule<bool>  $presenceNeeded  whether the holder must live or sit somewhere
+     * @param  Rule<bool>  $serversChecked  whether the registry takes only name servers that already answer for the name
      * @param  Rule<bool>  $secureOnly  whether browsers ask names of it for pages over TLS alone
      * @param  Rule<bool>  $holderValidated  whether the registry itself checks the holder's data
      * @param  Rule<int>  $verifyDays  days within which the registrant's mailbox must be verified; 0: no such rule
@@ -59,6 +60,7 @@ final readonly class RuleSet
         #[Flag('has_lock')] public Rule $hasLock,
         #[Flag('privacy_allowed')] public Rule $privacyAllowed,
         #[Flag('presence_needed')] public Rule $presenceNeeded,
+        #[Flag('servers_checked')] public Rule $serversChecked,
         #[Flag('secure_only')] public Rule $secureOnly,
         #[Flag('holder_validated')] public Rule $holderValidated,
         #[Number('verify_days')] public Rule $verifyDays,

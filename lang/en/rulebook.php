@@ -20,6 +20,7 @@ return [
         'has_lock' => 'Has a transfer lock',
         'privacy_allowed' => 'Privacy services allowed',
         'presence_needed' => 'Local presence required',
+        'servers_checked' => 'Registry checks new name servers',
         'secure_only' => 'Pages over HTTPS only',
         'holder_validated' => 'The registry validates the registrant',
         'shows_end' => 'The public record shows the expiry',

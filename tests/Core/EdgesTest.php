@@ -232,7 +232,7 @@ final class EdgesTest extends TestCase
         $folder = sys_get_temp_dir().'/acre-flags-'.bin2hex(random_bytes(4));
         mkdir($folder);
         $uk = (string) file_get_contents(__DIR__.'/../../rulebook/uk.yaml');
-        $flags = ['shows_end', 'has_lock', 'privacy_allowed', 'presence_needed', 'secure_only', 'holder_validated'];
+        $flags = ['shows_end', 'has_lock', 'privacy_allowed', 'presence_needed', 'servers_checked', 'secure_only', 'holder_validated'];
         foreach ($flags as $flag) {
             $text = str_replace('suffix: uk', 'suffix: '.str_replace('_', '-', $flag), $uk);
             foreach ($flags as $one) {
@@ -254,6 +254,7 @@ final class EdgesTest extends TestCase
                     'has_lock' => $rules->hasLock->value,
                     'privacy_allowed' => $rules->privacyAllowed->value,
                     'presence_needed' => $rules->presenceNeeded->value,
+                    'servers_checked' => $rules->serversChecked->value,
                     'secure_only' => $rules->secureOnly->value,
                     'holder_validated' => $rules->holderValidated->value,
                 ]),

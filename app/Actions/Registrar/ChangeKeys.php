@@ -94,7 +94,14 @@ final class ChangeKeys extends DeedAtRegistrar implements Illustrated, JudgesByS
 
     public function isSeen(DocketLine $line, array $terms, Record $record): bool
     {
-        return $record->signed === self::isOn($terms);
+        // Where a directory names them, it is these that count.
+        $there = $record->delegates;
+        if (! self::isOn($terms) || $there === null) {
+            return $record->signed === self::isOn($terms);
+        }
+        sort($there);
+
+        return $there !== [] && implode(', ', $there) === ($line->after['ds'] ?? '');
     }
 
     public function picture(array $files, array $terms, Instant $now): array

@@ -217,6 +217,7 @@ final class ChangeServers extends DeedAtRegistrar implements Illustrated, Judges
             $now,
             array_map(ServersFinding::from(...), self::accepted($terms['accept'] ?? null)),
             $this->gone[$file->nameId] ?? null,
+            $this->book->for($file->facts->name->suffix(), $now)->serversChecked->value,
         );
     }
 

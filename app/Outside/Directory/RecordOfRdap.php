@@ -51,6 +51,7 @@ final class RecordOfRdap
             self::abuse($registrar),
             $domain->notices,
             $isOwn ? $at('registrar expiration') : null,
+            $domain->signed === null ? null : array_map(strval(...), $domain->ds),
         );
     }
 

@@ -12,6 +12,7 @@ use Acre\Core\Drawing\Pointing;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Source;
+use Acre\Core\Rulebook\Rulebook;
 use App\Models\Name;
 use App\Models\NamedSet;
 use App\Queries\Outside\LastSeen;
@@ -26,6 +27,7 @@ final readonly class ReadPoints
         private ReadWatches $watches,
         private ReadDependence $dependence,
         private KeptDelegates $delegates,
+        private Rulebook $book,
         private TradeClock $clock,
     ) {
     }
@@ -44,7 +46,9 @@ final readonly class ReadPoints
             [$delegation, $at] = [$seen->standing, $seen->at];
         }
         $gone = $this->delegates->gone([$name->id])[$name->id] ?? null;
-        $change = $set === null ? null : new ServersChange(DomainName::of($name->ascii), $set->value(), $seen, $now, gone: $gone);
+        $of = DomainName::of($name->ascii);
+        $isChecked = $this->book->for($of->suffix(), $now)->serversChecked->value;
+        $change = $set === null ? null : new ServersChange($of, $set->value(), $seen, $now, gone: $gone, isChecked: $isChecked);
 
         return new PointsPage(
             $delegation,

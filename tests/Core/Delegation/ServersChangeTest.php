@@ -98,6 +98,9 @@ final class ServersChangeTest extends TestCase
         $one = self::seen(after: self::zone(self::HERE), answers: [Answer::Authoritative, Answer::Refused]);
         self::assertSame(['one_does_not_answer'], self::stopping(self::judge($one)));
         self::assertSame([], self::stopping(self::judge($one, accepted: [ServersFinding::OneDoesNotAnswer])));
+        // A registry that asks itself takes nobody's word for it.
+        $refused = self::judge($one, accepted: [ServersFinding::OneDoesNotAnswer], isChecked: true);
+        self::assertSame(['registry_refuses'], self::stopping($refused));
         // Whether an address of a family that this machine can't dial answers is nobody's guess.
         $notAsked = self::seen(after: self::zone(self::HERE), answers: [Answer::Authoritative, Answer::NotAsked]);
         self::assertSame([], self::judge($notAsked));
@@ -240,11 +243,15 @@ final class ServersChangeTest extends TestCase
      * @param  list<ServersFinding>  $accepted
      * @return list<Finding>
      */
-    private static function judge(?ChangeSeen $seen, array $accepted = [], ?DelegatesBefore $gone = null): array
-    {
+    private static function judge(
+        ?ChangeSeen $seen,
+        array $accepted = [],
+        ?DelegatesBefore $gone = null,
+        bool $isChecked = false,
+    ): array {
         $set = ServerSet::ofHosts(self::HOSTS);
 
-        return (new ServersChange(DomainName::of('a.com'), $set, $seen, self::now(), $accepted, $gone))->findings();
+        return (new ServersChange(DomainName::of('a.com'), $set, $seen, self::now(), $accepted, $gone, $isChecked))->findings();
     }
 
     /**

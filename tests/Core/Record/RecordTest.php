@@ -52,6 +52,21 @@ final class RecordTest extends TestCase
         );
     }
 
+    public function test_another_ds_is_another_record(): void
+    {
+        $of = fn (array $delegates): Record => new Record(
+            'a.com',
+            Source::Registry,
+            signed: true,
+            delegates: array_values(array_filter($delegates, is_string(...))),
+        );
+        $one = $of(['1 13 2 AB', '2 13 2 CD']);
+        self::assertSame($one->digest(), $of(['2 13 2 CD', '1 13 2 AB'])->digest());
+        self::assertNotSame($one->digest(), $of(['1 13 2 AB'])->digest());
+        self::assertSame([], $one->differsFrom($of(['2 13 2 CD', '1 13 2 AB'])));
+        self::assertSame(['signed'], $one->differsFrom($of(['1 13 2 AB'])));
+    }
+
     public function test_what_its_registrar_was_paid_for_makes_another_record_where_it_is_said(): void
     {
         $record = fn (?string $paid): string => (new Record(
