@@ -11,6 +11,7 @@ use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order as Told;
 use App\Outside\Registrar\Orders\ReplaceKeys;
+use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
@@ -66,6 +67,11 @@ final class Order extends Model
                 $id,
                 $name,
                 array_values(array_filter(explode(',', $this->terms['ds'] ?? ''), fn (string $one): bool => $one !== '')),
+            ),
+            OrderKind::Records => new ReplaceRecords(
+                $id,
+                $name,
+                array_values(array_filter(explode("\n", $this->terms['records'] ?? ''), fn (string $one): bool => $one !== '')),
             ),
             OrderKind::Disclose => new Disclose($id, $name, $this->listed('shown') ?? []),
             OrderKind::HandOver => new HandOver(

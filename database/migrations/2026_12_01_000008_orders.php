@@ -19,7 +19,7 @@ return new class extends Migration
                 docket_line_id bigint REFERENCES docket_lines ON DELETE SET NULL,
                 kind text NOT NULL
                     CHECK (kind IN ('hand_over', 'cancel_handover', 'lock_on', 'lock_off', 'auto_renew_on', 'auto_renew_off',
-                        'auth_code', 'servers', 'keys', 'disclose', 'registrant')),
+                        'auth_code', 'servers', 'keys', 'records', 'disclose', 'registrant')),
                 -- Whether its end is the line's; else it is a step before.
                 ends_line boolean NOT NULL DEFAULT true,
                 -- Not told before this one is done; it may be another account's.

@@ -285,7 +285,7 @@ return [
         'one_network' => 'All new name servers are in one network (:network)',
         'nobody_answers' => 'None of the new name servers has a zone for it: the name would not work',
         'one_does_not_answer' => ':host does not answer for it (:answer)',
-        'registry_refuses' => 'The registry of .:suffix asks new name servers first, and :host does not answer for it: it refuses the change',
+        'registry_refuses' => 'The registry of .:suffix asks new name servers first and refuses them: :host does not answer for it',
         'loses_mail' => 'Its mail would not arrive: the new name servers don’t have :records',
         'mail_elsewhere' => 'Its mail would go elsewhere: to :becomes instead of :was',
         'loses_web' => 'Its pages would not be found: the new name servers don’t have :records',

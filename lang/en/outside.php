@@ -347,6 +347,7 @@ return [
         'registrant' => 'Change the registrant',
         'servers' => 'Set the name servers',
         'keys' => 'Set the DS records',
+        'records' => 'Change records of its zone',
     ],
     'order_short' => [
         'waiting' => 'to be sent',

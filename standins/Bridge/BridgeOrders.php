@@ -6,6 +6,7 @@ namespace Standin\Bridge;
 
 use Acre\Wire\Json\JsonNode;
 use LogicException;
+use Standin\Dns\Zone;
 use Standin\Registry\Account;
 use Standin\Registry\Holder;
 use Standin\Registry\Registered;
@@ -15,6 +16,9 @@ use Standin\World;
 final readonly class BridgeOrders
 {
     private const LOCK = 'clientTransferProhibited';
+
+    /** Where this registrar's own name servers lie. */
+    private const OURS = '.oriel-names.example';
 
     /** What this registrar sells of disclosure: fields in the order of the alphabet. */
     private const STEPS = [
@@ -48,6 +52,7 @@ final readonly class BridgeOrders
             'registrant' => $this->holder($name, $order->nodeOrNull('holder')),
             'servers' => $this->servers($name, $order->texts('servers')),
             'keys' => $this->keys($name, $order->texts('ds')),
+            'records' => $this->records($name, $order->texts('records')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
             default => throw new LogicException("The contract has no order {$kind}."),
         };
@@ -97,6 +102,21 @@ final readonly class BridgeOrders
 
             return [(int) $tag, (int) $algorithm, (int) $type, $digest];
         }, $ds);
+
+        return ['state' => 'done'];
+    }
+
+    /**
+     * @param  list<string>  $records
+     * @return array{state: 'done'|'refused', reason?: string}
+     */
+    private function records(Registered $name, array $records): array
+    {
+        if (array_filter($name->servers, fn (string $host): bool => ! str_ends_with($host, self::OURS)) !== []) {
+            return self::refused('Its zone is not on our name servers.');
+        }
+        $hosts = $this->world->store->hosts;
+        $hosts->putRecords($name->name, Zone::changed($name->name, $hosts->records($name->name), $records));
 
         return ['state' => 'done'];
     }

@@ -108,6 +108,52 @@ final readonly class Zone
         ];
     }
 
+    /**
+     * With other records, and a serial of its own.
+     *
+     * @param  string|null  $told  JSON of what is otherwise than usual
+     * @param  list<string>  $lines  `www 300 A 192.0.2.1`; `- www A` goes
+     * @return string such JSON
+     */
+    public static function changed(string $origin, ?string $told, array $lines): string
+    {
+        $document = json_decode($told ?? '{}', true, 16, JSON_THROW_ON_ERROR);
+        $document = is_array($document) ? $document : [];
+        $wanted = array_map(fn (string $line): array => self::line($origin, $line), $lines);
+        $gone = array_map(fn (array $one): string => "{$one['name']} {$one['type']}", $wanted);
+        $before = [];
+        foreach (self::told($origin, [], JsonNode::read($told ?? '{}', 1_000_000), null)->records as $name => $some) {
+            foreach ($some as [$type, $ttl, $data]) {
+                $before[] = ['name' => (string) $name, 'type' => $type, 'ttl' => $ttl, 'data' => $data];
+            }
+        }
+        $document['records'] = [
+            ...array_filter($before, fn (array $one): bool => ! in_array("{$one['name']} {$one['type']}", $gone, true)),
+            ...array_filter($wanted, fn (array $one): bool => $one['data'] !== ''),
+        ];
+        $document['serial'] = (is_int($document['serial'] ?? null) ? $document['serial'] : self::SERIAL) + 1;
+
+        return json_encode($document, JSON_THROW_ON_ERROR);
+    }
+
+    /** @return array{name: string, type: string, ttl: int, data: string} data empty: it goes */
+    private static function line(string $origin, string $line): array
+    {
+        $words = explode(' ', $line);
+        $isGone = $words[0] === '-';
+        $host = array_splice($words, $isGone ? 1 : 0, 1)[0] ?? '@';
+        $words = $isGone ? array_slice($words, 1) : $words;
+        $ttl = ctype_digit($words[0] ?? '') ? (int) array_shift($words) : self::TTL;
+        $type = strtoupper((string) array_shift($words));
+
+        return [
+            'name' => $host === '@' ? $origin : "{$host}.{$origin}",
+            'type' => $type,
+            'ttl' => $ttl,
+            'data' => $isGone ? '' : ($type === 'TXT' ? (string) preg_replace('/" "|"/', '', implode(' ', $words)) : implode(' ', $words)),
+        ];
+    }
+
     /** As it was some time ago. */
     public function older(): self
     {

@@ -10,8 +10,11 @@ use App\Actions\Servers\RecordsTyped;
 use App\Actions\Servers\WatchRecords;
 use App\Models\Docket;
 use App\Models\DocketState;
+use App\Models\LineState;
 use App\Models\Name;
 use App\Models\NamedSet;
+use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
 use App\Queries\Servers\KeptZones;
 use App\Support\TradeClock;
 use Illuminate\Http\UploadedFile;
@@ -302,5 +305,68 @@ final class ZonesTest extends TestCase
             'the same once more, as it was before the docket',
         );
         $this->get("/names/{$name->ascii}/zones")->assertSee("docket {$docket->id}");
+    }
+
+    public function test_a_registrar_that_keeps_the_zone_is_told_over_its_bridge(): void
+    {
+        $hosts = ['ns1.oriel-names.example', 'ns2.oriel-names.example'];
+        $trial = self::$trials++.'-'.getmypid();
+        $this->house->skerry->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'receiver_by' => 'handle']);
+        $account = $this->house->account("ZR-{$trial}", null);
+        $account->update([
+            'handle' => "ZONE-{$trial}",
+            'gate_secret_id' => Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "tern {$trial}"])->id,
+            'gate_for' => GatePin::of($this->house->skerry),
+        ]);
+        [$kept, $elsewhere] = ["kept-{$trial}.com", "elsewhere-{$trial}.com"];
+        $this->world->add([
+            'hosts' => [
+                ['host' => $hosts[0], 'addresses' => ['192.0.2.182']],
+                ['host' => $hosts[1], 'addresses' => ['198.51.100.182']],
+                ['host' => self::HOSTS[0], 'addresses' => ['192.0.2.180']],
+                ['host' => self::HOSTS[1], 'addresses' => ['198.51.100.180']],
+            ],
+            'moods' => [],
+            'names' => [
+                self::atRegistry($kept, $hosts, ['registrar' => 'oriel', 'account' => $account->number]),
+                self::atRegistry($elsewhere, self::HOSTS, ['registrar' => 'oriel', 'account' => $account->number]),
+            ],
+            'zones' => [],
+            'accounts' => [[
+                'number' => $account->number,
+                'registrar' => 'oriel',
+                'login' => (string) $account->login,
+                'mailbox' => 'a@b.example',
+                'password' => "tern {$trial}",
+                'balance' => 100_00,
+                'handle' => "ZONE-{$trial}",
+            ]],
+        ]);
+        NamedSet::query()->create([
+            'name' => 'Oriel',
+            'kind' => 'registrar',
+            'registrar_id' => $this->house->skerry->id,
+            'servers' => array_map(fn (string $host): array => ['host' => $host, 'addresses' => []], $hosts),
+        ]);
+        $this->house->name($kept, $account, facts: ['servers' => $hosts]);
+        $this->house->name($elsewhere, $account, facts: ['servers' => self::HOSTS]);
+        foreach ([$kept, $elsewhere] as $ascii) {
+            $this->post("/names/{$ascii}/zones/now");
+        }
+        $page = '/deeds/change_records?'.http_build_query(['name' => "{$kept},{$elsewhere}", 'records' => "@ 300 A 203.0.113.9\n- www CNAME"]);
+        $this->pressAs($this->house->steward, $page)->assertRedirect();
+        $docket = Docket::query()->latest('id')->firstOrFail();
+        $lines = $docket->lines()->with('name')->get()->keyBy('name.ascii');
+        self::assertSame([LineState::Done, LineState::Begun], [$lines[$kept]?->state, $lines[$elsewhere]?->state]);
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder(['what to do at', $elsewhere]);
+        app(WatchRecords::class)->look();
+        self::assertNotNull(DB::table('record_watches')->where('docket_line_id', $lines[$kept]?->id)->value('agreed_at'));
+        self::assertNull(DB::table('record_watches')->where('docket_line_id', $lines[$elsewhere]?->id)->value('agreed_at'));
+        // What stood beside it stays.
+        $this->post("/names/{$kept}/zones/now");
+        self::assertEqualsCanonicalizing(
+            ['@ SOA', '@ NS', '@ A', '@ MX', '@ TXT'],
+            $this->newest(Name::query()->where('ascii', $kept)->firstOrFail()),
+        );
     }
 }

@@ -17,6 +17,7 @@ use App\Outside\Registrar\Orders\CancelHandover;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\ReplaceKeys;
+use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
@@ -107,6 +108,7 @@ final class BridgeReferenceTest extends TestCase
             OrderKind::AuthCode => new RequestCode($id, $name),
             OrderKind::Servers => new ReplaceServers($id, $name, ['ns1.quay.example', 'ns2.quay.example']),
             OrderKind::Keys => new ReplaceKeys($id, $name, ['60485 13 2 '.str_repeat('AB', 32)]),
+            OrderKind::Records => new ReplaceRecords($id, $name, ['www 300 A 192.0.2.1', '- old CNAME']),
             OrderKind::Disclose => new Disclose($id, $name, ['organisation', 'country']),
             OrderKind::HandOver => new HandOver($id, $name, ['number' => '7', 'handle' => 'TAKER'], '2026-10-06T09:00:00Z'),
             OrderKind::CancelHandover => new CancelHandover($id, $name),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Registrar;
 
+use Acre\Core\Delegation\ServerSet;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Readiness;
@@ -25,6 +26,8 @@ use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\NamedSet;
+use App\Models\SetKind;
+use App\Outside\Registrar\OrderKind;
 use App\Queries\Dockets\Slip;
 use App\Queries\Dockets\SlipLot;
 use App\Queries\Dockets\Slips;
@@ -32,13 +35,16 @@ use App\Queries\Dockets\SlipStep;
 use App\Queries\Names\HeldCase;
 use Illuminate\Database\Connection;
 
-/** Records of zones changed by whoever keeps them: a slip for each, and a look whether every server says it. */
+/** Records of zones changed by whoever keeps them: an order or a slip for each, and a look whether every server says it. */
 final class ChangeRecords implements HasPage, JudgesByStore
 {
     use SaysItself;
 
     /** @var array<int, ZoneCopy|null> the newest copy of each name's zone */
     private array $zones = [];
+
+    /** @var array<int, array<int, ServerSet>> name servers of registrars' own, by registrar */
+    private array $own = [];
 
     /** @var array<string, RecordsWanted> by what was typed */
     private array $typed = [];
@@ -106,6 +112,9 @@ final class ChangeRecords implements HasPage, JudgesByStore
             $this->copies->keep($file->nameId, $zone, 'asked', '', $now, $line->docket_id);
         }
         $this->watch->begin($line, $this->wanted($file, $terms), $now);
+        if ($this->isKeptByRegistrar($file)) {
+            $openings->order($line, $file->account->id, OrderKind::Records, ['records' => self::plain($this->wanted($file, $terms))]);
+        }
 
         return LineState::Begun;
     }
@@ -192,6 +201,27 @@ final class ChangeRecords implements HasPage, JudgesByStore
     private static function plain(RecordsWanted $wanted): string
     {
         return implode("\n", array_map(fn (SetWanted $set): string => $set->text(), $wanted->sets));
+    }
+
+    /** Whether a registrar that is told over a bridge has its zone on name servers of its own. */
+    private function isKeptByRegistrar(HeldCase $file): bool
+    {
+        $registrar = $file->account->registrar;
+        $this->own[$registrar] ??= $this->ownServers($registrar);
+
+        return array_filter($this->own[$registrar], fn (ServerSet $set): bool => $set->isExactly($file->servers)) !== [];
+    }
+
+    /** @return array<int, ServerSet> */
+    private function ownServers(int $registrarId): array
+    {
+        return NamedSet::query()
+            ->where('kind', SetKind::Registrar)
+            ->where('registrar_id', $registrarId)
+            ->whereRelation('registrar', 'link', 'bridge')
+            ->get()
+            ->map(fn (NamedSet $set): ServerSet => $set->value())
+            ->all();
     }
 
     /** @return array<string, string> who runs them, by hosts with blanks between */

@@ -9,6 +9,7 @@ use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order;
 use App\Outside\Registrar\Orders\ReplaceKeys;
+use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
 use JsonSerializable;
@@ -28,6 +29,7 @@ final readonly class BridgeOrder implements JsonSerializable
             $this->order instanceof Disclose => ['shown' => $this->order->fields],
             $this->order instanceof ReplaceServers => ['servers' => $this->order->servers]
                 + ($this->order->glue === [] ? [] : ['glue' => $this->order->glue]),
+            $this->order instanceof ReplaceRecords => ['records' => $this->order->records],
             $this->order instanceof ReplaceKeys => ['ds' => $this->order->delegates],
             $this->order instanceof ReplaceRegistrant => ['holder' => $this->holder($this->order->holder)],
             default => [],

@@ -18,6 +18,8 @@ enum OrderKind: string
     case Servers = 'servers';
     /** The DS records that it is to have, and no others; none turns DNSSEC off. */
     case Keys = 'keys';
+    /** Records of its zone, where the registrar keeps that; by bridge alone, as EPP knows no zones. */
+    case Records = 'records';
     /** Which fields of the holder may be shown; all others are withheld. */
     case Disclose = 'disclose';
     /** Another legal holder, or another version of the same one's data. */
