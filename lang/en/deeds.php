@@ -126,8 +126,9 @@ return [
         'one_line' => 'records: :records',
         'explained' => 'Records in the zones of these names, as whoever keeps each zone should set them. What the change breaks is read '
             .'from the newest copy of each zone.',
-        'after' => 'Where the registrar keeps the zone and takes commands over its bridge, an order is sent. Elsewhere a slip says what to '
-            .'set, for whoever runs the name servers. A copy of each zone is kept first, and the docket watches until every server says it.',
+        'after' => 'Where the registrar keeps the zone and takes commands over its bridge, an order is sent. Elsewhere a slip says what '
+            .'to set, for whoever runs the name servers. A copy of each zone is kept first, and the docket watches until every server '
+            .'says it.',
         'records' => 'records',
         'typed' => 'Records as they should be',
         'typed_said' => 'One on each line, as in a zone file: “www A 192.0.2.1”, “@ 300 MX 10 mail.example.”. All records of a host and '

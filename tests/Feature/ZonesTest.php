@@ -353,7 +353,8 @@ final class ZonesTest extends TestCase
         foreach ([$kept, $elsewhere] as $ascii) {
             $this->post("/names/{$ascii}/zones/now");
         }
-        $page = '/deeds/change_records?'.http_build_query(['name' => "{$kept},{$elsewhere}", 'records' => "@ 300 A 203.0.113.9\n- www CNAME"]);
+        $records = "@ 300 A 203.0.113.9\n- www CNAME";
+        $page = '/deeds/change_records?'.http_build_query(['name' => "{$kept},{$elsewhere}", 'records' => $records]);
         $this->pressAs($this->house->steward, $page)->assertRedirect();
         $docket = Docket::query()->latest('id')->firstOrFail();
         $lines = $docket->lines()->with('name')->get()->keyBy('name.ascii');

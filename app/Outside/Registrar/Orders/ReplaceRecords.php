@@ -10,8 +10,8 @@ use App\Outside\Registrar\OrderKind;
 final readonly class ReplaceRecords extends Order
 {
     /**
-     * @param  list<string>  $records  as zone files write them, hosts relative to the name; all of a host and type are replaced by those that
-     *     stand here, and `- host TYPE` goes
+     * @param  list<string>  $records  as zone files write them, hosts relative to the name; all of a host and type are replaced by those
+     *     that stand here, and `- host TYPE` goes
      */
     public function __construct(string $transaction, string $name, public array $records)
     {
