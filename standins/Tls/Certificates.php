@@ -118,9 +118,8 @@ final readonly class Certificates
     {
         $key = $this->key();
         $own = $this->signed('Nobody in Particular', $key, 'ca', $this->config([]), null, $key);
-        openssl_x509_export($own, $shown);
 
-        return [$own, $key, is_string($shown) ? $shown : ''];
+        return [$own, $key, Dated::of($own, self::ALWAYS, $key)];
     }
 
     private function signer(): string
