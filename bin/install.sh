@@ -4,6 +4,8 @@ PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-sqlite3 php8.2-curl php8.2-m
   nginx-light postgresql supervisor unzip procps"
 TEST_PACKAGES="chromium chromium-driver publicsuffix idn2 bind9-dnsutils bind9-utils knot-dnsutils ldnsutils unbound-host
   python3-dnspython whois curl libnet-epp-perl python3-phonenumbers python3-vobject iso-codes"
+# What only ./acre test reference --all asks.
+LARGE_PACKAGES="zonemaster-cli iproute2"
 
 missing_packages() {
   local package

@@ -106,7 +106,8 @@ run_tests() {
   esac
   load_settings
   install_all with-tests
-  if [ $all = yes ]; then fetch_published; groups=(); fi
+  # shellcheck disable=SC2086
+  if [ $all = yes ]; then install_packages $LARGE_PACKAGES; fetch_published; groups=(); fi
   if [ -z "$part" ]; then
     mkdir -p var/phpstan
     check "formatter" vendor/bin/pint --test -q

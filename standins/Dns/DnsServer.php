@@ -44,8 +44,7 @@ final class DnsServer
             ...array_keys($this->store->hosts->byAddress()),
         ];
         foreach (array_unique($addresses) as $address) {
-            // Any other belongs to a world that nobody plays.
-            if (Addresses::here($address) !== $address) {
+            if (Addresses::isOurs($address)) {
                 $this->listening[$address] ??= $this->open($address);
             }
         }
