@@ -179,7 +179,10 @@ final class ZonemasterTest extends TestCase
         $tags = [];
         foreach ($names as $name) {
             $said = json_decode((string) file_get_contents("{$folder}/{$name}.json"), true, 16, JSON_THROW_ON_ERROR);
-            $tags[$name] = array_values(array_unique(array_diff(array_column(is_array($said) ? $said : [], 'tag'), self::OF_THE_WORLD)));
+            $tags[$name] = array_values(array_unique(array_diff(
+                array_filter(array_column(is_array($said) ? $said : [], 'tag'), is_string(...)),
+                self::OF_THE_WORLD,
+            )));
         }
         foreach (Finder::create()->files()->in($folder) as $file) {
             unlink($file->getPathname());
