@@ -57,7 +57,7 @@
                         <td data-label="{{ __('hosting.site.amiss') }}">@include('hosting.amiss')</td>
                         @can('change', $name)
                             <td class="c-deeds">
-                                <a class="reason" href="{{ route('names.sites', [$name, 'host' => $read->site->label === '' ? '@'
+                                <a class="button low" href="{{ route('names.sites', [$name, 'host' => $read->site->label === '' ? '@'
                                     : $read->site->label]) }}#site">{{ __('hosting.site.change') }}</a>
                                 <form method="post" action="{{ route('names.sites.destroy', [$name, $read->site]) }}">@csrf
                                     @method('delete')<button class="low">{{ __('hosting.site.remove') }}</button></form>
