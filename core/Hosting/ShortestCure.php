@@ -31,7 +31,7 @@ final readonly class ShortestCure
 
         return new self(
             match (true) {
-                $own !== null && $servers !== [] && $own->isExactly($servers) => Way::AtPlace,
+                $own?->isExactly($servers) === true => Way::AtPlace,
                 $servers === [], $own !== null && $zone !== null && self::hasOnlyPages($zone) => Way::Servers,
                 default => Way::Records,
             },

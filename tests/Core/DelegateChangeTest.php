@@ -50,6 +50,17 @@ final class DelegateChangeTest extends TestCase
         self::assertSame(['not_asked not_known'], self::told(self::change(false, delegates: null)));
     }
 
+    public function test_it_waits_for_the_answers_of_servers_before(): void
+    {
+        $whole = Chain::kept(ChainState::Whole, null, null, null);
+        self::assertSame(['changing not_known'], self::told(self::change(true, prospect: $whole, isMoving: true)));
+        $until = fn (int $seconds): array => self::change(true, prospect: $whole, old: self::now()->plusSeconds($seconds))->findings();
+        self::assertSame([], $until(0));
+        self::assertSame(['old_answers'], array_map(fn (Finding $one): string => (string) $one->tag->value, $until(1)));
+        self::assertEquals(self::now()->plusSeconds(1), $until(1)[0]->from);
+        self::assertSame(['keep_signing worth'], self::told(self::change(false, old: self::now()->plusSeconds(1))), 'off is no matter');
+    }
+
     public function test_what_was_said_is_believed_for_an_hour(): void
     {
         self::assertSame(['keep_signing worth'], self::told(self::change(false, at: self::now()->plusSeconds(-3_600))));
@@ -90,6 +101,8 @@ final class DelegateChangeTest extends TestCase
         array $wanted = [],
         ?Chain $prospect = null,
         ?Instant $at = null,
+        bool $isMoving = false,
+        ?Instant $old = null,
     ): DelegateChange {
         $keys = $keys === false ? [self::key(257, 'k')] : $keys;
 
@@ -97,6 +110,8 @@ final class DelegateChangeTest extends TestCase
             $isOn,
             new KeysSeen(self::ZONE, $delegates, $keys, $wanted, $prospect, 3_600, $at ?? self::now()),
             self::now(),
+            $isMoving,
+            $old,
         );
     }
 

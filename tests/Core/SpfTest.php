@@ -67,6 +67,8 @@ final class SpfTest extends TestCase
     {
         $spf = Spf::of('a.example', ['a.example' => ['v=spf1 include:B.example. mx include:c.example -all']]);
         self::assertSame([['b.example', 'c.example'], 3, null], [$spf?->missing, $spf?->lookups, $spf?->fault]);
+        $twice = Spf::of('a.example', ['a.example' => ['v=spf1 include:b.example include:b.example -all'], 'b.example' => ['v=spf1 -all']]);
+        self::assertSame(['b.example'], $twice?->leadsTo);
         self::assertSame(['z.example'], Spf::of('z.example', [])?->missing);
         self::assertNull(Spf::of('z.example', ['z.example' => ['v=spf10 -all', 'v=DMARC1']]));
     }

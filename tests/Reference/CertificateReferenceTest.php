@@ -37,6 +37,8 @@ final class CertificateReferenceTest extends TestCase
         self::made('brief', 'Brief', 'root', $ca, 10, 'P-256');
         self::made('unfit', 'Unfit', 'root', "basicConstraints=critical,CA:FALSE\n", 1_000, 'P-256');
         self::made('namesake', 'Middle', 'root', $ca, 1_000, 'P-256');
+        self::made('false-root', 'Root', null, $ca, 1_000, 'P-256');
+        self::made('leaf-false', 'a.example', 'false-root', $leaf, 90, 'P-256');
         // The same key under a stranger, as those who sign for each other have.
         self::made('crossed', 'Middle', 'other', $ca, 1_000, 'P-384', 'middle');
         self::made('leaf-direct', 'a.example', 'root', $leaf, 90, 'P-256');
@@ -121,6 +123,8 @@ final class CertificateReferenceTest extends TestCase
         yield 'of a stranger' => [['leaf-other', 'other'], 1, CertificateFault::Stranger];
         yield 'crossed, only the stranger’s way' => [['leaf-middle', 'crossed', 'other'], 1, CertificateFault::Stranger];
         yield 'signed by one of the same name' => [['leaf-middle', 'namesake'], 1, CertificateFault::Broken];
+        yield 'signed by one who calls itself a root' => [['leaf-false', 'false-root'], 1, CertificateFault::Stranger];
+        yield 'signed by one who calls itself a root, and does not show it' => [['leaf-false'], 1, CertificateFault::Broken];
         yield 'signed by one that may sign none' => [['leaf-unfit', 'unfit'], 1, CertificateFault::Broken];
         yield 'signed by one that is over' => [['leaf-brief', 'brief'], 11, CertificateFault::SignerLapsed];
         yield 'signed by one that is not over yet' => [['leaf-brief', 'brief'], 9, null];

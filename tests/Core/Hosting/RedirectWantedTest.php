@@ -50,6 +50,7 @@ final class RedirectWantedTest extends TestCase
      */
     #[TestWith(['https://b.example/', [], []])]
     #[TestWith(['https://www.a.example/', [], ['to_itself www.a.example' => Effect::Stops]])]
+    #[TestWith(['https://www.a.example/', ['www.a.example' => 'https://a.example/'], ['to_itself www.a.example' => Effect::Stops]])]
     #[TestWith(['https://shop.a.example/', [], []], 'another host of the same name is no circle')]
     #[TestWith(['https://b.example/', ['b.example' => 'https://a.example/x'], ['circle a.example' => Effect::Stops]])]
     #[TestWith(['https://b.example/', ['b.example' => 'https://c.example/', 'c.example' => 'http://www.a.example/'], [

@@ -161,6 +161,37 @@ final class SiteJudgedTest extends TestCase
         yield 'a proof of ownership hangs on it' => ['', $old, $text, Way::Records, Cure::SetRecords, ['@ A 203.0.113.80']];
     }
 
+    public function test_a_zone_that_was_not_read_whole_is_not_moved_for_its_pages(): void
+    {
+        $zone = ZoneCopy::of('a.example', [new Entry('a.example', 'A', 300, '192.0.2.80')], ['a.example MX']);
+        $site = new Site('a.example', '', self::place(['ns1.new.example', 'ns2.new.example'], self::THERE), null);
+        $judged = SiteJudged::of($site, self::seen(['192.0.2.80']), ['ns1.old.example', 'ns2.old.example'], $zone);
+        self::assertSame(Way::Records, $judged->cure?->way);
+    }
+
+    public function test_what_leads_to_its_own_secure_page_is_no_redirect(): void
+    {
+        $seen = self::seen(plain: self::trail('http://a.example/', [[301, 'https://a.example/'], [200]]), certificate: self::certificate());
+        $site = new Site('a.example', '', null, self::redirect('https://a.example/'));
+        self::assertSame(['not_redirected'], self::tags(self::found($site, $seen)));
+    }
+
+    public function test_who_answers_nowhere_lacks_no_certificate_beside(): void
+    {
+        $seen = self::seen(
+            plain: self::trail('http://a.example/', [NotVisited::Silent]),
+            secure: self::trail('https://a.example/', [NotVisited::Silent]),
+        );
+        self::assertSame(['silent'], self::tags(self::found(new Site('a.example', '', self::place(), null), $seen)));
+    }
+
+    public function test_an_empty_location_leads_nowhere(): void
+    {
+        $trail = self::trail('http://a.example/', [[301, '']]);
+        self::assertFalse($trail->isEndless());
+        self::assertSame([], $trail->redirects());
+    }
+
     public function test_one_of_several_addresses_is_enough_and_a_foreign_one_too_many(): void
     {
         $place = self::place([], self::THERE, '2001:DB8:0::80');
