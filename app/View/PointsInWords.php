@@ -39,7 +39,7 @@ final readonly class PointsInWords
         $server = $one->server;
         $said = $server->answer === Answer::Authoritative
             ? $this->words->say('servers.points.serial', ['serial' => (string) $server->serial])
-            : $this->words->say("outside.answer.{$server->answer->value}");
+            : $this->words->say("words.answer.{$server->answer->value}");
 
         return implode(' · ', array_filter([$server->address, $said], is_string(...)));
     }

@@ -14,6 +14,8 @@ enum Answer: string
     case Fails = 'fails';
     case NoSuchName = 'no_such_name';
     case Silent = 'silent';
+    /** What it sends can't be read. */
+    case Garbled = 'garbled';
     case NoAddress = 'no_address';
     /** The name that the host lies under is registered by nobody: whoever registers it answers in its place. */
     case NobodyHolds = 'nobody_holds';

@@ -46,7 +46,7 @@ final class Judgement
                 Answer::Silent => self::finding(DelegationFinding::ServerSilent, host: $server->host),
                 Answer::NobodyHolds => self::finding(DelegationFinding::ServerNotHeld, host: $server->host),
                 Answer::NoAddress, Answer::NotPublic => self::finding(DelegationFinding::ServerNoAddress, host: $server->host),
-                Answer::Lame, Answer::Refused, Answer::Fails, Answer::NoSuchName => self::finding(
+                Answer::Lame, Answer::Refused, Answer::Fails, Answer::NoSuchName, Answer::Garbled => self::finding(
                     DelegationFinding::ServerLame,
                     host: $server->host,
                     answer: $server->answer->value,

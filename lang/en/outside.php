@@ -202,18 +202,6 @@ return [
         'voice' => 'Telephone',
         'mailbox' => 'E-mail',
     ],
-    'answer' => [
-        'authoritative' => 'answers',
-        'lame' => 'answers, but not for this name',
-        'refused' => 'refuses',
-        'fails' => 'fails',
-        'no_such_name' => 'says there is no such name',
-        'silent' => 'silent',
-        'nobody_holds' => 'nobody holds its name',
-        'no_address' => 'has no address',
-        'not_public' => 'not queried: no public address',
-        'not_asked' => 'not queried: this machine has no IPv6',
-    ],
     'record' => [
         'or' => ' or ',
         'operator' => 'To change a record, ask the operator of :servers.',

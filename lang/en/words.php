@@ -217,6 +217,20 @@ return [
         'refused' => 'refused',
         'called_off' => 'cancelled',
     ],
+    // How a name server answered.
+    'answer' => [
+        'authoritative' => 'answers',
+        'lame' => 'answers, but not for this name',
+        'refused' => 'refuses',
+        'fails' => 'fails',
+        'no_such_name' => 'says there is no such name',
+        'silent' => 'silent',
+        'garbled' => 'sends what can’t be read',
+        'nobody_holds' => 'nobody holds its name',
+        'no_address' => 'has no address',
+        'not_public' => 'not queried: no public address',
+        'not_asked' => 'not queried: this machine has no IPv6',
+    ],
     'leg' => [
         'unlock_account' => ['do' => 'Unlock the giving account', 'otherwise' => 'the registrar refuses the offer'],
         'lift_lock' => ['do' => 'Lift the lock', 'otherwise' => 'the registrar refuses the offer'],
@@ -273,6 +287,7 @@ return [
         'chain' => 'who has held a name, from when to when, and by what deed',
         'disclosure' => 'which fields of a contact the public record shows: shown, withheld (by choice), replaced (by a privacy service’s '
             .'data) or redacted (by rule)',
+        'place' => 'where pages of names are kept: a host’s web space, a shop, a redirect service, a server of our own',
         'pattern' => 'a named choice of fields that is applied to many names',
         'observation' => 'what the outside said of a name at a time (RDAP, WHOIS, DNS)',
         'drift' => 'a difference between what was observed and the Roll',
@@ -309,6 +324,7 @@ return [
         'pattern' => 'a pattern',
         'observation' => 'an observation',
         'drift' => 'drift',
+        'place' => 'place',
         'letterbox' => 'letterbox',
         'owner' => 'Owner',
         'steward' => 'Steward',

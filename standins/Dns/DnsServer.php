@@ -107,7 +107,9 @@ final class DnsServer
         if ($asked->isAnswer || $mood === Mood::Silent) {
             return;
         }
-        $answer = $this->answered($asked, $address, $mood, $isStream);
+        $answer = $mood === Mood::Garbled
+            ? pack('n6', $asked->id, 0x8400, 1, 0, 0, 0)."\xC0\x0C".pack('n2', 1, 1)
+            : $this->answered($asked, $address, $mood, $isStream);
         $mood === Mood::Slow ? Loop::addTimer(1.5, fn () => $send($answer)) : $send($answer);
     }
 

@@ -16,4 +16,6 @@ enum Mood: string
     /** It still has an older zone. */
     case OutOfStep = 'out of step';
     case Fails = 'fails';
+    /** What it sends is no message: a name in it points to itself. */
+    case Garbled = 'garbled';
 }

@@ -73,6 +73,8 @@ final class HostingTest extends TestCase
     {
         $set = NamedSet::query()->create(['name' => 'Sandpiper', 'servers' => [['host' => 'ns1.sandpiper.example', 'addresses' => []]]]);
         $name = $this->sited();
+        // Known, and on nobody's Roll any more.
+        Name::query()->create(['ascii' => 'nobody-has-this.com', 'unicode' => 'nobody-has-this.com', 'suffix' => 'com']);
         $this->followingRedirects()
             ->post('/places', [
                 'name' => 'Sandpiper, Shoreline',
@@ -139,6 +141,7 @@ final class HostingTest extends TestCase
             'records' => json_encode(['records' => [['name' => $elsewhere->ascii, 'type' => 'A', 'data' => '192.0.2.80']]]),
         ]]]);
         $before = NameSite::query()->where('name_id', $good->id)->value('agreed_at');
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(60));
         $this->post("/names/{$elsewhere->ascii}/sites/ask")->assertRedirect();
         self::assertSame([], self::faults($elsewhere));
         $this->get("/names/{$elsewhere->ascii}/sites")->assertSee('As it should be, since');
@@ -155,9 +158,15 @@ final class HostingTest extends TestCase
         $asked = fn (): mixed => NameSite::query()->where('name_id', $name->id)->toBase()->value('asked_at');
         $first = $asked();
         self::assertNotNull($first);
+        $wrong = $this->sited(['status' => 500]);
+        $this->post("/names/{$wrong->ascii}/sites", ['label' => '', 'place_id' => $this->sound->id])->assertSessionHasNoErrors();
+        $look->due(30);
+        $amiss = fn (): mixed => NameSite::query()->where('name_id', $wrong->id)->toBase()->value('asked_at');
+        $before = $amiss();
         app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(3_600));
         $look->due(30);
         self::assertSame($first, $asked(), 'what is as it should be has a day');
+        self::assertNotSame($before, $amiss(), 'what is not has an hour');
         $site = NameSite::query()->where('name_id', $name->id)->sole();
         $this->post("/names/{$name->ascii}/sites", [
             'label' => '',

@@ -174,11 +174,17 @@ final class AskedDelegation
                     $this->reach->nameServer($address) === null ? Answer::NotPublic : Answer::NotAsked,
                     isAlias: $isAlias,
                 ),
+                ($answers["soa{$place}"] ?? null) === null => new ServerSeen(
+                    $host,
+                    $address,
+                    $this->exchange->isGarbled($questions["soa{$place}"][0]) ? Answer::Garbled : Answer::Silent,
+                    isAlias: $isAlias,
+                ),
                 default => self::server(
                     $host,
                     $address,
                     $isAlias,
-                    $answers["soa{$place}"] ?? null,
+                    $answers["soa{$place}"],
                     $answers["ns{$place}"] ?? null,
                     $this->overTcp[$questions["soa{$place}"][0]] ?? null,
                 ),
@@ -210,13 +216,10 @@ final class AskedDelegation
         string $host,
         string $address,
         bool $isAlias,
-        ?Message $soa,
+        Message $soa,
         ?Message $ns,
         ?bool $overTcp,
     ): ServerSeen {
-        if ($soa === null) {
-            return new ServerSeen($host, $address, Answer::Silent, isAlias: $isAlias);
-        }
         $serial = null;
         foreach ($soa->answers as $record) {
             if ($record->data instanceof Soa) {

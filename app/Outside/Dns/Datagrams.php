@@ -29,8 +29,12 @@ final class Datagrams
     private ?TimerInterface $timer = null;
 
     /** @param  float  $seconds  until a question is given up */
-    public function __construct(private readonly LoopInterface $loop, private readonly int $port, private readonly float $seconds)
-    {
+    public function __construct(
+        private readonly LoopInterface $loop,
+        private readonly int $port,
+        private readonly float $seconds,
+        private readonly Unreadable $unreadable = new Unreadable(),
+    ) {
         $this->deadlines = new SplQueue();
     }
 
@@ -41,7 +45,7 @@ final class Datagrams
         $family = $isSix ? '[::]' : '0.0.0.0';
         if (! isset($this->ports[$family]) || $this->ports[$family]->asked >= self::QUESTIONS_A_PORT) {
             ($this->ports[$family] ?? null)?->closeWhenAnswered();
-            $this->ports[$family] = new UdpPort($this->loop, $family);
+            $this->ports[$family] = new UdpPort($this->loop, $family, $this->unreadable);
         }
         $port = $this->ports[$family];
         $at = ($isSix ? '['.inet_ntop((string) inet_pton($address)).']' : $address).":{$this->port}";

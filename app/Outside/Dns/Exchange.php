@@ -35,6 +35,8 @@ final class Exchange
 
     private readonly Datagrams $datagrams;
 
+    private readonly Unreadable $unreadable;
+
     private readonly AskedByStream $streams;
 
     private readonly Transfers $transfers;
@@ -43,9 +45,16 @@ final class Exchange
     public function __construct(int $port, float $seconds, private readonly int $tries)
     {
         $this->loop = new StreamSelectLoop();
-        $this->datagrams = new Datagrams($this->loop, $port, $seconds);
+        $this->unreadable = new Unreadable();
+        $this->datagrams = new Datagrams($this->loop, $port, $seconds, $this->unreadable);
         $this->streams = new AskedByStream($this->loop, $port, $seconds);
         $this->transfers = new Transfers($this->loop, $port, $seconds * 4);
+    }
+
+    /** Whether something came from there that can't be read. */
+    public function isGarbled(string $address): bool
+    {
+        return $this->unreadable->timesFrom($address) > 0;
     }
 
     /**

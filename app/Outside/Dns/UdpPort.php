@@ -33,7 +33,7 @@ final class UdpPort
     private array $used = [];
 
     /** @param  string  $family  `0.0.0.0` or `[::]` */
-    public function __construct(private readonly LoopInterface $loop, string $family)
+    public function __construct(private readonly LoopInterface $loop, string $family, private readonly Unreadable $unreadable)
     {
         $stream = stream_socket_server("udp://{$family}:0", $code, $why, STREAM_SERVER_BIND);
         $this->stream = $stream === false ? throw new RuntimeException("No port for UDP could be opened: {$why}") : $stream;
@@ -89,6 +89,8 @@ final class UdpPort
                 $message = Message::read($bytes);
             } catch (DnsError) {
                 // What can't be read may be forged: the true answer may still come.
+                $this->unreadable->came($from);
+
                 continue;
             }
             if ($message->isAnswer) {

@@ -12,7 +12,7 @@
                     <dt class="mono">{{ $server->host }}</dt>
                     <dd><span @class([
                         'is-bad' => $server->answer !== Acre\Core\Delegation\Answer::Authoritative,
-                    ])>{{ __('outside.answer.' . $server->answer->value) }}</span><span
+                    ])>{{ __('words.answer.' . $server->answer->value) }}</span><span
                             class="lesser mono">{{
                                 $server->address ?? __('outside.record.no_address')
                             }}{{ $server->serial === null ? '' : __(
