@@ -7,6 +7,11 @@ namespace App\Console;
 use Acre\Core\Delegation\ChangeSeen;
 use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\ServerSet;
+use Acre\Core\Hosting\Place;
+use Acre\Core\Hosting\PlaceKind;
+use Acre\Core\Hosting\Site;
+use Acre\Core\Hosting\SiteJudged;
+use Acre\Core\Hosting\SiteSeen;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Record\Source;
 use Acre\Core\Time\Instant;
@@ -53,6 +58,7 @@ use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
 use App\Outside\World;
 use App\Support\TradeClock;
+use Generator;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -70,6 +76,9 @@ final class BenchOutside extends Command
 
     /** Times that an answer is read, and turns of each command. */
     private const RUNS = 2_000;
+
+    /** Times that each name is judged wholly, in one run. */
+    private const ROUNDS = 100;
 
     private const HOSTS = 25_000;
 
@@ -89,6 +98,7 @@ final class BenchOutside extends Command
             $this->zoneFile(),
             $this->comparison(),
             $this->delegations($dns, $names),
+            $this->wholly($dns, $names, $clock->now()),
             $this->changes($dns, $names),
             ...$this->commands($account, $names),
         ];
@@ -173,7 +183,14 @@ final class BenchOutside extends Command
             ];
         }
         $standings->of(array_map(fn (Name $name): int => $name->id, $names));
-        $world->add(['hosts' => [], 'moods' => [], 'zones' => [], 'accounts' => [], 'names' => $told]);
+        $zones = array_map(fn (Name $name): array => [
+            'zone' => $name->ascii,
+            'records' => json_encode(['records' => [
+                ['name' => $name->ascii, 'type' => 'A', 'data' => '192.0.2.80'],
+                ['name' => "*.{$name->ascii}", 'type' => 'A', 'data' => '192.0.2.80'],
+            ]], JSON_THROW_ON_ERROR),
+        ], $names);
+        $world->add(['hosts' => [], 'moods' => [], 'zones' => $zones, 'accounts' => [], 'names' => $told]);
 
         return $names;
     }
@@ -273,7 +290,63 @@ final class BenchOutside extends Command
                 (memory_get_peak_usage() - $before) / 1e6,
             ),
             number_format((count($asked) / (hrtime(true) - $start)) * 1e9).' a second',
-            '2,000; whole judgements 300',
+            '2,000',
+        ];
+    }
+
+    /**
+     * A hundred thousand names in one run: delegation, DNSSEC, and whether pages are at their place.
+     *
+     * @param  list<Name>  $names
+     * @return list<string>
+     */
+    private function wholly(Dns $dns, array $names, Instant $now): array
+    {
+        $place = Place::of('the bench', '', PlaceKind::Pages, ['192.0.2.80'], null);
+        $each = function () use ($names): Generator {
+            for ($round = 0; $round < self::ROUNDS; $round++) {
+                foreach ($names as $name) {
+                    yield $round => $name->ascii;
+                }
+            }
+        };
+        $judged = $there = 0;
+        $before = memory_get_peak_usage();
+        $start = hrtime(true);
+        $dns->delegations(
+            (function () use ($each): Generator {
+                foreach ($each() as $ascii) {
+                    yield DomainName::of($ascii);
+                }
+            })(),
+            function (DelegationSeen $one) use (&$judged, $now): void {
+                $judged += $one->findings($now) === [] ? 1 : 0;
+            },
+        );
+        $dns->addresses(
+            (function () use ($each): Generator {
+                foreach ($each() as $round => $ascii) {
+                    yield "bench-{$round}.{$ascii}";
+                }
+            })(),
+            function (string $host, array $addresses) use (&$there, $place, $now): void {
+                $site = new Site($host, '', $place, null);
+                $seen = new SiteSeen(array_values(array_filter($addresses, is_string(...))), null, null, null, null, $now);
+                $there += SiteJudged::of($site, $seen, [], null)->findings($now) === [] ? 1 : 0;
+            },
+        );
+        $count = count($names) * self::ROUNDS;
+
+        return [
+            sprintf(
+                'whole judgements, %s in one run: %s sound, %s at their place, %.0f MB more',
+                number_format($count),
+                number_format($judged),
+                number_format($there),
+                (memory_get_peak_usage() - $before) / 1e6,
+            ),
+            number_format(($count / (hrtime(true) - $start)) * 1e9).' a second',
+            '300',
         ];
     }
 

@@ -650,6 +650,42 @@ final class JourneyTest extends TestCase
         self::assertSame([], $window->axe());
     }
 
+    /** What is met elsewhere leads to the records that bring it back, and a host that nobody knew is told so. */
+    public function test_pages_at_the_wrong_place_lead_to_their_cure(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/places');
+        self::assertSame([], $window->axe());
+        $window->driver->findElement(WebDriverBy::linkText('Sandpiper, Shoreline'))->click();
+        $window->waitForText('table', 'observatory-trust.org is at 192.0.2.80, not at Sandpiper, Shoreline (203.0.113.80)');
+        $window->type('#f-hosts', "shop.observatory-trust.org /shop\nnobody-here-has-this.com")->press('Add these hosts');
+        $window->waitForText('[role=alert]', 'nobody-here-has-this.com: no name on the Roll has this host');
+        self::assertSame('nobody-here-has-this.com', $window->find('#f-hosts')->getAttribute('value'));
+        self::assertStringContainsString('shop.observatory-trust.org', $window->text('main'));
+        // Its zone is kept first, so that it is known what the change does.
+        $window->go('/names/observatory-trust.org/zones')->press('Keep a copy now')->ready();
+        $window->go('/places/2')->driver->findElement(WebDriverBy::partialLinkText('Change its records: @ A 203.0.113.80'))->click();
+        $window->waitForText('.foot', '1 of 1 can go now');
+        self::assertSame([], $window->axe());
+        $window->press('Change records of one name')->waitForText('main', 'what to do at');
+        self::assertStringContainsString('@ A 203.0.113.80', $window->text('main'));
+    }
+
+    /** Three spare names to one address, by one slip; where visitors really end is seen on the docket. */
+    public function test_spare_names_are_redirected_by_one_slip(): void
+    {
+        $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
+        $window->go('/deeds/redirect_names?name=bell-tuning.org,old-foundry.com,wickerby-bells.com');
+        $window->type('#f-target', 'https://wickerby-bells.com/')->press('Preview')->waitForText('.foot', '2 of 3 can go now');
+        self::assertStringContainsString('wickerby-bells.com would lead to itself', $window->text('main'));
+        self::assertSame([], $window->axe());
+        $window->press('Redirect 2 names')->waitForText('main', 'for good (301)');
+        $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
+        $window->driver->wait(150, 1_000)->until(
+            fn (): bool => str_contains($window->go($docket)->text('main'), 'Not yet: leads to https://wickerby-bells.com/tuning for good'),
+        );
+        self::assertSame([], $window->axe());
+    }
+
     public function test_what_is_refused_is_read_first_and_leads_to_its_field(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/clients/create');

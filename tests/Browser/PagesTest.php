@@ -110,7 +110,7 @@ final class PagesTest extends TestCase
             'a place' => '/places/1',
             'a new place' => '/places/create',
             'redirects' => '/redirects',
-            'pages of a name' => '/names/footlight-fund.org/sites?host=@',
+            'pages of a name' => '/names/observatory-trust.org/sites?host=@',
             'names redirected' => '/deeds/redirect_names?name=bell-tuning.org,old-foundry.com&target=https://wickerby-bells.com/',
             'a new set of name servers' => '/servers/sets/create',
             'a set of name servers' => '/servers/sets/1/edit',

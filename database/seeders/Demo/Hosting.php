@@ -51,7 +51,7 @@ final class Hosting
             ['quayside-theatre.com', '', $sound, '/sites/theatre'],
             ['quayside-theatre.com', 'www', $sound, '/sites/theatre'],
             // Moved in the spring, and nobody told the name server.
-            ['footlight-fund.org', '', $sandpiper, '/footlight'],
+            ['observatory-trust.org', '', $sandpiper, '/observatory'],
             ['choir-nights.com', '', $sound, '/sites/choir-nights'],
             ['dark-sky-week.org', '', $sound, '/sites/dark-sky'],
             ['tern.works', '', $sound, '/sites/tern-works'],
