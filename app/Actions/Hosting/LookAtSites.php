@@ -9,10 +9,9 @@ use Acre\Core\Hosting\SiteSeen;
 use Acre\Core\Time\Instant;
 use App\Actions\Servers\ZoneCopies;
 use App\Models\NameSite;
-use App\Models\ServersKept;
 use App\Outside\Web\SiteAsked;
 use App\Outside\Web\Web;
-use App\Support\Row;
+use App\Queries\Servers\ServersOnRecord;
 use App\Support\TradeClock;
 use Illuminate\Contracts\Debug\ExceptionHandler;
 use Illuminate\Database\Connection;
@@ -32,10 +31,10 @@ final readonly class LookAtSites
     private const DUE = 'next_look <= ?::timestamptz AND EXISTS (SELECT FROM standings s WHERE s.name_id = sites.name_id)';
 
     public function __construct(
-        private Connection $database,
         private Web $web,
         private KeepSite $keep,
         private ZoneCopies $copies,
+        private ServersOnRecord $servers,
         private ExceptionHandler $handler,
         private TradeClock $clock,
     ) {
@@ -85,7 +84,7 @@ final readonly class LookAtSites
     {
         $ids = array_values(array_unique($sites->map(fn (NameSite $site): int => $site->name_id)->all()));
         $zones = $this->copies->newest($ids);
-        $servers = $this->servers($ids);
+        $servers = $this->servers->of($ids);
         $byId = $asked = [];
         foreach ($sites as $site) {
             $byId[$site->id] = $site;
@@ -115,19 +114,5 @@ final readonly class LookAtSites
                     ->update(['next_look' => $this->clock->now()->plusSeconds(self::AGAIN)->isoSecond()]);
             }
         }
-    }
-
-    /**
-     * @param  list<int>  $nameIds
-     * @return array<int, list<string>> the name servers that our record has, by name
-     */
-    private function servers(array $nameIds): array
-    {
-        $found = [];
-        foreach (Row::all($this->database->table('standings')->whereIn('name_id', $nameIds)->get(['name_id', 'servers'])) as $row) {
-            $found[$row->int('name_id')] = ServersKept::ofText($row->text('servers'))->hosts();
-        }
-
-        return $found;
     }
 }

@@ -11,11 +11,9 @@ use App\Actions\Servers\ZoneCopies;
 use App\Models\Name;
 use App\Models\NamedPlace;
 use App\Models\NameSite;
-use App\Models\ServersKept;
 use App\Outside\Web\PackedSite;
-use App\Support\Row;
+use App\Queries\Servers\ServersOnRecord;
 use App\Support\TradeClock;
-use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Collection;
 
 /** What is to be met at hosts of names, and what was when they were last asked. */
@@ -24,7 +22,7 @@ final readonly class ReadSites
     /** Hosts of one name that are shown. */
     private const MOST = 200;
 
-    public function __construct(private Connection $database, private ZoneCopies $copies, private TradeClock $clock)
+    public function __construct(private ServersOnRecord $servers, private ZoneCopies $copies, private TradeClock $clock)
     {
     }
 
@@ -49,10 +47,7 @@ final readonly class ReadSites
     {
         $ids = array_values(array_unique($sites->map(fn (NameSite $site): int => $site->name_id)->all()));
         $zones = $this->copies->newest($ids);
-        $servers = [];
-        foreach (Row::all($this->database->table('standings')->whereIn('name_id', $ids)->get(['name_id', 'servers'])) as $row) {
-            $servers[$row->int('name_id')] = ServersKept::ofText($row->text('servers'))->hosts();
-        }
+        $servers = $this->servers->of($ids);
         $read = [];
         foreach ($sites as $site) {
             $seen = $site->body === null ? null : PackedSite::unpack($site->body);
