@@ -273,6 +273,7 @@ final class HostingTest extends TestCase
         $this->pressAs($this->house->steward, $address);
         $docket = Docket::query()->latest('id')->firstOrFail();
         self::assertSame(2, NameSite::query()->where('target', 'https://elsewhere.example/')->count());
+        self::assertSame(0, NameSite::query()->whereNotNull('place_id')->count(), 'nobody said who redirects them');
         $this->post("/dockets/{$docket->id}/call-off")->assertRedirect();
         $left = NameSite::query()->sole();
         self::assertSame([$pages->id, null, null, '/bells'], [$left->name_id, $left->target, $left->is_permanent, $left->folder]);

@@ -156,7 +156,7 @@ final class RedirectNames implements HasPage, JudgesByStore
                     updated_at) VALUES (?, ?, ?, ?, ?, ?, ?, '{}', now(), now())
                 ON CONFLICT (name_id, label) DO UPDATE SET target = excluded.target, is_permanent = excluded.is_permanent,
                     keeps_path = excluded.keeps_path, docket_line_id = excluded.docket_line_id, version = s.version + 1,
-                    place_id = coalesce(excluded.place_id, s.place_id), next_look = '-infinity', agreed_at = NULL,
+                    place_id = excluded.place_id, next_look = '-infinity', agreed_at = NULL,
                     before = coalesce(s.before, jsonb_build_object('place_id', s.place_id, 'target', s.target,
                         'is_permanent', s.is_permanent, 'keeps_path', s.keeps_path)), updated_at = now()
                 SQL
