@@ -18,6 +18,7 @@ use Acre\Core\Movement\MovementFinding;
 use Acre\Core\Record\RecordFinding;
 use Acre\Core\Registrant\RegistrantFinding;
 use Acre\Core\Title\BookFinding;
+use Acre\Core\Transfer\TransferFinding;
 use Acre\Core\Zone\MailFinding;
 use Acre\Core\Zone\RecordsFinding;
 use App\View\Words;
@@ -54,6 +55,7 @@ final class Findings extends Command
                 DelegationFinding::cases(),
                 HostingFinding::cases(),
                 RedirectFinding::cases(),
+                TransferFinding::cases(),
                 ServersFinding::cases(),
                 DnssecFinding::cases(),
                 MailFinding::cases(),

@@ -66,6 +66,21 @@ final readonly class Money implements JsonSerializable
         return new self($this->amount->plus($other->amount), $this->currency);
     }
 
+    /** @throws MoneyError when the currencies differ */
+    public function minus(self $other): self
+    {
+        if ($other->currency !== $this->currency) {
+            throw MoneyError::twoCurrencies($this->currency, $other->currency);
+        }
+
+        return new self($this->amount->minus($other->amount), $this->currency);
+    }
+
+    public function isPositive(): bool
+    {
+        return $this->amount->isPositive();
+    }
+
     public function times(int $count): self
     {
         return new self($this->amount->multipliedBy($count), $this->currency);
