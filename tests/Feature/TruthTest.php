@@ -183,8 +183,8 @@ final class TruthTest extends TestCase
     #[TestWith(['DELETE FROM log'])]
     #[TestWith(['TRUNCATE log'])]
     #[TestWith(["UPDATE log_other SET event = 'never'"])]
-    #[TestWith(['DELETE FROM log_2026_11'])]
-    #[TestWith(["INSERT INTO log_2026_11 (trade_at, event, subject) VALUES (now(), 'forged', 'name')"])]
+    #[TestWith(['DELETE FROM log_MONTH'])]
+    #[TestWith(["INSERT INTO log_MONTH (trade_at, event, subject) VALUES (now(), 'forged', 'name')"])]
     #[TestWith(['DROP TABLE log'])]
     #[TestWith(["UPDATE proofs SET text = 'never'"])]
     #[TestWith(['DELETE FROM proofs'])]
@@ -194,7 +194,8 @@ final class TruthTest extends TestCase
     {
         $this->expectException(QueryException::class);
         $this->expectExceptionMessageMatches('/permission denied|must be owner/');
-        DB::statement($statement);
+        // Of the month in which this runs there is a part.
+        DB::statement(str_replace('MONTH', gmdate('Y_m'), $statement));
     }
 
     public function test_the_runtime_role_can_add_to_the_log(): void
