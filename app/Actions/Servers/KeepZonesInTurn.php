@@ -194,22 +194,20 @@ final readonly class KeepZonesInTurn
      */
     private function textsOfOthers(array $zones): array
     {
-        $texts = [];
+        $texts = $asked = [];
         for ($step = 0; $step < self::DEEP; $step++) {
             $missing = array_map(fn (ZoneCopy $zone): array => MailSaid::of($zone, $texts)->spf->missing ?? [], array_values($zones));
-            $missing = array_diff(array_unique(array_merge(...$missing)), array_keys($texts));
+            // One that does not answer stays unknown.
+            $missing = array_diff(array_unique(array_merge(...$missing)), $asked);
             if ($missing === []) {
                 break;
             }
-            $found = [];
-            $this->dns->texts(array_values($missing), function (string $host, ?array $said) use (&$found): void {
-                $found[$host] = $said === null ? null : array_values(array_filter($said, is_string(...)));
+            $asked = [...$asked, ...array_values($missing)];
+            $this->dns->texts(array_values($missing), function (string $host, ?array $said) use (&$texts): void {
+                if ($said !== null) {
+                    $texts[$host] = array_values(array_filter($said, is_string(...)));
+                }
             });
-            // One that does not answer stays unknown, and is not asked again.
-            $texts += array_filter($found, is_array(...));
-            if (count($texts) === 0 || array_filter($found, is_array(...)) === []) {
-                break;
-            }
         }
 
         return $texts;
