@@ -23,7 +23,8 @@ use Illuminate\Database\Eloquent\Relations\HasOneThrough;
  * @property string|null $target
  * @property bool|null $is_permanent
  * @property bool|null $keeps_path
- * @property int|null $docket_line_id
+ * @property int|null $docket_line_id the line that is having it changed, or has
+ * @property array<string, mixed>|null $before what was to be met before that line; null: no line is at work on it
  * @property int $version
  * @property CarbonImmutable|null $asked_at
  * @property CarbonImmutable|null $agreed_at
@@ -48,6 +49,7 @@ final class NameSite extends Model
         'is_permanent' => 'boolean',
         'keeps_path' => 'boolean',
         'addresses' => 'array',
+        'before' => 'array',
         'asked_at' => 'immutable_datetime',
         'agreed_at' => 'immutable_datetime',
     ];
@@ -64,10 +66,15 @@ final class NameSite extends Model
         return $this->belongsTo(NamedPlace::class);
     }
 
-    /** @return HasOneThrough<Docket, DocketLine, $this> that is having it changed */
+    /** @return HasOneThrough<Docket, DocketLine, $this> that is having it changed, or has */
     public function docket(): HasOneThrough
     {
         return $this->hasOneThrough(Docket::class, DocketLine::class, 'id', 'id', 'docket_line_id', 'docket_id');
+    }
+
+    public function isChanging(): bool
+    {
+        return $this->before !== null;
     }
 
     public function value(): Site

@@ -260,8 +260,11 @@ final class HostingTest extends TestCase
             ->assertSee('Not yet: leads to https://elsewhere.example/ for good');
         $this->get('/redirects')->assertSee($wrong->ascii)->assertSee("leads to https://elsewhere.example/ instead of https://{$target}/");
         $this->get($address)->assertSee('already')->assertSee('1 of 2 can go now');
+        $this->get("/names/{$wrong->ascii}/sites")->assertSee("Docket {$docket->id} is changing it");
         app(EndLines::class)->done($this->house->steward, $docket, null, app(TradeClock::class)->today());
         self::assertSame([null, null], NameSite::query()->toBase()->pluck('before')->all());
+        $this->get("/names/{$wrong->ascii}/sites")->assertDontSee('is changing it');
+        $this->get("/dockets/{$docket->id}")->assertSee('Not yet: leads to https://elsewhere.example/ for good');
     }
 
     public function test_what_was_to_be_met_comes_back_when_a_redirect_is_called_off(): void
@@ -278,6 +281,24 @@ final class HostingTest extends TestCase
         $left = NameSite::query()->sole();
         self::assertSame([$pages->id, null, null, '/bells'], [$left->name_id, $left->target, $left->is_permanent, $left->folder]);
         self::assertSame($this->sound->id, $left->place_id);
+    }
+
+    public function test_a_docket_that_is_called_off_leaves_alone_what_was_changed_by_hand_since(): void
+    {
+        $name = $this->sited();
+        $this->pressAs(
+            $this->house->steward,
+            "/deeds/redirect_names?name={$name->ascii}&target=https%3A%2F%2Felsewhere.example%2F&www=0",
+        );
+        $site = NameSite::query()->sole();
+        $this->post("/names/{$name->ascii}/sites", [
+            'label' => '',
+            'target' => 'https://by-hand.example/',
+            'for' => 'good',
+            'version' => $site->version,
+        ])->assertSessionHasNoErrors();
+        $this->post('/dockets/'.Docket::query()->latest('id')->firstOrFail()->id.'/call-off')->assertRedirect();
+        self::assertSame('https://by-hand.example/', NameSite::query()->sole()->target);
     }
 
     public function test_circles_are_found_before_anybody_sets_them(): void

@@ -17,7 +17,7 @@ use Illuminate\Database\Connection;
 /** Keeps what was met at a host, and what of it is wrong, and says when to look again. */
 final readonly class KeepSite
 {
-    /** Seconds until the next look: at what is as it should be, at what is not, and while a docket is having it changed. */
+    /** Seconds until the next look: at what is right, at what is not, and while a docket is having it changed. The house's own choice. */
     private const GOOD = 86_400;
 
     private const AMISS = 3_600;
@@ -34,7 +34,7 @@ final readonly class KeepSite
         $findings = $judged->findings($now);
         $isDark = array_filter($findings, fn (Finding $one): bool => $one->tag->cost()->value <= Cost::Dark->value) !== [];
         $wait = match (true) {
-            $site->docket_line_id !== null && $findings !== [] => self::CHANGING,
+            $site->isChanging() && $findings !== [] => self::CHANGING,
             $isDark => self::AMISS,
             default => self::GOOD,
         };

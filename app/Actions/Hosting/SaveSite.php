@@ -87,8 +87,10 @@ final readonly class SaveSite
         $this->database->update("UPDATE sites SET next_look = '-infinity' WHERE place_id = ?", [$place->id]);
     }
 
+    /** What somebody writes down by hand is no docket's any more: one that is called off must not undo it. */
     private function lookAgain(NameSite $site): void
     {
-        NameSite::query()->whereKey($site->id)->update(['next_look' => '-infinity', 'agreed_at' => null]);
+        NameSite::query()->whereKey($site->id)
+            ->update(['next_look' => '-infinity', 'agreed_at' => null, 'docket_line_id' => null, 'before' => null]);
     }
 }

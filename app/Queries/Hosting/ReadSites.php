@@ -45,6 +45,9 @@ final readonly class ReadSites
      */
     public function read(Collection $sites): array
     {
+        if ($sites->isEmpty()) {
+            return [];
+        }
         $ids = array_values(array_unique($sites->map(fn (NameSite $site): int => $site->name_id)->all()));
         $zones = $this->copies->newest($ids);
         $servers = $this->servers->of($ids);

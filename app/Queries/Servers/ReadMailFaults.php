@@ -14,7 +14,7 @@ final readonly class ReadMailFaults
     /** Names that are named beside a count. */
     private const FEW = 3;
 
-    /** Of names on the Roll; a late or suspended one has other sorrows. */
+    /** Of names on the Roll; a late or suspended one has other faults. */
     private const COUNTED = "EXISTS (SELECT FROM standings s WHERE s.name_id = f.name_id AND s.severity < 3 AND s.phase = 'in_term')";
 
     public function __construct(private Connection $database)

@@ -34,7 +34,7 @@
                         <th scope="row"><span class="name">{{ $told->host($read->site, $name) }}</span> <span
                                 class="lesser mono">{{ $read->site->folder }}</span></th>
                         <td data-label="{{ __('hosting.site.wanted') }}">@include('hosting.wanted', ['withPlace' => true])
-                            @if ($read->site->docket !== null)
+                            @if ($read->site->isChanging() && $read->site->docket !== null)
                                 <span class="reason is-move"><a href="{{ route('dockets.show', $read->site->docket->id) }}">{{
                                     __('hosting.site.changing', ['docket' => $read->site->docket->id])
                                 }}</a></span>
