@@ -563,6 +563,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::get('create', 'create')->name('create')->middleware('can:prepare');
             Route::post('/', 'store')->name('store')->middleware('can:prepare');
             Route::get('{place}', 'show')->name('show')->middleware('can:look');
+            Route::post('{place}/ask', 'ask')->name('ask')->middleware(['can:look', 'throttle:asks']);
             Route::get('{place}/edit', 'edit')->name('edit')->middleware('can:prepare');
             Route::put('{place}', 'update')->name('update')->middleware('can:prepare');
             Route::post('{place}/hosts', 'add')->name('add')->middleware('can:prepare');

@@ -46,6 +46,7 @@ return [
         'add' => 'Add these hosts',
         'added' => '{1} One host is recorded here. It is looked at within a minute.|[2,*] :count hosts are recorded here. They are '
             .'looked at within a minute.',
+        'asked' => 'Its hosts are being asked now. This page shows each when it has answered.',
         'amiss' => '{1} One host is not as it should be|[0,*] :count hosts are not as they should be',
         'all_amiss' => 'See all of these',
         'fine' => '{1} One host without a finding|[0,*] :count hosts without a finding',

@@ -9,6 +9,7 @@ use Acre\Core\Hosting\SiteSeen;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Hosting\KeepSite;
 use App\Actions\Hosting\LookAtSites;
+use App\Jobs\LookAtSitesDue;
 use App\Models\Docket;
 use App\Models\Name;
 use App\Models\NamedPlace;
@@ -16,6 +17,7 @@ use App\Models\NamedSet;
 use App\Models\NameSite;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
@@ -314,6 +316,21 @@ final class HostingTest extends TestCase
         $this->get("/deeds/redirect_names?name={$one->ascii}&target=".urlencode("https://{$other->ascii}/"))
             ->assertSee("{$other->ascii} is to lead to www.{$one->ascii}, so visitors would go round in circles")
             ->assertSee('0 of 1 can go now', false);
+    }
+
+    public function test_all_hosts_of_a_place_are_asked_at_once(): void
+    {
+        $name = $this->sited();
+        NameSite::query()->create(['name_id' => $name->id, 'label' => '', 'place_id' => $this->sound->id]);
+        app(LookAtSites::class)->due(30);
+        Queue::fake();
+        $this->actingAs($this->house->reader)
+            ->followingRedirects()
+            ->post("/places/{$this->sound->id}/ask")
+            ->assertOk()
+            ->assertSee('Its hosts are being asked now');
+        Queue::assertPushed(LookAtSitesDue::class);
+        self::assertSame('-infinity', NameSite::query()->toBase()->value('next_look'));
     }
 
     public function test_who_may_only_look_changes_nothing(): void

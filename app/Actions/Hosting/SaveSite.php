@@ -81,7 +81,7 @@ final readonly class SaveSite
         });
     }
 
-    /** All hosts at a place, whose addresses are others now. */
+    /** All hosts at a place are to be looked at again. */
     public function ofPlace(NamedPlace $place): void
     {
         $this->database->update("UPDATE sites SET next_look = '-infinity' WHERE place_id = ?", [$place->id]);

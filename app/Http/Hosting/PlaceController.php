@@ -8,6 +8,7 @@ use App\Actions\Hosting\ReadSitesTyped;
 use App\Actions\Hosting\SaveSite;
 use App\Actions\SaveRow;
 use App\Http\SignedInRequest;
+use App\Jobs\LookAtSitesDue;
 use App\Models\NamedPlace;
 use App\Models\NamedSet;
 use App\Queries\Hosting\PlaceCounted;
@@ -54,6 +55,15 @@ final readonly class PlaceController
             'told' => $this->told,
             'words' => $this->words,
         ]);
+    }
+
+    /** All its hosts, by the job that looks at what is due. */
+    public function ask(NamedPlace $place, SaveSite $sites): RedirectResponse
+    {
+        $sites->ofPlace($place);
+        LookAtSitesDue::dispatch();
+
+        return to_route('places.show', $place)->with('told', $this->words->say('hosting.place.asked'));
     }
 
     public function create(): View

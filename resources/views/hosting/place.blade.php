@@ -11,9 +11,13 @@
                     : __('hosting.place.at', ['addresses' => implode(', ', $place->addresses)]) }}{{ $place->servers === null
                     ? '' : '; ' . __('hosting.place.servers', ['set' => $place->servers->name]) }}</span></p>
         </div>
-        @can('prepare')
-            <p class="head-deeds"><a class="button" href="{{ route('places.edit', $place) }}">{{ __('common.change') }}</a></p>
-        @endcan
+        <form method="post" action="{{ route('places.ask', $place) }}" class="head-deeds">@csrf<button>{{
+            __('hosting.site.ask')
+        }}</button>
+            @can('prepare')
+                <a class="button" href="{{ route('places.edit', $place) }}">{{ __('common.change') }}</a>
+            @endcan
+        </form>
     </div>
     @if (is_array(session('refused')) && session('refused') !== [])
         <section class="told told-bad" role="alert">
