@@ -554,6 +554,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->group(function (): void {
             Route::get('/', 'index')->name('mail')->middleware('can:look');
             Route::post('/', 'gather')->name('mail.gather')->middleware('can:prepare');
+            Route::post('ask', 'ask')->name('mail.ask')->middleware(['can:look', 'throttle:asks']);
         });
     Route::controller(PlaceController::class)
         ->prefix('places')
@@ -568,9 +569,13 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::put('{place}', 'update')->name('update')->middleware('can:prepare');
             Route::post('{place}/hosts', 'add')->name('add')->middleware('can:prepare');
         });
-    Route::get('redirects', [RedirectController::class, 'index'])
-        ->name('redirects.index')
-        ->middleware('can:look');
+    Route::controller(RedirectController::class)
+        ->prefix('redirects')
+        ->name('redirects.')
+        ->group(function (): void {
+            Route::get('/', 'index')->name('index')->middleware('can:look');
+            Route::post('ask', 'ask')->name('ask')->middleware(['can:look', 'throttle:asks']);
+        });
     Route::controller(AskServersController::class)
         ->prefix('servers/asked')
         ->name('servers.')

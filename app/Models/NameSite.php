@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOneThrough;
 
 /**
- * A host of a name: what is to be met there, and what was last.
+ * A host of a name: what visitors should find there, and what was last found.
  *
  * @property int $id
  * @property int $name_id
@@ -24,12 +24,12 @@ use Illuminate\Database\Eloquent\Relations\HasOneThrough;
  * @property bool|null $is_permanent
  * @property bool|null $keeps_path
  * @property int|null $docket_line_id the line that is having it changed, or has
- * @property array<string, mixed>|null $before what was to be met before that line; null: no line is at work on it
+ * @property array<string, mixed>|null $before what was expected before that line; null: no line is at work on it
  * @property int $version
  * @property CarbonImmutable|null $asked_at
  * @property CarbonImmutable|null $agreed_at
  * @property list<string> $addresses
- * @property string|null $body what was last met, as `Outside\Web\PackedSite` keeps it
+ * @property string|null $body what was last found, as `Outside\Web\PackedSite` keeps it
  * @property Name $name
  * @property NamedPlace|null $place
  * @property Docket|null $docket

@@ -20,7 +20,7 @@ use App\Models\NameSite;
 use App\Queries\Hosting\SiteRead;
 use App\Support\Dates;
 
-/** What is to be met at a host, what was, and what puts it right. */
+/** What is expected at a host, what was found, and what puts it right. */
 final readonly class SiteInWords
 {
     public function __construct(private Words $words)
@@ -43,21 +43,20 @@ final readonly class SiteInWords
     {
         return $site->target === null
             ? null
-            : $this->words->say($site->is_permanent === true ? 'hosting.site.for_good' : 'hosting.site.for_a_while').', '
+            : $this->words->say($site->is_permanent === true ? 'hosting.site.permanent' : 'hosting.site.temporary').', '
                 .$this->words->say($site->keeps_path === true ? 'hosting.site.path_kept' : 'hosting.site.path_dropped');
     }
 
     /** What it said, in one line. */
-    public function met(SiteSeen $seen): string
+    public function found(SiteSeen $seen): string
     {
         if ($seen->addresses === []) {
-            return $this->words->say('hosting.met.no_address');
+            return $this->words->say('hosting.found.no_address');
         }
         if (! $seen->isAsked()) {
-            return $this->words->say('hosting.met.not_listed', ['address' => implode(', ', $seen->addresses)]);
+            return $this->words->say('hosting.found.not_listed', ['address' => implode(', ', $seen->addresses)]);
         }
-        $last = $seen->plain?->last();
-        $trail = $last?->status === null && $seen->secure?->last()?->status !== null ? $seen->secure : $seen->plain;
+        $trail = $seen->answered() ?? $seen->plain;
         $visit = $trail?->last();
         if ($trail === null || $visit === null) {
             return '';
@@ -65,18 +64,18 @@ final readonly class SiteInWords
         $leads = $trail->redirects();
 
         return match (true) {
-            $trail->isEndless() => $this->words->say('hosting.met.endless'),
+            $trail->isEndless() => $this->words->say('hosting.found.endless'),
             $leads !== [] => $this->words->say(
-                Redirect::isPermanent((int) $leads[0]->status) ? 'hosting.met.leads_for_good' : 'hosting.met.leads',
+                Redirect::isPermanent((int) $leads[0]->status) ? 'hosting.found.leads_permanently' : 'hosting.found.leads',
                 ['to' => (string) $trail->end()],
             ),
             $visit->status === null => $this->words->say('hosting.not_visited.'.($visit->fault ?? NotVisited::Silent)->value),
-            $visit->status >= 400 => $this->words->say('hosting.met.error', ['status' => (string) $visit->status]),
-            default => $this->words->say('hosting.met.pages'),
+            $visit->status >= 400 => $this->words->say('hosting.found.error', ['status' => (string) $visit->status]),
+            default => $this->words->say('hosting.found.pages'),
         };
     }
 
-    /** @return list<string> each step of what is met by whoever asks */
+    /** @return list<string> each step of who asks */
     public function steps(?Trail $trail): array
     {
         return array_map(
@@ -88,7 +87,7 @@ final readonly class SiteInWords
 
     public function certificate(SiteSeen $seen): ?string
     {
-        return $seen->certificate === null ? null : $this->words->say('hosting.met.certificate', [
+        return $seen->certificate === null ? null : $this->words->say('hosting.found.certificate', [
             'issuer' => $seen->certificate->issuer,
             'until' => Dates::full($seen->certificate->until),
         ]);
@@ -130,7 +129,7 @@ final readonly class SiteInWords
                 RedirectNames::key(),
                 ...$of,
                 'target' => $site->target,
-                'for' => $site->is_permanent === false ? 'while' : 'good',
+                'for' => $site->is_permanent === false ? 'temporary' : 'permanent',
                 'path' => $site->keeps_path === true ? '1' : '0',
                 ...$site->place_id === null ? [] : ['place' => $site->place_id],
             ]),

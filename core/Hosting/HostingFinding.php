@@ -26,8 +26,8 @@ enum HostingFinding: string implements FindingTag
 
     case NotRedirected = 'not_redirected';
     case OtherTarget = 'other_target';
-    case GoneForGood = 'gone_for_good';
-    case NotForGood = 'not_for_good';
+    case Permanent = 'permanent';
+    case Temporary = 'temporary';
     case PathLost = 'path_lost';
     case PathKept = 'path_kept';
     case Loop = 'loop';
@@ -78,7 +78,7 @@ enum HostingFinding: string implements FindingTag
             self::LeadsAway, self::EndsInsecure => ['host', 'to'],
             self::NotRedirected => ['host', 'target'],
             self::OtherTarget => ['host', 'to', 'target'],
-            self::GoneForGood, self::NotForGood => ['host', 'status'],
+            self::Permanent, self::Temporary => ['host', 'status'],
             self::Loop => ['host', 'through'],
             self::Chain => ['host', 'redirects', 'to'],
             self::CertificateOver => ['host', 'ended'],
@@ -93,8 +93,8 @@ enum HostingFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::GoneForGood,
-            self::NotForGood,
+            self::Permanent,
+            self::Temporary,
             self::PathLost,
             self::PathKept,
             self::Chain,
@@ -123,8 +123,8 @@ enum HostingFinding: string implements FindingTag
             self::LeadsAway,
             self::NotRedirected,
             self::OtherTarget,
-            self::GoneForGood,
-            self::NotForGood,
+            self::Permanent,
+            self::Temporary,
             self::PathLost,
             self::PathKept,
             self::Loop,

@@ -14,11 +14,11 @@ enum RedirectFinding: string implements FindingTag
 {
     case ToItself = 'to_itself';
     /** The target leads back, by what is planned for it. */
-    case Circle = 'circle';
+    case Loop = 'loop';
     /** The target leads on. */
     case LeadsOn = 'leads_on';
     case HasPages = 'has_pages';
-    /** The name is met at another place than the one that is to redirect it. */
+    /** The name is at another place than the one that is to redirect it. */
     case NotThere = 'not_there';
     /** Browsers ask names of this suffix over TLS alone. */
     case SecureOnly = 'secure_only';
@@ -32,7 +32,7 @@ enum RedirectFinding: string implements FindingTag
     {
         return match ($this) {
             self::ToItself => ['host'],
-            self::Circle => ['host', 'through'],
+            self::Loop => ['host', 'through'],
             self::LeadsOn => ['target', 'to'],
             self::HasPages => ['host', 'place'],
             self::NotThere => ['host', 'place', 'addresses'],
@@ -43,7 +43,7 @@ enum RedirectFinding: string implements FindingTag
     public function cost(): Cost
     {
         return match ($this) {
-            self::ToItself, self::Circle, self::NotThere, self::HasPages => Cost::Dark,
+            self::ToItself, self::Loop, self::NotThere, self::HasPages => Cost::Dark,
             self::LeadsOn, self::SecureOnly => Cost::Attention,
         };
     }

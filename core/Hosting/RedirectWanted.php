@@ -19,7 +19,7 @@ final readonly class RedirectWanted
      * @param  list<Site>  $sites  of the name, as they would be: each with this redirect
      * @param  list<Site>  $now  of the name, as they are
      * @param  array<string, WebAddress>  $others  where hosts lead by what is planned, by host
-     * @param  array<string, list<string>>  $seen  addresses at which hosts of the name were last met, by host
+     * @param  array<string, list<string>>  $seen  addresses at which hosts of the name were last found, by host
      * @param  bool  $isSecureOnly  whether browsers ask names of its suffix over TLS alone
      * @return list<Finding> dearest first
      */
@@ -52,7 +52,7 @@ final readonly class RedirectWanted
         $on = $this->leadsOn($hosts, $others);
         if ($on !== null && ! in_array($target->host, $hosts, true)) {
             $found[] = in_array($on->host, $hosts, true)
-                ? Finding::of(RedirectFinding::Circle, Effect::Stops, null, host: $on->host, through: $target->host)
+                ? Finding::of(RedirectFinding::Loop, Effect::Stops, null, host: $on->host, through: $target->host)
                 : Finding::of(RedirectFinding::LeadsOn, Effect::Worth, null, target: $target->host, to: (string) $on);
         }
         if ($isSecureOnly && $sites !== []) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Hosting;
 
-/** A host of a name, and what is to be met there: pages kept at a place, or a redirect. */
+/** A host of a name, and what visitors should find there: pages kept at a place, or a redirect. */
 final readonly class Site
 {
     /**

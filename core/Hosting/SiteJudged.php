@@ -9,7 +9,7 @@ use Acre\Core\Finding\Finding;
 use Acre\Core\Time\Instant;
 use Acre\Core\Zone\ZoneCopy;
 
-/** What was met at a host, held against what should be met there. */
+/** What was found at a host, held against what is expected there. */
 final readonly class SiteJudged
 {
     /** Days before its end when a certificate that renews itself should have been renewed (common practice: at thirty days of ninety). */
@@ -68,7 +68,7 @@ final readonly class SiteJudged
         if (! $this->seen->isAsked()) {
             return [];
         }
-        $trail = $this->answered();
+        $trail = $this->seen->answered();
         if ($trail === null) {
             return [$this->finding(HostingFinding::Silent, address: $this->seen->addresses[0])];
         }
@@ -77,18 +77,6 @@ final readonly class SiteJudged
         }
 
         return $this->site->redirect === null ? $this->ofOwnPages($trail) : $this->ofRedirect($trail, $this->site->redirect);
-    }
-
-    /** The one that says more: that of the plain address, or of the secure one where nobody answers that. */
-    private function answered(): ?Trail
-    {
-        foreach ([$this->seen->plain, $this->seen->secure] as $trail) {
-            if (($trail->visits[0]->status ?? null) !== null) {
-                return $trail;
-            }
-        }
-
-        return null;
     }
 
     /** @return list<Finding> */
@@ -126,7 +114,7 @@ final readonly class SiteJudged
         }
         $found = $this->ofChain($trail);
         if (Redirect::isPermanent((int) $visit->status) !== $wanted->isPermanent) {
-            $tag = $wanted->isPermanent ? HostingFinding::NotForGood : HostingFinding::GoneForGood;
+            $tag = $wanted->isPermanent ? HostingFinding::Temporary : HostingFinding::Permanent;
             $found[] = $this->finding($tag, status: (int) $visit->status);
         }
         $keeps = $this->keepsPath($wanted->target);
@@ -171,7 +159,7 @@ final readonly class SiteJudged
         if ($certificate === null) {
             $fault = $this->seen->secure->visits[0]->fault ?? null;
             // Where nobody answers at all, that is what is wrong.
-            $isAlone = $this->seen->isAsked() && $this->answered() !== null;
+            $isAlone = $this->seen->isAsked() && $this->seen->answered() !== null;
 
             return $isAlone && in_array($fault, [NotVisited::NoTls, NotVisited::Closed, NotVisited::Silent], true)
                 ? [$this->finding(HostingFinding::NoTls)]

@@ -6,7 +6,7 @@ namespace Acre\Core\Hosting;
 
 use Acre\Core\Time\Instant;
 
-/** What was met at a host. */
+/** What was found at a host. */
 final readonly class SiteSeen
 {
     /** A page that nobody has, asked for to see whether a redirect keeps the path. */
@@ -35,5 +35,17 @@ final readonly class SiteSeen
         $fault = $this->plain?->visits[0]->fault ?? null;
 
         return $this->plain !== null && $this->plain->visits !== [] && $fault !== NotVisited::NotListed && $fault !== NotVisited::NoAddress;
+    }
+
+    /** What says more: that of the plain address, or of the secure one where nobody answers that; null: nobody answers at either. */
+    public function answered(): ?Trail
+    {
+        foreach ([$this->plain, $this->secure] as $trail) {
+            if (($trail->visits[0]->status ?? null) !== null) {
+                return $trail;
+            }
+        }
+
+        return null;
     }
 }

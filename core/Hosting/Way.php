@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Acre\Core\Hosting;
 
-/** Where it is put right that a host is met at another place than the one that it belongs to. */
+/** Where it is put right that a host is at another place than the one it belongs to. */
 enum Way: string
 {
     /** Whoever runs the place runs the name servers too. */

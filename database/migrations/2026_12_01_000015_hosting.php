@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/** Places where pages are kept, what is to be met at hosts of names, and what was. */
+/** Places where pages are kept, what visitors should find at hosts of names, and what was found. */
 return new class extends Migration
 {
     public function up(): void
@@ -29,7 +29,7 @@ return new class extends Migration
             CREATE UNIQUE INDEX places_name ON places (lower(name));
             CREATE INDEX places_server_set ON places (server_set_id) WHERE server_set_id IS NOT NULL;
 
-            -- One a host: what is to be met there, and what was last.
+            -- One a host: what visitors should find there, and what was last found.
             CREATE TABLE sites (
                 id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
                 name_id bigint NOT NULL REFERENCES names ON DELETE CASCADE,
@@ -41,13 +41,13 @@ return new class extends Migration
                 target text CHECK (target ~ '^https?://' AND length(target) <= 2000),
                 is_permanent boolean,
                 keeps_path boolean,
-                -- The docket that is having it changed, and what was to be met before: {} where that was nothing.
+                -- The docket that is having it changed, and what was expected before: {} where that was nothing.
                 docket_line_id bigint REFERENCES docket_lines ON DELETE SET NULL,
                 before jsonb CHECK (jsonb_typeof(before) = 'object'),
                 version integer NOT NULL DEFAULT 1,
                 next_look timestamptz NOT NULL DEFAULT '-infinity',
                 asked_at timestamptz,
-                -- Since when it is met as it is to be.
+                -- Since when it is as expected.
                 agreed_at timestamptz,
                 addresses jsonb NOT NULL DEFAULT '[]' CHECK (jsonb_typeof(addresses) = 'array'),
                 certificate_until timestamptz,

@@ -128,7 +128,7 @@ final class DemoSeeder extends Seeder
         $this->sites();
     }
 
-    /** What is to be met at hosts of names, and what is. */
+    /** What visitors should find at hosts of names, and what they do. */
     private function sites(): void
     {
         $places = NamedPlace::query()->pluck('id', 'name');

@@ -102,7 +102,7 @@ return [
             'other_registrar' => 'Gone from our account',
             'transfer_not_ours' => 'Transfer not started by us',
             'deleted' => 'Deleted, not by us',
-            'falls_free' => 'Deleted for good, not by us',
+            'falls_free' => 'Deleted, and not by us',
             'ends_sooner' => 'Ends sooner than on record',
             'ends_later' => 'Ends later than on record',
             'renewed' => 'Renewed, not yet on record',
@@ -278,7 +278,7 @@ return [
         'no_longer_different' => 'No longer different',
         'gone' => [
             'redemption' => 'Deleted: only its registrar can restore it, and only for a few days.',
-            'pending_delete' => 'Deleted for good: it can no longer be restored, and will soon be free to register.',
+            'pending_delete' => 'Deleted: it can no longer be restored, and will soon be free to register.',
             'no_such_name' => 'Its registry no longer has it: ask its registrar today whether it can be restored.',
         ],
         'empty' => 'No directory has it. That does not prove that the name is free: check with a registrar.',

@@ -91,7 +91,7 @@ return [
         'record_other_registrar' => 'it has left our account',
         'record_transfer_not_ours' => 'a transfer we did not start',
         'record_deleted' => 'it was deleted, not by us',
-        'record_falls_free' => 'it was deleted for good, not by us',
+        'record_falls_free' => 'it was deleted, and not by us',
         'record_ends_sooner' => 'it ends sooner at the registry',
         'record_ends_later' => 'it ends later at the registry',
         'record_renewed' => 'its registrar has renewed it',

@@ -147,7 +147,10 @@ return [
         'title' => 'What your names say about mail',
         'said' => 'Where mail goes, who may send it, and what becomes of forged mail, as each name’s zone says it.',
         'none' => 'Mail finds its way for every name, and forged mail is recognised.',
+        'none_read' => 'No zone has been read yet. The first are read within minutes, the others in turn.',
         'progress' => 'The zones of :read of :of names have been read; each is read again once a week.',
+        'ask' => 'Read these zones again now',
+        'asked' => 'The zones of these names are being read. This page shows each as soon as it has been.',
         'finding' => 'What is wrong',
         'kind' => [
             'no_exchange' => 'No mail server named, and no word that no mail is taken',

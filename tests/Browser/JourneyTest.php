@@ -650,7 +650,7 @@ final class JourneyTest extends TestCase
         self::assertSame([], $window->axe());
     }
 
-    /** What is met elsewhere leads to the records that bring it back, and a host that nobody knew is told so. */
+    /** What is at another place leads to the records that bring it back, and a host that nobody knew is told so. */
     public function test_pages_at_the_wrong_place_lead_to_their_cure(): void
     {
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD)->go('/places');
@@ -678,10 +678,13 @@ final class JourneyTest extends TestCase
         $window->type('#f-target', 'https://wickerby-bells.com/')->press('Preview')->waitForText('.foot', '2 of 3 can go now');
         self::assertStringContainsString('wickerby-bells.com would lead to itself', $window->text('main'));
         self::assertSame([], $window->axe());
-        $window->press('Redirect 2 names')->waitForText('main', 'for good (301)');
+        $window->press('Redirect 2 names')->waitForText('main', 'permanent (301)');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->driver->wait(150, 1_000)->until(
-            fn (): bool => str_contains($window->go($docket)->text('main'), 'Not yet: leads to https://wickerby-bells.com/tuning for good'),
+            fn (): bool => str_contains(
+                $window->go($docket)->text('main'),
+                'Not yet: redirects permanently to https://wickerby-bells.com/tuning',
+            ),
         );
         self::assertSame([], $window->axe());
     }

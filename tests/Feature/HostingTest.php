@@ -22,7 +22,7 @@ use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
-/** What is to be met at hosts of names, what is, and what puts it right. */
+/** What is expected at hosts of names, what is found, and what puts it right. */
 #[Group('world')]
 final class HostingTest extends TestCase
 {
@@ -119,7 +119,7 @@ final class HostingTest extends TestCase
         self::assertSame(1, NamedPlace::query()->count());
     }
 
-    public function test_what_is_met_is_kept_judged_and_counted(): void
+    public function test_what_is_found_is_kept_judged_and_counted(): void
     {
         $good = $this->sited();
         $elsewhere = $this->sited(address: '203.0.113.80', records: [['name' => 'mail.example', 'type' => 'A', 'data' => '192.0.2.90']]);
@@ -135,7 +135,7 @@ final class HostingTest extends TestCase
         $page->assertSee("{$elsewhere->ascii} is at 203.0.113.80, not at Sound Hosting, shared 2 (192.0.2.80)");
         $page->assertSee('deeds/change_records?name='.$elsewhere->ascii.'&amp;records='.rawurlencode('@ A 192.0.2.80'), false);
         $this->get('/rounds')
-            ->assertSee("The certificate of {$ending->ascii} ends on")
+            ->assertSee("The certificate of {$ending->ascii} expires on")
             ->assertSee("{$elsewhere->ascii} is at 203.0.113.80");
         // Put right, it is seen to be; and since when it was so stays.
         $this->world->add(['hosts' => [], 'moods' => [], 'names' => [], 'zones' => [[
@@ -146,7 +146,7 @@ final class HostingTest extends TestCase
         app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(60));
         $this->post("/names/{$elsewhere->ascii}/sites/ask")->assertRedirect();
         self::assertSame([], self::faults($elsewhere));
-        $this->get("/names/{$elsewhere->ascii}/sites")->assertSee('As it should be, since');
+        $this->get("/names/{$elsewhere->ascii}/sites")->assertSee('As expected since');
         $this->post("/names/{$good->ascii}/sites/ask");
         self::assertEquals($before, NameSite::query()->where('name_id', $good->id)->value('agreed_at'));
     }
@@ -254,27 +254,29 @@ final class HostingTest extends TestCase
         $this->get($address)->assertOk()->assertSee('2 of 2 can go now');
         $this->pressAs($this->house->steward, $address);
         $docket = Docket::query()->latest('id')->firstOrFail();
-        $page = $this->get("/dockets/{$docket->id}")->assertSee("https://{$target}/")->assertSee('for good (301)');
-        $page->assertSee('the name itself')->assertSee('Not looked at yet');
+        $page = $this->get("/dockets/{$docket->id}")->assertSee("https://{$target}/")->assertSee('permanent (301)');
+        $page->assertSee('the name itself')->assertSee('Not asked yet');
         app(LookAtSites::class)->due(30);
         $this->get("/dockets/{$docket->id}")
-            ->assertSee('Visitors are sent there, seen')
-            ->assertSee('Not yet: leads to https://elsewhere.example/ for good');
-        $this->get('/redirects')->assertSee($wrong->ascii)->assertSee("leads to https://elsewhere.example/ instead of https://{$target}/");
+            ->assertSee('Redirects as expected, seen')
+            ->assertSee('Not yet: redirects permanently to https://elsewhere.example/');
+        $this->get('/redirects')
+            ->assertSee($wrong->ascii)
+            ->assertSee("redirects to https://elsewhere.example/ instead of https://{$target}/");
         $this->get($address)->assertSee('already')->assertSee('1 of 2 can go now');
         $this->get("/names/{$wrong->ascii}/sites")->assertSee("Docket {$docket->id} is changing it");
         app(EndLines::class)->done($this->house->steward, $docket, null, app(TradeClock::class)->today());
         self::assertSame([null, null], NameSite::query()->toBase()->pluck('before')->all());
         $this->get("/names/{$wrong->ascii}/sites")->assertDontSee('is changing it');
-        $this->get("/dockets/{$docket->id}")->assertSee('Not yet: leads to https://elsewhere.example/ for good');
+        $this->get("/dockets/{$docket->id}")->assertSee('Not yet: redirects permanently to https://elsewhere.example/');
     }
 
-    public function test_what_was_to_be_met_comes_back_when_a_redirect_is_called_off(): void
+    public function test_what_was_expected_comes_back_when_a_redirect_is_called_off(): void
     {
         [$pages, $bare] = [$this->sited(), $this->sited()];
         NameSite::query()->create(['name_id' => $pages->id, 'label' => '', 'place_id' => $this->sound->id, 'folder' => '/bells']);
         $address = "/deeds/redirect_names?name={$pages->ascii},{$bare->ascii}&target=https%3A%2F%2Felsewhere.example%2F&www=0";
-        $this->get($address)->assertSee("{$pages->ascii} has pages at Sound Hosting, shared 2, which nobody would see any more");
+        $this->get($address)->assertSee("{$pages->ascii} has pages at Sound Hosting, shared 2, which nobody could visit any more");
         $this->pressAs($this->house->steward, $address);
         $docket = Docket::query()->latest('id')->firstOrFail();
         self::assertSame(2, NameSite::query()->where('target', 'https://elsewhere.example/')->count());
@@ -296,14 +298,14 @@ final class HostingTest extends TestCase
         $this->post("/names/{$name->ascii}/sites", [
             'label' => '',
             'target' => 'https://by-hand.example/',
-            'for' => 'good',
+            'for' => 'permanent',
             'version' => $site->version,
         ])->assertSessionHasNoErrors();
         $this->post('/dockets/'.Docket::query()->latest('id')->firstOrFail()->id.'/call-off')->assertRedirect();
         self::assertSame('https://by-hand.example/', NameSite::query()->sole()->target);
     }
 
-    public function test_circles_are_found_before_anybody_sets_them(): void
+    public function test_redirect_loops_are_found_before_anybody_sets_them(): void
     {
         [$one, $other] = [$this->sited(), $this->sited()];
         NameSite::query()->create([
@@ -314,7 +316,7 @@ final class HostingTest extends TestCase
             'keeps_path' => false,
         ]);
         $this->get("/deeds/redirect_names?name={$one->ascii}&target=".urlencode("https://{$other->ascii}/"))
-            ->assertSee("{$other->ascii} is to lead to www.{$one->ascii}, so visitors would go round in circles")
+            ->assertSee("{$other->ascii} is to redirect to www.{$one->ascii}, which would be a redirect loop")
             ->assertSee('0 of 1 can go now', false);
     }
 
@@ -331,6 +333,33 @@ final class HostingTest extends TestCase
             ->assertSee('Its hosts are being asked now');
         Queue::assertPushed(LookAtSitesDue::class);
         self::assertSame('-infinity', NameSite::query()->toBase()->value('next_look'));
+    }
+
+    public function test_all_redirects_to_one_address_are_asked_at_once(): void
+    {
+        $sites = [];
+        foreach (['https://one.example/', 'https://two.example/'] as $target) {
+            $sites[$target] = NameSite::query()->create([
+                'name_id' => $this->sited()->id,
+                'label' => '',
+                'target' => $target,
+                'is_permanent' => true,
+                'keeps_path' => false,
+            ])->id;
+        }
+        app(LookAtSites::class)->due(30);
+        Queue::fake();
+        $this->actingAs($this->house->reader)
+            ->followingRedirects()
+            ->post('/redirects/ask', ['to' => 'https://two.example/'])
+            ->assertOk()
+            ->assertSee('These hosts are being asked now')
+            ->assertSee('All redirects');
+        Queue::assertPushed(LookAtSitesDue::class);
+        $due = fn (): array => NameSite::query()->toBase()->where('next_look', '-infinity')->orderBy('id')->pluck('id')->all();
+        self::assertSame([$sites['https://two.example/']], $due());
+        $this->post('/redirects/ask', ['to' => ''])->assertRedirect('/redirects');
+        self::assertSame(array_values($sites), $due());
     }
 
     public function test_who_may_only_look_changes_nothing(): void

@@ -8,17 +8,20 @@ use Acre\Core\Zone\SetWanted;
 use App\Actions\Servers\KeepZonesInTurn;
 use App\Actions\Servers\RecordsTyped;
 use App\Actions\Servers\WatchRecords;
+use App\Jobs\KeepZonesDue;
 use App\Models\Docket;
 use App\Models\DocketState;
 use App\Models\LineState;
 use App\Models\Name;
 use App\Models\NamedSet;
+use App\Models\NameSite;
 use App\Models\Secret;
 use App\Outside\Registrar\GatePin;
 use App\Queries\Servers\KeptZones;
 use App\Support\TradeClock;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
@@ -201,7 +204,19 @@ final class ZonesTest extends TestCase
         $this->get("/dockets/{$docket->id}")->assertSee('Not yet: ns1.zone-quay.example, ns2.zone-quay.example');
         $this->registered(["www CNAME {$names[0]->ascii}."], ascii: $names[0]->ascii, address: '203.0.113.9');
         app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(301));
+        foreach ($names as $name) {
+            NameSite::query()->create(['name_id' => $name->id, 'label' => 'www', 'target' => 'https://one.example/',
+                'is_permanent' => true, 'keeps_path' => false]);
+        }
+        $future = app(TradeClock::class)->now()->plusDays(3)->isoSecond();
+        foreach (['sites', 'zone_looks'] as $table) {
+            DB::table($table)->update(['next_look' => $future]);
+        }
         app(WatchRecords::class)->look();
+        foreach (['sites', 'zone_looks'] as $table) {
+            $due = DB::table($table)->where('next_look', '<=', app(TradeClock::class)->now()->isoSecond())->pluck('name_id')->all();
+            self::assertSame([$names[0]->id], $due, "what {$table} say of it is old now");
+        }
         $agreed = fn (Name $name): mixed => DB::table('record_watches')->where('name_id', $name->id)->value('agreed_at');
         self::assertNotNull($agreed($names[0]));
         self::assertNull($agreed($names[1]));
@@ -275,6 +290,30 @@ final class ZonesTest extends TestCase
         $keep->due(60);
         self::assertNotSame($first, $asked());
         self::assertSame(1, DB::table('zone_copies')->where('name_id', $sound->id)->count(), 'nothing has changed in it');
+    }
+
+    /** The page of one name and that of all say the same, however the newest copy came. */
+    public function test_every_new_copy_is_judged(): void
+    {
+        $name = $this->registered(['@ MX 10 mail.zone-quay.example.', '@ TXT v=spf1 mx -all', '_dmarc TXT v=DMARC1; p=reject']);
+        $faults = fn (): array => DB::table('mail_faults')->where('name_id', $name->id)->orderBy('finding')->pluck('finding')->all();
+        $this->get('/servers/mail')->assertSee('No zone has been read yet')->assertDontSee('Read these zones again');
+        $this->post("/names/{$name->ascii}/zones", ['zone' => "@ 300 A 192.0.2.80\n@ 300 MX 10 mail.zone-quay.example."]);
+        self::assertSame(['no_dmarc', 'no_spf'], $faults());
+        $this->get('/servers/mail')->assertSee('No SPF record')->assertSee($name->unicode);
+        Queue::fake();
+        $future = app(TradeClock::class)->now()->plusDays(3)->isoSecond();
+        KeepZonesInTurn::takeUp(DB::connection());
+        DB::table('zone_looks')->update(['next_look' => $future]);
+        $this->actingAs($this->house->reader)->followingRedirects()->post('/servers/mail/ask')->assertSee('are being read');
+        Queue::assertPushed(KeepZonesDue::class);
+        self::assertTrue(KeepZonesInTurn::areDue(DB::connection(), app(TradeClock::class)->now()));
+        $this->actingAs($this->house->clerk)->post("/names/{$name->ascii}/zones/now");
+        self::assertSame([], $faults());
+        $this->get('/servers/mail')->assertSee('The zones of 1 of 1 names have been read')->assertSee('Mail finds its way for every name');
+        DB::table('zone_looks')->update(['next_look' => $future]);
+        $this->post('/servers/mail/ask');
+        self::assertFalse(KeepZonesInTurn::areDue(DB::connection(), app(TradeClock::class)->now()), 'only what was wrong is asked again');
     }
 
     public function test_one_silent_server_keeps_no_zone_of_others_from_being_kept(): void

@@ -14,7 +14,7 @@ use App\Models\NameSite;
 use App\Outside\Web\PackedSite;
 use Illuminate\Database\Connection;
 
-/** Keeps what was met at a host, and what of it is wrong, and says when to look again. */
+/** Keeps what was found at a host, and what of it is wrong, and says when to look again. */
 final readonly class KeepSite
 {
     /** Seconds until the next look: at what is right, at what is not, and while a docket is having it changed. The house's own choice. */
@@ -28,7 +28,7 @@ final readonly class KeepSite
     {
     }
 
-    /** Where somebody has changed what is to be met there since, nothing is kept: it is looked at again. */
+    /** Where somebody has changed what is expected there since, nothing is kept: it is looked at again. */
     public function handle(NameSite $site, SiteSeen $seen, SiteJudged $judged, Instant $now): void
     {
         $findings = $judged->findings($now);

@@ -18,7 +18,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Collection;
 use RuntimeException;
 
-/** Asks what is met at hosts of names, and keeps each answer as it comes, so that a slow one holds up nobody else. */
+/** Asks what hosts of names answer, and keeps each answer as it comes, so that a slow one holds up nobody else. */
 final readonly class LookAtSites
 {
     /** Hosts that are asked about together. */

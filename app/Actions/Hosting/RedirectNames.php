@@ -82,7 +82,7 @@ final class RedirectNames implements HasPage, JudgesByStore
 
         return [
             'target' => (string) $target,
-            'permanent' => ($said['for'] ?? 'good') !== 'while',
+            'permanent' => ($said['for'] ?? 'permanent') !== 'temporary',
             'path' => ($said['path'] ?? '') === '1',
             'www' => ($said['www'] ?? '1') === '1',
             'place' => NamedPlace::query()->whereKey($place)->exists() ? $place : null,
@@ -93,7 +93,7 @@ final class RedirectNames implements HasPage, JudgesByStore
     {
         return array_filter([
             'target' => is_string($terms['target'] ?? null) ? $terms['target'] : '',
-            'for' => ($terms['permanent'] ?? null) === false ? 'while' : 'good',
+            'for' => ($terms['permanent'] ?? null) === false ? 'temporary' : 'permanent',
             'path' => ($terms['path'] ?? null) === true ? '1' : '0',
             'www' => ($terms['www'] ?? null) === false ? '0' : '1',
             'place' => is_int($terms['place'] ?? null) ? $terms['place'] : '',
@@ -149,7 +149,7 @@ final class RedirectNames implements HasPage, JudgesByStore
     ): LineState {
         $redirect = self::redirect($terms);
         foreach (self::labels($terms) as $label) {
-            // What was to be met before is kept, so that it comes back if nothing comes of this.
+            // What was expected before is kept, so that it comes back if nothing comes of this.
             $this->database->statement(
                 <<<'SQL'
                 INSERT INTO sites AS s (name_id, label, place_id, target, is_permanent, keeps_path, docket_line_id, before, created_at,
@@ -215,7 +215,7 @@ final class RedirectNames implements HasPage, JudgesByStore
             if ($account !== null) {
                 $values = [
                     $this->word('target') => (string) $redirect->target,
-                    $this->word('status') => $this->word($redirect->isPermanent ? 'good' : 'while'),
+                    $this->word('status') => $this->word($redirect->isPermanent ? 'permanent' : 'temporary'),
                     $this->word('path') => $this->word($redirect->keepsPath ? 'kept' : 'dropped'),
                     $this->word('hosts') => $this->word(self::labels($terms) === [''] ? 'alone' : 'with_www'),
                 ];

@@ -13,7 +13,7 @@ use App\Support\Changes;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 
-/** Writes down what is to be met at hosts of names. Each is looked at again soon. */
+/** Writes down what visitors should find at hosts of names. Each is looked at again soon. */
 final readonly class SaveSite
 {
     public function __construct(private Connection $database, private HouseLog $log)
@@ -70,7 +70,7 @@ final readonly class SaveSite
         });
     }
 
-    /** What is to be met at a host is no longer anybody's concern. */
+    /** A host is no longer watched. */
     public function remove(User $user, NameSite $site): void
     {
         $this->database->transaction(function () use ($user, $site): void {
@@ -85,6 +85,32 @@ final readonly class SaveSite
     public function ofPlace(NamedPlace $place): void
     {
         $this->database->update("UPDATE sites SET next_look = '-infinity' WHERE place_id = ?", [$place->id]);
+    }
+
+    /**
+     * All hosts that redirect are to be looked at again.
+     *
+     * @param  string  $target  only those to this one; empty: all
+     */
+    public function ofRedirects(string $target): void
+    {
+        $this->database->update(
+            "UPDATE sites SET next_look = '-infinity' WHERE target IS NOT NULL AND ? IN ('', target)",
+            [$target],
+        );
+    }
+
+    /**
+     * What these names' hosts show has changed.
+     *
+     * @param  list<int>  $nameIds
+     */
+    public static function ofNames(Connection $database, array $nameIds): void
+    {
+        $database->update(
+            "UPDATE sites SET next_look = '-infinity' WHERE name_id = ANY (?::bigint[])",
+            ['{'.implode(',', $nameIds).'}'],
+        );
     }
 
     /** What somebody writes down by hand is no docket's any more: one that is called off must not undo it. */

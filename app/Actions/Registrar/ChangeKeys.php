@@ -174,7 +174,7 @@ final class ChangeKeys extends DeedAtRegistrar implements Illustrated, JudgesByS
             self::isOn($terms),
             $seen,
             $now,
-            $watched !== null && $watched->ended === null && $watched->parent === null,
+            $watched?->isOnItsWay() === true,
             $watched?->cachedUntil,
         );
     }

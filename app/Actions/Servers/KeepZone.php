@@ -31,6 +31,7 @@ final readonly class KeepZone
         private Dns $dns,
         private ZoneCopies $copies,
         private GivingServers $giving,
+        private KeepMail $mail,
         private TradeClock $clock,
     ) {
     }
@@ -53,8 +54,10 @@ final readonly class KeepZone
             return 'silent';
         }
         $source = $found->isWhole ? 'transferred' : 'asked';
+        $isNew = $this->copies->keep($name->id, $found->copy, $source, $found->host, $this->clock->now());
+        $this->mail->ofAsked([$name->id => $found->copy]);
 
-        return $this->copies->keep($name->id, $found->copy, $source, $found->host, $this->clock->now()) ? 'kept' : 'same';
+        return $isNew ? 'kept' : 'same';
     }
 
     /** As editors of other systems save it. */
@@ -92,7 +95,9 @@ final readonly class KeepZone
             }
         }
         if ($entries !== []) {
-            $this->copies->keep($name->id, ZoneCopy::of($name->ascii, $entries), $source, $toldBy, $this->clock->now());
+            $copy = ZoneCopy::of($name->ascii, $entries);
+            $this->copies->keep($name->id, $copy, $source, $toldBy, $this->clock->now());
+            $this->mail->ofBrought($name->id, $copy);
         }
 
         return new ZoneRead(count($entries), array_slice($refused, 0, self::TOLD));

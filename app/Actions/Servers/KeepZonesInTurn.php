@@ -6,9 +6,6 @@ namespace App\Actions\Servers;
 
 use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
-use Acre\Core\Zone\MailSaid;
-use Acre\Core\Zone\ZoneCopy;
-use App\Actions\Findings\KeepFindings;
 use App\Models\ServersKept;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\ZoneAsked;
@@ -36,9 +33,6 @@ final readonly class KeepZonesInTurn
     /** Names that are taken up at once. */
     private const NEW = 5_000;
 
-    /** How deep the records of others that an SPF record leads to are followed; receivers stop at ten lookups in all. */
-    private const DEEP = 10;
-
     /** Of names on the Roll. */
     private const DUE = 'next_look <= ?::timestamptz AND EXISTS (SELECT FROM standings s WHERE s.name_id = z.name_id)';
 
@@ -46,7 +40,7 @@ final readonly class KeepZonesInTurn
         private Connection $database,
         private Dns $dns,
         private ZoneCopies $copies,
-        private KeepFindings $findings,
+        private KeepMail $mail,
         private GivingServers $giving,
         private ExceptionHandler $handler,
         private TradeClock $clock,
@@ -79,6 +73,29 @@ final readonly class KeepZonesInTurn
             'INSERT INTO zone_looks (name_id) SELECT s.name_id FROM standings s
              WHERE NOT EXISTS (SELECT FROM zone_looks z WHERE z.name_id = s.name_id) ORDER BY s.name_id LIMIT ? ON CONFLICT DO NOTHING',
             [self::NEW],
+        );
+    }
+
+    /**
+     * These are asked for before their turn, after those that are about to move.
+     *
+     * @param  list<int>  $nameIds
+     */
+    public static function soon(Connection $database, array $nameIds, Instant $now): void
+    {
+        $database->update(
+            'UPDATE zone_looks SET next_look = LEAST(next_look, ?) WHERE name_id = ANY (?::bigint[])',
+            [$now->isoSecond(), '{'.implode(',', $nameIds).'}'],
+        );
+    }
+
+    /** Likewise all that were last seen with something wrong about mail. */
+    public static function faultySoon(Connection $database, Instant $now): void
+    {
+        $database->update(
+            'UPDATE zone_looks z SET next_look = LEAST(next_look, ?)
+             WHERE EXISTS (SELECT FROM mail_faults f WHERE f.name_id = z.name_id)',
+            [$now->isoSecond()],
         );
     }
 
@@ -141,7 +158,7 @@ final readonly class KeepZonesInTurn
                 }
             },
         );
-        $this->judgeMail($zones);
+        $this->mail->ofAsked($zones);
     }
 
     private function keep(Row $row, ?ZoneAsked $asked): void
@@ -165,52 +182,6 @@ final readonly class KeepZonesInTurn
                 ],
             );
         });
-    }
-
-    /** @param  array<int, ZoneCopy>  $zones  by name */
-    private function judgeMail(array $zones): void
-    {
-        $texts = $this->textsOfOthers($zones);
-        foreach ($zones as $nameId => $zone) {
-            $said = MailSaid::of($zone, $texts);
-            $this->database->transaction(function () use ($nameId, $said, $texts): void {
-                $this->database->update('UPDATE zone_looks SET elsewhere = ?::json WHERE name_id = ?', [
-                    json_encode(
-                        (object) array_intersect_key($texts, array_flip($said->spf->leadsTo ?? [])),
-                        JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
-                    ),
-                    $nameId,
-                ]);
-                $this->findings->handle('mail_faults', 'name_id', $nameId, $said->findings(), $this->clock->now());
-            });
-        }
-    }
-
-    /**
-     * What SPF records of these lead to, and what those lead to.
-     *
-     * @param  array<int, ZoneCopy>  $zones
-     * @return array<string, list<string>> texts by host
-     */
-    private function textsOfOthers(array $zones): array
-    {
-        $texts = $asked = [];
-        for ($step = 0; $step < self::DEEP; $step++) {
-            $missing = array_map(fn (ZoneCopy $zone): array => MailSaid::of($zone, $texts)->spf->missing ?? [], array_values($zones));
-            // One that does not answer stays unknown.
-            $missing = array_diff(array_unique(array_merge(...$missing)), $asked);
-            if ($missing === []) {
-                break;
-            }
-            $asked = [...$asked, ...array_values($missing)];
-            $this->dns->texts(array_values($missing), function (string $host, ?array $said) use (&$texts): void {
-                if ($said !== null) {
-                    $texts[$host] = array_values(array_filter($said, is_string(...)));
-                }
-            });
-        }
-
-        return $texts;
     }
 
     /**

@@ -8,6 +8,7 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Zone\RecordsWanted;
 use Acre\Core\Zone\SetWanted;
+use App\Actions\Hosting\SaveSite;
 use App\Models\DocketLine;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\RecordsAsked;
@@ -59,7 +60,7 @@ final readonly class WatchRecords
         $now = $this->clock->now();
         $rows = Row::all(
             $this->database->select(
-                'SELECT w.docket_line_id, w.wanted, n.ascii FROM record_watches w JOIN names n ON n.id = w.name_id
+                'SELECT w.docket_line_id, w.name_id, w.wanted, n.ascii FROM record_watches w JOIN names n ON n.id = w.name_id
                  WHERE w.agreed_at IS NULL AND w.began_at >= ?::timestamptz AND (w.asked_at IS NULL OR w.asked_at <= ?::timestamptz)
                  ORDER BY w.asked_at NULLS FIRST, w.docket_line_id LIMIT ?',
                 [$now->plusDays(-self::DAYS)->isoSecond(), $now->plusSeconds(-self::AGAIN)->isoSecond(), self::TOGETHER],
@@ -73,7 +74,11 @@ final readonly class WatchRecords
             ),
             $rows,
         );
-        $this->dns->records($asked, function (RecordsAsked $one, array $says) use ($now): void {
+        $names = [];
+        foreach ($rows as $row) {
+            $names[$row->int('docket_line_id')] = $row->int('name_id');
+        }
+        $this->dns->records($asked, function (RecordsAsked $one, array $says) use ($names, $now): void {
             $agreed = $says !== [] && ! in_array(false, $says, true);
             $this->database->update(
                 'UPDATE record_watches SET says = ?::jsonb, asked_at = ?, agreed_at = ? WHERE docket_line_id = ? AND agreed_at IS NULL',
@@ -84,6 +89,11 @@ final readonly class WatchRecords
                     $one->key,
                 ],
             );
+            if ($agreed) {
+                // Every page says the new ones at once.
+                KeepZonesInTurn::soon($this->database, [$names[$one->key]], $now);
+                SaveSite::ofNames($this->database, [$names[$one->key]]);
+            }
         });
     }
 

@@ -17,7 +17,7 @@ use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 
-/** What is met at the hosts of a name: pages, redirects, certificates. */
+/** What visitors find at the hosts of a name: pages, redirects, certificates. */
 final readonly class SiteController
 {
     public function __construct(private ReadSites $sites, private SiteInWords $told, private Words $words)

@@ -12,7 +12,7 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** What is to be met at a host of a name, as a form says it. */
+/** What visitors should find at a host of a name, as a form says it. */
 final class SiteRequest extends FormRequest
 {
     use SignedIn;
@@ -35,7 +35,7 @@ final class SiteRequest extends FormRequest
                     $fail($e->getMessage());
                 }
             }],
-            'for' => ['nullable', Rule::in(['good', 'while'])],
+            'for' => ['nullable', Rule::in(['permanent', 'temporary'])],
             'path' => ['nullable', 'boolean'],
             'version' => ['nullable', 'integer'],
         ];
@@ -65,7 +65,7 @@ final class SiteRequest extends FormRequest
             'place_id' => $this->filled('place_id') ? $this->integer('place_id') : null,
             'folder' => (string) preg_replace('/\p{C}/u', '', trim($this->word('folder'))),
             'target' => $leads ? (string) WebAddress::of($this->word('target')) : null,
-            'is_permanent' => $leads ? $this->word('for') !== 'while' : null,
+            'is_permanent' => $leads ? $this->word('for') !== 'temporary' : null,
             'keeps_path' => $leads ? $this->boolean('path') : null,
         ];
     }

@@ -6,9 +6,13 @@ namespace App\Http\Servers;
 
 use Acre\Core\Zone\MailFinding;
 use App\Actions\Names\GatherNames;
+use App\Actions\Servers\KeepZonesInTurn;
 use App\Http\SignedInRequest;
+use App\Jobs\KeepZonesDue;
 use App\Queries\Servers\ReadMailFaults;
+use App\Support\TradeClock;
 use App\View\Words;
+use Illuminate\Database\Connection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\View\View;
 
@@ -28,6 +32,15 @@ final readonly class MailController
             'progress' => $this->faults->progress(),
             'words' => $this->words,
         ]);
+    }
+
+    /** The zones of all names that have a fault, by the job that keeps zones. */
+    public function ask(Connection $database, TradeClock $clock): RedirectResponse
+    {
+        KeepZonesInTurn::faultySoon($database, $clock->now());
+        KeepZonesDue::dispatch();
+
+        return to_route('servers.mail')->with('told', $this->words->say('servers.mails.asked'));
     }
 
     /** Its names go into the sheaf. */

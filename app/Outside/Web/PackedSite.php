@@ -14,7 +14,7 @@ use Acre\Core\Hosting\Visit;
 use Acre\Core\Hosting\WebAddress;
 use Acre\Core\Time\Instant;
 
-/** What was met at a host, as it is kept: JSON, because what web servers send is no text. */
+/** What was found at a host, as it is kept: JSON, because what web servers send is no text. */
 final class PackedSite
 {
     public static function pack(SiteSeen $seen): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Hosting;
 
-/** A host that a name's zone has, and of which nobody said what is to be met there. */
+/** A host that a name's zone has, and of which nobody said what visitors should find there. */
 final readonly class HostUnsaid
 {
     /**

@@ -11,7 +11,7 @@ use Illuminate\Contracts\Pagination\CursorPaginator;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Builder;
 
-/** Places, what is to be met at each, and where hosts are sent. */
+/** Places, the hosts that belong at each, and where hosts are sent. */
 final readonly class ReadPlaces
 {
     private const PAGE = 50;
@@ -45,8 +45,8 @@ final readonly class ReadPlaces
     }
 
     /**
-     * @param  bool  $isAmiss  those that are not met as they should be, or all others
-     * @return CursorPaginator<int, NameSite> what is to be met at a place
+     * @param  bool  $isAmiss  those with problems, or all others
+     * @return CursorPaginator<int, NameSite> the hosts that belong at a place
      */
     public function at(NamedPlace $place, bool $isAmiss): CursorPaginator
     {

@@ -16,7 +16,7 @@ use App\Queries\Servers\ServersOnRecord;
 use App\Support\TradeClock;
 use Illuminate\Database\Eloquent\Collection;
 
-/** What is to be met at hosts of names, and what was when they were last asked. */
+/** What visitors should find at hosts of names, and what was found when they were last asked. */
 final readonly class ReadSites
 {
     /** Hosts of one name that are shown. */

@@ -9,7 +9,7 @@ use Acre\Core\Hosting\ShortestCure;
 use Acre\Core\Hosting\SiteSeen;
 use App\Models\NameSite;
 
-/** A host of a name: what is to be met there, what was, and what of it is wrong. */
+/** A host of a name: what visitors should find there, what was found, and what of it is wrong. */
 final readonly class SiteRead
 {
     /**

@@ -21,6 +21,12 @@ final readonly class ServersWatched
     ) {
     }
 
+    /** Whether the registry doesn't have the wanted ones yet. */
+    public function isOnItsWay(): bool
+    {
+        return $this->ended === null && $this->parent === null;
+    }
+
     public static function of(Row $row): self
     {
         return new self(

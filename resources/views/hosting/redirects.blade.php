@@ -1,7 +1,15 @@
 <x-layout :title="__('hosting.redirects.title')" area="Outside">
     @include('outside.ways')
-    <h1>{{ __('hosting.redirects.title') }}</h1>
-    <p class="sentence">{{ __('hosting.redirects.said') }}</p>
+    <div class="head">
+        <div>
+            <h1>{{ __('hosting.redirects.title') }}</h1>
+            <p class="sentence">{{ __('hosting.redirects.said') }}</p>
+        </div>
+        @if ($sites !== [])
+            <form method="post" action="{{ route('redirects.ask') }}" class="head-deeds">@csrf<input type="hidden" name="to"
+                    value="{{ $target }}"><button>{{ __('hosting.site.ask') }}</button></form>
+        @endif
+    </div>
     @if ($sites === [])
         <p class="empty">{{ __('hosting.redirects.none') }}</p>
     @else

@@ -21,7 +21,7 @@
                 <tr>
                     <th scope="col">{{ __('hosting.site.host') }}</th>
                     <th scope="col">{{ __('hosting.site.wanted') }}</th>
-                    <th scope="col">{{ __('hosting.site.met') }}</th>
+                    <th scope="col">{{ __('hosting.site.found') }}</th>
                     <th scope="col">{{ __('hosting.site.amiss') }}</th>
                     @can('change', $name)
                         <th scope="col"><span class="hide">{{ __('common.change') }}</span></th>
@@ -40,7 +40,7 @@
                                 }}</a></span>
                             @endif
                         </td>
-                        <td data-label="{{ __('hosting.site.met') }}">@include('hosting.met')
+                        <td data-label="{{ __('hosting.site.found') }}">@include('hosting.found')
                             @if ($read->seen?->isAsked() === true)
                                 <details>
                                     <summary class="lesser">{{ __('hosting.site.steps') }}</summary>
@@ -123,8 +123,8 @@
                 <x-field name="target" :label="__('hosting.site.target')" :value="$changed?->target" maxlength="2000" class="mono"
                     placeholder="https://"/>
                 <x-field name="for" type="choice" :label="__('hosting.site.for')"
-                    :value="$changed?->is_permanent === false ? 'while' : 'good'"
-                    :options="['good' => __('hosting.site.for_good'), 'while' => __('hosting.site.for_a_while')]"/>
+                    :value="$changed?->is_permanent === false ? 'temporary' : 'permanent'"
+                    :options="['permanent' => __('hosting.site.permanent'), 'temporary' => __('hosting.site.temporary')]"/>
             </div>
             <label class="tick"><input type="checkbox" name="path" value="1"
                     @checked((bool) old('path', $changed?->keeps_path))> {{ __('hosting.site.keeps_path') }}</label>

@@ -6,6 +6,6 @@
         'at' => App\Support\Dates::exact(Acre\Core\Time\Instant::from($read->site->agreed_at)),
     ]),
     $read->seen === null => __('hosting.watch.not_asked'),
-    !$read->seen->isAsked() => $told->met($read->seen),
-    default => __('hosting.watch.not_yet', ['met' => lcfirst($told->met($read->seen))]),
+    !$read->seen->isAsked() => $told->found($read->seen),
+    default => __('hosting.watch.not_yet', ['found' => lcfirst($told->found($read->seen))]),
 } }}</span></span>

@@ -29,28 +29,17 @@
                                 }}</span>
                             </th>
                             <td data-label="{{ __('common.names') }}">
-                                <strong>{{ number_format($fault->names) }}</strong>
-                                @foreach ($fault->few as $ascii => $unicode)
-                                    <span class="reason mono"><a href="{{ route('names.points', $ascii) }}">{{ $unicode }}</a></span>
-                                @endforeach
-                                @if ($fault->names > count($fault->few))
-                                    <span class="lesser">{{ __(
-                                        'servers.faults.more',
-                                        ['count' => number_format($fault->names - count($fault->few))],
-                                    ) }}</span>
-                                @endif
+                                @include('servers.few', ['to' => 'names.points'])
                             </td>
                             <td data-label="{{ __('servers.faults.since') }}">{{
                                 $fault->since === null ? '' : App\Support\Dates::full($fault->since)
                             }}</td>
                             <td data-label="{{ __('common.what_to_do') }}">
                                 {{ $words->say('servers.faults.cure.' . $fault->finding->actor()->value) }}
-                                @can('prepare')
-                                    <form method="post" action="{{ route('servers.faults.gather') }}">@csrf<input type="hidden"
-                                            name="finding" value="{{ $fault->finding->value }}"><input type="hidden" name="host"
-                                            value="{{ $fault->host }}"><button
-                                            class="low">{{ trans_choice('servers.faults.gather', $fault->names) }}</button></form>
-                                @endcan
+                                @include('servers.gather', [
+                                    'to' => 'servers.faults.gather',
+                                    'of' => ['finding' => $fault->finding->value, 'host' => $fault->host],
+                                ])
                             </td>
                         </tr>
                     @endforeach

@@ -1,11 +1,23 @@
 <x-layout :title="__('servers.mails.title')" area="Outside">
     @include('outside.ways')
-    <h1>{{ __('servers.mails.title') }}</h1>
-    <p class="sentence">{{ $faults === [] && $progress->read > 0 ? __('servers.mails.none') : __('servers.mails.said') }} <span
-            class="lesser">{{ __('servers.mails.progress', [
+    <div class="head">
+        <div>
+            <h1>{{ __('servers.mails.title') }}</h1>
+            <p class="sentence">{{ __('servers.mails.' . match (true) {
+                $progress->read === 0 => 'none_read',
+                $faults === [] => 'none',
+                default => 'said',
+            }) }} <span class="lesser">{{ __('servers.mails.progress', [
                 'read' => number_format($progress->read),
                 'of' => number_format($progress->of),
             ]) }}</span></p>
+        </div>
+        @if ($faults !== [])
+            <form method="post" action="{{ route('servers.mail.ask') }}" class="head-deeds">@csrf<button>{{
+                __('servers.mails.ask')
+            }}</button></form>
+        @endif
+    </div>
     @if ($faults !== [])
         <table class="sheet">
             <thead>
@@ -24,27 +36,14 @@
                             __('servers.mails.kind.' . $fault->finding->value)
                         }}</span></th>
                         <td data-label="{{ __('common.names') }}">
-                            <strong>{{ number_format($fault->names) }}</strong>
-                            @foreach ($fault->few as $ascii => $unicode)
-                                <span class="reason mono"><a href="{{ route('names.zones', $ascii) }}">{{ $unicode }}</a></span>
-                            @endforeach
-                            @if ($fault->names > count($fault->few))
-                                <span class="lesser">{{ __(
-                                    'servers.faults.more',
-                                    ['count' => number_format($fault->names - count($fault->few))],
-                                ) }}</span>
-                            @endif
+                            @include('servers.few', ['to' => 'names.zones'])
                         </td>
                         <td data-label="{{ __('servers.faults.since') }}">{{
                             $fault->since === null ? '' : App\Support\Dates::full($fault->since)
                         }}</td>
                         <td data-label="{{ __('common.what_to_do') }}">
                             {{ __('servers.mails.cure.' . $fault->finding->value) }}
-                            @can('prepare')
-                                <form method="post" action="{{ route('servers.mail.gather') }}">@csrf<input type="hidden"
-                                        name="finding" value="{{ $fault->finding->value }}"><button
-                                        class="low">{{ trans_choice('servers.faults.gather', $fault->names) }}</button></form>
-                            @endcan
+                            @include('servers.gather', ['to' => 'servers.mail.gather', 'of' => ['finding' => $fault->finding->value]])
                         </td>
                     </tr>
                 @endforeach

@@ -52,9 +52,9 @@ final class RedirectWantedTest extends TestCase
     #[TestWith(['https://www.a.example/', [], ['to_itself www.a.example' => Effect::Stops]])]
     #[TestWith(['https://www.a.example/', ['www.a.example' => 'https://a.example/'], ['to_itself www.a.example' => Effect::Stops]])]
     #[TestWith(['https://shop.a.example/', [], []], 'another host of the same name is no circle')]
-    #[TestWith(['https://b.example/', ['b.example' => 'https://a.example/x'], ['circle a.example' => Effect::Stops]])]
+    #[TestWith(['https://b.example/', ['b.example' => 'https://a.example/x'], ['loop a.example' => Effect::Stops]])]
     #[TestWith(['https://b.example/', ['b.example' => 'https://c.example/', 'c.example' => 'http://www.a.example/'], [
-        'circle www.a.example' => Effect::Stops,
+        'loop www.a.example' => Effect::Stops,
     ]])]
     #[TestWith(['https://b.example/', ['b.example' => 'https://c.example/'], ['leads_on ' => Effect::Worth]])]
     #[TestWith(['https://b.example/', ['b.example' => 'https://c.example/', 'c.example' => 'https://b.example/'], [

@@ -248,7 +248,7 @@ final class SiteJudgedTest extends TestCase
     #[TestWith([[[301, 'https://b.example/new'], NotVisited::NotListed], []])]
     #[TestWith([[[301, 'https://b.example/new/'], [200]], []], 'a slash at its end is nothing')]
     #[TestWith([[[301, 'https://a.example/'], [308, 'https://b.example/new'], [200]], []], 'to its own secure page first')]
-    #[TestWith([[[302, 'https://b.example/new'], [200]], ['not_for_good']])]
+    #[TestWith([[[302, 'https://b.example/new'], [200]], ['temporary']])]
     #[TestWith([[[301, 'https://c.example/'], [200]], ['other_target']])]
     #[TestWith([[[200]], ['not_redirected']])]
     #[TestWith([[[301, 'https://www.a.example/'], [200]], ['not_redirected']], 'to a host of its own, and no further')]
@@ -270,14 +270,14 @@ final class SiteJudgedTest extends TestCase
         self::assertSame(['host' => 'a.example', 'to' => 'https://c.example/x', 'target' => 'https://b.example/'], $found[0]->with);
     }
 
-    public function test_for_a_while_and_for_good(): void
+    public function test_temporary_and_permanent(): void
     {
         $site = new Site('a.example', '', null, self::redirect('https://b.example/', false));
         $for = fn (int $status): array => self::tags(
             self::found($site, self::seen(plain: self::trail('http://a.example/', [[$status, 'https://b.example/']]))),
         );
-        self::assertSame(['gone_for_good'], $for(301));
-        self::assertSame(['gone_for_good'], $for(308));
+        self::assertSame(['permanent'], $for(301));
+        self::assertSame(['permanent'], $for(308));
         self::assertSame([[], [], []], array_map($for, [302, 303, 307]));
     }
 

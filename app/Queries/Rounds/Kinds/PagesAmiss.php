@@ -12,7 +12,7 @@ use App\Queries\Rounds\RoundsKind;
 use App\Queries\Rounds\RoundsSection;
 use App\View\Words;
 
-/** Pages that are not met where they belong, redirects that lead elsewhere, and certificates that end, by place. */
+/** Pages that are not where they belong, redirects that lead elsewhere, and certificates that end, by place. */
 final readonly class PagesAmiss implements RoundsKind
 {
     public function __construct(private ReadSiteFaults $faults, private Words $words)

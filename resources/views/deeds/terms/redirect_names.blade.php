@@ -6,9 +6,9 @@
         <p class="wrong" role="alert">{{ __('deeds.redirect_names.wrong') }}</p>
     @endif
 </div>
-<x-field name="for" type="choice" :label="__('deeds.redirect_names.for')" :value="$said['for'] ?? 'good'"
-    :options="['good' => __('deeds.redirect_names.good'), 'while' => __('deeds.redirect_names.while')]"
-    :note="__('deeds.redirect_names.good_said')"/>
+<x-field name="for" type="choice" :label="__('deeds.redirect_names.for')" :value="$said['for'] ?? 'permanent'"
+    :options="['permanent' => __('deeds.redirect_names.permanent'), 'temporary' => __('deeds.redirect_names.temporary')]"
+    :note="__('deeds.redirect_names.permanent_said')"/>
 <x-field name="place" type="choice" :label="__('deeds.redirect_names.place')" :value="$said['place'] ?? ''"
     :options="['' => __('deeds.redirect_names.no_place')] + $choices"/>
 <div class="field">

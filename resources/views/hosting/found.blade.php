@@ -1,7 +1,7 @@
 @if ($read->seen === null)
     <span class="lesser">{{ __('hosting.site.not_asked') }}</span>
 @else
-    <bdi>{{ $told->met($read->seen) }}</bdi>
+    <bdi>{{ $told->found($read->seen) }}</bdi>
     @if ($read->seen->isAsked())
         <span class="reason mono">{{ implode(' ', $read->seen->addresses) }}</span>
     @endif
