@@ -106,7 +106,7 @@ return [
         'correct_glue' => 'Have the host’s address corrected',
         'set_records' => 'Change its records',
         'ask_place' => 'Ask :operator',
-        'set_redirect' => 'Have it redirected anew',
+        'set_redirect' => 'Have the redirect corrected',
         'renew_certificate' => 'Have the certificate renewed',
     ],
     'service' => [
