@@ -29,6 +29,7 @@ world_settings() {
   export WORLD_POST_PORT=${WORLD_POST_PORT:-$((first + 5))} WORLD_POP_PORT=${WORLD_POP_PORT:-$((first + 6))}
   export WORLD_BRIDGE_PORT=${WORLD_BRIDGE_PORT:-$((first + 7))}
   export WORLD_WEB_PORT=${WORLD_WEB_PORT:-$((first + 8))} WORLD_WEB_TLS_PORT=${WORLD_WEB_TLS_PORT:-$((first + 9))}
+  export WORLD_LANTERN_PORT=${WORLD_LANTERN_PORT:-$((first + 10))}
 }
 world_up() { answers "${ACRE_ADDRESS:-127.0.0.1}" "$WORLD_PAGE_PORT"; }
 start_world() {

@@ -14,6 +14,7 @@ test_stack() {
   WORLD_PAGE_PORT=$(free_port) WORLD_RDAP_PORT=$(free_port) WORLD_TEXT_PORT=$(free_port) WORLD_DNS_PORT=$(free_port 127.53.0.1)
   WORLD_EPP_PORT=$(free_port) WORLD_POST_PORT=$(free_port) WORLD_POP_PORT=$(free_port) WORLD_BRIDGE_PORT=$(free_port)
   WORLD_WEB_PORT=$(free_port 127.53.0.80) WORLD_WEB_TLS_PORT=$(free_port 127.53.0.80)
+  WORLD_LANTERN_PORT=$(free_port)
   # Plans are tested, and must not depend on when a table was last analysed.
   DB_FLAGS="-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c autovacuum=off"
   stack_paths "$name"

@@ -49,6 +49,8 @@ if (env('ACRE_WORLD', 'off') === 'on') {
             'rdap.oriel-names.example' => $rdap,
             'rdap.anchorage.example' => $rdap,
             'epp.skerry.example' => '127.0.0.1:'.$port('WORLD_EPP_PORT', 8434),
+            'rdap.lantern.example' => $rdap,
+            'epp.lantern.example' => '127.0.0.1:'.$port('WORLD_LANTERN_PORT', 8440),
             'bridge.oriel-names.example' => '127.0.0.1:'.$port('WORLD_BRIDGE_PORT', 8437),
             'post.example' => '127.0.0.1:'.$port('WORLD_POST_PORT', 8435),
             'mailboxes.example' => '127.0.0.1:'.$port('WORLD_POP_PORT', 8436),

@@ -15,6 +15,7 @@ use App\Http\Contacts\EraseController;
 use App\Http\Contacts\RoleController;
 use App\Http\Custody\CustodyController;
 use App\Http\Custody\HandingController;
+use App\Http\Deeds\CodesController;
 use App\Http\Deeds\DeedController;
 use App\Http\Dockets\DocketController;
 use App\Http\Find\FindController;
@@ -30,6 +31,7 @@ use App\Http\Log\LogController;
 use App\Http\Me\MeController;
 use App\Http\Middleware\EndsInTime;
 use App\Http\Middleware\NothingKept;
+use App\Http\Movements\MovementController;
 use App\Http\Names\AddNameController;
 use App\Http\Names\CodeController;
 use App\Http\Names\ExtraController;
@@ -83,6 +85,7 @@ Route::patterns(
             'handing',
             'import',
             'mailbox',
+            'movement',
             'note',
             'observation',
             'pattern',
@@ -586,6 +589,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::get('/', 'state')->name('asked');
         });
 
+    Route::post('deeds/codes', [CodesController::class, 'store'])
+        ->name('deeds.codes')
+        ->middleware(['can:settle', NothingKept::class]);
     Route::controller(DeedController::class)
         ->prefix('deeds')
         ->name('deeds.')
@@ -596,6 +602,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::post('{deed}', 'store')->name('store');
         });
 
+    Route::get('movements/{movement}', [MovementController::class, 'show'])
+        ->name('movements.show')
+        ->middleware('can:look');
     Route::controller(DocketController::class)
         ->prefix('dockets')
         ->name('dockets.')

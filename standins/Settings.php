@@ -26,6 +26,7 @@ final readonly class Settings
         public int $bridgePort,
         public int $webPort,
         public int $webTlsPort,
+        public int $lanternPort,
         public int $frameSeconds,
     ) {
     }
@@ -46,6 +47,7 @@ final readonly class Settings
             self::port('WORLD_BRIDGE_PORT', 8437),
             self::port('WORLD_WEB_PORT', 8438),
             self::port('WORLD_WEB_TLS_PORT', 8439),
+            self::port('WORLD_LANTERN_PORT', 8440),
             self::port('WORLD_FRAME_SECONDS', 10),
         );
     }

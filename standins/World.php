@@ -35,6 +35,9 @@ final readonly class World
         'pendingUpdate',
     ];
 
+    /** Seconds after which a quick registrar answers. */
+    private const QUICK = 1_800;
+
     /** Days that the losing side of a transfer has. */
     private const TRANSFER_DAYS = 5;
 
@@ -93,7 +96,7 @@ final readonly class World
             if ($name->handover !== null && $name->handover->by <= $at) {
                 $this->endHandover($name, 'lapsed', $at);
             } elseif ($name->transfer !== null && $name->transfer->by <= $at) {
-                $this->endTransfer($name, 'serverApproved', $at);
+                $this->endTransfer($name, $name->transfer->how, $at);
             } elseif ($name->graceEnds() !== null && $name->graceEnds() <= $at) {
                 $name->endGrace($at);
             } else {
@@ -197,8 +200,14 @@ final readonly class World
             return false;
         }
         $from = $name->account ?? $name->registrar;
-        $by = $at + self::TRANSFER_DAYS * self::DAY;
-        $name->transfer = new Pending($to, $at, $by);
+        $will = $this->store->told("answers {$name->name}");
+        $isQuick = in_array($will, ['quickly', 'no'], true);
+        $by = $at + ($isQuick ? self::QUICK : self::TRANSFER_DAYS * self::DAY);
+        $name->transfer = new Pending($to, $at, $by, how: match ($will) {
+            'quickly' => 'clientApproved',
+            'no' => 'clientRejected',
+            default => 'serverApproved',
+        });
         $name->change(['ok'], ['pendingTransfer']);
         $this->store->inbox->leave(
             $from,
@@ -218,11 +227,37 @@ final readonly class World
                 JSON_THROW_ON_ERROR,
             ),
         );
+        if ($will === 'by letter' && $name->holder->mailbox !== '') {
+            $this->askHolder($name, $by);
+        }
 
         return true;
     }
 
-    /** @param  'clientApproved'|'clientRejected'|'clientCancelled'|'serverApproved'|'serverCancelled'  $how  RFC 5731 §3.1.3 */
+    /** The losing registrar's own letter: who answers it makes it minutes instead of days. */
+    private function askHolder(Registered $name, int $by): void
+    {
+        $token = bin2hex(random_bytes(32));
+        $this->store->tell('move '.hash('sha256', $token), $name->name);
+        $registrar = Registrar::of($name->registrar);
+        $this->post->write(
+            "transfers@{$registrar->id}.example",
+            $name->holder->mailbox,
+            "Transfer of {$name->name} to another registrar",
+            "Another registrar has asked for {$name->name}.\n\nTo approve or to refuse it, until ".gmdate('j F Y', $by)
+                .":\n\n{$this->page}/move/{$token}\n\nIf you do nothing, it goes through by itself then.\n\n{$registrar->name}\n",
+        );
+    }
+
+    /** Where names move by tag, its registrar gives it another's, and it is there. */
+    public function tag(Registered $name, string $to, int $at): void
+    {
+        $account = $this->store->account($to);
+        $registrar = Registrar::called($to)->id;
+        [$name->registrar, $name->account, $name->moved, $name->reseller] = [$account->registrar ?? $registrar, $account?->number, $at, null];
+    }
+
+    /** @param  string  $how  RFC 5731 §3.1.3: `clientApproved`, `clientRejected`, `clientCancelled`, `serverApproved`, `serverCancelled` */
     public function endTransfer(Registered $name, string $how, int $at): void
     {
         $pending = $name->transfer;
@@ -247,6 +282,7 @@ final readonly class World
             $name->ends = $name->ends === null || $name->has('autoRenewPeriod') ? $name->ends : EndHabit::yearAfter($name->ends);
             $name->change(['ok', 'autoRenewPeriod', 'renewPeriod', 'addPeriod'], ['transferPeriod']);
         }
+        $this->store->inbox->endOrders($pending->to, $name->name, str_ends_with($how, 'Approved'));
         foreach ([$from, $pending->to] as $account) {
             $this->store->inbox->leave(
                 $account,

@@ -35,6 +35,7 @@ $dns = new DnsServer($store, $world->clock, $settings->dnsPort);
 $hosts = [
     World::BOOTSTRAP_HOST,
     'epp.skerry.example',
+    'epp.lantern.example',
     'bridge.oriel-names.example',
     'post.example',
     'mailboxes.example',
@@ -64,6 +65,7 @@ $door(
     (new HttpServer((new RdapPages($world))->answer(...), $weather(Place::Directories)))->listen(...),
 );
 $door($settings->eppPort, Place::Gate, (new EppServer($world, 'skerry', $settings->frameSeconds))->listen(...));
+$door($settings->lanternPort, Place::Gate, (new EppServer($world, 'lantern', $settings->frameSeconds))->listen(...));
 $door($settings->postPort, Place::Post, (new SmtpServer($world, $world->post))->listen(...));
 $door($settings->popPort, Place::Post, (new PopServer($world, $world->post))->listen(...));
 $door(

@@ -32,6 +32,7 @@ final class OldInput
         'own_password',
         'gate_password',
         'code',
+        'codes',
         '_token',
         '_method',
     ];

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $name_id
  * @property int $secret_id
  * @property Instant $got_on
+ * @property bool|null $fits whether its registry took it, when it was tried; null: nobody has
  * @property string $got_from `registrar` or `typed`
  */
 final class AuthCode extends Model
@@ -24,5 +25,5 @@ final class AuthCode extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['got_on' => AsInstant::class];
+    protected $casts = ['got_on' => AsInstant::class, 'fits' => 'boolean'];
 }

@@ -19,11 +19,18 @@ use Illuminate\Database\Eloquent\Model;
  * @property LegKind $kind
  * @property Actor $actor
  * @property Instant|null $due_by
+ * @property Instant|null $likely_by when it usually is over; null: nobody knows better
  * @property Instant|null $done_on
  */
 final class Leg extends Model
 {
     protected $guarded = ['id'];
 
-    protected $casts = ['kind' => LegKind::class, 'actor' => Actor::class, 'due_by' => AsInstant::class, 'done_on' => AsInstant::class];
+    protected $casts = [
+        'kind' => LegKind::class,
+        'actor' => Actor::class,
+        'due_by' => AsInstant::class,
+        'likely_by' => AsInstant::class,
+        'done_on' => AsInstant::class,
+    ];
 }

@@ -6,7 +6,9 @@ namespace App\Models;
 
 use App\Outside\Registrar\Holder;
 use App\Outside\Registrar\OrderKind;
+use App\Outside\Registrar\Orders\AnswerTransfer;
 use App\Outside\Registrar\Orders\CancelHandover;
+use App\Outside\Registrar\Orders\CancelTransfer;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order as Told;
@@ -17,6 +19,7 @@ use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
 use App\Outside\Registrar\Orders\SwitchAutoRenew;
 use App\Outside\Registrar\Orders\SwitchLock;
+use App\Outside\Registrar\Orders\TransferIn;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -28,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $name_id
  * @property int|null $docket_line_id
  * @property int|null $after_id what it waits for: it is told once that is done
+ * @property bool $after_pending whether it is enough that that is under way
  * @property OrderKind $kind
  * @property bool $ends_line whether its end is the line's
  * @property array<string, string> $terms
@@ -46,11 +50,12 @@ final class Order extends Model
     public const UPDATED_AT = null;
 
     /** Of those that it waits for none is left. */
-    public const IS_NEXT = "(orders.after_id IS NULL OR (SELECT b.state FROM orders b WHERE b.id = orders.after_id) = 'done')";
+    public const IS_NEXT = "(orders.after_id IS NULL OR EXISTS (SELECT FROM orders b WHERE b.id = orders.after_id
+        AND (b.state = 'done' OR (orders.after_pending AND b.state = 'pending'))))";
 
     protected $guarded = ['id'];
 
-    protected $casts = ['kind' => OrderKind::class, 'ends_line' => 'boolean', 'terms' => 'array', 'state' => OrderState::class];
+    protected $casts = ['kind' => OrderKind::class, 'ends_line' => 'boolean', 'after_pending' => 'boolean', 'terms' => 'array', 'state' => OrderState::class];
 
     public function told(): Told
     {
@@ -81,6 +86,15 @@ final class Order extends Model
                 $this->terms['accepted'] ?? null,
             ),
             OrderKind::CancelHandover => new CancelHandover($id, $name),
+            OrderKind::Transfer => new TransferIn(
+                $id,
+                $name,
+                $this->code(),
+                isset($this->terms['fee'], $this->terms['currency']) ? [$this->terms['fee'], $this->terms['currency']] : null,
+            ),
+            OrderKind::CancelTransfer => new CancelTransfer($id, $name),
+            OrderKind::ApproveTransfer => new AnswerTransfer($id, $name, true),
+            OrderKind::RefuseTransfer => new AnswerTransfer($id, $name, false),
             OrderKind::Registrant => new ReplaceRegistrant($id, $name, $this->holder(), $this->listed('shown')),
         };
     }
@@ -103,6 +117,14 @@ final class Order extends Model
         }
 
         return $glue;
+    }
+
+    /** Never written down with an order: it is opened where it is told. */
+    private function code(): ?string
+    {
+        $kept = AuthCode::query()->find($this->name_id);
+
+        return $kept === null ? null : Secret::query()->find($kept->secret_id)?->value;
     }
 
     /** @return BelongsTo<Account, $this> */

@@ -40,6 +40,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array<string, string> $extras what becomes of each extra in a handover
  * @property list<string> $behind the accredited registrars and tags that stand behind it in public records
  * @property bool $hold_declinable whether the hold after a change of registrant can be declined beforehand
+ * @property bool|null $takes_keys whether it passes on a DS; null: not known
+ * @property bool $own_servers_only whether it takes no name servers but its own
+ * @property bool $transfers_by_letter whether it asks the holder by letter before a name comes to it
  * @property string $verifies_by who asks registrants to verify their mailbox: `registrar` or `house`
  * @property string|null $verification_sender
  * @property list<list<string>>|null $disclosure_steps the steps of disclosure that it sells, each the fields that it shows; null: field by
@@ -76,6 +79,9 @@ final class Registrar extends Model
         'disclosure_steps' => null,
         'verifies_by' => 'registrar',
         'hold_declinable' => false,
+        'takes_keys' => null,
+        'own_servers_only' => false,
+        'transfers_by_letter' => false,
         'verification_sender' => null,
         'remarks' => null,
         'version' => 1,
@@ -88,6 +94,9 @@ final class Registrar extends Model
         'lock_first' => 'boolean',
         'unlock_account_first' => 'boolean',
         'hold_declinable' => 'boolean',
+        'takes_keys' => 'boolean',
+        'own_servers_only' => 'boolean',
+        'transfers_by_letter' => 'boolean',
         'extras' => 'array',
         'behind' => 'array',
         'disclosure_steps' => 'array',

@@ -30,6 +30,7 @@ use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\ChangeServers;
 use App\Actions\Registrar\RequestAuthCode;
 use App\Actions\Registrar\RestoreServers;
+use App\Actions\Transfer\TransferNames;
 use App\Models\ProofKind;
 use Illuminate\Support\ServiceProvider;
 
@@ -49,6 +50,7 @@ final class DeedServiceProvider extends ServiceProvider
         ChangeDisclosure::class,
         ChangeRegistrant::class,
         RequestAuthCode::class,
+        TransferNames::class,
         ChangeServers::class,
         ChangeKeys::class,
         ChangeRecords::class,

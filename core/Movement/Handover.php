@@ -269,7 +269,7 @@ final readonly class Handover
             $legs[] = new Leg(
                 $kind,
                 $theirs && ! $kind->isGiving() ? Actor::Receiver : Actor::House,
-                $kind->putsBack() ? $by->plusDays(1) : $by,
+                $kind->comesAfter() ? $by->plusDays(1) : $by,
             );
         }
 

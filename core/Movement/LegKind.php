@@ -23,22 +23,45 @@ enum LegKind: string
     case ConfirmNew = 'confirm_new';
     /** The registrar writes down another registrant. */
     case Registrant = 'registrant';
+    /** Auto-renew is turned off at the losing registrar, so that nothing is charged on the way. */
+    case RenewOff = 'renew_off';
+    /** The auth code is in hand, and fits. */
+    case Code = 'code';
+    /** The losing side sets the gaining registrar's tag. */
+    case Tag = 'tag';
+    /** The transfer is ordered and paid at the gaining registrar. */
+    case Order = 'order';
+    /** The losing registrar answers, or its time to answer passes. */
+    case Answer = 'answer';
+    case Arrive = 'arrive';
+    /** The registrant's mailbox is verified at the gaining registrar. */
+    case Verify = 'verify';
+    case RenewOn = 'renew_on';
+    /** End, name servers and zone are what they were to be. */
+    case Compare = 'compare';
 
     /** Whether the step is taken on the giving side's pages. */
     public function isGiving(): bool
     {
         return match ($this) {
-            self::UnlockAccount, self::LiftLock, self::Registrant, self::Offer, self::Confirm, self::LockAccount => true,
-            self::Accept, self::SetLock, self::ConfirmPrior, self::ConfirmNew => false,
+            self::UnlockAccount,
+            self::LiftLock,
+            self::Registrant,
+            self::Offer,
+            self::Confirm,
+            self::LockAccount,
+            self::RenewOff,
+            self::Code,
+            self::Tag,
+            self::Answer => true,
+            default => false,
         };
     }
 
-    /**
-     * Whether it puts back what was switched off for the movement's own sake: open until that is seen or said, however the movement ends.
-     */
-    public function putsBack(): bool
+    /** Whether it comes once the name is there, or back: open until it is seen or said. */
+    public function comesAfter(): bool
     {
-        return $this === self::SetLock || $this === self::LockAccount;
+        return in_array($this, [self::SetLock, self::LockAccount, self::Verify, self::RenewOn, self::Compare], true);
     }
 
     /** Whether it is somebody's yes, in answer to a letter: nothing that is done at a page. */

@@ -16,6 +16,7 @@ final readonly class Gaining
      * @param  bool  $asksByLetter  whether it asks the holder by letter before it begins
      * @param  Money|null  $price  of this transfer, with tax; null: not known
      * @param  Money|null  $balance  what a prepaid account has; null: it is paid otherwise
+     * @param  bool  $renewsItself  whether auto-renew is to be on there
      */
     public function __construct(
         public string $registrar,
@@ -25,6 +26,7 @@ final readonly class Gaining
         public bool $asksByLetter = false,
         public ?Money $price = null,
         public ?Money $balance = null,
+        public bool $renewsItself = false,
     ) {
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Acre\Core\Transfer;
 
 use Acre\Core\Contact\TakesMail;
+use Acre\Core\Finding\Actor;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Lifecycle\Hold;
@@ -12,6 +13,8 @@ use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Movement\Leg;
+use Acre\Core\Movement\LegKind;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Rulebook\MovesBy;
 use Acre\Core\Rulebook\Phase;
@@ -43,6 +46,10 @@ final readonly class Transfer
 
     public function judge(): Readiness
     {
+        if ($this->losing->registrar === $this->gaining->registrar) {
+            return Readiness::of([Finding::of(TransferFinding::SameRegistrar, Effect::Stops, null, registrar: $this->losing->registrar)], []);
+        }
+
         return Readiness::of([
             ...$this->aboutTheMovement(),
             ...$this->aboutLocks(),
@@ -52,7 +59,57 @@ final readonly class Transfer
             ...$this->aboutTheApprover(),
             ...$this->aboutTheServers(),
             ...$this->seenOutside,
-        ], []);
+        ], $this->legs(...));
+    }
+
+    /**
+     * The steps if it begins now. Before it is ordered everything is done at once; the losing side then has its days; what must be there
+     * afterwards is counted from the latest arrival.
+     *
+     * @return list<Leg>
+     */
+    public function legs(): array
+    {
+        $rules = $this->life->rules;
+        $now = $this->life->now;
+        $arrival = $this->arrival();
+        $after = $arrival->latest->plusDays(1);
+        $legs = [];
+        if ($rules->mayBeLocked() && $this->life->facts->isLocked()) {
+            $legs[] = new Leg(LegKind::LiftLock, Actor::House, $now);
+        }
+        if ($this->losing->isOurs && $this->losing->renewsItself === true) {
+            $legs[] = new Leg(LegKind::RenewOff, Actor::House, $now);
+        }
+        if ($rules->movesBy->value === MovesBy::Tag) {
+            $legs[] = new Leg(LegKind::Tag, $this->losing->isOurs ? Actor::House : Actor::Giver, $arrival->latest, $arrival->likely);
+        } else {
+            if ($this->wantsCode()) {
+                $legs[] = new Leg(LegKind::Code, Actor::House, $now);
+            }
+            $legs[] = new Leg(LegKind::Order, Actor::House, $now);
+            $legs[] = new Leg(LegKind::Answer, $this->losing->isOurs ? Actor::House : Actor::Registrar, $arrival->latest, $arrival->likely);
+        }
+        $legs[] = new Leg(LegKind::Arrive, Actor::Registry, $arrival->latest, $arrival->likely);
+        if ($rules->verifyDays->value > 0) {
+            $legs[] = new Leg(LegKind::Verify, Actor::Client, $arrival->latest->plusDays($rules->verifyDays->value));
+        }
+        if ($rules->mayBeLocked()) {
+            $legs[] = new Leg(LegKind::SetLock, Actor::House, $after);
+        }
+        if ($this->gaining->renewsItself) {
+            $legs[] = new Leg(LegKind::RenewOn, Actor::House, $after);
+        }
+
+        return [...$legs, new Leg(LegKind::Compare, Actor::House, $after)];
+    }
+
+    /** Whether a code must be asked for, or typed, before it can begin. */
+    public function wantsCode(): bool
+    {
+        $until = $this->code->goodUntil($this->life->rules->codeDays->value);
+
+        return $this->isByCode() && ($this->code->inHand === null || $this->code->fits === false || $until?->hasComeAt($this->life->now) === true);
     }
 
     public function arrival(): Arrival

@@ -12,6 +12,8 @@ use Acre\Core\Finding\FindingTag;
 /** What is in the way of a transfer to another registrar, or worth knowing before it. */
 enum TransferFinding: string implements FindingTag
 {
+    /** That is a handover, and no transfer. */
+    case SameRegistrar = 'same_registrar';
     case UnderWay = 'under_way';
     case AlreadyMoving = 'already_moving';
     case Held = 'held';
@@ -75,7 +77,7 @@ enum TransferFinding: string implements FindingTag
             self::YearLost => ['until'],
             self::NoYear => ['suffix'],
             self::SuffixNotTaken, self::SuffixNotKnown => ['registrar', 'suffix'],
-            self::PriceNotKnown, self::ZoneNotThere, self::KeysNotTaken => ['registrar'],
+            self::SameRegistrar, self::PriceNotKnown, self::ZoneNotThere, self::KeysNotTaken => ['registrar'],
             self::BalanceLacks => ['registrar', 'sum'],
             self::MailboxDead, self::MailboxForwards, self::MailboxInside => ['mailbox'],
             self::ServersEnd => ['registrar'],
@@ -130,7 +132,7 @@ enum TransferFinding: string implements FindingTag
             self::ZoneNotKept => Cure::KeepZone,
             self::ZoneNotThere => Cure::AddRecords,
             self::KeysNotTaken => Cure::EndDnssec,
-            self::SuffixNotTaken, self::GoneForGood => Cure::LeaveOut,
+            self::SameRegistrar, self::SuffixNotTaken, self::GoneForGood => Cure::LeaveOut,
             default => null,
         };
     }

@@ -100,6 +100,11 @@ return new class extends Migration
                 verification_sender text CHECK (length(verification_sender) <= 300),
                 -- Whether a registrar lets the hold after a change of registrant be declined beforehand.
                 hold_declinable boolean NOT NULL DEFAULT false,
+                -- Of names that come from another registrar: whether it passes on a DS (null: not known), takes no name servers but
+                -- its own, and asks the holder by letter first.
+                takes_keys boolean,
+                own_servers_only boolean NOT NULL DEFAULT false,
+                transfers_by_letter boolean NOT NULL DEFAULT false,
                 -- SHA-256 of the public key that the gate shows, in base64 (as RFC 7858 §A writes a pin).
                 gate_key text CHECK (gate_key ~ '^[A-Za-z0-9+/]{43}=$'),
                 page text CHECK (length(page) <= 300 AND page LIKE 'https://%'),
@@ -358,6 +363,8 @@ return new class extends Migration
                 secret_id bigint NOT NULL UNIQUE REFERENCES secrets,
                 got_on timestamptz NOT NULL,
                 got_from text NOT NULL CHECK (got_from IN ('registrar', 'typed')),
+                -- Whether its registry took it, when it was tried; null: nobody has.
+                fits boolean,
                 created_at timestamptz,
                 updated_at timestamptz
             );

@@ -19,11 +19,14 @@ return new class extends Migration
                 docket_line_id bigint REFERENCES docket_lines ON DELETE SET NULL,
                 kind text NOT NULL
                     CHECK (kind IN ('hand_over', 'cancel_handover', 'lock_on', 'lock_off', 'auto_renew_on', 'auto_renew_off',
-                        'auth_code', 'servers', 'keys', 'records', 'disclose', 'registrant')),
+                        'auth_code', 'servers', 'keys', 'records', 'disclose', 'registrant', 'transfer', 'cancel_transfer',
+                        'approve_transfer', 'refuse_transfer')),
                 -- Whether its end is the line's; else it is a step before.
                 ends_line boolean NOT NULL DEFAULT true,
                 -- Not told before this one is done; it may be another account's.
                 after_id bigint REFERENCES orders ON DELETE CASCADE CHECK (after_id < id),
+                -- Or, where that is enough, before it is under way.
+                after_pending boolean NOT NULL DEFAULT false,
                 terms jsonb NOT NULL DEFAULT '{}' CHECK (jsonb_typeof(terms) = 'object' OR terms = '[]'),
                 transaction text NOT NULL UNIQUE CHECK (length(transaction) BETWEEN 3 AND 64),
                 -- waiting: not told yet; sent: told, and not answered yet; pending: taken, and waits for somebody; the rest are ends.

@@ -167,7 +167,7 @@ final class DemoSeeder extends Seeder
     }
 
     /**
-     * From the demo's day on Skerry takes commands by wire and Oriel by bridge, from the accounts that are the house's to act in; what
+     * From the demo's day on Skerry and Lantern take commands by wire and Oriel by bridge, from the accounts that are the house's to act in; what
      * began before goes on by its slip.
      */
     private function gates(): void
@@ -178,7 +178,10 @@ final class DemoSeeder extends Seeder
         Registrar::query()
             ->where('name', 'Oriel Names')
             ->update(['link' => 'bridge', 'gate' => 'bridge.oriel-names.example:443', 'accepts_by' => 'letter']);
-        foreach (['40718', '52044', '7731', '7810'] as $number) {
+        Registrar::query()
+            ->where('name', 'Lantern Wholesale')
+            ->update(['link' => 'wire', 'gate' => 'epp.lantern.example:700']);
+        foreach (['40718', '52044', '7731', '7810', 'L-5520'] as $number) {
             $secret = Secret::query()->create([
                 'kind' => 'gate_password',
                 'about' => "the gate for account {$number}",

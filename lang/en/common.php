@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'choose' => 'Choose …',
+    'yes' => 'yes',
+    'no' => 'no',
     'where_you_are' => 'Where you are',
     'registrars' => 'Registrars',
     'accounts' => 'Accounts',

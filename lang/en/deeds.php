@@ -162,6 +162,38 @@ return [
         'no_place' => 'The registrar, or not said',
         'wrong' => 'That is no web address: it begins with https://',
     ],
+    'transfer' => [
+        'title' => 'Transfer to another registrar',
+        'headline' => '{1} Transfer one name to :registrar|[0,*] Transfer :names names to :registrar',
+        'one_line' => 'transfer to :registrar :account',
+        'explained' => 'Names go to an account of ours at another registrar. Each is judged first: holds, locks, codes, dates, money, '
+            .'approval and name servers.',
+        'after' => 'Each registrar that takes commands is told its part, in order: lock lifted, auth code, ordered and paid, approved. '
+            .'Elsewhere a slip says what to do. Afterwards the lock is set again. It can be cancelled until the losing registrar has '
+            .'answered.',
+        'to_account' => 'To the account',
+        'renews' => 'Turn on auto-renew there',
+        'costs' => 'Costs :sum with tax, paid when ordered.',
+        'arrives' => 'Arrives between :first and :last, likely by :likely.',
+        'account' => 'account',
+        'ends' => 'expiry',
+        'of' => 'transfer of :names',
+    ],
+    'codes' => [
+        'enter' => '{1} Enter the auth code of one name|[2,*] Enter the auth codes of :count names',
+        'label' => 'Names and their auth codes',
+        'said' => 'One pair on each line, as in “wickerby-bells.com q8R-t1Yz”. They are stored encrypted and not shown again on this page.',
+        'keep' => 'Store these codes',
+        'kept' => '{0} No code was stored.|{1} One code is stored.|[2,*] :count codes are stored.',
+        'not_taken' => 'These lines were not taken:',
+        'refused' => [
+            'no_name' => 'Line :line does not begin with a name.',
+            'not_on_roll' => 'The name on line :line is not on the Roll.',
+            'no_code' => 'Line :line has no code.',
+            'not_printable' => 'The code on line :line has blanks or letters that no auth code has.',
+            'too_many' => 'Line :line is beyond the 1,000 that are taken at once.',
+        ],
+    ],
     'change_keys' => [
         'title' => 'Turn DNSSEC on or off',
         'headline' => '{1} :change for one name|[0,*] :change for :names names',

@@ -9,6 +9,7 @@ use LogicException;
 use Standin\Dns\Zone;
 use Standin\Registry\Account;
 use Standin\Registry\Holder;
+use Standin\Registry\Prices;
 use Standin\Registry\Registered;
 use Standin\World;
 
@@ -27,6 +28,9 @@ final readonly class BridgeOrders
         ['country', 'mailbox', 'name', 'organisation', 'postcode', 'region', 'street', 'town', 'voice'],
     ];
 
+    /** Orders of names that may lie elsewhere. */
+    private const OF_OTHERS = ['transfer', 'cancel_transfer'];
+
     public function __construct(private World $world)
     {
     }
@@ -35,13 +39,14 @@ final readonly class BridgeOrders
     public function carryOut(Account $account, JsonNode $order): array
     {
         $name = $this->world->store->name(strtolower($order->text('name')));
-        if ($name === null || $name->account !== $account->number || $name->registrar !== $account->registrar) {
+        $kind = $order->text('kind');
+        $isHere = $name !== null && $name->account === $account->number && $name->registrar === $account->registrar;
+        if ($name === null || (! $isHere && ! in_array($kind, self::OF_OTHERS, true))) {
             return self::refused("{$order->text('name')} does not lie in this account.");
         }
         if ($this->world->refuses($name->name)) {
             return self::refused('We do not do that for this name.');
         }
-        $kind = $order->text('kind');
         $answer = match ($kind) {
             'lock_on' => $this->lock($name, true),
             'lock_off' => $this->lock($name, false),
@@ -54,6 +59,10 @@ final readonly class BridgeOrders
             'keys' => $this->keys($name, $order->texts('ds')),
             'records' => $this->records($name, $order->texts('records')),
             'disclose' => $this->disclose($name, $order->texts('shown')),
+            'transfer' => $this->transfer($account, $name, $order),
+            'cancel_transfer' => $this->endTransfer($name, 'clientCancelled', $name->transfer?->to === $account->number),
+            'approve_transfer' => $this->endTransfer($name, 'clientApproved', $isHere),
+            'refuse_transfer' => $this->endTransfer($name, 'clientRejected', $isHere),
             default => throw new LogicException("The contract has no order {$kind}."),
         };
         if ($answer['state'] !== 'refused') {
@@ -61,6 +70,38 @@ final readonly class BridgeOrders
         }
 
         return $answer;
+    }
+
+    /** @return array{state: 'pending'|'refused', reason?: string} */
+    private function transfer(Account $account, Registered $name, JsonNode $order): array
+    {
+        $price = Prices::of('transfer', $name->name);
+        $why = match (true) {
+            $name->account === $account->number => 'It is here already.',
+            $name->transfer !== null => 'Somebody has asked for it already.',
+            $name->code === null || ! hash_equals($name->code, $order->textOrNull('code') ?? '') => 'Its registry does not take this code.',
+            $account->balance < $price => 'The account holds too little.',
+            ! $this->world->beginTransfer($name, $account->number, $this->world->now()) => 'It is locked, or can’t be transferred now.',
+            default => null,
+        };
+        if ($why !== null) {
+            return self::refused($why);
+        }
+        $account->balance -= $price;
+        $this->world->store->putAccount($account);
+
+        return ['state' => 'pending'];
+    }
+
+    /** @return array{state: 'done'|'refused', reason?: string} */
+    private function endTransfer(Registered $name, string $how, bool $isTheirs): array
+    {
+        if ($name->transfer === null || ! $isTheirs) {
+            return self::refused('No transfer of it is yours to end.');
+        }
+        $this->world->endTransfer($name, $how, $this->world->now());
+
+        return ['state' => 'done'];
     }
 
     /** @return array{state: 'done'|'refused', reason?: string} */

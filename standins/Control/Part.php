@@ -18,6 +18,12 @@ enum Part: string
     case Lock = 'lock';
     case NoLock = 'no-lock';
     case Transfer = 'transfer';
+    case AnswersQuickly = 'answers-quickly';
+    case AnswersNo = 'answers-no';
+    case AnswersByLetter = 'answers-by-letter';
+    case Approves = 'approves';
+    case Rejects = 'rejects';
+    case Tag = 'tag';
     case End = 'end';
     case Deleted = 'deleted';
     case Validated = 'validated';
@@ -40,6 +46,12 @@ enum Part: string
             self::Lock => 'its registrar sets the transfer lock',
             self::NoLock => 'its registrar lifts the transfer lock',
             self::Transfer => 'somebody starts a transfer, if it isn’t locked',
+            self::AnswersQuickly => 'its registrar approves a transfer within the hour',
+            self::AnswersNo => 'its registrar refuses a transfer within the hour',
+            self::AnswersByLetter => 'its registrar asks its holder by letter about a transfer',
+            self::Approves => 'its registrar approves the transfer',
+            self::Rejects => 'its registrar refuses the transfer',
+            self::Tag => 'its registrar sets another registrar’s tag',
             self::End => 'its end becomes another day',
             self::Deleted => 'its registrar deletes it',
             self::Validated => 'the registry validates its holder',
@@ -67,6 +79,12 @@ enum Part: string
             self::Lock => $name->change(['ok'], ['clientTransferProhibited']),
             self::NoLock => $name->change(['clientTransferProhibited'], []),
             self::Transfer => $world->beginTransfer($name, $with === '' ? 'farshore' : $with, $now),
+            self::AnswersQuickly => $world->store->tell("answers {$name->name}", 'quickly'),
+            self::AnswersNo => $world->store->tell("answers {$name->name}", 'no'),
+            self::AnswersByLetter => $world->store->tell("answers {$name->name}", 'by letter'),
+            self::Approves => $world->endTransfer($name, 'clientApproved', $now),
+            self::Rejects => $world->endTransfer($name, 'clientRejected', $now),
+            self::Tag => $world->tag($name, $with, $now),
             self::End => ($name->ends = self::day($with) ?? $name->ends),
             self::Deleted => $name->delete($now),
             self::Validated => ($name->validated = true),

@@ -6,6 +6,7 @@ namespace Standin\Control;
 
 use Acre\Wire\Json\JsonNode;
 use Standin\Counter\CounterPages;
+use Standin\Counter\MovePages;
 use Standin\Counter\OfferPages;
 use Standin\Dns\Addresses;
 use Standin\Dns\DnsServer;
@@ -40,6 +41,7 @@ final readonly class WorldPages
                     $this->settings->key,
                 ))->answer($request->path),
                 str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->show($request->path),
+                str_starts_with($request->path, '/move/') => (new MovePages($this->world, $this->settings->key))->show($request->path),
                 $request->path === '/counter' => (new CounterPages($this->world, $this->settings->key))->show([], ''),
                 default => $this->shown($request->path),
             };
@@ -51,6 +53,10 @@ final readonly class WorldPages
 
         return match (true) {
             str_starts_with($request->path, '/offer/') => (new OfferPages($this->world, $this->settings->key))->answer(
+                $request->path,
+                $form,
+            ),
+            str_starts_with($request->path, '/move/') => (new MovePages($this->world, $this->settings->key))->answer(
                 $request->path,
                 $form,
             ),
@@ -109,6 +115,7 @@ final readonly class WorldPages
             'directories' => "127.0.0.1:{$this->settings->rdapPort}",
             'text' => "127.0.0.1:{$this->settings->textPort}",
             'gate' => "127.0.0.1:{$this->settings->eppPort}",
+            'second gate' => "127.0.0.1:{$this->settings->lanternPort}",
             'post' => "127.0.0.1:{$this->settings->postPort}",
             'mailboxes' => "127.0.0.1:{$this->settings->popPort}",
             'bridge' => "127.0.0.1:{$this->settings->bridgePort}",

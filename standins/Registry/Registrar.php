@@ -33,6 +33,7 @@ final readonly class Registrar
                 'rdap.anchorage.example',
                 'abuse@anchorage.example',
             ),
+            new self('lantern', 'Lantern Wholesale', 'LANTERN', '990742', 'rdap.lantern.example', 'abuse@lantern.example'),
             new self('farshore', 'Farshore Domains', 'FARSHORE', '990655', 'rdap.farshore.example', 'abuse@farshore.example'),
         ];
     }

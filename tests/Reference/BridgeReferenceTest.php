@@ -13,7 +13,9 @@ use Acre\Core\Contact\Phone;
 use App\Outside\Registrar\BridgeOrder;
 use App\Outside\Registrar\Holder;
 use App\Outside\Registrar\OrderKind;
+use App\Outside\Registrar\Orders\AnswerTransfer;
 use App\Outside\Registrar\Orders\CancelHandover;
+use App\Outside\Registrar\Orders\CancelTransfer;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\ReplaceKeys;
@@ -23,6 +25,7 @@ use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
 use App\Outside\Registrar\Orders\SwitchAutoRenew;
 use App\Outside\Registrar\Orders\SwitchLock;
+use App\Outside\Registrar\Orders\TransferIn;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\ValidationResult;
 use Opis\JsonSchema\Validator;
@@ -112,12 +115,16 @@ final class BridgeReferenceTest extends TestCase
             OrderKind::Disclose => new Disclose($id, $name, ['organisation', 'country']),
             OrderKind::HandOver => new HandOver($id, $name, ['number' => '7', 'handle' => 'TAKER'], '2026-10-06T09:00:00Z'),
             OrderKind::CancelHandover => new CancelHandover($id, $name),
+            OrderKind::Transfer => new TransferIn($id, $name, 'Xy7-k2pQ', ['9.90', 'GBP']),
+            OrderKind::CancelTransfer => new CancelTransfer($id, $name),
+            OrderKind::ApproveTransfer, OrderKind::RefuseTransfer => new AnswerTransfer($id, $name, $kind === OrderKind::ApproveTransfer),
             OrderKind::Registrant => new ReplaceRegistrant($id, $name, self::holder()),
         };
         self::assertSame($kind, $order->kind());
         $json = (string) json_encode(new BridgeOrder($house->ours->load('registrar'), $order));
         self::assertFits('Order', $json);
         self::assertSame($isHandover, str_contains($json, '"to":{"handle":"TAKER"}'));
+        self::assertSame($kind === OrderKind::Transfer, str_contains($json, '"code":"Xy7-k2pQ","fee":{"amount":"9.90","currency":"GBP"}'));
         self::assertSame($kind === OrderKind::Disclose, str_contains($json, '"shown":["organisation","country"]'));
         self::assertSame($kind === OrderKind::Servers, str_contains($json, '"servers":["ns1.quay.example","ns2.quay.example"]'));
         self::assertSame($kind === OrderKind::Registrant, str_contains($json, '"mailbox":"desk@peal.example"'));

@@ -40,7 +40,7 @@ final class PendingWrites
     }
 
     /**
-     * @param  'handover'|'registrant'  $kind
+     * @param  'handover'|'transfer'|'registrant'  $kind
      * @param  list<CoreLeg>  $legs
      * @param  array<string, Instant>  $done  when a leg was taken, where that was before, by its kind
      * @param  array<string, int>  $words  the confirmation that a leg waits for, by its kind
@@ -69,6 +69,7 @@ final class PendingWrites
                 'kind' => $leg->kind->value,
                 'actor' => $leg->actor->value,
                 'due_by' => $leg->by->isoSecond(),
+                'likely_by' => $leg->likely?->isoSecond(),
                 'done_on' => ($done[$leg->kind->value] ?? null)?->isoSecond(),
                 'confirmation_id' => $words[$leg->kind->value] ?? null,
             ] + $stamps,
@@ -81,6 +82,7 @@ final class PendingWrites
      * @param  array<string, string>  $terms
      * @param  bool  $endsLine  whether the line ends with it; false: it is a step before
      * @param  string|null  $after  the order that is to be done before it is told, of whatever account; null: it waits for none
+     * @param  bool  $afterPending  whether it is enough that that is under way
      * @return string|null by which another can be told to wait for it; null: a registrar that takes no commands is told nothing
      */
     public function order(
@@ -90,6 +92,7 @@ final class PendingWrites
         array $terms = [],
         bool $endsLine = true,
         ?string $after = null,
+        bool $afterPending = false,
     ): ?string {
         if (! $this->gateOrders->takesCommands($accountId)) {
             return null;
@@ -102,6 +105,7 @@ final class PendingWrites
             'docket_line_id' => $line->id,
             'kind' => $kind->value,
             'ends_line' => $endsLine,
+            'after_pending' => $afterPending,
             'terms' => json_encode((object) $terms, JSON_THROW_ON_ERROR),
             'transaction' => $transaction,
             'state' => OrderState::Waiting->value,

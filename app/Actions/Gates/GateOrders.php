@@ -9,7 +9,6 @@ use App\Models\Account;
 use App\Models\DocketLine;
 use App\Models\Order;
 use App\Models\OrderState;
-use App\Outside\Registrar\OrderKind;
 use App\Outside\Registrar\Registrars;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -70,12 +69,13 @@ final class GateOrders
                 ->lockForUpdate()
                 ->get() as $order
         ) {
-            if ($order->state !== OrderState::Waiting && $order->kind->canBeTakenBack()) {
+            $back = $order->kind->takenBackBy();
+            if ($order->state !== OrderState::Waiting && $back !== null) {
                 Order::query()->create([
                     'account_id' => $order->account_id,
                     'name_id' => $order->name_id,
                     'docket_line_id' => null,
-                    'kind' => OrderKind::CancelHandover,
+                    'kind' => $back,
                     'terms' => [],
                     'transaction' => self::transaction(),
                     'state' => OrderState::Waiting,

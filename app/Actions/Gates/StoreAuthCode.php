@@ -33,7 +33,7 @@ final readonly class StoreAuthCode
                 $secret = Secret::query()->create(['kind' => 'auth_code', 'about' => "name {$nameId}", 'value' => $code]);
                 AuthCode::query()->updateOrCreate(
                     ['name_id' => $nameId],
-                    ['secret_id' => $secret->id, 'got_on' => $this->clock->now(), 'got_from' => $from],
+                    ['secret_id' => $secret->id, 'got_on' => $this->clock->now(), 'got_from' => $from, 'fits' => null],
                 );
             }
             if ($before !== null) {

@@ -119,6 +119,9 @@ final readonly class LockAgain
     /** By wire if a registrar was told, whatever it answered but no; by hand if the slip was there to be followed. */
     private function wasLifted(DocketLine $line, int $movementId): bool
     {
+        if (Leg::query()->where('movement_id', $movementId)->where('kind', LegKind::LiftLock)->whereNotNull('done_on')->exists()) {
+            return true;
+        }
         $told = Order::query()->where('docket_line_id', $line->id)->where('kind', OrderKind::LockOff)->latest('id')->first();
         if ($told !== null) {
             return $told->state !== OrderState::Refused && $told->sent_at !== null;

@@ -35,6 +35,9 @@ final class ReceiveMessages
      */
     private const LATE = 600;
 
+    /** How registrars say that it was done: of a handover, of a transfer (RFC 5731 §3.1.3), of what was put off. */
+    private const DONE = ['accepted', 'clientApproved', 'serverApproved', 'done'];
+
     /** Tries of a transaction that another one was in the way of. */
     private const TRIES = 3;
 
@@ -201,13 +204,14 @@ final class ReceiveMessages
         foreach ($messages as $one) {
             $order = match (MessageKind::tryFrom($one->textOrNull('kind') ?? '')) {
                 MessageKind::Handover => $this->handover($one),
+                MessageKind::Transfer => $this->transfer($one),
                 MessageKind::Action => $this->putOff($one),
                 default => null,
             };
             if ($order !== null) {
                 $order
                     ->fill([
-                        'state' => in_array($one->textOrNull('state'), ['accepted', 'done'], true) ? OrderState::Done : OrderState::Refused,
+                        'state' => in_array($one->textOrNull('state'), self::DONE, true) ? OrderState::Done : OrderState::Refused,
                         'answer' => $one->text('text'),
                     ])
                     ->save();
@@ -232,6 +236,19 @@ final class ReceiveMessages
             $message,
             fn (Order $order): bool => $order->kind === OrderKind::HandOver &&
                 ($order->terms['number'] ?? null) === $message->textOrNull('receiver'),
+        );
+    }
+
+    /** The transfer to this account that a message ends. */
+    private function transfer(Row $message): ?Order
+    {
+        if ($message->textOrNull('state') === 'pending') {
+            return null;
+        }
+
+        return $this->open(
+            $message,
+            fn (Order $order): bool => $order->kind === OrderKind::Transfer && $order->account->number === $message->textOrNull('receiver'),
         );
     }
 

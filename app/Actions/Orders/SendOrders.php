@@ -238,7 +238,7 @@ final readonly class SendOrders
     private function settleAll(array $answers): void
     {
         $locked = $this->ended->locked(array_map(fn (array $one): int => $one[0]->id, $answers));
-        $ended = [];
+        $ended = $pending = [];
         foreach ($answers as [$order, $answer]) {
             $now = $locked[$order->id] ?? null;
             if ($now === null || $now->state !== OrderState::Sent) {
@@ -274,10 +274,13 @@ final readonly class SendOrders
             if ($answer->secret !== null) {
                 $this->codes->handle($now->name_id, $answer->secret, 'registrar');
             }
-            if ($state !== OrderState::Pending) {
+            if ($state === OrderState::Pending) {
+                $pending[] = $now;
+            } else {
                 $ended[] = $now;
             }
         }
+        $this->ended->underWay($pending);
         $this->ended->handle($ended);
     }
 

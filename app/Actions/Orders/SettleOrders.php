@@ -10,6 +10,7 @@ use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\EndLines;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Handover\LockAgain;
+use App\Actions\Movements\TakeLegs;
 use App\Actions\Standings\MakeStandings;
 use App\Jobs\WorkGate;
 use App\Models\Docket;
@@ -24,6 +25,7 @@ use App\Outside\Registrar\OrderKind;
 use App\Support\Row;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Builder;
 use LogicException;
 
 /** What orders' ends mean for the dockets that wanted them. In the caller's transaction. */
@@ -34,6 +36,7 @@ final readonly class SettleOrders
         private GateOrders $gateOrders,
         private EndLines $end,
         private LockAgain $lock,
+        private TakeLegs $legs,
         private MakeStandings $standings,
         private TradeClock $clock,
     ) {
@@ -81,6 +84,7 @@ final readonly class SettleOrders
         foreach ($orders as $order) {
             if ($order->state === OrderState::Done && ! $order->ends_line) {
                 $this->writeDown($order);
+                $this->legs->done($order, $this->clock->now());
             }
             // The rest can't do without a step before: where it is refused, it ends the line as well.
             $line = $order->ends_line || $order->state === OrderState::Refused ? $order->line : null;
@@ -106,6 +110,27 @@ final readonly class SettleOrders
     }
 
     /**
+     * What waits only until these are under way can be told now.
+     *
+     * @param  list<Order>  $orders  that wait for somebody else
+     */
+    public function underWay(array $orders): void
+    {
+        $ids = array_map(fn (Order $order): int => $order->id, $orders);
+        $this->tell(Order::query()->whereIn('after_id', $ids)->where('after_pending', true));
+        $this->legs->ordered($orders, $this->clock->now());
+    }
+
+    /** @param  Builder<Order>  $next */
+    private function tell(Builder $next): void
+    {
+        $accounts = $next->where('state', OrderState::Waiting)->distinct()->pluck('account_id');
+        foreach (array_filter($accounts->all(), is_int(...)) as $account) {
+            $this->database->afterCommit(fn () => WorkGate::dispatch($account));
+        }
+    }
+
+    /**
      * What waited for one that is done can be told now; what waited for one that never will be is called off.
      *
      * @param  list<Order>  $orders
@@ -116,14 +141,7 @@ final readonly class SettleOrders
             fn (Order $order): int => $order->id,
             array_filter($orders, fn (Order $order): bool => $order->state === $state),
         );
-        $accounts = Order::query()
-            ->whereIn('after_id', $of(OrderState::Done))
-            ->where('state', OrderState::Waiting)
-            ->distinct()
-            ->pluck('account_id');
-        foreach (array_filter($accounts->all(), is_int(...)) as $account) {
-            $this->database->afterCommit(fn () => WorkGate::dispatch($account));
-        }
+        $this->tell(Order::query()->whereIn('after_id', $of(OrderState::Done)));
         $this->gateOrders->callOffAfter($of(OrderState::Refused));
     }
 

@@ -18,6 +18,7 @@ use App\Actions\Names\GatherNames;
 use App\Actions\Registrants\AskToConfirm;
 use App\Actions\Registrar\ChangeRecords;
 use App\Actions\Registrar\ChangeServers;
+use App\Actions\Transfer\TransferNames;
 use App\Http\OldInput;
 use App\Http\ProofText;
 use App\Http\SignedInRequest;
@@ -38,6 +39,7 @@ use App\Queries\Deeds\JudgeAgain;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
 use App\Queries\Hosting\ReadSites;
+use App\Queries\Movements\ReadMovements;
 use App\Queries\Servers\ReadWatches;
 use App\Queries\Setbacks\ReadSetbacks;
 use App\Support\TradeClock;
@@ -61,6 +63,7 @@ final readonly class DocketController
         private JudgeAgain $again,
         private ReadWatches $watches,
         private ReadSites $sites,
+        private ReadMovements $movements,
     ) {
     }
 
@@ -120,6 +123,12 @@ final readonly class DocketController
                     : [],
             'sitesOfLines' => $deed instanceof RedirectNames
                     ? $this->sites->ofLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
+                    : [],
+            'movements' => $deed instanceof TransferNames
+                    ? $this->movements->ofDocket($docket->id, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))
+                    : [],
+            'wantingCodes' => $deed instanceof TransferNames && $docket->state === DocketState::Settled
+                    ? $this->movements->wantingCodes($docket->id)
                     : [],
             'judged' => $docket->state === DocketState::Prepared
                     ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))

@@ -14,6 +14,7 @@ final class CleanStrings extends TransformsRequest
     public const LINES = [
         'about',
         'body',
+        'codes',
         'disclosure_steps',
         'letter',
         'letterhead',

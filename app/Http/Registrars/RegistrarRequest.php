@@ -20,6 +20,15 @@ use Illuminate\Validation\Rule;
 
 final class RegistrarRequest extends FormRequest
 {
+    private const TICKS = [
+        'names_giver',
+        'lock_first',
+        'unlock_account_first',
+        'hold_declinable',
+        'own_servers_only',
+        'transfers_by_letter',
+    ];
+
     use KeepsGuarded;
     use SignedIn;
 
@@ -44,6 +53,9 @@ final class RegistrarRequest extends FormRequest
             'lock_first' => ['boolean'],
             'unlock_account_first' => ['boolean'],
             'hold_declinable' => ['boolean'],
+            'takes_keys' => ['nullable', Rule::in(['0', '1'])],
+            'own_servers_only' => ['boolean'],
+            'transfers_by_letter' => ['boolean'],
             'accept_days' => ['required', 'integer', 'between:1,90'],
             'lot_size' => ['required', 'integer', 'between:1,10000'],
             'handover_hold_days' => ['required', 'integer', 'between:0,365'],
@@ -72,7 +84,7 @@ final class RegistrarRequest extends FormRequest
     public function columns(): array
     {
         $columns = $this->values();
-        foreach (['names_giver', 'lock_first', 'unlock_account_first', 'hold_declinable'] as $tick) {
+        foreach (self::TICKS as $tick) {
             $columns[$tick] = $this->boolean($tick);
         }
         foreach (
@@ -93,6 +105,11 @@ final class RegistrarRequest extends FormRequest
             ? preg_split('/\s*[,;\n]\s*/u', trim($columns['behind']), -1, PREG_SPLIT_NO_EMPTY)
             : [];
         $columns['behind'] = $behind === false ? [] : array_values(array_unique($behind));
+        $columns['takes_keys'] = match ($columns['takes_keys'] ?? null) {
+            '1' => true,
+            '0' => false,
+            default => null,
+        };
         $columns['disclosure_steps'] = self::readSteps($this->word('disclosure_steps'));
         $extras = $columns['extras'] ?? [];
         $columns['extras'] = (object) array_filter(

@@ -12,6 +12,7 @@ use App\Outside\Registrar\Orders\ReplaceKeys;
 use App\Outside\Registrar\Orders\ReplaceRecords;
 use App\Outside\Registrar\Orders\ReplaceRegistrant;
 use App\Outside\Registrar\Orders\ReplaceServers;
+use App\Outside\Registrar\Orders\TransferIn;
 use JsonSerializable;
 
 /** An order as a bridge is told it: the schema `Order` of docs/bridge.yaml. */
@@ -31,6 +32,10 @@ final readonly class BridgeOrder implements JsonSerializable
                 + ($this->order->glue === [] ? [] : ['glue' => $this->order->glue]),
             $this->order instanceof ReplaceRecords => ['records' => $this->order->records],
             $this->order instanceof ReplaceKeys => ['ds' => $this->order->delegates],
+            $this->order instanceof TransferIn => array_filter([
+                'code' => $this->order->code,
+                'fee' => $this->order->fee === null ? null : ['amount' => $this->order->fee[0], 'currency' => $this->order->fee[1]],
+            ], fn (string|array|null $value): bool => $value !== null),
             $this->order instanceof ReplaceRegistrant => ['holder' => $this->holder($this->order->holder)],
             default => [],
         };

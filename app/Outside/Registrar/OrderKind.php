@@ -22,6 +22,12 @@ enum OrderKind: string
     case Records = 'records';
     /** Which fields of the holder may be shown; all others are withheld. */
     case Disclose = 'disclose';
+    /** It comes from another registrar: asked for with its code, by the side where it is to be. */
+    case Transfer = 'transfer';
+    case CancelTransfer = 'cancel_transfer';
+    /** The losing side says yes at once, and not by silence. */
+    case ApproveTransfer = 'approve_transfer';
+    case RefuseTransfer = 'refuse_transfer';
     /** Another legal holder, or another version of the same one's data. */
     case Registrant = 'registrant';
 
@@ -34,6 +40,16 @@ enum OrderKind: string
     /** Whether a registrar can be told to take it back while it is under way; the rest has been, or will be, carried out. */
     public function canBeTakenBack(): bool
     {
-        return $this === self::HandOver;
+        return $this->takenBackBy() !== null;
+    }
+
+    /** What takes it back; null: nothing does. */
+    public function takenBackBy(): ?self
+    {
+        return match ($this) {
+            self::HandOver => self::CancelHandover,
+            self::Transfer => self::CancelTransfer,
+            default => null,
+        };
     }
 }

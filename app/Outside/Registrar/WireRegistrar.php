@@ -8,6 +8,7 @@ use Acre\Core\Contact\Field;
 use Acre\Core\Time\Instant;
 use Acre\Wire\Epp\Command\AccountInfo;
 use Acre\Wire\Epp\Command\AccountUpdate;
+use Acre\Wire\Epp\Command\AgreedFee;
 use Acre\Wire\Epp\Command\Check;
 use Acre\Wire\Epp\Command\ContactCreate;
 use Acre\Wire\Epp\Command\ContactInfo;
@@ -19,6 +20,8 @@ use Acre\Wire\Epp\Command\HostAddresses;
 use Acre\Wire\Epp\Command\HostCreate;
 use Acre\Wire\Epp\Command\KeyChange;
 use Acre\Wire\Epp\Command\Poll;
+use Acre\Wire\Epp\Command\Transfer;
+use Acre\Wire\Epp\Command\TransferStep;
 use Acre\Wire\Epp\Data\AccountData;
 use Acre\Wire\Epp\Data\Availability;
 use Acre\Wire\Epp\Data\ContactData;
@@ -37,7 +40,9 @@ use Acre\Wire\Xml\XmlError;
 use Acre\Wire\Xml\XmlNode;
 use App\Models\Account;
 use App\Outside\Reach\NotReached;
+use App\Outside\Registrar\Orders\AnswerTransfer;
 use App\Outside\Registrar\Orders\CancelHandover;
+use App\Outside\Registrar\Orders\CancelTransfer;
 use App\Outside\Registrar\Orders\Disclose;
 use App\Outside\Registrar\Orders\HandOver;
 use App\Outside\Registrar\Orders\Order;
@@ -47,6 +52,7 @@ use App\Outside\Registrar\Orders\ReplaceServers;
 use App\Outside\Registrar\Orders\RequestCode;
 use App\Outside\Registrar\Orders\SwitchAutoRenew;
 use App\Outside\Registrar\Orders\SwitchLock;
+use App\Outside\Registrar\Orders\TransferIn;
 use LogicException;
 
 /** A registrar by wire: EPP. */
@@ -118,6 +124,7 @@ final readonly class WireRegistrar implements Registrar
             $order instanceof ReplaceServers => self::apart($order->servers, $domain->servers) === [[], []],
             $order instanceof ReplaceKeys => self::keysOf($domain) === self::sorted($order->delegates),
             $order instanceof ReplaceRegistrant => $domain->registrant === $order->holder->handle,
+            $order instanceof TransferIn => ($beyond->number ?? $domain->sponsor) === $account->number,
             default => false,
         };
         $isOffered = $order instanceof HandOver
@@ -126,9 +133,20 @@ final readonly class WireRegistrar implements Registrar
 
         return match (true) {
             $isDone => Answer::done(null, 'seen by asking'),
-            $isOffered => Answer::pending(null, 'seen by asking'),
+            $isOffered || ($order instanceof TransferIn && $this->isAskedFor($account, $order)) => Answer::pending(null, 'seen by asking'),
             default => null,
         };
+    }
+
+    /** Whether it is this account that has asked for it, and waits (RFC 5731 §3.1.3). */
+    private function isAskedFor(Account $account, TransferIn $order): bool
+    {
+        $response = $this->gates
+            ->of($account)
+            ->command(new Transfer(EppObject::Domain, TransferStep::Query, $order->name, $order->code), 'find-'.bin2hex(random_bytes(8)));
+        $transfer = $response->code() === EppCode::Done ? TransferData::of($response) : null;
+
+        return $transfer?->state === 'pending' && $transfer->asker === $account->number;
     }
 
     public function greet(Account $account): string
@@ -265,6 +283,19 @@ final readonly class WireRegistrar implements Registrar
             ),
             $order instanceof CancelHandover => AccountUpdate::cancelHandover($order->name),
             $order instanceof ReplaceRegistrant => new DomainUpdate($order->name, registrant: $order->holder->handle),
+            $order instanceof TransferIn => new Transfer(
+                EppObject::Domain,
+                TransferStep::Request,
+                $order->name,
+                $order->code,
+                fee: $order->fee === null ? null : new AgreedFee($order->fee[0], $order->fee[1]),
+            ),
+            $order instanceof CancelTransfer => new Transfer(EppObject::Domain, TransferStep::Cancel, $order->name),
+            $order instanceof AnswerTransfer => new Transfer(
+                EppObject::Domain,
+                $order->isYes ? TransferStep::Approve : TransferStep::Reject,
+                $order->name,
+            ),
             $order instanceof Disclose => AccountUpdate::disclose($order->name, $order->fields),
             $order instanceof ReplaceKeys => new DomainUpdate(
                 $order->name,

@@ -12,8 +12,9 @@ final readonly class Slip
     /**
      * @param  Account|null  $receiver  null: only the side where the names lie acts
      * @param  list<SlipLot>  $lots  of the names that are still open
+     * @param  bool  $showsBoth  whether a side that has nothing to do is shown too
      */
-    public function __construct(public ?Account $receiver, public array $lots)
+    public function __construct(public ?Account $receiver, public array $lots, public bool $showsBoth = true)
     {
     }
 }

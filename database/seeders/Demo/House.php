@@ -209,6 +209,20 @@ final class House
                 'dark_after_days' => 1,
                 'extras' => ['mail' => 'stays', 'zone' => 'ends', 'hosting' => 'stays'],
             ],
+            'lantern' => [
+                'name' => 'Lantern Wholesale',
+                'page' => 'https://reseller.lantern.example',
+                'telephone' => '+44 1632 960371',
+                'behind' => ['LANTERN'],
+                'receiver_by' => 'number_login',
+                'confirms' => 'receiver',
+                'takes_keys' => true,
+                'verifies_by' => 'house',
+                'accept_days' => 14,
+                'lot_size' => 1_000,
+                'charge_lead_days' => 0,
+                'dark_after_days' => 1,
+            ],
         ];
     }
 
@@ -228,11 +242,23 @@ final class House
                 'art' => '12.40',
             ],
             'oriel' => ['com' => '11.40', 'net' => '12.10', 'org' => '11.90', 'co.uk' => '8.40', 'uk' => '8.40'],
+            'lantern' => [
+                'com' => '9.90',
+                'net' => '10.90',
+                'org' => '10.60',
+                'co.uk' => '7.20',
+                'uk' => '7.20',
+                'works' => '13.90',
+                'art' => '12.40',
+            ],
             'pellbridge' => ['com' => '10.80', 'net' => '11.60', 'org' => '11.20', 'co.uk' => '7.20', 'uk' => '7.20', 'de' => '6.80'],
         ];
         foreach ($yearly as $registrar => $prices) {
             foreach ($prices as $suffix => $amount) {
                 $list[] = [$registrar, $suffix, 'renew', $amount, '0', '2023-01-01'];
+                // Where a transfer adds no year it costs nothing.
+                $adds = ! str_ends_with($suffix, 'uk') && $suffix !== 'de';
+                $list[] = [$registrar, $suffix, 'transfer', $adds ? $amount : '0', '20', '2023-01-01'];
                 if (! str_ends_with($suffix, 'uk') && $suffix !== 'de') {
                     $list[] = [$registrar, $suffix, 'restore', $registrar === 'oriel' ? '95.00' : '86.00', '0', '2023-01-01'];
                 }
@@ -261,6 +287,7 @@ final class House
             '7810' => ['oriel', '7810', 'gannethead', 'trust@gannet-head.example', 'GANNET', 'observatory', 'ours', true],
             '7902' => ['oriel', '7902', 'quayside', 'box@quayside-stage.example', 'QSIDE', 'theatre', 'theirs', true],
             '7955' => ['oriel', '7955', 'bells', 'ledger@wickerby-bells.com', 'FNDRY', 'foundry', 'theirs', false],
+            'L-5520' => ['lantern', 'L-5520', 'harrow-tern', 'desk@harrow-tern.example', null, null, 'ours', true],
             'H-2207' => ['pellbridge', 'H-2207', 'ht2207', 'desk@harrow-tern.example', null, null, 'ours', true],
             'H-3115' => ['pellbridge', 'H-3115', 'marrow', 'slip@marrow-yard.example', null, 'boatyard', 'theirs', true],
             'H-3178' => ['pellbridge', 'H-3178', 'lowquay', 'curator@lowquay.example', null, 'tram', 'ours', true],

@@ -25,6 +25,7 @@
                         'change_disclosure',
                         'change_registrant',
                         'request_code',
+                        'transfer',
                         'change_servers',
                         'change_keys',
                         'change_records',

@@ -1,4 +1,6 @@
 {{-- Name by name: how far it is, and the ticks. --}}
+{{-- What arrives at a registrar that takes no commands is ticked, whatever the losing one was told. --}}
+@php($arrivesByHand = $slip !== null && !$slip->showsBoth && collect($slip->lots)->contains(fn($lot) => $lot->receiving !== []))
 <form method="post" action="{{ route('dockets.tick', $docket) }}" id="tick">
     @csrf
     <table class="sheet">
@@ -27,7 +29,7 @@
                     @can('tick', $docket)
                         <td class="c-tick">
                             @if (
-                                $line->state === App\Models\LineState::Begun && $line->order === null && !$asked
+                                $line->state === App\Models\LineState::Begun && ($line->order === null || $arrivesByHand) && !$asked
                                     && !$line->has_open_word
                             )
                                 <input type="checkbox" name="lines[]" value="{{ $line->id }}"
@@ -46,8 +48,8 @@
                                 'begun' => 'is-move',
                             ][$line->state->value] ?? '' }}">{{ $words->say(
                                 'words.line_state.' . ($line->state !== App\Models\LineState::Begun ? $line->state->value
-                                    : ($line->order !== null ? 'by_' . $line->givingAccount?->registrar->link : ($asked ? 'asked'
-                                        : ($line->has_open_word ? 'unheard' : 'begun')))),
+                                    : (isset($movements[$line->name_id]) ? 'moving' : ($line->order !== null ? 'by_' . $line->givingAccount?->registrar->link : ($asked ? 'asked'
+                                        : ($line->has_open_word ? 'unheard' : 'begun'))))),
                             ) }}</span>
                     </td>
                     <td data-label="{{ __('common.from') }}">
@@ -63,7 +65,11 @@
                             {{ $line->after['account'] ?? $people->named(collect($line->after)->first()) }}@endif<span
                             class="lesser">{{ isset($line->after['account']) ? $line->after['client'] ?? '' : '' }}</span></td>
                     <td>
-                        @if ($line->state === App\Models\LineState::Begun && $line->order !== null)
+                        @isset($movements[$line->name_id])
+                            @include('movements.waits', ['read' => $movements[$line->name_id], 'words' => $words])
+                        @endisset
+                        @if ($line->state === App\Models\LineState::Begun && isset($movements[$line->name_id]))
+                        @elseif ($line->state === App\Models\LineState::Begun && $line->order !== null)
                             {{
                                 __('outside.order.' . App\View\OrderWord::of($line->order))
                             }}@if ($line->order->answer !== null && $line->order->state !== App\Models\OrderState::Pending)

@@ -52,6 +52,7 @@
     @include('dockets.receiver')
     @include('dockets.sides')
     @include('dockets.slip')
+    @include('deeds.codes', ['wanting' => $wantingCodes])
     @include('dockets.lines')
     @include('dockets.ending')
 </x-layout>

@@ -3,15 +3,19 @@
     <section class="card slip" aria-labelledby="slip-h">
         <h2 id="slip-h"><x-sentence of="dockets.show.slip_heading" :with="[
             'registrars' =>
-                $receiver?->registrar->name ??
                 collect($slip->lots)
-                    ->map(fn($lot) => $lot->keeper ?? $lot->account->registrar->name)
+                    ->flatMap(fn($lot) => [
+                        ...$lot->giving === [] ? [] : [$lot->keeper ?? $lot->account->registrar->name],
+                        ...$lot->receiving === [] ? [] : [$slip->receiver->registrar->name],
+                    ])
                     ->unique()
                     ->join(', ', __('dockets.show.and')),
         ]"><x-slot:slip><span class="term"
                         title="{{ __('words.explained.slip') }}">{{ __('dockets.show.slip') }}</span></x-slot></x-sentence></h2>
-        @foreach (collect($slip->lots)->filter(fn($lot) => $lot->keeper === null)->map(fn($lot) => $lot->account->registrar)->unique('id')
-            as $registrar)
+        @foreach (collect($slip->lots)->filter(fn($lot) => $lot->keeper === null)->flatMap(fn($lot) => [
+            ...$lot->giving === [] ? [] : [$lot->account->registrar],
+            ...$lot->receiving === [] ? [] : [$slip->receiver->registrar],
+        ])->unique('id') as $registrar)
             @if ($registrar->page !== null || $registrar->telephone !== null)
                 <p>
                     @if ($registrar->page !== null)
@@ -38,6 +42,7 @@
                     </h3>
                 @endif
                 <div class="sides">
+                    @if ($lot->giving !== [] || $slip->showsBoth)
                     <div>
                         <h3>@if ($lot->keeper !== null)
                                 {{ $lot->keeper }}
@@ -49,16 +54,17 @@
                                         </x-sentence>@endif
                         </h3>@include('dockets.steps', ['steps' => $lot->giving, 'lot' => $lot, 'side' => 'giving'])
                     </div>
-                    @if ($slip->receiver !== null)
+                    @endif
+                    @if ($slip->receiver !== null && ($lot->receiving !== [] || $slip->showsBoth))
                         <div>
-                            <h3><x-sentence of="dockets.show.receiving" :with="['number' => $receiver->number]"><x-slot:login><span
-                                            class="mono">{{ $receiver->login ?? __('common.not_recorded') }}</span></x-slot>
+                            <h3><x-sentence of="dockets.show.receiving" :with="['registrar' => $slip->receiver->registrar->name, 'number' => $slip->receiver->number]"><x-slot:login><span
+                                            class="mono">{{ $slip->receiver->login ?? __('common.not_recorded') }}</span></x-slot>
                                             </x-sentence>
                             </h3>
                             @if ($lot->receiving === [])
                                 <p>{{ __('dockets.show.nothing_to_do_it_takes_effect') }}</p>
                             @else
-                                @if ($receiver->access !== 'ours')
+                                @if ($slip->receiver->access !== 'ours')
                                     <p class="lesser">{{ __('dockets.show.does_this_we_cant_sign_in_to', ['whose' => $whose]) }}</p>
                                 @endif
                                 @include('dockets.steps', [

@@ -93,6 +93,14 @@
                 @endforeach
             </div>
         </fieldset>
+        <h2>{{ __('registrars.form.transfers_to_it') }}</h2>
+        <x-field name="takes_keys" type="choice" :label="__('registrars.form.takes_keys')"
+            :options="['' => __('common.not_known'), '1' => __('common.yes'), '0' => __('common.no')]"
+            :value="$registrar->takes_keys === null ? '' : (string) (int) $registrar->takes_keys"/>
+        @foreach (['own_servers_only', 'transfers_by_letter'] as $tick)
+            <label class="tick"><input type="hidden" name="{{ $tick }}" value="0"><input type="checkbox" name="{{ $tick }}" value="1"
+                    @checked((bool) old($tick, $registrar->{$tick}))> {{ __('registrars.form.' . $tick) }}</label>
+        @endforeach
         <h2>{{ __('registrars.form.around_the_end_of_a_term') }}</h2>
         <div class="columns">
             <x-field name="charge_lead_days" :label="__('registrars.form.renewal_charged_days_before')" type="number" min="0" max="90"

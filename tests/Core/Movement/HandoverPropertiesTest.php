@@ -166,7 +166,7 @@ final class HandoverPropertiesTest extends TestCase
             $handover = $this->anyHandover();
             $ends = $handover->life->facts->ends;
             foreach ($handover->judge()->legs() as $leg) {
-                if (! $leg->kind->putsBack() && $ends !== null) {
+                if (! $leg->kind->comesAfter() && $ends !== null) {
                     self::assertTrue($leg->by->isBefore($ends));
                 }
             }

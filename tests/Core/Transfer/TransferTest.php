@@ -12,6 +12,7 @@ use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
+use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Movement\Verdict;
 use Acre\Core\Time\Instant;
@@ -106,6 +107,52 @@ final class TransferTest extends TestCase
         self::assertNull(self::transfer('ends=none')->endAfter());
     }
 
+    /**
+     * The steps, who takes each, and by when (the trade's figures: five to seven days, nine at worst, fifteen for the mailbox).
+     *
+     * @param  list<string>  $legs
+     */
+    #[TestWith(['lock=on code=none renews=yes', [
+        'lift_lock house 10-06',
+        'renew_off house 10-06',
+        'code house 10-06',
+        'order house 10-06',
+        'answer house 10-06 10-15',
+        'arrive registry 10-06 10-15',
+        'verify client 10-30',
+        'set_lock house 10-16',
+        'compare house 10-16',
+    ]])]
+    #[TestWith(['ours=no renews=yes', [
+        'order house 10-06',
+        'answer registrar 10-13 10-15',
+        'arrive registry 10-13 10-15',
+        'verify client 10-30',
+        'set_lock house 10-16',
+        'compare house 10-16',
+    ]])]
+    #[TestWith(['name=bells.co.uk', ['tag house 10-06 10-07', 'arrive registry 10-06 10-07', 'compare house 10-08']])]
+    #[TestWith(['name=bells.co.uk ours=no', ['tag giver 10-06 10-07', 'arrive registry 10-06 10-07', 'compare house 10-08']])]
+    #[TestWith(['name=bells.de code=none', [
+        'code house 10-06',
+        'order house 10-06',
+        'answer house 10-06 10-15',
+        'arrive registry 10-06 10-15',
+        'compare house 10-16',
+    ]])]
+    public function test_its_steps(string $given, array $legs): void
+    {
+        self::assertSame($legs, array_map(
+            fn (Leg $leg): string => implode(' ', array_filter([
+                $leg->kind->value,
+                $leg->actor->value,
+                substr($leg->likely?->date() ?? '', 5),
+                substr($leg->by->date(), 5),
+            ], fn (string $part): bool => $part !== '')),
+            self::transfer($given)->judge()->legs(),
+        ));
+    }
+
     #[TestWith(['10.00', '10.00', null])]
     #[TestWith(['10.00', '9.99', '£0.01'])]
     public function test_what_a_balance_lacks(string $price, string $balance, ?string $lacks): void
@@ -137,7 +184,7 @@ final class TransferTest extends TestCase
                 now: $now,
                 lock: ['on' => Lock::On, 'unknown' => Lock::NotKnown][$said['lock'] ?? ''] ?? Lock::Off,
             ),
-            new Losing('Oriel Names', $is('ours') ?? true, isset($said['renews']) ? $is('renews') : false),
+            new Losing(($said['same'] ?? '') === 'yes' ? 'Skerry Registrations' : 'Oriel Names', $is('ours') ?? true, isset($said['renews']) ? $is('renews') : false),
             new Gaining(
                 'Skerry Registrations',
                 isset($said['suffix']) ? $is('suffix') : true,

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Transfer;
+
+use Acre\Core\Contact\TakesMail;
+use Acre\Core\Disclosure\Disclosure;
+use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Money\Money;
+use Acre\Core\Rulebook\Rulebook;
+use Acre\Core\Time\Instant;
+use Acre\Core\Transfer\Approver;
+use Acre\Core\Transfer\CodeKnown;
+use Acre\Core\Transfer\Gaining;
+use Acre\Core\Transfer\Losing;
+use Acre\Core\Transfer\ServersKnown;
+use Acre\Core\Transfer\Transfer;
+use App\Models\Account;
+use App\Queries\Names\HeldCase;
+use App\Queries\Servers\OwnServers;
+use App\Support\Row;
+use Illuminate\Database\Connection;
+
+/** Makes the transfers of names that the core judges, from what the tables say; read at once for many names. */
+final class JudgeTransfers
+{
+    /** @var array<int, Row> by name: its code, its kept zone, its DS */
+    private array $known = [];
+
+    /** @var array<string, array{Money, Money}|null> of a transfer by suffix, without tax and with it; null: it has a price of another action */
+    private array $prices = [];
+
+    public function __construct(private readonly Connection $database, private readonly OwnServers $own, private readonly Rulebook $book)
+    {
+    }
+
+    /** @param  list<HeldCase>  $files */
+    public function readAhead(array $files, Account $gaining, Instant $now): void
+    {
+        $names = '{'.implode(',', array_map(fn (HeldCase $file): int => $file->nameId, $files)).'}';
+        $registrars = array_unique(array_map(fn (HeldCase $file): int => $file->account->registrar, $files));
+        $this->known = $this->prices = [];
+        foreach (
+            Row::all($this->database->select(
+                "SELECT n.id, a.got_on, a.fits, (SELECT max(c.taken_at) FROM zone_copies c WHERE c.name_id = n.id) AS kept_at,
+                    d.delegates <> '[]' AS is_signed
+                 FROM unnest(?::bigint[]) AS n(id) LEFT JOIN auth_codes a ON a.name_id = n.id
+                 LEFT JOIN delegates_seen d ON d.name_id = n.id",
+                [$names],
+            )) as $row
+        ) {
+            $this->known[$row->int('id')] = $row;
+        }
+        $this->own->readAhead(array_values($registrars));
+        foreach (
+            Row::all($this->database->select(
+                'SELECT suffix, action, amount, currency, tax_percent FROM prices WHERE registrar_id = ? AND span @> ?::timestamptz',
+                [$gaining->registrar_id, $now->isoSecond()],
+            )) as $row
+        ) {
+            $suffix = $row->text('suffix');
+            $this->prices[$suffix] ??= null;
+            if ($row->text('action') === 'transfer') {
+                $net = Money::of($row->text('amount'), $row->text('currency'));
+                $this->prices[$suffix] = [$net, $net->withTax($row->text('tax_percent'))];
+            }
+        }
+    }
+
+    /** What it costs at the gaining registrar, with tax; null: not known. */
+    public function price(HeldCase $file): ?Money
+    {
+        return $this->prices[$file->facts->name->suffix()][1] ?? null;
+    }
+
+    /** The same before tax, as registries count it. */
+    public function fee(HeldCase $file): ?Money
+    {
+        return $this->prices[$file->facts->name->suffix()][0] ?? null;
+    }
+
+    /** Of a name that was read ahead. */
+    public function of(HeldCase $file, Account $gaining, bool $renews, Instant $now): Transfer
+    {
+        $known = $this->known[$file->nameId] ?? null;
+        $suffix = $file->facts->name->suffix();
+        $codeSince = $known?->instant('got_on');
+        $registrar = $gaining->registrar;
+
+        return new Transfer(
+            $file->life($this->book, $now),
+            new Losing($file->account->registrarName, $file->account->ours, $file->facts->intent === Intent::ByItself ? true : null),
+            new Gaining(
+                $registrar->name,
+                // A registrar whose price list is known takes what stands there.
+                $this->prices === [] ? null : array_key_exists($suffix, $this->prices),
+                $registrar->takes_keys,
+                $registrar->own_servers_only,
+                $registrar->transfers_by_letter,
+                $this->price($file),
+                renewsItself: $renews,
+            ),
+            $codeSince === null ? CodeKnown::none() : CodeKnown::since($codeSince, $known?->boolOrNull('fits')),
+            $this->approver($file),
+            new ServersKnown($this->own->are($file->account->registrar, $file->servers), $known?->instant('kept_at'), $known?->boolOrNull('is_signed')),
+            underWay: $file->waiting,
+            seenOutside: $file->seenOutside(),
+        );
+    }
+
+    private function approver(HeldCase $file): Approver
+    {
+        $guard = $file->guard;
+
+        return new Approver(
+            $guard?->mailbox,
+            $guard === null ? TakesMail::Unknown : $guard->takesMail,
+            $guard?->forwardsTo !== null,
+            $guard?->site === $file->facts->name->ascii,
+            $file->disclosure === Disclosure::Replaced,
+        );
+    }
+}

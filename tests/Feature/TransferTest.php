@@ -1,0 +1,399 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Deeds\EndLines;
+use App\Jobs\WorkGate;
+use App\Models\Account;
+use App\Models\AuthCode;
+use App\Models\Docket;
+use App\Models\DocketLine;
+use App\Models\DocketState;
+use App\Models\Leg;
+use App\Models\LineState;
+use App\Models\Name;
+use App\Models\Order;
+use App\Models\Price;
+use App\Models\Registrar;
+use App\Models\Registration;
+use App\Models\Secret;
+use App\Outside\Registrar\GatePin;
+use App\Outside\Registrar\Gates;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
+use PHPUnit\Framework\Attributes\TestWith;
+use Tests\TestCase;
+
+/** Names go from one registrar to another: by wire at both ends, by slip at either, by tag; each as the simulated registries have it. */
+#[Group('world')]
+final class TransferTest extends TestCase
+{
+    use PressesDeeds;
+    use Worldly;
+
+    private House $house;
+
+    private Registrar $lantern;
+
+    /** At Skerry, and at Lantern. */
+    private Account $losing;
+
+    private Account $gaining;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->world();
+        config(['outside.gate_seconds' => 2.0]);
+        $this->app->forgetInstance(Gates::class);
+        $this->house = new House();
+        $this->world->weather('fair', 0);
+        $trial = self::$trials++.'-'.getmypid();
+        $this->lantern = Registrar::query()->create(['name' => 'Lantern Wholesale', 'behind' => ['LANTERN', '990742']]);
+        $this->house->skerry->update(['behind' => ['SKERRY']]);
+        foreach (['com' => '9.90', 'co.uk' => '0'] as $suffix => $amount) {
+            Price::query()->create([
+                'registrar_id' => $this->lantern->id,
+                'suffix' => $suffix,
+                'action' => 'transfer',
+                'amount' => $amount,
+                'currency' => 'GBP',
+                'tax_percent' => '20',
+                'span' => Span::since(Instant::of('2020-01-01')),
+            ]);
+        }
+        $this->losing = $this->house->account("TL-{$trial}", null);
+        $this->gaining = $this->house->account("TG-{$trial}", null, $this->lantern);
+        $account = fn (Account $of, string $registrar): array => [
+            'number' => $of->number,
+            'registrar' => $registrar,
+            'login' => (string) $of->login,
+            'mailbox' => 'a@b.example',
+            'password' => "t {$of->number}",
+            'balance' => 100_00,
+        ];
+        $this->world->add([
+            'names' => [],
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'accounts' => [$account($this->losing, 'skerry'), $account($this->gaining, 'lantern')],
+        ]);
+        $this->actingAs($this->house->steward);
+    }
+
+    private function byWire(Registrar $registrar, Account $account, string $gate): void
+    {
+        $registrar->update(['link' => 'wire', 'gate' => $gate]);
+        $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => "t {$account->number}"]);
+        $account->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($registrar->refresh())]);
+    }
+
+    /** @param  array<string, mixed>  $otherwise  at its registry */
+    private function held(array $otherwise = [], string $suffix = 'com', string $lock = 'on'): Name
+    {
+        $ascii = 'move-'.self::$trials++.'-'.getmypid().".{$suffix}";
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [
+                self::atRegistry($ascii, [], $otherwise + [
+                    'account' => $this->losing->number,
+                    'statuses' => $lock === 'on' ? ['clientTransferProhibited'] : [],
+                    'ends' => Instant::of('2027-11-02')->epoch,
+                    'code' => 'Xy7-k2pQ',
+                ]),
+            ],
+        ]);
+
+        return $this->house->name($ascii, $this->losing, facts: ['lock' => $lock]);
+    }
+
+    private function pressed(Name ...$names): Docket
+    {
+        $which = implode(',', array_map(fn (Name $name): string => $name->ascii, $names));
+        $this->pressAs($this->house->steward, "/deeds/transfer?name={$which}&account={$this->gaining->id}")->assertRedirect();
+
+        return Docket::query()->latest('id')->firstOrFail();
+    }
+
+    private function work(Account ...$accounts): void
+    {
+        foreach ($accounts as $account) {
+            // What an answer lets begin at the other side is told in the same run.
+            app()->call([new WorkGate($account->id), 'handle']);
+        }
+    }
+
+    /** @return array<string, bool> whether each step is taken, in order */
+    private static function legs(Docket $docket): array
+    {
+        return Leg::query()->toBase()
+            ->join('movements', 'movements.id', '=', 'legs.movement_id')
+            ->where('docket_id', $docket->id)
+            ->orderBy('position')
+            ->get(['legs.kind', 'legs.done_on'])
+            ->mapWithKeys(fn (object $leg): array => [is_string($leg->kind) ? $leg->kind : '' => $leg->done_on !== null])
+            ->all();
+    }
+
+    /** The world's clock is everybody's: this name alone is told that its five days are over. */
+    private function daysPass(Name $name): void
+    {
+        $ago = ($this->world->now()->epoch ?? 0) - 5 * 86_400 - 10;
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [
+                self::atRegistry($name->ascii, [], [
+                    'account' => $this->losing->number,
+                    'statuses' => ['pendingTransfer'],
+                    'ends' => Instant::of('2027-11-02')->epoch,
+                    'transfer' => ['to' => $this->gaining->number, 'asked' => $ago, 'by' => $ago + 5 * 86_400],
+                    'due' => $ago + 5 * 86_400,
+                ]),
+            ],
+        ]);
+    }
+
+    /** RFC 5731 §3.2.4, with each leg: lock lifted, code asked for, ordered and paid, approved by the losing side that is ours, arrived. */
+    public function test_both_ends_by_wire_it_takes_minutes(): void
+    {
+        $this->byWire($this->house->skerry, $this->losing, 'epp.skerry.example:700');
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $name = $this->held();
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")
+            ->assertSee('1 of 1 can go now')
+            ->assertSee('Costs £11.88 with tax')
+            ->assertSee('2 Nov 2028')
+            ->assertSee('Its auth code is requested first');
+        $docket = $this->pressed($name);
+        // The tests' queue works at once.
+        self::assertSame(
+            ['login 1000', 'update 1000', 'info 1000', 'transfer 1000'],
+            array_values(array_unique(array_filter(
+                $this->world->heard($this->losing->number),
+                fn (string $one): bool => ! str_starts_with($one, 'poll'),
+            ))),
+        );
+        self::assertContains('transfer 1001', $this->world->heard($this->gaining->number));
+        $this->work($this->gaining);
+        self::assertSame(LineState::Done, DocketLine::query()->where('docket_id', $docket->id)->value('state'));
+        self::assertSame($this->gaining->id, House::holder($name));
+        $registration = Registration::query()->where('name_id', $name->id)->firstOrFail();
+        self::assertSame('2028-11-02', $registration->ends_on?->date());
+        self::assertSame('2026-10-06', $registration->moved_on?->date());
+        self::assertNull(AuthCode::query()->find($name->id), 'a code that was used is good for nothing');
+        $this->work($this->gaining);
+        self::assertSame(
+            ['lift_lock' => true, 'code' => true, 'order' => true, 'answer' => true, 'arrive' => true,
+                'verify' => false, 'set_lock' => true, 'renew_on' => true, 'compare' => false],
+            self::legs($docket),
+        );
+        self::assertSame('on', DB::table('registrations')->where('name_id', $name->id)->value('lock'));
+        self::assertStringNotContainsString('Xy7-k2pQ', (string) json_encode([DB::table('orders')->get(), DB::table('gate_messages')->get(), DB::table('log')->get()]));
+    }
+
+    /** The losing registrar says nothing: after five days it goes through by itself (ICANN Transfer Policy). */
+    public function test_by_silence_it_takes_five_days(): void
+    {
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $this->losing->update(['access' => 'theirs']);
+        $name = $this->held(lock: 'off');
+        $page = "/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}";
+        $this->get($page)->assertSee('Its auth code comes from the account at Skerry Registrations, which is not ours');
+        $this->from($page)->followingRedirects()->post('/deeds/codes', ['codes' => "{$name->ascii} Xy7-k2pQ"])
+            ->assertSee('One code is stored')
+            ->assertSee('1 of 1 can go now')
+            ->assertSee('likely by 13 Oct 2026')
+            ->assertDontSee('Xy7-k2pQ');
+        $docket = $this->pressed($name);
+        self::assertSame(['order' => true, 'answer' => false, 'arrive' => false], array_slice(self::legs($docket), 0, 3));
+        $this->work($this->gaining);
+        self::assertSame($this->losing->id, House::holder($name));
+        $this->daysPass($name);
+        $this->work($this->gaining);
+        self::assertSame($this->gaining->id, House::holder($name));
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertSame(1, count(array_filter($this->world->heard($this->gaining->number), fn (string $one): bool => $one === 'transfer 1001')));
+    }
+
+    /** What the losing side refuses ends with its reason: the lock is on again, nothing is paid twice, and it can be tried again. */
+    public function test_what_the_losing_side_refuses_stays_as_it_was(): void
+    {
+        $this->byWire($this->house->skerry, $this->losing, 'epp.skerry.example:700');
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $name = $this->held();
+        $this->world->play($name->ascii, 'registrar-refuses');
+        $docket = $this->pressed($name);
+        $line = DocketLine::query()->where('docket_id', $docket->id)->sole();
+        self::assertSame(LineState::Refused, $line->state);
+        self::assertSame($this->losing->id, House::holder($name));
+        self::assertNotContains('transfer 1001', $this->world->heard($this->gaining->number), 'nothing is asked of the gaining side');
+        $this->world->play($name->ascii, 'registrar-agrees');
+        $this->pressed($name);
+        $this->work($this->gaining);
+        self::assertSame($this->gaining->id, House::holder($name));
+    }
+
+    public function test_a_refusal_after_it_was_paid_ends_the_line_and_sets_the_lock_again(): void
+    {
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $name = $this->held(lock: 'off');
+        $this->post('/deeds/codes', ['codes' => "{$name->ascii} Xy7-k2pQ"]);
+        $docket = $this->pressed($name);
+        $this->world->play($name->ascii, 'rejects');
+        $this->work($this->gaining);
+        $line = DocketLine::query()->where('docket_id', $docket->id)->sole();
+        self::assertSame(LineState::Refused, $line->state);
+        self::assertStringContainsString('clientRejected', (string) $line->reason);
+        self::assertSame($this->losing->id, House::holder($name));
+        self::assertTrue(AuthCode::query()->findOrFail($name->id)->fits !== false, 'the code was right');
+        self::assertSame(['order', 'answer', 'arrive', 'set_lock'], array_keys(self::legs($docket)));
+    }
+
+    public function test_a_code_that_does_not_fit_is_never_tried_again(): void
+    {
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $name = $this->held(lock: 'off');
+        $this->post('/deeds/codes', ['codes' => "{$name->ascii}\tanother-code"]);
+        $docket = $this->pressed($name);
+        self::assertSame(LineState::Refused, DocketLine::query()->where('docket_id', $docket->id)->value('state'));
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")
+            ->assertSee('0 of 1 can go now')
+            ->assertSee('The registry does not take its auth code: Skerry Registrations must give another');
+        $this->post('/deeds/codes', ['codes' => "{$name->ascii};Xy7-k2pQ"]);
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")->assertSee('1 of 1 can go now');
+    }
+
+    public function test_what_costs_more_than_was_agreed_is_not_paid(): void
+    {
+        $this->byWire($this->house->skerry, $this->losing, 'epp.skerry.example:700');
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        Price::query()->where('registrar_id', $this->lantern->id)->where('suffix', 'com')->update(['amount' => '8.90']);
+        $name = $this->held();
+        $docket = $this->pressed($name);
+        self::assertStringContainsString('It costs 9.90 GBP', (string) DocketLine::query()->where('docket_id', $docket->id)->sole()->reason);
+        $this->work($this->losing);
+        self::assertSame('on', DB::table('registrations')->where('name_id', $name->id)->value('lock'), 'what was lifted for it is set again');
+    }
+
+    /** Where a person acts at the losing side and the gaining one takes commands, the codes from the slip let it go on. */
+    public function test_codes_from_the_slip_let_it_go_on(): void
+    {
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $names = [$this->held(), $this->held()];
+        $docket = $this->pressed(...$names);
+        $this->get("/dockets/{$docket->id}")
+            ->assertSeeInOrder(['what to do at', 'Lift the lock', 'Request the auth codes of these names'])
+            ->assertDontSee('Order and pay')
+            ->assertSee('Enter the auth codes of 2 names');
+        self::assertSame(0, Order::query()->count());
+        foreach ($names as $name) {
+            $this->world->play($name->ascii, 'no-lock');
+        }
+        $this->from("/dockets/{$docket->id}")
+            ->followingRedirects()
+            ->post('/deeds/codes', ['codes' => "{$names[0]->ascii} Xy7-k2pQ\nnobody-has-it.com abc\n{$names[1]->ascii}\nthat is none"])
+            ->assertSee('One code is stored')
+            ->assertSee('The name on line 2 is not on the Roll')
+            ->assertSee('Line 3 has no code')
+            ->assertSee('Line 4 does not begin with a name')
+            ->assertDontSee('Xy7-k2pQ');
+        self::assertSame([$names[0]->id], Order::query()->where('kind', 'transfer')->pluck('name_id')->all());
+        self::assertContains('transfer 1001', $this->world->heard($this->gaining->number));
+        $this->post('/deeds/codes', ['codes' => "{$names[0]->ascii} Xy7-k2pQ"]);
+        self::assertSame(1, Order::query()->where('kind', 'transfer')->count(), 'it is asked for once');
+    }
+
+    public function test_by_slip_at_both_ends_it_ends_with_a_tick(): void
+    {
+        $name = $this->held();
+        $docket = $this->pressed($name);
+        $this->get("/dockets/{$docket->id}")->assertSeeInOrder([
+            'Lift the lock',
+            'Request the auth codes of these names',
+            'Approve the transfer',
+            'Order and pay the transfer of these names',
+        ]);
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        self::assertSame($this->gaining->id, House::holder($name));
+        self::assertSame('2028-11-02', Registration::query()->where('name_id', $name->id)->firstOrFail()->ends_on?->date());
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+    }
+
+    public function test_the_losing_side_by_wire_and_the_gaining_one_by_slip(): void
+    {
+        $this->byWire($this->house->skerry, $this->losing, 'epp.skerry.example:700');
+        $name = $this->held();
+        $docket = $this->pressed($name);
+        $this->work($this->losing);
+        self::assertNotNull(AuthCode::query()->find($name->id));
+        $this->get("/dockets/{$docket->id}")
+            ->assertSee('Order and pay the transfer of these names')
+            ->assertDontSee('Request the auth codes of these names');
+        self::assertSame(LineState::Begun, DocketLine::query()->where('docket_id', $docket->id)->value('state'));
+    }
+
+    /** Common practice for .uk: the losing side sets the gaining registrar's tag; nothing is paid, and no year is added. */
+    public function test_by_tag(): void
+    {
+        $name = $this->held(suffix: 'co.uk', lock: 'off');
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")
+            ->assertSee('1 of 1 can go now')
+            ->assertSee('A transfer adds no year under .co.uk')
+            ->assertDontSee('auth code is requested');
+        $docket = $this->pressed($name);
+        $this->get("/dockets/{$docket->id}")
+            ->assertSeeInOrder(['Change the registrar tag of these names', 'LANTERN', $name->ascii])
+            ->assertDontSee('Order and pay');
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        self::assertSame($this->gaining->id, House::holder($name));
+        self::assertSame('2027-11-02', Registration::query()->where('name_id', $name->id)->firstOrFail()->ends_on?->date());
+    }
+
+    /** @param  array<string, string>  $facts */
+    #[TestWith([['created_on' => '2026-09-01', 'ends_on' => '2027-09-01'], 'Clear from 31 Oct'])]
+    #[TestWith([['moved_on' => '2026-09-20'], 'Clear from 19 Nov'])]
+    public function test_one_that_is_held_says_from_when_it_is_clear(array $facts, string $said): void
+    {
+        $name = $this->house->name('young-'.self::$trials++.'.com', $this->losing, facts: array_map(Instant::of(...), $facts));
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")->assertSee('0 of 1 can go now')->assertSee($said);
+    }
+
+    public function test_at_the_same_registrar_it_is_no_transfer(): void
+    {
+        $name = $this->house->name('near-'.self::$trials++.'.com', $this->losing);
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->house->ours->id}")
+            ->assertSee('It is at Skerry Registrations already: hand it over instead')
+            ->assertSee('0 of 1 can go now');
+    }
+
+    public function test_called_off_while_it_waits_it_stays(): void
+    {
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $name = $this->held(lock: 'off');
+        $this->post('/deeds/codes', ['codes' => "{$name->ascii} Xy7-k2pQ"]);
+        $docket = $this->pressed($name);
+        app(EndLines::class)->calledOff($this->house->steward, $docket);
+        $this->work($this->gaining);
+        self::assertContains('transfer 1000', $this->world->heard($this->gaining->number), 'it is withdrawn there');
+        self::assertSame($this->losing->id, House::holder($name));
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertSame(['order', 'answer', 'arrive', 'set_lock'], array_keys(self::legs($docket)));
+    }
+
+    public function test_who_prepares_enters_no_codes(): void
+    {
+        $name = $this->held();
+        $this->actingAs($this->house->clerk)->post('/deeds/codes', ['codes' => "{$name->ascii} Xy7-k2pQ"])->assertForbidden();
+        self::assertNull(AuthCode::query()->find($name->id));
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")->assertOk()->assertDontSee('Store these codes');
+    }
+}
