@@ -175,9 +175,7 @@ return [
         'renews' => 'Turn on auto-renew there',
         'costs' => 'Costs :sum with tax, paid when ordered.',
         'arrives' => 'Arrives between :first and :last, likely by :likely.',
-        'account' => 'account',
-        'ends' => 'expiry',
-        'of' => 'transfer of :names',
+        'ends_on' => 'expires :day',
     ],
     'codes' => [
         'enter' => '{1} Enter the auth code of one name|[2,*] Enter the auth codes of :count names',

@@ -38,6 +38,9 @@ return [
     'dark_not_known' => 'Not known: nobody recorded which name servers are :registrar’s own.',
     'kept' => ':count records kept on :day',
     'not_kept' => 'No copy of its zone is kept.',
+    'zone_same' => 'Compared after the arrival: nothing of the zone was lost, :count record sets are the same.',
+    'zone_lost' => '{1} Compared after the arrival: one record set is missing or different.|[2,*] Compared after the arrival: :count record '
+        .'sets are missing or different.',
     'see_zone' => 'Its zone',
     'leg' => [
         'unlock_account' => 'Account unlocked',

@@ -7,6 +7,9 @@ namespace Tests\Feature;
 use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Deeds\EndLines;
+use App\Actions\Servers\KeepZonesInTurn;
+use App\Actions\Transfer\CheckArrivals;
+use App\Actions\Verification\VerifyMailbox;
 use App\Jobs\WorkGate;
 use App\Models\Account;
 use App\Models\AuthCode;
@@ -15,6 +18,8 @@ use App\Models\DocketLine;
 use App\Models\DocketState;
 use App\Models\Leg;
 use App\Models\LineState;
+use App\Models\Mailbox;
+use App\Models\Movement;
 use App\Models\Name;
 use App\Models\Order;
 use App\Models\Price;
@@ -33,6 +38,7 @@ use Tests\TestCase;
 final class TransferTest extends TestCase
 {
     use PressesDeeds;
+    use Sited;
     use Worldly;
 
     private House $house;
@@ -395,5 +401,57 @@ final class TransferTest extends TestCase
         $this->actingAs($this->house->clerk)->post('/deeds/codes', ['codes' => "{$name->ascii} Xy7-k2pQ"])->assertForbidden();
         self::assertNull(AuthCode::query()->find($name->id));
         $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")->assertOk()->assertDontSee('Store these codes');
+    }
+
+    /** Verified, and in record and zone as it was to be: the last steps are taken once that is seen, and not before. */
+    public function test_what_has_arrived_is_compared(): void
+    {
+        $ascii = $this->host(records: [['name' => 'www.example', 'type' => 'A', 'data' => '192.0.2.80']]);
+        $name = $this->house->name($ascii, $this->losing, facts: [
+            'servers' => self::SITED,
+            'registrant' => 'Wickerby Bell Foundry',
+            'mailbox' => "ledger@bells-{$this->gaining->number}.example",
+            'ends_on' => Instant::of('2098-11-02'),
+        ]);
+        $docket = $this->pressed($name);
+        app(KeepZonesInTurn::class)->due(30);
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06'])->assertRedirect();
+        $check = app(CheckArrivals::class);
+        $check->handle();
+        self::assertSame(['verify' => false, 'set_lock' => false, 'renew_on' => false, 'compare' => false], array_slice(self::legs($docket), -4));
+        $movement = Movement::query()->where('docket_id', $docket->id)->sole();
+        $this->get("/movements/{$movement->id}")
+            ->assertOk()
+            ->assertSee('It arrived on 6 Oct 2026')
+            ->assertSee('mailbox verified, lock on again, auto-renew on, expiry and zone compared')
+            ->assertDontSee('Compared after the arrival');
+        app(KeepZonesInTurn::class)->due(30);
+        $this->get("/movements/{$movement->id}")->assertSee('Compared after the arrival: nothing of the zone was lost');
+        $check->handle();
+        self::assertFalse(self::legs($docket)['compare'], 'the public record has not shown it yet');
+        DocketLine::query()->where('docket_id', $docket->id)->update(['seen_on' => '2026-10-06T10:00:00Z']);
+        $check->handle();
+        self::assertTrue(self::legs($docket)['compare']);
+        self::assertFalse(self::legs($docket)['verify']);
+        app(VerifyMailbox::class)->handle(Mailbox::query()->sole()->id, 'call', 'rang', $this->house->steward);
+        $check->handle();
+        self::assertTrue(self::legs($docket)['verify']);
+    }
+
+    /** A zone that lost something on the way keeps the step open. */
+    public function test_a_zone_that_lost_something_is_not_as_it_was(): void
+    {
+        $ascii = $this->host();
+        $name = $this->house->name($ascii, $this->losing, facts: ['servers' => self::SITED, 'ends_on' => Instant::of('2098-11-02')]);
+        $docket = $this->pressed($name);
+        app(KeepZonesInTurn::class)->due(30);
+        $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06']);
+        DocketLine::query()->where('docket_id', $docket->id)->update(['seen_on' => '2026-10-06T10:00:00Z']);
+        $this->world->add(['hosts' => [], 'moods' => [], 'names' => [], 'zones' => [['zone' => $ascii, 'records' => '{"records":[]}']]]);
+        app(KeepZonesInTurn::class)->due(30);
+        app(CheckArrivals::class)->handle();
+        self::assertFalse(self::legs($docket)['compare']);
+        $this->get('/movements/'.Movement::query()->where('docket_id', $docket->id)->sole()->id)
+            ->assertSee('one record set is missing or different');
     }
 }

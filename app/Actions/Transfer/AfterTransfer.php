@@ -8,6 +8,7 @@ use Acre\Core\Movement\LegKind;
 use Acre\Core\Time\Instant;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Handover\LockAgain;
+use App\Actions\Servers\KeepZonesInTurn;
 use App\Jobs\WorkGate;
 use App\Models\DocketLine;
 use App\Models\Leg;
@@ -15,17 +16,39 @@ use App\Models\Movement;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Outside\Registrar\OrderKind;
+use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
 /** What is to be set once a transfer has ended: there, where it came; where it was, if nothing came of it. In the line's transaction. */
 final readonly class AfterTransfer
 {
-    public function __construct(private Connection $database, private GateOrders $orders, private LockAgain $lock)
+    public function __construct(
+        private Connection $database,
+        private GateOrders $orders,
+        private LockAgain $lock,
+        private TradeClock $clock,
+    ) {
+    }
+
+    /** What comes after it is counted from the day on which it came, and no more from the latest on which it could. */
+    public function counted(DocketLine $line, Instant $on, int $verifyDays): void
     {
+        $this->database->update(
+            'UPDATE legs g SET due_by = CASE g.kind WHEN ? THEN ?::timestamptz ELSE ?::timestamptz END, updated_at = clock_timestamp()
+                FROM movements m WHERE m.id = g.movement_id AND m.name_id = ? AND m.docket_id = ? AND g.done_on IS NULL',
+            [
+                LegKind::Verify->value,
+                $on->plusDays($verifyDays)->isoSecond(),
+                $on->plusDays(1)->isoSecond(),
+                $line->name_id,
+                $line->docket_id,
+            ],
+        );
     }
 
     public function arrived(DocketLine $line, int $accountId, bool $mayBeLocked, bool $renews): void
     {
+        KeepZonesInTurn::soon($this->database, [$line->name_id], $this->clock->now());
         if ($this->orders->takesCommands($accountId)) {
             $this->tell($line, $accountId, [...$mayBeLocked ? [OrderKind::LockOn] : [], ...$renews ? [OrderKind::AutoRenewOn] : []]);
         }

@@ -37,28 +37,29 @@ final readonly class SlipOfTransfer
             ->orderBy('position')
             ->get();
         $byHandThere = ! $this->orders->takesCommands($gaining->id);
+        $groups = [];
+        foreach ($lines as $line) {
+            $account = $line->givingAccount;
+            $kinds = $account === null ? [] : $open[$line->name_id] ?? [];
+            $byHandHere = $account?->access === 'ours' && ! $this->orders->takesCommands($account->id);
+            $giving = array_values(array_filter($kinds, fn (string $kind): bool => $this->isGivingByHand($kind, $byHandHere)));
+            $receiving = $byHandThere ? array_values(array_intersect($kinds, self::RECEIVING)) : [];
+            if ($account !== null && ($giving !== [] || $receiving !== [])) {
+                // Names that want the same steps go together.
+                $key = "{$line->lot} ".implode(' ', [...$giving, '|', ...$receiving]);
+                $groups[$key] ??= [$account, [], $giving, $receiving];
+                $groups[$key][1][] = $line;
+            }
+        }
         $lots = [];
-        foreach ($lines->groupBy('lot') as $number => $group) {
-            $account = $group->firstOrFail()->givingAccount;
-            if ($account === null) {
-                continue;
-            }
-            $byHandHere = $account->access === 'ours' && ! $this->orders->takesCommands($account->id);
-            // Of several names' legs each counts once, in their order.
-            $kinds = array_unique(array_merge(
-                ...array_map(fn (DocketLine $line): array => $open[$line->name_id] ?? [], array_values($group->all())),
-            ));
-            $giving = array_filter($kinds, fn (string $kind): bool => $this->isGivingByHand($kind, $byHandHere));
-            $receiving = $byHandThere ? array_intersect($kinds, self::RECEIVING) : [];
-            if ($giving !== [] || $receiving !== []) {
-                $lots[] = new SlipLot(
-                    (int) $number,
-                    $account,
-                    array_values($group->all()),
-                    $this->steps($giving, $gaining),
-                    $this->steps($receiving, $gaining),
-                );
-            }
+        foreach (array_values($groups) as $number => [$account, $together, $giving, $receiving]) {
+            $lots[] = new SlipLot(
+                $number + 1,
+                $account,
+                $together,
+                $this->steps($giving, $gaining),
+                $this->steps($receiving, $gaining, count($giving)),
+            );
         }
 
         return new Slip($gaining, $lots, showsBoth: false);
@@ -73,10 +74,11 @@ final readonly class SlipOfTransfer
     }
 
     /**
-     * @param  array<array-key, string>  $kinds
+     * @param  list<string>  $kinds
+     * @param  int  $before  steps of the other side that stand before them
      * @return list<SlipStep>
      */
-    private function steps(array $kinds, Account $gaining): array
+    private function steps(array $kinds, Account $gaining, int $before = 0): array
     {
         $steps = [];
         foreach ($kinds as $place => $kind) {
@@ -85,7 +87,7 @@ final readonly class SlipOfTransfer
                 $kind,
                 $leg === LegKind::Tag ? [$this->words->say('dockets.show.tag') => $this->tag($gaining)] : [],
                 in_array($leg, [LegKind::Code, LegKind::Tag, LegKind::Order], true),
-                place: (int) $place + 1,
+                place: $before + $place + 1,
             );
         }
 

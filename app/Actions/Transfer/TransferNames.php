@@ -157,6 +157,7 @@ final class TransferNames implements Illustrated, JudgesByStore, ReadsAhead, See
         }
         $line->was = ['account' => $file->account->id, 'ends' => $file->facts->ends?->isoSecond()];
         EndMovement::of($line, $on, true);
+        $this->after->counted($line, $on, $transfer->life->rules->verifyDays->value);
         $this->after->arrived($line, $gaining->id, $transfer->life->rules->mayBeLocked(), TransferTerms::unpack($terms)->renews);
     }
 
@@ -230,7 +231,8 @@ final class TransferNames implements Illustrated, JudgesByStore, ReadsAhead, See
                     $sums[$price->currency] = isset($sums[$price->currency]) ? $sums[$price->currency]->plus($price) : $price;
                 }
             }
-            if ($transfer->wantsCode()) {
+            // Elsewhere its registrar tells it.
+            if ($transfer->wantsCode() && ! ($file->account->ours && $this->orders->takesCommands($file->account->id))) {
                 $codes[] = $file->facts->name->unicode;
             }
         }

@@ -12,8 +12,10 @@ use App\Actions\Transfer\TransferTerms;
 use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
+use App\Models\LineState;
 use App\Models\Movement;
 use App\Queries\Movements\ReadMovements;
+use App\Queries\Movements\ZoneThrough;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Servers\KeptZones;
 use App\Queries\Servers\OwnServers;
@@ -30,6 +32,7 @@ final readonly class MovementController
         private CaseFiles $files,
         private OwnServers $own,
         private KeptZones $zones,
+        private ZoneThrough $through,
         private TradeClock $clock,
         private Words $words,
         private Rulebook $book,
@@ -59,6 +62,9 @@ final readonly class MovementController
             'life' => $file?->life($this->book, $now),
             'own' => $from === null || $file === null ? null : $this->own->are($from->registrar_id, $file->servers),
             'zone' => $zones[0] ?? null,
+            'compared' => $movement->closed_on === null || $line->state !== LineState::Done
+                    ? null
+                    : $this->through->compared($movement->name_id, $movement->docket_id, $movement->closed_on),
             'drawing' => TrackDrawing::of($read->track, $now),
             'now' => $now,
             'words' => $this->words,

@@ -1,8 +1,16 @@
-{{-- $of: what a name has, by what it is called; hosts stand one below the other --}}
+{{-- $of: what a name has, by what it is called; hosts stand one below the other, and so do an end and a price --}}
 @if (isset($of['servers']))
     @foreach (explode(' ', $of['servers']) as $host)
         <span class="host">{{ $host }}</span>
     @endforeach
+@elseif (isset($of['account'], $of['ends']))
+    {{ $of['account'] }}
+    @if ($of['ends'] !== '')
+        <span class="reason">{{ __('deeds.transfer.ends_on', ['day' => $of['ends']]) }}</span>
+    @endif
+    @isset($of['costs'])
+        <span class="reason">{{ __('movements.with_tax', ['sum' => $of['costs']]) }}</span>
+    @endisset
 @else
     {{ implode(', ', $of) }}
 @endif

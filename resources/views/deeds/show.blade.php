@@ -60,7 +60,7 @@
             <caption class="hide">{{ __('deeds.show.what_changes_for_each_name') }}</caption>
             <thead>
                 <tr>
-                    <th scope="col">{{ __('common.name') }}</th>
+                    <th scope="col" class="c-name">{{ __('common.name') }}</th>
                     <th scope="col">{{ __('deeds.show.before') }}</th>
                     <th scope="col">{{ __('deeds.show.after') }}</th>
                     <th scope="col">{{ __('common.today') }}</th>

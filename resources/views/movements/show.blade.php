@@ -10,7 +10,7 @@
         <div>
             <h1><a class="name" href="{{ route('names.show', $movement->name) }}">{{ $movement->name->unicode }}</a>
                 @if ($from !== null && $to !== null)
-                    <span class="beside"><x-sentence of="movements.from_to">
+                    <span class="way"><x-sentence of="movements.from_to">
                             <x-slot:from><strong>{{ $from->registrar->name }}</strong></x-slot>
                             <x-slot:to><strong>{{ $to->registrar->name }}</strong></x-slot>
                         </x-sentence></span>
@@ -84,10 +84,10 @@
             @endforeach
         </table>
     </section>
-    <div class="columns three apart">
+    <div class="columns apart">
         <section class="card" aria-labelledby="changes-h">
             <h2 id="changes-h">{{ __('movements.changes') }}</h2>
-            <table class="plain-table">
+            <table class="ruled">
                 <thead>
                     <tr>
                         <td></td>
@@ -151,6 +151,11 @@
                 ]) }}</p>
             @elseif ($from !== null)
                 <p>{{ __($own === false ? 'movements.not_dark' : 'movements.dark_not_known', ['registrar' => $from->registrar->name]) }}</p>
+            @endif
+            @if ($compared !== null)
+                <p>{{ $compared->losses() === []
+                    ? __('movements.zone_same', ['count' => $compared->same])
+                    : trans_choice('movements.zone_lost', count($compared->losses()), ['count' => count($compared->losses())]) }}</p>
             @endif
             <p>{{ $zone === null
                 ? __('movements.not_kept')
