@@ -28,6 +28,7 @@ use App\Models\Registration;
 use App\Models\Secret;
 use App\Outside\Registrar\GatePin;
 use App\Outside\Registrar\Gates;
+use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -425,6 +426,7 @@ final class TransferTest extends TestCase
             ->assertSee('It arrived on 6 Oct 2026')
             ->assertSee('mailbox verified, lock on again, auto-renew on, expiry and zone compared')
             ->assertDontSee('Compared after the arrival');
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(60));
         app(KeepZonesInTurn::class)->due(30);
         $this->get("/movements/{$movement->id}")->assertSee('Compared after the arrival: nothing of the zone was lost');
         $check->handle();
@@ -448,6 +450,7 @@ final class TransferTest extends TestCase
         $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06']);
         DocketLine::query()->where('docket_id', $docket->id)->update(['seen_on' => '2026-10-06T10:00:00Z']);
         $this->world->add(['hosts' => [], 'moods' => [], 'names' => [], 'zones' => [['zone' => $ascii, 'records' => '{"records":[]}']]]);
+        app(TradeClock::class)->set(app(TradeClock::class)->now()->plusSeconds(60));
         app(KeepZonesInTurn::class)->due(30);
         app(CheckArrivals::class)->handle();
         self::assertFalse(self::legs($docket)['compare']);

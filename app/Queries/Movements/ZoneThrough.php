@@ -29,7 +29,7 @@ final readonly class ZoneThrough
         // One that says the same as before is kept no second time.
         $newest = $this->database->selectOne(
             'SELECT c.id FROM zone_copies c JOIN zone_looks k ON k.name_id = c.name_id
-             WHERE c.name_id = ? AND k.asked_at >= ?::timestamptz ORDER BY c.taken_at DESC, c.id DESC LIMIT 1',
+             WHERE c.name_id = ? AND k.asked_at > ?::timestamptz ORDER BY c.taken_at DESC, c.id DESC LIMIT 1',
             [$nameId, $arrived->isoSecond()],
         );
         $one = $before === null ? null : $this->kept->copy($nameId, $before);
