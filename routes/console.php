@@ -17,6 +17,7 @@ use App\Actions\Rounds\WriteMorningLetters;
 use App\Actions\Servers\WatchRecords;
 use App\Actions\Standings\MakeStandings;
 use App\Actions\Transfer\CheckArrivals;
+use App\Actions\Transfer\HandOutCodes;
 use App\Actions\Verification\AskToVerify;
 use App\Jobs\AskServersWanted;
 use App\Jobs\FindRings;
@@ -86,6 +87,7 @@ Schedule::call(
 Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds()->name('dockets');
 Schedule::call(fn (EndMany $end) => $end->sweep())->everyTenSeconds()->name('endings');
 Schedule::call(fn (Connection $database) => AskServersWanted::sweep($database))->everyTenSeconds()->name('server-checks');
+Schedule::call(fn (HandOutCodes $codes) => $codes->due())->everyMinute()->name('codes')->withoutOverlapping();
 Schedule::call(fn (CheckArrivals $check) => $check->handle())->everyMinute()->name('arrivals')->withoutOverlapping();
 Schedule::call(fn (WatchRecords $watch) => $watch->look())->everyMinute()->name('records')->withoutOverlapping();
 Schedule::call(fn (Connection $database, TradeClock $clock) => LookAtSitesDue::sweep($database, $clock))->everyMinute()->name('sites');

@@ -620,6 +620,7 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
                 ->name('again')
                 ->middleware(['can:view,docket', 'can:prepare']);
             Route::post('{docket}/call-off', 'callOff')->name('call-off')->middleware('can:callOff,docket');
+            Route::post('{docket}/codes', 'sendCodes')->name('codes')->middleware('can:tick,docket');
             Route::post('{docket}/letter', 'write')->name('write')->middleware('can:tick,docket');
             Route::post('{docket}/letter/{confirmation}', 'writeToSide')
                 ->name('write-to-side')

@@ -254,10 +254,11 @@ final readonly class World
     {
         $account = $this->store->account($to);
         $registrar = Registrar::called($to)->id;
-        [$name->registrar, $name->account, $name->moved, $name->reseller] = [$account->registrar ?? $registrar, $account?->number, $at, null];
+        [$name->registrar, $name->account] = [$account->registrar ?? $registrar, $account?->number];
+        [$name->moved, $name->reseller] = [$at, null];
     }
 
-    /** @param  string  $how  RFC 5731 §3.1.3: `clientApproved`, `clientRejected`, `clientCancelled`, `serverApproved`, `serverCancelled` */
+    /** @param  string  $how  as RFC 5731 §3.1.3 calls it: `clientApproved`, `clientRejected`, `clientCancelled`, `serverApproved` … */
     public function endTransfer(Registered $name, string $how, int $at): void
     {
         $pending = $name->transfer;

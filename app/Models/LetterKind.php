@@ -13,6 +13,7 @@ enum LetterKind: string
     case ConfirmationNew = 'confirmation_new';
     case Acceptance = 'acceptance';
     case Yearly = 'yearly';
+    case Codes = 'codes';
 
     /** What `letters.kind` says of it. */
     public function column(): string
@@ -22,6 +23,7 @@ enum LetterKind: string
             self::ConfirmationPrior, self::ConfirmationNew => 'confirmation',
             self::Acceptance => 'acceptance',
             self::Yearly => 'yearly',
+            self::Codes => 'codes',
         };
     }
 
@@ -37,6 +39,7 @@ enum LetterKind: string
                 'by',
                 'link',
             ],
+            self::Codes => ['house', 'registrar', 'names', 'count', 'by', 'link'],
             self::Acceptance => ['house', 'registrar', 'names', 'count', 'by', 'link', 'needed'],
             self::Yearly => ['house', 'year', 'count', 'records'],
         };

@@ -10,6 +10,8 @@ enum LinkPurpose: string
     case AcceptHandover = 'accept_handover';
     case ConfirmRegistrant = 'confirm_registrant';
     case VerifyMailbox = 'verify_mailbox';
+    /** Of whoever has names transferred away: their auth codes, shown once. */
+    case ReceiveCodes = 'receive_codes';
     /** Of somebody of the house: their own, for the first time or anew. */
     case SetPassword = 'set_password';
 }

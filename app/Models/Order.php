@@ -55,7 +55,13 @@ final class Order extends Model
 
     protected $guarded = ['id'];
 
-    protected $casts = ['kind' => OrderKind::class, 'ends_line' => 'boolean', 'after_pending' => 'boolean', 'terms' => 'array', 'state' => OrderState::class];
+    protected $casts = [
+        'kind' => OrderKind::class,
+        'ends_line' => 'boolean',
+        'after_pending' => 'boolean',
+        'terms' => 'array',
+        'state' => OrderState::class,
+    ];
 
     public function told(): Told
     {

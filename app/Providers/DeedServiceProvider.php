@@ -30,6 +30,7 @@ use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\ChangeServers;
 use App\Actions\Registrar\RequestAuthCode;
 use App\Actions\Registrar\RestoreServers;
+use App\Actions\Transfer\TransferAway;
 use App\Actions\Transfer\TransferNames;
 use App\Models\ProofKind;
 use Illuminate\Support\ServiceProvider;
@@ -51,6 +52,7 @@ final class DeedServiceProvider extends ServiceProvider
         ChangeRegistrant::class,
         RequestAuthCode::class,
         TransferNames::class,
+        TransferAway::class,
         ChangeServers::class,
         ChangeKeys::class,
         ChangeRecords::class,

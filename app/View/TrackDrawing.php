@@ -73,7 +73,10 @@ final readonly class TrackDrawing
             if ($place % $every === 0) {
                 $date = $at->toDateTime();
                 $isFirst = $place === 0 || (int) $date->format('j') <= $every;
-                $days[] = ['x' => round(self::LEFT + ($place + 0.5) * $day, 1), 'text' => $isFirst ? Dates::short($at) : $date->format('j')];
+                $days[] = [
+                    'x' => round(self::LEFT + ($place + 0.5) * $day, 1),
+                    'text' => $isFirst ? Dates::short($at) : $date->format('j'),
+                ];
             }
             if ((int) $at->toDateTime()->format('N') >= 6) {
                 $weekends[] = round(self::LEFT + $place * $day, 1);

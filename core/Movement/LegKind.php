@@ -27,6 +27,8 @@ enum LegKind: string
     case RenewOff = 'renew_off';
     /** The auth code is in hand, and fits. */
     case Code = 'code';
+    /** The code is given to whoever has the name transferred elsewhere. */
+    case HandOut = 'hand_out';
     /** The losing side sets the gaining registrar's tag. */
     case Tag = 'tag';
     /** The transfer is ordered and paid at the gaining registrar. */
@@ -52,6 +54,7 @@ enum LegKind: string
             self::LockAccount,
             self::RenewOff,
             self::Code,
+            self::HandOut,
             self::Tag,
             self::Answer => true,
             default => false,

@@ -17,6 +17,8 @@ final readonly class Gaining
      * @param  Money|null  $price  of this transfer, with tax; null: not known
      * @param  Money|null  $balance  what a prepaid account has; null: it is paid otherwise
      * @param  bool  $renewsItself  whether auto-renew is to be on there
+     * @param  bool  $isOurs  whether it is an account of ours; of another's nothing is asked
+     * @param  string|null  $tag  under which registries that move names by tag know it; null: not known
      */
     public function __construct(
         public string $registrar,
@@ -27,7 +29,15 @@ final readonly class Gaining
         public ?Money $price = null,
         public ?Money $balance = null,
         public bool $renewsItself = false,
+        public bool $isOurs = true,
+        public ?string $tag = null,
     ) {
+    }
+
+    /** Somebody else's account, wherever that is. */
+    public static function elsewhere(string $registrar, ?string $tag = null): self
+    {
+        return new self($registrar, isOurs: false, tag: $tag);
     }
 
     /** What its balance lacks for the price; null: nothing, as far as is known. */

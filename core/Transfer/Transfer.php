@@ -47,7 +47,10 @@ final readonly class Transfer
     public function judge(): Readiness
     {
         if ($this->losing->registrar === $this->gaining->registrar) {
-            return Readiness::of([Finding::of(TransferFinding::SameRegistrar, Effect::Stops, null, registrar: $this->losing->registrar)], []);
+            return Readiness::of(
+                [Finding::of(TransferFinding::SameRegistrar, Effect::Stops, null, registrar: $this->losing->registrar)],
+                [],
+            );
         }
 
         return Readiness::of([
@@ -87,10 +90,15 @@ final readonly class Transfer
             if ($this->wantsCode()) {
                 $legs[] = new Leg(LegKind::Code, Actor::House, $now);
             }
-            $legs[] = new Leg(LegKind::Order, Actor::House, $now);
+            $legs[] = $this->gaining->isOurs
+                ? new Leg(LegKind::Order, Actor::House, $now)
+                : new Leg(LegKind::HandOut, Actor::Receiver, $arrival->latest, $now);
             $legs[] = new Leg(LegKind::Answer, $this->losing->isOurs ? Actor::House : Actor::Registrar, $arrival->latest, $arrival->likely);
         }
         $legs[] = new Leg(LegKind::Arrive, Actor::Registry, $arrival->latest, $arrival->likely);
+        if (! $this->gaining->isOurs) {
+            return $legs;
+        }
         if ($rules->verifyDays->value > 0) {
             $legs[] = new Leg(LegKind::Verify, Actor::Client, $arrival->latest->plusDays($rules->verifyDays->value));
         }
@@ -109,7 +117,9 @@ final readonly class Transfer
     {
         $until = $this->code->goodUntil($this->life->rules->codeDays->value);
 
-        return $this->isByCode() && ($this->code->inHand === null || $this->code->fits === false || $until?->hasComeAt($this->life->now) === true);
+        $isGood = $this->code->inHand !== null && $this->code->fits !== false && $until?->hasComeAt($this->life->now) !== true;
+
+        return $this->isByCode() && ! $isGood;
     }
 
     public function arrival(): Arrival
@@ -270,6 +280,12 @@ final readonly class Transfer
     {
         $registrar = $this->gaining->registrar;
         $suffix = $this->life->facts->name->suffix();
+        if ($this->life->rules->movesBy->value === MovesBy::Tag && $this->gaining->tag === null) {
+            return [Finding::of(TransferFinding::TagNotKnown, Effect::Stops, null, registrar: $registrar, suffix: $suffix)];
+        }
+        if (! $this->gaining->isOurs) {
+            return [];
+        }
         if ($this->gaining->takesSuffix !== true) {
             return [
                 $this->gaining->takesSuffix === false

@@ -44,6 +44,8 @@ enum TransferFinding: string implements FindingTag
 
     case SuffixNotTaken = 'suffix_not_taken';
     case SuffixNotKnown = 'suffix_not_known';
+    /** Names of its suffix go by that, and nobody has said which it is. */
+    case TagNotKnown = 'tag_not_known';
     case PriceNotKnown = 'price_not_known';
     case BalanceLacks = 'balance_lacks';
 
@@ -76,7 +78,7 @@ enum TransferFinding: string implements FindingTag
             self::RenewsItself => ['registrar'],
             self::YearLost => ['until'],
             self::NoYear => ['suffix'],
-            self::SuffixNotTaken, self::SuffixNotKnown => ['registrar', 'suffix'],
+            self::SuffixNotTaken, self::SuffixNotKnown, self::TagNotKnown => ['registrar', 'suffix'],
             self::SameRegistrar, self::PriceNotKnown, self::ZoneNotThere, self::KeysNotTaken => ['registrar'],
             self::BalanceLacks => ['registrar', 'sum'],
             self::MailboxDead, self::MailboxForwards, self::MailboxInside => ['mailbox'],

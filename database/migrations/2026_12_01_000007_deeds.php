@@ -124,8 +124,8 @@ return new class extends Migration
                 position smallint NOT NULL,
                 kind text NOT NULL
                     CHECK (kind IN ('unlock_account', 'lift_lock', 'offer', 'confirm', 'accept', 'lock_account', 'set_lock',
-                        'confirm_prior', 'confirm_new', 'registrant', 'renew_off', 'code', 'tag', 'order', 'answer', 'arrive', 'verify',
-                        'renew_on', 'compare')),
+                        'confirm_prior', 'confirm_new', 'registrant', 'renew_off', 'code', 'hand_out', 'tag', 'order', 'answer',
+                        'arrive', 'verify', 'renew_on', 'compare')),
                 actor text NOT NULL
                     CHECK (actor IN ('house', 'client', 'giver', 'receiver', 'registrar', 'registry', 'host', 'time')),
                 due_by timestamptz,

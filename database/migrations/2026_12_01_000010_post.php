@@ -15,7 +15,7 @@ return new class extends Migration
                 id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
                 kind text NOT NULL UNIQUE
                     CHECK (kind IN ('verification_first', 'verification_reminder', 'confirmation_prior', 'confirmation_new',
-                        'acceptance', 'yearly')),
+                        'acceptance', 'yearly', 'codes')),
                 -- Null: as it ships.
                 subject text CHECK (btrim(subject) <> '' AND length(subject) <= 200 AND subject !~ '[\r\n]'),
                 body text CHECK (btrim(body) <> '' AND length(body) <= 10000),
@@ -39,7 +39,7 @@ return new class extends Migration
                 -- Letters of other kinds than the morning's, each once to each reader.
                 kind text NOT NULL DEFAULT 'morning'
                     CHECK (kind IN ('morning', 'alarm', 'acceptance', 'verification', 'yearly', 'confirmation', 'invitation',
-                        'password', 'way_in')),
+                        'password', 'way_in', 'codes')),
                 about text NOT NULL DEFAULT '',
                 docket_id bigint REFERENCES dockets ON DELETE CASCADE,
                 -- waiting: to be sent; sending: marked, and not answered yet; sent: taken by the post; refused: the post would not
@@ -71,7 +71,8 @@ return new class extends Migration
             -- Links in letters: only a digest stands here. By the machine's clock.
             CREATE TABLE links (
                 id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
-                purpose text NOT NULL CHECK (purpose IN ('accept_handover', 'verify_mailbox', 'confirm_registrant', 'set_password')),
+                purpose text NOT NULL
+                    CHECK (purpose IN ('accept_handover', 'verify_mailbox', 'confirm_registrant', 'set_password', 'receive_codes')),
                 digest char(64) NOT NULL UNIQUE CHECK (digest ~ '^[0-9a-f]{64}$'),
                 mailbox text NOT NULL,
                 docket_id bigint REFERENCES dockets ON DELETE CASCADE,
@@ -101,6 +102,14 @@ return new class extends Migration
             CREATE UNIQUE INDEX links_one_password ON links (user_id) WHERE used_at IS NULL AND withdrawn_at IS NULL
                 AND user_id IS NOT NULL;
             CREATE INDEX links_late ON links (docket_id) WHERE late_on IS NOT NULL;
+
+            -- To whom the auth codes of a docket were given: asked by letter, and shown once.
+            CREATE TABLE code_handouts (
+                docket_id bigint PRIMARY KEY REFERENCES dockets ON DELETE CASCADE,
+                mailbox text NOT NULL CHECK (btrim(mailbox) <> '' AND length(mailbox) <= 320),
+                written_on timestamptz NOT NULL,
+                shown_on timestamptz
+            );
 
             CREATE TABLE received (
                 id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,

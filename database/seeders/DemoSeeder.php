@@ -167,8 +167,8 @@ final class DemoSeeder extends Seeder
     }
 
     /**
-     * From the demo's day on Skerry and Lantern take commands by wire and Oriel by bridge, from the accounts that are the house's to act in; what
-     * began before goes on by its slip.
+     * From the demo's day on Skerry and Lantern take commands by wire and Oriel by bridge, from the accounts that are the house's to
+     * act in; what began before goes on by its slip.
      */
     private function gates(): void
     {

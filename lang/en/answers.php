@@ -3,6 +3,16 @@
 declare(strict_types=1);
 
 return [
+    'codes' => [
+        'title' => 'Auth codes',
+        'heading' => '{1} The auth code of a domain name, from :house|[2,*] The auth codes of :count domain names, from :house',
+        'said' => 'With its auth code, a domain name can be transferred to another registrar. Whoever has the code can do that, so please '
+            .'keep it to yourself.',
+        'once' => 'They are shown once. Have the order at the new registrar ready, or a safe place to write them down.',
+        'show' => 'Show them now',
+        'copy' => 'Please copy them now: this page can’t be opened again. Give each to the new registrar with your order.',
+        'code' => 'Auth code',
+    ],
     'confirm' => [
         'i_am_the_prior' => '{1} I am the present registrant, or act for them, and agree that the name passes to the new one on these '
             .'terms:|[2,*] I am the present registrant, or act for them, and agree that the names pass to the new one on these terms:',

@@ -177,6 +177,27 @@ return [
         'arrives' => 'Arrives between :first and :last, likely by :likely.',
         'ends_on' => 'expires :day',
     ],
+    'transfer_away' => [
+        'title' => 'Transfer to somebody else’s registrar',
+        'headline' => '{1} Prepare one name to leave for :registrar|[0,*] Prepare :names names to leave for :registrar',
+        'one_line' => 'transfer away to :registrar',
+        'explained' => 'Names leave for a registrar where we have no account. We lift the lock, get the auth codes, give them to whoever '
+            .'orders the transfer there, and watch until the names have gone.',
+        'after' => 'Where the registrar takes commands, it is told; elsewhere a slip says what to do. When a name has gone, our record is '
+            .'closed and the name is watched. Until then it can be cancelled: the lock is set again.',
+        'to' => 'New registrar',
+        'to_said' => 'As its people call it.',
+        'mailbox' => 'Who gets the auth codes',
+        'mailbox_said' => 'A letter leads to a page that shows them once. Leave it empty to tell the codes yourself.',
+        'no_mailbox' => 'That is no e-mail address.',
+        'tag' => 'Its registrar tag',
+        'tag_said' => 'Only for names that are transferred by tag, such as .uk.',
+        'watched_for' => 'transferred away to :registrar',
+        'handed' => 'The auth codes were sent to :mailbox on :day, as a link.',
+        'shown' => 'The auth codes were shown to :mailbox on :day.',
+        'again' => 'Send another link',
+        'sent_again' => 'Another letter is on its way. The link in the earlier one no longer works.',
+    ],
     'codes' => [
         'enter' => '{1} Enter the auth code of one name|[2,*] Enter the auth codes of :count names',
         'label' => 'Names and their auth codes',

@@ -257,6 +257,7 @@ return [
         'no_year' => 'A transfer adds no year under .:suffix',
         'suffix_not_taken' => ':registrar does not take .:suffix names',
         'suffix_not_known' => 'Nobody knows whether :registrar takes .:suffix names',
+        'tag_not_known' => '.:suffix names are transferred by registrar tag, and that of :registrar is not known',
         'price_not_known' => 'The price at :registrar is not known',
         'balance_lacks' => 'The balance at :registrar lacks :sum',
         'mailbox_not_known' => 'Nobody knows the mailbox of whoever must approve it',

@@ -46,6 +46,13 @@ return [
                 ."web pages and e-mail stop working until you confirm.\n\nIf you don’t know what this is about, ask :house, or whoever "
                 .'looks after your web pages.',
         ],
+        'codes' => [
+            'subject' => 'The auth {code|codes} of {:name|:count domain names}, for the transfer to :registrar',
+            'body' => "Hello,\n\n{this domain name is|these :count domain names are} ready to be transferred to :registrar:\n\n:names\n\n"
+                .'The auth {code is|codes are} not in this letter. Please read {it|them} here by :by; {it is|they are} shown '
+                ."once:\n\n:link\n\nThe link is for you alone; please don’t pass it on. Then order the transfer at :registrar, and "
+                ."enter {the code|each code} there.\n\nIf you did not expect this, please tell :house.\n\n:house",
+        ],
         'yearly' => [
             'subject' => 'Your yearly reminder: the record of your domain {name|names}',
             'body' => "Once a year, registrants of domain names are sent the data on record. This is yours for :year:\n\n:records\n\nIf "
@@ -58,6 +65,7 @@ return [
         'confirmation_new' => 'Asks the new registrant to agree',
         'verification_first' => 'Verification: first letter',
         'verification_reminder' => 'Verification: reminder',
+        'codes' => 'Gives auth codes to whoever transfers names away',
         'yearly' => 'Yearly reminder of the data on record',
     ],
     'word' => [

@@ -39,8 +39,8 @@ return [
     'kept' => ':count records kept on :day',
     'not_kept' => 'No copy of its zone is kept.',
     'zone_same' => 'Compared after the arrival: nothing of the zone was lost, :count record sets are the same.',
-    'zone_lost' => '{1} Compared after the arrival: one record set is missing or different.|[2,*] Compared after the arrival: :count record '
-        .'sets are missing or different.',
+    'zone_lost' => '{1} Compared after the arrival: one record set is missing or different.|[2,*] Compared after the arrival: :count '
+        .'record sets are missing or different.',
     'see_zone' => 'Its zone',
     'leg' => [
         'unlock_account' => 'Account unlocked',
@@ -55,6 +55,7 @@ return [
         'registrant' => 'Registrant changed',
         'renew_off' => 'Auto-renew off',
         'code' => 'Auth code in hand',
+        'hand_out' => 'Auth code handed out',
         'tag' => 'Registrar tag changed',
         'order' => 'Ordered and paid',
         'answer' => 'Answer of the losing registrar',

@@ -267,6 +267,7 @@ return [
             'do' => 'Request the auth codes of these names, and enter them on this docket',
             'otherwise' => 'they can’t be transferred',
         ],
+        'hand_out' => ['do' => 'Read the auth code and order the transfer', 'otherwise' => 'nothing moves'],
         'tag' => ['do' => 'Change the registrar tag of these names', 'otherwise' => 'nothing moves'],
         'order' => ['do' => 'Order and pay the transfer of these names, with their auth codes', 'otherwise' => 'nothing moves'],
         'answer' => ['do' => 'Approve the transfer', 'otherwise' => 'it goes through by itself days later'],

@@ -28,7 +28,8 @@ final readonly class MovePages
             "{$name->name} is to go to another registrar",
             '<p>From '.Sheet::esc(Registrar::of($name->registrar)->name).', by itself on '.gmdate('j F Y', $name->transfer->by)
                 .'.</p><form method=post><input type=hidden name=key value="'.Sheet::esc($this->key).'">'
-                .'<p><button name=answer value=approve>Approve it now</button> <button name=answer value=reject>Refuse it</button></p></form>',
+                .'<p><button name=answer value=approve>Approve it now</button> '
+                .'<button name=answer value=reject>Refuse it</button></p></form>',
         );
     }
 

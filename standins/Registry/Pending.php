@@ -15,8 +15,13 @@ final readonly class Pending
      * @param  bool  $accepted  by the receiver, where the giving side has the last word
      * @param  string  $how  what time answers; of a transfer
      */
-    public function __construct(public string $to, public int $asked, public int $by, public bool $accepted = false, public string $how = 'serverApproved')
-    {
+    public function __construct(
+        public string $to,
+        public int $asked,
+        public int $by,
+        public bool $accepted = false,
+        public string $how = 'serverApproved',
+    ) {
     }
 
     public static function of(?JsonNode $node): ?self

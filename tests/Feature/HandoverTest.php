@@ -193,13 +193,13 @@ final class HandoverTest extends TestCase
             ->assertSeeInOrder(
                 [
                     'The <span',
-                    'Giving side: account 40718',
+                    'Giving side: Skerry Registrations, account 40718',
                     'Lift the lock',
                     'Offer the names',
                     'login-40718',
                     'login-51877',
                     "one.com\ntwo.com\nthree.com",
-                    'Receiving side: account 51877',
+                    'Receiving side: Skerry Registrations, account 51877',
                     'Accept',
                     'Set the lock again',
                 ],

@@ -9,8 +9,10 @@ use App\Http\Middleware\NothingKept;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Custodian;
 use App\Models\Docket;
+use App\Models\DocketLine;
 use App\Models\Handing;
 use App\Models\Import;
+use App\Models\Movement;
 use App\Models\NamedPlace;
 use App\Models\NamedSet;
 use App\Models\Pattern;
@@ -41,6 +43,7 @@ final class TruthTest extends TestCase
             'prepared_by' => $house->clerk->id,
             'prepared_on' => Instant::of('2026-10-06'),
         ]);
+        DocketLine::query()->create(['docket_id' => $docket->id, 'name_id' => $name->id, 'position' => 1, 'state' => 'prepared']);
         $import = Import::query()->create([
             'user_id' => $house->clerk->id,
             'file' => 'list.csv',
@@ -68,6 +71,13 @@ final class TruthTest extends TestCase
             'pattern' => Pattern::query()->firstOrFail()->id,
             'copy' => 1,
             'set' => NamedSet::query()->create(['name' => 'Gull', 'servers' => [['host' => 'ns1.gull.example']]])->id,
+            'movement' => Movement::query()->create([
+                'name_id' => $name->id,
+                'docket_id' => $docket->id,
+                'kind' => 'handover',
+                'opened_on' => Instant::of('2026-10-06'),
+                'closed_on' => Instant::of('2026-10-07'),
+            ])->id,
             'place' => NamedPlace::query()->create(['name' => 'Gull, shared'])->id,
             'site' => 1,
             'deed' => 'change_words',

@@ -238,7 +238,7 @@ final class WorldPagesTest extends TestCase
         $ports = json_decode($this->get('/ports')->body, true);
         self::assertIsArray($ports);
         self::assertSame(
-            ['page', 'directories', 'text', 'gate', 'post', 'mailboxes', 'bridge', 'web servers', 'name servers'],
+            ['page', 'directories', 'text', 'gate', 'second gate', 'post', 'mailboxes', 'bridge', 'web servers', 'name servers'],
             array_keys($ports),
         );
     }

@@ -7,19 +7,16 @@ namespace App\Actions\Books;
 use Acre\Core\Finding\Effect;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Movement\Readiness;
-use Acre\Core\Record\RecordFinding;
 use Acre\Core\Rulebook\Phase;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 use App\Actions\Deeds\DeedInBooks;
-use App\Actions\Deeds\PassHolding;
+use App\Actions\Deeds\LeaveBooks;
 use App\Models\DocketLine;
-use App\Models\DriftState;
 use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 use App\View\Words;
-use Illuminate\Database\Connection;
 
 /**
  * What is ours no more, because it went to another registrar, was deleted or given up: closed in our books from now on, its past kept, and
@@ -34,8 +31,7 @@ final class RemoveNames extends DeedInBooks
     private const LONGEST = 300;
 
     public function __construct(
-        private readonly Connection $database,
-        private readonly PassHolding $pass,
+        private readonly LeaveBooks $leave,
         private readonly Rulebook $book,
         private readonly Words $words,
     ) {
@@ -85,30 +81,8 @@ final class RemoveNames extends DeedInBooks
 
     protected function write(DocketLine $line, HeldCase $file, array $terms, Instant $now): array
     {
-        $this->pass->end($file, $now);
-        $this->database
-            ->table('drifts')
-            ->where('name_id', $file->nameId)
-            ->where('state', DriftState::Open)
-            ->update(['state' => DriftState::Taken, 'settled_at' => $now->isoSecond(), 'docket_id' => $line->docket_id]);
-        if ($terms['then'] === self::WATCH) {
-            $this->database->table('watchings')->insert([
-                'name_id' => $file->nameId,
-                'client_id' => $file->clientId,
-                'why' => $terms['because'],
-                'since' => $now->isoSecond(),
-                'by_id' => $line->docket->settled_by,
-                'registrar' => self::goneTo($file),
-                'registrant' => $file->registrant,
-                'created_on' => $file->facts->created?->isoSecond(),
-                'ends_on' => $file->facts->ends?->isoSecond(),
-            ]);
-        }
-        // Whoever has it now, its directory says more of it soon, or is asked no more.
-        $this->database
-            ->table('observing')
-            ->where('name_id', $file->nameId)
-            ->update(['due_at' => $terms['then'] === self::WATCH ? $now->isoSecond() : 'infinity']);
+        $because = is_string($terms['because'] ?? null) ? $terms['because'] : '';
+        $this->leave->handle($line, $file, $now, $terms['then'] === self::WATCH ? $because : null);
 
         return [];
     }
@@ -127,16 +101,5 @@ final class RemoveNames extends DeedInBooks
             'then' => $this->words->say('deeds.remove_names.then.'.($terms['then'] === self::WATCH ? 'watch' : 'end')),
             'because' => is_string($terms['because'] ?? null) ? $terms['because'] : '',
         ];
-    }
-
-    private static function goneTo(HeldCase $file): string
-    {
-        foreach ($file->drifts as $drift) {
-            if ($drift->tag === RecordFinding::OtherRegistrar) {
-                return is_string($drift->seen()) ? $drift->seen() : '';
-            }
-        }
-
-        return $file->account->registrarName;
     }
 }

@@ -9,8 +9,8 @@ use Acre\Core\Time\Instant;
 use App\Models\DocketLine;
 
 /**
- * What a line opened ends with it: its movement, and the steps that were left where it was done; what comes after it is seen or said, and not
- * supposed. In the line's transaction.
+ * What a line opened ends with it: its movement, and the steps that were left where it was done; what comes after it is seen or said, and
+ * not supposed. In the line's transaction.
  */
 final class EndMovement
 {

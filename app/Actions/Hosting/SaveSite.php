@@ -100,19 +100,6 @@ final readonly class SaveSite
         );
     }
 
-    /**
-     * What these names' hosts show has changed.
-     *
-     * @param  list<int>  $nameIds
-     */
-    public static function ofNames(Connection $database, array $nameIds): void
-    {
-        $database->update(
-            "UPDATE sites SET next_look = '-infinity' WHERE name_id = ANY (?::bigint[])",
-            ['{'.implode(',', $nameIds).'}'],
-        );
-    }
-
     /** What somebody writes down by hand is no docket's any more: one that is called off must not undo it. */
     private function lookAgain(NameSite $site): void
     {

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Actions\Orders;
 
 use App\Actions\Setbacks\SetAside;
+use App\Actions\Transfer\TransferAway;
+use App\Jobs\EndSeenLine;
 use App\Models\Account;
+use App\Models\DocketLine;
+use App\Models\LineState;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Models\SetbackKind;
@@ -202,6 +206,9 @@ final class ReceiveMessages
         ]);
         $ended = $saidAt = [];
         foreach ($messages as $one) {
+            if ($one->textOrNull('kind') === MessageKind::Transfer->value && in_array($one->textOrNull('state'), self::DONE, true)) {
+                $this->left($account, $one);
+            }
             $order = match (MessageKind::tryFrom($one->textOrNull('kind') ?? '')) {
                 MessageKind::Handover => $this->handover($one),
                 MessageKind::Transfer => $this->transfer($one),
@@ -237,6 +244,23 @@ final class ReceiveMessages
             fn (Order $order): bool => $order->kind === OrderKind::HandOver &&
                 ($order->terms['number'] ?? null) === $message->textOrNull('receiver'),
         );
+    }
+
+    /** A name that was to leave this account has: no order of ours waits for that. */
+    private function left(Account $account, Row $message): void
+    {
+        if ($message->textOrNull('receiver') === $account->number) {
+            return;
+        }
+        $lines = DocketLine::query()
+            ->where('name_id', $message->int('name_id'))
+            ->where('giving_account_id', $account->id)
+            ->where('state', LineState::Begun)
+            ->whereHas('docket', fn ($docket) => $docket->where('deed', TransferAway::key()))
+            ->pluck('id');
+        foreach (array_filter($lines->all(), is_int(...)) as $id) {
+            $this->database->afterCommit(fn () => EndSeenLine::dispatch($id));
+        }
     }
 
     /** The transfer to this account that a message ends. */

@@ -76,20 +76,7 @@ final readonly class KeepZonesInTurn
         );
     }
 
-    /**
-     * These are asked for before their turn, after those that are about to move.
-     *
-     * @param  list<int>  $nameIds
-     */
-    public static function soon(Connection $database, array $nameIds, Instant $now): void
-    {
-        $database->update(
-            'UPDATE zone_looks SET next_look = LEAST(next_look, ?) WHERE name_id = ANY (?::bigint[])',
-            [$now->isoSecond(), '{'.implode(',', $nameIds).'}'],
-        );
-    }
-
-    /** Likewise all that were last seen with something wrong about mail. */
+    /** All that were last seen with something wrong about mail are asked for before their turn, after those that are about to move. */
     public static function faultySoon(Connection $database, Instant $now): void
     {
         $database->update(

@@ -8,7 +8,7 @@ use Acre\Core\Name\DomainName;
 use Acre\Core\Time\Instant;
 use Acre\Core\Zone\RecordsWanted;
 use Acre\Core\Zone\SetWanted;
-use App\Actions\Hosting\SaveSite;
+use App\Actions\Looks\LookSoon;
 use App\Models\DocketLine;
 use App\Outside\Dns\Dns;
 use App\Outside\Dns\RecordsAsked;
@@ -91,8 +91,7 @@ final readonly class WatchRecords
             );
             if ($agreed) {
                 // Every page says the new ones at once.
-                KeepZonesInTurn::soon($this->database, [$names[$one->key]], $now);
-                SaveSite::ofNames($this->database, [$names[$one->key]]);
+                LookSoon::atZonesAndPages($this->database, [$names[$one->key]], $now);
             }
         });
     }

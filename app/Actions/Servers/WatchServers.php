@@ -9,7 +9,7 @@ use Acre\Core\Delegation\DelegationSeen;
 use Acre\Core\Delegation\Propagation;
 use Acre\Core\Delegation\ServerSet;
 use Acre\Core\Time\Instant;
-use App\Actions\Hosting\SaveSite;
+use App\Actions\Looks\LookSoon;
 use App\Models\DocketLine;
 use App\Support\Row;
 use Illuminate\Database\Connection;
@@ -81,8 +81,7 @@ final readonly class WatchServers
         );
         if ($servers !== null && $row->instant('servers_at') === null) {
             // Its zone and its pages are others now.
-            KeepZonesInTurn::soon($this->database, [$nameId], $now);
-            SaveSite::ofNames($this->database, [$nameId]);
+            LookSoon::atZonesAndPages($this->database, [$nameId], $now);
         }
 
         return $ended === null ? $row->instant('began_at') : null;

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Transfer;
 
+use Acre\Core\Finding\Actor;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Time\Instant;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Handover\LockAgain;
-use App\Actions\Servers\KeepZonesInTurn;
+use App\Actions\Looks\LookSoon;
 use App\Jobs\WorkGate;
 use App\Models\DocketLine;
 use App\Models\Leg;
@@ -48,7 +49,7 @@ final readonly class AfterTransfer
 
     public function arrived(DocketLine $line, int $accountId, bool $mayBeLocked, bool $renews): void
     {
-        KeepZonesInTurn::soon($this->database, [$line->name_id], $this->clock->now());
+        LookSoon::atZones($this->database, [$line->name_id], $this->clock->now());
         if ($this->orders->takesCommands($accountId)) {
             $this->tell($line, $accountId, [...$mayBeLocked ? [OrderKind::LockOn] : [], ...$renews ? [OrderKind::AutoRenewOn] : []]);
         }
@@ -76,9 +77,26 @@ final readonly class AfterTransfer
             ->whereIn('kind', [LegKind::Verify, LegKind::Compare, ...$hadRenewed ? [] : [LegKind::RenewOn]])
             ->delete();
         $accountId = $line->giving_account_id ?? 0;
+        $this->wantLockAgain($movement, $now);
         $this->lock->after($line, $accountId, $now);
         if ($hadRenewed && $this->orders->takesCommands($accountId)) {
             $this->tell($line, $accountId, [OrderKind::AutoRenewOn]);
+        }
+    }
+
+    /** A name that was to leave us had no such step: only now that it stays. */
+    private function wantLockAgain(Movement $movement, Instant $now): void
+    {
+        $legs = Leg::query()->where('movement_id', $movement->id)->get();
+        $wasLifted = $legs->contains(fn (Leg $leg): bool => $leg->kind === LegKind::LiftLock && $leg->done_on !== null);
+        if ($wasLifted && ! $legs->contains(fn (Leg $leg): bool => $leg->kind === LegKind::SetLock)) {
+            Leg::query()->create([
+                'movement_id' => $movement->id,
+                'position' => count($legs) + 1,
+                'kind' => LegKind::SetLock,
+                'actor' => Actor::House,
+                'due_by' => $now->plusDays(1),
+            ]);
         }
     }
 

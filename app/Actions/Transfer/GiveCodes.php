@@ -21,7 +21,7 @@ final readonly class GiveCodes
     {
     }
 
-    /** @return array{int, list<array{int, string}>} how many are kept; the lines that are not, by number, with the reason, without their text */
+    /** @return array{int, list<array{int, string}>} how many are kept; lines that are not, by number, with the reason and no text */
     public function handle(User $user, #[SensitiveParameter] string $text): array
     {
         [$codes, $refused] = self::read($text);

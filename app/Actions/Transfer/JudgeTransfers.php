@@ -28,15 +28,18 @@ final class JudgeTransfers
     /** @var array<int, Row> by name: its code, its kept zone, its DS */
     private array $known = [];
 
-    /** @var array<string, array{Money, Money}|null> of a transfer by suffix, without tax and with it; null: it has a price of another action */
+    /** @var array<string, array{Money, Money}|null> of a transfer by suffix, without tax and with it; null: only other actions have one */
     private array $prices = [];
 
     public function __construct(private readonly Connection $database, private readonly OwnServers $own, private readonly Rulebook $book)
     {
     }
 
-    /** @param  list<HeldCase>  $files */
-    public function readAhead(array $files, Account $gaining, Instant $now): void
+    /**
+     * @param  list<HeldCase>  $files
+     * @param  Account|null  $gaining  null: none of ours
+     */
+    public function readAhead(array $files, ?Account $gaining, Instant $now): void
     {
         $names = '{'.implode(',', array_map(fn (HeldCase $file): int => $file->nameId, $files)).'}';
         $registrars = array_unique(array_map(fn (HeldCase $file): int => $file->account->registrar, $files));
@@ -54,7 +57,7 @@ final class JudgeTransfers
         }
         $this->own->readAhead(array_values($registrars));
         foreach (
-            Row::all($this->database->select(
+            $gaining === null ? [] : Row::all($this->database->select(
                 'SELECT suffix, action, amount, currency, tax_percent FROM prices WHERE registrar_id = ? AND span @> ?::timestamptz',
                 [$gaining->registrar_id, $now->isoSecond()],
             )) as $row
@@ -80,30 +83,43 @@ final class JudgeTransfers
         return $this->prices[$file->facts->name->suffix()][0] ?? null;
     }
 
+    /** The side where a name that was read ahead is to go, in an account of ours. */
+    public function gaining(HeldCase $file, Account $account, bool $renews): Gaining
+    {
+        $registrar = $account->registrar;
+        $tags = array_filter($registrar->behind, fn (string $one): bool => preg_match('/\A[A-Z][A-Z0-9-]{1,15}\z/', $one) === 1);
+
+        return new Gaining(
+            $registrar->name,
+            // A registrar whose price list is known takes what stands there.
+            $this->prices === [] ? null : array_key_exists($file->facts->name->suffix(), $this->prices),
+            $registrar->takes_keys,
+            $registrar->own_servers_only,
+            $registrar->transfers_by_letter,
+            $this->price($file),
+            renewsItself: $renews,
+            // Registries write tags in capitals (common practice).
+            tag: array_values($tags)[0] ?? null,
+        );
+    }
+
     /** Of a name that was read ahead. */
-    public function of(HeldCase $file, Account $gaining, bool $renews, Instant $now): Transfer
+    public function of(HeldCase $file, Gaining $gaining, Instant $now): Transfer
     {
         $known = $this->known[$file->nameId] ?? null;
-        $suffix = $file->facts->name->suffix();
         $codeSince = $known?->instant('got_on');
-        $registrar = $gaining->registrar;
 
         return new Transfer(
             $file->life($this->book, $now),
             new Losing($file->account->registrarName, $file->account->ours, $file->facts->intent === Intent::ByItself ? true : null),
-            new Gaining(
-                $registrar->name,
-                // A registrar whose price list is known takes what stands there.
-                $this->prices === [] ? null : array_key_exists($suffix, $this->prices),
-                $registrar->takes_keys,
-                $registrar->own_servers_only,
-                $registrar->transfers_by_letter,
-                $this->price($file),
-                renewsItself: $renews,
-            ),
+            $gaining,
             $codeSince === null ? CodeKnown::none() : CodeKnown::since($codeSince, $known?->boolOrNull('fits')),
             $this->approver($file),
-            new ServersKnown($this->own->are($file->account->registrar, $file->servers), $known?->instant('kept_at'), $known?->boolOrNull('is_signed')),
+            new ServersKnown(
+                $this->own->are($file->account->registrar, $file->servers),
+                $known?->instant('kept_at'),
+                $known?->boolOrNull('is_signed'),
+            ),
             underWay: $file->waiting,
             seenOutside: $file->seenOutside(),
         );

@@ -6,6 +6,7 @@ namespace App\Actions\Transfer;
 
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Movement\LegKind;
+use Acre\Core\Time\Instant;
 use App\Actions\Deeds\PendingWrites;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Movements\TakeLegs;
@@ -18,6 +19,7 @@ use App\Models\Registration;
 use App\Queries\Names\CaseFiles;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 
 /** Transfers that waited for what a person does at the losing registrar go on once its code is in hand: that step is its last. */
@@ -44,7 +46,7 @@ final readonly class ResumeTransfers
         $dockets = DocketLine::query()
             ->whereIn('name_id', $nameIds)
             ->where('state', LineState::Begun)
-            ->whereHas('docket', fn ($docket) => $docket->where('deed', TransferNames::key()))
+            ->whereHas('docket', fn ($docket) => $docket->whereIn('deed', [TransferNames::key(), TransferAway::key()]))
             ->distinct()
             ->orderBy('docket_id')
             ->pluck('docket_id');
@@ -78,8 +80,23 @@ final readonly class ResumeTransfers
         $ids = array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all()));
         Name::query()->whereIn('id', $ids)->orderBy('id')->lockForUpdate()->get();
         $now = $this->clock->now();
+        if ($docket->deed === TransferNames::key()) {
+            $this->ask($docket, $lines, $now);
+        }
+        $this->legs->take($ids, self::FIRST, $now);
+        // Whoever read the code there has lifted the lock before: that stands before it on the slip.
+        Registration::query()
+            ->whereIn('name_id', $ids)
+            ->whereRaw('upper_inf(span)')
+            ->where('lock', Lock::On)
+            ->update(['lock' => Lock::Off->value]);
+    }
+
+    /** @param  Collection<int, DocketLine>  $lines */
+    private function ask(Docket $docket, Collection $lines, Instant $now): void
+    {
         $gaining = Account::query()->with('registrar')->findOrFail(TransferTerms::unpack($docket->terms)->accountId);
-        $files = $this->files->held($ids, $now);
+        $files = $this->files->held(array_map(fn (DocketLine $line): int => $line->name_id, array_values($lines->all())), $now);
         $this->judge->readAhead(array_values($files), $gaining, $now);
         $openings = new PendingWrites($this->database, $this->orders);
         foreach ($lines as $line) {
@@ -89,12 +106,5 @@ final readonly class ResumeTransfers
             }
         }
         $openings->write();
-        $this->legs->take($ids, self::FIRST, $now);
-        // Whoever read the code there has lifted the lock before: that stands before it on the slip.
-        Registration::query()
-            ->whereIn('name_id', $ids)
-            ->whereRaw('upper_inf(span)')
-            ->where('lock', Lock::On)
-            ->update(['lock' => Lock::Off->value]);
     }
 }

@@ -28,6 +28,23 @@ final readonly class SlipOfTransfer
 
     public function of(Docket $docket, Account $gaining): Slip
     {
+        $tags = array_filter($gaining->registrar->behind, fn (string $one): bool => preg_match('/\A[A-Z][A-Z0-9-]{1,15}\z/', $one) === 1);
+
+        return new Slip(
+            $gaining,
+            $this->lots($docket, array_values($tags)[0] ?? null, ! $this->orders->takesCommands($gaining->id)),
+            showsBoth: false,
+        );
+    }
+
+    public function away(Docket $docket, AwayTerms $terms): Slip
+    {
+        return new Slip(null, $this->lots($docket, $terms->tag, false));
+    }
+
+    /** @return list<SlipLot> */
+    private function lots(Docket $docket, ?string $tag, bool $byHandThere): array
+    {
         $open = $this->openLegs($docket);
         $lines = DocketLine::query()
             ->where('docket_id', $docket->id)
@@ -36,7 +53,6 @@ final readonly class SlipOfTransfer
             ->orderBy('lot')
             ->orderBy('position')
             ->get();
-        $byHandThere = ! $this->orders->takesCommands($gaining->id);
         $groups = [];
         foreach ($lines as $line) {
             $account = $line->givingAccount;
@@ -57,12 +73,12 @@ final readonly class SlipOfTransfer
                 $number + 1,
                 $account,
                 $together,
-                $this->steps($giving, $gaining),
-                $this->steps($receiving, $gaining, count($giving)),
+                $this->steps($giving, $tag),
+                $this->steps($receiving, $tag, count($giving)),
             );
         }
 
-        return new Slip($gaining, $lots, showsBoth: false);
+        return $lots;
     }
 
     /** A tag is set by whoever has the account there; the rest is ours only where the account is. */
@@ -78,28 +94,22 @@ final readonly class SlipOfTransfer
      * @param  int  $before  steps of the other side that stand before them
      * @return list<SlipStep>
      */
-    private function steps(array $kinds, Account $gaining, int $before = 0): array
+    private function steps(array $kinds, ?string $tag, int $before = 0): array
     {
         $steps = [];
         foreach ($kinds as $place => $kind) {
             $leg = LegKind::from($kind);
             $steps[] = new SlipStep(
                 $kind,
-                $leg === LegKind::Tag ? [$this->words->say('dockets.show.tag') => $this->tag($gaining)] : [],
-                in_array($leg, [LegKind::Code, LegKind::Tag, LegKind::Order], true),
+                $leg === LegKind::Tag
+                    ? [$this->words->say('dockets.show.tag') => $tag ?? $this->words->say('common.not_recorded')]
+                    : [],
+                in_array($leg, [LegKind::Code, LegKind::Tag, LegKind::Order, LegKind::Answer], true),
                 place: $before + $place + 1,
             );
         }
 
         return $steps;
-    }
-
-    /** Registries write tags in capitals (common practice); which of the names behind it is one nobody else says. */
-    private function tag(Account $gaining): string
-    {
-        $tags = array_filter($gaining->registrar->behind, fn (string $one): bool => preg_match('/\A[A-Z0-9-]{2,16}\z/', $one) === 1);
-
-        return array_values($tags)[0] ?? $this->words->say('common.not_recorded');
     }
 
     /** @return array<int, list<string>> the kinds of legs that are open, by name, in order */

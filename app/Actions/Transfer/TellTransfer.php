@@ -43,15 +43,38 @@ final readonly class TellTransfer
         ?Money $fee,
     ): void {
         $isToldHere = $losing->ours && $this->orders->takesCommands($losing->id);
-        $first = array_filter(self::FIRST, fn (string $leg): bool => in_array(LegKind::from($leg), $legs, true), ARRAY_FILTER_USE_KEY);
-        $before = null;
-        foreach ($isToldHere ? $first : [] as $kind) {
-            $before = $openings->order($line, $losing->id, $kind, endsLine: false, after: $before);
-        }
+        $before = $this->prepare($openings, $line, $losing, $legs);
         // What a person does first is waited for.
-        if (in_array(LegKind::Order, $legs, true) && ($isToldHere || $first === [])) {
+        if (in_array(LegKind::Order, $legs, true) && ($isToldHere || self::first($legs) === [])) {
             $this->ask($openings, $line, $losing, $gaining, $fee, $before);
         }
+    }
+
+    /**
+     * The losing side lifts the lock and gives the code.
+     *
+     * @param  list<LegKind>  $legs  of this name
+     * @return string|null the last of what it is told, for another to wait for; null: it is told nothing
+     */
+    public function prepare(PendingWrites $openings, DocketLine $line, AccountFacts $losing, array $legs): ?string
+    {
+        $before = null;
+        if ($losing->ours && $this->orders->takesCommands($losing->id)) {
+            foreach (self::first($legs) as $kind) {
+                $before = $openings->order($line, $losing->id, $kind, endsLine: false, after: $before);
+            }
+        }
+
+        return $before;
+    }
+
+    /**
+     * @param  list<LegKind>  $legs
+     * @return array<string, OrderKind>
+     */
+    private static function first(array $legs): array
+    {
+        return array_filter(self::FIRST, fn (string $leg): bool => in_array(LegKind::from($leg), $legs, true), ARRAY_FILTER_USE_KEY);
     }
 
     /** The gaining side asks for it. */

@@ -14,13 +14,13 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Transfer\Transfer;
 use Acre\Wire\Epp\EppCode;
 use App\Actions\Deeds\EndMovement;
+use App\Actions\Deeds\EndsOutside;
 use App\Actions\Deeds\Illustrated;
 use App\Actions\Deeds\JudgesByStore;
 use App\Actions\Deeds\PassHolding;
 use App\Actions\Deeds\PendingWrites;
 use App\Actions\Deeds\ReadsAhead;
 use App\Actions\Deeds\SaysItself;
-use App\Actions\Deeds\SeenOutside;
 use App\Actions\Gates\GateOrders;
 use App\Actions\Gates\StoreAuthCode;
 use App\Models\Account;
@@ -38,7 +38,7 @@ use App\Support\TradeClock;
 use Illuminate\Database\Query\Builder;
 
 /** Names go from one registrar to another. What each side's registrar takes as a command it is told; the rest stands on a slip. */
-final class TransferNames implements Illustrated, JudgesByStore, ReadsAhead, SeenOutside
+final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, ReadsAhead
 {
     use SaysItself;
 
@@ -253,7 +253,9 @@ final class TransferNames implements Illustrated, JudgesByStore, ReadsAhead, See
             $this->beforeJudging([$file], $terms);
         }
 
-        return $this->judge->of($file, $this->account($terms), TransferTerms::unpack($terms)->renews, $now);
+        $gaining = $this->judge->gaining($file, $this->account($terms), TransferTerms::unpack($terms)->renews);
+
+        return $this->judge->of($file, $gaining, $now);
     }
 
     /** @param  array<string, mixed>  $terms */

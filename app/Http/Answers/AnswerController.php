@@ -49,7 +49,14 @@ final readonly class AnswerController
             return $this->page($token, $e->getMessage());
         }
 
-        return $said === null ? $this->over($token) : $this->told($said);
+        return match (true) {
+            $said === null => $this->over($token),
+            is_array($said) => response()->view(
+                $said[0],
+                ['token' => $token, 'house' => $this->house->name(), 'words' => $this->words, ...$said[1]],
+            ),
+            default => $this->told($said),
+        };
     }
 
     /** @param  string  $wrong  what was wrong with what was typed; empty: nothing was yet */
@@ -98,6 +105,7 @@ final readonly class AnswerController
                 LinkPurpose::ConfirmRegistrant => ConfirmationPage::class,
                 LinkPurpose::VerifyMailbox => VerificationPage::class,
                 LinkPurpose::SetPassword => PasswordPage::class,
+                LinkPurpose::ReceiveCodes => CodesPage::class,
             },
         );
     }

@@ -15,9 +15,10 @@ interface AnswerPage
     /**
      * What was typed is carried out.
      *
-     * @return string|null which page says so, a word under `letters.answer`; null: the link is good no more
+     * @return string|array{string, array<string, mixed>}|null which page says so, a word under `letters.answer`, or a view with what that
+     *     needs; null: the link is good no more
      *
      * @throws NotAnswered when it can't be, and the link is still good
      */
-    public function store(Link $link, string $token, TypedAnswer $typed): ?string;
+    public function store(Link $link, string $token, TypedAnswer $typed): string|array|null;
 }

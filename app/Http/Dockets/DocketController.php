@@ -18,6 +18,8 @@ use App\Actions\Names\GatherNames;
 use App\Actions\Registrants\AskToConfirm;
 use App\Actions\Registrar\ChangeRecords;
 use App\Actions\Registrar\ChangeServers;
+use App\Actions\Transfer\HandOutCodes;
+use App\Actions\Transfer\TransferAway;
 use App\Actions\Transfer\TransferNames;
 use App\Http\OldInput;
 use App\Http\ProofText;
@@ -101,7 +103,9 @@ final readonly class DocketController
             ->paginate(200)
             ->withQueryString();
 
+        $nameIds = array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items()));
         $deed = $this->deeds->of($docket);
+        $isTransfer = $deed instanceof TransferNames || $deed instanceof TransferAway;
 
         return view('dockets.show', [
             ...$this->told($docket),
@@ -124,14 +128,15 @@ final readonly class DocketController
             'sitesOfLines' => $deed instanceof RedirectNames
                     ? $this->sites->ofLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
                     : [],
-            'movements' => $deed instanceof TransferNames
-                    ? $this->movements->ofDocket($docket->id, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))
+            'handout' => $deed instanceof TransferAway ? $this->movements->handout($docket->id) : null,
+            'movements' => $isTransfer
+                    ? $this->movements->ofDocket($docket->id, $nameIds)
                     : [],
-            'wantingCodes' => $deed instanceof TransferNames && $docket->state === DocketState::Settled
+            'wantingCodes' => $isTransfer && $docket->state === DocketState::Settled
                     ? $this->movements->wantingCodes($docket->id)
                     : [],
             'judged' => $docket->state === DocketState::Prepared
-                    ? $this->again->handle($docket, array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items())))
+                    ? $this->again->handle($docket, $nameIds)
                     : [],
             'today' => $this->clock->today(),
             'people' => new PeopleNamed(),
@@ -246,6 +251,18 @@ final readonly class DocketController
     }
 
     /** Writes once more to a registrant, whose word is waited for. */
+    /** Another link to the codes that nobody has read. */
+    public function sendCodes(SignedInRequest $request, Docket $docket, HandOutCodes $codes): RedirectResponse
+    {
+        try {
+            $codes->again($request->person(), $docket);
+        } catch (DeedError $e) {
+            return to_route('dockets.show', $docket)->withErrors(['docket' => $e->getMessage()]);
+        }
+
+        return to_route('dockets.show', $docket)->with('told', __('deeds.transfer_away.sent_again'));
+    }
+
     public function writeToSide(SignedInRequest $request, Docket $docket, Confirmation $confirmation, AskToConfirm $ask): RedirectResponse
     {
         try {

@@ -45,7 +45,7 @@ final readonly class Post
                         'body' => $body,
                         'isList' => ! in_array(
                             $letter->kind,
-                            ['acceptance', 'confirmation', 'verification', 'invitation', 'password', 'way_in'],
+                            ['acceptance', 'confirmation', 'verification', 'invitation', 'password', 'way_in', 'codes'],
                             true,
                         ),
                     ],

@@ -44,11 +44,20 @@ final readonly class ReadMovements
     public function ofDocket(int $docketId, array $nameIds): array
     {
         $found = [];
-        foreach (Movement::query()->with('legs')->where('docket_id', $docketId)->whereIn('name_id', $nameIds)->orderBy('id')->get() as $one) {
+        $movements = Movement::query()->with('legs')->where('docket_id', $docketId)->whereIn('name_id', $nameIds)->orderBy('id')->get();
+        foreach ($movements as $one) {
             $found[$one->name_id] = $this->one($one);
         }
 
         return $found;
+    }
+
+    /** Whom the auth codes of a docket were sent to; null: nobody yet. */
+    public function handout(int $docketId): ?CodeHandout
+    {
+        $row = $this->database->selectOne('SELECT mailbox, written_on, shown_on FROM code_handouts WHERE docket_id = ?', [$docketId]);
+
+        return $row === null ? null : CodeHandout::of(Row::of($row));
     }
 
     /** @return list<string> names whose transfers by this docket wait for a code that a person enters */

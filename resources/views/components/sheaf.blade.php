@@ -26,6 +26,7 @@
                         'change_registrant',
                         'request_code',
                         'transfer',
+                        'transfer_away',
                         'change_servers',
                         'change_keys',
                         'change_records',

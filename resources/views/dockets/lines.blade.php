@@ -48,7 +48,8 @@
                                 'begun' => 'is-move',
                             ][$line->state->value] ?? '' }}">{{ $words->say(
                                 'words.line_state.' . ($line->state !== App\Models\LineState::Begun ? $line->state->value
-                                    : (isset($movements[$line->name_id]) ? 'moving' : ($line->order !== null ? 'by_' . $line->givingAccount?->registrar->link : ($asked ? 'asked'
+                                    : (isset($movements[$line->name_id]) ? 'moving'
+                                    : ($line->order !== null ? 'by_' . $line->givingAccount?->registrar->link : ($asked ? 'asked'
                                         : ($line->has_open_word ? 'unheard' : 'begun'))))),
                             ) }}</span>
                     </td>

@@ -53,6 +53,7 @@
     @include('dockets.sides')
     @include('dockets.slip')
     @include('deeds.codes', ['wanting' => $wantingCodes])
+    @include('dockets.handout')
     @include('dockets.lines')
     @include('dockets.ending')
 </x-layout>

@@ -57,7 +57,10 @@
                     @endif
                     @if ($slip->receiver !== null && ($lot->receiving !== [] || $slip->showsBoth))
                         <div>
-                            <h3><x-sentence of="dockets.show.receiving" :with="['registrar' => $slip->receiver->registrar->name, 'number' => $slip->receiver->number]"><x-slot:login><span
+                            <h3><x-sentence of="dockets.show.receiving" :with="[
+                                'registrar' => $slip->receiver->registrar->name,
+                                'number' => $slip->receiver->number,
+                            ]"><x-slot:login><span
                                             class="mono">{{ $slip->receiver->login ?? __('common.not_recorded') }}</span></x-slot>
                                             </x-sentence>
                             </h3>

@@ -54,7 +54,7 @@
                 <text class="d-label" x="{{ $day['x'] }}" y="14" text-anchor="middle">{{ $day['text'] }}</text>
             @endforeach
             @foreach ($drawing->bars as $bar)
-                <text class="{{ $bar['state'] === 'now' ? 'd-label-flag' : ($bar['state'] === 'done' ? 'd-label-strong' : 'd-label') }}" x="2"
+                <text class="{{ ['now' => 'd-label-flag', 'done' => 'd-label-strong'][$bar['state']] ?? 'd-label' }}" x="2"
                     y="{{ $bar['y'] + 8 }}">{{ $said($bar['leg']) }}</text>
                 <text class="d-label-small" x="2" y="{{ $bar['y'] + 22 }}">{{ $words->say(
                     'movements.actor.' . $bar['leg']->leg->actor->value,

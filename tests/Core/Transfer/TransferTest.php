@@ -133,6 +133,14 @@ final class TransferTest extends TestCase
     ]])]
     #[TestWith(['name=bells.co.uk', ['tag house 10-06 10-07', 'arrive registry 10-06 10-07', 'compare house 10-08']])]
     #[TestWith(['name=bells.co.uk ours=no', ['tag giver 10-06 10-07', 'arrive registry 10-06 10-07', 'compare house 10-08']])]
+    #[TestWith(['elsewhere=yes lock=on code=none', [
+        'lift_lock house 10-06',
+        'code house 10-06',
+        'hand_out receiver 10-06 10-15',
+        'answer house 10-06 10-15',
+        'arrive registry 10-06 10-15',
+    ]])]
+    #[TestWith(['elsewhere=yes name=bells.co.uk tag=THEIRS', ['tag house 10-06 10-07', 'arrive registry 10-06 10-07']])]
     #[TestWith(['name=bells.de code=none', [
         'code house 10-06',
         'order house 10-06',
@@ -184,8 +192,12 @@ final class TransferTest extends TestCase
                 now: $now,
                 lock: ['on' => Lock::On, 'unknown' => Lock::NotKnown][$said['lock'] ?? ''] ?? Lock::Off,
             ),
-            new Losing(($said['same'] ?? '') === 'yes' ? 'Skerry Registrations' : 'Oriel Names', $is('ours') ?? true, isset($said['renews']) ? $is('renews') : false),
-            new Gaining(
+            new Losing(
+                ($said['same'] ?? '') === 'yes' ? 'Skerry Registrations' : 'Oriel Names',
+                $is('ours') ?? true,
+                isset($said['renews']) ? $is('renews') : false,
+            ),
+            ($is('elsewhere') === true) ? Gaining::elsewhere('Skerry Registrations', $said['tag'] ?? null) : new Gaining(
                 'Skerry Registrations',
                 isset($said['suffix']) ? $is('suffix') : true,
                 $is('takes'),
@@ -197,6 +209,7 @@ final class TransferTest extends TestCase
                     'USD' => Money::of('100.00', 'USD'),
                     default => Money::of($balance, 'GBP'),
                 },
+                tag: ($said['tag'] ?? '') === 'none' ? null : 'SKERRY',
             ),
             match ($code) {
                 'none' => CodeKnown::none(),
