@@ -42,6 +42,20 @@ return [
     'zone_lost' => '{1} Compared after the arrival: one record set is missing or different.|[2,*] Compared after the arrival: :count '
         .'record sets are missing or different.',
     'see_zone' => 'Its zone',
+    // What a step is in one movement, where the slip's words are of many names.
+    'do' => [
+        'answer' => 'approve the transfer, or let its time to answer pass',
+        'arrive' => 'move the name, and say so',
+        'code' => 'get its auth code, and enter it on the docket',
+        'hand_out' => 'read the auth code, and order the transfer',
+        'order' => 'order and pay the transfer, with its auth code',
+        'tag' => 'change its registrar tag',
+        'verify' => 'answer the letter that asks to verify the mailbox',
+    ],
+    'otherwise_of' => [
+        'answer' => 'it goes through by itself after five days',
+        'arrive' => 'ask the gaining registrar what became of it',
+    ],
     'leg' => [
         'unlock_account' => 'Account unlocked',
         'lift_lock' => 'Lock lifted',

@@ -271,7 +271,10 @@ return [
         'tag' => ['do' => 'Change the registrar tag of these names', 'otherwise' => 'nothing moves'],
         'order' => ['do' => 'Order and pay the transfer of these names, with their auth codes', 'otherwise' => 'nothing moves'],
         'answer' => ['do' => 'Approve the transfer', 'otherwise' => 'it goes through by itself days later'],
-        'arrive' => ['do' => 'Check that they have arrived, and mark them as done', 'otherwise' => 'our record stays as it is'],
+        'arrive' => [
+            'do' => 'Check that these names have arrived, and mark them as done',
+            'otherwise' => 'our record is changed only when the public record shows it',
+        ],
         'verify' => ['do' => 'The registrant verifies the mailbox', 'otherwise' => 'the registrar suspends the name'],
         'renew_on' => ['do' => 'Turn on auto-renew', 'otherwise' => 'it expires'],
         'compare' => ['do' => 'Compare expiry, name servers and zone', 'otherwise' => 'a loss is seen only when something fails'],

@@ -32,18 +32,21 @@ final readonly class SlipOfTransfer
 
         return new Slip(
             $gaining,
-            $this->lots($docket, array_values($tags)[0] ?? null, ! $this->orders->takesCommands($gaining->id)),
+            $this->lots($docket, array_values($tags)[0] ?? null, ! $this->orders->takesCommands($gaining->id), false),
             showsBoth: false,
         );
     }
 
     public function away(Docket $docket, AwayTerms $terms): Slip
     {
-        return new Slip(null, $this->lots($docket, $terms->tag, false));
+        return new Slip(null, $this->lots($docket, $terms->tag, false, true));
     }
 
-    /** @return list<SlipLot> */
-    private function lots(Docket $docket, ?string $tag, bool $byHandThere): array
+    /**
+     * @param  bool  $isAway  whether names leave us: what is ticked then is that they have gone
+     * @return list<SlipLot>
+     */
+    private function lots(Docket $docket, ?string $tag, bool $byHandThere, bool $isAway): array
     {
         $open = $this->openLegs($docket);
         $lines = DocketLine::query()
@@ -75,6 +78,7 @@ final readonly class SlipOfTransfer
                 $together,
                 $this->steps($giving, $tag),
                 $this->steps($receiving, $tag, count($giving)),
+                ends: $isAway || $receiving !== [] || in_array(LegKind::Tag->value, $giving, true),
             );
         }
 

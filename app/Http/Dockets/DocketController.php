@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Dockets;
 
 use Acre\Core\Time\Instant;
+use App\Actions\Deeds\Deed;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Deeds\EndMany;
@@ -105,7 +106,8 @@ final readonly class DocketController
 
         $nameIds = array_values(array_map(fn (DocketLine $line): int => $line->name_id, $lines->items()));
         $deed = $this->deeds->of($docket);
-        $isTransfer = $deed instanceof TransferNames || $deed instanceof TransferAway;
+        $isTransfer = self::isTransfer($deed);
+        $slip = $docket->state === DocketState::Settled ? $deed->slip($docket) : null;
 
         return view('dockets.show', [
             ...$this->told($docket),
@@ -117,7 +119,8 @@ final readonly class DocketController
                         ? $this->moving($progress, $progress->isOver(), $toTell)
                         : null),
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
-            'slip' => $docket->state === DocketState::Settled ? $deed->slip($docket) : null,
+            'slip' => $slip,
+            'tickable' => $isTransfer ? $slip?->tickable() ?? [] : null,
             'lines' => $lines,
             'watches' => $deed instanceof ChangeServers
                     ? $this->watches->ofLines(array_values(array_map(fn (DocketLine $line): int => $line->id, $lines->items())))
@@ -199,6 +202,24 @@ final readonly class DocketController
         return to_route('dockets.show', $docket);
     }
 
+    /**
+     * Of transfers only what a person brings to its end is ticked; the rest a registrar says, or the public record.
+     *
+     * @param  list<int>|null  $lines  null: all that are open
+     * @return list<int>|null
+     */
+    private function tickable(Docket $docket, ?array $lines): ?array
+    {
+        $slip = self::isTransfer($this->deeds->of($docket)) ? $this->deeds->of($docket)->slip($docket) : null;
+
+        return $slip === null ? $lines : array_values(array_intersect($lines ?? $slip->tickable(), $slip->tickable()));
+    }
+
+    private static function isTransfer(Deed $deed): bool
+    {
+        return $deed instanceof TransferNames || $deed instanceof TransferAway;
+    }
+
     public function tick(TickRequest $request, Docket $docket, EndMany $end): RedirectResponse
     {
         try {
@@ -206,7 +227,7 @@ final readonly class DocketController
                 $request->person(),
                 $docket,
                 $request->how(),
-                $request->lines(),
+                $this->tickable($docket, $request->lines()),
                 $request->how() === 'done' ? $request->on() : null,
                 $request->string('reason')->toString(),
             );

@@ -17,4 +17,17 @@ final readonly class Slip
     public function __construct(public ?Account $receiver, public array $lots, public bool $showsBoth = true)
     {
     }
+
+    /** @return list<int> lines that are done once somebody has done what stands here */
+    public function tickable(): array
+    {
+        $ids = [];
+        foreach ($this->lots as $lot) {
+            foreach ($lot->ends ? $lot->lines : [] as $line) {
+                $ids[] = $line->id;
+            }
+        }
+
+        return $ids;
+    }
 }

@@ -15,6 +15,7 @@ final readonly class SlipLot
      * @param  list<SlipStep>  $giving
      * @param  list<SlipStep>  $receiving
      * @param  string|null  $keeper  who does it, where that is not the registrar
+     * @param  bool  $ends  whether its names are done with these steps; false: something else must happen first, which nobody ticks
      */
     public function __construct(
         public int $number,
@@ -23,6 +24,7 @@ final readonly class SlipLot
         public array $giving,
         public array $receiving,
         public ?string $keeper = null,
+        public bool $ends = true,
     ) {
     }
 

@@ -1,7 +1,7 @@
 {{-- Closing the lines that are open. --}}
 @can('tick', $docket)
     {{-- What is told by wire ends by what its registrar says. --}}
-    @if ($progress->begun > 0 && $slip !== null && $slip->lots !== [])
+    @if ($progress->begun > 0 && $slip !== null && $slip->lots !== [] && $tickable !== [])
         <x-slot:foot>
             <div class="foot" role="region" aria-label="{{ __('common.mark_as_done') }}">
                 <div class="foot-say">

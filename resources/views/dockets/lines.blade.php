@@ -1,6 +1,4 @@
 {{-- Name by name: how far it is, and the ticks. --}}
-{{-- What arrives at a registrar that takes no commands is ticked, whatever the losing one was told. --}}
-@php($arrivesByHand = $slip !== null && !$slip->showsBoth && collect($slip->lots)->contains(fn($lot) => $lot->receiving !== []))
 <form method="post" action="{{ route('dockets.tick', $docket) }}" id="tick">
     @csrf
     <table class="sheet">
@@ -9,7 +7,7 @@
             <tr>
                 @can('tick', $docket)
                     <th class="c-tick" scope="col">
-                        @if ($progress->begun > 0 && $slip !== null && $slip->lots !== [])
+                        @if ($progress->begun > 0 && $slip !== null && $slip->lots !== [] && $tickable !== [])
                         <input type="checkbox" data-tick-all aria-label="{{ __('dockets.show.select_every_open_name') }}">@else<span
                                 class="hide">{{ __('common.select') }}</span>
                         @endif
@@ -29,7 +27,7 @@
                     @can('tick', $docket)
                         <td class="c-tick">
                             @if (
-                                $line->state === App\Models\LineState::Begun && ($line->order === null || $arrivesByHand) && !$asked
+                                $line->state === App\Models\LineState::Begun && ($tickable === null ? $line->order === null : in_array($line->id, $tickable, true)) && !$asked
                                     && !$line->has_open_word
                             )
                                 <input type="checkbox" name="lines[]" value="{{ $line->id }}"

@@ -84,7 +84,7 @@
             @endforeach
         </table>
     </section>
-    <div class="columns apart">
+    <div class="cards">
         <section class="card" aria-labelledby="changes-h">
             <h2 id="changes-h">{{ __('movements.changes') }}</h2>
             <table class="ruled">
@@ -134,10 +134,13 @@
             <h2 id="acts-h">{{ __('movements.who_acts') }}</h2>
             @forelse ($open as $leg)
                 <p><strong>{{ ucfirst($words->say('movements.actor.' . $leg->leg->actor->value)) }}</strong>: {{
-                    $words->say('words.leg.' . $leg->leg->kind->value . '.do')
+                    $words->sayOr('movements.do.' . $leg->leg->kind->value, $words->say('words.leg.' . $leg->leg->kind->value . '.do'))
                 }}, {{ __('movements.by', ['day' => App\Support\Dates::full($leg->latest)]) }}.
                     <span class="lesser">{{ __('movements.otherwise', [
-                        'what' => $words->say('words.leg.' . $leg->leg->kind->value . '.otherwise'),
+                        'what' => $words->sayOr(
+                            'movements.otherwise_of.' . $leg->leg->kind->value,
+                            $words->say('words.leg.' . $leg->leg->kind->value . '.otherwise'),
+                        ),
                     ]) }}</span></p>
             @empty
                 <p>{{ __('movements.nobody') }}</p>
