@@ -28,6 +28,7 @@ use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRecords;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\ChangeServers;
+use App\Actions\Registrar\RefuseTransfer;
 use App\Actions\Registrar\RequestAuthCode;
 use App\Actions\Registrar\RestoreServers;
 use App\Actions\Transfer\TransferAway;
@@ -53,6 +54,7 @@ final class DeedServiceProvider extends ServiceProvider
         RequestAuthCode::class,
         TransferNames::class,
         TransferAway::class,
+        RefuseTransfer::class,
         ChangeServers::class,
         ChangeKeys::class,
         ChangeRecords::class,

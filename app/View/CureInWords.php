@@ -8,8 +8,6 @@ use Acre\Core\Contact\ContactFinding;
 use Acre\Core\Finding\Cure;
 use Acre\Core\Finding\Finding;
 use Acre\Core\Record\RecordFinding;
-use Acre\Core\Rulebook\MovesBy;
-use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Books\RecordRenewal;
 use App\Actions\Deeds\Deed;
@@ -17,8 +15,9 @@ use App\Actions\Registrar\ChangeKeys;
 use App\Actions\Registrar\ChangeLock;
 use App\Actions\Registrar\ChangeRegistrant;
 use App\Actions\Registrar\ChangeServers;
-use App\Actions\Registrar\RequestAuthCode;
+use App\Actions\Registrar\RefuseTransfer;
 use App\Actions\Registrar\RestoreServers;
+use App\Actions\Transfer\TransferNames;
 use App\Queries\Names\HeldCase;
 use App\Queries\Names\RollCase;
 use App\Support\TradeClock;
@@ -26,7 +25,7 @@ use App\Support\TradeClock;
 /** What takes findings away, in words: with the address where it is done, or saying how it is done elsewhere. */
 final readonly class CureInWords
 {
-    public function __construct(private Rulebook $book, private TradeClock $clock, private Words $words)
+    public function __construct(private TradeClock $clock, private Words $words)
     {
     }
 
@@ -62,14 +61,12 @@ final readonly class CureInWords
         $address = match ($cure) {
             Cure::SeeDocket => is_int($finding->with['docket'] ?? null) ? route('dockets.show', $finding->with['docket']) : null,
             Cure::LookAtRecord, Cure::SettleDrift => route('record.show', $name),
+            Cure::RefuseTransfer => self::deed(RefuseTransfer::class, $name),
             Cure::SayWhen => route('names.edit', $name),
             Cure::ChangeIntent => self::deed(ChangeIntent::class, $name),
             Cure::RenewFirst => self::deed(RecordRenewal::class, $name),
             Cure::SetLock => self::deed(ChangeLock::class, $name, ['lock' => 'on']),
-            // Where a name goes by tag there is no code to ask for.
-            Cure::MoveRegistrar => $this->book->for($file->facts->name->suffix(), $this->clock->now())->movesBy->value === MovesBy::Code
-                ? self::deed(RequestAuthCode::class, $name)
-                : null,
+            Cure::MoveRegistrar => self::deed(TransferNames::class, $name),
             Cure::ChangeServers => self::deed(
                 $finding->tag === RecordFinding::ServersChanged ? RestoreServers::class : ChangeServers::class,
                 $name,

@@ -29,7 +29,7 @@ final readonly class TrackDrawing
     private const NUMBER = 26;
 
     /** Pixels of a step that takes no time. */
-    private const LEAST = 9.0;
+    private const LEAST = 14.0;
 
     /**
      * @param  list<array{x: float, width: float, tail: float, y: int, state: string, leg: TrackLeg}>  $bars  `tail`: how much longer it may

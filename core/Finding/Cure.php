@@ -21,6 +21,7 @@ enum Cure: string
     case KeepCopy = 'keep_copy';
     case GainAccess = 'gain_access';
     case LookAtRecord = 'look_at_record';
+    case RefuseTransfer = 'refuse_transfer';
     case LeaveOut = 'leave_out';
     case SettleDrift = 'settle_drift';
     case ChangeServers = 'change_servers';

@@ -113,11 +113,11 @@ enum RecordFinding: string implements FindingTag
         return match ($this) {
             self::HolderDoubted,
             self::NotInDirectory,
-            self::TransferNotOurs,
             self::Deleted,
             self::FallsFree,
             self::HolderChanged,
             self::OtherRegistrar => Cure::LookAtRecord,
+            self::TransferNotOurs => Cure::RefuseTransfer,
             self::HeldByRegistry, self::HeldByRegistrar => Cure::LiftHold,
             self::NotRenewed => Cure::RenewFirst,
             self::LockIsOff => Cure::SetLock,

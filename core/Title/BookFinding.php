@@ -49,6 +49,8 @@ enum BookFinding: string implements FindingTag
     case LockStopsMovement = 'lock_stops_movement';
     /** Which name servers it should have is written down nowhere. */
     case NoServers = 'no_servers';
+    /** Nothing outside says that it is being transferred. */
+    case NoTransferSeen = 'no_transfer_seen';
     case MayBeCharged = 'may_be_charged';
     case NoEnd = 'no_end';
     case RestoreFirst = 'restore_first';
@@ -73,6 +75,7 @@ enum BookFinding: string implements FindingTag
             self::OnlyWatched,
             self::UpdatesProhibited,
             self::NoServers,
+            self::NoTransferSeen,
             self::NoEnd,
             self::RestoreFirst => [],
             self::StillOver => ['until'],
@@ -118,7 +121,7 @@ enum BookFinding: string implements FindingTag
             self::RestoreFirst => Cure::RestoreFirst,
             self::TooFarAhead => Cure::LookAtRecord,
             self::LockStopsMovement, self::StillBegun, self::PreparedAlready => Cure::SeeDocket,
-            self::MayBeCharged, self::UpdatesProhibited, self::NoServers, self::NotSeenGone => Cure::LookAtRecord,
+            self::MayBeCharged, self::UpdatesProhibited, self::NoServers, self::NoTransferSeen, self::NotSeenGone => Cure::LookAtRecord,
             self::SeenUnsurely => Cure::LookAtRecord,
             self::StaysInAccount, self::RegistrarRenews, self::CodeUnderLock => null,
         };

@@ -177,6 +177,17 @@ return [
         'arrives' => 'Arrives between :first and :last, likely by :likely.',
         'ends_on' => 'expires :day',
     ],
+    'refuse_transfer' => [
+        'title' => 'Refuse a transfer that we did not start',
+        'headline' => '{1} Refuse the transfer of one name|[0,*] Refuse the transfers of :names names',
+        'one_line' => 'refuse a transfer that we did not start',
+        'explained' => 'Somebody has requested these names at another registrar. The registrar where they are can refuse that within five '
+            .'days, if the holder objects.',
+        'after' => 'An order is sent where the registrar takes commands. Elsewhere a slip says what to do: ring it today. Then set the '
+            .'lock, and get a new auth code, as somebody knows the old one.',
+        'before' => 'being transferred away',
+        'then' => 'stays at :registrar',
+    ],
     'transfer_away' => [
         'title' => 'Transfer to somebody else’s registrar',
         'headline' => '{1} Prepare one name to leave for :registrar|[0,*] Prepare :names names to leave for :registrar',

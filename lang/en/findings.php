@@ -40,6 +40,7 @@ return [
         'never_done' => 'It was not done, so there is nothing to undo',
         'stays_in_account' => 'It stays in account :account, which belongs to :owner',
         'no_lock' => 'Names under .:suffix have no transfer lock',
+        'no_transfer_seen' => 'The public record shows no transfer of it; the registrar may know of one',
         'no_code' => 'Names under .:suffix are transferred without an auth code',
         'code_under_lock' => 'Its transfer lock is on: most registrars give the code only after it is lifted',
         'said_by_registrar' => 'The registrar confirmed it, or the public record shows it',

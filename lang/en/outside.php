@@ -92,7 +92,7 @@ return [
         'way' => ['take' => 'Update our record', 'right' => 'Correct it at the registrar', 'leave' => 'Keep ours'],
         // Where those words would say something else than what happens.
         'way_of' => [
-            'transfer_not_ours' => ['leave' => 'We started this transfer ourselves'],
+            'transfer_not_ours' => ['right' => 'Refuse the transfer', 'leave' => 'We started this transfer ourselves'],
             'not_in_directory' => ['take' => 'Remove it here'],
             'other_registrar' => ['take' => 'Remove it here'],
             'servers_changed' => ['right' => 'Restore ours'],
@@ -127,10 +127,11 @@ return [
         ],
         'cure' => [
             'not_in_directory' => 'Ask the registrar today whether it was deleted, and whether it can be restored.',
-            'other_registrar' => 'Ask the registrar today. If we let it go, update our record, and it is removed here. If not, use the '
-                .'registrar’s emergency contact, who answers within hours.',
-            'transfer_not_ours' => 'Object at its registrar today, by telephone and in writing: otherwise the transfer completes after a '
-                .'few days. Nothing on this page agrees to it.',
+            'other_registrar' => 'Ask the registrar today. If we let it go, update our record, and it is removed here. If not, have the '
+                .'registrar ring the other one’s emergency contact, who must answer within four hours; the registrars’ dispute policy '
+                .'takes complaints for twelve months.',
+            'transfer_not_ours' => 'Refuse it today: otherwise the transfer completes five days after it was requested. Where its '
+                .'registrar takes no commands, do it by telephone and in writing. Nothing on this page agrees to it.',
             'deleted' => 'Have the registrar restore it today. That has a price, and is possible for about thirty days. If the deletion '
                 .'was intended, update our record.',
             'falls_free' => 'It can no longer be restored. Ask the registrar when it will be free to register, and who deleted it.',

@@ -75,7 +75,7 @@ return [
         'renew_first' => 'Renew it, and record it',
         'restore_first' => 'Restore first',
         'wait' => 'Wait',
-        'move_registrar' => 'Transfer it instead: request its auth code',
+        'move_registrar' => 'Transfer it to the other registrar instead',
         'see_docket' => 'Docket :docket',
         'ask_receiver' => 'Ask the receiver',
         'lift_hold' => 'Have the hold lifted',
@@ -108,6 +108,7 @@ return [
         'ask_place' => 'Ask :operator',
         'set_redirect' => 'Have the redirect corrected',
         'renew_certificate' => 'Have the certificate renewed',
+        'refuse_transfer' => 'Refuse the transfer',
     ],
     'service' => [
         'delegation' => 'a part of it stops working',
@@ -143,7 +144,6 @@ return [
         'keep_copy' => 'Keep a copy of what is there before it moves',
         'ask_host' => 'Ask the operator of that server to correct it',
         'change_servers' => 'Change its name servers on :registrar’s own page',
-        'move_registrar' => 'Transfer it instead: under .:suffix the registrar changes the tag to the other registrar’s',
         'ask_receiver' => 'Choose the receiving account above',
         'see_docket' => 'Open the docket',
         'tell_registrar' => 'Tell :registrar on its own page',
@@ -240,6 +240,10 @@ return [
         'accept' => ['do' => 'Accept in the receiving account', 'otherwise' => 'the offer lapses and nothing moves'],
         'lock_on' => ['do' => 'Set the lock of these names', 'otherwise' => 'anyone with their auth codes can transfer them'],
         'lock_off' => ['do' => 'Lift the lock of these names', 'otherwise' => 'they can’t be transferred'],
+        'refuse_transfer' => [
+            'do' => 'Refuse the transfer of these names: the holder objects, and nobody here asked for it',
+            'otherwise' => 'it completes by itself five days after it was requested',
+        ],
         'auto_renew_on' => ['do' => 'Turn on auto-renew for these names', 'otherwise' => 'they expire'],
         'auto_renew_off' => ['do' => 'Turn off auto-renew for these names', 'otherwise' => 'they are charged for'],
         'registrant' => [

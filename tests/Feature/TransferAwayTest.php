@@ -55,7 +55,10 @@ final class TransferAwayTest extends TestCase
         $this->get("/deeds/transfer_away?name={$name->ascii}".self::TO)->assertSee('1 of 1 can go now')->assertDontSee('Costs');
         $docket = $this->pressed('&mailbox='.$this->mailbox(), $name);
         $this->work($this->losing);
-        self::assertSame(['lift_lock' => true, 'code' => true, 'hand_out' => false, 'answer' => false, 'arrive' => false], self::legs($docket));
+        self::assertSame(
+            ['lift_lock' => true, 'code' => true, 'hand_out' => false, 'answer' => false, 'arrive' => false],
+            self::legs($docket),
+        );
         app(HandOutCodes::class)->due();
         app(HandOutCodes::class)->due();
         $letter = Letter::query()->where('kind', 'codes')->sole();
@@ -159,5 +162,32 @@ final class TransferAwayTest extends TestCase
             ->assertSee('value="Farshore"', false);
         $this->losing->update(['access' => 'theirs']);
         $this->get("/deeds/transfer_away?name={$name->ascii}".self::TO)->assertSee('0 of 1 can go now');
+    }
+
+    /** A transfer that nobody here began: told, refused by one press where the losing side takes commands, and the name stays. */
+    public function test_one_that_nobody_here_began_is_refused(): void
+    {
+        $this->byWire($this->house->skerry, $this->losing, 'epp.skerry.example:700');
+        $name = $this->held(lock: 'off');
+        $this->world->play($name->ascii, 'transfer', 'farshore');
+        $this->work($this->losing);
+        $this->get("/deeds/refuse_transfer?name={$name->ascii}")
+            ->assertSee('1 of 1 can go now')
+            ->assertSee('stays at Skerry Registrations');
+        $this->pressAs($this->house->steward, "/deeds/refuse_transfer?name={$name->ascii}")->assertRedirect();
+        $this->work($this->losing);
+        self::assertSame(LineState::Done, DocketLine::query()->sole()->state);
+        self::assertSame($this->losing->id, House::holder($name));
+        self::assertContains('transfer 1000', $this->world->heard($this->losing->number));
+        $this->pressAs($this->house->steward, "/deeds/refuse_transfer?name={$name->ascii}");
+        $this->work($this->losing);
+        self::assertSame(LineState::Refused, DocketLine::query()->latest('id')->firstOrFail()->state, 'there is none any more');
+    }
+
+    public function test_our_own_transfer_is_called_off_and_not_refused(): void
+    {
+        $name = $this->held(lock: 'off');
+        $this->pressed('', $name);
+        $this->get("/deeds/refuse_transfer?name={$name->ascii}")->assertSee('0 of 1 can go now')->assertSee('which is under way');
     }
 }

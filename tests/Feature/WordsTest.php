@@ -173,23 +173,6 @@ final class WordsTest extends TestCase
                 }
             }
         }
-        // A .uk name goes by tag: there is no code to ask for.
-        $uk = $house->name('bell.co.uk');
-        $moved = app(CureInWords::class)->of(
-            [
-                Finding::of(
-                    MovementFinding::OtherRegistrar,
-                    Effect::Stops,
-                    null,
-                    ...array_combine(
-                        MovementFinding::OtherRegistrar->arguments(),
-                        array_map(fn (): string => 'x', MovementFinding::OtherRegistrar->arguments()),
-                    ),
-                ),
-            ],
-            app(CaseFiles::class)->held([$uk->id], app(TradeClock::class)->now())[$uk->id],
-        )[0];
-        self::assertSame([null, true], [$moved->address, str_contains($moved->said, 'under .co.uk the registrar changes the tag')]);
         self::assertEqualsCanonicalizing(
             array_column(array_filter(Cure::cases(), fn (Cure $cure): bool => $cure !== Cure::LeaveOut), 'value'),
             array_values(array_unique($seen)),

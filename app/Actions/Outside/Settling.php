@@ -9,6 +9,7 @@ use Acre\Core\Record\RecordFinding;
 use App\Actions\Books\RemoveNames;
 use App\Actions\Registrar\ChangeDisclosure;
 use App\Actions\Registrar\ChangeLock;
+use App\Actions\Registrar\RefuseTransfer;
 use App\Actions\Registrar\RestoreServers;
 
 /** The ways to settle what differs: take it, put it right outside where a deed can, or leave it. */
@@ -31,6 +32,7 @@ final class Settling
                 RecordFinding::LockIsOff => [ChangeLock::key(), ['lock' => Lock::On->value]],
                 RecordFinding::ShownMore, RecordFinding::HiddenMore => [ChangeDisclosure::key(), []],
                 RecordFinding::ServersChanged => [RestoreServers::key(), []],
+                RecordFinding::TransferNotOurs => [RefuseTransfer::key(), []],
                 RecordFinding::LockIsOn => [ChangeLock::key(), ['lock' => Lock::Off->value]],
                 default => null,
             },

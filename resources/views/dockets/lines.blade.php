@@ -27,7 +27,8 @@
                     @can('tick', $docket)
                         <td class="c-tick">
                             @if (
-                                $line->state === App\Models\LineState::Begun && ($tickable === null ? $line->order === null : in_array($line->id, $tickable, true)) && !$asked
+                                $line->state === App\Models\LineState::Begun && !$asked
+                                    && ($tickable === null ? $line->order === null : in_array($line->id, $tickable, true))
                                     && !$line->has_open_word
                             )
                                 <input type="checkbox" name="lines[]" value="{{ $line->id }}"

@@ -1,6 +1,8 @@
 @php($asked = $acceptance !== null && $acceptance->answered_on === null)
 @php($name = fn(int $n): string => trans_choice('common.names_told', $n, ['told' => number_format($n)]))
-@php($onSlip = $tickable !== null ? count($tickable) : ($slip === null ? 0 : array_sum(array_map(fn($lot): int => count($lot->lines), $slip->lots))))
+@php($onSlip = $tickable !== null
+    ? count($tickable)
+    : array_sum(array_map(fn($lot): int => count($lot->lines), $slip->lots ?? [])))
 @php($whose = $receiver === null ? '' : $receiver->owner?->name ?? 'ourselves')
 <x-layout :title="__('dockets.show.docket', ['id' => $docket->id])" area="Movements">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}">

@@ -133,9 +133,9 @@
         <section class="card" aria-labelledby="acts-h">
             <h2 id="acts-h">{{ __('movements.who_acts') }}</h2>
             @forelse ($open as $leg)
-                <p><strong>{{ ucfirst($words->say('movements.actor.' . $leg->leg->actor->value)) }}</strong>: {{
-                    $words->sayOr('movements.do.' . $leg->leg->kind->value, $words->say('words.leg.' . $leg->leg->kind->value . '.do'))
-                }}, {{ __('movements.by', ['day' => App\Support\Dates::full($leg->latest)]) }}.
+                <p><strong>{{ ucfirst($words->say('movements.actor.' . $leg->leg->actor->value)) }}</strong>: {{ lcfirst(
+                    $words->sayOr('movements.do.' . $leg->leg->kind->value, $words->say('words.leg.' . $leg->leg->kind->value . '.do')),
+                ) }}, {{ __('movements.by', ['day' => App\Support\Dates::full($leg->latest)]) }}.
                     <span class="lesser">{{ __('movements.otherwise', [
                         'what' => $words->sayOr(
                             'movements.otherwise_of.' . $leg->leg->kind->value,
