@@ -602,9 +602,14 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
             Route::post('{deed}', 'store')->name('store');
         });
 
-    Route::get('movements/{movement}', [MovementController::class, 'show'])
-        ->name('movements.show')
-        ->middleware('can:look');
+    Route::controller(MovementController::class)
+        ->prefix('movements')
+        ->name('movements.')
+        ->middleware('can:look')
+        ->group(function (): void {
+            Route::get('/', 'index')->name('index');
+            Route::get('{movement}', 'show')->name('show');
+        });
     Route::controller(DocketController::class)
         ->prefix('dockets')
         ->name('dockets.')

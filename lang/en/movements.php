@@ -3,6 +3,29 @@
 declare(strict_types=1);
 
 return [
+    'ways' => ['movements.index' => 'On the way', 'dockets.index' => 'Dockets'],
+    'direction' => [
+        'arriving' => 'arriving from other registrars',
+        'leaving' => 'leaving us',
+        'handover' => 'handed over between accounts',
+        'registrant' => 'getting another registrant',
+    ],
+    'index' => [
+        'title' => 'Names on the way',
+        'showing' => 'Showing',
+        'all' => 'all',
+        'waiting_for' => 'waiting for :whom.',
+        'whoever' => 'Show all',
+        'wait_for' => 'They wait for',
+        'none' => 'No name is on the way',
+        'none_said' => 'Gather names in the sheaf, and hand them over or transfer them from there.',
+        'waits' => 'Waiting for',
+        'whom' => 'Who acts',
+        'likely' => 'Likely by',
+        'latest' => 'at the latest :day',
+        'late' => 'late since :day',
+        'next' => 'More',
+    ],
     'title' => 'Transfer of :name',
     'from_to' => 'from :from to :to',
     'waits_for' => 'Waiting for: :what, likely by :by',
@@ -77,6 +100,17 @@ return [
         'verify' => 'Mailbox verified',
         'renew_on' => 'Auto-renew on',
         'compare' => 'Expiry and zone compared',
+    ],
+    // Whom something waits for.
+    'whom' => [
+        'house' => 'us',
+        'client' => 'the registrant',
+        'giver' => 'whoever has the account there',
+        'receiver' => 'the receiver',
+        'registrar' => 'the losing registrar',
+        'registry' => 'the registry',
+        'host' => 'the host',
+        'time' => 'nobody',
     ],
     'actor' => [
         'house' => 'we',

@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Movements;
 
+use Acre\Core\Finding\Actor;
 use Acre\Core\Rulebook\Rulebook;
 use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Transfer\TransferNames;
 use App\Actions\Transfer\TransferTerms;
+use App\Http\SignedInRequest;
 use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
 use App\Models\Movement;
+use App\Queries\Movements\Direction;
 use App\Queries\Movements\ReadMovements;
+use App\Queries\Movements\ReadOpenMovements;
 use App\Queries\Movements\ZoneThrough;
 use App\Queries\Names\CaseFiles;
 use App\Queries\Servers\KeptZones;
@@ -37,6 +41,25 @@ final readonly class MovementController
         private Words $words,
         private Rulebook $book,
     ) {
+    }
+
+    public function index(SignedInRequest $request, ReadOpenMovements $open): View
+    {
+        $direction = Direction::tryFrom($request->word('direction'));
+        $whom = Actor::tryFrom($request->word('whom'));
+        $rows = $open->page($direction, $whom, max(0, min(PHP_INT_MAX, (int) $request->word('after'))));
+        $page = array_slice($rows, 0, ReadOpenMovements::PAGE);
+
+        return view('movements.index', [
+            'direction' => $direction,
+            'whom' => $whom,
+            'directions' => $open->directions(),
+            'waiting' => $open->waiting($direction),
+            'rows' => $page,
+            'next' => count($rows) > ReadOpenMovements::PAGE ? $rows[ReadOpenMovements::PAGE - 1]->id : null,
+            'now' => $this->clock->now(),
+            'words' => $this->words,
+        ]);
     }
 
     public function show(Movement $movement): View

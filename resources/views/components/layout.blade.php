@@ -29,7 +29,7 @@
                 @foreach ([
                     'rounds' => 'Rounds',
                     'roll' => 'Roll',
-                    'dockets.index' => 'Movements',
+                    'movements.index' => 'Movements',
                     'contacts.index' => 'People',
                     'drift.index' => 'Outside',
                 ] as $route => $word)

@@ -1,4 +1,5 @@
 <x-layout :title="__('common.movements')" area="Movements">
+    @include('movements.ways')
     <div class="head">
         <div>
             <h1>{{ __('common.movements') }}</h1>

@@ -3,7 +3,7 @@
 @php($said = fn($leg): string => $words->say('movements.leg.' . $leg->leg->kind->value))
 <x-layout :title="__('movements.title', ['name' => $movement->name->unicode])" area="Movements">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a
-            href="{{ route('dockets.index') }}">{{ __('common.movements') }}</a> / <a
+            href="{{ route('movements.index') }}">{{ __('common.movements') }}</a> / <a
             href="{{ route('dockets.show', $movement->docket_id) }}">{{ __('deeds.show.docket', ['integer' => $movement->docket_id]) }}</a>
     </nav>
     <div class="head">
@@ -31,7 +31,7 @@
                     'whom' => ucfirst($words->say('movements.actor.' . $next->leg->actor->value)),
                 ]),
                 default => __('movements.sentence.waits', [
-                    'whom' => $words->say('movements.actor.' . $next->leg->actor->value),
+                    'whom' => $words->say('movements.whom.' . $next->leg->actor->value),
                     'what' => lcfirst($said($next)),
                     'likely' => App\Support\Dates::full($next->until),
                     'latest' => App\Support\Dates::full($next->latest),
