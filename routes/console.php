@@ -8,6 +8,7 @@ use App\Actions\Deeds\EndMany;
 use App\Actions\Handover\ResumeAccepted;
 use App\Actions\Outside\FollowWorld;
 use App\Actions\Outside\SendAlarms;
+use App\Actions\Plans\WatchPlans;
 use App\Actions\Post\CollectReturned;
 use App\Actions\Proofs\LogDays;
 use App\Actions\Proofs\StoreHead;
@@ -88,6 +89,7 @@ Schedule::call(fn (BeginDocketLines $begin) => $begin->sweep())->everyTenSeconds
 Schedule::call(fn (EndMany $end) => $end->sweep())->everyTenSeconds()->name('endings');
 Schedule::call(fn (Connection $database) => AskServersWanted::sweep($database))->everyTenSeconds()->name('server-checks');
 Schedule::call(fn (HandOutCodes $codes) => $codes->due())->everyMinute()->name('codes')->withoutOverlapping();
+Schedule::call(fn (WatchPlans $watch) => $watch->handle())->everyMinute()->name('plans')->withoutOverlapping();
 Schedule::call(fn (CheckArrivals $check) => $check->handle())->everyMinute()->name('arrivals')->withoutOverlapping();
 Schedule::call(fn (WatchRecords $watch) => $watch->look())->everyMinute()->name('records')->withoutOverlapping();
 Schedule::call(fn (Connection $database, TradeClock $clock) => LookAtSitesDue::sweep($database, $clock))->everyMinute()->name('sites');

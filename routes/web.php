@@ -44,6 +44,7 @@ use App\Http\Outside\OutsideController;
 use App\Http\Outside\RecordController;
 use App\Http\Patterns\PatternController;
 use App\Http\People\PersonController;
+use App\Http\Plans\PlanController;
 use App\Http\Received\ReceivedController;
 use App\Http\Registrars\PriceController;
 use App\Http\Registrars\RegistrarController;
@@ -86,6 +87,7 @@ Route::patterns(
             'import',
             'mailbox',
             'movement',
+            'plan',
             'note',
             'observation',
             'pattern',
@@ -609,6 +611,20 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->group(function (): void {
             Route::get('/', 'index')->name('index');
             Route::get('{movement}', 'show')->name('show');
+        });
+    Route::controller(PlanController::class)
+        ->prefix('plans')
+        ->name('plans.')
+        ->group(function (): void {
+            Route::get('/', 'index')->name('index')->middleware('can:look');
+            Route::get('create', 'create')->name('create')->middleware('can:prepare');
+            Route::post('/', 'store')->name('store')->middleware('can:prepare');
+            Route::get('{plan}', 'show')->name('show')->middleware('can:look');
+            Route::post('{plan}/start', 'start')->name('start')->middleware('can:settle');
+            Route::post('{plan}/go-on', 'goOn')->name('go-on')->middleware('can:settle');
+            Route::post('{plan}/call-off', 'callOff')->name('call-off')->middleware('can:settle');
+            Route::post('{plan}/anew', 'anew')->name('anew')->middleware('can:settle');
+            Route::post('{plan}/names/{name}', 'move')->name('move')->middleware('can:settle');
         });
     Route::controller(DocketController::class)
         ->prefix('dockets')

@@ -39,7 +39,7 @@ enum LetterKind: string
                 'by',
                 'link',
             ],
-            self::Codes => ['house', 'registrar', 'names', 'count', 'by', 'link'],
+            self::Codes => ['house', 'registrar', 'name', 'names', 'count', 'by', 'link'],
             self::Acceptance => ['house', 'registrar', 'names', 'count', 'by', 'link', 'needed'],
             self::Yearly => ['house', 'year', 'count', 'records'],
         };

@@ -119,16 +119,23 @@ final class Planner
      */
     private function theOthers(array $others, int $afterPilot): void
     {
-        $urgent = array_filter($others, fn (Candidate $one): bool => $afterPilot > 0 && $this->window($one)->last < $afterPilot);
+        $urgent = array_filter($others, fn (Candidate $one): bool => $afterPilot > 0 && $this->isUrgent($one, $afterPilot));
         $this->place($urgent, Why::BeforePilot);
         $others = array_diff_key($others, $urgent);
         $guards = array_filter($others, fn (Candidate $one): bool => array_intersect_key(array_flip($one->guards), $others) !== []);
         // A guard that can't wait until what it guards has arrived goes first, and those wait for it.
-        $first = array_filter($guards, fn (Candidate $one): bool => $this->window($one)->last < $this->afterGuarded($one, $others, $afterPilot));
+        $first = array_filter(
+            $guards,
+            fn (Candidate $one): bool => $this->window($one)->last < $this->afterGuarded($one, $others, $afterPilot),
+        );
         $this->place($first, Why::GuardFirst, fn (Candidate $one): int => $afterPilot);
         $waiting = $this->waitFor($first);
         $plain = array_diff_key($others, $guards);
-        $this->place($plain, $afterPilot > 0 ? Why::AfterPilot : null, fn (Candidate $one): int => max($afterPilot, $waiting[$one->key] ?? 0));
+        $this->place(
+            $plain,
+            $afterPilot > 0 ? Why::AfterPilot : null,
+            fn (Candidate $one): int => max($afterPilot, $waiting[$one->key] ?? 0),
+        );
         // Chains of guards, those that guard only what is placed already first.
         $left = array_diff_key($guards, $first);
         while ($left !== []) {
@@ -142,6 +149,15 @@ final class Planner
             ));
             $left = array_diff_key($left, $ready);
         }
+    }
+
+    /** Whether it ends, or something is charged twice, before the pilot has arrived. */
+    private function isUrgent(Candidate $candidate, int $afterPilot): bool
+    {
+        $window = $this->window($candidate);
+
+        return $window->last < $afterPilot
+            || ($window->lateCost > 0 && $window->sensible >= $window->first && $window->sensible < $afterPilot);
     }
 
     /**
@@ -218,7 +234,8 @@ final class Planner
             }
             $this->room[$place]--;
             $isLate = $place > $window->sensible && $candidates[$key]->lateCost > 0;
-            $this->placed[$key] = new Placed($candidates[$key], $this->days[$place], $this->why($candidates[$key], $window, $place, $isLate, $why), $isLate);
+            $because = $this->why($candidates[$key], $window, $place, $isLate, $why);
+            $this->placed[$key] = new Placed($candidates[$key], $this->days[$place], $because, $isLate);
         }
     }
 
@@ -231,9 +248,8 @@ final class Planner
             $place > $window->first => Why::Full,
             $why !== null && ($why !== Why::AfterPilot || $place > $own) => $why,
             $window->first > $own => Why::Guarded,
-            $candidate->first->isAfter($this->limits->start) && ! $this->days[$place]->isAfter($candidate->first->toDay()->plusDays(1)) => Why::Held,
-            $place === 0 => Why::First,
-            default => Why::Quiet,
+            $place > 0 || $candidate->first->isAfter($this->limits->start) => Why::Held,
+            default => $this->days[0]->agreesWith($this->limits->start->toDay()) ? Why::First : Why::Quiet,
         };
     }
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Acre\Core\Planner;
 
 /**
- * Gives names to days that each take so many. What is left over costs more than any lateness; then the lateness counts, then how early each
- * begins. Few names are given the cheapest of all seatings, by shortest augmenting paths (Jewell 1958, Busacker and Gowen 1960); of very many
- * the dearest to be late come first, and one gives way to another where both find room then.
+ * Gives names to days that each take so many. What is left over costs more than any lateness; then the lateness counts, then how early
+ * each begins. Few names are given the cheapest of all seatings, by shortest augmenting paths (Jewell 1958, Busacker and Gowen 1960); of
+ * very many the dearest to be late come first, and one gives way to another where both find room then.
  */
 final class Seats
 {

@@ -19,7 +19,7 @@ enum Why: string
     case Pilot = 'pilot';
     /** It waits until the pilot has arrived. */
     case AfterPilot = 'after_pilot';
-    /** It can't wait for the pilot: its end is too near. */
+    /** It can't wait for the pilot: its end, or a charge, is too near. */
     case BeforePilot = 'before_pilot';
     /** What it guards has arrived first. */
     case GuardLast = 'guard_last';

@@ -345,6 +345,8 @@ return [
         'before_settled' => 'Enter a day from :settled onwards: on :date this docket was not settled yet.',
         'before_it_began' => ':name came into its account on :date, so it can’t have left it before.',
         'not_held' => ':name is no longer held here: cancel its line instead.',
+        'not_safe_before' => 'It is not safe before :date.',
+        'not_safe_after' => 'It must begin by :date, so that it has arrived before it ends.',
         'no_reason' => 'Enter why it was refused; the proof will include it.',
         'nobody_chosen' => 'Choose the receiving account first.',
         'nobody_to_ask' => 'No answer is due any more, or the receiving account has no mailbox. No letter was sent.',

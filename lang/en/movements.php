@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'ways' => ['movements.index' => 'On the way', 'dockets.index' => 'Dockets'],
+    'ways' => ['movements.index' => 'On the way', 'plans.index' => 'Migrations', 'dockets.index' => 'Dockets'],
     'direction' => [
         'arriving' => 'arriving from other registrars',
         'leaving' => 'leaving us',

@@ -676,7 +676,7 @@ final class JourneyTest extends TestCase
         $window = $this->window()->signIn('theo@harrow-tern.example', self::PASSWORD);
         $window->go('/deeds/redirect_names?name=bell-tuning.org,old-foundry.com,wickerby-bells.com');
         $window->type('#f-target', 'https://wickerby-bells.com/')->press('Preview')->waitForText('.foot', '2 of 3 can go now');
-        self::assertStringContainsString('wickerby-bells.com would lead to itself', $window->text('main'));
+        self::assertStringContainsString('wickerby-bells.com would redirect to itself', $window->text('main'));
         self::assertSame([], $window->axe());
         $window->press('Redirect 2 names')->waitForText('main', 'permanent (301)');
         $docket = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);

@@ -52,6 +52,16 @@ final class DeedError extends DomainException
         return self::say('not_held', ['name' => $name]);
     }
 
+    public static function notSafeBefore(string $date): self
+    {
+        return self::say('not_safe_before', ['date' => $date]);
+    }
+
+    public static function notSafeAfter(string $date): self
+    {
+        return self::say('not_safe_after', ['date' => $date]);
+    }
+
     public static function noReason(): self
     {
         return self::say('no_reason');

@@ -63,7 +63,8 @@ final readonly class ReadOpenMovements
     {
         $found = [];
         $rows = Row::all($this->database->select(
-            'SELECT d.deed, count(*) AS names FROM movements m JOIN dockets d ON d.id = m.docket_id WHERE m.closed_on IS NULL GROUP BY d.deed',
+            'SELECT d.deed, count(*) AS names FROM movements m JOIN dockets d ON d.id = m.docket_id
+             WHERE m.closed_on IS NULL GROUP BY d.deed',
         ));
         foreach ($rows as $row) {
             foreach (Direction::cases() as $direction) {

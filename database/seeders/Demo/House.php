@@ -287,11 +287,11 @@ final class House
             '7810' => ['oriel', '7810', 'gannethead', 'trust@gannet-head.example', 'GANNET', 'observatory', 'ours', true],
             '7902' => ['oriel', '7902', 'quayside', 'box@quayside-stage.example', 'QSIDE', 'theatre', 'theirs', true],
             '7955' => ['oriel', '7955', 'bells', 'ledger@wickerby-bells.com', 'FNDRY', 'foundry', 'theirs', false],
-            'L-5520' => ['lantern', 'L-5520', 'ht-lantern', 'desk@harrow-tern.example', null, null, 'ours', true],
             'H-2207' => ['pellbridge', 'H-2207', 'ht2207', 'desk@harrow-tern.example', null, null, 'ours', true],
             'H-3115' => ['pellbridge', 'H-3115', 'marrow', 'slip@marrow-yard.example', null, 'boatyard', 'theirs', true],
             'H-3178' => ['pellbridge', 'H-3178', 'lowquay', 'curator@lowquay.example', null, 'tram', 'ours', true],
             'H-3240' => ['pellbridge', 'H-3240', 'ferretfowl', 'desk@ferret-fowl.example', null, 'vets', 'theirs', false],
+            'L-5520' => ['lantern', 'L-5520', 'ht-lantern', 'desk@harrow-tern.example', null, null, 'ours', true],
         ];
     }
 }

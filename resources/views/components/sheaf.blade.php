@@ -36,6 +36,7 @@
                 )
                     <a href="{{ route('deeds.show', [$deed, 'of' => 'sheaf']) }}">{{ __('deeds.' . $deed . '.title') }}</a>
                 @endforeach
+                <a href="{{ route('plans.create', ['of' => 'sheaf']) }}">{{ __('plans.create.title') }}</a>
             </div>
         </details>
         <a class="button main" href="{{ route('hand-over', ['of' => 'sheaf']) }}">{{ __('common.hand_over') }}</a>

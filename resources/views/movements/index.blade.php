@@ -68,12 +68,16 @@
                         <td data-label="{{ __('movements.index.likely') }}">
                             @if ($one->isLate($now))
                                 <strong
-                                    class="is-bad">{{ __('movements.index.late', ['day' => App\Support\Dates::full($one->latest)]) }}</strong>
+                                    class="is-bad">{{ __('movements.index.late', [
+                                        'day' => App\Support\Dates::full($one->latest),
+                                    ]) }}</strong>
                             @elseif ($one->likely !== null)
                                 {{ App\Support\Dates::full($one->likely) }}
                                 @if (!$one->likely->agreesWith($one->latest))
                                     <span
-                                        class="lesser">{{ __('movements.index.latest', ['day' => App\Support\Dates::full($one->latest)]) }}</span>
+                                        class="lesser">{{ __('movements.index.latest', [
+                                            'day' => App\Support\Dates::full($one->latest),
+                                        ]) }}</span>
                                 @endif
                             @endif
                         </td>

@@ -26,7 +26,10 @@ final class PlannerTest extends TestCase
             self::names(7),
             new Limits(Instant::of(self::START), 2, [6, 7], [[Instant::of('2026-10-08'), Instant::of('2026-10-09')]]),
         );
-        self::assertSame(['2026-10-06' => 2, '2026-10-07' => 2, '2026-10-12' => 2, '2026-10-13' => 1], array_map(count(...), $plan->byDay()));
+        self::assertSame(
+            ['2026-10-06' => 2, '2026-10-07' => 2, '2026-10-12' => 2, '2026-10-13' => 1],
+            array_map(count(...), $plan->byDay()),
+        );
         self::assertSame(
             ['first', 'first', 'full', 'full', 'full', 'full', 'full'],
             array_map(fn (Placed $one): string => $one->why->value, $plan->placed),
@@ -75,11 +78,15 @@ final class PlannerTest extends TestCase
     public function test_a_pilot_goes_first_alone(): void
     {
         $plan = Planner::plan(
-            [...self::names(6), new Candidate(9, self::day(6), last: self::day(8))],
+            [
+                ...self::names(6),
+                new Candidate(8, self::day(6), sensible: self::day(9), lateCost: 990),
+                new Candidate(9, self::day(6), last: self::day(8)),
+            ],
             new Limits(Instant::of(self::START), 3, pilot: 2),
         );
         self::assertSame(
-            ['9 10-06 before_pilot', '1 10-06 pilot', '2 10-06 pilot', '3 10-15 after_pilot', '4 10-15 after_pilot', '5 10-15 after_pilot',
+            ['8 10-06 before_pilot', '1 10-06 pilot', '2 10-06 pilot', '9 10-07 full', '3 10-15 after_pilot', '4 10-15 after_pilot', '5 10-15 after_pilot',
                 '6 10-16 full'],
             self::told($plan),
         );
@@ -94,7 +101,11 @@ final class PlannerTest extends TestCase
         );
         self::assertSame(['2 10-06 first', '3 10-07 held', '1 10-16 guard_last'], self::told($last));
         $first = Planner::plan(
-            [new Candidate(1, self::day(6), last: self::day(9), guards: [2, 3]), new Candidate(2, self::day(6)), new Candidate(3, self::day(7))],
+            [
+                new Candidate(1, self::day(6), last: self::day(9), guards: [2, 3]),
+                new Candidate(2, self::day(6)),
+                new Candidate(3, self::day(7)),
+            ],
             new Limits(Instant::of(self::START), 5),
         );
         self::assertSame(['1 10-06 guard_first', '2 10-15 guarded', '3 10-15 guarded'], self::told($first));
@@ -152,7 +163,8 @@ final class PlannerTest extends TestCase
         self::assertSafe($plan, 30);
         // What can't be in time is only what is safe too late, or would need more room than there is.
         $hopeless = array_filter($names, fn (Candidate $one): bool => $one->sensible?->isBefore($one->first) === true);
-        self::assertLessThan(count($hopeless) + 60, count(array_filter($plan->placed, fn (Placed $one): bool => $one->isLate || $one->day === null)));
+        $late = array_filter($plan->placed, fn (Placed $one): bool => $one->isLate || $one->day === null);
+        self::assertLessThan(count($hopeless) + 60, count($late));
     }
 
     private static function assertSafe(Plan $plan, int $perDay): void
