@@ -63,6 +63,8 @@ data_folder() {
 artisan() { as_run php artisan "$@"; }
 # Free at an address of this machine; name servers listen on others than 127.0.0.1.
 free_port() {
-  php -r '$s = stream_socket_server("tcp://{$argv[1]}:0"); echo explode(":", stream_socket_get_name($s, false))[1];' "${1:-127.0.0.1}"
+  # Beside those that the system deals out by itself, so that no connection has taken it by the time it is listened at.
+  php -r 'do { $s = @stream_socket_server("tcp://{$argv[1]}:".random_int(20000, 32000)); } while (! $s);
+    echo explode(":", stream_socket_get_name($s, false))[1];' "${1:-127.0.0.1}"
 }
 answers() { (exec 3<>"/dev/tcp/$1/$2") 2>/dev/null; }

@@ -65,12 +65,13 @@ final class MovingTest extends TestCase
         $window->driver->wait(150, 1_000)->until(
             fn (): bool => str_contains($window->go($docket)->text('main'), 'The auth codes were sent to new-owner@curtain.example'),
         );
-        $letters = 'http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters?mailbox='.rawurlencode('new-owner@curtain.example');
-        $window->driver->wait(60, 500)->until(function () use ($window, $letters): bool {
-            $window->driver->get($letters);
+        $subject = WebDriverBy::partialLinkText('The auth code of curtain-season.com');
+        $window->driver->wait(60, 500)->until(function () use ($window, $subject): bool {
+            $window->driver->get('http://127.0.0.1:'.getenv('WORLD_PAGE_PORT').'/letters');
 
-            return str_contains($window->driver->getPageSource(), '/answer/');
+            return $window->driver->findElements($subject) !== [];
         });
+        $window->driver->findElement($subject)->click();
         preg_match('~/answer/[A-Za-z0-9_-]{43}~', $window->driver->getPageSource(), $found);
         $window->size(390, 844);
         $window->go($found[0] ?? '/')->waitForText('h1', 'The auth code of a domain name');
