@@ -15,6 +15,7 @@ return [
     'why' => [
         'first' => 'the first day',
         'held' => 'not safe before :held',
+        'held_here' => 'not safe earlier',
         'full' => 'the days before are full',
         'quiet' => 'the days before are quiet',
         'pilot' => 'pilot',
@@ -99,7 +100,9 @@ return [
         'docket' => 'docket :id',
         'other_day' => 'Another day',
         'day_of' => 'Day of :name',
-        'set_day' => 'Set',
+        'move' => 'Move',
+        'set_day' => 'Set this day',
+        'no_day' => 'Without a day it is left out.',
         'more' => 'And :count more.',
         'due' => '{0} No name is due today.|{1} One name is due.|[2,*] :count names are due.',
         'start_said' => 'Each is judged again first. What can’t go today stays in the plan.',

@@ -11,7 +11,8 @@
         @foreach ($drawing->days as $day)
             <rect class="t-now" x="{{ $day['x'] }}" y="{{ $day['y'] }}" width="{{ $day['width'] }}" height="{{ $day['height'] }}" />
             @if ($day['width'] >= 12 || count($drawing->days) <= 30)
-                <text class="d-label-flag" x="{{ $day['x'] }}" y="{{ $day['y'] - 4 }}">{{ $day['count'] }}</text>
+                <text class="d-label-flag" x="{{ $day['x'] + $day['width'] / 2 }}" y="{{ $day['y'] - 4 }}"
+                    text-anchor="middle">{{ $day['count'] }}</text>
             @endif
         @endforeach
         <line class="d-grid-strong" x1="{{ App\View\PlanDrawing::LEFT }}" x2="{{ App\View\PlanDrawing::RIGHT }}"

@@ -27,7 +27,7 @@
             @endcan
         @endif
     </div>
-    <dl class="facts facts-wide card">
+    <dl class="figures card">
         @foreach ([
             'done' => $progress->done,
             'moving' => $progress->moving,
@@ -68,7 +68,7 @@
                 <tr>
                     <th scope="row"><a class="name" href="{{ route('names.show', $row->ascii) }}">{{ $row->unicode }}</a></th>
                     <td data-label="{{ __('plans.show.day') }}">{{ $row->day === null ? '' : App\Support\Dates::full($row->day) }}</td>
-                    <td data-label="{{ __('plans.show.why') }}">{{ __('plans.why.' . $row->why, ['held' => '']) }}
+                    <td data-label="{{ __('plans.show.why') }}">{{ __('plans.why.' . ($row->why === 'held' ? 'held_here' : $row->why)) }}
                         @if ($row->isLate)
                             <span class="reason is-soon">{{ __('plans.show.is_late') }}</span>
                         @endif
@@ -86,10 +86,20 @@
                     @can('settle')
                         <td>
                             @if ($row->docket === null && $plan->state->isOpen())
-                                <form method="post" action="{{ route('plans.move', [$plan, $row->ascii]) }}" class="beside">@csrf
-                                    <input type="date" name="day" min="{{ $today->date() }}" value="{{ $row->day?->date() }}"
-                                        aria-label="{{ __('plans.show.day_of', ['name' => $row->unicode]) }}"><button
-                                        class="low">{{ __('plans.show.set_day') }}</button></form>
+                                <details class="menu left">
+                                    <summary class="button low"
+                                        aria-label="{{ __('plans.show.day_of', ['name' => $row->unicode]) }}">{{
+                                        __('plans.show.move')
+                                    }}</summary>
+                                    <div class="menu-sheet">
+                                        <form method="post" action="{{ route('plans.move', [$plan, $row->ascii]) }}">@csrf
+                                            <p><input type="date" name="day" min="{{ $today->date() }}" value="{{ $row->day?->date() }}"
+                                                    aria-label="{{ __('plans.show.day_of', ['name' => $row->unicode]) }}"></p>
+                                            <p><button>{{ __('plans.show.set_day') }}</button></p>
+                                            <p class="lesser">{{ __('plans.show.no_day') }}</p>
+                                        </form>
+                                    </div>
+                                </details>
                             @endif
                         </td>
                     @endcan
