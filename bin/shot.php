@@ -29,7 +29,6 @@ $pages = [
     'place' => '/places/1',
     'docket' => '/dockets/4',
     'people' => '/contacts',
-    'contact' => '/contacts/2',
     'disclosure' => '/deeds/change_disclosure?of=sheaf&pattern=1',
     'verification' => '/verification',
     'custody' => '/custody',
@@ -85,7 +84,16 @@ $window->driver->findElement(WebDriverBy::partialLinkText('A domain name is bein
 $window->driver->get((string) $window->driver->findElement(WebDriverBy::partialLinkText('/answer/'))->getAttribute('href'));
 $window->ready()->picture("{$folder}/answer.png");
 
+// A name on its way to another registrar, and a migration.
+$window->go('/deeds/transfer?name=coop-advice.com')->choose('#f-account', 'Lantern Wholesale L-5520')->press('Preview');
+$window->press('Transfer one name')->waitForText('main', 'on its way')->follow('.watch a')->waitForText('main', 'Who must act');
+$window->ready()->picture("{$folder}/movement.png");
+$moving = 'bell-ringers.co.uk,coop-advice.net,curtain-players.net,curtain-season.com,curtain-tickets.com,descant-voices.com,'
+    .'dome-journal.com,evensong-voices.net,evensong-weekend.com,ferret-advice.org,footlight-fund.com,fowl-care.net,fowl-clinic.com,'
+    .'harrow-studio.com';
+$window->go("/plans/create?name={$moving}&account=13&per_day=3&pilot=2")->waitForText('.sentence', 'can go');
+$window->ready()->picture("{$folder}/plan.png");
+
 $window->size(390, 844);
-$window->go('/roll')->picture("{$folder}/roll-narrow.png");
 $window->go('/names/'.rawurlencode('glockenwärts.com'))->picture("{$folder}/folio-narrow.png");
 $window->close();

@@ -51,8 +51,8 @@ return [
         'title' => 'Plan a migration',
         'heading' => '{1} Plan the transfer of one name|[2,*] Plan the transfer of :count names',
         'said' => 'Each name gets the first day that is safe, before anything is charged twice, within the limits below.',
-        'can_go' => '{0} None of them can go.|{1} One can go, on :last, for :sum with tax.|[2,*] :count can go, the last on :last, for :sum '
-            .'with tax.',
+        'can_go' => '{0} None of them can go.|{1} One can go, on :last, for :sum with tax.|[2,*] :count can go, the last on :last, for '
+            .':sum with tax.',
         'renewals' => 'Renewing the same names where they are costs :sum.',
         'cannot' => '{1} One can’t.|[2,*] :count can’t.',
         'late' => ':sum is charged twice, as some have no earlier day.',

@@ -14,12 +14,12 @@ final class GuideTest extends TestCase
         $this->get('/guide')->assertRedirect('/sign-in');
         $this->actingAs((new House)->reader);
         $this->get('/words')->assertOk()->assertSee('href="'.route('guide').'"', false);
-        $page = (string) $this->get('/guide')->assertOk()->assertSee('Fourteen jobs of a working week')->getContent();
+        $page = (string) $this->get('/guide')->assertOk()->assertSee('Sixteen jobs of a working week')->getContent();
         self::assertGreaterThanOrEqual(12, preg_match_all('/<img src="([^"]+)" alt="([^"]+)"/', $page, $pictures));
         foreach ($pictures[1] as $picture) {
             $this->get($picture)->assertOk()->assertHeader('Content-Type', 'image/png');
         }
-        self::assertSame(14, preg_match_all('/href="#(\d[^"]+)"/', $page, $anchors));
+        self::assertSame(16, preg_match_all('/href="#(\d[^"]+)"/', $page, $anchors));
         foreach ($anchors[1] as $anchor) {
             self::assertStringContainsString('id="'.rawurldecode($anchor).'"', $page);
         }

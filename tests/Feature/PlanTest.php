@@ -156,7 +156,9 @@ final class PlanTest extends TestCase
         $plan = $this->planned(['per_day' => 2, 'pilot' => 0], [$young]);
         $move = "/plans/{$plan->id}/names/{$young->ascii}";
         $this->post($move, ['day' => '2026-10-20'])->assertSessionHasErrors(['plan' => 'It is not safe before 31 Oct 2026.']);
-        $this->post($move, ['day' => '2027-08-30'])->assertSessionHasErrors(['plan' => 'It must begin by 22 Aug 2027, so that it has arrived before it ends.']);
+        $this->post($move, ['day' => '2027-08-30'])->assertSessionHasErrors([
+            'plan' => 'It must begin by 22 Aug 2027, so that it has arrived before it ends.',
+        ]);
         $this->post($move, ['day' => '2026-10-01'])->assertSessionHasErrors('plan');
         $this->post($move, ['day' => '2026-11-10'])->assertSessionHasNoErrors();
         self::assertSame([['2026-11-10', 'by_hand']], self::days($plan));

@@ -12,8 +12,8 @@ use App\Support\Row;
 final readonly class PlanRow
 {
     /**
-     * @param  string  $why  as `Acre\Core\Planner\Why` calls it; `stopped`: something else stands in the way; `failed`: it went, and failed;
-     *     `by_hand`: somebody chose its day
+     * @param  string  $why  as `Acre\Core\Planner\Why` calls it; `stopped`: something else stands in the way; `failed`: it went, and
+     *     failed; `by_hand`: somebody chose its day
      * @param  LineState|null  $state  null: it hasn't gone
      */
     private function __construct(

@@ -1,5 +1,7 @@
 @php($said = $terms?->said() ?? [])
-@php($old = fn(string $key, string|int $otherwise): string => (string) ($said[$key] ?? ($request->word($key) !== '' ? $request->word($key) : $otherwise)))
+@php($old = fn(string $key, string|int $otherwise): string => (string) ($said[$key] ?? ($request->word($key) !== ''
+    ? $request->word($key)
+    : $otherwise)))
 <x-layout :title="__('plans.create.title')" area="Movements">
     <nav class="trail" aria-label="{{ __('common.where_you_are') }}"><a
             href="{{ route('plans.index') }}">{{ __('movements.ways')['plans.index'] }}</a> / {{ trans_choice('common.names_told', $count, [
@@ -55,8 +57,9 @@
             <label class="tick"><input type="checkbox" name="renews" value="1" @checked($old('renews', '1') === '1')>
                 {{ __('deeds.transfer.renews') }}</label>
         </div>
-        <p><button @class(['main' => $made === null])>{{ $made === null ? __('plans.create.plan') : __('plans.create.plan_again') }}</button>
-        </p>
+        <p><button @class(['main' => $made === null])>{{ __($made === null
+            ? 'plans.create.plan'
+            : 'plans.create.plan_again') }}</button></p>
     </form>
     @if ($terms === null && $request->filled('account'))
         <p class="told told-bad" role="alert">{{ __('plans.errors.incomplete') }}</p>
@@ -81,9 +84,8 @@
                 <tbody>
                     @foreach (array_slice($made->cannot, 0, 100) as $one)
                         <tr>
-                            <th scope="row"><a class="name"
-                                    href="{{ route('names.show', $one->file->facts->name->ascii) }}">{{ $one->file->facts->name->unicode }}</a>
-                            </th>
+                            @php($name = $one->file->facts->name)
+                            <th scope="row"><a class="name" href="{{ route('names.show', $name->ascii) }}">{{ $name->unicode }}</a></th>
                             <td>
                                 @foreach ($one->readiness->reasons() as $finding)
                                     <span class="reason is-bad">{{ $words->finding($finding) }}.</span>

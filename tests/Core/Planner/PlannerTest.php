@@ -86,8 +86,16 @@ final class PlannerTest extends TestCase
             new Limits(Instant::of(self::START), 3, pilot: 2),
         );
         self::assertSame(
-            ['8 10-06 before_pilot', '1 10-06 pilot', '2 10-06 pilot', '9 10-07 full', '3 10-15 after_pilot', '4 10-15 after_pilot', '5 10-15 after_pilot',
-                '6 10-16 full'],
+            [
+                '8 10-06 before_pilot',
+                '1 10-06 pilot',
+                '2 10-06 pilot',
+                '9 10-07 full',
+                '3 10-15 after_pilot',
+                '4 10-15 after_pilot',
+                '5 10-15 after_pilot',
+                '6 10-16 full',
+            ],
             self::told($plan),
         );
     }
