@@ -4,8 +4,17 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Acre\Core\Planner\Candidate;
+use Acre\Core\Planner\Limits;
+use Acre\Core\Planner\Planner;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
+use Acre\Core\Transfer\Approver;
+use Acre\Core\Transfer\CodeKnown;
+use Acre\Core\Transfer\Gaining;
+use Acre\Core\Transfer\Losing;
+use Acre\Core\Transfer\ServersKnown;
+use Acre\Core\Transfer\Transfer;
 use App\Actions\Deeds\BeginDocketLines;
 use App\Actions\Deeds\PrepareDocket;
 use App\Actions\Deeds\SettleDocket;
@@ -68,6 +77,7 @@ final class Bench extends Command
         }
         $this->pages();
         $this->core($files, $book, $clock->now());
+        $this->migration($clock->now());
         $this->standings($standings);
         $this->docket($prepare, $settle, $begin, $clock->now());
         $this->bringIn($read, self::LIST);
@@ -145,6 +155,14 @@ final class Bench extends Command
         $rates = [
             'lifecycles, with every date' => fn (HeldCase $case) => $case->life($book, $now)->events(),
             'readiness judgements' => fn (HeldCase $case) => $case->handoverTo(null, $now->plusDays(14), $book, $now)->judge(),
+            'transfers judged' => fn (HeldCase $case) => (new Transfer(
+                $case->life($book, $now),
+                new Losing($case->account->registrarName, $case->account->ours),
+                Gaining::elsewhere('another'),
+                CodeKnown::none(),
+                new Approver($case->guard?->mailbox),
+                new ServersKnown(),
+            ))->judge(),
         ];
         $this->table(
             ['on one core', 'a second'],
@@ -162,6 +180,17 @@ final class Bench extends Command
                 $rates,
             ),
         );
+    }
+
+    /** A migration of 5,000 names, sixty a working day, whose terms end over a year. */
+    private function migration(Instant $now): void
+    {
+        $candidates = array_map(
+            fn (int $key): Candidate => new Candidate($key, $now, $now->plusDays($key * 7 % 365), $now->plusDays($key * 7 % 365 + 20), 990, 990),
+            range(1, 5_000),
+        );
+        $ms = $this->median(fn () => Planner::plan($candidates, new Limits($now, 60, [6, 7], pilot: 20)));
+        $this->line(sprintf('A migration of 5,000 names planned in %.2f s.', $ms / 1_000));
     }
 
     private function standings(MakeStandings $standings): void

@@ -26,6 +26,11 @@ final readonly class Transfer
     /** Days before its end in which nobody begins one: what was charged meanwhile may be lost (common practice). */
     public const LAST_DAYS = 30;
 
+    /** Seconds of a year, and some days more. */
+    private const YEAR = 370 * 86_400;
+
+    private Arrival $arrival;
+
     /**
      * @param  list<Dispute>  $disputes
      * @param  Waiting|null  $underWay  another movement of this name
@@ -42,6 +47,7 @@ final readonly class Transfer
         public ?Waiting $underWay = null,
         public array $seenOutside = [],
     ) {
+        $this->arrival = Arrival::of($life->rules->movesBy->value, $losing->isOurs, $life->now);
     }
 
     public function judge(): Readiness
@@ -124,7 +130,7 @@ final readonly class Transfer
 
     public function arrival(): Arrival
     {
-        return Arrival::of($this->life->rules->movesBy->value, $this->losing->isOurs, $this->life->now);
+        return $this->arrival;
     }
 
     /**
@@ -268,7 +274,9 @@ final readonly class Transfer
         if (! $ends->isAfter($this->life->now->plusDays(self::LAST_DAYS))) {
             $found[] = Finding::of(TransferFinding::LastDays, Effect::Worth, null, ends: $ends);
         }
-        if ($adds > 0 && $ends->plusYears($adds)->isAfter($this->furthest())) {
+        // Far from the limit no dates are worked out.
+        $isFar = $ends->epoch - $this->life->now->epoch > ($this->life->rules->yearsAhead->value - $adds - 1) * self::YEAR;
+        if ($adds > 0 && $isFar && $ends->plusYears($adds)->isAfter($this->furthest())) {
             $found[] = Finding::of(TransferFinding::YearLost, Effect::Worth, null, until: $this->endAfter() ?? $ends);
         }
 

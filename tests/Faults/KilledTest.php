@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Faults;
 
 use Acre\Core\Lifecycle\Intent;
+use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
 use Acre\Wire\Mail\MailLetter;
 use App\Actions\Books\ChangeIntent;
 use App\Actions\Contacts\RecordRegistrants;
@@ -18,6 +20,8 @@ use App\Actions\Imports\WriteImport;
 use App\Actions\Post\SendLetters;
 use App\Actions\Proofs\VerifyProofs;
 use App\Actions\Registrants\SideAnswers;
+use App\Actions\Transfer\TransferNames;
+use App\Actions\Transfer\TransferTerms;
 use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -26,7 +30,9 @@ use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\LineState;
 use App\Models\Name;
+use App\Models\Price;
 use App\Models\Proof;
+use App\Models\Registrar;
 use App\Models\Secret;
 use App\Outside\Registrar\GatePin;
 use App\Outside\World;
@@ -142,6 +148,28 @@ final class KilledTest extends TestCase
             $more = $this->wire(100, $fault, $times - $kills);
             self::assertGreaterThan(0, $more, 'Nothing was killed.');
         }
+    }
+
+    /** Names from one registrar to another: asked for and paid once each, whatever dies in between. */
+    #[TestWith([2])]
+    public function test_killed_anywhere_between_registrars(int $times): void
+    {
+        $random = new Randomizer(new Mt19937(27));
+        $fault = fn (): string => $this->fault(
+            Fault::STATEMENT,
+            $random->getInt(1, 200),
+            $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER,
+        );
+        for ($kills = 0; $kills < $times; $kills += $more) {
+            $more = $this->transfers(40, $fault, $times - $kills);
+            self::assertGreaterThan(0, $more, 'Nothing was killed.');
+        }
+    }
+
+    #[Group('heavy')]
+    public function test_killed_anywhere_between_registrars_two_hundred_times(): void
+    {
+        $this->test_killed_anywhere_between_registrars(200);
     }
 
     #[Group('heavy')]
@@ -404,6 +432,103 @@ final class KilledTest extends TestCase
             ],
         );
         self::assertSame(1, Proof::query()->where('docket_id', $docket->id)->count());
+        $house->skerry->update(['link' => 'slip']);
+
+        return $kills;
+    }
+
+    /**
+     * Transfers by wire at both ends: lock and code there, asked for and paid here, approved there, arrived here.
+     *
+     * @param  callable(): string  $fault
+     */
+    private function transfers(int $count, callable $fault, int $times): int
+    {
+        $this->app->forgetInstance(World::class);
+        $this->app->register(OutsideServiceProvider::class, true);
+        $world = $this->app->make(World::class);
+        $house = $this->house();
+        $trial = ++self::$works;
+        $lantern = Registrar::query()->firstOrCreate(['name' => 'Lantern Wholesale']);
+        $lantern->update(['link' => 'wire', 'gate' => 'epp.lantern.example:700']);
+        $house->skerry->update(['link' => 'wire', 'gate' => 'epp.skerry.example:700']);
+        $price = ['registrar_id' => $lantern->id, 'suffix' => 'com', 'action' => 'transfer'];
+        Price::query()->where($price)->firstOr(fn () => Price::query()->create(
+            $price + ['amount' => '9.90', 'currency' => 'GBP', 'span' => Span::since(Instant::of('2020-01-01'))],
+        ));
+        [$losing, $gaining] = [$house->account("FL-{$trial}", null), $house->account("FN-{$trial}", null, $lantern)];
+        foreach ([$losing, $gaining] as $account) {
+            $secret = Secret::query()->create(['kind' => 'gate_password', 'about' => 'a trial', 'value' => 'three cormorants']);
+            $account->update(['gate_secret_id' => $secret->id, 'gate_for' => GatePin::of($account->registrar()->sole())]);
+        }
+        $names = array_map(
+            fn (int $one): Name => $house->name("fault-move-{$trial}-{$one}.com", $losing, facts: ['lock' => 'on']),
+            range(1, $count),
+        );
+        $world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'accounts' => array_map(
+                fn (Account $one): array => [
+                    'number' => $one->number,
+                    'registrar' => $one->is($losing) ? 'skerry' : 'lantern',
+                    'login' => (string) $one->login,
+                    'mailbox' => 'a@b.example',
+                    'password' => 'three cormorants',
+                    'balance' => $count * 9_90,
+                ],
+                [$losing, $gaining],
+            ),
+            'names' => array_map(
+                fn (Name $name): array => [
+                    'name' => $name->ascii,
+                    'registrar' => 'skerry',
+                    'created' => 1_600_000_000,
+                    'ends' => 1_900_000_000,
+                    'updated' => 0,
+                    'statuses' => ['clientTransferProhibited'],
+                    'servers' => [],
+                    'shown' => [],
+                    'holder' => ['handle' => 'F-1'],
+                    'autoRenew' => true,
+                    'account' => $losing->number,
+                    'due' => 4_000_000_000,
+                ],
+                $names,
+            ),
+        ]);
+        $ids = array_map(fn (Name $name): int => $name->id, $names);
+        $docket = $this->settled(TransferNames::key(), $ids, (new TransferTerms($gaining->id, true))->pack());
+        app(BeginDocketLines::class)->handle($docket->id);
+        $kills = 0;
+        $orders = fn (string $kind, string ...$states): int => DB::table('orders')
+            ->whereIn('name_id', $ids)
+            ->where('kind', $kind)
+            ->whereIn('state', $states)
+            ->count();
+        // The balance is enough for each once, and for none twice.
+        foreach (
+            [
+                [$losing, fn (): bool => $orders('auth_code', 'done') === $count],
+                [$gaining, fn (): bool => $orders('transfer', 'waiting', 'sent') === 0],
+                [$losing, fn (): bool => $orders('approve_transfer', 'done') === $count],
+                [$gaining, fn (): bool => $docket->refresh()->state === DocketState::Closed],
+            ] as [$account, $isDone]
+        ) {
+            $kills += $this->work(['acre:work-gate', (string) $account->id], $isDone, $fault, $times - $kills);
+        }
+        self::assertSame($count, $orders('transfer', 'done'));
+        $asked = array_filter($world->heard($gaining->number), fn (string $heard): bool => $heard === 'transfer 1001');
+        self::assertCount($count, $asked, 'each was paid once');
+        self::assertSame(
+            [$count, $count, 0],
+            [
+                DB::table('holdings')->whereIn('name_id', $ids)->where('account_id', $gaining->id)->whereRaw('upper_inf(span)')->count(),
+                DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count(),
+                DB::table('movements')->whereIn('name_id', $ids)->whereNull('closed_on')->count(),
+            ],
+        );
         $house->skerry->update(['link' => 'slip']);
 
         return $kills;
