@@ -186,7 +186,11 @@ final class Bench extends Command
     private function migration(Instant $now): void
     {
         $candidates = array_map(
-            fn (int $key): Candidate => new Candidate($key, $now, $now->plusDays($key * 7 % 365), $now->plusDays($key * 7 % 365 + 20), 990, 990),
+            function (int $key) use ($now): Candidate {
+                $charged = $now->plusDays($key * 7 % 365);
+
+                return new Candidate($key, $now, $charged, $charged->plusDays(20), 990, 990);
+            },
             range(1, 5_000),
         );
         $ms = $this->median(fn () => Planner::plan($candidates, new Limits($now, 60, [6, 7], pilot: 20)));

@@ -10,6 +10,7 @@ use Acre\Core\Movement\Confirms;
 use Acre\Core\Movement\ExtraFate;
 use Acre\Core\Movement\HandoverTerms;
 use Acre\Core\Movement\ReceiverBy;
+use Acre\Core\Record\Record;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -101,6 +102,14 @@ final class Registrar extends Model
         'behind' => 'array',
         'disclosure_steps' => 'array',
     ];
+
+    /** Whether a public record names it, or who stands behind it. */
+    public function isIn(Record $record): bool
+    {
+        $said = array_filter([$record->registrar, $record->tag, $record->registrarId, $record->reseller], is_string(...));
+
+        return array_uintersect($said, [$this->name, ...$this->behind], strcasecmp(...)) !== [];
+    }
 
     /** What it can be told of disclosure. */
     public function steps(): Steps

@@ -213,15 +213,16 @@ final readonly class Transfer
         }
         $until = $this->code->goodUntil($this->life->rules->codeDays->value);
         $isOver = $until !== null && $until->hasComeAt($this->life->now);
-        if ($this->code->inHand !== null && ! $isOver) {
-            return $this->code->fits === false
-                ? [Finding::of(TransferFinding::CodeWrong, Effect::Stops, null, registrar: $this->losing->registrar)]
-                : [];
+        if ($this->code->inHand !== null && ! $isOver && $this->code->fits !== false) {
+            return [];
         }
 
         return match (true) {
             // Ours to ask for: a step of it, and no reason to wait.
             $this->losing->isOurs => [Finding::of(TransferFinding::CodeAsked)],
+            $this->code->fits === false => [
+                Finding::of(TransferFinding::CodeWrong, Effect::Stops, null, registrar: $this->losing->registrar),
+            ],
             $until !== null => [Finding::of(TransferFinding::CodeOver, Effect::Stops, null, until: $until)],
             default => [Finding::of(TransferFinding::CodeNotOurs, Effect::Stops, null, registrar: $this->losing->registrar)],
         };

@@ -13,6 +13,7 @@ use App\Models\Migration;
 use App\Models\Name;
 use App\Models\PlanState;
 use App\Queries\Plans\ReadPlan;
+use App\Support\HouseSettings;
 use App\Support\TradeClock;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\Group;
@@ -180,6 +181,18 @@ final class PlanTest extends TestCase
         $this->passes(30);
         $this->post("/plans/{$plan->id}/start")->assertSessionHasErrors('plan');
         self::assertSame([LineState::Begun], DocketLine::query()->get()->map(fn (DocketLine $line): LineState => $line->state)->all());
+    }
+
+    /** Rights don't add up: who planned so many can't be the one who lets them go. */
+    public function test_four_eyes_hold_for_a_lot_too(): void
+    {
+        app(HouseSettings::class)->set(['four_eyes' => 1]);
+        $plan = $this->planned(['per_day' => 5, 'pilot' => 0], [$this->held(lock: 'off'), $this->held(lock: 'off')]);
+        $this->post("/plans/{$plan->id}/start")->assertRedirect();
+        self::assertSame('prepared', DB::table('dockets')->value('state'), 'it waits for somebody else');
+        $another = $this->planned(['per_day' => 5, 'pilot' => 0], [$this->held(lock: 'off'), $this->held(lock: 'off')]);
+        $this->actingAs($this->house->owner)->post("/plans/{$another->id}/start")->assertRedirect();
+        self::assertSame('settled', DB::table('dockets')->orderByDesc('id')->value('state'));
     }
 
     public function test_one_button_pressed_twice_makes_one_plan(): void

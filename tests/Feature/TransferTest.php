@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\EndLines;
+use App\Actions\Orders\SettleOrders;
+use App\Actions\Outside\Observe;
 use App\Actions\Servers\KeepZonesInTurn;
 use App\Actions\Transfer\CheckArrivals;
 use App\Actions\Verification\VerifyMailbox;
@@ -143,15 +145,23 @@ final class TransferTest extends TestCase
     public function test_a_code_that_does_not_fit_is_never_tried_again(): void
     {
         $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $this->losing->update(['access' => 'theirs']);
         $name = $this->held(lock: 'off');
         $this->post('/deeds/codes', ['codes' => "{$name->ascii}\tanother-code"]);
         $docket = $this->pressed($name);
         self::assertSame(LineState::Refused, DocketLine::query()->where('docket_id', $docket->id)->value('state'));
-        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")
+        $page = "/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}";
+        $this->get($page)
             ->assertSee('0 of 1 can go now')
             ->assertSee('The registry does not take its auth code: Skerry Registrations must give another');
+        // Where the losing side is ours, another is asked for, and the old one is not tried meanwhile.
+        $this->losing->update(['access' => 'ours']);
+        $this->get($page)->assertSee('1 of 1 can go now')->assertSee('Its auth code is requested first');
+        $docket = $this->pressed($name);
+        self::assertSame(1, Order::query()->where('kind', 'transfer')->count());
         $this->post('/deeds/codes', ['codes' => "{$name->ascii};Xy7-k2pQ"]);
-        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")->assertSee('1 of 1 can go now');
+        self::assertSame(2, Order::query()->where('kind', 'transfer')->count());
+        self::assertTrue(self::legs($docket)['order']);
     }
 
     public function test_what_costs_more_than_was_agreed_is_not_paid(): void
@@ -337,5 +347,45 @@ final class TransferTest extends TestCase
         self::assertFalse(self::legs($docket)['compare']);
         $this->get('/movements/'.Movement::query()->where('docket_id', $docket->id)->sole()->id)
             ->assertSee('one record set is missing or different');
+    }
+
+    /** The registry says that it has come before the gate does; and what is told of the losing side's answer then changes nothing. */
+    public function test_what_the_record_shows_ends_it_whoever_else_is_silent(): void
+    {
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $name = $this->held(lock: 'off');
+        $this->post('/deeds/codes', ['codes' => "{$name->ascii} Xy7-k2pQ"]);
+        $docket = $this->pressed($name);
+        app(Observe::class)->of([$name->id]);
+        self::assertSame($this->losing->id, House::holder($name), 'it is still on its way');
+        $this->world->add([
+            'hosts' => [],
+            'moods' => [],
+            'zones' => [],
+            'names' => [self::atRegistry($name->ascii, [], ['registrar' => 'lantern', 'account' => $this->gaining->number])],
+        ]);
+        app(Observe::class)->of([$name->id]);
+        self::assertSame($this->gaining->id, House::holder($name));
+        self::assertSame(DocketState::Closed, $docket->refresh()->state);
+        self::assertSame(0, Order::query()->whereIn('state', ['waiting', 'pending'])->where('docket_line_id', '<>', null)->count());
+    }
+
+    /** Whose yes is refused goes through by silence: the line doesn't end by that, and nothing is cancelled. */
+    public function test_a_yes_that_is_not_taken_ends_nothing(): void
+    {
+        $this->byWire($this->house->skerry, $this->losing, 'epp.skerry.example:700');
+        $this->byWire($this->lantern, $this->gaining, 'epp.lantern.example:700');
+        $name = $this->held();
+        $docket = $this->pressed($name);
+        $line = DocketLine::query()->where('docket_id', $docket->id)->sole();
+        if ($line->state === LineState::Begun) {
+            $order = Order::query()->where('kind', 'approve_transfer')->sole();
+            $order->update(['state' => 'refused', 'answer' => 'Not now']);
+            DB::transaction(fn () => app(SettleOrders::class)->handle([$order->refresh()]));
+            self::assertSame(LineState::Begun, $line->refresh()->state);
+        }
+        $this->work($this->gaining);
+        self::assertSame(LineState::Done, $line->refresh()->state);
+        self::assertNotContains('transfer 1000', $this->world->heard($this->gaining->number), 'nothing was withdrawn');
     }
 }

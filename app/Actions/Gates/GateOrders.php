@@ -87,6 +87,14 @@ final class GateOrders
         }
     }
 
+    /** Its line is done, whoever said so: what still waited for an answer has it, and what was not told is not told any more. */
+    public function settled(DocketLine $line): void
+    {
+        $open = Order::query()->where('docket_line_id', $line->id);
+        $open->clone()->where('state', OrderState::Pending)->update(['state' => OrderState::Done]);
+        $open->clone()->where('state', OrderState::Waiting)->update(['state' => OrderState::CalledOff]);
+    }
+
     /**
      * What waits for these is told to nobody any more, nor what waits for that.
      *

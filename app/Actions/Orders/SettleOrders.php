@@ -87,7 +87,9 @@ final readonly class SettleOrders
                 $this->legs->done($order, $this->clock->now());
             }
             // The rest can't do without a step before: where it is refused, it ends the line as well.
-            $line = $order->ends_line || $order->state === OrderState::Refused ? $order->line : null;
+            $isNeeded = $order->ends_line || ($order->state === OrderState::Refused && $order->kind !== OrderKind::ApproveTransfer);
+            // Without the losing side's yes it goes through by silence.
+            $line = $isNeeded ? $order->line : null;
             if ($line !== null && $line->state === LineState::Begun) {
                 // What is refused ends for its reason, what is done on its instant.
                 $groups[$line->docket_id][$order->state->value][

@@ -18,10 +18,12 @@ use App\Queries\Names\CaseFiles;
 use App\Queries\Plans\ReadPlan;
 use App\Support\HouseLog;
 use App\Support\TradeClock;
+use Illuminate\Contracts\Auth\Access\Gate;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Str;
 
-/** The names of a migration whose day has come go, once a Steward says so: one docket. What can't go today stays in the plan. */
+/** The names of a migration whose day has come go, once a Steward says so: one docket, prepared by whoever planned it. What can't go today
+ * stays in the plan. */
 final readonly class StartLot
 {
     public function __construct(
@@ -33,6 +35,7 @@ final readonly class StartLot
         private SettleDocket $settle,
         private TradeClock $clock,
         private HouseLog $log,
+        private Gate $gate,
     ) {
     }
 
@@ -47,7 +50,7 @@ final readonly class StartLot
                 throw DeedError::nothingCanGo();
             }
             $terms = PlanTerms::unpack($locked->terms)->transfer->pack();
-            $docket = $this->prepare->handle($user, (string) Str::uuid(), TransferNames::key(), $clear, $terms, $clear);
+            $docket = $this->prepare->handle($locked->maker, (string) Str::uuid(), TransferNames::key(), $clear, $terms, $clear);
             $this->database
                 ->table('plan_names')
                 ->where('plan_id', $locked->id)
@@ -57,7 +60,10 @@ final readonly class StartLot
 
             return $docket;
         });
-        $this->settle->handle($user, $docket);
+        // Who planned so many may need somebody else's yes: then it waits for that.
+        if ($this->gate->forUser($user)->allows('settle', $docket)) {
+            $this->settle->handle($user, $docket);
+        }
 
         return $docket;
     }

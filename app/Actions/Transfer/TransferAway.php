@@ -131,11 +131,8 @@ final class TransferAway implements EndsOutside, HasPage, JudgesByStore
         $registrar = $line->giving_account_id === null
             ? null
             : Account::query()->with('registrar')->find($line->giving_account_id)?->registrar;
-        $said = array_filter([$record->registrar, $record->tag, $record->registrarId, $record->reseller], is_string(...));
 
-        return $registrar !== null
-            && $said !== []
-            && array_uintersect($said, [$registrar->name, ...$registrar->behind], strcasecmp(...)) === [];
+        return $registrar !== null && $record->registrar !== null && ! $registrar->isIn($record);
     }
 
     public function slip(Docket $docket): Slip

@@ -155,6 +155,7 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
         if ($transfer->code->inHand !== null) {
             $this->codes->handle($file->nameId, null, 'registrar');
         }
+        $this->orders->settled($line);
         $line->was = ['account' => $file->account->id, 'ends' => $file->facts->ends?->isoSecond()];
         EndMovement::of($line, $on, true);
         $this->after->counted($line, $on, $transfer->life->rules->verifyDays->value);
@@ -182,10 +183,10 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
 
     public function isSeen(DocketLine $line, array $terms, Record $record): bool
     {
-        $registrar = $this->account($terms)->registrar;
-        $said = array_filter([$record->registrar, $record->tag, $record->registrarId, $record->reseller], is_string(...));
+        $losing = $line->giving_account_id === null ? null : Account::query()->with('registrar')->find($line->giving_account_id);
 
-        return array_uintersect($said, [$registrar->name, ...$registrar->behind], strcasecmp(...)) !== [];
+        // Two that sell for one registrar can't be told apart in a record.
+        return $this->account($terms)->registrar->isIn($record) && $losing?->registrar->isIn($record) !== true;
     }
 
     public function slip(Docket $docket): Slip
