@@ -35,6 +35,7 @@ final readonly class Transfer
      * @param  list<Dispute>  $disputes
      * @param  Waiting|null  $underWay  another movement of this name
      * @param  list<Finding>  $seenOutside  where the outside says otherwise, with what that does to it
+     * @param  ArrivalsSeen|null  $seen  how long others have taken; null: none have
      */
     public function __construct(
         public Lifecycle $life,
@@ -46,8 +47,9 @@ final readonly class Transfer
         public array $disputes = [],
         public ?Waiting $underWay = null,
         public array $seenOutside = [],
+        public ?ArrivalsSeen $seen = null,
     ) {
-        $this->arrival = Arrival::of($life->rules->movesBy->value, $losing->isOurs, $life->now);
+        $this->arrival = Arrival::of($life->rules->movesBy->value, $losing->isOurs, $life->now, $seen);
     }
 
     public function judge(): Readiness

@@ -175,6 +175,7 @@ return [
         'renews' => 'Turn on auto-renew there',
         'costs' => 'Costs :sum with tax, paid when ordered.',
         'arrives' => 'Arrives between :first and :last, likely by :likely.',
+        'cases' => '{1} This rests on one transfer that we have seen.|[2,*] This rests on :count transfers that we have seen.',
         'ends_on' => 'expires :day',
     ],
     'refuse_transfer' => [

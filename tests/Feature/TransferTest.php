@@ -388,4 +388,27 @@ final class TransferTest extends TestCase
         self::assertSame(LineState::Done, $line->refresh()->state);
         self::assertNotContains('transfer 1000', $this->world->heard($this->gaining->number), 'nothing was withdrawn');
     }
+
+    /** Five that took three days each, and one nine: the next is expected so, and the page says on how many that rests. */
+    public function test_the_next_is_expected_as_those_before_it_went(): void
+    {
+        $this->losing->update(['access' => 'theirs']);
+        foreach ([3, 3, 3, 3, 3, 9] as $days) {
+            $name = $this->held(lock: 'off');
+            $this->post('/deeds/codes', ['codes' => "{$name->ascii} Xy7-k2pQ"]);
+            $docket = $this->pressed($name);
+            $this->post("/dockets/{$docket->id}/tick", ['how' => 'all', 'on' => '2026-10-06']);
+            Movement::query()->where('docket_id', $docket->id)->update(['closed_on' => "2026-10-{$this->twoDigits(6 + $days)}T09:00:00Z"]);
+        }
+        $next = $this->held(lock: 'off');
+        $this->post('/deeds/codes', ['codes' => "{$next->ascii} Xy7-k2pQ"]);
+        $this->get("/deeds/transfer?name={$next->ascii}&account={$this->gaining->id}")
+            ->assertSee('Arrives between 6 Oct 2026 and 12 Oct 2026, likely by 9 Oct 2026')
+            ->assertSee('This rests on 6 transfers that we have seen');
+    }
+
+    private function twoDigits(int $day): string
+    {
+        return sprintf('%02d', $day);
+    }
 }

@@ -11,12 +11,14 @@ use Acre\Core\Money\Money;
 use Acre\Core\Rulebook\Rulebook;
 use Acre\Core\Time\Instant;
 use Acre\Core\Transfer\Approver;
+use Acre\Core\Transfer\ArrivalsSeen;
 use Acre\Core\Transfer\CodeKnown;
 use Acre\Core\Transfer\Gaining;
 use Acre\Core\Transfer\Losing;
 use Acre\Core\Transfer\ServersKnown;
 use Acre\Core\Transfer\Transfer;
 use App\Models\Account;
+use App\Queries\Movements\SeenArrivals;
 use App\Queries\Names\HeldCase;
 use App\Queries\Servers\OwnServers;
 use App\Support\Row;
@@ -31,8 +33,15 @@ final class JudgeTransfers
     /** @var array<string, array{Money, Money}|null> of a transfer by suffix, without tax and with it; null: only other actions have one */
     private array $prices = [];
 
-    public function __construct(private readonly Connection $database, private readonly OwnServers $own, private readonly Rulebook $book)
-    {
+    /** @var array<int, array<string, ArrivalsSeen>> by registrar and suffix */
+    private array $seen = [];
+
+    public function __construct(
+        private readonly Connection $database,
+        private readonly OwnServers $own,
+        private readonly SeenArrivals $arrivals,
+        private readonly Rulebook $book,
+    ) {
     }
 
     /**
@@ -56,6 +65,7 @@ final class JudgeTransfers
             $this->known[$row->int('id')] = $row;
         }
         $this->own->readAhead(array_values($registrars));
+        $this->seen = $this->arrivals->from($registrars, $now);
         foreach (
             $gaining === null ? [] : Row::all($this->database->select(
                 'SELECT suffix, action, amount, currency, tax_percent FROM prices WHERE registrar_id = ? AND span @> ?::timestamptz',
@@ -122,6 +132,7 @@ final class JudgeTransfers
             ),
             underWay: $file->waiting,
             seenOutside: $file->seenOutside(),
+            seen: $this->seen[$file->account->registrar][$file->facts->name->suffix()] ?? null,
         );
     }
 

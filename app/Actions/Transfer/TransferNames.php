@@ -217,6 +217,7 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
     {
         $sums = $codes = [];
         $first = $likely = $last = null;
+        $cases = [];
         foreach ($files as $file) {
             $transfer = $this->transfer($file, $terms, $now);
             if ($transfer->gaining->registrar === $transfer->losing->registrar) {
@@ -227,6 +228,7 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
                 $first = $first === null ? $arrival->earliest : Instant::earliest($first, $arrival->earliest);
                 $likely = $likely === null ? $arrival->likely : Instant::latest($likely, $arrival->likely);
                 $last = $last === null ? $arrival->latest : Instant::latest($last, $arrival->latest);
+                $cases["{$file->account->registrar} {$file->facts->name->suffix()}"] = $transfer->seen->cases ?? 0;
                 $price = $this->judge->price($file);
                 if ($price !== null) {
                     $sums[$price->currency] = isset($sums[$price->currency]) ? $sums[$price->currency]->plus($price) : $price;
@@ -244,6 +246,7 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
             'likely' => $likely,
             'last' => $last,
             'codes' => $codes,
+            'cases' => array_sum($cases),
         ];
     }
 

@@ -15,8 +15,11 @@ use Acre\Core\Money\Money;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Movement\Verdict;
+use Acre\Core\Rulebook\MovesBy;
 use Acre\Core\Time\Instant;
 use Acre\Core\Transfer\Approver;
+use Acre\Core\Transfer\Arrival;
+use Acre\Core\Transfer\ArrivalsSeen;
 use Acre\Core\Transfer\CodeKnown;
 use Acre\Core\Transfer\Dispute;
 use Acre\Core\Transfer\Gaining;
@@ -159,6 +162,17 @@ final class TransferTest extends TestCase
             ], fn (string $part): bool => $part !== '')),
             self::transfer($given)->judge()->legs(),
         ));
+    }
+
+    /** What was seen counts instead of the trade's figures, as soon as it is enough. */
+    #[TestWith([4, 2, 3, '2026-10-13', '2026-10-15'])]
+    #[TestWith([5, 2, 3, '2026-10-08', '2026-10-09'])]
+    #[TestWith([40, 6, 12, '2026-10-12', '2026-10-18'])]
+    #[TestWith([40, 0, 0, '2026-10-06', '2026-10-07'])]
+    public function test_what_was_seen_counts(int $cases, int $median, int $ninth, string $likely, string $latest): void
+    {
+        $arrival = Arrival::of(MovesBy::Code, false, Instant::of(Given::NOW), new ArrivalsSeen($cases, $median, $ninth));
+        self::assertSame([$likely, $latest], [$arrival->likely->date(), $arrival->latest->date()]);
     }
 
     #[TestWith(['10.00', '10.00', null])]

@@ -1,4 +1,5 @@
-{{-- $sums: what the clear ones cost; $first, $likely, $last: when they arrive; $codes: names whose auth code a person must enter --}}
+{{-- $sums: what the clear ones cost; $first, $likely, $last: when they arrive; $codes: names whose auth code a person must enter;
+    $cases: on how many transfers that were seen the days rest --}}
 @if ($likely !== null)
     <p class="apart">
         @if ($sums !== [])
@@ -8,6 +9,10 @@
             'first' => App\Support\Dates::full($first),
             'likely' => App\Support\Dates::full($likely),
             'last' => App\Support\Dates::full($last),
-        ]) }}</p>
+        ]) }}
+        @if ($cases > 0)
+            <span class="lesser">{{ trans_choice('deeds.transfer.cases', $cases, ['count' => number_format($cases)]) }}</span>
+        @endif
+    </p>
 @endif
 @include('deeds.codes', ['wanting' => $codes])
