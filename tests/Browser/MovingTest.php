@@ -79,7 +79,7 @@ final class MovingTest extends TestCase
         self::assertLessThanOrEqual(390, $window->width());
         $window->press('Show them now')->waitForText('main', 'this page can’t be opened again');
         self::assertSame([], $window->axe());
-        $window->go($found[0] ?? '/')->waitForText('h1', 'over');
+        $window->go($found[0] ?? '/')->waitForText('h1', 'no longer works');
     }
 
     /** Gathered, planned, saved, its pilot started, and seen to go on. */

@@ -12,10 +12,12 @@ use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\Handing;
 use App\Models\Import;
+use App\Models\Migration;
 use App\Models\Movement;
 use App\Models\NamedPlace;
 use App\Models\NamedSet;
 use App\Models\Pattern;
+use App\Models\PlanState;
 use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\QueryException;
@@ -77,6 +79,14 @@ final class TruthTest extends TestCase
                 'kind' => 'handover',
                 'opened_on' => Instant::of('2026-10-06'),
                 'closed_on' => Instant::of('2026-10-07'),
+            ])->id,
+            'plan' => Migration::query()->create([
+                'token' => House::token(),
+                'account_id' => $house->ours->id,
+                'terms' => ['account' => $house->ours->id],
+                'state' => PlanState::Running,
+                'made_by' => $house->clerk->id,
+                'made_on' => Instant::of('2026-10-06'),
             ])->id,
             'place' => NamedPlace::query()->create(['name' => 'Gull, shared'])->id,
             'site' => 1,

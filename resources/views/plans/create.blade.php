@@ -44,7 +44,8 @@
             <x-field name="per_day" type="number" min="1" max="1000" :label="__('plans.create.per_day')" :value="$old('per_day', 20)"/>
             <x-field name="pilot" type="number" min="0" max="1000" :label="__('plans.create.pilot')" :note="__('plans.create.pilot_said')"
                 :value="$old('pilot', 3)"/>
-            <x-field name="stop_at" type="number" min="0" max="100" :label="__('plans.create.stop_at')" :value="$old('stop_at', 5)"/>
+            <x-field name="stop_at" type="number" min="0" max="100" :label="__('plans.create.stop_at')"
+                :note="__('plans.create.stop_at_said')" :value="$old('stop_at', 5)"/>
             <x-field name="budget" type="number" min="0" max="9999999" :label="__('plans.create.budget')"
                 :note="__('plans.create.budget_said')" :value="$old('budget', '')"/>
             <x-field name="quiet_from" type="date" :label="__('plans.create.quiet_from')" :value="$old('quiet_from', '')"/>
