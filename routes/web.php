@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Acre\Wire\Lists\ListKind;
 use App\Http\Accounts\AccountController;
+use App\Http\Accounts\EmptyAccountController;
 use App\Http\Accounts\GateController;
 use App\Http\Answers\AnswerController;
 use App\Http\Clients\ClientController;
@@ -364,6 +365,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::post('accounts/{account}/locked', [AccountController::class, 'locked'])
         ->name('accounts.locked')
         ->middleware('can:settle');
+    Route::post('accounts/{account}/empty', EmptyAccountController::class)
+        ->name('accounts.empty')
+        ->middleware('can:prepare');
     Route::post('accounts/{account}/gate', [GateController::class, 'store'])
         ->name('accounts.gate')
         ->middleware(['can:settle', 'throttle:second']);

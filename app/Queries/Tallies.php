@@ -93,6 +93,20 @@ final readonly class Tallies
         return $row === null ? null : Row::of($row);
     }
 
+    /** How many extras run with an account's names. */
+    public function extrasIn(int $accountId): int
+    {
+        return $this->database
+            ->table('extras')
+            ->join('registrations', 'registrations.id', '=', 'extras.registration_id')
+            ->join('standings', 'standings.name_id', '=', 'registrations.name_id')
+            ->whereRaw('upper_inf(registrations.span)')
+            ->whereNull('extras.ended_on')
+            ->where('standings.account_id', $accountId)
+            ->where('standings.next_kind', '<>', NextKind::Watched->value)
+            ->count();
+    }
+
     /** One name of those that an account holds, to know it by. */
     public function exampleIn(int $accountId): ?string
     {

@@ -76,6 +76,16 @@ final readonly class Money implements JsonSerializable
         return new self($this->amount->minus($other->amount), $this->currency);
     }
 
+    /**
+     * @return int below nothing where this is less, above it where it is more
+     *
+     * @throws MoneyError when the currencies differ
+     */
+    public function compare(self $other): int
+    {
+        return $this->minus($other)->amount->getSign();
+    }
+
     public function isPositive(): bool
     {
         return $this->amount->isPositive();

@@ -3,6 +3,16 @@
 declare(strict_types=1);
 
 return [
+    'empty' => [
+        'heading' => 'Empty this account',
+        'names' => '{1} One name is to leave it.|[2,*] :count names are to leave it.',
+        'extras' => '{1} One extra ends with a transfer.|[2,*] :count extras end with a transfer.',
+        'said' => 'The next page says of each whether it can go now; what can’t stays listed there.',
+        'hand_over' => 'Hand all over',
+        'transfer' => 'Transfer all',
+        'plan' => 'Plan a migration',
+        'more' => '{1} One more did not fit: take it in a second lot.|[2,*] :count more did not fit: take them in a second lot.',
+    ],
     'form' => [
         'add_registrar' => 'Add a registrar',
         'registrar_first' => 'Every account belongs to a registrar.',

@@ -12,6 +12,7 @@ return [
     ],
     'index' => [
         'title' => 'Names on the way',
+        'transfer' => 'Transfer names',
         'showing' => 'Showing',
         'all' => 'all',
         'waiting_for' => 'waiting for :whom.',

@@ -47,6 +47,17 @@ return [
         'state' => 'State',
         'made' => 'Made',
     ],
+    'compared' => [
+        'caption' => 'Our accounts compared',
+        'can_go' => 'Can go',
+        'of' => ':some of :all',
+        'last' => 'The last starts',
+        'transfers' => 'Transfers',
+        'later' => 'Each year after',
+        'unpriced' => '{1} and one without a price|[2,*] and :count without a price',
+        'to' => 'to :registrar',
+        'said' => 'With tax, by today’s price lists. One account for each registrar; those that can take none of the names are left out.',
+    ],
     'create' => [
         'title' => 'Plan a migration',
         'heading' => '{1} Plan the transfer of one name|[2,*] Plan the transfer of :count names',

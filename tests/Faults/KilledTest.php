@@ -17,6 +17,10 @@ use App\Actions\Handover\HandOverNames;
 use App\Actions\Handover\ReceiverAnswers;
 use App\Actions\Imports\ReadImport;
 use App\Actions\Imports\WriteImport;
+use App\Actions\Plans\PlanTerms;
+use App\Actions\Plans\SavePlan;
+use App\Actions\Plans\StartLot;
+use App\Actions\Plans\WatchPlans;
 use App\Actions\Post\SendLetters;
 use App\Actions\Proofs\VerifyProofs;
 use App\Actions\Registrants\SideAnswers;
@@ -30,6 +34,7 @@ use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\LineState;
 use App\Models\Name;
+use App\Models\PlanState;
 use App\Models\Price;
 use App\Models\Proof;
 use App\Models\Registrar;
@@ -39,6 +44,7 @@ use App\Outside\World;
 use App\Providers\OutsideServiceProvider;
 use App\Support\Failpoint;
 use App\Support\Fault;
+use App\Support\TradeClock;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -164,6 +170,25 @@ final class KilledTest extends TestCase
             $more = $this->transfers(40, $fault, $times - $kills);
             self::assertGreaterThan(0, $more, 'Nothing was killed.');
         }
+    }
+
+    /** Of six every day, of two hundred where it is heavy; killed at ten places that chance picks. */
+    #[TestWith([6, 2, 2, 2])]
+    public function test_a_migration_is_killed_on_its_way(int $names, int $perDay, int $pilot, int $times): void
+    {
+        $random = new Randomizer(new Mt19937(28));
+        $fault = fn (): string => $this->fault(
+            Fault::STATEMENT,
+            $random->getInt(1, min(200, 20 * $names)),
+            $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER,
+        );
+        self::assertSame($times, $this->migration($names, $perDay, $pilot, $fault, $times));
+    }
+
+    #[Group('heavy')]
+    public function test_a_migration_of_two_hundred_is_killed_on_its_way(): void
+    {
+        $this->test_a_migration_is_killed_on_its_way(200, 95, 10, 10);
     }
 
     #[Group('heavy')]
@@ -444,6 +469,50 @@ final class KilledTest extends TestCase
      */
     private function transfers(int $count, callable $fault, int $times): int
     {
+        [$world, $losing, $gaining, $ids] = $this->betweenRegistrars($count);
+        $docket = $this->settled(TransferNames::key(), $ids, (new TransferTerms($gaining->id, true))->pack());
+        $kills = $this->carried($docket, $losing, $gaining, $fault, $times);
+        $this->assertMovedOnce($world, $gaining, $ids);
+
+        return $kills;
+    }
+
+    /**
+     * A migration: its pilot, then lot after lot as its days come, to the end.
+     *
+     * @param  callable(): string  $fault
+     */
+    private function migration(int $count, int $perDay, int $pilot, callable $fault, int $times): int
+    {
+        [$world, $losing, $gaining, $ids] = $this->betweenRegistrars($count);
+        $now = $this->app->make(TradeClock::class)->now();
+        $terms = new PlanTerms(new TransferTerms($gaining->id, true), $now->date(), $perDay, true, null, null, $pilot, null, 5);
+        $plan = $this->app->make(SavePlan::class)->handle($this->house()->steward, House::token(), $ids, $terms);
+        $kills = $lots = 0;
+        foreach (DB::table('plan_names')->where('plan_id', $plan->id)->orderBy('day')->distinct()->pluck('day') as $day) {
+            self::assertIsString($day);
+            // By noon the day has come, wherever it was counted.
+            $noon = Instant::of($day)->plusSeconds(43_200);
+            $this->app->make(TradeClock::class)->set(Instant::latest($now, $noon));
+            $docket = $this->app->make(StartLot::class)->handle($this->house()->steward, $plan);
+            $kills += $this->carried($docket, $losing, $gaining, $fault, min($times - $kills, intdiv($times, 3) + 1));
+            $this->app->make(WatchPlans::class)->handle();
+            $lots++;
+        }
+        $this->app->make(TradeClock::class)->set($now);
+        self::assertSame([PlanState::Ended, 1 + intdiv($count - $pilot, $perDay)], [$plan->refresh()->state, $lots]);
+        self::assertSame($lots, Proof::query()->whereIn(
+            'docket_id',
+            DB::table('plan_names')->where('plan_id', $plan->id)->select('docket_id'),
+        )->count());
+        $this->assertMovedOnce($world, $gaining, $ids);
+
+        return $kills;
+    }
+
+    /** @return array{World, Account, Account, list<int>} an account at each registrar, told by wire, and names in the first */
+    private function betweenRegistrars(int $count): array
+    {
         $this->app->forgetInstance(World::class);
         $this->app->register(OutsideServiceProvider::class, true);
         $world = $this->app->make(World::class);
@@ -498,15 +567,26 @@ final class KilledTest extends TestCase
                 $names,
             ),
         ]);
-        $ids = array_map(fn (Name $name): int => $name->id, $names);
-        $docket = $this->settled(TransferNames::key(), $ids, (new TransferTerms($gaining->id, true))->pack());
+
+        return [$world, $losing, $gaining, array_map(fn (Name $name): int => $name->id, $names)];
+    }
+
+    /**
+     * A docket of transfers from its first order to its end.
+     *
+     * @param  callable(): string  $fault
+     */
+    private function carried(Docket $docket, Account $losing, Account $gaining, callable $fault, int $times): int
+    {
         app(BeginDocketLines::class)->handle($docket->id);
-        $kills = 0;
+        $lines = DB::table('docket_lines')->where('docket_id', $docket->id);
+        $count = $lines->count();
         $orders = fn (string $kind, string ...$states): int => DB::table('orders')
-            ->whereIn('name_id', $ids)
+            ->whereIn('docket_line_id', $lines->clone()->select('id'))
             ->where('kind', $kind)
             ->whereIn('state', $states)
             ->count();
+        $kills = 0;
         // The balance is enough for each once, and for none twice.
         foreach (
             [
@@ -518,20 +598,25 @@ final class KilledTest extends TestCase
         ) {
             $kills += $this->work(['acre:work-gate', (string) $account->id], $isDone, $fault, $times - $kills);
         }
-        self::assertSame($count, $orders('transfer', 'done'));
+
+        return $kills;
+    }
+
+    /** @param  list<int>  $ids */
+    private function assertMovedOnce(World $world, Account $gaining, array $ids): void
+    {
         $asked = array_filter($world->heard($gaining->number), fn (string $heard): bool => $heard === 'transfer 1001');
-        self::assertCount($count, $asked, 'each was paid once');
+        self::assertCount(count($ids), $asked, 'each was paid once');
         self::assertSame(
-            [$count, $count, 0],
+            [count($ids), count($ids), count($ids), 0],
             [
+                DB::table('orders')->whereIn('name_id', $ids)->where('kind', 'transfer')->where('state', 'done')->count(),
                 DB::table('holdings')->whereIn('name_id', $ids)->where('account_id', $gaining->id)->whereRaw('upper_inf(span)')->count(),
-                DB::table('docket_lines')->where('docket_id', $docket->id)->where('state', 'done')->count(),
+                DB::table('docket_lines')->whereIn('name_id', $ids)->where('state', 'done')->count(),
                 DB::table('movements')->whereIn('name_id', $ids)->whereNull('closed_on')->count(),
             ],
         );
-        $house->skerry->update(['link' => 'slip']);
-
-        return $kills;
+        $this->house()->skerry->update(['link' => 'slip']);
     }
 
     /**

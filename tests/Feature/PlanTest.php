@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Acre\Core\Money\Money;
 use Acre\Core\Time\Instant;
+use Acre\Core\Time\Span;
+use App\Actions\Plans\ComparedRegistrar;
+use App\Actions\Plans\CompareRegistrars;
 use App\Actions\Plans\WatchPlans;
 use App\Models\Docket;
 use App\Models\DocketLine;
@@ -12,6 +16,8 @@ use App\Models\LineState;
 use App\Models\Migration;
 use App\Models\Name;
 use App\Models\PlanState;
+use App\Models\Price;
+use App\Models\Registrar;
 use App\Queries\Plans\ReadPlan;
 use App\Support\HouseSettings;
 use App\Support\TradeClock;
@@ -71,6 +77,61 @@ final class PlanTest extends TestCase
             ->assertSee('not safe before 31 Oct')
             ->assertSee('Nothing moves, and nothing is paid');
         self::assertSame(0, Migration::query()->count());
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @param  array<string, string>  $said
+     * @return list<array{string, int, list<string>, list<string>, int}> registrar, how many can go, sums, sums of each later year
+     */
+    private static function compared(array $ids, array $said = []): array
+    {
+        $text = fn (Money $sum): string => $sum->text();
+
+        return array_map(
+            fn (ComparedRegistrar $one): array => [
+                $one->account->registrar->name,
+                $one->canGo,
+                array_map($text, array_values($one->sums)),
+                array_map($text, array_values($one->later)),
+                $one->unpriced,
+            ],
+            app(CompareRegistrars::class)->handle($ids, $said),
+        );
+    }
+
+    /** Before an account is chosen: each registrar of ours, most names first, then what a year costs there. */
+    public function test_registrars_are_compared(): void
+    {
+        $names = [$this->held(), $this->held()];
+        $cheap = Registrar::query()->create(['name' => 'Windrose Names']);
+        $this->house->account('W-1', null, $cheap);
+        Registrar::query()->create(['name' => 'Nobody Asks']);
+        foreach ([[$this->lantern, 'renew', '11'], [$cheap, 'transfer', '12'], [$cheap, 'renew', '8']] as [$registrar, $action, $amount]) {
+            Price::query()->create([
+                'registrar_id' => $registrar->id,
+                'suffix' => 'com',
+                'action' => $action,
+                'amount' => $amount,
+                'currency' => 'GBP',
+                'tax_percent' => '20',
+                'span' => Span::since(Instant::of('2020-01-01')),
+            ]);
+        }
+        $ids = array_map(fn (Name $name): int => $name->id, $names);
+        self::assertSame([
+            ['Windrose Names', 2, ['£28.80'], ['£19.20'], 0],
+            ['Lantern Wholesale', 2, ['£23.76'], ['£26.40'], 0],
+        ], self::compared($ids));
+        $uk = $this->house->name('compared-'.self::$trials++.'.co.uk', $this->losing, facts: ['lock' => 'off']);
+        self::assertSame([
+            ['Lantern Wholesale', 3, ['£23.76'], ['£26.40'], 1],
+            ['Windrose Names', 2, ['£28.80'], ['£19.20'], 0],
+        ], self::compared([...$ids, $uk->id]));
+        self::assertCount(1, self::compared($ids, ['budget' => '12']), 'within a limit that was typed');
+        $this->get('/plans/create?name='.implode(',', array_map(fn (Name $name): string => $name->ascii, $names)))
+            ->assertSeeInOrder(['Our accounts compared', 'Windrose Names', '2 of 2', '£28.80', '£19.20', 'Lantern Wholesale'])
+            ->assertDontSee('Nobody Asks');
     }
 
     /** @param  array<string, string>  $typed */

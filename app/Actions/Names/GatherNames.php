@@ -188,6 +188,26 @@ final readonly class GatherNames
         });
     }
 
+    /**
+     * The same of all that a sentence of the Roll shows, whose names stay in the database.
+     *
+     * @return array{string, int} its id, and how many did not fit
+     */
+    public function whole(User $user, RollFilter $sentence): array
+    {
+        return $this->database->transaction(function () use ($user, $sentence): array {
+            $id = $this->list($user, []);
+            $wanted = $this->notIn($id, $sentence);
+            $all = (clone $wanted)->count();
+            $this->database->table('selection_names')->insertUsing(
+                ['selection_id', 'name_id'],
+                ReadRoll::inOrder($wanted, Sort::Next->order())->limit($this->limit)->selectRaw('?::uuid, name_id', [$id]),
+            );
+
+            return [$id, max(0, $all - $this->limit)];
+        });
+    }
+
     /** @return list<int>|null the names of one's own selection; null: there is no such */
     public function of(User $user, string $id): ?array
     {

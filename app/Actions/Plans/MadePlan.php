@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Plans;
 
 use Acre\Core\Money\Money;
+use Acre\Core\Money\Sums;
 use Acre\Core\Planner\Plan;
 use App\Queries\Deeds\JudgedName;
 
@@ -22,40 +23,24 @@ final readonly class MadePlan
     /** @return array<string, Money> what all of it costs with tax, by currency */
     public function sums(): array
     {
-        return self::sum(array_map(fn (PlannedName $one): ?Money => $one->placed->day === null ? null : $one->price, $this->names));
+        return Sums::of(array_map(fn (PlannedName $one): ?Money => $one->placed->day === null ? null : $one->price, $this->names));
     }
 
     /** @return array<string, Money> what a renewal of the same names costs where they are, by currency */
     public function renewals(): array
     {
-        return self::sum(array_map(fn (PlannedName $one): ?Money => $one->placed->day === null ? null : $one->renewal, $this->names));
+        return Sums::of(array_map(fn (PlannedName $one): ?Money => $one->placed->day === null ? null : $one->renewal, $this->names));
     }
 
     /** @return array<string, Money> what is charged twice, as some have no earlier day, by currency */
     public function lost(): array
     {
-        return self::sum(array_map(fn (PlannedName $one): ?Money => $one->placed->isLate ? $one->renewal : null, $this->names));
+        return Sums::of(array_map(fn (PlannedName $one): ?Money => $one->placed->isLate ? $one->renewal : null, $this->names));
     }
 
     /** @return int how many have a day */
     public function placed(): int
     {
         return count(array_filter($this->names, fn (PlannedName $one): bool => $one->placed->day !== null));
-    }
-
-    /**
-     * @param  array<int, Money|null>  $all
-     * @return array<string, Money>
-     */
-    private static function sum(array $all): array
-    {
-        $sums = [];
-        foreach ($all as $one) {
-            if ($one !== null) {
-                $sums[$one->currency] = isset($sums[$one->currency]) ? $sums[$one->currency]->plus($one) : $one;
-            }
-        }
-
-        return $sums;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\Transfer;
 
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Money\Money;
+use Acre\Core\Money\Sums;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Movement\Readiness;
@@ -215,7 +216,7 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
 
     public function picture(array $files, array $terms, Instant $now): array
     {
-        $sums = $codes = [];
+        $prices = $codes = [];
         $first = $likely = $last = null;
         $cases = [];
         foreach ($files as $file) {
@@ -229,10 +230,7 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
                 $likely = $likely === null ? $arrival->likely : Instant::latest($likely, $arrival->likely);
                 $last = $last === null ? $arrival->latest : Instant::latest($last, $arrival->latest);
                 $cases["{$file->account->registrar} {$file->facts->name->suffix()}"] = $transfer->seen->cases ?? 0;
-                $price = $this->judge->price($file);
-                if ($price !== null) {
-                    $sums[$price->currency] = isset($sums[$price->currency]) ? $sums[$price->currency]->plus($price) : $price;
-                }
+                $prices[] = $this->judge->price($file);
             }
             // Elsewhere its registrar tells it.
             if ($transfer->wantsCode() && ! ($file->account->ours && $this->orders->takesCommands($file->account->id))) {
@@ -241,7 +239,7 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
         }
 
         return [
-            'sums' => array_map(fn (Money $sum): string => $sum->text(), array_values($sums)),
+            'sums' => array_map(fn (Money $sum): string => $sum->text(), array_values(Sums::of($prices))),
             'first' => $first,
             'likely' => $likely,
             'last' => $last,

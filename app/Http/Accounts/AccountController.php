@@ -71,6 +71,7 @@ final readonly class AccountController
         return view('accounts.show', [
             'account' => $account->load(['registrar', 'owner']),
             'tally' => $this->tallies->by('account_id', [$account])[$account->id] ?? null,
+            'extras' => $this->tallies->extrasIn($account->id),
             'last' => $this->tallies->lastHandover($account->id),
             'unlocked' => $this->tallies->unlockedFor($account->id),
             'custody' => $this->custody->of([$account->id])[$account->id]['custody'],

@@ -8,6 +8,7 @@ use Acre\Core\Time\Instant;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Names\GatherNames;
+use App\Actions\Plans\CompareRegistrars;
 use App\Actions\Plans\MakePlan;
 use App\Actions\Plans\MovePlanned;
 use App\Actions\Plans\PlanTerms;
@@ -58,7 +59,7 @@ final readonly class PlanController
     }
 
     /** What would be planned; nothing is written down. */
-    public function create(PlanRequest $request, GatherNames $gather, MakePlan $make): View|RedirectResponse
+    public function create(PlanRequest $request, GatherNames $gather, MakePlan $make, CompareRegistrars $compare): View|RedirectResponse
     {
         $ids = $request->names($gather);
         if ($ids === null || $ids === []) {
@@ -74,6 +75,7 @@ final readonly class PlanController
             'terms' => $terms,
             'choices' => $this->accounts(),
             'made' => $made,
+            'compared' => $made === null ? $compare->handle($ids, $request->query()) : [],
             'names' => $names,
             'drawing' => $made === null ? null : PlanDrawing::of(
                 array_map(count(...), $made->plan->byDay()),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Plans;
 
 use Acre\Core\Money\Money;
+use Acre\Core\Money\Sums;
 use Acre\Core\Time\Instant;
 use App\Support\Row;
 use App\Support\TradeClock;
@@ -105,19 +106,10 @@ final readonly class ReadPlan
             )) as $row
         ) {
             $price = Money::of($row->text('amount'), $row->text('currency'))->withTax($row->text('tax_percent'));
-            $spent = self::plus($spent, $price->times($row->int('gone')));
-            $left = self::plus($left, $price->times($row->int('left')));
+            $spent[] = $price->times($row->int('gone'));
+            $left[] = $price->times($row->int('left'));
         }
 
-        return [$spent, $left];
-    }
-
-    /**
-     * @param  array<string, Money>  $sums  by currency
-     * @return array<string, Money>
-     */
-    private static function plus(array $sums, Money $one): array
-    {
-        return [$one->currency => isset($sums[$one->currency]) ? $sums[$one->currency]->plus($one) : $one] + $sums;
+        return [Sums::of($spent), Sums::of($left)];
     }
 }

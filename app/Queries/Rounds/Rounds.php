@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Rounds;
 
 use Acre\Core\Money\Money;
+use Acre\Core\Money\Sums;
 use Acre\Core\Time\Instant;
 
 /** The day's work list as one person asked for it. */
@@ -74,16 +75,10 @@ final readonly class Rounds
     /** @return list<Money> what is lost when nothing is done this week, a sum a currency */
     public function lossThisWeek(): array
     {
-        $sums = [];
-        foreach ($this->before($this->today->plusDays(7)) as $item) {
-            if ($item->loss !== null && ($item->last ?? $item->due)->isBefore($this->today->plusDays(7))) {
-                $sums[$item->loss->currency] = isset($sums[$item->loss->currency])
-                    ? $sums[$item->loss->currency]->plus($item->loss)
-                    : $item->loss;
-            }
-        }
+        $week = $this->today->plusDays(7);
+        $due = array_filter($this->before($week), fn (RoundsItem $item): bool => ($item->last ?? $item->due)->isBefore($week));
 
-        return array_values($sums);
+        return array_values(Sums::of(array_map(fn (RoundsItem $item): ?Money => $item->loss, $due)));
     }
 
     /** @return list<RoundsItem> */

@@ -163,6 +163,21 @@
             </details>
         @endcan
     </section>
+    @if (($tally?->int('names') ?? 0) > 0)
+        @can('prepare')
+            <section class="card apart" aria-labelledby="empty">
+                <h2 id="empty">{{ __('accounts.empty.heading') }}</h2>
+                <p>{{ trans_choice('accounts.empty.names', $tally->int('names'), ['count' => number_format($tally->int('names'))]) }}
+                    {{ $extras === 0 ? '' : trans_choice('accounts.empty.extras', $extras, ['count' => number_format($extras)]) }}
+                    {{ __('accounts.empty.said') }}</p>
+                <form method="post" action="{{ route('accounts.empty', $account) }}" class="head-deeds">@csrf
+                    <button name="way" value="hand-over">{{ __('accounts.empty.hand_over') }}</button>
+                    <button name="way" value="transfer">{{ __('accounts.empty.transfer') }}</button>
+                    <button name="way" value="plan">{{ __('accounts.empty.plan') }}</button>
+                </form>
+            </section>
+        @endcan
+    @endif
     @if ($gate !== null)
         <section class="card apart" aria-labelledby="gate">
             <h2 id="gate">{{ __('accounts.show.epp_or_bridge') }}</h2>

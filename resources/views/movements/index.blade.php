@@ -24,7 +24,9 @@
             </div>
         </div>
         @can('prepare')
-            <p class="head-deeds"><a class="button" href="{{ route('hand-over') }}">{{ __('dockets.index.hand_over_names') }}</a></p>
+            <p class="head-deeds"><a class="button" href="{{ route('hand-over') }}">{{ __('dockets.index.hand_over_names') }}</a>
+                <a class="button"
+                    href="{{ route('deeds.show', ['transfer', 'of' => 'sheaf']) }}">{{ __('movements.index.transfer') }}</a></p>
         @endcan
     </div>
     @if ($waiting !== [])

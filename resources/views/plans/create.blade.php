@@ -65,6 +65,9 @@
     @if ($terms === null && $request->filled('account'))
         <p class="told told-bad" role="alert">{{ __('plans.errors.incomplete') }}</p>
     @endif
+    @if ($compared !== [])
+        @include('plans.compared')
+    @endif
     @if ($made !== null)
         @include('plans.drawing')
         @if (count($names) > count($drawing->rows))
