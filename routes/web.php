@@ -35,6 +35,7 @@ use App\Http\Middleware\NothingKept;
 use App\Http\Movements\MovementController;
 use App\Http\Names\AddNameController;
 use App\Http\Names\CodeController;
+use App\Http\Names\DisputeController;
 use App\Http\Names\ExtraController;
 use App\Http\Names\NameController;
 use App\Http\Names\PointsController;
@@ -282,6 +283,12 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
         ->middleware('can:change,name');
     Route::delete('names/{name}/extras', [ExtraController::class, 'destroy'])
         ->name('names.extras.destroy')
+        ->middleware('can:change,name');
+    Route::post('names/{name}/disputes', [DisputeController::class, 'store'])
+        ->name('names.disputes.store')
+        ->middleware('can:change,name');
+    Route::delete('names/{name}/disputes', [DisputeController::class, 'destroy'])
+        ->name('names.disputes.destroy')
         ->middleware('can:change,name');
     Route::delete('names/{name}/roles', [RoleController::class, 'destroy'])
         ->name('names.roles.destroy')

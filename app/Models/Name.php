@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Registration|null $registration
  * @property-read Registrant|null $registrant
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Word> $words
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, NameDispute> $disputes
  */
 final class Name extends Model
 {
@@ -59,6 +60,12 @@ final class Name extends Model
     public function words(): BelongsToMany
     {
         return $this->belongsToMany(Word::class, 'name_words')->orderByRaw('lower(label)');
+    }
+
+    /** @return HasMany<NameDispute, $this> those that are open */
+    public function disputes(): HasMany
+    {
+        return $this->hasMany(NameDispute::class)->whereNull('ended_on')->orderBy('since');
     }
 
     /** @return HasMany<NameSite, $this> */

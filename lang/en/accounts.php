@@ -5,8 +5,8 @@ declare(strict_types=1);
 return [
     'empty' => [
         'heading' => 'Empty this account',
-        'names' => '{1} One name is to leave it.|[2,*] :count names are to leave it.',
-        'extras' => '{1} One extra ends with a transfer.|[2,*] :count extras end with a transfer.',
+        'names' => '{1} It holds one name.|[2,*] It holds :count names.',
+        'extras' => '{1} One extra would end with a transfer.|[2,*] :count extras would end with a transfer.',
         'said' => 'The next page says of each whether it can go now; what can’t stays listed there.',
         'hand_over' => 'Hand all over',
         'transfer' => 'Transfer all',

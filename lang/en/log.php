@@ -67,6 +67,8 @@ return [
     'erased' => 'Its data was erased',
     'extra_kept' => 'An extra service was added',
     'extra_ended' => 'An extra service ended',
+    'dispute_kept' => 'A dispute was recorded',
+    'dispute_ended' => 'A dispute ended',
     'role_given' => 'Somebody became a contact of it',
     'role_ended' => 'Somebody is no longer a contact of it',
     'letter_returned' => 'A letter about it came back',

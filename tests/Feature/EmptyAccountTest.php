@@ -56,8 +56,8 @@ final class EmptyAccountTest extends TestCase
         }
         $this->get("/accounts/{$this->full->id}")
             ->assertSee('Empty this account')
-            ->assertSee('4 names are to leave it.')
-            ->assertSee('One extra ends with a transfer.');
+            ->assertSee('It holds 4 names.')
+            ->assertSee('One extra would end with a transfer.');
         $this->get('/accounts/'.$this->house->account('E-2', null)->id)->assertDontSee('Empty this account');
         $this->actingAs($this->house->reader)
             ->get("/accounts/{$this->full->id}")

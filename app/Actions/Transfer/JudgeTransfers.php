@@ -13,6 +13,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Transfer\Approver;
 use Acre\Core\Transfer\ArrivalsSeen;
 use Acre\Core\Transfer\CodeKnown;
+use Acre\Core\Transfer\Dispute;
 use Acre\Core\Transfer\Gaining;
 use Acre\Core\Transfer\Losing;
 use Acre\Core\Transfer\ServersKnown;
@@ -27,7 +28,7 @@ use Illuminate\Database\Connection;
 /** Makes the transfers of names that the core judges, from what the tables say; read at once for many names. */
 final class JudgeTransfers
 {
-    /** @var array<int, Row> by name: its code, its kept zone, its DS */
+    /** @var array<int, Row> by name: its code, its kept zone, its DS, what is disputed */
     private array $known = [];
 
     /** @var array<string, array{Money, Money}|null> of a transfer by suffix, without tax and with it; null: only other actions have one */
@@ -56,7 +57,8 @@ final class JudgeTransfers
         foreach (
             Row::all($this->database->select(
                 "SELECT n.id, a.got_on, a.fits, (SELECT max(c.taken_at) FROM zone_copies c WHERE c.name_id = n.id) AS kept_at,
-                    d.delegates <> '[]' AS is_signed
+                    d.delegates <> '[]' AS is_signed,
+                    (SELECT string_agg(o.kind, ',' ORDER BY o.kind) FROM disputes o WHERE o.name_id = n.id AND o.ended_on IS NULL) AS disputed
                  FROM unnest(?::bigint[]) AS n(id) LEFT JOIN auth_codes a ON a.name_id = n.id
                  LEFT JOIN delegates_seen d ON d.name_id = n.id",
                 [$names],
@@ -130,10 +132,17 @@ final class JudgeTransfers
                 $known?->instant('kept_at'),
                 $known?->boolOrNull('is_signed'),
             ),
+            self::disputes($known?->textOrNull('disputed')),
             underWay: $file->waiting,
             seenOutside: $file->seenOutside(),
             seen: $this->seen[$file->account->registrar][$file->facts->name->suffix()] ?? null,
         );
+    }
+
+    /** @return list<Dispute> */
+    private static function disputes(?string $kinds): array
+    {
+        return $kinds === null ? [] : array_map(Dispute::from(...), explode(',', $kinds));
     }
 
     private function approver(HeldCase $file): Approver

@@ -131,6 +131,26 @@
                 </dd>
             </div>
         @endif
+        @foreach ($name->disputes as $dispute)
+            <div>
+                <dt>{{ __('names.show.dispute') }}</dt>
+                <dd><span class="is-bad">{{ ucfirst($words->say('words.dispute.' . $dispute->kind->value)) }}</span>, {{ __(
+                    'names.show.dispute_since',
+                    ['day' => App\Support\Dates::full($dispute->since)],
+                ) }}
+                    @if ($dispute->remarks !== null)
+                        <span class="lesser"><bdi>{{ $dispute->remarks }}</bdi></span>
+                    @endif
+                </dd>
+                @can('change', $name)
+                    <dd>
+                        <form method="post" action="{{ route('names.disputes.destroy', $name) }}">@csrf @method('delete')<input
+                                type="hidden" name="dispute" value="{{ $dispute->kind->value }}"><button
+                                class="plain">{{ __('names.show.mark_as_ended') }}</button></form>
+                    </dd>
+                @endcan
+            </div>
+        @endforeach
         @foreach ($registration?->extras ?? [] as $extra)
             <div>
                 <dt>{{ ucfirst($words->say('words.extra.' . $extra->kind->value)) }}</dt>
@@ -175,6 +195,25 @@
                 <x-field name="extra_ends" type="date" :label="__('names.show.paid_until')" />
                 <x-field name="extra_renews" type="choice" :label="__('names.show.then')"
                     :options="['0' => __('names.show.it_ends'), '1' => __('names.show.it_auto_renews')]"/>
+                <p><button>{{ __('common.save') }}</button></p>
+            </form>
+        </details>
+    @endcan
+    @can('change', $name)
+        @foreach (['dispute', 'dispute_since', 'dispute_remarks'] as $key)
+            @error($key)
+                <p class="wrong" role="alert">{{ $message }}</p>
+            @enderror
+        @endforeach
+        <details @if ($errors->hasAny(['dispute', 'dispute_since', 'dispute_remarks'])) open @endif>
+            <summary>{{ __('names.show.add_a_dispute') }}</summary>
+            <form method="post" action="{{ route('names.disputes.store', $name) }}" class="fields">@csrf
+                <x-field name="dispute" type="choice" :label="__('common.what')" :note="__('names.show.dispute_said')"
+                    :options="collect(Acre\Core\Transfer\Dispute::cases())
+                    ->mapWithKeys(fn($kind) => [$kind->value => $words->say('words.dispute.' . $kind->value)])
+                    ->all()" />
+                <x-field name="dispute_since" type="date" :label="__('names.show.since')" />
+                <x-field name="dispute_remarks" :label="__('common.notes')" maxlength="500" />
                 <p><button>{{ __('common.save') }}</button></p>
             </form>
         </details>
