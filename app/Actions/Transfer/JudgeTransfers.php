@@ -58,7 +58,8 @@ final class JudgeTransfers
             Row::all($this->database->select(
                 "SELECT n.id, a.got_on, a.fits, (SELECT max(c.taken_at) FROM zone_copies c WHERE c.name_id = n.id) AS kept_at,
                     d.delegates <> '[]' AS is_signed,
-                    (SELECT string_agg(o.kind, ',' ORDER BY o.kind) FROM disputes o WHERE o.name_id = n.id AND o.ended_on IS NULL) AS disputed
+                    (SELECT string_agg(o.kind, ',' ORDER BY o.kind) FROM disputes o
+                        WHERE o.name_id = n.id AND o.ended_on IS NULL) AS disputed
                  FROM unnest(?::bigint[]) AS n(id) LEFT JOIN auth_codes a ON a.name_id = n.id
                  LEFT JOIN delegates_seen d ON d.name_id = n.id",
                 [$names],
