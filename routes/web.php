@@ -49,6 +49,7 @@ use App\Http\People\PersonController;
 use App\Http\Plans\PlanController;
 use App\Http\Received\ReceivedController;
 use App\Http\Registrars\PriceController;
+use App\Http\Registrars\PriceListController;
 use App\Http\Registrars\RegistrarController;
 use App\Http\Roll\CalendarController;
 use App\Http\Roll\ExportController;
@@ -391,6 +392,9 @@ Route::middleware(['auth', 'auth.session', EndsInTime::class, NothingKept::class
     Route::get('clients/{client}/sheet', [ClientController::class, 'sheet'])
         ->name('clients.sheet')
         ->middleware('can:look');
+    Route::post('registrars/{registrar}/prices/list', PriceListController::class)
+        ->name('registrars.prices.list')
+        ->middleware('can:prepare');
     Route::post('registrars/{registrar}/prices', [PriceController::class, 'store'])
         ->name('registrars.prices.store')
         ->middleware('can:prepare');

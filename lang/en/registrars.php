@@ -3,6 +3,22 @@
 declare(strict_types=1);
 
 return [
+    'list' => [
+        'heading' => 'Add a price list',
+        'said' => 'CSV, XLSX or ODS. Either a row for each price, with its suffix, action and amount; or a row for each suffix, with a '
+            .'column for each of register, renew, transfer, restore. Amounts before tax.',
+        'file' => 'File',
+        'currency' => 'Currency, if none is given',
+        'add' => 'Add these prices',
+        'read' => '{0} No price was added.|{1} One price was added.|[2,*] :count prices were added.',
+        'refused' => 'These lines were not read:',
+        'line' => 'Line :line: :why',
+        'no_columns' => 'It needs a heading for the suffix, and one for each action, or for action and amount.',
+        'no_file' => 'Choose a file of at most :limit MB.',
+        'twice' => 'Another line gives another price for the same of .:suffix.',
+        'no_suffix' => '“:value” is no suffix.',
+        'no_action' => '“:value” is no action that has a price.',
+    ],
     'page' => 'Customer sign-in page',
     'page_note' => 'Where people sign in to work through a slip',
     'telephone' => 'Telephone',

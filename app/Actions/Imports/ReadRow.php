@@ -9,18 +9,13 @@ use Acre\Core\Disclosure\Disclosure;
 use Acre\Core\Lifecycle\Intent;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
-use Acre\Core\Money\Money;
-use Acre\Core\Money\MoneyError;
 use Acre\Core\Name\DomainName;
 use Acre\Core\Name\NameError;
 use Acre\Core\Time\Instant;
-use Acre\Wire\Lists\Amount;
 use Acre\Wire\Lists\Cell;
 use Acre\Wire\Lists\DateOrder;
-use Acre\Wire\Lists\ListNumber;
 use Acre\Wire\Lists\ListRow;
 use App\Actions\Words\Labels;
-use App\Support\Currencies;
 
 /** Reads one line of a list into facts, or says which value is wrong and why. */
 final class ReadRow
@@ -139,7 +134,8 @@ final class ReadRow
             } elseif ($field === ImportField::Currency) {
                 $currency = $column;
             } elseif ($field === ImportField::Renewal) {
-                $facts['renewal'] = $this->amount($value, $row->isNumber($column), Cell::plain($row->cell($this->currencies ?? -1)));
+                $money = AmountRead::of($value, $row->isNumber($column), Cell::plain($row->cell($this->currencies ?? -1)), $this->currency);
+                $facts['renewal'] = [$money->decimal(), $money->currency];
             } else {
                 $facts[$field->value] = $this->fact($field, $value);
                 if ($field === ImportField::Statuses && $this->saysMore($value)) {
@@ -292,38 +288,6 @@ final class ReadRow
         }
 
         return $words;
-    }
-
-    /**
-     * @param  bool  $isNumber  whether the file holds it as a number, with its own decimals
-     * @param  string  $column  what the currency's column says
-     * @return array{string, string} amount and currency
-     */
-    private function amount(string $value, bool $isNumber, string $column): array
-    {
-        $said = $column === '' ? null : Amount::currency($column, $this->currency) ?? throw RefusedRow::because('currency', $column);
-        $amount =
-            ($isNumber ? ListNumber::read($value) : null) ??
-            (Amount::read($value, $said ?? $this->currency) ?? throw RefusedRow::because('amount', $value));
-        if ($said !== null && $amount->currency !== null && $amount->currency !== $said) {
-            throw RefusedRow::because('two_currencies', $value, ['price' => $amount->currency, 'column' => $said]);
-        }
-        $currency = $amount->currency ?? ($said ?? $this->currency);
-        if (! Currencies::isKnown($currency)) {
-            throw RefusedRow::because('currency', $value);
-        }
-        try {
-            // A number of a spreadsheet is shown there with its currency's decimals, and computed with more.
-            return [
-                ($amount instanceof ListNumber
-                    ? Money::rounded($amount->decimal, $currency)
-                    : Money::of($amount->decimal, $currency)
-                )->decimal(),
-                $currency,
-            ];
-        } catch (MoneyError $e) {
-            throw RefusedRow::saying($e->getMessage(), $value);
-        }
     }
 
     /** @return list<string> */

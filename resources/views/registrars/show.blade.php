@@ -228,6 +228,34 @@
                 </div>
                 <p><button>{{ __('registrars.show.add_the_price') }}</button></p>
             </form>
+            <form method="post" action="{{ route('registrars.prices.list', $registrar) }}" enctype="multipart/form-data"
+                class="card fields apart">
+                @csrf
+                <h2>{{ __('registrars.list.heading') }}</h2>
+                @if (is_array(session('refused')) && session('refused') !== [])
+                    <div class="told told-bad" role="alert">
+                        <p>{{ __('registrars.list.refused') }}</p>
+                        <ul>
+                            @foreach (session('refused') as $one)
+                                <li><bdi>{{ $one }}</bdi></li>
+                            @endforeach
+                        </ul>
+                    </div>
+                @endif
+                <p class="lesser">{{ __('registrars.list.said') }}</p>
+                <div class="columns">
+                    <x-field name="list" :label="__('registrars.list.file')" id="f-list">
+                        <input id="f-list" type="file" name="list" accept=".csv,.txt,.tsv,.xlsx,.ods,text/csv,text/plain" required
+                            @error('list') aria-invalid="true" @enderror>
+                    </x-field>
+                    <x-field name="list_currency" :label="__('registrars.list.currency')" :value="config('house.currency')" maxlength="3"
+                        required/>
+                    <x-field name="list_tax" :label="__('registrars.show.with_tax')" inputmode="decimal" value="0" />
+                    <x-field name="list_since" :label="__('common.from')" type="date" :value="$today->date()" required
+                        :note="__('registrars.show.the_earlier_price_ends_on_this')"/>
+                </div>
+                <p><button>{{ __('registrars.list.add') }}</button></p>
+            </form>
         @endcan
     </section>
 </x-layout>
