@@ -258,7 +258,7 @@ final class House
                 $list[] = [$registrar, $suffix, 'renew', $amount, '0', '2023-01-01'];
                 // Where a transfer adds no year it costs nothing.
                 $adds = ! str_ends_with($suffix, 'uk') && $suffix !== 'de';
-                $list[] = [$registrar, $suffix, 'transfer', $adds ? $amount : '0', '20', '2023-01-01'];
+                $list[] = [$registrar, $suffix, 'transfer', $adds ? $amount : '0', '0', '2023-01-01'];
                 if (! str_ends_with($suffix, 'uk') && $suffix !== 'de') {
                     $list[] = [$registrar, $suffix, 'restore', $registrar === 'oriel' ? '95.00' : '86.00', '0', '2023-01-01'];
                 }

@@ -68,9 +68,9 @@
                 @endif
                 <div>
                     <dt>{{ __('registrars.show.a_new_name') }}</dt>
-                    <dd>{{ $registrar->handover_hold_days === 0 ? __('registrars.show.may_be_handed_over_at_once') : __(
+                    <dd>{{ $registrar->handover_hold_days === 0 ? __('registrars.show.may_be_handed_over_at_once') : trans_choice(
                         'registrars.show.may_be_handed_over_after_days',
-                        ['handover_hold_days' => $registrar->handover_hold_days],
+                        $registrar->handover_hold_days,
                     ) }}
                     </dd>
                 </div>
@@ -100,34 +100,34 @@
             <dl class="facts">
                 <div>
                     <dt>{{ __('registrars.show.renewal_charged') }}</dt>
-                    <dd>{{ $registrar->charge_lead_days === 0 ? __('registrars.show.on_the_day_of_the_end') : __(
+                    <dd>{{ $registrar->charge_lead_days === 0 ? __('registrars.show.on_the_day_of_the_end') : trans_choice(
                         'registrars.show.days_before_the_end',
-                        ['charge_lead_days' => $registrar->charge_lead_days],
+                        $registrar->charge_lead_days,
                     ) }}
                     </dd>
                 </div>
                 <div>
                     <dt>{{ __('registrars.show.suspended') }}</dt>
                     <dd>{{ $registrar->dark_after_days === null ? __('common.not_known') : ($registrar->dark_after_days === 0
-                        ? __('registrars.show.at_the_end') : __(
+                        ? __('registrars.show.at_the_end') : trans_choice(
                         'registrars.show.days_after_the_end',
-                        ['dark_after_days' => $registrar->dark_after_days],
+                        $registrar->dark_after_days,
                     )) }}
                     </dd>
                 </div>
                 <div>
                     <dt>{{ __('registrars.show.normal_price') }}</dt>
-                    <dd>{{ $registrar->plain_after_days === null ? __('common.not_known') : __(
+                    <dd>{{ $registrar->plain_after_days === null ? __('common.not_known') : trans_choice(
                         'registrars.show.until_days_after_the_end',
-                        ['plain_after_days' => $registrar->plain_after_days],
+                        $registrar->plain_after_days,
                     ) }}
                     </dd>
                 </div>
                 <div>
                     <dt>{{ __('registrars.show.renewable') }}</dt>
-                    <dd>{{ $registrar->late_until_days === null ? __('common.not_known') : __(
+                    <dd>{{ $registrar->late_until_days === null ? __('common.not_known') : trans_choice(
                         'registrars.show.renewable_until',
-                        ['late_until_days' => $registrar->late_until_days],
+                        $registrar->late_until_days,
                     ) }}
                     </dd>
                 </div>
