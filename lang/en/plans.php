@@ -111,6 +111,7 @@ return [
         'is_late' => 'a renewal is charged before',
         'docket' => 'docket :id',
         'other_day' => 'Another day',
+        'move_name' => 'Move :name',
         'day_of' => 'Day of :name',
         'move' => 'Move',
         'set_day' => 'Set this day',

@@ -32,7 +32,7 @@ final class MovingTest extends TestCase
             ->choose('#f-account', 'Lantern Wholesale L-5520')
             ->press('Preview')
             ->waitForText('.foot', '2 of 2 can go now');
-        self::assertStringContainsString('Costs £11.88 with tax', $window->text('main'));
+        self::assertStringContainsString('Costs £9.90 with tax', $window->text('main'));
         self::assertSame([], $window->axe());
         $window->press('Transfer 2 names to Lantern Wholesale')->waitForText('main', 'Change the registrar tag of these names');
         self::assertStringContainsString('LANTERN', $window->text('.slip'));

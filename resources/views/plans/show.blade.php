@@ -88,7 +88,7 @@
                             @if ($row->docket === null && $plan->state->isOpen())
                                 <details class="menu left">
                                     <summary class="button low"
-                                        aria-label="{{ __('plans.show.day_of', ['name' => $row->unicode]) }}">{{
+                                        aria-label="{{ __('plans.show.move_name', ['name' => $row->unicode]) }}">{{
                                         __('plans.show.move')
                                     }}</summary>
                                     <div class="menu-sheet">
