@@ -99,7 +99,7 @@ final class MovingTest extends TestCase
         self::assertSame([], $window->axe());
         $plan = (string) parse_url($window->driver->getCurrentURL(), PHP_URL_PATH);
         $window->press('Start 2 names')->waitForText('h1', 'Transfer 2 names to Lantern Wholesale');
-        $window->driver->wait(120, 500)->until(fn (): bool => str_contains($window->go($plan)->text('dl.facts'), "Arrived\n2"));
+        $window->driver->wait(120, 500)->until(fn (): bool => str_contains($window->go($plan)->text('dl.figures'), "Arrived\n2"));
         $window->go('/movements')->ready();
         self::assertSame([], $window->axe());
     }
