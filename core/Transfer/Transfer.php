@@ -13,6 +13,7 @@ use Acre\Core\Lifecycle\Lifecycle;
 use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
+use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\LegKind;
 use Acre\Core\Movement\Readiness;
@@ -69,6 +70,7 @@ final readonly class Transfer
             ...$this->aboutTheGainingSide(),
             ...$this->aboutTheApprover(),
             ...$this->aboutTheServers(),
+            ...$this->aboutExtras(),
             ...$this->seenOutside,
         ], $this->legs(...));
     }
@@ -359,5 +361,20 @@ final readonly class Transfer
         }
 
         return $found;
+    }
+
+    /** @return list<Finding> */
+    private function aboutExtras(): array
+    {
+        return array_map(
+            fn (ExtraKind $extra): Finding => Finding::of(
+                TransferFinding::ExtraEnds,
+                Effect::Worth,
+                null,
+                extra: $extra->value,
+                registrar: $this->losing->registrar,
+            ),
+            $this->losing->extras,
+        );
     }
 }

@@ -60,6 +60,9 @@ enum TransferFinding: string implements FindingTag
     case ZoneNotThere = 'zone_not_there';
     case KeysNotTaken = 'keys_not_taken';
 
+    /** What was bought with the name at the losing side stays there, and ends. */
+    case ExtraEnds = 'extra_ends';
+
     public static function area(): string
     {
         return 'transfer';
@@ -83,6 +86,7 @@ enum TransferFinding: string implements FindingTag
             self::BalanceLacks => ['registrar', 'sum'],
             self::MailboxDead, self::MailboxForwards, self::MailboxInside => ['mailbox'],
             self::ServersEnd => ['registrar'],
+            self::ExtraEnds => ['extra', 'registrar'],
             default => [],
         };
     }
@@ -96,6 +100,7 @@ enum TransferFinding: string implements FindingTag
             self::ZoneNotKept,
             self::ZoneNotThere,
             self::KeysNotTaken,
+            self::ExtraEnds,
             self::MailboxInside => Cost::Dark,
             self::LastDays,
             self::YearPaidTwice,
@@ -132,6 +137,7 @@ enum TransferFinding: string implements FindingTag
             self::MailboxNotKnown => Cure::SayWho,
             self::MailboxDead, self::MailboxForwards, self::MailboxInside => Cure::OtherMailbox,
             self::ZoneNotKept => Cure::KeepZone,
+            self::ExtraEnds => Cure::KeepCopy,
             self::ZoneNotThere => Cure::AddRecords,
             self::KeysNotTaken => Cure::EndDnssec,
             self::SameRegistrar, self::SuffixNotTaken, self::GoneForGood => Cure::LeaveOut,

@@ -238,6 +238,7 @@ return [
         'must_be_refused' => 'Its registrar must refuse a transfer: :reason',
         'may_be_refused' => 'Its registrar may refuse a transfer: :reason',
         'lock_lifted' => 'The transfer lock is on; it is lifted first',
+        'extra_ends' => 'Ends at :registrar with the transfer: its :extra',
         'same_registrar' => 'It is at :registrar already: hand it over instead',
         'lock_not_ours' => 'The transfer lock is on, and only the account at :registrar can lift it',
         'lock_not_known' => 'Nobody knows whether the transfer lock is on',

@@ -124,7 +124,12 @@ final class JudgeTransfers
 
         return new Transfer(
             $file->life($this->book, $now),
-            new Losing($file->account->registrarName, $file->account->ours, $file->facts->intent === Intent::ByItself ? true : null),
+            new Losing(
+                $file->account->registrarName,
+                $file->account->ours,
+                $file->facts->intent === Intent::ByItself ? true : null,
+                $file->extras,
+            ),
             $gaining,
             $codeSince === null ? CodeKnown::none() : CodeKnown::since($codeSince, $known?->boolOrNull('fits')),
             $this->approver($file),

@@ -12,6 +12,7 @@ use Acre\Core\Lifecycle\Lock;
 use Acre\Core\Lifecycle\Status;
 use Acre\Core\Lifecycle\Waiting;
 use Acre\Core\Money\Money;
+use Acre\Core\Movement\ExtraKind;
 use Acre\Core\Movement\Leg;
 use Acre\Core\Movement\Readiness;
 use Acre\Core\Movement\Verdict;
@@ -210,6 +211,7 @@ final class TransferTest extends TestCase
                 ($said['same'] ?? '') === 'yes' ? 'Skerry Registrations' : 'Oriel Names',
                 $is('ours') ?? true,
                 isset($said['renews']) ? $is('renews') : false,
+                array_map(ExtraKind::from(...), isset($said['extras']) ? explode('+', $said['extras']) : []),
             ),
             ($is('elsewhere') === true) ? Gaining::elsewhere('Skerry Registrations', $said['tag'] ?? null) : new Gaining(
                 'Skerry Registrations',
