@@ -40,6 +40,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $late_until_days
  * @property array<string, string> $extras what becomes of each extra in a handover
  * @property list<string> $behind the accredited registrars and tags that stand behind it in public records
+ * @property list<array{name: string, address: string}> $agreements what is accepted for a registrant before a name comes to it
  * @property bool $hold_declinable whether the hold after a change of registrant can be declined beforehand
  * @property bool|null $takes_keys whether it passes on a DS; null: not known
  * @property bool $own_servers_only whether it takes no name servers but its own
@@ -77,6 +78,7 @@ final class Registrar extends Model
         'late_until_days' => null,
         'extras' => '{}',
         'behind' => '[]',
+        'agreements' => '[]',
         'disclosure_steps' => null,
         'verifies_by' => 'registrar',
         'hold_declinable' => false,
@@ -100,6 +102,7 @@ final class Registrar extends Model
         'transfers_by_letter' => 'boolean',
         'extras' => 'array',
         'behind' => 'array',
+        'agreements' => 'array',
         'disclosure_steps' => 'array',
     ];
 

@@ -171,6 +171,9 @@ return [
         'after' => 'Each registrar that takes commands is told its part, in order: lock lifted, auth code, ordered and paid, approved. '
             .'Elsewhere a slip says what to do. Afterwards the lock is set again. It can be cancelled until the losing registrar has '
             .'answered.',
+        'authority' => 'Authority',
+        'authority_said' => 'On which agreements are accepted for the registrants.',
+        'accepts' => 'Ordering accepts, for the registrants:',
         'to_account' => 'To the account',
         'renews' => 'Turn on auto-renew there',
         'costs' => 'Costs :sum with tax, paid when ordered.',

@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'agreements' => [
+        'accepted' => ':who accepted on :day for the registrants, on the authority of :authority:',
+    ],
     'undo' => 'Undo it',
     'wrong_tick' => 'Correct a mistake',
     'not_done' => 'Not done after all',

@@ -15,6 +15,7 @@ return [
     'currency' => 'Enter a currency code of three letters, such as GBP.',
     'amount' => 'Enter an amount such as 120.00, followed by the currency if it is not yours.',
     'no_role' => 'Names under .:suffix no longer have such a contact.',
+    'agreements' => 'Line :line needs a name, and then an address that begins with https://.',
     'steps' => 'These are not fields of the record: :what.',
     'unknown_names' => 'Not on the Roll: :names.',
     'taken' => 'There is another :what with this :attribute already.',

@@ -192,6 +192,11 @@ return [
         'late' => 'late fee',
         'handover' => 'hand over',
     ],
+    'authority' => [
+        'order' => 'the registrant’s written order',
+        'contract' => 'our contract with the client',
+        'own' => 'ourselves, as the registrant',
+    ],
     'dispute' => [
         'proceeding' => 'proceeding pending (UDRP, URS)',
         'court_order' => 'court order',

@@ -77,6 +77,29 @@ final class RegistrarTermsTest extends TestCase
             ->assertSee('Anchorage Services, 990718, SKERRY');
     }
 
+    public function test_agreements_are_named_with_their_addresses(): void
+    {
+        $typed = " Registration agreement   https://skerry.example/terms?v=2 \r\n\nTerms of .uk https://registry.example/uk";
+        $this->put($this->path(), $this->form(['agreements' => $typed]))->assertSessionHasNoErrors();
+        self::assertSame([
+            ['name' => 'Registration agreement', 'address' => 'https://skerry.example/terms?v=2'],
+            ['name' => 'Terms of .uk', 'address' => 'https://registry.example/uk'],
+        ], $this->house->skerry->refresh()->agreements);
+        $this->get($this->path())->assertSee('href="https://skerry.example/terms?v=2"', false)->assertSee('Terms of .uk');
+        $this->get("{$this->path()}/edit")->assertSee("Registration agreement https://skerry.example/terms?v=2\nTerms of .uk", false);
+    }
+
+    #[TestWith(['https://skerry.example/terms'])]
+    #[TestWith(['Terms http://skerry.example/terms'])]
+    #[TestWith(['Terms javascript:alert(1)'])]
+    #[TestWith(["Terms https://skerry.example/terms\nof the registry"])]
+    #[TestWith(['Terms https://'])]
+    public function test_what_names_no_agreement_is_refused(string $typed): void
+    {
+        $this->put($this->path(), $this->form(['agreements' => $typed]))->assertSessionHasErrors('agreements');
+        self::assertSame([], $this->house->skerry->refresh()->agreements);
+    }
+
     public function test_by_bridge_and_accepted_by_letter(): void
     {
         $this->put(

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Acre\Core\Time\Instant;
 use App\Actions\Deeds\EndLines;
+use App\Actions\Deeds\SettleDocket;
 use App\Actions\Orders\SettleOrders;
 use App\Actions\Outside\Observe;
 use App\Actions\Servers\KeepZonesInTurn;
@@ -387,6 +388,27 @@ final class TransferTest extends TestCase
         $this->work($this->gaining);
         self::assertSame(LineState::Done, $line->refresh()->state);
         self::assertNotContains('transfer 1000', $this->world->heard($this->gaining->number), 'nothing was withdrawn');
+    }
+
+    /** What the gaining registrar wants accepted is one click away before, and kept afterwards as it was named then. */
+    public function test_agreements_are_accepted_and_kept(): void
+    {
+        $this->lantern->update(['agreements' => [['name' => 'Registration agreement', 'address' => 'https://lantern.example/terms']]]);
+        $name = $this->held();
+        $this->get("/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}")
+            ->assertOk()
+            ->assertSee('Ordering accepts, for the registrants:')
+            ->assertSee('href="https://lantern.example/terms"', false);
+        $address = "/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}&authority=order";
+        $this->pressAs($this->house->clerk, $address, 'prepare')->assertRedirect();
+        $docket = Docket::query()->sole();
+        self::assertSame(0, DB::table('agreements_accepted')->count(), 'who only prepares accepts nothing');
+        app(SettleDocket::class)->handle($this->house->steward, $docket);
+        $this->lantern->update(['agreements' => []]);
+        $this->get("/dockets/{$docket->id}")
+            ->assertOk()
+            ->assertSee('Steward Tern accepted on 6 Oct 2026 for the registrants, on the authority of the registrant’s written order:')
+            ->assertSee('Registration agreement');
     }
 
     /** Five that took three days each, and one nine: the next is expected so, and the page says on how many that rests. */

@@ -6,6 +6,7 @@ namespace App\Actions\Plans;
 
 use Acre\Core\Planner\Limits;
 use Acre\Core\Time\Instant;
+use App\Actions\Transfer\Authority;
 use App\Actions\Transfer\TransferTerms;
 use DateTimeImmutable;
 
@@ -102,6 +103,7 @@ final readonly class PlanTerms
         return [
             'account' => $this->transfer->accountId,
             'renews' => $this->transfer->renews ? '1' : '0',
+            'authority' => $this->transfer->authority->value,
             'start' => $this->start,
             'per_day' => $this->perDay,
             'weekends' => $this->onWeekends ? '1' : '0',
@@ -120,7 +122,11 @@ final readonly class PlanTerms
         $text = fn (string $key): ?string => is_string($terms[$key] ?? null) && $terms[$key] !== '' ? $terms[$key] : null;
 
         return new self(
-            new TransferTerms($int('account'), $text('renews') === '1'),
+            new TransferTerms(
+                $int('account'),
+                $text('renews') === '1',
+                Authority::tryFrom($text('authority') ?? '') ?? Authority::Contract,
+            ),
             $text('start') ?? '2000-01-01',
             max(1, $int('per_day')),
             $text('weekends') === '1',

@@ -14,6 +14,7 @@ use Acre\Core\Record\Record;
 use Acre\Core\Time\Instant;
 use Acre\Core\Transfer\Transfer;
 use Acre\Wire\Epp\EppCode;
+use App\Actions\Deeds\AcceptsAgreements;
 use App\Actions\Deeds\EndMovement;
 use App\Actions\Deeds\EndsOutside;
 use App\Actions\Deeds\Illustrated;
@@ -39,7 +40,7 @@ use App\Support\TradeClock;
 use Illuminate\Database\Query\Builder;
 
 /** Names go from one registrar to another. What each side's registrar takes as a command it is told; the rest stands on a slip. */
-final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, ReadsAhead
+final class TransferNames implements AcceptsAgreements, EndsOutside, Illustrated, JudgesByStore, ReadsAhead
 {
     use SaysItself;
 
@@ -88,7 +89,11 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
     {
         $chosen = TransferTerms::unpack($terms);
 
-        return ['account' => $chosen->accountId, 'renews' => $chosen->renews ? '1' : '0'];
+        return [
+            'account' => $chosen->accountId,
+            'renews' => $chosen->renews ? '1' : '0',
+            'authority' => $chosen->authority->value,
+        ];
     }
 
     public function beforeJudging(array $files, array $terms): void
@@ -245,7 +250,18 @@ final class TransferNames implements EndsOutside, Illustrated, JudgesByStore, Re
             'last' => $last,
             'codes' => $codes,
             'cases' => array_sum($cases),
+            'agreements' => $this->agreements($terms),
         ];
+    }
+
+    public function agreements(array $terms): array
+    {
+        return $this->account($terms)->registrar->agreements;
+    }
+
+    public function authority(array $terms): Authority
+    {
+        return TransferTerms::unpack($terms)->authority;
     }
 
     /** @param  array<string, mixed>  $terms */

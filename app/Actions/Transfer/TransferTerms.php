@@ -10,7 +10,7 @@ use App\Models\Account;
 final readonly class TransferTerms
 {
     /** @param  bool  $renews  whether auto-renew is to be on afterwards */
-    public function __construct(public int $accountId, public bool $renews)
+    public function __construct(public int $accountId, public bool $renews, public Authority $authority = Authority::Contract)
     {
     }
 
@@ -20,18 +20,30 @@ final readonly class TransferTerms
         $id = $said['account'] ?? null;
         $isThere = is_numeric($id) && Account::query()->whereKey((int) $id)->where('access', 'ours')->exists();
 
-        return $isThere ? new self((int) $id, ($said['renews'] ?? '1') !== '0') : null;
+        return $isThere ? new self((int) $id, ($said['renews'] ?? '1') !== '0', self::authority($said)) : null;
     }
 
-    /** @return array<string, int|bool> */
+    /** @return array<string, int|bool|string> */
     public function pack(): array
     {
-        return ['account' => $this->accountId, 'renews' => $this->renews];
+        return ['account' => $this->accountId, 'renews' => $this->renews, 'authority' => $this->authority->value];
     }
 
     /** @param  array<string, mixed>  $terms */
     public static function unpack(array $terms): self
     {
-        return new self(is_int($terms['account'] ?? null) ? $terms['account'] : 0, ($terms['renews'] ?? null) === true);
+        return new self(
+            is_int($terms['account'] ?? null) ? $terms['account'] : 0,
+            ($terms['renews'] ?? null) === true,
+            self::authority($terms),
+        );
+    }
+
+    /** @param  array<array-key, mixed>  $from */
+    private static function authority(array $from): Authority
+    {
+        $said = $from['authority'] ?? null;
+
+        return is_string($said) ? Authority::tryFrom($said) ?? Authority::Contract : Authority::Contract;
     }
 }

@@ -39,6 +39,7 @@ use App\Models\Link;
 use App\Models\Order;
 use App\Models\OrderState;
 use App\Queries\Deeds\JudgeAgain;
+use App\Queries\Dockets\AgreementsAccepted;
 use App\Queries\Dockets\DocketProgress;
 use App\Queries\Dockets\Progress;
 use App\Queries\Hosting\ReadSites;
@@ -67,6 +68,7 @@ final readonly class DocketController
         private ReadWatches $watches,
         private ReadSites $sites,
         private ReadMovements $movements,
+        private AgreementsAccepted $agreements,
     ) {
     }
 
@@ -119,6 +121,7 @@ final readonly class DocketController
                         ? $this->moving($progress, $progress->isOver(), $toTell)
                         : null),
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
+            'agreements' => $this->agreements->of($docket->id),
             'slip' => $slip,
             'tickable' => $isTransfer ? $slip?->tickable() ?? [] : null,
             'lines' => $lines,

@@ -13,6 +13,7 @@ final class CleanStrings extends TransformsRequest
     /** The fields of several lines; a test finds those that a page shows and that are missing here. */
     public const LINES = [
         'about',
+        'agreements',
         'body',
         'codes',
         'disclosure_steps',

@@ -70,6 +70,7 @@ final class RegistrarRequest extends FormRequest
             'page' => ['nullable', 'string', 'max:300', 'url:https'],
             'telephone' => ['nullable', 'string', 'max:60', 'regex:/^[0-9+()\/. x-]+$/D'],
             'behind' => ['nullable', 'string', 'max:1000'],
+            'agreements' => ['nullable', 'string', 'max:4000', $this->agreements(...)],
             'verifies_by' => ['sometimes', 'required', Rule::in(['registrar', 'house'])],
             'verification_sender' => ['nullable', 'string', 'max:300'],
             'disclosure_steps' => ['nullable', 'string', 'max:2000', $this->steps(...)],
@@ -110,6 +111,7 @@ final class RegistrarRequest extends FormRequest
             '0' => false,
             default => null,
         };
+        $columns['agreements'] = array_values(array_filter(self::readAgreements($this->word('agreements'))));
         $columns['disclosure_steps'] = self::readSteps($this->word('disclosure_steps'));
         $extras = $columns['extras'] ?? [];
         $columns['extras'] = (object) array_filter(
@@ -118,6 +120,29 @@ final class RegistrarRequest extends FormRequest
         );
 
         return $columns;
+    }
+
+    private function agreements(string $field, mixed $value, Closure $fail): void
+    {
+        foreach (self::readAgreements(is_string($value) ? $value : '') as $line => $agreement) {
+            if ($agreement === null) {
+                $fail(__('forms.agreements', ['line' => (string) ($line + 1)]));
+            }
+        }
+    }
+
+    /** @return list<array{name: string, address: string}|null> a line each, its name and then its address; null: it isn't that */
+    private static function readAgreements(string $text): array
+    {
+        $agreements = [];
+        $lines = preg_split('/\s*\R\s*/u', trim($text), -1, PREG_SPLIT_NO_EMPTY);
+        foreach ($lines === false ? [] : $lines as $line) {
+            $is = preg_match('~\A(?<name>\S.{0,198}?)\s+(?<address>https://[^\s/]\S{0,290})\z~u', $line, $part) === 1
+                && filter_var($part['address'], FILTER_VALIDATE_URL) !== false;
+            $agreements[] = $is ? ['name' => $part['name'], 'address' => $part['address']] : null;
+        }
+
+        return $agreements;
     }
 
     private function steps(string $field, mixed $value, Closure $fail): void

@@ -214,6 +214,10 @@ final class House
                 'page' => 'https://reseller.lantern.example',
                 'telephone' => '+44 1632 960371',
                 'behind' => ['LANTERN'],
+                'agreements' => [
+                    ['name' => 'Registration agreement', 'address' => 'https://reseller.lantern.example/agreement'],
+                    ['name' => 'Terms of the registries', 'address' => 'https://reseller.lantern.example/registries'],
+                ],
                 'receiver_by' => 'number_login',
                 'confirms' => 'receiver',
                 'takes_keys' => true,

@@ -51,6 +51,7 @@
             @endif{{ __('letters.late.decide') }}
         </p>
     @endforeach
+    @include('dockets.agreements')
     @include('dockets.receiver')
     @include('dockets.sides')
     @include('dockets.slip')

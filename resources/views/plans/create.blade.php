@@ -50,6 +50,8 @@
                 :note="__('plans.create.budget_said')" :value="$old('budget', '')"/>
             <x-field name="quiet_from" type="date" :label="__('plans.create.quiet_from')" :value="$old('quiet_from', '')"/>
             <x-field name="quiet_to" type="date" :label="__('plans.create.quiet_to')" :value="$old('quiet_to', '')"/>
+            <x-field name="authority" type="choice" :label="__('deeds.transfer.authority')" :value="$old('authority', 'contract')"
+                :options="__('words.authority')"/>
         </div>
         <div class="field">
             <input type="hidden" name="weekends" value="0"><input type="hidden" name="renews" value="0">

@@ -101,6 +101,9 @@
             <label class="tick"><input type="hidden" name="{{ $tick }}" value="0"><input type="checkbox" name="{{ $tick }}" value="1"
                     @checked((bool) old($tick, $registrar->{$tick}))> {{ __('registrars.form.' . $tick) }}</label>
         @endforeach
+        <x-field name="agreements" type="area" rows="3" :label="__('registrars.form.agreements')"
+            :note="__('registrars.form.agreements_note')"
+            :value="implode(PHP_EOL, array_map(fn(array $one): string => $one['name'] . ' ' . $one['address'], $registrar->agreements))"/>
         <h2>{{ __('registrars.form.around_the_end_of_a_term') }}</h2>
         <div class="columns">
             <x-field name="charge_lead_days" :label="__('registrars.form.renewal_charged_days_before')" type="number" min="0" max="90"

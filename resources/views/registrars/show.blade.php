@@ -78,6 +78,12 @@
                     <dt>{{ __('registrars.show.in_public_records') }}</dt>
                     <dd>{{ $registrar->behind === [] ? __('registrars.show.under_its_own_name') : implode(', ', $registrar->behind) }}</dd>
                 </div>
+                @if ($registrar->agreements !== [])
+                    <div>
+                        <dt>{{ __('registrars.show.agreements') }}</dt>
+                        <dd><x-agreements :of="$registrar->agreements"/></dd>
+                    </div>
+                @endif
                 <div>
                     <dt><x-sentence of="registrars.show.lot_size"><x-slot:lot><span class="term"
                                     title="{{ __('words.explained.lot') }}">{{ __('registrars.show.lot') }}</span></x-slot></x-sentence>

@@ -1,4 +1,5 @@
-{{-- $sums: what the clear ones cost; $first, $likely, $last: when they arrive; $codes: names whose auth code a person must enter;
+{{-- $sums: what the clear ones cost; $agreements: what is accepted with the order;
+    $first, $likely, $last: when they arrive; $codes: names whose auth code a person must enter;
     $cases: on how many transfers that were seen the days rest --}}
 @if ($likely !== null)
     <p class="apart">
@@ -14,5 +15,8 @@
             <span class="lesser">{{ trans_choice('deeds.transfer.cases', $cases, ['count' => number_format($cases)]) }}</span>
         @endif
     </p>
+@endif
+@if ($likely !== null && $agreements !== [])
+    <p>{{ __('deeds.transfer.accepts') }} <x-agreements :of="$agreements"/></p>
 @endif
 @include('deeds.codes', ['wanting' => $codes])
