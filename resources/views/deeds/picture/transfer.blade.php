@@ -2,7 +2,7 @@
     $first, $likely, $last: when they arrive; $codes: names whose auth code a person must enter;
     $cases: on how many transfers that were seen the days rest --}}
 @if ($likely !== null)
-    <p class="apart">
+    <p class="apart after-card">
         @if ($sums !== [])
             <strong>{{ __('deeds.transfer.costs', ['sum' => implode(' + ', $sums)]) }}</strong>
         @endif
@@ -17,6 +17,6 @@
     </p>
 @endif
 @if ($likely !== null && $agreements !== [])
-    <p>{{ __('deeds.transfer.accepts') }} <x-agreements :of="$agreements"/></p>
+    <p class="apart">{{ __('deeds.transfer.accepts') }} <x-agreements :of="$agreements"/></p>
 @endif
 @include('deeds.codes', ['wanting' => $codes])
