@@ -62,6 +62,7 @@ final readonly class CureInWords
             Cure::SeeDocket => is_int($finding->with['docket'] ?? null) ? route('dockets.show', $finding->with['docket']) : null,
             Cure::LookAtRecord, Cure::SettleDrift => route('record.show', $name),
             Cure::RefuseTransfer => self::deed(RefuseTransfer::class, $name),
+            Cure::SayWhere => route('names.create', ['name' => $name]),
             Cure::SayWhen => route('names.edit', $name),
             Cure::ChangeIntent => self::deed(ChangeIntent::class, $name),
             Cure::RenewFirst => self::deed(RecordRenewal::class, $name),

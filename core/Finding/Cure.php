@@ -44,4 +44,5 @@ enum Cure: string
     case AskPlace = 'ask_place';
     case SetRedirect = 'set_redirect';
     case RenewCertificate = 'renew_certificate';
+    case SayWhere = 'say_where';
 }

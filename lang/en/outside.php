@@ -273,6 +273,7 @@ return [
         'a_watched_name_is_on_the_roll' => 'A watched name is on the Roll and is monitored. It is in none of our accounts, so we can’t '
             .'renew or move it. Once it comes into one, it is held.',
         'for_which' => 'For which :served',
+        'bring_it_in' => 'Transfer it to us: first enter the account it is in',
         'stop_watching' => 'Stop watching',
         'settled_earlier' => 'Settled earlier',
         'roll_updated' => 'Roll updated',

@@ -81,6 +81,7 @@ return [
         'lift_hold' => 'Have the hold lifted',
         'set_lock' => 'Set the lock',
         'say_when' => 'Enter when it ends',
+        'say_where' => 'Enter the account it is in',
         'ask_client' => 'Ask the :served',
         'change_intent' => 'Keep it instead',
         'keep_copy' => 'Keep a copy',

@@ -113,8 +113,20 @@ final class AddNameTest extends TestCase
             'why' => 'A rival',
             'since' => '2026-01-01',
             'by_id' => $this->house->clerk->id,
+            'registrar' => 'Elsewhere Names',
+            'created_on' => '2019-03-04',
+            'ends_on' => '2027-03-04',
+            'servers' => '["ns1.rival.example"]',
         ]);
-        $this->actingAs($this->house->clerk)->post('/add-name', $this->form('watched.com'))->assertSessionHasErrors('name');
+        $this->actingAs($this->house->clerk)->get('/add-name?name=watched.com')
+            ->assertSee('So far it is only watched.')
+            ->assertSeeInOrder(['value="watched.com"', 'value="2019-03-04"', 'value="2027-03-04"', 'ns1.rival.example'], false)
+            ->assertSee('value="'.$this->house->foundry->id.'" selected', false);
+        $this->get('/add-name?name=gone.com')->assertDontSee('So far it is only watched.');
+        $this->get('/add-name?name[]=watched.com')->assertOk();
+        $this->get("/deeds/transfer?name=watched.com&account={$this->house->ours->id}")->assertSee('Enter the account it is in');
+        $this->post('/add-name', $this->form('watched.com'))->assertSessionHasNoErrors();
+        self::assertSame(0, DB::table('watchings')->count(), 'held, it is watched no more');
         $this->post('/add-name', ['created_on' => '2026-02-01'] + $this->form('gone.com'))->assertSessionHasNoErrors();
         self::assertSame(2, Registration::query()->where('name_id', $gone->id)->count(), 'with its history');
     }

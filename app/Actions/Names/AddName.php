@@ -37,7 +37,7 @@ final readonly class AddName
     /**
      * @param  array<string, mixed>  $facts  columns of the registration, and `registrant` and `mailbox`
      *
-     * @throws OnTheRoll when it is held or watched already
+     * @throws OnTheRoll when it is held already
      */
     public function handle(User $user, DomainName $domain, Account $account, Client $client, array $facts): Name
     {
@@ -48,10 +48,8 @@ final readonly class AddName
                 [$domain->ascii, $domain->unicode, $domain->suffix()],
             );
             $name = Name::query()->where('ascii', $domain->ascii)->lockForUpdate()->firstOrFail();
-            if (
-                Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->exists() ||
-                $this->database->table('watchings')->where('name_id', $name->id)->exists()
-            ) {
+            // One that is only watched is watched no more once it is held.
+            if (Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->exists()) {
                 throw new OnTheRoll($name);
             }
             $now = $this->clock->now();

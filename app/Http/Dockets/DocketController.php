@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Dockets;
 
 use Acre\Core\Time\Instant;
+use App\Actions\Deeds\AcceptsAgreements;
 use App\Actions\Deeds\Deed;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Deeds\Deeds;
@@ -121,7 +122,7 @@ final readonly class DocketController
                         ? $this->moving($progress, $progress->isOver(), $toTell)
                         : null),
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
-            'agreements' => $this->agreements->of($docket->id),
+            'agreements' => $deed instanceof AcceptsAgreements ? $this->agreements->of($docket->id) : [],
             'slip' => $slip,
             'tickable' => $isTransfer ? $slip?->tickable() ?? [] : null,
             'lines' => $lines,

@@ -109,6 +109,7 @@
                 <p><button>{{ $isUnheld ? __('outside.record.watch_this_name') : __('common.save') }}</button></p>
             </form>
             @if ($isWatched)
+                <p><a href="{{ route('names.create', ['name' => $domain->ascii]) }}">{{ __('outside.record.bring_it_in') }}</a></p>
                 <form method="post" action="{{ route('record.unwatch', $domain->ascii) }}">@csrf @method('delete')<p><button
                             class="plain">{{ __('outside.record.stop_watching') }}</button></p>
                 </form>
