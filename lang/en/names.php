@@ -15,8 +15,8 @@ return [
         'make_account' => 'Add an account',
         'name_note' => 'Such as wickerby-bells.com; an address pasted from a browser is read too',
         'there' => ':name is on the Roll already.',
-        'watched' => 'So far it is only watched. Choose the account in which it lies, at :registrar: one that isn’t ours will do. Then it can '
-            .'be transferred to one of ours.',
+        'watched' => 'So far it is only watched. Choose the account in which it lies, at :registrar: one that isn’t ours will do. '
+            .'Then it can be transferred to one of ours.',
         'done' => ':name is on the Roll.',
     ],
     'field' => [
