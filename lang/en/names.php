@@ -17,6 +17,7 @@ return [
         'there' => ':name is on the Roll already.',
         'watched' => 'So far it is only watched. Choose the account in which it lies, at :registrar: one that isn’t ours will do. '
             .'Then it can be transferred to one of ours.',
+        'other_account' => 'Add an account',
         'done' => ':name is on the Roll.',
     ],
     'field' => [

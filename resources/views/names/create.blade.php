@@ -3,7 +3,8 @@
     <h1>{{ __('names.add.title') }}</h1>
     <p class="sentence">{{ __('names.add.says') }} <a href="{{ route('imports.create') }}">{{ __('names.add.many') }}</a></p>
     @if ($watched !== null)
-        <p class="lesser">{{ __('names.add.watched', ['registrar' => $watched->registrarName()]) }}</p>
+        <p class="lesser">{{ __('names.add.watched', ['registrar' => $watched->registrarName()]) }}
+            <a href="{{ route('accounts.create') }}">{{ __('names.add.other_account') }}</a></p>
     @endif
     @if ($accounts === [])
         <div class="empty">
@@ -16,7 +17,8 @@
             <div class="columns">
                 <x-field name="name" :label="__('names.create.domain_name')" maxlength="300" required :value="$name"
                     :note="__('names.add.name_note')"/>
-                <x-field name="account" type="choice" :label="__('common.account')" :options="$accounts" />
+                <x-field name="account" type="choice" :label="__('common.account')" required
+                    :options="($watched === null ? [] : ['' => __('common.choose')]) + $accounts"/>
                 <x-field name="client" type="choice" :label="__(':Served')" :options="$clients" :value="$watched?->clientId"/>
                 <x-field name="created_on" :label="__('names.create.registered_on')" type="date" :note="__('common.empty_not_known')"
                     :value="$watched?->facts->created?->date()"/>
