@@ -15,6 +15,7 @@ return [
         'line' => 'Line :line: :why',
         'no_columns' => 'It needs a heading for the suffix, and one for each action, or for action and amount.',
         'no_file' => 'Choose a file of at most :limit MB.',
+        'too_many' => 'It has more than :limit rows: take it in parts.',
         'twice' => 'Another line gives another price for the same of .:suffix.',
         'no_suffix' => '“:value” is no suffix.',
         'no_action' => '“:value” is no action that has a price.',

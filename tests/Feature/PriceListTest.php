@@ -126,6 +126,30 @@ final class PriceListTest extends TestCase
         self::assertSame(['com renew 9.90 GBP'], self::prices());
     }
 
+    /** A price that begins later stays, and ends the new one; one of the same day is corrected. */
+    public function test_it_stands_between_those_before_and_after(): void
+    {
+        $this->list("suffix,renew\ncom,12\n", ['list_since' => '2027-01-01']);
+        $this->list("suffix,renew\ncom,11\n");
+        $this->list("suffix,renew\ncom,11.50\n");
+        self::assertSame(
+            [['9.90', '2026-11-01'], ['11.50', '2027-01-01'], ['12.00', null]],
+            array_map(
+                fn (Price $price): array => [$price->net()->decimal(), $price->span->until?->date()],
+                array_values(Price::query()->where('suffix', 'com')->orderByRaw('lower(span)')->get()->all()),
+            ),
+        );
+    }
+
+    /** More than one batch, and more than is read. */
+    public function test_a_long_list(): void
+    {
+        $rows = fn (int $count): string => implode("\n", array_map(fn (int $one): string => "s{$one},5.00", range(1, $count)));
+        $this->list("suffix,renew\n".$rows(2_500))->assertSessionHas('told', '2,500 prices were added.');
+        self::assertSame(2_500, Price::query()->where('amount', '5.00')->count());
+        $this->followingRedirects()->list("suffix,renew\n".$rows(20_001))->assertSee('It has more than 20,000 rows: take it in parts.');
+    }
+
     public function test_who_only_reads_adds_none(): void
     {
         $this->actingAs($this->house->reader);

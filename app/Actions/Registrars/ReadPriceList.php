@@ -19,7 +19,7 @@ use App\View\Words;
  */
 final readonly class ReadPriceList
 {
-    private const MOST = 5_000;
+    private const MOST = 20_000;
 
     private const SECONDS = 20;
 
@@ -37,10 +37,14 @@ final readonly class ReadPriceList
      */
     public function handle(string $path, string $currency): PriceList
     {
-        $list = OpenedList::open($path, rows: self::MOST, seconds: self::SECONDS);
+        $list = OpenedList::open($path, rows: self::MOST + 1, seconds: self::SECONDS);
         $columns = $this->columns($list->hasHeadings ? $list->headings : []);
         $prices = $refused = [];
+        $rows = 0;
         foreach ($list->rows() as $row) {
+            if (++$rows > self::MOST) {
+                throw ListError::told($this->words->say('registrars.list.too_many', ['limit' => number_format(self::MOST)]));
+            }
             foreach ($this->row($row, $columns, $currency) as $key => $price) {
                 if ($price instanceof RefusedRow) {
                     $refused[$row->line] = $price->getMessage();
