@@ -51,6 +51,13 @@ return [
         'a_name_is_being_handed_to_you' => 'A name is being handed to you',
         'names_are_being_handed_to_you' => ':count names are being handed to you',
         'and_more' => 'and :count more',
+        'paid_until' => 'Paid until',
+        'does_not_come_along' => 'Does not come along',
+        'perhaps' => 'perhaps its :what',
+        'afterwards' => 'Afterwards, in your account',
+        'afterwards_said' => '{1} At :registrar, check that the contacts of the name are yours, add a way to pay, and turn on auto-renew '
+            .'if you want to keep it: nobody else renews it then.|[2,*] At :registrar, check that the contacts of the names are yours, add '
+            .'a way to pay, and turn on auto-renew if you want to keep them: nobody else renews them then.',
         'you_cant_undo_this_here' => 'You can’t undo this here.',
         'no' => 'No',
         'reason_optional' => 'Reason (optional)',

@@ -22,10 +22,13 @@ use App\Models\Account;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\DocketState;
+use App\Models\Extra;
 use App\Models\Letter;
 use App\Models\LetterState;
 use App\Models\LineState;
 use App\Models\Movement;
+use App\Models\Name;
+use App\Models\Registration;
 use App\Models\Secret;
 use App\Support\Dates;
 use App\Support\TradeClock;
@@ -105,6 +108,28 @@ final class LettersTest extends TestCase
     {
         DB::update('UPDATE letters SET not_before = clock_timestamp()');
         app(SendLetters::class)->handle();
+    }
+
+    /** Whoever receives a name sees until when it is paid, what stays behind, and what is theirs to do. */
+    public function test_the_receiver_sees_what_comes_along(): void
+    {
+        $this->house->skerry->update(['extras' => ['mail' => 'along', 'zone' => 'ends', 'redirects' => 'stays']]);
+        $this->handOver('bell.com', 'gong.com');
+        $registration = Registration::query()->where('name_id', Name::query()->where('ascii', 'bell.com')->sole()->id)->sole();
+        foreach (['mail' => null, 'zone' => null, 'redirects' => null, 'privacy' => null, 'hosting' => '2026-01-01'] as $kind => $ended) {
+            Extra::query()->create([
+                'registration_id' => $registration->id,
+                'kind' => $kind,
+                'ended_on' => $ended === null ? null : Instant::of($ended),
+            ]);
+        }
+        $registration->update(['ends_on' => Instant::of('2027-05-04')]);
+        $this->get($this->link())
+            ->assertOk()
+            ->assertSeeInOrder(['bell.com', '4 May 2027', 'zone service', 'redirects', 'perhaps its privacy service', 'gong.com'])
+            ->assertDontSee('mail service')
+            ->assertDontSee('hosting')
+            ->assertSee('At Skerry Registrations, check that the contacts of the names are yours');
     }
 
     /** It does nothing by itself; whoever keeps the docket sees it, and lets it count by writing again. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Answers;
 
+use Acre\Core\Movement\ExtraFate;
+use Acre\Core\Movement\HandoverTerms;
 use App\Actions\Deeds\DeedError;
 use App\Actions\Handover\HandoverTermsChosen;
 use App\Actions\Handover\ReceiverAnswers;
@@ -13,6 +15,7 @@ use App\Models\Link;
 use App\Support\Masked;
 use App\Support\TradeClock;
 use App\View\Words;
+use Illuminate\Database\Eloquent\Collection;
 
 /** A receiver says whether they take names, and types what names their account. */
 final readonly class HandoverPage implements AnswerPage
@@ -30,20 +33,23 @@ final readonly class HandoverPage implements AnswerPage
             return null;
         }
         $lines = DocketLine::query()
-            ->with('name')
+            ->with(['name.registration.extras'])
             ->where('docket_id', $link->docket_id)
             ->whereIn('state', LineState::OPEN)
             ->orderBy('position');
         $terms = HandoverTermsChosen::unpack($link->docket->terms);
         $receiver = $terms->receiver();
+        $count = $lines->count();
+        $shown = $lines->limit(self::ROWS)->get();
 
         return [
             'answers.show',
             [
                 'registrar' => $receiver->registrar->name,
                 'by' => $this->clock->isPast($terms->answerBy) ? null : $terms->answerBy,
-                'count' => $lines->count(),
-                'lines' => $lines->limit(self::ROWS)->get(),
+                'count' => $count,
+                'lines' => $shown,
+                'left' => $this->left($shown, $receiver->registrar->handoverTerms()),
                 'mailbox' => Masked::mailbox($link->mailbox),
                 'account' => Masked::value($receiver->number),
                 'identifiers' => $receiver->registrar->receiver_by->identifiers(),
@@ -64,5 +70,25 @@ final readonly class HandoverPage implements AnswerPage
         } catch (DeedError $e) {
             throw NotAnswered::because($e->getMessage());
         }
+    }
+
+    /**
+     * @param  Collection<int, DocketLine>  $lines
+     * @return array<int, list<string>> by name, in words: what was bought with it and doesn't come along, or may not
+     */
+    private function left(Collection $lines, HandoverTerms $terms): array
+    {
+        $left = [];
+        foreach ($lines as $line) {
+            foreach ($line->name->registration->extras ?? [] as $extra) {
+                $fate = $terms->extras[$extra->kind->value] ?? null;
+                if ($extra->ended_on === null && $fate !== ExtraFate::ComesAlong) {
+                    $what = $this->words->say("words.extra.{$extra->kind->value}");
+                    $left[$line->name_id][] = $fate === null ? $this->words->say('answers.show.perhaps', ['what' => $what]) : $what;
+                }
+            }
+        }
+
+        return $left;
     }
 }
