@@ -19,7 +19,7 @@ install_packages() {
   local wanted held=no policy=/usr/sbin/policy-rc.d
   wanted=$(missing_packages "$@" | tr '\n' ' ')
   [ -n "$wanted" ] || return 0
-  [ -f /etc/debian_version ] || die "Missing: $wanted. Install them by hand: this is not Debian."
+  [ -f /etc/debian_version ] || die "Missing: $wanted. This is not Debian: install them yourself."
   is_root || command -v sudo >/dev/null || die "Missing: $wanted. Run once as root, or install sudo."
   step "Debian packages: $wanted"
   if [ ! -e $policy ]; then held=yes; printf '#!/bin/sh\nexit 101\n' | as_admin tee $policy >/dev/null; as_admin chmod +x $policy; fi
@@ -27,7 +27,7 @@ install_packages() {
     sh -c "apt-get update -qq && apt-get install -y -qq --no-install-recommends $wanted" > "$LOGS/apt.log" 2>&1; then
     [ $held = no ] || as_admin rm -f $policy
     tail -5 "$LOGS/apt.log" >&2
-    die "apt-get failed; its whole output is in $LOGS/apt.log"
+    die "apt-get failed; the full output is in $LOGS/apt.log"
   fi
   [ $held = no ] || as_admin rm -f $policy
 }
@@ -48,7 +48,7 @@ once() {
   step "$told"
   "$@" > "$log" 2>&1 || {
     tail -15 "$log" >&2
-    die "that failed; its whole output is in $log"
+    die "that failed; the full output is in $log"
   }
   echo "$now" > "$mark"
 }

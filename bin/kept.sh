@@ -2,7 +2,7 @@
 
 ask_passphrase() {
   if [ -z "${ACRE_PASSPHRASE:-}" ]; then
-    [ -t 0 ] || die "give the passphrase in ACRE_PASSPHRASE."
+    [ -t 0 ] || die "set the passphrase in ACRE_PASSPHRASE."
     read -rsp "Passphrase (12 characters or more; without it the file is lost): " ACRE_PASSPHRASE; say ""
   fi
   export ACRE_PASSPHRASE
@@ -86,25 +86,25 @@ $(wc -l < "$OPENED/files") uploads came back as they were kept."
 
 keep() {
   local file=${1:-}
-  [ -n "$file" ] || die "say into which file: ./acre keep FILE"
+  [ -n "$file" ] || die "name the file to write: ./acre keep FILE"
   load_settings; stack_paths main; need_running; ask_passphrase
   keep_into "$file" acre
-  say "Kept in $file. ./acre bring-back $file --rehearse proves it."
+  say "Backed up to $file. To test it: ./acre bring-back $file --rehearse"
 }
 
 bring_back() {
   local file=${1:-} how=${2:-}
-  [ -r "$file" ] || die "say which file: ./acre bring-back FILE [--rehearse|--yes]"
+  [ -r "$file" ] || die "name the file to restore: ./acre bring-back FILE [--rehearse|--yes]"
   load_settings; stack_paths main; need_running; ask_passphrase
   case $how in
-    --rehearse) rehearse "$file" || die "it would not come back"; return 0 ;;
+    --rehearse) rehearse "$file" || die "this backup can't be restored"; return 0 ;;
     --yes) ;;
-    *) die "that replaces everything in this house. Say --rehearse to try it, or --yes to do it." ;;
+    *) die "this replaces all data here. Use --rehearse to test the backup, or --yes to restore it." ;;
   esac
-  open_kept "$file" || die "nothing was changed"
+  open_kept "$file" || die "the file could not be opened; nothing was changed"
   step "stopping pages and workers"
   control stop 'web:*' 'workers:*' >/dev/null
-  restore_into acre || die "the database could not be restored: $file is whole, and the house is closed until it is brought back"
+  restore_into acre || die "the database could not be restored; $file is intact, and the application stays stopped until you restore it"
   rm -rf "$LARAVEL_STORAGE_PATH/app"
   mv "$OPENED/app" "$LARAVEL_STORAGE_PATH/app"
   [ ! -s "$OPENED/head" ] || { mkdir "$LARAVEL_STORAGE_PATH/app/heads"; mv "$OPENED/head" "$LARAVEL_STORAGE_PATH/app/heads/acre.txt"; }
@@ -117,5 +117,5 @@ bring_back() {
   artisan optimize -q
   control start 'web:*' 'workers:*' >/dev/null || true
   wait_for "the first page" page_up
-  say "It is back. Acre Roll answers at $APP_URL"
+  say "Restored. Acre Roll answers at $APP_URL"
 }

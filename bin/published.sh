@@ -8,7 +8,7 @@ fetch_published() {
   mkdir -p "$apt/lists/partial" "$apt/cache/archives/partial"
   cat /etc/apt/sources.list /etc/apt/sources.list.d/*.sources 2>/dev/null \
     | grep -oE 'https?://[^ ]+/debian/?( |$)' | head -1 | tr -d ' ' > "$apt/uri" || true
-  [ -s "$apt/uri" ] || die "no source of Debian's packages is named in /etc/apt."
+  [ -s "$apt/uri" ] || die "/etc/apt names no Debian package source."
   echo "deb $(cat "$apt/uri") bookworm non-free" > "$apt/sources.list"
   options="-o Dir::Etc::sourcelist=$apt/sources.list -o Dir::Etc::sourceparts=/dev/null
     -o Dir::State::lists=$apt/lists -o Dir::Cache=$apt/cache -o APT::Sandbox::User=root"

@@ -70,7 +70,7 @@ configure() {
 
 control() { supervisorctl -c "$CONF/supervisord.conf" "$@"; }
 stack_running() { [ -S "$SOCKETS/supervisor.sock" ] && control pid >/dev/null 2>&1; }
-need_running() { stack_running || die "It is not running. ./acre start starts it."; }
+need_running() { stack_running || die "Acre Roll is not running. Start it with ./acre start"; }
 
 # An eighth of the machine's memory, in MB: what PostgreSQL keeps at hand itself, between 128 and 2,048.
 db_memory() { awk '/^MemTotal/ { m = int($2 / 8192); print m < 128 ? 128 : (m > 2048 ? 2048 : m) }' /proc/meminfo; }
@@ -84,7 +84,7 @@ make_cluster() {
   if is_root; then chown postgres "$DATA/pg" "$pw"; fi
   as_db "$(PG_BIN)/initdb" -D "$DATA/pg" -E UTF8 --locale=C.UTF-8 -U acre_admin --auth=scram-sha-256 \
     --pwfile="$pw" > "$DATA/log/initdb.log" 2>&1 \
-    || { cat "$DATA/log/initdb.log" >&2; die "the cluster could not be made"; }
+    || { cat "$DATA/log/initdb.log" >&2; die "the PostgreSQL cluster could not be created"; }
   rm -f "$pw"
 }
 
@@ -120,7 +120,7 @@ SQL
 wait_for() {
   local what=$1 n; shift
   for ((n = 0; n < ${ACRE_PATIENCE:-300}; n++)); do "$@" >/dev/null 2>&1 && return 0; sleep 0.2; done
-  die "$what did not come up; see $DATA/log"
+  die "$what did not start; see $DATA/log"
 }
 database_up() { sql -d postgres -c 'SELECT 1'; }
 page_up() {
@@ -132,7 +132,7 @@ page_up() {
 }
 
 port_free() {
-  answers "$1" "$2" && die "port $2 of $1 is taken by another program. Set $3 in .env to a free one."
+  answers "$1" "$2" && die "port $2 on $1 is in use by another program. Set $3 in .env to a free port."
   return 0
 }
 
@@ -155,7 +155,7 @@ stack_boot() {
 }
 
 stack_stop() {
-  stack_running || { say "It was not running."; return 1; }
+  stack_running || { say "Acre Roll was not running."; return 1; }
   local pid; pid=$(control pid)
   control shutdown >/dev/null
   while kill -0 "$pid" 2>/dev/null; do sleep 0.1; done

@@ -2,7 +2,7 @@
 
 start() {
   local house=demo
-  case ${1:-} in '') ;; --empty) house=empty ;; *) die "start takes --empty or nothing, not '$1'." ;; esac
+  case ${1:-} in '') ;; --empty) house=empty ;; *) die "start accepts only --empty, not '$1'." ;; esac
   load_settings
   install_all
   stack_paths main
@@ -39,8 +39,8 @@ start() {
 verify() {
   case ${1:-} in
     '') artisan acre:verify ;;
-    --against=*) [ -r "${1#*=}" ] || die "there is no receipt in ${1#*=}"; artisan acre:verify --against < "${1#*=}" ;;
-    *) die "verify takes --against=RECEIPT or nothing, not '$1'." ;;
+    --against=*) [ -r "${1#*=}" ] || die "${1#*=} can't be read"; artisan acre:verify --against < "${1#*=}" ;;
+    *) die "verify accepts only --against=RECEIPT, not '$1'." ;;
   esac
 }
 
@@ -60,15 +60,15 @@ new_key() {
   control restart 'web:*' 'workers:*' > /dev/null
   wait_for "the first page" page_up
   artisan acre:reencrypt
-  say "Take APP_PREVIOUS_KEYS out of .env once nobody needs a session, a letter or a kept file of before."
+  say "Remove APP_PREVIOUS_KEYS from .env once no session, letter or backup from before is needed."
 }
 
 # Nothing is released yet: until then the migrations are written anew in place, and a demo that was made by other ones is made anew.
 away_with_the_old() {
   [ "$(sql -d acre -Atc "SELECT to_regclass('migrations')")" != "" ] || return 0
   if [ -f "$DATA/migrations" ] && (cd "$ROOT" && sha256sum --check --status "$DATA/migrations"); then return 0; fi
-  [ "$(cat "$DATA/house" 2>/dev/null)" != empty ] || die "this house was begun with a version that was never released; begin another"
-  step "a new database for the demo: the one that is there is of a version before"
+  [ "$(cat "$DATA/house" 2>/dev/null)" != empty ] || die "this database was created by a version that was never released; create a new one"
+  step "a new database for the demo, as the present one is from an earlier version"
   control stop 'web:*' 'workers:*' > /dev/null || true
   sql -d postgres -c "DROP DATABASE acre WITH (FORCE)"
   rm -f "$DATA/house"

@@ -5,7 +5,7 @@ test_stack() {
   local name=$1
   stack_paths "$name"
   exec 9> "$DATA/lock"
-  flock -n 9 || die "another run is at work in $DATA; wait for it to end."
+  flock -n 9 || die "another test run is using $DATA; wait until it ends."
   # Only now is the stack ours to stop.
   trap 'stack_running && stack_stop >/dev/null 2>&1' EXIT
   if stack_running; then stack_stop; fi
@@ -103,7 +103,7 @@ run_tests() {
     browser) suites=Browser ;;
     reference) suites=Reference ;;
     faults) suites=''; faults=heavy ;;
-    *) die "there is no part '$part': core, feature, browser, reference or faults." ;;
+    *) die "'$part' is not a part: core, feature, browser, reference or faults." ;;
   esac
   load_settings
   install_all with-tests

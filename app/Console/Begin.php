@@ -12,7 +12,7 @@ final class Begin extends Command
 {
     protected $signature = 'acre:begin {docket : its number}';
 
-    protected $description = 'Begin the waiting lines of a settled docket';
+    protected $description = 'Start the waiting lines of a settled docket';
 
     public function handle(BeginDocketLines $begin): int
     {

@@ -13,12 +13,12 @@ final class BeginCode extends Command
 {
     protected $signature = 'acre:begin-code';
 
-    protected $description = 'Make and print the code with which an empty house is begun';
+    protected $description = 'Create and print the code that sets up an empty installation';
 
     public function handle(Code $code): int
     {
         if (User::query()->doesntExist()) {
-            $this->line('Its first page makes the first Owner, and asks for this code: '.$code->make());
+            $this->line('Create the first Owner on the first page, with this code: '.$code->make());
         }
 
         return self::SUCCESS;

@@ -58,7 +58,7 @@ final class Bench extends Command
     protected $signature = 'acre:bench {--pages= : the databases whose pages are measured, smallest first} {--list= : only a list of so '
         .'many lines}';
 
-    protected $description = 'Measure the Roll, the core and the standings; the database is a throwaway one';
+    protected $description = 'Measure the Roll, the core and the standings on a temporary database';
 
     public function handle(
         TradeClock $clock,
@@ -204,7 +204,7 @@ final class Bench extends Command
         $helper = Helper::start('acre:standings');
         $standings->due();
         $helper->wait();
-        $this->line(sprintf('All %s standings made again in %.1f s, by two workers.', number_format($all), (hrtime(true) - $start) / 1e9));
+        $this->line(sprintf('All %s standings updated in %.1f s, by two workers.', number_format($all), (hrtime(true) - $start) / 1e9));
     }
 
     private function docket(PrepareDocket $prepare, SettleDocket $settle, BeginDocketLines $begin, Instant $now): void

@@ -86,7 +86,7 @@ final class BenchOutside extends Command
 
     protected $signature = 'acre:bench-outside';
 
-    protected $description = 'Measure directories, name servers and the gate; the database is a throwaway one';
+    protected $description = 'Measure directories, name servers and the gate on a temporary database';
 
     public function handle(World $world, Directory $directory, Dns $dns, TradeClock $clock, MakeStandings $standings): int
     {

@@ -36,7 +36,7 @@ final class BenchPages extends Command
 {
     protected $signature = 'acre:bench-pages';
 
-    protected $description = 'Measure pages of the Roll as acre:bench asks for them';
+    protected $description = 'Measure pages of the Roll, for acre:bench';
 
     protected $hidden = true;
 

@@ -37,7 +37,7 @@ final class BenchPeople extends Command
 
     protected $signature = 'acre:bench-people';
 
-    protected $description = 'Measure contacts, disclosure and verification; the database is a throwaway one';
+    protected $description = 'Measure contacts, disclosure and verification on a temporary database';
 
     public function handle(Rulebook $book, TradeClock $clock, CaseFiles $files, Deeds $deeds): int
     {

@@ -24,7 +24,7 @@ final class BenchUploads extends Command
 
     protected $signature = 'acre:bench-uploads';
 
-    protected $description = 'Measure pages while eight lists are uploaded';
+    protected $description = 'Measure pages during eight uploads';
 
     protected $hidden = true;
 

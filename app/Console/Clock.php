@@ -20,13 +20,13 @@ final class Clock extends Command
 {
     protected $signature = 'acre:clock {to? : +3d, a date, or back}';
 
-    protected $description = 'Show or move the trade clock; back resets the demo';
+    protected $description = 'Show the trade clock, or move it forward; back resets the demo';
 
     public function handle(TradeClock $clock, MakeStandings $standings, World $world): int
     {
         $to = $this->argument('to');
         if (! is_string($to)) {
-            $this->line('The house’s clock shows '.Dates::exact($clock->now()).'.');
+            $this->line('The clock now shows '.Dates::exact($clock->now()).'.');
 
             return self::SUCCESS;
         }
@@ -34,7 +34,7 @@ final class Clock extends Command
             return $this->call('acre:demo');
         }
         if (DB::table('settings')->where('key', 'demo')->doesntExist()) {
-            $this->error('This house is not a demo: its clock is the machine’s, and stays so.');
+            $this->error('This is not a demo: its clock is the machine’s and can’t be moved.');
 
             return self::FAILURE;
         }
@@ -44,28 +44,28 @@ final class Clock extends Command
                     ? $clock->now()->plusDays((int) $days[1])
                     : $this->morning(Instant::of($to));
         } catch (TimeError $e) {
-            $this->error($e->getMessage().' Or +3d, or back.');
+            $this->error($e->getMessage().' You can also give +3d, or back.');
 
             return self::INVALID;
         }
         if (! Years::holds($instant->toDateTime())) {
             $this->error(
-                'Years from '.Years::FIRST.' to '.Years::LAST.' are taken, and '.$instant->date().' is in none of them.',
+                'Give a day from '.Years::FIRST.' to '.Years::LAST.', not '.$instant->date().'.',
             );
 
             return self::INVALID;
         }
         if ($instant->isBefore($clock->now())) {
-            $this->error('The clock only goes forward: what was done since can’t be undone by it. ./acre clock back resets the demo.');
+            $this->error('The clock only moves forward. To start again, reset the demo with ./acre clock back');
 
             return self::INVALID;
         }
         $world->moveTo($instant);
         $clock->set($instant);
         $helper = Helper::start('acre:standings');
-        $made = $standings->due(fn (int $sofar) => $this->output->write("\r{$sofar} standings made again here, about as many beside"));
+        $made = $standings->due(fn (int $sofar) => $this->output->write("\r{$sofar} standings updated, as many again elsewhere"));
         $helper->wait();
-        $this->line(($made > 0 ? "\n" : '').'The house’s clock shows '.Dates::exact($clock->now()).'.');
+        $this->line(($made > 0 ? "\n" : '').'The clock now shows '.Dates::exact($clock->now()).'.');
 
         return self::SUCCESS;
     }

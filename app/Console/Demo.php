@@ -19,13 +19,13 @@ final class Demo extends Command
     protected $signature = 'acre:demo {--first : the house is empty, fill it} {--sign-ins : only say who signs in} {--names= : and so '
         .'many generated names beside its own}';
 
-    protected $description = 'Put the demo back as it was on its first day';
+    protected $description = 'Reset the demo to its first day';
 
     public function handle(TradeClock $clock): int
     {
         if ($this->option('sign-ins') !== true) {
             if ($this->option('first') !== true && ! $this->isDemo()) {
-                $this->error('This house is not a demo; it is left as it is.');
+                $this->error('This is not a demo: nothing was changed.');
 
                 return self::FAILURE;
             }
@@ -37,7 +37,7 @@ final class Demo extends Command
                 $this->call('acre:generate', ['names' => $this->option('names')]);
             }
         }
-        $this->line('Sign in, all with the password “'.House::PASSWORD.'”:');
+        $this->line('Sign in with the password “'.House::PASSWORD.'”:');
         foreach (House::people() as [$name, $mailbox, $role]) {
             $this->line(sprintf('  %-28s %s (%s)', $mailbox, $name, $role));
         }

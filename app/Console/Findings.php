@@ -29,7 +29,7 @@ final class Findings extends Command
 {
     protected $signature = 'acre:findings';
 
-    protected $description = 'Print the list of every finding, as docs/findings.md keeps it';
+    protected $description = 'Print the list of findings for docs/findings.md';
 
     public function handle(Words $words): int
     {

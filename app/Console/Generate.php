@@ -16,7 +16,7 @@ final class Generate extends Command
 {
     protected $signature = 'acre:generate {names : how many}';
 
-    protected $description = 'Add so many generated names to the demo';
+    protected $description = 'Add generated names to the demo';
 
     /** Every column follows from the number alone, so that two runs make the same Roll. */
     private const SQL = <<<'SQL'

@@ -11,11 +11,11 @@ final class Morning extends Command
 {
     protected $signature = 'acre:morning';
 
-    protected $description = 'Write the day’s Rounds to everybody who wants them as a letter';
+    protected $description = 'Send today’s Rounds to everybody who asked for them by e-mail';
 
     public function handle(WriteMorningLetters $letters): int
     {
-        $this->line(number_format($letters->handle()).' written.');
+        $this->line(number_format($letters->handle()).' letters queued.');
 
         return self::SUCCESS;
     }

@@ -12,7 +12,7 @@ final class Ports extends Command
 {
     protected $signature = 'acre:ports';
 
-    protected $description = 'Print every address that listens, as JSON';
+    protected $description = 'Print every address that is listening, as JSON';
 
     public function handle(World $world): int
     {

@@ -16,10 +16,10 @@ use Symfony\Component\Console\Output\OutputInterface;
  */
 final class Receipt extends Command
 {
-    protected $signature = 'acre:receipt {--stamp-request : of the receipt that comes in, a request of RFC 3161} {--begin-again : the '
-        .'records were put back by other means; what was kept before no longer counts}';
+    protected $signature = 'acre:receipt {--stamp-request : make an RFC 3161 request for the receipt on standard input}
+        {--begin-again : the records were restored by other means; earlier receipts no longer count}';
 
-    protected $description = 'Print the head of the records, signed';
+    protected $description = 'Print a signed receipt of the records';
 
     public function handle(StoreHead $head): int
     {
@@ -37,7 +37,7 @@ final class Receipt extends Command
         }
         $kept = $head->kept();
         if ($kept === null) {
-            $this->error('No head of the records could be kept; the log of the house’s own faults says why.');
+            $this->error('The head of the records could not be stored; the application’s error log says why.');
 
             return self::FAILURE;
         }

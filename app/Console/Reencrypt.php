@@ -16,7 +16,7 @@ final class Reencrypt extends Command
 
     protected $signature = 'acre:reencrypt';
 
-    protected $description = 'Write every secret with the key of today';
+    protected $description = 'Encrypt every secret with the present key';
 
     public function handle(): int
     {
@@ -37,7 +37,7 @@ final class Reencrypt extends Command
                 $count++;
             });
         }
-        $this->line("{$count} secrets are written with the new key.");
+        $this->line("{$count} secrets were encrypted with the new key.");
 
         return self::SUCCESS;
     }

@@ -12,7 +12,7 @@ final class Standings extends Command
 {
     protected $signature = 'acre:standings';
 
-    protected $description = 'Make the standings that are due';
+    protected $description = 'Update the standings that are due';
 
     public function handle(MakeStandings $standings): int
     {

@@ -35,7 +35,7 @@ final class Tell extends Command
         .'{--status= : EPP statuses, commas between} {--deleted= : since when these say that it is deleted} {--lead= : days before the '
         .'end on which a renewal is charged}';
 
-    protected $description = 'What the rules say of a name: its standing, everything to come, and what it may do';
+    protected $description = 'What the rules say about a name: its standing, what happens next, and what it can do';
 
     public function handle(TradeClock $clock, CaseFiles $files, Rulebook $book, Words $words): int
     {
@@ -101,7 +101,7 @@ final class Tell extends Command
         }
         $events = $standing->lifecycle->toCome();
         if ($events !== []) {
-            $this->line('To come, if it is not renewed:');
+            $this->line('What happens next, if it is not renewed:');
             foreach ($events as $event) {
                 $this->line(
                     sprintf(
@@ -129,7 +129,7 @@ final class Tell extends Command
         if (! $standing->lifecycle->rules->isDefault) {
             return;
         }
-        $this->line("Rules: the cautious default, since the rulebook has no page for .{$domain->suffix()}.");
+        $this->line("Rules: the cautious default, as the rulebook has no entry for .{$domain->suffix()}.");
     }
 
     /** Facts that stand in the command itself: what would be said of a name that had them. Null: none was given. */

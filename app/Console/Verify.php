@@ -28,9 +28,10 @@ final class Verify extends Command
         }
         $this->line(
             match (true) {
-                $walked === 0 => 'There is no proof yet.',
-                $faults === 0 => number_format($walked).($walked === 1 ? ' proof, and it is whole.' : ' proofs, and the chain is whole.'),
-                default => number_format($walked).' proofs, '.number_format($faults).' of them changed.',
+                $walked === 0 => 'There are no proofs yet.',
+                $faults === 0 => number_format($walked).($walked === 1 ? ' proof, unchanged.' : ' proofs; the chain is unbroken.'),
+                $faults === 1 => number_format($walked).' proofs, 1 of them was changed.',
+                default => number_format($walked).' proofs, '.number_format($faults).' of them were changed.',
             },
         );
         $found = 0;
@@ -40,8 +41,8 @@ final class Verify extends Command
         }
         $this->line(
             $found === 0
-                ? 'The log and the head of the records are whole.'
-                : number_format($found).($found === 1 ? ' fault' : ' faults').' in the records.',
+                ? 'The log and the head of the records are unchanged.'
+                : number_format($found).($found === 1 ? ' problem' : ' problems').' in the records.',
         );
 
         return $faults + $found === 0 ? self::SUCCESS : self::FAILURE;

@@ -13,7 +13,7 @@ final class WorkGate extends Command
 {
     protected $signature = 'acre:work-gate {account : its id}';
 
-    protected $description = 'Tell one account’s registrar what was written down for it, and take its messages';
+    protected $description = 'Send an account’s orders to its registrar, and receive its messages';
 
     public function handle(SendOrders $tell, ReceiveMessages $take): int
     {

@@ -16,7 +16,7 @@ final class WorkList extends Command
 {
     protected $signature = 'acre:work-list {list : its number}';
 
-    protected $description = 'Read or write a list that is being brought in';
+    protected $description = 'Read or write a list that is being imported';
 
     public function handle(ReadImport $read, WriteImport $write, UndoImport $back, SetAside $aside): int
     {

@@ -18,7 +18,7 @@ final class WorkPost extends Command
 {
     protected $signature = 'acre:work-post';
 
-    protected $description = 'Send letters, take what came back, and let go on what receivers and registrants have agreed to';
+    protected $description = 'Send letters, fetch returned ones, and resume what receivers and registrants have agreed to';
 
     public function handle(SendLetters $send, CollectReturned $returned, ResumeAccepted $accepted, ResumeConfirmed $confirmed): int
     {

@@ -209,7 +209,7 @@ final class DocketPagesTest extends TestCase
     public function test_the_chain_of_proofs_is_walked_and_a_changed_line_is_found(): void
     {
         self::assertSame(
-            [0, "There is no proof yet.\nThe log and the head of the records are whole.\n"],
+            [0, "There are no proofs yet.\nThe log and the head of the records are unchanged.\n"],
             [Artisan::call('acre:verify'), Artisan::output()],
         );
         foreach (['one.com', 'two.com', 'three.com'] as $name) {
@@ -218,7 +218,7 @@ final class DocketPagesTest extends TestCase
         // What things are called may change; what happened may not.
         $this->house->foundry->update(['name' => 'Another Name']);
         self::assertSame(
-            [0, "3 proofs, and the chain is whole.\nThe log and the head of the records are whole.\n"],
+            [0, "3 proofs; the chain is unbroken.\nThe log and the head of the records are unchanged.\n"],
             [Artisan::call('acre:verify'), Artisan::output()],
         );
 
@@ -230,7 +230,7 @@ final class DocketPagesTest extends TestCase
             [
                 1,
                 "Docket {$second->id}: its lines are not what its text says: “result: done on 2026-10-06” is now “result: done on "
-                    ."2026-10-01”.\n3 proofs, 1 of them changed.\nThe log and the head of the records are whole.\n",
+                    ."2026-10-01”.\n3 proofs, 1 of them was changed.\nThe log and the head of the records are unchanged.\n",
             ],
             [Artisan::call('acre:verify'), Artisan::output()],
         );
