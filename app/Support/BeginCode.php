@@ -24,7 +24,7 @@ final readonly class BeginCode
     {
     }
 
-    /** @return string to be shown once; the one before is good no more */
+    /** @return string to be shown once; the previous one is no longer valid */
     public function make(): string
     {
         $code = '';

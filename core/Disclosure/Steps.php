@@ -23,7 +23,7 @@ final readonly class Steps
         return new self($steps);
     }
 
-    /** The step that shows most of what a pattern does, and no more than that; nothing at all where even the smallest shows more. */
+    /** The step that shows most of what a pattern does, and nothing beyond it; nothing at all where even the smallest shows more. */
     public function nearest(Pattern $wish): Pattern
     {
         if ($this->steps === null) {

@@ -6,7 +6,7 @@ namespace Acre\Core\Dnssec;
 
 use Acre\Core\Time\Instant;
 
-/** DS records that the registry had and has no more: resolvers may keep them for a while yet, and judge by them (RFC 6781 §4.3.5). */
+/** DS records that the registry no longer has: resolvers may keep them for a while yet, and judge by them (RFC 6781 §4.3.5). */
 final readonly class DelegatesBefore
 {
     /** Seconds for which a DS may be kept where its TTL was not read: the longest in use, from memory. */

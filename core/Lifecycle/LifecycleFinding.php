@@ -34,7 +34,7 @@ enum LifecycleFinding: string implements FindingTag
     case Redemption = 'redemption';
     case PendingDelete = 'pending_delete';
     case Released = 'released';
-    /** Its registry has it no more. */
+    /** Its registry no longer has it. */
     case Gone = 'gone';
     /** What is said of it was seen outside, and is not written here. */
     case AsSeen = 'as_seen';

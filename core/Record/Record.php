@@ -132,7 +132,7 @@ final readonly class Record
     }
 
     /**
-     * @return list<string> which of its parts are others than in another record: `registrar`, `ends`, `created`, `statuses`, `servers`,
+     * @return list<string> which of its parts differ from another record: `registrar`, `ends`, `created`, `statuses`, `servers`,
      *     `holder`, `signed`
      */
     public function differsFrom(self $other): array

@@ -138,7 +138,7 @@ enum RecordFinding: string implements FindingTag
         };
     }
 
-    /** Whether it says that the name is held by us no more, or soon by nobody. */
+    /** Whether it says that we no longer hold the name, or that soon nobody will. */
     public function saysGone(): bool
     {
         return in_array($this, [self::NotInDirectory, self::OtherRegistrar, self::FallsFree], true);
@@ -178,7 +178,7 @@ enum RecordFinding: string implements FindingTag
         };
     }
 
-    /** Whether it is told at once, by letter too: nobody here did it, and it costs the name or its answers. */
+    /** Whether it is told at once, by letter too: we did not do it, and the name could be lost or stop working. */
     public function isAlarming(): bool
     {
         return in_array(

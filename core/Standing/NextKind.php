@@ -25,7 +25,7 @@ enum NextKind: string
     case Redemption = 'redemption';
     case PendingDelete = 'pending_delete';
     case Released = 'released';
-    /** Its registry has it no more. */
+    /** Its registry no longer has it. */
     case Gone = 'gone';
     case Handover = 'handover';
     case NotKnown = 'not_known';

@@ -63,7 +63,7 @@ final class Signing
         );
     }
 
-    /** To whom a part is delegated is signed by nobody here; whether its keys are known is (RFC 4035 §3.1.4). */
+    /** Delegations to others are not signed here; whether its keys are known is (RFC 4035 §3.1.4). */
     private function referral(Reply $reply, SignedZone $by): void
     {
         if ($reply->cut === '') {

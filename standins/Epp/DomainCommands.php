@@ -100,7 +100,7 @@ final readonly class DomainCommands
             throw EppRefusal::because(EppCode::InvalidAuthorization, 'The code is another.');
         }
         $whole = $this->on->isOwn($name) || $code !== null;
-        // RFC 5731 §3.1.2: `sub` are hosts below the name itself, which nobody here has.
+        // RFC 5731 §3.1.2: `sub` are hosts below the name itself, which no name here has.
         $withServers = ! in_array($object->child(EppNamespace::Domain->value, 'name')->attribute('hosts'), ['none', 'sub'], true);
 
         return new EppAnswer(

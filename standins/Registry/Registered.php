@@ -155,7 +155,7 @@ final class Registered
         return $this->shortPeriods() === [] ? null : min($this->shortPeriods());
     }
 
-    /** Those of its short periods that are over by then are no more. */
+    /** Those of its grace periods that have ended by then are removed. */
     public function endGrace(int $at): void
     {
         $this->change(array_keys(array_filter($this->shortPeriods(), fn (int $end): bool => $end <= $at)), []);

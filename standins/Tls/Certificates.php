@@ -48,7 +48,7 @@ final readonly class Certificates
         return $file;
     }
 
-    /** @return string a file with a certificate that nobody here has signed, and its key */
+    /** @return string a file with a certificate that our signer has not signed, and its key */
     public function foreign(): string
     {
         $file = "{$this->folder}/foreign.pem";

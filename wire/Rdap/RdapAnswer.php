@@ -18,7 +18,7 @@ final class RdapAnswer
     /**
      * @param  string  $asked  the name, in A-labels
      *
-     * A member that is odd is passed over, so that it costs no more than itself.
+     * An odd member is skipped, so that nothing else is lost with it.
      *
      * @throws JsonError where it can't be read at all
      * @throws RdapError when it is about something else

@@ -236,7 +236,7 @@ final class XmlNode
             : throw XmlError::wrong("{$this->path()}/@{$attribute}", 'a whole number', $value);
     }
 
-    /** As it stood in the document, with the namespaces that it needs: what nobody here understands is kept so. */
+    /** As it stood in the document, with the namespaces that it needs: what we don't understand is kept so. */
     public function source(): string
     {
         return (string) $this->element->ownerDocument?->saveXML($this->element);

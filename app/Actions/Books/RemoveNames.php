@@ -19,8 +19,8 @@ use App\Queries\Names\OpenDrift;
 use App\View\Words;
 
 /**
- * What is ours no more, because it went to another registrar, was deleted or given up: closed in our books from now on, its past kept, and
- * watched if somebody wants that.
+ * Names that are no longer ours, because they went to another registrar, were deleted or given up: closed in our books from now on, with
+ * their past kept, and watched if somebody wants that.
  */
 final class RemoveNames extends DeedInBooks
 {

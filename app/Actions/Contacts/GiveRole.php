@@ -13,7 +13,7 @@ use App\Support\OpenSpans;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** Roles beside the registrant's, from now on or no more; who had one when stays readable. */
+/** Gives or ends roles other than the registrant's; who had one when stays readable. */
 final readonly class GiveRole
 {
     public function __construct(private Connection $database, private TradeClock $clock, private HouseLog $log)

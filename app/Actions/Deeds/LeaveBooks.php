@@ -11,7 +11,7 @@ use App\Models\DriftState;
 use App\Queries\Names\HeldCase;
 use Illuminate\Database\Connection;
 
-/** A name that is ours no more is closed in our books, its past kept; from then on it is watched, or nobody looks at it. */
+/** A name that is no longer ours is closed in our books, its past kept; from then on it is watched, or not monitored. */
 final readonly class LeaveBooks
 {
     public function __construct(private Connection $database, private PassHolding $pass)
@@ -45,7 +45,7 @@ final readonly class LeaveBooks
                 'ends_on' => $file->facts->ends?->isoSecond(),
             ]);
         }
-        // Whoever has it now, its directory says more of it soon, or is asked no more.
+        // Its directory is asked about it soon, or not at all any more.
         $this->database
             ->table('observing')
             ->where('name_id', $file->nameId)

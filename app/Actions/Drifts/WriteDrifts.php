@@ -30,7 +30,7 @@ final readonly class WriteDrifts
      * After the look was kept.
      *
      * @param  list<CoreDrift>  $now
-     * @return bool whether its open ones are others than before
+     * @return bool whether its open ones have changed
      */
     public function handle(int $nameId, array $now, Instant $at): bool
     {

@@ -61,7 +61,7 @@ final readonly class AskReceiver
     }
 
     /**
-     * Writes once more, to the mailbox that the account has now; the link in the letter before is good no more.
+     * Writes once more, to the mailbox that the account has now; the link in the previous letter is no longer valid.
      *
      * @throws DeedError when nobody waits for an answer
      */

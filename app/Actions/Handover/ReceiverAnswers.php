@@ -25,7 +25,7 @@ final readonly class ReceiverAnswers
 
     /**
      * @param  array<string, string>  $typed  by identifier
-     * @return bool false: the link is good no more
+     * @return bool false: the link is no longer valid
      *
      * @throws DeedError when that does not name the account; the link remains good for some more tries
      */
@@ -59,7 +59,7 @@ final readonly class ReceiverAnswers
         return $isRight === false ? throw DeedError::namesAnother() : $isRight === true;
     }
 
-    /** @return bool false: the link is good no more */
+    /** @return bool false: the link is no longer valid */
     public function refuse(string $token, string $words): bool
     {
         return $this->database->transaction(function () use ($token, $words): bool {

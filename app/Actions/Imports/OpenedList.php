@@ -43,7 +43,7 @@ final readonly class OpenedList
 
     /**
      * @param  ListOptions  $options  what a person said about it
-     * @param  int|null  $rows  no more than so many of them
+     * @param  int|null  $rows  the most rows that are read
      * @param  int  $seconds  the longest that it may take
      *
      * @throws ListError when it is no list

@@ -9,7 +9,7 @@ use App\Models\LinkPurpose;
 use Illuminate\Database\Connection;
 
 /**
- * Makes a link for a letter: 256 random bits, of which only the digest is kept. What was open for the same thing before is good no more.
+ * Makes a link for a letter: 256 random bits, of which only the digest is kept. Earlier links for the same thing are no longer valid.
  */
 final readonly class IssueLink
 {

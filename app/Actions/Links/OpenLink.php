@@ -11,7 +11,7 @@ use App\Models\LinkPurpose;
 /** Finds what a link is good for, as long as it is. */
 final readonly class OpenLink
 {
-    /** Times that something else may be typed before it is good no more. */
+    /** Wrong attempts after which it is no longer valid. */
     public const MISSES = 5;
 
     /**
@@ -36,7 +36,7 @@ final readonly class OpenLink
             : null;
     }
 
-    /** Whether a link that is good no more was one's own to set a password: whoever has it can ask for another, others ask who wrote. */
+    /** Whether a link that is no longer valid was for setting a password: its owner can request another; others ask whoever wrote. */
     public function wasForPassword(string $token): bool
     {
         return Link::query()->where('digest', IssueLink::digest($token))->where('purpose', LinkPurpose::SetPassword)->exists();

@@ -48,7 +48,7 @@ final readonly class AddName
                 [$domain->ascii, $domain->unicode, $domain->suffix()],
             );
             $name = Name::query()->where('ascii', $domain->ascii)->lockForUpdate()->firstOrFail();
-            // One that is only watched is watched no more once it is held.
+            // Once a watched name is held, it is no longer watched.
             if (Registration::query()->where('name_id', $name->id)->whereRaw('upper_inf(span)')->exists()) {
                 throw new OnTheRoll($name);
             }

@@ -34,8 +34,8 @@ final class ReceiveMessages
     private const BATCH = 100;
 
     /**
-     * Seconds after which it counts when a thing was said, and no more when it was heard: the house's own choice, twice the time between
-     * two looks.
+     * Seconds after which the time at which a thing was said counts, not the time at which we received it: the house's own choice, twice
+     * the time between two looks.
      */
     private const LATE = 600;
 

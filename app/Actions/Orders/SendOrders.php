@@ -63,7 +63,7 @@ final readonly class SendOrders
         }
         try {
             for ($told = 0; $told < $most; $told += count($orders)) {
-                // What a registrar takes no more of this minute waits; whoever sweeps comes again.
+                // What exceeds a registrar's limit for this minute waits for the next sweep.
                 $left = $this->patience->left("gate {$account->registrar_id}", $account->registrar->gate_a_minute);
                 $orders = $left <= 0 ? [] : $this->due($account, min(self::BATCH, $left));
                 $this->patience->spend("gate {$account->registrar_id}", count($orders));

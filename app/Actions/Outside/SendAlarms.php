@@ -14,7 +14,7 @@ use App\View\Words;
 use Illuminate\Database\Connection;
 use Illuminate\Routing\UrlGenerator;
 
-/** Writes at once to whoever may act: a name is going, or goes dark, and nobody here did it. One letter a reader, however many names. */
+/** Writes at once to whoever may act: a name is leaving or stops working, and we did not do it. One letter a reader, however many names. */
 final readonly class SendAlarms
 {
     /** Names that one letter tells of. */

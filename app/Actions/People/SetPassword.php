@@ -25,7 +25,7 @@ final readonly class SetPassword
     /**
      * Behind the link of a letter, which is used with that. The second factor is asked for as before when they sign in.
      *
-     * @return bool false: the link is good no more
+     * @return bool false: the link is no longer valid
      */
     public function byLink(string $token, #[SensitiveParameter] string $password): bool
     {

@@ -17,7 +17,7 @@ use App\Support\TradeClock;
 use App\View\Words;
 use Illuminate\Database\Connection;
 
-/** Writes to somebody of the house the link by which they set their own password; the one before is good no more. */
+/** Writes to somebody of the house the link by which they set their own password; the previous one is no longer valid. */
 final readonly class WritePasswordLetter
 {
     /** Seconds for which somebody who was let in may wait, and somebody who forgot: the second is asked for by whoever types a mailbox. */

@@ -45,7 +45,7 @@ final readonly class WriteLetter
     }
 
     /**
-     * One that asks for an answer behind its link; the link in the letter before is good no more.
+     * One that asks for an answer behind its link; the link in the previous letter is no longer valid.
      *
      * @param  list<string>  $names  as people read them
      * @param  Instant  $by  the day by which an answer is wanted

@@ -79,7 +79,7 @@ final readonly class AskToConfirm
     }
 
     /**
-     * Writes once more, to the mailbox that the contact has now; the link in the letter before is good no more.
+     * Writes once more, to the mailbox that the contact has now; the link in the previous letter is no longer valid.
      *
      * @throws DeedError when nobody waits for an answer
      */

@@ -46,7 +46,7 @@ final readonly class RegistrantChosen
             is_int($terms['contact'] ?? null) ? $terms['contact'] : 0,
             $text('agreement'),
             $text('authority'),
-            // Dockets of before letters went say none: what they wait for is done by hand.
+            // Dockets from before there were letters have none: what they wait for is done by hand.
             DesignatedAgent::tryFrom($text('agent')) ?? DesignatedAgent::Both,
             Instant::of($text('answer_by') === '' ? '2000-01-01' : $text('answer_by')),
             isset($terms['correct']),

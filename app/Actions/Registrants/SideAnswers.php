@@ -29,13 +29,13 @@ final readonly class SideAnswers
     ) {
     }
 
-    /** @return bool false: the link is good no more */
+    /** @return bool false: the link is no longer valid */
     public function yes(string $token): bool
     {
         return $this->answer($token, true, null);
     }
 
-    /** @return bool false: the link is good no more */
+    /** @return bool false: the link is no longer valid */
     public function no(string $token, string $words): bool
     {
         return $this->answer($token, false, $words === '' ? null : mb_substr($words, 0, 900));

@@ -163,7 +163,7 @@ final class ChangeDisclosure extends DeedAtRegistrar implements Illustrated, See
     }
 
     /**
-     * What this name's registrar is told: the pattern, or the nearest step that shows no more.
+     * What this name's registrar is told: the pattern, or the nearest step that shows nothing beyond it.
      *
      * @param  array<string, mixed>  $terms
      */

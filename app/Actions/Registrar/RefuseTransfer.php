@@ -20,7 +20,7 @@ use App\Outside\Registrar\OrderKind;
 use App\Queries\Names\HeldCase;
 use App\Queries\Names\OpenDrift;
 
-/** A transfer that nobody here began is refused where the name lies, before its five days are over. */
+/** A transfer that we did not start is refused at the losing registrar, before its five days are over. */
 final class RefuseTransfer extends DeedAtRegistrar implements SeenOutside
 {
     public static function key(): string

@@ -31,7 +31,7 @@ final readonly class AfterTransfer
     ) {
     }
 
-    /** What comes after it is counted from the day on which it came, and no more from the latest on which it could. */
+    /** Later steps are counted from the day on which it arrived, not from the latest possible one. */
     public function counted(DocketLine $line, Instant $on, int $verifyDays): void
     {
         $this->database->update(

@@ -66,7 +66,7 @@ final readonly class HandOutCodes
     }
 
     /**
-     * Once more, as nobody has read them; the link in the letter before is good no more.
+     * Once more, as nobody has read them; the link in the previous letter is no longer valid.
      *
      * @throws DeedError when nobody waits for them
      */
@@ -88,7 +88,7 @@ final readonly class HandOutCodes
         return array_column($this->waiting($docketId), 'unicode');
     }
 
-    /** @return array<string, string>|null codes by name, shown this once; null: the link is good no more */
+    /** @return array<string, string>|null codes by name, shown this once; null: the link is no longer valid */
     public function show(string $token): ?array
     {
         return $this->database->transaction(function () use ($token): ?array {

@@ -23,7 +23,7 @@ final readonly class RegistrantAnswers
     ) {
     }
 
-    /** @return bool false: the link is good no more */
+    /** @return bool false: the link is no longer valid */
     public function right(string $token): bool
     {
         return $this->database->transaction(function () use ($token): bool {
@@ -40,7 +40,7 @@ final readonly class RegistrantAnswers
     /**
      * Nothing is verified by that: what is wrong of the data is the house's to put right first.
      *
-     * @return bool false: the link is good no more
+     * @return bool false: the link is no longer valid
      */
     public function wrong(string $token, string $words): bool
     {

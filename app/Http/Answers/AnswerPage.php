@@ -16,7 +16,7 @@ interface AnswerPage
      * What was typed is carried out.
      *
      * @return string|array{string, array<string, mixed>}|null which page says so, a word under `letters.answer`, or a view with what that
-     *     needs; null: the link is good no more
+     *     needs; null: the link is no longer valid
      *
      * @throws NotAnswered when it can't be, and the link is still good
      */

@@ -13,7 +13,7 @@ use Acre\Core\Name\DomainName;
 interface Dns
 {
     /**
-     * Asks for many names at once, and tells each as soon as it is known; however many, no more memory is taken.
+     * Asks for many names at once, and tells each as soon as it is known; memory use doesn't grow with their number.
      *
      * @param  iterable<DomainName>  $names
      * @param  callable(DelegationSeen): void  $told

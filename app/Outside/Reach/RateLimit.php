@@ -7,7 +7,7 @@ namespace App\Outside\Reach;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Contracts\Cache\Repository;
 
-/** How often one host may be asked: no more than the house's own limit, and not at all while it wants to be left alone. */
+/** How often one host may be asked: within the house's own limit, and not at all while it asks us to wait. */
 final readonly class RateLimit
 {
     /** Seconds, where a host says that it is too often and not for how long; and the longest that is believed. */

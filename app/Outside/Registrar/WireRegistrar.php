@@ -117,7 +117,7 @@ final readonly class WireRegistrar implements Registrar
         $isDone = match (true) {
             $order instanceof SwitchLock => $isLocked === $order->on,
             $order instanceof SwitchAutoRenew => $beyond?->autoRenew === $order->on,
-            // Told to an account that has it no more, a registrar names the one that has.
+            // If the account no longer has it, a registrar names the one that does.
             $order instanceof HandOver => ($beyond->number ?? $domain->sponsor) === ($order->receiver['number'] ?? null),
             $order instanceof CancelHandover => $beyond !== null && $beyond->offeredTo === null,
             $order instanceof Disclose => $beyond?->shown === $order->fields,
@@ -388,7 +388,7 @@ final readonly class WireRegistrar implements Registrar
     private static function message(EppResponse $response): Message
     {
         $at = $response->message?->at;
-        // What nobody here understands is kept as it came.
+        // What we don't understand is kept as it came.
         $body = Redacted::frame(
             implode("\n", array_map(fn (XmlNode $node): string => $node->source(), [...$response->data, ...$response->extensions])),
         );

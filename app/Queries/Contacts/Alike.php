@@ -50,7 +50,7 @@ final readonly class Alike
         $groups = [];
         foreach ($rows as $place => $row) {
             $shown = array_values(array_intersect_key($contacts, array_flip($ids[$place])));
-            // What was merged a moment ago is counted no more, and is no group by itself.
+            // What was merged a moment ago no longer counts, and is no group by itself.
             if (count($shown) > 1) {
                 $more = $row->int('contacts') - count($shown);
                 $groups[] = ['registrars' => $row->int('registrars'), 'contacts' => $shown, 'more' => max(0, $more)];

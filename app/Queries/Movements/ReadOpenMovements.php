@@ -13,7 +13,7 @@ final readonly class ReadOpenMovements
 {
     public const PAGE = 100;
 
-    /** The first step that is open is what a movement waits for; what comes after it has ended waits for nobody here. */
+    /** The first step that is open is what a movement waits for; steps after the end wait for nobody. */
     private const OPEN = 'FROM movements m JOIN dockets d ON d.id = m.docket_id
         LEFT JOIN LATERAL (SELECT kind, actor, due_by, likely_by FROM legs WHERE movement_id = m.id AND done_on IS NULL
             ORDER BY position LIMIT 1) g ON true

@@ -140,7 +140,7 @@ final readonly class ExportRoll
                 's.currency',
             ])
             ->addSelect(['r.own_renewal', 'r.own_currency'])
-            // Of a watched name there is no more than its registry said.
+            // Of a watched name only what its registry said is known.
             ->selectRaw(
                 implode(
                     ', ',

@@ -84,7 +84,7 @@ enum Facet: string
     {
         $values = $this->values($word);
         match ($this) {
-            // Of a watched name nobody here intends anything.
+            // A watched name has no intent.
             self::Intent => $standings->whereIn('intent', $values)->where('next_kind', '<>', NextKind::Watched->value),
             self::Suffix, self::Phase, self::Lock, self::Disclosure => $standings->whereIn(
                 $this->value,

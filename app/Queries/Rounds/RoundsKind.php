@@ -9,7 +9,7 @@ use Acre\Core\Time\Instant;
 /** One kind of thing that falls due. The next kind is one class, and one line in ReadRounds. */
 interface RoundsKind
 {
-    /** The most things that a kind tells one by one; an agency of any size reads no more of them in a morning. */
+    /** The most items that a kind lists one by one: more than anybody reads in a morning. */
     public const MOST = 25;
 
     /**
@@ -17,7 +17,7 @@ interface RoundsKind
      *
      * @param  Instant  $today  a day
      * @param  Instant  $until  things due on that day or later are left out
-     * @param  int  $most  no more than so many, those due first
+     * @param  int  $most  the most items, those due first
      * @return list<RoundsItem>
      */
     public function due(Instant $today, Instant $until, int $most): array;

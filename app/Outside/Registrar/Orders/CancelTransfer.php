@@ -6,7 +6,7 @@ namespace App\Outside\Registrar\Orders;
 
 use App\Outside\Registrar\OrderKind;
 
-/** What was asked of another registrar is asked no more. */
+/** A transfer requested from another registrar is cancelled. */
 final readonly class CancelTransfer extends Order
 {
     public function kind(): OrderKind
