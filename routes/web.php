@@ -126,7 +126,7 @@ Route::get('calendar/{token}.ics', [ExportController::class, 'subscribed'])
     ->where('token', '[A-Za-z0-9]{48}');
 
 // The link in a letter is the right: random, kept as a digest only, good once. To look changes nothing.
-// Without a session: its address would be written down there. What keeps others from pressing its button is that address.
+// Without a session: its address would be recorded there. What keeps others from pressing its button is that address.
 Route::middleware(['throttle:answers', NothingKept::class])
     ->withoutMiddleware([
         StartSession::class,

@@ -24,7 +24,7 @@ final class Store
     /** Names and accounts that are kept in memory, each. */
     private const KEPT = 2_000;
 
-    /** Answers that wait to be written down, at most. */
+    /** Answers that wait to be recorded, at most. */
     private const UNWRITTEN = 1_000;
 
     /** All but what was told of itself. */
@@ -109,7 +109,7 @@ final class Store
         $this->hosts = new Hosts($this->file);
         $this->pages = new Pages($this->file);
         $this->inbox = new Inbox($this->file);
-        // Whoever was killed before they wrote down what they had answered gave out numbers that don't stand here.
+        // Whoever was killed before they recorded what they had answered gave out numbers that don't stand here.
         $this->number =
             (int) $this->file->text(
                 "SELECT max((SELECT coalesce(max(id), 0) FROM transactions),
@@ -267,7 +267,7 @@ final class Store
     }
 
     /**
-     * Notes what a session was told; it is written down with the next change, or by `writeDown`.
+     * Notes what a session was told; it is recorded with the next change, or by `writeDown`.
      *
      * @return int its number
      */

@@ -40,7 +40,7 @@ final class StoreFile
         $this->file->exec($tables);
     }
 
-    /** @param  Closure(): void  $before  called before all that waits is written down */
+    /** @param  Closure(): void  $before  called before all that waits is recorded */
     public function before(Closure $before): void
     {
         $this->before = $before;

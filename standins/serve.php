@@ -28,7 +28,7 @@ use Standin\World;
 require __DIR__.'/../vendor/autoload.php';
 
 $settings = Settings::fromEnvironment();
-// An answer leaves in the turn of the loop after the one that gave it; what it told is written down in the next.
+// An answer leaves in the turn of the loop after the one that gave it; what it told is recorded in the next.
 $store = new Store("{$settings->folder}/world.sqlite", fn (Closure $write) => Loop::futureTick(fn () => Loop::futureTick($write)));
 $world = new World($store, "http://{$settings->address}:{$settings->pagePort}");
 $dns = new DnsServer($store, $world->clock, $settings->dnsPort);

@@ -22,7 +22,7 @@ use App\Support\HouseLog;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Connection;
 
-/** Writes down a row of the house's own, new or changed, and lets the standings that rest on it be made again. */
+/** Records a row of the house's own, new or changed, and lets the standings that rest on it be made again. */
 final readonly class SaveRow
 {
     public function __construct(

@@ -383,7 +383,7 @@ final class BenchOutside extends Command
                 $run % 2 === 0 ? new DomainUpdate($names[0]->ascii, add: $lock) : new DomainUpdate($names[0]->ascii, remove: $lock),
                 "bench-{$run}",
             ),
-            // A change is written down after its answer: whoever comes next waits for that, and it isn't to be the echo.
+            // A change is recorded after its answer: whoever comes next waits for that, and it isn't to be the echo.
             fn (int $run) => $gate->command(Poll::next(), "bench-{$run}-after"),
         );
         $echo->stop();

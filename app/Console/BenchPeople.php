@@ -78,7 +78,7 @@ final class BenchPeople extends Command
     }
 
     /**
-     * The house's own part: written down, begun name by name, and written down again as done. What registrars take beside is theirs.
+     * The house's own part: recorded, begun name by name, and recorded again as done. What registrars take beside is theirs.
      *
      * @param  list<int>  $ids
      * @param  array<string, mixed>  $terms

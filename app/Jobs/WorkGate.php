@@ -13,7 +13,7 @@ use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Tells one account's gate what was written down for it, and takes what waits there. It may run twice; what it was sent for stands in the
+ * Tells one account's gate what was recorded for it, and takes what waits there. It may run twice; what it was sent for stands in the
  * orders.
  */
 final class WorkGate implements ShouldBeUniqueUntilProcessing, ShouldQueue

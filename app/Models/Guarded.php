@@ -44,7 +44,7 @@ final class Guarded
     }
 
     /**
-     * A registrant's mailbox, which is no column: whoever has it is asked for their yes. One that nobody knew may be written down by
+     * A registrant's mailbox, which is no column: whoever has it is asked for their yes. One that nobody knew may be recorded by
      * anybody.
      */
     public static function mailbox(User $user, ?string $before, ?string $after): bool

@@ -24,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *     the file is read
  * @property bool $whole whether it is everything in the account
  * @property array{columns?: list<string>, order?: string} $matched
- * @property array{clients?: list<int>, accounts?: list<int>, registrars?: list<int>} $made what was written down because it named them
+ * @property array{clients?: list<int>, accounts?: list<int>, registrars?: list<int>} $made what was recorded because it named them
  * @property string|null $because why it is right where it says otherwise than a registry gave
  * @property ImportState $state
  * @property int $rows_total

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What somebody wrote down about a name, an account or a client, with a file if need be.
+ * What somebody recorded about a name, an account or a client, with a file if need be.
  *
  * @property int $id
  * @property int $user_id

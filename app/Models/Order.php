@@ -24,7 +24,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What a registrar is to be told, written down before it is.
+ * What a registrar is to be told, recorded before it is.
  *
  * @property int $id
  * @property int $account_id
@@ -125,7 +125,7 @@ final class Order extends Model
         return $glue;
     }
 
-    /** Never written down with an order: it is opened where it is told. */
+    /** Never recorded with an order: it is opened where it is told. */
     private function code(): ?string
     {
         $kept = AuthCode::query()->find($this->name_id);
@@ -151,7 +151,7 @@ final class Order extends Model
         return $this->belongsTo(DocketLine::class, 'docket_line_id');
     }
 
-    /** As they stood when the order was written down: their data is in that version alone, and in no order. */
+    /** As they stood when the order was recorded: their data is in that version alone, and in no order. */
     private function holder(): Holder
     {
         $version = ContactVersion::query()

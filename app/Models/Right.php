@@ -9,7 +9,7 @@ enum Right: string
 {
     /** See whatever the house keeps. */
     case Look = 'look';
-    /** Bring names in, gather them, write down clients, accounts and terms, and prepare a deed. */
+    /** Bring names in, gather them, record clients, accounts and terms, and prepare a deed. */
     case Prepare = 'prepare';
     /** Spend and move names: settle a deed, tick a slip. */
     case Settle = 'settle';

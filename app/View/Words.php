@@ -47,7 +47,7 @@ final readonly class Words
     }
 
     /**
-     * A finding that was written down with a docket's line.
+     * A finding that was recorded with a docket's line.
      *
      * @param  array<array-key, mixed>  $stored  as `Finding::jsonSerialize()` made it
      */

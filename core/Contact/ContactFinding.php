@@ -33,7 +33,7 @@ enum ContactFinding: string implements FindingTag
     case HolderPerson = 'holder_person';
     /** No client has said that this is theirs. */
     case HolderUnknown = 'holder_unknown';
-    /** Nobody is written down. */
+    /** Nobody is recorded. */
     case NoRegistrant = 'no_registrant';
     /** Its registrar has other data of the same registrant than our books. */
     case NotTold = 'not_told';

@@ -25,7 +25,7 @@ enum DisclosureFinding: string implements FindingTag
     /** A privacy service ends soon, and nobody renews it: the record will show the holder. */
     case PrivacyEnds = 'privacy_ends';
     case PrivacyOver = 'privacy_over';
-    /** Nobody is written down as its registrant, so what would be read can't be said. */
+    /** Nobody is recorded as its registrant, so what would be read can't be said. */
     case NobodyToShow = 'nobody_to_show';
     /** Whether organisation or person: the suffix treats them differently, so it is judged as the more hidden. */
     case HolderKindUnknown = 'holder_kind_unknown';

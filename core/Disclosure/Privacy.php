@@ -18,7 +18,7 @@ final readonly class Privacy
     private const TOLD = 30;
 
     /**
-     * @param  Instant|null  $ends  null: not written down
+     * @param  Instant|null  $ends  null: not recorded
      * @param  bool  $renews  whether it goes on by itself
      */
     public function __construct(public ?Instant $ends, public bool $renews)

@@ -23,7 +23,7 @@ final readonly class Lifecycle
 
     /**
      * @param  Phase  $phase  where it stands at `$now`
-     * @param  bool  $presumed  an expected instant has passed, and nothing written down confirms which way it went
+     * @param  bool  $presumed  an expected instant has passed, and nothing recorded confirms which way it went
      * @param  EndPlan|null  $plan  what surrounds its end; null: it has none that is known
      * @param  list<Hold>  $holds
      * @param  Instant|null  $since  when the phase that is proven did begin, on whatever day the plan has it; null: the plan stands

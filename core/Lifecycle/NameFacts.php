@@ -19,7 +19,7 @@ final readonly class NameFacts
      * @param  Instant|null  $registrantChanged  when its legal holder last became another one
      * @param  Instant|null  $deletedSince  since when it has stood in redemption, or pending delete, where its statuses prove that
      * @param  Instant|null  $seenUntil  the later end that was seen outside, and nobody has taken over
-     * @param  bool|null  $seenPaid  whether it was seen to be paid for beyond the end written down, as its registrar itself says, or its
+     * @param  bool|null  $seenPaid  whether it was seen to be paid for beyond the end recorded, as its registrar itself says, or its
      *     deletion; null: neither was seen
      * @param  bool  $isCalledOk  whether its registry said `ok` of it when it was last looked at (RFC 5731 §2.3: nothing is pending or
      *     prohibited)
@@ -43,7 +43,7 @@ final readonly class NameFacts
     ) {
     }
 
-    /** @return list<Status> those written down, put right by what was surely seen outside */
+    /** @return list<Status> those recorded, put right by what was surely seen outside */
     public function today(): array
     {
         return $this->outside === null

@@ -6,7 +6,7 @@ namespace Acre\Core\Lifecycle;
 
 use Acre\Core\Time\Instant;
 
-/** What its registry surely says of a name's life, and nobody has written down yet: it counts at once, and is marked as seen. */
+/** What its registry surely says of a name's life, and nobody has recorded yet: it counts at once, and is marked as seen. */
 final readonly class SeenOutside
 {
     /**

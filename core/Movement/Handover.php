@@ -196,7 +196,7 @@ final readonly class Handover
         return $findings;
     }
 
-    /** Whether a lock is in the way; where no name has one, what is written down of it is nothing to lift. */
+    /** Whether a lock is in the way; where no name has one, what is recorded of it is nothing to lift. */
     private function locksFirst(): bool
     {
         return $this->terms->lockFirst && $this->life->rules->mayBeLocked();

@@ -21,7 +21,7 @@ enum LegKind: string
     /** Who is the registrant until then says yes, in answer to a letter. */
     case ConfirmPrior = 'confirm_prior';
     case ConfirmNew = 'confirm_new';
-    /** The registrar writes down another registrant. */
+    /** The registrar records another registrant. */
     case Registrant = 'registrant';
     /** Auto-renew is turned off at the losing registrar, so that nothing is charged on the way. */
     case RenewOff = 'renew_off';

@@ -211,7 +211,7 @@ final readonly class Drift
                 if ($held->facts->intent === Intent::ByItself && $here->compare($paid) === 0) {
                     return [self::of(RecordFinding::NotRenewed, $held, $registrars, null, $now, seen: $paid)];
                 }
-                // Written down as the registry has it, which may take that year back.
+                // Recorded as the registry has it, which may take that year back.
                 if ($record->has(Status::AutoRenewPeriod) && $here->compare($paid) > 0) {
                     return [self::of(RecordFinding::EndsSooner, $held, $registrars, null, $now, held: $here, seen: $paid)];
                 }

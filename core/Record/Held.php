@@ -12,11 +12,11 @@ use Acre\Core\Time\Instant;
 final readonly class Held
 {
     /**
-     * @param  list<string>  $servers  empty: not written down
+     * @param  list<string>  $servers  empty: not recorded
      * @param  string  $registrar  the shop that we pay
      * @param  list<string>  $behind  the accredited registrars and tags that stand behind that shop
      * @param  bool  $isMoving  whether a movement of ours is under way
-     * @param  array<string, Instant>  $writtenAt  when each fact was last written down, by its column, where that is known
+     * @param  array<string, Instant>  $writtenAt  when each fact was last recorded, by its column, where that is known
      * @param  PublishedRecord|null  $published  what is to be read of its holder; null: who that is, is not known
      * @param  int  $leastMonths  for which its registry renews at least, and by itself
      * @param  bool  $isTold  whether it is known what the registrar was told to show

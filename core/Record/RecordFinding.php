@@ -151,7 +151,7 @@ enum RecordFinding: string implements FindingTag
     }
 
     /**
-     * Whether the name was paid for beyond the end written down, as far as this says so; null: it doesn't.
+     * Whether the name was paid for beyond the end recorded, as far as this says so; null: it doesn't.
      *
      * @param  Status|null  $status  that was seen, where it is about one
      */

@@ -27,7 +27,7 @@ final readonly class MaterialChange
     }
 
     /**
-     * Whether name, organisation or mailbox become others. What was not known and is written down is no change, nor is a name that is found
+     * Whether name, organisation or mailbox become others. What was not known and is recorded is no change, nor is a name that is found
      * to be an organisation's; an organisation that is entered for a person is one.
      */
     public static function is(Contact $before, Contact $after): bool

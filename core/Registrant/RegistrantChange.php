@@ -22,11 +22,11 @@ use Acre\Core\Time\Instant;
  */
 final readonly class RegistrantChange
 {
-    /** What a finding says of somebody who is not written down. */
+    /** What a finding says of somebody who is not recorded. */
     public const NOBODY = 'nobody';
 
     /**
-     * @param  Guard|null  $prior  null: nobody is written down
+     * @param  Guard|null  $prior  null: nobody is recorded
      * @param  Instant  $answerBy  by when whoever is written to should have answered
      * @param  bool  $hasAgreement  whether it is said what is agreed to
      * @param  bool  $hasAuthority  whether it is said who agreed, where no letter of ours is answered
@@ -121,7 +121,7 @@ final readonly class RegistrantChange
     }
 
     /**
-     * The same on the way of a handover: whoever must say yes does so first, and the other registrant is written down before the name is
+     * The same on the way of a handover: whoever must say yes does so first, and the other registrant is recorded before the name is
      * offered.
      *
      * @param  list<Leg>  $handover

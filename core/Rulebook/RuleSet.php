@@ -97,7 +97,7 @@ final readonly class RuleSet
         return (new ReflectionClass(self::class))->newInstance(...['suffix' => $suffix, 'isDefault' => $isDefault, ...$rules]);
     }
 
-    /** Whether a name may carry a transfer lock: where the rules are not known, one that is written down is believed. */
+    /** Whether a name may carry a transfer lock: where the rules are not known, one that is recorded is believed. */
     public function mayBeLocked(): bool
     {
         return $this->hasLock->value || $this->isDefault;

@@ -47,7 +47,7 @@ enum BookFinding: string implements FindingTag
     case CodeUnderLock = 'code_under_lock';
     case UpdatesProhibited = 'updates_prohibited';
     case LockStopsMovement = 'lock_stops_movement';
-    /** Which name servers it should have is written down nowhere. */
+    /** Which name servers it should have is recorded nowhere. */
     case NoServers = 'no_servers';
     /** Nothing outside says that it is being transferred. */
     case NoTransferSeen = 'no_transfer_seen';

@@ -11,7 +11,7 @@ final readonly class Holding
 {
     /**
      * @param  string  $account  registrar and number, as people say it
-     * @param  int|null  $docket  the deed by which it began; null: as it was brought in or written down
+     * @param  int|null  $docket  the deed by which it began; null: as it was brought in or recorded
      */
     public function __construct(public string $account, public string $client, public Span $span, public ?int $docket)
     {

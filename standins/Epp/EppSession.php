@@ -79,7 +79,7 @@ final class EppSession
             ->document();
     }
 
-    /** @param  bool  $isFull  whether nothing can be written down, and so nothing is carried out */
+    /** @param  bool  $isFull  whether nothing can be recorded, and so nothing is carried out */
     public function handle(string $document, bool $isFull = false): string
     {
         $client = null;

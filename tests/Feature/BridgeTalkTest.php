@@ -97,7 +97,7 @@ final class BridgeTalkTest extends TestCase
         self::assertSame([$kind, $code, $words], [$got->kind, $got->code, $got->words]);
     }
 
-    /** Whether an order was written down before its answer failed is asked for, under its key. */
+    /** Whether an order was recorded before its answer failed is asked for, under its key. */
     public function test_after_a_failure_it_asks_what_became_of_the_order(): void
     {
         $this->says(['/orders' => [500, ['title' => 'The disk is full.']], '/orders/roll-000000000001' => [200, ['state' => 'done']]]);

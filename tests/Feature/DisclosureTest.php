@@ -259,7 +259,7 @@ final class DisclosureTest extends TestCase
 
     /**
      * Told by wire, each directory shows field by field what the core said it would: every suffix of the simulated world, every pattern,
-     * every kind of holder. The world redacts by the policies as they are written down there, not by our rulebook.
+     * every kind of holder. The world redacts by the policies as they are recorded there, not by our rulebook.
      */
     public function test_a_privacy_service_has_an_end_of_its_own_and_its_lapsing_is_seen_before_and_after(): void
     {
@@ -299,7 +299,7 @@ final class DisclosureTest extends TestCase
         $this->get('/deeds/change_disclosure?name=bell.com&pattern='.Pattern::query()->orderBy('id')->firstOrFail()->id)->assertDontSee(
             'A privacy service’s data is shown instead',
         );
-        // Written down anew it is one and the same; one that goes on by itself is no finding.
+        // Recorded anew it is one and the same; one that goes on by itself is no finding.
         $this->post('/names/bell.com/extras', [
             'extra' => 'privacy',
             'extra_ends' => '2027-12-01',

@@ -555,7 +555,7 @@ final class GateTest extends TestCase
             [LineState::Done, 'Peal Trust'],
             [$docket->lines()->sole()->state, Registrant::query()->findOrFail($name->id)->called],
         );
-        // What the registrar won't write down ends it, and nothing is offered.
+        // What the registrar won't record ends it, and nothing is offered.
         $other = $this->registered();
         $this->world->play($other->ascii, 'registrar-refuses');
         $refused = $settled($other, $this->house->anotherRegistrant($other));
@@ -573,7 +573,7 @@ final class GateTest extends TestCase
             ],
         );
         self::assertNotSame('', (string) $refused->lines()->sole()->reason);
-        // Whom no gate could write down is not begun with.
+        // Whom no gate could record is not begun with.
         $third = $this->registered();
         $this->expectException(DeedError::class);
         $settled($third, $this->house->anotherRegistrant($third, ['organisation' => 'Nowhere Trust', 'mailbox' => 'desk@nowhere.example']));

@@ -195,7 +195,7 @@ final class GuardedTest extends TestCase
             'version' => 1,
         ])->assertSessionHasErrors('mailbox');
         self::assertSame('ledger@bells.example', mb_strtolower((string) Registrant::query()->findOrFail($name->id)->address));
-        // One that nobody knew may be written down.
+        // One that nobody knew may be recorded.
         $unknown = $this->house->name('quay.com', facts: ['registrant' => 'Quayside Theatre']);
         $this->put(
             '/names/quay.com',
@@ -329,7 +329,7 @@ final class GuardedTest extends TestCase
         self::assertSame([OrderState::CalledOff, 'bell.com'], [Order::query()->sole()->state, $names()]);
     }
 
-    /** The simulated world's certificate, held against a key that is written down. */
+    /** The simulated world's certificate, held against a key that is recorded. */
     public function test_a_gate_must_show_the_key_that_is_written_down_for_it(): void
     {
         [$port] = self::ports(1);

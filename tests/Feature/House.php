@@ -134,7 +134,7 @@ final class House
     }
 
     /**
-     * Another registrant than the Bell Foundry, written down and authorised.
+     * Another registrant than the Bell Foundry, recorded and authorised.
      *
      * @param  array<string, mixed>|null  $is  what is known of them; null: everything that a registrar asks
      * @return array<string, mixed> the terms of the deed

@@ -120,7 +120,7 @@ final class OddGateTest extends TestCase
     }
 
     /**
-     * A deed done to so many names, with its orders written down and not told yet.
+     * A deed done to so many names, with its orders recorded and not told yet.
      *
      * @param  array<string, mixed>  $terms
      */

@@ -11,7 +11,7 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
-/** A registrar's price list as a file: what can be read of it is written down, the rest is told with its line. */
+/** A registrar's price list as a file: what can be read of it is recorded, the rest is told with its line. */
 final class PriceListTest extends TestCase
 {
     private House $house;

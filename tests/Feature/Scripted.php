@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use PHPUnit\Framework\Attributes\After;
 use Symfony\Component\Process\Process;
 
-/** Others on the far side of a real socket, who say what a test has written down for them; they show the simulated world's certificate. */
+/** Others on the far side of a real socket, who say what a test has recorded for them; they show the simulated world's certificate. */
 trait Scripted
 {
     private ?Process $server = null;

@@ -318,7 +318,7 @@ final class VerificationTest extends TestCase
         $this->post("/verification/{$mailbox->id}/settle")->assertSessionHas('told');
         $this->at('2026-10-12T10:00:00Z');
         $this->get('/verification')->assertDontSee('Nobody has answered')->assertDontSee('They replied');
-        // A letter that the mailbox gives again, because its removal was lost with the connection, is written down once.
+        // A letter that the mailbox gives again, because its removal was lost with the connection, is recorded once.
         $keep = (new ReflectionMethod(CollectReturned::class, 'keep'))->getClosure(app(CollectReturned::class));
         $reply = "From: <{$other}>\r\nMessage-ID: <twice@kettle.example>\r\nIn-Reply-To: <{$id}>\r\nSubject: Re: yours\r\n\r\nOnce.\r\n";
         $keep($reply);

@@ -8,7 +8,7 @@ use React\Socket\ConnectionInterface;
 use React\Socket\SecureServer;
 use React\Socket\TcpServer;
 
-// A gate that says what a test has written down for it: `php scripted-gate.php certificate port script`, where script is JSON: a list of
+// A gate that says what a test has recorded for it: `php scripted-gate.php certificate port script`, where script is JSON: a list of
 // what is
 // sent, first at once, then at each frame that comes. {client} in a text is the transaction id that was sent; each text is a frame;
 // "close" closes the connection, "bytes 0a…" sends what is so written. What comes is told on stdout, a line of JSON a frame.

@@ -10,7 +10,7 @@ use Standin\Http\HttpRequest;
 use Standin\Http\HttpResponse;
 use Standin\Http\HttpServer;
 
-// Directories that say what a test has written down for them: `php scripted.php certificate port port script`. The script is read anew
+// Directories that say what a test has recorded for them: `php scripted.php certificate port port script`. The script is read anew
 // at each question: {"https": {"host/path": [status, body as text, as JSON or behind "base64:", {header: value}]}, "text": {"name": text,
 // null for silence}}. What is asked is told on stdout.
 require __DIR__.'/../../vendor/autoload.php';

@@ -22,7 +22,7 @@ final readonly class Gatehouse
 
     private OpenSessions $open;
 
-    /** @param  (Closure(Closure(): void): void)|null  $later  when what was told is written down; null: at once */
+    /** @param  (Closure(Closure(): void): void)|null  $later  when what was told is recorded; null: at once */
     public function __construct(?Closure $later = null)
     {
         $this->file = (string) tempnam(sys_get_temp_dir(), 'gate');

@@ -98,7 +98,7 @@ final readonly class HandCustody
                         ->all();
                     foreach (array_filter($line->had(), fn (CustodyPart $part): bool => in_array($part->value, $still, true)) as $part) {
                         $this->give->take($user, $line->account, $handing->from, $part);
-                        // A card is not handed on: whose it is stays theirs, and the other's is written down at the account.
+                        // A card is not handed on: whose it is stays theirs, and the other's is recorded at the account.
                         if ($part !== CustodyPart::Card) {
                             $this->give->give($user, $line->account, $handing->to, $part);
                         }

@@ -164,7 +164,7 @@ final class PendingWrites
         return $moving;
     }
 
-    /** Which waits for which, once all of them are written down. */
+    /** Which waits for which, once all of them are recorded. */
     private function chain(): void
     {
         if ($this->after !== []) {

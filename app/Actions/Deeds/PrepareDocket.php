@@ -16,7 +16,7 @@ use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** Writes down a deed that is to be done to many names: the docket and a line a name, those that can't go with their reasons. */
+/** Records a deed that is to be done to many names: the docket and a line a name, those that can't go with their reasons. */
 final readonly class PrepareDocket
 {
     public function __construct(

@@ -13,7 +13,7 @@ use App\Support\Changes;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 
-/** Writes down what visitors should find at hosts of names. Each is looked at again soon. */
+/** Records what visitors should find at hosts of names. Each is looked at again soon. */
 final readonly class SaveSite
 {
     public function __construct(private Connection $database, private HouseLog $log)
@@ -24,7 +24,7 @@ final readonly class SaveSite
      * @param  array<string, mixed>  $values  columns
      * @param  int|null  $version  the one that the form was made from; null: the host is new
      *
-     * @throws ChangedMeanwhile when somebody else has saved since, or has written down the same host
+     * @throws ChangedMeanwhile when somebody else has saved since, or has recorded the same host
      */
     public function handle(User $user, Name $name, string $label, array $values, ?int $version): NameSite
     {
@@ -47,7 +47,7 @@ final readonly class SaveSite
     }
 
     /**
-     * Pages of many hosts at one place. One that was written down for another place is moved to this one.
+     * Pages of many hosts at one place. One that was recorded for another place is moved to this one.
      *
      * @param  list<SiteTyped>  $typed
      */
@@ -81,14 +81,14 @@ final readonly class SaveSite
         });
     }
 
-    /** All hosts at a place are to be looked at again. */
+    /** All hosts at a place must be looked at again. */
     public function ofPlace(NamedPlace $place): void
     {
         $this->database->update("UPDATE sites SET next_look = '-infinity' WHERE place_id = ?", [$place->id]);
     }
 
     /**
-     * All hosts that redirect are to be looked at again.
+     * All hosts that redirect must be looked at again.
      *
      * @param  string  $target  only those to this one; empty: all
      */
@@ -100,7 +100,7 @@ final readonly class SaveSite
         );
     }
 
-    /** What somebody writes down by hand is no docket's any more: one that is called off must not undo it. */
+    /** What somebody records by hand is no docket's any more: one that is called off must not undo it. */
     private function lookAgain(NameSite $site): void
     {
         NameSite::query()->whereKey($site->id)

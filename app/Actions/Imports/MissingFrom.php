@@ -10,7 +10,7 @@ use App\Support\HouseLog;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** Clients and accounts that a list names and nobody has written down yet: offered for creation before it is written. */
+/** Clients and accounts that a list names and nobody has recorded yet: offered for creation before it is written. */
 final readonly class MissingFrom
 {
     public function __construct(private Connection $database, private HouseLog $log)

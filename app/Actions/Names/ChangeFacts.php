@@ -20,7 +20,7 @@ use App\Support\TradeClock;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Connection;
 
-/** Writes down what a person knows of a name: each fact with where it came from, and the standing made again. */
+/** Records what a person knows of a name: each fact with where it came from, and the standing made again. */
 final readonly class ChangeFacts
 {
     /** Under which a source is kept that a directory gave, by column. */

@@ -13,7 +13,7 @@ use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** What is disputed about a name is written down, and that it has ended. */
+/** What is disputed about a name is recorded, and that it has ended. */
 final readonly class KeepDispute
 {
     public function __construct(private Connection $database, private TradeClock $clock, private HouseLog $log)
@@ -21,7 +21,7 @@ final readonly class KeepDispute
     }
 
     /**
-     * One of a kind at a time: what was written down of it before is corrected.
+     * One of a kind at a time: what was recorded of it before is corrected.
      *
      * @param  Instant|null  $since  null: today
      */

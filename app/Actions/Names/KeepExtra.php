@@ -15,7 +15,7 @@ use App\Support\HouseLog;
 use App\Support\TradeClock;
 use Illuminate\Database\Connection;
 
-/** What is bought with a name is written down, until when and whether it goes on by itself, or has ended. */
+/** What is bought with a name is recorded, until when and whether it goes on by itself, or has ended. */
 final readonly class KeepExtra
 {
     public function __construct(
@@ -26,7 +26,7 @@ final readonly class KeepExtra
     ) {
     }
 
-    /** One of a kind at a time: what was written down of it before is corrected. */
+    /** One of a kind at a time: what was recorded of it before is corrected. */
     public function handle(User $user, Name $name, ExtraKind $kind, ?Instant $ends, bool $renews): void
     {
         $this->database->transaction(function () use ($user, $name, $kind, $ends, $renews): void {

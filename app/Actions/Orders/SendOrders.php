@@ -23,7 +23,7 @@ use Illuminate\Database\Connection;
 use Throwable;
 
 /**
- * Tells a registrar what was written down for it, one after the other, one worker an account. An order is marked before it
+ * Tells a registrar what was recorded for it, one after the other, one worker an account. An order is marked before it
  * is sent; found marked, because no answer came or a worker died, what became of it is asked for, and it is never sent
  * again blindly.
  */

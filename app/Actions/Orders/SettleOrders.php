@@ -112,7 +112,7 @@ final readonly class SettleOrders
     }
 
     /**
-     * What waits only until these are under way can be told now.
+     * What waits only until these are under way can be sent now.
      *
      * @param  list<Order>  $orders  that wait for somebody else
      */
@@ -133,7 +133,7 @@ final readonly class SettleOrders
     }
 
     /**
-     * What waited for one that is done can be told now; what waited for one that never will be is called off.
+     * What waited for one that is done can be sent now; what waited for one that never will be is called off.
      *
      * @param  list<Order>  $orders
      */
@@ -162,7 +162,7 @@ final readonly class SettleOrders
             if ($saidAt === null) {
                 throw $e;
             }
-            // Something else was written down of one of them since; that one counts from today.
+            // Something else was recorded of one of them since; that one counts from today.
             foreach ($lines as $line) {
                 $this->done($by, $docket, [$line], count($lines) === 1 ? null : $saidAt);
             }

@@ -43,7 +43,7 @@ use PDOException;
 use RuntimeException;
 use Throwable;
 
-/** Asks the outside about names, keeps what it said, and writes down where it disagrees with the Roll. Run twice, it writes the same. */
+/** Asks the outside about names, keeps what it said, and records where it disagrees with the Roll. Run twice, it writes the same. */
 final readonly class Observe
 {
     /** Names that are asked for before anything is written. */
@@ -52,7 +52,7 @@ final readonly class Observe
     /** Seconds after which a name is asked for again where nobody answered; doubled with every failure. */
     private const AGAIN = 900;
 
-    /** Seconds after which what was answered so far is written down. */
+    /** Seconds after which what was answered so far is recorded. */
     private const WRITTEN = 10;
 
     /** Of a transaction that another one was in the way of. */
@@ -99,7 +99,7 @@ final readonly class Observe
     }
 
     /**
-     * Each as its pace asks for. What was answered is written down every few seconds, so that slow hosts cost time and nothing else.
+     * Each as its pace asks for. What was answered is recorded every few seconds, so that slow hosts cost time and nothing else.
      *
      * @param  list<int>  $nameIds  leased by the caller
      * @param  int  $seconds  after which no further name is begun
@@ -215,7 +215,7 @@ final readonly class Observe
         $this->alarms->handle();
     }
 
-    /** What could not be written down of one name is asked for again, later each time. */
+    /** What could not be recorded of one name is asked for again, later each time. */
     private function later(int $id): void
     {
         $this->database->update(

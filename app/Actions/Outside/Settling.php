@@ -24,7 +24,7 @@ final class Settling
             'take' => match (true) {
                 $finding === RecordFinding::OtherRegistrar => [RemoveNames::key(), ['then' => RemoveNames::WATCH]],
                 $finding === RecordFinding::NotInDirectory => [RemoveNames::key(), ['then' => RemoveNames::END]],
-                // What was not done is nothing to write down; and nothing is pressed here that reads like consent to a transfer.
+                // What was not done is nothing to record; and nothing is pressed here that reads like consent to a transfer.
                 $finding === RecordFinding::NotRenewed, $finding === RecordFinding::TransferNotOurs => null,
                 default => $finding->about()->canBeTaken() ? [UpdateOurRecord::key(), $what] : null,
             },

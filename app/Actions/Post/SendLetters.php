@@ -151,7 +151,7 @@ final readonly class SendLetters
         $this->tellOf($letter, $state);
     }
 
-    /** What became of it is to be known of every name that the mailbox guards. */
+    /** What became of it must be known for every name that the mailbox guards. */
     private function tellOf(Letter $letter, LetterState $state): void
     {
         if ($letter->mailbox_id !== null && ($state === LetterState::Refused || $state === LetterState::Sent)) {

@@ -33,7 +33,7 @@ final class WhoIsMeant
     {
     }
 
-    /** @return array<int, string> those written down last, by number; any other is found by its number, its mailbox or how it is called */
+    /** @return array<int, string> those recorded last, by number; any other is found by its number, its mailbox or how it is called */
     public function choices(): array
     {
         $choices = [];

@@ -12,7 +12,7 @@ use App\Models\User;
 use App\Support\HouseLog;
 use Illuminate\Database\Connection;
 
-/** Writes down what a registrar asks from a day on. */
+/** Records what a registrar asks from a day on. */
 final readonly class SetPrice
 {
     private const BATCH = 1_000;

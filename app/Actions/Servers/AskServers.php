@@ -71,7 +71,7 @@ final readonly class AskServers
     }
 
     /**
-     * Whatever is wanted, the longest first, until none is left or the time is over. Each answer is written down as it comes, so that a
+     * Whatever is wanted, the longest first, until none is left or the time is over. Each answer is recorded as it comes, so that a
      * slow server holds up its own names only.
      *
      * @param  int  $seconds  after which nothing further is begun

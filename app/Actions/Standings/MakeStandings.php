@@ -129,7 +129,7 @@ final readonly class MakeStandings
     }
 
     /**
-     * What is meant with a name is to be known of every other whose mailbox lies in it.
+     * What is meant with a name must be known for every other whose mailbox lies in it.
      *
      * @param  list<int>  $nameIds  whose standing has changed
      */

@@ -10,7 +10,7 @@ use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 
-/** A name's auth code: written down where a registrar told it to a person, forgotten, and shown once the password was asked again. */
+/** A name's auth code: recorded where a registrar told it to a person, forgotten, and shown once the password was asked again. */
 final readonly class CodeController
 {
     public function __construct(private StoreAuthCode $codes, private Words $words)

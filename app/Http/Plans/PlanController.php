@@ -58,7 +58,7 @@ final readonly class PlanController
         ]);
     }
 
-    /** What would be planned; nothing is written down. */
+    /** What would be planned; nothing is recorded. */
     public function create(PlanRequest $request, GatherNames $gather, MakePlan $make, CompareRegistrars $compare): View|RedirectResponse
     {
         $ids = $request->names($gather);

@@ -13,7 +13,7 @@ use App\Models\Registrar;
 use App\View\Words;
 use Illuminate\Http\RedirectResponse;
 
-/** A registrar's price list as a file. What can be read of it is written down; the rest is told with its line. */
+/** A registrar's price list as a file. What can be read of it is recorded; the rest is told with its line. */
 final readonly class PriceListController
 {
     /** Refused lines that are told one by one. */

@@ -35,7 +35,7 @@ final readonly class BridgeRegistrar implements Registrar
 
         return match (true) {
             $fetched->status === 200 || $fetched->status === 202 => $this->answer($account, $fetched),
-            // Whether it was written down before it failed is asked for, and not guessed.
+            // Whether it was recorded before it failed is asked for, and not guessed.
             $fetched->status >= 500 => $this->find($account, $order) ?? Answer::later($fetched->status, $this->reason($account, $fetched)),
             $fetched->status === 429 => Answer::later($fetched->status, $this->reason($account, $fetched)),
             default => Answer::refused($fetched->status, $this->reason($account, $fetched)),

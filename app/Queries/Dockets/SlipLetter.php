@@ -9,7 +9,7 @@ final readonly class SlipLetter
 {
     /**
      * @param  'change'|'verify'  $asks  whether they agree to another registrant, or that the mailbox is read
-     * @param  string|null  $from  as people see it; null: not written down
+     * @param  string|null  $from  as people see it; null: not recorded
      * @param  list<string>  $to  mailboxes
      */
     public function __construct(public string $asks, public string $registrar, public ?string $from, public array $to)

@@ -79,7 +79,7 @@ final readonly class ReadSites
     }
 
     /**
-     * Hosts that its kept zone has addresses or aliases of, without those that are written down already.
+     * Hosts that its kept zone has addresses or aliases of, without those that are recorded already.
      *
      * @param  list<SiteRead>  $known
      * @return list<HostUnsaid>

@@ -26,14 +26,14 @@ use Acre\Core\Standing\Standing;
 use Acre\Core\Time\Instant;
 use Acre\Core\Title\BookFinding;
 
-/** A name in one of our accounts: what is written down of it, its registrar's terms, and what is under way with it. */
+/** A name in one of our accounts: what is recorded of it, its registrar's terms, and what is under way with it. */
 final readonly class HeldCase extends RollCase
 {
     /**
      * @param  list<string>  $servers  ASCII host names
      * @param  list<int>  $words  ids of the labels that people gave it
      * @param  list<ExtraKind>  $extras  those that have not ended
-     * @param  Guard|null  $guard  null: nobody is written down as its registrant
+     * @param  Guard|null  $guard  null: nobody is recorded as its registrant
      * @param  Pattern|null  $told  what its registrar was told to show; null: not known
      * @param  Steps  $steps  what its registrar can be told of that
      * @param  bool  $holdDeclinable  whether its registrar lets the hold after a change of registrant be declined beforehand

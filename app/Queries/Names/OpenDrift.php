@@ -52,7 +52,7 @@ final readonly class OpenDrift
     }
 
     /**
-     * The later end that is surely given outside, and whether the name was surely paid for beyond the end written down.
+     * The later end that is surely given outside, and whether the name was surely paid for beyond the end recorded.
      *
      * @param  list<self>  $drifts  of one name
      * @return array{Instant|null, bool|null} as NameFacts has them

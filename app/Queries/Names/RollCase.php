@@ -40,7 +40,7 @@ abstract readonly class RollCase extends CaseFile
 
     abstract public function registrarName(): string;
 
-    /** Where the verification of its registrant's mailbox stands; null: nobody is written down. */
+    /** Where the verification of its registrant's mailbox stands; null: nobody is recorded. */
     abstract public function verification(Lifecycle $life): ?Verification;
 
     abstract public function standing(Rulebook $book, Instant $now): Standing;

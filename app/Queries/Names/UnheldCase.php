@@ -8,7 +8,7 @@ use Acre\Core\Lifecycle\LateTerms;
 use Acre\Core\Lifecycle\NameFacts;
 use Acre\Core\Name\DomainName;
 
-/** A name that is not on the Roll: nothing is written down of it. */
+/** A name that is not on the Roll: nothing is recorded of it. */
 final readonly class UnheldCase extends CaseFile
 {
     public function __construct(DomainName $name)

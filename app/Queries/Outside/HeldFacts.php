@@ -58,7 +58,7 @@ final readonly class HeldFacts
                         $this->book->for($file->facts->name->suffix(), $now)->published->value,
                         in_array(ExtraKind::Privacy, $file->extras, true),
                     );
-            // A registrant that became another one was written down then, if not since.
+            // A registrant that became another one was recorded then, if not since.
             $changes = array_values(array_filter([$file->guard?->changed, $written[$id][DriftField::Holder->value] ?? null]));
             $since = $changes === [] ? [] : [DriftField::Holder->value => Instant::latest(...$changes)];
             $held[$id] = new Held(

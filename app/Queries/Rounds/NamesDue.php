@@ -102,7 +102,7 @@ final readonly class NamesDue
         return $group->text('unicode').($others === 0 ? '' : ' and '.number_format($others).' more');
     }
 
-    /** Null where nothing is written down, or in more than one currency. */
+    /** Null where nothing is recorded, or in more than one currency. */
     public static function money(Row $group, string $column): ?Money
     {
         $sum = $group->textOrNull($column);

@@ -10,7 +10,7 @@ use Acre\Core\Time\Instant;
 use App\Support\Row;
 use Illuminate\Database\Connection;
 
-/** What keeping names costs, by currency, and how many of them have no price written down. */
+/** What keeping names costs, by currency, and how many of them have no price recorded. */
 final readonly class SumsDue
 {
     private const KINDS = [

@@ -10,7 +10,7 @@ use Illuminate\Database\Connection;
 /** Which name servers are a service of a registrar itself, as the sets of name servers say it: they may end when a name leaves it. */
 final class OwnServers
 {
-    /** @var array<int, list<list<string>>> hosts of each of its sets, by registrar; none: nobody wrote down which are its own */
+    /** @var array<int, list<list<string>>> hosts of each of its sets, by registrar; none: nobody recorded which are its own */
     private array $sets = [];
 
     public function __construct(private readonly Connection $database)

@@ -136,7 +136,7 @@ final class Outside
     }
 
     /**
-     * What happened outside that the house has not written down.
+     * What happened outside that the house has not recorded.
      *
      * @param  array{statuses: list<string>}  $record
      * @return array<string, array<string, mixed>> by name

@@ -228,7 +228,7 @@ final class LifecycleTest extends TestCase
             $life->presumed,
             $life->event(EventKind::LastAtAll)?->at->iso(),
         ];
-        // Its registrar keeps a name for thirty days; nobody wrote down when this one was deleted.
+        // Its registrar keeps a name for thirty days; nobody recorded when this one was deleted.
         self::assertSame([Phase::Redemption, false, '2026-10-31'], $on('2026-10-30T23:00:00Z'));
         self::assertSame([Phase::Redemption, false, '2026-11-15'], $on('2026-10-31T00:00:00Z'), 'then its registry gave it longer');
         self::assertSame([Phase::PendingDelete, true, '2026-11-15'], $on('2026-11-15T00:00:00Z'));
