@@ -9,7 +9,9 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Time\Span;
 use App\Actions\Plans\ComparedRegistrar;
 use App\Actions\Plans\CompareRegistrars;
+use App\Actions\Plans\PlanTerms;
 use App\Actions\Plans\WatchPlans;
+use App\Actions\Transfer\Authority;
 use App\Models\Docket;
 use App\Models\DocketLine;
 use App\Models\LineState;
@@ -60,6 +62,12 @@ final class PlanTest extends TestCase
         app(TradeClock::class)->set(app(TradeClock::class)->now()->plusDays($days));
     }
 
+    public function test_on_whose_authority_stays_with_the_plan(): void
+    {
+        $plan = $this->planned(['authority' => 'own'], [$this->held()]);
+        self::assertSame(Authority::Own, PlanTerms::unpack($plan->terms)->transfer->authority);
+    }
+
     public function test_it_is_shown_before_anything_is_written_down(): void
     {
         $names = [$this->held(), $this->held(), $this->house->name('young-'.self::$trials++.'.com', $this->losing, facts: [
@@ -105,7 +113,9 @@ final class PlanTest extends TestCase
     {
         $names = [$this->held(), $this->held()];
         $cheap = Registrar::query()->create(['name' => 'Windrose Names']);
-        $this->house->account('W-1', null, $cheap);
+        foreach (['W-1', 'W-2'] as $number) {
+            $this->house->account($number, null, $cheap);
+        }
         Registrar::query()->create(['name' => 'Nobody Asks']);
         foreach ([[$this->lantern, 'renew', '11'], [$cheap, 'transfer', '12'], [$cheap, 'renew', '8']] as [$registrar, $action, $amount]) {
             Price::query()->create([

@@ -55,7 +55,7 @@ final class PriceListTest extends TestCase
 
     public function test_a_row_for_each_suffix(): void
     {
-        $this->list("TLD,Register,Renew,Transfer,Notes\n.com,9.00,10.50,8.25,x\n.co.uk,6.00,6.40,0,\n*.org,11,-,n/a,\n")
+        $this->list("TLD,Register,Renew,Transfer,Renewal\n.com,9.00,10.50,8.25,99\n.co.uk,6.00,6.40,0,\n*.org,11,-,n/a,\n")
             ->assertSessionHas('told', '7 prices were added.')
             ->assertSessionHas('refused', []);
         self::assertSame([
