@@ -94,6 +94,7 @@ final class RegistrarTermsTest extends TestCase
     #[TestWith(['Terms javascript:alert(1)'])]
     #[TestWith(["Terms https://skerry.example/terms\nof the registry"])]
     #[TestWith(['Terms https://'])]
+    #[TestWith(['Terms https://%%%'])]
     public function test_what_names_no_agreement_is_refused(string $typed): void
     {
         $this->put($this->path(), $this->form(['agreements' => $typed]))->assertSessionHasErrors('agreements');
