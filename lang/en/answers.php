@@ -53,6 +53,7 @@ return [
         'and_more' => 'and :count more',
         'paid_until' => 'Paid until',
         'does_not_come_along' => 'Does not come along',
+        'nothing_known' => 'nothing known',
         'perhaps' => 'perhaps its :what',
         'afterwards' => 'Afterwards, in your account',
         'afterwards_said' => '{1} At :registrar, check that the contacts of the name are yours, add a way to pay, and turn on auto-renew '

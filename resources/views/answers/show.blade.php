@@ -34,7 +34,7 @@
                                 : App\Support\Dates::full($line->name->registration->ends_on) }}</td>
                             <td data-label="{{ __('answers.show.does_not_come_along') }}">{{ implode(
                                 ', ',
-                                $left[$line->name_id] ?? [],
+                                $left[$line->name_id] ?? [__('answers.show.nothing_known')],
                             ) }}</td>
                         </tr>
                     @endforeach
