@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Deeds;
 
-use App\Actions\Transfer\Authority;
-
 /** A deed by which agreements of a registrar, or of its registries, are accepted for the registrants. */
 interface AcceptsAgreements extends Deed
 {

@@ -6,7 +6,7 @@ namespace App\Actions\Plans;
 
 use Acre\Core\Planner\Limits;
 use Acre\Core\Time\Instant;
-use App\Actions\Transfer\Authority;
+use App\Actions\Deeds\Authority;
 use App\Actions\Transfer\TransferTerms;
 use DateTimeImmutable;
 

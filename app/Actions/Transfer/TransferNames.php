@@ -15,6 +15,7 @@ use Acre\Core\Time\Instant;
 use Acre\Core\Transfer\Transfer;
 use Acre\Wire\Epp\EppCode;
 use App\Actions\Deeds\AcceptsAgreements;
+use App\Actions\Deeds\Authority;
 use App\Actions\Deeds\EndMovement;
 use App\Actions\Deeds\EndsOutside;
 use App\Actions\Deeds\Illustrated;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Transfer;
 
+use App\Actions\Deeds\Authority;
 use App\Models\Account;
 
 /** Where names are to go, and what is to be set there: the terms of a transfer as its docket keeps them. */

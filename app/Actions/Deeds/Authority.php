@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Transfer;
+namespace App\Actions\Deeds;
 
 /** On whose authority agreements are accepted for a registrant. */
 enum Authority: string
