@@ -45,6 +45,7 @@ use App\Providers\OutsideServiceProvider;
 use App\Support\Failpoint;
 use App\Support\Fault;
 use App\Support\TradeClock;
+use Closure;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -144,12 +145,7 @@ final class KilledTest extends TestCase
     #[TestWith([2])]
     public function test_killed_anywhere_on_the_wire(int $times): void
     {
-        $random = new Randomizer(new Mt19937(26));
-        $fault = fn (): string => $this->fault(
-            Fault::STATEMENT,
-            $random->getInt(1, 400),
-            $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER,
-        );
+        $fault = $this->anywhere(26, 400);
         for ($kills = 0; $kills < $times; $kills += $more) {
             $more = $this->wire(100, $fault, $times - $kills);
             self::assertGreaterThan(0, $more, 'Nothing was killed.');
@@ -160,12 +156,7 @@ final class KilledTest extends TestCase
     #[TestWith([2])]
     public function test_killed_anywhere_between_registrars(int $times): void
     {
-        $random = new Randomizer(new Mt19937(27));
-        $fault = fn (): string => $this->fault(
-            Fault::STATEMENT,
-            $random->getInt(1, 200),
-            $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER,
-        );
+        $fault = $this->anywhere(27, 200);
         for ($kills = 0; $kills < $times; $kills += $more) {
             $more = $this->transfers(40, $fault, $times - $kills);
             self::assertGreaterThan(0, $more, 'Nothing was killed.');
@@ -176,12 +167,7 @@ final class KilledTest extends TestCase
     #[TestWith([6, 2, 2, 2])]
     public function test_a_migration_is_killed_on_its_way(int $names, int $perDay, int $pilot, int $times): void
     {
-        $random = new Randomizer(new Mt19937(28));
-        $fault = fn (): string => $this->fault(
-            Fault::STATEMENT,
-            $random->getInt(1, min(200, 20 * $names)),
-            $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER,
-        );
+        $fault = $this->anywhere(28, min(200, 20 * $names));
         self::assertSame($times, $this->migration($names, $perDay, $pilot, $fault, $times));
     }
 
@@ -814,6 +800,18 @@ final class KilledTest extends TestCase
         }
 
         return $kills;
+    }
+
+    /** @return Closure(): string a fault after an answer of the database that chance picks, among so many; its seed is fixed */
+    private function anywhere(int $seed, int $answers): Closure
+    {
+        $random = new Randomizer(new Mt19937($seed));
+
+        return fn (): string => $this->fault(
+            Fault::STATEMENT,
+            $random->getInt(1, $answers),
+            $random->getInt(0, 3) === 0 ? self::DATABASE : self::WORKER,
+        );
     }
 
     private function fault(string $place, int $arrival, string $victim): string

@@ -62,6 +62,27 @@ final class PlanTest extends TestCase
         app(TradeClock::class)->set(app(TradeClock::class)->now()->plusDays($days));
     }
 
+    /** A page that was open since before presses in vain. */
+    public function test_what_is_called_off_stays_as_it_was(): void
+    {
+        $name = $this->held();
+        $plan = $this->planned(['pilot' => 0], [$name]);
+        $this->post("/plans/{$plan->id}/call-off")->assertRedirect();
+        $this->post("/plans/{$plan->id}/names/{$name->ascii}", ['day' => '2026-11-03'])->assertSessionHasErrors('plan');
+        $this->post("/plans/{$plan->id}/anew")->assertRedirect();
+        $this->post("/plans/{$plan->id}/start")->assertSessionHasErrors('plan');
+        self::assertSame([['2026-10-06', 'first']], self::days($plan));
+        self::assertSame([PlanState::CalledOff, 0], [$plan->refresh()->state, DB::table('log')->where('event', 'plan_anew')->count()]);
+    }
+
+    /** Whoever starts a lot accepts what the registrar wants accepted, and sees it first. */
+    public function test_agreements_stand_beside_the_start(): void
+    {
+        $this->lantern->update(['agreements' => [['name' => 'Registration agreement', 'address' => 'https://lantern.example/terms']]]);
+        $plan = $this->planned(['pilot' => 0], [$this->held()]);
+        $this->get("/plans/{$plan->id}")->assertSee('Ordering accepts, for the registrants:')->assertSee('https://lantern.example/terms');
+    }
+
     public function test_on_whose_authority_stays_with_the_plan(): void
     {
         $plan = $this->planned(['authority' => 'own'], [$this->held()]);

@@ -402,6 +402,9 @@ final class TransferTest extends TestCase
         $address = "/deeds/transfer?name={$name->ascii}&account={$this->gaining->id}&authority=order";
         $this->pressAs($this->house->clerk, $address, 'prepare')->assertRedirect();
         $docket = Docket::query()->sole();
+        $this->get("/dockets/{$docket->id}")
+            ->assertSee('Ordering accepts, for the registrants:')
+            ->assertSee('https://lantern.example/terms');
         self::assertSame(0, DB::table('agreements_accepted')->count(), 'who only prepares accepts nothing');
         app(SettleDocket::class)->handle($this->house->steward, $docket);
         $this->lantern->update(['agreements' => []]);

@@ -12,7 +12,7 @@ use Acre\Core\Movement\Verdict;
 use Acre\Core\Planner\Candidate;
 use Acre\Core\Planner\Planner;
 use Acre\Core\Time\Instant;
-use Acre\Core\Transfer\Transfer;
+use Acre\Core\Transfer\LastDays;
 use App\Actions\Deeds\Deeds;
 use App\Actions\Transfer\JudgeTransfers;
 use App\Actions\Transfer\TransferNames;
@@ -26,9 +26,6 @@ use App\Support\TradeClock;
 /** Plans a migration from what is known of its names today: when each is safe, when it would be charged twice, and what guards what. */
 final readonly class MakePlan
 {
-    /** Days between the last day on which one begins and its end, so that it has surely arrived; common practice says nine. */
-    private const BEFORE_END = 10;
-
     public function __construct(
         private CaseFiles $files,
         private Deeds $deeds,
@@ -66,7 +63,7 @@ final readonly class MakePlan
                 $placed,
                 $this->judge->price($file),
                 $judged[$file->nameId]->from,
-                self::charged($file),
+                LastDays::of($file->facts->ends, $file->late, $now)->charged,
                 $file->late->renew,
             );
         }
@@ -88,30 +85,17 @@ final readonly class MakePlan
     /** @param  list<int>  $guards  of the same migration */
     private function candidate(HeldCase $file, Readiness $readiness, array $guards, Instant $now): Candidate
     {
-        $ends = $file->facts->ends;
-        $charged = self::charged($file);
+        $days = LastDays::of($file->facts->ends, $file->late, $now);
         $price = $this->judge->price($file);
 
         return new Candidate(
             $file->nameId,
             $readiness->verdict === Verdict::ClearFrom && $readiness->from !== null ? $readiness->from : $now,
-            // By then it has surely arrived, and what is charged meanwhile may be lost.
-            $charged === null || $charged->hasComeAt($now) ? null : $charged->plusDays(-self::BEFORE_END),
-            $ends === null || $ends->hasComeAt($now) ? null : $ends->plusDays(-self::BEFORE_END),
+            $days->sensible,
+            $days->last,
             self::hundredths($price),
             self::hundredths($file->late->renew),
             $guards,
-        );
-    }
-
-    /** When its present registrar charges the next renewal: at the latest thirty days before the end nobody should begin any more. */
-    private static function charged(HeldCase $file): ?Instant
-    {
-        $ends = $file->facts->ends;
-
-        return $ends === null ? null : Instant::earliest(
-            $file->late->chargedAhead($ends) ?? $ends,
-            $ends->plusDays(-Transfer::LAST_DAYS),
         );
     }
 

@@ -32,7 +32,9 @@ final readonly class MovePlanned
     public function handle(User $user, Migration $migration, int $nameId, ?Instant $day): void
     {
         $this->database->transaction(function () use ($user, $migration, $nameId, $day): void {
-            Migration::query()->lockForUpdate()->findOrFail($migration->id);
+            if (! Migration::query()->lockForUpdate()->findOrFail($migration->id)->state->isOpen()) {
+                throw DeedError::nothingCanGo();
+            }
             $isLate = $day !== null && $this->isLate($migration, $nameId, $day);
             $this->database
                 ->table('plan_names')

@@ -56,7 +56,9 @@ final readonly class SavePlan
     public function anew(User $user, Migration $migration): void
     {
         $this->database->transaction(function () use ($user, $migration): void {
-            Migration::query()->lockForUpdate()->findOrFail($migration->id);
+            if (! Migration::query()->lockForUpdate()->findOrFail($migration->id)->state->isOpen()) {
+                return;
+            }
             $ids = $this->database
                 ->table('plan_names')
                 ->where('plan_id', $migration->id)

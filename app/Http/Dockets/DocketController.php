@@ -123,6 +123,9 @@ final readonly class DocketController
                         : null),
             'failure' => Ending::query()->where('docket_id', $docket->id)->whereNotNull('ended_at')->latest('id')->first()?->failure,
             'agreements' => $deed instanceof AcceptsAgreements ? $this->agreements->of($docket->id) : [],
+            'toAccept' => $deed instanceof AcceptsAgreements && $docket->state === DocketState::Prepared
+                    ? $deed->agreements($docket->terms)
+                    : [],
             'slip' => $slip,
             'tickable' => $isTransfer ? $slip?->tickable() ?? [] : null,
             'lines' => $lines,

@@ -1,4 +1,7 @@
-{{-- What was accepted for the registrants when it was approved. --}}
+{{-- What is accepted for the registrants when it is approved, and what was. --}}
+@if ($toAccept !== [])
+    <p>{{ __('deeds.transfer.accepts') }} <x-agreements :of="$toAccept"/></p>
+@endif
 @if ($agreements !== [])
     <p class="lesser">{{ __('dockets.agreements.accepted', [
         'who' => $agreements[0]->text('who'),

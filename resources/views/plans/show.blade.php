@@ -120,7 +120,11 @@
                             : trans_choice('plans.show.due', $progress->due, ['count' => number_format($progress->due)]) }}</strong></p>
                         <p class="lesser">{{ __($plan->state === App\Models\PlanState::Stopped
                             ? 'plans.show.go_on_said'
-                            : 'plans.show.start_said') }}</p>
+                            : 'plans.show.start_said') }}
+                            @if ($progress->due > 0 && $plan->account->registrar->agreements !== [])
+                                {{ __('deeds.transfer.accepts') }} <x-agreements :of="$plan->account->registrar->agreements"/>
+                            @endif
+                        </p>
                     </div>
                     @if ($plan->state === App\Models\PlanState::Stopped)
                         <form method="post" action="{{ route('plans.go-on', $plan) }}" data-once>@csrf<button
