@@ -169,11 +169,6 @@ final readonly class Transfer
         if ($this->life->facts->has(Status::PendingTransfer)) {
             $found[] = Finding::of(TransferFinding::AlreadyMoving, Effect::Stops);
         }
-        foreach ($this->disputes as $dispute) {
-            $found[] = $dispute->mustBeRefused()
-                ? Finding::of(TransferFinding::MustBeRefused, Effect::Stops, null, reason: $dispute->value)
-                : Finding::of(TransferFinding::MayBeRefused, Effect::NotKnown, null, reason: $dispute->value);
-        }
         $holds = array_map(
             fn (Hold $hold): Finding => Finding::of(
                 TransferFinding::Held,
@@ -185,7 +180,9 @@ final readonly class Transfer
             $this->life->holdsNow(),
         );
 
-        return [...$found, ...$holds];
+        $disputes = array_map(fn (Dispute $dispute): Finding => $dispute->finding(), $this->disputes);
+
+        return [...$found, ...$disputes, ...$holds];
     }
 
     /** @return list<Finding> */

@@ -39,7 +39,9 @@ final class DisputeTest extends TestCase
             'dispute_since' => '2026-09-01',
             'dispute_remarks' => 'case 26-114',
         ])->assertRedirect('/names/bell.com#behind');
-        $this->get('/names/bell.com')->assertSee('since 1 Sep 2026')->assertSee('case 26-114');
+        $this->get('/names/bell.com')
+            ->assertSee(['since 1 Sep 2026', 'case 26-114', $said])
+            ->assertDontSee('no obstacle known');
         $this->get($this->transfer)->assertOk()->assertSee($said);
         $this->post('/names/bell.com/disputes', ['dispute' => $kind])->assertRedirect();
         self::assertSame('2026-10-06', NameDispute::query()->sole()->since->date(), 'written down again it is corrected');

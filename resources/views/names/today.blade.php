@@ -54,7 +54,11 @@
                             'names.show.its_status_is',
                             ['stopping' => implode(', ', array_column($stopping, 'value'))],
                         ) }}</span>
-                    @endif @forelse ($life->holdsNow() as $hold)
+                    @endif
+                    @foreach ($name->disputes as $dispute)
+                        <span class="is-bad">{{ $words->finding($dispute->kind->finding()) }}</span>
+                    @endforeach
+                    @forelse ($life->holdsNow() as $hold)
                         <span
                             class="is-soon">{{ __(
                                 'names.show.transfer_not_before',
@@ -62,7 +66,7 @@
                             ) }}</span><span
                             class="lesser">{{
                                 $words->say('words.reason.' . $hold->reason->value)
-                            }}</span>@empty @if ($stopping === [])
+                            }}</span>@empty @if ($stopping === [] && $name->disputes->isEmpty())
                             {{ __('names.show.no_obstacle_known') }}
                         @endif
                     @endforelse
