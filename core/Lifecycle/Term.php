@@ -29,6 +29,25 @@ final class Term
         return $ends->plusMonths($months);
     }
 
+    /**
+     * The ends of this term and of those that follow if each is renewed.
+     *
+     * @param  int  $months  that each renewal adds
+     * @param  Instant  $until  not included
+     * @return list<Instant>
+     */
+    public static function ends(?Instant $created, Instant $ends, int $months, Instant $until): array
+    {
+        $all = [];
+        $end = $ends;
+        for ($terms = 1; $end->isBefore($until); $terms++) {
+            $all[] = $end;
+            $end = self::extend($created, $ends, $months * $terms);
+        }
+
+        return $all;
+    }
+
     /** From when it can be renewed at all; null: at any time. */
     public static function renewableFrom(Instant $ends, RuleSet $rules): ?Instant
     {

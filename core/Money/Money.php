@@ -56,6 +56,18 @@ final readonly class Money implements JsonSerializable
         return self::of((string) BigDecimal::of($amount)->toScale(Decimals::of($currency), RoundingMode::HALF_UP), $currency);
     }
 
+    /** @param  int  $units  of the smallest that the currency has: pence, cents */
+    public static function ofMinor(int $units, string $currency): self
+    {
+        return new self(BigDecimal::ofUnscaledValue($units, Decimals::of($currency)), $currency);
+    }
+
+    /** In the smallest unit that the currency has. */
+    public function minor(): int
+    {
+        return $this->amount->getUnscaledValue()->toInt();
+    }
+
     /** @throws MoneyError when the currencies differ */
     public function plus(self $other): self
     {

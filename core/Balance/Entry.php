@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Balance;
+
+use Acre\Core\Money\Money;
+use Acre\Core\Time\Instant;
+
+/** One thing that happens to a balance, and what is left then. */
+final readonly class Entry
+{
+    /**
+     * @param  Money|null  $after  what is left; null: the account has no balance, as it pays by card or invoice
+     * @param  Charge|null  $charge  null: it is a top-up
+     * @param  Instant|null  $again  when it is tried again; null: not, or nothing was refused
+     */
+    public function __construct(
+        public Instant $at,
+        public EntryKind $kind,
+        public Money $amount,
+        public ?Money $after,
+        public ?Charge $charge = null,
+        public ?Instant $again = null,
+    ) {
+    }
+
+    /** Whether it is refused for good: its registrar doesn't try again. */
+    public function isLast(): bool
+    {
+        return $this->kind === EntryKind::Refused && $this->again === null;
+    }
+}

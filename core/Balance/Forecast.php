@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Acre\Core\Balance;
+
+use Acre\Core\Money\Money;
+use Acre\Core\Money\MoneyError;
+use Acre\Core\Time\Instant;
+
+/**
+ * A balance run forward: each charge to come, in its registrar's order, what is left after it, and which are refused.
+ *
+ * A prepaid balance doesn't go below nothing: charges are refused one by one, and a later smaller one may still pass (common practice).
+ */
+final readonly class Forecast
+{
+    /** @param  list<Entry>  $entries  by time, and within a day in the order in which they happen */
+    private function __construct(public Purse $purse, public array $entries)
+    {
+    }
+
+    /**
+     * @param  list<Charge>  $charges  in any order, all in the purse's currency; of one name several, if it renews more than once
+     * @param  list<TopUp>  $topUps  in any order; on one day they come before its charges
+     *
+     * @throws MoneyError when one is of another currency
+     */
+    public static function of(Purse $purse, array $charges, array $topUps = []): self
+    {
+        usort($topUps, fn (TopUp $one, TopUp $other): int => $one->at->epoch <=> $other->at->epoch);
+        usort(
+            $charges,
+            function (Charge $one, Charge $other) use ($purse): int {
+                $days = $one->at->toDay()->epoch <=> $other->at->toDay()->epoch;
+
+                return $days === 0 ? $purse->order->compare($one, $other) : $days;
+            },
+        );
+        $left = $purse->holds?->minor();
+        $entries = [];
+        $next = $retried = 0;
+        /** @var list<array{Instant, Charge, int}> $waiting when a refused one is tried again, and which time that is */
+        $waiting = [];
+        /** @var array<string, true> $lost names that were not renewed, and so have no later term */
+        $lost = [];
+        $all = count($charges);
+        for ($i = 0; $i < $all || $waiting !== [];) {
+            $due = $charges[$i] ?? null;
+            // What is tried again on a day comes before what is charged for the first time.
+            if ($waiting !== [] && ($due === null || $waiting[0][0]->toDay()->epoch <= $due->at->toDay()->epoch)) {
+                [$at, $charge, $tried] = array_shift($waiting);
+            } else {
+                [$at, $charge, $tried] = [$charges[$i]->at, $charges[$i], 0];
+                $i++;
+            }
+            for (; isset($topUps[$next]) && $topUps[$next]->at->toDay()->epoch <= $at->toDay()->epoch; $next++) {
+                $left = self::toppedUp($purse, $topUps[$next], $left, $entries);
+            }
+            if (isset($lost[$charge->name])) {
+                continue;
+            }
+            $isPaid = self::isPaid($purse, $charge, $at, $left);
+            if ($isPaid && $left !== null) {
+                $left -= self::minor($purse, $charge->amount);
+            }
+            $again = $isPaid || ! isset($purse->retries[$tried]) ? null : $charge->at->plusDays($purse->retries[$tried]);
+            $entries[] = new Entry(
+                $at,
+                $isPaid ? EntryKind::Charged : EntryKind::Refused,
+                $charge->amount,
+                $left === null ? null : Money::ofMinor($left, $purse->currency),
+                $charge,
+                $again,
+            );
+            if ($again !== null) {
+                $waiting = self::queued($waiting, [$again, $charge, $tried + 1]);
+            } elseif (! $isPaid) {
+                $lost[$charge->name] = true;
+            }
+        }
+        for (; isset($topUps[$next]); $next++) {
+            $left = self::toppedUp($purse, $topUps[$next], $left, $entries);
+        }
+
+        return new self($purse, $entries);
+    }
+
+    /** @return list<Entry> charges that fail for good: the names are not renewed */
+    public function failures(): array
+    {
+        return array_values(array_filter($this->entries, fn (Entry $entry): bool => $entry->isLast()));
+    }
+
+    /** The first charge that is refused, whether or not a later attempt passes; null: none is. */
+    public function firstRefused(): ?Entry
+    {
+        foreach ($this->entries as $entry) {
+            if ($entry->kind === EntryKind::Refused) {
+                return $entry;
+            }
+        }
+
+        return null;
+    }
+
+    /** What is left at the end of the span; null: the account has no balance. */
+    public function last(): ?Money
+    {
+        for ($i = count($this->entries) - 1; $i >= 0; $i--) {
+            return $this->entries[$i]->after;
+        }
+
+        return $this->purse->holds;
+    }
+
+    private static function isPaid(Purse $purse, Charge $charge, Instant $at, ?int $left): bool
+    {
+        $amount = self::minor($purse, $charge->amount);
+
+        return match ($purse->from) {
+            PaidFrom::Balance => $amount <= ($left ?? 0),
+            PaidFrom::Card => $purse->cardEnds === null || $at->isBefore($purse->cardEnds),
+            PaidFrom::Invoice => true,
+        };
+    }
+
+    /** @param  list<Entry>  $entries */
+    private static function toppedUp(Purse $purse, TopUp $topUp, ?int $left, array &$entries): ?int
+    {
+        $left = $left === null ? null : $left + self::minor($purse, $topUp->amount);
+        $entries[] = new Entry(
+            $topUp->at,
+            EntryKind::TopUp,
+            $topUp->amount,
+            $left === null ? null : Money::ofMinor($left, $purse->currency),
+        );
+
+        return $left;
+    }
+
+    private static function minor(Purse $purse, Money $amount): int
+    {
+        return $amount->currency === $purse->currency
+            ? $amount->minor()
+            : throw MoneyError::twoCurrencies($amount->currency, $purse->currency);
+    }
+
+    /**
+     * Behind all that are tried on the same day, or before.
+     *
+     * @param  list<array{Instant, Charge, int}>  $waiting  in order
+     * @param  array{Instant, Charge, int}  $one
+     * @return list<array{Instant, Charge, int}>
+     */
+    private static function queued(array $waiting, array $one): array
+    {
+        $place = count($waiting);
+        while ($place > 0 && $waiting[$place - 1][0]->toDay()->epoch > $one[0]->toDay()->epoch) {
+            $place--;
+        }
+        array_splice($waiting, $place, 0, [$one]);
+
+        return $waiting;
+    }
+}

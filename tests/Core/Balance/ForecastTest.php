@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Balance;
+
+use Acre\Core\Balance\Charge;
+use Acre\Core\Balance\ChargeOrder;
+use Acre\Core\Balance\ChargesToCome;
+use Acre\Core\Balance\Entry;
+use Acre\Core\Balance\EntryKind;
+use Acre\Core\Balance\Forecast;
+use Acre\Core\Balance\Purse;
+use Acre\Core\Balance\TopUp;
+use Acre\Core\Lifecycle\LateTerms;
+use Acre\Core\Lifecycle\NameFacts;
+use Acre\Core\Money\Money;
+use Acre\Core\Money\MoneyError;
+use Acre\Core\Name\DomainName;
+use Acre\Core\Time\Instant;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Core\Given;
+
+/** A balance run forward through October 2026: who is charged, who is refused, and what is left. */
+final class ForecastTest extends TestCase
+{
+    /** Common practice: a prepaid balance doesn't go below nothing, charges are refused one by one, a later smaller one may pass. */
+    public function test_charges_are_refused_one_by_one_and_a_smaller_one_may_still_pass(): void
+    {
+        $forecast = Forecast::of(
+            Purse::balance(Money::of('20.00', 'GBP')),
+            [self::charge('b.com', 12, '15.00'), self::charge('a.com', 12, '9.90'), self::charge('c.org', 13, '10.10')],
+        );
+        self::assertSame(
+            ['12 a.com charged 9.90 10.10', '12 b.com refused 15.00 10.10', '13 c.org charged 10.10 0.00'],
+            self::told($forecast),
+        );
+        self::assertSame('b.com', $forecast->firstRefused()?->charge?->name);
+        self::assertSame('0.00', $forecast->last()?->decimal());
+    }
+
+    /** @return array<string, array{ChargeOrder, list<string>}> */
+    public static function orders(): array
+    {
+        return [
+            'what expires first' => [ChargeOrder::Ends, ['c.com', 'a.com', 'b.com']],
+            'by name' => [ChargeOrder::Name, ['a.com', 'b.com', 'c.com']],
+            'dearest first' => [ChargeOrder::DearestFirst, ['b.com', 'a.com', 'c.com']],
+            'cheapest first' => [ChargeOrder::CheapestFirst, ['a.com', 'c.com', 'b.com']],
+        ];
+    }
+
+    /** @param  list<string>  $names */
+    #[DataProvider('orders')]
+    public function test_what_falls_on_one_day_goes_in_the_registrars_order(ChargeOrder $order, array $names): void
+    {
+        $at = Instant::of('2026-10-12');
+        $forecast = Forecast::of(
+            Purse::balance(Money::of('99.00', 'GBP'), $order),
+            [
+                new Charge('b.com', $at, Instant::of('2026-10-30'), Money::of('12.00', 'GBP')),
+                new Charge('a.com', $at, Instant::of('2026-10-20'), Money::of('5.00', 'GBP')),
+                new Charge('c.com', $at->plusDays(0), Instant::of('2026-10-19'), Money::of('5.00', 'GBP')),
+            ],
+        );
+        self::assertSame($names, array_map(fn (Entry $entry): string => $entry->charge->name ?? '', $forecast->entries));
+    }
+
+    public function test_a_top_up_comes_before_the_charges_of_its_day_and_a_retry_before_what_is_new(): void
+    {
+        $forecast = Forecast::of(
+            Purse::balance(Money::of('1.00', 'GBP'), retries: [5, 2]),
+            [self::charge('a.com', 12, '9.90'), self::charge('b.com', 17, '9.90'), self::charge('c.com', 30, '9.90')],
+            [new TopUp(Instant::of('2026-10-31'), Money::of('7.00', 'GBP')), new TopUp(Instant::of('2026-10-17'), Money::of('9.00', 'GBP'))],
+        );
+        self::assertSame(
+            [
+                '12 a.com refused 9.90 1.00 again 14',
+                '14 a.com refused 9.90 1.00 again 17',
+                '17 top-up 9.00 10.00',
+                '17 a.com charged 9.90 0.10',
+                '17 b.com refused 9.90 0.10 again 19',
+                '19 b.com refused 9.90 0.10 again 22',
+                '22 b.com refused 9.90 0.10',
+                '30 c.com refused 9.90 0.10 again 01',
+                '31 top-up 7.00 7.10',
+                '01 c.com refused 9.90 7.10 again 04',
+                '04 c.com refused 9.90 7.10',
+            ],
+            self::told($forecast),
+        );
+        self::assertSame(['b.com', 'c.com'], array_map(fn (Entry $one): string => $one->charge->name ?? '', $forecast->failures()));
+    }
+
+    public function test_a_name_that_was_not_renewed_has_no_later_term(): void
+    {
+        $forecast = Forecast::of(
+            Purse::balance(Money::of('5.00', 'GBP')),
+            [self::charge('a.com', 12, '9.90'), self::charge('a.com', 20, '9.90'), self::charge('b.com', 20, '9.90')],
+            [new TopUp(Instant::of('2026-10-15'), Money::of('50.00', 'GBP'))],
+        );
+        self::assertSame(
+            ['12 a.com refused 9.90 5.00', '15 top-up 50.00 55.00', '20 b.com charged 9.90 45.10'],
+            self::told($forecast),
+        );
+    }
+
+    /** Common practice: a card on file has an end of its own. */
+    public function test_a_card_pays_until_it_expires_and_an_invoice_always(): void
+    {
+        $charges = [self::charge('a.com', 12, '9.90'), self::charge('b.com', 13, '9.90')];
+        $card = Forecast::of(Purse::card('GBP', Instant::of('2026-10-13')), $charges);
+        self::assertSame(['12 a.com charged 9.90 -', '13 b.com refused 9.90 -'], self::told($card));
+        self::assertNull($card->last());
+        self::assertSame([], Forecast::of(Purse::card('GBP', null), $charges)->failures());
+        self::assertSame([], Forecast::of(Purse::invoice('GBP'), $charges)->failures());
+    }
+
+    public function test_amounts_of_two_currencies_never_add(): void
+    {
+        $this->expectException(MoneyError::class);
+        Forecast::of(Purse::balance(Money::of('50', 'GBP')), [new Charge(
+            'a.com',
+            Instant::of('2026-10-12'),
+            Instant::of('2026-10-12'),
+            Money::of('9.90', 'EUR'),
+        )]);
+    }
+
+    public function test_nothing_to_come_leaves_what_is_there(): void
+    {
+        self::assertSame('3.00', Forecast::of(Purse::balance(Money::of('3', 'GBP')), [])->last()?->decimal());
+        self::assertNull(Forecast::of(Purse::balance(Money::of('3', 'GBP')), [])->firstRefused());
+    }
+
+    /** Whatever comes: nothing is lost or made, a balance is never below nothing, and what passes once is not tried again. */
+    public function test_the_books_balance(): void
+    {
+        $random = new Randomizer(new Mt19937(71));
+        for ($run = 0; $run < 300; $run++) {
+            $charges = $topUps = [];
+            for ($i = $random->getInt(0, 12); $i > 0; $i--) {
+                $charges[] = self::charge('abcdefgh'[$random->getInt(0, 7)].'.com', $random->getInt(6, 31), (string) $random->getInt(0, 30));
+            }
+            for ($i = $random->getInt(0, 3); $i > 0; $i--) {
+                $topUps[] = new TopUp(Instant::day(2026, 10, $random->getInt(6, 31)), Money::of((string) $random->getInt(0, 50), 'GBP'));
+            }
+            $holds = $random->getInt(0, 60);
+            $retries = array_slice([2, 5, 9], 0, $random->getInt(0, 3));
+            $order = ChargeOrder::cases()[$random->getInt(0, 3)];
+            $forecast = Forecast::of(Purse::balance(Money::of((string) $holds, 'GBP'), $order, $retries), $charges, $topUps);
+            $left = 100 * $holds;
+            $before = 0;
+            foreach ($forecast->entries as $entry) {
+                $sum = $entry->amount->minor();
+                if ($entry->kind === EntryKind::Refused) {
+                    self::assertGreaterThan($left, $sum, "run {$run}");
+                }
+                $left += match ($entry->kind) {
+                    EntryKind::Charged => -$sum,
+                    EntryKind::Refused => 0,
+                    EntryKind::TopUp => $sum,
+                };
+                self::assertGreaterThanOrEqual(0, $left, "run {$run}");
+                self::assertSame($left, $entry->after?->minor(), "run {$run}");
+                self::assertGreaterThanOrEqual($before, $entry->at->toDay()->epoch, "run {$run}");
+                $before = $entry->at->toDay()->epoch;
+            }
+            $count = fn (EntryKind $kind): int => count(array_filter($forecast->entries, fn (Entry $one): bool => $one->kind === $kind));
+            self::assertSame(count($topUps), $count(EntryKind::TopUp));
+            self::assertLessThanOrEqual(count($charges), $count(EntryKind::Charged) + count($forecast->failures()));
+        }
+    }
+
+    public function test_terms_to_come_are_charged_ahead_of_each_end(): void
+    {
+        $facts = new NameFacts(DomainName::of('leap.com'), Instant::of('2020-02-29'), Instant::of('2027-02-28'));
+        $price = Money::of('9.90', 'GBP');
+        $of = fn (string $from, string $until, int $lead): array => array_map(
+            fn (Charge $one): string => "{$one->at->date()} {$one->ends->date()}",
+            ChargesToCome::of($facts, new LateTerms($lead), Given::rulebook()->for('com', Instant::of('2026-10-06')), $price, Instant::of($from), Instant::of($until)),
+        );
+        // A name of 29 February comes back to that day in leap years.
+        self::assertSame(
+            ['2027-01-29 2027-02-28', '2028-01-30 2028-02-29', '2029-01-29 2029-02-28'],
+            $of('2026-10-06', '2029-10-06', 30),
+        );
+        self::assertSame(['2027-02-28 2027-02-28'], $of('2027-02-28T12:00:00Z', '2028-02-29', 0));
+        self::assertSame(['2028-02-29 2028-02-29'], $of('2027-03-01', '2028-03-01', 0));
+        self::assertSame([], $of('2026-10-06', '2027-01-29', 30));
+        $open = new NameFacts(DomainName::of('leap.com'), Instant::of('2020-02-29'));
+        self::assertSame(
+            [],
+            ChargesToCome::of($open, new LateTerms, Given::rulebook()->for('com', Instant::of('2026-10-06')), $price, Instant::of('2026-10-06'), Instant::of('2030-01-01')),
+        );
+    }
+
+    private static function charge(string $name, int $day, string $amount): Charge
+    {
+        $at = Instant::day(2026, 10, $day);
+
+        return new Charge($name, $at, $at, Money::of($amount, 'GBP'));
+    }
+
+    /** @return list<string> */
+    private static function told(Forecast $forecast): array
+    {
+        return array_map(
+            fn (Entry $one): string => implode(' ', array_filter([
+                substr($one->at->date(), 8, 2),
+                $one->charge === null ? 'top-up' : $one->charge->name.' '.$one->kind->value,
+                $one->amount->decimal(),
+                $one->after?->decimal() ?? '-',
+                $one->again === null ? '' : 'again '.substr($one->again->date(), 8, 2),
+            ], fn (string $part): bool => $part !== '')),
+            $forecast->entries,
+        );
+    }
+}
